@@ -1,0 +1,7 @@
+export * from './angle'
+export * from './lift'
+export * from './marks'
+export * from './names'
+export * from './piston'
+export * from './schema'
+export * from './valve-timing'

@@ -1,0 +1,16 @@
+import type { Engine, Valve } from './schema'
+
+/** Thrown when a valve, cylinder or mark is asked for that this engine does not have. */
+export class UnknownPartError extends Error {
+  override readonly name = 'UnknownPartError'
+  constructor(readonly part: string, readonly id: string) { super(`This engine has no ${part} “${id}”.`) }
+}
+
+export function valveById(engine: Engine, id: string): Valve {
+  const valve = engine.valves.find(v => v.id === id)
+  if (!valve) throw new UnknownPartError('valve', id)
+  return valve
+}
+
+/** Which carburettor or muffler side a valve is on: how people tell them apart. Common practice. */
+export const sideOf = (valve: Valve): string => valve.role === 'intake' ? 'carburettor side' : 'muffler side'

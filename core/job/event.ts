@@ -1,0 +1,79 @@
+import { z } from 'zod'
+import { FEELS } from '../feeler'
+import { observationSchema, placeSchema } from '../position'
+import { snapMm } from '../units'
+
+const text = (most: number) => z.string().trim().min(1, { error: 'Write a word or two.' }).max(most, { error: `Keep it under ${most} characters.` })
+const valveId = z.string().min(1).max(30)
+const bladesMm = z.array(z.number().positive().max(2).transform(snapMm)).min(1).max(3)
+export const STEPS = ['ready', 'find', 'measure', 'set', 'prove', 'close'] as const
+export type Step = typeof STEPS[number]
+const step = z.enum(STEPS)
+
+/** What can have happened to the gap just before a blade was tried. */
+export const gapChangeSchema = z.discriminatedUnion('kind', [
+  z.object({ kind: z.literal('screw'), deg: z.number().min(-3600).max(3600) }),
+  z.object({ kind: z.literal('nipped') }),
+  z.object({ kind: z.literal('torqued'), torqueNm: z.number().positive().max(300).nullable() }),
+])
+export type GapChange = z.infer<typeof gapChangeSchema>
+
+/** The payload of each kind of event, version 1. A later version is upcast when it is read, never rewritten. */
+export const payloadSchemas = {
+  'confirmed': z.object({ item: z.enum(['machine', 'spec', 'valves', 'safe', ...STEPS.map(s => `cautions-${s}` as const)]) }),
+  'temperature': z.object({ celsius: z.number({ error: 'Give the temperature as a number.' }).min(-40, { error: 'Under −40 °C is no engine at a bench.' }).max(250, { error: 'Over 250 °C is not a head at a bench. Look at the unit.' }) }),
+  'rested': z.object({ hours: z.number({ error: 'Give the hours as a number.' }).min(0, { error: 'Hours cannot be below zero.' }).max(10_000, { error: 'That is over a year of hours. Look at the figure.' }) }),
+  'came-off': z.object({ item: text(60) }),
+  'put-in': z.object({ item: text(60) }),
+  'plug-read': z.object({ look: text(60) }),
+  'finding': z.object({ text: text(500), step }),
+  'crank': z.object({ observations: z.array(observationSchema).min(1).max(8) }),
+  'mark-checked': z.object({ valveId, still: z.boolean() }),
+  'trial': z.object({ valveId, bladesMm, feel: z.enum(FEELS), after: gapChangeSchema.nullable() }),
+  'set-chosen': z.object({ valveId }),
+  'nut-loosened': z.object({ valveId }),
+  'prove-turned': z.object({ turns: z.number().int().min(2).max(4), to: placeSchema.nullable() }),
+  'gate-passed': z.object({ gate: z.string().min(1).max(90), missing: z.string().max(200), reason: text(300) }),
+  'came-out': z.object({ item: text(60) }),
+  'went-back': z.object({ item: text(60) }),
+  'gasket': z.object({ choice: z.enum(['new', 'used again', 'compound']), note: z.string().trim().max(200) }),
+  'torqued': z.object({ what: z.enum(['cover', 'plug']), torqueNm: z.number().positive().max(300).nullable() }),
+  'replaced': z.object({ text: text(200) }),
+  'ran': z.object({ result: z.enum(['clean', 'ticks', 'weeps', 'will not start']), note: z.string().trim().max(300) }),
+  'note': z.object({ text: text(1000) }),
+  'next-due': z.object({ use: z.number().positive().max(1e7).nullable(), date: z.iso.date().nullable() }),
+  'held': z.object({ reason: text(300) }),
+  'resumed': z.object({}),
+  'abandoned': z.object({ reason: text(300) }),
+  'closed': z.object({}),
+  'reopened': z.object({ reason: text(300) }),
+  'placed': z.object({ eventId: z.uuid(), when: z.enum(['before', 'after']) }),
+  'retracted': z.object({ eventId: z.uuid(), how: z.enum(['recorded wrongly', 'turned back']) }),
+} as const
+
+export type EventType = keyof typeof payloadSchemas
+export const EVENT_TYPES = Object.keys(payloadSchemas) as [EventType, ...EventType[]]
+export type Payload<T extends EventType> = z.infer<(typeof payloadSchemas)[T]>
+
+/** A happening without its envelope: what an answer key says. */
+export type Happening = { [T in EventType]: { type: T, payload: Payload<T> } }[EventType]
+
+/** An event of a job's log. `seq` is the server's, null while the event waits in a browser; `seenSeq` is the last the device had seen. */
+export interface Envelope {
+  id: string
+  seq: number | null
+  version: 1
+  personId: number
+  personName: string
+  deviceId: string
+  deviceSeq: number
+  seenSeq: number
+  /** When it happened, ISO 8601 with offset, by the device's clock. */
+  at: string
+}
+export type JobEvent = Envelope & Happening
+
+/** Parses type and payload together. @throws ZodError naming the field */
+export function parseHappening(type: EventType, payload: unknown): Happening {
+  return { type, payload: payloadSchemas[type].parse(payload) } as Happening
+}

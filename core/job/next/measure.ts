@@ -1,0 +1,76 @@
+import { valveById } from '../../engine'
+import { type Feel, limitsOf, targetOf } from '../../feeler'
+import { formatLength } from '../../units'
+import type { GapChange } from '../event'
+import { presentReading, type ValveState } from '../state'
+import { clearanceOf, expectedPolicy, judgeReading, type JobView } from '../view'
+import { bladeWords, placeWords, stillWords } from '../words'
+import { lastPlace } from './find'
+import { type AnswerKey, type Draft, key } from './thing'
+
+const FEEL_HELP: Record<Feel, string> = { 'free': 'slides with room to spare', 'drag': 'light, even tug', 'pinched': 'goes in, but is held', 'no-go': 'will not enter' }
+const FEEL_TITLE: Record<Feel, string> = { 'free': 'Free', 'drag': 'Drag', 'pinched': 'Pinched', 'no-go': 'No-go' }
+
+/** The four feel keys for a blade; what was done to the gap just before is recorded with the answer. */
+export const feelKeys = (valveId: string, bladeMm: number, after: GapChange | null, help: Partial<Record<Feel, string>> = {}): AnswerKey[] =>
+  (['free', 'drag', 'pinched', 'no-go'] as const).map(feel =>
+    key(FEEL_TITLE[feel], help[feel] ?? FEEL_HELP[feel], { type: 'trial', payload: { valveId, bladesMm: [bladeMm], feel, after } }))
+
+/** What the blade would prove, said once. */
+function wouldProve(view: JobView, valveId: string, bladeMm: number): string {
+  const clearance = clearanceOf(view.pin, valveId)
+  const limits = limitsOf(clearance)
+  const figure = formatLength(targetOf(clearance), 'mm')
+  if (!limits) return Math.abs(bladeMm - targetOf(clearance)) <= 0.005 ? `A drag is in. Refused is tight. Free: the next one up will tell. ${figure} is wanted.` : `If it goes the gap is loose; if not, ${figure} stands.`
+  if (bladeMm < limits.minMm) return 'If it will not go, the gap is tight. If it goes, nothing is proved yet.'
+  if (bladeMm === limits.minMm) return 'If it will not go, the gap is tight. If it drags, the gap is in.'
+  if (bladeMm === limits.maxMm) return 'If it will not go, the top limit holds. If it runs free, the gap is loose.'
+  if (bladeMm > limits.maxMm) return 'If it goes, the gap is loose. If not, nothing is proved yet.'
+  return 'A drag proves the gap in. Free or refused needs one blade more.'
+}
+
+const alreadySaid = (view: JobView, valve: ValveState): string => {
+  const reading = presentReading(valve)
+  return reading?.trials.length ? `${judgeReading(view.pin, reading, valve.valveId).reason} ` : ''
+}
+
+/** Whether the mark must be looked at before this valve is measured: somebody may have leaned on the crank since. */
+export const wantsMarkCheck = ({ state }: JobView, valveId: string): boolean => !state.freshPlace && state.markCheckedFor !== valveId
+
+export function markCheckThing(view: JobView, valveId: string): Draft {
+  const { engine } = view.pin.spec
+  const place = lastPlace(view)
+  return {
+    label: `${valveById(engine, valveId).name}, before measuring`,
+    instruction: place ? stillWords(engine, place) : 'Has the crank stayed where it was?',
+    why: 'A leaned-on crank creeps, and a reading off the closed arc proves nothing.',
+    keys: [
+      key(place ? `Still on ${placeWords(engine, place)}` : 'It has not moved', 'as it was left', { type: 'mark-checked', payload: { valveId, still: true } }),
+      key('It moved', 'find the place again', { type: 'mark-checked', payload: { valveId, still: false } }),
+    ],
+    stage: { kind: 'blades', valveId, nextMm: null },
+  }
+}
+
+/** The next blade for a valve that is being measured, as found or as proof. */
+export function trialThing(view: JobView, valve: ValveState, label: string): Draft {
+  const { valveId } = valve
+  if (wantsMarkCheck(view, valveId)) return markCheckThing(view, valveId)
+  const name = valveById(view.pin.spec.engine, valveId).name
+  const reading = presentReading(valve)
+  const advice = expectedPolicy(view, valve)(reading?.trials ?? [])
+  const bladeMm = advice?.bladesMm[0]
+  if (bladeMm === undefined) return {
+    label: `${name}, ${label}`, instruction: 'This set cannot prove it', stage: { kind: 'blades', valveId, nextMm: null },
+    why: `${alreadySaid(view, valve)}No blade of ${view.pin.bladeSet.name} settles it. Choose one to try again, or go on with a reason.`,
+    keys: [key('Go on', 'say why', null, 'reason')],
+  }
+  return {
+    label: `${name}, ${label}`,
+    instruction: `Try ${bladeWords([bladeMm])} in the ${name.toLowerCase()}`,
+    why: `${alreadySaid(view, valve)}${wouldProve(view, valveId, bladeMm)}`,
+    keys: feelKeys(valveId, bladeMm, null),
+    stage: { kind: 'blades', valveId, nextMm: [bladeMm] },
+    trial: { valveId, bladeMm, after: null },
+  }
+}

@@ -1,0 +1,35 @@
+import { planStops } from '../../stops'
+import { valveById } from '../../engine'
+import type { Requirement } from '../requirements'
+import type { JobView } from '../view'
+import { placeWords } from '../words'
+import { lastPlace } from './find'
+import { trialThing } from './measure'
+import { type Draft, key } from './thing'
+
+/** The Prove step: two turns by hand, back to the stop, and every valve again. */
+export function proveThing(view: JobView, { id }: Requirement): Draft {
+  const { engine } = view.pin.spec
+  if (id === 'turned') {
+    const to = view.tools.model.plan.stops[0]?.place ?? lastPlace(view) ?? planStops(engine).stops[0]!.place
+    const where = placeWords(engine, to)
+    const turned = (turns: number, place: typeof to | null) => ({ type: 'prove-turned' as const, payload: { turns, to: place } })
+    return {
+      label: 'Prove it', instruction: `Turn it over two full turns, back to ${where}`,
+      why: `By hand, ${engine.turning.direction} seen from ${engine.turning.seenFrom}. Feel for binding; see that nothing has jumped.`,
+      keys: [
+        key(`Back on ${where}`, 'two full turns', turned(2, to)),
+        key('Went past it', 'and came round once more', turned(3, to)),
+        key('I lost track', 'find the place again', turned(2, null)),
+        key('It binds', 'stop, write it down', null, 'finding'),
+      ],
+      stage: { kind: 'wheel', target: to, feelValveIds: [] },
+    }
+  }
+  const valve = view.state.valves.find(v => id.endsWith(`:${v.valveId}`))!
+  if (id.startsWith('look-again')) {
+    const draft = trialThing(view, valve, 'look again')
+    return { ...draft, label: `${valveById(engine, valve.valveId).name}: look again`, why: `What this rested on was taken back. ${draft.why}` }
+  }
+  return trialThing(view, valve, 'proof')
+}

@@ -1,0 +1,42 @@
+import { STEPS, type Step } from './event'
+import { firstOpen, gates } from './requirements'
+import { type JobView, latestVerdict, verdictIn, isCold } from './view'
+import { needsSetting } from './requirements'
+
+/** A step of the Bench: where it stands and a few words about it. */
+export interface StepState { step: Step, state: 'done' | 'active' | 'to come', words: string }
+
+const count = (n: number, what: string): string => `${n} ${what}${n === 1 ? '' : 's'}`
+
+function wordsFor(view: JobView, step: Step): string {
+  const { state, position, pin } = view
+  const valves = state.valves
+  switch (step) {
+    case 'ready': return isCold(view) ? 'Cold' + (state.cameOff.length ? `, ${state.cameOff.length} off` : '') : 'Not yet cold'
+    case 'find': return position.standing.kind === 'settled' ? 'Settled' : position.standing.kind === 'elsewhere' ? 'Known, turn on' : 'Which stroke?'
+    case 'measure': return `${valves.filter(v => v.round > 0 || verdictIn(pin, v, 'as found').verdict !== 'unproved').length} of ${valves.length} valves`
+    case 'set': { const n = valves.filter(v => needsSetting(view, v)).length; return n ? `${n} to set` : 'None to set' }
+    case 'prove': return `${valves.filter(v => v.phase === 'proved' && latestVerdict(pin, v).verdict === 'in').length} of ${count(valves.length, 'valve')}`
+    case 'close': { const out = state.cameOff.filter(i => !state.wentBack.has(i)).length; return out ? `${out} to put back` : 'Sign' }
+  }
+}
+
+/** The six steps in order; the active one is where something is still asked for. */
+export function progress(view: JobView): StepState[] {
+  const all = gates(view)
+  const current = firstOpen(all)?.step ?? 'close'
+  return STEPS.map((step, i) => ({
+    step, words: wordsFor(view, step),
+    state: step === current ? 'active' : i < STEPS.indexOf(current) ? 'done' : 'to come',
+  }))
+}
+
+export type BayColumn = 'cooling' | 'ready' | 'bench' | 'prove' | 'done'
+
+/** The Bay's column for a job: from its step, and from whether it is cold. */
+export function bayColumn(view: JobView): BayColumn {
+  if (view.state.status === 'closed' || view.state.status === 'abandoned') return 'done'
+  const step = firstOpen(gates(view))?.step ?? 'close'
+  if (step === 'ready') return view.state.temperature && !isCold(view) ? 'cooling' : 'ready'
+  return step === 'prove' || step === 'close' ? 'prove' : 'bench'
+}

@@ -1,0 +1,174 @@
+import { valveById, type Role } from '../engine'
+import { intervalWords, limitsOf, targetOf, type Verdict, went, thickness, type Trial } from '../feeler'
+import { formatLength, formatMeter, formatTorque, fahrenheit, thouFromMm } from '../units'
+import { DEFER } from './cautions'
+import { dueWords } from './next/close'
+import { gates } from './requirements'
+import { latestReading, type Phase, type Reading, readingIn, type ScrewTry, type ValveState } from './state'
+import { clearanceOf, hoursAtRest, judgeReading, type JobView } from './view'
+import { bladeWords, placeWords } from './words'
+import { lastPlace } from './next/find'
+
+/** A reading as the sheet shows it. */
+export interface SheetReading { loMm: number, hiMm: number | null, words: string, verdict: Verdict, proof: 'pair' | 'drag' | null, reason: string, trials: { blades: string, feel: Trial['feel'] }[] }
+export interface SheetRound { round: number, screwDeg: number, turnedDeg: number | null, beforeLock: string, nipped: string, torqued: string, verdict: Verdict }
+export interface SheetValve {
+  valveId: string, name: string, role: Role, headX: number, headY: number
+  spec: { words: string, thou: string, minMm: number, maxMm: number, targetMm: number }
+  asFound: SheetReading | null
+  asLeft: SheetReading | null
+  proof: { place: string, went: string, refused: string } | null
+  rounds: SheetRound[]
+}
+
+/** Everything a job sheet says, as it was when it was signed. Print, JSON and history read this and nothing newer. */
+export interface Sheet {
+  format: 'wembric job sheet', version: 1
+  number: number
+  machine: { name: string, model: string, tag: string, owner: string, meter: string, sinceLast: string }
+  complaint: string
+  opened: { at: string, by: string }
+  closed: { at: string, by: string } | null
+  people: string[]
+  cold: string
+  spec: { revision: number, status: 'approved' | 'draft', source: string, sourceDate: string, bladeSet: string }
+  unit: 'mm' | 'thou'
+  valves: SheetValve[]
+  departures: { missing: string, reason: string, by: string, at: string }[]
+  findings: { text: string, by: string, at: string }[]
+  notes: { text: string, by: string, at: string }[]
+  replaced: string[]
+  cameOff: { item: string, back: boolean }[]
+  wentIn: { item: string, out: boolean }[]
+  torques: { what: string, wanted: string, done: boolean }[]
+  plug: string
+  gasket: string
+  run: string
+  nextDue: string
+  judgementVersion: number
+  caution: string
+}
+
+const trialsOf = (reading: Reading) => reading.trials.map(t => ({ blades: bladeWords(t.bladesMm), feel: t.feel }))
+
+function sheetReading({ pin }: JobView, reading: Reading | undefined): SheetReading | null {
+  if (!reading?.trials.length) return null
+  const { verdict, proof, reading: interval, reason } = judgeReading(pin, reading, reading.valveId)
+  return { loMm: interval.loMm, hiMm: interval.hiMm, words: intervalWords(interval), verdict, proof, reason, trials: trialsOf(reading) }
+}
+
+function specOf({ pin }: JobView, valveId: string): SheetValve['spec'] {
+  const clearance = clearanceOf(pin, valveId)
+  const targetMm = targetOf(clearance)
+  const { minMm, maxMm } = limitsOf(clearance) ?? { minMm: targetMm, maxMm: targetMm }
+  const span = (f: (mm: number) => string) => minMm === maxMm ? f(minMm) : `${f(minMm)}–${f(maxMm)}`
+  return { minMm, maxMm, targetMm, words: span(v => formatLength(v, 'mm')), thou: span(v => thouFromMm(v).toFixed(1)) }
+}
+
+/** The proof in the words of its blades: which went, which did not. */
+function proofOf(view: JobView, valve: ValveState): SheetValve['proof'] {
+  const reading = readingIn(valve, 'proved')
+  if (!reading) return null
+  const say = (trials: Trial[], none: string) => trials.sort((a, b) => thickness(b) - thickness(a)).map(t => `${bladeWords(t.bladesMm)} ${t.feel}`)[0] ?? none
+  const place = lastPlace(view)
+  return {
+    place: place ? placeWords(view.pin.spec.engine, place) : 'not known',
+    went: say(reading.trials.filter(went), 'none'),
+    refused: reading.trials.some(t => !went(t)) ? reading.trials.filter(t => !went(t)).sort((a, b) => thickness(a) - thickness(b)).map(t => `${bladeWords(t.bladesMm)} ${t.feel}`)[0]! : 'not needed',
+  }
+}
+
+const tryWords = (tries: ScrewTry | undefined): string => tries?.trials.map(t => `${bladeWords(t.bladesMm)} ${t.feel}`).join(', ') ?? ''
+
+/** Each angle of the screw that was tried; what followed a lock stands on the last of its round. */
+function roundsOf({ pin }: JobView, valve: ValveState): SheetRound[] {
+  const inRound = (phase: Phase, round: number) => valve.readings.find(r => r.phase === phase && r.round === round && r.trials.length > 0)
+  const words = (reading: Reading | undefined) => reading ? trialsOf(reading).map(t => `${t.blades} ${t.feel}`).join(', ') : ''
+  return valve.tries.map((attempt, i) => {
+    const lastOfRound = valve.tries[i + 1]?.round !== attempt.round
+    const nipped = lastOfRound ? inRound('nipped', attempt.round) : undefined
+    const torqued = lastOfRound ? inRound('torqued', attempt.round) : undefined
+    const last = torqued ?? nipped ?? { ...attempt, valveId: valve.valveId, phase: 'before lock' as const, place: 0 }
+    const move = valve.moves.findLast(m => m.round === attempt.round && m.screwDeg === attempt.screwDeg)
+    return {
+      round: attempt.round, screwDeg: attempt.screwDeg, turnedDeg: move?.deg ?? null,
+      beforeLock: tryWords(attempt), nipped: words(nipped), torqued: words(torqued), verdict: judgeReading(pin, last, valve.valveId).verdict,
+    }
+  })
+}
+
+function coldWords(view: JobView): string {
+  const { temperature } = view.state
+  const rested = hoursAtRest(view)
+  return [
+    temperature && `${temperature.celsius} °C, ${Math.round(fahrenheit(temperature.celsius))} °F`,
+    rested !== null && view.state.rested && `rested ${Number(view.state.rested.hours.toFixed(1))} h`,
+  ].filter(Boolean).join(', ') || 'not recorded'
+}
+
+/**
+ * The job sheet's content. Pure: signing stores the result, and what was signed stays as it was.
+ * Nothing ticked is nothing claimed: what nobody said stands as such.
+ */
+export function sheet(view: JobView): Sheet {
+  const { pin, state } = view
+  const { engine } = pin.spec
+  const { meter, lastMeter, meterUnit } = pin.machine
+  const torque = (what: string, nm: number | null, done: boolean) => ({ what, wanted: nm === null ? 'by the manual' : formatTorque(nm), done })
+  const untold = gates(view).filter(r => !r.met && r.passed).map(r => r.passed!)
+  return {
+    format: 'wembric job sheet', version: 1, number: pin.number,
+    machine: {
+      name: pin.machine.name, model: pin.modelName, tag: pin.machine.tag, owner: pin.machine.owner,
+      meter: meter === null ? 'not read' : formatMeter(meter, meterUnit),
+      sinceLast: meter === null || lastMeter === null || meter < lastMeter ? 'first visit on record' : `${formatMeter(Math.round((meter - lastMeter) * 10) / 10, meterUnit)} since last`,
+    },
+    complaint: pin.complaint, opened: { at: pin.openedAt, by: pin.openedBy },
+    closed: state.closedAt && state.closedBy ? { at: state.closedAt, by: state.closedBy } : null,
+    people: [...state.people], cold: coldWords(view),
+    spec: { revision: pin.spec.revision, status: pin.spec.status, source: engine.source, sourceDate: engine.sourceDate, bladeSet: pin.bladeSet.name },
+    unit: pin.unit,
+    valves: state.valves.map((valve) => {
+      const { name, role, headX, headY } = valveById(engine, valve.valveId)
+      return {
+        valveId: valve.valveId, name, role, headX, headY, spec: specOf(view, valve.valveId),
+        asFound: sheetReading(view, readingIn(valve, 'as found')),
+        asLeft: valve.phase === 'proved' ? sheetReading(view, readingIn(valve, 'proved')) : null,
+        proof: proofOf(view, valve), rounds: roundsOf(view, valve),
+      }
+    }),
+    // every gate that was gone through is told, also where what was missing was made good later
+    departures: [...new Map([...state.passed, ...untold].map(p => [`${p.gate}|${p.at}`, { missing: p.missing, reason: p.reason, by: p.by, at: p.at }])).values()],
+    findings: state.findings.map(({ text, by, at }) => ({ text, by, at })), notes: state.notes,
+    replaced: state.replaced.map(r => r.text),
+    cameOff: state.cameOff.map(item => ({ item, back: state.wentBack.has(item) })),
+    wentIn: state.putIn.map(item => ({ item, out: state.cameOut.has(item) })),
+    torques: [
+      torque('Locknut', engine.torques.locknutNm, state.valves.some(v => v.torqueNm !== null)),
+      torque('Cover', engine.torques.coverNm, state.torqued.cover !== undefined),
+      torque('Plug', engine.torques.plugNm, state.torqued.plug !== undefined),
+    ],
+    plug: state.plugRead ?? 'not read',
+    gasket: state.gasket ? { 'new': 'New gasket', 'used again': 'Gasket used again', 'compound': 'Compound' }[state.gasket.choice] + (state.gasket.note ? `: ${state.gasket.note}` : '') : 'not recorded',
+    run: state.ran ? { 'clean': 'Ran clean: no tick, no weep', 'ticks': 'Ran, ticks', 'weeps': 'Ran, weeps', 'will not start': 'Would not start' }[state.ran.result] + (state.ran.note ? `. ${state.ran.note}` : '') : 'not run',
+    nextDue: state.nextDue ? dueWords(view, state.nextDue) : 'not recorded',
+    judgementVersion: pin.judgementVersion, caution: DEFER,
+  }
+}
+
+/** One row of the `readings` projection. */
+export interface ReadingRow { valveId: string, phase: Phase, round: number, loMm: number, hiMm: number | null, verdict: Verdict, proof: 'pair' | 'drag' | null }
+
+/** The readings of a job as rows: equal logs give equal rows, in a fixed order. */
+export function readingRows(view: Pick<JobView, 'pin' | 'state'>): ReadingRow[] {
+  return view.state.valves.flatMap(valve => valve.readings.filter(r => r.trials.length > 0).map((reading) => {
+    const { verdict, proof, reading: { loMm, hiMm } } = judgeReading(view.pin, reading, valve.valveId)
+    return { valveId: valve.valveId, phase: reading.phase, round: reading.round, loMm, hiMm, verdict, proof }
+  }))
+}
+
+/** The last reading of a valve in words, for cards and steps. */
+export const latestWords = (view: JobView, valve: ValveState): string => {
+  const reading = latestReading(valve)
+  return reading ? intervalWords(judgeReading(view.pin, reading, valve.valveId).reading) : 'not measured'
+}

@@ -1,0 +1,93 @@
+import type { Trial } from '../feeler'
+import type { Noted } from '../position'
+import type { GapChange, JobEvent, Payload } from './event'
+
+export const PHASES = ['as found', 'before lock', 'nipped', 'torqued', 'proved'] as const
+export type Phase = typeof PHASES[number]
+
+/** One reading of one valve: the trials made in a phase of a round since the gap could last have changed. */
+export interface Reading {
+  valveId: string
+  phase: Phase
+  round: number
+  /** The crank place, counted by its movements, at which the trials were made. */
+  place: number
+  trials: Trial[]
+}
+
+/** One turn of the screw on its way to a setting, for the rounds on the sheet. */
+export interface ScrewMove { round: number, deg: number, screwDeg: number }
+
+/** What the blades said at one screw angle before the lock. */
+export interface ScrewTry { round: number, screwDeg: number, trials: Trial[] }
+
+export interface ValveState {
+  valveId: string
+  phase: Phase
+  /** Rounds of loosening so far; 0 before the nut was first touched. */
+  round: number
+  nut: 'locked' | 'loose' | 'nipped'
+  /** Screw angle since as found, clockwise positive, cumulative. */
+  screwDeg: number
+  moves: ScrewMove[]
+  tries: ScrewTry[]
+  /** Last torque the nut was locked to, N·m. */
+  torqueNm: number | null
+  readings: Reading[]
+  setChosen: boolean
+  /** What it rested on was taken back since it was measured. */
+  lookAgain: boolean
+}
+
+export interface Passed { gate: string, missing: string, reason: string, by: string, at: string }
+export interface Said { text: string, by: string, at: string }
+
+/** A job as its log tells it: nothing here is stored, everything is a fold. */
+export interface JobState {
+  status: 'open' | 'held' | 'abandoned' | 'closed'
+  statusReason: string | null
+  confirmed: Set<Payload<'confirmed'>['item']>
+  temperature: { celsius: number, at: string } | null
+  rested: { hours: number, at: string } | null
+  cameOff: string[]
+  wentBack: Set<string>
+  putIn: string[]
+  cameOut: Set<string>
+  plugRead: string | null
+  findings: (Said & { step: string })[]
+  notes: Said[]
+  replaced: Said[]
+  gasket: Payload<'gasket'> | null
+  torqued: Partial<Record<'cover' | 'plug', { torqueNm: number | null }>>
+  ran: Payload<'ran'> | null
+  nextDue: Payload<'next-due'> | null
+  passed: Passed[]
+  /** Everything seen, felt and turned, for `locate`. */
+  noted: Noted[]
+  /** How many times the crank has moved; a place that was gated counts for this place only. */
+  places: number
+  /** The valve whose mark was checked at this place, and not since. */
+  markCheckedFor: string | null
+  /** Nothing was measured since the crank was last answered for. */
+  freshPlace: boolean
+  valves: ValveState[]
+  /** Two full turns were made by hand since the last screw was locked. */
+  proving: boolean
+  unplaced: JobEvent[]
+  retracted: ReadonlySet<string>
+  people: Set<string>
+  closedAt: string | null
+  closedBy: string | null
+  lastChange: GapChange['kind'] | null
+}
+
+/** The reading that is being taken, or was last taken, in a phase; undefined when none. */
+export const readingIn = (valve: ValveState, phase: Phase): Reading | undefined =>
+  valve.readings.filter(r => r.phase === phase && r.trials.length > 0).at(-1)
+
+/** The reading of the valve's present phase and round, which further trials add to. */
+export const presentReading = (valve: ValveState): Reading | undefined =>
+  valve.readings.find(r => r.phase === valve.phase && r.round === valve.round)
+
+/** The last reading with a trial in it, whatever its phase. */
+export const latestReading = (valve: ValveState): Reading | undefined => valve.readings.filter(r => r.trials.length > 0).at(-1)

@@ -1,0 +1,81 @@
+import type { Clearance } from '../engine'
+import { type BladePolicy, bladePolicy, judge, type Judgement } from '../feeler'
+import { type LocateMemory, locate, locateMemory, type Position, type PositionModel, positionModel } from '../position'
+import type { JobEvent } from './event'
+import type { JobPin } from './pin'
+import { reduceJob } from './reduce'
+import { type JobState, latestReading, type Phase, presentReading, type Reading, readingIn, type ValveState } from './state'
+
+/** What is worked out once for a job and used at every answer. */
+export interface JobTools {
+  pin: JobPin
+  model: PositionModel
+  memory: LocateMemory
+  /** The policy for a valve, expecting what its last reading was, else what the last visit left. */
+  policyFor: (valveId: string, expected: { loMm: number, hiMm: number | null } | null) => BladePolicy
+}
+
+export const clearanceOf = (pin: JobPin, valveId: string): Clearance => {
+  const role = pin.spec.engine.valves.find(v => v.id === valveId)?.role ?? 'intake'
+  return pin.spec.engine.clearance[role]
+}
+
+export function jobTools(pin: JobPin): JobTools {
+  const policies = new Map<string, BladePolicy>()
+  return {
+    pin, model: positionModel(pin.spec.engine), memory: locateMemory(),
+    policyFor(valveId, expected) {
+      const key = `${valveId}|${expected?.loMm}|${expected?.hiMm}`
+      let policy = policies.get(key)
+      if (!policy) {
+        const middle = expected && expected.hiMm !== null ? (expected.loMm + expected.hiMm) / 2 : null
+        policy = bladePolicy(pin.bladeSet.bladesMm, clearanceOf(pin, valveId), { hand: pin.hand, ...middle === null ? {} : { prior: { meanMm: middle, sigmaMm: 0.02 } } })
+        policies.set(key, policy)
+      }
+      return policy
+    },
+  }
+}
+
+/** A job as the Bench looks at it: the fold, where the crank is, and the time by which rests are counted. */
+export interface JobView { tools: JobTools, pin: JobPin, state: JobState, position: Position, nowMs: number }
+
+/** @param nowMs the shop's time in ms since 1970, passed in: the core has no clock */
+export function viewJob(tools: JobTools, log: JobEvent[], nowMs: number): JobView {
+  const state = reduceJob(tools.pin, log)
+  return { tools, pin: tools.pin, state, nowMs, position: locate(tools.model, state.noted, { memory: tools.memory }) }
+}
+
+export const judgeReading = (pin: JobPin, reading: Reading | undefined, valveId: string): Judgement =>
+  judge(reading?.trials ?? [], clearanceOf(pin, valveId), { hand: pin.hand })
+
+/** The verdict in one phase of a valve's work; not measured counts as unproved. */
+export const verdictIn = (pin: JobPin, valve: ValveState, phase: Phase): Judgement => judgeReading(pin, readingIn(valve, phase), valve.valveId)
+
+/** The verdict of whatever was measured last. */
+export const latestVerdict = (pin: JobPin, valve: ValveState): Judgement => judgeReading(pin, latestReading(valve), valve.valveId)
+
+/** Hours at rest, as stated and counted on since; null when nobody said. */
+export function hoursAtRest({ state, nowMs }: Pick<JobView, 'state' | 'nowMs'>): number | null {
+  return state.rested === null ? null : state.rested.hours + Math.max(0, (nowMs - Date.parse(state.rested.at)) / 3_600_000)
+}
+
+/** Rest that counts as cold where no thermometer says otherwise. From memory. */
+export const COLD_AFTER_HOURS = 4
+
+/** Cold enough to measure: the head under the maker's limit, or without a thermometer long enough at rest. */
+export function isCold(view: Pick<JobView, 'state' | 'nowMs' | 'pin'>): boolean {
+  const { temperature } = view.state
+  if (view.pin.spec.engine.setWhen === 'hot') return true
+  if (temperature && temperature.celsius <= view.pin.spec.engine.coldLimitC) return true
+  const rested = hoursAtRest(view)
+  const restSaidLater = view.state.rested !== null && (temperature === null || Date.parse(view.state.rested.at) >= Date.parse(temperature.at))
+  return rested !== null && restSaidLater && rested >= COLD_AFTER_HOURS
+}
+
+/** The blade policy for a valve: it expects what was read last before this reading, else what the last visit left. */
+export function expectedPolicy({ pin, tools }: JobView, valve: ValveState): BladePolicy {
+  const present = presentReading(valve)
+  const before = valve.readings.filter(r => r !== present && r.trials.length > 0).map(r => judgeReading(pin, r, valve.valveId).reading).findLast(r => r.hiMm !== null)
+  return tools.policyFor(valve.valveId, before ?? pin.lastAsLeft?.readings[valve.valveId] ?? null)
+}

@@ -1,0 +1,8 @@
+export * from './advise'
+export * from './apply'
+export * from './arcs'
+export { type Belief, openBelief } from './belief'
+export * from './clash'
+export * from './locate'
+export * from './model'
+export * from './observation'

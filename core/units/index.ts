@@ -1,0 +1,5 @@
+export * from './errors'
+export * from './length'
+export * from './meter'
+export * from './temperature'
+export * from './torque'

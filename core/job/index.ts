@@ -1,5 +1,6 @@
 export * from './cautions'
 export * from './event'
+export * from './event-words'
 export * from './next'
 export * from './order'
 export * from './pin'

@@ -41,3 +41,6 @@ export function flatsWords(deg: number): string {
   const [whole, part] = [Math.floor(quarters / 4), ['', '¼', '½', '¾'][quarters % 4] ?? '']
   return `${whole || ''}${part} flat${quarters > 4 ? 's' : ''}`
 }
+
+/** Names of an engine's valves by id. */
+export const valveNames = (engine: Engine): Record<string, string> => Object.fromEntries(engine.valves.map(v => [v.id, v.name]))

@@ -1,8 +1,8 @@
 import { type Place, topPlace } from '../stops'
-import type { Noted } from './clash'
-import { type Position, segments } from './locate'
+import { segments } from './fold'
+import type { Position } from './locate'
 import type { PositionModel } from './model'
-import type { Observation } from './observation'
+import type { Noted, Observation } from './observation'
 
 /** Drop at which a decompressor has let go, to feel again. About the ¼ in of one maker's rule: common practice. */
 const CLEAR_OF_DECOMPRESSOR_MM = 6

@@ -1,11 +1,8 @@
-import { beliefAfter, type LocateMemory, segments } from './locate'
 import { predictive } from './apply'
 import { openBelief } from './belief'
+import { beliefAfter, type LocateMemory, segments } from './fold'
 import type { PositionModel } from './model'
-import { movesCrank, type Observation } from './observation'
-
-/** An observation with the id of the event that brought it. */
-export interface Noted { id: string, observation: Observation }
+import { movesCrank, type Noted } from './observation'
 
 /** Two things that can hardly both be so: the newest observation, and the smallest set of earlier ones that it clashes with. */
 export interface Clash { newest: Noted, against: Noted[] }

@@ -1,11 +1,11 @@
 import { wrap } from '../engine'
 import type { Stop } from '../stops'
-import { observe } from './apply'
 import { type BeliefArc, crankChance, likelyArcs } from './arcs'
-import { type Belief, openBelief } from './belief'
-import { type Clash, findClash, type Noted } from './clash'
+import type { Belief } from './belief'
+import { type Clash, findClash } from './clash'
+import { beliefAfter, type LocateMemory, segments } from './fold'
 import { CELL_DEG, CELLS, type PositionModel } from './model'
-import { movesCrank, observationKey } from './observation'
+import type { Noted } from './observation'
 
 /** A stop is settled, or known to lie elsewhere, at this probability. */
 export const SETTLED_AT = 0.99
@@ -31,48 +31,6 @@ export interface Position {
   /** A mark, rod or feel was answered since the crank last moved. */
   answeredHere: boolean
   clash: Clash | null
-}
-
-/** Snapshots of the belief at crank movements, so that one answer more, or one less, does not fold the whole job again. */
-export interface LocateMemory { snapshots: Map<string, Belief> }
-export const locateMemory = (): LocateMemory => ({ snapshots: new Map() })
-
-/** One crank place: the movement that led to it, and the answers given there, the last of each kind. */
-interface Segment { move: Noted | null, answers: Noted[] }
-
-/** Splits a job's observations at its crank movements; in each piece a later answer takes the place of the same earlier one. */
-export function segments(noted: Noted[]): Segment[] {
-  const all: Segment[] = [{ move: null, answers: [] }]
-  for (const entry of noted) {
-    if (movesCrank(entry.observation)) all.push({ move: entry, answers: [] })
-    else {
-      const here = all.at(-1)!
-      const key = observationKey(entry.observation)
-      here.answers = [...here.answers.filter(a => observationKey(a.observation) !== key || a.observation.kind === 'screw-set'), entry]
-    }
-  }
-  return all
-}
-
-/** The belief after all observations, from the nearest snapshot. */
-export function beliefAfter(model: PositionModel, noted: Noted[], memory?: LocateMemory): Belief {
-  let belief = openBelief(model)
-  let key = ''
-  for (const segment of segments(noted)) {
-    if (segment.move) {
-      key += `|${segment.move.id}`
-      belief = memory?.snapshots.get(key) ?? observe(model, belief, segment.move.observation)
-      memory?.snapshots.set(key, belief)
-    }
-    for (const answer of segment.answers) {
-      key += `,${answer.id}`
-      const known = memory?.snapshots.get(key)
-      belief = known ?? observe(model, belief, answer.observation)
-      if (!known) memory?.snapshots.set(key, belief)
-    }
-  }
-  if (memory && memory.snapshots.size > 400) memory.snapshots.clear()
-  return belief
 }
 
 /** Chance that all valves of a stop may be measured if the crank were turned on by `byDeg`, jointly. */

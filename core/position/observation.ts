@@ -29,6 +29,9 @@ export const observationSchema = z.discriminatedUnion('kind', [
 ])
 export type Observation = z.infer<typeof observationSchema>
 
+/** An observation with the id of the event that brought it. */
+export interface Noted { id: string, observation: Observation }
+
 const MOVES: ReadonlySet<Observation['kind']> = new Set(['move', 'turns', 'turn', 'watched', 'lost'])
 
 /** Whether an observation moved the crank, so that what was felt before it was felt somewhere else. */

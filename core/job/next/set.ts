@@ -19,7 +19,8 @@ function bracketOf(view: JobView, valve: ValveState, wantedMm: number): Bracket 
     ...valve.readings.length ? [{ screwDeg: valve.moves.filter(m => m.round < valve.round).at(-1)?.screwDeg ?? 0, reading: startReading(view, valve) }] : [],
     ...valve.tries.filter(t => t.round === valve.round).map(t => ({ screwDeg: t.screwDeg, reading: judge(t.trials, clearanceOf(view.pin, valve.valveId), { hand: view.pin.hand }).reading })),
   ]
-  const loose = tries.filter(t => t.reading.loMm >= wantedMm).map(t => t.screwDeg)
+  // a blade that runs free is too loose however little more than it the gap is
+  const loose = tries.filter(t => t.reading.loMm >= wantedMm || (t.reading.hiMm === null && t.reading.loMm > 0)).map(t => t.screwDeg)
   const tight = tries.filter(t => t.reading.hiMm !== null && t.reading.hiMm <= wantedMm).map(t => t.screwDeg)
   return { looseDeg: loose.length ? Math.max(...loose) : null, tightDeg: tight.length ? Math.min(...tight) : null }
 }
@@ -46,7 +47,7 @@ export function nextTurn(view: JobView, valve: ValveState): { turn: ScrewTurn, d
   const { looseDeg, tightDeg } = bracketOf(view, valve, wantedMm)
   const to = valve.screwDeg + model
   const outside = (looseDeg !== null && to <= looseDeg) || (tightDeg !== null && to >= tightDeg)
-  if (looseDeg !== null && tightDeg !== null && looseDeg < tightDeg && outside) return { turn, deg: (looseDeg + tightDeg) / 2 - valve.screwDeg }
+  if (looseDeg !== null && tightDeg !== null && looseDeg < tightDeg && (outside || turn.kind !== 'turn')) return { turn, deg: (looseDeg + tightDeg) / 2 - valve.screwDeg }
   return { turn, deg: model }
 }
 

@@ -22,7 +22,7 @@ export interface Truth {
 const within = ([from, to]: [number, number], deg: number): boolean => wrap(deg - from) < wrap(to - from)
 
 /** A hand at a virtual engine: turns it, feels it, and picks the key that is true. */
-export class VirtualSingle {
+export class VirtualHand {
   private locked = { intake: true, exhaust: true }
   constructor(readonly truth: Truth) {}
 
@@ -86,14 +86,19 @@ export class VirtualSingle {
   }
 }
 
-/** Leads a virtual engine through a job until it is signed, or gives up. */
-export function runJob(engine: VirtualSingle, view: () => JobView, record: (h: Happening) => void, most = 150): string[] {
+/**
+ * Leads a virtual engine through a job, answer by answer, until it is signed or somebody stops it.
+ * @param record takes each answer into the log before the next is asked for
+ * @throws Error when the job does not end
+ */
+export async function workThrough(hand: VirtualHand, look: () => JobView, record: (h: Happening) => Promise<void> | void, stop: (next: NextThing) => boolean = () => false, most = 150): Promise<string[]> {
   const story: string[] = []
   for (let i = 0; i < most; i++) {
-    const next = nextThing(view())
-    const happening = engine.answer(next)
+    const next = nextThing(look())
+    if (stop(next)) return story
+    const happening = hand.answer(next)
     story.push(`${next.step}: ${next.instruction} → ${happening.type === 'trial' ? happening.payload.feel : JSON.stringify(happening.payload)}`)
-    record(happening)
+    await record(happening)
     if (happening.type === 'closed') return story
   }
   throw new Error(`Not signed after ${most} answers:\n${story.slice(-25).join('\n')}`)

@@ -1,0 +1,40 @@
+<script setup lang="ts">
+import type { JobView, Stage } from '~~/core/job'
+import BladesStage from './BladesStage.vue'
+import ClearanceRule from './ClearanceRule.vue'
+import ColdStage from './ColdStage.vue'
+import HeadMap from './HeadMap.vue'
+import ListStage from './ListStage.vue'
+import ScrewStage from './ScrewStage.vue'
+import StartStage from './StartStage.vue'
+import type { StripValve } from './ValveStrip.vue'
+import WheelStage from './WheelStage.vue'
+
+/** The middle of the Bench: the picture that goes with the one next thing. */
+defineProps<{ view: JobView, stage: Stage, bladeMm: number | null, turnDeg: number | null, topMm: number, strip: StripValve[], stopWords: string }>()
+defineEmits<{ blade: [bladeMm: number], turn: [deg: number] }>()
+const valveOf = (strip: StripValve[], stage: Stage) => 'valveId' in stage ? strip.find(v => v.valveId === stage.valveId) : undefined
+</script>
+
+<template>
+  <div v-if="valveOf(strip, stage)" class="phone-rule">
+    <ClearanceRule v-bind="valveOf(strip, stage)!" :top-mm="topMm" />
+    <p><b>{{ valveOf(strip, stage)!.words }}</b><span>{{ valveOf(strip, stage)!.other }}</span></p>
+    <p v-if="stopWords" class="stop">{{ stopWords }}</p>
+  </div>
+  <WheelStage v-if="stage.kind === 'wheel'" :view="view" :stage="stage" />
+  <BladesStage v-else-if="stage.kind === 'blades'" :view="view" :valve-id="stage.valveId" :chosen-mm="bladeMm" :top-mm="topMm" @choose="$emit('blade', $event)" />
+  <ScrewStage v-else-if="stage.kind === 'screw'" :view="view" :stage="stage" :turn-deg="turnDeg" @turn="$emit('turn', $event)" />
+  <ColdStage v-else-if="stage.kind === 'cold'" :view="view" />
+  <div v-else-if="stage.kind === 'head'" class="head-stage"><HeadMap :engine="view.pin.spec.engine" /></div>
+  <StartStage v-else-if="stage.kind === 'start'" :view="view" />
+  <ListStage v-else :view="view" :closing="stage.kind === 'close' || stage.kind === 'sign'" />
+</template>
+
+<style scoped>
+.head-stage { height: 100%; display: grid; place-items: center; padding: 24px; }
+.head-stage > * { max-width: 500px; max-height: 520px; }
+.phone-rule { display: none; padding: 10px 16px 0; }
+.phone-rule p { display: flex; justify-content: space-between; font: 500 16px/1.3 var(--figures); padding-top: 4px; } .phone-rule .stop { color: var(--ink2); }
+@media (max-width: 700px) { .phone-rule { display: block; } .head-stage { padding: 8px 16px; } }
+</style>

@@ -1,0 +1,53 @@
+<script setup lang="ts">
+import { computed, useId } from 'vue'
+import { formatLength } from '~~/core/units'
+
+/** The gap between screw and valve tip to scale: what is proved open, what is still possible, and the blade to try. */
+const props = defineProps<{ loMm: number, hiMm: number | null, minMm: number, maxMm: number, nextMm: number | null, topMm: number }>()
+const hatch = useId()
+const TIP = 300
+const scale = computed(() => 200 / props.topMm)
+const y = (mm: number) => TIP - Math.min(mm, props.topMm * 1.1) * scale.value
+const nothing = computed(() => props.loMm === 0 && props.hiMm === null)
+const top = computed(() => y(props.hiMm ?? props.topMm))
+const mm = (v: number) => formatLength(v, 'mm')
+const bladeHeight = computed(() => Math.max(18, (props.nextMm ?? 0) * scale.value))
+const far = computed(() => Math.abs(y(props.loMm) - top.value) > 18)
+</script>
+
+<template>
+  <svg viewBox="0 0 330 400" class="gap" role="img" :aria-label="nothing ? 'Gap not measured' : `Gap from ${mm(loMm)} to ${hiMm === null ? 'more' : mm(hiMm)} mm`">
+    <defs><pattern :id="hatch" width="8" height="8" patternUnits="userSpaceOnUse" patternTransform="rotate(45)"><rect width="8" height="8" fill="var(--hatch-ground)" /><path d="M 0 0 V 8" stroke="var(--hatch)" stroke-width="2.6" /></pattern></defs>
+    <path :d="`M 66 ${top - 62} V ${top - 10} Q 66 ${top} 76 ${top} H 174 Q 184 ${top} 184 ${top - 10} V ${top - 62} Z`" fill="var(--metal)" stroke="var(--ink)" stroke-width="1.8" />
+    <path v-for="i in 3" :key="i" :d="`M 66 ${top - 58 + i * 13} L 184 ${top - 52 + i * 13}`" stroke="var(--ink)" stroke-width="1" />
+    <rect x="42" :y="top - 98" width="166" height="37" fill="var(--metal-light)" stroke="var(--ink)" stroke-width="1.8" />
+    <path :d="`M 88 ${top - 98} v 37 M 162 ${top - 98} v 37`" stroke="var(--ink)" stroke-width="1.4" />
+    <text x="125" :y="top - 74" text-anchor="middle" font-size="16" font-weight="600">Screw, nut</text>
+    <rect x="66" :y="top" width="118" :height="Math.max(2, y(loMm) - top)" :fill="`url(#${hatch})`" class="possible" />
+    <rect x="66" :y="TIP" width="118" height="48" fill="var(--metal-light)" stroke="var(--ink)" stroke-width="1.8" />
+    <text x="125" :y="TIP + 30" text-anchor="middle" font-size="16" font-weight="600">Valve tip</text>
+    <!-- the spec as a band beside the gap -->
+    <template v-if="maxMm > minMm">
+      <rect x="8" :y="y(maxMm)" width="24" :height="Math.max(3, y(minMm) - y(maxMm))" fill="var(--petrol-tint)" />
+      <path :d="`M 4 ${y(maxMm)} H 36 M 4 ${y(minMm)} H 36`" stroke="var(--petrol)" stroke-width="2" />
+    </template>
+    <path v-else :d="`M 4 ${y(minMm)} H 36`" stroke="var(--petrol)" stroke-width="3" />
+    <text x="20" :y="y(minMm) + 20" text-anchor="middle" font-size="14" font-weight="600" style="fill: var(--petrol)">Spec</text>
+    <template v-if="!nothing">
+      <path v-if="hiMm !== null" :d="`M 44 ${top} H 66`" stroke="var(--ink)" stroke-width="1.4" />
+      <text v-if="hiMm !== null" x="60" :y="top - 5" text-anchor="end" font-size="16" font-weight="600">{{ mm(hiMm) }}</text>
+      <path v-if="loMm > 0" :d="`M 44 ${y(loMm)} H 66`" stroke="var(--ink)" stroke-width="1.4" />
+      <text v-if="loMm > 0 && far" x="60" :y="y(loMm) + 15" text-anchor="end" font-size="16" font-weight="600">{{ mm(loMm) }}</text>
+    </template>
+    <template v-if="nextMm !== null">
+      <rect x="200" :y="TIP - bladeHeight" width="140" :height="bladeHeight" rx="5" fill="var(--white)" stroke="var(--petrol)" stroke-width="2.4" class="next-blade" />
+      <text x="266" :y="TIP - bladeHeight / 2 + 7" text-anchor="middle" font-size="20" font-weight="700" style="fill: var(--petrol)">{{ mm(nextMm) }}</text>
+      <text x="266" :y="TIP + 22" text-anchor="middle" font-size="16" font-weight="600" style="fill: var(--petrol)">← try next</text>
+    </template>
+    <text x="66" y="372" font-size="15" font-weight="500" style="fill: var(--ink2)">{{ nothing ? 'Nothing tried yet: the gap is open' : hiMm === null ? 'No blade refused yet' : 'The gap ends in the hatching' }}</text>
+  </svg>
+</template>
+
+<style scoped>
+.gap { display: block; width: 100%; height: 100%; }
+</style>

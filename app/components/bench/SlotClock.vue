@@ -1,0 +1,59 @@
+<script setup lang="ts">
+import { computed, useId } from 'vue'
+import { wrap } from '~~/core/engine'
+
+export interface SlotTry { deg: number, side: 'loose' | 'tight' | 'in' | 'unproved', words: string }
+/** The adjusting screw from above as a clock: 12 is where the slot stood as found, clockwise closes the gap. */
+const props = defineProps<{ slotDeg: number, turnDeg: number | null, tries: SlotTry[], head: string }>()
+const hatch = useId()
+const C = 190
+const R = 150
+const point = (deg: number, r: number) => ({ x: C + r * Math.sin(deg * Math.PI / 180), y: C - r * Math.cos(deg * Math.PI / 180) })
+const line = (deg: number, from: number, to: number) => `M ${point(deg, from).x.toFixed(1)} ${point(deg, from).y.toFixed(1)} L ${point(deg, to).x.toFixed(1)} ${point(deg, to).y.toFixed(1)}`
+const hex = Array.from({ length: 6 }, (_, i) => point(i * 60 + 20, 104)).map(p => `${p.x.toFixed(1)},${p.y.toFixed(1)}`).join(' ')
+const target = computed(() => props.turnDeg === null ? null : props.slotDeg + props.turnDeg)
+const sweep = computed(() => {
+  if (target.value === null || !props.turnDeg) return null
+  const span = Math.min(Math.abs(props.turnDeg), 355)
+  const [from, to] = props.turnDeg > 0 ? [props.slotDeg, props.slotDeg + span] : [props.slotDeg - span, props.slotDeg]
+  const large = span > 180 ? 1 : 0
+  const arc = (r: number, a: number, b: number, way: number) => `A ${r} ${r} 0 ${large} ${way} ${point(b, r).x.toFixed(1)} ${point(b, r).y.toFixed(1)}`
+  return `M ${point(from, 122).x.toFixed(1)} ${point(from, 122).y.toFixed(1)} ${arc(122, from, to, 1)} L ${point(to, 140).x.toFixed(1)} ${point(to, 140).y.toFixed(1)} ${arc(140, to, from, 0)} Z`
+})
+const COLOURS = { loose: 'var(--loose)', tight: 'var(--tight)', in: 'var(--petrol)', unproved: 'var(--hatch)' }
+const placed = computed(() => props.tries.slice(-3).map(t => ({ ...t, at: point(t.deg, R + 18), right: Math.sin(t.deg * Math.PI / 180) >= -0.01 })))
+const turnAt = computed(() => target.value === null ? null : { p: point(target.value, 60), right: Math.sin(target.value * Math.PI / 180) >= 0 })
+</script>
+
+<template>
+  <svg viewBox="-90 -12 560 404" class="clock" role="img" :aria-label="turnDeg === null ? `Slot at ${Math.round(wrap(slotDeg, 360))}° from as found` : `Turn the slot ${Math.abs(turnDeg)}° ${turnDeg > 0 ? 'clockwise' : 'anticlockwise'}`" :data-slot="slotDeg">
+    <defs><pattern :id="hatch" width="7" height="7" patternUnits="userSpaceOnUse" patternTransform="rotate(45)"><rect width="7" height="7" fill="var(--sheet)" /><path d="M 0 0 V 7" stroke="var(--petrol)" stroke-width="2.4" /></pattern></defs>
+    <circle :cx="C" :cy="C" :r="R" fill="var(--sheet)" stroke="var(--ink)" stroke-width="1.8" />
+    <path v-for="i in 60" :key="i" :d="line(i * 6, i % 5 === 0 ? R - 13 : R - 6, R)" stroke="var(--ink)" :stroke-width="i % 15 === 0 ? 3.4 : i % 5 === 0 ? 2 : 1" />
+    <text v-for="h in [12, 3, 6, 9]" :key="h" :x="point(h * 30, R - 28).x" :y="point(h * 30, R - 28).y + 6" text-anchor="middle" font-size="17" font-weight="600">{{ h }}</text>
+    <polygon :points="hex" fill="var(--metal-light)" stroke="var(--ink)" stroke-width="1.8" />
+    <circle :cx="C" :cy="C" r="86" fill="none" stroke="var(--ink)" stroke-width="1" />
+    <circle :cx="C" :cy="C" r="60" fill="var(--metal)" stroke="var(--ink)" stroke-width="1.8" />
+    <path v-if="sweep" :d="sweep" :fill="`url(#${hatch})`" stroke="var(--petrol)" stroke-width="1.6" class="sweep" />
+    <g v-if="target !== null" :transform="`rotate(${target} ${C} ${C})`"><rect :x="C - 9" :y="C - 58" width="18" height="116" fill="none" stroke="var(--petrol)" stroke-width="2" stroke-dasharray="6 4" /></g>
+    <path v-if="target !== null" :d="line(target, 62, R + 8)" stroke="var(--petrol)" stroke-width="3.4" />
+    <g :transform="`rotate(${slotDeg} ${C} ${C})`" class="slot">
+      <rect v-if="head === 'slot'" :x="C - 9" :y="C - 58" width="18" height="116" fill="var(--ink)" />
+      <rect v-else :x="C - 24" :y="C - 24" width="48" height="48" :rx="head === 'square' ? 2 : 16" fill="var(--ink)" />
+      <circle :cx="C" :cy="head === 'slot' ? C - 46 : C - 40" r="6" fill="var(--sheet)" stroke="var(--ink)" stroke-width="1.6" />
+    </g>
+    <g v-for="(t, i) in placed" :key="i">
+      <path :d="line(t.deg, 62, R + 6)" :stroke="COLOURS[t.side]" stroke-width="2.4" />
+      <path v-if="t.side === 'tight'" :transform="`translate(${t.at.x} ${t.at.y})`" d="M -9 -8 H 9 L 0 8 Z" fill="var(--tight)" />
+      <path v-else-if="t.side === 'loose'" :transform="`translate(${t.at.x} ${t.at.y})`" d="M -9 8 H 9 L 0 -8 Z" fill="var(--loose-fill)" stroke="var(--loose)" stroke-width="1.4" />
+      <circle v-else :cx="t.at.x" :cy="t.at.y" r="7" :fill="COLOURS[t.side]" />
+      <text :x="t.at.x + (t.right ? 15 : -15)" :y="t.at.y + 5" :text-anchor="t.right ? 'start' : 'end'" font-size="16" font-weight="600" :style="{ fill: COLOURS[t.side] }">{{ t.words }}</text>
+    </g>
+    <text v-if="turnAt && turnDeg !== null" :x="C" :y="C + R + 34" text-anchor="middle" font-size="24" font-weight="700" style="fill: var(--petrol)">{{ Math.abs(turnDeg) }}° {{ turnDeg >= 0 ? 'clockwise' : 'anticlockwise' }}</text>
+    <text v-else :x="C" :y="C + R + 34" text-anchor="middle" font-size="17" font-weight="600" style="fill: var(--ink2)">12 is where it stood as found</text>
+  </svg>
+</template>
+
+<style scoped>
+.clock { display: block; width: 100%; height: 100%; }
+</style>

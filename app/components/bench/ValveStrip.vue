@@ -1,0 +1,38 @@
+<script setup lang="ts">
+import type { Verdict } from '~~/core/feeler'
+import ClearanceRule from './ClearanceRule.vue'
+import VerdictShape from './VerdictShape.vue'
+import { VERDICT_COLOUR, VERDICT_WORDS } from './verdict-words'
+
+export interface StripValve {
+  valveId: string, name: string, verdict: Verdict | 'not measured', reading: { loMm: number, hiMm: number | null } | null
+  minMm: number, maxMm: number, targetMm: number, words: string, other: string, asLeft: { loMm: number, hiMm: number | null } | null, lookAgain: boolean
+}
+/** A cell a valve along the bottom of the Bench: its verdict, its rule, its figures in both units. */
+defineProps<{ valves: StripValve[], active: string | null, topMm: number }>()
+defineEmits<{ choose: [valveId: string] }>()
+</script>
+
+<template>
+  <section class="strip" aria-label="Valves">
+    <button v-for="valve in valves" :key="valve.valveId" type="button" class="cell" :class="{ active: valve.valveId === active }" :aria-pressed="valve.valveId === active" :data-valve="valve.valveId" :data-verdict="valve.verdict" @click="$emit('choose', valve.valveId)">
+      <span class="head">
+        <span class="name">{{ valve.name }}</span>
+        <span class="verdict" :style="{ color: VERDICT_COLOUR[valve.verdict] }"><VerdictShape :verdict="valve.verdict" /> {{ VERDICT_WORDS[valve.verdict] }}</span>
+      </span>
+      <ClearanceRule class="rule" :min-mm="valve.minMm" :max-mm="valve.maxMm" :target-mm="valve.targetMm" :top-mm="topMm" :reading="valve.reading" :verdict="valve.verdict" :as-left="valve.asLeft" />
+      <span class="foot"><span>{{ valve.lookAgain ? 'Look again: an answer was taken back' : valve.words }}</span><span>{{ valve.other }}</span></span>
+    </button>
+  </section>
+</template>
+
+<style scoped>
+.strip { display: grid; grid-auto-flow: column; grid-auto-columns: minmax(0, 480px); background: var(--sunk); border-top: 1.5px solid var(--ink); overflow: hidden; }
+.cell { background: none; border: 0; border-right: 1px solid var(--line); padding: 11px 20px 8px; display: grid; grid-template-rows: auto 1fr auto; gap: 2px; text-align: left; cursor: pointer; min-width: 0; border-top: 4px solid transparent; }
+.cell.active { background: var(--sheet); border-top-color: var(--petrol); }
+.head, .foot { display: flex; justify-content: space-between; gap: 10px; align-items: center; font-family: var(--figures); white-space: nowrap; }
+.name { font-size: 18px; font-weight: 600; }
+.verdict { font-size: 17px; font-weight: 600; display: inline-flex; align-items: center; gap: 6px; }
+.foot { font-size: 15px; font-weight: 500; color: var(--ink2); }
+.rule { height: 86px; width: auto; max-width: 100%; justify-self: start; }
+</style>

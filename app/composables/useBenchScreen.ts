@@ -1,0 +1,108 @@
+import { computed, ref, watch, type ComputedRef } from 'vue'
+import { clearanceOf, type AnswerKey, type Asks, bladeWords, eventWords, type Happening, isCold, type JobEvent, latestReading, latestVerdict, needsSetting, turnWords, valveNames } from '~~/core/job'
+import { intervalWords, limitsOf, targetOf } from '~~/core/feeler'
+import { formatLength, thouFromMm } from '~~/core/units'
+import type { StripValve } from '../components/bench/ValveStrip.vue'
+import { useOutboxStore } from '../stores/outbox'
+import { useSessionStore } from '../stores/session'
+import type { useBench } from './useBench'
+
+export type Panel = { kind: 'keys' } | { kind: 'more' | 'log' | 'help' } | { kind: 'ask', asks: Asks | 'hold' | 'abandon' | 'note' | 'replaced' } | { kind: 'undo', event: JobEvent }
+
+/** What the Bench's panel shows and what its answers record: the blade and turn chosen on the stage are put in. */
+export function useBenchScreen(bench: ReturnType<typeof useBench>, jobId: number) {
+  const session = useSessionStore()
+  const outbox = useOutboxStore()
+  const panel = ref<Panel>({ kind: 'keys' })
+  const bladeMm = ref<number | null>(null)
+  const turnDeg = ref<number | null>(null)
+  const view = bench.view
+  const next = bench.next
+
+  watch(() => [next.value?.instruction, bench.log.value.length], () => {
+    bladeMm.value = next.value?.trial?.bladeMm ?? null
+    turnDeg.value = next.value?.trial?.after?.kind === 'screw' ? next.value.trial.after.deg : null
+  }, { immediate: true })
+
+  const chosen = (happening: Happening): Happening => {
+    if (happening.type !== 'trial') return happening
+    const { after, ...trial } = happening.payload
+    return { type: 'trial', payload: { ...trial, bladesMm: [bladeMm.value ?? trial.bladesMm[0]!], after: after?.kind === 'screw' ? { kind: 'screw', deg: turnDeg.value ?? after.deg } : after } }
+  }
+  const keys: ComputedRef<AnswerKey[]> = computed(() => next.value?.keys ?? [])
+  const instruction = computed(() => {
+    const { instruction: words = '', trial } = next.value ?? {}
+    if (!trial) return words
+    const own = bladeMm.value !== null ? words.replace(bladeWords([trial.bladeMm]), bladeWords([bladeMm.value])) : words
+    return trial.after?.kind === 'screw' && turnDeg.value !== null ? own.replace(turnWords(trial.after.deg), turnWords(turnDeg.value)) : own
+  })
+
+  async function record(happening: Happening): Promise<void> {
+    panel.value = { kind: 'keys' }
+    await bench.answer(happening)
+  }
+  async function press(index: number): Promise<void> {
+    const key = keys.value[index]
+    if (!key || panel.value.kind !== 'keys' || !isOpen.value) return
+    if (key.asks) panel.value = { kind: 'ask', asks: key.asks }
+    else if (key.happening) await record(chosen(key.happening))
+  }
+
+  function chooseBlade(step: -1 | 1): void {
+    const blades = view.value?.pin.bladeSet.bladesMm ?? []
+    const at = blades.indexOf(bladeMm.value ?? -1)
+    if (at >= 0) bladeMm.value = blades[Math.min(blades.length - 1, Math.max(0, at + step))]!
+  }
+
+  /** Takes an answer back. A movement is asked after first: was it written wrongly, or turned back on the engine? */
+  async function retract(event: JobEvent, how: 'recorded wrongly' | 'turned back' | null = null): Promise<void> {
+    if (how === null && bench.isMovement(event)) panel.value = { kind: 'undo', event }
+    else await record({ type: 'retracted', payload: { eventId: event.id, how: how ?? 'recorded wrongly' } })
+  }
+  const undo = (): Promise<void> | undefined => bench.lastOwn.value ? retract(bench.lastOwn.value) : undefined
+
+  const isOpen = computed(() => view.value?.state.status === 'open')
+  const activeValve = computed(() => next.value && 'valveId' in next.value.stage ? next.value.stage.valveId : bench.wanted.value)
+
+  const strip = computed<StripValve[]>(() => view.value?.state.valves.map((valve): StripValve => {
+    const { pin } = view.value!
+    const reading = latestReading(valve)
+    const judged = latestVerdict(pin, valve)
+    const limits = limitsOf(clearanceOf(pin, valve.valveId)) ?? { minMm: targetOf(clearanceOf(pin, valve.valveId)), maxMm: targetOf(clearanceOf(pin, valve.valveId)) }
+    const span = (f: (mm: number) => string) => limits.minMm === limits.maxMm ? f(limits.minMm) : `${f(limits.minMm)}–${f(limits.maxMm)}`
+    const interval = reading ? judged.reading : null
+    const hi = interval?.hiMm ?? null
+    const thou = (mm: number) => thouFromMm(mm).toFixed(1)
+    return {
+      ...limits, valveId: valve.valveId, name: valveNames(pin.spec.engine)[valve.valveId] ?? valve.valveId, targetMm: targetOf(clearanceOf(pin, valve.valveId)),
+      verdict: reading ? judged.verdict : 'not measured', reading: interval, lookAgain: valve.lookAgain, asLeft: pin.lastAsLeft?.readings[valve.valveId] ?? null,
+      words: interval ? `${intervalWords(interval)}${valve.phase === 'as found' ? '' : `, ${reading!.phase}`}` : `Spec ${span(v => formatLength(v, 'mm'))} mm`,
+      other: interval ? hi === null ? `${thou(interval.loMm)} thou or more` : `${thou(interval.loMm)}–${thou(hi)} thou` : `${span(thou)} thou`,
+    }
+  }) ?? [])
+  /** One scale for all valves of the job, longer when a spec or a reading needs it. */
+  const topMm = computed(() => Math.max(0.2, ...strip.value.map(v => Math.ceil((Math.max(v.maxMm, v.reading?.hiMm ?? v.reading?.loMm ?? 0) + 0.03) * 20) / 20)))
+
+  const settable = computed(() => view.value?.state.valves.filter(v => next.value && ['set', 'prove'].includes(next.value.step) && v.nut === 'locked' && !v.setChosen && !needsSetting(view.value!, v))
+    .map(v => ({ valveId: v.valveId, name: valveNames(view.value!.pin.spec.engine)[v.valveId] ?? '' })) ?? [])
+
+  const saved = computed((): { word: string, tone: 'ok' | 'wait' | 'stop' } => {
+    const refused = outbox.refused.filter(w => w.jobId === jobId).length
+    if (refused) return { word: `${refused} not taken`, tone: 'stop' }
+    if (session.expired) return { word: `Sign in to send ${bench.toSend.value}`, tone: 'stop' }
+    if (bench.toSend.value) return session.offline ? { word: `Kept here, ${bench.toSend.value} to send`, tone: 'wait' } : { word: 'Saving', tone: 'wait' }
+    return session.offline ? { word: 'No server, nothing lost', tone: 'wait' } : { word: 'Saved', tone: 'ok' }
+  })
+
+  const evidence = computed(() => {
+    const last = bench.log.value.findLast(e => e.type !== 'retracted' && e.type !== 'placed' && !view.value?.state.retracted.has(e.id))
+    return last && view.value ? eventWords(view.value.pin.spec.engine, last) : 'Nothing answered yet'
+  })
+  const head = computed(() => {
+    const { temperature, rested } = view.value?.state ?? {}
+    const cold = view.value && isCold(view.value) ? ' cold' : ''
+    return temperature ? `${temperature.celsius} °C${cold}` : rested ? `rested ${rested.hours} h` : 'not known'
+  })
+
+  return { panel, bladeMm, turnDeg, keys, instruction, record, press, chooseBlade, retract, undo, isOpen, activeValve, strip, topMm, settable, saved, evidence, head }
+}

@@ -1,0 +1,25 @@
+import { ref } from 'vue'
+import { Refused, wordsFor } from '../utils/api'
+
+/** Sends a form once at a time, and keeps what was wrong by field. Nothing that was typed is lost. */
+export function useForm() {
+  const busy = ref(false)
+  const failed = ref('')
+  const refusal = ref<Refused | null>(null)
+  /** What is wrong with a field, by the server's words. */
+  const wrong = (name: string): string | undefined => refusal.value?.field(name)
+
+  async function send<T>(work: () => Promise<T>): Promise<T | null> {
+    busy.value = true
+    failed.value = ''
+    refusal.value = null
+    try { return await work() }
+    catch (error) {
+      refusal.value = error instanceof Refused ? error : null
+      failed.value = wordsFor(error)
+      return null
+    }
+    finally { busy.value = false }
+  }
+  return { busy, failed, refusal, wrong, send }
+}

@@ -1,0 +1,22 @@
+<script setup lang="ts">
+import { navigateTo } from '#imports'
+import { useStorage } from '@vueuse/core'
+import ShopHeader from '../components/shell/ShopHeader.vue'
+import { useOutboxStore } from '../stores/outbox'
+import { useSessionStore } from '../stores/session'
+
+const session = useSessionStore()
+const outbox = useOutboxStore()
+const dim = useStorage('wembric-dim', false)
+async function signOut(): Promise<void> {
+  await session.signOut()
+  await navigateTo('/sign-in')
+}
+</script>
+
+<template>
+  <div class="page">
+    <ShopHeader :shop="session.shop?.name ?? ''" :person="session.person?.name ?? ''" :offline="session.offline" :waiting="outbox.toSend" :dim="dim" @sign-out="signOut" @dim="dim = !dim" />
+    <slot />
+  </div>
+</template>

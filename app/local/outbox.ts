@@ -1,0 +1,56 @@
+import { v7 as uuidv7 } from 'uuid'
+import type { Happening, JobEvent } from '~~/core/job'
+import type { EventRequest } from '~~/shared/event-request'
+import { localDatabase, type Waiting } from './database'
+
+const STRICT = { durability: 'strict' } as const
+
+/** This browser's name among devices, made once. */
+export async function deviceId(): Promise<string> {
+  const db = await localDatabase()
+  const known = await db.get('device', 'id') as string | undefined
+  if (known) return known
+  const made = `d-${uuidv7().slice(-12)}`
+  await db.put('device', made, 'id')
+  return made
+}
+
+/** A time with the offset of the place, as the device's (corrected) clock has it. */
+export function isoWithOffset(ms: number): string {
+  const minutes = -new Date(ms).getTimezoneOffset()
+  const local = new Date(ms + minutes * 60_000).toISOString().slice(0, -1)
+  const pad = (n: number) => String(Math.abs(n)).padStart(2, '0')
+  return `${local}${minutes < 0 ? '-' : '+'}${pad(Math.trunc(minutes / 60))}:${pad(minutes % 60)}`
+}
+
+interface Author { shopId: number, personId: number, personName: string }
+
+/** Writes an answer down, with the next number of this device, in one strictly durable transaction. */
+export async function keep(author: Author, jobId: number, happening: Happening, seenSeq: number, atMs: number): Promise<Waiting> {
+  const device = await deviceId()
+  const transaction = (await localDatabase()).transaction(['waiting', 'device'], 'readwrite', STRICT)
+  const deviceSeq = ((await transaction.objectStore('device').get('seq') as number | undefined) ?? 0) + 1
+  const id = uuidv7()
+  const request = JSON.parse(JSON.stringify({
+    ...happening, id, version: 1, personId: author.personId, deviceId: device, deviceSeq, seenSeq, at: isoWithOffset(atMs),
+  })) as EventRequest
+  const waiting: Waiting = { id, ...author, jobId, deviceSeq, request, refused: null }
+  await transaction.objectStore('device').put(deviceSeq, 'seq')
+  await transaction.objectStore('waiting').put(waiting)
+  await transaction.done
+  return waiting
+}
+
+/** All that waits, in the order in which it was answered. */
+export const waitingAnswers = async (): Promise<Waiting[]> =>
+  (await (await localDatabase()).getAll('waiting')).sort((a, b) => a.deviceSeq - b.deviceSeq)
+
+export const markRefused = async (waiting: Waiting, words: string): Promise<void> => {
+  const db = await localDatabase()
+  await db.put('waiting', { ...JSON.parse(JSON.stringify(waiting)) as Waiting, refused: words })
+}
+export const letGo = async (id: string): Promise<void> => (await localDatabase()).delete('waiting', id)
+
+/** A waiting answer as an event that has no place in the log yet. */
+export const asEvent = ({ request, personName }: Waiting): JobEvent =>
+  ({ ...request as unknown as JobEvent, seq: null, personName })

@@ -1,0 +1,124 @@
+<script setup lang="ts">
+import { definePageMeta, navigateTo, useHead, useRoute } from '#imports'
+import { NuxtLink } from '#components'
+import { computed } from 'vue'
+import { CAUTIONS, placeWords, STEPS, type Happening } from '~~/core/job'
+import AnswerPanel from '../../../components/bench/AnswerPanel.vue'
+import AskForm from '../../../components/bench/AskForm.vue'
+import BenchHeader from '../../../components/bench/BenchHeader.vue'
+import BenchNotices from '../../../components/bench/BenchNotices.vue'
+import BenchStage from '../../../components/bench/BenchStage.vue'
+import ClosedPanel from '../../../components/bench/ClosedPanel.vue'
+import SidePanels, { type MoreChoice } from '../../../components/bench/SidePanels.vue'
+import StepRail from '../../../components/bench/StepRail.vue'
+import UndoPanel from '../../../components/bench/UndoPanel.vue'
+import ValveStrip from '../../../components/bench/ValveStrip.vue'
+import ValveTabs from '../../../components/bench/ValveTabs.vue'
+import { useBench } from '../../../composables/useBench'
+import { useBenchScreen } from '../../../composables/useBenchScreen'
+import { useKeys, useShortcutsOn } from '../../../composables/useKeys'
+import { useOutboxStore } from '../../../stores/outbox'
+import { useSessionStore } from '../../../stores/session'
+
+definePageMeta({ layout: false })
+const jobId = Number(useRoute().params.id)
+const session = useSessionStore()
+const outbox = useOutboxStore()
+const bench = useBench(jobId)
+const screen = useBenchScreen(bench, jobId)
+const { view, next, steps, wanted } = bench
+const { panel, bladeMm, turnDeg } = screen
+const shortcutsOn = useShortcutsOn()
+
+const step = computed(() => next.value?.step ?? 'ready')
+const cautionKey = computed(() => `cautions-${step.value}` as const)
+const acknowledged = computed(() => view.value?.state.confirmed.has(cautionKey.value) ?? true)
+const acknowledge = () => screen.record({ type: 'confirmed', payload: { item: cautionKey.value } })
+const gate = computed(() => next.value?.requirement ?? null)
+const about = computed(() => view.value ? `${view.value.pin.modelName} · ${view.value.pin.machine.owner} · job ${view.value.pin.number}` : '')
+const refused = computed(() => outbox.refused.filter(w => w.jobId === jobId))
+const unplaced = computed(() => view.value?.state.unplaced ?? [])
+useHead({ title: () => view.value ? `${view.value.pin.machine.name}, Wembric` : 'Bench, Wembric' })
+
+function choose(choice: MoreChoice): void {
+  if (choice === 'log') panel.value = { kind: 'log' }
+  else if (choice.startsWith('set:')) void screen.record({ type: 'set-chosen', payload: { valveId: choice.slice(4) } })
+  else panel.value = { kind: 'ask', asks: choice as 'finding' }
+}
+const back = () => { panel.value = { kind: 'keys' } }
+const nextValve = () => {
+  const ids = screen.strip.value.map(v => v.valveId)
+  wanted.value = ids[(ids.indexOf(screen.activeValve.value ?? '') + 1) % ids.length] ?? null
+}
+const show = (kind: 'more' | 'log' | 'help') => { panel.value = panel.value.kind === kind ? { kind: 'keys' } : { kind } }
+
+useKeys({
+  ...Object.fromEntries([1, 2, 3, 4].map(n => [String(n), () => screen.press(n - 1)])),
+  'Enter': () => screen.keys.value.length === 1 || screen.keys.value[0]?.happening?.type === 'confirmed' ? screen.press(0) : false,
+  'ArrowLeft': () => screen.chooseBlade(-1), 'ArrowRight': () => screen.chooseBlade(1),
+  '[': () => { if (turnDeg.value !== null) turnDeg.value -= 5 }, ']': () => { if (turnDeg.value !== null) turnDeg.value += 5 },
+  'u': () => screen.undo(), 'v': nextValve, 'm': () => show('more'), 'l': () => show('log'), '?': () => show('help'), 'Escape': back,
+  'c': () => acknowledged.value ? false : acknowledge(), 'b': () => navigateTo('/'),
+  'g': () => { if (gate.value && screen.isOpen.value) panel.value = { kind: 'ask', asks: 'reason' } },
+})
+const signOutAndIn = () => navigateTo({ path: '/sign-in', query: { back: `/jobs/${jobId}` } })
+const phoneStep = computed(() => `${step.value.charAt(0).toUpperCase()}${step.value.slice(1)}, ${STEPS.indexOf(step.value) + 1} of 6`)
+const stopWords = computed(() => {
+  const standing = view.value?.position.standing
+  return standing && standing.kind !== 'open' && view.value ? `${standing.kind === 'settled' ? 'On' : 'Stop:'} ${placeWords(view.value.pin.spec.engine, standing.stop.place)}, ${Math.round(standing.stop.crankDeg)}°` : ''
+})
+</script>
+
+<template>
+  <main v-if="view && next" class="bench">
+    <BenchHeader :machine="view.pin.machine.name" :about="about" :head="screen.head.value" :cold="true" :revision="`rev ${view.pin.spec.revision}${view.pin.spec.status === 'draft' ? ', draft' : ''}`" :saved="screen.saved.value" :step-words="phoneStep" @help="show('help')" />
+    <StepRail class="rail" :steps="steps" :shown="step" :caution="CAUTIONS[step]" :acknowledged="acknowledged" @acknowledge="acknowledge" />
+    <ValveTabs class="tabs" :valves="screen.strip.value" :active="screen.activeValve.value" @choose="wanted = $event" />
+    <section class="stage" aria-label="Engine">
+      <BenchStage :view="view" :stage="next.stage" :blade-mm="bladeMm" :turn-deg="turnDeg" :top-mm="screen.topMm.value" :strip="screen.strip.value" :stop-words="stopWords" @blade="bladeMm = $event" @turn="turnDeg = $event" />
+    </section>
+    <aside class="panel" aria-label="Next">
+      <BenchNotices :expired="session.expired" :to-send="bench.toSend.value" :refused="refused" :unplaced="unplaced" :engine="view.pin.spec.engine" @sign-in="signOutAndIn" @discard="outbox.discard($event)" @place="(id, when) => screen.record({ type: 'placed', payload: { eventId: id, when } } as Happening)" />
+      <ClosedPanel v-if="!screen.isOpen.value && panel.kind === 'keys'" :state="view.state" :job-id="jobId" :is-lead="session.isLead" @record="screen.record($event)" />
+      <template v-else-if="panel.kind === 'keys'">
+        <AnswerPanel :label="next.label" :instruction="screen.instruction.value" :why="next.why" :keys="screen.keys.value" @press="screen.press($event)" />
+        <button v-if="gate && !next.keys.some(k => k.asks === 'reason')" type="button" class="link gate" @click="panel = { kind: 'ask', asks: 'reason' }">Go on without it <kbd>G</kbd></button>
+      </template>
+      <AskForm v-else-if="panel.kind === 'ask'" :key="panel.asks" :asks="panel.asks" :step="step" :gate="gate" @done="screen.record($event)" @back="back" />
+      <UndoPanel v-else-if="panel.kind === 'undo'" :event="panel.event" :engine="view.pin.spec.engine" @retract="(e, how) => screen.retract(e, how)" @back="back" />
+      <SidePanels v-else :kind="panel.kind" :view="view" :log="bench.log.value" :settable="screen.settable.value" :shortcuts-on="shortcutsOn" @back="back" @choose="choose" @retract="screen.retract($event)" @shortcuts="shortcutsOn = !shortcutsOn" />
+      <footer v-if="panel.kind === 'keys'" class="foot">
+        <p><b>Last</b> {{ screen.evidence.value }}</p>
+        <button type="button" class="quiet" @click="show('more')">More <kbd>M</kbd></button>
+        <button type="button" class="quiet" :disabled="!bench.lastOwn.value || !screen.isOpen.value" data-testid="undo" @click="screen.undo()">Undo <kbd>U</kbd></button>
+        <p v-if="!acknowledged" class="phone-caution">{{ CAUTIONS[step] }} <button type="button" class="link" @click="acknowledge">Understood</button></p>
+      </footer>
+    </aside>
+    <ValveStrip class="strip" :valves="screen.strip.value" :active="screen.activeValve.value" :top-mm="screen.topMm.value" @choose="wanted = $event" />
+  </main>
+  <main v-else class="waiting">
+    <template v-if="bench.failed.value"><h1>This job cannot be shown</h1><p>{{ bench.failed.value }}</p><p class="actions"><button type="button" class="quiet" @click="bench.load()">Try again</button><NuxtLink class="quiet" to="/">To the Bay</NuxtLink></p></template>
+    <p v-else role="status">Fetching the job …</p>
+  </main>
+</template>
+
+<style scoped>
+.bench { height: 100dvh; min-height: 620px; display: grid; grid-template: 52px minmax(0, 1fr) 168px / 184px minmax(0, 1fr) 384px; }
+.bench > :first-child, .strip { grid-column: 1 / -1; }
+.stage { min-width: 0; min-height: 0; overflow: hidden; }
+.panel { background: var(--sheet); border-left: 1.5px solid var(--ink); padding: 18px 24px 14px; display: grid; grid-template-rows: auto minmax(172px, auto) auto auto minmax(0, 1fr); min-height: 0; overflow: auto; align-content: start; position: relative; }
+.panel > :deep(.notices) { grid-row: 1; } .panel > :deep(.next) { grid-row: 2; } .panel > :deep(.keys) { grid-row: 3; } .gate { grid-row: 4; font-size: 15px; padding: 8px 0 0; min-height: 34px; }
+.panel > :deep(.ask), .panel > :deep(.side), .panel > :deep(.undo), .panel > :deep(.closed) { grid-row: 2 / 6; }
+.foot { grid-row: 5; align-self: end; border-top: 1px solid var(--line); margin-top: 10px; padding-top: 12px; display: grid; grid-template-columns: minmax(0, 1fr) auto auto; gap: 10px; align-items: center; }
+.foot p { font-size: 15.5px; line-height: 1.25; color: var(--ink2); overflow: hidden; display: -webkit-box; -webkit-line-clamp: 2; line-clamp: 2; -webkit-box-orient: vertical; } .foot b { color: var(--ink); }
+.phone-caution, .tabs { display: none !important; }
+.waiting { padding: 80px 40px; display: grid; gap: 14px; justify-items: start; max-width: 640px; }
+@media (max-width: 1100px) { .bench { grid-template-columns: 150px minmax(0, 1fr) 340px; } .panel { padding-inline: 16px; } }
+@media (max-width: 700px) {
+  .bench { height: auto; min-height: 100dvh; grid-template: 52px 58px auto auto / 1fr; }
+  .rail, .strip { display: none !important; } .tabs { display: grid !important; grid-column: 1; }
+  .stage { grid-row: 4; overflow: visible; border-top: 1px solid var(--line); } .panel { grid-row: 3; border-left: 0; padding: 14px 16px 12px; grid-template-rows: auto auto auto auto auto; overflow: visible; background: var(--ground); }
+  .panel > :deep(.next) { padding-bottom: 12px; } .phone-caution { display: block !important; grid-column: 1 / -1; padding-top: 4px; }
+  .foot { grid-template-columns: minmax(0, 1fr) auto auto; }
+}
+</style>

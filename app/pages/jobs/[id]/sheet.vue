@@ -1,0 +1,52 @@
+<script setup lang="ts">
+import { definePageMeta, useHead, useRoute } from '#imports'
+import { NuxtLink } from '#components'
+import { onMounted, ref } from 'vue'
+import type { SheetResponse } from '~~/shared/responses'
+import JobSheet from '../../../components/sheet/JobSheet.vue'
+import { useForm } from '../../../composables/useForm'
+import { useSessionStore } from '../../../stores/session'
+import { api } from '../../../utils/api'
+
+definePageMeta({ layout: false })
+const jobId = Number(useRoute().params.id)
+const session = useSessionStore()
+const form = useForm()
+const given = ref<SheetResponse | null>(null)
+const load = async () => { given.value = await form.send(() => api.get<SheetResponse>(`/api/jobs/${jobId}/sheet`)) }
+onMounted(load)
+useHead({ title: () => given.value ? `Job sheet ${given.value.sheet.number}` : 'Job sheet, Wembric' })
+const print = () => window.print()
+
+function download(): void {
+  const file = new Blob([JSON.stringify(given.value!.sheet, null, 2)], { type: 'application/json' })
+  const link = document.createElement('a')
+  link.href = URL.createObjectURL(file)
+  link.download = `job-sheet-${given.value!.sheet.number}.json`
+  link.click()
+  URL.revokeObjectURL(link.href)
+}
+</script>
+
+<template>
+  <main class="page-of-sheet">
+    <nav class="bar" aria-label="Sheet">
+      <NuxtLink class="quiet" to="/">Bay</NuxtLink><NuxtLink class="quiet" :to="`/jobs/${jobId}`">Job</NuxtLink>
+      <button type="button" class="quiet" :disabled="!given" @click="print">Print</button><button type="button" class="quiet" :disabled="!given" @click="download">JSON</button>
+      <span v-if="given?.earlier.length">Signed before: {{ given.earlier.length }}</span>
+    </nav>
+    <p v-if="form.failed.value" class="said" role="alert">{{ form.failed.value }} <button type="button" class="link" @click="load">Try again</button></p>
+    <p v-else-if="!given" class="said" role="status">Fetching the sheet …</p>
+    <JobSheet v-if="given" :sheet="given.sheet" :shop="given.shop" :time-zone="session.shop?.timeZone ?? 'UTC'" :signed="given.signed" />
+  </main>
+</template>
+
+<style>
+@page { margin: 8mm; }
+@media print { .bar, .said { display: none !important; } html, body, #__nuxt { height: auto; background: #fff; } .page-of-sheet { padding: 0 !important; } }
+</style>
+
+<style scoped>
+.page-of-sheet { padding: 16px; display: grid; justify-items: center; gap: 14px; align-content: start; }
+.bar { display: flex; gap: 10px; align-items: center; justify-self: stretch; max-width: 760px; margin: 0 auto; width: 100%; }
+</style>

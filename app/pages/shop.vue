@@ -1,0 +1,47 @@
+<script setup lang="ts">
+import { useHead } from '#imports'
+import Button from 'primevue/button'
+import { onMounted, reactive, ref } from 'vue'
+import type { PersonRow } from '~~/shared/responses'
+import ChoiceField from '../components/forms/ChoiceField.vue'
+import TextField from '../components/forms/TextField.vue'
+import { useForm } from '../composables/useForm'
+import { useSessionStore } from '../stores/session'
+import { api } from '../utils/api'
+
+useHead({ title: 'Shop, Wembric' })
+const session = useSessionStore()
+const form = useForm()
+const people = ref<PersonRow[]>([])
+const person = reactive({ name: '', signIn: '', password: '', role: 'mechanic' as 'mechanic' | 'lead' | null })
+const load = async () => { people.value = await form.send(() => api.get<PersonRow[]>('/api/people')) ?? people.value }
+onMounted(load)
+async function add(): Promise<void> {
+  if (await form.send(() => api.post('/api/people', person))) {
+    Object.assign(person, { name: '', signIn: '', password: '', role: 'mechanic' })
+    await load()
+  }
+}
+</script>
+
+<template>
+  <main class="form">
+    <h1>{{ session.shop?.name }}</h1>
+    <p class="lead">Time zone {{ session.shop?.timeZone }}; {{ session.shop?.unit }} shown first.</p>
+    <h2>Crew</h2>
+    <table class="rows"><thead><tr><th>Name</th><th>Signs in as</th><th>Role</th></tr></thead><tbody><tr v-for="p in people" :key="p.id"><td class="figures">{{ p.name }}</td><td>{{ p.signIn }}</td><td>{{ p.role }}</td></tr></tbody></table>
+    <form v-if="session.isLead" class="adding" @submit.prevent="add">
+      <h2>Add a person</h2>
+      <div class="grid">
+        <TextField v-model="person.name" label="Name" :wrong="form.wrong('name')" /><TextField v-model="person.signIn" label="Sign-in name" :wrong="form.wrong('signIn')" />
+        <TextField v-model="person.password" label="First password" type="password" autocomplete="new-password" note="Eight characters or more." :wrong="form.wrong('password')" /><ChoiceField v-model="person.role" label="Role" :options="[{ value: 'mechanic', label: 'mechanic' }, { value: 'lead', label: 'lead' }]" />
+      </div>
+      <p v-if="form.failed.value" class="wrong" role="alert">{{ form.failed.value }}</p>
+      <div class="actions"><Button type="submit" label="Add" :loading="form.busy.value" /></div>
+    </form>
+  </main>
+</template>
+
+<style scoped>
+.adding { display: grid; gap: 16px; }
+</style>

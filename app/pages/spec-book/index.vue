@@ -1,0 +1,50 @@
+<script setup lang="ts">
+import { useHead } from '#imports'
+import { NuxtLink } from '#components'
+import { onMounted, ref } from 'vue'
+import type { ModelRow } from '~~/shared/responses'
+import { limitsOf, targetOf } from '~~/core/feeler'
+import { formatLength, thouFromMm } from '~~/core/units'
+import { useForm } from '../../composables/useForm'
+import { useSessionStore } from '../../stores/session'
+import { api } from '../../utils/api'
+
+useHead({ title: 'Spec book, Wembric' })
+const session = useSessionStore()
+const form = useForm()
+const models = ref<ModelRow[] | null>(null)
+const load = async () => { models.value = await form.send(() => api.get<ModelRow[]>('/api/models')) }
+onMounted(load)
+const span = (model: ModelRow, role: 'intake' | 'exhaust', show: (mm: number) => string) => {
+  const clearance = model.engine.clearance[role]
+  const limits = limitsOf(clearance)
+  return limits ? `${show(limits.minMm)}–${show(limits.maxMm)}` : show(targetOf(clearance))
+}
+async function approve(model: ModelRow): Promise<void> {
+  if (await form.send(() => api.post(`/api/models/${model.id}/approve`))) await load()
+}
+</script>
+
+<template>
+  <main class="form book">
+    <div class="actions"><h1>Spec book</h1><NuxtLink class="quiet add" to="/spec-book/new">Add a model</NuxtLink></div>
+    <p v-if="form.failed.value" class="wrong" role="alert">{{ form.failed.value }}</p>
+    <p v-if="models?.length === 0" class="lead">No models yet. Add one from a manual that you hold; the source and its date are kept with it.</p>
+    <table v-if="models?.length" class="rows">
+      <thead><tr><th>Model</th><th>Intake, mm</th><th>Exhaust, mm</th><th>thou</th><th>Source</th><th>Revision</th></tr></thead>
+      <tbody>
+        <tr v-for="m in models" :key="m.id">
+          <td class="figures">{{ m.maker }} {{ m.model }}<br><small>{{ [m.kind, m.code].filter(Boolean).join(', ') }}</small></td>
+          <td class="figures">{{ span(m, 'intake', v => formatLength(v, 'mm')) }}</td><td class="figures">{{ span(m, 'exhaust', v => formatLength(v, 'mm')) }}</td>
+          <td>{{ span(m, 'intake', v => thouFromMm(v).toFixed(1)) }} / {{ span(m, 'exhaust', v => thouFromMm(v).toFixed(1)) }}</td>
+          <td>{{ m.source }}, {{ m.sourceDate }}</td>
+          <td>{{ m.revision }}, {{ m.status }}, {{ m.author }}<br><button v-if="m.status === 'draft' && session.isLead" type="button" class="quiet" @click="approve(m)">Approve</button></td>
+        </tr>
+      </tbody>
+    </table>
+  </main>
+</template>
+
+<style scoped>
+.book { max-width: 1240px; } .add { margin-left: auto; } small { font: 400 14.5px/1.3 var(--sentences); color: var(--ink3); }
+</style>

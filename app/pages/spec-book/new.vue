@@ -1,0 +1,79 @@
+<script setup lang="ts">
+import { navigateTo, useHead } from '#imports'
+import { NuxtLink } from '#components'
+import Button from 'primevue/button'
+import Checkbox from 'primevue/checkbox'
+import Textarea from 'primevue/textarea'
+import type { ModelRow } from '~~/shared/responses'
+import ChoiceField from '../../components/forms/ChoiceField.vue'
+import TextField from '../../components/forms/TextField.vue'
+import { useForm } from '../../composables/useForm'
+import { useModelForm } from '../../composables/useModelForm'
+import { useSessionStore } from '../../stores/session'
+import { api } from '../../utils/api'
+
+useHead({ title: 'Add a model, Wembric' })
+const session = useSessionStore()
+const form = useForm()
+const { model, spec, wrong, engine } = useModelForm()
+const same = <T extends string>(values: T[]) => values.map(value => ({ value, label: value }))
+
+async function submit(): Promise<void> {
+  const data = engine()
+  if (!data) return
+  const made = await form.send(() => api.post<ModelRow>('/api/models', { ...model, engine: data }))
+  if (made) await navigateTo('/spec-book')
+}
+</script>
+
+<template>
+  <main>
+    <form class="form" @submit.prevent="submit">
+      <h1>Add a model and its spec</h1>
+      <p class="lead">One-cylinder engines. What you leave empty is taken as assumed or not on record, and is marked so at the bench. {{ session.isLead ? 'As lead, you approve it by adding it.' : 'It is a draft until a lead approves it; a job can use it with a reason.' }}</p>
+      <div class="grid">
+        <TextField v-model="model.maker" label="Maker" :wrong="form.wrong('maker')" /><TextField v-model="model.model" label="Model" :wrong="form.wrong('model')" />
+        <TextField v-model="model.code" label="Engine code" :wrong="form.wrong('code')" /><TextField v-model="model.kind" label="Kind" placeholder="Mower, generator, scooter" :wrong="form.wrong('kind')" />
+      </div>
+      <h2>Source</h2>
+      <div class="grid"><TextField v-model="spec.source" label="Source" placeholder="Workshop manual, 2nd printing, p. 61" :wrong="wrong.source" /><TextField v-model="spec.sourceDate" label="Source’s date" placeholder="2024-09-09" :wrong="wrong.sourceDate" /></div>
+      <h2>Clearances</h2>
+      <div class="grid">
+        <ChoiceField v-model="spec.unit" label="Printed in" :options="same(['mm', 'thou'])" />
+        <TextField v-model="spec.intake" label="Intake" placeholder="0.08–0.12" note="Limits, figure ± tolerance, or one figure." :wrong="wrong.intake" />
+        <TextField v-model="spec.exhaust" label="Exhaust" placeholder="0.16 ± 0.03" :wrong="wrong.exhaust" />
+        <ChoiceField v-model="spec.setWhen" label="Set" :options="same(['cold', 'hot'])" /><TextField v-model="spec.coldLimit" label="Cold means under, °C" inputmode="decimal" :wrong="wrong.coldLimit" />
+      </div>
+      <h2>Engine</h2>
+      <div class="grid">
+        <TextField v-model="spec.stroke" label="Stroke, mm" inputmode="decimal" :wrong="wrong.strokeMm ?? wrong.stroke" /><TextField v-model="spec.rod" label="Rod length, mm" inputmode="decimal" note="Empty: 1.75 × stroke, assumed." :wrong="wrong.rod" />
+        <ChoiceField v-model="spec.layout" label="Valve gear" :options="same(['overhead cam', 'push-rods'])" /><ChoiceField v-model="spec.valves" label="Valves" :options="[{ value: 2, label: '2' }, { value: 4, label: '4' }]" />
+        <ChoiceField v-model="spec.decompressor" label="Automatic decompressor" :options="[{ value: 'unknown', label: 'not known' }, { value: 'none', label: 'none' }, { value: 'arc', label: 'holds the exhaust' }]" note="Not known is treated as possible: you will be sent past top." />
+        <template v-if="spec.decompressor === 'arc'"><TextField v-model="spec.heldFrom" label="Holds from, ° after TDC" :wrong="wrong.decompressor" /><TextField v-model="spec.heldTo" label="to, ° after TDC" /></template>
+        <div class="field wide tick"><Checkbox v-model="spec.camKnown" input-id="cam" binary /><label for="cam">Cam timing is in the source</label></div>
+        <template v-if="spec.camKnown"><TextField v-model="spec.checkLift" label="At lift, mm" note="Empty: seat timing." :wrong="wrong.cam" /><TextField v-model="spec.io" label="Intake opens, ° before TDC" /><TextField v-model="spec.ic" label="Intake closes, ° after BDC" /><TextField v-model="spec.eo" label="Exhaust opens, ° before BDC" /><TextField v-model="spec.ec" label="Exhaust closes, ° after TDC" /></template>
+      </div>
+      <h2>Marks and turning</h2>
+      <div class="grid">
+        <TextField v-model="spec.marks" label="Marks, letter and degrees" placeholder="T 0, F 346" note="Degrees at the pointer. Empty: no marks, the rod finds top." :wrong="wrong.marks" /><TextField v-model="spec.markWindow" label="Where they show" placeholder="the rotor window" />
+        <ChoiceField v-model="spec.direction" label="Turns" :options="same(['clockwise', 'anticlockwise'])" /><TextField v-model="spec.seenFrom" label="Seen from" placeholder="the left" :wrong="wrong.seenFrom" /><TextField v-model="spec.means" label="Turned by" placeholder="the crank nut" :wrong="wrong.means" />
+      </div>
+      <h2>Adjuster, torques, strip-down</h2>
+      <div class="grid">
+        <ChoiceField v-model="spec.adjuster" label="Adjuster" :options="[{ value: 'valve-end', label: 'screw at the valve end' }, { value: 'pushrod-end', label: 'screw at the push-rod end' }, { value: 'pivot-nut', label: 'pivot nut on a stud' }]" /><ChoiceField v-model="spec.head" label="Screw head" :options="same(['slot', 'square', 'hex socket', 'Torx'])" />
+        <TextField v-model="spec.pitch" label="Screw pitch, mm" placeholder="0.75" note="Empty: 0.75, assumed." :wrong="wrong.pitch" /><TextField v-model="spec.ratio" label="Rocker ratio" :wrong="wrong.ratio" />
+        <TextField v-model="spec.locknut" label="Locknut, N·m" :wrong="wrong.locknut" /><TextField v-model="spec.cover" label="Cover, N·m" :wrong="wrong.cover" /><TextField v-model="spec.plug" label="Plug, N·m" :wrong="wrong.plug" />
+        <TextField v-model="spec.tools" label="Tools" /><TextField v-model="spec.plugGap" label="Plug gap" placeholder="0.7 mm" /><TextField v-model="spec.coverPattern" label="Cover bolts" /><TextField v-model="spec.gasket" label="Gasket" placeholder="new each time" />
+        <TextField v-model="spec.use" label="Check every, on the meter" :wrong="wrong.use" /><TextField v-model="spec.months" label="and every, months" :wrong="wrong.months" />
+        <div class="field wide"><label for="strip">Comes off first, a line each</label><Textarea id="strip" v-model="spec.stripDown" rows="3" auto-resize /></div>
+      </div>
+      <p v-if="Object.keys(wrong).length" class="wrong" role="alert">Look at the fields that are marked: {{ Object.values(wrong)[0] }}</p>
+      <p v-else-if="form.failed.value" class="wrong" role="alert">{{ form.failed.value }}</p>
+      <div class="actions"><Button type="submit" label="Add it" :loading="form.busy.value" /><NuxtLink class="quiet" to="/spec-book">Back</NuxtLink></div>
+    </form>
+  </main>
+</template>
+
+<style scoped>
+.tick { display: flex; gap: 10px; align-items: center; } .tick label { font-size: 17px; }
+</style>

@@ -1,0 +1,54 @@
+import { defineStore } from 'pinia'
+import { computed, ref } from 'vue'
+import type { SessionResponse } from '~~/shared/responses'
+import { rememberedSession, rememberSession } from '../local/database'
+import { api, NoAnswer, Refused } from '../utils/api'
+
+/** Who works at this browser, and how far its clock is from the server's. */
+export const useSessionStore = defineStore('session', () => {
+  const session = ref<SessionResponse | null>(null)
+  const expired = ref(false)
+  const offline = ref(false)
+  /** Add to the device's clock for the server's time. */
+  const skewMs = ref(0)
+  const loaded = ref(false)
+
+  const learnTime = (now: string): void => { skewMs.value = Date.parse(now) - Date.now() }
+
+  function begin(given: SessionResponse): void {
+    session.value = given
+    expired.value = false
+    offline.value = false
+    learnTime(given.now)
+    rememberSession(given).catch(() => {})
+  }
+
+  /** Asks the server who is signed in; when nobody answers, carries on as the last person here. */
+  async function load(): Promise<void> {
+    try {
+      begin(await api.get<SessionResponse>('/api/session'))
+    }
+    catch (error) {
+      if (error instanceof NoAnswer) {
+        offline.value = true
+        session.value = await rememberedSession()
+      }
+      else if (error instanceof Refused && error.status === 401) session.value = null
+      else throw error
+    }
+    loaded.value = true
+  }
+
+  async function signOut(): Promise<void> {
+    await api.delete('/api/session')
+    await rememberSession(null)
+    session.value = null
+  }
+
+  return {
+    session, expired, offline, skewMs, loaded, begin, load, signOut, learnTime,
+    person: computed(() => session.value?.person ?? null),
+    shop: computed(() => session.value?.shop ?? null),
+    isLead: computed(() => session.value?.person.role === 'lead'),
+  }
+})

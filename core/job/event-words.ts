@@ -1,0 +1,60 @@
+import type { Engine } from '../engine'
+import type { Observation } from '../position'
+import { formatTorque } from '../units'
+import type { JobEvent } from './event'
+import { bladeWords, placeWords, turnWords } from './words'
+
+const nameOf = (engine: Engine, id: string): string => engine.valves.find(v => v.id === id)?.name ?? id
+
+function observationWords(engine: Engine, o: Observation): string {
+  switch (o.kind) {
+    case 'move': return `on to ${placeWords(engine, o.to)}`
+    case 'turns': return `${o.turns} turn${o.turns > 1 ? 's' : ''} on to ${placeWords(engine, o.to)}`
+    case 'turn': return `turned ${Math.round(o.deg)}°`
+    case 'watched': return `intake watched, on to ${placeWords(engine, o.to)}`
+    case 'lost': return 'place lost'
+    case 'seen': return `${placeWords(engine, o.place)} seen`
+    case 'rocker': case 'blade': return `${nameOf(engine, o.valveId).toLowerCase()} ${(o.kind === 'rocker' ? o.slack : o.went) ? 'slack' : 'no play'}`
+    case 'screw-set': return `${nameOf(engine, o.valveId).toLowerCase()} screw moved`
+  }
+}
+
+/** An answer in a few words, for the list of answers and for what Undo would take back. */
+export function eventWords(engine: Engine, event: JobEvent): string {
+  const valve = (id: string) => nameOf(engine, id)
+  switch (event.type) {
+    case 'confirmed': return `Confirmed: ${event.payload.item.replace('cautions-', 'caution, ')}`
+    case 'temperature': return `Head ${event.payload.celsius} °C`
+    case 'rested': return `At rest ${event.payload.hours} h`
+    case 'came-off': return `Off: ${event.payload.item}`
+    case 'put-in': return `In: ${event.payload.item}`
+    case 'plug-read': return `Plug: ${event.payload.look.toLowerCase()}`
+    case 'finding': return `Found: ${event.payload.text}`
+    case 'crank': { const said = event.payload.observations.map(o => observationWords(engine, o)).join(', '); return said.charAt(0).toUpperCase() + said.slice(1) }
+    case 'mark-checked': return event.payload.still ? `Mark still there, ${valve(event.payload.valveId).toLowerCase()}` : 'The crank had moved'
+    case 'trial': {
+      const { after, bladesMm, feel, valveId } = event.payload
+      const done = after === null ? '' : after.kind === 'screw' ? `, screw ${turnWords(after.deg)}` : after.kind === 'nipped' ? ', nut nipped' : ', nut torqued'
+      return `${valve(valveId)}${done}: ${bladeWords(bladesMm)} ${feel}`
+    }
+    case 'set-chosen': return `${valve(event.payload.valveId)} to be set`
+    case 'nut-loosened': return `${valve(event.payload.valveId)} locknut loose`
+    case 'prove-turned': return `${event.payload.turns} full turns by hand`
+    case 'gate-passed': return `Went on: ${event.payload.reason}`
+    case 'came-out': return `Out again: ${event.payload.item}`
+    case 'went-back': return `Back on: ${event.payload.item}`
+    case 'gasket': return `Gasket: ${event.payload.choice}`
+    case 'torqued': return `${event.payload.what === 'cover' ? 'Cover' : 'Plug'} tightened${event.payload.torqueNm === null ? '' : `, ${formatTorque(event.payload.torqueNm)}`}`
+    case 'replaced': return `Replaced: ${event.payload.text}`
+    case 'ran': return `Run: ${event.payload.result}`
+    case 'note': return `Note: ${event.payload.text}`
+    case 'next-due': return 'Next check set'
+    case 'held': return `On hold: ${event.payload.reason}`
+    case 'resumed': return 'Taken up again'
+    case 'abandoned': return `Abandoned: ${event.payload.reason}`
+    case 'closed': return 'Signed and closed'
+    case 'reopened': return `Opened again: ${event.payload.reason}`
+    case 'placed': return `Felt ${event.payload.when} the turn`
+    case 'retracted': return event.payload.how === 'turned back' ? 'Turned back' : 'Taken back'
+  }
+}

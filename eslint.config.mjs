@@ -1,0 +1,28 @@
+import withNuxt from './.nuxt/eslint.config.mjs'
+
+const coreOnly = ['vue', 'vue/*', 'nuxt', 'nuxt/*', 'pinia', 'h3', 'mysql2', 'mysql2/*', 'node:*', '#*', '~*', '@/*', '**/app/**', '**/server/**', '**/shared/**']
+
+export default withNuxt(
+  { ignores: ['.data/**', 'docs/**'] },
+  {
+    rules: {
+      'vue/multi-word-component-names': 'off',
+      'vue/html-self-closing': 'off',
+      '@typescript-eslint/no-non-null-assertion': 'off',
+      'no-console': ['error', { allow: ['warn', 'error'] }],
+      'max-lines': ['warn', 320],
+    },
+  },
+  { files: ['core/**/*.ts'], ignores: ['core/**/*.test.ts'], rules: {
+    'no-restricted-imports': ['error', { patterns: [{ group: coreOnly, message: 'core imports nothing but zod and itself.' }] }],
+    'no-restricted-globals': ['error', 'window', 'document', 'process', 'fetch', 'localStorage'],
+    'no-restricted-syntax': ['error', { selector: 'NewExpression[callee.name="Date"][arguments.length=0]', message: 'core has no clock: the time is passed in.' }, { selector: 'CallExpression[callee.object.name="Date"][callee.property.name="now"]', message: 'core has no clock: the time is passed in.' }, { selector: 'CallExpression[callee.object.name="Math"][callee.property.name="random"]', message: 'core has no randomness: it is passed in.' }],
+  } },
+  { files: ['server/api/**/*.ts', 'server/routes/**/*.ts'], rules: {
+    'no-restricted-imports': ['error', { patterns: [{ group: ['mysql2', 'mysql2/*', '**/repositories/**', '**/database/**'], message: 'Routes call services.' }] }],
+  } },
+  { files: ['app/components/**/*.vue'], rules: {
+    'no-restricted-imports': ['error', { patterns: [{ group: ['**/stores/**', '**/server/**'], message: 'Components take props and emit.' }] }],
+  } },
+  { files: ['scripts/**'], rules: { 'no-console': 'off' } },
+)

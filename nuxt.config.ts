@@ -1,0 +1,54 @@
+import { WembricPreset } from './app/theme/preset'
+
+const security = {
+  corsHandler: false as const, rateLimiter: false as const, xssValidator: false as const, requestSizeLimiter: false as const,
+  headers: {
+    contentSecurityPolicy: {
+      'base-uri': ['\'none\''], 'object-src': ['\'none\''], 'frame-ancestors': ['\'none\''], 'form-action': ['\'self\''],
+      'default-src': ['\'self\''], 'connect-src': ['\'self\''], 'font-src': ['\'self\'', 'data:'], 'img-src': ['\'self\'', 'data:'],
+      'script-src': ['\'self\'', '\'nonce-{{nonce}}\'', '\'strict-dynamic\''],
+      // the component library writes its theme into a style element
+      'style-src': ['\'self\'', '\'unsafe-inline\''], 'worker-src': ['\'self\'', 'blob:'],
+      'upgrade-insecure-requests': process.env.WEMBRIC_TLS === '1',
+    },
+    crossOriginEmbedderPolicy: 'unsafe-none' as const,
+    strictTransportSecurity: process.env.WEMBRIC_TLS === '1' ? { maxAge: 15552000 } : false as const,
+  },
+}
+
+export default defineNuxtConfig({
+  compatibilityDate: '2026-11-01',
+  telemetry: false,
+  // behind a login and used offline: rendered in the browser, the server is the API (docs/decisions/0003)
+  ssr: false,
+  devtools: { enabled: false },
+  modules: ['@pinia/nuxt', '@primevue/nuxt-module', '@nuxt/icon', 'nuxt-security', '@vite-pwa/nuxt', '@nuxt/eslint'],
+  imports: { scan: false },
+  components: false,
+  css: [
+    '@fontsource/barlow-semi-condensed/500.css', '@fontsource/barlow-semi-condensed/600.css', '@fontsource/barlow-semi-condensed/700.css',
+    '@fontsource-variable/atkinson-hyperlegible-next/index.css', '~/assets/base.css', '~/assets/forms.css',
+  ],
+  app: { head: {
+    title: 'Wembric', htmlAttrs: { lang: 'en' },
+    meta: [{ name: 'viewport', content: 'width=device-width, initial-scale=1' }, { name: 'theme-color', content: '#F3EFE4' }],
+    link: [{ rel: 'icon', type: 'image/svg+xml', href: '/mark.svg' }],
+  } },
+  primevue: {
+    autoImport: false,
+    components: { include: [] },
+    options: { ripple: false, theme: { preset: WembricPreset, options: { darkModeSelector: '.dark', cssLayer: false } } },
+  },
+  icon: { provider: 'none', fallbackToApi: false, serverBundle: false, clientBundle: { scan: true } },
+  security,
+  pwa: {
+    registerType: 'autoUpdate', manifest: {
+      name: 'Wembric', short_name: 'Wembric', description: 'Valve clearances at the bench', start_url: '/', display: 'standalone', background_color: '#F3EFE4', theme_color: '#F3EFE4',
+      icons: [{ src: '/mark.svg', sizes: 'any', type: 'image/svg+xml' }],
+    },
+    workbox: { globPatterns: ['**/*.{js,css,woff2,svg}'], navigateFallback: '/', navigateFallbackDenylist: [/^\/api\//], cleanupOutdatedCaches: true, clientsClaim: true, skipWaiting: true },
+  },
+  nitro: { preset: 'node', serveStatic: true, minify: false, compressPublicAssets: true },
+  typescript: { strict: true, tsConfig: { compilerOptions: { noUncheckedIndexedAccess: true } } },
+  eslint: { config: { stylistic: true } },
+})

@@ -1,0 +1,135 @@
+import { spawn, spawnSync } from 'node:child_process'
+import { randomBytes } from 'node:crypto'
+import { existsSync, mkdirSync, mkdtempSync, readFileSync, renameSync, rmSync, writeFileSync } from 'node:fs'
+import { createServer } from 'node:net'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
+import { StopWithWords } from './say.mjs'
+
+const asRoot = process.getuid?.() === 0
+const userArgs = asRoot ? ['--user=root'] : []
+const pause = ms => new Promise(resolve => setTimeout(resolve, ms))
+
+const freePort = () => new Promise((resolve, reject) => {
+  const server = createServer().once('error', reject)
+  server.listen(0, '127.0.0.1', () => {
+    const { port } = server.address()
+    server.close(() => resolve(port))
+  })
+})
+
+/** Passwords and the session secret of this data folder, made once, readable by its owner alone. */
+export function secretsOf(data) {
+  const file = join(data, 'secrets.json')
+  if (!existsSync(file)) {
+    const secret = () => randomBytes(32).toString('hex')
+    writeFileSync(file, JSON.stringify({ app: secret(), migration: secret(), session: secret() }), { mode: 0o600 })
+  }
+  return JSON.parse(readFileSync(file, 'utf8'))
+}
+
+/** Makes the database files under another name first, so that a broken start is never taken for a good one. */
+function ensureFiles(data) {
+  const files = join(data, 'mariadb')
+  if (existsSync(files)) return files
+  const making = join(data, 'mariadb.making')
+  rmSync(making, { recursive: true, force: true })
+  const made = spawnSync('mariadb-install-db', ['--no-defaults', `--datadir=${making}`, '--auth-root-authentication-method=socket', '--skip-test-db', ...userArgs], { encoding: 'utf8' })
+  if (made.status !== 0) throw new StopWithWords(`the database files could not be made:\n${made.stderr || made.stdout}`)
+  renameSync(making, files)
+  return files
+}
+
+/** Both accounts, made or brought to this folder's passwords; one statement a line, as the server wants it. */
+function accountsFile(data, { app, migration }) {
+  const file = join(data, 'accounts.sql')
+  const account = (name, password, rights) => ['127.0.0.1', 'localhost'].flatMap(host => [
+    `CREATE USER IF NOT EXISTS '${name}'@'${host}';`, `ALTER USER '${name}'@'${host}' IDENTIFIED BY '${password}';`, `GRANT ${rights} ON wembric.* TO '${name}'@'${host}';`,
+  ])
+  writeFileSync(file, [
+    'CREATE DATABASE IF NOT EXISTS wembric CHARACTER SET utf8mb4 COLLATE utf8mb4_unicode_ci;',
+    ...account('wembric_app', app, 'SELECT, INSERT, UPDATE, DELETE'), ...account('wembric_migration', migration, 'ALL PRIVILEGES'),
+  ].join('\n') + '\n', { mode: 0o600 })
+  return file
+}
+
+/** The process of our own MariaDB on this data folder, if one still runs: a killed parent leaves it behind. */
+function runningServer(data) {
+  const note = join(data, 'mariadb.json')
+  if (!existsSync(note)) return null
+  const { pid, port } = JSON.parse(readFileSync(note, 'utf8'))
+  try {
+    const commandLine = readFileSync(`/proc/${pid}/cmdline`, 'utf8')
+    return commandLine.includes('mariadbd') && commandLine.includes(join(data, 'mariadb')) ? { pid, port } : null
+  }
+  catch { return null }
+}
+
+async function answers(port, password, tries) {
+  const { createConnection } = await import('mysql2/promise')
+  for (let i = 0; i < tries; i++) {
+    try {
+      const connection = await createConnection({ host: '127.0.0.1', port, user: 'wembric_app', password, database: 'wembric', connectTimeout: 2000 })
+      await connection.end()
+      return true
+    }
+    catch { await pause(250) }
+  }
+  return false
+}
+
+async function stopProcess(pid) {
+  try { process.kill(pid, 'SIGTERM') }
+  catch { return }
+  for (let i = 0; i < 120; i++) {
+    try { process.kill(pid, 0) }
+    catch { return }
+    // a child that has ended but was not yet collected still answers to kill
+    if (existsSync(`/proc/${pid}/stat`) && readFileSync(`/proc/${pid}/stat`, 'utf8').split(') ')[1]?.startsWith('Z')) return
+    await pause(100)
+  }
+}
+
+function launch(data, files, port, secrets) {
+  const socketFolder = mkdtempSync(join(tmpdir(), 'wembric-'))
+  const child = spawn('mariadbd', [
+    '--no-defaults', `--datadir=${files}`, `--socket=${join(socketFolder, 's')}`, `--pid-file=${join(socketFolder, 'pid')}`, `--port=${port}`, '--bind-address=127.0.0.1',
+    '--skip-name-resolve', '--skip-log-bin', '--performance-schema=OFF', '--character-set-server=utf8mb4', '--collation-server=utf8mb4_unicode_ci',
+    '--sql-mode=STRICT_ALL_TABLES,NO_ZERO_DATE,NO_ZERO_IN_DATE,ERROR_FOR_DIVISION_BY_ZERO,NO_ENGINE_SUBSTITUTION', '--default-time-zone=+00:00',
+    '--innodb-buffer-pool-size=128M', `--init-file=${accountsFile(data, secrets)}`, `--log-error=${join(data, 'mariadb.log')}`, ...userArgs,
+  ], { stdio: 'ignore', detached: true })
+  writeFileSync(join(data, 'mariadb.json'), JSON.stringify({ pid: child.pid, port }))
+  return child
+}
+
+const lastWords = (data) => {
+  const log = join(data, 'mariadb.log')
+  return existsSync(log) ? readFileSync(log, 'utf8').split('\n').slice(-8).join('\n') : 'it left no log'
+}
+
+/**
+ * Starts MariaDB on this data folder, or takes over the one that still runs there.
+ * @returns the environment for the application, and how to stop it
+ */
+export async function startDatabase(data) {
+  mkdirSync(data, { recursive: true })
+  const secrets = secretsOf(data)
+  const running = runningServer(data)
+  let pid = running?.pid
+  let port = running?.port
+  if (!running || !await answers(port, secrets.app, 8)) {
+    if (running) await stopProcess(running.pid)
+    const files = ensureFiles(data)
+    port = Number(process.env.WEMBRIC_DB_PORT) || await freePort()
+    pid = launch(data, files, port, secrets).pid
+    if (!await answers(port, secrets.app, 240)) throw new StopWithWords(`MariaDB did not come up within a minute. Its last words (${join(data, 'mariadb.log')}):\n${lastWords(data)}`)
+  }
+  return {
+    env: { WEMBRIC_DB_PORT: String(port), WEMBRIC_DB_APP_PASSWORD: secrets.app, WEMBRIC_DB_MIGRATION_PASSWORD: secrets.migration, WEMBRIC_SESSION_SECRET: process.env.WEMBRIC_SESSION_SECRET ?? secrets.session },
+    pid, port,
+    async stop() {
+      await stopProcess(pid)
+      rmSync(join(data, 'mariadb.json'), { force: true })
+    },
+  }
+}

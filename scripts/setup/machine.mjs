@@ -1,0 +1,24 @@
+import { statfsSync } from 'node:fs'
+import { command, exists } from './commands.mjs'
+import { say, StopWithWords } from './say.mjs'
+
+const PACKAGES = { 'mariadbd': 'mariadb-server', 'mariadb-install-db': 'mariadb-server', 'chromium': 'chromium' }
+const LEAST_FREE_BYTES = 500e6
+
+/** Sees to it that these programs are there, by the Debian package that has them. */
+export async function ensurePrograms(names) {
+  const missing = [...new Set(names.filter(name => !exists(name)).map(name => PACKAGES[name]))]
+  if (missing.length === 0) return
+  const install = `apt-get install -y --no-install-recommends ${missing.join(' ')}`
+  if (process.getuid?.() !== 0 || !exists('apt-get')) throw new StopWithWords(`${missing.join(' and ')} must be installed. Type: sudo ${install}`)
+  say(`installing ${missing.join(', ')} …`)
+  const env = { ...process.env, DEBIAN_FRONTEND: 'noninteractive' }
+  const quiet = { env, stdio: ['ignore', 'ignore', 'inherit'] }
+  await command('apt-get', ['update', '-qq'], quiet)
+  await command('apt-get', ['install', '-y', '-qq', '--no-install-recommends', ...missing], quiet)
+}
+
+export function ensureRoom(folder) {
+  const { bavail, bsize } = statfsSync(folder)
+  if (bavail * bsize < LEAST_FREE_BYTES) throw new StopWithWords(`only ${Math.round(bavail * bsize / 1e6)} MB are free here, and 500 MB are wanted. Make room, then start again.`)
+}

@@ -1,0 +1,97 @@
+#!/usr/bin/env node
+// npm start: everything from a fresh clone to a running Wembric. Built-ins only until the packages are there.
+import { spawn } from 'node:child_process'
+import { existsSync, mkdirSync, writeFileSync } from 'node:fs'
+import { createServer } from 'node:http'
+import { dirname, join, resolve } from 'node:path'
+import { fileURLToPath, pathToFileURL } from 'node:url'
+import { startDatabase } from './setup/database.mjs'
+import { ensurePrograms, ensureRoom } from './setup/machine.mjs'
+import { ensureBuild, ensurePackages } from './setup/packages.mjs'
+import { run, say, StopWithWords } from './setup/say.mjs'
+
+const root = dirname(dirname(fileURLToPath(import.meta.url)))
+const dev = process.argv.includes('--dev')
+const host = process.env.HOST ?? '127.0.0.1'
+const port = Number(process.env.PORT ?? 3000)
+const data = resolve(root, process.env.WEMBRIC_DATA ?? '.data')
+
+/** Whether the port is free, tried before anything slow is begun. */
+const ensurePort = () => new Promise((done, fail) => {
+  const probe = createServer().once('error', error => fail(new StopWithWords(error.code === 'EADDRINUSE'
+    ? `port ${port} is taken by another program. Stop that one, or choose another port: PORT=${port + 1} npm start`
+    : `cannot listen on ${host}:${port} (${error.code}). Set HOST and PORT to an address of this machine.`)))
+  probe.listen(port, host, () => probe.close(done))
+})
+
+/** An empty shop stays empty: the choice is made at the first start of a data folder. */
+function wantsDemo() {
+  const note = join(data, 'empty')
+  if (process.argv.includes('--empty')) {
+    mkdirSync(data, { recursive: true })
+    writeFileSync(note, 'This shop was started without the demo.\n')
+  }
+  return !existsSync(note)
+}
+
+async function serve() {
+  process.env.NODE_ENV = 'production'
+  const { listener } = await import(pathToFileURL(join(root, '.output/server/index.mjs')))
+  const server = createServer(listener)
+  await new Promise((done, fail) => {
+    server.once('error', fail)
+    server.listen(port, host, done)
+  })
+  return () => new Promise((done) => {
+    server.close(done)
+    setTimeout(() => server.closeAllConnections(), 300)
+  })
+}
+
+async function waitReady(address) {
+  const answer = await fetch(`${address}/api/health/ready`)
+  if (!answer.ok) throw new StopWithWords((await answer.json()).title)
+}
+
+run(async () => {
+  ensureRoom(root)
+  await ensurePort()
+  await ensurePrograms(['mariadbd', 'mariadb-install-db'])
+  await ensurePackages(root)
+  if (!dev) await ensureBuild(root)
+  const demo = wantsDemo()
+  const database = await startDatabase(data)
+  Object.assign(process.env, database.env, { WEMBRIC_ROOT: root, WEMBRIC_DEMO: demo ? '1' : '0' })
+
+  let stopServer = async () => {}
+  let stopping = false
+  const stop = async () => {
+    if (stopping) return
+    stopping = true
+    await stopServer()
+    await database.stop()
+    process.exit(0)
+  }
+  process.on('SIGINT', stop)
+  process.on('SIGTERM', stop)
+
+  if (dev) {
+    const nuxt = spawn('npx', ['nuxt', 'dev', '--host', host, '--port', String(port)], { cwd: root, stdio: 'inherit' })
+    nuxt.once('exit', stop)
+    stopServer = async () => { nuxt.kill('SIGTERM') }
+    return
+  }
+  try {
+    stopServer = await serve()
+    const address = `http://${host.includes(':') ? `[${host}]` : host}:${port}`
+    await waitReady(address)
+    say(`open ${address}`)
+    if (demo) say('sign in as ines (lead), tam or jory (mechanics); the password of all is quillbrook')
+    else say('a shop without demo: the first page makes your shop and its first lead')
+    say('stop with Ctrl-C')
+  }
+  catch (error) {
+    await database.stop()
+    throw error
+  }
+})

@@ -1,0 +1,5 @@
+import { bayOf } from '../services/bay'
+import { pool } from '../startup'
+import { shopRoute } from '../utils/api'
+
+export default shopRoute(null, ({ person }) => bayOf(pool(), person.shopId, new Date()))

@@ -1,0 +1,5 @@
+import { listBladeSets } from '../../services/catalogue'
+import { pool } from '../../startup'
+import { shopRoute } from '../../utils/api'
+
+export default shopRoute(null, ({ person }) => listBladeSets(pool(), person.shopId))

@@ -1,0 +1,3 @@
+import { openRoute } from '../../utils/api'
+
+export default openRoute(null, async () => ({ status: 'live' }))

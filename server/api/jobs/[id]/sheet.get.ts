@@ -1,0 +1,5 @@
+import { readSheet } from '../../../services/jobs'
+import { pool } from '../../../startup'
+import { idOf, shopRoute } from '../../../utils/api'
+
+export default shopRoute(null, ({ event, person }) => readSheet(pool(), person.shopId, idOf(event), new Date()))

@@ -1,0 +1,5 @@
+import { sessionOf } from '../../services/people'
+import { pool } from '../../startup'
+import { shopRoute } from '../../utils/api'
+
+export default shopRoute(null, ({ person }) => sessionOf(pool(), person))

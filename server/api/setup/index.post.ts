@@ -1,0 +1,11 @@
+import { setupSchema } from '../../../shared/requests'
+import { sessionOf, setUpShop } from '../../services/people'
+import { pool } from '../../startup'
+import { openRoute } from '../../utils/api'
+import { startSession } from '../../utils/session'
+
+export default openRoute(setupSchema, async ({ event, body }) => {
+  const lead = await setUpShop(pool(), body)
+  await startSession(event, lead)
+  return sessionOf(pool(), lead)
+})

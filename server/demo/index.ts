@@ -1,0 +1,98 @@
+import type { Pool } from 'mysql2/promise'
+import { degreesFor } from '../../core/adjuster'
+import { baseCircle, type Engine, decompressorArc } from '../../core/engine'
+import { type Happening, type JobEvent, jobTools, type NextThing, viewJob } from '../../core/job'
+import { insertBladeSet } from '../repositories/blade-sets'
+import { jobById } from '../repositories/jobs'
+import { insertCustomer, insertMachine } from '../repositories/machines'
+import { insertModel, insertRevision } from '../repositories/models'
+import { insertPerson } from '../repositories/people'
+import { insertShop } from '../repositories/shops'
+import { postEvent } from '../services/job-log'
+import { openJob } from '../services/jobs'
+import { hashPassword } from '../services/passwords'
+import type { SignedIn } from '../services/people'
+import { BLADES, CREW, DEMO_PASSWORD, type End, JOBS, MACHINES, OWNERS, SHOP } from './story'
+import { VirtualHand, workThrough } from './virtual-hand'
+
+const MINUTE = 60_000
+
+/** Ids in time order, the same for each load of the same moment. */
+function uuid7(ms: number, count: number): string {
+  const time = ms.toString(16).padStart(12, '0')
+  return `${time.slice(0, 8)}-${time.slice(8)}-7000-8000-${count.toString(16).padStart(12, '0')}`
+}
+
+/** The closed arcs and the decompressor's arc of a one-cylinder engine, for the hidden truth. */
+function truthOf(engine: Engine, gapMm: { intake: number, exhaust: number }) {
+  const arc = (role: 'intake' | 'exhaust'): [number, number] => {
+    const { startDeg, sweepDeg } = baseCircle(engine, engine.valves.find(v => v.role === role)!)
+    return [startDeg, startDeg + sweepDeg]
+  }
+  const held = decompressorArc(engine.decompressor, 'exhaust')
+  return {
+    crankDeg: 430, strokeMm: engine.strokeMm, rodMm: engine.rodMm ?? engine.strokeMm * 1.75,
+    closed: { intake: arc('intake'), exhaust: arc('exhaust') }, held: held ? [held.startDeg, held.startDeg + held.sweepDeg] as [number, number] : null,
+    gapMm: { ...gapMm }, degPerMm: degreesFor(engine.adjuster, 1), creepMm: -0.004,
+  }
+}
+
+const STOPS: Record<Exclude<End, 'closed'>, (next: NextThing) => boolean> = {
+  cooling: next => next.stage.kind === 'cold',
+  ready: next => next.requirement?.id === 'safe',
+  measure: next => next.requirement?.id === 'as-found:exhaust' && next.trial !== null,
+  prove: next => next.step === 'prove',
+  held: next => next.step === 'find',
+  abandoned: next => next.requirement?.id === 'valves',
+}
+const LAST: Partial<Record<End, Happening[]>> = {
+  cooling: [{ type: 'temperature', payload: { celsius: 58 } }],
+  held: [{ type: 'finding', payload: { text: 'Cover gasket torn, none in stock', step: 'ready' } }, { type: 'held', payload: { reason: 'Waiting for a cover gasket' } }],
+  abandoned: [{ type: 'abandoned', payload: { reason: 'Owner took it back for the weekend' } }],
+}
+
+async function workJob(pool: Pool, person: SignedIn, jobId: number, shopId: number, gapMm: { intake: number, exhaust: number }, end: End, startMs: number, lastMs: number): Promise<void> {
+  const { pin } = (await jobById(pool, shopId, jobId))!
+  const tools = jobTools(pin)
+  const log: JobEvent[] = []
+  let nowMs = startMs
+  const record = async (happening: Happening) => {
+    nowMs = Math.min(nowMs + MINUTE, lastMs)
+    const n = log.length + 1
+    const { event } = await postEvent(pool, person, jobId, {
+      ...happening, id: uuid7(nowMs, jobId * 1000 + n), version: 1, personId: person.id, deviceId: 'demo-tablet', deviceSeq: n, seenSeq: n - 1, at: new Date(nowMs).toISOString(),
+    } as Parameters<typeof postEvent>[3], new Date(nowMs))
+    log.push(event)
+  }
+  const hand = new VirtualHand(truthOf(pin.spec.engine, gapMm))
+  await workThrough(hand, () => viewJob(tools, log, nowMs), record, end === 'closed' ? undefined : STOPS[end])
+  for (const happening of LAST[end] ?? []) await record(happening)
+}
+
+/** Loads the invented shop: crew, owners, machines, a year-old visit for most, and jobs in every state today. */
+export async function loadDemo(pool: Pool, now: Date): Promise<void> {
+  const shopId = await insertShop(pool, SHOP)
+  const passwordHash = await hashPassword(DEMO_PASSWORD)
+  const people = new Map<string, SignedIn>()
+  for (const person of CREW) people.set(person.signIn, { id: await insertPerson(pool, shopId, { ...person, passwordHash }), shopId, name: person.name, role: person.role })
+  const lead = people.get('ines')!
+  const bladeSetId = await insertBladeSet(pool, shopId, BLADES)
+  const owners: number[] = []
+  for (const name of OWNERS) owners.push(await insertCustomer(pool, shopId, { name, contact: '' }))
+  const modelIds = new Map<object, number>()
+  const machineIds = new Map<string, number>()
+  for (const { key, owner, model, ...machine } of MACHINES) {
+    if (!modelIds.has(model)) {
+      const modelId = await insertModel(pool, shopId, model)
+      await insertRevision(pool, shopId, { modelId, revision: 1, engine: model.engine, authorId: lead.id, approved: true })
+      modelIds.set(model, modelId)
+    }
+    machineIds.set(key, await insertMachine(pool, shopId, { ...machine, customerId: owners[owner]!, modelId: modelIds.get(model)!, serial: '' }))
+  }
+  for (const job of JOBS) {
+    const startMs = now.getTime() - job.hoursAgo * 60 * MINUTE
+    const person = people.get(job.by)!
+    const { id } = await openJob(pool, person, { machineId: machineIds.get(job.machine)!, bladeSetId, meter: job.meter, meterReplaced: false, complaint: job.complaint }, new Date(startMs))
+    await workJob(pool, person, id, shopId, job.gapMm, job.end, startMs, now.getTime())
+  }
+}

@@ -1,0 +1,24 @@
+import { defineEventHandler, getHeader, setResponseHeader, setResponseStatus } from 'h3'
+import { startedUp } from '../startup'
+import { Problem, toProblem } from '../utils/problem'
+
+/** A write must come from our own page: browsers say where a request comes from, and a foreign page cannot hide it. */
+function checkOrigin(origin: string | undefined, host: string | undefined, site: string | undefined): void {
+  const foreign = origin ? new URL(origin).host !== host : site !== undefined && site !== 'same-origin' && site !== 'none'
+  if (foreign) throw new Problem(403, 'This request comes from another site. Open Wembric itself and try again.')
+}
+
+/** Before any API route: the database is up to date, and writes come from our own pages. */
+export default defineEventHandler(async (event) => {
+  if (!event.path.startsWith('/api/') || event.path.startsWith('/api/health/live')) return
+  try {
+    if (event.method !== 'GET' && event.method !== 'HEAD') checkOrigin(getHeader(event, 'origin'), getHeader(event, 'host'), getHeader(event, 'sec-fetch-site'))
+    await startedUp()
+  }
+  catch (error) {
+    const problem = toProblem(error)
+    setResponseStatus(event, problem.status)
+    setResponseHeader(event, 'content-type', 'application/problem+json')
+    return JSON.stringify(problem)
+  }
+})

@@ -1,0 +1,54 @@
+import type { JobPin, Sheet } from '../../core/job'
+import { change, type Db, many, maybeOne, one } from '../database/query'
+
+export type JobStatus = 'open' | 'held' | 'abandoned' | 'closed'
+export interface JobRow { id: number, number: number, status: JobStatus, lastSeq: number, closedAt: Date | null, pin: JobPin }
+
+type Raw = Omit<JobRow, 'pin'> & { pin: string }
+const SELECT = 'SELECT id, number, status, last_seq AS lastSeq, closed_at AS closedAt, pin FROM jobs'
+const read = (row: Raw): JobRow => ({ ...row, pin: { ...JSON.parse(row.pin) as JobPin, jobId: row.id, number: row.number } })
+
+export const jobById = async (db: Db, shopId: number, id: number): Promise<JobRow | null> => {
+  const row = await maybeOne<Raw>(db, `${SELECT} WHERE shop_id = ? AND id = ?`, [shopId, id])
+  return row && read(row)
+}
+/** The job's row, locked until the transaction ends: whoever holds it gives the next number of the log. */
+export const lockJob = async (db: Db, shopId: number, id: number): Promise<JobRow | null> => {
+  const row = await maybeOne<Raw>(db, `${SELECT} WHERE shop_id = ? AND id = ? FOR UPDATE`, [shopId, id])
+  return row && read(row)
+}
+/** Jobs on the board: all that are not done, and those done since a moment. */
+export const jobsForBay = async (db: Db, shopId: number, doneSince: Date): Promise<JobRow[]> =>
+  (await many<Raw>(db, `${SELECT} WHERE shop_id = ? AND (status IN ('open', 'held') OR closed_at >= ?) ORDER BY opened_at, id`, [shopId, doneSince])).map(read)
+
+export const insertJob = async (db: Db, shopId: number, job: { number: number, machineId: number, specRevisionId: number, meter: number | null, pin: JobPin, openedAt: Date }): Promise<number> =>
+  (await change(db, 'INSERT INTO jobs (shop_id, number, machine_id, spec_revision_id, meter, pin, opened_at) VALUES (?, ?, ?, ?, ?, ?, ?)',
+    [shopId, job.number, job.machineId, job.specRevisionId, job.meter, JSON.stringify(job.pin), job.openedAt])).id
+
+/** The next job number of a shop. The shop's row is locked, so that two openings do not take the same. */
+export const nextJobNumber = async (db: Db, shopId: number): Promise<number> => {
+  await one(db, 'SELECT id FROM shops WHERE id = ? FOR UPDATE', [shopId])
+  return (await one<{ n: number }>(db, 'SELECT COALESCE(MAX(number), 400) + 1 AS n FROM jobs WHERE shop_id = ?', [shopId])).n
+}
+
+export const updateJob = (db: Db, shopId: number, id: number, job: { status: JobStatus, lastSeq: number, closedAt: Date | null }) =>
+  change(db, 'UPDATE jobs SET status = ?, last_seq = ?, closed_at = ? WHERE shop_id = ? AND id = ?', [job.status, job.lastSeq, job.closedAt, shopId, id])
+
+/** Every job's last number of the log, for those who listen. */
+export const lastSeqs = (db: Db, shopId: number): Promise<{ id: number, lastSeq: number }[]> =>
+  many(db, 'SELECT id, last_seq AS lastSeq FROM jobs WHERE shop_id = ? AND (status IN (\'open\', \'held\') OR closed_at > UTC_TIMESTAMP(3) - INTERVAL 1 DAY)', [shopId])
+
+export const lastClosedJob = (db: Db, shopId: number, machineId: number): Promise<{ id: number, closedAt: Date } | null> =>
+  maybeOne(db, 'SELECT id, closed_at AS closedAt FROM jobs WHERE shop_id = ? AND machine_id = ? AND status = \'closed\' ORDER BY closed_at DESC, id DESC LIMIT 1', [shopId, machineId])
+
+export const allJobIds = (db: Db): Promise<{ id: number, shopId: number }[]> => many(db, 'SELECT id, shop_id AS shopId FROM jobs ORDER BY shop_id, id')
+
+export const insertSheet = (db: Db, shopId: number, jobId: number, seq: number, content: Sheet, signedBy: number, signedAt: Date) =>
+  change(db, 'INSERT INTO sheets (shop_id, job_id, seq, content, signed_by, signed_at) VALUES (?, ?, ?, ?, ?, ?)', [shopId, jobId, seq, JSON.stringify(content), signedBy, signedAt])
+
+/** The sheets of a job as they were signed, newest first. */
+export const sheetsOfJob = async (db: Db, shopId: number, jobId: number): Promise<{ seq: number, content: Sheet, signedAt: Date, signedBy: string }[]> =>
+  (await many<{ seq: number, content: string, signedAt: Date, signedBy: string }>(db, `
+    SELECT s.seq, s.content, s.signed_at AS signedAt, p.name AS signedBy FROM sheets s
+    JOIN people p ON p.shop_id = s.shop_id AND p.id = s.signed_by WHERE s.shop_id = ? AND s.job_id = ? ORDER BY s.seq DESC`, [shopId, jobId]))
+    .map(row => ({ ...row, content: JSON.parse(row.content) as Sheet }))

@@ -1,0 +1,23 @@
+import type { PersonRole, PersonRow } from '../../shared/responses'
+import { change, type Db, many, maybeOne } from '../database/query'
+
+export interface PersonRecord { id: number, shopId: number, name: string, role: PersonRole, sessionVersion: number, passwordHash: string }
+
+const COLUMNS = 'id, shop_id AS shopId, name, role, session_version AS sessionVersion, password_hash AS passwordHash'
+
+export const personBySignIn = (db: Db, signIn: string): Promise<PersonRecord | null> =>
+  maybeOne(db, `SELECT ${COLUMNS} FROM people WHERE sign_in = ?`, [signIn])
+
+/** By id alone: the session is what says which shop a person belongs to. */
+export const personById = (db: Db, personId: number): Promise<PersonRecord | null> =>
+  maybeOne(db, `SELECT ${COLUMNS} FROM people WHERE id = ?`, [personId])
+
+export const peopleOfShop = (db: Db, shopId: number): Promise<PersonRow[]> =>
+  many(db, 'SELECT id, name, sign_in AS signIn, role FROM people WHERE shop_id = ? ORDER BY name', [shopId])
+
+export const insertPerson = async (db: Db, shopId: number, p: { signIn: string, name: string, role: PersonRole, passwordHash: string }): Promise<number> =>
+  (await change(db, 'INSERT INTO people (shop_id, sign_in, name, role, password_hash, created_at) VALUES (?, ?, ?, ?, ?, UTC_TIMESTAMP(3))', [shopId, p.signIn, p.name, p.role, p.passwordHash])).id
+
+/** Ends every session of a person. */
+export const revokeSessions = (db: Db, shopId: number, personId: number) =>
+  change(db, 'UPDATE people SET session_version = session_version + 1 WHERE shop_id = ? AND id = ?', [shopId, personId])

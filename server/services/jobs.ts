@@ -1,0 +1,67 @@
+import type { Pool } from 'mysql2/promise'
+import { USUAL_HAND } from '../../core/feeler'
+import { JUDGEMENT_VERSION, jobTools, type JobPin, sheet, viewJob } from '../../core/job'
+import { formatMeter } from '../../core/units'
+import type { OpenJobRequest } from '../../shared/requests'
+import type { JobResponse, SheetResponse } from '../../shared/responses'
+import { type Db, transaction } from '../database/query'
+import { bladeSetById } from '../repositories/blade-sets'
+import { eventsAfter } from '../repositories/events'
+import { insertJob, jobById, type JobRow, lastClosedJob, nextJobNumber, sheetsOfJob } from '../repositories/jobs'
+import { machineById } from '../repositories/machines'
+import { modelById } from '../repositories/models'
+import { asLeftOfJob } from '../repositories/readings'
+import { shopById } from '../repositories/shops'
+import { notFound, Problem } from '../utils/problem'
+import type { SignedIn } from './people'
+
+const missing = (what: string) => (): never => { throw notFound(what) }
+
+async function jobOf(db: Db, shopId: number, id: number): Promise<JobRow> {
+  return await jobById(db, shopId, id) ?? missing('job')()
+}
+
+/** Opens a job and pins what it is judged against: spec revision, blades, hand, judgement version. */
+export const openJob = (pool: Pool, person: SignedIn, request: OpenJobRequest, now: Date): Promise<{ id: number }> => transaction(pool, async (db) => {
+  const { shopId } = person
+  const machine = await machineById(db, shopId, request.machineId) ?? missing('machine')()
+  const model = await modelById(db, shopId, machine.modelId) ?? missing('model')()
+  const bladeSet = await bladeSetById(db, shopId, request.bladeSetId) ?? missing('blade set')()
+  if (machine.openJobId !== null) throw new Problem(409, 'This machine has an open job. Go on with that one, or abandon it first.', { code: 'open-job', detail: String(machine.openJobId) })
+  if (request.meter !== null && machine.lastMeter !== null && request.meter < machine.lastMeter && !request.meterReplaced) {
+    const message = `Last time the meter stood at ${formatMeter(machine.lastMeter, machine.meterUnit)}. Read it again, or say that the meter was replaced.`
+    throw new Problem(422, message, { code: 'meter-lower', fields: [{ field: 'meter', message }] })
+  }
+  const last = await lastClosedJob(db, shopId, machine.id)
+  const number = await nextJobNumber(db, shopId)
+  const { id: setId, ...set } = bladeSet
+  const pin: JobPin = {
+    jobId: 0, number, judgementVersion: JUDGEMENT_VERSION,
+    machine: { id: machine.id, name: machine.name, tag: machine.tag, owner: machine.owner, meterUnit: machine.meterUnit, meter: request.meter, lastMeter: request.meterReplaced ? null : machine.lastMeter },
+    modelName: `${model.maker} ${model.model}`,
+    spec: { revisionId: model.revisionId, revision: model.revision, status: model.status, engine: model.engine },
+    bladeSet: set, hand: USUAL_HAND, unit: (await shopById(db, shopId)).unit, complaint: request.complaint,
+    openedAt: now.toISOString(), openedBy: person.name,
+    lastAsLeft: last && { date: last.closedAt.toISOString().slice(0, 10), readings: await asLeftOfJob(db, shopId, last.id) },
+  }
+  return { id: await insertJob(db, shopId, { number, machineId: machine.id, specRevisionId: model.revisionId, meter: request.meter, pin, openedAt: now }) }
+})
+
+/** A job with its log, or the log's end from a number on. */
+export async function readJob(db: Db, shopId: number, id: number, after: number, now: Date): Promise<JobResponse> {
+  const job = await jobOf(db, shopId, id)
+  return { pin: job.pin, events: await eventsAfter(db, shopId, id, after), lastSeq: job.lastSeq, now: now.toISOString() }
+}
+
+/** The sheet as it was signed last; for an open job, as it stands. */
+export async function readSheet(db: Db, shopId: number, id: number, now: Date): Promise<SheetResponse> {
+  const job = await jobOf(db, shopId, id)
+  const { name } = await shopById(db, shopId)
+  const signed = await sheetsOfJob(db, shopId, id)
+  const current = job.status === 'closed' ? signed[0] : undefined
+  const content = current?.content ?? sheet(viewJob(jobTools(job.pin), await eventsAfter(db, shopId, id, 0), now.getTime()))
+  return {
+    shop: name, sheet: content, signed: current ? { at: current.signedAt.toISOString(), by: current.signedBy } : null,
+    earlier: signed.filter(s => s !== current).map(s => ({ seq: s.seq, at: s.signedAt.toISOString() })),
+  }
+}

@@ -1,0 +1,23 @@
+import type { Pool } from 'mysql2/promise'
+import { migrate } from './database/migrate'
+import { databaseSettings, openPool } from './database/pool'
+import { loadDemo } from './demo'
+import { countShops } from './repositories/shops'
+
+let opened: Pool | null = null
+let starting: Promise<void> | null = null
+
+/** The application's connections; opened once. */
+export const pool = (): Pool => opened ??= openPool(databaseSettings(process.env, 'app'))
+
+async function prepare(): Promise<void> {
+  const applied = await migrate(databaseSettings(process.env, 'migration'), process.env.WEMBRIC_ROOT ?? process.cwd())
+  if (applied.length) console.warn(`Migrated: ${applied.join(', ')}`)
+  if (process.env.WEMBRIC_DEMO === '1' && await countShops(pool()) === 0) await loadDemo(pool(), new Date())
+}
+
+/** Migrations and, for a first start with demo, the demo: once for the process; every request waits for it. */
+export const startedUp = (): Promise<void> => starting ??= prepare().catch((error) => {
+  starting = null
+  throw error
+})

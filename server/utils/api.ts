@@ -1,0 +1,48 @@
+import { defineEventHandler, getHeader, getRouterParam, readRawBody, setResponseHeader, setResponseStatus, type H3Event } from 'h3'
+import { z, type ZodType } from 'zod'
+import type { PersonRole } from '../../shared/responses'
+import { currentPerson, type SignedIn } from './session'
+import { Problem, toProblem } from './problem'
+
+/** More than any answer or spec needs. */
+const MOST_BYTES = 256 * 1024
+
+async function readJson(event: H3Event): Promise<unknown> {
+  if (Number(getHeader(event, 'content-length') ?? 0) > MOST_BYTES) throw new Problem(413, 'That is too much in one message: 256 KB is the limit. Send less.')
+  const raw = await readRawBody(event, 'utf8') ?? ''
+  if (raw.length > MOST_BYTES) throw new Problem(413, 'That is too much in one message: 256 KB is the limit. Send less.')
+  try { return JSON.parse(raw) }
+  catch { throw new Problem(400, 'The message is not readable JSON. Reload the page and try again.') }
+}
+
+async function answer(event: H3Event, work: () => Promise<unknown>): Promise<unknown> {
+  setResponseHeader(event, 'cache-control', 'no-store')
+  try {
+    return await work() ?? { ok: true }
+  }
+  catch (error) {
+    const problem = toProblem(error)
+    setResponseStatus(event, problem.status)
+    setResponseHeader(event, 'content-type', 'application/problem+json')
+    return JSON.stringify(problem)
+  }
+}
+
+/** A route that anybody may call: parse, then work. */
+export const openRoute = <B>(schema: ZodType<B> | null, work: (given: { event: H3Event, body: B }) => Promise<unknown>) =>
+  defineEventHandler(event => answer(event, async () => work({ event, body: schema ? schema.parse(await readJson(event)) : undefined as B })))
+
+/** A route for people who are signed in: the shop they may see is theirs and nothing else is taken from the request. */
+export const shopRoute = <B>(schema: ZodType<B> | null, work: (given: { event: H3Event, body: B, person: SignedIn }) => Promise<unknown>, role: PersonRole = 'mechanic') =>
+  defineEventHandler(event => answer(event, async () => {
+    const person = await currentPerson(event)
+    if (role === 'lead' && person.role !== 'lead') throw new Problem(403, 'Only a lead may do that. Ask one to sign in.')
+    return work({ event, person, body: schema ? schema.parse(await readJson(event)) : undefined as B })
+  }))
+
+/** The number in the address. */
+export const idOf = (event: H3Event): number => {
+  const parsed = z.coerce.number().int().positive().safeParse(getRouterParam(event, 'id'))
+  if (!parsed.success) throw new Problem(404, 'There is nothing at this address.')
+  return parsed.data
+}

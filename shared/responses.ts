@@ -1,0 +1,26 @@
+import type { BladeSet } from '../core/feeler'
+import type { Engine } from '../core/engine'
+import type { BayColumn, JobEvent, JobPin, Sheet } from '../core/job'
+import type { MeterUnit } from '../core/units'
+import type { Verdict } from '../core/feeler'
+
+export type PersonRole = 'lead' | 'mechanic'
+export interface SessionResponse { person: { id: number, name: string, role: PersonRole }, shop: { id: number, name: string, timeZone: string, unit: 'mm' | 'thou', isDemo: boolean }, now: string }
+
+export interface BayValve { name: string, verdict: Verdict | 'not measured', loMm: number, hiMm: number | null, minMm: number, maxMm: number }
+export interface BayCard {
+  jobId: number, number: number, column: BayColumn, status: 'open' | 'held' | 'abandoned' | 'closed', statusReason: string | null
+  machine: string, model: string, kind: string, owner: string, people: string[], complaint: string
+  temperature: { celsius: number, limitC: number } | null, rested: string | null
+  valves: BayValve[], next: string, closedAt: string | null
+}
+export interface BayResponse { today: string, cards: BayCard[], now: string }
+
+export interface MachineRow { id: number, name: string, tag: string, owner: string, modelId: number, model: string, kind: string, meterUnit: MeterUnit, lastMeter: number | null, openJobId: number | null, revision: number | null, status: 'approved' | 'draft' | null }
+export interface ModelRow { id: number, maker: string, model: string, code: string, kind: string, revision: number, status: 'approved' | 'draft', source: string, sourceDate: string, author: string, engine: Engine, revisionId: number }
+export type BladeSetRow = BladeSet & { id: number }
+export interface PersonRow { id: number, name: string, signIn: string, role: PersonRole }
+export interface CustomerRow { id: number, name: string }
+
+export interface JobResponse { pin: JobPin, events: JobEvent[], lastSeq: number, now: string }
+export interface SheetResponse { shop: string, sheet: Sheet, signed: { at: string, by: string } | null, earlier: { seq: number, at: string }[] }

@@ -2,7 +2,7 @@ import type { Pool } from 'mysql2/promise'
 import { migrate } from './database/migrate'
 import { databaseSettings, openPool } from './database/pool'
 import { loadDemo } from './demo'
-import { countShops } from './repositories/shops'
+import { countShops, halfLoadedDemo, removeHalfLoadedDemo } from './repositories/shops'
 
 let opened: Pool | null = null
 let starting: Promise<void> | null = null
@@ -13,6 +13,8 @@ export const pool = (): Pool => opened ??= openPool(databaseSettings(process.env
 async function prepare(): Promise<void> {
   const applied = await migrate(databaseSettings(process.env, 'migration'), process.env.WEMBRIC_ROOT ?? process.cwd())
   if (applied.length) console.warn(`Migrated: ${applied.join(', ')}`)
+  const half = await halfLoadedDemo(pool())
+  if (half) await removeHalfLoadedDemo(pool(), half.id)
   if (process.env.WEMBRIC_DEMO === '1' && await countShops(pool()) === 0) await loadDemo(pool(), new Date())
 }
 

@@ -14,4 +14,4 @@ const POOL_SIZE = 10
 
 /** Times are UTC on the wire, decimals are numbers, and one statement is sent at a time. */
 export const openPool = (settings: DatabaseSettings): Pool =>
-  createPool({ ...settings, connectionLimit: POOL_SIZE, timezone: 'Z', decimalNumbers: true, charset: 'utf8mb4', maxPreparedStatements: 200 })
+  createPool({ ...settings, connectionLimit: POOL_SIZE, timezone: 'Z', decimalNumbers: true, jsonStrings: true, charset: 'utf8mb4', maxPreparedStatements: 200 })

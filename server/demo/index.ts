@@ -7,7 +7,7 @@ import { jobById } from '../repositories/jobs'
 import { insertCustomer, insertMachine } from '../repositories/machines'
 import { insertModel, insertRevision } from '../repositories/models'
 import { insertPerson } from '../repositories/people'
-import { insertShop } from '../repositories/shops'
+import { insertShop, markDemoReady } from '../repositories/shops'
 import { postEvent } from '../services/job-log'
 import { openJob } from '../services/jobs'
 import { hashPassword } from '../services/passwords'
@@ -95,4 +95,5 @@ export async function loadDemo(pool: Pool, now: Date): Promise<void> {
     const { id } = await openJob(pool, person, { machineId: machineIds.get(job.machine)!, bladeSetId, meter: job.meter, meterReplaced: false, complaint: job.complaint }, new Date(startMs))
     await workJob(pool, person, id, shopId, job.gapMm, job.end, startMs, now.getTime())
   }
+  await markDemoReady(pool, shopId)
 }

@@ -1,7 +1,7 @@
 import { HEDGEROW, G30, MINNOW } from './models'
 
 /** The demo shop's people, owners, machines and jobs. All invented; times count back from the day it is loaded. */
-export const SHOP = { name: 'Quillbrook Engine Works', timeZone: 'Etc/UTC', unit: 'mm' as const, isDemo: true }
+export const SHOP = { name: 'Quillbrook Engine Works', timeZone: 'Etc/UTC', unit: 'mm' as const, demo: 'loading' as const }
 export const DEMO_PASSWORD = 'quillbrook'
 export const CREW = [
   { signIn: 'ines', name: 'Ines', role: 'lead' as const },

@@ -43,7 +43,7 @@ export async function sessionOf(db: Db, person: SignedIn): Promise<SessionRespon
   const shop = await shopById(db, person.shopId)
   return {
     person: { id: person.id, name: person.name, role: person.role },
-    shop: { id: shop.id, name: shop.name, timeZone: shop.timeZone, unit: shop.unit, isDemo: Boolean(shop.isDemo) },
+    shop: { id: shop.id, name: shop.name, timeZone: shop.timeZone, unit: shop.unit, isDemo: shop.demo !== 'no' },
     now: new Date().toISOString(),
   }
 }
@@ -56,7 +56,7 @@ export async function addPerson(db: Db, shopId: number, request: PersonRequest):
 /** Makes the first shop and its lead. Only once: later shops are not made by strangers. @throws Problem 409 */
 export const setUpShop = (pool: Pool, request: SetupRequest): Promise<PersonRecord> => transaction(pool, async (db) => {
   if (await countShops(db) > 0) throw new Problem(409, 'There is a shop already. Sign in.')
-  const shopId = await insertShop(db, { name: request.shop, timeZone: request.timeZone, unit: request.unit, isDemo: false })
+  const shopId = await insertShop(db, { name: request.shop, timeZone: request.timeZone, unit: request.unit, demo: 'no' })
   const id = await addPerson(db, shopId, { ...request.lead, role: 'lead' })
   return (await personById(db, id))!
 })

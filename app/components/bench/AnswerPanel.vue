@@ -2,13 +2,13 @@
 import type { AnswerKey } from '~~/core/job'
 
 /** The one next thing, why, and its answers. */
-defineProps<{ label: string, instruction: string, why: string, keys: AnswerKey[] }>()
-defineEmits<{ press: [index: number] }>()
+defineProps<{ label: string, instruction: string, why: string, keys: AnswerKey[], passable: boolean }>()
+defineEmits<{ press: [index: number], pass: [] }>()
 </script>
 
 <template>
   <div class="next" aria-live="polite">
-    <p class="label">{{ label }}</p>
+    <div class="top"><p class="label">{{ label }}</p><button v-if="passable" type="button" class="pass" @click="$emit('pass')">Go on without <kbd>G</kbd></button></div>
     <h1 :class="{ long: instruction.length > 40 }" data-testid="instruction">{{ instruction }}</h1>
     <p class="why">{{ why }}</p>
   </div>
@@ -21,8 +21,10 @@ defineEmits<{ press: [index: number] }>()
 </template>
 
 <style scoped>
-.label { font: 600 15px/1.2 var(--figures); color: var(--petrol); }
-h1 { font-size: 34px; line-height: 36px; margin-top: 8px; text-wrap: balance; }
+.top { display: flex; justify-content: space-between; align-items: start; gap: 10px; margin-top: -6px; }
+.pass { background: none; border: 0; padding: 6px 0; min-height: 32px; font: 600 15px/1.2 var(--figures); color: var(--ink2); cursor: pointer; white-space: nowrap; text-decoration: underline; text-underline-offset: 3px; }
+.label { padding-top: 6px; font: 600 15px/1.2 var(--figures); color: var(--petrol); }
+h1 { font-size: 34px; line-height: 36px; margin-top: 4px; text-wrap: balance; }
 h1.long { font-size: 28px; line-height: 31px; }
 .why { font-size: 17px; line-height: 22px; color: var(--ink2); margin-top: 8px; }
 .keys { display: grid; gap: 9px; align-content: start; }

@@ -5,14 +5,14 @@ import { formatLength, thouFromMm } from '~~/core/units'
 /** The blades of the set in a fan, the one to try raised; any other may be chosen. */
 const props = defineProps<{ bladesMm: number[], chosenMm: number | null, felt: Map<number, string>, setName: string, unit: 'mm' | 'thou' }>()
 defineEmits<{ choose: [bladeMm: number] }>()
-const MOST = 13
+const MOST = 11
 const shown = computed(() => {
   const all = props.bladesMm
   const middle = Math.max(0, all.indexOf(props.chosenMm ?? all[Math.floor(all.length / 2)]!))
   const from = Math.max(0, Math.min(middle - Math.floor(MOST / 2), all.length - MOST))
   return all.slice(from, from + MOST)
 })
-const tilt = (i: number): number => (i - (shown.value.length - 1) / 2) * 2.4
+const tilt = (i: number): number => (i - (shown.value.length - 1) / 2) * 2.2
 const lower = (i: number): number => ((i - (shown.value.length - 1) / 2) ** 2) * 1.15
 const mm = (t: number) => formatLength(t, 'mm')
 </script>
@@ -37,7 +37,7 @@ const mm = (t: number) => formatLength(t, 'mm')
 <style scoped>
 .fan { display: grid; grid-template-rows: 1fr auto; overflow: hidden; min-height: 0; }
 .blades { display: flex; justify-content: center; align-items: end; padding: 0 14px; overflow: hidden; height: 166px; }
-.blade { flex: 0 1 56px; min-width: 44px; height: 168px; margin: 0 -1.5px; border: 1.8px solid var(--ink); border-bottom: 0; border-radius: 28px 28px 0 0; background: var(--white); padding: 12px 0 0; display: grid; align-content: start; justify-items: center; font-family: var(--figures); transform-origin: 50% 320%; cursor: pointer; }
+.blade { flex: 0 1 53px; min-width: 44px; height: 168px; margin: 0 -1.5px; border: 1.8px solid var(--ink); border-bottom: 0; border-radius: 28px 28px 0 0; background: var(--white); padding: 12px 0 0; display: grid; align-content: start; justify-items: center; font-family: var(--figures); transform-origin: 50% 210%; cursor: pointer; }
 .blade.chosen { background: var(--petrol); border-color: var(--petrol); color: var(--on-petrol); z-index: 1; }
 .first { font-size: 19px; font-weight: 700; line-height: 1.2; }
 .second { font-size: 15px; font-weight: 500; line-height: 1.2; }

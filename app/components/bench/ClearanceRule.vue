@@ -7,12 +7,12 @@ import { VERDICT_COLOUR } from './verdict-words'
 const props = defineProps<{
   minMm: number, maxMm: number, targetMm: number, topMm: number
   reading: { loMm: number, hiMm: number | null } | null, verdict: Verdict | 'not measured', asLeft?: { loMm: number, hiMm: number | null } | null
-  /** Hides the figures on phones' small cards. */
-  bare?: boolean
+  /** Length of the rule's body in its own units; its height stays. */
+  length?: number
 }>()
 const hatch = useId()
-const WIDTH = 280
-const x = (mm: number): number => 8 + Math.min(mm / props.topMm, 1.1) * (WIDTH - 16)
+const length = computed(() => props.length ?? 280)
+const x = (mm: number): number => 8 + Math.min(mm / props.topMm, 1.1) * (length.value - 16)
 const mmTicks = computed(() => Array.from({ length: Math.floor(props.topMm / 0.01 + 1e-9) + 1 }, (_, i) => i))
 const label = computed(() => props.topMm > 0.31 ? 10 : 5)
 const thou = computed(() => Array.from({ length: Math.floor(props.topMm / 0.0254 + 1e-9) + 1 }, (_, i) => i))
@@ -20,7 +20,7 @@ const bracket = computed(() => {
   if (!props.reading || (props.reading.hiMm === null && props.reading.loMm === 0)) return null
   const from = x(props.reading.loMm)
   const open = props.reading.hiMm === null
-  return { from, open, to: open ? WIDTH + 6 : Math.max(x(props.reading.hiMm!), from + 3) }
+  return { from, open, to: open ? length.value + 6 : Math.max(x(props.reading.hiMm!), from + 3) }
 })
 const colour = computed(() => VERDICT_COLOUR[props.verdict])
 const fill = computed(() => props.verdict === 'unproved' ? `url(#${hatch})` : props.verdict === 'loose' ? 'var(--loose-fill)' : colour.value)
@@ -28,16 +28,16 @@ const bare0 = computed(() => props.maxMm - props.minMm < 1e-9)
 </script>
 
 <template>
-  <svg class="rule" :viewBox="bare ? `0 16 ${WIDTH} 54` : `0 0 ${WIDTH} 86`" role="img" :aria-label="`Rule to ${topMm.toFixed(2)} mm`">
+  <svg class="rule" :viewBox="`0 0 ${length} 86`" role="img" :aria-label="`Rule to ${topMm.toFixed(2)} mm`">
     <defs><pattern :id="hatch" width="6" height="6" patternUnits="userSpaceOnUse" patternTransform="rotate(45)"><rect width="6" height="6" fill="var(--hatch-ground)" /><path d="M 0 0 V 6" stroke="var(--hatch)" stroke-width="2.2" /></pattern></defs>
-    <rect x=".75" y="18" :width="WIDTH - 1.5" height="50" fill="var(--white)" stroke="var(--ink)" stroke-width="1.5" />
+    <rect x=".75" y="18" :width="length - 1.5" height="50" fill="var(--white)" stroke="var(--ink)" stroke-width="1.5" />
     <rect v-if="!bare0" :x="x(minMm)" y="19" :width="x(maxMm) - x(minMm)" height="48" fill="var(--petrol-tint)" class="spec" />
     <path v-for="limit in [minMm, maxMm]" :key="limit" :d="`M ${x(limit)} 18 V 68`" stroke="var(--petrol)" stroke-width="2" />
     <path v-for="i in mmTicks" :key="`m${i}`" :d="`M ${x(i / 100)} 18 V ${i % 5 === 0 ? 28 : 23}`" stroke="var(--ink)" :stroke-width="i % 5 === 0 ? 1.6 : 1" />
     <path v-for="i in thou" :key="`t${i}`" :d="`M ${x(i * 0.0254)} 68 V ${i % 2 === 0 ? 59 : 63}`" stroke="var(--ink)" :stroke-width="i % 2 === 0 ? 1.6 : 1" />
-    <template v-if="!bare">
-      <text v-for="i in mmTicks.filter(i => i % label === 0)" :key="`ml${i}`" :x="x(i / 100)" y="13" :text-anchor="i === 0 ? 'start' : x(i / 100) > WIDTH - 14 ? 'end' : 'middle'" font-size="14" font-weight="600" :dx="i === 0 ? -6 : x(i / 100) > WIDTH - 14 ? 7 : 0">{{ i === 0 ? '0 mm' : (i / 100).toFixed(2) }}</text>
-      <text v-for="i in thou.filter(i => i % (label === 5 ? 2 : 4) === 0 && x(i * 0.0254) < WIDTH - 6)" :key="`tl${i}`" :x="x(i * 0.0254)" y="83" :text-anchor="i === 0 ? 'start' : 'middle'" font-size="13.5" font-weight="500" :dx="i === 0 ? -6 : 0">{{ i === 0 ? '0 thou' : i }}</text>
+    <template v-if="topMm > 0">
+      <text v-for="i in mmTicks.filter(i => i % label === 0)" :key="`ml${i}`" :x="x(i / 100)" y="13" :text-anchor="i === 0 ? 'start' : x(i / 100) > length - 14 ? 'end' : 'middle'" font-size="14" font-weight="600" :dx="i === 0 ? -6 : x(i / 100) > length - 14 ? 7 : 0">{{ i === 0 ? '0 mm' : (i / 100).toFixed(2) }}</text>
+      <text v-for="i in thou.filter(i => i % (label === 5 ? 2 : 4) === 0 && x(i * 0.0254) < length - 6)" :key="`tl${i}`" :x="x(i * 0.0254)" y="83" :text-anchor="i === 0 ? 'start' : 'middle'" font-size="13.5" font-weight="500" :dx="i === 0 ? -6 : 0">{{ i === 0 ? '0 thou' : i }}</text>
     </template>
     <path v-if="asLeft && asLeft.hiMm !== null" :d="`M ${x(asLeft.loMm)} 62 H ${x(asLeft.hiMm)}`" stroke="var(--ink2)" stroke-width="3" class="as-left" />
     <template v-if="bracket">

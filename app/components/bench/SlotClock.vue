@@ -18,7 +18,7 @@ const sweep = computed(() => {
   const [from, to] = props.turnDeg > 0 ? [props.slotDeg, props.slotDeg + span] : [props.slotDeg - span, props.slotDeg]
   const large = span > 180 ? 1 : 0
   const arc = (r: number, a: number, b: number, way: number) => `A ${r} ${r} 0 ${large} ${way} ${point(b, r).x.toFixed(1)} ${point(b, r).y.toFixed(1)}`
-  return `M ${point(from, 122).x.toFixed(1)} ${point(from, 122).y.toFixed(1)} ${arc(122, from, to, 1)} L ${point(to, 140).x.toFixed(1)} ${point(to, 140).y.toFixed(1)} ${arc(140, to, from, 0)} Z`
+  return `M ${point(from, 105).x.toFixed(1)} ${point(from, 105).y.toFixed(1)} ${arc(105, from, to, 1)} L ${point(to, 115).x.toFixed(1)} ${point(to, 115).y.toFixed(1)} ${arc(115, to, from, 0)} Z`
 })
 const COLOURS = { loose: 'var(--loose)', tight: 'var(--tight)', in: 'var(--petrol)', unproved: 'var(--hatch)' }
 const placed = computed(() => props.tries.slice(-3).map(t => ({ ...t, at: point(t.deg, R + 18), right: Math.sin(t.deg * Math.PI / 180) >= -0.01 })))
@@ -26,7 +26,7 @@ const turnAt = computed(() => target.value === null ? null : { p: point(target.v
 </script>
 
 <template>
-  <svg viewBox="-90 -12 560 404" class="clock" role="img" :aria-label="turnDeg === null ? `Slot at ${Math.round(wrap(slotDeg, 360))}° from as found` : `Turn the slot ${Math.abs(turnDeg)}° ${turnDeg > 0 ? 'clockwise' : 'anticlockwise'}`" :data-slot="slotDeg">
+  <svg viewBox="-50 0 500 392" class="clock" role="img" :aria-label="turnDeg === null ? `Slot at ${Math.round(wrap(slotDeg, 360))}° from as found` : `Turn the slot ${Math.abs(turnDeg)}° ${turnDeg > 0 ? 'clockwise' : 'anticlockwise'}`" :data-slot="slotDeg">
     <defs><pattern :id="hatch" width="7" height="7" patternUnits="userSpaceOnUse" patternTransform="rotate(45)"><rect width="7" height="7" fill="var(--sheet)" /><path d="M 0 0 V 7" stroke="var(--petrol)" stroke-width="2.4" /></pattern></defs>
     <circle :cx="C" :cy="C" :r="R" fill="var(--sheet)" stroke="var(--ink)" stroke-width="1.8" />
     <path v-for="i in 60" :key="i" :d="line(i * 6, i % 5 === 0 ? R - 13 : R - 6, R)" stroke="var(--ink)" :stroke-width="i % 15 === 0 ? 3.4 : i % 5 === 0 ? 2 : 1" />
@@ -35,7 +35,7 @@ const turnAt = computed(() => target.value === null ? null : { p: point(target.v
     <circle :cx="C" :cy="C" r="86" fill="none" stroke="var(--ink)" stroke-width="1" />
     <circle :cx="C" :cy="C" r="60" fill="var(--metal)" stroke="var(--ink)" stroke-width="1.8" />
     <path v-if="sweep" :d="sweep" :fill="`url(#${hatch})`" stroke="var(--petrol)" stroke-width="1.6" class="sweep" />
-    <g v-if="target !== null" :transform="`rotate(${target} ${C} ${C})`"><rect :x="C - 9" :y="C - 58" width="18" height="116" fill="none" stroke="var(--petrol)" stroke-width="2" stroke-dasharray="6 4" /></g>
+    <g v-if="target !== null" :transform="`rotate(${target} ${C} ${C})`"><rect v-if="head === 'slot'" :x="C - 9" :y="C - 58" width="18" height="116" fill="none" stroke="var(--petrol)" stroke-width="2" stroke-dasharray="6 4" /><rect v-else :x="C - 24" :y="C - 24" width="48" height="48" fill="none" stroke="var(--petrol)" stroke-width="2" stroke-dasharray="6 4" /></g>
     <path v-if="target !== null" :d="line(target, 62, R + 8)" stroke="var(--petrol)" stroke-width="3.4" />
     <g :transform="`rotate(${slotDeg} ${C} ${C})`" class="slot">
       <rect v-if="head === 'slot'" :x="C - 9" :y="C - 58" width="18" height="116" fill="var(--ink)" />
@@ -43,7 +43,7 @@ const turnAt = computed(() => target.value === null ? null : { p: point(target.v
       <circle :cx="C" :cy="head === 'slot' ? C - 46 : C - 40" r="6" fill="var(--sheet)" stroke="var(--ink)" stroke-width="1.6" />
     </g>
     <g v-for="(t, i) in placed" :key="i">
-      <path :d="line(t.deg, 62, R + 6)" :stroke="COLOURS[t.side]" stroke-width="2.4" />
+      <path :d="line(t.deg, R - 14, R + 6)" :stroke="COLOURS[t.side]" stroke-width="2.4" />
       <path v-if="t.side === 'tight'" :transform="`translate(${t.at.x} ${t.at.y})`" d="M -9 -8 H 9 L 0 8 Z" fill="var(--tight)" />
       <path v-else-if="t.side === 'loose'" :transform="`translate(${t.at.x} ${t.at.y})`" d="M -9 8 H 9 L 0 -8 Z" fill="var(--loose-fill)" stroke="var(--loose)" stroke-width="1.4" />
       <circle v-else :cx="t.at.x" :cy="t.at.y" r="7" :fill="COLOURS[t.side]" />

@@ -20,7 +20,7 @@ defineEmits<{ choose: [valveId: string] }>()
         <span class="name">{{ valve.name }}</span>
         <span class="verdict" :style="{ color: VERDICT_COLOUR[valve.verdict] }"><VerdictShape :verdict="valve.verdict" /> {{ VERDICT_WORDS[valve.verdict] }}</span>
       </span>
-      <ClearanceRule class="rule" :min-mm="valve.minMm" :max-mm="valve.maxMm" :target-mm="valve.targetMm" :top-mm="topMm" :reading="valve.reading" :verdict="valve.verdict" :as-left="valve.asLeft" />
+      <ClearanceRule class="rule" :min-mm="valve.minMm" :max-mm="valve.maxMm" :target-mm="valve.targetMm" :top-mm="topMm" :reading="valve.reading" :verdict="valve.verdict" :as-left="valve.asLeft" :length="valves.length > 2 ? 280 : 430" />
       <span class="foot"><span>{{ valve.lookAgain ? 'Look again: an answer was taken back' : valve.words }}</span><span>{{ valve.other }}</span></span>
     </button>
   </section>

@@ -27,11 +27,11 @@ const stop = computed(() => stopStatement(engine.value, plan.value.stops[0], pla
 
 <style scoped>
 .wheel-stage { position: relative; height: 100%; display: grid; place-items: center; min-height: 0; }
-.picture { height: 100%; max-height: 580px; width: auto; max-width: 100%; }
+.picture { height: 100%; max-height: 580px; width: 100%; }
 .corner { position: absolute; width: 152px; font-size: 15.5px; line-height: 1.25; color: var(--ink2); }
 .corner h2 { font-size: 22px; line-height: 1.1; color: var(--ink); }
 .tl { top: 20px; left: 20px; } .tr { top: 20px; right: 20px; text-align: right; }
-.bl { bottom: 20px; left: 20px; width: 132px; } .br { bottom: 20px; right: 20px; text-align: right; width: 132px; }
+.bl { bottom: 16px; left: 20px; width: 112px; } .br { bottom: 16px; right: 20px; text-align: right; width: 118px; }
 @media (max-width: 700px) {
   .wheel-stage { display: grid; grid-template-columns: 1fr 1fr; gap: 0 12px; align-content: start; }
   .picture { grid-column: 1 / -1; height: auto; width: 100%; max-height: 44vh; }

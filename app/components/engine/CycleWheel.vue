@@ -34,7 +34,6 @@ const bands = computed(() => props.engine.valves.map((valve, i) => {
   const arcs = closedArcs(props.engine)[valve.id] ?? []
   return {
     valve, arcs: arcs.map(a => ringPath(C, inner, outer, a.startDeg, a.sweepDeg)),
-    bump: `${polarPath(C, openFrom, openFrom + openSweep, 6, deg => inner + BAND * Math.min(1, lift(deg)))} ${polarPath(C, -(openFrom + openSweep), -openFrom, 6, () => inner).replace('M', 'M')}`,
     bumpRing: polarPath(C, openFrom, openFrom + openSweep, 6, deg => inner + BAND * Math.min(1, lift(deg))) + ' ' + lowerEdge(openFrom, openSweep, inner),
     label: textArc(C, (inner + outer) / 2, valve.role === 'intake' ? 130 : 590, 110),
   }
@@ -70,7 +69,7 @@ const shownDeg = computed(() => Math.round(wrap(props.crankDeg)))
 </script>
 
 <template>
-  <svg class="wheel" viewBox="0 0 512 512" role="img" :aria-label="anywhere ? 'Cycle wheel: the crank may be anywhere' : `Cycle wheel: crank most likely at ${shownDeg}°, ${arcs[0]?.name}`" :data-crank="crankDeg.toFixed(1)">
+  <svg class="wheel" :viewBox="compact ? '0 0 512 512' : '-34 0 580 512'" role="img" :aria-label="anywhere ? 'Cycle wheel: the crank may be anywhere' : `Cycle wheel: crank most likely at ${shownDeg}°, ${arcs[0]?.name}`" :data-crank="crankDeg.toFixed(1)">
     <circle :cx="C.x" :cy="C.y" :r="RIM" fill="var(--sunk)" stroke="var(--ink)" stroke-width="1.5" />
     <circle :cx="C.x" :cy="C.y" :r="RIM_IN" fill="var(--sheet)" stroke="var(--ink)" stroke-width="1" />
     <circle :cx="C.x" :cy="C.y" :r="TRACK" fill="none" stroke="var(--line)" stroke-width="1" />
@@ -86,7 +85,7 @@ const shownDeg = computed(() => Math.round(wrap(props.crankDeg)))
     <g v-for="mark in marks" :key="mark.key" :class="['mark', mark.kind]">
       <path v-if="mark.kind !== 'advance'" :d="`M ${xy(at(C, RIM + 3, mark.deg))} L ${xy(at(C, RIM + 11, mark.deg))}`" stroke="var(--ink)" :stroke-width="mark.kind === 'top' ? 4 : 1.6" />
       <template v-else><path v-for="off in [-3, 3]" :key="off" :d="`M ${xy(at(C, RIM + 3, mark.deg + off))} L ${xy(at(C, RIM + 11, mark.deg + off))}`" stroke="var(--ink)" stroke-width="1.6" /></template>
-      <text v-if="!compact && mark.kind !== 'advance'" :x="at(C, RIM + 21, mark.deg).x" :y="at(C, RIM + 21, mark.deg).y + 6" text-anchor="middle" :font-size="mark.kind === 'top' ? 18 : 15" :font-weight="mark.kind === 'top' ? 700 : 500">{{ mark.letter }}</text>
+      <text v-if="mark.kind === 'top' || (!compact && mark.kind !== 'advance')" :x="at(C, RIM + 21, mark.deg).x" :y="at(C, RIM + 21, mark.deg).y + 6" text-anchor="middle" :font-size="compact ? 24 : mark.kind === 'top' ? 18 : 15" :font-weight="mark.kind === 'top' ? 700 : 500">{{ mark.letter }}</text>
     </g>
 
     <g v-for="band in bands" :key="band.valve.id" class="band" :data-valve="band.valve.id">

@@ -3,7 +3,7 @@ CREATE TABLE shops (
   name VARCHAR(80) NOT NULL,
   time_zone VARCHAR(60) NOT NULL,
   unit ENUM('mm', 'thou') NOT NULL DEFAULT 'mm',
-  is_demo BOOLEAN NOT NULL DEFAULT FALSE,
+  demo ENUM('no', 'loading', 'ready') NOT NULL DEFAULT 'no',
   created_at DATETIME(3) NOT NULL
 ) ENGINE = InnoDB;
 

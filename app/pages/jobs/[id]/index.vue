@@ -81,8 +81,7 @@ const stopWords = computed(() => {
       <BenchNotices :expired="session.expired" :to-send="bench.toSend.value" :refused="refused" :unplaced="unplaced" :engine="view.pin.spec.engine" @sign-in="signOutAndIn" @discard="outbox.discard($event)" @place="(id, when) => screen.record({ type: 'placed', payload: { eventId: id, when } } as Happening)" />
       <ClosedPanel v-if="!screen.isOpen.value && panel.kind === 'keys'" :state="view.state" :job-id="jobId" :is-lead="session.isLead" @record="screen.record($event)" />
       <template v-else-if="panel.kind === 'keys'">
-        <AnswerPanel :label="next.label" :instruction="screen.instruction.value" :why="next.why" :keys="screen.keys.value" @press="screen.press($event)" />
-        <button v-if="gate && !next.keys.some(k => k.asks === 'reason')" type="button" class="link gate" @click="panel = { kind: 'ask', asks: 'reason' }">Go on without it <kbd>G</kbd></button>
+        <AnswerPanel :label="next.label" :instruction="screen.instruction.value" :why="next.why" :keys="screen.keys.value" :passable="gate !== null && !next.keys.some(k => k.asks === 'reason')" @press="screen.press($event)" @pass="panel = { kind: 'ask', asks: 'reason' }" />
       </template>
       <AskForm v-else-if="panel.kind === 'ask'" :key="panel.asks" :asks="panel.asks" :step="step" :gate="gate" @done="screen.record($event)" @back="back" />
       <UndoPanel v-else-if="panel.kind === 'undo'" :event="panel.event" :engine="view.pin.spec.engine" @retract="(e, how) => screen.retract(e, how)" @back="back" />
@@ -107,7 +106,7 @@ const stopWords = computed(() => {
 .bench > :first-child, .strip { grid-column: 1 / -1; }
 .stage { min-width: 0; min-height: 0; overflow: hidden; }
 .panel { background: var(--sheet); border-left: 1.5px solid var(--ink); padding: 18px 24px 14px; display: grid; grid-template-rows: auto minmax(172px, auto) auto auto minmax(0, 1fr); min-height: 0; overflow: auto; align-content: start; position: relative; }
-.panel > :deep(.notices) { grid-row: 1; } .panel > :deep(.next) { grid-row: 2; } .panel > :deep(.keys) { grid-row: 3; } .gate { grid-row: 4; font-size: 15px; padding: 8px 0 0; min-height: 34px; }
+.panel > :deep(.notices) { grid-row: 1; } .panel > :deep(.next) { grid-row: 2; } .panel > :deep(.keys) { grid-row: 3; }
 .panel > :deep(.ask), .panel > :deep(.side), .panel > :deep(.undo), .panel > :deep(.closed) { grid-row: 2 / 6; }
 .foot { grid-row: 5; align-self: end; border-top: 1px solid var(--line); margin-top: 10px; padding-top: 12px; display: grid; grid-template-columns: minmax(0, 1fr) auto auto; gap: 10px; align-items: center; }
 .foot p { font-size: 15.5px; line-height: 1.25; color: var(--ink2); overflow: hidden; display: -webkit-box; -webkit-line-clamp: 2; line-clamp: 2; -webkit-box-orient: vertical; } .foot b { color: var(--ink); }

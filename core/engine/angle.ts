@@ -1,10 +1,10 @@
 /** One four-stroke cycle is two turns of the crank. */
 export const CYCLE_DEG = 720
 
-/** An angle brought to [0, period). −0, −1e-18 and exact multiples of the period give 0. */
+/** An angle brought to [0, period). −0, the smallest negative numbers and exact multiples of the period give 0. */
 export function wrap(deg: number, period: number = CYCLE_DEG): number {
   const rest = deg - period * Math.floor(deg / period)
-  return rest >= period || rest === 0 ? 0 : rest
+  return rest >= period || rest <= 0 ? 0 : rest
 }
 
 /** The signed way round from one angle to another, in (−period/2, period/2]. */

@@ -35,8 +35,8 @@ export const camSchema = z.object({
   intakeOpensBeforeTdcDeg: eventDeg, intakeClosesAfterBdcDeg: eventDeg,
   exhaustOpensBeforeBdcDeg: eventDeg, exhaustClosesAfterTdcDeg: eventDeg,
 }).superRefine((cam, context) => {
-  if (180 + cam.intakeOpensBeforeTdcDeg + cam.intakeClosesAfterBdcDeg < 60) context.addIssue({ code: 'custom', message: 'The intake closes before it has opened: look at the signs.' })
-  if (180 + cam.exhaustOpensBeforeBdcDeg + cam.exhaustClosesAfterTdcDeg < 60) context.addIssue({ code: 'custom', message: 'The exhaust closes before it has opened: look at the signs.' })
+  if (180 + cam.intakeOpensBeforeTdcDeg + cam.intakeClosesAfterBdcDeg < 90) context.addIssue({ code: 'custom', message: 'The intake closes before it has opened: look at the signs.' })
+  if (180 + cam.exhaustOpensBeforeBdcDeg + cam.exhaustClosesAfterTdcDeg < 90) context.addIssue({ code: 'custom', message: 'The exhaust closes before it has opened: look at the signs.' })
 })
 export type Cam = z.infer<typeof camSchema>
 

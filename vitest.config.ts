@@ -1,0 +1,15 @@
+import { fileURLToPath } from 'node:url'
+import { defineConfig } from 'vitest/config'
+
+const root = fileURLToPath(new URL('.', import.meta.url))
+const alias = { '~~': root.replace(/\/$/, '') }
+
+export default defineConfig({
+  test: {
+    projects: [
+      { resolve: { alias }, test: { name: 'core', include: ['core/**/*.test.ts', 'shared/**/*.test.ts'], environment: 'node' } },
+      { resolve: { alias }, test: { name: 'app', include: ['app/**/*.test.ts'], environment: 'happy-dom' } },
+      { resolve: { alias }, test: { name: 'server', include: ['tests/integration/**/*.test.ts'], environment: 'node', fileParallelism: false, testTimeout: 30_000, hookTimeout: 60_000 } },
+    ],
+  },
+})

@@ -32,7 +32,7 @@ export default defineNuxtConfig({
   app: { head: {
     title: 'Wembric', htmlAttrs: { lang: 'en' },
     meta: [{ name: 'viewport', content: 'width=device-width, initial-scale=1' }, { name: 'theme-color', content: '#F3EFE4' }],
-    link: [{ rel: 'icon', type: 'image/svg+xml', href: '/mark.svg' }],
+    link: [{ rel: 'icon', type: 'image/svg+xml', href: '/mark.svg' }, { rel: 'manifest', href: '/manifest.webmanifest' }],
   } },
   primevue: {
     autoImport: false,
@@ -46,7 +46,12 @@ export default defineNuxtConfig({
       name: 'Wembric', short_name: 'Wembric', description: 'Valve clearances at the bench', start_url: '/', display: 'standalone', background_color: '#F3EFE4', theme_color: '#F3EFE4',
       icons: [{ src: '/mark.svg', sizes: 'any', type: 'image/svg+xml' }],
     },
-    workbox: { globPatterns: ['**/*.{js,css,woff2,svg}'], navigateFallback: '/', navigateFallbackDenylist: [/^\/api\//], cleanupOutdatedCaches: true, clientsClaim: true, skipWaiting: true },
+    workbox: {
+      globPatterns: ['**/*.{js,css,woff2,svg}'], navigateFallback: '/',
+      // the page itself is made by the server; kept with its headers, so that its nonce fits, anew at each build
+      additionalManifestEntries: [{ url: '/', revision: String(Date.now()) }],
+      navigateFallbackDenylist: [/^\/api\//], cleanupOutdatedCaches: true, clientsClaim: true, skipWaiting: true,
+    },
   },
   nitro: { preset: 'node', serveStatic: true, minify: false, compressPublicAssets: true },
   typescript: { strict: true, tsConfig: { compilerOptions: { noUncheckedIndexedAccess: true } } },

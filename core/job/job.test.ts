@@ -217,3 +217,18 @@ describe('payloads', () => {
     ['trial', { valveId: 'intake', bladesMm: [], feel: 'drag', after: null }, /./], ['retracted', { eventId: 'none', how: 'recorded wrongly' }, /./],
   ] as const)('refuses a %s that cannot be', (type, payload, words) => expect(payloadSchemas[type].safeParse(payload).error?.issues[0]?.message).toMatch(words))
 })
+
+describe('a screw opened in vain', () => {
+  it('sends back to Find: a valve that is held open must not be backed off for ever', () => {
+    const log = book(...READY, toT)
+    log.add({ type: 'gate-passed', payload: { gate: 'place:1', missing: '', reason: 'sure of it' } })
+    for (const h of [trial('intake', 0.1, 'drag'), trial('exhaust', 0.03, 'no-go'), { type: 'nut-loosened', payload: { valveId: 'exhaust' } }] as Happening[]) log.add(h)
+    const lacking = () => view(log).position.closed.exhaust!
+    log.add(trial('exhaust', 0.12, 'no-go', { kind: 'screw', deg: -60 }))
+    const before = lacking()
+    log.add(trial('exhaust', 0.12, 'no-go', { kind: 'screw', deg: -120 }))
+    expect(before).toBeGreaterThan(0.95)
+    expect(lacking()).toBeLessThan(0.6)
+    expect(view(log).position.standing.kind).not.toBe('settled')
+  })
+})

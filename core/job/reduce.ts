@@ -1,3 +1,4 @@
+import { degreesFor } from '../adjuster'
 import { thickness, type Trial, went } from '../feeler'
 import { movesCrank, type Observation } from '../position'
 import type { JobEvent, Payload } from './event'
@@ -123,14 +124,22 @@ function tryAt(valve: ValveState): Trial[] {
   return here.trials
 }
 
-/** A blade that goes feels as slack does. The thinnest one refused is no play, unless the screw was moved here: then it tells of the screw. */
+/**
+ * A blade that goes feels as slack does. The thinnest one refused is no play, unless the screw was moved here: then it tells
+ * of the screw. But a screw opened by more than any valve lacks, and a blade still refused: then the valve is not closed.
+ */
 function bladeSpeaks(pin: JobPin, state: JobState, valve: ValveState, made: Trial): void {
   const screwMovedHere = state.noted.slice(state.noted.findLastIndex(n => movesCrank(n.observation)) + 1)
     .some(n => n.observation.kind === 'screw-set' && n.observation.valveId === valve.valveId)
   const thinnest = pin.bladeSet.bladesMm[0] ?? 0
-  if (went(made) || (thickness(made) <= thinnest && !screwMovedHere))
+  const openedMm = -valve.screwDeg / degreesFor(pin.spec.engine.adjuster, 1)
+  const openedInVain = openedMm > thickness(made) + MOST_LACKING_MM
+  if (openedInVain && !went(made)) state.noted.push({ id: `${made.id}:vain`, observation: { kind: 'rocker', valveId: valve.valveId, slack: false } })
+  if (went(made) || openedInVain || (thickness(made) <= thinnest && !screwMovedHere))
     state.noted.push({ id: made.id, observation: { kind: 'blade', valveId: valve.valveId, went: went(made) } })
 }
+/** No valve is set this far below no clearance. From memory. */
+const MOST_LACKING_MM = 0.15
 
 function loosen(valve: ValveState): void {
   valve.nut = 'loose'

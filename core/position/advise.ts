@@ -28,7 +28,8 @@ function visits(model: PositionModel, noted: Noted[]): Visit[] {
   return segments(noted).map(({ move, answers }) => {
     const seen = answers.map(a => a.observation).find(o => o.kind === 'seen')
     const plays = model.engine.valves.map((valve) => {
-      const o = answers.map(a => a.observation).find(a => (a.kind === 'rocker' || a.kind === 'blade') && a.valveId === valve.id)
+      // a refused blade is no feel of the rocker: a gap thinner than the blade still clicks
+      const o = answers.map(a => a.observation).find(a => (a.kind === 'rocker' || (a.kind === 'blade' && a.went)) && a.valveId === valve.id)
       return { id: valve.id, slack: o?.kind === 'rocker' ? o.slack : o?.kind === 'blade' ? o.went : null }
     })
     const unfelt = plays.filter(p => p.slack === null).map(p => p.id)
@@ -50,9 +51,8 @@ export function adviseNext(model: PositionModel, position: Position, noted: Note
   const top = topPlace(model.engine, cylinderId)
   const drop: Place = { kind: 'rod-drop', cylinderId, dropMm: CLEAR_OF_DECOMPRESSOR_MM }
   if (position.standing.kind === 'elsewhere') {
-    const { stop, turnDeg } = position.standing
-    const wholeTurn = samePlace(top, stop.place) && turnDeg > 300 && turnDeg < 420
-    return { kind: 'move', to: stop.place, turns: wholeTurn ? 1 : null, turnDeg, why: 'stop is elsewhere' }
+    const { stop, turns, turnDeg } = position.standing
+    return { kind: 'move', to: stop.place, turns, turnDeg, why: 'stop is elsewhere' }
   }
   const all = visits(model, noted)
   const here = all.at(-1)!

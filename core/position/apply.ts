@@ -1,7 +1,9 @@
 import { UnknownPartError } from '../engine'
-import { type Belief, giveClearance, losePlace, moveTo, normal, placeLikelihood, turnBy, turnTo, watchThen } from './belief'
-import { CELLS, type PositionModel, SLACK_CHANCE } from './model'
+import { type Belief, giveClearance, losePlace, moveTo, normal, turnBy, turnTo, watchThen } from './belief'
+import { CELLS } from './grid'
+import { type PositionModel, SLACK_CHANCE, UNDER_THINNEST_CHANCE } from './model'
 import type { Observation } from './observation'
+import { placeLikelihood } from './places'
 
 /** A blade that went strikes out “no clearance” for its valve, but for this. From memory. */
 const STRUCK_OUT = 0.01
@@ -15,18 +17,20 @@ const indexOfValve = (model: PositionModel, id: string): number => {
 /** The likelihood of an observation made without turning, for one hypothesis at one cell; null for observations that turn. */
 function likelihoodOf(model: PositionModel, observation: Observation): ((hypothesis: number, cell: number) => number) | null {
   if (observation.kind === 'seen') {
-    const table = placeLikelihood(model, observation.place)
+    const table = placeLikelihood(model.engine, observation.place)
     return (_, cell) => table[cell % (CELLS / 2)]!
   }
   if (observation.kind !== 'rocker' && observation.kind !== 'blade') return null
   const valve = indexOfValve(model, observation.valveId)
   const slack = observation.kind === 'rocker' ? observation.slack : observation.went
   const tables = model.slackChance[valve]!
+  const refused = observation.kind === 'blade' && !slack
   return (h, cell) => {
     const hypothesis = model.hypotheses[h]!
     const none = hypothesis.noClearance.includes(valve)
     const chance = none ? SLACK_CHANCE.noClearance : tables[hypothesis.decompressor ? 1 : 0][cell]!
-    const struck = observation.kind === 'blade' && slack && none ? STRUCK_OUT : 1
+    if (refused) return 1 - chance * (1 - UNDER_THINNEST_CHANCE)
+    const struck = observation.kind === 'blade' && none ? STRUCK_OUT : 1
     return (slack ? chance : 1 - chance) * struck
   }
 }

@@ -1,6 +1,6 @@
 import { CYCLE_DEG, type Engine, signedWay, wrap } from '../engine'
 import type { Belief } from './belief'
-import { CELL_DEG, CELLS } from './model'
+import { CELL_DEG, CELLS } from './grid'
 
 /** An arc `[startDeg, startDeg + sweepDeg)` of the cycle that the crank may be in, with its probability and likeliest angle. */
 export interface BeliefArc { startDeg: number, sweepDeg: number, peakDeg: number, probability: number, name: string }

@@ -1,6 +1,8 @@
-import { pistonDrop, signedWay, wrap } from '../engine'
+import { wrap } from '../engine'
 import { placeAngle, type Place } from '../stops'
-import { CELL_DEG, CELLS, type PositionModel } from './model'
+import { CELL_DEG, cellOf, CELLS } from './grid'
+import type { PositionModel } from './model'
+import { arrivalShape, bell, nextPlace, placeAfterTurns } from './places'
 
 /**
  * What is believed of the crank and of the valves, jointly: `mass[h * CELLS + cell]` sums to 1.
@@ -8,73 +10,9 @@ import { CELL_DEG, CELLS, type PositionModel } from './model'
  */
 export interface Belief { mass: Float64Array }
 
-/** How sharply each thing is seen. From memory. */
-const MARK_SIGMA_DEG = 2
-const OTHER_MARK_CHANCE = 0.03
-const OTHER_MARK_WITHIN_DEG = 40
-const ANYWHERE_CHANCE = 0.01
-const ANYWHERE_WITHIN_DEG = 45
-const TOP_SIGMA_MM = 0.1
-const DROP_SIGMA_MM = 0.5
-/** “The next one” is at least this far on: nobody calls the mark he stands on the next. */
-const NEXT_PLACE_DEG = 7
 const TURN_SIGMA_DEG = 3
 /** A watched intake tells the stroke but for this. From memory. */
 const WATCH_ERROR = 0.003
-
-const bell = (x: number, sigma: number): number => Math.exp(-0.5 * (x / sigma) ** 2)
-const cellOf = (deg: number): number => Math.round(wrap(deg) / CELL_DEG) % CELLS
-const normalised = (kernel: Float64Array, total: number): Float64Array => {
-  const sum = kernel.reduce((a, b) => a + b, 0)
-  return sum > 0 ? kernel.map(v => v * total / sum) : kernel
-}
-
-/** Chance of standing at each cell of one turn when a place is reported: 720 cells, [0°, 360°), summing to 1 − “anywhere”. */
-function placeShape({ engine }: PositionModel, place: Place): Float64Array {
-  const turn = new Float64Array(CELLS / 2)
-  const at = placeAngle(engine, place)
-  if (place.kind === 'mark') {
-    const away = (mark: { angleDeg: number }) => Math.abs(signedWay(at, mark.angleDeg, 360))
-    const others = engine.marks.filter((mark, i) => i !== place.markIndex && away(mark) <= OTHER_MARK_WITHIN_DEG).sort((a, b) => away(a) - away(b))
-    const near = [others.find(m => signedWay(at, m.angleDeg, 360) < 0), others.find(m => signedWay(at, m.angleDeg, 360) > 0)].filter(m => m !== undefined)
-    const share = near.length ? OTHER_MARK_CHANCE / near.length : 0
-    for (let i = 0; i < turn.length; i++) {
-      turn[i] = (1 - share * near.length) * bell(signedWay(at, i * CELL_DEG, 360), MARK_SIGMA_DEG)
-      for (const mark of near) turn[i]! += share * bell(signedWay(mark.angleDeg, i * CELL_DEG, 360), MARK_SIGMA_DEG)
-    }
-  }
-  else {
-    const firing = engine.cylinders.find(c => c.id === place.cylinderId)?.firingAngleDeg ?? 0
-    const [wantedMm, sigmaMm] = place.kind === 'piston-top' ? [0, TOP_SIGMA_MM] : [place.dropMm, DROP_SIGMA_MM]
-    for (let i = 0; i < turn.length; i++) {
-      const past = signedWay(firing, i * CELL_DEG, 360)
-      if (place.kind === 'rod-drop' && past < 0) continue
-      turn[i] = bell(pistonDrop(engine, past) - wantedMm, sigmaMm)
-    }
-  }
-  return normalised(turn, 1 - ANYWHERE_CHANCE)
-}
-
-/** Likelihood of seeing a place, over one turn: its shape, and a little chance of being anywhere. */
-export function placeLikelihood(model: PositionModel, place: Place): Float64Array {
-  const anywhere = ANYWHERE_CHANCE / (CELLS / 2)
-  return placeShape(model, place).map(v => v + anywhere)
-}
-
-/** The shape of an arrival about 0: cells −90°…+90° from the place; the 1 % “anywhere” stays near and never reaches the other stroke. */
-function arrivalShape(model: PositionModel, place: Place): { offset: number, chance: number }[] {
-  const shape = placeShape(model, place)
-  const at = placeAngle(model.engine, place)
-  const reach = 2 * OTHER_MARK_WITHIN_DEG / CELL_DEG
-  const wide = ANYWHERE_WITHIN_DEG / CELL_DEG
-  const arrival: { offset: number, chance: number }[] = []
-  for (let offset = -reach; offset <= reach; offset++) {
-    const near = shape[cellOf(wrap(at + offset * CELL_DEG, 360)) % (CELLS / 2)] ?? 0
-    const chance = (near > 1e-9 ? near : 0) + (Math.abs(offset) <= wide ? ANYWHERE_CHANCE / (2 * wide + 1) : 0)
-    if (chance > 0) arrival.push({ offset, chance })
-  }
-  return arrival
-}
 
 /** Nothing known of the crank; of the valves only the priors. */
 export function openBelief(model: PositionModel): Belief {
@@ -98,7 +36,7 @@ const sumOf = (mass: Float64Array, h: number): number => {
 
 /** Gathers each hypothesis's mass at the cells a move ends at, then spreads each as an arrival at that place is spread. */
 function arrive(model: PositionModel, { mass }: Belief, place: Place, destination: (fromDeg: number) => number): Belief {
-  const arrival = arrivalShape(model, place)
+  const arrival = arrivalShape(model.engine, place)
   const next = new Float64Array(mass.length)
   const ends = Int32Array.from({ length: CELLS }, (_, i) => cellOf(destination(i * CELL_DEG)))
   model.hypotheses.forEach((_, h) => {
@@ -115,16 +53,13 @@ function arrive(model: PositionModel, { mass }: Belief, place: Place, destinatio
 /** On until a place shows: each cell goes to its next such place at least 7° ahead, so the stroke is kept. */
 export function moveTo(model: PositionModel, belief: Belief, place: Place): Belief {
   const at = placeAngle(model.engine, place)
-  return arrive(model, belief, place, from => from + NEXT_PLACE_DEG + wrap(at - from - NEXT_PLACE_DEG, 360))
+  return arrive(model, belief, place, from => nextPlace(at, from))
 }
 
-/**
- * Whole turns on, back to a place: each cell goes to the place nearest to where those turns end.
- * Not “the next place, n times”: somebody who stood on F and took it for T would then lose a turn that his hand did make.
- */
+/** Whole turns on, back to a place: each cell goes to the place nearest to where those turns end. */
 export function turnTo(model: PositionModel, belief: Belief, turns: number, place: Place): Belief {
   const at = placeAngle(model.engine, place)
-  return arrive(model, belief, place, from => from + 360 * turns + signedWay(wrap(from, 360), at, 360))
+  return arrive(model, belief, place, from => placeAfterTurns(at, from, turns))
 }
 
 /** The intake was watched opening and shutting, then the crank came on to the place: its first after the valve has shut. */

@@ -1,7 +1,7 @@
 import { observe } from './apply'
 import { type Belief, openBelief } from './belief'
 import type { PositionModel } from './model'
-import { movesCrank, type Noted, observationKey } from './observation'
+import { movesCrank, type Noted, replaces, saidAlready } from './observation'
 
 /** Snapshots of the belief at crank movements, so that one answer more, or one less, does not fold the whole job again. */
 export interface LocateMemory { snapshots: Map<string, Belief> }
@@ -17,8 +17,8 @@ export function segments(noted: Noted[]): Segment[] {
     if (movesCrank(entry.observation)) all.push({ move: entry, answers: [] })
     else {
       const here = all.at(-1)!
-      const key = observationKey(entry.observation)
-      here.answers = [...here.answers.filter(a => observationKey(a.observation) !== key || a.observation.kind === 'screw-set'), entry]
+      if (here.answers.some(a => saidAlready(entry.observation, a.observation))) continue
+      here.answers = [...here.answers.filter(a => !replaces(entry.observation, a.observation)), entry]
     }
   }
   return all

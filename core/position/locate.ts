@@ -4,7 +4,8 @@ import { type BeliefArc, crankChance, likelyArcs } from './arcs'
 import type { Belief } from './belief'
 import { type Clash, findClash } from './clash'
 import { beliefAfter, type LocateMemory, segments } from './fold'
-import { CELL_DEG, CELLS, type PositionModel } from './model'
+import { CELL_DEG, CELLS } from './grid'
+import type { PositionModel, Way } from './model'
 import type { Noted } from './observation'
 
 /** A stop is settled, or known to lie elsewhere, at this probability. */
@@ -13,7 +14,7 @@ export const SETTLED_AT = 0.99
 /** Where the crank is, as far as it is known. `turnDeg` is how far it is to the stop in the running direction. */
 export type Standing =
   | { kind: 'settled', stop: Stop, probability: number }
-  | { kind: 'elsewhere', stop: Stop, turnDeg: number, probability: number }
+  | { kind: 'elsewhere', stop: Stop, turns: 1 | null, turnDeg: number, probability: number }
   | { kind: 'open' }
 
 export interface Position {
@@ -33,35 +34,37 @@ export interface Position {
   clash: Clash | null
 }
 
-/** Chance that all valves of a stop may be measured if the crank were turned on by `byDeg`, jointly. */
-function chanceAllClosed(model: PositionModel, { mass }: Belief, stop: Stop, byDeg: number): number {
-  const shift = Math.round(byDeg / CELL_DEG)
+/** Chance that all valves of a stop may be measured here, jointly. */
+function chanceAllClosed(model: PositionModel, { mass }: Belief, stop: Stop): number {
   const valves = stop.valves.map(v => model.engine.valves.findIndex(e => e.id === v.valveId))
   let sum = 0
   model.hypotheses.forEach((hypothesis, h) => {
     const tables = valves.map(v => model.closed[v]![hypothesis.decompressor ? 1 : 0])
-    for (let i = 0; i < CELLS; i++) {
-      const cell = (i + shift) % CELLS
-      if (tables.every(table => table[cell])) sum += mass[h * CELLS + i]!
-    }
+    for (let i = 0; i < CELLS; i++) if (tables.every(table => table[i])) sum += mass[h * CELLS + i]!
+  })
+  return sum
+}
+
+/** Chance that a whole move ends with all the stop's valves closed. The move itself is looked at, not only its angle: going on to a place also mends a little error. */
+function chanceOfWay(model: PositionModel, { mass }: Belief, { chance }: Way): number {
+  let sum = 0
+  model.hypotheses.forEach((hypothesis, h) => {
+    const table = chance[hypothesis.decompressor ? 1 : 0]
+    for (let i = 0; i < CELLS; i++) sum += mass[h * CELLS + i]! * table[i]!
   })
   return sum
 }
 
 function standingOf(model: PositionModel, belief: Belief, peakDeg: number, answeredHere: boolean): Standing {
-  const stops = model.plan.stops
-    .map(stop => ({ stop, probability: chanceAllClosed(model, belief, stop, 0) }))
-    .sort((a, b) => b.probability - a.probability)
-  const here = stops[0]
+  const here = model.plan.stops
+    .map(stop => ({ stop, probability: chanceAllClosed(model, belief, stop) }))
+    .sort((a, b) => b.probability - a.probability)[0]
   if (here && here.probability >= SETTLED_AT && answeredHere) return { kind: 'settled', ...here }
-  const ways = model.plan.stops
-    .map((stop) => {
-      const turnDeg = wrap(stop.crankDeg - peakDeg)
-      return { stop, turnDeg, probability: chanceAllClosed(model, belief, stop, turnDeg) }
-    })
-    .filter(way => way.probability >= SETTLED_AT)
-    .sort((a, b) => a.turnDeg - b.turnDeg)
-  return ways[0] ? { kind: 'elsewhere', ...ways[0] } : { kind: 'open' }
+  const way = model.ways
+    .map(w => ({ stop: w.stop, turns: w.turns, turnDeg: wrap(w.stop.crankDeg - peakDeg), probability: chanceOfWay(model, belief, w) }))
+    .filter(w => w.probability >= SETTLED_AT)
+    .sort((a, b) => a.turnDeg - b.turnDeg || b.probability - a.probability)[0]
+  return way ? { kind: 'elsewhere', ...way } : { kind: 'open' }
 }
 
 function closedChances(model: PositionModel, { mass }: Belief): Record<string, number> {

@@ -1,9 +1,7 @@
 import { baseCircle, closedArcs, decompressorArc, type Engine, inArc, shiftArc, spareInArc, valveEvents, wrap, type Arc, type Valve } from '../engine'
-import { planStops, STOP_MARGIN_DEG, type StopPlan } from '../stops'
-
-/** The belief lives on a grid of half degrees. */
-export const CELL_DEG = 0.5
-export const CELLS = 1440
+import { placeAngle, planStops, type Stop, STOP_MARGIN_DEG, type StopPlan } from '../stops'
+import { CELL_DEG, cellOf, CELLS } from './grid'
+import { arrivalShape, nextPlace, placeAfterTurns } from './places'
 
 /** Chance that a valve has no clearance, before anything was felt. From memory. */
 export const NO_CLEARANCE_PRIOR = { intake: 0.04, exhaust: 0.08 }
@@ -14,6 +12,8 @@ const DECOMPRESSOR_EDGE_DEG = 20
 
 /** Chance of feeling slack, by where the valve is on its cam. From memory. */
 export const SLACK_CHANCE = { closed: 0.97, ramp: 0.5, open: 0.01, held: 0.01, heldEdge: 0.5, noClearance: 0.02 }
+/** Chance that a closed valve with clearance refuses even the thinnest blade of a set. From memory. */
+export const UNDER_THINNEST_CHANCE = 0.15
 
 /** One way the engine may be: which valves have no clearance (indices), and whether a decompressor is there. */
 export interface Hypothesis { noClearance: readonly number[], decompressor: boolean, prior: number }
@@ -27,7 +27,12 @@ export interface PositionModel {
   slackChance: [Float64Array, Float64Array][]
   /** closed[valve][decompressor 0/1][cell]: 1 where the valve may be measured with the stop margin to spare. */
   closed: [Uint8Array, Uint8Array][]
+  /** For each planned stop, the whole moves that could lead there. */
+  ways: Way[]
 }
+
+/** A whole move to a stop's place, and from each cell the chance that all the stop's valves may be measured where it ends. */
+export interface Way { stop: Stop, turns: 1 | null, chance: [Float64Array, Float64Array] }
 
 function* valveSets(valves: Valve[]): Generator<number[]> {
   yield []
@@ -74,18 +79,34 @@ const closedTable = (arcs: Arc[]): Uint8Array => cells(new Uint8Array(CELLS), de
     return spare.beforeDeg >= STOP_MARGIN_DEG && spare.afterDeg >= STOP_MARGIN_DEG
   }) ? 1 : 0)
 
+/** How surely each whole move to a stop ends with its valves closed, by the cell it starts from. */
+function waysTo(engine: Engine, stop: Stop, closed: PositionModel['closed']): Way[] {
+  const at = placeAngle(engine, stop.place)
+  const arrival = arrivalShape(engine, stop.place)
+  const valves = stop.valves.map(v => engine.valves.findIndex(e => e.id === v.valveId))
+  const endsWell = ([0, 1] as const).map(held => new Map([at, at + 360].map((end) => {
+    const cell = cellOf(end)
+    const chance = arrival.reduce((sum, a) => sum + (valves.every(v => closed[v]![held][(cell + a.offset + CELLS) % CELLS]) ? a.chance : 0), 0)
+    return [cell, chance / arrival.reduce((sum, a) => sum + a.chance, 0)]
+  })))
+  const table = (held: 0 | 1, end: (deg: number) => number) => cells(new Float64Array(CELLS), deg => endsWell[held]!.get(cellOf(end(deg))) ?? 0)
+  const way = (turns: 1 | null, end: (deg: number) => number): Way => ({ stop, turns, chance: [table(0, end), table(1, end)] })
+  return [way(null, deg => nextPlace(at, deg)), way(1, deg => placeAfterTurns(at, deg, 1))]
+}
+
 /** Prepares an engine for `locate`. Costs a millisecond or so; one model serves a whole job. */
 export function positionModel(engine: Engine): PositionModel {
   const withArcs = closedArcs(engine)
   const firing = (valve: Valve) => engine.cylinders.find(c => c.id === valve.cylinderId)?.firingAngleDeg ?? 0
+  const plan = planStops(engine)
+  const closed = engine.valves.map((valve): [Uint8Array, Uint8Array] => [closedTable([baseCircle(engine, valve)]), closedTable(withArcs[valve.id] ?? [])])
   return {
-    engine,
-    plan: planStops(engine),
+    engine, plan, closed,
+    ways: plan.stops.flatMap(stop => waysTo(engine, stop, closed)),
     hypotheses: hypothesesOf(engine),
     slackChance: engine.valves.map((valve) => {
       const held = decompressorArc(engine.decompressor, valve.role)
       return [slackTable(engine, valve, null), slackTable(engine, valve, held && shiftArc(held, firing(valve)))]
     }),
-    closed: engine.valves.map(valve => [closedTable([baseCircle(engine, valve)]), closedTable(withArcs[valve.id] ?? [])]),
   }
 }

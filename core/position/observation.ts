@@ -37,12 +37,20 @@ const MOVES: ReadonlySet<Observation['kind']> = new Set(['move', 'turns', 'turn'
 /** Whether an observation moved the crank, so that what was felt before it was felt somewhere else. */
 export const movesCrank = (observation: Observation): boolean => MOVES.has(observation.kind)
 
-/** Observations with the same key, made without a crank movement between, replace each other: none counts twice. */
-export function observationKey(observation: Observation): string {
-  switch (observation.kind) {
-    case 'rocker': case 'blade': return `play:${observation.valveId}`
-    case 'screw-set': return `screw:${observation.valveId}`
-    case 'seen': return 'seen'
-    default: return observation.kind
-  }
+/** The valve that a feel speaks of, or null. */
+const feltValve = (o: Observation): string | null => o.kind === 'rocker' || o.kind === 'blade' ? o.valveId : null
+
+/**
+ * Whether a later answer at the same place takes the place of an earlier one, so that none counts twice.
+ * A blade that goes says what a slack rocker says, and more surely. A thinnest blade that is refused does not unsay
+ * a rocker that clicks: the gap may be thinner than the blade.
+ */
+export function replaces(later: Observation, earlier: Observation): boolean {
+  const valve = feltValve(later)
+  if (valve !== null && valve === feltValve(earlier)) return later.kind === earlier.kind || (later.kind === 'blade' && later.went)
+  return later.kind === 'seen' && earlier.kind === 'seen'
 }
+
+/** Whether an earlier blade that went makes a later rocker answer needless. */
+export const saidAlready = (later: Observation, earlier: Observation): boolean =>
+  later.kind === 'rocker' && earlier.kind === 'blade' && earlier.went && earlier.valveId === later.valveId

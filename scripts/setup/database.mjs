@@ -1,22 +1,14 @@
 import { spawn, spawnSync } from 'node:child_process'
 import { randomBytes } from 'node:crypto'
 import { existsSync, mkdirSync, mkdtempSync, readFileSync, renameSync, rmSync, writeFileSync } from 'node:fs'
-import { createServer } from 'node:net'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
+import { freePort } from './ports.mjs'
 import { StopWithWords } from './say.mjs'
 
 const asRoot = process.getuid?.() === 0
 const userArgs = asRoot ? ['--user=root'] : []
 const pause = ms => new Promise(resolve => setTimeout(resolve, ms))
-
-const freePort = () => new Promise((resolve, reject) => {
-  const server = createServer().once('error', reject)
-  server.listen(0, '127.0.0.1', () => {
-    const { port } = server.address()
-    server.close(() => resolve(port))
-  })
-})
 
 /** Passwords and the session secret of this data folder, made once, readable by its owner alone. */
 export function secretsOf(data) {

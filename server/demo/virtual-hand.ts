@@ -43,6 +43,12 @@ export class VirtualHand {
     throw new RangeError('never that far down')
   }
 
+  /** Whole turns, then to the place nearest to where they end. */
+  private turnWhole(turns: number, place: Place): void {
+    const at = this.angleOf(place)
+    this.truth.crankDeg = wrap(at + 360 * Math.round((this.truth.crankDeg + 360 * turns - at) / 360))
+  }
+
   private turnTo(place: Place): void {
     this.truth.crankDeg = wrap(this.truth.crankDeg + 7 + wrap(this.angleOf(place) - this.truth.crankDeg - 7, 360))
   }
@@ -58,10 +64,11 @@ export class VirtualHand {
   }
 
   private act(happening: Happening): void {
-    if (happening.type === 'prove-turned' && happening.payload.to) this.truth.crankDeg = wrap(this.angleOf(happening.payload.to) + 360 * Math.round((this.truth.crankDeg - this.angleOf(happening.payload.to)) / 360))
+    if (happening.type === 'prove-turned' && happening.payload.to) this.turnWhole(happening.payload.turns, happening.payload.to)
     if (happening.type !== 'crank') return
     for (const o of happening.payload.observations) {
-      if (o.kind === 'move' || o.kind === 'turns') this.turnTo(o.to)
+      if (o.kind === 'move') this.turnTo(o.to)
+      if (o.kind === 'turns') this.turnWhole(o.turns, o.to)
       if (o.kind === 'watched') this.truth.crankDeg = this.angleOf(o.to)
     }
   }

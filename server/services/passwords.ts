@@ -15,6 +15,7 @@ export async function hashPassword(password: string): Promise<string> {
 export async function passwordMatches(password: string, stored: string): Promise<boolean> {
   const [, N, r, p, salt = '', hash = ''] = stored.split('$')
   const wanted = Buffer.from(hash, 'base64')
-  const given = await scrypt(password.normalize('NFKC'), Buffer.from(salt, 'base64'), wanted.length || BYTES, { N: Number(N), r: Number(r), p: Number(p) })
-  return wanted.length > 0 && timingSafeEqual(wanted, given)
+  if (wanted.length === 0) return false
+  const given = await scrypt(password.normalize('NFKC'), Buffer.from(salt, 'base64'), wanted.length, { N: Number(N), r: Number(r), p: Number(p) })
+  return timingSafeEqual(wanted, given)
 }

@@ -23,10 +23,10 @@ const thouFirst = computed(() => s.value.unit === 'thou')
       <p class="right"><b>{{ shop }}</b><br>{{ day(signed?.at ?? s.opened.at) }}, <template v-if="signed">signed by {{ signed.by }} at {{ hour(signed.at) }}</template><b v-else>not signed</b></p>
     </header>
     <section class="cells">
-      <div><h3>Machine</h3><b>{{ s.machine.name }}</b><span>{{ s.machine.model }}, tag {{ s.machine.tag }}</span></div>
-      <div><h3>Owner</h3><b>{{ s.machine.owner }}</b><span>{{ s.complaint ? `came for: ${s.complaint}` : 'nothing said' }}</span></div>
-      <div><h3>Meter</h3><b>{{ s.machine.meter }}</b><span>{{ s.machine.sinceLast }}</span></div>
-      <div><h3>Engine, cold</h3><b>{{ s.cold }}</b><span>by {{ s.people.join(', ') || 'nobody yet' }}</span></div>
+      <div><h2 class="small">Machine</h2><b>{{ s.machine.name }}</b><span>{{ s.machine.model }}, tag {{ s.machine.tag }}</span></div>
+      <div><h2 class="small">Owner</h2><b>{{ s.machine.owner }}</b><span>{{ s.complaint ? `came for: ${s.complaint}` : 'nothing said' }}</span></div>
+      <div><h2 class="small">Meter</h2><b>{{ s.machine.meter }}</b><span>{{ s.machine.sinceLast }}</span></div>
+      <div><h2 class="small">Engine, cold</h2><b>{{ s.cold }}</b><span>by {{ s.people.join(', ') || 'nobody yet' }}</span></div>
     </section>
     <h2>Valves, seen from above</h2>
     <section class="map">
@@ -49,7 +49,7 @@ const thouFirst = computed(() => s.value.unit === 'thou')
       <div>
         <h2>Spec used: revision {{ s.spec.revision }}{{ s.spec.status === 'draft' ? ', a draft' : '' }}</h2>
         <p>{{ s.spec.source }}, {{ s.spec.sourceDate }}. Blades: {{ s.spec.bladeSet }}.</p>
-        <table><thead><tr><th /><th>mm</th><th>thou</th><th>target</th></tr></thead><tbody><tr v-for="v in s.valves" :key="v.valveId"><td>{{ v.name }}</td><td><b>{{ v.spec.words }}</b></td><td>{{ v.spec.thou }}</td><td>{{ v.spec.targetMm.toFixed(2) }} mm</td></tr></tbody></table>
+        <table><thead><tr><th>Valve</th><th>mm</th><th>thou</th><th>target</th></tr></thead><tbody><tr v-for="v in s.valves" :key="v.valveId"><td>{{ v.name }}</td><td><b>{{ v.spec.words }}</b></td><td>{{ v.spec.thou }}</td><td>{{ v.spec.targetMm.toFixed(2) }} mm</td></tr></tbody></table>
       </div>
       <div>
         <h2>Proofs, after two full turns</h2>
@@ -59,7 +59,7 @@ const thouFirst = computed(() => s.value.unit === 'thou')
     <section class="two">
       <div>
         <h2>Rounds of setting</h2>
-        <table v-if="rounds.length"><thead><tr><th>Valve</th><th>Screw</th><th>Before lock</th><th>Nipped</th><th>Torqued</th><th /></tr></thead><tbody><template v-for="v in rounds" :key="v.valveId"><tr v-for="(r, i) in v.rounds" :key="i"><td>{{ i === 0 || r.round !== v.rounds[i - 1]?.round ? `${v.name} ${r.round}` : '' }}</td><td>{{ r.turnedDeg === null ? 'as it was' : `${Math.abs(r.turnedDeg)}° ${r.turnedDeg >= 0 ? 'clockwise' : 'back'}` }}</td><td>{{ r.beforeLock }}</td><td>{{ r.nipped }}</td><td>{{ r.torqued }}</td><td><PrintVerdict v-if="r.torqued" :verdict="r.verdict" /></td></tr></template></tbody></table>
+        <table v-if="rounds.length"><thead><tr><th>Valve</th><th>Screw</th><th>Before lock</th><th>Nipped</th><th>Torqued</th><th>Verdict</th></tr></thead><tbody><template v-for="v in rounds" :key="v.valveId"><tr v-for="(r, i) in v.rounds" :key="i"><td>{{ i === 0 || r.round !== v.rounds[i - 1]?.round ? `${v.name} ${r.round}` : '' }}</td><td>{{ r.turnedDeg === null ? 'as it was' : `${Math.abs(r.turnedDeg)}° ${r.turnedDeg >= 0 ? 'clockwise' : 'back'}` }}</td><td>{{ r.beforeLock }}</td><td>{{ r.nipped }}</td><td>{{ r.torqued }}</td><td><PrintVerdict v-if="r.torqued" :verdict="r.verdict" /></td></tr></template></tbody></table>
         <p v-else>No valve was set: all were in as found, or left as they were.</p>
       </div>
       <div>
@@ -89,7 +89,7 @@ const thouFirst = computed(() => s.value.unit === 'thou')
 <style scoped>
 .sheet { background: #fff; color: #111; width: 190mm; padding: 4mm; font: 12.5px/1.35 var(--sentences); } .sheet :deep(text) { fill: #111; }
 header { display: flex; justify-content: space-between; align-items: end; border-bottom: 2px solid #111; padding-bottom: 6px; } h1 { font-size: 29px; line-height: 1.1; } .right { text-align: right; }
-h2 { font-size: 15px; margin: 7px 0 3px; } h3 { font-size: 12px; font-weight: 500; color: #444; }
+h2 { font-size: 15px; margin: 7px 0 3px; } .small { font-size: 12px; font-weight: 500; color: #444; margin: 0; }
 section { border-bottom: 1px solid #111; display: grid; } section > div { padding: 2px 12px 7px 0; min-width: 0; } section > div + div { padding-left: 12px; border-left: 1px solid #111; }
 .cells { grid-template-columns: 1.3fr 1fr .9fr 1fr; padding-top: 5px; } .cells b, .cells span { display: block; overflow-wrap: anywhere; } .cells b { font: 600 15px/1.25 var(--figures); }
 .two { grid-template-columns: 1fr 1fr; } .three { grid-template-columns: 1fr 1fr 1fr; }
@@ -98,5 +98,6 @@ section { border-bottom: 1px solid #111; display: grid; } section > div { paddin
 .sheet-rule { width: 300px; } i { display: inline-block; width: 22px; height: 8px; border: 1.4px solid #111; margin: 0 2px 0 6px; } .solid { background: #111; } .tint { background: #E4E4E4; border-color: #999; }
 table { width: 100%; border-collapse: collapse; font: 500 12.5px/1.3 var(--figures); } td, th { padding: 2px 8px 2px 0; border-bottom: 1px solid #ccc; text-align: left; vertical-align: top; overflow-wrap: anywhere; } th { color: #444; font-weight: 500; }
 footer { display: grid; grid-template-columns: 1.2fr 1fr; column-gap: 16px; } .sign { display: grid; grid-template-columns: 2fr 1fr; gap: 12px; align-items: end; padding-top: 34px; } .sign span { border-top: 1px solid #111; } .caution { grid-column: 1 / -1; border-top: 2px solid #111; margin-top: 6px; padding-top: 4px; }
+@media print { .sheet { zoom: .93; padding: 0; } }
 @media (max-width: 760px) and (not print) { .sheet { width: 100%; } .cells, .two, .three, .map, footer { grid-template-columns: 1fr; } .map figure { grid-column: 1; grid-row: auto; max-width: 260px; } section > div + div { border-left: 0; padding-left: 0; } .line { grid-template-columns: 62px 1fr auto; } }
 </style>

@@ -9,9 +9,10 @@ import { type Draft, key } from './thing'
 const crank = (...observations: Observation[]): Happening => ({ type: 'crank', payload: { observations } })
 const lost = key('I lost track', 'turned back, or looked away', crank({ kind: 'lost' }))
 
-function moveDraft({ pin }: JobView, advice: Extract<Advice, { kind: 'move' }>): Draft {
-  const { engine } = pin.spec
+function moveDraft(view: JobView, advice: Extract<Advice, { kind: 'move' }>): Draft {
+  const { engine } = view.pin.spec
   const { to, turns } = advice
+  const lastPlaceIs = (place: Place) => JSON.stringify(lastPlace(view)) === JSON.stringify(place)
   const arrived: Observation = turns ? { kind: 'turns', turns, to } : { kind: 'move', to }
   const round: Observation[] = turns ? [{ kind: 'turns', turns: turns + 1, to }] : [{ kind: 'move', to }, { kind: 'turns', turns: 1, to }]
   const why: Record<typeof advice.why, string> = {
@@ -24,7 +25,7 @@ function moveDraft({ pin }: JobView, advice: Extract<Advice, { kind: 'move' }>):
   const title = to.kind === 'mark' ? `${placeWords(engine, to)} is there` : to.kind === 'piston-top' ? 'Rod at its highest' : `${to.dropMm} mm down`
   return {
     label: `Turn ${turningWords(engine)}`,
-    instruction: turns ? `Turn one full turn on, until ${untilWords(engine, to)}` : `Turn on until ${untilWords(engine, to)}`,
+    instruction: turns ? lastPlaceIs(to) ? `Turn one full turn on, until ${untilWords(engine, to)}` : `Turn one full turn, then on until ${untilWords(engine, to)}` : `Turn on until ${untilWords(engine, to)}`,
     why: why[advice.why],
     keys: [
       key(title, 'stopped there', crank(arrived)),

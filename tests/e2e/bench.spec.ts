@@ -1,0 +1,157 @@
+import AxeBuilder from '@axe-core/playwright'
+import { expect, type Page, test } from '@playwright/test'
+import { instruction, newJob, saved, signIn, workUntil } from './bench'
+
+const tight = () => ({ intake: 0.10, exhaust: 0.105, degPerMm: 720 })
+const clean = async (page: Page, where: string) => {
+  const { violations } = await new AxeBuilder({ page }).analyze()
+  expect(violations.map(v => `${where}: ${v.id} ${v.nodes[0]?.target}`)).toEqual([])
+}
+
+test('axe finds nothing on sign-in, Bay, each Bench step and the sheet, in light and dim', async ({ page }) => {
+  test.setTimeout(150_000)
+  await page.goto('/sign-in')
+  await clean(page, 'sign-in')
+  await signIn(page)
+  await expect(page.locator('[data-job]').first()).toBeVisible()
+  await clean(page, 'Bay')
+  for (const path of ['/jobs/new', '/spec-book', '/spec-book/new', '/shelf', '/shop']) {
+    await page.goto(path)
+    await page.waitForLoadState('networkidle')
+    await clean(page, path)
+  }
+  const job = await newJob(page, 'Minnow 125')
+  await page.goto(`/jobs/${job}`)
+  const gaps = tight()
+  for (const stop of ['Is this the', 'How cold', 'Take the rocker', 'Find intake', 'Wiggle', 'Try', 'Turn the screw', 'Turn it over', 'Which gasket', 'Sign and close']) {
+    await workUntil(page, stop, gaps)
+    await clean(page, stop)
+  }
+  await page.evaluate(() => document.documentElement.classList.add('dark'))
+  await clean(page, 'dim')
+  await page.goto(`/jobs/${job}/sheet`)
+  await expect(page.locator('article.sheet')).toBeVisible()
+  await clean(page, 'sheet')
+})
+
+test('undo, at any depth, and for a movement it asks which of the two is meant', async ({ page }) => {
+  await signIn(page)
+  await page.goto(`/jobs/${await newJob(page, 'Minnow 125')}`)
+  const gaps = tight()
+  await workUntil(page, 'Wiggle', gaps)
+  await page.keyboard.press('1')
+  await expect(instruction(page)).toContainText('Try')
+  await page.keyboard.press('u')
+  await expect(instruction(page)).toHaveText('Wiggle both rockers')
+  await page.keyboard.press('u')
+  await expect(page.getByRole('heading', { name: 'Recorded wrongly, or turned back?' })).toBeVisible()
+  await page.getByRole('button', { name: /Recorded wrongly/ }).click()
+  await expect(instruction(page)).toContainText('Turn on until T')
+  await page.keyboard.press('l')
+  await page.getByRole('button', { name: /Take back: At rest/ }).click()
+  await expect(instruction(page)).toContainText('How cold')
+  await saved(page)
+})
+
+test('a gate is gone through with a reason, a finding is written down, and both stand on the sheet', async ({ page }) => {
+  await signIn(page)
+  const job = await newJob(page, 'Minnow 125')
+  await page.goto(`/jobs/${job}`)
+  await workUntil(page, 'How cold', tight())
+  await page.keyboard.press('1')
+  await page.getByLabel('Temperature of the head').fill('sixty')
+  await page.keyboard.press('Enter')
+  await expect(page.getByRole('alert')).toContainText('as a number')
+  await page.getByLabel('Temperature of the head').fill('140 F')
+  await page.keyboard.press('Enter')
+  await expect(page.locator('.why')).toContainText('60 °C is over the limit')
+  await page.keyboard.press('g')
+  await page.getByLabel('Why go on').fill('Owner waits, told of the risk')
+  await page.getByRole('button', { name: 'Record' }).click()
+  await expect(instruction(page)).toContainText('cannot start')
+  await page.keyboard.press('m')
+  await page.getByRole('button', { name: 'Write down a finding' }).click()
+  await page.getByLabel('What did you find').fill('Cracked fuel hose')
+  await page.getByRole('button', { name: 'Record' }).click()
+  await saved(page)
+  await page.goto(`/jobs/${job}/sheet`)
+  await expect(page.locator('article.sheet')).toContainText('Owner waits, told of the risk')
+  await expect(page.locator('article.sheet')).toContainText('Cracked fuel hose')
+  await expect(page.locator('article.sheet')).toContainText('not signed')
+})
+
+test('“it moved” sends back to Find; contradicting blades are named, and one is asked for again', async ({ page }) => {
+  await signIn(page)
+  await page.goto(`/jobs/${await newJob(page, 'Minnow 125')}`)
+  const gaps = tight()
+  await workUntil(page, 'Is T still', gaps)
+  await page.keyboard.press('2')
+  await expect(instruction(page)).toContainText('Turn on until T')
+  await workUntil(page, 'Try', gaps)
+  for (let i = 0; i < 4; i++) await page.keyboard.press('ArrowLeft')
+  const thin = await page.locator('.blade.chosen .first').innerText()
+  await page.keyboard.press('4')
+  await expect(page.locator('.why')).not.toHaveText('')
+  for (let i = 0; i < 16 && await page.locator('.blade.chosen').getAttribute('data-blade') !== '0.2'; i++) await page.keyboard.press('ArrowRight')
+  await page.keyboard.press('1')
+  await expect(page.locator('.why')).toContainText(`${thin} no-go cannot both be right`)
+})
+
+test('the picture is the engine: wheel and section stand where the core puts them', async ({ page }) => {
+  await signIn(page)
+  await page.goto(`/jobs/${await newJob(page, 'Minnow 125')}`)
+  await workUntil(page, 'Wiggle', tight())
+  const wheel = page.locator('svg.wheel')
+  // closed arcs are drawn from the core's angles: the path's first point lies at startDeg / 2 on the dial
+  const start = await wheel.locator('[data-valve=intake] .closed').first().getAttribute('d')
+  const [x, y] = /M (\S+) (\S+)/.exec(start!)!.slice(1).map(Number) as [number, number]
+  const dial = (Math.atan2(x - 256, 256 - y) * 180 / Math.PI + 360) % 360
+  // intake: closes 36° after BDC at 1 mm, ramp 30°: the base circle begins at 606°
+  expect(dial * 2).toBeCloseTo(606, 0)
+  await expect(wheel.locator('.lobe')).toHaveCount(2)
+  await page.keyboard.press('4')
+  await expect(instruction(page)).toContainText('one full turn')
+  await expect.poll(async () => Number(await wheel.getAttribute('data-crank'))).toBeCloseTo(360, 0)
+  const drop = Number(await wheel.locator('.piston').getAttribute('data-drop'))
+  expect(drop).toBeLessThan(0.05)
+  for (const role of ['intake', 'exhaust']) expect(Number(await wheel.locator(`.valve[data-role=${role}]`).getAttribute('data-lift'))).toBeGreaterThan(0)
+  await page.keyboard.press('1')
+  await expect(instruction(page)).toContainText('Try')
+  for (const role of ['intake', 'exhaust']) await expect(page.locator(`.valve[data-role=${role}]`)).toHaveAttribute('data-lift', '0.00')
+})
+
+test('a job is put on hold and taken up again; leaving and coming back resumes at the same place', async ({ page }) => {
+  await signIn(page)
+  const job = await newJob(page, 'G30')
+  await page.goto(`/jobs/${job}`)
+  await workUntil(page, 'Take off', tight())
+  await page.keyboard.press('m')
+  await page.getByRole('button', { name: 'Put the job on hold' }).click()
+  await page.getByLabel('Why put it on hold').fill('Gasket ordered')
+  await page.getByRole('button', { name: 'Record' }).click()
+  await expect(instruction(page)).toHaveText('This job is on hold')
+  await saved(page)
+  await page.getByRole('link', { name: 'Bay', exact: false }).first().click()
+  await expect(page.locator(`[data-job="${job}"]`)).toContainText('Gasket ordered')
+  await page.locator(`[data-job="${job}"]`).click()
+  await page.getByRole('button', { name: 'Take it up again' }).click()
+  await expect(instruction(page)).toContainText('Take off')
+})
+
+test('a job that is not there says so, and leads back', async ({ page }) => {
+  await signIn(page)
+  await page.goto('/jobs/999999')
+  await expect(page.getByRole('heading', { name: 'This job cannot be shown' })).toBeVisible()
+  await expect(page.getByText('no such job in this shop')).toBeVisible()
+})
+
+test('nothing is fetched from anywhere else', async ({ page }) => {
+  const foreign: string[] = []
+  page.on('request', (request) => {
+    if (!request.url().startsWith(process.env.WEMBRIC_TEST_URL!) && !request.url().startsWith('data:') && !request.url().startsWith('blob:')) foreign.push(request.url())
+  })
+  await signIn(page)
+  await page.goto(`/jobs/${await newJob(page, 'Minnow 125')}`)
+  await expect(instruction(page)).toBeVisible()
+  expect(foreign).toEqual([])
+})

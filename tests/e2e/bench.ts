@@ -1,0 +1,59 @@
+import { expect, type Page } from '@playwright/test'
+
+/** The hidden truth of a test engine: its gaps in mm, and screw degrees a mm. */
+export interface Gaps { intake: number, exhaust: number, degPerMm: number }
+
+export async function signIn(page: Page, name = 'ines', password = 'quillbrook'): Promise<void> {
+  await page.goto('/sign-in')
+  await page.getByLabel('Name').fill(name)
+  await page.getByLabel('Password').fill(password)
+  await page.getByRole('button', { name: 'Sign in' }).click()
+  await page.waitForURL('**/')
+}
+
+let machines = 0
+/** Adds a machine of a demo model through the API and opens a job on it. */
+export async function newJob(page: Page, model: string): Promise<number> {
+  return page.evaluate(async ({ model, n }) => {
+    const get = async (path: string) => (await fetch(path)).json()
+    const post = async (path: string, body: unknown) => (await fetch(path, { method: 'POST', body: JSON.stringify(body), headers: { 'content-type': 'application/json' } })).json()
+    const found = (await get('/api/models')).find((m: { model: string }) => m.model === model)
+    const machine = await post('/api/machines', { name: `${model}, test ${n}`, tag: `E-${n}-${Date.now() % 1e7}`, modelId: found.id, meterUnit: 'h', customer: { name: 'E. Owner' } })
+    const [set] = await get('/api/blade-sets')
+    return (await post('/api/jobs', { machineId: machine.id, bladeSetId: set.id, meter: 12, complaint: 'due' })).id as number
+  }, { model, n: ++machines })
+}
+
+export const instruction = (page: Page) => page.getByTestId('instruction')
+
+/** Which key is true for a virtual engine that stands at compression TDC on the first T: the first, but for blades. */
+export function keyFor(text: string, label: string, gaps: Gaps): number {
+  if (text.startsWith('How cold')) return 2
+  const blade = /(?:Try|feel) (\d\.\d+)/.exec(text)?.[1]
+  if (!blade) return 1
+  const role = label.toLowerCase().includes('exhaust') || text.includes('exhaust') ? 'exhaust' : 'intake'
+  const turn = /screw (\d+)° (anti)?clockwise/.exec(text)
+  if (turn) gaps[role] -= Number(turn[1]) * (turn[2] ? -1 : 1) / gaps.degPerMm
+  const t = Number(blade)
+  const gap = gaps[role]
+  return gap < t - 0.01 ? 4 : gap < t ? 3 : gap < t + 0.015 ? 2 : 1
+}
+
+/** Answers, by keyboard or by tapping, until an instruction begins with given words. Returns what was asked. */
+export async function workUntil(page: Page, until: string, gaps: Gaps, how: 'keys' | 'taps' = 'keys'): Promise<string[]> {
+  const asked: string[] = []
+  for (let i = 0; i < 80; i++) {
+    const text = await instruction(page).innerText()
+    if (text.replaceAll('\n', ' ').startsWith(until)) return asked
+    asked.push(text)
+    const label = await page.locator('.panel .label').innerText()
+    const key = keyFor(text, label, gaps)
+    const before = await page.locator('.panel .next').innerText()
+    if (how === 'keys') await page.keyboard.press(String(key))
+    else await page.locator(`[data-key="${key}"]`).tap()
+    await expect.poll(async () => await page.locator('.panel .next, .panel .closed').first().innerText(), { message: `after “${text}”` }).not.toBe(before)
+  }
+  throw new Error(`“${until}” never came:\n${asked.join('\n')}`)
+}
+
+export const saved = (page: Page) => expect(page.getByTestId('saved')).toHaveText('Saved')

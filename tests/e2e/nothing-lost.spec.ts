@@ -1,0 +1,107 @@
+import { mkdtempSync, rmSync } from 'node:fs'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
+import { expect, test } from '@playwright/test'
+import { databaseSettings, openPool } from '../../server/database/pool'
+import { many } from '../../server/database/query'
+// @ts-expect-error a plain script, shared with the test command
+import { startServer } from '../../scripts/setup/server.mjs'
+import { instruction, newJob, saved, signIn, workUntil } from './bench'
+
+const gaps = () => ({ intake: 0.10, exhaust: 0.145, degPerMm: 720 })
+/** Each answer once, in the device's order. */
+async function expectOnce(env: Record<string, string>, job: number, least: number): Promise<void> {
+  const pool = openPool(databaseSettings(env as unknown as NodeJS.ProcessEnv, 'app'))
+  const rows = await many<{ id: string, seq: number, device_seq: number }>(pool, 'SELECT id, seq, device_seq FROM events WHERE job_id = ? ORDER BY seq', [job])
+  await pool.end()
+  expect(rows.length).toBeGreaterThanOrEqual(least)
+  expect(new Set(rows.map(r => r.id)).size).toBe(rows.length)
+  expect(rows.map(r => r.seq)).toEqual(rows.map((_, i) => i + 1))
+  expect(rows.map(r => r.device_seq)).toEqual([...rows.map(r => r.device_seq)].sort((a, b) => a - b))
+}
+
+test('the server is killed in mid-job, the page is reloaded meanwhile: no answer is lost or doubled', async ({ browser }) => {
+  test.setTimeout(150_000)
+  const data = mkdtempSync(join(tmpdir(), 'wembric-kill-'))
+  const root = process.cwd()
+  let server = await startServer({ root, data })
+  const context = await browser.newContext({ baseURL: server.env.WEMBRIC_TEST_URL })
+  const page = await context.newPage()
+  try {
+    await signIn(page)
+    const job = await newJob(page, 'Minnow 125')
+    await page.goto(`/jobs/${job}`)
+    const given = gaps()
+    const online = await workUntil(page, 'Take the spark plug', given)
+    await saved(page)
+    await page.waitForFunction(() => Boolean(navigator.serviceWorker.controller))
+
+    server.child.kill('SIGKILL')
+    const offline = await workUntil(page, 'Wiggle both rockers', given)
+    await expect(page.getByTestId('saved')).toContainText('to send')
+    await page.reload()
+    await expect(instruction(page)).toHaveText('Wiggle both rockers')
+    offline.push(...await workUntil(page, 'Is T still', given))
+    await expect(page.getByTestId('saved')).toContainText(`${offline.length} to send`)
+
+    server = await startServer({ root, data, port: server.port })
+    await saved(page)
+    await expectOnce(server.env, job, online.length + offline.length)
+
+    const other = await (await browser.newContext({ baseURL: server.env.WEMBRIC_TEST_URL })).newPage()
+    await signIn(other)
+    await other.goto(`/jobs/${job}`)
+    await expect(instruction(other)).toHaveText('Is T still at the pointer?')
+    await other.keyboard.press('1')
+    await expect(instruction(page), 'the first browser follows').toContainText('Try', { timeout: 5000 })
+  }
+  finally {
+    await context.close()
+    await server.stop()
+    rmSync(data, { recursive: true, force: true })
+  }
+})
+
+test('an expired session in mid-job keeps the answer and sends it after signing in again', async ({ page, context }) => {
+  await signIn(page)
+  const job = await newJob(page, 'Minnow 125')
+  await page.goto(`/jobs/${job}`)
+  await workUntil(page, 'How cold', gaps())
+  await saved(page)
+  await context.clearCookies()
+  await page.keyboard.press('2')
+  await expect(page.getByRole('alert')).toContainText('session has ended')
+  await expect(instruction(page)).toContainText('cannot start')
+  await page.getByRole('button', { name: 'Sign in' }).click()
+  await page.getByLabel('Name').fill('ines')
+  await page.getByLabel('Password').fill('quillbrook')
+  await page.getByRole('button', { name: 'Sign in' }).click()
+  await expect(instruction(page)).toContainText('cannot start')
+  await saved(page)
+  await expectOnce(process.env as Record<string, string>, job, 3)
+})
+
+test('an answer to a job that was closed elsewhere is refused, stays visible, and can be discarded', async ({ page, browser }) => {
+  await signIn(page)
+  const job = await newJob(page, 'Minnow 125')
+  await page.goto(`/jobs/${job}`)
+  await workUntil(page, 'Is this its spec', gaps())
+  await saved(page)
+  await page.context().setOffline(true)
+  const lead = await (await browser.newContext()).newPage()
+  await signIn(lead)
+  await lead.goto(`/jobs/${job}`)
+  await expect(instruction(lead)).toBeVisible()
+  await lead.keyboard.press('m')
+  await lead.getByRole('button', { name: 'Abandon the job' }).click()
+  await lead.getByLabel('Why abandon').fill('Owner came')
+  await lead.getByRole('button', { name: 'Record' }).click()
+  await expect(instruction(lead)).toHaveText('This job was abandoned')
+  await saved(lead)
+  await page.keyboard.press('1')
+  await expect(page.getByTestId('saved')).toContainText('1 to send')
+  await page.context().setOffline(false)
+  await expect(page.getByRole('alert')).toContainText('was not taken')
+  await page.getByRole('button', { name: 'Discard it' }).click()
+  await expect(page.getByRole('alert')).toHaveCount(0)
+})

@@ -1,0 +1,131 @@
+import { createConnection } from 'mysql2/promise'
+import { afterAll, beforeAll, describe, expect, it } from 'vitest'
+import { engineOf } from '../support/builders'
+import { migrationSettings, pool } from '../support/database'
+import { migrate } from '../../server/database/migrate'
+import { change, many, maybeOne, one, transaction } from '../../server/database/query'
+import { insertBladeSet } from '../../server/repositories/blade-sets'
+import { insertCustomer, insertMachine } from '../../server/repositories/machines'
+import { insertModel, insertRevision, modelById } from '../../server/repositories/models'
+import { insertPerson } from '../../server/repositories/people'
+import { readingsOfJob } from '../../server/repositories/readings'
+import { insertShop } from '../../server/repositories/shops'
+import { postEvent } from '../../server/services/job-log'
+import { openJob, readJob, readSheet } from '../../server/services/jobs'
+import { hashPassword, passwordMatches } from '../../server/services/passwords'
+import type { SignedIn } from '../../server/services/people'
+import { rebuildReadings } from '../../server/services/rebuild'
+import { startOfDay } from '../../server/services/bay'
+import { v7 as uuidv7 } from 'uuid'
+import type { Happening } from '../../core/job'
+
+const shops: { person: SignedIn, jobId: number }[] = []
+let count = 0
+
+/** A shop of its own with a lead, a model, a machine and an open job. */
+async function makeShop(): Promise<{ person: SignedIn, jobId: number }> {
+  const shopId = await insertShop(pool, { name: `Shop ${++count}`, timeZone: 'Etc/UTC', unit: 'mm', demo: 'no' })
+  const id = await insertPerson(pool, shopId, { signIn: uuidv7(), name: 'Ada', role: 'lead', passwordHash: 'x' })
+  const person: SignedIn = { id, shopId, name: 'Ada', role: 'lead' }
+  const modelId = await insertModel(pool, shopId, { maker: 'Test', model: 'M', code: '', kind: '' })
+  await insertRevision(pool, shopId, { modelId, revision: 1, engine: engineOf(), authorId: id, approved: true })
+  const customerId = await insertCustomer(pool, shopId, { name: 'Owner', contact: '' })
+  const machineId = await insertMachine(pool, shopId, { customerId, modelId, name: 'Machine', tag: 'A', serial: '', meterUnit: 'h' })
+  const bladeSetId = await insertBladeSet(pool, shopId, { name: 'A', unit: 'mm', bladesMm: [0.05, 0.08, 0.1, 0.12, 0.15] })
+  const { id: jobId } = await openJob(pool, person, { machineId, bladeSetId, meter: 10, meterReplaced: false, complaint: '' }, new Date())
+  return { person, jobId }
+}
+let seq = 0
+const say = (person: SignedIn, jobId: number, happening: Happening) =>
+  postEvent(pool, person, jobId, { ...happening, id: uuidv7(), version: 1, personId: person.id, deviceId: 'd', deviceSeq: ++seq, seenSeq: 0, at: new Date().toISOString() } as never, new Date())
+const trial = (t: number, feel: 'free' | 'no-go' | 'drag'): Happening => ({ type: 'trial', payload: { valveId: 'exhaust', bladesMm: [t], feel, after: null } })
+
+beforeAll(async () => {
+  shops.push(await makeShop(), await makeShop())
+})
+afterAll(() => pool.end())
+
+describe('each shop sees only its own', () => {
+  it('another shop’s job is not there: read, written to, or printed', async () => {
+    const [ours, theirs] = shops as [typeof shops[0], typeof shops[0]]
+    await expect(readJob(pool, ours.person.shopId, theirs.jobId, 0, new Date())).rejects.toMatchObject({ status: 404 })
+    await expect(readSheet(pool, ours.person.shopId, theirs.jobId, new Date())).rejects.toMatchObject({ status: 404 })
+    await expect(say(ours.person, theirs.jobId, trial(0.1, 'drag'))).rejects.toMatchObject({ status: 404 })
+  })
+  it('nor can its rows be tied to ours: foreign keys carry the shop', async () => {
+    const [ours, theirs] = shops as [typeof shops[0], typeof shops[0]]
+    const { machineId } = await one<{ machineId: number }>(pool, 'SELECT machine_id AS machineId FROM jobs WHERE id = ?', [theirs.jobId])
+    await expect(change(pool, 'UPDATE jobs SET machine_id = ? WHERE id = ?', [machineId, ours.jobId])).rejects.toMatchObject({ code: 'ER_NO_REFERENCED_ROW_2' })
+  })
+  it('the application’s account cannot change tables', async () => {
+    await expect(pool.query('CREATE TABLE x (a INT)')).rejects.toMatchObject({ code: 'ER_TABLEACCESS_DENIED_ERROR' })
+  })
+})
+
+describe('the readings are a projection of the log', () => {
+  it('written with the event, changed by what is taken back, and the same when made anew', async () => {
+    const { person, jobId } = shops[0]!
+    await say(person, jobId, trial(0.1, 'free'))
+    const { event } = await say(person, jobId, trial(0.15, 'no-go'))
+    expect(await readingsOfJob(pool, person.shopId, jobId)).toEqual([{ valveId: 'exhaust', phase: 'as found', round: 0, loMm: 0.1, hiMm: 0.15, verdict: 'unproved', proof: null }])
+    await say(person, jobId, { type: 'retracted', payload: { eventId: event.id, how: 'recorded wrongly' } })
+    const [row] = await readingsOfJob(pool, person.shopId, jobId)
+    expect(row).toMatchObject({ loMm: 0.1, hiMm: null })
+    const before = await many(pool, 'SELECT * FROM readings ORDER BY shop_id, job_id, valve_id, phase, round')
+    await change(pool, 'DELETE FROM readings')
+    await rebuildReadings(pool)
+    expect(await many(pool, 'SELECT * FROM readings ORDER BY shop_id, job_id, valve_id, phase, round')).toEqual(before)
+  })
+  it('an event that cannot be projected is not written either', async () => {
+    const { person, jobId } = shops[1]!
+    const { lastSeq } = await readJob(pool, person.shopId, jobId, 0, new Date())
+    await expect(say({ ...person, id: 999_999 }, jobId, trial(0.1, 'drag'))).rejects.toBeTruthy()
+    expect((await readJob(pool, person.shopId, jobId, 0, new Date())).lastSeq).toBe(lastSeq)
+  })
+})
+
+describe('the database', () => {
+  it('is migrated once, also when two start together', async () => {
+    const root = process.cwd()
+    expect(await Promise.all([migrate(migrationSettings(), root), migrate(migrationSettings(), root)])).toEqual([[], []])
+  })
+  it('a deadlock is tried again and comes out right', async () => {
+    const [a, b] = shops.map(s => s.jobId) as [number, number]
+    const touch = (first: number, second: number) => transaction(pool, async (db) => {
+      await db.execute('UPDATE jobs SET meter = COALESCE(meter, 0) + 1 WHERE id = ?', [first])
+      await new Promise(resolve => setTimeout(resolve, 80))
+      await db.execute('UPDATE jobs SET meter = COALESCE(meter, 0) + 1 WHERE id = ?', [second])
+    })
+    const sum = async () => (await one<{ n: number }>(pool, 'SELECT SUM(meter) AS n FROM jobs WHERE id IN (?, ?)', [a, b])).n
+    const before = await sum()
+    await Promise.all([touch(a, b), touch(b, a)])
+    expect(await sum()).toBe(before + 4)
+  })
+  it('one row means one row', async () => {
+    await expect(one(pool, 'SELECT 1 FROM shops WHERE id = 0')).rejects.toThrow(/none came/)
+    await expect(maybeOne(pool, 'SELECT 1 UNION ALL SELECT 2')).rejects.toThrow(/2 came/)
+    expect(await maybeOne(pool, 'SELECT 1 FROM shops WHERE id = 0')).toBeNull()
+  })
+  it('keeps its durability', async () => {
+    const connection = await createConnection(migrationSettings())
+    const [rows] = await connection.query('SELECT @@innodb_flush_log_at_trx_commit AS flush, @@innodb_doublewrite AS doublewrite, @@bind_address AS address')
+    expect(rows).toMatchObject([{ flush: 1, doublewrite: 1, address: '127.0.0.1' }])
+    await connection.end()
+  })
+  it('gives an engine back as it was written', async () => {
+    const { shopId } = shops[0]!.person
+    const { id } = await one<{ id: number }>(pool, 'SELECT id FROM engine_models WHERE shop_id = ?', [shopId])
+    expect((await modelById(pool, shopId, id))?.engine).toEqual(engineOf())
+  })
+})
+
+describe('passwords and days', () => {
+  it('a password matches its own hash only, and two hashes of it differ', async () => {
+    const [a, b] = [await hashPassword('blade 0.10'), await hashPassword('blade 0.10')]
+    expect(a).not.toBe(b)
+    expect([await passwordMatches('blade 0.10', a), await passwordMatches('blade 0.11', a), await passwordMatches('x', '')]).toEqual([true, false, false])
+  })
+  it.each([['2026-11-25T03:00:00.500Z', 'Etc/UTC', '2026-11-25T00:00:00.000Z'], ['2026-11-25T03:00:00.000Z', 'America/New_York', '2026-11-24T05:00:00.000Z']])('the day of %s in %s began at %s', (now, zone, start) => {
+    expect(startOfDay(new Date(now), zone).toISOString()).toBe(start)
+  })
+})

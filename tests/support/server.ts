@@ -1,0 +1,42 @@
+import { v7 as uuidv7 } from 'uuid'
+import type { Happening } from '../../core/job'
+import type { ProblemBody } from '../../shared/problem'
+
+/** The server under test: started once by the test command, with the demo shop in it. */
+export const BASE = process.env.WEMBRIC_TEST_URL ?? 'http://127.0.0.1:3999'
+
+export interface Answer<T> { status: number, body: T & Partial<ProblemBody>, type: string | null }
+
+/** Somebody at a browser: keeps the session cookie, speaks JSON, comes from the server's own page. */
+export class Client {
+  private cookie = ''
+  private seq = 0
+  readonly device = `t-${uuidv7().slice(-8)}`
+  personId = 0
+
+  async call<T = Record<string, unknown>>(method: string, path: string, body?: unknown, headers: Record<string, string> = {}): Promise<Answer<T>> {
+    const response = await fetch(`${BASE}${path}`, {
+      method, headers: { 'content-type': 'application/json', 'origin': BASE, 'cookie': this.cookie, ...headers },
+      ...body === undefined ? {} : { body: typeof body === 'string' ? body : JSON.stringify(body) },
+    })
+    const set = response.headers.get('set-cookie')
+    if (set) this.cookie = set.split(';')[0]!
+    const text = await response.text()
+    return { status: response.status, body: (text ? JSON.parse(text) : {}) as T & Partial<ProblemBody>, type: response.headers.get('content-type') }
+  }
+
+  get = <T>(path: string) => this.call<T>('GET', path)
+  post = <T>(path: string, body: unknown = {}) => this.call<T>('POST', path, body)
+
+  async signIn(name: string, password = 'quillbrook'): Promise<this> {
+    const { body } = await this.post<{ person: { id: number } }>('/api/session', { signIn: name, password })
+    this.personId = body.person.id
+    return this
+  }
+
+  event(happening: Happening, changes: Record<string, unknown> = {}) {
+    return { ...happening, id: uuidv7(), version: 1, personId: this.personId, deviceId: this.device, deviceSeq: ++this.seq, seenSeq: 0, at: new Date().toISOString(), ...changes }
+  }
+
+  answer = <T>(jobId: number, happening: Happening, changes: Record<string, unknown> = {}) => this.post<T>(`/api/jobs/${jobId}/events`, this.event(happening, changes))
+}

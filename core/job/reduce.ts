@@ -136,7 +136,13 @@ function bladeSpeaks(pin: JobPin, state: JobState, valve: ValveState, made: Tria
   const openedInVain = openedMm > thickness(made) + MOST_LACKING_MM
   if (openedInVain && !went(made)) state.noted.push({ id: `${made.id}:vain`, observation: { kind: 'rocker', valveId: valve.valveId, slack: false } })
   if (went(made) || openedInVain || (thickness(made) <= thinnest && !screwMovedHere))
-    state.noted.push({ id: made.id, observation: { kind: 'blade', valveId: valve.valveId, went: went(made) } })
+    state.noted.push({ id: made.id, observation: { kind: 'blade', valveId: valve.valveId, went: went(made), again: refusedBefore(state, valve.valveId) } })
+}
+/** Whether the thinnest blade was refused by this valve at an earlier place, its screw not moved since. */
+function refusedBefore(state: JobState, valveId: string): boolean {
+  const here = state.noted.findLastIndex(n => movesCrank(n.observation))
+  const screw = state.noted.findLastIndex(n => n.observation.kind === 'screw-set' && n.observation.valveId === valveId)
+  return state.noted.some(({ observation: o }, i) => i > screw && i < here && o.kind === 'blade' && o.valveId === valveId && !o.went)
 }
 /** No valve is set this far below no clearance. From memory. */
 const MOST_LACKING_MM = 0.15

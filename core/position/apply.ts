@@ -1,7 +1,7 @@
 import { UnknownPartError } from '../engine'
 import { type Belief, giveClearance, losePlace, moveTo, normal, turnBy, turnTo, watchThen } from './belief'
 import { CELLS } from './grid'
-import { type PositionModel, SLACK_CHANCE, UNDER_THINNEST_CHANCE } from './model'
+import { type PositionModel, SLACK_CHANCE, UNDER_THINNEST_AGAIN_CHANCE, UNDER_THINNEST_CHANCE } from './model'
 import type { Observation } from './observation'
 import { placeLikelihood } from './places'
 
@@ -29,7 +29,7 @@ function likelihoodOf(model: PositionModel, observation: Observation): ((hypothe
     const hypothesis = model.hypotheses[h]!
     const none = hypothesis.noClearance.includes(valve)
     const chance = none ? SLACK_CHANCE.noClearance : tables[hypothesis.decompressor ? 1 : 0][cell]!
-    if (refused) return 1 - chance * (1 - UNDER_THINNEST_CHANCE)
+    if (refused) return 1 - chance * (1 - (observation.again ? UNDER_THINNEST_AGAIN_CHANCE : UNDER_THINNEST_CHANCE))
     const struck = observation.kind === 'blade' && none ? STRUCK_OUT : 1
     return (slack ? chance : 1 - chance) * struck
   }

@@ -14,6 +14,8 @@ const DECOMPRESSOR_EDGE_DEG = 20
 export const SLACK_CHANCE = { closed: 0.97, ramp: 0.5, open: 0.01, held: 0.01, heldEdge: 0.5, noClearance: 0.02 }
 /** Chance that a closed valve with clearance refuses even the thinnest blade of a set. From memory. */
 export const UNDER_THINNEST_CHANCE = 0.15
+/** The same, of a valve that refused it at an earlier place too: a thin gap lasts, so it is hardly news. From memory. */
+export const UNDER_THINNEST_AGAIN_CHANCE = 0.6
 
 /** One way the engine may be: which valves have no clearance (indices), and whether a decompressor is there. */
 export interface Hypothesis { noClearance: readonly number[], decompressor: boolean, prior: number }

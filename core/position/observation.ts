@@ -14,7 +14,7 @@ export const placeSchema = z.discriminatedUnion('kind', [
  * - `watched` the intake of a cylinder open and shut, then on to the place
  * - `lost` the crank moved and nobody watched
  * - `seen` a place, without turning
- * - `rocker` slack or no play; `blade` the same said by a blade; `screw-set` the valve's clearance was made
+ * - `rocker` slack or no play; `blade` the same said by a blade (`again`: refused at an earlier place already); `screw-set` the valve's clearance was made
  */
 export const observationSchema = z.discriminatedUnion('kind', [
   z.object({ kind: z.literal('move'), to: placeSchema }),
@@ -24,7 +24,7 @@ export const observationSchema = z.discriminatedUnion('kind', [
   z.object({ kind: z.literal('lost') }),
   z.object({ kind: z.literal('seen'), place: placeSchema }),
   z.object({ kind: z.literal('rocker'), valveId: z.string().max(30), slack: z.boolean() }),
-  z.object({ kind: z.literal('blade'), valveId: z.string().max(30), went: z.boolean() }),
+  z.object({ kind: z.literal('blade'), valveId: z.string().max(30), went: z.boolean(), again: z.boolean().optional() }),
   z.object({ kind: z.literal('screw-set'), valveId: z.string().max(30) }),
 ])
 export type Observation = z.infer<typeof observationSchema>

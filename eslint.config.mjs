@@ -8,9 +8,17 @@ export default withNuxt(
     rules: {
       'vue/multi-word-component-names': 'off',
       'vue/html-self-closing': 'off',
+      // templates read as drawings here: what belongs to one element stays on one line where it fits
+      'vue/max-attributes-per-line': 'off',
+      'vue/first-attribute-linebreak': 'off',
+      'vue/singleline-html-element-content-newline': 'off',
+      'vue/multiline-html-element-content-newline': 'off',
+      'vue/html-closing-bracket-newline': 'off',
+      'vue/html-indent': ['error', 2],
       '@typescript-eslint/no-non-null-assertion': 'off',
       'no-console': ['error', { allow: ['warn', 'error'] }],
       'max-lines': ['warn', 320],
+      '@stylistic/max-statements-per-line': ['error', { max: 4 }],
     },
   },
   { files: ['core/**/*.ts'], ignores: ['core/**/*.test.ts'], rules: {

@@ -17,30 +17,31 @@ const security = {
 }
 
 export default defineNuxtConfig({
-  compatibilityDate: '2026-11-01',
-  telemetry: false,
+  modules: ['@pinia/nuxt', '@primevue/nuxt-module', 'nuxt-security', '@vite-pwa/nuxt', '@nuxt/eslint'],
   // behind a login and used offline: rendered in the browser, the server is the API (docs/decisions/0003)
   ssr: false,
-  devtools: { enabled: false },
-  modules: ['@pinia/nuxt', '@primevue/nuxt-module', '@nuxt/icon', 'nuxt-security', '@vite-pwa/nuxt', '@nuxt/eslint'],
-  imports: { scan: false },
   components: false,
-  css: [
-    '@fontsource/barlow-semi-condensed/500.css', '@fontsource/barlow-semi-condensed/600.css', '@fontsource/barlow-semi-condensed/700.css',
-    '@fontsource-variable/atkinson-hyperlegible-next/index.css', '~/assets/base.css', '~/assets/forms.css',
-  ],
+  imports: { scan: false },
+  devtools: { enabled: false },
   app: { head: {
     title: 'Wembric', htmlAttrs: { lang: 'en' },
     meta: [{ name: 'viewport', content: 'width=device-width, initial-scale=1' }, { name: 'theme-color', content: '#F3EFE4' }],
     link: [{ rel: 'icon', type: 'image/svg+xml', href: '/mark.svg' }, { rel: 'manifest', href: '/manifest.webmanifest' }],
   } },
+  css: [
+    '@fontsource/barlow-semi-condensed/500.css', '@fontsource/barlow-semi-condensed/600.css', '@fontsource/barlow-semi-condensed/700.css',
+    '@fontsource-variable/atkinson-hyperlegible-next/index.css', '~/assets/base.css', '~/assets/forms.css',
+  ],
+  compatibilityDate: '2026-11-01',
+  nitro: { preset: 'node', serveStatic: true, minify: false, compressPublicAssets: true },
+  typescript: { strict: true, tsConfig: { compilerOptions: { noUncheckedIndexedAccess: true } } },
+  telemetry: false,
+  eslint: { config: { stylistic: true } },
   primevue: {
     autoImport: false,
     components: { include: [] },
     options: { ripple: false, theme: { preset: WembricPreset, options: { darkModeSelector: '.dark', cssLayer: false } } },
   },
-  icon: { provider: 'none', fallbackToApi: false, serverBundle: false, clientBundle: { scan: true } },
-  security,
   pwa: {
     registerType: 'autoUpdate', manifest: {
       name: 'Wembric', short_name: 'Wembric', description: 'Valve clearances at the bench', start_url: '/', display: 'standalone', background_color: '#F3EFE4', theme_color: '#F3EFE4',
@@ -53,7 +54,5 @@ export default defineNuxtConfig({
       navigateFallbackDenylist: [/^\/api\//], cleanupOutdatedCaches: true, clientsClaim: true, skipWaiting: true,
     },
   },
-  nitro: { preset: 'node', serveStatic: true, minify: false, compressPublicAssets: true },
-  typescript: { strict: true, tsConfig: { compilerOptions: { noUncheckedIndexedAccess: true } } },
-  eslint: { config: { stylistic: true } },
+  security,
 })

@@ -1,9 +1,8 @@
 <script setup lang="ts">
 import { NuxtLayout, NuxtPage } from '#components'
-import { onMounted } from 'vue'
+import { onMounted, watch } from 'vue'
 import { useEventListener, useStorage } from '@vueuse/core'
 import { useOutboxStore } from './stores/outbox'
-import { watch } from 'vue'
 
 const outbox = useOutboxStore()
 const dim = useStorage('wembric-dim', false)

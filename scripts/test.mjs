@@ -27,17 +27,17 @@ async function withServer(work) {
 }
 
 const PARTS = {
-  lint: () => npx(['eslint', '.', '--max-warnings', '0']),
-  types: async () => {
+  'lint': () => npx(['eslint', '.', '--max-warnings', '0']),
+  'types': async () => {
     await npx(['tsc', '-p', 'core'])
     await npx(['vue-tsc', '-b', '--noEmit'])
     await npx(['tsc', '-p', 'tests'])
   },
-  imports: () => npx(['depcruise', '--config', '.dependency-cruiser.cjs', 'core', 'shared', 'server', 'app']),
+  'imports': () => npx(['depcruise', '--config', '.dependency-cruiser.cjs', 'core', 'shared', 'server', 'app']),
   'dead-code': () => npx(['knip']),
-  core: () => npx(['vitest', 'run', '--project', 'core', '--project', 'app']),
-  server: () => withServer(server => npx(['vitest', 'run', '--project', 'server'], server.env)),
-  browser: () => withServer(server => npx(['playwright', 'test', ...screenshots ? ['--project', 'screenshots'] : ['--project', 'browser']], { ...server.env, WEMBRIC_TEST_DATA: server.data })),
+  'core': () => npx(['vitest', 'run', '--project', 'core', '--project', 'app']),
+  'server': () => withServer(server => npx(['vitest', 'run', '--project', 'server'], server.env)),
+  'browser': () => withServer(server => npx(['playwright', 'test', ...screenshots ? ['--project', 'screenshots'] : ['--project', 'browser']], { ...server.env, WEMBRIC_TEST_DATA: server.data })),
 }
 
 run(async () => {

@@ -1,4 +1,4 @@
-import type { Pool } from 'mysql2/promise'
+import type { Pool } from './database/query'
 import { migrate } from './database/migrate'
 import { databaseSettings, openPool } from './database/pool'
 import { loadDemo } from './demo'

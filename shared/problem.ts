@@ -1,14 +1,11 @@
-import { z } from 'zod'
-
 /** An error on the wire, RFC 9457: a title for a person, details, and the field where there is one. */
-export const problemSchema = z.object({
-  type: z.string().default('about:blank'),
-  title: z.string(),
-  status: z.number(),
-  detail: z.string().optional(),
+export interface ProblemBody {
+  type: string
+  title: string
+  status: number
+  detail?: string
   /** Field by field, what is wrong and what to do. */
-  fields: z.array(z.object({ field: z.string(), message: z.string() })).optional(),
+  fields?: { field: string, message: string }[]
   /** A short code where a program must tell one refusal from another. */
-  code: z.string().optional(),
-})
-export type ProblemBody = z.infer<typeof problemSchema>
+  code?: string
+}

@@ -45,4 +45,3 @@ export type PersonRequest = z.infer<typeof personSchema>
 export type ModelRequest = z.infer<typeof modelSchema>
 export type MachineRequest = z.infer<typeof machineSchema>
 export type OpenJobRequest = z.infer<typeof openJobSchema>
-export type BladeSetRequest = z.infer<typeof bladeSetRequestSchema>

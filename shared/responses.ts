@@ -1,18 +1,29 @@
-import type { BladeSet } from '../core/feeler'
+import type { BladeSet, Verdict } from '../core/feeler'
 import type { Engine } from '../core/engine'
 import type { BayColumn, JobEvent, JobPin, Sheet } from '../core/job'
 import type { MeterUnit } from '../core/units'
-import type { Verdict } from '../core/feeler'
 
 export type PersonRole = 'lead' | 'mechanic'
 export interface SessionResponse { person: { id: number, name: string, role: PersonRole }, shop: { id: number, name: string, timeZone: string, unit: 'mm' | 'thou', isDemo: boolean }, now: string }
 
-export interface BayValve { name: string, verdict: Verdict | 'not measured', loMm: number, hiMm: number | null, minMm: number, maxMm: number }
+interface BayValve { name: string, verdict: Verdict | 'not measured', loMm: number, hiMm: number | null, minMm: number, maxMm: number }
 export interface BayCard {
-  jobId: number, number: number, column: BayColumn, status: 'open' | 'held' | 'abandoned' | 'closed', statusReason: string | null
-  machine: string, model: string, kind: string, owner: string, people: string[], complaint: string
-  temperature: { celsius: number, limitC: number } | null, rested: string | null
-  valves: BayValve[], next: string, closedAt: string | null
+  jobId: number
+  number: number
+  column: BayColumn
+  status: 'open' | 'held' | 'abandoned' | 'closed'
+  statusReason: string | null
+  machine: string
+  model: string
+  kind: string
+  owner: string
+  people: string[]
+  complaint: string
+  temperature: { celsius: number, limitC: number } | null
+  rested: string | null
+  valves: BayValve[]
+  next: string
+  closedAt: string | null
 }
 export interface BayResponse { today: string, cards: BayCard[], now: string }
 

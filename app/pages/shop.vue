@@ -16,6 +16,9 @@ const people = ref<PersonRow[]>([])
 const person = reactive({ name: '', signIn: '', password: '', role: 'mechanic' as 'mechanic' | 'lead' | null })
 const load = async () => { people.value = await form.send(() => api.get<PersonRow[]>('/api/people')) ?? people.value }
 onMounted(load)
+async function signOutEverywhere(p: PersonRow): Promise<void> {
+  await form.send(() => api.post(`/api/people/${p.id}/sign-out`))
+}
 async function add(): Promise<void> {
   if (await form.send(() => api.post('/api/people', person))) {
     Object.assign(person, { name: '', signIn: '', password: '', role: 'mechanic' })
@@ -29,7 +32,7 @@ async function add(): Promise<void> {
     <h1>{{ session.shop?.name }}</h1>
     <p class="lead">Time zone {{ session.shop?.timeZone }}; {{ session.shop?.unit }} shown first.</p>
     <h2>Crew</h2>
-    <table class="rows"><thead><tr><th>Name</th><th>Signs in as</th><th>Role</th></tr></thead><tbody><tr v-for="p in people" :key="p.id"><td class="figures">{{ p.name }}</td><td>{{ p.signIn }}</td><td>{{ p.role }}</td></tr></tbody></table>
+    <table class="rows"><thead><tr><th>Name</th><th>Signs in as</th><th>Role</th><th v-if="session.isLead">Devices</th></tr></thead><tbody><tr v-for="p in people" :key="p.id"><td class="figures">{{ p.name }}</td><td>{{ p.signIn }}</td><td>{{ p.role }}</td><td v-if="session.isLead"><button type="button" class="quiet" :aria-label="`Sign ${p.name} out everywhere`" @click="signOutEverywhere(p)">Sign out everywhere</button></td></tr></tbody></table>
     <form v-if="session.isLead" class="adding" @submit.prevent="add">
       <h2>Add a person</h2>
       <div class="grid">

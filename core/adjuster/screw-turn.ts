@@ -10,12 +10,12 @@ export function gapPerTravel({ kind, rockerRatio }: Pick<Adjuster, 'kind' | 'roc
 export const degreesFor = (adjuster: Adjuster, gapMm: number): number => gapMm / (gapPerTravel(adjuster) * adjuster.pitchMm) * 360
 
 /** A turn of the screw; clockwise is positive and closes the gap. */
-export type ScrewTurn =
-  | { kind: 'turn', deg: number, leastDeg: number, mostDeg: number, flats: number }
+export type ScrewTurn
+  = | { kind: 'turn', deg: number, leastDeg: number, mostDeg: number, flats: number }
   /** No blade was refused, or the thinnest was: only the direction and the least turn are known; another blade first. */
-  | { kind: 'at-least', deg: number, direction: 'clockwise' | 'anticlockwise' }
+    | { kind: 'at-least', deg: number, direction: 'clockwise' | 'anticlockwise' }
   /** Even the thinnest blade is refused: the true gap may be below zero, so open until that blade goes. */
-  | { kind: 'open-until', bladeMm: number }
+    | { kind: 'open-until', bladeMm: number }
 
 /**
  * How far to turn the adjusting screw.

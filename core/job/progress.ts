@@ -1,7 +1,6 @@
 import { STEPS, type Step } from './event'
-import { firstOpen, gates } from './requirements'
+import { firstOpen, gates, needsSetting } from './requirements'
 import { type JobView, latestVerdict, verdictIn, isCold } from './view'
-import { needsSetting } from './requirements'
 
 /** A step of the Bench: where it stands and a few words about it. */
 export interface StepState { step: Step, state: 'done' | 'active' | 'to come', words: string }

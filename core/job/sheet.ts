@@ -13,7 +13,11 @@ import { lastPlace } from './next/find'
 export interface SheetReading { loMm: number, hiMm: number | null, words: string, verdict: Verdict, proof: 'pair' | 'drag' | null, reason: string, trials: { blades: string, feel: Trial['feel'] }[] }
 export interface SheetRound { round: number, screwDeg: number, turnedDeg: number | null, beforeLock: string, nipped: string, torqued: string, verdict: Verdict }
 export interface SheetValve {
-  valveId: string, name: string, role: Role, headX: number, headY: number
+  valveId: string
+  name: string
+  role: Role
+  headX: number
+  headY: number
   spec: { words: string, thou: string, minMm: number, maxMm: number, targetMm: number }
   asFound: SheetReading | null
   asLeft: SheetReading | null
@@ -23,7 +27,8 @@ export interface SheetValve {
 
 /** Everything a job sheet says, as it was when it was signed. Print, JSON and history read this and nothing newer. */
 export interface Sheet {
-  format: 'wembric job sheet', version: 1
+  format: 'wembric job sheet'
+  version: 1
   number: number
   machine: { name: string, model: string, tag: string, owner: string, meter: string, sinceLast: string }
   complaint: string

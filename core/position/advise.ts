@@ -10,11 +10,11 @@ const CLEAR_OF_DECOMPRESSOR_MM = 6
 const MOVES_BEFORE_WATCHING = 4
 
 /** The one next thing to do with the crank, as a whole move. The words for it belong to the screen's language, not here. */
-export type Advice =
-  | { kind: 'settled' }
-  | { kind: 'feel', valveIds: string[], why: 'which stroke' | 'decompressor or clearance' }
-  | { kind: 'move', to: Place, turns: 1 | null, turnDeg: number | null, why: 'start' | 'neither has play' | 'one has play' | 'stop is elsewhere' | 'try the other top' }
-  | { kind: 'watch', cylinderId: string, to: Place, why: 'no play anywhere' | 'still open' }
+export type Advice
+  = | { kind: 'settled' }
+    | { kind: 'feel', valveIds: string[], why: 'which stroke' | 'decompressor or clearance' }
+    | { kind: 'move', to: Place, turns: 1 | null, turnDeg: number | null, why: 'start' | 'neither has play' | 'one has play' | 'stop is elsewhere' | 'try the other top' }
+    | { kind: 'watch', cylinderId: string, to: Place, why: 'no play anywhere' | 'still open' }
 
 type Felt = 'unfelt' | 'slack' | 'no play' | 'one of each'
 

@@ -111,4 +111,3 @@ export function normal(mass: Float64Array): Belief {
   for (let i = 0; i < mass.length; i++) mass[i]! /= sum
   return { mass }
 }
-

@@ -12,10 +12,10 @@ import type { Noted } from './observation'
 export const SETTLED_AT = 0.99
 
 /** Where the crank is, as far as it is known. `turnDeg` is how far it is to the stop in the running direction. */
-export type Standing =
-  | { kind: 'settled', stop: Stop, probability: number }
-  | { kind: 'elsewhere', stop: Stop, turns: 1 | null, turnDeg: number, probability: number }
-  | { kind: 'open' }
+export type Standing
+  = | { kind: 'settled', stop: Stop, probability: number }
+    | { kind: 'elsewhere', stop: Stop, turns: 1 | null, turnDeg: number, probability: number }
+    | { kind: 'open' }
 
 export interface Position {
   belief: Belief

@@ -43,8 +43,10 @@ function* valveSets(valves: Valve[]): Generator<number[]> {
 }
 
 function hypothesesOf(engine: Engine): Hypothesis[] {
-  const present = engine.decompressor.kind === 'none' ? [[false, 1]] as const
-    : engine.decompressor.kind === 'arc' ? [[true, 1]] as const
+  const present = engine.decompressor.kind === 'none'
+    ? [[false, 1]] as const
+    : engine.decompressor.kind === 'arc'
+      ? [[true, 1]] as const
       : [[false, 1 - UNKNOWN_DECOMPRESSOR_PRIOR], [true, UNKNOWN_DECOMPRESSOR_PRIOR]] as const
   const all = [...valveSets(engine.valves)].flatMap(noClearance => present.map(([decompressor, chance]) => ({
     noClearance, decompressor,
@@ -79,7 +81,9 @@ const closedTable = (arcs: Arc[]): Uint8Array => cells(new Uint8Array(CELLS), de
   arcs.some((arc) => {
     const spare = spareInArc(arc, deg)
     return spare.beforeDeg >= STOP_MARGIN_DEG && spare.afterDeg >= STOP_MARGIN_DEG
-  }) ? 1 : 0)
+  })
+    ? 1
+    : 0)
 
 /** How surely each whole move to a stop ends with its valves closed, by the cell it starts from. */
 function waysTo(engine: Engine, stop: Stop, closed: PositionModel['closed']): Way[] {

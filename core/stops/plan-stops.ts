@@ -8,10 +8,10 @@ export const PAST_TOP_DROPS_MM = [6, 8, 10, 12, 15, 20]
 const MARK_AT_TOP_DEG = 3
 
 /** How a place of the crank is recognised. Mark and piston top look the same on both strokes. */
-export type Place =
-  | { kind: 'mark', markIndex: number }
-  | { kind: 'piston-top', cylinderId: string }
-  | { kind: 'rod-drop', cylinderId: string, dropMm: number }
+export type Place
+  = | { kind: 'mark', markIndex: number }
+    | { kind: 'piston-top', cylinderId: string }
+    | { kind: 'rod-drop', cylinderId: string, dropMm: number }
 
 /** A crank position with the valves that may be measured there, and what each has to spare before and after it. */
 export interface Stop {

@@ -1,5 +1,7 @@
 import type { Pool, PoolConnection, ResultSetHeader, RowDataPacket } from 'mysql2/promise'
 
+export type { Pool, PoolConnection }
+
 /** A value that may be sent as a parameter. */
 export type Value = string | number | boolean | Date | null
 /** The pool, or one connection inside a transaction: repositories take either. */

@@ -1,4 +1,4 @@
-import type { Pool } from 'mysql2/promise'
+import type { Pool } from '../database/query'
 import { degreesFor } from '../../core/adjuster'
 import { baseCircle, type Engine, decompressorArc } from '../../core/engine'
 import { type Happening, type JobEvent, jobTools, type NextThing, viewJob } from '../../core/job'

@@ -1,12 +1,10 @@
-import type { Pool } from 'mysql2/promise'
 import type { PersonRequest, SetupRequest } from '../../shared/requests'
 import type { PersonRole, PersonRow, SessionResponse } from '../../shared/responses'
-import type { Db } from '../database/query'
-import { transaction } from '../database/query'
-import { insertPerson, peopleOfShop, personById, personBySignIn, type PersonRecord } from '../repositories/people'
+import { type Db, type Pool, transaction } from '../database/query'
+import { insertPerson, peopleOfShop, personById, personBySignIn, type PersonRecord, revokeSessions } from '../repositories/people'
 import { countShops, insertShop, shopById } from '../repositories/shops'
 import { countFailure, failuresOf, forgetFailures } from '../repositories/sign-in-attempts'
-import { Problem } from '../utils/problem'
+import { notFound, Problem } from '../utils/problem'
 import { hashPassword, passwordMatches } from './passwords'
 
 /** Who a request comes from, and the one shop that it may see. */
@@ -63,5 +61,11 @@ export const setUpShop = (pool: Pool, request: SetupRequest): Promise<PersonReco
 
 /** Whether the server has no shop yet, so that the first may be made. */
 export const setupNeeded = async (db: Db): Promise<boolean> => await countShops(db) === 0
+
+/** Ends every session of a person, on all devices. */
+export async function signOutEverywhere(db: Db, shopId: number, personId: number): Promise<void> {
+  const { affected } = await revokeSessions(db, shopId, personId)
+  if (affected === 0) throw notFound('person')
+}
 
 export const listPeople = (db: Db, shopId: number): Promise<PersonRow[]> => peopleOfShop(db, shopId)

@@ -1,6 +1,5 @@
-import type { Pool } from 'mysql2/promise'
 import { readingRows, reduceJob } from '../../core/job'
-import { transaction } from '../database/query'
+import { transaction, type Pool } from '../database/query'
 import { eventsAfter } from '../repositories/events'
 import { allJobIds, jobById } from '../repositories/jobs'
 import { replaceReadings } from '../repositories/readings'

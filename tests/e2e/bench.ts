@@ -27,7 +27,7 @@ export async function newJob(page: Page, model: string): Promise<number> {
 export const instruction = (page: Page) => page.getByTestId('instruction')
 
 /** Which key is true for a virtual engine that stands at compression TDC on the first T: the first, but for blades. */
-export function keyFor(text: string, label: string, gaps: Gaps): number {
+function keyFor(text: string, label: string, gaps: Gaps): number {
   if (text.startsWith('How cold')) return 2
   const blade = /(?:Try|feel) (\d\.\d+)/.exec(text)?.[1]
   if (!blade) return 1

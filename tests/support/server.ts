@@ -3,7 +3,7 @@ import type { Happening } from '../../core/job'
 import type { ProblemBody } from '../../shared/problem'
 
 /** The server under test: started once by the test command, with the demo shop in it. */
-export const BASE = process.env.WEMBRIC_TEST_URL ?? 'http://127.0.0.1:3999'
+const BASE = process.env.WEMBRIC_TEST_URL ?? 'http://127.0.0.1:3999'
 
 export interface Answer<T> { status: number, body: T & Partial<ProblemBody>, type: string | null }
 

@@ -5,8 +5,13 @@ import { VERDICT_COLOUR } from './verdict-words'
 
 /** A steel rule for one clearance: mm hang from the top, thou rise from the bottom, the spec a field, the reading a bracket. */
 const props = defineProps<{
-  minMm: number, maxMm: number, targetMm: number, topMm: number
-  reading: { loMm: number, hiMm: number | null } | null, verdict: Verdict | 'not measured', asLeft?: { loMm: number, hiMm: number | null } | null
+  minMm: number
+  maxMm: number
+  targetMm: number
+  topMm: number
+  reading: { loMm: number, hiMm: number | null } | null
+  verdict: Verdict | 'not measured'
+  asLeft?: { loMm: number, hiMm: number | null } | null
   /** Length of the rule's body in its own units; its height stays. */
   length?: number
 }>()

@@ -1,9 +1,8 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { judgeReading, type JobView, readingIn, type Stage } from '~~/core/job'
-import { flatsWords } from '~~/core/job'
+import { flatsWords, clearanceOf } from '~~/core/job'
 import { judge } from '~~/core/feeler'
-import { clearanceOf } from '~~/core/job'
 import SlotClock, { type SlotTry } from './SlotClock.vue'
 
 /** Set: the slot as a clock, the way through the lock, and the turn, which may be changed before it is recorded. */

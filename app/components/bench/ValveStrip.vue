@@ -5,8 +5,17 @@ import VerdictShape from './VerdictShape.vue'
 import { VERDICT_COLOUR, VERDICT_WORDS } from './verdict-words'
 
 export interface StripValve {
-  valveId: string, name: string, verdict: Verdict | 'not measured', reading: { loMm: number, hiMm: number | null } | null
-  minMm: number, maxMm: number, targetMm: number, words: string, other: string, asLeft: { loMm: number, hiMm: number | null } | null, lookAgain: boolean
+  valveId: string
+  name: string
+  verdict: Verdict | 'not measured'
+  reading: { loMm: number, hiMm: number | null } | null
+  minMm: number
+  maxMm: number
+  targetMm: number
+  words: string
+  other: string
+  asLeft: { loMm: number, hiMm: number | null } | null
+  lookAgain: boolean
 }
 /** A cell a valve along the bottom of the Bench: its verdict, its rule, its figures in both units. */
 defineProps<{ valves: StripValve[], active: string | null, topMm: number }>()

@@ -75,9 +75,12 @@ function watchDraft({ pin }: JobView, { cylinderId, to, why }: Extract<Advice, {
 /** The Find step: the next whole move or feel. */
 export function findThing(view: JobView): Draft {
   const advice = adviseNext(view.tools.model, view.position, view.state.noted)
-  const draft = advice.kind === 'move' ? moveDraft(view, advice)
-    : advice.kind === 'feel' ? feelDraft(view, advice)
-      : advice.kind === 'watch' ? watchDraft(view, advice)
+  const draft = advice.kind === 'move'
+    ? moveDraft(view, advice)
+    : advice.kind === 'feel'
+      ? feelDraft(view, advice)
+      : advice.kind === 'watch'
+        ? watchDraft(view, advice)
         : { label: 'Found', instruction: 'The valves are closed here', why: '', keys: [], stage: { kind: 'wheel' as const, target: null, feelValveIds: [] } }
   const { clash } = view.position
   return clash ? { ...draft, why: `This hardly fits with ${clashWords(view, clash.against.map(n => n.observation))}. ${draft.why}` } : draft

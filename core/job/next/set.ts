@@ -32,7 +32,7 @@ function startReading(view: JobView, valve: ValveState): Interval {
 }
 
 /** The next turn of the screw: the model's, kept between what was too loose and too tight, or halfway where it would leave that. */
-export function nextTurn(view: JobView, valve: ValveState): { turn: ScrewTurn, deg: number } {
+function nextTurn(view: JobView, valve: ValveState): { turn: ScrewTurn, deg: number } {
   const { adjuster } = view.pin.spec.engine
   const wantedMm = aimOf(view, valve)
   const now: Reading | undefined = presentReading(valve)
@@ -41,8 +41,10 @@ export function nextTurn(view: JobView, valve: ValveState): { turn: ScrewTurn, d
   const turn = screwTurn(adjuster, measured, wantedMm, thinnest)
   const inVain = valve.moves.filter(m => m.round === valve.round).length
   const step = degreesFor(adjuster, SEARCH_STEP_MM) * 2 ** Math.min(inVain, 3)
-  const model = turn.kind === 'turn' ? turn.deg
-    : turn.kind === 'open-until' ? -Math.max(degreesFor(adjuster, wantedMm), step)
+  const model = turn.kind === 'turn'
+    ? turn.deg
+    : turn.kind === 'open-until'
+      ? -Math.max(degreesFor(adjuster, wantedMm), step)
       : (turn.direction === 'clockwise' ? 1 : -1) * Math.max(turn.deg, step)
   const { looseDeg, tightDeg } = bracketOf(view, valve, wantedMm)
   const to = valve.screwDeg + model
@@ -52,7 +54,7 @@ export function nextTurn(view: JobView, valve: ValveState): { turn: ScrewTurn, d
 }
 
 /** The gap to aim for: the middle of what a drag of the setting blade means, else the target itself. mm. */
-export function aimOf({ pin }: JobView, valve: ValveState): number {
+function aimOf({ pin }: JobView, valve: ValveState): number {
   const clearance = clearanceOf(pin, valve.valveId)
   const blade = settingBlade(pin.bladeSet.bladesMm, clearance, pin.hand)
   return blade === null || clearance.form === 'bare' ? targetOf(clearance) : snapMm(blade + pin.hand.dragMm / 2)

@@ -10,12 +10,12 @@ export type Asks = 'temperature' | 'hours' | 'item-off' | 'item-in' | 'finding' 
 export interface AnswerKey { title: string, help: string, happening: Happening | null, asks: Asks | null }
 
 /** What the middle of the Bench shows beside the instruction. */
-export type Stage =
-  | { kind: 'start' } | { kind: 'cold' } | { kind: 'list' } | { kind: 'head' }
-  | { kind: 'wheel', target: Place | null, feelValveIds: string[] }
-  | { kind: 'blades', valveId: string, nextMm: number[] | null }
-  | { kind: 'screw', valveId: string, blade: number | null, turn: ScrewTurn | null, turnDeg: number | null, stage: 'loosen' | 'before lock' | 'nip' | 'torque' }
-  | { kind: 'close' } | { kind: 'sign' }
+export type Stage
+  = | { kind: 'start' } | { kind: 'cold' } | { kind: 'list' } | { kind: 'head' }
+    | { kind: 'wheel', target: Place | null, feelValveIds: string[] }
+    | { kind: 'blades', valveId: string, nextMm: number[] | null }
+    | { kind: 'screw', valveId: string, blade: number | null, turn: ScrewTurn | null, turnDeg: number | null, stage: 'loosen' | 'before lock' | 'nip' | 'torque' }
+    | { kind: 'close' } | { kind: 'sign' }
 
 /** The one next thing: an instruction of two lines at most, why, and the answers. */
 export interface NextThing {

@@ -1,4 +1,4 @@
-import { computed, onMounted, onUnmounted, ref, shallowRef } from 'vue'
+import { computed, onMounted, onUnmounted, ref, shallowRef, watch } from 'vue'
 import { gates, type Happening, type JobEvent, type JobTools, jobTools, movesSomething, nextThing, progress, viewJob } from '~~/core/job'
 import type { JobResponse } from '~~/shared/responses'
 import { knownJob, rememberJob } from '../local/jobs'
@@ -67,6 +67,10 @@ export function useBench(jobId: number) {
   const log = computed(() => {
     const known = new Set(events.value.map(e => e.id))
     return [...events.value, ...pending.value.filter(w => !known.has(w.id)).map(asEvent)]
+  })
+  // the blade policies take a few milliseconds each the first time: worked out while nobody waits
+  watch(() => tools.value, (ready) => {
+    if (ready) window.setTimeout(() => { for (const { id } of ready.pin.spec.engine.valves) ready.policyFor(id, ready.pin.lastAsLeft?.readings[id] ?? null)([]) }, 300)
   })
   const view = computed(() => tools.value ? viewJob(tools.value, log.value, nowMs.value) : null)
   const next = computed(() => view.value && nextThing(view.value, wanted.value))

@@ -23,23 +23,31 @@ export function isoWithOffset(ms: number): string {
   return `${local}${minutes < 0 ? '-' : '+'}${pad(Math.trunc(minutes / 60))}:${pad(minutes % 60)}`
 }
 
-interface Author { shopId: number, personId: number, personName: string }
+export interface Author { shopId: number, personId: number, personName: string }
 
-/** Writes an answer down, with the next number of this device, in one strictly durable transaction. */
-export async function keep(author: Author, jobId: number, happening: Happening, seenSeq: number, atMs: number): Promise<Waiting> {
-  const device = await deviceId()
-  const transaction = (await localDatabase()).transaction(['waiting', 'device'], 'readwrite', STRICT)
-  const deviceSeq = ((await transaction.objectStore('device').get('seq') as number | undefined) ?? 0) + 1
+/** An answer as it is painted, before it is written down: its number is the next as far as this page knows. */
+export function draftAnswer(author: Author, device: string, deviceSeq: number, jobId: number, happening: Happening, seenSeq: number, atMs: number): Waiting {
   const id = uuidv7()
   const request = JSON.parse(JSON.stringify({
     ...happening, id, version: 1, personId: author.personId, deviceId: device, deviceSeq, seenSeq, at: isoWithOffset(atMs),
   })) as EventRequest
-  const waiting: Waiting = { id, ...author, jobId, deviceSeq, request, refused: null }
-  await transaction.objectStore('device').put(deviceSeq, 'seq')
-  await transaction.objectStore('waiting').put(waiting)
-  await transaction.done
-  return waiting
+  return { id, ...author, jobId, deviceSeq, request, refused: null }
 }
+
+/** Writes an answer down in one strictly durable transaction, with the next number of this device, whatever other pages took meanwhile. */
+export async function keep(draft: Waiting): Promise<Waiting> {
+  const transaction = (await localDatabase()).transaction(['waiting', 'device'], 'readwrite', STRICT)
+  const deviceSeq = await lastNumber(transaction.objectStore('device')) + 1
+  const kept: Waiting = { ...draft, deviceSeq, request: { ...draft.request, deviceSeq } }
+  await transaction.objectStore('device').put(deviceSeq, 'seq')
+  await transaction.objectStore('waiting').put(kept)
+  await transaction.done
+  return kept
+}
+
+const lastNumber = async (store: { get: (key: string) => Promise<unknown> }): Promise<number> => (await store.get('seq') as number | undefined) ?? 0
+/** The last number that this device has given. */
+export const lastDeviceNumber = async (): Promise<number> => ((await (await localDatabase()).get('device', 'seq')) as number | undefined) ?? 0
 
 /** All that waits, in the order in which it was answered. */
 export const waitingAnswers = async (): Promise<Waiting[]> =>

@@ -3,7 +3,7 @@ import { computed, ref, shallowRef } from 'vue'
 import type { Happening, JobEvent } from '~~/core/job'
 import type { EventResponse } from '~~/shared/event-request'
 import type { Waiting } from '../local/database'
-import { keep, letGo, markRefused, waitingAnswers } from '../local/outbox'
+import { deviceId, draftAnswer, keep, lastDeviceNumber, letGo, markRefused, waitingAnswers } from '../local/outbox'
 import { api, NoAnswer, Refused } from '../utils/api'
 import { useSessionStore } from './session'
 
@@ -19,15 +19,29 @@ export const useOutboxStore = defineStore('outbox', () => {
   let timer: ReturnType<typeof setTimeout> | null = null
 
   const mine = (w: Waiting): boolean => w.shopId === session.shop?.id && w.personId === session.person?.id
-  const load = async (): Promise<void> => { waiting.value = await waitingAnswers() }
+  let device = ''
+  let lastNumber = 0
+  /** Painted, but not yet written down: not to be sent. */
+  const unwritten = new Set<string>()
 
-  async function add(jobId: number, happening: Happening, seenSeq: number): Promise<Waiting> {
+  async function load(): Promise<void> {
+    device = await deviceId()
+    lastNumber = Math.max(lastNumber, await lastDeviceNumber())
+    waiting.value = [...await waitingAnswers(), ...waiting.value.filter(w => unwritten.has(w.id))]
+  }
+
+  /** Takes an answer: on the screen at once, written down beside it, then sent. */
+  async function add(jobId: number, happening: Happening, seenSeq: number): Promise<void> {
     const { person, shop } = session
     if (!person || !shop) throw new Error('Nobody is signed in.')
-    const kept = await keep({ shopId: shop.id, personId: person.id, personName: person.name }, jobId, happening, seenSeq, Date.now() + session.skewMs)
-    waiting.value = [...waiting.value, kept]
+    const draft = draftAnswer({ shopId: shop.id, personId: person.id, personName: person.name }, device, ++lastNumber, jobId, happening, seenSeq, Date.now() + session.skewMs)
+    unwritten.add(draft.id)
+    waiting.value = [...waiting.value, draft]
+    const kept = await keep(draft)
+    unwritten.delete(draft.id)
+    lastNumber = Math.max(lastNumber, kept.deviceSeq)
+    waiting.value = waiting.value.map(w => w.id === kept.id ? kept : w)
     void flush()
-    return kept
   }
 
   function later(): void {
@@ -61,12 +75,13 @@ export const useOutboxStore = defineStore('outbox', () => {
     }
   }
 
+  const nextToSend = () => waiting.value.find(w => mine(w) && !w.refused && !unwritten.has(w.id))
+
   async function flushHere(): Promise<void> {
     if (sending.value || session.expired) return
     sending.value = true
     try {
-      for (let next = waiting.value.find(w => mine(w) && !w.refused); next; next = waiting.value.find(w => mine(w) && !w.refused))
-        if (!await send(next)) break
+      for (let next = nextToSend(); next; next = nextToSend()) if (!await send(next)) break
     }
     finally { sending.value = false }
   }

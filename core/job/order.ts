@@ -34,7 +34,8 @@ export function workingOrder(log: JobEvent[]): Order {
   for (const e of events) if (e.type === 'placed' && !retracted.has(e.id)) placed.set(e.payload.eventId, e.payload.when)
 
   const stands = (e: JobEvent) => !retracted.has(e.id)
-  const movements = events.filter(e => stands(e) && movesSomething(e))
+  const several = events.some(e => e.deviceId !== events[0]!.deviceId)
+  const movements = several ? events.filter(e => stands(e) && movesSomething(e)) : []
   const unseenBy = (e: JobEvent): JobEvent | undefined =>
     movements.find(m => m.deviceId !== e.deviceId && m.seq !== null && m.seq > e.seenSeq && (e.seq === null || m.seq < e.seq))
 

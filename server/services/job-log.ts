@@ -1,10 +1,10 @@
 import { createHash } from 'node:crypto'
-import { type JobEvent, jobTools, readingRows, type ReadingRow, reduceJob, sheet, viewJob, type Happening } from '../../core/job'
+import { type JobEvent, jobTools, readingRows, type ReadingRow, reduceJob, sheet, viewJob } from '../../core/job'
 import type { EventRequest, EventResponse } from '../../shared/event-request'
 import { transaction, type Pool, type PoolConnection } from '../database/query'
-import { eventById, eventsAfter, insertEvent } from '../repositories/events'
+import { eventById, eventsAfter, insertEvent, lastOfDevice } from '../repositories/events'
 import { insertSheet, type JobRow, lockJob, updateJob } from '../repositories/jobs'
-import { replaceReadings } from '../repositories/readings'
+import { readingsOfJob, replaceReadings } from '../repositories/readings'
 import { notFound, Problem } from '../utils/problem'
 import type { SignedIn } from './people'
 
@@ -33,17 +33,31 @@ function checkAllowed(job: JobRow, log: JobEvent[], request: EventRequest, perso
   }
 }
 
-const sameRows = (a: ReadingRow[], b: ReadingRow[]): boolean => JSON.stringify(a) === JSON.stringify(b)
+/** Kinds that can change a reading or a job's status; all else is only written down. */
+const PROJECTED: ReadonlySet<JobEvent['type']> = new Set(['trial', 'crank', 'mark-checked', 'nut-loosened', 'prove-turned', 'placed', 'retracted', 'held', 'resumed', 'abandoned', 'closed', 'reopened'])
+const sameRows = (a: ReadingRow[], b: ReadingRow[]): boolean => {
+  const text = (rows: ReadingRow[]) => rows.map(r => JSON.stringify([r.valveId, r.phase, r.round, r.loMm, r.hiMm, r.verdict, r.proof])).sort().join()
+  return a.length === b.length && text(a) === text(b)
+}
 
 /** Brings the projections of a job to its log: status, readings, and at signing the sheet. */
 async function project(db: PoolConnection, shopId: number, job: JobRow, before: JobEvent[], event: JobEvent, now: Date): Promise<void> {
   const log = [...before, event]
   const state = reduceJob(job.pin, log)
   const rows = readingRows({ pin: job.pin, state })
-  if (!sameRows(rows, readingRows({ pin: job.pin, state: reduceJob(job.pin, before) }))) await replaceReadings(db, shopId, job.id, rows)
+  if (!sameRows(rows, await readingsOfJob(db, shopId, job.id))) await replaceReadings(db, shopId, job.id, rows)
   const done = state.status === 'closed' || state.status === 'abandoned'
   await updateJob(db, shopId, job.id, { status: state.status, lastSeq: event.seq!, closedAt: done ? now : null })
   if (event.type === 'closed') await insertSheet(db, shopId, job.id, event.seq!, sheet(viewJob(jobTools(job.pin), log, now.getTime())), event.personId, now)
+}
+
+/** The answer to one that came before: the same event, or a refusal where the id stands for something else. */
+async function knownAnswer(db: PoolConnection, shopId: number, job: JobRow, request: EventRequest, bodyHash: string, now: Date): Promise<EventResponse | null> {
+  const known = await eventById(db, shopId, request.id)
+  if (!known) return null
+  if (known.jobId !== job.id || known.bodyHash !== bodyHash) refused('id-reused', 'Another answer has this id already. Reload the page.')
+  const [event] = await eventsAfter(db, shopId, job.id, known.seq - 1)
+  return { event: event!, lastSeq: job.lastSeq, now: now.toISOString() }
 }
 
 /**
@@ -51,20 +65,18 @@ async function project(db: PoolConnection, shopId: number, job: JobRow, before: 
  * @throws Problem 404 for another shop's job; 409 with a code for what may not be; the browser keeps a refused answer
  */
 export const postEvent = (pool: Pool, person: SignedIn, jobId: number, request: EventRequest, now: Date): Promise<EventResponse> => transaction(pool, async (db) => {
-  const job = await lockJob(db, person.shopId, jobId) ?? (() => { throw notFound('job') })()
+  const job = await lockJob(db, person.shopId, jobId)
+  if (!job) throw notFound('job')
   const bodyHash = hashOf(request)
-  const known = await eventById(db, person.shopId, request.id)
-  const log = await eventsAfter(db, person.shopId, jobId, 0)
-  if (known) {
-    if (known.jobId !== jobId || known.bodyHash !== bodyHash) refused('id-reused', 'Another answer has this id already. Reload the page.')
-    return { event: log.find(e => e.id === request.id)!, lastSeq: job.lastSeq, now: now.toISOString() }
-  }
+  const known = await knownAnswer(db, person.shopId, job, request, bodyHash, now)
+  if (known) return known
+  const projected = PROJECTED.has(request.type)
+  const log = projected ? await eventsAfter(db, person.shopId, jobId, 0) : []
   checkAllowed(job, log, request, person)
-  const lastOfDevice = Math.max(0, ...log.filter(e => e.deviceId === request.deviceId).map(e => e.deviceSeq))
-  if (request.deviceSeq <= lastOfDevice) refused('order', 'A later answer of this device is on record already. Reload the page.')
-  const { type, payload, ...envelope } = request
-  const event = { ...envelope, ...{ type, payload } as Happening, seq: job.lastSeq + 1, personName: person.name } as JobEvent
+  if (request.deviceSeq <= await lastOfDevice(db, person.shopId, jobId, request.deviceId)) refused('order', 'A later answer of this device is on record already. Reload the page.')
+  const event = { ...request, seq: job.lastSeq + 1, personName: person.name } as JobEvent
   await insertEvent(db, person.shopId, jobId, event, bodyHash, now)
-  await project(db, person.shopId, job, log, event, now)
+  if (projected) await project(db, person.shopId, job, log, event, now)
+  else await updateJob(db, person.shopId, jobId, { status: job.status, lastSeq: event.seq!, closedAt: job.closedAt })
   return { event, lastSeq: event.seq!, now: now.toISOString() }
 })

@@ -1,4 +1,4 @@
-import { type H3Event, useSession } from 'h3'
+import { getCookie, type H3Event, useSession } from 'h3'
 import { pool } from '../startup'
 import { personForSession, type SignedIn } from '../services/people'
 import { Problem } from './problem'
@@ -7,11 +7,27 @@ export type { SignedIn }
 
 interface SessionData { personId?: number, version?: number }
 const WEEK = 7 * 24 * 3600
+const NAME = 'wembric'
 
 const settings = () => {
   const password = process.env.WEMBRIC_SESSION_SECRET ?? ''
   if (password.length < 32) throw new Error('WEMBRIC_SESSION_SECRET is missing: start Wembric with “npm start”.')
-  return { password, name: 'wembric', maxAge: WEEK, cookie: { httpOnly: true, sameSite: 'lax' as const, secure: process.env.WEMBRIC_TLS === '1', path: '/' } }
+  return { password, name: NAME, maxAge: WEEK, cookie: { httpOnly: true, sameSite: 'lax' as const, secure: process.env.WEMBRIC_TLS === '1', path: '/' } }
+}
+
+/** Cookies opened lately. Opening one costs more than reading the person; whether it still holds is asked of the database each time. */
+const MOST_OPENED = 500
+const opened = new Map<string, SessionData>()
+
+async function sessionData(event: H3Event): Promise<SessionData> {
+  const sealed = getCookie(event, NAME)
+  if (!sealed) return {}
+  const known = opened.get(sealed)
+  if (known) return known
+  const { data } = await useSession<SessionData>(event, settings())
+  if (opened.size >= MOST_OPENED) opened.delete(opened.keys().next().value!)
+  if (data.personId) opened.set(sealed, { ...data })
+  return data
 }
 
 export async function startSession(event: H3Event, person: { id: number, sessionVersion: number }): Promise<void> {
@@ -26,7 +42,7 @@ export async function endSession(event: H3Event): Promise<void> {
 
 /** Who is signed in. The session's version is held against the person's on each request, so that it can be revoked. */
 export async function currentPerson(event: H3Event): Promise<SignedIn> {
-  const { data } = await useSession<SessionData>(event, settings())
+  const data = await sessionData(event)
   const person = data.personId ? await personForSession(pool(), data.personId, data.version ?? 0) : null
   if (!person) throw new Problem(401, 'Sign in first. What you answered is kept on this device and will be sent after.')
   return person

@@ -21,6 +21,16 @@ const x = (mm: number): number => 8 + Math.min(mm / props.topMm, 1.1) * (length.
 const mmTicks = computed(() => Array.from({ length: Math.floor(props.topMm / 0.01 + 1e-9) + 1 }, (_, i) => i))
 const label = computed(() => props.topMm > 0.31 ? 10 : 5)
 const thou = computed(() => Array.from({ length: Math.floor(props.topMm / 0.0254 + 1e-9) + 1 }, (_, i) => i))
+/** All ticks as four paths: a rule is drawn anew at each answer. */
+const ticks = computed(() => {
+  const path = (list: number[], at: (i: number) => number, from: number, to: number) => list.map(i => `M ${x(at(i)).toFixed(1)} ${from} V ${to}`).join(' ')
+  const mm = (i: number) => i / 100
+  const th = (i: number) => i * 0.0254
+  return [
+    { d: path(mmTicks.value.filter(i => i % 5 !== 0), mm, 18, 23), width: 1 }, { d: path(mmTicks.value.filter(i => i % 5 === 0), mm, 18, 28), width: 1.6 },
+    { d: path(thou.value.filter(i => i % 2 !== 0), th, 68, 63), width: 1 }, { d: path(thou.value.filter(i => i % 2 === 0), th, 68, 59), width: 1.6 },
+  ]
+})
 const bracket = computed(() => {
   if (!props.reading || (props.reading.hiMm === null && props.reading.loMm === 0)) return null
   const from = x(props.reading.loMm)
@@ -38,8 +48,7 @@ const bare0 = computed(() => props.maxMm - props.minMm < 1e-9)
     <rect x=".75" y="18" :width="length - 1.5" height="50" fill="var(--white)" stroke="var(--ink)" stroke-width="1.5" />
     <rect v-if="!bare0" :x="x(minMm)" y="19" :width="x(maxMm) - x(minMm)" height="48" fill="var(--petrol-tint)" class="spec" />
     <path v-for="limit in [minMm, maxMm]" :key="limit" :d="`M ${x(limit)} 18 V 68`" stroke="var(--petrol)" stroke-width="2" />
-    <path v-for="i in mmTicks" :key="`m${i}`" :d="`M ${x(i / 100)} 18 V ${i % 5 === 0 ? 28 : 23}`" stroke="var(--ink)" :stroke-width="i % 5 === 0 ? 1.6 : 1" />
-    <path v-for="i in thou" :key="`t${i}`" :d="`M ${x(i * 0.0254)} 68 V ${i % 2 === 0 ? 59 : 63}`" stroke="var(--ink)" :stroke-width="i % 2 === 0 ? 1.6 : 1" />
+    <path v-for="(tick, i) in ticks" :key="i" :d="tick.d" stroke="var(--ink)" :stroke-width="tick.width" />
     <template v-if="topMm > 0">
       <text v-for="i in mmTicks.filter(i => i % label === 0)" :key="`ml${i}`" :x="x(i / 100)" y="13" :text-anchor="i === 0 ? 'start' : x(i / 100) > length - 14 ? 'end' : 'middle'" font-size="14" font-weight="600" :dx="i === 0 ? -6 : x(i / 100) > length - 14 ? 7 : 0">{{ i === 0 ? '0 mm' : (i / 100).toFixed(2) }}</text>
       <text v-for="i in thou.filter(i => i % (label === 5 ? 2 : 4) === 0 && x(i * 0.0254) < length - 6)" :key="`tl${i}`" :x="x(i * 0.0254)" y="83" :text-anchor="i === 0 ? 'start' : 'middle'" font-size="13.5" font-weight="500" :dx="i === 0 ? -6 : 0">{{ i === 0 ? '0 thou' : i }}</text>

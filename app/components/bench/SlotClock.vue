@@ -10,6 +10,8 @@ const C = 190
 const R = 150
 const point = (deg: number, r: number) => ({ x: C + r * Math.sin(deg * Math.PI / 180), y: C - r * Math.cos(deg * Math.PI / 180) })
 const line = (deg: number, from: number, to: number) => `M ${point(deg, from).x.toFixed(1)} ${point(deg, from).y.toFixed(1)} L ${point(deg, to).x.toFixed(1)} ${point(deg, to).y.toFixed(1)}`
+const minutes = (step: number) => Array.from({ length: 60 / step }, (_, i) => i * step * 6)
+const TICKS = [{ step: 1, from: R - 6, width: 1 }, { step: 5, from: R - 13, width: 2 }, { step: 15, from: R - 13, width: 3.4 }].map(({ step, from, width }) => ({ width, d: minutes(step).map(deg => line(deg, from, R)).join(' ') }))
 const hex = Array.from({ length: 6 }, (_, i) => point(i * 60 + 20, 104)).map(p => `${p.x.toFixed(1)},${p.y.toFixed(1)}`).join(' ')
 const target = computed(() => props.turnDeg === null ? null : props.slotDeg + props.turnDeg)
 const sweep = computed(() => {
@@ -29,7 +31,7 @@ const turnAt = computed(() => target.value === null ? null : { p: point(target.v
   <svg viewBox="-50 0 500 392" class="clock" role="img" :aria-label="turnDeg === null ? `Slot at ${Math.round(wrap(slotDeg, 360))}° from as found` : `Turn the slot ${Math.abs(turnDeg)}° ${turnDeg > 0 ? 'clockwise' : 'anticlockwise'}`" :data-slot="slotDeg">
     <defs><pattern :id="hatch" width="7" height="7" patternUnits="userSpaceOnUse" patternTransform="rotate(45)"><rect width="7" height="7" fill="var(--sheet)" /><path d="M 0 0 V 7" stroke="var(--petrol)" stroke-width="2.4" /></pattern></defs>
     <circle :cx="C" :cy="C" :r="R" fill="var(--sheet)" stroke="var(--ink)" stroke-width="1.8" />
-    <path v-for="i in 60" :key="i" :d="line(i * 6, i % 5 === 0 ? R - 13 : R - 6, R)" stroke="var(--ink)" :stroke-width="i % 15 === 0 ? 3.4 : i % 5 === 0 ? 2 : 1" />
+    <path v-for="(tick, i) in TICKS" :key="i" :d="tick.d" stroke="var(--ink)" :stroke-width="tick.width" />
     <text v-for="h in [12, 3, 6, 9]" :key="h" :x="point(h * 30, R - 28).x" :y="point(h * 30, R - 28).y + 6" text-anchor="middle" font-size="17" font-weight="600">{{ h }}</text>
     <polygon :points="hex" fill="var(--metal-light)" stroke="var(--ink)" stroke-width="1.8" />
     <circle :cx="C" :cy="C" r="86" fill="none" stroke="var(--ink)" stroke-width="1" />

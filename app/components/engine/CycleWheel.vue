@@ -21,7 +21,10 @@ const disc = computed(() => TRACK - 4 - props.engine.valves.length * (BAND + GAP
 const marks = computed(() => [0, 360].flatMap(turn => props.engine.marks.map((mark, i) => ({ ...mark, key: `${i}-${turn}`, deg: mark.angleDeg + turn }))))
 const hasTop = computed(() => props.engine.marks.some(m => m.kind === 'top'))
 const degrees = computed(() => [90, 180, 270, 360, 450, 540, 630, 0].filter(d => d % 360 !== 0 || !hasTop.value))
-const ticks = Array.from({ length: 72 }, (_, i) => i * 10)
+/** Rim ticks each 10°, longer each 30°, across the rim each 90°: three paths in all. */
+const TICKS = [{ every: 90, from: RIM_IN, width: 2.4 }, { every: 30, from: RIM - 9, width: 1 }, { every: 10, from: RIM - 5, width: 1 }].map(({ every, from, width }) => ({
+  width, d: Array.from({ length: 720 / every }, (_, i) => `M ${xy(at(C, from, i * every))} L ${xy(at(C, RIM, i * every))}`).join(' '),
+}))
 const strokes = [{ name: 'Power', deg: 90 }, { name: 'Exhaust', deg: 270 }, { name: 'Intake', deg: 450 }, { name: 'Compression', deg: 630 }]
 
 const bands = computed(() => props.engine.valves.map((valve, i) => {
@@ -73,7 +76,7 @@ const shownDeg = computed(() => Math.round(wrap(props.crankDeg)))
     <circle :cx="C.x" :cy="C.y" :r="RIM" fill="var(--sunk)" stroke="var(--ink)" stroke-width="1.5" />
     <circle :cx="C.x" :cy="C.y" :r="RIM_IN" fill="var(--sheet)" stroke="var(--ink)" stroke-width="1" />
     <circle :cx="C.x" :cy="C.y" :r="TRACK" fill="none" stroke="var(--line)" stroke-width="1" />
-    <path v-for="deg in ticks" :key="deg" :d="`M ${xy(at(C, deg % 90 === 0 ? RIM_IN : deg % 30 === 0 ? RIM - 9 : RIM - 5, deg))} L ${xy(at(C, RIM, deg))}`" stroke="var(--ink)" :stroke-width="deg % 90 === 0 ? 2.4 : 1" />
+    <path v-for="(tick, i) in TICKS" :key="i" :d="tick.d" stroke="var(--ink)" :stroke-width="tick.width" />
     <template v-if="!compact">
       <text v-for="deg in degrees" :key="`d${deg}`" :x="at(C, RIM + 19, deg).x" :y="at(C, RIM + 19, deg).y + 5" text-anchor="middle" font-size="14" font-weight="600" style="fill: var(--ink2)">{{ deg }}°</text>
       <g v-for="stroke in strokes" :key="stroke.name">

@@ -36,6 +36,7 @@ CREATE TABLE events (
   body_hash CHAR(64) CHARACTER SET ascii COLLATE ascii_bin NOT NULL,
   PRIMARY KEY (shop_id, job_id, seq),
   UNIQUE KEY events_id (shop_id, id),
+  KEY events_device (shop_id, job_id, device_id, device_seq),
   CONSTRAINT events_of_job FOREIGN KEY (shop_id, job_id) REFERENCES jobs (shop_id, id),
   CONSTRAINT events_person FOREIGN KEY (shop_id, person_id) REFERENCES people (shop_id, id)
 ) ENGINE = InnoDB;

@@ -1,0 +1,53 @@
+import { chromium } from '@playwright/test'
+import { newJob, signIn } from '../../tests/e2e/bench'
+import config from '../../playwright.config'
+import { row } from './measure'
+
+/** Runs in the page, as text: a compiled function would lean on helpers that the page does not have. */
+const PRESS = `key => new Promise((resolve) => {
+  const start = performance.now()
+  let render = 0
+  const seen = new MutationObserver(() => {
+    seen.disconnect()
+    render = performance.now() - start
+    requestAnimationFrame(() => {
+      const channel = new MessageChannel()
+      channel.port1.onmessage = () => resolve([render, performance.now() - start])
+      channel.port2.postMessage(0)
+    })
+  })
+  seen.observe(document.querySelector('.panel .next'), { subtree: true, childList: true, characterData: true })
+  window.dispatchEvent(new KeyboardEvent('keydown', { key, bubbles: true }))
+})`
+
+/** From a key press to the next instruction in the document, and to the frame that shows it. */
+export async function benchScreen(): Promise<void> {
+  const browser = await chromium.launch(config.use!.launchOptions)
+  const page = await (await browser.newContext({ baseURL: process.env.WEMBRIC_TEST_URL, viewport: { width: 1280, height: 800 } })).newPage()
+  // the compiler of this script marks functions with a helper of its own
+  await page.addInitScript('globalThis.__name = f => f')
+  await signIn(page)
+  const rendered: number[] = []
+  const painted: number[] = []
+  const slowest = new Map<string, number[]>()
+  for (let job = 0; job < 5; job++) {
+    await page.goto(`/jobs/${await newJob(page, 'Minnow 125')}`)
+    await page.getByTestId('instruction').waitFor()
+    for (let i = 0; i < 13; i++) {
+      const asked = await page.getByTestId('instruction').innerText()
+      const key = asked.startsWith('How cold') ? '2' : '1'
+      const [render, paint] = await page.evaluate<[number, number]>(`(${PRESS})(${JSON.stringify(key)})`)
+      if (job > 0) {
+        rendered.push(render)
+        const slow = slowest.get(asked) ?? []
+        slowest.set(asked, [...slow, render])
+        painted.push(paint)
+      }
+      await page.waitForTimeout(700)
+    }
+  }
+  await browser.close()
+  row('key press → next instruction in the document', rendered.sort((a, b) => a - b), 'goal p95 ≤ 10')
+  for (const [asked, ms] of slowest) console.warn(`    after “${asked.slice(0, 40)}”`.padEnd(53) + ms.map(m => m.toFixed(1)).join('  '))
+  row('key press → painted', painted.sort((a, b) => a - b), 'goal p95 ≤ 33')
+}

@@ -55,7 +55,7 @@ export function useModelForm() {
   }
 
   const valvesOf = (): Engine['valves'] => (['intake', 'exhaust'] as const).flatMap((role) => {
-    const y = role === 'intake' ? 0.74 : 0.26
+    const y = role === 'intake' ? 0.7 : 0.29
     const name = role === 'intake' ? 'Intake' : 'Exhaust'
     return spec.valves === 4
       ? [1, 2].map(n => ({ id: `${role}-${n}`, cylinderId: 'only', role, name: `${name} ${n}`, headX: n === 1 ? 0.3 : 0.7, headY: y }))

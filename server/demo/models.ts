@@ -4,8 +4,8 @@ import { type Engine, engineSchema } from '../../core/engine'
 const single = (changes: Omit<Engine, 'cylinders' | 'valves' | 'setWhen' | 'coldLimitC'> & { valves?: Engine['valves'] }): Engine => engineSchema.parse({
   cylinders: [{ id: 'only', name: 'Cylinder', firingAngleDeg: 0 }],
   valves: [
-    { id: 'intake', cylinderId: 'only', role: 'intake', name: 'Intake', headX: 0.5, headY: 0.74 },
-    { id: 'exhaust', cylinderId: 'only', role: 'exhaust', name: 'Exhaust', headX: 0.5, headY: 0.26 },
+    { id: 'intake', cylinderId: 'only', role: 'intake', name: 'Intake', headX: 0.5, headY: 0.7 },
+    { id: 'exhaust', cylinderId: 'only', role: 'exhaust', name: 'Exhaust', headX: 0.5, headY: 0.29 },
   ],
   setWhen: 'cold', coldLimitC: 35, ...changes,
 })

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed } from 'vue'
+import { computed, nextTick, useTemplateRef, watch } from 'vue'
 import { formatLength, thouFromMm } from '~~/core/units'
 
 /** The blades of the set in a fan, the one to try raised; any other may be chosen. */
@@ -14,12 +14,19 @@ const shown = computed(() => {
 })
 const tilt = (i: number): number => (i - (shown.value.length - 1) / 2) * 2.2
 const lower = (i: number): number => ((i - (shown.value.length - 1) / 2) ** 2) * 1.15
+// on a narrow screen the fan lies flat and scrolls: the blade to try is brought into view
+const list = useTemplateRef<HTMLElement>('list')
+watch(() => props.chosenMm, async () => {
+  await nextTick()
+  const chosen = list.value?.querySelector<HTMLElement>('.chosen')
+  if (chosen && list.value) list.value.scrollLeft = chosen.offsetLeft - list.value.clientWidth / 2 + 25
+}, { immediate: true })
 const mm = (t: number) => formatLength(t, 'mm')
 </script>
 
 <template>
   <div class="fan">
-    <div class="blades" role="group" aria-label="Blades">
+    <div ref="list" class="blades" role="group" aria-label="Blades">
       <button
         v-for="(blade, i) in shown" :key="blade" type="button" class="blade" :class="{ chosen: blade === chosenMm }" :aria-pressed="blade === chosenMm"
         :aria-label="`${mm(blade)} mm, ${thouFromMm(blade).toFixed(1)} thou${felt.has(blade) ? `, ${felt.get(blade)}` : ''}`"
@@ -45,5 +52,9 @@ const mm = (t: number) => formatLength(t, 'mm')
 .set { position: relative; background: var(--ground); border-top: 1.5px solid var(--ink); display: flex; gap: 18px; align-items: center; padding: 7px 20px; font: 500 15.5px/1.2 var(--figures); color: var(--ink2); z-index: 2; }
 .set b { color: var(--ink); font-weight: 600; }
 .arrows { margin-left: auto; }
-@media (max-width: 700px) { .blades { height: 104px; padding: 0 4px; justify-content: flex-start; overflow-x: auto; } .blade { flex: 0 0 52px; } .arrows { display: none; } .set { padding: 4px 16px; } }
+@media (max-width: 700px) {
+  .blades { height: 92px; padding: 0 8px; justify-content: flex-start; align-items: flex-start; overflow-x: auto; overflow-y: hidden; }
+  .blade { flex: 0 0 50px; height: 108px; transform: translateY(14px) !important; } .blade.chosen { transform: none !important; }
+  .arrows { display: none; } .set { padding: 4px 16px; }
+}
 </style>

@@ -65,6 +65,6 @@ const change = (by: number) => emit('turn', (props.turnDeg ?? 0) + by)
 output { font-size: 22px; font-weight: 700; min-width: 64px; text-align: center; color: var(--petrol); }
 @media (max-width: 700px) {
   .screw-stage { grid-template: auto auto / 1fr; height: auto; } .stations { display: none; }
-  .clock { max-height: 30vh; padding: 0; } .turn { flex-wrap: wrap; padding: 6px 16px; gap: 8px; } .words { flex-basis: 100%; }
+  .clock { height: 260px; padding: 0; } .turn { flex-wrap: wrap; padding: 6px 16px; gap: 8px; } .words { flex-basis: 100%; }
 }
 </style>

@@ -33,8 +33,7 @@ const stop = computed(() => stopStatement(engine.value, plan.value.stops[0], pla
 .tl { top: 20px; left: 20px; } .tr { top: 20px; right: 20px; text-align: right; }
 .bl { bottom: 16px; left: 20px; width: 112px; } .br { bottom: 16px; right: 20px; text-align: right; width: 118px; }
 @media (max-width: 700px) {
-  .wheel-stage { display: grid; grid-template-columns: 1fr 1fr; gap: 0 12px; align-content: start; }
-  .picture { grid-column: 1 / -1; height: auto; width: 100%; max-height: 44vh; }
-  .corner { position: static; width: auto; padding: 4px 16px; font-size: 14.5px; } .corner h2 { font-size: 19px; }
+  .wheel-stage { grid-template-columns: 1fr 1fr; gap: 0 12px; align-content: start; height: auto; }
+  .picture { grid-column: 1 / -1; height: 250px; } .corner { position: static; width: auto; padding: 4px 16px; font-size: 14.5px; align-self: start; } .corner h2 { font-size: 19px; }
 }
 </style>

@@ -90,8 +90,8 @@ const stopWords = computed(() => {
         <p><b>Last</b> {{ screen.evidence.value }}</p>
         <button type="button" class="quiet" @click="show('more')">More <kbd>M</kbd></button>
         <button type="button" class="quiet" :disabled="!bench.lastOwn.value || !screen.isOpen.value" data-testid="undo" @click="screen.undo()">Undo <kbd>U</kbd></button>
-        <p v-if="!acknowledged" class="phone-caution">{{ CAUTIONS[step] }} <button type="button" class="link" @click="acknowledge">Understood</button></p>
       </footer>
+      <p v-if="!acknowledged" class="phone-caution"><b>!</b> {{ CAUTIONS[step] }} <button type="button" class="link" @click="acknowledge">Understood</button></p>
     </aside>
     <ValveStrip class="strip" :valves="screen.strip.value" :active="screen.activeValve.value" :top-mm="screen.topMm.value" @choose="wanted = $event" />
   </main>
@@ -113,11 +113,17 @@ const stopWords = computed(() => {
 .phone-caution, .tabs { display: none !important; }
 .waiting { padding: 80px 40px; display: grid; gap: 14px; justify-items: start; max-width: 640px; }
 @media (max-width: 1100px) { .bench { grid-template-columns: 150px minmax(0, 1fr) 340px; } .panel { padding-inline: 16px; } }
+/* A phone: instruction, picture, and the keys always in thumb reach. */
 @media (max-width: 700px) {
-  .bench { height: auto; min-height: 100dvh; grid-template: 52px 58px auto auto / 1fr; }
-  .rail, .strip { display: none !important; } .tabs { display: grid !important; grid-column: 1; }
-  .stage { grid-row: 4; overflow: visible; border-top: 1px solid var(--line); } .panel { grid-row: 3; border-left: 0; padding: 14px 16px 12px; grid-template-rows: auto auto auto auto auto; overflow: visible; background: var(--ground); }
-  .panel > :deep(.next) { padding-bottom: 12px; } .phone-caution { display: block !important; grid-column: 1 / -1; padding-top: 4px; }
-  .foot { grid-template-columns: minmax(0, 1fr) auto auto; }
+  .bench { display: flex; flex-direction: column; height: auto; min-height: 100dvh; }
+  .bench > :first-child { flex: none; height: 52px; position: sticky; top: 0; background: var(--ground); z-index: 4; }
+  .rail, .strip { display: none !important; } .tabs { display: grid !important; flex: none; height: 58px; order: 1; }
+  .panel { display: contents; }
+  .panel > :deep(.notices) { order: 2; margin: 10px 16px 0; } .panel > :deep(.next) { order: 3; padding: 14px 16px 12px; min-height: 0; }
+  .panel > :deep(.ask), .panel > :deep(.side), .panel > :deep(.undo), .panel > :deep(.closed) { order: 4; padding: 14px 16px; }
+  .stage { order: 5; overflow: visible; flex: 1; }
+  .phone-caution { display: block !important; order: 6; padding: 8px 16px; font-size: 15px; line-height: 1.3; } .phone-caution .link { min-height: 30px; padding: 2px 0; }
+  .panel > :deep(.keys) { order: 7; position: sticky; bottom: 61px; z-index: 3; background: var(--sheet); padding: 12px 16px 0; border-top: 1px solid var(--ink); }
+  .foot { order: 8; align-self: stretch; position: sticky; bottom: 0; z-index: 3; background: var(--sheet); margin: 0; border: 0; padding: 8px 16px; height: 61px; grid-template-columns: minmax(0, 1fr) auto auto; }
 }
 </style>

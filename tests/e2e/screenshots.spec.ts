@@ -1,0 +1,60 @@
+import { expect, type Page, test } from '@playwright/test'
+import { instruction, signIn, workUntil } from './bench'
+
+/** Makes the pictures of docs/screenshots anew from the demo data: npm run screenshots. */
+const shot = async (page: Page, name: string) => {
+  await page.waitForTimeout(900)
+  await page.screenshot({ path: `docs/screenshots/${name}.png` })
+}
+const openJob = async (page: Page, tag: string, meter: string) => {
+  await page.goto('/jobs/new')
+  await page.locator(`[data-machine="${tag}"]`).click()
+  await page.getByLabel(/Meter/).fill(meter)
+  await page.getByLabel('What did it come for').fill('hard to start')
+  await page.getByRole('button', { name: 'Open the job' }).click()
+  await expect(instruction(page)).toBeVisible()
+}
+const STOPS = [['Is this the', 'ready-machine'], ['How cold', 'ready-cold'], ['Wiggle', 'find'], ['Try 0.12 in the exhaust', 'measure'], ['Turn the screw', 'set'], ['Turn it over', 'prove'], ['Put back: Rocker', 'close']] as const
+
+test('the bench at 1280 × 800', async ({ page }) => {
+  await signIn(page)
+  await expect(page.locator('[data-job]').first()).toBeVisible()
+  await shot(page, 'bay')
+  await openJob(page, 'M-0106', '12020')
+  const gaps = { intake: 0.1, exhaust: 0.115, degPerMm: 720 }
+  for (const [until, name] of STOPS) {
+    await workUntil(page, until, gaps)
+    await shot(page, name)
+  }
+  await workUntil(page, 'This job is closed', gaps)
+  await page.getByRole('link', { name: 'Job sheet' }).click()
+  await expect(page.locator('article.sheet')).toBeVisible()
+  await page.screenshot({ path: 'docs/screenshots/sheet.png', fullPage: true })
+  await page.goto('/spec-book')
+  await expect(page.getByRole('cell', { name: /Hedgerow/ })).toBeVisible()
+  await shot(page, 'spec-book')
+})
+
+test('the mower past top, dim', async ({ page }) => {
+  await signIn(page)
+  await openJob(page, 'M-0107', '400').catch(() => {})
+  await page.goto('/')
+  await page.getByRole('button', { name: 'Dim' }).click()
+  await page.locator('[data-column=ready]').first().click()
+  const gaps = { intake: 0.12, exhaust: 0.17, degPerMm: 156 }
+  await workUntil(page, 'Wiggle', gaps)
+  await page.keyboard.press('2')
+  await expect(instruction(page)).toContainText('past its top')
+  await shot(page, 'find-past-top-dim')
+})
+
+test('the bench on a phone', async ({ browser }) => {
+  const page = await (await browser.newContext({ viewport: { width: 390, height: 844 }, hasTouch: true, isMobile: true })).newPage()
+  await signIn(page)
+  await openJob(page, 'M-0106', '12040')
+  const gaps = { intake: 0.1, exhaust: 0.115, degPerMm: 720 }
+  for (const [until, name] of [['Wiggle', 'phone-find'], ['Try 0.12 in the exhaust', 'phone-measure'], ['Turn the screw', 'phone-set']] as const) {
+    await workUntil(page, until, gaps, 'taps')
+    await shot(page, name)
+  }
+})

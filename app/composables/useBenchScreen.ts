@@ -77,7 +77,7 @@ export function useBenchScreen(bench: ReturnType<typeof useBench>, jobId: number
       ...limits, valveId: valve.valveId, name: valveNames(pin.spec.engine)[valve.valveId] ?? valve.valveId, targetMm: targetOf(clearanceOf(pin, valve.valveId)),
       verdict: reading ? judged.verdict : 'not measured', reading: interval, lookAgain: valve.lookAgain, asLeft: pin.lastAsLeft?.readings[valve.valveId] ?? null,
       words: interval ? `${intervalWords(interval)}${valve.phase === 'as found' ? '' : `, ${reading!.phase}`}` : `Spec ${span(v => formatLength(v, 'mm'))} mm`,
-      other: interval ? hi === null ? `${thou(interval.loMm)} thou or more` : `${thou(interval.loMm)}–${thou(hi)} thou` : `${span(thou)} thou`,
+      other: interval ? hi === null ? `${thou(interval.loMm)} thou or more` : interval.loMm > 0 ? `${thou(interval.loMm)}–${thou(hi)} thou` : `under ${thou(hi)} thou` : `${span(thou)} thou`,
     }
   }) ?? [])
   /** One scale for all valves of the job, longer when a spec or a reading needs it. */

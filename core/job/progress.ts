@@ -13,7 +13,7 @@ function wordsFor(view: JobView, step: Step): string {
   switch (step) {
     case 'ready': return isCold(view) ? 'Cold' + (state.cameOff.length ? `, ${state.cameOff.length} off` : '') : 'Not yet cold'
     case 'find': return position.standing.kind === 'settled' ? 'Settled' : position.standing.kind === 'elsewhere' ? 'Known, turn on' : 'Which stroke?'
-    case 'measure': return `${valves.filter(v => v.round > 0 || verdictIn(pin, v, 'as found').verdict !== 'unproved').length} of ${valves.length} valves`
+    case 'measure': return `${valves.filter(v => asFoundDone(view, v)).length} of ${valves.length} valves`
     case 'set': { const n = valves.filter(v => needsSetting(view, v)).length; return n ? `${n} to set` : 'None to set' }
     case 'prove': return `${valves.filter(v => v.phase === 'proved' && latestVerdict(pin, v).verdict === 'in').length} of ${count(valves.length, 'valve')}`
     case 'close': { const out = state.cameOff.filter(i => !state.wentBack.has(i)).length; return out ? `${out} to put back` : 'Sign' }

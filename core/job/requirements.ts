@@ -24,7 +24,7 @@ export function needsSetting(view: JobView, valve: ValveState): boolean {
 }
 
 /** As found is done when the verdict is proved, and for a valve that is out, as narrowly as serves the screw and the history. */
-function asFoundDone(view: JobView, valve: ValveState): boolean {
+export function asFoundDone(view: JobView, valve: ValveState): boolean {
   if (valve.round > 0) return true
   const { verdict, reading } = verdictIn(view.pin, valve, 'as found')
   if (verdict === 'unproved') return false

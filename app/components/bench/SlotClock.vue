@@ -20,7 +20,7 @@ const sweep = computed(() => {
   const [from, to] = props.turnDeg > 0 ? [props.slotDeg, props.slotDeg + span] : [props.slotDeg - span, props.slotDeg]
   const large = span > 180 ? 1 : 0
   const arc = (r: number, a: number, b: number, way: number) => `A ${r} ${r} 0 ${large} ${way} ${point(b, r).x.toFixed(1)} ${point(b, r).y.toFixed(1)}`
-  return `M ${point(from, 105).x.toFixed(1)} ${point(from, 105).y.toFixed(1)} ${arc(105, from, to, 1)} L ${point(to, 115).x.toFixed(1)} ${point(to, 115).y.toFixed(1)} ${arc(115, to, from, 0)} Z`
+  return `M ${point(from, 103).x.toFixed(1)} ${point(from, 103).y.toFixed(1)} ${arc(103, from, to, 1)} L ${point(to, 110).x.toFixed(1)} ${point(to, 110).y.toFixed(1)} ${arc(110, to, from, 0)} Z`
 })
 const COLOURS = { loose: 'var(--loose)', tight: 'var(--tight)', in: 'var(--petrol)', unproved: 'var(--hatch)' }
 const placed = computed(() => props.tries.slice(-3).map(t => ({ ...t, at: point(t.deg, R + 18), right: Math.sin(t.deg * Math.PI / 180) >= -0.01 })))
@@ -32,7 +32,7 @@ const turnAt = computed(() => target.value === null ? null : { p: point(target.v
     <defs><pattern :id="hatch" width="7" height="7" patternUnits="userSpaceOnUse" patternTransform="rotate(45)"><rect width="7" height="7" fill="var(--sheet)" /><path d="M 0 0 V 7" stroke="var(--petrol)" stroke-width="2.4" /></pattern></defs>
     <circle :cx="C" :cy="C" :r="R" fill="var(--sheet)" stroke="var(--ink)" stroke-width="1.8" />
     <path v-for="(tick, i) in TICKS" :key="i" :d="tick.d" stroke="var(--ink)" :stroke-width="tick.width" />
-    <text v-for="h in [12, 3, 6, 9]" :key="h" :x="point(h * 30, R - 28).x" :y="point(h * 30, R - 28).y + 6" text-anchor="middle" font-size="17" font-weight="600">{{ h }}</text>
+    <text v-for="h in [12, 3, 6, 9]" :key="h" :x="point(h * 30, R - 25).x" :y="point(h * 30, R - 25).y + 6" text-anchor="middle" font-size="17" font-weight="600">{{ h }}</text>
     <polygon :points="hex" fill="var(--metal-light)" stroke="var(--ink)" stroke-width="1.8" />
     <circle :cx="C" :cy="C" r="86" fill="none" stroke="var(--ink)" stroke-width="1" />
     <circle :cx="C" :cy="C" r="60" fill="var(--metal)" stroke="var(--ink)" stroke-width="1.8" />

@@ -23,19 +23,19 @@ const spareOf = (stop: Stop): number => Math.floor(Math.min(...stop.valves.map(v
 export function stopStatement(engine: Engine, stop: Stop | undefined, pastTop: boolean): Statement {
   if (!stop) return { title: 'No stop', words: 'No place serves the valves of this engine' }
   const where = `Stop at ${Math.round(stop.crankDeg)}°`
-  if (pastTop && stop.place.kind === 'rod-drop') return { title: where, words: `Past top: the decompressor lets go. Rod ${dropWords(stop.place.dropMm)} down` }
-  if (engine.cam === null || engine.decompressor.kind === 'unknown') return { title: where, words: 'Both valves shut; cam data assumed, so meet it well' }
+  if (pastTop && stop.place.kind === 'rod-drop') return { title: where, words: `Past top, decompressor off: rod ${dropWords(stop.place.dropMm)} down` }
+  if (engine.cam === null || engine.decompressor.kind === 'unknown') return { title: where, words: 'Both valves shut; cam assumed, so meet it well' }
   return { title: where, words: `Both valves shut, ${spareOf(stop)}° to spare: a finger’s width changes nothing` }
 }
 
 /** How to turn: the drawing turns clockwise, the hand perhaps not. */
-export const turnStatement = ({ turning }: Engine): string =>
-  turning.direction === 'clockwise' ? `Turn clockwise seen from ${turning.seenFrom}, as drawn` : `Turn anticlockwise seen from ${turning.seenFrom}; drawn from the other side`
+export const turnStatement = ({ turning, cam }: Engine): string =>
+  (turning.direction === 'clockwise' ? `Turn clockwise seen from ${turning.seenFrom}, as drawn.` : `Turn anticlockwise seen from ${turning.seenFrom}; drawn from the other side.`) + (cam === null ? ' Closed arcs assumed.' : '')
 
 /** Which line is the right one, and which must not be taken for it. */
 export function marksStatement({ marks }: Engine): string {
   const top = marks.find(m => m.kind === 'top')
   const fire = marks.find(m => m.kind === 'fire')
-  if (!top) return 'No T mark here: soft rod in the plug hole, wood or plastic, never steel'
+  if (!top) return 'No T mark: soft rod, wood or plastic, never steel'
   return fire ? `${top.letter} is top. ${fire.letter} fires ${Math.round(360 - fire.angleDeg)}° before it: do not stop there` : `The line beside ${top.letter} is top, on both strokes`
 }

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, useId } from 'vue'
-import { ASSUMED_CAM, baseCircle, closedArcs, type Engine, greatestLiftMm, localAngle, type Role, valveLift, wrap } from '~~/core/engine'
+import { type Arc, baseCircle, closedArcs, decompressorArc, type Engine, greatestLiftMm, localAngle, type Role, type Valve, valveLift, wrap } from '~~/core/engine'
 import type { BeliefArc } from '~~/core/position'
 import type { Stop } from '~~/core/stops'
 import { at, polarPath, ringPath, textArc, xy } from './geometry'
@@ -38,9 +38,21 @@ const bands = computed(() => props.engine.valves.map((valve, i) => {
   return {
     valve, arcs: arcs.map(a => ringPath(C, inner, outer, a.startDeg, a.sweepDeg)),
     bumpRing: polarPath(C, openFrom, openFrom + openSweep, 6, deg => inner + BAND * Math.min(1, lift(deg))) + ' ' + lowerEdge(openFrom, openSweep, inner),
-    label: textArc(C, (inner + outer) / 2, valve.role === 'intake' ? 130 : 590, 110),
+    label: textArc(C, (inner + outer) / 2, labelAt(arcs), 110),
+    held: heldArc(valve, inner),
   }
 }))
+/** The middle of the longest closed piece. */
+function labelAt(arcs: Arc[]): number {
+  const longest = [...arcs].sort((a, b) => b.sweepDeg - a.sweepDeg)[0]
+  return longest ? wrap(longest.startDeg + longest.sweepDeg / 2) : 0
+}
+/** Where a decompressor may hold the valve a little open: a low ledge in its band. */
+function heldArc(valve: Valve, inner: number): string | null {
+  const arc = decompressorArc(props.engine.decompressor, valve.role)
+  const firing = props.engine.cylinders.find(c => c.id === valve.cylinderId)?.firingAngleDeg ?? 0
+  return arc && ringPath(C, inner, inner + 5, arc.startDeg + firing, arc.sweepDeg)
+}
 /** The inner edge of a band walked back, to close a lift bump. */
 const lowerEdge = (from: number, sweep: number, inner: number): string => {
   const points: string[] = []
@@ -65,9 +77,7 @@ const notch = (deg: number) => {
   const p = at(C, RIM, deg)
   return { x: p.x, y: p.y, turn: deg / 2 }
 }
-const assumed = computed(() => props.engine.cam === null)
 const sectionScale = computed(() => disc.value / 158)
-const camWords = `${ASSUMED_CAM.intakeOpensBeforeTdcDeg}/${ASSUMED_CAM.intakeClosesAfterBdcDeg}`
 const shownDeg = computed(() => Math.round(wrap(props.crankDeg)))
 </script>
 
@@ -93,6 +103,7 @@ const shownDeg = computed(() => Math.round(wrap(props.crankDeg)))
 
     <g v-for="band in bands" :key="band.valve.id" class="band" :data-valve="band.valve.id">
       <path :d="band.bumpRing" fill="var(--lift)" stroke="none" />
+      <path v-if="band.held" :d="band.held" class="held" fill="var(--hatch)" />
       <path v-for="(path, i) in band.arcs" :key="i" :d="path" fill="var(--band)" class="closed" />
       <template v-if="!compact">
         <path :id="`${id}${band.valve.id}`" :d="band.label" fill="none" />
@@ -115,7 +126,6 @@ const shownDeg = computed(() => Math.round(wrap(props.crankDeg)))
     <g :transform="`translate(${C.x} ${C.y}) scale(${sectionScale})`" :opacity="anywhere ? 0.4 : 1">
       <EngineSection :engine="engine" :crank-deg="crankDeg" :feel="feel" :labels="!compact" />
     </g>
-    <text v-if="assumed && !compact" :x="C.x" y="506" text-anchor="middle" font-size="13.5" style="fill: var(--ink3)">closed arcs assumed ({{ camWords }}°)</text>
   </svg>
 </template>
 

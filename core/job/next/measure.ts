@@ -1,5 +1,5 @@
 import { valveById } from '../../engine'
-import { type Feel, limitsOf, targetOf } from '../../feeler'
+import { type Feel, limitsOf, targetOf, type Verdict } from '../../feeler'
 import { formatLength } from '../../units'
 import type { GapChange } from '../event'
 import { presentReading, type ValveState } from '../state'
@@ -17,11 +17,14 @@ export const feelKeys = (valveId: string, bladeMm: number, after: GapChange | nu
     key(FEEL_TITLE[feel], help[feel] ?? FEEL_HELP[feel], { type: 'trial', payload: { valveId, bladesMm: [bladeMm], feel, after } }))
 
 /** What the blade would prove, said once. */
-function wouldProve(view: JobView, valveId: string, bladeMm: number): string {
+function wouldProve(view: JobView, valveId: string, bladeMm: number, verdict: Verdict): string {
+  if (verdict === 'tight' || verdict === 'loose') return `It is ${verdict}: this tells how far.`
   const clearance = clearanceOf(view.pin, valveId)
   const limits = limitsOf(clearance)
   const figure = formatLength(targetOf(clearance), 'mm')
-  if (!limits) return Math.abs(bladeMm - targetOf(clearance)) <= 0.005 ? `A drag is in. Refused is tight. Free: the next one up will tell. ${figure} is wanted.` : `If it goes the gap is loose; if not, ${figure} stands.`
+  if (!limits) return Math.abs(bladeMm - targetOf(clearance)) <= 0.005
+    ? `A drag is in. Refused is tight. Free: the next one up will tell. ${figure} is wanted.`
+    : bladeMm > targetOf(clearance) ? `If it goes the gap is loose; if not, ${figure} stands.` : 'If it will not go, the gap is tight. If it goes, nothing is proved yet.'
   if (bladeMm < limits.minMm) return 'If it will not go, the gap is tight. If it goes, nothing is proved yet.'
   if (bladeMm === limits.minMm) return 'If it will not go, the gap is tight. If it drags, the gap is in.'
   if (bladeMm === limits.maxMm) return 'If it will not go, the top limit holds. If it runs free, the gap is loose.'
@@ -68,7 +71,7 @@ export function trialThing(view: JobView, valve: ValveState, label: string): Dra
   return {
     label: `${name}, ${label}`,
     instruction: `Try ${bladeWords([bladeMm])} in the ${name.toLowerCase()}`,
-    why: `${alreadySaid(view, valve)}${wouldProve(view, valveId, bladeMm)}`,
+    why: `${alreadySaid(view, valve)}${wouldProve(view, valveId, bladeMm, judgeReading(view.pin, reading, valveId).verdict)}`,
     keys: feelKeys(valveId, bladeMm, null),
     stage: { kind: 'blades', valveId, nextMm: [bladeMm] },
     trial: { valveId, bladeMm, after: null },

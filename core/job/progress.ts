@@ -1,6 +1,6 @@
 import { STEPS, type Step } from './event'
-import { firstOpen, gates, needsSetting } from './requirements'
-import { type JobView, latestVerdict, verdictIn, isCold } from './view'
+import { asFoundDone, firstOpen, gates, needsSetting } from './requirements'
+import { isCold, type JobView, latestVerdict } from './view'
 
 /** A step of the Bench: where it stands and a few words about it. */
 export interface StepState { step: Step, state: 'done' | 'active' | 'to come', words: string }

@@ -1,4 +1,5 @@
 import { fileURLToPath } from 'node:url'
+import vue from '@vitejs/plugin-vue'
 import { defineConfig } from 'vitest/config'
 
 const root = fileURLToPath(new URL('.', import.meta.url))
@@ -8,7 +9,7 @@ export default defineConfig({
   test: {
     projects: [
       { resolve: { alias }, test: { name: 'core', include: ['core/**/*.test.ts', 'shared/**/*.test.ts'], environment: 'node' } },
-      { resolve: { alias }, test: { name: 'app', include: ['app/**/*.test.ts'], environment: 'happy-dom' } },
+      { plugins: [vue()], resolve: { alias }, test: { name: 'app', include: ['app/**/*.test.ts'], environment: 'happy-dom' } },
       { resolve: { alias }, test: { name: 'server', include: ['tests/integration/**/*.test.ts'], environment: 'node', fileParallelism: false, testTimeout: 30_000, hookTimeout: 60_000 } },
     ],
   },

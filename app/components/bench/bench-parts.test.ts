@@ -1,0 +1,121 @@
+import { mount } from '@vue/test-utils'
+import PrimeVue from 'primevue/config'
+import { describe, expect, it } from 'vitest'
+import { engineOf, LogBook, pinOf } from '~~/tests/support/builders'
+import { jobTools, viewJob, type Happening } from '~~/core/job'
+import AnswerPanel from './AnswerPanel.vue'
+import AskForm from './AskForm.vue'
+import BladeFan from './BladeFan.vue'
+import ClearanceRule from './ClearanceRule.vue'
+import SlotClock from './SlotClock.vue'
+import VerdictShape from './VerdictShape.vue'
+import { marksStatement, placeStatement, stopStatement, turnStatement } from './stage-words'
+
+const plugins = { global: { plugins: [PrimeVue] } }
+
+describe('the clearance rule', () => {
+  const rule = (reading: { loMm: number, hiMm: number | null } | null, verdict: 'in' | 'tight' | 'unproved' | 'not measured' = 'in') =>
+    mount(ClearanceRule, { props: { minMm: 0.08, maxMm: 0.12, targetMm: 0.1, topMm: 0.2, reading, verdict } })
+  const x = (mm: number) => 8 + mm / 0.2 * 264
+  it('draws spec and reading to one scale', () => {
+    const drawn = rule({ loMm: 0.08, hiMm: 0.1 })
+    expect(Number(drawn.find('.spec').attributes('x'))).toBeCloseTo(x(0.08), 6)
+    expect(Number(drawn.find('.reading').attributes('x'))).toBeCloseTo(x(0.08), 6)
+    expect(Number(drawn.find('.reading').attributes('width'))).toBeCloseTo(x(0.1) - x(0.08), 6)
+  })
+  it('an open reading runs off the rule, without a closing bracket', () => {
+    const open = rule({ loMm: 0.1, hiMm: null }, 'unproved').find('.reading')
+    expect(Number(open.attributes('x')) + Number(open.attributes('width'))).toBeGreaterThan(280)
+  })
+  it('shows the target while nothing was measured', () => expect(rule(null, 'not measured').find('.reading').exists()).toBe(false))
+})
+
+describe('verdicts', () => {
+  it('each has a shape of its own', () => {
+    const shapes = (['in', 'tight', 'loose', 'unproved', 'not measured'] as const).map(verdict => mount(VerdictShape, { props: { verdict } }).html())
+    expect(new Set(shapes).size).toBe(5)
+  })
+})
+
+describe('the slot clock', () => {
+  it('says the turn in words, and draws it clockwise for a positive one', () => {
+    const clock = mount(SlotClock, { props: { slotDeg: 0, turnDeg: -18, tries: [{ deg: 0, side: 'tight', words: 'As found' }], head: 'slot' } })
+    expect(clock.attributes('aria-label')).toBe('Turn the slot 18° anticlockwise')
+    expect(clock.find('.sweep').exists()).toBe(true)
+    expect(clock.text()).toContain('As found')
+  })
+})
+
+describe('the blade fan', () => {
+  const fan = () => mount(BladeFan, { props: { bladesMm: Array.from({ length: 30 }, (_, i) => (i + 3) / 100), chosenMm: 0.12, felt: new Map([[0.1, 'free']]), setName: 'A', unit: 'mm' as const } })
+  it('shows the neighbours of the blade to try, in both units', () => {
+    const blades = fan().findAll('.blade')
+    expect(blades.map(b => b.attributes('data-blade'))).toContain('0.12')
+    expect(blades.find(b => b.classes('chosen'))?.text()).toContain('4.7')
+    expect(blades.find(b => b.attributes('data-blade') === '0.1')?.attributes('aria-label')).toBe('0.10 mm, 3.9 thou, free')
+  })
+  it('any other blade may be taken', async () => {
+    const set = fan()
+    await set.find('[data-blade="0.1"]').trigger('click')
+    expect(set.emitted('choose')).toEqual([[0.1]])
+  })
+})
+
+describe('the answer panel', () => {
+  const keys = ['Free', 'Drag'].map(title => ({ title, help: '', happening: null, asks: null }))
+  it('numbers its keys as the keyboard does', async () => {
+    const panel = mount(AnswerPanel, { props: { label: 'l', instruction: 'Try 0.10', why: 'w', keys, passable: true } })
+    await panel.findAll('.key')[1]!.trigger('click')
+    expect(panel.emitted('press')).toEqual([[1]])
+    await panel.find('.pass').trigger('click')
+    expect(panel.emitted('pass')).toHaveLength(1)
+  })
+})
+
+describe('a field in place of the keys', () => {
+  const ask = (asks: 'temperature' | 'hours' | 'finding' | 'due' | 'reason') => mount(AskForm, { ...plugins, props: { asks, step: 'ready' as const, gate: { id: 'cold', missing: 'Not cold.' } } })
+  const submit = async (asks: Parameters<typeof ask>[0], text: string) => {
+    const form = ask(asks)
+    await form.find('input, textarea').setValue(text)
+    await form.find('form').trigger('submit')
+    return { said: form.emitted('done')?.[0]?.[0] as Happening | undefined, wrong: form.find('.wrong').exists() ? form.find('.wrong').text() : null }
+  }
+  it.each([['20', 20], ['20,5 °C', 20.5], ['68 F', 20], ['95f', 35], ['-3', -3]])('reads “%s” as %d °C', async (text, celsius) => {
+    expect((await submit('temperature', text)).said).toEqual({ type: 'temperature', payload: { celsius } })
+  })
+  it.each([['temperature', 'warm'], ['temperature', '500'], ['hours', '-2'], ['finding', '   '], ['due', 'next May'], ['reason', '']] as const)('%s “%s” says what is wrong, and keeps what was typed', async (asks, text) => {
+    const { said, wrong } = await submit(asks, text)
+    expect(said).toBeUndefined()
+    expect(wrong).toMatch(/\S/)
+  })
+  it('a gate’s reason names the gate', async () => {
+    expect((await submit('reason', 'Owner waits')).said).toEqual({ type: 'gate-passed', payload: { gate: 'cold', missing: 'Not cold.', reason: 'Owner waits' } })
+  })
+})
+
+describe('the words around the wheel', () => {
+  const view = (...happenings: Happening[]) => {
+    const log = new LogBook()
+    for (const h of happenings) log.add(h)
+    return viewJob(jobTools(pinOf()), log.events, 0)
+  }
+  const toT: Happening = { type: 'crank', payload: { observations: [{ kind: 'move', to: { kind: 'mark', markIndex: 0 } }] } }
+  it('say what is still possible', () => {
+    expect(placeStatement(view()).title).toBe('Anywhere')
+    expect(placeStatement(view(toT))).toMatchObject({ title: expect.stringMatching(/^(0° or 360°|360° or 0°)$/), words: 'Two places fit what was seen' })
+  })
+  it('promise no margin while the cam is assumed', () => {
+    const known = engineOf({ cam: { checkLiftMm: 1, intakeOpensBeforeTdcDeg: 6, intakeClosesAfterBdcDeg: 36, exhaustOpensBeforeBdcDeg: 38, exhaustClosesAfterTdcDeg: 4 } })
+    const stopOf = (engine: typeof known) => stopStatement(engine, jobTools(pinOf(engine)).model.plan.stops[0], false).words
+    expect(stopOf(known)).toContain('112° to spare')
+    expect(stopOf(engineOf())).not.toContain('spare')
+  })
+  it('warn of F, and of steel rods', () => {
+    expect(marksStatement(engineOf())).toBe('T is top. F fires 14° before it: do not stop there')
+    expect(marksStatement(engineOf({ marks: [] }))).toContain('never steel')
+  })
+  it('say from which side the drawing is seen', () => {
+    expect(turnStatement(engineOf())).toContain('drawn from the other side')
+    expect(turnStatement(engineOf({ turning: { direction: 'clockwise', seenFrom: 'above', means: 'nut' } }))).toContain('as drawn')
+  })
+})

@@ -1,0 +1,70 @@
+import 'fake-indexeddb/auto'
+import { beforeEach, describe, expect, it } from 'vitest'
+import type { Happening } from '~~/core/job'
+import { eventRequestSchema } from '~~/shared/event-request'
+import { localDatabase, rememberedSession, rememberSession } from './database'
+import { knownJob, rememberJob } from './jobs'
+import { asEvent, deviceId, draftAnswer, keep, lastDeviceNumber, letGo, markRefused, waitingAnswers } from './outbox'
+import { LogBook, pinOf } from '~~/tests/support/builders'
+
+const ada = { shopId: 1, personId: 7, personName: 'Ada' }
+const note = (text: string): Happening => ({ type: 'note', payload: { text } })
+const draft = async (text: string, author = ada) =>
+  draftAnswer(author, await deviceId(), await lastDeviceNumber() + 1, 5, note(text), 3, Date.UTC(2026, 10, 25, 8))
+
+beforeEach(async () => {
+  const db = await localDatabase()
+  await Promise.all([db.clear('waiting'), db.clear('jobs'), db.clear('device')])
+})
+
+describe('answers kept on the device', () => {
+  it('are what the server takes: id of version 7, number, offset', async () => {
+    const { request } = await keep(await draft('one'))
+    expect(eventRequestSchema.safeParse(request).success).toBe(true)
+    expect(request).toMatchObject({ personId: 7, deviceSeq: 1, seenSeq: 3, payload: { text: 'one' } })
+  })
+  it('come back in the order in which they were given', async () => {
+    for (const text of ['one', 'two', 'three']) await keep(await draft(text))
+    expect((await waitingAnswers()).map(w => [w.deviceSeq, (w.request.payload as { text: string }).text])).toEqual([[1, 'one'], [2, 'two'], [3, 'three']])
+  })
+  it('get numbers of their own when two pages write at once', async () => {
+    // both pages drafted number 1; the transaction gives each its own
+    const [a, b] = [await draft('here'), await draft('there')]
+    expect(a.deviceSeq).toBe(b.deviceSeq)
+    const kept = await Promise.all([keep(a), keep(b)])
+    expect(kept.map(k => k.deviceSeq).sort()).toEqual([1, 2])
+    expect(kept.every(k => k.request.deviceSeq === k.deviceSeq)).toBe(true)
+  })
+  it('numbers go on after the answers were sent', async () => {
+    const first = await keep(await draft('one'))
+    await letGo(first.id)
+    expect(await waitingAnswers()).toEqual([])
+    expect((await keep(await draft('two'))).deviceSeq).toBe(2)
+  })
+  it('a refused answer stays, with the words of the refusal', async () => {
+    const kept = await keep(await draft('late'))
+    await markRefused(kept, 'This job is closed.')
+    expect(await waitingAnswers()).toMatchObject([{ id: kept.id, refused: 'This job is closed.' }])
+  })
+  it('is an event without a place in the log until the server gives it one', async () => {
+    expect(asEvent(await draft('x'))).toMatchObject({ type: 'note', seq: null, personName: 'Ada', payload: { text: 'x' } })
+  })
+  it('the device keeps its name', async () => expect(await deviceId()).toBe(await deviceId()))
+})
+
+describe('what is needed without a server', () => {
+  it('a job with its log, for each shop apart', async () => {
+    const log = new LogBook()
+    log.add(note('kept'))
+    await rememberJob(1, { pin: pinOf(), events: log.events, lastSeq: 1 })
+    expect(await knownJob(1, 1)).toMatchObject({ lastSeq: 1, events: [{ payload: { text: 'kept' } }] })
+    expect(await knownJob(2, 1)).toBeNull()
+  })
+  it('the last session, until somebody signs out', async () => {
+    const session = { person: { id: 7, name: 'Ada', role: 'lead' as const }, shop: { id: 1, name: 'S', timeZone: 'Etc/UTC', unit: 'mm' as const, isDemo: false }, now: '' }
+    await rememberSession(session)
+    expect(await rememberedSession()).toEqual(session)
+    await rememberSession(null)
+    expect(await rememberedSession()).toBeNull()
+  })
+})

@@ -18,7 +18,8 @@ export async function ensurePrograms(names) {
   await command('apt-get', ['install', '-y', '-qq', '--no-install-recommends', ...missing], quiet)
 }
 
-export function ensureRoom(folder) {
+/** Stops with words when there is less room than the database and a build want. */
+export function ensureRoom(folder, leastBytes = LEAST_FREE_BYTES) {
   const { bavail, bsize } = statfsSync(folder)
-  if (bavail * bsize < LEAST_FREE_BYTES) throw new StopWithWords(`only ${Math.round(bavail * bsize / 1e6)} MB are free here, and 500 MB are wanted. Make room, then start again.`)
+  if (bavail * bsize < leastBytes) throw new StopWithWords(`only ${Math.round(bavail * bsize / 1e6)} MB are free here, and 500 MB are wanted. Make room, then start again.`)
 }

@@ -9,13 +9,15 @@ import { insertCustomer, insertMachine } from '../../server/repositories/machine
 import { insertModel, insertRevision, modelById } from '../../server/repositories/models'
 import { insertPerson } from '../../server/repositories/people'
 import { readingsOfJob } from '../../server/repositories/readings'
-import { insertShop } from '../../server/repositories/shops'
+import { halfLoadedDemo, insertShop, removeHalfLoadedDemo } from '../../server/repositories/shops'
 import { postEvent } from '../../server/services/job-log'
 import { openJob, readJob, readSheet } from '../../server/services/jobs'
 import { hashPassword, passwordMatches } from '../../server/services/passwords'
 import type { SignedIn } from '../../server/services/people'
 import { rebuildReadings } from '../../server/services/rebuild'
-import { startOfDay } from '../../server/services/bay'
+import { bayOf, startOfDay } from '../../server/services/bay'
+import { listen } from '../../server/services/live'
+import { loadDemo } from '../../server/demo'
 import { v7 as uuidv7 } from 'uuid'
 import type { Happening } from '../../core/job'
 
@@ -116,6 +118,63 @@ describe('the database', () => {
     const { shopId } = shops[0]!.person
     const { id } = await one<{ id: number }>(pool, 'SELECT id FROM engine_models WHERE shop_id = ?', [shopId])
     expect((await modelById(pool, shopId, id))?.engine).toEqual(engineOf())
+  })
+})
+
+describe('the demo', () => {
+  it('has jobs in every state, and as many each time it is loaded', async () => {
+    const count = async (shopId: number) => (await bayOf(pool, shopId, new Date())).cards.reduce<Record<string, number>>((all, card) => ({ ...all, [card.column]: (all[card.column] ?? 0) + 1 }), {})
+    const load = async () => {
+      await loadDemo(pool, new Date())
+      return one<{ id: number }>(pool, 'SELECT MAX(id) AS id FROM shops')
+    }
+    // sign-in names are unique on the server, so a second demo needs the first one's to be out of the way
+    const free = () => pool.query('UPDATE people SET sign_in = CONCAT(UUID(), id) WHERE sign_in IN (\'ines\', \'tam\', \'jory\')')
+    await free()
+    const first = await load()
+    const columns = await count(first.id)
+    expect(Object.keys(columns).sort()).toEqual(['bench', 'cooling', 'done', 'prove', 'ready'])
+    const statuses = (await many<{ status: string }>(pool, 'SELECT DISTINCT status FROM jobs WHERE shop_id = ?', [first.id])).map(r => r.status).sort()
+    expect(statuses).toEqual(['abandoned', 'closed', 'held', 'open'])
+    await free()
+    const second = await load()
+    const readings = (shopId: number) => many(pool, 'SELECT j.number, r.valve_id, r.phase, r.round, r.clearance_lo_mm, r.clearance_hi_mm, r.verdict FROM readings r JOIN jobs j ON j.shop_id = r.shop_id AND j.id = r.job_id WHERE r.shop_id = ? ORDER BY 1, 2, 3, 4', [shopId])
+    expect(await readings(second.id)).toEqual(await readings(first.id))
+  }, 120_000)
+  it('cut off while loading, it is removed whole', async () => {
+    const shopId = await insertShop(pool, { name: 'Half', timeZone: 'Etc/UTC', unit: 'mm', demo: 'loading' })
+    await insertCustomer(pool, shopId, { name: 'Half', contact: '' })
+    expect(await halfLoadedDemo(pool)).toEqual({ id: shopId })
+    await removeHalfLoadedDemo(pool, shopId)
+    expect(await halfLoadedDemo(pool)).toBeNull()
+    expect(await many(pool, 'SELECT id FROM customers WHERE shop_id = ?', [shopId])).toEqual([])
+  })
+})
+
+describe('opening a job', () => {
+  it('pins what was left last time, and what the spec said then', async () => {
+    const { person, jobId } = await makeShop()
+    for (const h of [trial(0.1, 'drag'), { type: 'prove-turned', payload: { turns: 2, to: { kind: 'mark', markIndex: 0 } } }, trial(0.12, 'drag'), { type: 'closed', payload: {} }] as Happening[]) await say(person, jobId, h)
+    const { machineId } = await one<{ machineId: number }>(pool, 'SELECT machine_id AS machineId FROM jobs WHERE id = ?', [jobId])
+    const { id: bladeSetId } = await one<{ id: number }>(pool, 'SELECT id FROM blade_sets WHERE shop_id = ?', [person.shopId])
+    const { id } = await openJob(pool, person, { machineId, bladeSetId, meter: 12, meterReplaced: false, complaint: '' }, new Date())
+    const { pin } = await readJob(pool, person.shopId, id, 0, new Date())
+    expect(pin.lastAsLeft?.readings).toEqual({ exhaust: { loMm: 0.12, hiMm: 0.135 } })
+    expect(pin).toMatchObject({ number: 402, machine: { meter: 12, lastMeter: 10 }, spec: { revision: 1, status: 'approved' }, judgementVersion: 1 })
+  })
+})
+
+describe('live', () => {
+  it('tells every listener of the shop, and no other, that a job moved on', async () => {
+    const [ours, theirs] = [await makeShop(), await makeShop()]
+    const heard: { jobId: number, seq: number }[] = []
+    const elsewhere: unknown[] = []
+    const stops = [listen(pool, ours.person.shopId, c => heard.push(c)), listen(pool, theirs.person.shopId, c => elsewhere.push(c))]
+    await new Promise(resolve => setTimeout(resolve, 300))
+    await say(ours.person, ours.jobId, trial(0.1, 'drag'))
+    await expect.poll(() => heard, { timeout: 4000 }).toEqual([{ jobId: ours.jobId, seq: 1 }])
+    expect(elsewhere).toEqual([])
+    stops.forEach(stop => stop())
   })
 })
 

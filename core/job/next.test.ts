@@ -1,0 +1,181 @@
+import { describe, expect, it } from 'vitest'
+import { engineOf, LogBook, pinOf } from '../../tests/support/builders'
+import type { Clearance, Engine } from '../engine'
+import { eventWords, flatsWords, type Happening, jobTools, type JobPin, nextThing, roundTurn, stillWords, stripList, suggestedDue, turnWords, untilWords, viewJob } from './index'
+
+const T = { kind: 'mark', markIndex: 0 } as const
+const NOW = Date.UTC(2026, 10, 25, 9)
+const limits = (minMm: number, maxMm: number): Clearance => ({ form: 'limits', minMm, maxMm, text: '', unit: 'mm' })
+const said = (engine: Engine = engineOf(), changes: Partial<JobPin> = {}) => {
+  const tools = jobTools(pinOf(engine, changes))
+  const log = new LogBook()
+  const book = {
+    say(...happenings: Happening[]) {
+      for (const h of happenings) log.add(h)
+      return book
+    },
+    view: () => viewJob(tools, log.events, NOW),
+    next: (wanted: string | null = null) => nextThing(book.view(), wanted),
+  }
+  return book
+}
+const confirmed = (item: 'machine' | 'spec' | 'valves' | 'safe'): Happening => ({ type: 'confirmed', payload: { item } })
+const trial = (valveId: string, t: number, feel: 'free' | 'drag' | 'pinched' | 'no-go', after: { kind: 'screw', deg: number } | { kind: 'nipped' } | { kind: 'torqued', torqueNm: number | null } | null = null): Happening =>
+  ({ type: 'trial', payload: { valveId, bladesMm: [t], feel, after } })
+const ready = (book: ReturnType<typeof said>, strip = ['Seat', 'Spark plug', 'Rocker cover']) => book.say(confirmed('machine'), confirmed('spec'), { type: 'rested', payload: { hours: 12 } }, confirmed('safe'),
+  ...strip.map((item): Happening => ({ type: 'came-off', payload: { item } })), { type: 'plug-read', payload: { look: 'Grey to brown' } }, confirmed('valves'))
+const found = (book: ReturnType<typeof said>) => ready(book).say({ type: 'crank', payload: { observations: [{ kind: 'move', to: T }, { kind: 'rocker', valveId: 'intake', slack: true }, { kind: 'rocker', valveId: 'exhaust', slack: true }] } })
+
+describe('Ready asks in the order of the work', () => {
+  it('machine, spec, cold, safe, access, plug, valves', () => {
+    const book = said()
+    const asked: string[] = []
+    for (const h of [confirmed('machine'), confirmed('spec'), { type: 'rested', payload: { hours: 5 } }, confirmed('safe'), { type: 'came-off', payload: { item: 'Seat' } }, { type: 'came-off', payload: { item: 'Spark plug' } }, { type: 'came-off', payload: { item: 'Rocker cover' } }, { type: 'plug-read', payload: { look: 'Black or wet' } }, confirmed('valves')] as Happening[]) {
+      asked.push(book.next().requirement!.id)
+      book.say(h)
+    }
+    expect(asked).toEqual(['machine', 'spec', 'cold', 'safe', 'off:Seat', 'off:Spark plug', 'off:Rocker cover', 'plug-read', 'valves'])
+    expect(book.next().step).toBe('find')
+  })
+  it('plug and cover always come off, listed or not, once', () => expect(stripList(['Tank', 'Spark plug'])).toEqual(['Tank', 'Spark plug', 'Rocker cover']))
+  it('a plug that stays in need not be read', () => {
+    const book = said().say(confirmed('machine'), confirmed('spec'), { type: 'rested', payload: { hours: 5 } }, confirmed('safe'), { type: 'came-off', payload: { item: 'Seat' } }, { type: 'came-off', payload: { item: 'Rocker cover' } })
+    book.say({ type: 'gate-passed', payload: { gate: 'off:Spark plug', missing: '', reason: 'seized' } })
+    expect(book.next().requirement?.id).toBe('valves')
+  })
+  it('an engine over the limit says by how much, and why it matters', () => {
+    const book = said().say(confirmed('machine'), confirmed('spec'), { type: 'temperature', payload: { celsius: 52 } })
+    expect(book.next().why).toBe('52 °C is over the limit of 35 °C. Set warm is set wrong.')
+  })
+  it('a spec that is set hot asks for no cold engine', () => {
+    const book = said(engineOf({ setWhen: 'hot' })).say(confirmed('machine'), confirmed('spec'))
+    expect(book.next().requirement?.id).toBe('safe')
+  })
+})
+
+describe('Find in this engine’s words', () => {
+  it('names mark, window, direction and means', () => {
+    const next = ready(said()).next()
+    expect(next.instruction).toBe('Turn on until T meets the pointer')
+    expect(next.label).toBe('Turn anticlockwise seen from the left, by the crank nut')
+    expect(next.why).toContain('the rotor window')
+  })
+  it('without a mark the rod is soft, and says so', () => expect(ready(said(engineOf({ marks: [] }))).next().why).toContain('never steel'))
+  it.each([['T is there', ['move']], ['Went past it', ['move', 'turns']], ['I lost track', ['lost']]])('“%s” records %j: overshot means round again, never back', (title, kinds) => {
+    const key = ready(said()).next().keys.find(k => k.title === title)!
+    expect(key.happening?.type === 'crank' && key.happening.payload.observations.map(o => o.kind)).toEqual(kinds)
+  })
+  it('four valves are felt one at a time', () => {
+    const valves = ['intake', 'exhaust'].flatMap(role => [1, 2].map(n => ({ id: `${role}${n}`, cylinderId: 'only', role: role as 'intake', name: `${role} ${n}`, headX: 0.5, headY: 0.5 })))
+    const book = ready(said(engineOf({ valves }))).say({ type: 'crank', payload: { observations: [{ kind: 'move', to: T }] } })
+    expect(book.next().instruction).toBe('Wiggle the intake 1 rocker')
+    expect(book.next().keys.map(k => k.title)).toEqual(['Slack', 'No play', 'I lost track'])
+  })
+  it('an answer that clashes is named with what it clashes with', () => {
+    const book = found(said()).say(trial('intake', 0.1, 'drag'), { type: 'mark-checked', payload: { valveId: 'exhaust', still: true } }, trial('exhaust', 0.12, 'drag'))
+    book.say({ type: 'crank', payload: { observations: [{ kind: 'turns', turns: 1, to: T }, { kind: 'rocker', valveId: 'intake', slack: true }] } })
+    expect(book.view().position.clash).not.toBeNull()
+    expect(book.next().why).toMatch(/^This hardly fits with /)
+  })
+})
+
+describe('Measure says what a blade would prove', () => {
+  it.each([
+    [limits(0.08, 0.12), 0.08, /will not go, the gap is tight/], [limits(0.08, 0.12), 0.12, /runs free, the gap is loose/], [{ form: 'bare', figureMm: 0.1, text: '', unit: 'mm' } as Clearance, 0.1, /A drag is in/],
+  ])('%j at %d', (clearance, t, words) => {
+    const book = found(said(engineOf({ clearance: { intake: clearance, exhaust: clearance } }), { bladeSet: { name: 'two', unit: 'mm', bladesMm: [t, 0.5] } }))
+    expect(book.next().why).toMatch(words)
+  })
+  it('once it is out, the next blade only tells how far', () => {
+    expect(found(said()).say(trial('intake', 0.08, 'no-go')).next().why).toContain('It is tight: this tells how far.')
+  })
+  it('a set that cannot prove it says so, and lets through with a reason', () => {
+    const book = found(said(engineOf(), { bladeSet: { name: 'coarse', unit: 'mm', bladesMm: [0.05, 0.2] } })).say(trial('intake', 0.05, 'free'), trial('intake', 0.2, 'no-go'))
+    expect(book.next()).toMatchObject({ instruction: 'This set cannot prove it', keys: [{ asks: 'reason' }] })
+  })
+  it('expects what was left last time', () => {
+    const left = (loMm: number, hiMm: number) => found(said(engineOf(), { lastAsLeft: { date: '2025-11-01', readings: { intake: { loMm, hiMm } } } })).next().trial!.bladeMm
+    expect(left(0.04, 0.05)).toBeLessThanOrEqual(0.08)
+    expect(left(0.18, 0.2)).toBeGreaterThanOrEqual(0.12)
+  })
+})
+
+describe('Set', () => {
+  const toSet = () => found(said()).say(trial('intake', 0.1, 'drag'), { type: 'mark-checked', payload: { valveId: 'exhaust', still: true } }, trial('exhaust', 0.08, 'pinched'))
+  it('loosens, turns by the model, and asks for the blade that ends in the middle', () => {
+    const book = toSet()
+    expect(book.next().instruction).toBe('Loosen the exhaust locknut')
+    book.say({ type: 'nut-loosened', payload: { valveId: 'exhaust' } })
+    const next = book.next()
+    expect(next.trial).toMatchObject({ bladeMm: 0.12, after: { kind: 'screw' } })
+    // from 0.075 to 0.1275 with 0.75 mm a turn at the valve end: 25.2° anticlockwise
+    expect(next.trial!.after).toEqual({ kind: 'screw', deg: -25 })
+  })
+  it('a push-rod screw and a pivot nut turn less for the same gap', () => {
+    const deg = (kind: 'valve-end' | 'pushrod-end' | 'pivot-nut') => {
+      const book = found(said(engineOf({ adjuster: { ...engineOf().adjuster, kind, rockerRatio: 1.5 } }))).say(trial('intake', 0.1, 'drag'), { type: 'mark-checked', payload: { valveId: 'exhaust', still: true } }, trial('exhaust', 0.08, 'pinched'), { type: 'nut-loosened', payload: { valveId: 'exhaust' } })
+      const after = book.next().trial!.after
+      return after?.kind === 'screw' ? -after.deg : Number.NaN
+    }
+    expect(deg('valve-end') / deg('pushrod-end')).toBeCloseTo(1.5, 0)
+    expect(deg('valve-end') / deg('pivot-nut')).toBeCloseTo(2.5, 0)
+  })
+  it('between too loose and too tight it halves', () => {
+    const book = toSet().say({ type: 'nut-loosened', payload: { valveId: 'exhaust' } }, trial('exhaust', 0.12, 'free', { kind: 'screw', deg: -40 }), trial('exhaust', 0.12, 'no-go', { kind: 'screw', deg: 20 }))
+    expect(book.next().trial!.after).toEqual({ kind: 'screw', deg: -10 })
+  })
+  it('a lock that moved it starts a new round; one that held goes on to torque', () => {
+    const nip = (feel: 'drag' | 'no-go', t: number) => toSet().say({ type: 'nut-loosened', payload: { valveId: 'exhaust' } }, trial('exhaust', 0.12, 'drag', { kind: 'screw', deg: -25 }), trial('exhaust', t, feel, { kind: 'nipped' })).next()
+    expect(nip('drag', 0.12).instruction).toBe('Torque the nut to 8 N·m, feel 0.12')
+    expect(nip('no-go', 0.10).instruction).toBe('It moved: loosen the nut again')
+  })
+  it('without a torque on record it says so instead of inventing one', () => {
+    const engine = engineOf({ torques: { locknutNm: null, coverNm: null, plugNm: null } })
+    const book = found(said(engine)).say(trial('intake', 0.1, 'drag'), { type: 'mark-checked', payload: { valveId: 'exhaust', still: true } }, trial('exhaust', 0.08, 'pinched'), { type: 'nut-loosened', payload: { valveId: 'exhaust' } }, trial('exhaust', 0.12, 'drag', { kind: 'screw', deg: -25 }), trial('exhaust', 0.12, 'drag', { kind: 'nipped' }))
+    expect(book.next()).toMatchObject({ instruction: 'Torque the nut, feel 0.12', trial: { after: { kind: 'torqued', torqueNm: null } } })
+    expect(book.next().why).toContain('The spec gives no torque')
+  })
+})
+
+describe('Close', () => {
+  it('what went in comes out first, then the reverse of what came off, then run and next due', () => {
+    const book = found(said()).say({ type: 'put-in', payload: { item: 'Rag, plug hole' } }, trial('intake', 0.1, 'drag'), { type: 'mark-checked', payload: { valveId: 'exhaust', still: true } }, trial('exhaust', 0.12, 'drag'),
+      { type: 'prove-turned', payload: { turns: 2, to: T } }, trial('intake', 0.1, 'drag'), { type: 'mark-checked', payload: { valveId: 'exhaust', still: true } }, trial('exhaust', 0.12, 'drag'))
+    const asked: string[] = []
+    for (let next = book.next(); next.requirement; next = book.next()) {
+      asked.push(next.requirement.id)
+      book.say(next.keys[0]!.happening!)
+    }
+    expect(asked).toEqual(['out:Rag, plug hole', 'gasket', 'back:Rocker cover', 'torque-cover', 'back:Spark plug', 'torque-plug', 'back:Seat', 'ran', 'next-due'])
+    expect(book.next().instruction).toBe('Sign and close the job')
+  })
+  it('suggests the next check by use and by months, whichever the spec knows', () => {
+    const due = (interval: Engine['interval'], meter: number | null) => suggestedDue(said(engineOf({ interval }), { machine: { ...pinOf().machine, meter } }).view())
+    expect(due({ use: 4000, months: 12 }, 1200)).toEqual({ use: 5200, date: '2027-11-25' })
+    expect(due({ use: 4000, months: null }, null)).toEqual({ use: null, date: null })
+  })
+})
+
+describe('words', () => {
+  it.each([[15, '¼ flat'], [60, '1 flat'], [90, '1½ flats'], [-30, '½ flat'], [2, '¼ flat']])('%d° is %s', (deg, words) => expect(flatsWords(deg)).toBe(words))
+  it.each([[15, '15° clockwise'], [-24.6, '25° anticlockwise'], [-47, '45° anticlockwise'], [0, '0° clockwise']])('%d is “%s”', (deg, words) => expect(turnWords(deg)).toBe(words))
+  it('turns from 30° up are in steps of five, as a hand makes them', () => expect([29.4, 31, 33].map(roundTurn)).toEqual([29, 30, 35]))
+  it('places', () => {
+    const engine = engineOf()
+    const drop = { kind: 'rod-drop', cylinderId: 'only', dropMm: 6 } as const
+    expect([untilWords(engine, T), untilWords(engine, drop), stillWords(engine, T), stillWords(engine, { kind: 'piston-top', cylinderId: 'only' })])
+      .toEqual(['T meets the pointer', 'the piston is 6 mm past its top', 'Is T still at the pointer?', 'Is the piston still at its top?'])
+  })
+  it('every kind of answer has words of its own for the list of answers', () => {
+    const all: Happening[] = [confirmed('spec'), { type: 'temperature', payload: { celsius: 20 } }, { type: 'rested', payload: { hours: 4 } }, { type: 'came-off', payload: { item: 'Seat' } }, { type: 'put-in', payload: { item: 'Rag' } },
+      { type: 'plug-read', payload: { look: 'Black' } }, { type: 'finding', payload: { text: 'Crack', step: 'find' } }, { type: 'crank', payload: { observations: [{ kind: 'lost' }] } }, { type: 'mark-checked', payload: { valveId: 'intake', still: true } },
+      trial('intake', 0.1, 'drag', { kind: 'screw', deg: -15 }), { type: 'set-chosen', payload: { valveId: 'intake' } }, { type: 'nut-loosened', payload: { valveId: 'intake' } }, { type: 'prove-turned', payload: { turns: 2, to: T } },
+      { type: 'gate-passed', payload: { gate: 'cold', missing: '', reason: 'Snow' } }, { type: 'came-out', payload: { item: 'Rag' } }, { type: 'went-back', payload: { item: 'Seat' } }, { type: 'gasket', payload: { choice: 'new', note: '' } },
+      { type: 'torqued', payload: { what: 'cover', torqueNm: 10 } }, { type: 'replaced', payload: { text: 'Gasket' } }, { type: 'ran', payload: { result: 'clean', note: '' } }, { type: 'note', payload: { text: 'Hm' } },
+      { type: 'next-due', payload: { use: 1, date: null } }, { type: 'held', payload: { reason: 'Parts' } }, { type: 'resumed', payload: {} }, { type: 'abandoned', payload: { reason: 'Gone' } }, { type: 'closed', payload: {} }, { type: 'reopened', payload: { reason: 'Typo' } }]
+    const log = new LogBook()
+    const words = all.map(h => eventWords(engineOf(), log.add(h)))
+    expect(new Set(words).size).toBe(all.length)
+    expect(words).toContain('Intake, screw 15° anticlockwise: 0.10 drag')
+  })
+})

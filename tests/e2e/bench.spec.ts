@@ -155,3 +155,41 @@ test('nothing is fetched from anywhere else', async ({ page }) => {
   await expect(instruction(page)).toBeVisible()
   expect(foreign).toEqual([])
 })
+
+test('the keyboard alone suffices, from sign-in to the first answer and back to the Bay', async ({ page }) => {
+  await page.goto('/sign-in')
+  await expect(page.getByLabel('Name')).toBeVisible()
+  const tabTo = async (name: string) => {
+    for (let i = 0; i < 40; i++) {
+      if (await page.evaluate(name => (document.activeElement?.textContent ?? '').includes(name) || document.activeElement?.getAttribute('name') === name || document.activeElement?.id === name, name)) return
+      await page.keyboard.press('Tab')
+    }
+    throw new Error(`“${name}” cannot be reached by Tab`)
+  }
+  await tabTo('username')
+  await page.keyboard.type('ines')
+  await tabTo('password')
+  await page.keyboard.type('quillbrook')
+  await page.keyboard.press('Enter')
+  await expect(page.locator('[data-job]').first()).toBeVisible()
+  await page.keyboard.press('n')
+  await expect(page.getByRole('heading', { name: 'New job' })).toBeVisible()
+  await tabTo('find')
+  await page.keyboard.type('M-0107')
+  await expect(page.locator('[data-machine]')).toHaveCount(1)
+  await tabTo('Minnow 125, blue')
+  await page.keyboard.press('Enter')
+  await tabTo('Open the job')
+  await page.keyboard.press('Enter')
+  await expect(instruction(page)).toContainText('Is this the Minnow 125, blue')
+  await page.keyboard.press('Enter')
+  await expect(instruction(page)).toContainText('Is this its spec')
+  await page.keyboard.press('c')
+  await expect(page.getByRole('button', { name: /Understood/ })).toHaveCount(0)
+  await page.keyboard.press('?')
+  await expect(page.getByRole('heading', { name: 'Keys' })).toBeVisible()
+  await page.keyboard.press('Escape')
+  await saved(page)
+  await page.keyboard.press('b')
+  await expect(page.locator('[data-job]').first()).toBeVisible()
+})

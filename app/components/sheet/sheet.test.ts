@@ -1,0 +1,38 @@
+import { mount } from '@vue/test-utils'
+import { describe, expect, it } from 'vitest'
+import { jobTools, sheet, viewJob } from '~~/core/job'
+import { engineOf, pinOf } from '~~/tests/support/builders'
+import { truthOf, wholeJob } from '~~/tests/support/whole-job'
+import JobSheet from './JobSheet.vue'
+
+const print = (content: ReturnType<typeof sheet>, signed: { at: string, by: string } | null = { at: '2026-11-25T14:40:00Z', by: 'Ada' }) =>
+  mount(JobSheet, { props: { sheet: content, shop: 'Test shop', timeZone: 'Etc/UTC', signed } })
+
+describe('the printed sheet', () => {
+  it('tells each valve as found and as left, how it was proved, and the rounds between', async () => {
+    const { view } = await wholeJob(engineOf(), truthOf({ gapMm: { intake: 0.1, exhaust: 0.05 } }))
+    const page = print(sheet(view))
+    const exhaust = page.find('.valve.exhaust').text()
+    expect(exhaust).toMatch(/As found.*Tight/)
+    expect(exhaust).toMatch(/As left.*In, by/)
+    expect(page.text()).toContain('signed by Ada at 14:40')
+    expect(page.text()).toContain('Proofs, after two full turns')
+    expect(page.text()).toMatch(/Exhaust 1\d+° back/)
+  })
+  it('draws as found open and as left solid, on one scale', async () => {
+    const { view } = await wholeJob(engineOf(), truthOf())
+    const bars = print(sheet(view)).find('.valve.intake .sheet-rule').findAll('rect')
+    expect(bars.map(b => b.attributes('fill'))).toEqual(['#fff', '#E4E4E4', '#fff', '#111'])
+    expect(bars[2]!.attributes('x')).toBe(bars[3]!.attributes('x'))
+  })
+  it('an unsigned, empty job claims nothing', () => {
+    const page = print(sheet(viewJob(jobTools(pinOf()), [], 0)), null).text()
+    for (const words of ['not signed', 'not measured', 'not proved', 'nothing on record', 'not ticked', 'not run', 'not recorded']) expect(page).toContain(words)
+    expect(page).not.toContain('☑')
+  })
+  it('defers to the manual and a qualified technician', () => expect(print(sheet(viewJob(jobTools(pinOf()), [], 0))).text()).toContain('If unsure, ask a qualified technician.'))
+  it('a draft spec is called one', () => {
+    const pin = pinOf(engineOf(), { spec: { revisionId: 1, revision: 3, status: 'draft', engine: engineOf() } })
+    expect(print(sheet(viewJob(jobTools(pin), [], 0))).text()).toContain('revision 3, a draft')
+  })
+})

@@ -81,8 +81,8 @@ export function useBench(jobId: number) {
     await outbox.add(jobId, happening, lastSeq.value)
   }
 
-  /** This device's last answer that still stands. */
-  const lastOwn = computed(() => log.value.findLast(e => e.deviceId === device.value && e.type !== 'retracted' && e.type !== 'closed' && !view.value?.state.retracted.has(e.id)) ?? null)
+  /** This browser's last answer that still stands, from whichever of its pages. */
+  const lastOwn = computed(() => log.value.findLast(e => e.deviceId.split('.')[0] === device.value && e.type !== 'retracted' && e.type !== 'closed' && !view.value?.state.retracted.has(e.id)) ?? null)
   const isMovement = (event: JobEvent): boolean => movesSomething(event) || event.type === 'nut-loosened'
 
   let timer: ReturnType<typeof setInterval> | undefined

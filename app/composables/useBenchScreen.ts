@@ -7,7 +7,7 @@ import { useOutboxStore } from '../stores/outbox'
 import { useSessionStore } from '../stores/session'
 import type { useBench } from './useBench'
 
-export type Panel = { kind: 'keys' } | { kind: 'more' | 'log' | 'help' } | { kind: 'ask', asks: Asks | 'hold' | 'abandon' | 'note' | 'replaced' } | { kind: 'undo', event: JobEvent }
+export type Panel = { kind: 'keys' } | { kind: 'blade' } | { kind: 'more' | 'log' | 'help' } | { kind: 'ask', asks: Asks | 'hold' | 'abandon' | 'note' | 'replaced' } | { kind: 'undo', event: JobEvent }
 
 /** What the Bench's panel shows and what its answers record: the blade and turn chosen on the stage are put in. */
 export function useBenchScreen(bench: ReturnType<typeof useBench>, jobId: number) {

@@ -15,6 +15,16 @@ export async function deviceId(): Promise<string> {
   return made
 }
 
+/**
+ * The name under which this page sends. Each page of a browser counts as a device of its own, so that the order of its
+ * answers is kept whichever page sends first; the browser's name in front says whose they are.
+ */
+export async function pageDeviceId(): Promise<string> {
+  let page = sessionStorage.getItem('wembric-page')
+  if (!page) sessionStorage.setItem('wembric-page', page = uuidv7().slice(-8))
+  return `${await deviceId()}.${page}`
+}
+
 /** A time with the offset of the place, as the device's (corrected) clock has it. */
 export function isoWithOffset(ms: number): string {
   const minutes = -new Date(ms).getTimezoneOffset()

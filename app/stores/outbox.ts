@@ -3,7 +3,7 @@ import { computed, ref, shallowRef } from 'vue'
 import type { Happening, JobEvent } from '~~/core/job'
 import type { EventResponse } from '~~/shared/event-request'
 import type { Waiting } from '../local/database'
-import { deviceId, draftAnswer, keep, lastDeviceNumber, letGo, markRefused, waitingAnswers } from '../local/outbox'
+import { draftAnswer, keep, lastDeviceNumber, letGo, markRefused, pageDeviceId, waitingAnswers } from '../local/outbox'
 import { api, NoAnswer, Refused } from '../utils/api'
 import { useSessionStore } from './session'
 
@@ -25,7 +25,7 @@ export const useOutboxStore = defineStore('outbox', () => {
   const unwritten = new Set<string>()
 
   async function load(): Promise<void> {
-    device = await deviceId()
+    device = await pageDeviceId()
     lastNumber = Math.max(lastNumber, await lastDeviceNumber())
     waiting.value = [...await waitingAnswers(), ...waiting.value.filter(w => unwritten.has(w.id))]
   }

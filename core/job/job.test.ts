@@ -201,6 +201,9 @@ describe('progress, board and sheet', () => {
     expect([blank.cold, blank.plug, blank.gasket, blank.run, blank.nextDue]).toEqual(['not recorded', 'not read', 'not recorded', 'not run', 'not recorded'])
     expect(blank.torques.some(t => t.done)).toBe(false)
   })
+  it('names blades that are not of the pinned set', () => {
+    expect(sheet(view(book(...READY, toT, slack, trial('intake', 0.11, 'drag'), trial('exhaust', 0.12, 'drag')))).strangeBlades).toEqual(['0.11'])
+  })
   it('tells how each proof was made, the rounds, and what was used', async () => {
     const { view: done } = await wholeJob(engineOf(), truthOf({ gapMm: { intake: 0.1, exhaust: 0.05 } }))
     const made = sheet(done)

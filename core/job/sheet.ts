@@ -50,6 +50,8 @@ export interface Sheet {
   gasket: string
   run: string
   nextDue: string
+  /** Blades that were tried and are not of the pinned set: said on the sheet, for nobody knows how thick they are. */
+  strangeBlades: string[]
   judgementVersion: number
   caution: string
 }
@@ -157,8 +159,13 @@ export function sheet(view: JobView): Sheet {
     gasket: state.gasket ? { 'new': 'New gasket', 'used again': 'Gasket used again', 'compound': 'Compound' }[state.gasket.choice] + (state.gasket.note ? `: ${state.gasket.note}` : '') : 'not recorded',
     run: state.ran ? { 'clean': 'Ran clean: no tick, no weep', 'ticks': 'Ran, ticks', 'weeps': 'Ran, weeps', 'will not start': 'Would not start' }[state.ran.result] + (state.ran.note ? `. ${state.ran.note}` : '') : 'not run',
     nextDue: state.nextDue ? dueWords(view, state.nextDue) : 'not recorded',
-    judgementVersion: pin.judgementVersion, caution: DEFER,
+    strangeBlades: strangeBlades(view), judgementVersion: pin.judgementVersion, caution: DEFER,
   }
+}
+
+function strangeBlades({ pin, state }: JobView): string[] {
+  const tried = state.valves.flatMap(v => v.readings.flatMap(r => r.trials.flatMap(t => t.bladesMm)))
+  return [...new Set(tried.filter(t => !pin.bladeSet.bladesMm.includes(t)))].sort((a, b) => a - b).map(t => formatLength(t, 'mm'))
 }
 
 /** One row of the `readings` projection. */

@@ -2,14 +2,14 @@
 import { computed } from 'vue'
 import { eventWords, type JobEvent, type JobView } from '~~/core/job'
 
-export type MoreChoice = 'finding' | 'note' | 'replaced' | 'item-in' | 'item-off' | 'hold' | 'abandon' | 'log' | `set:${string}`
+export type MoreChoice = 'finding' | 'note' | 'replaced' | 'item-in' | 'item-off' | 'hold' | 'abandon' | 'log' | 'blade' | `set:${string}`
 /** What stands in the keys' place when asked for: more actions, the answers so far, or help. */
-const props = defineProps<{ kind: 'more' | 'log' | 'help', view: JobView, log: JobEvent[], settable: { valveId: string, name: string }[], shortcutsOn: boolean }>()
+const props = defineProps<{ kind: 'more' | 'log' | 'help', view: JobView, log: JobEvent[], settable: { valveId: string, name: string }[], shortcutsOn: boolean, tryingBlade: boolean }>()
 defineEmits<{ back: [], choose: [choice: MoreChoice], retract: [event: JobEvent], shortcuts: [] }>()
 const entries = computed(() => [...props.log].reverse().filter(e => e.type !== 'retracted' && e.type !== 'placed'))
 const gone = (e: JobEvent): boolean => props.view.state.retracted.has(e.id)
 const time = (e: JobEvent): string => new Date(e.at).toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit' })
-const KEYS = [['1–4', 'the answer keys'], ['← →', 'another blade'], ['[ ]', 'turn 5° less, more'], ['Enter', 'the first answer, where there is one way on'], ['U', 'take the last answer back'], ['V', 'next valve'], ['M', 'more: finding, hold'], ['L', 'all answers'], ['C', 'caution understood'], ['G', 'go on with a reason'], ['B', 'to the Bay'], ['?', 'this help']]
+const KEYS = [['1–4', 'the answer keys'], ['← →', 'another blade'], ['S', 'a blade by its size'], ['[ ]', 'turn 5° less, more'], ['Enter', 'the first answer, where there is one way on'], ['U', 'take the last answer back'], ['V', 'next valve'], ['M', 'more: finding, hold'], ['L', 'all answers'], ['C', 'caution understood'], ['G', 'go on with a reason'], ['B', 'to the Bay'], ['?', 'this help']]
 </script>
 
 <template>
@@ -21,6 +21,7 @@ const KEYS = [['1–4', 'the answer keys'], ['← →', 'another blade'], ['[ ]'
       <button type="button" class="quiet" @click="$emit('choose', 'replaced')">Something was replaced</button>
       <button type="button" class="quiet" @click="$emit('choose', 'item-in')">Something went in</button>
       <button type="button" class="quiet" @click="$emit('choose', 'item-off')">Something came off</button>
+      <button v-if="tryingBlade" type="button" class="quiet" @click="$emit('choose', 'blade')">Another blade, by its size <kbd>S</kbd></button>
       <button v-for="v in settable" :key="v.valveId" type="button" class="quiet" @click="$emit('choose', `set:${v.valveId}`)">Set the {{ v.name.toLowerCase() }} all the same</button>
       <button type="button" class="quiet" @click="$emit('choose', 'log')">All answers so far <kbd>L</kbd></button>
       <button type="button" class="quiet" @click="$emit('choose', 'hold')">Put the job on hold</button>

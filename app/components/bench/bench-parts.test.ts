@@ -5,6 +5,7 @@ import { engineOf, LogBook, pinOf } from '~~/tests/support/builders'
 import { jobTools, viewJob, type Happening } from '~~/core/job'
 import AnswerPanel from './AnswerPanel.vue'
 import AskForm from './AskForm.vue'
+import BladeAsk from './BladeAsk.vue'
 import BladeFan from './BladeFan.vue'
 import ClearanceRule from './ClearanceRule.vue'
 import SlotClock from './SlotClock.vue'
@@ -118,4 +119,20 @@ describe('the words around the wheel', () => {
     expect(turnStatement(engineOf())).toContain('drawn from the other side')
     expect(turnStatement(engineOf({ turning: { direction: 'clockwise', seenFrom: 'above', means: 'nut' } }))).toContain('as drawn')
   })
+})
+
+describe('a blade by its size', () => {
+  const ask = async (text: string, unit: 'mm' | 'thou' = 'mm') => {
+    const form = mount(BladeAsk, { ...plugins, props: { bladesMm: [0.05, 0.1016, 0.15], setName: 'Set A', unit } })
+    await form.find('input').setValue(text)
+    await form.find('form').trigger('submit')
+    return { chosen: form.emitted('done')?.[0], wrong: form.find('.wrong').exists() ? form.find('.wrong').text() : null }
+  }
+  it('takes one of the set, in either unit', async () => {
+    expect((await ask('0.15')).chosen).toEqual([0.15])
+    expect((await ask('4', 'thou')).chosen).toEqual([0.1016])
+    expect((await ask('4 thou')).chosen).toEqual([0.1016])
+  })
+  it('names the neighbours of one that is not there', async () => expect((await ask('0.12')).wrong).toBe('0.12 mm is not in Set A. The nearest: 0.102 and 0.15.'))
+  it('nonsense is said to be nonsense', async () => expect((await ask('thick')).wrong).toContain('is not a length'))
 })

@@ -48,7 +48,7 @@ const thouFirst = computed(() => s.value.unit === 'thou')
     <section class="two">
       <div>
         <h2>Spec used: revision {{ s.spec.revision }}{{ s.spec.status === 'draft' ? ', a draft' : '' }}</h2>
-        <p>{{ s.spec.source }}, {{ s.spec.sourceDate }}. Blades: {{ s.spec.bladeSet }}.</p>
+        <p>{{ s.spec.source }}, {{ s.spec.sourceDate }}. Blades: {{ s.spec.bladeSet }}.<template v-if="s.strangeBlades?.length"> Not of that set: {{ s.strangeBlades.join(', ') }} mm.</template></p>
         <table><thead><tr><th>Valve</th><th>mm</th><th>thou</th><th>target</th></tr></thead><tbody><tr v-for="v in s.valves" :key="v.valveId"><td>{{ v.name }}</td><td><b>{{ v.spec.words }}</b></td><td>{{ v.spec.thou }}</td><td>{{ v.spec.targetMm.toFixed(2) }} mm</td></tr></tbody></table>
       </div>
       <div>

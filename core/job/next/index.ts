@@ -13,7 +13,7 @@ export { dueWords, suggestedDue } from './close'
 
 const SIGN: Draft = {
   label: 'All done', instruction: 'Sign and close the job', why: 'The sheet is kept as it is signed. Only a lead can open it again.',
-  keys: [key('Sign and close', 'the sheet is made', { type: 'closed', payload: {} })], stage: { kind: 'sign' },
+  keys: [key('Sign and close', 'the sheet is made', { type: 'closed', payload: {} }), key('Add a note', 'for the sheet', null, 'note')], stage: { kind: 'sign' },
 }
 
 /** The Measure step keeps to the valve that was tapped, else takes the first that is not proved as found. */

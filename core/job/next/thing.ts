@@ -4,7 +4,7 @@ import type { Happening, Step } from '../event'
 import type { Requirement } from '../requirements'
 
 /** What an answer key asks for before it can be recorded. */
-export type Asks = 'temperature' | 'hours' | 'item-off' | 'item-in' | 'finding' | 'reason' | 'due'
+export type Asks = 'temperature' | 'hours' | 'item-off' | 'item-in' | 'finding' | 'reason' | 'due' | 'note'
 
 /** An answer: what is felt or done, and what it records. A key that asks opens one field; a key with neither is the gate. */
 export interface AnswerKey { title: string, help: string, happening: Happening | null, asks: Asks | null }

@@ -5,6 +5,7 @@ import { computed } from 'vue'
 import { CAUTIONS, placeWords, STEPS, type Happening } from '~~/core/job'
 import AnswerPanel from '../../../components/bench/AnswerPanel.vue'
 import AskForm from '../../../components/bench/AskForm.vue'
+import BladeAsk from '../../../components/bench/BladeAsk.vue'
 import BenchHeader from '../../../components/bench/BenchHeader.vue'
 import BenchNotices from '../../../components/bench/BenchNotices.vue'
 import BenchStage from '../../../components/bench/BenchStage.vue'
@@ -41,9 +42,13 @@ const unplaced = computed(() => view.value?.state.unplaced ?? [])
 useHead({ title: () => view.value ? `${view.value.pin.machine.name}, Wembric` : 'Bench, Wembric' })
 
 function choose(choice: MoreChoice): void {
-  if (choice === 'log') panel.value = { kind: 'log' }
+  if (choice === 'log' || choice === 'blade') panel.value = { kind: choice }
   else if (choice.startsWith('set:')) void screen.record({ type: 'set-chosen', payload: { valveId: choice.slice(4) } })
   else panel.value = { kind: 'ask', asks: choice as 'finding' }
+}
+function chooseBlade(mm: number): void {
+  bladeMm.value = mm
+  panel.value = { kind: 'keys' }
 }
 const back = () => { panel.value = { kind: 'keys' } }
 const nextValve = () => {
@@ -58,6 +63,7 @@ useKeys({
   'ArrowLeft': () => screen.chooseBlade(-1), 'ArrowRight': () => screen.chooseBlade(1),
   '[': () => { if (turnDeg.value !== null) turnDeg.value -= 5 }, ']': () => { if (turnDeg.value !== null) turnDeg.value += 5 },
   'u': () => screen.undo(), 'v': nextValve, 'm': () => show('more'), 'l': () => show('log'), '?': () => show('help'), 'Escape': back,
+  's': () => { if (next.value?.trial) panel.value = { kind: 'blade' } },
   'c': () => acknowledged.value ? false : acknowledge(), 'b': () => navigateTo('/'),
   'g': () => { if (gate.value && screen.isOpen.value) panel.value = { kind: 'ask', asks: 'reason' } },
 })
@@ -84,8 +90,9 @@ const stopWords = computed(() => {
         <AnswerPanel :label="next.label" :instruction="screen.instruction.value" :why="next.why" :keys="screen.keys.value" :passable="gate !== null && !next.keys.some(k => k.asks === 'reason')" @press="screen.press($event)" @pass="panel = { kind: 'ask', asks: 'reason' }" />
       </template>
       <AskForm v-else-if="panel.kind === 'ask'" :key="panel.asks" :asks="panel.asks" :step="step" :gate="gate" @done="screen.record($event)" @back="back" />
+      <BladeAsk v-else-if="panel.kind === 'blade'" :blades-mm="view.pin.bladeSet.bladesMm" :set-name="view.pin.bladeSet.name" :unit="view.pin.bladeSet.unit" @done="chooseBlade" @back="back" />
       <UndoPanel v-else-if="panel.kind === 'undo'" :event="panel.event" :engine="view.pin.spec.engine" @retract="(e, how) => screen.retract(e, how)" @back="back" />
-      <SidePanels v-else :kind="panel.kind" :view="view" :log="bench.log.value" :settable="screen.settable.value" :shortcuts-on="shortcutsOn" @back="back" @choose="choose" @retract="screen.retract($event)" @shortcuts="shortcutsOn = !shortcutsOn" />
+      <SidePanels v-else :kind="panel.kind" :view="view" :log="bench.log.value" :settable="screen.settable.value" :shortcuts-on="shortcutsOn" :trying-blade="next.trial !== null" @back="back" @choose="choose" @retract="screen.retract($event)" @shortcuts="shortcutsOn = !shortcutsOn" />
       <footer v-if="panel.kind === 'keys'" class="foot">
         <p><b>Last</b> {{ screen.evidence.value }}</p>
         <button type="button" class="quiet" @click="show('more')">More <kbd>M</kbd></button>

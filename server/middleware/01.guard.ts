@@ -1,4 +1,4 @@
-import { defineEventHandler, getHeader, setResponseHeader, setResponseStatus } from 'h3'
+import { defineEventHandler, getHeader, setResponseHeader, setResponseHeaders, setResponseStatus } from 'h3'
 import { startedUp } from '../startup'
 import { Problem, toProblem } from '../utils/problem'
 
@@ -10,7 +10,9 @@ function checkOrigin(origin: string | undefined, host: string | undefined, site:
 
 /** Before any API route: the database is up to date, and writes come from our own pages. */
 export default defineEventHandler(async (event) => {
-  if (!event.path.startsWith('/api/') || event.path.startsWith('/api/health/live')) return
+  if (!event.path.startsWith('/api/')) return
+  setResponseHeaders(event, { 'x-content-type-options': 'nosniff', 'content-security-policy': 'default-src \'none\'; frame-ancestors \'none\'', 'referrer-policy': 'no-referrer' })
+  if (event.path.startsWith('/api/health/live')) return
   try {
     if (event.method !== 'GET' && event.method !== 'HEAD') checkOrigin(getHeader(event, 'origin'), getHeader(event, 'host'), getHeader(event, 'sec-fetch-site'))
     await startedUp()

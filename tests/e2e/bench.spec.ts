@@ -167,7 +167,7 @@ test('the keyboard alone suffices, from sign-in to the first answer and back to 
   await expect(page.getByLabel('Name')).toBeVisible()
   const tabTo = async (name: string) => {
     for (let i = 0; i < 40; i++) {
-      if (await page.evaluate(name => (document.activeElement?.textContent ?? '').includes(name) || document.activeElement?.getAttribute('name') === name || document.activeElement?.id === name, name)) return
+      if (await page.evaluate(name => document.activeElement !== document.body && ((document.activeElement?.textContent ?? '').includes(name) || document.activeElement?.getAttribute('name') === name || document.activeElement?.id === name), name)) return
       await page.keyboard.press('Tab')
     }
     throw new Error(`“${name}” cannot be reached by Tab`)

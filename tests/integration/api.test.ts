@@ -196,5 +196,12 @@ describe('health and headers', () => {
     expect(headers.get('access-control-allow-origin')).toBeNull()
     expect(headers.get('x-content-type-options')).toBe('nosniff')
   })
+  it('an API answer is never a page', async () => {
+    const { headers } = await fetch(`${process.env.WEMBRIC_TEST_URL}/api/health/live`)
+    expect(headers.get('content-security-policy')).toContain('default-src \'none\'')
+    expect(headers.get('x-content-type-options')).toBe('nosniff')
+    expect(headers.get('access-control-allow-origin')).toBeNull()
+    expect(headers.get('cache-control')).toBe('no-store')
+  })
   it('an unknown route is a problem, not a page', async () => expect((await nobody.get('/api/nothing')).body).toMatchObject({ status: 404 }))
 })

@@ -5,7 +5,7 @@ import Button from 'primevue/button'
 import { watchDebounced } from '@vueuse/core'
 import Checkbox from 'primevue/checkbox'
 import InputText from 'primevue/inputtext'
-import { computed, onMounted, reactive, ref } from 'vue'
+import { computed, nextTick, onMounted, reactive, ref } from 'vue'
 import { formatMeter } from '~~/core/units'
 import type { BladeSetRow, MachineRow } from '~~/shared/responses'
 import ChoiceField from '../../components/forms/ChoiceField.vue'
@@ -46,9 +46,15 @@ async function open(): Promise<void> {
   const made = await form.send(() => api.post<{ id: number }>('/api/jobs', { ...job, meter, machineId: machine.value!.id }))
   if (made) await navigateTo(`/jobs/${made.id}`)
 }
-function added(row: MachineRow): void {
+/** The next field takes the focus, so that the keyboard goes on where the eye does. */
+async function choose(row: MachineRow): Promise<void> {
   machine.value = row
+  await nextTick()
+  document.querySelector<HTMLInputElement>('.open input')?.focus()
+}
+function added(row: MachineRow): void {
   adding.value = false
+  void choose(row)
 }
 </script>
 
@@ -59,7 +65,7 @@ function added(row: MachineRow): void {
       <div class="field"><label for="find">Scan a tag, or type machine, owner or model</label><InputText id="find" v-model="text" autofocus placeholder="M-0101, Hedgerow …" /></div>
       <ul class="found" aria-label="Machines">
         <li v-for="m in found" :key="m.id">
-          <button type="button" class="key" :data-machine="m.tag" @click="machine = m">
+          <button type="button" class="key" :data-machine="m.tag" @click="choose(m)">
             <span><b>{{ m.name }}</b><small>{{ m.tag }} · {{ m.model }} · {{ m.owner }}{{ m.openJobId ? ' · has an open job' : '' }}</small></span>
           </button>
         </li>

@@ -17,6 +17,7 @@ import ValveStrip from '../../../components/bench/ValveStrip.vue'
 import ValveTabs from '../../../components/bench/ValveTabs.vue'
 import { useBench } from '../../../composables/useBench'
 import { useBenchScreen } from '../../../composables/useBenchScreen'
+import { useFrameBehind } from '../../../composables/useFrameBehind'
 import { useKeys, useShortcutsOn } from '../../../composables/useKeys'
 import { useOutboxStore } from '../../../stores/outbox'
 import { useSessionStore } from '../../../stores/session'
@@ -30,6 +31,9 @@ const screen = useBenchScreen(bench, jobId)
 const { view, next, steps, wanted } = bench
 const { panel, bladeMm, turnDeg } = screen
 const shortcutsOn = useShortcutsOn()
+
+/** The pictures follow a frame behind the words: the next instruction is what a hand waits for. */
+const shown = useFrameBehind(() => view.value && next.value ? { view: view.value, stage: next.value.stage, strip: screen.strip.value, topMm: screen.topMm.value } : null)
 
 const step = computed(() => next.value?.step ?? 'ready')
 const cautionKey = computed(() => `cautions-${step.value}` as const)
@@ -81,7 +85,7 @@ const stopWords = computed(() => {
     <StepRail class="rail" :steps="steps" :shown="step" :caution="CAUTIONS[step]" :acknowledged="acknowledged" @acknowledge="acknowledge" />
     <ValveTabs class="tabs" :valves="screen.strip.value" :active="screen.activeValve.value" @choose="wanted = $event" />
     <section class="stage" aria-label="Engine">
-      <BenchStage :view="view" :stage="next.stage" :blade-mm="bladeMm" :turn-deg="turnDeg" :top-mm="screen.topMm.value" :strip="screen.strip.value" :stop-words="stopWords" @blade="bladeMm = $event" @turn="turnDeg = $event" />
+      <BenchStage v-if="shown" :view="shown.view" :stage="shown.stage" :blade-mm="bladeMm" :turn-deg="turnDeg" :top-mm="shown.topMm" :strip="shown.strip" :stop-words="stopWords" @blade="bladeMm = $event" @turn="turnDeg = $event" />
     </section>
     <aside class="panel" aria-label="Next">
       <BenchNotices :expired="session.expired" :to-send="bench.toSend.value" :refused="refused" :unplaced="unplaced" :engine="view.pin.spec.engine" @sign-in="signOutAndIn" @discard="outbox.discard($event)" @place="(id, when) => screen.record({ type: 'placed', payload: { eventId: id, when } } as Happening)" />
@@ -100,7 +104,7 @@ const stopWords = computed(() => {
       </footer>
       <p v-if="!acknowledged" class="phone-caution"><b>!</b> {{ CAUTIONS[step] }} <button type="button" class="link" @click="acknowledge">Understood</button></p>
     </aside>
-    <ValveStrip class="strip" :valves="screen.strip.value" :active="screen.activeValve.value" :top-mm="screen.topMm.value" @choose="wanted = $event" />
+    <ValveStrip v-if="shown" class="strip" :valves="shown.strip" :active="screen.activeValve.value" :top-mm="shown.topMm" @choose="wanted = $event" />
   </main>
   <main v-else class="waiting">
     <template v-if="bench.failed.value"><h1>This job cannot be shown</h1><p>{{ bench.failed.value }}</p><p class="actions"><button type="button" class="quiet" @click="bench.load()">Try again</button><NuxtLink class="quiet" to="/">To the Bay</NuxtLink></p></template>

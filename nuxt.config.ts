@@ -33,7 +33,7 @@ export default defineNuxtConfig({
     '@fontsource-variable/atkinson-hyperlegible-next/index.css', '~/assets/base.css', '~/assets/forms.css',
   ],
   // the API answers JSON and is never a page: its few headers are set in server/middleware
-  routeRules: { '/api/**': { security: false } },
+  routeRules: { '/api/**': { security: { headers: false } } },
   compatibilityDate: '2026-11-01',
   nitro: { preset: 'node', serveStatic: true, minify: false, compressPublicAssets: true },
   typescript: { strict: true, tsConfig: { compilerOptions: { noUncheckedIndexedAccess: true } } },

@@ -19,7 +19,8 @@ export function useBenchScreen(bench: ReturnType<typeof useBench>, jobId: number
   const view = bench.view
   const next = bench.next
 
-  watch(() => [next.value?.instruction, bench.log.value.length], () => {
+  // a chosen blade stays chosen while the answer before it is written down and sent: only a new instruction or answer lets go of it
+  watch([() => next.value?.instruction, () => bench.log.value.length], () => {
     bladeMm.value = next.value?.trial?.bladeMm ?? null
     turnDeg.value = next.value?.trial?.after?.kind === 'screw' ? next.value.trial.after.deg : null
   }, { immediate: true })

@@ -4,7 +4,8 @@ import { Problem, toProblem } from '../utils/problem'
 
 /** A write must come from our own page: browsers say where a request comes from, and a foreign page cannot hide it. */
 function checkOrigin(origin: string | undefined, host: string | undefined, site: string | undefined): void {
-  const foreign = origin ? new URL(origin).host !== host : site !== undefined && site !== 'same-origin' && site !== 'none'
+  // a sandboxed page sends the word “null”, which is no address of ours either
+  const foreign = origin ? !URL.canParse(origin) || new URL(origin).host !== host : site !== undefined && site !== 'same-origin' && site !== 'none'
   if (foreign) throw new Problem(403, 'This request comes from another site. Open Wembric itself and try again.')
 }
 

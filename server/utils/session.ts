@@ -17,16 +17,17 @@ const settings = () => {
 
 /** Cookies opened lately. Opening one costs more than reading the person; whether it still holds is asked of the database each time. */
 const MOST_OPENED = 500
-const opened = new Map<string, SessionData>()
+const OPENED_MS = 3600_000
+const opened = new Map<string, { data: SessionData, until: number }>()
 
 async function sessionData(event: H3Event): Promise<SessionData> {
   const sealed = getCookie(event, NAME)
   if (!sealed) return {}
   const known = opened.get(sealed)
-  if (known) return known
+  if (known && known.until > Date.now()) return known.data
   const { data } = await useSession<SessionData>(event, settings())
   if (opened.size >= MOST_OPENED) opened.delete(opened.keys().next().value!)
-  if (data.personId) opened.set(sealed, { ...data })
+  if (data.personId) opened.set(sealed, { data: { ...data }, until: Date.now() + OPENED_MS })
   return data
 }
 

@@ -35,6 +35,7 @@ describe('who may', () => {
   })
   it('a write from another site is refused, signed in or not', async () => {
     expect((await ines.call('POST', '/api/people', {}, { origin: 'http://elsewhere.example' })).status).toBe(403)
+    expect((await ines.call('POST', '/api/people', {}, { origin: 'null' })).status).toBe(403)
     expect((await ines.call('POST', '/api/people', {}, { 'origin': '', 'sec-fetch-site': 'cross-site' })).status).toBe(403)
   })
   it('a mechanic does not add people or blade sets, nor approve', async () => {

@@ -2,7 +2,7 @@
 import { NuxtLink } from '#components'
 
 /** The Bench's title line: which machine, and the few facts that are always wanted. */
-defineProps<{ machine: string, about: string, head: string, cold: boolean, revision: string, saved: { word: string, tone: 'ok' | 'wait' | 'stop' }, stepWords: string }>()
+defineProps<{ machine: string, about: string, head: string, revision: string, saved: { word: string, tone: 'ok' | 'wait' | 'stop' }, stepWords: string }>()
 defineEmits<{ help: [] }>()
 </script>
 

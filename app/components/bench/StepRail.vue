@@ -2,7 +2,7 @@
 import type { Step, StepState } from '~~/core/job'
 
 /** The six steps with where each stands, and the danger that belongs to the present one. */
-defineProps<{ steps: StepState[], shown: Step, caution: string, acknowledged: boolean }>()
+defineProps<{ steps: StepState[], caution: string, acknowledged: boolean }>()
 defineEmits<{ acknowledge: [] }>()
 const NAMES: Record<Step, string> = { ready: 'Ready', find: 'Find', measure: 'Measure', set: 'Set', prove: 'Prove', close: 'Close' }
 </script>

@@ -81,8 +81,8 @@ const stopWords = computed(() => {
 
 <template>
   <main v-if="view && next" class="bench">
-    <BenchHeader :machine="view.pin.machine.name" :about="about" :head="screen.head.value" :cold="true" :revision="`rev ${view.pin.spec.revision}${view.pin.spec.status === 'draft' ? ', draft' : ''}`" :saved="screen.saved.value" :step-words="phoneStep" @help="show('help')" />
-    <StepRail class="rail" :steps="steps" :shown="step" :caution="CAUTIONS[step]" :acknowledged="acknowledged" @acknowledge="acknowledge" />
+    <BenchHeader :machine="view.pin.machine.name" :about="about" :head="screen.head.value" :revision="`rev ${view.pin.spec.revision}${view.pin.spec.status === 'draft' ? ', draft' : ''}`" :saved="screen.saved.value" :step-words="phoneStep" @help="show('help')" />
+    <StepRail class="rail" :steps="steps" :caution="CAUTIONS[step]" :acknowledged="acknowledged" @acknowledge="acknowledge" />
     <ValveTabs class="tabs" :valves="screen.strip.value" :active="screen.activeValve.value" @choose="wanted = $event" />
     <section class="stage" aria-label="Engine">
       <BenchStage v-if="shown" :view="shown.view" :stage="shown.stage" :blade-mm="bladeMm" :turn-deg="turnDeg" :top-mm="shown.topMm" :strip="shown.strip" :stop-words="stopWords" @blade="bladeMm = $event" @turn="turnDeg = $event" />

@@ -42,4 +42,9 @@ ol { list-style: none; margin: 0; padding: 0; }
 .caution p { color: var(--ink); }
 .caution.acknowledged p { color: var(--ink2); }
 .caution .link { padding: 6px 0 0; min-height: 34px; }
+.rail { min-width: 0; }
+@media (max-width: 1100px) {
+  .step { height: 54px; gap: 8px; padding: 0 6px 0 12px; } .words { font-size: 13.5px; overflow: hidden; text-overflow: ellipsis; } .step > span { min-width: 0; }
+  .caution { grid-template-columns: 1fr; gap: 6px; padding: 8px 10px 8px 12px; font-size: 14px; line-height: 1.22; } .caution svg { width: 20px; height: 20px; }
+}
 </style>

@@ -30,8 +30,9 @@ const stop = computed(() => stopStatement(engine.value, plan.value.stops[0], pla
 .picture { height: 100%; max-height: 580px; width: 100%; }
 .corner { position: absolute; width: 152px; font-size: 15.5px; line-height: 1.25; color: var(--ink2); }
 .corner h2 { font-size: 22px; line-height: 1.1; color: var(--ink); }
-.tl { top: 20px; left: 20px; } .tr { top: 20px; right: 20px; text-align: right; }
+.tl { top: 20px; left: 20px; } .tr { top: 20px; right: 20px; text-align: right; width: 126px; }
 .bl { bottom: 16px; left: 20px; width: 112px; } .br { bottom: 16px; right: 20px; text-align: right; width: 118px; }
+@media (max-width: 1100px) { .corner { font-size: 14px; } .corner h2 { font-size: 19px; } .tl { left: 12px; } .tr { right: 12px; width: 108px; } .bl { left: 12px; bottom: 8px; width: 94px; } .br { right: 12px; bottom: 8px; width: 94px; } }
 @media (max-width: 700px) {
   .wheel-stage { grid-template-columns: 1fr 1fr; gap: 0 12px; align-content: start; height: auto; }
   .picture { grid-column: 1 / -1; height: 250px; } .corner { position: static; width: auto; padding: 4px 16px; font-size: 14.5px; align-self: start; } .corner h2 { font-size: 19px; }

@@ -1,6 +1,5 @@
 #!/usr/bin/env node
 // npm start: everything from a fresh clone to a running Wembric. Built-ins only until the packages are there.
-import { spawn } from 'node:child_process'
 import { existsSync, mkdirSync, writeFileSync } from 'node:fs'
 import { createServer } from 'node:http'
 import { dirname, join, resolve } from 'node:path'
@@ -11,7 +10,6 @@ import { ensureBuild, ensurePackages } from './setup/packages.mjs'
 import { run, say, StopWithWords } from './setup/say.mjs'
 
 const root = dirname(dirname(fileURLToPath(import.meta.url)))
-const dev = process.argv.includes('--dev')
 const host = process.env.HOST ?? '127.0.0.1'
 const port = Number(process.env.PORT ?? 3000)
 const data = resolve(root, process.env.WEMBRIC_DATA ?? '.data')
@@ -58,7 +56,7 @@ run(async () => {
   await ensurePort()
   await ensurePrograms(['mariadbd', 'mariadb-install-db'])
   await ensurePackages(root)
-  if (!dev) await ensureBuild(root)
+  await ensureBuild(root)
   const demo = wantsDemo()
   const database = await startDatabase(data)
   Object.assign(process.env, database.env, { WEMBRIC_ROOT: root, WEMBRIC_DEMO: demo ? '1' : '0' })
@@ -75,12 +73,6 @@ run(async () => {
   process.on('SIGINT', stop)
   process.on('SIGTERM', stop)
 
-  if (dev) {
-    const nuxt = spawn('npx', ['nuxt', 'dev', '--host', host, '--port', String(port)], { cwd: root, stdio: 'inherit' })
-    nuxt.once('exit', stop)
-    stopServer = async () => { nuxt.kill('SIGTERM') }
-    return
-  }
   try {
     stopServer = await serve()
     const address = `http://${host.includes(':') ? `[${host}]` : host}:${port}`

@@ -14,3 +14,12 @@ export function valveById(engine: Engine, id: string): Valve {
 
 /** Which carburettor or muffler side a valve is on: how people tell them apart. Common practice. */
 export const sideOf = (valve: Valve): string => valve.role === 'intake' ? 'carburettor side' : 'muffler side'
+
+export function cylinderById(engine: Pick<Engine, 'cylinders'>, id: string): Engine['cylinders'][number] {
+  const cylinder = engine.cylinders.find(c => c.id === id)
+  if (!cylinder) throw new UnknownPartError('cylinder', id)
+  return cylinder
+}
+
+/** The cycle angle of a cylinder's compression TDC. */
+export const firingAngle = (engine: Pick<Engine, 'cylinders'>, cylinderId: string): number => cylinderById(engine, cylinderId).firingAngleDeg

@@ -1,5 +1,7 @@
 import { z } from 'zod'
 import { snapMm } from '../units'
+import { signedWay } from './angle'
+import { placeAngle, placeSchema, type Place } from './place'
 
 const lengthMm = (least: number, most: number, what: string) => z.number({ error: `${what}: give a figure in mm.` })
   .min(least, { error: `${what} must be ${least} mm or more.` })
@@ -28,22 +30,29 @@ export const clearanceSchema = z.discriminatedUnion('form', [
 })
 export type Clearance = z.infer<typeof clearanceSchema>
 
-const eventDeg = z.number().min(-60).max(120)
+const eventDeg = z.number({ error: 'A valve event is a number of degrees.' })
+  .min(-60, { error: 'A valve event of less than −60° cannot be right: look at the sign.' }).max(120, { error: 'A valve event of more than 120° cannot be right.' })
+/** The least a valve is open for, at any check lift. Under it, it would close before it has opened. */
+const LEAST_OPEN_DEG = 90
 /** Cam timing in degrees: opens before, closes after; at `checkLiftMm`, or as seat timing when that is null. */
 export const camSchema = z.object({
   checkLiftMm: z.number().positive().max(3).nullable(),
   intakeOpensBeforeTdcDeg: eventDeg, intakeClosesAfterBdcDeg: eventDeg,
   exhaustOpensBeforeBdcDeg: eventDeg, exhaustClosesAfterTdcDeg: eventDeg,
 }).superRefine((cam, context) => {
-  if (180 + cam.intakeOpensBeforeTdcDeg + cam.intakeClosesAfterBdcDeg < 90) context.addIssue({ code: 'custom', message: 'The intake closes before it has opened: look at the signs.' })
-  if (180 + cam.exhaustOpensBeforeBdcDeg + cam.exhaustClosesAfterTdcDeg < 90) context.addIssue({ code: 'custom', message: 'The exhaust closes before it has opened: look at the signs.' })
+  if (180 + cam.intakeOpensBeforeTdcDeg + cam.intakeClosesAfterBdcDeg < LEAST_OPEN_DEG)
+    context.addIssue({ code: 'custom', path: ['intakeClosesAfterBdcDeg'], message: 'The intake closes before it has opened: look at the signs.' })
+  if (180 + cam.exhaustOpensBeforeBdcDeg + cam.exhaustClosesAfterTdcDeg < LEAST_OPEN_DEG)
+    context.addIssue({ code: 'custom', path: ['exhaustClosesAfterTdcDeg'], message: 'The exhaust closes before it has opened: look at the signs.' })
 })
 export type Cam = z.infer<typeof camSchema>
 
-/** An automatic decompressor: none, over a local arc `[from, to)` of its valve, or not known. */
+const heldDeg = z.number().min(-360, { error: 'A decompressor’s arc lies between −360 and 360 degrees.' }).max(360, { error: 'A decompressor’s arc lies between −360 and 360 degrees.' })
+/** An automatic decompressor: none, over a local arc `[from, to)` of its valve (on one cylinder, or on each when that is null), or not known. */
 export const decompressorSchema = z.discriminatedUnion('kind', [
   z.object({ kind: z.literal('none') }),
-  z.object({ kind: z.literal('arc'), role: z.enum(ROLES), fromDeg: z.number().min(-360).max(360), toDeg: z.number().min(-360).max(360) }),
+  z.object({ kind: z.literal('arc'), role: z.enum(ROLES), fromDeg: heldDeg, toDeg: heldDeg, cylinderId: z.string().max(30).nullable().default(null) })
+    .refine(held => held.toDeg > held.fromDeg, { path: ['toDeg'], error: 'The decompressor lets go before it has taken hold: look at the signs.' }),
   z.object({ kind: z.literal('unknown') }),
 ])
 export type Decompressor = z.infer<typeof decompressorSchema>
@@ -56,6 +65,21 @@ export const markSchema = z.object({
 })
 export type Mark = z.infer<typeof markSchema>
 
+/** A sign on cam or sprocket, and the cycle angle in [0, 720) at which it stands as the words say. */
+export const camMarkSchema = z.object({
+  words: words(80).min(3, { error: 'Say how the cam sign looks when it is right.' }),
+  angleDeg: z.number().min(0, { error: 'A cam sign lies at 0 to under 720 degrees.' }).lt(720, { error: 'A cam sign lies at 0 to under 720 degrees.' }),
+})
+
+/** One stop of the maker’s own list, kept as it is printed: where the crank is, how that is recognised, and which valves it serves. */
+export const makersStopSchema = z.object({
+  crankDeg: z.number().min(0, { error: 'A stop lies at 0 to under 720 degrees.' }).lt(720, { error: 'A stop lies at 0 to under 720 degrees.' }),
+  place: placeSchema,
+  valveIds: z.array(words(30).min(1)).min(1, { error: 'This stop serves no valve: name at least one, or leave the stop out.' }),
+})
+export type MakersStop = z.infer<typeof makersStopSchema>
+
+export const VALVE_ADJUSTERS = ['screw', 'shim', 'none'] as const
 export const adjusterSchema = z.object({
   kind: z.enum(['valve-end', 'pushrod-end', 'pivot-nut']),
   pitchMm: z.number().min(0.3, { error: 'A screw pitch lies between 0.3 and 2 mm.' }).max(2, { error: 'A screw pitch lies between 0.3 and 2 mm.' }),
@@ -66,17 +90,23 @@ export const adjusterSchema = z.object({
 export type Adjuster = z.infer<typeof adjusterSchema>
 
 const name = words(30).min(1)
+const FIRING = 'A firing angle lies at 0 to under 720 degrees.'
+/** A maker’s stop may be printed this far from the place it is recognised by. */
+const MAKERS_PLACE_DEG = 5
 /** One revision of an engine model's data: what a job is judged against. */
 export const engineSchema = z.object({
   strokeMm: lengthMm(10, 200, 'The stroke'),
   rodMm: lengthMm(20, 500, 'The rod length').nullable(),
-  cylinders: z.array(z.object({ id: name, name, firingAngleDeg: z.number().min(0).lt(720) })).min(1).max(4),
-  valves: z.array(z.object({ id: name, cylinderId: name, role: z.enum(ROLES), name, headX: z.number().min(0).max(1), headY: z.number().min(0).max(1) })).min(1).max(16),
+  cylinders: z.array(z.object({ id: name, name, firingAngleDeg: z.number().min(0, { error: FIRING }).lt(720, { error: FIRING }) })).min(1).max(4),
+  valves: z.array(z.object({ id: name, cylinderId: name, role: z.enum(ROLES), name, headX: z.number().min(0).max(1), headY: z.number().min(0).max(1), adjuster: z.enum(VALVE_ADJUSTERS).default('screw') })).min(1).max(16),
   layout: z.enum(['overhead cam', 'push-rods']),
   cam: camSchema.nullable(),
   decompressor: decompressorSchema,
   marks: z.array(markSchema).max(12),
+  /** Where the pointer, notch or window is that the marks are held against. */
   markWindow: words(80),
+  camMarks: z.array(camMarkSchema).max(6).default([]),
+  makersStops: z.array(makersStopSchema).max(8).default([]),
   turning: z.object({ direction: z.enum(['clockwise', 'anticlockwise']), seenFrom: words(40).min(1), means: words(80).min(1) }),
   clearance: z.object({ intake: clearanceSchema, exhaust: clearanceSchema }),
   setWhen: z.enum(['cold', 'hot']),
@@ -101,9 +131,40 @@ export const engineSchema = z.object({
   engine.valves.forEach((valve, i) => {
     if (!cylinders.has(valve.cylinderId)) context.addIssue({ code: 'custom', path: ['valves', i, 'cylinderId'], message: `There is no cylinder “${valve.cylinderId}”.` })
   })
+  if (engine.marks.length > 0 && !engine.markWindow)
+    context.addIssue({ code: 'custom', path: ['markWindow'], message: 'The marks have no pointer: say what they are held against.' })
+  if (engine.decompressor.kind === 'arc' && engine.decompressor.cylinderId !== null && !cylinders.has(engine.decompressor.cylinderId))
+    context.addIssue({ code: 'custom', path: ['decompressor', 'cylinderId'], message: `There is no cylinder “${engine.decompressor.cylinderId}”.` })
+  engine.makersStops.forEach((stop, i) => {
+    const unknown = stop.valveIds.filter(id => !engine.valves.some(v => v.id === id))
+    if (unknown.length) context.addIssue({ code: 'custom', path: ['makersStops', i, 'valveIds'], message: `There is no valve “${unknown.join('”, “')}”.` })
+    const away = awayFrom(engine as Engine, stop.place, stop.crankDeg)
+    if (typeof away === 'string') context.addIssue({ code: 'custom', path: ['makersStops', i, 'place'], message: away })
+    else if (away > MAKERS_PLACE_DEG) context.addIssue({ code: 'custom', path: ['makersStops', i, 'crankDeg'], message: `The stop is printed at ${stop.crankDeg}°, but its place shows ${Math.round(away)}° from there.` })
+  })
   if (engine.rodMm !== null && engine.rodMm <= engine.strokeMm / 2)
     context.addIssue({ code: 'custom', path: ['rodMm'], message: `A rod of ${engine.rodMm} mm is shorter than the crank throw; it must be well over half the stroke.` })
 })
 export type Engine = z.infer<typeof engineSchema>
+
+/** How far a place is from an angle of the crank, or why this engine has no such place. */
+function awayFrom(engine: Engine, place: Place, crankDeg: number): number | string {
+  try { return Math.abs(signedWay(placeAngle(engine, place), crankDeg, 360)) }
+  catch (error) { return (error as Error).message }
+}
+
+/**
+ * Engine data as it was stored by an earlier version, with what has been added since filled in.
+ * Nothing is judged again: what was accepted then stays as it is.
+ */
+export function upcastEngine(stored: unknown): Engine {
+  const engine = stored as Engine
+  return {
+    ...engine,
+    valves: engine.valves.map(valve => ({ ...valve, adjuster: valve.adjuster ?? 'screw' })),
+    decompressor: engine.decompressor.kind === 'arc' ? { ...engine.decompressor, cylinderId: engine.decompressor.cylinderId ?? null } : engine.decompressor,
+    camMarks: engine.camMarks ?? [], makersStops: engine.makersStops ?? [],
+  }
+}
 export type Valve = Engine['valves'][number]
 export type Cylinder = Engine['cylinders'][number]

@@ -1,5 +1,6 @@
 import { arcBetween, type Arc, shiftArc, subtractArc, wrap } from './angle'
-import type { Cam, Decompressor, Engine, Role, Valve } from './schema'
+import { firingAngle } from './names'
+import type { Cam, Engine, Role, Valve } from './schema'
 
 /** Timing taken when a model has none on record. From memory; marked assumed wherever it matters. */
 export const ASSUMED_CAM: Cam = {
@@ -8,7 +9,7 @@ export const ASSUMED_CAM: Cam = {
   exhaustOpensBeforeBdcDeg: 45, exhaustClosesAfterTdcDeg: 10,
 }
 /** Where an automatic decompressor holds the exhaust open when only its presence is suspected. From memory. */
-export const ASSUMED_DECOMPRESSOR = { kind: 'arc', role: 'exhaust', fromDeg: -120, toDeg: 10 } as const
+export const ASSUMED_DECOMPRESSOR = { kind: 'arc', role: 'exhaust', fromDeg: -120, toDeg: 10, cylinderId: null } as const
 /** Ramp outside seat timing given without a lift. From memory. */
 const SEAT_RAMP_DEG = 10
 const RAMP_DEG_AT_1_MM = 30
@@ -29,34 +30,48 @@ export function valveEvents(engine: Pick<Engine, 'cam'>, role: Role): ValveEvent
     : { opensDeg: 180 - cam.exhaustOpensBeforeBdcDeg, closesDeg: 360 + cam.exhaustClosesAfterTdcDeg, rampDeg: rampDeg(cam) }
 }
 
-/** The arc over which a decompressor holds a valve of this role, by local angle, or null. Unknown counts as the assumed arc. */
-export function decompressorArc(decompressor: Decompressor, role: Role): Arc | null {
-  if (decompressor.kind === 'none') return null
-  const held = decompressor.kind === 'unknown' ? ASSUMED_DECOMPRESSOR : decompressor
-  return held.role === role ? arcBetween(held.fromDeg, held.toDeg) : null
+/** Chance that an unknown decompressor is there: singles have one to be started by hand or by a small motor; others seldom. From memory. */
+export const UNKNOWN_DECOMPRESSOR_PRIOR = { single: 0.3, several: 0.05 }
+/** An unknown decompressor is planned for from this chance up; below it, *settled* guards against it. */
+const PLANNED_FOR_FROM = 0.1
+
+/** Chance that this engine has a decompressor, before anything is felt: 0 or 1 where it is on record. */
+export function decompressorPrior({ decompressor, cylinders }: Pick<Engine, 'decompressor' | 'cylinders'>): number {
+  if (decompressor.kind !== 'unknown') return decompressor.kind === 'arc' ? 1 : 0
+  return cylinders.length === 1 ? UNKNOWN_DECOMPRESSOR_PRIOR.single : UNKNOWN_DECOMPRESSOR_PRIOR.several
 }
 
-const firingAngle = (engine: Engine, valve: Valve): number =>
-  engine.cylinders.find(c => c.id === valve.cylinderId)?.firingAngleDeg ?? 0
+/** The arc of the cycle over which a decompressor holds this valve where there is one, or null. Unknown counts as the assumed arc. */
+export function decompressorArc(engine: Engine, valve: Valve): Arc | null {
+  const { decompressor } = engine
+  if (decompressor.kind === 'none') return null
+  const held = decompressor.kind === 'unknown' ? ASSUMED_DECOMPRESSOR : decompressor
+  if (held.role !== valve.role || (held.cylinderId !== null && held.cylinderId !== valve.cylinderId)) return null
+  return shiftArc(arcBetween(held.fromDeg, held.toDeg), firingAngle(engine, valve.cylinderId))
+}
 
 /** A valve's local angle at a cycle angle: 0 at its cylinder's compression TDC, in [0, 720). */
-export const localAngle = (engine: Engine, valve: Valve, crankDeg: number): number => wrap(crankDeg - firingAngle(engine, valve))
+export const localAngle = (engine: Engine, valve: Valve, crankDeg: number): number => wrap(crankDeg - firingAngle(engine, valve.cylinderId))
 
 /** The base circle of a valve as an arc of the cycle, outside both ramps, decompressor not yet considered. */
 export function baseCircle(engine: Engine, valve: Valve): Arc {
   const { opensDeg, closesDeg, rampDeg: ramp } = valveEvents(engine, valve.role)
-  return shiftArc(arcBetween(closesDeg + ramp, opensDeg - ramp), firingAngle(engine, valve))
+  return shiftArc(arcBetween(closesDeg + ramp, opensDeg - ramp), firingAngle(engine, valve.cylinderId))
+}
+
+/** Where one valve may be measured, with and without its decompressor at work: none, one or two arcs. */
+export function closedArcsOf(engine: Engine, valve: Valve, decompressorThere: boolean): Arc[] {
+  const held = decompressorThere ? decompressorArc(engine, valve) : null
+  const base = baseCircle(engine, valve)
+  return held ? subtractArc(base, held) : [base]
 }
 
 /**
- * Where a valve may be measured: its base circle less the decompressor's arc, as arcs of the cycle `[start, start + sweep)`.
- * An unknown decompressor is taken out too (what is possible must not be measured on).
+ * Where each valve may be measured: its base circle less the decompressor's arc, as arcs of the cycle `[start, start + sweep)`.
+ * An unknown decompressor is taken out too where it is likely enough (what is possible must not be measured on).
  * @returns per valve id, none, one or two arcs
  */
 export function closedArcs(engine: Engine): Record<string, Arc[]> {
-  return Object.fromEntries(engine.valves.map((valve) => {
-    const held = decompressorArc(engine.decompressor, valve.role)
-    const base = baseCircle(engine, valve)
-    return [valve.id, held ? subtractArc(base, shiftArc(held, firingAngle(engine, valve))) : [base]]
-  }))
+  const planned = decompressorPrior(engine) >= PLANNED_FOR_FROM
+  return Object.fromEntries(engine.valves.map(valve => [valve.id, closedArcsOf(engine, valve, planned)]))
 }

@@ -1,20 +1,23 @@
-import type { Engine } from '../engine'
+import { cylinderById, type Engine } from '../engine'
 import type { Observation } from '../position'
 import { formatTorque } from '../units'
 import type { JobEvent } from './event'
-import { bladeWords, placeWords, turnWords } from './words'
+import { bladeWords, placeWords, SCHOOL_NAMES, turnWords } from './words'
 
 const nameOf = (engine: Engine, id: string): string => engine.valves.find(v => v.id === id)?.name ?? id
 
 function observationWords(engine: Engine, o: Observation): string {
   switch (o.kind) {
-    case 'move': return `on to ${placeWords(engine, o.to)}`
+    case 'move': return `on to ${placeWords(engine, o.to)}${(o.times ?? 1) > 1 ? `, ${o.times} times round` : ''}`
     case 'turns': return `${o.turns} turn${o.turns > 1 ? 's' : ''} on to ${placeWords(engine, o.to)}`
-    case 'turn': return `turned ${Math.round(o.deg)}°`
-    case 'watched': return `intake watched, on to ${placeWords(engine, o.to)}`
+    case 'turn': return o.deg < 0 ? `turned back ${Math.round(-o.deg)}°` : `turned on ${Math.round(o.deg)}°`
+    case 'watched': return `${engine.cylinders.length > 1 ? `${cylinderById(engine, o.cylinderId).name.toLowerCase()} ` : ''}intake watched, on to ${placeWords(engine, o.to)}`
     case 'lost': return 'place lost'
     case 'seen': return `${placeWords(engine, o.place)} seen`
     case 'rocker': case 'blade': return `${nameOf(engine, o.valveId).toLowerCase()} ${(o.kind === 'rocker' ? o.slack : o.went) ? 'slack' : 'no play'}`
+    case 'push-rods': return `push-rods ${o.level ? 'level' : 'not level'}`
+    case 'rocked': return o.still ? 'rocked, valves still' : 'rocked, a valve moves'
+    case 'thumb': return o.pressure ? 'pressure at the plug hole' : 'no pressure at the plug hole'
     case 'screw-set': return `${nameOf(engine, o.valveId).toLowerCase()} screw moved`
   }
 }
@@ -30,6 +33,7 @@ export function eventWords(engine: Engine, event: JobEvent): string {
     case 'put-in': return `In: ${event.payload.item}`
     case 'plug-read': return `Plug: ${event.payload.look.toLowerCase()}`
     case 'finding': return `Found: ${event.payload.text}`
+    case 'school-chosen': return `By ${SCHOOL_NAMES[event.payload.school].toLowerCase()}`
     case 'crank': { const said = event.payload.observations.map(o => observationWords(engine, o)).join(', '); return said.charAt(0).toUpperCase() + said.slice(1) }
     case 'mark-checked': return event.payload.still ? `Mark still there, ${valve(event.payload.valveId).toLowerCase()}` : 'The crank had moved'
     case 'trial': {

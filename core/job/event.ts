@@ -1,6 +1,8 @@
 import { z } from 'zod'
 import { FEELS } from '../feeler'
-import { observationSchema, placeSchema } from '../position'
+import { placeSchema } from '../engine'
+import { observationSchema } from '../position'
+import { SCHOOLS } from '../stops'
 import { snapMm } from '../units'
 
 const text = (most: number) => z.string().trim().min(1, { error: 'Write a word or two.' }).max(most, { error: `Keep it under ${most} characters.` })
@@ -27,6 +29,7 @@ export const payloadSchemas = {
   'put-in': z.object({ item: text(60) }),
   'plug-read': z.object({ look: text(60) }),
   'finding': z.object({ text: text(500), step }),
+  'school-chosen': z.object({ school: z.enum(SCHOOLS) }),
   'crank': z.object({ observations: z.array(observationSchema).min(1).max(8) }),
   'mark-checked': z.object({ valveId, still: z.boolean() }),
   'trial': z.object({ valveId, bladesMm, feel: z.enum(FEELS), after: gapChangeSchema.nullable() }),

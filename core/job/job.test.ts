@@ -2,7 +2,7 @@ import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { engineOf, LogBook, pinOf } from '../../tests/support/builders'
 import { MORNING, truthOf, wholeJob } from '../../tests/support/whole-job'
-import type { Place } from '../stops'
+import type { Place } from '../engine'
 import { bayColumn, firstOpen, gates, type Happening, isCold, jobTools, nextThing, payloadSchemas, progress, readingRows, reduceJob, sheet, viewJob, workingOrder } from './index'
 
 const T: Place = { kind: 'mark', markIndex: 0 }

@@ -1,5 +1,6 @@
 import type { Engine } from '../engine'
 import type { BladeSet, HandBands } from '../feeler'
+import type { School } from '../stops'
 import type { LengthUnit, MeterUnit } from '../units'
 
 /** How the verdicts of this version of the core are meant; a job keeps the number it was opened with. */
@@ -17,6 +18,8 @@ export interface JobPin {
   hand: HandBands
   /** The shop's favourite unit is written first. */
   unit: Extract<LengthUnit, 'mm' | 'thou'>
+  /** The shop's favourite way of finding stops when the job was opened; null where it has none. */
+  school: School | null
   complaint: string
   openedAt: string
   openedBy: string

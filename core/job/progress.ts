@@ -1,5 +1,6 @@
 import { STEPS, type Step } from './event'
 import { asFoundDone, firstOpen, gates, needsSetting } from './requirements'
+import { stopHere } from './stop-work'
 import { isCold, type JobView, latestVerdict } from './view'
 
 /** A step of the Bench: where it stands and a few words about it. */
@@ -12,7 +13,12 @@ function wordsFor(view: JobView, step: Step): string {
   const valves = state.valves
   switch (step) {
     case 'ready': return isCold(view) ? 'Cold' + (state.cameOff.length ? `, ${state.cameOff.length} off` : '') : 'Not yet cold'
-    case 'find': return position.standing.kind === 'settled' ? 'Settled' : position.standing.kind === 'elsewhere' ? 'Known, turn on' : 'Which stroke?'
+    case 'find': {
+      const { stops } = view.model.plan
+      const here = stopHere(view)
+      const which = here && stops.length > 1 ? `Stop ${stops.indexOf(here) + 1} of ${stops.length}` : 'Settled'
+      return here ? which : position.standing.kind === 'elsewhere' ? 'Known, turn on' : 'Which stroke?'
+    }
     case 'measure': return `${valves.filter(v => asFoundDone(view, v)).length} of ${valves.length} valves`
     case 'set': { const n = valves.filter(v => needsSetting(view, v)).length; return n ? `${n} to set` : 'None to set' }
     case 'prove': return `${valves.filter(v => v.phase === 'proved' && latestVerdict(pin, v).verdict === 'in').length} of ${count(valves.length, 'valve')}`
@@ -24,10 +30,8 @@ function wordsFor(view: JobView, step: Step): string {
 export function progress(view: JobView): StepState[] {
   const all = gates(view)
   const current = firstOpen(all)?.step ?? 'close'
-  return STEPS.map((step, i) => ({
-    step, words: wordsFor(view, step),
-    state: step === current ? 'active' : i < STEPS.indexOf(current) ? 'done' : 'to come',
-  }))
+  const done = (step: Step) => all.filter(r => r.step === step).every(r => r.met || r.passed !== null) && STEPS.indexOf(step) < STEPS.indexOf(current)
+  return STEPS.map(step => ({ step, words: wordsFor(view, step), state: step === current ? 'active' : done(step) ? 'done' : 'to come' }))
 }
 
 export type BayColumn = 'cooling' | 'ready' | 'bench' | 'prove' | 'done'

@@ -1,6 +1,7 @@
 import { degreesFor } from '../adjuster'
 import { thickness, type Trial, went } from '../feeler'
-import { movesCrank, type Observation } from '../position'
+import { movesCrank, type Noted, type Observation } from '../position'
+import type { Place } from '../engine'
 import type { JobEvent, Payload } from './event'
 import { movesSomething, workingOrder } from './order'
 import type { JobPin } from './pin'
@@ -9,7 +10,7 @@ import { type JobState, presentReading, type ValveState } from './state'
 const emptyState = (pin: JobPin): JobState => ({
   status: 'open', statusReason: null, confirmed: new Set(), temperature: null, rested: null,
   cameOff: [], wentBack: new Set(), putIn: [], cameOut: new Set(), plugRead: null, findings: [], notes: [], replaced: [],
-  gasket: null, torqued: {}, ran: null, nextDue: null, passed: [], noted: [], places: 0, markCheckedFor: null, freshPlace: false,
+  gasket: null, torqued: {}, ran: null, nextDue: null, passed: [], noted: [], school: null, places: 0, markCheckedFor: null, freshPlace: false,
   valves: pin.spec.engine.valves.map(valve => ({
     valveId: valve.id, phase: 'as found', round: 0, nut: 'locked', screwDeg: 0, moves: [], tries: [], torqueNm: null, readings: [], setChosen: false, lookAgain: false,
   })),
@@ -59,6 +60,7 @@ function apply(pin: JobPin, state: JobState, event: JobEvent): void {
     case 'ran': state.ran = event.payload; break
     case 'next-due': state.nextDue = event.payload; break
     case 'gate-passed': state.passed.push({ ...event.payload, by: event.personName, at: event.at }); break
+    case 'school-chosen': state.school = event.payload.school; break
     case 'crank': event.payload.observations.forEach((o, i) => note(state, `${event.id}:${i}`, o)); break
     case 'mark-checked': markChecked(state, event.id, event.payload); break
     case 'trial': trial(pin, state, event.id, event.payload); break
@@ -107,7 +109,7 @@ function trial(pin: JobPin, state: JobState, id: string, { valveId, bladesMm, fe
     valve.readings = valve.readings.filter(r => r !== reading)
     reading = undefined
   }
-  if (!reading) valve.readings.push(reading = { valveId, phase: valve.phase, round: valve.round, place: state.places, trials: [] })
+  if (!reading) valve.readings.push(reading = { valveId, phase: valve.phase, round: valve.round, place: state.places, at: lastPlaceIn(state.noted), trials: [] })
   if (state.freshPlace) state.markCheckedFor = valveId
   const made: Trial = { id, bladesMm, feel }
   reading.trials.push(made)
@@ -115,6 +117,12 @@ function trial(pin: JobPin, state: JobState, id: string, { valveId, bladesMm, fe
   valve.lookAgain = false
   state.freshPlace = false
   bladeSpeaks(pin, state, valve, made)
+}
+
+/** What the crank was last said to stand at, or null. */
+export function lastPlaceIn(noted: Noted[]): Place | null {
+  const last = noted.findLast(({ observation: o }) => o.kind === 'move' || o.kind === 'turns' || o.kind === 'watched' || o.kind === 'seen')?.observation
+  return last?.kind === 'seen' ? last.place : last && 'to' in last ? last.to : null
 }
 
 /** The trials made at the screw's present angle in this round. */

@@ -1,9 +1,11 @@
 import { valveById } from '../engine'
+import type { Stop } from '../stops'
 import { OUT_READING_WIDTH_MM } from '../feeler'
 import { formatTorque } from '../units'
-import { STEPS, type Step } from './event'
+import type { Step } from './event'
 import { expectedPolicy, isCold, type JobView, latestVerdict, verdictIn } from './view'
 import { type Passed, readingIn, type ValveState } from './state'
+import { stopHere, type StopWork, stopsInOrder } from './stop-work'
 
 export const PLUG = 'Spark plug'
 export const COVER = 'Rocker cover'
@@ -11,7 +13,7 @@ export const COVER = 'Rocker cover'
 /** Something a step asks for. A mechanic may go through without it, with a reason that the sheet shows. */
 export interface Requirement { id: string, step: Step, missing: string, met: boolean, passed: Passed | null }
 
-type Asked = Omit<Requirement, 'passed' | 'step'>
+type Asked = Pick<Requirement, 'id' | 'missing' | 'met'>
 const ask = (id: string, missing: string, met: boolean): Asked => ({ id, missing, met })
 
 /** Whether a valve is to be set: out, chosen, or in the middle of it. */
@@ -35,56 +37,92 @@ export function asFoundDone(view: JobView, valve: ValveState): boolean {
 const isProved = (view: JobView, valve: ValveState): boolean => valve.phase === 'proved' && verdictIn(view.pin, valve, 'proved').verdict === 'in'
   && valve.readings.some(r => r.phase === 'proved' && r.round === valve.round && r.trials.length > 0)
 
-const ASKS: Record<Step, (view: JobView) => Asked[]> = {
-  ready({ state, pin, ...view }) {
-    const { engine, status } = pin.spec
-    const gone = new Set(state.cameOff)
-    return [
-      ask('machine', 'The machine was not confirmed.', state.confirmed.has('machine')),
-      ask('spec', 'The spec was not confirmed.', state.confirmed.has('spec')),
-      ask('spec-approved', 'The spec is a draft that no lead has approved.', status === 'approved'),
-      ask('cold', `The engine is not known to be ${engine.setWhen === 'hot' ? 'warm as the maker asks' : `cold (limit ${engine.coldLimitC} °C)`}.`, isCold({ state, pin, nowMs: view.nowMs })),
-      ask('safe', 'Nobody confirmed that the engine cannot start.', state.confirmed.has('safe')),
-      ...stripList(view.tools.pin.spec.engine.stripDown).map(item => ask(`off:${item}`, `“${item}” did not come off.`, gone.has(item))),
-      ask('plug-read', 'The plug was not read.', state.plugRead !== null || !gone.has(PLUG)),
-      ask('valves', 'Which valve is which was not confirmed.', state.confirmed.has('valves')),
-    ]
-  },
-  find(view) {
-    const needed = view.state.valves.some(v => !isProved(view, v))
-    return [ask(`place:${view.state.places}`, 'It is not proved that the valves are closed here.', !needed || view.position.standing.kind === 'settled')]
-  },
-  measure(view) {
-    return view.state.valves.map(valve => ask(`as-found:${valve.valveId}`, `${nameOf(view, valve)}: as found is not proved.`,
-      asFoundDone(view, valve)))
-  },
-  set(view) {
-    return view.state.valves.map(valve => ask(`set:${valve.valveId}`, `${nameOf(view, valve)}: ${valve.nut === 'locked' ? 'not set' : 'the locknut is not tight'}.`, !needsSetting(view, valve)))
-  },
-  prove(view) {
-    const all = view.state.valves.every(v => isProved(view, v))
-    return [
-      ask('turned', 'The engine was not turned over by hand.', view.state.proving || all),
-      ...view.state.valves.flatMap(valve => [
-        ask(`proved:${valve.valveId}`, `${nameOf(view, valve)}: not proved after two turns.`, isProved(view, valve)),
-        ask(`look-again:${valve.valveId}`, `${nameOf(view, valve)}: what it rested on was taken back.`, !valve.lookAgain),
-      ]),
-    ]
-  },
-  close({ state, pin }) {
-    const { torques } = pin.spec.engine
-    const torque = (what: 'cover' | 'plug', nm: number | null) => ask(`torque-${what}`, `The ${what} was not tightened${nm === null ? '' : ` to ${formatTorque(nm)}`}.`, state.torqued[what] !== undefined)
-    return [
-      ...state.putIn.map(item => ask(`out:${item}`, `“${item}” went in and was not seen to come out.`, state.cameOut.has(item))),
-      ask('gasket', 'Nothing was said of the gasket.', state.gasket !== null),
-      ...[...state.cameOff].reverse().flatMap(item => [
-        ask(`back:${item}`, `“${item}” came off and was not seen to go back.`, state.wentBack.has(item)),
-        ...item === COVER ? [torque('cover', torques.coverNm)] : item === PLUG ? [torque('plug', torques.plugNm)] : [],
-      ]),
-      ask('ran', 'The engine was not run.', state.ran !== null),
-      ask('next-due', 'Nothing was said of the next check.', state.nextDue !== null),
-    ]
-  },
+function ready({ state, pin, ...view }: JobView): Asked[] {
+  const { engine, status } = pin.spec
+  const gone = new Set(state.cameOff)
+  return [
+    ask('machine', 'The machine was not confirmed.', state.confirmed.has('machine')),
+    ask('spec', 'The spec was not confirmed.', state.confirmed.has('spec')),
+    ask('spec-approved', 'The spec is a draft that no lead has approved.', status === 'approved'),
+    ask('cold', `The engine is not known to be ${engine.setWhen === 'hot' ? 'warm as the maker asks' : `cold (limit ${engine.coldLimitC} °C)`}.`, isCold({ state, pin, nowMs: view.nowMs })),
+    ask('safe', 'Nobody confirmed that the engine cannot start.', state.confirmed.has('safe')),
+    ...stripList(engine.stripDown).map(item => ask(`off:${item}`, `“${item}” did not come off.`, gone.has(item))),
+    ask('plug-read', 'The plug was not read.', state.plugRead !== null || !gone.has(PLUG)),
+    ask('valves', 'Which valve is which was not confirmed.', state.confirmed.has('valves')),
+  ]
+}
+
+/** The position of a stop is asked for while a valve there has something to be done. A reason given counts for this place only. */
+function find(view: JobView, { stop, index, valves }: StopWork, todo: (valve: ValveState) => boolean): Asked {
+  const id = view.model.plan.stops.length > 1 ? `place:${index + 1}:${view.state.places}` : `place:${view.state.places}`
+  return ask(id, 'It is not proved that the valves are closed here.', !valves.some(todo) || stopHere(view, s => s === stop) !== null)
+}
+
+const measure = (view: JobView, valve: ValveState): Asked =>
+  ask(`as-found:${valve.valveId}`, `${nameOf(view, valve)}: as found is not proved.`, asFoundDone(view, valve))
+const set = (view: JobView, valve: ValveState): Asked =>
+  ask(`set:${valve.valveId}`, `${nameOf(view, valve)}: ${valve.nut === 'locked' ? 'not set' : 'the locknut is not tight'}.`, !needsSetting(view, valve))
+const prove = (view: JobView, valve: ValveState): Asked[] => [
+  ask(`proved:${valve.valveId}`, `${nameOf(view, valve)}: not proved after two turns.`, isProved(view, valve)),
+  ask(`look-again:${valve.valveId}`, `${nameOf(view, valve)}: what it rested on was taken back.`, !valve.lookAgain),
+]
+
+function close({ state, pin }: JobView): Asked[] {
+  const { torques } = pin.spec.engine
+  const torque = (what: 'cover' | 'plug', nm: number | null) => ask(`torque-${what}`, `The ${what} was not tightened${nm === null ? '' : ` to ${formatTorque(nm)}`}.`, state.torqued[what] !== undefined)
+  return [
+    ...state.putIn.map(item => ask(`out:${item}`, `“${item}” went in and was not seen to come out.`, state.cameOut.has(item))),
+    ask('gasket', 'Nothing was said of the gasket.', state.gasket !== null),
+    ...[...state.cameOff].reverse().flatMap(item => [
+      ask(`back:${item}`, `“${item}” came off and was not seen to go back.`, state.wentBack.has(item)),
+      ...item === COVER ? [torque('cover', torques.coverNm)] : item === PLUG ? [torque('plug', torques.plugNm)] : [],
+    ]),
+    ask('ran', 'The engine was not run.', state.ran !== null),
+    ask('next-due', 'Nothing was said of the next check.', state.nextDue !== null),
+  ]
+}
+
+const at = (step: Step, asked: Asked[]): (Asked & { step: Step })[] => asked.map(a => ({ ...a, step }))
+
+/** Whether a valve has something to be done before the engine is turned over. A gate passed for it counts as done. */
+const toMeasureOrSet = (view: JobView) => (valve: ValveState): boolean =>
+  [measure(view, valve), set(view, valve)].some(asked => !asked.met && !passedFor(view, asked.id))
+const toProve = (view: JobView) => (valve: ValveState): boolean => prove(view, valve).some(asked => !asked.met && !passedFor(view, asked.id))
+
+/** Which stops are looked for now: those with a valve still to be measured or set, and after that those still to be proved. */
+export function wantedStops(view: JobView): (stop: Stop) => boolean {
+  const first = toMeasureOrSet(view)
+  const todo = view.state.valves.some(first) ? first : toProve(view)
+  const ids = new Set(view.state.valves.filter(todo).map(v => v.valveId))
+  return ids.size === 0 ? () => true : stop => stop.valves.some(v => ids.has(v.valveId))
+}
+
+/** Valves that no stop of this school serves: measured only with a reason. */
+const unserved = (view: JobView): ValveState[] => view.state.valves.filter(v => view.model.plan.unserved.includes(v.valveId))
+const noStop = (view: JobView, valve: ValveState): Asked =>
+  ask(`no-stop:${valve.valveId}`, `${nameOf(view, valve)}: no stop of this school serves it.`, asFoundDone(view, valve) && !needsSetting(view, valve) && isProved(view, valve))
+
+/** Stop by stop: find it, measure as found, set what is out. */
+function measuring(view: JobView): (Asked & { step: Step })[] {
+  const todo = toMeasureOrSet(view)
+  return [
+    ...stopsInOrder(view, todo).flatMap(work => [
+      ...at('find', [find(view, work, todo)]),
+      ...at('measure', work.valves.map(v => measure(view, v))),
+      ...at('set', work.valves.map(v => set(view, v))),
+    ]),
+    ...unserved(view).flatMap(v => [...at('find', [noStop(view, v)]), ...at('measure', [measure(view, v)]), ...at('set', [set(view, v)])]),
+  ]
+}
+
+/** Turn it over, then go round all stops again. */
+function proving(view: JobView): (Asked & { step: Step })[] {
+  const todo = toProve(view)
+  return [
+    ...at('prove', [ask('turned', 'The engine was not turned over by hand.', view.state.proving || view.state.valves.every(v => isProved(view, v)))]),
+    ...stopsInOrder(view, todo).flatMap(work => [...at('find', [find(view, work, todo)]), ...at('prove', work.valves.flatMap(v => prove(view, v)))]),
+    ...at('prove', unserved(view).flatMap(v => prove(view, v))),
+  ]
 }
 
 const nameOf = (view: JobView, valve: ValveState): string => valveById(view.pin.spec.engine, valve.valveId).name
@@ -92,15 +130,20 @@ const nameOf = (view: JobView, valve: ValveState): string => valveById(view.pin.
 /** What comes off, in order: the model's own list, then plug and cover, which always do. */
 export const stripList = (listed: string[]): string[] => [...listed.filter(item => item !== PLUG && item !== COVER), PLUG, COVER]
 
+const passedFor = ({ state }: JobView, id: string): Passed | null => state.passed.findLast(p => p.gate === id) ?? null
+
 /**
- * All that the six steps ask for, in the order of the work.
+ * All that the six steps ask for, in the order of the work: stop by stop, then round all stops again to prove them.
  * A requirement that is passed names who went through and why.
  */
 export function gates(view: JobView): Requirement[] {
-  return STEPS.flatMap(step => ASKS[step](view).map(asked => ({
-    ...asked, step, passed: asked.met ? null : view.state.passed.findLast(p => p.gate === asked.id) ?? null,
-  })))
+  return [...at('ready', ready(view)), ...measuring(view), ...proving(view), ...at('close', close(view))]
+    .map(asked => ({ ...asked, passed: asked.met ? null : passedFor(view, asked.id) }))
 }
 
 /** The first thing still asked for, or null when the job can be signed. */
 export const firstOpen = (requirements: Requirement[]): Requirement | null => requirements.find(r => !r.met && r.passed === null) ?? null
+
+/** What is still asked for of one valve, or null. */
+export const openOf = (requirements: Requirement[], valveId: string): Requirement | null =>
+  firstOpen(requirements.filter(r => ['as-found', 'set', 'proved', 'look-again'].includes(r.id.split(':')[0]!) && r.id.endsWith(`:${valveId}`)))

@@ -7,7 +7,6 @@ import { gates } from './requirements'
 import { latestReading, type Phase, type Reading, readingIn, type ScrewTry, type ValveState } from './state'
 import { clearanceOf, hoursAtRest, judgeReading, type JobView } from './view'
 import { bladeWords, placeWords } from './words'
-import { lastPlace } from './next/find'
 
 /** A reading as the sheet shows it. */
 export interface SheetReading { loMm: number, hiMm: number | null, words: string, verdict: Verdict, proof: 'pair' | 'drag' | null, reason: string, trials: { blades: string, feel: Trial['feel'] }[] }
@@ -77,9 +76,8 @@ function proofOf(view: JobView, valve: ValveState): SheetValve['proof'] {
   const reading = readingIn(valve, 'proved')
   if (!reading) return null
   const say = (trials: Trial[], none: string) => trials.sort((a, b) => thickness(b) - thickness(a)).map(t => `${bladeWords(t.bladesMm)} ${t.feel}`)[0] ?? none
-  const place = lastPlace(view)
   return {
-    place: place ? placeWords(view.pin.spec.engine, place) : 'not known',
+    place: reading.at ? placeWords(view.pin.spec.engine, reading.at) : 'not known',
     went: say(reading.trials.filter(went), 'none'),
     refused: reading.trials.some(t => !went(t)) ? reading.trials.filter(t => !went(t)).sort((a, b) => thickness(a) - thickness(b)).map(t => `${bladeWords(t.bladesMm)} ${t.feel}`)[0]! : 'not needed',
   }
@@ -95,7 +93,7 @@ function roundsOf({ pin }: JobView, valve: ValveState): SheetRound[] {
     const lastOfRound = valve.tries[i + 1]?.round !== attempt.round
     const nipped = lastOfRound ? inRound('nipped', attempt.round) : undefined
     const torqued = lastOfRound ? inRound('torqued', attempt.round) : undefined
-    const last = torqued ?? nipped ?? { ...attempt, valveId: valve.valveId, phase: 'before lock' as const, place: 0 }
+    const last = torqued ?? nipped ?? { ...attempt, valveId: valve.valveId, phase: 'before lock' as const, place: 0, at: null }
     const move = valve.moves.findLast(m => m.round === attempt.round && m.screwDeg === attempt.screwDeg)
     return {
       round: attempt.round, screwDeg: attempt.screwDeg, turnedDeg: move?.deg ?? null,

@@ -1,5 +1,7 @@
 import type { Trial } from '../feeler'
+import type { Place } from '../engine'
 import type { Noted } from '../position'
+import type { School } from '../stops'
 import type { GapChange, JobEvent, Payload } from './event'
 
 export const PHASES = ['as found', 'before lock', 'nipped', 'torqued', 'proved'] as const
@@ -12,6 +14,8 @@ export interface Reading {
   round: number
   /** The crank place, counted by its movements, at which the trials were made. */
   place: number
+  /** What the crank stood at, as far as that was said. */
+  at: Place | null
   trials: Trial[]
 }
 
@@ -64,6 +68,8 @@ export interface JobState {
   passed: Passed[]
   /** Everything seen, felt and turned, for `locate`. */
   noted: Noted[]
+  /** The way of finding stops that was chosen for this job; null while the shop's own stands. */
+  school: School | null
   /** How many times the crank has moved; a place that was gated counts for this place only. */
   places: number
   /** The valve whose mark was checked at this place, and not since. */

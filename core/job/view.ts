@@ -1,6 +1,7 @@
 import type { Clearance } from '../engine'
 import { type BladePolicy, bladePolicy, judge, type Judgement } from '../feeler'
-import { type LocateMemory, locate, locateMemory, type Position, type PositionModel, positionModel } from '../position'
+import { type Advice, adviseBySearch, type LocateMemory, locate, locateMemory, type Noted, type Position, type PositionModel, positionModel } from '../position'
+import { firstSchool, type School } from '../stops'
 import type { JobEvent } from './event'
 import type { JobPin } from './pin'
 import { reduceJob } from './reduce'
@@ -9,21 +10,33 @@ import { type JobState, latestReading, type Phase, presentReading, type Reading,
 /** What is worked out once for a job and used at every answer. */
 export interface JobTools {
   pin: JobPin
-  model: PositionModel
+  /** The engine prepared for inference with the stops of a school; one memory serves all, for what is believed does not hang on the stops. */
+  modelFor: (school: School) => PositionModel
   memory: LocateMemory
+  /** Weighs the moves where no rule settles the next one; null while that is still being worked out elsewhere. */
+  weigh: Weigh
   /** The policy for a valve, expecting what its last reading was, else what the last visit left. */
   policyFor: (valveId: string, expected: { loMm: number, hiMm: number | null } | null) => BladePolicy
 }
+
+export type Weigh = (model: PositionModel, position: Position, noted: Noted[]) => Advice | null
 
 export const clearanceOf = (pin: JobPin, valveId: string): Clearance => {
   const role = pin.spec.engine.valves.find(v => v.id === valveId)?.role ?? 'intake'
   return pin.spec.engine.clearance[role]
 }
 
-export function jobTools(pin: JobPin): JobTools {
+/** @param weigh default: at once, which may take a tenth of a second; a screen passes one that asks a worker */
+export function jobTools(pin: JobPin, weigh: Weigh = adviseBySearch): JobTools {
+  const models = new Map<School, PositionModel>()
   const policies = new Map<string, BladePolicy>()
   return {
-    pin, model: positionModel(pin.spec.engine), memory: locateMemory(),
+    pin, memory: locateMemory(), weigh,
+    modelFor(school) {
+      let model = models.get(school)
+      if (!model) models.set(school, model = positionModel(pin.spec.engine, school))
+      return model
+    },
     policyFor(valveId, expected) {
       const key = `${valveId}|${expected?.loMm}|${expected?.hiMm}`
       let policy = policies.get(key)
@@ -38,12 +51,14 @@ export function jobTools(pin: JobPin): JobTools {
 }
 
 /** A job as the Bench looks at it: the fold, where the crank is, and the time by which rests are counted. */
-export interface JobView { tools: JobTools, pin: JobPin, state: JobState, position: Position, nowMs: number }
+export interface JobView { tools: JobTools, pin: JobPin, state: JobState, school: School, model: PositionModel, position: Position, nowMs: number }
 
 /** @param nowMs the shop's time in ms since 1970, passed in: the core has no clock */
 export function viewJob(tools: JobTools, log: JobEvent[], nowMs: number): JobView {
   const state = reduceJob(tools.pin, log)
-  return { tools, pin: tools.pin, state, nowMs, position: locate(tools.model, state.noted, { memory: tools.memory }) }
+  const school = state.school ?? firstSchool(tools.pin.spec.engine, tools.pin.school ?? null)
+  const model = tools.modelFor(school)
+  return { tools, pin: tools.pin, state, school, model, nowMs, position: locate(model, state.noted, { memory: tools.memory }) }
 }
 
 export const judgeReading = (pin: JobPin, reading: Reading | undefined, valveId: string): Judgement =>

@@ -1,31 +1,87 @@
-import type { Engine } from '../engine'
-import type { Place } from '../stops'
+import { cylinderById, type Engine, type Place, valveById } from '../engine'
+import type { School } from '../stops'
 import { formatLength } from '../units'
+
+export const SCHOOL_NAMES: Record<School, string> = {
+  'maker': 'The maker’s stops', 'marks': 'Marks', 'rod': 'Rod and past top', 'cam-signs': 'Cam signs', 'watching': 'Watching the intake',
+  'exhaust-opens': 'Exhaust opens, intake closed', 'partner': 'Partner valve down',
+}
+
+/** What each school asks for, in a line. Common practice. */
+export const SCHOOL_HELP: Record<School, string> = {
+  'maker': 'Each stop as the manual lists it, with the valves it names.',
+  'marks': 'Turn to the top mark, feel the rockers for the stroke.',
+  'rod': 'Follow the piston with a soft rod; past top where a decompressor holds a valve.',
+  'cam-signs': 'The signs on cam or sprocket tell the stroke by themselves.',
+  'watching': 'Watch one intake open and shut, then on to the top.',
+  'exhaust-opens': 'Exhaust just opening: set intakes. Intake just closed: set exhausts. No marks needed.',
+  'partner': 'A valve fully down on one cylinder: its partner’s is closed.',
+}
+
+/** The danger or the trap that belongs to a school, or none. Common practice. */
+export const SCHOOL_CAUTION: Record<School, string> = {
+  'maker': 'Go by the manual’s letters: each cylinder has its own.',
+  'marks': 'The line is the mark, not the letter. F and the advance lines come before T.',
+  'rod': 'Wood, straw or plastic: steel marks the crown or jams where the bore is angled. Never with the starter.',
+  'cam-signs': 'Where two signs stand half a turn apart, make sure which is which.',
+  'watching': 'Do not look away between shutting and top: an interrupted watch tells nothing.',
+  'exhaust-opens': 'Not where a decompressor holds the exhaust: it may be held open just after the intake closes.',
+  'partner': 'Not where a decompressor works on that valve: it may be held open just there.',
+}
+
+/** “left ” before a part's name where the engine has several cylinders. */
+const whose = (engine: Engine, cylinderId: string): string => engine.cylinders.length > 1 ? `${cylinderById(engine, cylinderId).name.toLowerCase()} ` : ''
+const valveWords = (engine: Engine, valveId: string): string => `the ${valveById(engine, valveId).name.toLowerCase()}`
 
 /** How a place is reached, as the end of “Turn on until …”. */
 export function untilWords(engine: Engine, place: Place): string {
-  if (place.kind === 'mark') return `${engine.marks[place.markIndex]?.letter ?? 'the mark'} meets the pointer`
-  if (place.kind === 'piston-top') return 'the soft rod stops rising'
-  return `the piston is ${place.dropMm} mm past its top`
+  switch (place.kind) {
+    case 'mark': return `${engine.marks[place.markIndex]?.letter ?? 'the mark'} meets the pointer`
+    case 'piston-top': return `the soft rod ${engine.cylinders.length > 1 ? `in ${whose(engine, place.cylinderId)}` : ''}stops rising`
+    case 'rod-drop': return `the ${whose(engine, place.cylinderId)}piston is ${place.dropMm} mm past its top`
+    case 'cam-mark': return engine.camMarks[place.camMarkIndex]?.words ?? 'the cam sign is right'
+    case 'valve': return `${valveWords(engine, place.valveId)} ${place.sight === 'just closed' ? 'has just closed' : place.sight === 'open' ? 'is open' : place.sight === 'fully open' ? 'is fully down' : 'starts to open'}`
+  }
 }
 
 /** A place as somebody stands on it: “T”, “the top”, “6 mm past top”. */
 export function placeWords(engine: Engine, place: Place): string {
-  if (place.kind === 'mark') return engine.marks[place.markIndex]?.letter ?? 'the mark'
-  return place.kind === 'piston-top' ? 'the top' : `${place.dropMm} mm past top`
+  switch (place.kind) {
+    case 'mark': return engine.marks[place.markIndex]?.letter ?? 'the mark'
+    case 'piston-top': return `the ${whose(engine, place.cylinderId)}top`
+    case 'rod-drop': return `${place.dropMm} mm past ${whose(engine, place.cylinderId)}top`
+    case 'cam-mark': return 'the cam sign'
+    case 'valve': return `${valveWords(engine, place.valveId)} ${place.sight === 'starts to open' ? 'just opening' : place.sight === 'fully open' ? 'fully down' : place.sight}`
+  }
 }
 
 /** A place looked at again, for “Is … still …?”. */
 export function stillWords(engine: Engine, place: Place): string {
-  if (place.kind === 'mark') return `Is ${placeWords(engine, place)} still at the pointer?`
-  return place.kind === 'piston-top' ? 'Is the piston still at its top?' : `Is the piston still ${place.dropMm} mm down?`
+  switch (place.kind) {
+    case 'mark': return `Is ${placeWords(engine, place)} still at the pointer?`
+    case 'piston-top': return `Is the ${whose(engine, place.cylinderId)}piston still at its top?`
+    case 'rod-drop': return `Is the ${whose(engine, place.cylinderId)}piston still ${place.dropMm} mm down?`
+    case 'cam-mark': return 'Is the cam sign still right?'
+    case 'valve': return `Is ${placeWords(engine, place)} still?`
+  }
 }
 
 /** Which way and how to turn: “clockwise seen from the flywheel, by the crank nut”. */
 export const turningWords = ({ turning }: Engine): string => `${turning.direction} seen from ${turning.seenFrom}, by ${turning.means}`
 
-/** A drop in both units: “6 mm (0.236 in)”. */
+/** A drop in both units: “6 mm (0.24 in)”. */
 export const dropWords = (dropMm: number): string => `${dropMm} mm (${(dropMm / 25.4).toFixed(2)} in)`
+
+/** A turn of the crank in degrees and turns: “270° (¾ turn)”, “360° (one turn)”, “540° (1½ turns)”, “215° (a little over ½ turn)”. */
+export function crankTurnWords(deg: number): string {
+  const whole = Math.round(deg)
+  const quarters = Math.round(deg / 90)
+  const [turns, part] = [Math.floor(quarters / 4), ['', '¼', '½', '¾'][quarters % 4]!]
+  const said = quarters === 4 ? 'one turn' : `${turns || ''}${part} turn${quarters > 4 ? 's' : ''}`
+  const off = deg - quarters * 90
+  if (quarters === 0) return `${whole}°`
+  return `${whole}° (${Math.abs(off) < 3 ? '' : off > 0 ? 'a little over ' : 'a little under '}${said})`
+}
 
 export const bladeWords = (bladesMm: number[]): string => bladesMm.map(t => formatLength(t, 'mm')).join(' + ')
 
@@ -44,3 +100,6 @@ export function flatsWords(deg: number): string {
 
 /** Names of an engine's valves by id. */
 export const valveNames = (engine: Engine): Record<string, string> => Object.fromEntries(engine.valves.map(v => [v.id, v.name]))
+
+/** Several names in a sentence: “a”, “a and b”, “a, b and c”. */
+export const listed = (names: string[]): string => names.length < 2 ? names.join('') : `${names.slice(0, -1).join(', ')} and ${names.at(-1)}`

@@ -1,66 +1,67 @@
 import { UnknownPartError } from '../engine'
-import { type Belief, giveClearance, losePlace, moveTo, normal, turnBy, turnTo, watchThen } from './belief'
+import { type Belief, giveClearance, moved, normal } from './belief'
+import { type Likelihood, likelihoodOf } from './evidence'
 import { CELLS } from './grid'
-import { type PositionModel, SLACK_CHANCE, UNDER_THINNEST_AGAIN_CHANCE, UNDER_THINNEST_CHANCE } from './model'
-import type { Observation } from './observation'
-import { placeLikelihood } from './places'
+import type { PositionModel } from './model'
+import { movesCrank, type Observation } from './observation'
 
-/** A blade that went strikes out “no clearance” for its valve, but for this. From memory. */
-const STRUCK_OUT = 0.01
-
-const indexOfValve = (model: PositionModel, id: string): number => {
-  const index = model.engine.valves.findIndex(v => v.id === id)
-  if (index < 0) throw new UnknownPartError('valve', id)
-  return index
+/** The likelihood's chance under one hypothesis at one cell, summed over a belief's mass: how probable the observation is. */
+function weighed(model: PositionModel, mass: Float64Array, { valve, usual, none }: Likelihood): number {
+  let sum = 0
+  for (let h = 0; h < model.hypotheses.length; h++) {
+    const { noClearance, decompressor } = model.hypotheses[h]!
+    const table = usual[decompressor]
+    const start = h * CELLS
+    if (valve >= 0 && noClearance.includes(valve)) for (let i = 0; i < CELLS; i++) sum += mass[start + i]! * none
+    else for (let i = 0; i < CELLS; i++) sum += mass[start + i]! * table[i]!
+  }
+  return sum
 }
 
-/** The likelihood of an observation made without turning, for one hypothesis at one cell; null for observations that turn. */
-function likelihoodOf(model: PositionModel, observation: Observation): ((hypothesis: number, cell: number) => number) | null {
-  if (observation.kind === 'seen') {
-    const table = placeLikelihood(model.engine, observation.place)
-    return (_, cell) => table[cell % (CELLS / 2)]!
-  }
-  if (observation.kind !== 'rocker' && observation.kind !== 'blade') return null
-  const valve = indexOfValve(model, observation.valveId)
-  const slack = observation.kind === 'rocker' ? observation.slack : observation.went
-  const tables = model.slackChance[valve]!
-  const refused = observation.kind === 'blade' && !slack
-  return (h, cell) => {
-    const hypothesis = model.hypotheses[h]!
-    const none = hypothesis.noClearance.includes(valve)
-    const chance = none ? SLACK_CHANCE.noClearance : tables[hypothesis.decompressor ? 1 : 0][cell]!
-    if (refused) return 1 - chance * (1 - (observation.again ? UNDER_THINNEST_AGAIN_CHANCE : UNDER_THINNEST_CHANCE))
-    const struck = observation.kind === 'blade' && none ? STRUCK_OUT : 1
-    return (slack ? chance : 1 - chance) * struck
-  }
-}
-
-/** Probability of an observation under a belief; 1 for observations that turn the crank. */
+/** Probability of an observation under a belief; 1 for observations that turn the crank or a screw. */
 export function predictive(model: PositionModel, { mass }: Belief, observation: Observation): number {
   const likelihood = likelihoodOf(model, observation)
-  if (!likelihood) return 1
+  return likelihood ? weighed(model, mass, likelihood) : 1
+}
+
+const meanOf = (table: Float64Array): number => {
   let sum = 0
-  for (let h = 0; h < model.hypotheses.length; h++) for (let i = 0; i < CELLS; i++) sum += mass[h * CELLS + i]! * likelihood(h, i)
-  return sum
+  for (let i = 0; i < CELLS; i++) sum += table[i]!
+  return sum / CELLS
+}
+
+/** Probability of an observation with the crank anywhere, under the priors of valves and decompressor. */
+export function predictiveAnywhere(model: PositionModel, observation: Observation): number {
+  const likelihood = likelihoodOf(model, observation)
+  if (!likelihood) return 1
+  const { valve, usual, none } = likelihood
+  const mean = [meanOf(usual[0]), meanOf(usual[1])]
+  return model.hypotheses.reduce((sum, h) => sum + h.prior * (valve >= 0 && h.noClearance.includes(valve) ? none : mean[h.decompressor]!), 0)
+}
+
+/** The belief weighed by how well an observation fits. */
+function weigh(model: PositionModel, { mass }: Belief, { valve, usual, none }: Likelihood): Belief {
+  const next = new Float64Array(mass.length)
+  for (let h = 0; h < model.hypotheses.length; h++) {
+    const { noClearance, decompressor } = model.hypotheses[h]!
+    const table = usual[decompressor]
+    const start = h * CELLS
+    if (valve >= 0 && noClearance.includes(valve)) for (let i = 0; i < CELLS; i++) next[start + i] = mass[start + i]! * none
+    else for (let i = 0; i < CELLS; i++) next[start + i] = mass[start + i]! * table[i]!
+  }
+  return normal(next)
 }
 
 /**
  * The belief after one observation more.
- * @throws UnknownPartError for a valve that this engine does not have
+ * @throws UnknownPartError for a valve, cylinder or mark that this engine does not have
  */
 export function observe(model: PositionModel, belief: Belief, observation: Observation): Belief {
-  switch (observation.kind) {
-    case 'move': return moveTo(model, belief, observation.to)
-    case 'turns': return turnTo(model, belief, observation.turns, observation.to)
-    case 'turn': return turnBy(model, belief, observation.deg)
-    case 'watched': return watchThen(model, belief, observation.cylinderId, observation.to)
-    case 'lost': return losePlace(model, belief)
-    case 'screw-set': return giveClearance(model, belief, indexOfValve(model, observation.valveId))
-    default: {
-      const likelihood = likelihoodOf(model, observation)!
-      const next = new Float64Array(belief.mass.length)
-      for (let h = 0; h < model.hypotheses.length; h++) for (let i = 0; i < CELLS; i++) next[h * CELLS + i] = belief.mass[h * CELLS + i]! * likelihood(h, i)
-      return normal(next)
-    }
-  }
+  if (movesCrank(observation)) return moved(model, belief, observation)
+  const likelihood = likelihoodOf(model, observation)
+  if (likelihood) return weigh(model, belief, likelihood)
+  const valve = observation.kind === 'screw-set' ? model.engine.valves.findIndex(v => v.id === observation.valveId) : -1
+  if (valve < 0) throw new UnknownPartError('valve', observation.kind === 'screw-set' ? observation.valveId : '')
+  return giveClearance(model, belief, valve)
 }
+

@@ -8,8 +8,13 @@ export interface BeliefArc { startDeg: number, sweepDeg: number, peakDeg: number
 /** Chance of the crank being at each cell, whatever the valves: sums to 1. */
 export function crankChance({ mass }: Belief): Float64Array {
   const chance = new Float64Array(CELLS)
-  for (let i = 0; i < mass.length; i++) chance[i % CELLS]! += mass[i]!
+  for (let start = 0; start < mass.length; start += CELLS) addInto(chance, mass, start)
   return chance
+}
+
+/** Adds the cells of one hypothesis to a sum. */
+export function addInto(sum: Float64Array, mass: Float64Array, start: number): void {
+  for (let i = 0; i < CELLS; i++) sum[i]! += mass[start + i]!
 }
 
 /** What people call a place of the cycle: “compression TDC”, “34° past compression TDC”, “exhaust TDC”. */
@@ -22,22 +27,29 @@ export function nameOfAngle(engine: Engine, crankDeg: number): string {
   return off <= 3 ? place : `${off}° ${nearest.way > 0 ? 'past' : 'before'} ${place}`
 }
 
+/** The fewest cells that hold `level` of the chance: all above a height, and of those at that height as many as it takes. */
+function mostLikely(chance: Float64Array, level: number): Uint8Array {
+  const falling = Float64Array.from(chance).sort().reverse()
+  let covered = 0
+  let count = 0
+  while (count < CELLS && covered < level - 1e-12) covered += falling[count++]!
+  const height = falling[Math.max(0, count - 1)]!
+  let atHeight = count - falling.findIndex(v => v <= height)
+  return Uint8Array.from(chance, v => v > height || (v === height && atHeight-- > 0) ? 1 : 0)
+}
+
 /**
  * The highest-density region of the crank's place, as arcs in falling probability.
  * @param level share of the probability to cover, in (0, 1)
  * @returns arcs whose probabilities sum to `level` or a little more; one whole circle when nothing is known
  */
-export function likelyArcs(engine: Engine, belief: Belief, level = 0.95): BeliefArc[] {
-  const chance = crankChance(belief)
-  const inside = new Uint8Array(CELLS)
-  let covered = 0
-  for (const cell of [...chance.keys()].sort((a, b) => chance[b]! - chance[a]!)) {
-    if (covered >= level - 1e-12) break
-    inside[cell] = 1
-    covered += chance[cell]!
-  }
+export const likelyArcs = (engine: Engine, belief: Belief, level?: number): BeliefArc[] => arcsOf(engine, crankChance(belief), level)
+
+/** The same, from the chance of each cell. */
+export function arcsOf(engine: Engine, chance: Float64Array, level = 0.95): BeliefArc[] {
+  const inside = mostLikely(chance, level)
   const first = inside.indexOf(0)
-  if (first < 0 || Math.max(...chance) < 1.5 / CELLS) return [{ startDeg: 0, sweepDeg: CYCLE_DEG, peakDeg: 0, probability: 1, name: 'anywhere' }]
+  if (first < 0 || chance.reduce((a, b) => Math.max(a, b), 0) < 1.5 / CELLS) return [{ startDeg: 0, sweepDeg: CYCLE_DEG, peakDeg: 0, probability: 1, name: 'anywhere' }]
   const arcs: BeliefArc[] = []
   for (let step = 1; step <= CELLS; step++) {
     const cell = (first + step) % CELLS

@@ -1,10 +1,16 @@
 import { observe } from './apply'
-import { type Belief, openBelief } from './belief'
+import { type Belief, meanWay, openBelief } from './belief'
 import type { PositionModel } from './model'
-import { movesCrank, type Noted, replaces, saidAlready } from './observation'
+import { isCamSide, movesCrank, type Noted, replaces, saidAlready } from './observation'
 
-/** Snapshots of the belief at crank movements, so that one answer more, or one less, does not fold the whole job again. */
-export interface LocateMemory { snapshots: Map<string, Belief> }
+/** After a backward turn the cam lags behind the crank until so much forward has been turned. From memory. */
+export const LASH_DEG = 30
+
+/** A belief, and how much must still be turned forward until cam and valves can be believed again. */
+export interface Folded { belief: Belief, lashDeg: number }
+
+/** Snapshots of the belief, so that one answer more, or one less, does not fold the whole job again. */
+export interface LocateMemory { snapshots: Map<string, Folded> }
 export const locateMemory = (): LocateMemory => ({ snapshots: new Map() })
 
 /** One crank place: the movement that led to it, and the answers given there, the last of each kind. */
@@ -24,23 +30,42 @@ export function segments(noted: Noted[]): Segment[] {
   return all
 }
 
-/** The belief after all observations, from the nearest snapshot. */
-export function beliefAfter(model: PositionModel, noted: Noted[], memory?: LocateMemory): Belief {
-  let belief = openBelief(model)
-  let key = ''
-  for (const segment of segments(noted)) {
-    if (segment.move) {
-      key += `|${segment.move.id}`
-      belief = memory?.snapshots.get(key) ?? observe(model, belief, segment.move.observation)
-      memory?.snapshots.set(key, belief)
-    }
-    for (const answer of segment.answers) {
-      key += `,${answer.id}`
-      const known = memory?.snapshots.get(key)
-      belief = known ?? observe(model, belief, answer.observation)
-      if (!known) memory?.snapshots.set(key, belief)
-    }
-  }
-  if (memory && memory.snapshots.size > 400) memory.snapshots.clear()
-  return belief
+function lashAfter(model: PositionModel, { belief, lashDeg }: Folded, { observation }: Noted): number {
+  if (!movesCrank(observation)) return lashDeg
+  if (observation.kind === 'turn' && observation.deg < 0) return LASH_DEG
+  return lashDeg === 0 ? 0 : Math.max(0, lashDeg - meanWay(model, belief, observation))
 }
+
+/** One observation more. What hangs on the cam says nothing while the cam lags behind. */
+function step(model: PositionModel, folded: Folded, entry: Noted): Folded {
+  if (folded.lashDeg > 0 && isCamSide(entry.observation)) return folded
+  return { belief: observe(model, folded.belief, entry.observation), lashDeg: lashAfter(model, folded, entry) }
+}
+
+const MOST_SNAPSHOTS = 120
+
+/** The belief after all observations, from the nearest snapshot. */
+export function folded(model: PositionModel, noted: Noted[], memory?: LocateMemory): Folded {
+  const entries = segments(noted).flatMap(s => s.move ? [s.move, ...s.answers] : s.answers)
+  const keys: string[] = []
+  for (const entry of entries) keys.push(`${keys.at(-1) ?? ''}|${entry.id}`)
+  let known = entries.length
+  while (known > 0 && !memory?.snapshots.has(keys[known - 1]!)) known--
+  let now = known > 0 ? memory!.snapshots.get(keys[known - 1]!)! : { belief: openBelief(model), lashDeg: 0 }
+  for (let i = known; i < entries.length; i++) {
+    now = step(model, now, entries[i]!)
+    memory?.snapshots.set(keys[i]!, now)
+  }
+  if (memory) forget(memory)
+  return now
+}
+
+/** Drops the oldest snapshots. */
+function forget({ snapshots }: LocateMemory): void {
+  for (const key of snapshots.keys()) {
+    if (snapshots.size <= MOST_SNAPSHOTS) return
+    snapshots.delete(key)
+  }
+}
+
+export const beliefAfter = (model: PositionModel, noted: Noted[], memory?: LocateMemory): Belief => folded(model, noted, memory).belief

@@ -1,20 +1,28 @@
 import { wrap } from '../engine'
 import type { Stop } from '../stops'
-import { type BeliefArc, crankChance, likelyArcs } from './arcs'
-import type { Belief } from './belief'
+import { addInto, arcsOf, type BeliefArc, crankChance } from './arcs'
+import { type Belief, hypothesisChances } from './belief'
 import { type Clash, findClash } from './clash'
-import { beliefAfter, type LocateMemory, segments } from './fold'
+import { folded, type LocateMemory, segments } from './fold'
 import { CELL_DEG, CELLS } from './grid'
-import type { PositionModel, Way } from './model'
-import type { Noted } from './observation'
+import type { Pair, PositionModel } from './model'
+import { isCamSide, type Noted } from './observation'
 
 /** A stop is settled, or known to lie elsewhere, at this probability. */
 export const SETTLED_AT = 0.99
+/** Nearer than this ahead, a place is the one the crank stands on, and the next is a cycle on. */
+const STANDING_ON_DEG = 7
+
+/** A planned stop, and the chance that all its valves may be measured here, jointly. */
+export interface StopHere { stop: Stop, probability: number }
+
+/** A whole move to a planned stop: whole `turns` back to its place, or on until it shows for the `times`-th time; and how sure it is to end well. */
+export interface WayAhead { stop: Stop, turns: 1 | null, times: 1 | 2, turnDeg: number, probability: number }
 
 /** Where the crank is, as far as it is known. `turnDeg` is how far it is to the stop in the running direction. */
 export type Standing
   = | { kind: 'settled', stop: Stop, probability: number }
-    | { kind: 'elsewhere', stop: Stop, turns: 1 | null, turnDeg: number, probability: number }
+    | { kind: 'elsewhere' } & WayAhead
     | { kind: 'open' }
 
 export interface Position {
@@ -28,60 +36,65 @@ export interface Position {
   noClearance: Record<string, number>
   /** Chance that a decompressor is there; 0 or 1 where it is on record. */
   decompressor: number
+  /** Each planned stop, the likeliest first. */
+  here: StopHere[]
+  /** Sure ways to planned stops, the shortest first. */
+  ahead: WayAhead[]
+  /** Toward any stop of the plan. */
   standing: Standing
   /** A mark, rod or feel was answered since the crank last moved. */
   answeredHere: boolean
+  /** How much must still be turned forward, after a backward turn, until cam and valves can be believed. */
+  lashDeg: number
   clash: Clash | null
 }
 
-/** Chance that all valves of a stop may be measured here, jointly. */
-function chanceAllClosed(model: PositionModel, { mass }: Belief, stop: Stop): number {
-  const valves = stop.valves.map(v => model.engine.valves.findIndex(e => e.id === v.valveId))
-  let sum = 0
-  model.hypotheses.forEach((hypothesis, h) => {
-    const tables = valves.map(v => model.closed[v]![hypothesis.decompressor ? 1 : 0])
-    for (let i = 0; i < CELLS; i++) if (tables.every(table => table[i])) sum += mass[h * CELLS + i]!
-  })
-  return sum
+/** Chance of each cell without and with a decompressor, whatever the valves: all that stops ask about. */
+function byDecompressor(model: PositionModel, { mass }: Belief): Pair<Float64Array> {
+  const sums: Pair<Float64Array> = [new Float64Array(CELLS), new Float64Array(CELLS)]
+  model.hypotheses.forEach(({ decompressor }, h) => addInto(sums[decompressor], mass, h * CELLS))
+  return sums
 }
 
-/** Chance that a whole move ends with all the stop's valves closed. The move itself is looked at, not only its angle: going on to a place also mends a little error. */
-function chanceOfWay(model: PositionModel, { mass }: Belief, { chance }: Way): number {
+function dot(a: Float64Array, b: Float64Array | Uint8Array): number {
   let sum = 0
-  model.hypotheses.forEach((hypothesis, h) => {
-    const table = chance[hypothesis.decompressor ? 1 : 0]
-    for (let i = 0; i < CELLS; i++) sum += mass[h * CELLS + i]! * table[i]!
-  })
+  for (let i = 0; i < CELLS; i++) sum += a[i]! * b[i]!
   return sum
 }
+const over = (chance: Pair<Float64Array>, table: Pair<Float64Array | Uint8Array>): number => dot(chance[0], table[0]) + dot(chance[1], table[1])
 
-function standingOf(model: PositionModel, belief: Belief, peakDeg: number, answeredHere: boolean): Standing {
-  const here = model.plan.stops
-    .map(stop => ({ stop, probability: chanceAllClosed(model, belief, stop) }))
-    .sort((a, b) => b.probability - a.probability)[0]
-  if (here && here.probability >= SETTLED_AT && answeredHere) return { kind: 'settled', ...here }
-  const way = model.ways
-    .map(w => ({ stop: w.stop, turns: w.turns, turnDeg: wrap(w.stop.crankDeg - peakDeg), probability: chanceOfWay(model, belief, w) }))
-    .filter(w => w.probability >= SETTLED_AT)
-    .sort((a, b) => a.turnDeg - b.turnDeg || b.probability - a.probability)[0]
+function likeliest(chance: Float64Array): number {
+  let best = 0
+  for (let i = 1; i < CELLS; i++) if (chance[i]! > chance[best]!) best = i
+  return best
+}
+
+function waysAhead(model: PositionModel, chance: Pair<Float64Array>, peakDeg: number): WayAhead[] {
+  return model.ways
+    .map(({ stop, turns, times, chance: ends }) => {
+      const far = wrap(stop.crankDeg - peakDeg)
+      return { stop, turns, times, turnDeg: far < STANDING_ON_DEG ? far + 720 : far, probability: over(chance, ends) }
+    })
+    .filter(way => way.probability >= SETTLED_AT)
+    .sort((a, b) => a.turnDeg - b.turnDeg || a.times - b.times || b.probability - a.probability)
+}
+
+/**
+ * Where the crank stands toward some of the planned stops: at one of them, a known way from one, or neither.
+ * @param wanted which stops are looked for; all by default. A job wants those that still have work.
+ */
+export function standingToward({ here, ahead, answeredHere, lashDeg }: Pick<Position, 'here' | 'ahead' | 'answeredHere' | 'lashDeg'>, wanted: (stop: Stop) => boolean = () => true): Standing {
+  const best = here.find(h => wanted(h.stop))
+  if (best && best.probability >= SETTLED_AT && answeredHere && lashDeg === 0) return { kind: 'settled', ...best }
+  const way = lashDeg === 0 ? ahead.find(a => wanted(a.stop)) : undefined
   return way ? { kind: 'elsewhere', ...way } : { kind: 'open' }
 }
 
-function closedChances(model: PositionModel, { mass }: Belief): Record<string, number> {
-  return Object.fromEntries(model.engine.valves.map((valve, v) => {
-    let sum = 0
-    model.hypotheses.forEach((hypothesis, h) => {
-      const table = model.closed[v]![hypothesis.decompressor ? 1 : 0]
-      for (let i = 0; i < CELLS; i++) if (table[i]) sum += mass[h * CELLS + i]!
-    })
-    return [valve.id, sum]
-  }))
-}
-
-function hypothesisChance(model: PositionModel, { mass }: Belief, holds: (h: number) => boolean): number {
-  let sum = 0
-  for (let i = 0; i < mass.length; i++) if (holds(Math.floor(i / CELLS))) sum += mass[i]!
-  return sum
+/** Whether a mark, rod or feel was answered since the crank last moved: only then does the place count as looked at. */
+function wasAnsweredHere(noted: Noted[], lashDeg: number): boolean {
+  const last = segments(noted).at(-1)!
+  const arrived = last.move !== null && last.move.observation.kind !== 'turn' && last.move.observation.kind !== 'lost'
+  return arrived || last.answers.some(a => a.observation.kind !== 'screw-set' && !(lashDeg > 0 && isCamSide(a.observation)))
 }
 
 /**
@@ -94,22 +107,27 @@ function hypothesisChance(model: PositionModel, { mass }: Belief, holds: (h: num
  * @param noted observations in working order, each with the id of its event
  * @param options.level share of probability that `arcs` cover, 0.95 by default
  * @param options.memory snapshots from earlier calls for the same model
- * @throws UnknownPartError for a valve or mark that this engine does not have
+ * @throws UnknownPartError for a valve, cylinder or mark that this engine does not have
  */
 export function locate(model: PositionModel, noted: Noted[], options: { level?: number, memory?: LocateMemory } = {}): Position {
-  const belief = beliefAfter(model, noted, options.memory)
-  const last = segments(noted).at(-1)!
-  const arrived = last.move !== null && (['move', 'turns', 'watched'] as string[]).includes(last.move.observation.kind)
-  const answeredHere = arrived || last.answers.some(a => a.observation.kind !== 'screw-set')
-  const chance = crankChance(belief)
-  const peakDeg = chance.indexOf(Math.max(...chance)) * CELL_DEG
+  const { belief, lashDeg } = folded(model, noted, options.memory)
+  const chance = byDecompressor(model, belief)
+  const crank = crankChance(belief)
+  const peakDeg = likeliest(crank) * CELL_DEG
+  const hypotheses = hypothesisChances(model, belief)
+  const where = {
+    here: model.plan.stops.map((stop, i) => ({ stop, probability: over(chance, model.allClosed[i]!) })).sort((a, b) => b.probability - a.probability),
+    ahead: waysAhead(model, chance, peakDeg),
+    answeredHere: wasAnsweredHere(noted, lashDeg), lashDeg,
+  }
+  const sumWhere = (holds: (h: number) => boolean) => hypotheses.reduce((sum, p, h) => holds(h) ? sum + p : sum, 0)
   return {
-    belief, peakDeg, answeredHere,
-    arcs: likelyArcs(model.engine, belief, options.level),
-    closed: closedChances(model, belief),
-    noClearance: Object.fromEntries(model.engine.valves.map((valve, v) => [valve.id, hypothesisChance(model, belief, h => model.hypotheses[h]!.noClearance.includes(v))])),
-    decompressor: hypothesisChance(model, belief, h => model.hypotheses[h]!.decompressor),
-    standing: standingOf(model, belief, peakDeg, answeredHere),
+    ...where, belief, peakDeg,
+    arcs: arcsOf(model.engine, crank, options.level),
+    closed: Object.fromEntries(model.engine.valves.map((valve, v) => [valve.id, over(chance, model.closed[v]!)])),
+    noClearance: Object.fromEntries(model.engine.valves.map((valve, v) => [valve.id, sumWhere(h => model.hypotheses[h]!.noClearance.includes(v))])),
+    decompressor: sumWhere(h => model.hypotheses[h]!.decompressor === 1),
+    standing: standingToward(where),
     clash: findClash(model, noted, options.memory),
   }
 }

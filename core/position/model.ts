@@ -1,40 +1,41 @@
-import { baseCircle, closedArcs, decompressorArc, type Engine, inArc, shiftArc, spareInArc, valveEvents, wrap, type Arc, type Valve } from '../engine'
-import { placeAngle, planStops, type Stop, STOP_MARGIN_DEG, type StopPlan } from '../stops'
+import { baseCircle, closedArcsOf, decompressorArc, decompressorPrior, type Engine, inArc, type Place, placeAngle, placePeriod, spareInArc, valveEvents, wrap, type Arc, type Valve } from '../engine'
+import { planStops, type School, type Stop, STOP_MARGIN_DEG, type StopPlan } from '../stops'
 import { CELL_DEG, cellOf, CELLS } from './grid'
-import { arrivalShape, nextPlace, placeAfterTurns } from './places'
+import { type Arrival, arrivalShape, wayByTurns, wayToNext } from './places'
 
 /** Chance that a valve has no clearance, before anything was felt. From memory. */
 export const NO_CLEARANCE_PRIOR = { intake: 0.04, exhaust: 0.08 }
-/** Chance that an unknown decompressor is there, on an engine with a pull or electric start. From memory. */
-export const UNKNOWN_DECOMPRESSOR_PRIOR = 0.3
 /** A decompressor lets go and takes hold gradually over this much of each edge of its arc. From memory. */
 const DECOMPRESSOR_EDGE_DEG = 20
 
 /** Chance of feeling slack, by where the valve is on its cam. From memory. */
 export const SLACK_CHANCE = { closed: 0.97, ramp: 0.5, open: 0.01, held: 0.01, heldEdge: 0.5, noClearance: 0.02 }
-/** Chance that a closed valve with clearance refuses even the thinnest blade of a set. From memory. */
-export const UNDER_THINNEST_CHANCE = 0.15
-/** The same, of a valve that refused it at an earlier place too: a thin gap lasts, so it is hardly news. From memory. */
-export const UNDER_THINNEST_AGAIN_CHANCE = 0.6
 
-/** One way the engine may be: which valves have no clearance (indices), and whether a decompressor is there. */
-export interface Hypothesis { noClearance: readonly number[], decompressor: boolean, prior: number }
+/** One way the engine may be: which valves have no clearance (indices), and whether a decompressor is there (0 or 1). */
+export interface Hypothesis { noClearance: readonly number[], decompressor: 0 | 1, prior: number }
+
+/** A table over the grid without, and with, a decompressor at work. */
+export type Pair<T> = [T, T]
+
+/** A whole move to a stop's place, and from each cell the chance that all the stop's valves may be measured where it ends. */
+export interface Way { stop: Stop, turns: 1 | null, times: 1 | 2, chance: Pair<Float64Array> }
 
 /** An engine prepared for inference: hypotheses, and tables over the grid that do not change during a job. */
 export interface PositionModel {
   engine: Engine
   plan: StopPlan
   hypotheses: Hypothesis[]
-  /** slackChance[valve][decompressor 0/1][cell] for a valve with clearance. */
-  slackChance: [Float64Array, Float64Array][]
-  /** closed[valve][decompressor 0/1][cell]: 1 where the valve may be measured with the stop margin to spare. */
-  closed: [Uint8Array, Uint8Array][]
+  /** slackChance[valve]: for a valve with clearance. */
+  slackChance: Pair<Float64Array>[]
+  /** closed[valve]: 1 where the valve may be measured with the stop margin to spare. */
+  closed: Pair<Uint8Array>[]
+  /** allClosed[stop]: 1 where all valves of the planned stop may be measured at once, with the margin that the stop asks for. */
+  allClosed: Pair<Uint8Array>[]
   /** For each planned stop, the whole moves that could lead there. */
   ways: Way[]
+  /** Shapes of arrivals that were needed so far, by place. */
+  arrivals: Map<string, Arrival>
 }
-
-/** A whole move to a stop's place, and from each cell the chance that all the stop's valves may be measured where it ends. */
-export interface Way { stop: Stop, turns: 1 | null, chance: [Float64Array, Float64Array] }
 
 function* valveSets(valves: Valve[]): Generator<number[]> {
   yield []
@@ -43,11 +44,8 @@ function* valveSets(valves: Valve[]): Generator<number[]> {
 }
 
 function hypothesesOf(engine: Engine): Hypothesis[] {
-  const present = engine.decompressor.kind === 'none'
-    ? [[false, 1]] as const
-    : engine.decompressor.kind === 'arc'
-      ? [[true, 1]] as const
-      : [[false, 1 - UNKNOWN_DECOMPRESSOR_PRIOR], [true, UNKNOWN_DECOMPRESSOR_PRIOR]] as const
+  const there = decompressorPrior(engine)
+  const present = ([[0, 1 - there], [1, there]] as const).filter(([, chance]) => chance > 0)
   const all = [...valveSets(engine.valves)].flatMap(noClearance => present.map(([decompressor, chance]) => ({
     noClearance, decompressor,
     prior: chance * engine.valves.reduce((p, valve, i) => {
@@ -59,16 +57,15 @@ function hypothesesOf(engine: Engine): Hypothesis[] {
   return all.map(h => ({ ...h, prior: h.prior / total }))
 }
 
-const cells = <T extends Float64Array | Uint8Array>(table: T, at: (deg: number) => number): T => {
-  for (let i = 0; i < CELLS; i++) table[i] = at(i * CELL_DEG)
-  return table
-}
+const floats = (at: (deg: number) => number) => Float64Array.from({ length: CELLS }, (_, i) => at(i * CELL_DEG))
+const flags = (at: (deg: number) => boolean) => Uint8Array.from({ length: CELLS }, (_, i) => at(i * CELL_DEG) ? 1 : 0)
+const pair = <T>(of: (decompressor: 0 | 1) => T): Pair<T> => [of(0), of(1)]
 
 function slackTable(engine: Engine, valve: Valve, held: Arc | null): Float64Array {
   const base = baseCircle(engine, valve)
   const { rampDeg } = valveEvents(engine, valve.role)
   const withRamps: Arc = { startDeg: wrap(base.startDeg - rampDeg), sweepDeg: base.sweepDeg + 2 * rampDeg }
-  return cells(new Float64Array(CELLS), (deg) => {
+  return floats((deg) => {
     if (held && inArc(held, deg)) {
       const spare = spareInArc(held, deg)
       return Math.min(spare.beforeDeg, spare.afterDeg) <= DECOMPRESSOR_EDGE_DEG ? SLACK_CHANCE.heldEdge : SLACK_CHANCE.held
@@ -77,42 +74,59 @@ function slackTable(engine: Engine, valve: Valve, held: Arc | null): Float64Arra
   })
 }
 
-const closedTable = (arcs: Arc[]): Uint8Array => cells(new Uint8Array(CELLS), deg =>
+const closedTable = (arcs: Arc[], marginDeg: number): Uint8Array => flags(deg =>
   arcs.some((arc) => {
     const spare = spareInArc(arc, deg)
-    return spare.beforeDeg >= STOP_MARGIN_DEG && spare.afterDeg >= STOP_MARGIN_DEG
-  })
-    ? 1
-    : 0)
+    return spare.beforeDeg >= marginDeg && spare.afterDeg >= marginDeg
+  }))
 
-/** How surely each whole move to a stop ends with its valves closed, by the cell it starts from. */
-function waysTo(engine: Engine, stop: Stop, closed: PositionModel['closed']): Way[] {
-  const at = placeAngle(engine, stop.place)
-  const arrival = arrivalShape(engine, stop.place)
-  const valves = stop.valves.map(v => engine.valves.findIndex(e => e.id === v.valveId))
-  const endsWell = ([0, 1] as const).map(held => new Map([at, at + 360].map((end) => {
-    const cell = cellOf(end)
-    const chance = arrival.reduce((sum, a) => sum + (valves.every(v => closed[v]![held][(cell + a.offset + CELLS) % CELLS]) ? a.chance : 0), 0)
-    return [cell, chance / arrival.reduce((sum, a) => sum + a.chance, 0)]
-  })))
-  const table = (held: 0 | 1, end: (deg: number) => number) => cells(new Float64Array(CELLS), deg => endsWell[held]!.get(cellOf(end(deg))) ?? 0)
-  const way = (turns: 1 | null, end: (deg: number) => number): Way => ({ stop, turns, chance: [table(0, end), table(1, end)] })
-  return [way(null, deg => nextPlace(at, deg)), way(1, deg => placeAfterTurns(at, deg, 1))]
+const indexOf = (engine: Engine, valveId: string) => engine.valves.findIndex(v => v.id === valveId)
+
+function allClosedTable(engine: Engine, stop: Stop): Pair<Uint8Array> {
+  return pair((decompressor) => {
+    const own = stop.valves.map(v => closedTable(closedArcsOf(engine, engine.valves[indexOf(engine, v.valveId)]!, decompressor === 1), stop.marginDeg))
+    return Uint8Array.from({ length: CELLS }, (_, i) => own.length > 0 && own.every(table => table[i]) ? 1 : 0)
+  })
 }
 
-/** Prepares an engine for `locate`. Costs a millisecond or so; one model serves a whole job. */
-export function positionModel(engine: Engine): PositionModel {
-  const withArcs = closedArcs(engine)
-  const firing = (valve: Valve) => engine.cylinders.find(c => c.id === valve.cylinderId)?.firingAngleDeg ?? 0
-  const plan = planStops(engine)
-  const closed = engine.valves.map((valve): [Uint8Array, Uint8Array] => [closedTable([baseCircle(engine, valve)]), closedTable(withArcs[valve.id] ?? [])])
+/** How surely each whole move to a stop ends with its valves closed, by the cell it starts from. */
+function waysTo(engine: Engine, stop: Stop, allClosed: Pair<Uint8Array>): Way[] {
+  const at = placeAngle(engine, stop.place)
+  const period = placePeriod(stop.place)
+  const { offset, chance } = arrivalShape(engine, stop.place)
+  const total = chance.reduce((a, b) => a + b, 0)
+  const endsWell = pair(held => new Map([at, at + 360].map((end) => {
+    const cell = cellOf(end)
+    let sum = 0
+    for (let k = 0; k < offset.length; k++) if (allClosed[held][(cell + offset[k]! + CELLS) % CELLS]) sum += chance[k]!
+    return [cell, sum / total]
+  })))
+  const way = (turns: 1 | null, times: 1 | 2, far: (deg: number) => number): Way =>
+    ({ stop, turns, times, chance: pair(held => floats(deg => endsWell[held].get(cellOf(deg + far(deg))) ?? 0)) })
+  const once = way(null, 1, deg => wayToNext(at, deg, period))
+  return period === 720 ? [once] : [once, way(null, 2, deg => wayToNext(at, deg, period, 2)), way(1, 1, deg => wayByTurns(at, deg, period, 1))]
+}
+
+/** The shape of an arrival at a place, worked out once. */
+export function arrivalAt(model: PositionModel, place: Place): Arrival {
+  const key = JSON.stringify(place)
+  let arrival = model.arrivals.get(key)
+  if (!arrival) model.arrivals.set(key, arrival = arrivalShape(model.engine, place))
+  return arrival
+}
+
+/**
+ * Prepares an engine for `locate`. Costs a few milliseconds; one model serves a whole job.
+ * @param school by which the stops are planned; default as for `planStops`
+ */
+export function positionModel(engine: Engine, school?: School): PositionModel {
+  const plan = planStops(engine, school)
+  const allClosed = plan.stops.map(stop => allClosedTable(engine, stop))
   return {
-    engine, plan, closed,
-    ways: plan.stops.flatMap(stop => waysTo(engine, stop, closed)),
+    engine, plan, allClosed, arrivals: new Map(),
+    closed: engine.valves.map(valve => pair(held => closedTable(closedArcsOf(engine, valve, held === 1), STOP_MARGIN_DEG))),
+    ways: plan.stops.flatMap((stop, i) => waysTo(engine, stop, allClosed[i]!)),
     hypotheses: hypothesesOf(engine),
-    slackChance: engine.valves.map((valve) => {
-      const held = decompressorArc(engine.decompressor, valve.role)
-      return [slackTable(engine, valve, null), slackTable(engine, valve, held && shiftArc(held, firing(valve)))]
-    }),
+    slackChance: engine.valves.map(valve => pair(held => slackTable(engine, valve, held ? decompressorArc(engine, valve) : null))),
   }
 }

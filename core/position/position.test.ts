@@ -1,8 +1,8 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { engineOf } from '../../tests/support/builders'
-import { valveLift, wrap } from '../engine'
-import { type Place, topPlace } from '../stops'
+import { type Place, valveLift, wrap } from '../engine'
+import { topPlace } from '../stops'
 import { adviseNext, CELLS, crankChance, locate, locateMemory, NO_CLEARANCE_PRIOR, type Noted, type Observation, positionModel } from './index'
 
 const T: Place = { kind: 'mark', markIndex: 0 }

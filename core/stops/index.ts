@@ -1,1 +1,2 @@
 export * from './plan-stops'
+export * from './school'

@@ -1,110 +1,141 @@
-import { angleForDrop, CYCLE_DEG, closedArcs, forwardTo, pistonDrop, signedWay, spareInArc, wrap, type Engine } from '../engine'
+import { angleForDrop, CYCLE_DEG, closedArcs, type Engine, firingAngle, forwardTo, pistonDrop, type Place, placeAngle, placePeriod, spareInArc, wrap } from '../engine'
+import { firstSchool, placesOfSchool, type School, topPlaces } from './school'
 
 /** A valve may be measured at a stop that has this much to spare to every end of its closed arc. */
 export const STOP_MARGIN_DEG = 10
+/** At a maker's own stop this much is enough; less than the usual margin is remarked on. */
+export const MAKERS_MARGIN_DEG = 5
 /** Drops past top that a mechanic can be asked for, the usual one first. 6 mm is about the ¼ in of one maker's rule: common practice. */
 export const PAST_TOP_DROPS_MM = [6, 8, 10, 12, 15, 20]
-/** A top mark belongs to a cylinder when it stands at the pointer within this of the cylinder's TDC. */
-const MARK_AT_TOP_DEG = 3
 
-/** How a place of the crank is recognised. Mark and piston top look the same on both strokes. */
-export type Place
-  = | { kind: 'mark', markIndex: number }
-    | { kind: 'piston-top', cylinderId: string }
-    | { kind: 'rod-drop', cylinderId: string, dropMm: number }
+export interface Served { valveId: string, beforeDeg: number, afterDeg: number }
 
 /** A crank position with the valves that may be measured there, and what each has to spare before and after it. */
 export interface Stop {
   crankDeg: number
   place: Place
-  valves: { valveId: string, beforeDeg: number, afterDeg: number }[]
+  valves: Served[]
+  /** Valves that the maker's list names here and the cam data says are not closed. */
+  flagged: string[]
+  /** The least that each of its valves must have to spare for the stop to be settled. */
+  marginDeg: number
   /** Turn to the next stop of the plan in the running direction, round to the first again: (0, 720]. */
   turnToNextDeg: number
 }
-export interface StopPlan { stops: Stop[], pastTop: boolean, unserved: string[] }
-
-/** The angle after 0 at which a place is first met, in [0, 360): every place repeats each turn of the crank. */
-export function placeAngle(engine: Engine, place: Place): number {
-  if (place.kind === 'mark') return wrap(engine.marks[place.markIndex]?.angleDeg ?? 0, 360)
-  const firing = engine.cylinders.find(c => c.id === place.cylinderId)?.firingAngleDeg ?? 0
-  return wrap(firing + (place.kind === 'rod-drop' ? angleForDrop(engine, place.dropMm) : 0), 360)
+export interface StopPlan {
+  school: School
+  stops: Stop[]
+  /** The school's own places do not serve every valve, so that positions past top were added. */
+  pastTop: boolean
+  unserved: string[]
 }
 
-/** The place at which a cylinder's piston is at its top: its own mark where the flywheel has one, else the piston itself. */
-export function topPlace(engine: Engine, cylinderId: string): Place {
-  const firing = engine.cylinders.find(c => c.id === cylinderId)?.firingAngleDeg ?? 0
-  const markIndex = engine.marks.findIndex(mark => mark.kind === 'top' && Math.abs(signedWay(mark.angleDeg, firing, 360)) <= MARK_AT_TOP_DEG)
-  return markIndex >= 0 ? { kind: 'mark', markIndex } : { kind: 'piston-top', cylinderId }
-}
+type Candidate = Omit<Stop, 'turnToNextDeg'>
 
-/** What a stop at this angle serves: each valve whose closed arc holds it with the margin, decompressor edges too. */
-function served(engine: Engine, crankDeg: number): Stop['valves'] {
-  const arcs = closedArcs(engine)
+/** Which valves are closed at an angle with so much to spare, decompressor edges too. */
+function servedAt(engine: Engine, arcs: ReturnType<typeof closedArcs>, crankDeg: number, marginDeg: number): Served[] {
   return engine.valves.flatMap((valve) => {
-    const spare = (arcs[valve.id] ?? []).map(arc => spareInArc(arc, crankDeg)).find(s => s.beforeDeg >= STOP_MARGIN_DEG && s.afterDeg >= STOP_MARGIN_DEG)
+    const spare = (arcs[valve.id] ?? []).map(arc => spareInArc(arc, crankDeg)).find(s => s.beforeDeg >= marginDeg && s.afterDeg >= marginDeg)
     return spare ? [{ valveId: valve.id, ...spare }] : []
   })
 }
 
-function candidates(engine: Engine, places: Place[]): Stop[] {
-  return places
-    .flatMap(place => [0, 360].map(turn => ({ place, crankDeg: wrap(placeAngle(engine, place) + turn) })))
-    .map(({ place, crankDeg }) => ({ place, crankDeg, valves: served(engine, crankDeg), turnToNextDeg: CYCLE_DEG }))
+/** Each place at each of its angles of the cycle, with what it serves; those that serve nothing, or stand at an earlier one's angle, are left out. */
+function candidatesAt(engine: Engine, places: Place[]): Candidate[] {
+  const arcs = closedArcs(engine)
+  const all = places
+    .flatMap(place => (placePeriod(place) === CYCLE_DEG ? [0] : [0, 360]).map(turn => ({ place, crankDeg: wrap(placeAngle(engine, place) + turn) })))
+    .map(({ place, crankDeg }) => ({ place, crankDeg, valves: servedAt(engine, arcs, crankDeg, STOP_MARGIN_DEG), flagged: [], marginDeg: STOP_MARGIN_DEG }))
     .filter(stop => stop.valves.length > 0)
+  return all.filter((stop, i) => all.findIndex(other => Math.abs(other.crankDeg - stop.crankDeg) < 0.01) === i)
 }
 
-const leastMargin = (stops: Stop[]): number => Math.min(...stops.flatMap(s => s.valves.map(v => Math.min(v.beforeDeg, v.afterDeg))))
+const leastMargin = (stops: Candidate[]): number => Math.min(...stops.flatMap(s => s.valves.map(v => Math.min(v.beforeDeg, v.afterDeg))))
 
-/** Best cover first: most valves, fewest stops, largest least margin. */
-function better(a: Stop[], b: Stop[] | null): boolean {
+/** Turning from the first stop to the last when the plan is begun where that is least. */
+function turning(stops: Candidate[]): number {
+  const angles = stops.map(s => s.crankDeg).sort((a, b) => a - b)
+  return CYCLE_DEG - Math.max(...angles.map((angle, i) => forwardTo(angle, angles[(i + 1) % angles.length]!) || CYCLE_DEG))
+}
+
+/** Whether one cover is better than another of as many stops: larger least margin, then less turning. */
+function better(a: Candidate[], b: Candidate[] | null): boolean {
   if (!b) return true
-  const count = (stops: Stop[]) => new Set(stops.flatMap(s => s.valves.map(v => v.valveId))).size
-  if (count(a) !== count(b)) return count(a) > count(b)
-  if (a.length !== b.length) return a.length < b.length
-  return leastMargin(a) > leastMargin(b) + 1e-9
+  const margin = leastMargin(a) - leastMargin(b)
+  return Math.abs(margin) > 1e-9 ? margin > 0 : turning(a) < turning(b) - 1e-9
 }
 
-function bestCover(all: Stop[], valves: number): Stop[] {
-  let best: Stop[] | null = null
-  const grow = (chosen: Stop[], from: number): void => {
-    if (chosen.length && better(chosen, best)) best = chosen
-    if (chosen.length >= valves) return
-    for (let i = from; i < all.length; i++) grow([...chosen, all[i] as Stop], i + 1)
+/** Every choice of `count` of them, in order. */
+function* choices<T>(all: T[], count: number, from = 0): Generator<T[]> {
+  if (count === 0) yield []
+  else for (let i = from; i <= all.length - count; i++) for (const rest of choices(all, count - 1, i + 1)) yield [all[i]!, ...rest]
+}
+
+/** The best cover of all valves that these candidates can serve at all: fewest stops, then margin, then turning. Exhaustive. */
+function bestCover(engine: Engine, all: Candidate[]): Candidate[] {
+  const bit = new Map(engine.valves.map((v, i) => [v.id, 1 << i]))
+  const mask = (stop: Candidate) => stop.valves.reduce((m, v) => m | bit.get(v.valveId)!, 0)
+  const masked = all.map(stop => ({ stop, mask: mask(stop) }))
+  const whole = masked.reduce((m, c) => m | c.mask, 0)
+  for (let count = 1; count <= engine.valves.length; count++) {
+    let best: Candidate[] | null = null
+    for (const chosen of choices(masked, count)) {
+      if (chosen.reduce((m, c) => m | c.mask, 0) !== whole) continue
+      const stops = chosen.map(c => c.stop)
+      if (better(stops, best)) best = stops
+    }
+    if (best) return best
   }
-  grow([], 0)
-  return best ?? []
+  return []
 }
 
-/** The least asked-for drop that clears the decompressor on this cylinder's valves, or none. */
+/** The least asked-for drop that clears the decompressor on all of a cylinder's valves, or on most where none clears all. */
 function pastTopPlace(engine: Engine, cylinderId: string): Place[] {
-  const own = engine.valves.filter(v => v.cylinderId === cylinderId)
-  const firing = engine.cylinders.find(c => c.id === cylinderId)?.firingAngleDeg ?? 0
-  const dropMm = PAST_TOP_DROPS_MM.filter(drop => drop < pistonDrop(engine, 90)).find((drop) => {
-    const here = served(engine, wrap(firing + angleForDrop(engine, drop))).map(v => v.valveId)
-    return own.every(v => here.includes(v.id))
-  })
+  const arcs = closedArcs(engine)
+  const own = new Set(engine.valves.filter(v => v.cylinderId === cylinderId).map(v => v.id))
+  const serves = (dropMm: number) => servedAt(engine, arcs, wrap(firingAngle(engine, cylinderId) + angleForDrop(engine, dropMm)), STOP_MARGIN_DEG).filter(v => own.has(v.valveId)).length
+  const drops = PAST_TOP_DROPS_MM.filter(drop => drop < pistonDrop(engine, 90))
+  const most = Math.max(0, ...drops.map(serves))
+  const dropMm = most === 0 ? undefined : drops.find(drop => serves(drop) === most)
   return dropMm === undefined ? [] : [{ kind: 'rod-drop', cylinderId, dropMm }]
 }
 
+function makersCandidates(engine: Engine): Candidate[] {
+  const arcs = closedArcs(engine)
+  return engine.makersStops.map(({ crankDeg, place, valveIds }) => {
+    const valves = servedAt(engine, arcs, crankDeg, MAKERS_MARGIN_DEG).filter(v => valveIds.includes(v.valveId))
+    return { crankDeg, place, valves, flagged: valveIds.filter(id => !valves.some(v => v.valveId === id)), marginDeg: MAKERS_MARGIN_DEG }
+  })
+}
+
+const idsServed = (stops: Candidate[]) => new Set(stops.flatMap(s => s.valves.map(v => v.valveId)))
+
 /**
- * The fewest crank positions at which all valves can be measured.
- * Candidates are the piston tops, by their marks where there are any; where those cannot serve every valve (a decompressor
- * holds one open there), positions past top are added and the whole is minimised again.
- * @returns stops in running order from 0°; `pastTop` says that tops alone would not do; `unserved` valves have no stop
- * Source: judgement over `closedArcs`; the past-top rule is common practice.
+ * The fewest crank positions at which all valves can be measured, by a school.
+ *
+ * Least number of stops first, then the largest least margin, then the least turning; found by looking at every choice.
+ * Where the school's own places cannot serve every valve (a decompressor holds one open there), positions past top are added
+ * as candidates and the whole is minimised again. A maker's own list is kept as it is printed; valves that it names and
+ * that the cam data says are not closed there are flagged.
+ * @param school default: the maker's list where there is one, else marks, else the piston's top
+ * @returns stops in running order from 0°; `unserved` valves have no stop
+ * Source: judgement over `closedArcs`; schools and the past-top rule are common practice.
  */
-export function planStops(engine: Engine): StopPlan {
-  const tops = engine.cylinders.map(c => topPlace(engine, c.id))
-  const byTops = bestCover(candidates(engine, tops), engine.valves.length)
-  const servedBy = (stops: Stop[]) => new Set(stops.flatMap(s => s.valves.map(v => v.valveId)))
-  const pastTop = servedBy(byTops).size < engine.valves.length
-  const stops = pastTop
-    ? bestCover(candidates(engine, [...tops, ...engine.cylinders.flatMap(c => pastTopPlace(engine, c.id))]), engine.valves.length)
-    : byTops
-  const ordered = [...stops].sort((a, b) => a.crankDeg - b.crankDeg)
+export function planStops(engine: Engine, school: School = firstSchool(engine, null)): StopPlan {
+  let chosen: Candidate[]
+  let pastTop = false
+  if (school === 'maker') chosen = makersCandidates(engine)
+  else {
+    const own = placesOfSchool(engine, school)
+    chosen = bestCover(engine, candidatesAt(engine, own))
+    pastTop = idsServed(chosen).size < engine.valves.length
+    if (pastTop) chosen = bestCover(engine, candidatesAt(engine, [...own, ...school === 'partner' ? topPlaces(engine) : [], ...engine.cylinders.flatMap(c => pastTopPlace(engine, c.id))]))
+  }
+  const ordered = [...chosen].sort((a, b) => a.crankDeg - b.crankDeg)
+  const served = idsServed(chosen)
   return {
+    school, pastTop,
     stops: ordered.map((stop, i) => ({ ...stop, turnToNextDeg: forwardTo(stop.crankDeg, (ordered[i + 1] ?? ordered[0] ?? stop).crankDeg) || CYCLE_DEG })),
-    pastTop,
-    unserved: engine.valves.map(v => v.id).filter(id => !servedBy(stops).has(id)),
+    unserved: engine.valves.map(v => v.id).filter(id => !served.has(id)),
   }
 }

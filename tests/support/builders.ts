@@ -34,7 +34,7 @@ export function pinOf(engine: Engine = engineOf(), changes: Partial<JobPin> = {}
     jobId: 1, number: 1, judgementVersion: JUDGEMENT_VERSION,
     machine: { id: 1, name: 'Test machine', tag: 'M-1', owner: 'A. Owner', meterUnit: 'km', meter: 1200, lastMeter: 200 },
     modelName: 'Test model', spec: { revisionId: 1, revision: 1, status: 'approved', engine },
-    bladeSet: { name: 'Set A', unit: 'mm', bladesMm: METRIC_BLADES }, hand: USUAL_HAND, unit: 'mm',
+    bladeSet: { name: 'Set A', unit: 'mm', bladesMm: METRIC_BLADES }, hand: USUAL_HAND, unit: 'mm', school: null,
     complaint: 'hard to start', openedAt: '2026-11-25T08:00:00+00:00', openedBy: 'Ada', lastAsLeft: null, ...changes,
   }
 }

@@ -1,107 +1,201 @@
-import { valveById } from '../../engine'
-import { type Advice, adviseNext, type Observation } from '../../position'
-import type { Place } from '../../stops'
+import { cylinderById, decompressorArc, type Engine, forwardTo, type Place, placePeriod, samePlace, type Valve, valveById } from '../../engine'
+import { type Advice, adviseByTable, cylindersAt, type Observation } from '../../position'
+import type { Stop } from '../../stops'
+import { eventWords } from '../event-words'
 import type { Happening } from '../event'
+import { lastPlaceIn } from '../reduce'
+import { type Requirement, wantedStops } from '../requirements'
 import type { JobView } from '../view'
-import { dropWords, placeWords, turningWords, untilWords } from '../words'
+import { crankTurnWords, dropWords, listed, placeWords, turningWords, untilWords } from '../words'
 import { type Draft, key } from './thing'
 
 const crank = (...observations: Observation[]): Happening => ({ type: 'crank', payload: { observations } })
 const lost = key('I lost track', 'turned back, or looked away', crank({ kind: 'lost' }))
 
-function moveDraft(view: JobView, advice: Extract<Advice, { kind: 'move' }>): Draft {
+/** A valve's name without its cylinder's: “intake”, “exhaust 2”. */
+function shortName(engine: Engine, valve: Valve): string {
+  const cylinder = cylinderById(engine, valve.cylinderId).name
+  const rest = valve.name.startsWith(cylinder) ? valve.name.slice(cylinder.length).trim() : valve.name
+  return (rest || valve.name).toLowerCase()
+}
+const whose = (engine: Engine, cylinderId: string): string => engine.cylinders.length > 1 ? `${cylinderById(engine, cylinderId).name.toLowerCase()} ` : ''
+
+/** The place the crank was last brought to, for asking whether it is still there. */
+export const lastPlace = ({ state }: JobView): Place | null => lastPlaceIn(state.noted)
+
+/** The cylinder that a place is about, for the picture; null leaves it to the picture. */
+const cylinderFor = (view: JobView, place: Place | null): string | null => place ? cylindersAt(view.model, place)[0] ?? null : null
+
+/** How exact the crank must be at a stop, or nothing while cam or decompressor are not on record. */
+export function marginWords(engine: Engine, stop: Stop): string {
+  if (engine.cam === null || engine.decompressor.kind === 'unknown' || stop.valves.length === 0) return ''
+  const before = Math.floor(Math.min(...stop.valves.map(v => v.beforeDeg)))
+  const after = Math.floor(Math.min(...stop.valves.map(v => v.afterDeg)))
+  const spare = before === after ? `${before}° to spare each way` : `${before}° to spare short of it, ${after}° past it`
+  return Math.min(before, after) >= 30 ? `${spare}: a finger’s width either side changes nothing.` : `${spare}: come to it with care.`
+}
+
+/** Why a stop lies past top, and how far the rod should drop. */
+export function pastTopWords(engine: Engine, stop: Stop): string {
+  if (stop.place.kind !== 'rod-drop') return ''
+  const { cylinderId, dropMm } = stop.place
+  const held = engine.valves.filter(v => v.cylinderId === cylinderId).map(v => decompressorArc(engine, v)).find(arc => arc !== null)
+  const firing = cylinderById(engine, cylinderId).firingAngleDeg
+  const at = Math.round(forwardTo(firing, stop.crankDeg))
+  const why = held ? `A decompressor ${engine.decompressor.kind === 'unknown' ? 'may hold' : 'holds'} the exhaust open until ${Math.round(forwardTo(firing, held.startDeg + held.sweepDeg))}° past top.` : 'Top alone does not serve every valve.'
+  return `${why} Here, ${at}° past, it has let go: the rod drops ${dropWords(dropMm)}${engine.rodMm === null ? ', rod length assumed' : ''}.`
+}
+
+/** Whether the last answer was of going past a place and coming round to it once more. */
+function wentRound({ state }: JobView): boolean {
+  const [a, b] = [state.noted.at(-2), state.noted.at(-1)]
+  return a !== undefined && b?.observation.kind === 'turns' && a.observation.kind === 'move' && a.id.split(':')[0] === b.id.split(':')[0]
+}
+/** How often on this job a place was passed and come round to again. */
+export const timesRound = ({ state }: JobView): number => state.noted.filter((n, i) => {
+  const before = state.noted[i - 1]
+  return n.observation.kind === 'turns' && before?.observation.kind === 'move' && before.id.split(':')[0] === n.id.split(':')[0]
+}).length
+
+function moveWhy(view: JobView, { to, why, turnDeg }: Extract<Advice, { kind: 'move' }>): string {
   const { engine } = view.pin.spec
-  const { to, turns } = advice
-  const lastPlaceIs = (place: Place) => JSON.stringify(lastPlace(view)) === JSON.stringify(place)
-  const arrived: Observation = turns ? { kind: 'turns', turns, to } : { kind: 'move', to }
-  const round: Observation[] = turns ? [{ kind: 'turns', turns: turns + 1, to }] : [{ kind: 'move', to }, { kind: 'turns', turns: 1, to }]
-  const why: Record<typeof advice.why, string> = {
-    'start': to.kind === 'mark' ? `It shows twice in a cycle; the rockers will tell which. Line in ${engine.markWindow}.` : 'The piston tops twice in a cycle; the rockers will tell which. Wood or plastic rod, never steel.',
-    'neither has play': 'Neither rocker has play: most likely the exhaust TDC. The next one is compression.',
-    'one has play': to.kind === 'rod-drop' ? 'A decompressor may be holding one open. Past top it has let go: then feel again.' : 'Other stroke, or a valve without clearance: one turn on will tell.',
-    'stop is elsewhere': to.kind === 'rod-drop' ? `Past top no decompressor holds a valve: ${dropWords(to.dropMm)} down, ${Math.round(advice.turnDeg ?? 0)}° on.` : `The stop is ${Math.round(advice.turnDeg ?? 0)}° on.`,
-    'try the other top': 'That did not settle it. Feel both again at the next top.',
-  }
-  const title = to.kind === 'mark' ? `${placeWords(engine, to)} is there` : to.kind === 'piston-top' ? 'Rod at its highest' : `${to.dropMm} mm down`
-  return {
-    label: `Turn ${turningWords(engine)}`,
-    instruction: turns ? lastPlaceIs(to) ? `Turn one full turn on, until ${untilWords(engine, to)}` : `Turn one full turn, then on until ${untilWords(engine, to)}` : `Turn on until ${untilWords(engine, to)}`,
-    why: why[advice.why],
-    keys: [
-      key(title, 'stopped there', crank(arrived)),
-      key('Went past it', 'and came round to it again', crank(...round)),
-      lost,
-    ],
-    stage: { kind: 'wheel', target: to, feelValveIds: [] },
+  const stop = view.model.plan.stops.find(s => samePlace(s.place, to))
+  const round = wentRound(view) ? `Gone round ${timesRound(view) === 1 ? 'once' : `${timesRound(view)} times`}: that is a turn further, not the same stroke. ` : ''
+  switch (why) {
+    case 'start': return to.kind === 'mark'
+      ? `It shows twice in a cycle; the rockers will tell which. Line in ${engine.markWindow}.`
+      : to.kind === 'rod-drop' && stop ? pastTopWords(engine, stop) : 'The piston tops twice in a cycle; the rockers will tell which. Wood or plastic rod, never steel.'
+    case 'neither has play': return `${round}Neither rocker has play: most likely the exhaust TDC. The next one is compression.`
+    case 'one has play': return to.kind === 'rod-drop' ? `${round}A decompressor may be holding one open. Past top it has let go: then feel again.` : `${round}Other stroke, or a valve without clearance: one turn on will tell.`
+    case 'stop is elsewhere': return `${round}${stop?.place.kind === 'rod-drop' ? pastTopWords(engine, stop) : `The stop is ${Math.round(turnDeg ?? 0)}° on. ${stop ? marginWords(engine, stop) : ''}`}`.trim()
+    case 'try the other top': return `${round}That did not settle it. Feel both again at the next top.`
+    case 'tells most': return `${round}Feeling the rockers there tells the strokes apart with the least turning.`
+    case 'turned back': return 'Turned back, chain and decompressor give false readings. Go round in the running direction.'
+    case 'by school': return 'It shows once in a cycle, so it tells the stroke by itself.'
   }
 }
 
-function feelDraft({ pin, state }: JobView, { valveIds, why }: Extract<Advice, { kind: 'feel' }>): Draft {
-  const { engine } = pin.spec
+function moveDraft(view: JobView, advice: Extract<Advice, { kind: 'move' }>): Draft {
+  const { engine } = view.pin.spec
+  const { to, turns, times, turnDeg } = advice
+  const arrived: Observation = turns ? { kind: 'turns', turns, to } : { kind: 'move', to, ...times > 1 ? { times } : {} }
+  const again = placePeriod(to) / 360
+  const round: Observation[] = turns ? [{ kind: 'turns', turns: turns + again, to }] : [{ kind: 'move', to, ...times > 1 ? { times } : {} }, { kind: 'turns', turns: again, to }]
+  const second = times > 1 ? ', the second time' : ''
+  const far = turnDeg !== null && engine.cylinders.length > 1 ? `Turn on ${crankTurnWords(turnDeg)}, until` : 'Turn on until'
+  const until = `${untilWords(engine, to)}${second}`
+  return {
+    label: `Turn ${turningWords(engine)}`,
+    instruction: turns ? samePlace(lastPlace(view), to) ? `Turn one full turn on, until ${until}` : `Turn one full turn, then on until ${until}` : `${far} ${until}`,
+    why: moveWhy(view, advice),
+    keys: [
+      key(to.kind === 'piston-top' ? 'Rod at its highest' : to.kind === 'rod-drop' ? `${to.dropMm} mm down` : to.kind === 'mark' ? `${placeWords(engine, to)} is there` : 'It is there', 'stopped there', crank(arrived)),
+      key('Went past it', 'and came round to it again', crank(...round)),
+      lost,
+    ],
+    stage: { kind: 'wheel', target: to, feelValveIds: [], cylinderId: cylinderFor(view, to) },
+  }
+}
+
+function feelDraft(view: JobView, { valveIds, why }: Extract<Advice, { kind: 'feel' }>): Draft {
+  const { engine } = view.pin.spec
   const play = (valveId: string, slack: boolean): Observation => ({ kind: 'rocker', valveId, slack })
   const [a, b] = valveIds.map(id => valveById(engine, id))
-  const stage: Draft['stage'] = { kind: 'wheel', target: null, feelValveIds: valveIds }
-  const whyWords = why === 'which stroke'
-    ? 'Both slack means compression. Neither moving means the exhaust TDC, or two valves without clearance.'
-    : 'The decompressor has let go here: slack now means that it was the decompressor.'
-  const label = state.places > 1 ? 'Feel again, here' : 'One feel should settle it'
-  if (a && b && valveIds.length === 2) return {
-    label, instruction: 'Wiggle both rockers', why: whyWords, stage,
-    keys: [
-      key('Both slack', 'each clicks', crank(play(a.id, true), play(b.id, true))),
-      key(`Only ${a.name.toLowerCase()} slack`, `${b.name.toLowerCase()} does not move`, crank(play(a.id, true), play(b.id, false))),
-      key(`Only ${b.name.toLowerCase()} slack`, `${a.name.toLowerCase()} does not move`, crank(play(a.id, false), play(b.id, true))),
-      key('Neither moves', 'no play at all', crank(play(a.id, false), play(b.id, false))),
-    ],
+  const cylinderId = a?.cylinderId ?? null
+  const stage: Draft['stage'] = { kind: 'wheel', target: null, feelValveIds: valveIds, cylinderId }
+  const several = engine.cylinders.length > 1
+  const whyWords = why === 'decompressor or clearance'
+    ? 'The decompressor has let go here: slack now means that it was the decompressor.'
+    : several
+      ? `Both slack means compression of ${whose(engine, a!.cylinderId).trim()}. Neither moving means its exhaust stroke, or two valves without clearance.`
+      : 'Both slack means compression. Neither moving means the exhaust TDC, or two valves without clearance.'
+  const label = view.state.places > 1 ? 'Feel again, here' : 'One feel should settle it'
+  if (a && b) {
+    const [first, second] = [shortName(engine, a), shortName(engine, b)]
+    const both = a.role === b.role ? `both ${whose(engine, a.cylinderId)}${a.role} rockers` : `both ${whose(engine, a.cylinderId)}rockers`
+    return {
+      label, instruction: `Wiggle ${both}`, why: whyWords, stage,
+      keys: [
+        key('Both slack', 'each clicks', crank(play(a.id, true), play(b.id, true))),
+        key(`Only ${first} slack`, `${second} does not move`, crank(play(a.id, true), play(b.id, false))),
+        key(`Only ${second} slack`, `${first} does not move`, crank(play(a.id, false), play(b.id, true))),
+        key('Neither moves', 'no play at all', crank(play(a.id, false), play(b.id, false))),
+      ],
+    }
   }
   const valve = a ?? valveById(engine, valveIds[0]!)
   return {
-    label, instruction: `Wiggle the ${valve.name.toLowerCase()} rocker`, why: whyWords, stage: { ...stage, feelValveIds: [valve.id] },
+    label, instruction: `Wiggle the ${valve.name.toLowerCase()} rocker`, why: whyWords, stage,
     keys: [key('Slack', 'it clicks', crank(play(valve.id, true))), key('No play', 'it does not move', crank(play(valve.id, false))), lost],
   }
 }
 
-function watchDraft({ pin }: JobView, { cylinderId, to, why }: Extract<Advice, { kind: 'watch' }>): Draft {
-  const { engine } = pin.spec
+function watchDraft(view: JobView, { cylinderId, to, why }: Extract<Advice, { kind: 'watch' }>): Draft {
+  const { engine } = view.pin.spec
+  const because = { 'no play anywhere': 'No play at either top: two valves without clearance, perhaps. Watching tells the stroke.', 'still open': 'The rockers do not settle it. An intake that was watched does: no look away in between.', 'by school': 'The top after the intake has shut is compression. No look away in between.' }
   return {
     label: 'This tells the stroke whatever the rockers do',
-    instruction: `Watch the intake open and shut, then on to ${placeWords(engine, to)}`,
-    why: why === 'no play anywhere' ? 'No play at either top: two valves without clearance, perhaps. Watching tells the stroke.' : 'The rockers do not settle it. An intake that was watched does: no look away in between.',
+    instruction: `Watch the ${whose(engine, cylinderId)}intake open and shut, then on to ${placeWords(engine, to)}`,
+    why: because[why],
     keys: [key(`Watched, ${to.kind === 'mark' ? `${placeWords(engine, to)} is there` : 'at the top'}`, 'never looked away', crank({ kind: 'watched', cylinderId, to })), lost],
-    stage: { kind: 'wheel', target: to, feelValveIds: [] },
+    stage: { kind: 'wheel', target: to, feelValveIds: [], cylinderId },
+  }
+}
+
+const WEIGHING: Draft = {
+  label: 'One moment', instruction: 'Working out the next move', why: 'Weighing which move settles the most with the least turning.', keys: [lost], stage: { kind: 'wheel', target: null, feelValveIds: [], cylinderId: null },
+}
+
+/** A valve that no stop of the chosen school serves. */
+function noStopDraft(view: JobView, valveId: string): Draft {
+  const name = valveById(view.pin.spec.engine, valveId).name
+  return {
+    label: `${name}: no stop`, instruction: `No stop serves the ${name.toLowerCase()}`,
+    why: 'By this engine’s cam data it is closed at none of these stops. Choose another way of finding them, or go on with a reason.',
+    keys: [key('Another way', 'choose how stops are found', null, 'school'), key('Measure it anyway', 'say why', null, 'reason')],
+    stage: { kind: 'wheel', target: null, feelValveIds: [valveId], cylinderId: valveById(view.pin.spec.engine, valveId).cylinderId },
   }
 }
 
 /** The Find step: the next whole move or feel. */
-export function findThing(view: JobView): Draft {
-  const advice = adviseNext(view.tools.model, view.position, view.state.noted)
-  const draft = advice.kind === 'move'
-    ? moveDraft(view, advice)
-    : advice.kind === 'feel'
-      ? feelDraft(view, advice)
-      : advice.kind === 'watch'
-        ? watchDraft(view, advice)
-        : { label: 'Found', instruction: 'The valves are closed here', why: '', keys: [], stage: { kind: 'wheel' as const, target: null, feelValveIds: [] } }
-  const { clash } = view.position
-  return clash ? { ...draft, why: `This hardly fits with ${clashWords(view, clash.against.map(n => n.observation))}. ${draft.why}` } : draft
-}
-
-/** The earlier answers that a new one clashes with, named: “what the exhaust rocker felt like before”. */
-function clashWords({ pin: { spec: { engine } } }: JobView, against: Observation[]): string {
-  const say = (o: Observation): string => {
-    switch (o.kind) {
-      case 'rocker': case 'blade': return `the ${valveById(engine, o.valveId).name.toLowerCase()} ${(o.kind === 'rocker' ? o.slack : o.went) ? 'having play' : 'having no play'}`
-      case 'seen': return `seeing ${placeWords(engine, o.place)}`
-      case 'watched': return 'the intake that was watched'
-      case 'move': case 'turns': return `the turn to ${placeWords(engine, o.to)}`
-      default: return 'the last turn'
-    }
+export function findThing(view: JobView, { id }: Requirement): Draft {
+  if (id.startsWith('no-stop:')) return noStopDraft(view, id.slice('no-stop:'.length))
+  const { model, position, state } = view
+  const advice = adviseByTable(model, position, state.noted, wantedStops(view)) ?? view.tools.weigh(model, position, state.noted)
+  if (advice === null) return WEIGHING
+  switch (advice.kind) {
+    case 'move': return moveDraft(view, advice)
+    case 'feel': return feelDraft(view, advice)
+    case 'watch': return watchDraft(view, advice)
+    case 'settled': return { label: 'Found', instruction: 'The valves are closed here', why: '', keys: [lost], stage: { kind: 'wheel', target: null, feelValveIds: [], cylinderId: null } }
   }
-  return against.length > 2 ? 'what was seen before: look at it again' : against.map(say).join(' and ')
 }
 
-/** The place the crank was last brought to, for asking whether it is still there. */
-export function lastPlace({ state }: JobView): Place | null {
-  const last = state.noted.findLast(n => n.observation.kind === 'move' || n.observation.kind === 'turns' || n.observation.kind === 'watched' || n.observation.kind === 'seen')?.observation
-  return last?.kind === 'seen' ? last.place : last && 'to' in last ? last.to : null
+/** Two things that cannot both be so: the newest answer and what it does not fit, each in words, and the one that costs least to look at again. */
+export interface ClashWords { newest: string, against: { id: string, words: string }[], lookAgain: string }
+
+const eventOf = (id: string): string => id.split(':')[0]!
+
+/** What was said, in words, for an observation that came with an event. */
+export function notedWords(engine: Engine, observation: Observation): string {
+  const said = eventWords(engine, { type: 'crank', payload: { observations: [observation] } } as Parameters<typeof eventWords>[1])
+  return said.charAt(0).toUpperCase() + said.slice(1)
+}
+
+/** Feeling again costs least, then looking; a turn cannot be looked at again. */
+const COST: Partial<Record<Observation['kind'], number>> = { 'rocker': 1, 'blade': 1, 'push-rods': 1, 'rocked': 1, 'seen': 2, 'thumb': 4 }
+
+/** The present clash as facts, or null. */
+export function clashWords(view: JobView): ClashWords | null {
+  const { clash } = view.position
+  if (!clash) return null
+  const { engine } = view.pin.spec
+  const here = new Set(view.state.noted.slice(view.state.noted.findLastIndex(n => n.observation.kind === 'move' || n.observation.kind === 'turns' || n.observation.kind === 'turn' || n.observation.kind === 'watched' || n.observation.kind === 'lost') + 1).map(n => n.id))
+  const can = [clash.newest, ...clash.against].filter(n => here.has(n.id) && COST[n.observation.kind] !== undefined).sort((a, b) => COST[a.observation.kind]! - COST[b.observation.kind]!)
+  const cheapest = can[0] ?? clash.newest
+  return {
+    newest: notedWords(engine, clash.newest.observation),
+    against: clash.against.map(n => ({ id: eventOf(n.id), words: notedWords(engine, n.observation) })),
+    lookAgain: `Look again at the cheaper one: ${notedWords(engine, cheapest.observation).toLowerCase()}. Answer it anew, or take ${listed(clash.against.length > 1 ? ['one of the others'] : ['the other'])} back.`,
+  }
 }

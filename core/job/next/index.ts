@@ -1,5 +1,9 @@
-import { firstOpen, gates, type Requirement } from '../requirements'
+import { valveById } from '../../engine'
+import type { Step } from '../event'
+import { firstOpen, gates, openOf, type Requirement } from '../requirements'
+import { serves, stopHere } from '../stop-work'
 import type { JobView } from '../view'
+import { placeWords } from '../words'
 import { closeThing } from './close'
 import { findThing } from './find'
 import { trialThing } from './measure'
@@ -10,6 +14,7 @@ import { type Draft, key, type NextThing } from './thing'
 
 export * from './thing'
 export { dueWords, suggestedDue } from './close'
+export { type ClashWords, clashWords, lastPlace, marginWords, notedWords, pastTopWords, timesRound } from './find'
 
 const SIGN: Draft = {
   label: 'All done', instruction: 'Sign and close the job', why: 'The sheet is kept as it is signed. Only a lead can open it again.',
@@ -17,29 +22,64 @@ const SIGN: Draft = {
 }
 
 /** The Measure step keeps to the valve that was tapped, else takes the first that is not proved as found. */
-const valveFor = (view: JobView, requirement: Requirement, wanted: string | null) =>
-  view.state.valves.find(v => v.valveId === wanted) ?? view.state.valves.find(v => requirement.id.endsWith(`:${v.valveId}`))!
+const valveFor = (view: JobView, requirement: Requirement) => view.state.valves.find(v => requirement.id.endsWith(`:${v.valveId}`))!
 
-function draftFor(view: JobView, requirement: Requirement, all: Requirement[], wanted: string | null): Draft {
-  // a tapped valve is worked on when this step still asks for it
-  const stillAsked = (prefix: string) => wanted !== null && all.some(r => r.id === `${prefix}:${wanted}` && !r.met && !r.passed) ? wanted : null
+function draftFor(view: JobView, requirement: Requirement): Draft {
   switch (requirement.step) {
     case 'ready': return readyThing(view, requirement)
-    case 'find': return findThing(view)
-    case 'measure': return trialThing(view, valveFor(view, requirement, stillAsked('as-found')), 'as found')
-    case 'set': return setThing(view, view.state.valves.find(v => v.nut !== 'locked') ?? valveFor(view, requirement, stillAsked('set')))
-    case 'prove': return proveThing(view, stillAsked('proved') && requirement.id !== 'turned' ? { ...requirement, id: `proved:${wanted}` } : requirement)
+    case 'find': return findThing(view, requirement)
+    case 'measure': return trialThing(view, valveFor(view, requirement), 'as found')
+    case 'set': return setThing(view, view.state.valves.find(v => v.nut !== 'locked') ?? valveFor(view, requirement))
+    case 'prove': return proveThing(view, requirement)
     case 'close': return closeThing(view, requirement)
   }
 }
 
+const offStopId = (view: JobView, valveId: string): string => `off-stop:${valveId}:${view.state.places}`
+
+/** The gate for measuring a valve at a stop that does not serve it. A reason counts for this place only. */
+function offStop(view: JobView, valveId: string): Requirement | null {
+  const here = stopHere(view)
+  if (!here || serves(here, valveId) || view.model.plan.unserved.includes(valveId)) return null
+  const id = offStopId(view, valveId)
+  if (view.state.passed.some(p => p.gate === id)) return null
+  return { id, step: 'measure', missing: `${valveById(view.pin.spec.engine, valveId).name}: measured at a stop that does not serve it.`, met: false, passed: null }
+}
+
+function offStopDraft(view: JobView, valveId: string): Draft {
+  const { engine } = view.pin.spec
+  const { name } = valveById(engine, valveId)
+  const stops = view.model.plan.stops
+  const own = stops.findIndex(s => serves(s, valveId))
+  const flagged = stopHere(view)?.flagged.includes(valveId)
+  const closed = Math.round((view.position.closed[valveId] ?? 0) * 100)
+  return {
+    label: `${name}: not at this stop`, instruction: `The ${name.toLowerCase()} is not measured here`,
+    why: `${flagged ? 'The maker’s list names it here, but by its cam data it is not closed.' : `Chance that it is closed here with room to spare: ${closed} %.`}${own >= 0 ? ` Its turn comes at stop ${own + 1}, ${placeWords(engine, stops[own]!.place)}.` : ''}`,
+    keys: [key('Leave it', own >= 0 ? `until stop ${own + 1}` : 'go on here', null, 'back'), key('Measure it here', 'say why', null, 'reason')],
+    stage: { kind: 'wheel', target: null, feelValveIds: [valveId], cylinderId: valveById(engine, valveId).cylinderId },
+  }
+}
+
+/** The steps in which a tapped valve is worked on out of its turn. */
+const AT_VALVES: ReadonlySet<Step> = new Set(['measure', 'set', 'prove'])
+
 /**
  * The one next thing to do on a job.
- * @param wanted the valve that the mechanic tapped; it is taken where the step still asks for it
+ * @param wanted the valve that the mechanic tapped; it is taken where something is still asked of it, at a stop that serves
+ *   it or with a reason
  */
 export function nextThing(view: JobView, wanted: string | null = null): NextThing {
   const all = gates(view)
-  const requirement = firstOpen(all)
-  if (!requirement) return { ...SIGN, step: 'close', trial: null, requirement: null }
-  return { trial: null, ...draftFor(view, requirement, all, wanted), step: requirement.step, requirement }
+  const first = firstOpen(all)
+  if (!first) return { ...SIGN, step: 'close', trial: null, requirement: null }
+  const tapped = wanted !== null && AT_VALVES.has(first.step) && first.id !== 'turned' && view.state.valves.every(v => v.nut === 'locked') ? openOf(all, wanted) : null
+  if (tapped && (tapped.step !== 'prove' || view.state.proving)) {
+    const gate = offStop(view, wanted!)
+    if (gate) return { trial: null, ...offStopDraft(view, wanted!), step: gate.step, requirement: gate }
+    // every valve of a stop is measured as found before a screw is touched; one that was let in with a reason is taken now
+    const letIn = view.state.passed.some(p => p.gate === offStopId(view, wanted!))
+    if (letIn || tapped.step === first.step) return { trial: null, ...draftFor(view, tapped), step: tapped.step, requirement: tapped }
+  }
+  return { trial: null, ...draftFor(view, first), step: first.step, requirement: first }
 }

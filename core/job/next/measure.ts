@@ -5,7 +5,8 @@ import type { GapChange } from '../event'
 import { presentReading, type ValveState } from '../state'
 import { clearanceOf, expectedPolicy, judgeReading, type JobView } from '../view'
 import { bladeWords, placeWords, stillWords } from '../words'
-import { lastPlace } from './find'
+import { stopHere } from '../stop-work'
+import { lastPlace, marginWords } from './find'
 import { type AnswerKey, type Draft, key } from './thing'
 
 const FEEL_HELP: Record<Feel, string> = { 'free': 'slides with room to spare', 'drag': 'light, even tug', 'pinched': 'goes in, but is held', 'no-go': 'will not enter' }
@@ -43,10 +44,11 @@ export const wantsMarkCheck = ({ state }: JobView, valveId: string): boolean => 
 export function markCheckThing(view: JobView, valveId: string): Draft {
   const { engine } = view.pin.spec
   const place = lastPlace(view)
+  const here = stopHere(view)
   return {
     label: `${valveById(engine, valveId).name}, before measuring`,
     instruction: place ? stillWords(engine, place) : 'Has the crank stayed where it was?',
-    why: 'A leaned-on crank creeps, and a reading off the closed arc proves nothing.',
+    why: `A leaned-on crank creeps. ${here && marginWords(engine, here) ? marginWords(engine, here) : 'A reading off the closed arc proves nothing.'}`,
     keys: [
       key(place ? `Still on ${placeWords(engine, place)}` : 'It has not moved', 'as it was left', { type: 'mark-checked', payload: { valveId, still: true } }),
       key('It moved', 'find the place again', { type: 'mark-checked', payload: { valveId, still: false } }),

@@ -1,6 +1,7 @@
-import { planStops } from '../../stops'
 import { valveById } from '../../engine'
+import { topPlace } from '../../stops'
 import type { Requirement } from '../requirements'
+import { stopHere } from '../stop-work'
 import type { JobView } from '../view'
 import { placeWords } from '../words'
 import { lastPlace } from './find'
@@ -11,7 +12,7 @@ import { type Draft, key } from './thing'
 export function proveThing(view: JobView, { id }: Requirement): Draft {
   const { engine } = view.pin.spec
   if (id === 'turned') {
-    const to = view.tools.model.plan.stops[0]?.place ?? lastPlace(view) ?? planStops(engine).stops[0]!.place
+    const to = (stopHere(view) ?? view.model.plan.stops[0])?.place ?? lastPlace(view) ?? topPlace(engine, engine.cylinders[0]!.id)
     const where = placeWords(engine, to)
     const turned = (turns: number, place: typeof to | null) => ({ type: 'prove-turned' as const, payload: { turns, to: place } })
     return {
@@ -23,7 +24,7 @@ export function proveThing(view: JobView, { id }: Requirement): Draft {
         key('I lost track', 'find the place again', turned(2, null)),
         key('It binds', 'stop, write it down', null, 'finding'),
       ],
-      stage: { kind: 'wheel', target: to, feelValveIds: [] },
+      stage: { kind: 'wheel', target: to, feelValveIds: [], cylinderId: null },
     }
   }
   const valve = view.state.valves.find(v => id.endsWith(`:${v.valveId}`))!

@@ -1,7 +1,7 @@
 import { degreesFor, screwTurn, type ScrewTurn } from '../../adjuster'
 import { valveById } from '../../engine'
 import { type Interval, judge, settingBlade, targetOf } from '../../feeler'
-import { formatTorque, snapMm } from '../../units'
+import { formatLength, formatTorque, snapMm } from '../../units'
 import { latestReading, presentReading, type Reading, type ValveState } from '../state'
 import { clearanceOf, judgeReading, type JobView, latestVerdict } from '../view'
 import { bladeWords, flatsWords, turnWords } from '../words'
@@ -63,6 +63,22 @@ function aimOf({ pin }: JobView, valve: ValveState): number {
 const againWords = (view: JobView, reading: Reading | undefined, valveId: string): string =>
   reading?.trials.length ? `${judgeReading(view.pin, reading, valveId).reason} ` : ''
 
+/** A valve that no screw sets: what its shim should change by, or that there is nothing to set. Shim formula: common practice. */
+function notByScrew(view: JobView, valve: ValveState): Draft {
+  const { name, adjuster } = valveById(view.pin.spec.engine, valve.valveId)
+  const { reading, verdict } = latestVerdict(view.pin, valve)
+  const changeMm = reading.hiMm === null ? null : snapMm((reading.loMm + reading.hiMm) / 2 - targetOf(clearanceOf(view.pin, valve.valveId)))
+  const wanted = changeMm === null
+    ? 'how thick, the reading does not tell yet'
+    : `one ${formatLength(Math.abs(changeMm), view.pin.unit)} ${changeMm < 0 ? 'thinner' : 'thicker'} than the fitted one`
+  return {
+    label: `${name}, ${verdict}`, stage: { kind: 'blades', valveId: valve.valveId, nextMm: null },
+    instruction: adjuster === 'shim' ? `The ${name.toLowerCase()} is set by its shim` : `The ${name.toLowerCase()} has no adjuster`,
+    why: adjuster === 'shim' ? `It wants ${wanted}. Fitted + measured − wanted; the cam comes out for it.` : 'Nothing here can be turned: it is a matter for seat, tip or lifter.',
+    keys: [key('Leave it for now', 'say why', null, 'reason'), key('Write it down', 'for the owner', null, 'finding')],
+  }
+}
+
 /** The Set step for one valve: loosen, turn and feel, nip and feel, torque and feel, as many rounds as it takes. */
 export function setThing(view: JobView, valve: ValveState): Draft {
   const { engine } = view.pin.spec
@@ -76,6 +92,7 @@ export function setThing(view: JobView, valve: ValveState): Draft {
   const screw = (stage: 'loosen' | 'before lock' | 'nip' | 'torque', turn: ScrewTurn | null = null, turnDeg: number | null = null): Draft['stage'] =>
     ({ kind: 'screw', valveId, blade: bladeMm, turn, turnDeg, stage })
 
+  if (valveById(engine, valveId).adjuster !== 'screw') return notByScrew(view, valve)
   if (valve.nut === 'locked' && valve.phase === 'torqued' && here.verdict === 'unproved') return { ...trialThing(view, valve, 'torqued'), label: `${name}, torqued` }
   if (valve.nut === 'locked') {
     if (wantsMarkCheck(view, valveId)) return { ...markCheckThing(view, valveId), stage: screw('loosen') }

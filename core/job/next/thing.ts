@@ -1,10 +1,10 @@
 import type { ScrewTurn } from '../../adjuster'
-import type { Place } from '../../stops'
+import type { Place } from '../../engine'
 import type { Happening, Step } from '../event'
 import type { Requirement } from '../requirements'
 
 /** What an answer key asks for before it can be recorded. */
-export type Asks = 'temperature' | 'hours' | 'item-off' | 'item-in' | 'finding' | 'reason' | 'due' | 'note'
+export type Asks = 'school' | 'back' | 'temperature' | 'hours' | 'item-off' | 'item-in' | 'finding' | 'reason' | 'due' | 'note'
 
 /** An answer: what is felt or done, and what it records. A key that asks opens one field; a key with neither is the gate. */
 export interface AnswerKey { title: string, help: string, happening: Happening | null, asks: Asks | null }
@@ -12,7 +12,7 @@ export interface AnswerKey { title: string, help: string, happening: Happening |
 /** What the middle of the Bench shows beside the instruction. */
 export type Stage
   = | { kind: 'start' } | { kind: 'cold' } | { kind: 'list' } | { kind: 'head' }
-    | { kind: 'wheel', target: Place | null, feelValveIds: string[] }
+    | { kind: 'wheel', target: Place | null, feelValveIds: string[], cylinderId: string | null }
     | { kind: 'blades', valveId: string, nextMm: number[] | null }
     | { kind: 'screw', valveId: string, blade: number | null, turn: ScrewTurn | null, turnDeg: number | null, stage: 'loosen' | 'before lock' | 'nip' | 'torque' }
     | { kind: 'close' } | { kind: 'sign' }

@@ -33,7 +33,7 @@ export function valveEvents(engine: Pick<Engine, 'cam'>, role: Role): ValveEvent
 /** Chance that an unknown decompressor is there: singles have one to be started by hand or by a small motor; others seldom. From memory. */
 export const UNKNOWN_DECOMPRESSOR_PRIOR = { single: 0.3, several: 0.05 }
 /** An unknown decompressor is planned for from this chance up; below it, *settled* guards against it. */
-const PLANNED_FOR_FROM = 0.1
+export const PLANNED_FOR_FROM = 0.1
 
 /** Chance that this engine has a decompressor, before anything is felt: 0 or 1 where it is on record. */
 export function decompressorPrior({ decompressor, cylinders }: Pick<Engine, 'decompressor' | 'cylinders'>): number {
@@ -69,9 +69,9 @@ export function closedArcsOf(engine: Engine, valve: Valve, decompressorThere: bo
 /**
  * Where each valve may be measured: its base circle less the decompressor's arc, as arcs of the cycle `[start, start + sweep)`.
  * An unknown decompressor is taken out too where it is likely enough (what is possible must not be measured on).
+ * @param decompressorThere whether to take a decompressor out that is not on record; by default where one is likely enough
  * @returns per valve id, none, one or two arcs
  */
-export function closedArcs(engine: Engine): Record<string, Arc[]> {
-  const planned = decompressorPrior(engine) >= PLANNED_FOR_FROM
-  return Object.fromEntries(engine.valves.map(valve => [valve.id, closedArcsOf(engine, valve, planned)]))
+export function closedArcs(engine: Engine, decompressorThere = decompressorPrior(engine) >= PLANNED_FOR_FROM): Record<string, Arc[]> {
+  return Object.fromEntries(engine.valves.map(valve => [valve.id, closedArcsOf(engine, valve, decompressorThere)]))
 }

@@ -99,8 +99,11 @@ export function wantedStops(view: JobView): (stop: Stop) => boolean {
 
 /** Valves that no stop of this school serves: measured only with a reason. */
 const unserved = (view: JobView): ValveState[] => view.state.valves.filter(v => view.model.plan.unserved.includes(v.valveId))
+/** A screw opened farther than any valve lacks, and the blade still refused: whatever reason let it in, the valve is not closed here. */
+const openedInVain = ({ state }: JobView, valveId: string): boolean =>
+  state.noted.some(({ id, observation: o }) => id.endsWith(':vain') && o.kind === 'rocker' && o.valveId === valveId)
 const noStop = (view: JobView, valve: ValveState): Asked =>
-  ask(`no-stop:${valve.valveId}`, `${nameOf(view, valve)}: no stop of this school serves it.`, asFoundDone(view, valve) && !needsSetting(view, valve) && isProved(view, valve))
+  ask(`no-stop:${valve.valveId}${openedInVain(view, valve.valveId) ? ':vain' : ''}`, `${nameOf(view, valve)}: no stop of this school serves it.`, asFoundDone(view, valve) && !needsSetting(view, valve) && isProved(view, valve))
 
 /** Stop by stop: find it, measure as found, set what is out. */
 function measuring(view: JobView): (Asked & { step: Step })[] {

@@ -1,4 +1,4 @@
-import type { Clearance } from '../engine'
+import { type Clearance, decompressorPrior, PLANNED_FOR_FROM } from '../engine'
 import { type BladePolicy, bladePolicy, judge, type Judgement } from '../feeler'
 import { type Advice, adviseBySearch, type LocateMemory, locate, locateMemory, type Noted, type Position, type PositionModel, positionModel } from '../position'
 import { firstSchool, type School } from '../stops'
@@ -11,7 +11,7 @@ import { type JobState, latestReading, type Phase, presentReading, type Reading,
 export interface JobTools {
   pin: JobPin
   /** The engine prepared for inference with the stops of a school; one memory serves all, for what is believed does not hang on the stops. */
-  modelFor: (school: School) => PositionModel
+  modelFor: (school: School, decompressorThere?: boolean) => PositionModel
   memory: LocateMemory
   /** Weighs the moves where no rule settles the next one; null while that is still being worked out elsewhere. */
   weigh: Weigh
@@ -28,13 +28,14 @@ export const clearanceOf = (pin: JobPin, valveId: string): Clearance => {
 
 /** @param weigh default: at once, which may take a tenth of a second; a screen passes one that asks a worker */
 export function jobTools(pin: JobPin, weigh: Weigh = adviseBySearch): JobTools {
-  const models = new Map<School, PositionModel>()
+  const models = new Map<string, PositionModel>()
   const policies = new Map<string, BladePolicy>()
   return {
     pin, memory: locateMemory(), weigh,
-    modelFor(school) {
-      let model = models.get(school)
-      if (!model) models.set(school, model = positionModel(pin.spec.engine, school))
+    modelFor(school, decompressorThere) {
+      const key = `${school} ${decompressorThere}`
+      let model = models.get(key)
+      if (!model) models.set(key, model = positionModel(pin.spec.engine, school, decompressorThere))
       return model
     },
     policyFor(valveId, expected) {
@@ -50,15 +51,22 @@ export function jobTools(pin: JobPin, weigh: Weigh = adviseBySearch): JobTools {
   }
 }
 
+/** From this chance up, a decompressor that was not planned for is planned for. */
+const FELT_FROM = 0.3
+
 /** A job as the Bench looks at it: the fold, where the crank is, and the time by which rests are counted. */
 export interface JobView { tools: JobTools, pin: JobPin, state: JobState, school: School, model: PositionModel, position: Position, nowMs: number }
 
 /** @param nowMs the shop's time in ms since 1970, passed in: the core has no clock */
 export function viewJob(tools: JobTools, log: JobEvent[], nowMs: number): JobView {
   const state = reduceJob(tools.pin, log)
-  const school = state.school ?? firstSchool(tools.pin.spec.engine, tools.pin.school ?? null)
-  const model = tools.modelFor(school)
-  return { tools, pin: tools.pin, state, school, model, nowMs, position: locate(model, state.noted, { memory: tools.memory }) }
+  const { engine } = tools.pin.spec
+  const school = state.school ?? firstSchool(engine, tools.pin.school ?? null)
+  const look = (model: PositionModel) => ({ tools, pin: tools.pin, state, school, model, nowMs, position: locate(model, state.noted, { memory: tools.memory }) })
+  const view = look(tools.modelFor(school))
+  // one that was too unlikely to plan for, and now is felt: the stops must lie where it has let go
+  const found = engine.decompressor.kind === 'unknown' && decompressorPrior(engine) < PLANNED_FOR_FROM && view.position.decompressor >= FELT_FROM
+  return found ? look(tools.modelFor(school, true)) : view
 }
 
 export const judgeReading = (pin: JobPin, reading: Reading | undefined, valveId: string): Judgement =>

@@ -24,19 +24,20 @@ export function predictive(model: PositionModel, { mass }: Belief, observation: 
   return likelihood ? weighed(model, mass, likelihood) : 1
 }
 
-const meanOf = (table: Float64Array): number => {
-  let sum = 0
-  for (let i = 0; i < CELLS; i++) sum += table[i]!
-  return sum / CELLS
-}
-
-/** Probability of an observation with the crank anywhere, under the priors of valves and decompressor. */
-export function predictiveAnywhere(model: PositionModel, observation: Observation): number {
-  const likelihood = likelihoodOf(model, observation)
-  if (!likelihood) return 1
-  const { valve, usual, none } = likelihood
-  const mean = [meanOf(usual[0]), meanOf(usual[1])]
-  return model.hypotheses.reduce((sum, h) => sum + h.prior * (valve >= 0 && h.noClearance.includes(valve) ? none : mean[h.decompressor]!), 0)
+/** Probability of several observations together with the crank anywhere, under the priors of valves and decompressor. */
+export function predictiveAnywhere(model: PositionModel, observations: Observation[]): number {
+  const said = observations.map(o => likelihoodOf(model, o)).filter(l => l !== null)
+  const fits = new Float64Array(CELLS)
+  return model.hypotheses.reduce((sum, { noClearance, decompressor, prior }) => {
+    fits.fill(1)
+    for (const { valve, usual, none } of said) {
+      const table = valve >= 0 && noClearance.includes(valve) ? null : usual[decompressor]
+      for (let i = 0; i < CELLS; i++) fits[i]! *= table ? table[i]! : none
+    }
+    let mean = 0
+    for (let i = 0; i < CELLS; i++) mean += fits[i]!
+    return sum + prior * mean / CELLS
+  }, 0)
 }
 
 /** The belief weighed by how well an observation fits. */
@@ -64,4 +65,3 @@ export function observe(model: PositionModel, belief: Belief, observation: Obser
   if (valve < 0) throw new UnknownPartError('valve', observation.kind === 'screw-set' ? observation.valveId : '')
   return giveClearance(model, belief, valve)
 }
-

@@ -30,6 +30,9 @@ export function segments(noted: Noted[]): Segment[] {
   return all
 }
 
+/** The answers given since the crank last moved. */
+export const answersHere = (noted: Noted[]): Noted[] => segments(noted).at(-1)!.answers
+
 function lashAfter(model: PositionModel, { belief, lashDeg }: Folded, { observation }: Noted): number {
   if (!movesCrank(observation)) return lashDeg
   if (observation.kind === 'turn' && observation.deg < 0) return LASH_DEG

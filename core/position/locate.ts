@@ -3,7 +3,7 @@ import type { Stop } from '../stops'
 import { addInto, arcsOf, type BeliefArc, crankChance } from './arcs'
 import { type Belief, hypothesisChances } from './belief'
 import { type Clash, findClash } from './clash'
-import { folded, type LocateMemory, segments } from './fold'
+import { folded, type LocateMemory, locateMemory, segments } from './fold'
 import { CELL_DEG, CELLS } from './grid'
 import type { Pair, PositionModel } from './model'
 import { isCamSide, type Noted } from './observation'
@@ -110,7 +110,8 @@ function wasAnsweredHere(noted: Noted[], lashDeg: number): boolean {
  * @throws UnknownPartError for a valve, cylinder or mark that this engine does not have
  */
 export function locate(model: PositionModel, noted: Noted[], options: { level?: number, memory?: LocateMemory } = {}): Position {
-  const { belief, lashDeg } = folded(model, noted, options.memory)
+  const memory = options.memory ?? locateMemory()
+  const { belief, lashDeg } = folded(model, noted, memory)
   const chance = byDecompressor(model, belief)
   const crank = crankChance(belief)
   const peakDeg = likeliest(crank) * CELL_DEG
@@ -128,6 +129,6 @@ export function locate(model: PositionModel, noted: Noted[], options: { level?: 
     noClearance: Object.fromEntries(model.engine.valves.map((valve, v) => [valve.id, sumWhere(h => model.hypotheses[h]!.noClearance.includes(v))])),
     decompressor: sumWhere(h => model.hypotheses[h]!.decompressor === 1),
     standing: standingToward(where),
-    clash: findClash(model, noted, options.memory),
+    clash: findClash(model, noted, memory),
   }
 }

@@ -118,9 +118,10 @@ export function arrivalAt(model: PositionModel, place: Place): Arrival {
 /**
  * Prepares an engine for `locate`. Costs a few milliseconds; one model serves a whole job.
  * @param school by which the stops are planned; default as for `planStops`
+ * @param decompressorThere plans for a decompressor that is not on record; default as for `planStops`
  */
-export function positionModel(engine: Engine, school?: School): PositionModel {
-  const plan = planStops(engine, school)
+export function positionModel(engine: Engine, school?: School, decompressorThere?: boolean): PositionModel {
+  const plan = planStops(engine, school, decompressorThere)
   const allClosed = plan.stops.map(stop => allClosedTable(engine, stop))
   return {
     engine, plan, allClosed, arrivals: new Map(),

@@ -20,8 +20,8 @@ export const bell = (x: number, sigma: number): number => Math.exp(-0.5 * (x / s
 /** 1 well inside an interval, 0 well outside it, a half at its ends. */
 const softly = (x: number, from: number, to: number): number => 1 / (1 + Math.exp((from - x) / (SIGHT_EDGE_DEG / 4))) / (1 + Math.exp((x - to) / (SIGHT_EDGE_DEG / 4)))
 
-/** Height of a place's shape at a cycle angle, unnormalised: how well “the place shows here” fits. */
-function heightOf(engine: Engine, place: Place): (deg: number) => number {
+/** Height of a place's shape at a cycle angle, 0 to about 1: how well “the place shows here” fits. */
+export function placeHeight(engine: Engine, place: Place): (deg: number) => number {
   const at = placeAngle(engine, place)
   switch (place.kind) {
     case 'mark': {
@@ -51,7 +51,7 @@ function heightOf(engine: Engine, place: Place): (deg: number) => number {
 
 /** Chance of standing at each cell when a place is reported, over the whole cycle; over one period it sums to 1 − “anywhere”. */
 function placeShape(engine: Engine, place: Place): Float64Array {
-  const height = heightOf(engine, place)
+  const height = placeHeight(engine, place)
   const shape = Float64Array.from({ length: CELLS }, (_, i) => height(i * CELL_DEG))
   const total = shape.reduce((a, b) => a + b, 0) * placePeriod(place) / CYCLE_DEG
   return total > 0 ? shape.map(v => v * (1 - ANYWHERE_CHANCE) / total) : shape

@@ -154,7 +154,7 @@ describe('clashes', () => {
   const known = [toT, rocker('intake', true), rocker('exhaust', true), { kind: 'blade', valveId: 'intake', went: true } as const, { kind: 'blade', valveId: 'exhaust', went: true } as const]
   it('a wrong answer is named with the turn or feel that it does not fit', () => {
     const { position } = look(plain, ...known, oneTurn, rocker('intake', true))
-    expect(position.clash?.newest.observation).toEqual(rocker('intake', true))
+    expect(position.clash?.newest.map(n => n.observation)).toEqual([rocker('intake', true)])
     expect(position.clash?.against.length).toBeGreaterThan(0)
   })
   it('a first mark never clashes, however improbable in itself', () => expect(look(plain, toT).position.clash).toBeNull())

@@ -235,4 +235,3 @@ function adviceFor(model: PositionModel, action: Action, here: Place | null): Ad
   if (samePlace(action.to, here)) return { kind: 'move', to: action.to, turns: 1, times: 1, turnDeg: 360, why: 'tells most' }
   return { kind: 'move', to: action.to, turns: null, times: 1, turnDeg: null, why: here === null && cylindersAt(model, action.to).length ? 'start' : 'tells most' }
 }
-

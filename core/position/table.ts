@@ -61,7 +61,7 @@ function forSingle(model: PositionModel, all: Visit[]): Advice {
 function forSeveral(model: PositionModel, position: Position, here: Visit, wanted: (stop: Stop) => boolean): Advice | null {
   const first = model.plan.stops.find(wanted) ?? model.plan.stops[0]
   if (here.place === null) return moveOn(first?.place ?? topPlace(model.engine, model.engine.cylinders[0]!.id), 'start')
-  if ( position.here.some(h => h.probability >= SETTLED_AT)) return null
+  if (position.here.some(h => h.probability >= SETTLED_AT)) return null
   const cylinderId = cylindersAt(model, here.place).find(id => feltOf(model.engine, id, here) === 'unfelt')
   const feltSome = cylindersAt(model, here.place).some(id => feltOf(model.engine, id, here) !== 'unfelt')
   if (!cylinderId || feltSome) return null

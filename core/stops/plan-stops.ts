@@ -1,4 +1,4 @@
-import { angleForDrop, CYCLE_DEG, closedArcs, type Engine, firingAngle, forwardTo, pistonDrop, type Place, placeAngle, placePeriod, spareInArc, wrap } from '../engine'
+import { angleForDrop, CYCLE_DEG, closedArcs, type Engine, firingAngle, forwardTo, pistonDrop, type Place, placeAngle, placePeriod, placeReach, spareInArc, wrap } from '../engine'
 import { firstSchool, placesOfSchool, type School, topPlaces } from './school'
 
 /** A valve may be measured at a stop that has this much to spare to every end of its closed arc. */
@@ -32,20 +32,21 @@ export interface StopPlan {
 
 type Candidate = Omit<Stop, 'turnToNextDeg'>
 
-/** Which valves are closed at an angle with so much to spare, decompressor edges too. */
-function servedAt(engine: Engine, arcs: ReturnType<typeof closedArcs>, crankDeg: number, marginDeg: number): Served[] {
+type Arcs = ReturnType<typeof closedArcs>
+
+/** Which valves are closed at an angle with so much to spare, decompressor edges too, wherever within its reach the place is met. */
+function servedAt(engine: Engine, arcs: Arcs, crankDeg: number, marginDeg: number, reach = { beforeDeg: 0, afterDeg: 0 }): Served[] {
   return engine.valves.flatMap((valve) => {
-    const spare = (arcs[valve.id] ?? []).map(arc => spareInArc(arc, crankDeg)).find(s => s.beforeDeg >= marginDeg && s.afterDeg >= marginDeg)
+    const spare = (arcs[valve.id] ?? []).map(arc => spareInArc(arc, crankDeg)).find(s => s.beforeDeg >= marginDeg + reach.beforeDeg && s.afterDeg >= marginDeg + reach.afterDeg)
     return spare ? [{ valveId: valve.id, ...spare }] : []
   })
 }
 
 /** Each place at each of its angles of the cycle, with what it serves; those that serve nothing, or stand at an earlier one's angle, are left out. */
-function candidatesAt(engine: Engine, places: Place[]): Candidate[] {
-  const arcs = closedArcs(engine)
+function candidatesAt(engine: Engine, arcs: Arcs, places: Place[]): Candidate[] {
   const all = places
     .flatMap(place => (placePeriod(place) === CYCLE_DEG ? [0] : [0, 360]).map(turn => ({ place, crankDeg: wrap(placeAngle(engine, place) + turn) })))
-    .map(({ place, crankDeg }) => ({ place, crankDeg, valves: servedAt(engine, arcs, crankDeg, STOP_MARGIN_DEG), flagged: [], marginDeg: STOP_MARGIN_DEG }))
+    .map(({ place, crankDeg }) => ({ place, crankDeg, valves: servedAt(engine, arcs, crankDeg, STOP_MARGIN_DEG, placeReach(engine, place)), flagged: [], marginDeg: STOP_MARGIN_DEG }))
     .filter(stop => stop.valves.length > 0)
   return all.filter((stop, i) => all.findIndex(other => Math.abs(other.crankDeg - stop.crankDeg) < 0.01) === i)
 }
@@ -90,8 +91,7 @@ function bestCover(engine: Engine, all: Candidate[]): Candidate[] {
 }
 
 /** The least asked-for drop that clears the decompressor on all of a cylinder's valves, or on most where none clears all. */
-function pastTopPlace(engine: Engine, cylinderId: string): Place[] {
-  const arcs = closedArcs(engine)
+function pastTopPlace(engine: Engine, arcs: Arcs, cylinderId: string): Place[] {
   const own = new Set(engine.valves.filter(v => v.cylinderId === cylinderId).map(v => v.id))
   const serves = (dropMm: number) => servedAt(engine, arcs, wrap(firingAngle(engine, cylinderId) + angleForDrop(engine, dropMm)), STOP_MARGIN_DEG).filter(v => own.has(v.valveId)).length
   const drops = PAST_TOP_DROPS_MM.filter(drop => drop < pistonDrop(engine, 90))
@@ -100,8 +100,7 @@ function pastTopPlace(engine: Engine, cylinderId: string): Place[] {
   return dropMm === undefined ? [] : [{ kind: 'rod-drop', cylinderId, dropMm }]
 }
 
-function makersCandidates(engine: Engine): Candidate[] {
-  const arcs = closedArcs(engine)
+function makersCandidates(engine: Engine, arcs: Arcs): Candidate[] {
   return engine.makersStops.map(({ crankDeg, place, valveIds }) => {
     const valves = servedAt(engine, arcs, crankDeg, MAKERS_MARGIN_DEG).filter(v => valveIds.includes(v.valveId))
     return { crankDeg, place, valves, flagged: valveIds.filter(id => !valves.some(v => v.valveId === id)), marginDeg: MAKERS_MARGIN_DEG }
@@ -118,18 +117,20 @@ const idsServed = (stops: Candidate[]) => new Set(stops.flatMap(s => s.valves.ma
  * as candidates and the whole is minimised again. A maker's own list is kept as it is printed; valves that it names and
  * that the cam data says are not closed there are flagged.
  * @param school default: the maker's list where there is one, else marks, else the piston's top
+ * @param decompressorThere whether to plan for a decompressor that is not on record; by default where one is likely enough
  * @returns stops in running order from 0°; `unserved` valves have no stop
  * Source: judgement over `closedArcs`; schools and the past-top rule are common practice.
  */
-export function planStops(engine: Engine, school: School = firstSchool(engine, null)): StopPlan {
+export function planStops(engine: Engine, school: School = firstSchool(engine, null), decompressorThere?: boolean): StopPlan {
+  const arcs = closedArcs(engine, decompressorThere)
   let chosen: Candidate[]
   let pastTop = false
-  if (school === 'maker') chosen = makersCandidates(engine)
+  if (school === 'maker') chosen = makersCandidates(engine, arcs)
   else {
     const own = placesOfSchool(engine, school)
-    chosen = bestCover(engine, candidatesAt(engine, own))
+    chosen = bestCover(engine, candidatesAt(engine, arcs, own))
     pastTop = idsServed(chosen).size < engine.valves.length
-    if (pastTop) chosen = bestCover(engine, candidatesAt(engine, [...own, ...school === 'partner' ? topPlaces(engine) : [], ...engine.cylinders.flatMap(c => pastTopPlace(engine, c.id))]))
+    if (pastTop) chosen = bestCover(engine, candidatesAt(engine, arcs, [...own, ...school === 'partner' ? topPlaces(engine) : [], ...engine.cylinders.flatMap(c => pastTopPlace(engine, arcs, c.id))]))
   }
   const ordered = [...chosen].sort((a, b) => a.crankDeg - b.crankDeg)
   const served = idsServed(chosen)

@@ -1,5 +1,5 @@
 import { cylinderById, decompressorArc, type Engine, forwardTo, type Place, placePeriod, samePlace, type Valve, valveById } from '../../engine'
-import { type Advice, adviseByTable, cylindersAt, type Observation } from '../../position'
+import { type Advice, adviseByTable, answersHere, cylindersAt, type Observation } from '../../position'
 import type { Stop } from '../../stops'
 import { eventWords } from '../event-words'
 import type { Happening } from '../event'
@@ -147,19 +147,25 @@ const WEIGHING: Draft = {
 }
 
 /** A valve that no stop of the chosen school serves. */
-function noStopDraft(view: JobView, valveId: string): Draft {
-  const name = valveById(view.pin.spec.engine, valveId).name
+function noStopDraft(view: JobView, valveId: string, inVain: boolean): Draft {
+  const { name, cylinderId } = valveById(view.pin.spec.engine, valveId)
+  if (inVain) return {
+    label: `${name}: leave the screw`, instruction: `Stop: the ${name.toLowerCase()} is not closed here`,
+    why: 'The screw was opened far and the blade still will not go, so the valve is held open here. Put the screw back to where it was before anything else.',
+    keys: [key('Another way', 'choose how stops are found', null, 'school'), key('I lost track', 'find the place again', crank({ kind: 'lost' })), key('Go on', 'say why', null, 'reason')],
+    stage: { kind: 'wheel', target: null, feelValveIds: [valveId], cylinderId },
+  }
   return {
     label: `${name}: no stop`, instruction: `No stop serves the ${name.toLowerCase()}`,
     why: 'By this engine’s cam data it is closed at none of these stops. Choose another way of finding them, or go on with a reason.',
     keys: [key('Another way', 'choose how stops are found', null, 'school'), key('Measure it anyway', 'say why', null, 'reason')],
-    stage: { kind: 'wheel', target: null, feelValveIds: [valveId], cylinderId: valveById(view.pin.spec.engine, valveId).cylinderId },
+    stage: { kind: 'wheel', target: null, feelValveIds: [valveId], cylinderId },
   }
 }
 
 /** The Find step: the next whole move or feel. */
 export function findThing(view: JobView, { id }: Requirement): Draft {
-  if (id.startsWith('no-stop:')) return noStopDraft(view, id.slice('no-stop:'.length))
+  if (id.startsWith('no-stop:')) return noStopDraft(view, id.split(':')[1]!, id.endsWith(':vain'))
   const { model, position, state } = view
   const advice = adviseByTable(model, position, state.noted, wantedStops(view)) ?? view.tools.weigh(model, position, state.noted)
   if (advice === null) return WEIGHING
@@ -172,7 +178,7 @@ export function findThing(view: JobView, { id }: Requirement): Draft {
 }
 
 /** Two things that cannot both be so: the newest answer and what it does not fit, each in words, and the one that costs least to look at again. */
-export interface ClashWords { newest: string, against: { id: string, words: string }[], lookAgain: string }
+export interface ClashWords { newest: string, newestId: string, against: { id: string, words: string }[], lookAgain: string }
 
 const eventOf = (id: string): string => id.split(':')[0]!
 
@@ -190,12 +196,14 @@ export function clashWords(view: JobView): ClashWords | null {
   const { clash } = view.position
   if (!clash) return null
   const { engine } = view.pin.spec
-  const here = new Set(view.state.noted.slice(view.state.noted.findLastIndex(n => n.observation.kind === 'move' || n.observation.kind === 'turns' || n.observation.kind === 'turn' || n.observation.kind === 'watched' || n.observation.kind === 'lost') + 1).map(n => n.id))
-  const can = [clash.newest, ...clash.against].filter(n => here.has(n.id) && COST[n.observation.kind] !== undefined).sort((a, b) => COST[a.observation.kind]! - COST[b.observation.kind]!)
-  const cheapest = can[0] ?? clash.newest
+  const here = new Set(answersHere(view.state.noted))
+  const can = [...clash.newest, ...clash.against].filter(n => here.has(n) && COST[n.observation.kind] !== undefined).sort((a, b) => COST[a.observation.kind]! - COST[b.observation.kind]!)
+  const cheapest = can[0] ?? clash.newest[0]!
+  const again = notedWords(engine, cheapest.observation)
   return {
-    newest: notedWords(engine, clash.newest.observation),
+    newest: listed(clash.newest.map((n, i) => { const words = notedWords(engine, n.observation); return i ? words.toLowerCase() : words })),
+    newestId: eventOf(clash.newest.at(-1)!.id),
     against: clash.against.map(n => ({ id: eventOf(n.id), words: notedWords(engine, n.observation) })),
-    lookAgain: `Look again at the cheaper one: ${notedWords(engine, cheapest.observation).toLowerCase()}. Answer it anew, or take ${listed(clash.against.length > 1 ? ['one of the others'] : ['the other'])} back.`,
+    lookAgain: `Look again at the cheaper one: ${again.charAt(0).toLowerCase()}${again.slice(1)}. Answer it anew, or take ${clash.against.length > 1 ? 'one of the others' : 'the other'} back.`,
   }
 }

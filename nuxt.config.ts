@@ -36,6 +36,7 @@ export default defineNuxtConfig({
   routeRules: { '/api/**': { security: { headers: false } } },
   compatibilityDate: '2026-11-01',
   nitro: { preset: 'node', serveStatic: true, minify: false, compressPublicAssets: true },
+  vite: { worker: { format: 'es' } },
   typescript: { strict: true, tsConfig: { compilerOptions: { noUncheckedIndexedAccess: true } } },
   telemetry: false,
   eslint: { config: { stylistic: true } },

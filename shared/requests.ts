@@ -1,6 +1,7 @@
 import { z } from 'zod'
 import { bladeSetSchema } from '../core/feeler'
 import { engineSchema } from '../core/engine'
+import { SCHOOLS } from '../core/stops'
 
 const text = (most: number, what: string) => z.string({ error: `Give ${what}.` }).trim().min(1, { error: `Give ${what}.` }).max(most, { error: `Keep ${what} under ${most} characters.` })
 const optional = (most: number) => z.string().trim().max(most, { error: `Keep it under ${most} characters.` }).default('')
@@ -21,6 +22,8 @@ export const setupSchema = z.object({
   lead: personSchema.omit({ role: true }),
 })
 
+export const shopSchema = z.object({ favouriteSchool: z.enum(SCHOOLS, { error: 'Choose one of the ways of finding stops, or none.' }).nullable() })
+
 export const modelSchema = z.object({
   maker: text(60, 'the maker'), model: text(60, 'the model'), code: optional(40), kind: optional(40), engine: engineSchema,
 })
@@ -40,6 +43,7 @@ export const openJobSchema = z.object({
   complaint: optional(200),
 })
 
+export type ShopRequest = z.infer<typeof shopSchema>
 export type SetupRequest = z.infer<typeof setupSchema>
 export type PersonRequest = z.infer<typeof personSchema>
 export type ModelRequest = z.infer<typeof modelSchema>

@@ -1,10 +1,11 @@
 import type { BladeSet, Verdict } from '../core/feeler'
 import type { Engine } from '../core/engine'
 import type { BayColumn, JobEvent, JobPin, Sheet } from '../core/job'
+import type { School } from '../core/stops'
 import type { MeterUnit } from '../core/units'
 
 export type PersonRole = 'lead' | 'mechanic'
-export interface SessionResponse { person: { id: number, name: string, role: PersonRole }, shop: { id: number, name: string, timeZone: string, unit: 'mm' | 'thou', isDemo: boolean }, now: string }
+export interface SessionResponse { person: { id: number, name: string, role: PersonRole }, shop: { id: number, name: string, timeZone: string, unit: 'mm' | 'thou', favouriteSchool: School | null, isDemo: boolean }, now: string }
 
 interface BayValve { name: string, verdict: Verdict | 'not measured', loMm: number, hiMm: number | null, minMm: number, maxMm: number }
 export interface BayCard {

@@ -6,6 +6,7 @@ import { asEvent, deviceId } from '../local/outbox'
 import { useOutboxStore } from '../stores/outbox'
 import { useSessionStore } from '../stores/session'
 import { api, NoAnswer, wordsFor } from '../utils/api'
+import { useAdvice } from './useAdvice'
 import { useLive } from './useLive'
 
 const CLOCK_MS = 20_000
@@ -21,6 +22,7 @@ export function mergeEvents(known: JobEvent[], more: JobEvent[]): JobEvent[] {
 export function useBench(jobId: number) {
   const session = useSessionStore()
   const outbox = useOutboxStore()
+  const weigh = useAdvice()
   const tools = shallowRef<JobTools | null>(null)
   const events = shallowRef<JobEvent[]>([])
   const lastSeq = ref(0)
@@ -30,7 +32,7 @@ export function useBench(jobId: number) {
   const device = ref('')
 
   function take(job: Pick<JobResponse, 'pin' | 'events' | 'lastSeq'>): void {
-    tools.value ??= jobTools(job.pin)
+    tools.value ??= jobTools(job.pin, weigh)
     events.value = mergeEvents(events.value, job.events)
     lastSeq.value = Math.max(lastSeq.value, job.lastSeq)
     remember()

@@ -1,13 +1,14 @@
 import { computed, ref, watch, type ComputedRef } from 'vue'
-import { clearanceOf, type AnswerKey, type Asks, bladeWords, eventWords, type Happening, isCold, type JobEvent, latestReading, latestVerdict, needsSetting, turnWords, valveNames } from '~~/core/job'
+import { clearanceOf, type AnswerKey, bladeWords, clashWords, eventWords, type Happening, isCold, type JobEvent, latestReading, latestVerdict, needsSetting, positionWithout, turnWords, valveNames } from '~~/core/job'
 import { intervalWords, limitsOf, targetOf } from '~~/core/feeler'
 import { formatLength, thouFromMm } from '~~/core/units'
+import type { Field } from '../components/bench/AskForm.vue'
 import type { StripValve } from '../components/bench/ValveStrip.vue'
 import { useOutboxStore } from '../stores/outbox'
 import { useSessionStore } from '../stores/session'
 import type { useBench } from './useBench'
 
-export type Panel = { kind: 'keys' } | { kind: 'blade' } | { kind: 'more' | 'log' | 'help' } | { kind: 'ask', asks: Asks | 'hold' | 'abandon' | 'note' | 'replaced' } | { kind: 'undo', event: JobEvent }
+export type Panel = { kind: 'keys' | 'blade' | 'more' | 'log' | 'help' | 'evidence' | 'reasons' | 'school' } | { kind: 'ask', asks: Field } | { kind: 'undo', event: JobEvent }
 
 /** What the Bench's panel shows and what its answers record: the blade and turn chosen on the stage are put in. */
 export function useBenchScreen(bench: ReturnType<typeof useBench>, jobId: number) {
@@ -45,7 +46,9 @@ export function useBenchScreen(bench: ReturnType<typeof useBench>, jobId: number
   async function press(index: number): Promise<void> {
     const key = keys.value[index]
     if (!key || panel.value.kind !== 'keys' || !isOpen.value) return
-    if (key.asks) panel.value = { kind: 'ask', asks: key.asks }
+    if (key.asks === 'school') panel.value = { kind: 'school' }
+    else if (key.asks === 'back') bench.wanted.value = null
+    else if (key.asks) panel.value = { kind: 'ask', asks: key.asks }
     else if (key.happening) await record(chosen(key.happening))
   }
 
@@ -105,5 +108,16 @@ export function useBenchScreen(bench: ReturnType<typeof useBench>, jobId: number
     return temperature ? `${temperature.celsius} °C${cold}` : rested ? `rested ${rested.hours} h` : 'not known'
   })
 
-  return { panel, bladeMm, turnDeg, keys, instruction, record, press, chooseBlade, retract, undo, isOpen, activeValve, strip, topMm, settable, saved, evidence, head }
+  /** An answer whose absence is being looked at on the wheel. */
+  const without = ref<string | null>(null)
+  watch([() => panel.value.kind, () => bench.log.value.length], () => { without.value = null })
+  const pictured = computed(() => view.value && without.value !== null ? { ...view.value, position: positionWithout(view.value, without.value) } : view.value)
+  const clash = computed(() => view.value && next.value && ['find', 'measure', 'set', 'prove'].includes(next.value.step) ? clashWords(view.value) : null)
+  /** Takes back the answer that a clash or a reason names. */
+  const retractId = (eventId: string) => {
+    const event = bench.log.value.find(e => e.id === eventId)
+    if (event) void retract(event)
+  }
+
+  return { without, pictured, clash, retractId, panel, bladeMm, turnDeg, keys, instruction, record, press, chooseBlade, retract, undo, isOpen, activeValve, strip, topMm, settable, saved, evidence, head }
 }

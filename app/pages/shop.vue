@@ -1,7 +1,9 @@
 <script setup lang="ts">
 import { useHead } from '#imports'
 import Button from 'primevue/button'
-import { onMounted, reactive, ref } from 'vue'
+import { computed, onMounted, reactive, ref } from 'vue'
+import { SCHOOL_NAMES } from '~~/core/job'
+import { type School, SCHOOLS } from '~~/core/stops'
 import type { PersonRow } from '~~/shared/responses'
 import ChoiceField from '../components/forms/ChoiceField.vue'
 import TextField from '../components/forms/TextField.vue'
@@ -14,6 +16,20 @@ const session = useSessionStore()
 const form = useForm()
 const people = ref<PersonRow[]>([])
 const person = reactive({ name: '', signIn: '', password: '', role: 'mechanic' as 'mechanic' | 'lead' | null })
+const NONE = 'none' as const
+const kept = ref(false)
+const schools = [{ value: NONE, label: 'No favourite: marks, else the rod' }, ...SCHOOLS.filter(s => s !== 'maker').map(s => ({ value: s, label: SCHOOL_NAMES[s] }))]
+const school = computed({
+  get: () => session.shop?.favouriteSchool ?? NONE,
+  set: (chosen: School | typeof NONE | null) => { void settle(chosen === NONE ? null : chosen) },
+})
+async function settle(favouriteSchool: School | null): Promise<void> {
+  kept.value = false
+  if (await form.send(() => api.put('/api/shop', { favouriteSchool }))) {
+    await session.load()
+    kept.value = true
+  }
+}
 const load = async () => { people.value = await form.send(() => api.get<PersonRow[]>('/api/people')) ?? people.value }
 onMounted(load)
 async function signOutEverywhere(p: PersonRow): Promise<void> {
@@ -31,6 +47,9 @@ async function add(): Promise<void> {
   <main class="form">
     <h1>{{ session.shop?.name }}</h1>
     <p class="lead">Time zone {{ session.shop?.timeZone }}; {{ session.shop?.unit }} shown first.</p>
+    <h2>Finding stops</h2>
+    <div class="grid"><ChoiceField v-model="school" label="Favourite way" :options="schools" note="New jobs begin with it where the engine allows; the maker’s own list still comes first." :wrong="form.wrong('favouriteSchool')" /></div>
+    <p v-if="!session.isLead" class="note">A lead sets this for the shop.</p><p v-else-if="kept" class="note" role="status">Kept.</p>
     <h2>Crew</h2>
     <table class="rows"><thead><tr><th>Name</th><th>Signs in as</th><th>Role</th><th v-if="session.isLead">Devices</th></tr></thead><tbody><tr v-for="p in people" :key="p.id"><td class="figures">{{ p.name }}</td><td>{{ p.signIn }}</td><td>{{ p.role }}</td><td v-if="session.isLead"><button type="button" class="quiet" :aria-label="`Sign ${p.name} out everywhere`" @click="signOutEverywhere(p)">Sign out everywhere</button></td></tr></tbody></table>
     <form v-if="session.isLead" class="adding" @submit.prevent="add">

@@ -131,6 +131,10 @@ export const engineSchema = z.object({
   engine.valves.forEach((valve, i) => {
     if (!cylinders.has(valve.cylinderId)) context.addIssue({ code: 'custom', path: ['valves', i, 'cylinderId'], message: `There is no cylinder “${valve.cylinderId}”.` })
   })
+  engine.cylinders.forEach((cylinder) => {
+    const missing = ROLES.filter(role => !engine.valves.some(v => v.cylinderId === cylinder.id && v.role === role))
+    if (missing.length) context.addIssue({ code: 'custom', path: ['valves'], message: `${cylinder.name} has no ${missing.join(' and no ')} valve: each cylinder needs both.` })
+  })
   if (engine.marks.length > 0 && !engine.markWindow)
     context.addIssue({ code: 'custom', path: ['markWindow'], message: 'The marks have no pointer: say what they are held against.' })
   if (engine.decompressor.kind === 'arc' && engine.decompressor.cylinderId !== null && !cylinders.has(engine.decompressor.cylinderId))

@@ -1,4 +1,4 @@
-import type { Engine } from '../engine'
+import { type Engine, upcastEngine } from '../engine'
 import type { BladeSet, HandBands } from '../feeler'
 import type { School } from '../stops'
 import type { LengthUnit, MeterUnit } from '../units'
@@ -25,4 +25,10 @@ export interface JobPin {
   openedBy: string
   /** The proved readings of the machine's last closed job, by valve id, for the same engine model. */
   lastAsLeft: { date: string, readings: Record<string, { loMm: number, hiMm: number | null }> } | null
+}
+
+/** A pin as an earlier version stored it, with what has been added since filled in. Nothing is judged again. */
+export function upcastPin(stored: unknown): JobPin {
+  const pin = stored as JobPin
+  return { ...pin, spec: { ...pin.spec, engine: upcastEngine(pin.spec.engine) }, school: pin.school ?? null }
 }

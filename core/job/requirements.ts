@@ -1,4 +1,5 @@
 import { valveById } from '../engine'
+import { standingToward } from '../position'
 import type { Stop } from '../stops'
 import { OUT_READING_WIDTH_MM } from '../feeler'
 import { formatTorque } from '../units'
@@ -95,6 +96,13 @@ export function wantedStops(view: JobView): (stop: Stop) => boolean {
   const todo = view.state.valves.some(first) ? first : toProve(view)
   const ids = new Set(view.state.valves.filter(todo).map(v => v.valveId))
   return ids.size === 0 ? () => true : stop => stop.valves.some(v => ids.has(v.valveId))
+}
+
+/** The stop that is looked for now: the one stood at, else the nearest known way on, else the first that still has work. */
+export function nearestStop(view: JobView): Stop | null {
+  const wanted = wantedStops(view)
+  const standing = standingToward(view.position, wanted)
+  return standing.kind === 'open' ? view.model.plan.stops.find(wanted) ?? view.model.plan.stops[0] ?? null : standing.stop
 }
 
 /** Valves that no stop of this school serves: measured only with a reason. */

@@ -11,7 +11,7 @@ const ends = async (...given: Parameters<typeof wholeJob>) => {
   const done = await wholeJob(...given)
   for (const role of ['intake', 'exhaust'] as const) {
     const { minMm, maxMm } = limitsOf(clearanceOf(done.view.pin, role))!
-    expect(inSpec(done.truth.gapMm[role], minMm, maxMm), `${role} at ${done.truth.gapMm[role]}\n${done.story.join('\n')}`).toBe(true)
+    expect(inSpec(done.truth.gapMm[role]!, minMm, maxMm), `${role} at ${done.truth.gapMm[role]}\n${done.story.join('\n')}`).toBe(true)
   }
   return done
 }

@@ -37,7 +37,7 @@ const valveWords = (engine: Engine, valveId: string): string => `the ${valveById
 export function untilWords(engine: Engine, place: Place): string {
   switch (place.kind) {
     case 'mark': return `${engine.marks[place.markIndex]?.letter ?? 'the mark'} meets the pointer`
-    case 'piston-top': return `the soft rod ${engine.cylinders.length > 1 ? `in ${whose(engine, place.cylinderId)}` : ''}stops rising`
+    case 'piston-top': return `the soft rod ${engine.cylinders.length > 1 ? `in the ${whose(engine, place.cylinderId)}cylinder ` : ''}stops rising`
     case 'rod-drop': return `the ${whose(engine, place.cylinderId)}piston is ${place.dropMm} mm past its top`
     case 'cam-mark': return engine.camMarks[place.camMarkIndex]?.words ?? 'the cam sign is right'
     case 'valve': return `${valveWords(engine, place.valveId)} ${place.sight === 'just closed' ? 'has just closed' : place.sight === 'open' ? 'is open' : place.sight === 'fully open' ? 'is fully down' : 'starts to open'}`

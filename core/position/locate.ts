@@ -13,11 +13,15 @@ export const SETTLED_AT = 0.99
 /** Nearer than this ahead, a place is the one the crank stands on, and the next is a cycle on. */
 const STANDING_ON_DEG = 7
 
+/** A turn is given in degrees when the crank is within so much of one angle at this probability. */
+const NEAR_DEG = 30
+const NEAR_AT = 0.85
+
 /** A planned stop, and the chance that all its valves may be measured here, jointly. */
 export interface StopHere { stop: Stop, probability: number }
 
-/** A whole move to a planned stop: whole `turns` back to its place, or on until it shows for the `times`-th time; and how sure it is to end well. */
-export interface WayAhead { stop: Stop, turns: 1 | null, times: 1 | 2, turnDeg: number, probability: number }
+/** A whole move to a planned stop: whole `turns` back to its place, or on until it shows for the `times`-th time; how far that is, null while nobody knows; and how sure it is to end well. */
+export interface WayAhead { stop: Stop, turns: 1 | null, times: 1 | 2, turnDeg: number | null, probability: number }
 
 /** Where the crank is, as far as it is known. `turnDeg` is how far it is to the stop in the running direction. */
 export type Standing
@@ -69,7 +73,15 @@ function likeliest(chance: Float64Array): number {
   return best
 }
 
-function waysAhead(model: PositionModel, chance: Pair<Float64Array>, peakDeg: number): WayAhead[] {
+/** Whether the crank is known to be so near its likeliest angle that a turn from there can be given in degrees. */
+function isNear(crank: Float64Array, peakDeg: number): boolean {
+  let sum = 0
+  for (let off = -NEAR_DEG / CELL_DEG; off <= NEAR_DEG / CELL_DEG; off++) sum += crank[(peakDeg / CELL_DEG + off + CELLS) % CELLS]!
+  return sum >= NEAR_AT
+}
+
+function waysAhead(model: PositionModel, chance: Pair<Float64Array>, crank: Float64Array, peakDeg: number): WayAhead[] {
+  const near = isNear(crank, peakDeg)
   return model.ways
     .map(({ stop, turns, times, chance: ends }) => {
       const far = wrap(stop.crankDeg - peakDeg)
@@ -77,6 +89,7 @@ function waysAhead(model: PositionModel, chance: Pair<Float64Array>, peakDeg: nu
     })
     .filter(way => way.probability >= SETTLED_AT)
     .sort((a, b) => a.turnDeg - b.turnDeg || a.times - b.times || b.probability - a.probability)
+    .map(way => near ? way : { ...way, turnDeg: null })
 }
 
 /**
@@ -118,7 +131,7 @@ export function locate(model: PositionModel, noted: Noted[], options: { level?: 
   const hypotheses = hypothesisChances(model, belief)
   const where = {
     here: model.plan.stops.map((stop, i) => ({ stop, probability: over(chance, model.allClosed[i]!) })).sort((a, b) => b.probability - a.probability),
-    ahead: waysAhead(model, chance, peakDeg),
+    ahead: waysAhead(model, chance, crank, peakDeg),
     answeredHere: wasAnsweredHere(noted, lashDeg), lashDeg,
   }
   const sumWhere = (holds: (h: number) => boolean) => hypotheses.reduce((sum, p, h) => holds(h) ? sum + p : sum, 0)

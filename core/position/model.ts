@@ -24,6 +24,8 @@ export interface Way { stop: Stop, turns: 1 | null, times: 1 | 2, chance: Pair<F
 export interface PositionModel {
   engine: Engine
   plan: StopPlan
+  /** Whether a decompressor that is not on record was planned for by order; undefined leaves it to its chance. */
+  decompressorThere: boolean | undefined
   hypotheses: Hypothesis[]
   /** slackChance[valve]: for a valve with clearance. */
   slackChance: Pair<Float64Array>[]
@@ -124,7 +126,7 @@ export function positionModel(engine: Engine, school?: School, decompressorThere
   const plan = planStops(engine, school, decompressorThere)
   const allClosed = plan.stops.map(stop => allClosedTable(engine, stop))
   return {
-    engine, plan, allClosed, arrivals: new Map(),
+    engine, plan, decompressorThere, allClosed, arrivals: new Map(),
     closed: engine.valves.map(valve => pair(held => closedTable(closedArcsOf(engine, valve, held === 1), STOP_MARGIN_DEG))),
     ways: plan.stops.flatMap((stop, i) => waysTo(engine, stop, allClosed[i]!)),
     hypotheses: hypothesesOf(engine),

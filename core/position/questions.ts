@@ -1,4 +1,4 @@
-import { CYCLE_DEG, type Engine, type Place, VALVE_SIGHTS } from '../engine'
+import { type Engine, type Place, VALVE_SIGHTS } from '../engine'
 import { topPlaces } from '../stops'
 import type { Belief } from './belief'
 import { likelihoodOf } from './evidence'
@@ -116,6 +116,3 @@ export function placesToTell(model: PositionModel): Place[] {
   ]
   return [...new Map(all.map(p => [JSON.stringify(p), p])).values()]
 }
-
-/** Widest turn that may be told by hand, in degrees. */
-export const TURN_TOLD = { least: -CYCLE_DEG, most: 2 * CYCLE_DEG }

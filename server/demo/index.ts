@@ -1,6 +1,4 @@
 import type { Pool } from '../database/query'
-import { degreesFor } from '../../core/adjuster'
-import { baseCircle, type Engine, decompressorArc } from '../../core/engine'
 import { type Happening, type JobEvent, jobTools, type NextThing, viewJob } from '../../core/job'
 import { insertBladeSet } from '../repositories/blade-sets'
 import { jobById } from '../repositories/jobs'
@@ -13,6 +11,7 @@ import { openJob } from '../services/jobs'
 import { hashPassword } from '../services/passwords'
 import type { SignedIn } from '../services/people'
 import { BLADES, CREW, DEMO_PASSWORD, type End, JOBS, MACHINES, OWNERS, SHOP } from './story'
+import { truthOf } from './truth'
 import { VirtualHand, workThrough } from './virtual-hand'
 
 const MINUTE = 60_000
@@ -23,25 +22,12 @@ function uuid7(ms: number, count: number): string {
   return `${time.slice(0, 8)}-${time.slice(8)}-7000-8000-${count.toString(16).padStart(12, '0')}`
 }
 
-/** The closed arcs and the decompressor's arc of a one-cylinder engine, for the hidden truth. */
-function truthOf(engine: Engine, gapMm: { intake: number, exhaust: number }) {
-  const arc = (role: 'intake' | 'exhaust'): [number, number] => {
-    const { startDeg, sweepDeg } = baseCircle(engine, engine.valves.find(v => v.role === role)!)
-    return [startDeg, startDeg + sweepDeg]
-  }
-  const held = decompressorArc(engine.decompressor, 'exhaust')
-  return {
-    crankDeg: 430, strokeMm: engine.strokeMm, rodMm: engine.rodMm ?? engine.strokeMm * 1.75,
-    closed: { intake: arc('intake'), exhaust: arc('exhaust') }, held: held ? [held.startDeg, held.startDeg + held.sweepDeg] as [number, number] : null,
-    gapMm: { ...gapMm }, degPerMm: degreesFor(engine.adjuster, 1), creepMm: -0.004,
-  }
-}
-
 const STOPS: Record<Exclude<End, 'closed'>, (next: NextThing) => boolean> = {
   cooling: next => next.stage.kind === 'cold',
   ready: next => next.requirement?.id === 'safe',
-  measure: next => next.requirement?.id === 'as-found:exhaust' && next.trial !== null,
+  measure: next => next.trial !== null && next.requirement?.id.startsWith('as-found:') === true && next.requirement.id.endsWith('exhaust'),
   prove: next => next.step === 'prove',
+  finding: next => next.step === 'find' && next.keys.length > 3,
   held: next => next.step === 'find',
   abandoned: next => next.requirement?.id === 'valves',
 }
@@ -51,7 +37,7 @@ const LAST: Partial<Record<End, Happening[]>> = {
   abandoned: [{ type: 'abandoned', payload: { reason: 'Owner took it back for the weekend' } }],
 }
 
-async function workJob(pool: Pool, person: SignedIn, jobId: number, shopId: number, gapMm: { intake: number, exhaust: number }, end: End, startMs: number, lastMs: number): Promise<void> {
+async function workJob(pool: Pool, person: SignedIn, jobId: number, shopId: number, gapMm: Record<string, number>, end: End, startMs: number, lastMs: number): Promise<void> {
   const { pin } = (await jobById(pool, shopId, jobId))!
   const tools = jobTools(pin)
   const log: JobEvent[] = []

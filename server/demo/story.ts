@@ -1,4 +1,5 @@
-import { HEDGEROW, G30, MINNOW } from './models'
+import { G30, HEDGEROW, MINNOW, PLOVER, RIDGE } from './models/singles'
+import { DUET, FALLOW, SPAN, SWITCH } from './models/twins'
 
 /** The demo shop's people, owners, machines and jobs. All invented; times count back from the day it is loaded. */
 export const SHOP = { name: 'Quillbrook Engine Works', timeZone: 'Etc/UTC', unit: 'mm' as const, demo: 'loading' as const }
@@ -9,7 +10,7 @@ export const CREW = [
   { signIn: 'jory', name: 'Jory', role: 'mechanic' as const },
 ]
 export const BLADES = { name: 'Set A, metric', unit: 'mm' as const, bladesMm: [0.03, 0.04, 0.05, 0.06, 0.08, 0.10, 0.12, 0.13, 0.14, 0.15, 0.17, 0.18, 0.20, 0.23, 0.25, 0.30] }
-export const OWNERS = ['Marrow Bridge Hire', 'O. Brackwell']
+export const OWNERS = ['Marrow Bridge Hire', 'O. Brackwell', 'Sedge Lane Riders']
 
 export const MACHINES = [
   { key: 'orchard', name: 'Hedgerow 18, orchard', tag: 'M-0101', owner: 0, model: HEDGEROW, meterUnit: 'h' as const },
@@ -18,11 +19,17 @@ export const MACHINES = [
   { key: 'cabin', name: 'G30, cabin', tag: 'M-0104', owner: 1, model: G30, meterUnit: 'h' as const },
   { key: 'red', name: 'Minnow 125, red', tag: 'M-0105', owner: 1, model: MINNOW, meterUnit: 'km' as const },
   { key: 'grey', name: 'Minnow 125, grey', tag: 'M-0106', owner: 0, model: MINNOW, meterUnit: 'km' as const },
+  { key: 'duet', name: 'Duet 390, cream', tag: 'M-0108', owner: 2, model: DUET, meterUnit: 'km' as const },
+  { key: 'switch', name: 'Switch 470, black', tag: 'M-0109', owner: 2, model: SWITCH, meterUnit: 'km' as const },
+  { key: 'fallow', name: 'Fallow V22, tractor', tag: 'M-0110', owner: 0, model: FALLOW, meterUnit: 'h' as const },
+  { key: 'plover', name: 'Plover 200-4, teal', tag: 'M-0111', owner: 1, model: PLOVER, meterUnit: 'km' as const },
+  { key: 'ridge', name: 'Ridge 420, farm', tag: 'M-0112', owner: 0, model: RIDGE, meterUnit: 'km' as const },
+  { key: 'span', name: 'Span 850, patrol', tag: 'M-0113', owner: 2, model: SPAN, meterUnit: 'km' as const },
   { key: 'blue', name: 'Minnow 125, blue', tag: 'M-0107', owner: 0, model: MINNOW, meterUnit: 'km' as const },
 ]
 
-export type End = 'cooling' | 'ready' | 'measure' | 'prove' | 'held' | 'abandoned' | 'closed'
-interface DemoJob { machine: string, by: string, hoursAgo: number, meter: number, complaint: string, gapMm: { intake: number, exhaust: number }, end: End }
+export type End = 'finding' | 'cooling' | 'ready' | 'measure' | 'prove' | 'held' | 'abandoned' | 'closed'
+interface DemoJob { machine: string, by: string, hoursAgo: number, meter: number, complaint: string, gapMm: Record<string, number>, end: End }
 
 const YEAR = 365 * 24
 export const JOBS: DemoJob[] = [
@@ -31,11 +38,13 @@ export const JOBS: DemoJob[] = [
   { machine: 'stage', by: 'tam', hoursAgo: YEAR - 80, meter: 505, complaint: 'hard to start when hot', gapMm: { intake: 0.15, exhaust: 0.15 }, end: 'closed' },
   { machine: 'red', by: 'jory', hoursAgo: YEAR + 300, meter: 4105, complaint: 'ticks when cold', gapMm: { intake: 0.16, exhaust: 0.14 }, end: 'closed' },
   { machine: 'grey', by: 'ines', hoursAgo: YEAR - 400, meter: 7980, complaint: 'due', gapMm: { intake: 0.10, exhaust: 0.13 }, end: 'closed' },
+  { machine: 'duet', by: 'tam', hoursAgo: YEAR - 900, meter: 11840, complaint: 'due', gapMm: { 'left-intake': 0.08, 'left-exhaust': 0.06, 'right-intake': 0.08, 'right-exhaust': 0.10 }, end: 'closed' },
   { machine: 'verge', by: 'jory', hoursAgo: 2.2, meter: 171, complaint: 'due', gapMm: { intake: 0.12, exhaust: 0.16 }, end: 'cooling' },
   { machine: 'orchard', by: 'tam', hoursAgo: 1.9, meter: 308, complaint: 'hard to start', gapMm: { intake: 0.11, exhaust: 0.12 }, end: 'ready' },
   { machine: 'stage', by: 'ines', hoursAgo: 1.6, meter: 751, complaint: 'loss of power', gapMm: { intake: 0.14, exhaust: 0.16 }, end: 'measure' },
   { machine: 'cabin', by: 'tam', hoursAgo: 1.5, meter: 88, complaint: 'first check', gapMm: { intake: 0.16, exhaust: 0.21 }, end: 'held' },
   { machine: 'red', by: 'jory', hoursAgo: 1.3, meter: 8240, complaint: 'due', gapMm: { intake: 0.07, exhaust: 0.14 }, end: 'prove' },
   { machine: 'grey', by: 'ines', hoursAgo: 1.1, meter: 12010, complaint: 'due', gapMm: { intake: 0.10, exhaust: 0.10 }, end: 'closed' },
+  { machine: 'duet', by: 'ines', hoursAgo: 1.2, meter: 16630, complaint: 'ticks on the left', gapMm: { 'left-intake': 0.08, 'left-exhaust': 0.15, 'right-intake': 0.07, 'right-exhaust': 0.09 }, end: 'finding' },
   { machine: 'blue', by: 'tam', hoursAgo: 0.9, meter: 310, complaint: 'first check', gapMm: { intake: 0.11, exhaust: 0.14 }, end: 'abandoned' },
 ]

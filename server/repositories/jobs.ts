@@ -1,4 +1,4 @@
-import type { JobPin, Sheet } from '../../core/job'
+import { type JobPin, type Sheet, upcastPin } from '../../core/job'
 import { change, type Db, many, maybeOne, one } from '../database/query'
 
 export type JobStatus = 'open' | 'held' | 'abandoned' | 'closed'
@@ -6,7 +6,7 @@ export interface JobRow { id: number, number: number, status: JobStatus, lastSeq
 
 type Raw = Omit<JobRow, 'pin'> & { pin: string }
 const SELECT = 'SELECT id, number, status, last_seq AS lastSeq, closed_at AS closedAt, pin FROM jobs'
-const read = (row: Raw): JobRow => ({ ...row, pin: { ...JSON.parse(row.pin) as JobPin, jobId: row.id, number: row.number } })
+const read = (row: Raw): JobRow => ({ ...row, pin: { ...upcastPin(JSON.parse(row.pin)), jobId: row.id, number: row.number } })
 
 export const jobById = async (db: Db, shopId: number, id: number): Promise<JobRow | null> => {
   const row = await maybeOne<Raw>(db, `${SELECT} WHERE shop_id = ? AND id = ?`, [shopId, id])

@@ -1,4 +1,4 @@
-import { type Engine, engineSchema } from '../../core/engine'
+import { type Engine, upcastEngine } from '../../core/engine'
 import type { ModelRow } from '../../shared/responses'
 import { change, type Db, many, maybeOne } from '../database/query'
 
@@ -11,7 +11,7 @@ const SELECT = `
 const NEWEST = 'r.revision = (SELECT MAX(x.revision) FROM spec_revisions x WHERE x.shop_id = e.shop_id AND x.model_id = e.id)'
 
 type Raw = Omit<ModelRow, 'engine'> & { engine: string }
-const withEngine = (row: Raw): ModelRow => ({ ...row, engine: engineSchema.parse(JSON.parse(row.engine)) })
+const withEngine = (row: Raw): ModelRow => ({ ...row, engine: upcastEngine(JSON.parse(row.engine)) })
 
 export const modelsOfShop = async (db: Db, shopId: number): Promise<ModelRow[]> =>
   (await many<Raw>(db, `${SELECT} WHERE e.shop_id = ? AND ${NEWEST} ORDER BY e.maker, e.model`, [shopId])).map(withEngine)

@@ -1,6 +1,7 @@
+import type { School } from '../../core/stops'
 import { change, type Db, maybeOne, one } from '../database/query'
 
-export interface ShopRow { id: number, name: string, timeZone: string, unit: 'mm' | 'thou', demo: 'no' | 'loading' | 'ready' }
+export interface ShopRow { id: number, name: string, timeZone: string, unit: 'mm' | 'thou', favouriteSchool: School | null, demo: 'no' | 'loading' | 'ready' }
 
 export const countShops = async (db: Db): Promise<number> => (await one<{ n: number }>(db, 'SELECT COUNT(*) AS n FROM shops')).n
 
@@ -8,7 +9,9 @@ export const insertShop = async (db: Db, shop: { name: string, timeZone: string,
   (await change(db, 'INSERT INTO shops (name, time_zone, unit, demo, created_at) VALUES (?, ?, ?, ?, UTC_TIMESTAMP(3))', [shop.name, shop.timeZone, shop.unit, shop.demo])).id
 
 export const shopById = (db: Db, shopId: number): Promise<ShopRow> =>
-  one(db, 'SELECT id, name, time_zone AS timeZone, unit, demo FROM shops WHERE id = ?', [shopId])
+  one(db, 'SELECT id, name, time_zone AS timeZone, unit, favourite_school AS favouriteSchool, demo FROM shops WHERE id = ?', [shopId])
+
+export const updateFavouriteSchool = (db: Db, shopId: number, school: School | null) => change(db, 'UPDATE shops SET favourite_school = ? WHERE id = ?', [school, shopId])
 
 /** A demo whose loading was cut off, if there is one. */
 export const halfLoadedDemo = (db: Db): Promise<{ id: number } | null> => maybeOne(db, 'SELECT id FROM shops WHERE demo = \'loading\' LIMIT 1')

@@ -1,5 +1,5 @@
 import { limitsOf, targetOf } from '../../core/feeler'
-import { bayColumn, clearanceOf, type JobTools, jobTools, judgeReading, latestReading, nextThing, viewJob } from '../../core/job'
+import { bayColumn, clearanceOf, isWeighing, type JobTools, jobTools, judgeReading, latestReading, nextThing, type NextThing, viewJob } from '../../core/job'
 import type { BayCard, BayResponse } from '../../shared/responses'
 import type { Db } from '../database/query'
 import { eventsAfter } from '../repositories/events'
@@ -14,7 +14,8 @@ function toolsOf(job: JobRow): JobTools {
   const known = tools.get(job.id)
   if (known) return known
   if (tools.size >= MOST_TOOLS) tools.delete(tools.keys().next().value!)
-  const made = jobTools(job.pin)
+  // the board only names the next thing: what must be weighed is weighed at the bench
+  const made = jobTools(job.pin, () => null)
   tools.set(job.id, made)
   return made
 }
@@ -24,6 +25,8 @@ export function startOfDay(now: Date, timeZone: string): Date {
   const parts = Object.fromEntries(new Intl.DateTimeFormat('en-GB', { timeZone, hour: 'numeric', minute: 'numeric', second: 'numeric', hourCycle: 'h23' }).formatToParts(now).map(p => [p.type, Number(p.value)]))
   return new Date(now.getTime() - (((parts.hour ?? 0) * 60 + (parts.minute ?? 0)) * 60 + (parts.second ?? 0)) * 1000 - now.getMilliseconds())
 }
+
+const cardWords = (next: NextThing): string => isWeighing(next) ? 'Find where the crank is' : next.instruction
 
 async function cardOf(db: Db, shopId: number, job: JobRow, kind: string, now: Date): Promise<BayCard> {
   const view = viewJob(toolsOf(job), await eventsAfter(db, shopId, job.id, 0), now.getTime())
@@ -40,7 +43,7 @@ async function cardOf(db: Db, shopId: number, job: JobRow, kind: string, now: Da
       const { minMm, maxMm } = limitsOf(clearance) ?? { minMm: targetOf(clearance), maxMm: targetOf(clearance) }
       return { name: pin.spec.engine.valves.find(v => v.id === valve.valveId)?.name ?? '', verdict: reading ? verdict : 'not measured' as const, loMm: interval.loMm, hiMm: interval.hiMm, minMm, maxMm }
     }),
-    next: state.status === 'closed' ? 'Job sheet' : state.status === 'abandoned' ? 'Abandoned' : state.status === 'held' ? 'On hold' : nextThing(view).instruction,
+    next: state.status === 'closed' ? 'Job sheet' : state.status === 'abandoned' ? 'Abandoned' : state.status === 'held' ? 'On hold' : cardWords(nextThing(view)),
     closedAt: state.closedAt,
   }
 }

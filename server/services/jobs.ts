@@ -33,13 +33,14 @@ export const openJob = (pool: Pool, person: SignedIn, request: OpenJobRequest, n
   }
   const last = await lastClosedJob(db, shopId, machine.id)
   const number = await nextJobNumber(db, shopId)
+  const shop = await shopById(db, shopId)
   const { id: setId, ...set } = bladeSet
   const pin: JobPin = {
     jobId: 0, number, judgementVersion: JUDGEMENT_VERSION,
     machine: { id: machine.id, name: machine.name, tag: machine.tag, owner: machine.owner, meterUnit: machine.meterUnit, meter: request.meter, lastMeter: request.meterReplaced ? null : machine.lastMeter },
     modelName: `${model.maker} ${model.model}`,
     spec: { revisionId: model.revisionId, revision: model.revision, status: model.status, engine: model.engine },
-    bladeSet: set, hand: USUAL_HAND, unit: (await shopById(db, shopId)).unit, complaint: request.complaint,
+    bladeSet: set, hand: USUAL_HAND, unit: shop.unit, school: shop.favouriteSchool, complaint: request.complaint,
     openedAt: now.toISOString(), openedBy: person.name,
     lastAsLeft: last && { date: last.closedAt.toISOString().slice(0, 10), readings: await asLeftOfJob(db, shopId, last.id) },
   }

@@ -41,7 +41,7 @@ export async function sessionOf(db: Db, person: SignedIn): Promise<SessionRespon
   const shop = await shopById(db, person.shopId)
   return {
     person: { id: person.id, name: person.name, role: person.role },
-    shop: { id: shop.id, name: shop.name, timeZone: shop.timeZone, unit: shop.unit, isDemo: shop.demo !== 'no' },
+    shop: { id: shop.id, name: shop.name, timeZone: shop.timeZone, unit: shop.unit, favouriteSchool: shop.favouriteSchool, isDemo: shop.demo !== 'no' },
     now: new Date().toISOString(),
   }
 }

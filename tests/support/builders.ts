@@ -1,9 +1,10 @@
+import type { z } from 'zod'
 import { type Engine, engineSchema } from '../../core/engine'
 import { USUAL_HAND } from '../../core/feeler'
 import { type Happening, JUDGEMENT_VERSION, type JobEvent, type JobPin } from '../../core/job'
 
 /** A one-cylinder engine with a T mark, assumed cam and no decompressor; everything can be replaced. */
-export function engineOf(changes: Partial<Engine> = {}): Engine {
+export function engineOf(changes: Partial<z.input<typeof engineSchema>> = {}): Engine {
   return engineSchema.parse({
     strokeMm: 57.8, rodMm: 100,
     cylinders: [{ id: 'only', name: 'Cylinder', firingAngleDeg: 0 }],

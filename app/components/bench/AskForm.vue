@@ -6,8 +6,10 @@ import { computed, nextTick, onMounted, ref, useTemplateRef } from 'vue'
 import type { Asks, Happening, Step } from '~~/core/job'
 import { payloadSchemas } from '~~/core/job'
 
+/** What a field can ask for; a choice among ways, or going back, is no field. */
+export type Field = Exclude<Asks, 'school' | 'back'> | 'hold' | 'abandon' | 'replaced'
 /** One field in place of the keys, for an answer that needs a figure or words. */
-const props = defineProps<{ asks: Asks | 'hold' | 'abandon' | 'note' | 'replaced', step: Step, gate: { id: string, missing: string } | null }>()
+const props = defineProps<{ asks: Field, step: Step, gate: { id: string, missing: string } | null }>()
 const emit = defineEmits<{ done: [happening: Happening], back: [] }>()
 
 const TITLES: Record<typeof props.asks, string> = {

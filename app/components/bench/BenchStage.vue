@@ -11,7 +11,7 @@ import type { StripValve } from './ValveStrip.vue'
 import WheelStage from './WheelStage.vue'
 
 /** The middle of the Bench: the picture that goes with the one next thing. */
-defineProps<{ view: JobView, stage: Stage, bladeMm: number | null, turnDeg: number | null, topMm: number, strip: StripValve[], stopWords: string }>()
+defineProps<{ view: JobView, stage: Stage, bladeMm: number | null, turnDeg: number | null, topMm: number, strip: StripValve[], stopWords: string, withoutWords?: string }>()
 defineEmits<{ blade: [bladeMm: number], turn: [deg: number] }>()
 const valveOf = (strip: StripValve[], stage: Stage) => 'valveId' in stage ? strip.find(v => v.valveId === stage.valveId) : undefined
 </script>
@@ -22,7 +22,7 @@ const valveOf = (strip: StripValve[], stage: Stage) => 'valveId' in stage ? stri
     <p><b>{{ valveOf(strip, stage)!.words }}</b><span>{{ valveOf(strip, stage)!.other }}</span></p>
     <p v-if="stopWords" class="stop">{{ stopWords }}</p>
   </div>
-  <WheelStage v-if="stage.kind === 'wheel'" :view="view" :stage="stage" />
+  <WheelStage v-if="stage.kind === 'wheel'" :view="view" :stage="stage" :without-words="withoutWords" />
   <BladesStage v-else-if="stage.kind === 'blades'" :view="view" :valve-id="stage.valveId" :chosen-mm="bladeMm" :top-mm="topMm" @choose="$emit('blade', $event)" />
   <ScrewStage v-else-if="stage.kind === 'screw'" :view="view" :stage="stage" :turn-deg="turnDeg" @turn="$emit('turn', $event)" />
   <ColdStage v-else-if="stage.kind === 'cold'" :view="view" />

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { clearanceOf, judgeReading, type JobView, presentReading } from '~~/core/job'
+import { valveById } from '~~/core/engine'
+import { clearanceOf, judgeReading, type JobView, presentReading, stopHere } from '~~/core/job'
 import { limitsOf, targetOf, thickness } from '~~/core/feeler'
 import CycleWheel from '../engine/CycleWheel.vue'
 import BladeFan from './BladeFan.vue'
@@ -18,12 +19,14 @@ const interval = computed(() => judgeReading(pin.value, reading.value, props.val
 const clearance = computed(() => clearanceOf(pin.value, props.valveId))
 const limits = computed(() => limitsOf(clearance.value) ?? { minMm: targetOf(clearance.value), maxMm: targetOf(clearance.value) })
 const felt = computed(() => new Map(reading.value?.trials.map(t => [thickness(t), t.feel] as const) ?? []))
+const stop = computed(() => stopHere(props.view))
+const cylinderId = computed(() => valveById(pin.value.spec.engine, props.valveId).cylinderId)
 const role = computed(() => pin.value.spec.engine.valves.filter(v => v.id === props.valveId).map(v => v.role))
 </script>
 
 <template>
   <div class="blades-stage">
-    <CycleWheel class="wheel" :engine="pin.spec.engine" :arcs="view.position.arcs" :crank-deg="view.position.peakDeg" :stops="view.tools.model.plan.stops" :at-stop="view.position.standing.kind === 'settled'" :feel="role" compact />
+    <CycleWheel class="wheel" :engine="pin.spec.engine" :arcs="view.position.arcs" :crank-deg="view.position.peakDeg" :stops="view.model.plan.stops" :target="stop" :at-stop="stop !== null" :feel="role" :cylinder-id="cylinderId" compact />
     <GapPicture class="gap" :lo-mm="interval.loMm" :hi-mm="interval.hiMm" :min-mm="limits.minMm" :max-mm="limits.maxMm" :next-mm="chosenMm" :top-mm="topMm" />
     <BladeFan class="fan" :blades-mm="pin.bladeSet.bladesMm" :chosen-mm="chosenMm" :felt="felt" :set-name="pin.bladeSet.name" :unit="pin.bladeSet.unit" @choose="$emit('choose', $event)" />
   </div>

@@ -2,20 +2,23 @@
 import { computed } from 'vue'
 import { eventWords, type JobEvent, type JobView } from '~~/core/job'
 
-export type MoreChoice = 'finding' | 'note' | 'replaced' | 'item-in' | 'item-off' | 'hold' | 'abandon' | 'log' | 'blade' | `set:${string}`
+export type MoreChoice = 'finding' | 'note' | 'replaced' | 'item-in' | 'item-off' | 'hold' | 'abandon' | 'log' | 'blade' | 'evidence' | 'reasons' | 'school' | `set:${string}`
 /** What stands in the keys' place when asked for: more actions, the answers so far, or help. */
 const props = defineProps<{ kind: 'more' | 'log' | 'help', view: JobView, log: JobEvent[], settable: { valveId: string, name: string }[], shortcutsOn: boolean, tryingBlade: boolean }>()
 defineEmits<{ back: [], choose: [choice: MoreChoice], retract: [event: JobEvent], shortcuts: [] }>()
 const entries = computed(() => [...props.log].reverse().filter(e => e.type !== 'retracted' && e.type !== 'placed'))
 const gone = (e: JobEvent): boolean => props.view.state.retracted.has(e.id)
 const time = (e: JobEvent): string => new Date(e.at).toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit' })
-const KEYS = [['1–4', 'the answer keys'], ['← →', 'another blade'], ['S', 'a blade by its size'], ['[ ]', 'turn 5° less, more'], ['Enter', 'the first answer, where there is one way on'], ['U', 'take the last answer back'], ['V', 'next valve'], ['M', 'more: finding, hold'], ['L', 'all answers'], ['C', 'caution understood'], ['G', 'go on with a reason'], ['B', 'to the Bay'], ['?', 'this help']]
+const KEYS = [['1–4', 'the answer keys'], ['← →', 'another blade'], ['S', 'a blade by its size'], ['[ ]', 'turn 5° less, more'], ['Enter', 'the first answer, where there is one way on'], ['U', 'take the last answer back'], ['V', 'next valve'], ['M', 'more: finding, hold'], ['E', 'something else seen, felt or turned'], ['W', 'why the crank is said to be there'], ['L', 'all answers'], ['C', 'caution understood'], ['G', 'go on with a reason'], ['B', 'to the Bay'], ['?', 'this help']]
 </script>
 
 <template>
   <div class="side">
     <div class="title"><h2>{{ { more: 'More', log: 'Answers so far', help: 'Keys' }[kind] }}</h2><button type="button" class="quiet" @click="$emit('back')">Back <kbd>Esc</kbd></button></div>
     <div v-if="kind === 'more'" class="choices">
+      <button type="button" class="quiet" @click="$emit('choose', 'evidence')">Something seen, felt or turned <kbd>E</kbd></button>
+      <button type="button" class="quiet" @click="$emit('choose', 'reasons')">Why the crank is said to be there <kbd>W</kbd></button>
+      <button type="button" class="quiet" @click="$emit('choose', 'school')">Find the stops another way</button>
       <button type="button" class="quiet" @click="$emit('choose', 'finding')">Write down a finding</button>
       <button type="button" class="quiet" @click="$emit('choose', 'note')">Add a note</button>
       <button type="button" class="quiet" @click="$emit('choose', 'replaced')">Something was replaced</button>

@@ -23,7 +23,7 @@ defineEmits<{ choose: [valveId: string] }>()
 </script>
 
 <template>
-  <section class="strip" aria-label="Valves">
+  <section class="strip" :class="{ many: valves.length > 4 }" aria-label="Valves">
     <button v-for="valve in valves" :key="valve.valveId" type="button" class="cell" :class="{ active: valve.valveId === active }" :aria-pressed="valve.valveId === active" :data-valve="valve.valveId" :data-verdict="valve.verdict" @click="$emit('choose', valve.valveId)">
       <span class="head">
         <span class="name">{{ valve.name }}</span>
@@ -37,6 +37,7 @@ defineEmits<{ choose: [valveId: string] }>()
 
 <style scoped>
 .strip { display: grid; grid-auto-flow: column; grid-auto-columns: minmax(0, 480px); background: var(--sunk); border-top: 1.5px solid var(--ink); overflow: hidden; }
+.strip.many { grid-auto-columns: minmax(300px, 1fr); overflow-x: auto; }
 .cell { background: none; border: 0; border-right: 1px solid var(--line); padding: 11px 20px 8px; display: grid; grid-template-rows: auto 1fr auto; gap: 2px; text-align: left; cursor: pointer; min-width: 0; border-top: 4px solid transparent; }
 .cell.active { background: var(--sheet); border-top-color: var(--petrol); }
 .head, .foot { display: flex; justify-content: space-between; gap: 10px; align-items: center; font-family: var(--figures); white-space: nowrap; }

@@ -17,7 +17,7 @@ defineEmits<{ choose: [valveId: string] }>()
 </template>
 
 <style scoped>
-.tabs { grid-auto-flow: column; grid-auto-columns: 1fr; background: var(--sunk); border-bottom: 1px solid var(--ink); }
-button { background: none; border: 0; border-right: 1px solid var(--line); border-bottom: 5px solid transparent; display: grid; justify-items: center; align-content: center; gap: 3px; font: 600 15px/1 var(--figures); }
+.tabs { grid-auto-flow: column; grid-auto-columns: minmax(84px, 1fr); overflow-x: auto; background: var(--sunk); border-bottom: 1px solid var(--ink); }
+button { background: none; border: 0; border-right: 1px solid var(--line); border-bottom: 5px solid transparent; display: grid; justify-items: center; align-content: center; gap: 3px; font: 600 15px/1.05 var(--figures); padding: 2px 4px; text-align: center; }
 .active { background: var(--ground); border-bottom-color: var(--petrol); }
 </style>

@@ -1,27 +1,36 @@
 <script setup lang="ts">
 import { computed, toRef } from 'vue'
-import type { JobView, Stage } from '~~/core/job'
+import { type JobView, nearestStop, type Stage, stopHere } from '~~/core/job'
 import { useSmoothAngle } from '../../composables/useSmoothAngle'
 import CycleWheel from '../engine/CycleWheel.vue'
+import MarkWindow from '../engine/MarkWindow.vue'
 import { marksStatement, placeStatement, stopStatement, turnStatement } from './stage-words'
 
-/** The Find step's picture: wheel and section, with what is known in its corners. */
-const props = defineProps<{ view: JobView, stage: Extract<Stage, { kind: 'wheel' }> }>()
+/** The Find step's picture: wheel and section, with what is known in its corners, and the mark as it looks when right. */
+const props = defineProps<{ view: JobView, stage: Extract<Stage, { kind: 'wheel' }>, withoutWords?: string }>()
 const engine = computed(() => props.view.pin.spec.engine)
 const crank = useSmoothAngle(toRef(() => props.view.position.peakDeg))
 const feel = computed(() => engine.value.valves.filter(v => props.stage.feelValveIds.includes(v.id)).map(v => v.role))
 const place = computed(() => placeStatement(props.view))
-const plan = computed(() => props.view.tools.model.plan)
-const stop = computed(() => stopStatement(engine.value, plan.value.stops[0], plan.value.pastTop))
+const stops = computed(() => props.view.model.plan.stops)
+const target = computed(() => nearestStop(props.view))
+const stop = computed(() => stopStatement(props.view, target.value))
+/** The cylinder that the step is about: the one felt or turned to, else the one of the stop. */
+const cylinderId = computed(() => props.stage.cylinderId ?? engine.value.valves.find(v => v.id === target.value?.valves[0]?.valveId)?.cylinderId ?? engine.value.cylinders[0]!.id)
+/** The line to look for: the one turned to, else the stop's, else any top line. */
+const markIndex = computed(() => {
+  const place = props.stage.target ?? target.value?.place
+  return place?.kind === 'mark' ? place.markIndex : engine.value.marks.findIndex(m => m.kind === 'top')
+})
 </script>
 
 <template>
   <div class="wheel-stage">
-    <div class="corner tl"><h2>{{ place.title }}</h2><p>{{ place.words }}</p></div>
+    <div class="corner tl"><h2>{{ withoutWords ? `Without it: ${place.title}` : place.title }}</h2><p>{{ withoutWords ?? place.words }}</p></div>
     <div class="corner tr"><h2>{{ stop.title }}</h2><p>{{ stop.words }}</p></div>
-    <CycleWheel class="picture" :engine="engine" :arcs="view.position.arcs" :crank-deg="crank" :stops="plan.stops" :at-stop="view.position.standing.kind === 'settled'" :feel="feel" />
+    <CycleWheel class="picture" :engine="engine" :arcs="view.position.arcs" :crank-deg="crank" :stops="stops" :target="target" :at-stop="target !== null && stopHere(view) === target" :feel="feel" :cylinder-id="cylinderId" />
     <p class="corner bl">{{ turnStatement(engine) }}</p>
-    <p class="corner br">{{ marksStatement(engine) }}</p>
+    <div class="corner br"><MarkWindow v-if="markIndex >= 0" :engine="engine" :mark-index="markIndex" /><p>{{ marksStatement(engine, markIndex) }}</p></div>
   </div>
 </template>
 
@@ -30,11 +39,12 @@ const stop = computed(() => stopStatement(engine.value, plan.value.stops[0], pla
 .picture { height: 100%; max-height: 580px; width: 100%; }
 .corner { position: absolute; width: 152px; font-size: 15.5px; line-height: 1.25; color: var(--ink2); }
 .corner h2 { font-size: 22px; line-height: 1.1; color: var(--ink); }
-.tl { top: 20px; left: 20px; } .tr { top: 20px; right: 20px; text-align: right; width: 126px; }
-.bl { bottom: 16px; left: 20px; width: 112px; } .br { bottom: 16px; right: 20px; text-align: right; width: 118px; }
-@media (max-width: 1100px) { .corner { font-size: 14px; } .corner h2 { font-size: 19px; } .tl { left: 12px; } .tr { right: 12px; width: 108px; } .bl { left: 12px; bottom: 8px; width: 94px; } .br { right: 12px; bottom: 8px; width: 94px; } }
+.tl { top: 20px; left: 20px; } .tr { top: 20px; right: 20px; text-align: right; width: 134px; }
+.bl { bottom: 16px; left: 20px; width: 112px; } .br { bottom: 12px; right: 16px; text-align: right; width: 136px; } .br p { padding-top: 4px; font-size: 14.5px; line-height: 1.2; }
+@media (max-width: 1100px) { .corner { font-size: 14px; } .corner h2 { font-size: 19px; } .tl { left: 12px; } .tr { right: 12px; width: 108px; } .bl { left: 12px; bottom: 8px; width: 94px; } .br { right: 8px; bottom: 8px; width: 104px; } .br p { font-size: 13.5px; } }
 @media (max-width: 700px) {
   .wheel-stage { grid-template-columns: 1fr 1fr; gap: 0 12px; align-content: start; height: auto; }
   .picture { grid-column: 1 / -1; height: 250px; } .corner { position: static; width: auto; padding: 4px 16px; font-size: 14.5px; align-self: start; } .corner h2 { font-size: 19px; }
+  .br { display: grid; gap: 4px; } .br :deep(.window) { max-width: 150px; justify-self: end; }
 }
 </style>

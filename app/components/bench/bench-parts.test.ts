@@ -65,7 +65,7 @@ describe('the blade fan', () => {
 describe('the answer panel', () => {
   const keys = ['Free', 'Drag'].map(title => ({ title, help: '', happening: null, asks: null }))
   it('numbers its keys as the keyboard does', async () => {
-    const panel = mount(AnswerPanel, { props: { label: 'l', instruction: 'Try 0.10', why: 'w', keys, passable: true } })
+    const panel = mount(AnswerPanel, { props: { label: 'l', instruction: 'Try 0.10', why: 'w', keys, passable: true, also: false } })
     await panel.findAll('.key')[1]!.trigger('click')
     expect(panel.emitted('press')).toEqual([[1]])
     await panel.find('.pass').trigger('click')
@@ -107,13 +107,13 @@ describe('the words around the wheel', () => {
   })
   it('promise no margin while the cam is assumed', () => {
     const known = engineOf({ cam: { checkLiftMm: 1, intakeOpensBeforeTdcDeg: 6, intakeClosesAfterBdcDeg: 36, exhaustOpensBeforeBdcDeg: 38, exhaustClosesAfterTdcDeg: 4 } })
-    const stopOf = (engine: typeof known) => stopStatement(engine, jobTools(pinOf(engine)).model.plan.stops[0], false).words
+    const stopOf = (engine: typeof known) => { const seen = viewJob(jobTools(pinOf(engine)), [], 0); return stopStatement(seen, seen.model.plan.stops[0]!).words }
     expect(stopOf(known)).toContain('112° to spare')
     expect(stopOf(engineOf())).not.toContain('spare')
   })
   it('warn of F, and of steel rods', () => {
-    expect(marksStatement(engineOf())).toBe('T is top. F fires 14° before it: do not stop there')
-    expect(marksStatement(engineOf({ marks: [] }))).toContain('never steel')
+    expect(marksStatement(engineOf(), 0)).toBe('The line beside T. F comes 14° before it: do not stop there')
+    expect(marksStatement(engineOf({ marks: [] }), -1)).toContain('never steel')
   })
   it('say from which side the drawing is seen', () => {
     expect(turnStatement(engineOf())).toContain('drawn from the other side')

@@ -1,6 +1,5 @@
-import type { Engine } from '~~/core/engine'
-import type { JobView } from '~~/core/job'
-import { dropWords } from '~~/core/job'
+import { cylinderById, type Engine, wrap } from '~~/core/engine'
+import { dropWords, type JobView, listed, marginWords } from '~~/core/job'
 import type { Stop } from '~~/core/stops'
 
 export interface Statement { title: string, words: string }
@@ -17,15 +16,28 @@ export function placeStatement({ position }: JobView): Statement {
   return { title: `${deg(likely[0]!.peakDeg)} or ${deg(likely[1]!.peakDeg)}`, words: `${likely.length === 2 ? 'Two' : likely.length} places fit what was seen` }
 }
 
-const spareOf = (stop: Stop): number => Math.floor(Math.min(...stop.valves.map(v => Math.min(v.beforeDeg, v.afterDeg))))
+/** “Both left valves”, “All four valves”, “Left exhaust and right intake”: what a stop serves. */
+export function servedWords(engine: Engine, stop: Stop): string {
+  const served = engine.valves.filter(v => stop.valves.some(s => s.valveId === v.id))
+  const cylinders = [...new Set(served.map(v => v.cylinderId))]
+  const own = engine.valves.filter(v => v.cylinderId === cylinders[0])
+  if (cylinders.length === 1 && served.length === own.length && own.length > 1) {
+    const whose = engine.cylinders.length > 1 ? `${cylinderById(engine, cylinders[0]!).name.toLowerCase()} ` : ''
+    return `${own.length === 2 ? 'Both' : `All ${own.length}`} ${whose}valves`
+  }
+  const words = listed(served.map(v => v.name.toLowerCase()))
+  return words.charAt(0).toUpperCase() + words.slice(1)
+}
 
 /** The stop and how exact it must be met; nothing is promised while the cam is assumed or a decompressor possible. */
-export function stopStatement(engine: Engine, stop: Stop | undefined, pastTop: boolean): Statement {
+export function stopStatement({ pin, model }: JobView, stop: Stop | null): Statement {
   if (!stop) return { title: 'No stop', words: 'No place serves the valves of this engine' }
-  const where = `Stop at ${Math.round(stop.crankDeg)}°`
-  if (pastTop && stop.place.kind === 'rod-drop') return { title: where, words: `Past top, decompressor off: rod ${dropWords(stop.place.dropMm)} down` }
-  if (engine.cam === null || engine.decompressor.kind === 'unknown') return { title: where, words: 'Both valves shut; cam assumed, so meet it well' }
-  return { title: where, words: `Both valves shut, ${spareOf(stop)}° to spare: a finger’s width changes nothing` }
+  const { engine } = pin.spec
+  const which = model.plan.stops.length > 1 ? ` ${model.plan.stops.indexOf(stop) + 1}` : ''
+  const where = `Stop${which} at ${Math.round(stop.crankDeg)}°`
+  if (stop.place.kind === 'rod-drop') return { title: where, words: `Past top, decompressor off: rod ${dropWords(stop.place.dropMm)} down` }
+  const margin = marginWords(engine, stop)
+  return { title: where, words: `${servedWords(engine, stop)} shut. ${margin ? margin.split(':')[0]! : engine.cam === null ? 'Cam assumed: meet it well' : 'A decompressor is possible: meet it well'}` }
 }
 
 /** How to turn: the drawing turns clockwise, the hand perhaps not. */
@@ -33,9 +45,9 @@ export const turnStatement = ({ turning, cam }: Engine): string =>
   (turning.direction === 'clockwise' ? `Turn clockwise seen from ${turning.seenFrom}, as drawn.` : `Turn anticlockwise seen from ${turning.seenFrom}; drawn from the other side.`) + (cam === null ? ' Closed arcs assumed.' : '')
 
 /** Which line is the right one, and which must not be taken for it. */
-export function marksStatement({ marks }: Engine): string {
-  const top = marks.find(m => m.kind === 'top')
-  const fire = marks.find(m => m.kind === 'fire')
-  if (!top) return 'No T mark: soft rod, wood or plastic, never steel'
-  return fire ? `${top.letter} is top. ${fire.letter} fires ${Math.round(360 - fire.angleDeg)}° before it: do not stop there` : `The line beside ${top.letter} is top, on both strokes`
+export function marksStatement({ marks }: Engine, markIndex: number): string {
+  const right = marks[markIndex]
+  if (!right) return 'No top mark: soft rod, wood or plastic, never steel'
+  const before = marks.filter(m => m.kind === 'fire').map(m => ({ ...m, ahead: wrap(right.angleDeg - m.angleDeg, 360) })).sort((a, b) => a.ahead - b.ahead)[0]
+  return before && before.ahead < 60 ? `The line beside ${right.letter}. ${before.letter} comes ${Math.round(before.ahead)}° before it: do not stop there` : `The line beside ${right.letter}, on both strokes`
 }

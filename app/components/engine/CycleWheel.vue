@@ -1,22 +1,25 @@
 <script setup lang="ts">
 import { computed, useId } from 'vue'
-import { type Arc, baseCircle, closedArcs, decompressorArc, type Engine, greatestLiftMm, localAngle, type Role, type Valve, valveLift, wrap } from '~~/core/engine'
+import { type Arc, baseCircle, closedArcs, cylinderById, decompressorArc, type Engine, greatestLiftMm, localAngle, type Role, type Valve, valveLift, wrap } from '~~/core/engine'
 import type { BeliefArc } from '~~/core/position'
 import type { Stop } from '~~/core/stops'
 import { at, polarPath, ringPath, textArc, xy } from './geometry'
 import EngineSection from './EngineSection.vue'
 
-/** The 720° cycle once round, with marks, closed arcs, belief and stops, and the engine at the likeliest angle in its middle. */
-const props = defineProps<{ engine: Engine, arcs: BeliefArc[], crankDeg: number, stops: Stop[], atStop: boolean, feel: Role[], compact?: boolean }>()
+/** The 720° cycle once round, with marks, closed arcs, belief and stops; in its middle the cylinder in question at the likeliest angle. */
+const props = defineProps<{ engine: Engine, arcs: BeliefArc[], crankDeg: number, stops: Stop[], target: Stop | null, atStop: boolean, feel: Role[], cylinderId: string, compact?: boolean }>()
 
 const id = useId()
 const C = { x: 256, y: 256 }
 const RIM = 226
 const RIM_IN = 212
 const TRACK = 180
-const BAND = 15
-const GAP = 3
-const disc = computed(() => TRACK - 4 - props.engine.valves.length * (BAND + GAP) - 2)
+/** One band for the valves of a kind on a cylinder: two intakes side by side are shut together. */
+const shown = computed(() => props.engine.valves.filter((v, i, all) => all.findIndex(o => o.cylinderId === v.cylinderId && o.role === v.role) === i))
+const BAND = computed(() => shown.value.length > 4 ? 9 : 15)
+const GAP = computed(() => shown.value.length > 2 ? 2 : 3)
+const disc = computed(() => TRACK - 4 - shown.value.length * (BAND.value + GAP.value) - 2)
+const several = computed(() => props.engine.cylinders.length > 1)
 
 const marks = computed(() => [0, 360].flatMap(turn => props.engine.marks.map((mark, i) => ({ ...mark, key: `${i}-${turn}`, deg: mark.angleDeg + turn }))))
 const hasTop = computed(() => props.engine.marks.some(m => m.kind === 'top'))
@@ -25,33 +28,39 @@ const degrees = computed(() => [90, 180, 270, 360, 450, 540, 630, 0].filter(d =>
 const TICKS = [{ every: 90, from: RIM_IN, width: 2.4 }, { every: 30, from: RIM - 9, width: 1 }, { every: 10, from: RIM - 5, width: 1 }].map(({ every, from, width }) => ({
   width, d: Array.from({ length: 720 / every }, (_, i) => `M ${xy(at(C, from, i * every))} L ${xy(at(C, RIM, i * every))}`).join(' '),
 }))
-const strokes = [{ name: 'Power', deg: 90 }, { name: 'Exhaust', deg: 270 }, { name: 'Intake', deg: 450 }, { name: 'Compression', deg: 630 }]
 
-const bands = computed(() => props.engine.valves.map((valve, i) => {
-  const outer = TRACK - 4 - i * (BAND + GAP)
-  const inner = outer - BAND
+const allClosed = computed(() => closedArcs(props.engine))
+const bands = computed(() => shown.value.map((valve, i) => {
+  const outer = TRACK - 4 - i * (BAND.value + GAP.value)
+  const inner = outer - BAND.value
   const open = baseCircle(props.engine, valve)
   const openFrom = open.startDeg + open.sweepDeg
   const openSweep = 720 - open.sweepDeg
   const lift = (deg: number) => valveLift(props.engine, valve.role, localAngle(props.engine, valve, deg)) / greatestLiftMm(props.engine)
-  const arcs = closedArcs(props.engine)[valve.id] ?? []
+  const arcs = allClosed.value[valve.id] ?? []
   return {
-    valve, arcs: arcs.map(a => ringPath(C, inner, outer, a.startDeg, a.sweepDeg)),
-    bumpRing: polarPath(C, openFrom, openFrom + openSweep, 6, deg => inner + BAND * Math.min(1, lift(deg))) + ' ' + lowerEdge(openFrom, openSweep, inner),
-    label: textArc(C, (inner + outer) / 2, labelAt(arcs), 110),
+    valve, own: valve.cylinderId === props.cylinderId, name: bandName(valve), arcs: arcs.map(a => ringPath(C, inner, outer, a.startDeg, a.sweepDeg)),
+    bumpRing: polarPath(C, openFrom, openFrom + openSweep, 6, deg => inner + BAND.value * Math.min(1, lift(deg))) + ' ' + lowerEdge(openFrom, openSweep, inner),
+    label: textArc(C, (inner + outer) / 2, labelAt(arcs, i), 120),
     held: heldArc(valve, inner),
   }
 }))
-/** The middle of the longest closed piece. */
-function labelAt(arcs: Arc[]): number {
+/** “Left intake”, or “Intakes” where two share the band. */
+function bandName(valve: Valve): string {
+  const twins = props.engine.valves.filter(v => v.cylinderId === valve.cylinderId && v.role === valve.role).length
+  const kind = `${valve.role}${twins > 1 ? 's' : ''}`
+  const name = several.value ? `${cylinderById(props.engine, valve.cylinderId).name} ${kind}` : `${kind.charAt(0).toUpperCase()}${kind.slice(1)}`
+  return several.value && shown.value.length > 2 ? name : `${name} shut`
+}
+/** The middle of the longest closed piece; where bands are many, their labels stand a little apart. */
+function labelAt(arcs: Arc[], band: number): number {
   const longest = [...arcs].sort((a, b) => b.sweepDeg - a.sweepDeg)[0]
-  return longest ? wrap(longest.startDeg + longest.sweepDeg / 2) : 0
+  return longest ? wrap(longest.startDeg + longest.sweepDeg / 2 + (several.value ? (band % 2 ? 46 : -46) : 0)) : 0
 }
 /** Where a decompressor may hold the valve a little open: a low ledge in its band. */
 function heldArc(valve: Valve, inner: number): string | null {
-  const arc = decompressorArc(props.engine.decompressor, valve.role)
-  const firing = props.engine.cylinders.find(c => c.id === valve.cylinderId)?.firingAngleDeg ?? 0
-  return arc && ringPath(C, inner, inner + 5, arc.startDeg + firing, arc.sweepDeg)
+  const arc = decompressorArc(props.engine, valve)
+  return arc && ringPath(C, inner, inner + BAND.value / 3, arc.startDeg, arc.sweepDeg)
 }
 /** The inner edge of a band walked back, to close a lift bump. */
 const lowerEdge = (from: number, sweep: number, inner: number): string => {
@@ -78,6 +87,11 @@ const notch = (deg: number) => {
   return { x: p.x, y: p.y, turn: deg / 2 }
 }
 const sectionScale = computed(() => disc.value / 158)
+/** The crank as the cylinder in question sees it. */
+const localDeg = computed(() => wrap(props.crankDeg - cylinderById(props.engine, props.cylinderId).firingAngleDeg))
+/** The strokes of the cylinder in question, each named about its middle. */
+const strokes = computed(() => ['Power', 'Exhaust', 'Intake', 'Compression'].map((name, i) => ({ name, deg: wrap(90 + i * 180 + cylinderById(props.engine, props.cylinderId).firingAngleDeg) })))
+const isTarget = (stop: Stop): boolean => props.target !== null && stop.crankDeg === props.target.crankDeg
 const shownDeg = computed(() => Math.round(wrap(props.crankDeg)))
 </script>
 
@@ -101,18 +115,18 @@ const shownDeg = computed(() => Math.round(wrap(props.crankDeg)))
       <text v-if="mark.kind === 'top' || (!compact && mark.kind !== 'advance')" :x="at(C, RIM + 21, mark.deg).x" :y="at(C, RIM + 21, mark.deg).y + 6" text-anchor="middle" :font-size="compact ? 24 : mark.kind === 'top' ? 18 : 15" :font-weight="mark.kind === 'top' ? 700 : 500">{{ mark.letter }}</text>
     </g>
 
-    <g v-for="band in bands" :key="band.valve.id" class="band" :data-valve="band.valve.id">
-      <path :d="band.bumpRing" fill="var(--lift)" stroke="none" />
+    <g v-for="band in bands" :key="band.valve.id" class="band" :class="{ own: band.own }" :data-valve="band.valve.id">
+      <path :d="band.bumpRing" :fill="band.own ? 'var(--lift)' : 'var(--lift-other)'" stroke="none" />
       <path v-if="band.held" :d="band.held" class="held" fill="var(--hatch)" />
-      <path v-for="(path, i) in band.arcs" :key="i" :d="path" fill="var(--band)" class="closed" />
+      <path v-for="(path, i) in band.arcs" :key="i" :d="path" :fill="band.own ? 'var(--band)' : 'var(--band-other)'" class="closed" />
       <template v-if="!compact">
         <path :id="`${id}${band.valve.id}`" :d="band.label" fill="none" />
-        <text font-size="13.5" font-weight="600" style="fill: var(--sheet)"><textPath :href="`#${id}${band.valve.id}`" startOffset="50%" text-anchor="middle">{{ band.valve.name }} shut</textPath></text>
+        <text :font-size="BAND > 10 ? 13 : 9" font-weight="600" :style="{ fill: band.own ? 'var(--sheet)' : 'var(--ink)' }"><textPath :href="`#${id}${band.valve.id}`" startOffset="50%" text-anchor="middle">{{ band.name }}</textPath></text>
       </template>
     </g>
 
     <g v-for="stop in stops" :key="stop.crankDeg" :transform="`translate(${notch(stop.crankDeg).x} ${notch(stop.crankDeg).y}) rotate(${notch(stop.crankDeg).turn})`">
-      <path d="M -15 0 A 15 15 0 0 0 15 0 Z" class="stop" :data-stop="stop.crankDeg.toFixed(1)" :fill="atStop ? 'var(--petrol)' : 'var(--sheet)'" :stroke="atStop ? 'var(--petrol)' : 'var(--ink)'" stroke-width="2" />
+      <path d="M -15 0 A 15 15 0 0 0 15 0 Z" class="stop" :data-stop="stop.crankDeg.toFixed(1)" :fill="isTarget(stop) && atStop ? 'var(--petrol)' : isTarget(stop) ? 'var(--petrol-tint)' : 'var(--sheet)'" :stroke="isTarget(stop) ? 'var(--petrol)' : 'var(--ink)'" stroke-width="2" :data-target="isTarget(stop)" />
     </g>
 
     <path v-for="(lobe, i) in lobes" :key="i" :d="lobe.path" class="lobe" :data-probability="lobe.probability.toFixed(3)" :fill="lobe.likeliest ? 'var(--petrol)' : 'var(--petrol-tint)'" :stroke="lobe.likeliest ? 'none' : 'var(--petrol)'" stroke-dasharray="4 3" />
@@ -124,7 +138,7 @@ const shownDeg = computed(() => Math.round(wrap(props.crankDeg)))
     <path v-for="(o, i) in others" :key="`o${i}`" :d="`M ${xy(o.from)} L ${xy(o.to)}`" stroke="var(--petrol)" stroke-width="1.6" stroke-dasharray="5 4" />
     <path v-if="hand" :d="`M ${xy(hand.from)} L ${xy(hand.to)}`" stroke="var(--petrol)" stroke-width="3" class="hand" />
     <g :transform="`translate(${C.x} ${C.y}) scale(${sectionScale})`" :opacity="anywhere ? 0.4 : 1">
-      <EngineSection :engine="engine" :crank-deg="crankDeg" :feel="feel" :labels="!compact" />
+      <EngineSection :engine="engine" :crank-deg="localDeg" :feel="feel" :labels="!compact" :name="several ? cylinderById(engine, cylinderId).name : null" />
     </g>
   </svg>
 </template>

@@ -11,7 +11,7 @@ const toT: Observation = { kind: 'move', to: { kind: 'mark', markIndex: 0 } }
 const wheelOf = (engine = engineOf(), ...observations: Observation[]) => {
   const model = positionModel(engine)
   const position = locate(model, observations.map((observation, i) => ({ id: String(i), observation })))
-  return mount(CycleWheel, { props: { engine, arcs: position.arcs, crankDeg: position.peakDeg, stops: model.plan.stops, atStop: false, feel: [] } })
+  return mount(CycleWheel, { props: { engine, arcs: position.arcs, crankDeg: position.peakDeg, stops: model.plan.stops, target: model.plan.stops[0] ?? null, atStop: false, feel: [], cylinderId: engine.cylinders.at(-1)!.id } })
 }
 /** The cycle angle at which a path begins, read back from its first point. */
 const startOf = (d: string): number => {
@@ -40,7 +40,7 @@ describe('the cycle wheel', () => {
     expect(startOf(wheel.find('[data-valve=exhaust] .closed').attributes('d')!)).toBeCloseTo(400, 0)
   })
   it('breaks the exhaust’s arc where a decompressor holds it, and shows the ledge', () => {
-    const wheel = wheelOf(engineOf({ decompressor: { kind: 'arc', role: 'exhaust', fromDeg: -120, toDeg: 10 } }))
+    const wheel = wheelOf(engineOf({ decompressor: { kind: 'arc', role: 'exhaust', fromDeg: -120, toDeg: 10, cylinderId: null } }))
     expect(wheel.findAll('[data-valve=exhaust] .closed').map(p => Math.round(startOf(p.attributes('d')!))).sort((a, b) => a - b)).toEqual([10, 400])
     expect(startOf(wheel.find('[data-valve=exhaust] .held').attributes('d')!)).toBeCloseTo(600, 0)
     expect(wheel.find('[data-valve=intake] .held').exists()).toBe(false)
@@ -59,7 +59,7 @@ describe('the cycle wheel', () => {
     expect(nowhere.attributes('aria-label')).toContain('anywhere')
   })
   it('two wheels on a page do not share ids', () => {
-    const page = mount({ components: { CycleWheel }, template: '<div><CycleWheel v-bind="p" /><CycleWheel v-bind="p" /></div>', setup: () => ({ p: { engine: engineOf(), arcs: [], crankDeg: 0, stops: [], atStop: false, feel: [] } }) })
+    const page = mount({ components: { CycleWheel }, template: '<div><CycleWheel v-bind="p" /><CycleWheel v-bind="p" /></div>', setup: () => ({ p: { engine: engineOf(), arcs: [], crankDeg: 0, stops: [], target: null, atStop: false, feel: [], cylinderId: 'only' } }) })
     const ids = page.findAll('[id]').map(e => e.attributes('id'))
     expect(new Set(ids).size).toBe(ids.length)
   })

@@ -3,6 +3,7 @@ import { useHead } from '#imports'
 import { NuxtLink } from '#components'
 import { onMounted, ref } from 'vue'
 import type { ModelRow } from '~~/shared/responses'
+import { firingIntervalName } from '~~/core/engine'
 import { limitsOf, targetOf } from '~~/core/feeler'
 import { formatLength, thouFromMm } from '~~/core/units'
 import { useForm } from '../../composables/useForm'
@@ -20,6 +21,14 @@ const span = (model: ModelRow, role: 'intake' | 'exhaust', show: (mm: number) =>
   const limits = limitsOf(clearance)
   return limits ? `${show(limits.minMm)}–${show(limits.maxMm)}` : show(targetOf(clearance))
 }
+/** Saves a model as a file that another shop can take in. */
+function save({ maker, model, code, kind, engine }: ModelRow): void {
+  const link = document.createElement('a')
+  link.href = URL.createObjectURL(new Blob([JSON.stringify({ maker, model, code, kind, engine }, null, 2)], { type: 'application/json' }))
+  link.download = `${maker} ${model}.json`.replaceAll(/[^\w.-]+/g, '-').toLowerCase()
+  link.click()
+  URL.revokeObjectURL(link.href)
+}
 async function approve(model: ModelRow): Promise<void> {
   if (await form.send(() => api.post(`/api/models/${model.id}/approve`))) await load()
 }
@@ -34,11 +43,11 @@ async function approve(model: ModelRow): Promise<void> {
       <thead><tr><th>Model</th><th>Intake, mm</th><th>Exhaust, mm</th><th>thou</th><th>Source</th><th>Revision</th></tr></thead>
       <tbody>
         <tr v-for="m in models" :key="m.id">
-          <td class="figures">{{ m.maker }} {{ m.model }}<br><small>{{ [m.kind, m.code].filter(Boolean).join(', ') }}</small></td>
+          <td class="figures">{{ m.maker }} {{ m.model }}<br><small>{{ [m.kind, m.code, firingIntervalName(m.engine)].filter(Boolean).join(', ') }}</small></td>
           <td class="figures">{{ span(m, 'intake', v => formatLength(v, 'mm')) }}</td><td class="figures">{{ span(m, 'exhaust', v => formatLength(v, 'mm')) }}</td>
           <td>{{ span(m, 'intake', v => thouFromMm(v).toFixed(1)) }} / {{ span(m, 'exhaust', v => thouFromMm(v).toFixed(1)) }}</td>
           <td>{{ m.source }}, {{ m.sourceDate }}</td>
-          <td>{{ m.revision }}, {{ m.status }}, {{ m.author }}<br><button v-if="m.status === 'draft' && session.isLead" type="button" class="quiet" @click="approve(m)">Approve</button></td>
+          <td>{{ m.revision }}, {{ m.status }}, {{ m.author }}<br><button v-if="m.status === 'draft' && session.isLead" type="button" class="quiet" @click="approve(m)">Approve</button><button type="button" class="link" :aria-label="`Save ${m.maker} ${m.model} as a file`" @click="save(m)">Save as file</button></td>
         </tr>
       </tbody>
     </table>

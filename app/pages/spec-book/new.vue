@@ -6,9 +6,10 @@ import Checkbox from 'primevue/checkbox'
 import Textarea from 'primevue/textarea'
 import type { ModelRow } from '~~/shared/responses'
 import ChoiceField from '../../components/forms/ChoiceField.vue'
+import ModelImport from '../../components/forms/ModelImport.vue'
 import TextField from '../../components/forms/TextField.vue'
 import { useForm } from '../../composables/useForm'
-import { useModelForm } from '../../composables/useModelForm'
+import { FIRING_CHOICES, useModelForm } from '../../composables/useModelForm'
 import { useSessionStore } from '../../stores/session'
 import { api } from '../../utils/api'
 
@@ -30,7 +31,8 @@ async function submit(): Promise<void> {
   <main>
     <form class="form" @submit.prevent="submit">
       <h1>Add a model and its spec</h1>
-      <p class="lead">One-cylinder engines. What you leave empty is taken as assumed or not on record, and is marked so at the bench. {{ session.isLead ? 'As lead, you approve it by adding it.' : 'It is a draft until a lead approves it; a job can use it with a reason.' }}</p>
+      <ModelImport @added="navigateTo('/spec-book')" />
+      <p class="lead">What you leave empty is taken as assumed or not on record, and is marked so at the bench. {{ session.isLead ? 'As lead, you approve it by adding it.' : 'It is a draft until a lead approves it; a job can use it with a reason.' }}</p>
       <div class="grid">
         <TextField v-model="model.maker" label="Maker" :wrong="form.wrong('maker')" /><TextField v-model="model.model" label="Model" :wrong="form.wrong('model')" />
         <TextField v-model="model.code" label="Engine code" :wrong="form.wrong('code')" /><TextField v-model="model.kind" label="Kind" placeholder="Mower, generator, scooter" :wrong="form.wrong('kind')" />
@@ -47,15 +49,19 @@ async function submit(): Promise<void> {
       <h2>Engine</h2>
       <div class="grid">
         <TextField v-model="spec.stroke" label="Stroke, mm" inputmode="decimal" :wrong="wrong.strokeMm ?? wrong.stroke" /><TextField v-model="spec.rod" label="Rod length, mm" inputmode="decimal" note="Empty: 1.75 × stroke, assumed." :wrong="wrong.rod" />
-        <ChoiceField v-model="spec.layout" label="Valve gear" :options="same(['overhead cam', 'push-rods'])" /><ChoiceField v-model="spec.valves" label="Valves" :options="[{ value: 2, label: '2' }, { value: 4, label: '4' }]" />
+        <ChoiceField v-model="spec.layout" label="Valve gear" :options="same(['overhead cam', 'push-rods'])" /><ChoiceField v-model="spec.valves" label="Valves a cylinder" :options="[{ value: 2, label: '2' }, { value: 4, label: '4' }]" />
+        <ChoiceField v-model="spec.firing" label="Firing interval" :options="FIRING_CHOICES" /><TextField v-model="spec.cylinders" label="Cylinders and firing angles" placeholder="Left 0, Right 360" note="One to four; degrees of the 720° cycle at compression top." :wrong="wrong.cylinders" />
+        <ChoiceField v-model="spec.intakeBy" label="Intakes set by" :options="same(['screw', 'shim', 'none'])" /><ChoiceField v-model="spec.exhaustBy" label="Exhausts set by" :options="same(['screw', 'shim', 'none'])" />
         <ChoiceField v-model="spec.decompressor" label="Automatic decompressor" :options="[{ value: 'unknown', label: 'not known' }, { value: 'none', label: 'none' }, { value: 'arc', label: 'holds the exhaust' }]" note="Not known is treated as possible: you will be sent past top." />
-        <template v-if="spec.decompressor === 'arc'"><TextField v-model="spec.heldFrom" label="Holds from, ° after TDC" :wrong="wrong.decompressor" /><TextField v-model="spec.heldTo" label="to, ° after TDC" /></template>
+        <template v-if="spec.decompressor === 'arc'"><TextField v-model="spec.heldFrom" label="Holds from, ° after TDC" :wrong="wrong.decompressor" /><TextField v-model="spec.heldTo" label="to, ° after TDC" /><TextField v-model="spec.heldOn" label="On which cylinder" placeholder="Left" note="Empty: on each." :wrong="wrong.heldOn" /></template>
         <div class="field wide tick"><Checkbox v-model="spec.camKnown" input-id="cam" binary /><label for="cam">Cam timing is in the source</label></div>
         <template v-if="spec.camKnown"><TextField v-model="spec.checkLift" label="At lift, mm" note="Empty: seat timing." :wrong="wrong.cam" /><TextField v-model="spec.io" label="Intake opens, ° before TDC" /><TextField v-model="spec.ic" label="Intake closes, ° after BDC" /><TextField v-model="spec.eo" label="Exhaust opens, ° before BDC" /><TextField v-model="spec.ec" label="Exhaust closes, ° after TDC" /></template>
       </div>
       <h2>Marks and turning</h2>
       <div class="grid">
-        <TextField v-model="spec.marks" label="Marks, letter and degrees" placeholder="T 0, F 346" note="Degrees at the pointer. Empty: no marks, the rod finds top." :wrong="wrong.marks" /><TextField v-model="spec.markWindow" label="Where they show" placeholder="the rotor window" />
+        <TextField v-model="spec.marks" label="Marks, letter and degrees" placeholder="T 0, F 346" note="Degrees at the pointer. Empty: no marks, the rod finds top." :wrong="wrong.marks" /><TextField v-model="spec.markWindow" label="Where they show" placeholder="the rotor window" note="Pointer, notch or window that the marks are held against." :wrong="wrong.markWindow" />
+        <div class="field wide"><label for="signs">Cam signs, a line each: how it looks when right, and degrees</label><Textarea id="signs" v-model="spec.camMarks" rows="2" auto-resize placeholder="the two dots face each other 0" :invalid="!!wrong.camMarks" /><p v-if="wrong.camMarks" class="wrong" role="alert">{{ wrong.camMarks }}</p></div>
+        <div class="field wide"><label for="stops">The maker’s own stops, a line each: degrees, place, valves</label><Textarea id="stops" v-model="spec.stops" rows="2" auto-resize placeholder="14 P: left intake, left exhaust" :invalid="!!wrong.stops" /><p v-if="wrong.stops" class="wrong" role="alert">{{ wrong.stops }}</p><p v-else class="note">Place: a mark’s letter, “top Left”, “rod 6 mm Left” or “sign 1”. Kept as printed; a valve that the cam data says is open there is flagged.</p></div>
         <ChoiceField v-model="spec.direction" label="Turns" :options="same(['clockwise', 'anticlockwise'])" /><TextField v-model="spec.seenFrom" label="Seen from" placeholder="the left" :wrong="wrong.seenFrom" /><TextField v-model="spec.means" label="Turned by" placeholder="the crank nut" :wrong="wrong.means" />
       </div>
       <h2>Adjuster, torques, strip-down</h2>

@@ -26,13 +26,16 @@ export const lastPlace = ({ state }: JobView): Place | null => lastPlaceIn(state
 /** The cylinder that a place is about, for the picture; null leaves it to the picture. */
 const cylinderFor = (view: JobView, place: Place | null): string | null => place ? cylindersAt(view.model, place)[0] ?? null : null
 
+/** From so much to spare on, a finger's width on the flywheel does not matter. From memory. */
+const FINGERS_WIDTH_DEG = 30
+
 /** How exact the crank must be at a stop, or nothing while cam or decompressor are not on record. */
 export function marginWords(engine: Engine, stop: Stop): string {
   if (engine.cam === null || engine.decompressor.kind === 'unknown' || stop.valves.length === 0) return ''
   const before = Math.floor(Math.min(...stop.valves.map(v => v.beforeDeg)))
   const after = Math.floor(Math.min(...stop.valves.map(v => v.afterDeg)))
-  const spare = before === after ? `${before}° to spare each way` : `${before}° to spare short of it, ${after}° past it`
-  return Math.min(before, after) >= 30 ? `${spare}: a finger’s width either side changes nothing.` : `${spare}: come to it with care.`
+  if (Math.min(before, after) >= FINGERS_WIDTH_DEG) return `${Math.min(before, after)}° to spare each way: a finger’s width either side of ${placeWords(engine, stop.place)} changes nothing.`
+  return `${before}° to spare short of it, ${after}° past it: come to it with care.`
 }
 
 /** Why a stop lies past top, and how far the rod should drop. */
@@ -63,11 +66,11 @@ function moveWhy(view: JobView, { to, why, turnDeg }: Extract<Advice, { kind: 'm
   const round = wentRound(view) ? `Gone round ${timesRound(view) === 1 ? 'once' : `${timesRound(view)} times`}: that is a turn further, not the same stroke. ` : ''
   switch (why) {
     case 'start': return to.kind === 'mark'
-      ? `It shows twice in a cycle; the rockers will tell which. Line in ${engine.markWindow}.`
-      : to.kind === 'rod-drop' && stop ? pastTopWords(engine, stop) : 'The piston tops twice in a cycle; the rockers will tell which. Wood or plastic rod, never steel.'
+      ? `The line beside ${placeWords(engine, to)} in ${engine.markWindow}. It shows twice in a cycle; the rockers will tell which.`
+      : to.kind === 'rod-drop' && stop ? pastTopWords(engine, stop) : placePeriod(to) === 720 ? 'It shows once in a cycle, so it tells the stroke by itself.' : 'The piston tops twice in a cycle; the rockers will tell which. Wood or plastic rod, never steel.'
     case 'neither has play': return `${round}Neither rocker has play: most likely the exhaust TDC. The next one is compression.`
     case 'one has play': return to.kind === 'rod-drop' ? `${round}A decompressor may be holding one open. Past top it has let go: then feel again.` : `${round}Other stroke, or a valve without clearance: one turn on will tell.`
-    case 'stop is elsewhere': return `${round}${stop?.place.kind === 'rod-drop' ? pastTopWords(engine, stop) : `The stop is ${Math.round(turnDeg ?? 0)}° on. ${stop ? marginWords(engine, stop) : ''}`}`.trim()
+    case 'stop is elsewhere': return `${round}${stop?.place.kind === 'rod-drop' ? pastTopWords(engine, stop) : `${turnDeg === null ? '' : `The stop is ${Math.round(turnDeg)}° on. `}${stop ? marginWords(engine, stop) : ''}`}`.trim()
     case 'try the other top': return `${round}That did not settle it. Feel both again at the next top.`
     case 'tells most': return `${round}Feeling the rockers there tells the strokes apart with the least turning.`
     case 'turned back': return 'Turned back, chain and decompressor give false readings. Go round in the running direction.'
@@ -145,6 +148,9 @@ function watchDraft(view: JobView, { cylinderId, to, why }: Extract<Advice, { ki
 const WEIGHING: Draft = {
   label: 'One moment', instruction: 'Working out the next move', why: 'Weighing which move settles the most with the least turning.', keys: [lost], stage: { kind: 'wheel', target: null, feelValveIds: [], cylinderId: null },
 }
+
+/** Whether the moves are still being weighed elsewhere, so that there is nothing to do for a moment. */
+export const isWeighing = ({ instruction }: Pick<Draft, 'instruction'>): boolean => instruction === WEIGHING.instruction
 
 /** A valve that no stop of the chosen school serves. */
 function noStopDraft(view: JobView, valveId: string, inVain: boolean): Draft {

@@ -2,14 +2,18 @@
 import { definePageMeta, navigateTo, useHead, useRoute } from '#imports'
 import { NuxtLink } from '#components'
 import { computed } from 'vue'
-import { CAUTIONS, placeWords, STEPS, type Happening } from '~~/core/job'
+import { CAUTIONS, nearestStop, placeWords, STEPS, type Stage, stopHere, type Happening } from '~~/core/job'
 import AnswerPanel from '../../../components/bench/AnswerPanel.vue'
 import AskForm from '../../../components/bench/AskForm.vue'
 import BladeAsk from '../../../components/bench/BladeAsk.vue'
 import BenchHeader from '../../../components/bench/BenchHeader.vue'
 import BenchNotices from '../../../components/bench/BenchNotices.vue'
 import BenchStage from '../../../components/bench/BenchStage.vue'
+import ClashNotice from '../../../components/bench/ClashNotice.vue'
 import ClosedPanel from '../../../components/bench/ClosedPanel.vue'
+import EvidencePanel from '../../../components/bench/EvidencePanel.vue'
+import ReasonsPanel from '../../../components/bench/ReasonsPanel.vue'
+import SchoolPanel from '../../../components/bench/SchoolPanel.vue'
 import SidePanels, { type MoreChoice } from '../../../components/bench/SidePanels.vue'
 import StepRail from '../../../components/bench/StepRail.vue'
 import UndoPanel from '../../../components/bench/UndoPanel.vue'
@@ -32,8 +36,9 @@ const { view, next, steps, wanted } = bench
 const { panel, bladeMm, turnDeg } = screen
 const shortcutsOn = useShortcutsOn()
 
+const WHEEL: Stage = { kind: 'wheel', target: null, feelValveIds: [], cylinderId: null }
 /** The pictures follow a frame behind the words: the next instruction is what a hand waits for. */
-const shown = useFrameBehind(() => view.value && next.value ? { view: view.value, stage: next.value.stage, strip: screen.strip.value, topMm: screen.topMm.value } : null)
+const shown = useFrameBehind(() => screen.pictured.value && next.value ? { view: screen.pictured.value, stage: screen.without.value === null ? next.value.stage : WHEEL, withoutWords: screen.without.value === null ? undefined : 'as if it had not been said', strip: screen.strip.value, topMm: screen.topMm.value } : null)
 
 const step = computed(() => next.value?.step ?? 'ready')
 const cautionKey = computed(() => `cautions-${step.value}` as const)
@@ -46,7 +51,7 @@ const unplaced = computed(() => view.value?.state.unplaced ?? [])
 useHead({ title: () => view.value ? `${view.value.pin.machine.name}, Wembric` : 'Bench, Wembric' })
 
 function choose(choice: MoreChoice): void {
-  if (choice === 'log' || choice === 'blade') panel.value = { kind: choice }
+  if (choice === 'log' || choice === 'blade' || choice === 'evidence' || choice === 'reasons' || choice === 'school') panel.value = { kind: choice }
   else if (choice.startsWith('set:')) void screen.record({ type: 'set-chosen', payload: { valveId: choice.slice(4) } })
   else panel.value = { kind: 'ask', asks: choice as 'finding' }
 }
@@ -59,7 +64,7 @@ const nextValve = () => {
   const ids = screen.strip.value.map(v => v.valveId)
   wanted.value = ids[(ids.indexOf(screen.activeValve.value ?? '') + 1) % ids.length] ?? null
 }
-const show = (kind: 'more' | 'log' | 'help') => { panel.value = panel.value.kind === kind ? { kind: 'keys' } : { kind } }
+const show = (kind: 'more' | 'log' | 'help' | 'evidence' | 'reasons') => { panel.value = panel.value.kind === kind ? { kind: 'keys' } : { kind } }
 
 useKeys({
   ...Object.fromEntries([1, 2, 3, 4].map(n => [String(n), () => screen.press(n - 1)])),
@@ -67,6 +72,7 @@ useKeys({
   'ArrowLeft': () => screen.chooseBlade(-1), 'ArrowRight': () => screen.chooseBlade(1),
   '[': () => { if (turnDeg.value !== null) turnDeg.value -= 5 }, ']': () => { if (turnDeg.value !== null) turnDeg.value += 5 },
   'u': () => screen.undo(), 'v': nextValve, 'm': () => show('more'), 'l': () => show('log'), '?': () => show('help'), 'Escape': back,
+  'e': () => screen.isOpen.value ? show('evidence') : false, 'w': () => show('reasons'),
   's': () => { if (next.value?.trial) panel.value = { kind: 'blade' } },
   'c': () => acknowledged.value ? false : acknowledge(), 'b': () => navigateTo('/'),
   'g': () => { if (gate.value && screen.isOpen.value) panel.value = { kind: 'ask', asks: 'reason' } },
@@ -74,8 +80,8 @@ useKeys({
 const signOutAndIn = () => navigateTo({ path: '/sign-in', query: { back: `/jobs/${jobId}` } })
 const phoneStep = computed(() => `${step.value.charAt(0).toUpperCase()}${step.value.slice(1)}, ${STEPS.indexOf(step.value) + 1} of 6`)
 const stopWords = computed(() => {
-  const standing = view.value?.position.standing
-  return standing && standing.kind !== 'open' && view.value ? `${standing.kind === 'settled' ? 'On' : 'Stop:'} ${placeWords(view.value.pin.spec.engine, standing.stop.place)}, ${Math.round(standing.stop.crankDeg)}°` : ''
+  const stop = view.value && nearestStop(view.value)
+  return stop && view.value && view.value.position.standing.kind !== 'open' ? `${stopHere(view.value) === stop ? 'On' : 'Stop:'} ${placeWords(view.value.pin.spec.engine, stop.place)}, ${Math.round(stop.crankDeg)}°` : ''
 })
 </script>
 
@@ -85,17 +91,21 @@ const stopWords = computed(() => {
     <StepRail class="rail" :steps="steps" :caution="CAUTIONS[step]" :acknowledged="acknowledged" @acknowledge="acknowledge" />
     <ValveTabs class="tabs" :valves="screen.strip.value" :active="screen.activeValve.value" @choose="wanted = $event" />
     <section class="stage" aria-label="Engine">
-      <BenchStage v-if="shown" :view="shown.view" :stage="shown.stage" :blade-mm="bladeMm" :turn-deg="turnDeg" :top-mm="shown.topMm" :strip="shown.strip" :stop-words="stopWords" @blade="bladeMm = $event" @turn="turnDeg = $event" />
+      <BenchStage v-if="shown" :view="shown.view" :stage="shown.stage" :without-words="shown.withoutWords" :blade-mm="bladeMm" :turn-deg="turnDeg" :top-mm="shown.topMm" :strip="shown.strip" :stop-words="stopWords" @blade="bladeMm = $event" @turn="turnDeg = $event" />
     </section>
     <aside class="panel" aria-label="Next">
       <BenchNotices :expired="session.expired" :to-send="bench.toSend.value" :refused="refused" :unplaced="unplaced" :engine="view.pin.spec.engine" @sign-in="signOutAndIn" @discard="outbox.discard($event)" @place="(id, when) => screen.record({ type: 'placed', payload: { eventId: id, when } } as Happening)" />
+      <ClashNotice v-if="screen.clash.value && panel.kind === 'keys' && screen.isOpen.value" :clash="screen.clash.value" @retract="screen.retractId($event)" />
       <ClosedPanel v-if="!screen.isOpen.value && panel.kind === 'keys'" :state="view.state" :job-id="jobId" :is-lead="session.isLead" @record="screen.record($event)" />
       <template v-else-if="panel.kind === 'keys'">
-        <AnswerPanel :label="next.label" :instruction="screen.instruction.value" :why="next.why" :keys="screen.keys.value" :passable="gate !== null && !next.keys.some(k => k.asks === 'reason')" @press="screen.press($event)" @pass="panel = { kind: 'ask', asks: 'reason' }" />
+        <AnswerPanel :also="next.step === 'find'" :label="next.label" :instruction="screen.instruction.value" :why="next.why" :keys="screen.keys.value" :passable="gate !== null && !next.keys.some(k => k.asks === 'reason')" @press="screen.press($event)" @pass="panel = { kind: 'ask', asks: 'reason' }" @show="show($event)" />
       </template>
       <AskForm v-else-if="panel.kind === 'ask'" :key="panel.asks" :asks="panel.asks" :step="step" :gate="gate" @done="screen.record($event)" @back="back" />
       <BladeAsk v-else-if="panel.kind === 'blade'" :blades-mm="view.pin.bladeSet.bladesMm" :set-name="view.pin.bladeSet.name" :unit="view.pin.bladeSet.unit" @done="chooseBlade" @back="back" />
       <UndoPanel v-else-if="panel.kind === 'undo'" :event="panel.event" :engine="view.pin.spec.engine" @retract="(e, how) => screen.retract(e, how)" @back="back" />
+      <EvidencePanel v-else-if="panel.kind === 'evidence'" :view="view" @record="screen.record($event)" @back="back" />
+      <ReasonsPanel v-else-if="panel.kind === 'reasons'" :view="view" :without="screen.without.value" @see="screen.without.value = $event" @retract="screen.retractId($event)" @back="back" />
+      <SchoolPanel v-else-if="panel.kind === 'school'" :view="view" :favourite="session.shop?.favouriteSchool ?? null" @choose="screen.record({ type: 'school-chosen', payload: { school: $event } })" @back="back" />
       <SidePanels v-else :kind="panel.kind" :view="view" :log="bench.log.value" :settable="screen.settable.value" :shortcuts-on="shortcutsOn" :trying-blade="next.trial !== null" @back="back" @choose="choose" @retract="screen.retract($event)" @shortcuts="shortcutsOn = !shortcutsOn" />
       <footer v-if="panel.kind === 'keys'" class="foot">
         <p><b>Last</b> {{ screen.evidence.value }}</p>
@@ -117,7 +127,7 @@ const stopWords = computed(() => {
 .bench > :first-child, .strip { grid-column: 1 / -1; }
 .stage { min-width: 0; min-height: 0; overflow: hidden; }
 .panel { background: var(--sheet); border-left: 1.5px solid var(--ink); padding: 18px 24px 14px; display: grid; grid-template-rows: auto minmax(172px, auto) auto auto minmax(0, 1fr); min-height: 0; overflow: auto; align-content: start; position: relative; }
-.panel > :deep(.notices) { grid-row: 1; } .panel > :deep(.next) { grid-row: 2; } .panel > :deep(.keys) { grid-row: 3; }
+.panel > :deep(.notices) { grid-row: 1; } .panel > :deep(.next) { grid-row: 2; } .panel > :deep(.keys) { grid-row: 3; } .panel > :deep(.also) { grid-row: 4; }
 .panel > :deep(.ask), .panel > :deep(.side), .panel > :deep(.undo), .panel > :deep(.closed) { grid-row: 2 / 6; }
 .foot { grid-row: 5; align-self: end; border-top: 1px solid var(--line); margin-top: 10px; padding-top: 12px; display: grid; grid-template-columns: minmax(0, 1fr) auto auto; gap: 10px; align-items: center; }
 .foot p { font-size: 15.5px; line-height: 1.25; color: var(--ink2); overflow: hidden; display: -webkit-box; -webkit-line-clamp: 2; line-clamp: 2; -webkit-box-orient: vertical; } .foot b { color: var(--ink); }
@@ -135,6 +145,7 @@ const stopWords = computed(() => {
   .stage { order: 5; overflow: visible; flex: 1; }
   .phone-caution { display: block !important; order: 6; padding: 8px 16px; font-size: 15px; line-height: 1.3; } .phone-caution .link { min-height: 30px; padding: 2px 0; }
   .panel > :deep(.keys) { order: 7; position: sticky; bottom: 61px; z-index: 3; background: var(--sheet); padding: 12px 16px 0; border-top: 1px solid var(--ink); }
+  .panel > :deep(.also) { order: 6; padding: 4px 16px 8px; }
   .foot { order: 8; align-self: stretch; position: sticky; bottom: 0; z-index: 3; background: var(--sheet); margin: 0; border: 0; padding: 8px 16px; height: 61px; grid-template-columns: minmax(0, 1fr) auto auto; }
 }
 </style>

@@ -1,7 +1,10 @@
-import { type Engine, engineSchema } from '../../core/engine'
+import type { z } from 'zod'
+import { type Engine, engineSchema } from '../../../core/engine'
+
+type Given = z.input<typeof engineSchema>
 
 /** Makers, models and figures are invented. */
-const single = (changes: Omit<Engine, 'cylinders' | 'valves' | 'setWhen' | 'coldLimitC'> & { valves?: Engine['valves'] }): Engine => engineSchema.parse({
+const single = (changes: Omit<Given, 'cylinders' | 'valves' | 'setWhen' | 'coldLimitC'> & { valves?: Given['valves'] }): Engine => engineSchema.parse({
   cylinders: [{ id: 'only', name: 'Cylinder', firingAngleDeg: 0 }],
   valves: [
     { id: 'intake', cylinderId: 'only', role: 'intake', name: 'Intake', headX: 0.5, headY: 0.7 },
@@ -66,5 +69,47 @@ export const MINNOW = {
     tools: '9 mm ring spanner, square key, 16 mm plug socket', plugGap: '0.8 mm', coverPattern: 'crosswise', gasket: 'O-ring, oil it; new when flat',
     stripDown: ['Seat box', 'Cooling duct, 2 screws'], interval: { use: 4000, months: 12 },
     source: 'Zephrin workshop manual M125, p. 4-12', sourceDate: '2024-09-09',
+  }),
+}
+
+export const PLOVER = {
+  maker: 'Zephrin', model: 'Plover 200-4', code: 'ZP200-4', kind: 'Scooter',
+  engine: single({
+    strokeMm: 55.6, rodMm: 99, layout: 'overhead cam',
+    valves: (['intake', 'exhaust'] as const).flatMap(role => [1, 2].map(n => ({ id: `${role}-${n}`, cylinderId: 'only', role, name: `${role === 'intake' ? 'Intake' : 'Exhaust'} ${n}`, headX: n === 1 ? 0.3 : 0.7, headY: role === 'intake' ? 0.7 : 0.29 }))),
+    cam: { checkLiftMm: 1, intakeOpensBeforeTdcDeg: 9, intakeClosesAfterBdcDeg: 39, exhaustOpensBeforeBdcDeg: 40, exhaustClosesAfterTdcDeg: 7 },
+    decompressor: { kind: 'none' },
+    marks: [{ letter: 'T', angleDeg: 0, kind: 'top' }, { letter: 'F', angleDeg: 349, kind: 'fire' }, { letter: '‖', angleDeg: 331, kind: 'advance' }], markWindow: 'the fan-side window',
+    camMarks: [{ words: 'the sprocket’s single dot points at the head edge', angleDeg: 0 }],
+    turning: { direction: 'clockwise', seenFrom: 'the right', means: 'the fan nut' },
+    clearance: {
+      intake: { form: 'limits', minMm: 0.08, maxMm: 0.13, text: '0.08–0.13', unit: 'mm' },
+      exhaust: { form: 'limits', minMm: 0.15, maxMm: 0.20, text: '0.15–0.20', unit: 'mm' },
+    },
+    adjuster: { kind: 'valve-end', pitchMm: 0.5, pitchAssumed: false, rockerRatio: 1, head: 'square' },
+    torques: { locknutNm: 7, coverNm: 9, plugNm: 12 },
+    tools: '8 mm ring spanner, square key, 14 mm plug socket', plugGap: '0.8 mm', coverPattern: 'crosswise', gasket: 'oil it; new when flat',
+    stripDown: ['Seat box', 'Fan cowl, 4 screws'], interval: { use: 6000, months: 12 },
+    source: 'Zephrin workshop manual P200, p. 3-21', sourceDate: '2025-02-17',
+  }),
+}
+
+export const RIDGE = {
+  maker: 'Karnok', model: 'Ridge 420', code: 'KR420-D', kind: 'ATV',
+  engine: single({
+    strokeMm: 71.5, rodMm: 121, layout: 'overhead cam',
+    cam: { checkLiftMm: 1, intakeOpensBeforeTdcDeg: 5, intakeClosesAfterBdcDeg: 33, exhaustOpensBeforeBdcDeg: 36, exhaustClosesAfterTdcDeg: 5 },
+    decompressor: { kind: 'arc', role: 'exhaust', fromDeg: -118, toDeg: 12 },
+    marks: [{ letter: 'T', angleDeg: 0, kind: 'top' }, { letter: 'F', angleDeg: 350, kind: 'fire' }], markWindow: 'the hole in the left cover',
+    turning: { direction: 'anticlockwise', seenFrom: 'the left', means: 'the recoil pulley bolt' },
+    clearance: {
+      intake: { form: 'limits', minMm: 0.09, maxMm: 0.14, text: '0.09–0.14', unit: 'mm' },
+      exhaust: { form: 'limits', minMm: 0.16, maxMm: 0.21, text: '0.16–0.21', unit: 'mm' },
+    },
+    adjuster: { kind: 'valve-end', pitchMm: 0.75, pitchAssumed: false, rockerRatio: 1, head: 'slot' },
+    torques: { locknutNm: 12, coverNm: 11, plugNm: 16 },
+    tools: '12 mm ring spanner, slot driver, 18 mm plug socket', plugGap: '0.8 mm', coverPattern: 'crosswise', gasket: 'new each time',
+    stripDown: ['Seat', 'Left side panel', 'Fuel tank shroud'], interval: { use: 1500, months: 12 },
+    source: 'Karnok service handbook R420, sheet 18', sourceDate: '2024-01-30',
   }),
 }

@@ -1,0 +1,62 @@
+<script setup lang="ts">
+import Button from 'primevue/button'
+import InputText from 'primevue/inputtext'
+import { computed, ref } from 'vue'
+import { type Happening, type JobView, offeredWords, payloadSchemas, turnsToTell, turnTold } from '~~/core/job'
+
+/** Anything else that was seen, felt or done with the crank: what would tell most stands first. */
+const props = defineProps<{ view: JobView }>()
+const emit = defineEmits<{ record: [happening: Happening], back: [] }>()
+const offered = computed(() => offeredWords(props.view))
+const turns = computed(() => turnsToTell(props.view))
+const first = computed(() => offered.value.filter(q => q.share > 0))
+const rest = computed(() => offered.value.filter(q => q.share === 0))
+const degrees = ref('')
+const wrong = ref('')
+
+function tellTurn(back: boolean): void {
+  const given = /^\s*(\d+(?:[.,]\d+)?)\s*°?\s*$/.exec(degrees.value)
+  const deg = given ? Number(given[1]!.replace(',', '.')) : Number.NaN
+  const happening = turnTold(back ? -deg : deg)
+  const parsed = payloadSchemas.crank.safeParse(happening.payload)
+  if (Number.isNaN(deg)) wrong.value = 'Give the degrees as a figure, such as 90: a quarter turn.'
+  else if (parsed.success) emit('record', happening)
+  else wrong.value = parsed.error.issues[0]?.message ?? 'That is not a turn.'
+}
+</script>
+
+<template>
+  <div class="side evidence">
+    <div class="title"><h2>Seen, felt or turned</h2><button type="button" class="quiet" @click="emit('back')">Back <kbd>Esc</kbd></button></div>
+    <div class="scroll" tabindex="0" role="region" aria-label="What may be said">
+      <h3>Here, what tells most first</h3>
+      <div v-for="q in [...first, ...rest]" :key="q.ask" class="ask" :class="{ idle: q.share === 0 }" data-testid="offered">
+        <p>{{ q.ask }}<span class="share" :title="q.share === 0 ? 'tells nothing more here' : 'how much it would tell now'"><i :style="{ width: `${Math.max(4, q.share * 100)}%` }" /></span></p>
+        <div class="answers"><button v-for="a in q.answers" :key="a.title" type="button" class="quiet" @click="emit('record', a.happening)">{{ a.title }}</button></div>
+      </div>
+      <h3>The crank was turned</h3>
+      <form class="turn" @submit.prevent="tellTurn(false)">
+        <label for="turned-by">By how many degrees</label>
+        <InputText id="turned-by" v-model="degrees" inputmode="decimal" placeholder="90" autocomplete="off" :invalid="!!wrong" :aria-describedby="wrong ? 'turned-wrong' : undefined" />
+        <Button type="submit" label="Forward" /><button type="button" class="quiet" @click="tellTurn(true)">Back a bit</button>
+        <p v-if="wrong" id="turned-wrong" class="wrong" role="alert">{{ wrong }}</p>
+      </form>
+      <div class="turns"><button v-for="t in turns" :key="t.title" type="button" class="quiet" @click="emit('record', t.happening)">{{ t.title }}</button></div>
+    </div>
+  </div>
+</template>
+
+<style scoped>
+.evidence { display: grid; grid-template-rows: auto minmax(0, 1fr); gap: 10px; min-height: 0; height: 100%; }
+.title { display: flex; justify-content: space-between; align-items: center; } h2 { font-size: 24px; }
+.scroll { overflow: auto; display: grid; gap: 4px; align-content: start; padding-right: 6px; }
+h3 { font-size: 16px; color: var(--petrol); padding-top: 6px; }
+.ask { padding: 6px 0 8px; border-bottom: 1px solid var(--line); }
+.ask p { font: 600 16.5px/1.25 var(--figures); display: flex; justify-content: space-between; gap: 12px; align-items: center; }
+.ask.idle p { color: var(--ink3); }
+.share { flex: none; width: 56px; height: 8px; background: var(--sunk); display: block; } .share i { display: block; height: 100%; background: var(--petrol); } .idle .share i { background: var(--edge); }
+.answers { display: flex; flex-wrap: wrap; gap: 6px; padding-top: 6px; } .answers .quiet { min-height: 44px; background: var(--white); text-align: left; line-height: 1.15; padding-block: 6px; }
+.turn { display: grid; grid-template-columns: 1fr auto auto; gap: 6px 8px; align-items: center; padding: 4px 0 8px; } .turn label, .turn .wrong { grid-column: 1 / -1; font-size: 16px; } .turn input { min-height: 48px; width: 100%; font-size: 18px; }
+.turn :deep(.p-button) { min-height: 48px; }
+.turns { display: grid; gap: 6px; } .turns .quiet { min-height: 48px; text-align: left; line-height: 1.2; padding-block: 8px; background: var(--white); }
+</style>

@@ -1,0 +1,80 @@
+import { type Clearance, type Engine, type Mark, type Place, signedWay, type Valve } from '~~/core/engine'
+import { FigureError, parseLength } from '~~/core/units'
+
+/** One clearance as it is typed: “0.08–0.12”, “0.16 ± 0.03”, “4 thou”. @throws FigureError with what to type instead */
+export function parseClearance(text: string, unit: 'mm' | 'thou'): Clearance {
+  const value = (part: string) => parseLength(part, unit)
+  const tolerance = /^(.+?)(?:±|\+\/-|\+-)(.+)$/.exec(text)
+  if (tolerance) {
+    const toleranceUnit = value(tolerance[2]!).unit
+    const figure = parseLength(tolerance[1]!, toleranceUnit)
+    return { form: 'tolerance', figureMm: figure.mm, toleranceMm: value(tolerance[2]!).mm, text: text.trim(), unit: figure.unit }
+  }
+  const range = /^(.+?)(?:–|—|-|\bto\b)(.+)$/.exec(text)
+  if (range) {
+    const max = value(range[2]!)
+    return { form: 'limits', minMm: parseLength(range[1]!, max.unit).mm, maxMm: max.mm, text: text.trim(), unit: max.unit }
+  }
+  const figure = value(text)
+  return { form: 'bare', figureMm: figure.mm, text: text.trim(), unit: figure.unit }
+}
+
+const parts = (text: string, at: RegExp): string[] => text.split(at).map(part => part.trim()).filter(Boolean)
+/** Words and an angle at their end: “T L 180”. */
+function wordsAndAngle(part: string, example: string): { words: string, deg: number } {
+  const match = /^(.+?)\s+(-?\d+(?:[.,]\d+)?)°?$/.exec(part)
+  if (!match) throw new FigureError(part, `cannot be read. Type it such as ${example}.`)
+  return { words: match[1]!, deg: Number(match[2]!.replace(',', '.')) }
+}
+
+const kindOf = (letter: string): Mark['kind'] => /^f\b/i.test(letter) ? 'fire' : /^(a\b|‖|\|\|)/i.test(letter) ? 'advance' : 'top'
+/** Marks as typed: “T L 0, F 346, T R 180”. F fires; A and a double line are advance marks; all else is top. */
+export const parseMarks = (text: string): Mark[] => parts(text, /[,;\n]/).map((part) => {
+  const { words: letter, deg: angleDeg } = wordsAndAngle(part, 'letter and degrees: T 0, F 346')
+  return { letter, angleDeg, kind: kindOf(letter) }
+})
+
+/** Cylinders as typed, each with its firing angle: “Left 0, Right 360”. */
+export const parseCylinders = (text: string): Engine['cylinders'] => parts(text, /[,;\n]/).map((part, i) => {
+  const { words: name, deg: firingAngleDeg } = wordsAndAngle(part, 'name and firing angle: Left 0, Right 360')
+  return { id: `cylinder-${i + 1}`, name, firingAngleDeg }
+})
+
+/** Cam signs as typed, a line each: how it looks when right, and the angle. */
+export const parseCamMarks = (text: string): Engine['camMarks'] => parts(text, /[;\n]/).map((part) => {
+  const { words, deg: angleDeg } = wordsAndAngle(part, 'words and degrees: the two dots face each other 0')
+  return { words, angleDeg }
+})
+
+const PLACE_HELP = 'a mark’s letter, “top Left”, “rod 6 mm Left” or “sign 1”'
+function parsePlace(text: string, engine: Pick<Engine, 'cylinders' | 'marks'>, deg: number): Place {
+  const markIndex = engine.marks.findIndex(m => m.letter.toLowerCase() === text.toLowerCase() && Math.abs(signedWay(m.angleDeg, deg, 360)) < 90)
+  if (markIndex >= 0) return { kind: 'mark', markIndex }
+  const cylinder = (name: string | undefined) => {
+    const found = engine.cylinders.find(c => c.name.toLowerCase() === (name ?? engine.cylinders[0]?.name ?? '').toLowerCase())
+    if (!found) throw new FigureError(name ?? '', `is no cylinder here. They are: ${engine.cylinders.map(c => c.name).join(', ')}.`)
+    return found.id
+  }
+  const top = /^top(?:\s+(.+))?$/i.exec(text)
+  if (top) return { kind: 'piston-top', cylinderId: cylinder(top[1]) }
+  const rod = /^rod\s+(\d+(?:[.,]\d+)?)\s*(?:mm)?(?:\s+(.+))?$/i.exec(text)
+  if (rod) return { kind: 'rod-drop', dropMm: Number(rod[1]!.replace(',', '.')), cylinderId: cylinder(rod[2]) }
+  const sign = /^sign\s+(\d)$/i.exec(text)
+  if (sign) return { kind: 'cam-mark', camMarkIndex: Number(sign[1]) - 1 }
+  throw new FigureError(text, `is no place of this engine. Give ${PLACE_HELP}.`)
+}
+
+/** The maker’s stops as typed, a line each: “14 P: left intake, left exhaust”. */
+export const parseStops = (text: string, engine: Pick<Engine, 'cylinders' | 'marks'>, valves: Pick<Valve, 'id' | 'name'>[]): Engine['makersStops'] => parts(text, /\n/).map((line) => {
+  const match = /^(\d+(?:[.,]\d+)?)°?\s+([^:]+?)\s*:\s*(.*)$/.exec(line)
+  if (!match) throw new FigureError(line, 'cannot be read. Type degrees, place, colon, valves, such as 14 P: left intake, left exhaust.')
+  const crankDeg = Number(match[1]!.replace(',', '.'))
+  return {
+    crankDeg, place: parsePlace(match[2]!, engine, crankDeg),
+    valveIds: parts(match[3]!, /,/).map((name) => {
+      const valve = valves.find(v => v.name.toLowerCase() === name.toLowerCase())
+      if (!valve) throw new FigureError(name, `is no valve here. They are: ${valves.map(v => v.name.toLowerCase()).join(', ')}.`)
+      return valve.id
+    }),
+  }
+})

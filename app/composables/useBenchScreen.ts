@@ -1,5 +1,5 @@
 import { computed, ref, watch, type ComputedRef } from 'vue'
-import { clearanceOf, type AnswerKey, bladeWords, clashWords, eventWords, type Happening, isCold, type JobEvent, latestReading, latestVerdict, needsSetting, positionWithout, turnWords, valveNames } from '~~/core/job'
+import { clearanceOf, type AnswerKey, bladeWords, type ClashWords, clashWords, eventWords, type Happening, isCold, type JobEvent, latestReading, latestVerdict, needsSetting, positionWithout, turnWords, valveNames } from '~~/core/job'
 import { intervalWords, limitsOf, targetOf } from '~~/core/feeler'
 import { formatLength, thouFromMm } from '~~/core/units'
 import type { Field } from '../components/bench/AskForm.vue'
@@ -9,6 +9,8 @@ import { useSessionStore } from '../stores/session'
 import type { useBench } from './useBench'
 
 export type Panel = { kind: 'keys' | 'blade' | 'more' | 'log' | 'help' | 'evidence' | 'reasons' | 'school' } | { kind: 'ask', asks: Field } | { kind: 'undo', event: JobEvent }
+
+const clashKey = (clash: ClashWords): string => [clash.newestId, clash.newest, ...clash.against.map(f => f.id)].join()
 
 /** What the Bench's panel shows and what its answers record: the blade and turn chosen on the stage are put in. */
 export function useBenchScreen(bench: ReturnType<typeof useBench>, jobId: number) {
@@ -44,6 +46,7 @@ export function useBenchScreen(bench: ReturnType<typeof useBench>, jobId: number
     await bench.answer(happening)
   }
   async function press(index: number): Promise<void> {
+    if (clash.value && panel.value.kind === 'keys') return clashKeys.value[index]?.act()
     const key = keys.value[index]
     if (!key || panel.value.kind !== 'keys' || !isOpen.value) return
     if (key.asks === 'school') panel.value = { kind: 'school' }
@@ -112,12 +115,29 @@ export function useBenchScreen(bench: ReturnType<typeof useBench>, jobId: number
   const without = ref<string | null>(null)
   watch([() => panel.value.kind, () => bench.log.value.length], () => { without.value = null })
   const pictured = computed(() => view.value && without.value !== null ? { ...view.value, position: positionWithout(view.value, without.value) } : view.value)
-  const clash = computed(() => view.value && next.value && ['find', 'measure', 'set', 'prove'].includes(next.value.step) ? clashWords(view.value) : null)
+  /** A clash that was seen and let stand is not shown again. */
+  const letStand = ref('')
+  const clash = computed(() => {
+    if (!view.value || !next.value || !isOpen.value || !['find', 'measure', 'set', 'prove'].includes(next.value.step)) return null
+    const words = clashWords(view.value)
+    return words && clashKey(words) !== letStand.value ? words : null
+  })
+  /** What can be done about a clash: look again at the cheaper, take one back, or let both stand. */
+  const clashKeys = computed((): { title: string, help: string, act: () => void }[] => {
+    const words = clash.value
+    if (!words) return []
+    return [
+      ...words.lookAgain ? [{ title: 'Look again', help: words.lookAgain, act: () => { panel.value = { kind: 'evidence' } } }] : [],
+      { title: 'Take the newest back', help: words.newest, act: () => retractId(words.newestId) },
+      { title: 'Take the earlier back', help: words.against[0]?.words ?? '', act: () => retractId(words.against[0]!.id) },
+      { title: 'Let both stand', help: 'the belief weighs them', act: () => { letStand.value = clashKey(words) } },
+    ]
+  })
   /** Takes back the answer that a clash or a reason names. */
   const retractId = (eventId: string) => {
     const event = bench.log.value.find(e => e.id === eventId)
     if (event) void retract(event)
   }
 
-  return { without, pictured, clash, retractId, panel, bladeMm, turnDeg, keys, instruction, record, press, chooseBlade, retract, undo, isOpen, activeValve, strip, topMm, settable, saved, evidence, head }
+  return { without, pictured, clash, clashKeys, retractId, panel, bladeMm, turnDeg, keys, instruction, record, press, chooseBlade, retract, undo, isOpen, activeValve, strip, topMm, settable, saved, evidence, head }
 }

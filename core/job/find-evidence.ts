@@ -1,5 +1,5 @@
 import { cylinderById, type Engine, type Place, valveById } from '../engine'
-import { type BeliefArc, type Effect, effectsOf, locateWithout, type Offered, type Observation, placesToTell, type Position, questions } from '../position'
+import { type Effect, effectsOf, type Likeliest, locateWithout, type Offered, type Observation, placesToTell, type Position, questions } from '../position'
 import { SCHOOL_CAUTION, SCHOOL_HELP, SCHOOL_NAMES, listed, placeWords, untilWords } from './words'
 import { type School, schoolsFor, topPlace } from '../stops'
 import { eventWords } from './event-words'
@@ -8,8 +8,8 @@ import type { JobView } from './view'
 
 /** One answer that may be given unasked. */
 export interface Told { title: string, happening: Happening }
-/** A thing that can be looked at or felt here: in words, its answers, and how much of what is worth knowing it tells, 0 to 1. */
-export interface OfferedWords { ask: string, answers: Told[], share: number }
+/** A thing that can be looked at or felt here: in words, its answers, how much of a bit it would tell now, at most 1, and what was answered already. */
+export interface OfferedWords { ask: string, answers: Told[], share: number, answered: string | null }
 
 const said = (title: string, ...observations: Observation[]): Told => ({ title, happening: { type: 'crank', payload: { observations } } })
 const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1)
@@ -31,6 +31,7 @@ function askWords(engine: Engine, q: Offered): string {
 function answerWords(engine: Engine, o: Observation): string {
   switch (o.kind) {
     case 'rocker': return o.slack ? 'Slack' : 'No play'
+    case 'blade': return o.went ? 'Slack' : 'No play'
     case 'push-rods': return o.level ? 'Level' : 'Not level'
     case 'rocked': return o.still ? 'Both still' : 'One stirs'
     case 'thumb': return o.pressure ? 'Pressure' : 'None'
@@ -51,9 +52,10 @@ const WORTH_ASKING_BITS = 0.005
 /** What this engine offers to look at or feel here, in its own words, that which would tell most now first. */
 export function offeredWords(view: JobView): OfferedWords[] {
   const { engine } = view.pin.spec
-  const all = questions(view.model, view.position.belief, view.state.noted, view.position.lashDeg)
-  const most = Math.max(WORTH_ASKING_BITS, ...all.map(q => q.bits))
-  return all.map(q => ({ ask: askWords(engine, q), share: q.bits < WORTH_ASKING_BITS ? 0 : q.bits / most, answers: q.answers.map(o => said(answerWords(engine, o), o)) }))
+  return questions(view.model, view.position.belief, view.state.noted, view.position.lashDeg).map(q => ({
+    ask: askWords(engine, q), share: q.bits < WORTH_ASKING_BITS ? 0 : Math.min(1, q.bits),
+    answered: q.answered && answerWords(engine, q.answered), answers: q.answers.map(o => said(answerWords(engine, o), o)),
+  }))
 }
 
 /** How the crank may have been turned without being asked to. */
@@ -85,7 +87,8 @@ export interface EffectWords {
   clashes: boolean
 }
 
-const arcWords = ({ name, probability, sweepDeg }: BeliefArc): string => sweepDeg > 700 ? 'anywhere' : `${name}, ${Math.round(probability * 100)} %`
+const sureWords = (probability: number): string => probability > 0.995 ? 'over 99 %' : `${Math.round(probability * 100)} %`
+const placeAndChance = (likeliest: Likeliest): string => likeliest ? `${likeliest.name}, ${sureWords(likeliest.probability)}` : 'anywhere'
 const IDLE = { 'replaced': 'replaced by a later answer', 'turned back': 'the crank had been turned back: the cam lagged behind' }
 const eventOf = (id: string): string => id.split(':')[0]!
 
@@ -100,7 +103,7 @@ export function reasons(view: JobView): EffectWords[] {
   return [...groups].map(([eventId, effects]) => ({
     eventId,
     words: capital(listed(effects.map(e => wordsOf(engine, e.noted.observation)))),
-    before: arcWords(effects[0]!.before), after: arcWords(effects.at(-1)!.after),
+    before: placeAndChance(effects[0]!.before), after: placeAndChance(effects.at(-1)!.after),
     bits: effects.reduce((sum, e) => sum + e.bits, 0),
     idle: effects.every(e => e.idle !== null) ? IDLE[effects[0]!.idle!] : '',
     clashes: effects.some(e => e.clashes),

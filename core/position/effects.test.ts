@@ -12,11 +12,11 @@ describe('what each answer did', () => {
   const model = positionModel(engineOf())
   it('T halves where it may be, the first rocker tells the stroke, the second makes sure', () => {
     const [toT, first, second] = effectsOf(model, noted({ kind: 'move', to: T }, rocker('intake', true), rocker('exhaust', true)))
-    expect(toT).toMatchObject({ before: { name: 'anywhere' }, bits: 0, clashes: false })
-    expect(toT!.after.probability).toBeLessThan(0.6)
+    expect(toT).toMatchObject({ before: null, bits: 0, clashes: false })
+    expect(toT!.after!.probability).toBeLessThan(0.6)
     expect(first!.bits).toBeGreaterThan(0.4)
     expect(second).toMatchObject({ after: { name: 'compression TDC' } })
-    expect(second!.after.probability).toBeGreaterThan(first!.after.probability)
+    expect(second!.after!.probability).toBeGreaterThan(first!.after!.probability)
   })
   it('an answer that a later one replaced counts for nothing, and says so', () => {
     const [, replaced, now] = effectsOf(model, noted({ kind: 'move', to: T }, rocker('intake', false), rocker('intake', true)))
@@ -32,7 +32,7 @@ describe('what each answer did', () => {
     const memory = locateMemory()
     locate(twin, list, { memory })
     const last = effectsOf(twin, list, memory).at(-1)!.after
-    expect(last).toEqual(locate(twin, list).arcs[0])
+    expect(last!.name).toBe(locate(twin, list).arcs[0]!.name)
     expect(effectsOf(twin, list)).toEqual(effectsOf(twin, list, memory))
   })
 })

@@ -1,18 +1,21 @@
-import { arcsOf, type BeliefArc, crankChance } from './arcs'
+import { crankChance, nameOfAngle } from './arcs'
 import { openBelief } from './belief'
 import { findClash } from './clash'
 import { folded, type LocateMemory, segments } from './fold'
 import { locate, type Position } from './locate'
-import { CELLS } from './grid'
+import { CELL_DEG, CELLS } from './grid'
 import type { PositionModel } from './model'
 import { isCamSide, movesCrank, type Noted } from './observation'
+
+/** Where the crank most likely stands, as people call it, and how sure that is; null while it may be anywhere. */
+export type Likeliest = { name: string, probability: number } | null
 
 /** What one answer did to the belief. */
 export interface Effect {
   noted: Noted
   /** Where the crank most likely stood before and after it. */
-  before: BeliefArc
-  after: BeliefArc
+  before: Likeliest
+  after: Likeliest
   /** Information gained about the crank's place, in bits; 0 for a turn, which carries the belief along. */
   bits: number
   /** It counts for nothing: replaced by a later answer of the same thing, or said while the cam lagged behind. */
@@ -27,6 +30,18 @@ function gain(before: Float64Array, after: Float64Array): number {
   return Math.max(0, bits)
 }
 
+/** The chance counted with the likeliest angle reaches so far to each side. */
+const NEAR_DEG = 30
+
+function likeliestOf(model: PositionModel, chance: Float64Array): Likeliest {
+  let peak = 0
+  for (let i = 1; i < CELLS; i++) if (chance[i]! > chance[peak]!) peak = i
+  if (chance[peak]! < 1.5 / CELLS) return null
+  let probability = 0
+  for (let off = -NEAR_DEG / CELL_DEG; off <= NEAR_DEG / CELL_DEG; off++) probability += chance[(peak + off + CELLS) % CELLS]!
+  return { name: nameOfAngle(model.engine, peak * CELL_DEG), probability: Math.min(1, probability) }
+}
+
 /**
  * What each answer did to the belief, in working order: the reasons for where the crank is said to be.
  * @param noted all observations of the job
@@ -35,16 +50,15 @@ function gain(before: Float64Array, after: Float64Array): number {
 export function effectsOf(model: PositionModel, noted: Noted[], memory?: LocateMemory): Effect[] {
   const kept = new Set(segments(noted).flatMap(s => s.move ? [s.move, ...s.answers] : s.answers))
   const before = { crank: crankChance(openBelief(model)), lashDeg: 0 }
-  const arcFor = (chance: Float64Array) => arcsOf(model.engine, chance)[0]!
   return noted.map((entry, i) => {
-    const earlier = arcFor(before.crank)
+    const earlier = likeliestOf(model, before.crank)
     if (!kept.has(entry)) return { noted: entry, before: earlier, after: earlier, bits: 0, idle: 'replaced', clashes: false }
     const lags = before.lashDeg > 0 && isCamSide(entry.observation)
     const upTo = noted.slice(0, i + 1).filter(n => kept.has(n))
     const now = folded(model, upTo, memory)
     const crank = crankChance(now.belief)
     const effect: Effect = {
-      noted: entry, before: earlier, after: arcFor(crank), bits: movesCrank(entry.observation) ? 0 : gain(before.crank, crank),
+      noted: entry, before: earlier, after: likeliestOf(model, crank), bits: movesCrank(entry.observation) ? 0 : gain(before.crank, crank),
       idle: lags ? 'turned back' : null, clashes: findClash(model, upTo, memory) !== null,
     }
     Object.assign(before, { crank, lashDeg: now.lashDeg })

@@ -17,8 +17,8 @@ export type Question
     | { kind: 'valve seen', valveId: string, answers: Observation[] }
     | { kind: 'rod', cylinderId: string, answers: Observation[] }
 
-/** A question with the information that its answer is expected to bring about the crank's place and the valves, in bits. */
-export type Offered = Question & { bits: number }
+/** A question with the information that its answer is expected to bring, in bits; 0 for one that was answered here already, with that answer. */
+export type Offered = Question & { bits: number, answered: Observation | null }
 
 const seen = (place: Place): Observation => ({ kind: 'seen', place })
 
@@ -66,18 +66,32 @@ function answerTables(model: PositionModel, { answers }: Question): (h: number, 
 /** Cells apart at which the information is summed: it needs no finer grid. */
 const STEP_CELLS = 4
 
+/** Which valves may be measured at a cell, as bits: all that a decision hangs on, beside the valves' clearances. */
+const closedAt = ({ closed }: PositionModel, decompressor: 0 | 1, cell: number): number =>
+  closed.reduce((bits, table, v) => table[decompressor][cell] ? bits | (1 << v) : bits, 0)
+
+/** Information that an answer is expected to bring about which valves are closed and which have no clearance; not about the last degree. */
 function bitsOf(model: PositionModel, { mass }: Belief, question: Question): number {
   const chances = answerTables(model, question)
   const means: number[] = []
   let known = 0
   for (let h = 0; h < model.hypotheses.length; h++) {
+    const classes = new Map<number, { weight: number, answers: number[] }>()
     for (let cell = 0; cell < CELLS; cell += STEP_CELLS) {
       let weight = 0
       for (let i = 0; i < STEP_CELLS; i++) weight += mass[h * CELLS + cell + i]!
-      if (weight < 1e-6) continue
-      const given = chances(h, cell + STEP_CELLS / 2)
-      given.forEach((p, i) => { means[i] = (means[i] ?? 0) + weight * p; known += weight * entropy(p) })
+      if (weight < 1e-7) continue
+      const middle = cell + STEP_CELLS / 2
+      const key = closedAt(model, model.hypotheses[h]!.decompressor, middle)
+      const own = classes.get(key) ?? { weight: 0, answers: [] }
+      own.weight += weight
+      chances(h, middle).forEach((p, i) => { own.answers[i] = (own.answers[i] ?? 0) + weight * p })
+      classes.set(key, own)
     }
+    for (const { weight, answers } of classes.values()) answers.forEach((sum, i) => {
+      means[i] = (means[i] ?? 0) + sum
+      known += weight * entropy(sum / weight)
+    })
   }
   return Math.max(0, means.reduce((sum, p) => sum + entropy(p), 0) - known)
 }
@@ -85,14 +99,17 @@ function bitsOf(model: PositionModel, { mass }: Belief, question: Question): num
 /**
  * What can be looked at or felt here, that which would tell most first.
  * @param lashDeg how much must still be turned forward before cam and valves can be believed: until then they are left out
- * @returns each question with the information its answer is expected to bring, in bits; answered ones of this place are left out
+ * @returns each question with the information its answer is expected to bring, in bits; those answered at this place last
  * Source: mutual information of answer and belief (Cover and Thomas, Elements of Information Theory, ch. 2).
  */
 export function questions(model: PositionModel, belief: Belief, noted: Noted[], lashDeg = 0): Offered[] {
-  const said = new Set(answersHere(noted).map(n => JSON.stringify(subject(n.observation))))
+  const said = new Map(answersHere(noted).map(n => [JSON.stringify(subject(n.observation)), n.observation]))
   return questionsOf(model.engine)
-    .filter(q => !said.has(JSON.stringify(subject(q.answers[0]!))) && !(lashDeg > 0 && q.answers.some(isCamSide)))
-    .map(q => ({ ...q, bits: bitsOf(model, belief, q) }))
+    .filter(q => !(lashDeg > 0 && q.answers.some(isCamSide)))
+    .map((q) => {
+      const answered = said.get(JSON.stringify(subject(q.answers[0]!))) ?? null
+      return { ...q, answered, bits: answered ? 0 : bitsOf(model, belief, q) }
+    })
     .sort((a, b) => b.bits - a.bits)
 }
 

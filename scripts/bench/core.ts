@@ -1,25 +1,45 @@
 import { bladePolicy } from '../../core/feeler'
 import { nextThing, jobTools, viewJob } from '../../core/job'
-import { locate, locateMemory, type Noted, type Observation, observe, openBelief, positionModel } from '../../core/position'
-import type { Place } from '../../core/stops'
+import { adviseBySearch, effectsOf, locate, locateMemory, type Noted, type Observation, positionModel, questions } from '../../core/position'
+import type { Engine, Place } from '../../core/engine'
+import { planStops, schoolsFor } from '../../core/stops'
 import { engineOf, METRIC_BLADES, pinOf } from '../../tests/support/builders'
+import { fourOf, twinOf } from '../../tests/support/engines'
 import { truthOf, wholeJob } from '../../tests/support/whole-job'
 import { row, times } from './measure'
 
 const T: Place = { kind: 'mark', markIndex: 0 }
 
+/** Places of the crank on a twin, each with what was felt there: forty answers with a turn at every fourth. */
+const fortyOn = (engine: Engine): Noted[] => Array.from({ length: 40 }, (_, i) => ({
+  id: `n${i}`, observation: i % 4 === 0 ? { kind: 'turns', turns: 1, to: T } : { kind: 'rocker', valveId: engine.valves[i % 4]!.id, slack: (i >> 2) % 2 === i % 2 },
+}))
+
+/** Position on one kind of twin: each answer through `locate` with all that it gives, snapshots kept as at the bench. */
+async function benchPosition(name: string, engine: Engine): Promise<void> {
+  const model = positionModel(engine)
+  const forty = fortyOn(engine)
+  const begun = forty.slice(0, 5)
+  const memory = locateMemory()
+  locate(model, begun, { memory })
+  const feel: Observation = { kind: 'rocker', valveId: engine.valves[3]!.id, slack: true }
+  row(`${name}: one more feel into locate`, await times(200, i => locate(model, [...begun, { id: `f${i}`, observation: feel }], { memory })), 'goal ≤ 2')
+  row(`${name}: one more turn into locate`, await times(200, i => locate(model, [...begun, { id: `t${i}`, observation: { kind: 'turns', turns: 1, to: T } }], { memory })), 'goal ≤ 5')
+  const long = locateMemory()
+  locate(model, forty, { memory: long })
+  row(`${name}: undo of the last of 40 answers`, await times(200, () => locate(model, forty.slice(0, 39), { memory: long })), 'goal ≤ 15')
+  const position = locate(model, begun, { memory })
+  row(`${name}: next move by weighing (in a worker)`, await times(30, () => adviseBySearch(model, position, begun)), 'goal ≤ 120')
+  row(`${name}: what would tell most`, await times(30, () => questions(model, position.belief, begun)), '')
+  row(`${name}: what each of 40 answers did`, await times(20, () => effectsOf(model, forty, long)), '')
+}
+
 /** The judgement's own times on one core. */
 export async function benchCore(): Promise<void> {
-  const model = positionModel(engineOf({ decompressor: { kind: 'unknown' } }))
-  const feel: Observation = { kind: 'rocker', valveId: 'intake', slack: true }
-  const turned = observe(model, openBelief(model), { kind: 'move', to: T })
-  row('one more feel into the belief', await times(300, () => observe(model, turned, feel)), 'goal ≤ 2')
-  row('one more turn', await times(300, () => observe(model, turned, { kind: 'turns', turns: 1, to: T })), 'goal ≤ 5')
-  const forty: Noted[] = Array.from({ length: 40 }, (_, i) => ({ id: `n${i}`, observation: i % 4 === 0 ? { kind: 'turns', turns: 1, to: T } : { kind: 'rocker', valveId: i % 2 ? 'intake' : 'exhaust', slack: i % 3 > 0 } }))
-  const memory = locateMemory()
-  locate(model, forty, { memory })
-  row('undo of the last of 40 answers', await times(200, i => locate(model, [...forty.slice(0, 39), { id: `u${i}`, observation: feel }].slice(0, 39), { memory })), 'goal ≤ 15')
-  row('the same 40 from the start', await times(50, () => locate(model, forty)), '')
+  await benchPosition('180° twin', twinOf(180))
+  await benchPosition('twin, decompressor not known', twinOf(270, { decompressor: { kind: 'unknown' } }))
+  const four = fourOf()
+  row('plan for four cylinders, all schools', await times(50, () => schoolsFor(four).map(school => planStops(four, school))), 'goal ≤ 20')
   const clearance = engineOf().clearance.intake
   row('next blade, cold policy', await times(50, () => bladePolicy(METRIC_BLADES, clearance)([])), 'goal ≤ 20')
   const policy = bladePolicy(METRIC_BLADES, clearance)

@@ -2,15 +2,15 @@
 import type { AnswerKey } from '~~/core/job'
 
 /** The one next thing, why, and its answers. */
-defineProps<{ label: string, instruction: string, why: string, keys: AnswerKey[], passable: boolean, also: boolean }>()
-defineEmits<{ press: [index: number], pass: [], show: [kind: 'evidence' | 'reasons'] }>()
+defineProps<{ label: string, instruction: string, why: string, keys: Pick<AnswerKey, 'title' | 'help'>[], passable: boolean }>()
+defineEmits<{ press: [index: number], pass: [] }>()
 </script>
 
 <template>
   <div class="next" aria-live="polite">
     <div class="top"><p class="label">{{ label }}</p><button v-if="passable" type="button" class="pass" @click="$emit('pass')">Go on without <kbd>G</kbd></button></div>
     <h1 :class="{ long: instruction.length > 40 }" data-testid="instruction">{{ instruction }}</h1>
-    <p class="why">{{ why }}</p>
+    <slot><p class="why">{{ why }}</p></slot>
   </div>
   <div class="keys" role="group" aria-label="Answers">
     <button v-for="(k, i) in keys" :key="`${instruction}${i}`" type="button" class="key" :data-key="i + 1" @click="$emit('press', i)">
@@ -18,7 +18,6 @@ defineEmits<{ press: [index: number], pass: [], show: [kind: 'evidence' | 'reaso
       <span class="text"><span class="title">{{ k.title }}</span><span class="help">{{ k.help }}</span></span>
     </button>
   </div>
-  <div v-if="also" class="also"><button type="button" class="quiet" @click="$emit('show', 'evidence')">Something else <kbd>E</kbd></button><button type="button" class="quiet" @click="$emit('show', 'reasons')">Why here? <kbd>W</kbd></button></div>
 </template>
 
 <style scoped>
@@ -29,7 +28,6 @@ h1 { font-size: 34px; line-height: 36px; margin-top: 4px; text-wrap: balance; }
 h1.long { font-size: 28px; line-height: 31px; }
 .why { font-size: 17px; line-height: 22px; color: var(--ink2); margin-top: 8px; }
 .keys { display: grid; gap: 9px; align-content: start; }
-.also { display: flex; gap: 8px; padding-top: 10px; } .also .quiet { flex: 1; justify-content: center; }
 .key { grid-template-columns: 40px 1fr; height: 70px; align-items: stretch; width: 100%; }
 .digit { display: grid; place-items: center; border-right: 1px solid var(--line); color: var(--petrol); font: 600 22px/1 var(--figures); }
 .text { padding: 0 16px; align-self: center; min-width: 0; }

@@ -9,8 +9,8 @@ const props = defineProps<{ view: JobView }>()
 const emit = defineEmits<{ record: [happening: Happening], back: [] }>()
 const offered = computed(() => offeredWords(props.view))
 const turns = computed(() => turnsToTell(props.view))
-const first = computed(() => offered.value.filter(q => q.share > 0))
-const rest = computed(() => offered.value.filter(q => q.share === 0))
+/** What was answered here stands after what would still tell something, so that it can be answered anew. */
+const ordered = computed(() => [...offered.value.filter(q => q.share > 0), ...offered.value.filter(q => q.share === 0 && q.answered), ...offered.value.filter(q => q.share === 0 && !q.answered)])
 const degrees = ref('')
 const wrong = ref('')
 
@@ -30,9 +30,9 @@ function tellTurn(back: boolean): void {
     <div class="title"><h2>Seen, felt or turned</h2><button type="button" class="quiet" @click="emit('back')">Back <kbd>Esc</kbd></button></div>
     <div class="scroll" tabindex="0" role="region" aria-label="What may be said">
       <h3>Here, what tells most first</h3>
-      <div v-for="q in [...first, ...rest]" :key="q.ask" class="ask" :class="{ idle: q.share === 0 }" data-testid="offered">
-        <p>{{ q.ask }}<span class="share" :title="q.share === 0 ? 'tells nothing more here' : 'how much it would tell now'"><i :style="{ width: `${Math.max(4, q.share * 100)}%` }" /></span></p>
-        <div class="answers"><button v-for="a in q.answers" :key="a.title" type="button" class="quiet" @click="emit('record', a.happening)">{{ a.title }}</button></div>
+      <div v-for="q in ordered" :key="q.ask" class="ask" :class="{ idle: q.share === 0 }" data-testid="offered">
+        <p><span>{{ q.ask }}<small v-if="q.answered">answered: {{ q.answered }}</small></span><span class="share" :title="q.share === 0 ? 'tells nothing more here' : `would tell ${q.share.toFixed(2)} bits now`"><i :style="{ width: `${Math.max(4, q.share * 100)}%` }" /></span></p>
+        <div class="answers"><button v-for="a in q.answers" :key="a.title" type="button" class="quiet" :aria-pressed="a.title === q.answered" @click="emit('record', a.happening)">{{ a.title }}</button></div>
       </div>
       <h3>The crank was turned</h3>
       <form class="turn" @submit.prevent="tellTurn(false)">
@@ -53,6 +53,7 @@ function tellTurn(back: boolean): void {
 h3 { font-size: 16px; color: var(--petrol); padding-top: 6px; }
 .ask { padding: 6px 0 8px; border-bottom: 1px solid var(--line); }
 .ask p { font: 600 16.5px/1.25 var(--figures); display: flex; justify-content: space-between; gap: 12px; align-items: center; }
+.ask small { display: block; font: 400 14px/1.2 var(--sentences); color: var(--ink2); } .answers [aria-pressed=true] { border: 2px solid var(--petrol); }
 .ask.idle p { color: var(--ink3); }
 .share { flex: none; width: 56px; height: 8px; background: var(--sunk); display: block; } .share i { display: block; height: 100%; background: var(--petrol); } .idle .share i { background: var(--edge); }
 .answers { display: flex; flex-wrap: wrap; gap: 6px; padding-top: 6px; } .answers .quiet { min-height: 44px; background: var(--white); text-align: left; line-height: 1.15; padding-block: 6px; }

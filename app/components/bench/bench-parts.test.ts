@@ -65,7 +65,7 @@ describe('the blade fan', () => {
 describe('the answer panel', () => {
   const keys = ['Free', 'Drag'].map(title => ({ title, help: '', happening: null, asks: null }))
   it('numbers its keys as the keyboard does', async () => {
-    const panel = mount(AnswerPanel, { props: { label: 'l', instruction: 'Try 0.10', why: 'w', keys, passable: true, also: false } })
+    const panel = mount(AnswerPanel, { props: { label: 'l', instruction: 'Try 0.10', why: 'w', keys, passable: true } })
     await panel.findAll('.key')[1]!.trigger('click')
     expect(panel.emitted('press')).toEqual([[1]])
     await panel.find('.pass').trigger('click')

@@ -25,7 +25,11 @@ export function servedWords(engine: Engine, stop: Stop): string {
     const whose = engine.cylinders.length > 1 ? `${cylinderById(engine, cylinders[0]!).name.toLowerCase()} ` : ''
     return `${own.length === 2 ? 'Both' : `All ${own.length}`} ${whose}valves`
   }
-  const words = listed(served.map(v => v.name.toLowerCase()))
+  const whole = cylinders.filter(id => engine.valves.filter(v => v.cylinderId === id).every(v => served.includes(v)))
+  const words = listed([
+    ...whole.map(id => `${own.length === 2 ? 'both' : 'all'} ${cylinderById(engine, id).name.toLowerCase()}`),
+    ...served.filter(v => !whole.includes(v.cylinderId)).map(v => v.name.toLowerCase()),
+  ])
   return words.charAt(0).toUpperCase() + words.slice(1)
 }
 
@@ -37,7 +41,7 @@ export function stopStatement({ pin, model }: JobView, stop: Stop | null): State
   const where = `Stop${which} at ${Math.round(stop.crankDeg)}°`
   if (stop.place.kind === 'rod-drop') return { title: where, words: `Past top, decompressor off: rod ${dropWords(stop.place.dropMm)} down` }
   const margin = marginWords(engine, stop)
-  return { title: where, words: `${servedWords(engine, stop)} shut. ${margin ? margin.split(':')[0]! : engine.cam === null ? 'Cam assumed: meet it well' : 'A decompressor is possible: meet it well'}` }
+  return { title: where, words: `${servedWords(engine, stop)} shut. ${margin ? margin.split(':')[0]!.replace(' to spare', ' spare') : engine.cam === null ? 'Cam assumed: meet it well' : 'A decompressor is possible: meet it well'}` }
 }
 
 /** How to turn: the drawing turns clockwise, the hand perhaps not. */

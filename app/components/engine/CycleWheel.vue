@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, useId } from 'vue'
-import { type Arc, baseCircle, closedArcs, cylinderById, decompressorArc, type Engine, greatestLiftMm, localAngle, type Role, type Valve, valveLift, wrap } from '~~/core/engine'
+import { type Arc, baseCircle, closedArcs, cylinderById, decompressorArc, type Engine, greatestLiftMm, localAngle, type Role, signedWay, type Valve, valveLift, wrap } from '~~/core/engine'
 import type { BeliefArc } from '~~/core/position'
 import type { Stop } from '~~/core/stops'
 import { at, polarPath, ringPath, textArc, xy } from './geometry'
@@ -19,11 +19,19 @@ const shown = computed(() => props.engine.valves.filter((v, i, all) => all.findI
 const BAND = computed(() => shown.value.length > 4 ? 9 : 15)
 const GAP = computed(() => shown.value.length > 2 ? 2 : 3)
 const disc = computed(() => TRACK - 4 - shown.value.length * (BAND.value + GAP.value) - 2)
+/** Letters of more than one need room at the flanks. */
+const wide = computed(() => props.engine.marks.some(m => m.kind === 'top' && m.letter.length > 1))
 const several = computed(() => props.engine.cylinders.length > 1)
 
 const marks = computed(() => [0, 360].flatMap(turn => props.engine.marks.map((mark, i) => ({ ...mark, key: `${i}-${turn}`, deg: mark.angleDeg + turn }))))
-const hasTop = computed(() => props.engine.marks.some(m => m.kind === 'top'))
-const degrees = computed(() => [90, 180, 270, 360, 450, 540, 630, 0].filter(d => d % 360 !== 0 || !hasTop.value))
+/** Degree figures give way to the letters of top marks. */
+const degrees = computed(() => [90, 180, 270, 360, 450, 540, 630, 0].filter(d => !props.engine.marks.some(m => m.kind === 'top' && Math.abs(signedWay(m.angleDeg, d, 360)) < 24)))
+/** A letter stands outside its tick: beside it on the flanks of the wheel, above or below it at top and bottom. */
+function letterAt(deg: number, letter: string) {
+  const side = Math.sin(deg / 2 * Math.PI / 180)
+  const p = at(C, RIM + 21 - Math.abs(side) * 6, deg)
+  return { x: p.x, y: p.y + 6, anchor: letter.length < 2 || Math.abs(side) < 0.5 ? 'middle' as const : side > 0 ? 'start' as const : 'end' as const }
+}
 /** Rim ticks each 10°, longer each 30°, across the rim each 90°: three paths in all. */
 const TICKS = [{ every: 90, from: RIM_IN, width: 2.4 }, { every: 30, from: RIM - 9, width: 1 }, { every: 10, from: RIM - 5, width: 1 }].map(({ every, from, width }) => ({
   width, d: Array.from({ length: 720 / every }, (_, i) => `M ${xy(at(C, from, i * every))} L ${xy(at(C, RIM, i * every))}`).join(' '),
@@ -96,7 +104,7 @@ const shownDeg = computed(() => Math.round(wrap(props.crankDeg)))
 </script>
 
 <template>
-  <svg class="wheel" :viewBox="compact ? '0 0 512 512' : '-34 0 580 512'" role="img" :aria-label="anywhere ? 'Cycle wheel: the crank may be anywhere' : `Cycle wheel: crank most likely at ${shownDeg}°, ${arcs[0]?.name}`" :data-crank="crankDeg.toFixed(1)">
+  <svg class="wheel" :viewBox="compact ? wide ? '-24 -4 560 520' : '0 0 512 512' : '-34 0 580 512'" role="img" :aria-label="anywhere ? 'Cycle wheel: the crank may be anywhere' : `Cycle wheel: crank most likely at ${shownDeg}°, ${arcs[0]?.name}`" :data-crank="crankDeg.toFixed(1)">
     <circle :cx="C.x" :cy="C.y" :r="RIM" fill="var(--sunk)" stroke="var(--ink)" stroke-width="1.5" />
     <circle :cx="C.x" :cy="C.y" :r="RIM_IN" fill="var(--sheet)" stroke="var(--ink)" stroke-width="1" />
     <circle :cx="C.x" :cy="C.y" :r="TRACK" fill="none" stroke="var(--line)" stroke-width="1" />
@@ -112,7 +120,7 @@ const shownDeg = computed(() => Math.round(wrap(props.crankDeg)))
     <g v-for="mark in marks" :key="mark.key" :class="['mark', mark.kind]">
       <path v-if="mark.kind !== 'advance'" :d="`M ${xy(at(C, RIM + 3, mark.deg))} L ${xy(at(C, RIM + 11, mark.deg))}`" stroke="var(--ink)" :stroke-width="mark.kind === 'top' ? 4 : 1.6" />
       <template v-else><path v-for="off in [-3, 3]" :key="off" :d="`M ${xy(at(C, RIM + 3, mark.deg + off))} L ${xy(at(C, RIM + 11, mark.deg + off))}`" stroke="var(--ink)" stroke-width="1.6" /></template>
-      <text v-if="mark.kind === 'top' || (!compact && mark.kind !== 'advance')" :x="at(C, RIM + 21, mark.deg).x" :y="at(C, RIM + 21, mark.deg).y + 6" text-anchor="middle" :font-size="compact ? 24 : mark.kind === 'top' ? 18 : 15" :font-weight="mark.kind === 'top' ? 700 : 500">{{ mark.letter }}</text>
+      <text v-if="mark.kind === 'top' || (!compact && mark.kind !== 'advance')" :x="letterAt(mark.deg, mark.letter).x" :y="letterAt(mark.deg, mark.letter).y" :text-anchor="letterAt(mark.deg, mark.letter).anchor" :font-size="compact ? 24 : mark.kind === 'top' ? 18 : 15" :font-weight="mark.kind === 'top' ? 700 : 500">{{ mark.letter }}</text>
     </g>
 
     <g v-for="band in bands" :key="band.valve.id" class="band" :class="{ own: band.own }" :data-valve="band.valve.id">
@@ -138,7 +146,7 @@ const shownDeg = computed(() => Math.round(wrap(props.crankDeg)))
     <path v-for="(o, i) in others" :key="`o${i}`" :d="`M ${xy(o.from)} L ${xy(o.to)}`" stroke="var(--petrol)" stroke-width="1.6" stroke-dasharray="5 4" />
     <path v-if="hand" :d="`M ${xy(hand.from)} L ${xy(hand.to)}`" stroke="var(--petrol)" stroke-width="3" class="hand" />
     <g :transform="`translate(${C.x} ${C.y}) scale(${sectionScale})`" :opacity="anywhere ? 0.4 : 1">
-      <EngineSection :engine="engine" :crank-deg="localDeg" :feel="feel" :labels="!compact" :name="several ? cylinderById(engine, cylinderId).name : null" />
+      <EngineSection :engine="engine" :crank-deg="localDeg" :feel="feel" :labels="!compact" :label-size="Math.max(15, 13 / sectionScale)" :name="several && !compact ? cylinderById(engine, cylinderId).name : null" />
     </g>
   </svg>
 </template>

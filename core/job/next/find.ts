@@ -66,7 +66,7 @@ function moveWhy(view: JobView, { to, why, turnDeg }: Extract<Advice, { kind: 'm
   const round = wentRound(view) ? `Gone round ${timesRound(view) === 1 ? 'once' : `${timesRound(view)} times`}: that is a turn further, not the same stroke. ` : ''
   switch (why) {
     case 'start': return to.kind === 'mark'
-      ? `The line beside ${placeWords(engine, to)} in ${engine.markWindow}. It shows twice in a cycle; the rockers will tell which.`
+      ? `The line beside ${placeWords(engine, to)} in ${engine.markWindow}. It shows twice a cycle; the rockers tell which.`
       : to.kind === 'rod-drop' && stop ? pastTopWords(engine, stop) : placePeriod(to) === 720 ? 'It shows once in a cycle, so it tells the stroke by itself.' : 'The piston tops twice in a cycle; the rockers will tell which. Wood or plastic rod, never steel.'
     case 'neither has play': return `${round}Neither rocker has play: most likely the exhaust TDC. The next one is compression.`
     case 'one has play': return to.kind === 'rod-drop' ? `${round}A decompressor may be holding one open. Past top it has let go: then feel again.` : `${round}Other stroke, or a valve without clearance: one turn on will tell.`
@@ -110,7 +110,7 @@ function feelDraft(view: JobView, { valveIds, why }: Extract<Advice, { kind: 'fe
   const whyWords = why === 'decompressor or clearance'
     ? 'The decompressor has let go here: slack now means that it was the decompressor.'
     : several
-      ? `Both slack means compression of ${whose(engine, a!.cylinderId).trim()}. Neither moving means its exhaust stroke, or two valves without clearance.`
+      ? `Both slack: ${whose(engine, a!.cylinderId).trim()} is on compression. Neither moving: on its exhaust stroke, or two valves without clearance.`
       : 'Both slack means compression. Neither moving means the exhaust TDC, or two valves without clearance.'
   const label = view.state.places > 1 ? 'Feel again, here' : 'One feel should settle it'
   if (a && b) {
@@ -183,8 +183,8 @@ export function findThing(view: JobView, { id }: Requirement): Draft {
   }
 }
 
-/** Two things that cannot both be so: the newest answer and what it does not fit, each in words, and the one that costs least to look at again. */
-export interface ClashWords { newest: string, newestId: string, against: { id: string, words: string }[], lookAgain: string }
+/** Two things that cannot both be so: the newest answer and what it does not fit, each in words, the one that costs least to look at again, or null where none can be, and what to do. */
+export interface ClashWords { newest: string, newestId: string, against: { id: string, words: string }[], lookAgain: string | null, advice: string }
 
 const eventOf = (id: string): string => id.split(':')[0]!
 
@@ -210,6 +210,7 @@ export function clashWords(view: JobView): ClashWords | null {
     newest: listed(clash.newest.map((n, i) => { const words = notedWords(engine, n.observation); return i ? words.toLowerCase() : words })),
     newestId: eventOf(clash.newest.at(-1)!.id),
     against: clash.against.map(n => ({ id: eventOf(n.id), words: notedWords(engine, n.observation) })),
-    lookAgain: `Look again at the cheaper one: ${again.charAt(0).toLowerCase()}${again.slice(1)}. Answer it anew, or take ${clash.against.length > 1 ? 'one of the others' : 'the other'} back.`,
+    lookAgain: can.length > 0 ? `${again.charAt(0).toLowerCase()}${again.slice(1)}` : null,
+    advice: can.length > 0 ? 'Look again at the one that costs least, or take back what was wrong.' : 'Take back what was wrong; a turn that is taken back leaves the place unknown.',
   }
 }

@@ -9,7 +9,7 @@ import BladeAsk from '../../../components/bench/BladeAsk.vue'
 import BenchHeader from '../../../components/bench/BenchHeader.vue'
 import BenchNotices from '../../../components/bench/BenchNotices.vue'
 import BenchStage from '../../../components/bench/BenchStage.vue'
-import ClashNotice from '../../../components/bench/ClashNotice.vue'
+import ClashFacts from '../../../components/bench/ClashFacts.vue'
 import ClosedPanel from '../../../components/bench/ClosedPanel.vue'
 import EvidencePanel from '../../../components/bench/EvidencePanel.vue'
 import ReasonsPanel from '../../../components/bench/ReasonsPanel.vue'
@@ -41,6 +41,7 @@ const WHEEL: Stage = { kind: 'wheel', target: null, feelValveIds: [], cylinderId
 const shown = useFrameBehind(() => screen.pictured.value && next.value ? { view: screen.pictured.value, stage: screen.without.value === null ? next.value.stage : WHEEL, withoutWords: screen.without.value === null ? undefined : 'as if it had not been said', strip: screen.strip.value, topMm: screen.topMm.value } : null)
 
 const step = computed(() => next.value?.step ?? 'ready')
+const finding = computed(() => step.value === 'find' && screen.isOpen.value)
 const cautionKey = computed(() => `cautions-${step.value}` as const)
 const acknowledged = computed(() => view.value?.state.confirmed.has(cautionKey.value) ?? true)
 const acknowledge = () => screen.record({ type: 'confirmed', payload: { item: cautionKey.value } })
@@ -68,7 +69,7 @@ const show = (kind: 'more' | 'log' | 'help' | 'evidence' | 'reasons') => { panel
 
 useKeys({
   ...Object.fromEntries([1, 2, 3, 4].map(n => [String(n), () => screen.press(n - 1)])),
-  'Enter': () => screen.keys.value.length === 1 || screen.keys.value[0]?.happening?.type === 'confirmed' ? screen.press(0) : false,
+  'Enter': () => screen.clash.value ? false : screen.keys.value.length === 1 || screen.keys.value[0]?.happening?.type === 'confirmed' ? screen.press(0) : false,
   'ArrowLeft': () => screen.chooseBlade(-1), 'ArrowRight': () => screen.chooseBlade(1),
   '[': () => { if (turnDeg.value !== null) turnDeg.value -= 5 }, ']': () => { if (turnDeg.value !== null) turnDeg.value += 5 },
   'u': () => screen.undo(), 'v': nextValve, 'm': () => show('more'), 'l': () => show('log'), '?': () => show('help'), 'Escape': back,
@@ -95,10 +96,10 @@ const stopWords = computed(() => {
     </section>
     <aside class="panel" aria-label="Next">
       <BenchNotices :expired="session.expired" :to-send="bench.toSend.value" :refused="refused" :unplaced="unplaced" :engine="view.pin.spec.engine" @sign-in="signOutAndIn" @discard="outbox.discard($event)" @place="(id, when) => screen.record({ type: 'placed', payload: { eventId: id, when } } as Happening)" />
-      <ClashNotice v-if="screen.clash.value && panel.kind === 'keys' && screen.isOpen.value" :clash="screen.clash.value" @retract="screen.retractId($event)" />
       <ClosedPanel v-if="!screen.isOpen.value && panel.kind === 'keys'" :state="view.state" :job-id="jobId" :is-lead="session.isLead" @record="screen.record($event)" />
       <template v-else-if="panel.kind === 'keys'">
-        <AnswerPanel :also="next.step === 'find'" :label="next.label" :instruction="screen.instruction.value" :why="next.why" :keys="screen.keys.value" :passable="gate !== null && !next.keys.some(k => k.asks === 'reason')" @press="screen.press($event)" @pass="panel = { kind: 'ask', asks: 'reason' }" @show="show($event)" />
+        <AnswerPanel v-if="screen.clash.value" label="An answer does not fit" :instruction="`These cannot ${screen.clash.value.against.length > 1 ? 'all' : 'both'} be so`" why="" :keys="screen.clashKeys.value" :passable="false" @press="screen.press($event)"><ClashFacts :clash="screen.clash.value" /></AnswerPanel>
+        <AnswerPanel v-else :label="next.label" :instruction="screen.instruction.value" :why="next.why" :keys="screen.keys.value" :passable="gate !== null && !next.keys.some(k => k.asks === 'reason')" @press="screen.press($event)" @pass="panel = { kind: 'ask', asks: 'reason' }" />
       </template>
       <AskForm v-else-if="panel.kind === 'ask'" :key="panel.asks" :asks="panel.asks" :step="step" :gate="gate" @done="screen.record($event)" @back="back" />
       <BladeAsk v-else-if="panel.kind === 'blade'" :blades-mm="view.pin.bladeSet.bladesMm" :set-name="view.pin.bladeSet.name" :unit="view.pin.bladeSet.unit" @done="chooseBlade" @back="back" />
@@ -107,8 +108,9 @@ const stopWords = computed(() => {
       <ReasonsPanel v-else-if="panel.kind === 'reasons'" :view="view" :without="screen.without.value" @see="screen.without.value = $event" @retract="screen.retractId($event)" @back="back" />
       <SchoolPanel v-else-if="panel.kind === 'school'" :view="view" :favourite="session.shop?.favouriteSchool ?? null" @choose="screen.record({ type: 'school-chosen', payload: { school: $event } })" @back="back" />
       <SidePanels v-else :kind="panel.kind" :view="view" :log="bench.log.value" :settable="screen.settable.value" :shortcuts-on="shortcutsOn" :trying-blade="next.trial !== null" @back="back" @choose="choose" @retract="screen.retract($event)" @shortcuts="shortcutsOn = !shortcutsOn" />
-      <footer v-if="panel.kind === 'keys'" class="foot">
+      <footer v-if="panel.kind === 'keys'" class="foot" :class="{ finding }">
         <p><b>Last</b> {{ screen.evidence.value }}</p>
+        <template v-if="finding"><button type="button" class="quiet" title="E" @click="show('evidence')">Something else</button><button type="button" class="quiet" title="W" @click="show('reasons')">Why?</button></template>
         <button type="button" class="quiet" @click="show('more')">More <kbd>M</kbd></button>
         <button type="button" class="quiet" :disabled="!bench.lastOwn.value || !screen.isOpen.value" data-testid="undo" @click="screen.undo()">Undo <kbd>U</kbd></button>
       </footer>
@@ -126,14 +128,17 @@ const stopWords = computed(() => {
 .bench { height: 100dvh; min-height: 620px; display: grid; grid-template: 52px minmax(0, 1fr) 168px / 184px minmax(0, 1fr) 384px; }
 .bench > :first-child, .strip { grid-column: 1 / -1; }
 .stage { min-width: 0; min-height: 0; overflow: hidden; }
-.panel { background: var(--sheet); border-left: 1.5px solid var(--ink); padding: 18px 24px 14px; display: grid; grid-template-rows: auto minmax(172px, auto) auto auto minmax(0, 1fr); min-height: 0; overflow: auto; align-content: start; position: relative; }
-.panel > :deep(.notices) { grid-row: 1; } .panel > :deep(.next) { grid-row: 2; } .panel > :deep(.keys) { grid-row: 3; } .panel > :deep(.also) { grid-row: 4; }
+.panel { background: var(--sheet); border-left: 1.5px solid var(--ink); padding: 18px 24px 10px; display: grid; grid-template-rows: auto minmax(172px, auto) auto auto minmax(0, 1fr); min-height: 0; overflow: auto; align-content: start; position: relative; }
+.panel > :deep(.notices) { grid-row: 1; } .panel > :deep(.next) { grid-row: 2; } .panel > :deep(.keys) { grid-row: 3; }
 .panel > :deep(.ask), .panel > :deep(.side), .panel > :deep(.undo), .panel > :deep(.closed) { grid-row: 2 / 6; }
 .foot { grid-row: 5; align-self: end; border-top: 1px solid var(--line); margin-top: 10px; padding-top: 12px; display: grid; grid-template-columns: minmax(0, 1fr) auto auto; gap: 10px; align-items: center; }
 .foot p { font-size: 15.5px; line-height: 1.25; color: var(--ink2); overflow: hidden; display: -webkit-box; -webkit-line-clamp: 2; line-clamp: 2; -webkit-box-orient: vertical; } .foot b { color: var(--ink); }
 .phone-caution, .tabs { display: none !important; }
 .waiting { padding: 80px 40px; display: grid; gap: 14px; justify-items: start; max-width: 640px; }
 @media (max-width: 1100px) { .bench { grid-template-columns: 150px minmax(0, 1fr) 340px; } .panel { padding-inline: 16px; } }
+/* In Find the foot also leads to what else was seen, and to the reasons. */
+.foot.finding { grid-template-columns: 1.5fr .8fr 1fr 1fr; gap: 5px 6px; margin-top: 6px; padding-top: 5px; } .foot.finding p { grid-column: 1 / -1; -webkit-line-clamp: 1; line-clamp: 1; line-height: 1.15; }
+.foot.finding .quiet { padding: 0 8px; font-size: 15px; justify-content: center; gap: 5px; white-space: nowrap; }
 /* A phone: instruction, picture, and the keys always in thumb reach. */
 @media (max-width: 700px) {
   .bench { display: flex; flex-direction: column; height: auto; min-height: 100dvh; }
@@ -145,7 +150,7 @@ const stopWords = computed(() => {
   .stage { order: 5; overflow: visible; flex: 1; }
   .phone-caution { display: block !important; order: 6; padding: 8px 16px; font-size: 15px; line-height: 1.3; } .phone-caution .link { min-height: 30px; padding: 2px 0; }
   .panel > :deep(.keys) { order: 7; position: sticky; bottom: 61px; z-index: 3; background: var(--sheet); padding: 12px 16px 0; border-top: 1px solid var(--ink); }
-  .panel > :deep(.also) { order: 6; padding: 4px 16px 8px; }
   .foot { order: 8; align-self: stretch; position: sticky; bottom: 0; z-index: 3; background: var(--sheet); margin: 0; border: 0; padding: 8px 16px; height: 61px; grid-template-columns: minmax(0, 1fr) auto auto; }
+  .foot.finding { height: auto; grid-template-columns: 1.5fr 1fr 1fr 1fr; } .foot.finding .quiet { min-height: 48px; }
 }
 </style>

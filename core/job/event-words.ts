@@ -13,7 +13,7 @@ function observationWords(engine: Engine, o: Observation): string {
     case 'turn': return o.deg < 0 ? `turned back ${Math.round(-o.deg)}°` : `turned on ${Math.round(o.deg)}°`
     case 'watched': return `${engine.cylinders.length > 1 ? `${cylinderById(engine, o.cylinderId).name.toLowerCase()} ` : ''}intake watched, on to ${placeWords(engine, o.to)}`
     case 'lost': return 'place lost'
-    case 'seen': return `${placeWords(engine, o.place)} seen`
+    case 'seen': return o.place.kind === 'valve' ? `${nameOf(engine, o.place.valveId).toLowerCase()} seen ${o.place.sight === 'fully open' ? 'fully down' : o.place.sight === 'starts to open' ? 'opening' : o.place.sight}` : `${placeWords(engine, o.place)} seen`
     case 'rocker': case 'blade': return `${nameOf(engine, o.valveId).toLowerCase()} ${(o.kind === 'rocker' ? o.slack : o.went) ? 'slack' : 'no play'}`
     case 'push-rods': return `push-rods ${o.level ? 'level' : 'not level'}`
     case 'rocked': return o.still ? 'rocked, valves still' : 'rocked, a valve moves'

@@ -74,7 +74,7 @@ const closedAt = ({ closed }: PositionModel, decompressor: 0 | 1, cell: number):
 function bitsOf(model: PositionModel, { mass }: Belief, question: Question): number {
   const chances = answerTables(model, question)
   const means: number[] = []
-  let known = 0
+  const known: number[] = []
   for (let h = 0; h < model.hypotheses.length; h++) {
     const classes = new Map<number, { weight: number, answers: number[] }>()
     for (let cell = 0; cell < CELLS; cell += STEP_CELLS) {
@@ -90,10 +90,11 @@ function bitsOf(model: PositionModel, { mass }: Belief, question: Question): num
     }
     for (const { weight, answers } of classes.values()) answers.forEach((sum, i) => {
       means[i] = (means[i] ?? 0) + sum
-      known += weight * entropy(sum / weight)
+      known[i] = (known[i] ?? 0) + weight * entropy(sum / weight)
     })
   }
-  return Math.max(0, means.reduce((sum, p) => sum + entropy(p), 0) - known)
+  // “none of these” cannot be said, so that it tells nothing
+  return Math.max(0, question.answers.reduce((sum, _, i) => sum + entropy(means[i] ?? 0) - (known[i] ?? 0), 0))
 }
 
 /**

@@ -24,8 +24,8 @@ const choices = computed(() => schoolChoices(props.view, props.favourite))
 <style scoped>
 .schools { display: grid; grid-template-rows: auto minmax(0, 1fr); gap: 10px; min-height: 0; height: 100%; }
 .title { display: flex; justify-content: space-between; align-items: center; } h2 { font-size: 24px; }
-.scroll { overflow: auto; display: grid; gap: 8px; align-content: start; padding: 2px 6px 6px 2px; }
-.school { padding: 9px 14px 10px; gap: 3px; } .school.chosen { border-color: var(--petrol); box-shadow: inset 5px 0 0 var(--petrol); }
+.scroll { overflow: auto; display: flex; flex-direction: column; gap: 8px; padding: 2px 6px 6px 2px; }
+.school { flex: none; padding: 9px 14px 10px; gap: 3px; } .school.chosen { border-color: var(--petrol); box-shadow: inset 5px 0 0 var(--petrol); }
 b { font: 600 19px/1.2 var(--figures); display: flex; justify-content: space-between; gap: 10px; align-items: baseline; } small { font: 600 14px/1.2 var(--figures); color: var(--petrol); text-align: right; }
 span { font-size: 15px; line-height: 1.3; color: var(--ink2); } .caution { color: var(--ink); } .caution::before { content: '! '; font-weight: 700; }
 </style>

@@ -39,7 +39,7 @@ export function stopStatement({ pin, model }: JobView, stop: Stop | null): State
   const { engine } = pin.spec
   const which = model.plan.stops.length > 1 ? ` ${model.plan.stops.indexOf(stop) + 1}` : ''
   const where = `Stop${which} at ${Math.round(stop.crankDeg)}°`
-  if (stop.place.kind === 'rod-drop') return { title: where, words: `Past top, decompressor off: rod ${dropWords(stop.place.dropMm)} down` }
+  if (stop.place.kind === 'rod-drop') return { title: where, words: `Past top: rod ${dropWords(stop.place.dropMm)} down` }
   const margin = marginWords(engine, stop)
   return { title: where, words: `${servedWords(engine, stop)} shut. ${margin ? margin.split(':')[0]!.replace(' to spare', ' spare') : engine.cam === null ? 'Cam assumed: meet it well' : 'A decompressor is possible: meet it well'}` }
 }

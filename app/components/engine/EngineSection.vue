@@ -126,8 +126,8 @@ const turnOf = (lift: number, arm: number): number => Math.asin(Math.min(0.9, li
 
     <text v-if="name" x="-98" :y="HEAD_Y + 84" text-anchor="middle" font-size="18" font-weight="700" class="cylinder-name">{{ name }}</text>
     <template v-if="labels">
-      <text :x="overhead ? -66 : -78" :y="overhead ? HEAD_Y - 2 : HEAD_Y - 8" text-anchor="end" :font-size="labelSize ?? 15" font-weight="600">Intake</text>
-      <text :x="overhead ? 66 : 78" :y="overhead ? HEAD_Y - 2 : HEAD_Y - 8" :font-size="labelSize ?? 15" font-weight="600">Exhaust</text>
+      <text :x="overhead ? -66 : -78" :y="overhead ? HEAD_Y - 2 : HEAD_Y + 44" text-anchor="end" :font-size="labelSize ?? 15" font-weight="600">Intake</text>
+      <text :x="overhead ? 66 : 78" :y="overhead ? HEAD_Y - 2 : HEAD_Y + 44" :font-size="labelSize ?? 15" font-weight="600">Exhaust</text>
     </template>
   </g>
 </template>

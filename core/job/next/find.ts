@@ -45,8 +45,8 @@ export function pastTopWords(engine: Engine, stop: Stop): string {
   const held = engine.valves.filter(v => v.cylinderId === cylinderId).map(v => decompressorArc(engine, v)).find(arc => arc !== null)
   const firing = cylinderById(engine, cylinderId).firingAngleDeg
   const at = Math.round(forwardTo(firing, stop.crankDeg))
-  const why = held ? `A decompressor ${engine.decompressor.kind === 'unknown' ? 'may hold' : 'holds'} the exhaust open until ${Math.round(forwardTo(firing, held.startDeg + held.sweepDeg))}° past top.` : 'Top alone does not serve every valve.'
-  return `${why} Here, ${at}° past, it has let go: the rod drops ${dropWords(dropMm)}${engine.rodMm === null ? ', rod length assumed' : ''}.`
+  const why = held ? `A decompressor ${engine.decompressor.kind === 'unknown' ? 'may hold' : 'holds'} the exhaust until ${Math.round(forwardTo(firing, held.startDeg + held.sweepDeg))}° past top; ${at}° past it has let go.` : `Top alone does not serve every valve; ${at}° past it does.`
+  return `${why} Rod down ${dropWords(dropMm)}${engine.rodMm === null ? ', its length assumed' : ''}.`
 }
 
 /** Whether the last answer was of going past a place and coming round to it once more. */
@@ -107,11 +107,14 @@ function feelDraft(view: JobView, { valveIds, why }: Extract<Advice, { kind: 'fe
   const cylinderId = a?.cylinderId ?? null
   const stage: Draft['stage'] = { kind: 'wheel', target: null, feelValveIds: valveIds, cylinderId }
   const several = engine.cylinders.length > 1
+  const felt = view.state.noted.some(n => n.observation.kind === 'rocker')
   const whyWords = why === 'decompressor or clearance'
-    ? 'The decompressor has let go here: slack now means that it was the decompressor.'
+    ? felt
+      ? 'The decompressor has let go here: slack now means that it was the decompressor.'
+      : `The decompressor has let go here: both slack means that ${several ? whose(engine, a!.cylinderId) : 'it '}is on compression.`
     : several
       ? `Both slack: ${whose(engine, a!.cylinderId).trim()} is on compression. Neither moving: on its exhaust stroke, or two valves without clearance.`
-      : 'Both slack means compression. Neither moving means the exhaust TDC, or two valves without clearance.'
+      : 'Both slack: compression. Neither moving: the exhaust TDC, or two valves without clearance.'
   const label = view.state.places > 1 ? 'Feel again, here' : 'One feel should settle it'
   if (a && b) {
     const [first, second] = [shortName(engine, a), shortName(engine, b)]
@@ -211,6 +214,6 @@ export function clashWords(view: JobView): ClashWords | null {
     newestId: eventOf(clash.newest.at(-1)!.id),
     against: clash.against.map(n => ({ id: eventOf(n.id), words: notedWords(engine, n.observation) })),
     lookAgain: can.length > 0 ? `${again.charAt(0).toLowerCase()}${again.slice(1)}` : null,
-    advice: can.length > 0 ? 'Look again at the one that costs least, or take back what was wrong.' : 'Take back what was wrong; a turn that is taken back leaves the place unknown.',
+    advice: can.length > 0 ? 'Look again at the cheaper one, or take one back.' : 'A turn that is taken back leaves the place unknown.',
   }
 }

@@ -151,6 +151,7 @@ const stopWords = computed(() => {
   .phone-caution { display: block !important; order: 6; padding: 8px 16px; font-size: 15px; line-height: 1.3; } .phone-caution .link { min-height: 30px; padding: 2px 0; }
   .panel > :deep(.keys) { order: 7; position: sticky; bottom: 61px; z-index: 3; background: var(--sheet); padding: 12px 16px 0; border-top: 1px solid var(--ink); }
   .foot { order: 8; align-self: stretch; position: sticky; bottom: 0; z-index: 3; background: var(--sheet); margin: 0; border: 0; padding: 8px 16px; height: 61px; grid-template-columns: minmax(0, 1fr) auto auto; }
-  .foot.finding { height: auto; grid-template-columns: 1.5fr 1fr 1fr 1fr; } .foot.finding .quiet { min-height: 48px; }
+  .panel:has(.foot.finding) > :deep(.keys) { bottom: 86px; }
+  .foot.finding { height: 86px; grid-template-columns: 1.5fr 1fr 1fr 1fr; } .foot.finding .quiet { min-height: 48px; }
 }
 </style>

@@ -1,0 +1,83 @@
+import { expect, type Page } from '@playwright/test'
+import { v7 } from 'uuid'
+import { type Happening, jobTools, type JobEvent, type JobPin, type JobTools, type JobView, nextThing, type NextThing, viewJob } from '../../core/job'
+import { truthOf } from '../../server/demo/truth'
+import { VirtualHand } from '../../server/demo/virtual-hand'
+import { instruction, saved } from './bench'
+
+const plain = (text: string): string => text.replaceAll(/\s+/g, ' ').trim()
+
+/** A hand at a virtual engine in front of the real Bench: it does what the screen says, and answers on the screen what is true. */
+export class BenchHand {
+  readonly hand: VirtualHand
+  private readonly tools: JobTools
+  private sent = 0
+  private constructor(readonly page: Page, readonly jobId: number, pin: JobPin, crankDeg: number, gapMm: Record<string, number>) {
+    this.tools = jobTools(pin)
+    this.hand = new VirtualHand(truthOf(pin.spec.engine, { ...middle(pin), ...gapMm }, crankDeg))
+  }
+
+  static async at(page: Page, jobId: number, crankDeg: number, gapMm: Record<string, number> = {}): Promise<BenchHand> {
+    const { pin } = await fetched(page, jobId)
+    return new BenchHand(page, jobId, pin, crankDeg, gapMm)
+  }
+
+  get engine() { return this.tools.pin.spec.engine }
+  async view(): Promise<JobView> {
+    return viewJob(this.tools, (await fetched(this.page, this.jobId)).events, Date.now())
+  }
+
+  /** Gets the machine ready by answers sent straight to the shop: what is on test comes after it. */
+  async ready(): Promise<void> {
+    for (;;) {
+      const next = nextThing(await this.view())
+      if (next.step !== 'ready') return
+      await this.send(this.hand.answer(next))
+    }
+  }
+
+  private async send(happening: Happening): Promise<void> {
+    this.sent++
+    const status = await this.page.evaluate(async ({ jobId, event }) => {
+      const { person } = await (await fetch('/api/session')).json()
+      return (await fetch(`/api/jobs/${jobId}/events`, { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify({ ...event, personId: person.id }) })).status
+    }, { jobId: this.jobId, event: { ...happening, id: v7(), version: 1, deviceId: 'hand', deviceSeq: this.sent, seenSeq: 0, at: new Date().toISOString() } })
+    expect(status).toBe(200)
+  }
+
+  /** Does the one next thing: what the screen says must be what the core says. */
+  async step(): Promise<NextThing> {
+    await saved(this.page)
+    const next = nextThing(await this.view())
+    await expect.poll(async () => plain(await instruction(this.page).innerText()), { message: `the Bench says what the core says: ${next.instruction}` }).toBe(plain(next.instruction))
+    const happening = this.hand.answer(next)
+    const index = next.keys.findIndex(k => JSON.stringify(k.happening) === JSON.stringify(happening))
+    if (index < 0) throw new Error(`No key for ${JSON.stringify(happening)} at “${next.instruction}”`)
+    await this.page.locator(`[data-key="${index + 1}"]`).click()
+    return next
+  }
+
+  /** Goes on until the core asks for another step. Returns what was asked. */
+  async until(done: (next: NextThing) => boolean, most = 120): Promise<string[]> {
+    const asked: string[] = []
+    for (let i = 0; i < most; i++) {
+      await saved(this.page)
+      if (done(nextThing(await this.view()))) return asked
+      asked.push((await this.step()).instruction)
+    }
+    throw new Error(`It did not come to that:\n${asked.join('\n')}`)
+  }
+}
+
+async function fetched(page: Page, jobId: number): Promise<{ pin: JobPin, events: JobEvent[] }> {
+  return page.evaluate(async id => (await fetch(`/api/jobs/${id}?after=0`)).json(), jobId)
+}
+
+/** Each gap in the middle of its spec. */
+function middle(pin: JobPin): Record<string, number> {
+  const of = (role: 'intake' | 'exhaust') => {
+    const c = pin.spec.engine.clearance[role]
+    return c.form === 'limits' ? (c.minMm + c.maxMm) / 2 : c.figureMm + 0.004
+  }
+  return Object.fromEntries(pin.spec.engine.valves.map(v => [v.id, of(v.role)]))
+}

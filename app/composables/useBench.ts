@@ -79,7 +79,9 @@ export function useBench(jobId: number) {
 
   async function answer(happening: Happening): Promise<void> {
     nowMs.value = Date.now() + session.skewMs
-    if (happening.type !== 'mark-checked' && happening.type !== 'trial') wanted.value = null
+    // a reason for measuring the tapped valve here lets it in: it stays the one that is worked on
+    const keepsValve = happening.type === 'mark-checked' || happening.type === 'trial' || (happening.type === 'gate-passed' && happening.payload.gate.startsWith('off-stop:'))
+    if (!keepsValve) wanted.value = null
     await outbox.add(jobId, happening, lastSeq.value)
   }
 

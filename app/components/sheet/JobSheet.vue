@@ -13,6 +13,10 @@ const all = computed(() => s.value.valves.flatMap(v => [v.spec.minMm, v.spec.max
 const topMm = computed(() => Math.ceil((Math.max(...all.value) + 0.02) * 50) / 50)
 const fromMm = computed(() => Math.max(0, Math.floor((Math.min(...all.value) - 0.02) * 50) / 50))
 const rounds = computed(() => s.value.valves.filter(v => v.rounds.length > 0))
+/** A valve's mark on the map: “I”, “E 2”, with its cylinder's first letter where there are several: “L I”. */
+const cylinderPart = (name: string): string => name.replace(/\s*\b(intake|exhaust)\b.*$/i, '')
+const several = computed(() => new Set(s.value.valves.map(v => cylinderPart(v.name))).size > 1)
+const shortLabel = (name: string, role: string): string => [several.value ? cylinderPart(name).charAt(0) : '', role === 'intake' ? 'I' : 'E', /\d$/.exec(name)?.[0] ?? ''].filter(Boolean).join(' ')
 const thouFirst = computed(() => s.value.unit === 'thou')
 </script>
 
@@ -29,7 +33,7 @@ const thouFirst = computed(() => s.value.unit === 'thou')
       <div><h2 class="small">Engine, cold</h2><b>{{ s.cold }}</b><span>by {{ s.people.join(', ') || 'nobody yet' }}</span></div>
     </section>
     <h2>Valves, seen from above</h2>
-    <section class="map">
+    <section class="map" :class="{ many: s.valves.length > 2 }">
       <div v-for="valve in s.valves" :key="valve.valveId" class="valve" :class="valve.role">
         <p class="name"><b>{{ valve.name }}</b><span>Spec {{ thouFirst ? valve.spec.thou + ' thou' : valve.spec.words + ' mm' }}</span></p>
         <p class="line"><span>As found</span><b>{{ valve.asFound?.words ?? 'not measured' }}</b><PrintVerdict v-if="valve.asFound" :verdict="valve.asFound.verdict" :proof="valve.asFound.proof" /></p>
@@ -39,8 +43,8 @@ const thouFirst = computed(() => s.value.unit === 'thou')
       <figure>
         <svg viewBox="0 0 220 190" role="img" aria-label="Head from above, exhaust at the top">
           <text x="110" y="12" text-anchor="middle" font-size="12" font-weight="600">Muffler side</text><text x="110" y="187" text-anchor="middle" font-size="12" font-weight="600">Carburettor side</text>
-          <rect x="45" y="20" width="130" height="152" rx="9" fill="#fff" stroke="#111" stroke-width="1.5" /><circle cx="110" cy="96" r="62" fill="none" stroke="#111" stroke-dasharray="4 3" /><circle cx="158" cy="96" r="7" fill="#fff" stroke="#111" /><path d="M 154.500 96 h 7 M 158 92.500 v 7" stroke="#111" />
-          <g v-for="valve in s.valves" :key="valve.valveId" :transform="`translate(${45 + valve.headX * 130} ${20 + valve.headY * 152})`"><circle :r="valve.role === 'intake' ? 23 : 19" fill="#fff" stroke="#111" stroke-width="1.6" /><text y="5" text-anchor="middle" font-size="13" font-weight="600">{{ valve.role === 'intake' ? 'I' : 'E' }}{{ /\d$/.exec(valve.name)?.[0] ?? '' }}</text></g>
+          <rect x="45" y="20" width="130" height="152" rx="9" fill="#fff" stroke="#111" stroke-width="1.5" /><template v-if="!several"><circle cx="110" cy="96" r="62" fill="none" stroke="#111" stroke-dasharray="4 3" /><circle cx="158" cy="96" r="7" fill="#fff" stroke="#111" /><path d="M 154.500 96 h 7 M 158 92.500 v 7" stroke="#111" /></template>
+          <g v-for="valve in s.valves" :key="valve.valveId" :transform="`translate(${45 + valve.headX * 130} ${20 + valve.headY * 152})`"><circle :r="valve.role === 'intake' ? 23 : 19" fill="#fff" stroke="#111" stroke-width="1.6" /><text y="5" text-anchor="middle" font-size="13" font-weight="600">{{ shortLabel(valve.name, valve.role) }}</text></g>
         </svg>
         <figcaption><i class="open" /> as found <i class="solid" /> as left, proved <i class="tint" /> spec; mm above, thou below</figcaption>
       </figure>
@@ -94,6 +98,7 @@ section { border-bottom: 1px solid #111; display: grid; } section > div { paddin
 .cells { grid-template-columns: 1.3fr 1fr .9fr 1fr; padding-top: 5px; } .cells b, .cells span { display: block; overflow-wrap: anywhere; } .cells b { font: 600 15px/1.25 var(--figures); }
 .two { grid-template-columns: 1fr 1fr; } .three { grid-template-columns: 1fr 1fr 1fr; }
 .map { grid-template-columns: 1fr 250px; grid-auto-flow: row; column-gap: 18px; } .map > div { border: 0; padding: 0 0 4px; grid-column: 1; max-width: 330px; } .map .exhaust { order: -1; } .map figure { grid-column: 2; grid-row: 1 / span 4; margin: 0; align-self: center; }
+.map.many { grid-template-columns: 1fr 1fr 170px; column-gap: 16px; } .map.many > div { grid-column: auto; } .map.many figure { grid-column: 3; } .map.many .sheet-rule { width: 100%; } .map.many .line { grid-template-columns: 58px 104px 1fr; }
 .name, .line { display: grid; grid-template-columns: 70px 120px 1fr; align-items: center; } .name { grid-template-columns: 1fr auto; font-size: 13px; } .name b { font: 600 16px/1.2 var(--figures); } .line b { font: 600 14.5px/1.3 var(--figures); } figcaption { font-size: 11px; text-align: center; }
 .sheet-rule { width: 300px; } i { display: inline-block; width: 22px; height: 8px; border: 1.4px solid #111; margin: 0 2px 0 6px; } .solid { background: #111; } .tint { background: #E4E4E4; border-color: #999; }
 table { width: 100%; border-collapse: collapse; font: 500 12.5px/1.3 var(--figures); } td, th { padding: 2px 8px 2px 0; border-bottom: 1px solid #ccc; text-align: left; vertical-align: top; overflow-wrap: anywhere; } th { color: #444; font-weight: 500; }

@@ -79,6 +79,11 @@ function notByScrew(view: JobView, valve: ValveState): Draft {
   }
 }
 
+/** Where no blade of the set tells whether it is in, the screw can still be set to where one does. */
+const orSetAgain = (draft: Draft, valveId: string): Draft => draft.keys.some(k => k.asks === 'reason')
+  ? { ...draft, keys: [key('Set it again', 'loosen the nut', { type: 'nut-loosened', payload: { valveId } }), ...draft.keys] }
+  : draft
+
 /** The Set step for one valve: loosen, turn and feel, nip and feel, torque and feel, as many rounds as it takes. */
 export function setThing(view: JobView, valve: ValveState): Draft {
   const { engine } = view.pin.spec
@@ -93,7 +98,7 @@ export function setThing(view: JobView, valve: ValveState): Draft {
     ({ kind: 'screw', valveId, blade: bladeMm, turn, turnDeg, stage })
 
   if (valveById(engine, valveId).adjuster !== 'screw') return notByScrew(view, valve)
-  if (valve.nut === 'locked' && valve.phase === 'torqued' && here.verdict === 'unproved') return { ...trialThing(view, valve, 'torqued'), label: `${name}, torqued` }
+  if (valve.nut === 'locked' && valve.phase === 'torqued' && here.verdict === 'unproved') return orSetAgain(trialThing(view, valve, 'torqued'), valveId)
   if (valve.nut === 'locked') {
     if (wantsMarkCheck(view, valveId)) return { ...markCheckThing(view, valveId), stage: screw('loosen') }
     return {
@@ -105,7 +110,7 @@ export function setThing(view: JobView, valve: ValveState): Draft {
     }
   }
   if (valve.nut === 'nipped') {
-    if (here.verdict === 'unproved') return { ...trialThing(view, valve, 'nipped'), label: `${name}, nipped` }
+    if (here.verdict === 'unproved') return orSetAgain(trialThing(view, valve, 'nipped'), valveId)
     if (here.verdict !== 'in') return {
       label: `${name}, nipped`, instruction: 'It moved: loosen the nut again', why: `${here.reason} Locking often moves it; the next round aims off.`,
       keys: [key('Nut is free', 'go round again', { type: 'nut-loosened', payload: { valveId } })], stage: screw('loosen'),

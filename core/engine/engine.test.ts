@@ -1,7 +1,7 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { engineOf } from '../../tests/support/builders'
-import { angleForDrop, type Arc, baseCircle, clearanceSchema, closedArcs, CYCLE_DEG, engineSchema, inArc, marksAt, pistonDrop, signedWay, spareInArc, subtractArc, valveEvents, valveLift, wrap } from './index'
+import { angleForDrop, type Arc, baseCircle, clearanceSchema, closedArcs, CYCLE_DEG, engineSchema, firingIntervalName, inArc, marksAt, pistonDrop, signedWay, spareInArc, subtractArc, upcastEngine, valveEvents, valveLift, wrap } from './index'
 
 const angle = fc.double({ min: -5000, max: 5000, noNaN: true })
 
@@ -117,6 +117,18 @@ describe('marks', () => {
   })
 })
 
+describe('what people call an engine', () => {
+  const of = (...angles: number[]) => ({ cylinders: angles.map((firingAngleDeg, i) => ({ id: `${i}`, name: `${i}`, firingAngleDeg })) })
+  it.each([[[0], 'single'], [[0, 360], '360° twin'], [[180, 0], '180° twin'], [[0, 270], '270° twin or 90° V'], [[0, 450], '270° twin or 90° V'], [[0, 315], '315° twin'], [[0, 180, 360, 540], 'four, firing 180° apart'], [[0, 240, 480], 'three, firing 240° apart'], [[0, 90, 360, 450], 'four, firing 90°, 270°, 90°, 270° apart']] as const)('%j: %s', (angles, name) => expect(firingIntervalName(of(...angles))).toBe(name))
+})
+
+describe('data stored by an earlier version', () => {
+  it('gets what has been added since, and nothing is judged again', () => {
+    const { camMarks: _, makersStops: __, ...old } = engineOf()
+    expect(upcastEngine({ ...old, markWindow: '', valves: old.valves.map(({ adjuster: _, ...v }) => v) })).toEqual({ ...engineOf(), markWindow: '' })
+  })
+})
+
 describe('engine data that cannot be', () => {
   const refused = (changes: object) => {
     const result = engineSchema.safeParse({ ...engineOf(), ...changes })
@@ -126,7 +138,9 @@ describe('engine data that cannot be', () => {
     ['zero stroke', { strokeMm: 0 }, /stroke/i], ['a rod shorter than the throw', { rodMm: 25 }, /rod of 25/],
     ['a mark outside the turn', { marks: [{ letter: 'T', angleDeg: 360, kind: 'top' }] }, /0 to under 360/],
     ['a valve on no cylinder', { valves: [{ ...engineOf().valves[0], cylinderId: 'two' }] }, /no cylinder “two”/],
-    ['no source', { source: '' }, /Name the source/], ['a date that is none', { sourceDate: '2024-13-40' }, /year-month-day/],
+    ['no source', { source: '' }, /Name the source/], ['a cam sign outside the cycle', { camMarks: [{ words: 'the dots face', angleDeg: 720 }] }, /0 to under 720/], ['five cylinders', { cylinders: Array.from({ length: 5 }, (_, i) => ({ id: `c${i}`, name: `${i}`, firingAngleDeg: i })) }, /./],
+    ['a mark with no pointer', { markWindow: '' }, /no pointer/], ['a stop that serves no valve', { makersStops: [{ crankDeg: 0, place: { kind: 'mark', markIndex: 0 }, valveIds: [] }] }, /serves no valve/],
+    ['a stop for a valve that is not there', { makersStops: [{ crankDeg: 0, place: { kind: 'mark', markIndex: 0 }, valveIds: ['third'] }] }, /no valve “third”/], ['a decompressor that ends before it begins', { decompressor: { kind: 'arc', role: 'exhaust', fromDeg: 20, toDeg: -20 } }, /./], ['a date that is none', { sourceDate: '2024-13-40' }, /year-month-day/],
     ['closing before opening', { cam: { checkLiftMm: 1, intakeOpensBeforeTdcDeg: -60, intakeClosesAfterBdcDeg: -60, exhaustOpensBeforeBdcDeg: 40, exhaustClosesAfterTdcDeg: 10 } }, /look at the signs/],
   ])('refuses %s and says why', (_, changes, words) => expect(refused(changes)).toMatch(words))
   it.each([

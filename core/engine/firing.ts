@@ -1,5 +1,5 @@
 import { wrap } from './angle'
-import type { Engine } from './schema'
+import type { Engine } from './parts'
 
 /** Firing angles that twins are built with, by the interval people name. Common practice. */
 export const FIRING_INTERVALS = [

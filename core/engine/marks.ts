@@ -1,5 +1,5 @@
 import { signedWay, wrap } from './angle'
-import type { Engine, Mark } from './schema'
+import type { Engine, Mark } from './parts'
 
 /** A mark as it would be seen: which one, and how far it still has to come to the pointer (negative: it has passed). */
 export interface SeenMark { mark: Mark, index: number, aheadDeg: number }

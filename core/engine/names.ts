@@ -1,4 +1,4 @@
-import type { Engine, Valve } from './schema'
+import type { Engine, Valve } from './parts'
 
 /** Thrown when a valve, cylinder or mark is asked for that this engine does not have. */
 export class UnknownPartError extends Error {

@@ -1,6 +1,6 @@
 import { arcBetween, type Arc, shiftArc, subtractArc, wrap } from './angle'
 import { firingAngle } from './names'
-import type { Cam, Engine, Role, Valve } from './schema'
+import type { Cam, Engine, Role, Valve } from './parts'
 
 /** Timing taken when a model has none on record. From memory; marked assumed wherever it matters. */
 export const ASSUMED_CAM: Cam = {

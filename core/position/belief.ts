@@ -33,7 +33,7 @@ export function hypothesisChances(model: PositionModel, { mass }: Belief): Float
 }
 
 /** The crank was moved out of sight: its place is lost, what is known of the valves is not. */
-export function losePlace(model: PositionModel, belief: Belief): Belief {
+function losePlace(model: PositionModel, belief: Belief): Belief {
   const next = new Float64Array(belief.mass.length)
   hypothesisChances(model, belief).forEach((chance, h) => next.fill(chance / CELLS, h * CELLS, (h + 1) * CELLS))
   return { mass: next }
@@ -89,7 +89,7 @@ function turnBy(model: PositionModel, { mass }: Belief, deg: number): Belief {
 }
 
 /** How far a movement turned the crank from an angle; null when nobody knows. */
-export function wayOf(model: PositionModel, movement: Movement): ((fromDeg: number) => number) | null {
+function wayOf(model: PositionModel, movement: Movement): ((fromDeg: number) => number) | null {
   switch (movement.kind) {
     case 'lost': case 'watched': return null
     case 'turn': return () => movement.deg

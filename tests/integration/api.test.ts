@@ -1,5 +1,6 @@
 import { beforeAll, describe, expect, it } from 'vitest'
 import { engineOf } from '../support/builders'
+import { twinOf } from '../support/engines'
 import { Client } from '../support/server'
 import { pool } from '../support/database'
 import { many } from '../../server/database/query'
@@ -159,9 +160,35 @@ describe('bad input', () => {
     expect(status).toBe(422)
     expect(body.fields?.[0]).toMatchObject({ field: 'engine.strokeMm' })
   })
-  it('more than one cylinder is refused for now, in words', async () => {
-    const two = engineOf({ cylinders: [{ id: 'only', name: 'One', firingAngleDeg: 0 }, { id: 'b', name: 'Two', firingAngleDeg: 360 }] })
-    expect((await ines.post('/api/models', { maker: 'A', model: 'Twin', engine: two })).body.title).toMatch(/one-cylinder/)
+  it.each<[string, object, string, RegExp]>([
+    ['a firing angle outside the cycle', { cylinders: [{ id: 'only', name: 'One', firingAngleDeg: 720 }] }, 'engine.cylinders.0.firingAngleDeg', /0 to under 720/],
+    ['a mark with no pointer', { markWindow: '' }, 'engine.markWindow', /no pointer/],
+    ['closing before opening', { cam: { checkLiftMm: 1, intakeOpensBeforeTdcDeg: 6, intakeClosesAfterBdcDeg: 36, exhaustOpensBeforeBdcDeg: 38, exhaustClosesAfterTdcDeg: -250 } }, 'engine.cam', /signs/],
+    ['a stop that serves no valve', { makersStops: [{ crankDeg: 0, place: { kind: 'mark', markIndex: 0 }, valveIds: [] }] }, 'engine.makersStops.0.valveIds', /serves no valve/],
+    ['a stop printed where its mark does not show', { makersStops: [{ crankDeg: 90, place: { kind: 'mark', markIndex: 0 }, valveIds: ['intake'] }] }, 'engine.makersStops.0.crankDeg', /90° from there/],
+    ['a stop at a mark that is not there', { makersStops: [{ crankDeg: 0, place: { kind: 'mark', markIndex: 9 }, valveIds: ['intake'] }] }, 'engine.makersStops.0.place', /mark/],
+    ['a cylinder without valves', { cylinders: [{ id: 'only', name: 'One', firingAngleDeg: 0 }, { id: 'b', name: 'Two', firingAngleDeg: 360 }] }, 'engine.valves', /Two has no intake and no exhaust/],
+    ['a decompressor on no cylinder', { decompressor: { kind: 'arc', role: 'exhaust', fromDeg: -120, toDeg: 10, cylinderId: 'third' } }, 'engine.decompressor.cylinderId', /no cylinder/],
+  ])('%s: the field and the reason', async (_, changes, field, words) => {
+    const { status, body } = await ines.post('/api/models', { maker: 'A', model: 'B', engine: { ...engineOf(), ...changes } })
+    expect(status).toBe(422)
+    expect(body.fields?.find(f => f.field.startsWith(field))?.message, JSON.stringify(body.fields)).toMatch(words)
+  })
+  it('a twin is taken, and a job on it begins by the shop’s favourite way', async () => {
+    const model = (await ines.post<{ id: number }>('/api/models', { maker: 'A', model: `Twin ${Date.now()}`, engine: twinOf(180) })).body
+    expect((await tam.call('PUT', '/api/shop', { favouriteSchool: 'rod' })).status).toBe(403)
+    expect((await ines.call('PUT', '/api/shop', { favouriteSchool: 'guessing' })).body.fields?.[0]?.message).toMatch(/Choose one/)
+    expect((await ines.call('PUT', '/api/shop', { favouriteSchool: 'rod' })).status).toBe(200)
+    const machine = await ines.post<{ id: number }>('/api/machines', { name: 'Twin', tag: `W-${Date.now() % 1e6}`, modelId: model.id, meterUnit: 'h', customer: { name: 'T' } })
+    const bladeSetId = (await ines.get<{ id: number }[]>('/api/blade-sets')).body[0]!.id
+    const job = await ines.post<{ id: number }>('/api/jobs', { machineId: machine.body.id, bladeSetId, meter: null })
+    await ines.call('PUT', '/api/shop', { favouriteSchool: null })
+    expect((await ines.get<{ pin: { school: string } }>(`/api/jobs/${job.body.id}`)).body.pin.school).toBe('rod')
+  })
+  it('an impossible answer is not refused: it is evidence', async () => {
+    const id = await newJob(ines)
+    expect((await ines.answer(id, { type: 'crank', payload: { observations: [{ kind: 'lost' }, { kind: 'turn', deg: -300 }, { kind: 'turn', deg: 1440 }] } })).status).toBe(200)
+    expect((await ines.answer(id, { type: 'crank', payload: { observations: [{ kind: 'turn', deg: 5000 }] } })).status).toBe(422)
   })
   it('a doubled tag says what to do', async () => {
     const models = (await ines.get<{ id: number }[]>('/api/models')).body

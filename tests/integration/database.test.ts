@@ -9,7 +9,7 @@ import { insertCustomer, insertMachine } from '../../server/repositories/machine
 import { insertModel, insertRevision, modelById } from '../../server/repositories/models'
 import { insertPerson } from '../../server/repositories/people'
 import { readingsOfJob } from '../../server/repositories/readings'
-import { halfLoadedDemo, insertShop, removeHalfLoadedDemo } from '../../server/repositories/shops'
+import { halfLoadedDemo, insertShop, removeHalfLoadedDemo, shopById } from '../../server/repositories/shops'
 import { postEvent } from '../../server/services/job-log'
 import { openJob, readJob, readSheet } from '../../server/services/jobs'
 import { hashPassword, passwordMatches } from '../../server/services/passwords'
@@ -148,6 +148,44 @@ describe('the demo', () => {
     await removeHalfLoadedDemo(pool, shopId)
     expect(await halfLoadedDemo(pool)).toBeNull()
     expect(await many(pool, 'SELECT id FROM customers WHERE shop_id = ?', [shopId])).toEqual([])
+  })
+})
+
+describe('data of an earlier version', () => {
+  const asItWas = (engine: object) => {
+    const { camMarks: _, makersStops: __, ...rest } = engine as ReturnType<typeof engineOf>
+    return { ...rest, valves: rest.valves.map(({ adjuster: _, ...valve }) => valve), decompressor: { kind: 'arc', role: 'exhaust', fromDeg: -120, toDeg: 10 } }
+  }
+  it('a shop from before the last migration keeps every row, and has no favourite', async () => {
+    const { person } = shops[0]!
+    const connection = await createConnection(migrationSettings())
+    const rows = async () => (await many(pool, 'SELECT (SELECT COUNT(*) FROM events) AS events, (SELECT COUNT(*) FROM jobs) AS jobs, (SELECT COUNT(*) FROM spec_revisions) AS specs, (SELECT COUNT(*) FROM shops) AS shops'))[0]
+    const before = await rows()
+    await connection.query('ALTER TABLE shops DROP COLUMN favourite_school')
+    await connection.query('DELETE FROM schema_migrations WHERE version = 4')
+    await connection.end()
+    expect(await migrate(migrationSettings(), process.cwd())).toEqual(['favourite-school'])
+    expect(await rows()).toEqual(before)
+    expect((await shopById(pool, person.shopId)).favouriteSchool).toBeNull()
+  })
+  it('a job that was opened then is read, goes on and makes its sheet', async () => {
+    const { person, jobId } = await makeShop()
+    await say(person, jobId, trial(0.1, 'free'))
+    const { pin } = await one<{ pin: string }>(pool, 'SELECT pin FROM jobs WHERE id = ?', [jobId])
+    const { school: _, ...old } = JSON.parse(pin)
+    await change(pool, 'UPDATE jobs SET pin = ? WHERE id = ?', [JSON.stringify({ ...old, spec: { ...old.spec, engine: asItWas(old.spec.engine) } }), jobId])
+    const read = await readJob(pool, person.shopId, jobId, 0, new Date())
+    expect(read.pin).toMatchObject({ school: null, spec: { engine: { camMarks: [], makersStops: [], decompressor: { cylinderId: null } } } })
+    expect(read.pin.spec.engine.valves.every(v => v.adjuster === 'screw')).toBe(true)
+    await say(person, jobId, trial(0.15, 'no-go'))
+    expect((await readSheet(pool, person.shopId, jobId, new Date())).sheet.valves).toHaveLength(2)
+    expect((await bayOf(pool, person.shopId, new Date())).cards).toHaveLength(1)
+  })
+  it('a model that was added then is read as it was meant', async () => {
+    const { person } = await makeShop()
+    await change(pool, 'UPDATE spec_revisions SET engine = ? WHERE shop_id = ?', [JSON.stringify(asItWas(engineOf())), person.shopId])
+    const { id } = await one<{ id: number }>(pool, 'SELECT id FROM engine_models WHERE shop_id = ?', [person.shopId])
+    expect((await modelById(pool, person.shopId, id))?.engine).toEqual(engineOf({ decompressor: { kind: 'arc', role: 'exhaust', fromDeg: -120, toDeg: 10, cylinderId: null } }))
   })
 })
 

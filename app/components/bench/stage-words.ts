@@ -17,7 +17,7 @@ export function placeStatement({ position }: JobView): Statement {
 }
 
 /** “Both left valves”, “All four valves”, “Left exhaust and right intake”: what a stop serves. */
-export function servedWords(engine: Engine, stop: Stop): string {
+function servedWords(engine: Engine, stop: Stop): string {
   const served = engine.valves.filter(v => stop.valves.some(s => s.valveId === v.id))
   const cylinders = [...new Set(served.map(v => v.cylinderId))]
   const own = engine.valves.filter(v => v.cylinderId === cylinders[0])

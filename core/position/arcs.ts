@@ -17,11 +17,11 @@ export function addInto(sum: Float64Array, mass: Float64Array, start: number): v
   for (let i = 0; i < CELLS; i++) sum[i]! += mass[start + i]!
 }
 
-/** What people call a place of the cycle: “compression TDC”, “34° past compression TDC”, “exhaust TDC”. */
+/** What people call a place of the cycle, by the compression where two cylinders are at top together: “compression TDC”, “34° past compression TDC”, “exhaust TDC”. */
 export function nameOfAngle(engine: Engine, crankDeg: number): string {
   const nearest = engine.cylinders
-    .flatMap(c => [0, 360].map(turn => ({ way: signedWay(c.firingAngleDeg + turn, crankDeg), stroke: turn ? 'exhaust TDC' : 'compression TDC', cylinder: c.name })))
-    .sort((a, b) => Math.abs(a.way) - Math.abs(b.way))[0]!
+    .flatMap(c => [0, 360].map(turn => ({ turn, way: signedWay(c.firingAngleDeg + turn, crankDeg), stroke: turn ? 'exhaust TDC' : 'compression TDC', cylinder: c.name })))
+    .sort((a, b) => Math.abs(a.way) - Math.abs(b.way) || a.turn - b.turn)[0]!
   const place = engine.cylinders.length > 1 ? `${nearest.cylinder}, ${nearest.stroke}` : nearest.stroke
   const off = Math.round(Math.abs(nearest.way))
   return off <= 3 ? place : `${off}° ${nearest.way > 0 ? 'past' : 'before'} ${place}`

@@ -1,6 +1,7 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { engineOf } from '../../tests/support/builders'
+import { twinOf } from '../../tests/support/engines'
 import { type Place, valveLift, wrap } from '../engine'
 import { topPlace } from '../stops'
 import { adviseNext, CELLS, crankChance, locate, locateMemory, NO_CLEARANCE_PRIOR, type Noted, type Observation, positionModel } from './index'
@@ -159,4 +160,61 @@ describe('clashes', () => {
   })
   it('a first mark never clashes, however improbable in itself', () => expect(look(plain, toT).position.clash).toBeNull())
   it('answers that fit do not clash', () => expect(look(plain, ...known, oneTurn, rocker('intake', false), rocker('exhaust', false)).position.clash).toBeNull())
+})
+
+describe('on several cylinders', () => {
+  const noPlay = (side: string) => [rocker(`${side}-intake`, false), rocker(`${side}-exhaust`, false)]
+  const slack = (side: string) => [rocker(`${side}-intake`, true), rocker(`${side}-exhaust`, true)]
+  it('no play at both on a 360° twin settles the other cylinder: no needless turn', () => {
+    const { position, advice } = look(positionModel(twinOf(360)), toT, ...noPlay('l'))
+    expect(advice).toEqual({ kind: 'settled' })
+    expect(position.standing).toMatchObject({ kind: 'settled', stop: { crankDeg: 360 } })
+    expect(position.arcs[0]!.name).toBe('Right, compression TDC')
+  })
+  it('on a 180° twin it does not: the other cylinder is half a turn away, and how far it is is said', () => {
+    const { advice } = look(positionModel(twinOf(180)), toT, ...slack('l'))
+    expect(advice).toEqual({ kind: 'settled' })
+    const model = positionModel(twinOf(180))
+    const list = noted(toT, ...slack('l'))
+    expect(adviseNext(model, locate(model, list), list, stop => stop.crankDeg === 180)).toMatchObject({ kind: 'move', to: { kind: 'mark', markIndex: 1 }, turnDeg: 180, why: 'stop is elsewhere' })
+  })
+  it('back from there it is one and a half turns on, T L the second time', () => {
+    const model = positionModel(twinOf(180))
+    const list = noted(toT, ...slack('l'), { kind: 'move', to: { kind: 'mark', markIndex: 1 } }, ...slack('r'))
+    expect(adviseNext(model, locate(model, list), list, stop => stop.crankDeg === 0)).toMatchObject({ kind: 'move', to: T, times: 2, turnDeg: 540 })
+  })
+  it('nothing known: on to the school’s first place, without a figure of degrees that nobody knows', () => {
+    expect(look(positionModel(twinOf(270))).advice).toMatchObject({ kind: 'move', to: T, turnDeg: null, why: 'start' })
+    expect(look(positionModel(twinOf(360), 'partner')).advice).toMatchObject({ kind: 'move', turnDeg: null })
+  })
+  it('the same turn made twice in vain gives way to watching, so that it does not go round for ever', () => {
+    // answers that fit nothing: one of each at each T, round and round
+    const odd = [rocker('l-intake', true), rocker('l-exhaust', false), rocker('r-intake', true), rocker('r-exhaust', false)]
+    const { advice } = look(positionModel(twinOf(360)), toT, ...odd, oneTurn, ...odd, oneTurn, ...odd)
+    expect(advice.kind).toBe('watch')
+  })
+  it('a decompressor is excluded before a valve is said to have no clearance', () => {
+    const model = positionModel(twinOf(270, { decompressor: { kind: 'unknown' } }), 'marks', true)
+    const { position } = look(model, toT, rocker('l-intake', true), rocker('l-exhaust', false))
+    expect(position.standing.kind).not.toBe('settled')
+  })
+  it('a single in which only one valve moves at T is weighed as its table says, by each school that starts at a top', () => {
+    for (const school of ['marks', 'rod'] as const) expect(look(positionModel(engineOf(), school), toT, rocker('intake', true), rocker('exhaust', false)).advice).toMatchObject({ kind: 'move', turns: 1 })
+  })
+})
+
+describe('schools at work', () => {
+  it('watching: the intake is watched first, whatever else could be felt', () => expect(look(positionModel(engineOf(), 'watching')).advice).toMatchObject({ kind: 'watch', why: 'by school' }))
+  it('cam signs: the sign settles it by itself', () => {
+    const model = positionModel(engineOf({ camMarks: [{ words: 'the dots face', angleDeg: 0 }] }), 'cam-signs')
+    const sign: Place = { kind: 'cam-mark', camMarkIndex: 0 }
+    expect(look(model).advice).toMatchObject({ kind: 'move', to: sign })
+    expect(look(model, { kind: 'move', to: sign }).advice).toEqual({ kind: 'settled' })
+  })
+  it('exhaust opens: the intake may be measured there and nowhere said of the exhaust', () => {
+    const model = positionModel(engineOf(), 'exhaust-opens')
+    const { position } = look(model, { kind: 'move', to: { kind: 'valve', valveId: 'exhaust', sight: 'starts to open' } })
+    expect(position.standing).toMatchObject({ kind: 'settled', stop: { valves: [{ valveId: 'intake' }] } })
+    expect(position.closed.exhaust).toBeLessThan(0.1)
+  })
 })

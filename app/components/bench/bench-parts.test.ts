@@ -108,7 +108,7 @@ describe('the words around the wheel', () => {
   it('promise no margin while the cam is assumed', () => {
     const known = engineOf({ cam: { checkLiftMm: 1, intakeOpensBeforeTdcDeg: 6, intakeClosesAfterBdcDeg: 36, exhaustOpensBeforeBdcDeg: 38, exhaustClosesAfterTdcDeg: 4 } })
     const stopOf = (engine: typeof known) => { const seen = viewJob(jobTools(pinOf(engine)), [], 0); return stopStatement(seen, seen.model.plan.stops[0]!).words }
-    expect(stopOf(known)).toContain('112° to spare')
+    expect(stopOf(known)).toContain('112° spare each way')
     expect(stopOf(engineOf())).not.toContain('spare')
   })
   it('warn of F, and of steel rods', () => {

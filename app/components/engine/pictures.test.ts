@@ -1,11 +1,13 @@
 import { mount } from '@vue/test-utils'
 import { describe, expect, it } from 'vitest'
 import { engineOf } from '~~/tests/support/builders'
+import { fourValveSingle, twinOf } from '~~/tests/support/engines'
 import { greatestLiftMm, pistonDrop, valveLift } from '~~/core/engine'
 import { locate, positionModel, type Observation } from '~~/core/position'
 import { at, polarPath, ringPath, textArc } from './geometry'
 import CycleWheel from './CycleWheel.vue'
 import EngineSection from './EngineSection.vue'
+import MarkWindow from './MarkWindow.vue'
 
 const toT: Observation = { kind: 'move', to: { kind: 'mark', markIndex: 0 } }
 const wheelOf = (engine = engineOf(), ...observations: Observation[]) => {
@@ -80,5 +82,43 @@ describe('the engine section', () => {
   })
   it('turns clockwise: a quarter turn on, the crank pin stands to the right', () => {
     expect(Number(section(90).find('.crank-pin').attributes('cx'))).toBeCloseTo(33, 3)
+  })
+})
+
+describe('the mark window', () => {
+  const lines = (direction: 'clockwise' | 'anticlockwise', marks: { letter: string, angleDeg: number, kind: 'top' | 'fire' | 'advance' }[]) => {
+    const engine = engineOf({ marks, turning: { direction, seenFrom: 'the left', means: 'the nut' } })
+    const window = mount(MarkWindow, { props: { engine, markIndex: 0 } })
+    return Object.fromEntries(window.findAll('.line').map(l => [l.attributes('data-letter')!, Number(l.attributes('data-x'))]))
+  }
+  const marks = [{ letter: 'T', angleDeg: 0, kind: 'top' as const }, { letter: 'F', angleDeg: 346, kind: 'fire' as const }, { letter: '‖', angleDeg: 340, kind: 'advance' as const }]
+  it('what passes first lies furthest along the motion: to the left where the crank turns anticlockwise', () => {
+    const x = lines('anticlockwise', marks)
+    expect(x.F!).toBeLessThan(x.T!)
+    expect(x['‖']!).toBeLessThan(x.F!)
+  })
+  it('and to the right where it turns clockwise, as far by scale', () => {
+    const [left, right] = [lines('anticlockwise', marks), lines('clockwise', marks)]
+    expect(right.F! - right.T!).toBeCloseTo(left.T! - left.F!, 6)
+    expect(right.F!).toBeGreaterThan(right.T!)
+  })
+  it('a mark that is far away is not in the window', () => expect(lines('clockwise', [marks[0]!, { letter: 'T R', angleDeg: 180, kind: 'top' }])).not.toHaveProperty('T R'))
+})
+
+describe('the wheel of a twin', () => {
+  it('shows a band for each valve, those of the cylinder in question dark, and each stop where it is planned', () => {
+    const engine = twinOf(270)
+    const model = positionModel(engine)
+    const wheel = mount(CycleWheel, { props: { engine, arcs: [], crankDeg: 0, stops: model.plan.stops, target: model.plan.stops[1]!, atStop: false, feel: [], cylinderId: 'r' } })
+    expect(wheel.findAll('.band').map(b => [b.attributes('data-valve'), b.classes('own')])).toEqual([['l-intake', false], ['l-exhaust', false], ['r-intake', true], ['r-exhaust', true]])
+    expect(startOf(wheel.find('[data-valve=r-intake] .closed').attributes('d')!)).toBeCloseTo((615 + 270) % 720, 0)
+    expect(wheel.findAll('.stop').map(s => s.attributes('data-stop'))).toEqual(['0.0', '270.0'])
+    expect(wheel.find('.stop[data-target=true]').attributes('data-stop')).toBe('270.0')
+  })
+  it('four valves on one cylinder share two bands', () => {
+    const engine = fourValveSingle()
+    const wheel = mount(CycleWheel, { props: { engine, arcs: [], crankDeg: 0, stops: [], target: null, atStop: false, feel: [], cylinderId: 'only' } })
+    expect(wheel.findAll('.band')).toHaveLength(2)
+    expect(wheel.text()).toContain('Intakes shut')
   })
 })

@@ -1,5 +1,6 @@
 import { expect, type Page, test } from '@playwright/test'
-import { instruction, signIn, workUntil } from './bench'
+import { instruction, newJob, saved, signIn, workUntil } from './bench'
+import { BenchHand } from './hand'
 
 /** Makes the pictures of docs/screenshots anew from the demo data: npm run screenshots. */
 const shot = async (page: Page, name: string) => {
@@ -31,7 +32,7 @@ test('the bench at 1280 × 800', async ({ page }) => {
   await expect(page.locator('article.sheet')).toBeVisible()
   await page.screenshot({ path: 'docs/screenshots/sheet.png', fullPage: true })
   await page.goto('/spec-book')
-  await expect(page.getByRole('cell', { name: /Hedgerow/ })).toBeVisible()
+  await expect(page.getByRole('cell', { name: /^Grisdel Hedgerow/ })).toBeVisible()
   await shot(page, 'spec-book')
 })
 
@@ -57,4 +58,34 @@ test('the bench on a phone', async ({ browser }) => {
     await workUntil(page, until, gaps, 'taps')
     await shot(page, name)
   }
+})
+
+/** A job on a demo model with the crank somewhere, at its Find step. */
+async function finding(page: Page, model: string, crankDeg: number): Promise<BenchHand> {
+  const jobId = await newJob(page, model)
+  const hand = await BenchHand.at(page, jobId, crankDeg)
+  await hand.ready()
+  await page.goto(`/jobs/${jobId}`)
+  await expect(instruction(page)).toBeVisible()
+  await hand.step()
+  await saved(page)
+  return hand
+}
+
+test('twins: the wheel of each kind, a clash, the reasons', async ({ page }) => {
+  await signIn(page)
+  await finding(page, 'Duet 390', 20)
+  await shot(page, 'find-360-twin')
+  await finding(page, 'Fallow V22', 500)
+  await shot(page, 'find-v-twin')
+  const hand = await finding(page, 'Switch 470', 20)
+  await hand.until(next => next.step === 'measure')
+  await page.keyboard.press('e')
+  await shot(page, 'something-else')
+  await page.getByTestId('offered').filter({ hasText: 'Left exhaust by eye' }).getByRole('button', { name: 'Fully down' }).click()
+  await expect(page.getByTestId('clash')).toBeVisible()
+  await shot(page, 'clash')
+  await page.keyboard.press('w')
+  await page.getByRole('button', { name: 'See without it' }).first().click()
+  await shot(page, 'why-180-twin')
 })

@@ -78,6 +78,8 @@ const lowerEdge = (from: number, sweep: number, inner: number): string => {
 }
 
 const LOBE = 26
+/** Where a lobe's figure stands: beside it, on the side where no stroke's name is. */
+const besides = (deg: number): number => [40, -40, 58, -58].map(off => deg + off).find(d => strokes.value.every(s => Math.abs(signedWay(s.deg, d)) > 34)) ?? deg + 40
 const lobes = computed(() => props.arcs.filter(a => a.sweepDeg < 700).slice(0, 4).map((arc, i) => {
   const height = LOBE * Math.max(0.12, arc.probability)
   const half = Math.max(arc.sweepDeg / 2, 26)
@@ -85,7 +87,7 @@ const lobes = computed(() => props.arcs.filter(a => a.sweepDeg < 700).slice(0, 4
   const edge = polarPath(C, middle - half, middle + half, 2, deg => TRACK + height * Math.exp(-4.5 * ((deg - middle) / half) ** 2))
   const foot: string[] = []
   for (let deg = middle + half; deg >= middle - half; deg -= 2) foot.push(xy(at(C, TRACK, deg)))
-  return { ...arc, likeliest: i === 0, path: `${edge} L ${foot.join(' L ')} Z`, words: at(C, TRACK + 17, middle + (middle > 359 && middle < 361 ? -40 : 40)) }
+  return { ...arc, likeliest: i === 0, path: `${edge} L ${foot.join(' L ')} Z`, words: at(C, TRACK + 17, besides(middle)) }
 }))
 const anywhere = computed(() => lobes.value.length === 0)
 const hand = computed(() => anywhere.value ? null : { from: at(C, disc.value, props.crankDeg), to: at(C, TRACK + 20, props.crankDeg) })

@@ -1,8 +1,8 @@
 import { UnknownPartError } from '../engine'
 import { type Belief, giveClearance, moved, normal } from './belief'
-import { type Likelihood, likelihoodOf } from './evidence'
+import { likelihoodOf } from './evidence'
 import { CELLS } from './grid'
-import type { PositionModel } from './model'
+import type { Likelihood, PositionModel } from './model'
 import { movesCrank, type Observation } from './observation'
 
 /** The likelihood's chance under one hypothesis at one cell, summed over a belief's mass: how probable the observation is. */
@@ -26,6 +26,13 @@ export function predictive(model: PositionModel, { mass }: Belief, observation: 
 
 /** Probability of several observations together with the crank anywhere, under the priors of valves and decompressor. */
 export function predictiveAnywhere(model: PositionModel, observations: Observation[]): number {
+  const key = JSON.stringify(observations)
+  let known = model.anywhere.get(key)
+  if (known === undefined) model.anywhere.set(key, known = meanFit(model, observations))
+  return known
+}
+
+function meanFit(model: PositionModel, observations: Observation[]): number {
   const said = observations.map(o => likelihoodOf(model, o)).filter(l => l !== null)
   const fits = new Float64Array(CELLS)
   return model.hypotheses.reduce((sum, { noClearance, decompressor, prior }) => {

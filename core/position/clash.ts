@@ -14,6 +14,16 @@ const PAIRED_MOST = 6
 
 /** Whether answers given one after the other at one place do not fit what went before. */
 function surprise(model: PositionModel, earlier: Noted[], newest: Noted[], memory?: LocateMemory): boolean {
+  const key = `${earlier.map(n => n.id).join('|')}>${newest.map(n => n.id).join('|')}`
+  let known = memory?.surprises.get(key)
+  if (known === undefined) {
+    known = surprising(model, earlier, newest, memory)
+    memory?.surprises.set(key, known)
+  }
+  return known
+}
+
+function surprising(model: PositionModel, earlier: Noted[], newest: Noted[], memory?: LocateMemory): boolean {
   let chance = 1
   for (const [i, { observation }] of newest.entries()) {
     const { belief, lashDeg } = folded(model, [...earlier, ...newest.slice(0, i)], memory)

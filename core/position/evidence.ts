@@ -1,6 +1,6 @@
 import { closedArcsOf, type Engine, firingAngle, inArc, UnknownPartError, valveEvents, wrap } from '../engine'
 import { CELL_DEG, CELLS } from './grid'
-import { type Pair, type PositionModel, SLACK_CHANCE } from './model'
+import { type Likelihood, type Pair, type PositionModel, SLACK_CHANCE } from './model'
 import type { Observation } from './observation'
 import { placeLikelihood } from './places'
 
@@ -18,12 +18,6 @@ const STILL_CHANCE = { closed: 0.95, else: 0.05 }
 const PRESSURE_CHANCE = { compression: 0.9, decompressed: 0.5, else: 0.05 }
 /** Compression is felt from this much before TDC on, and was part of the last half turn until so much after it. From memory. */
 const COMPRESSION_FELT = { fromDeg: -20, sweepDeg: 170 }
-
-/**
- * How well an observation made without turning fits each cell, without and with a decompressor.
- * `valve` is the index of the valve whose clearance matters, −1 when none; `none` then holds where that valve has no clearance.
- */
-export interface Likelihood { valve: number, usual: Pair<Float64Array>, none: number }
 
 const indexOfValve = (engine: Engine, id: string): number => {
   const index = engine.valves.findIndex(v => v.id === id)
@@ -67,12 +61,8 @@ function cylinderTable(model: PositionModel, cylinderId: string, of: { closed: n
   return [table(false), table(true)]
 }
 
-/**
- * How well an observation fits each place of the crank, or null when it turned the crank or a screw.
- * @throws UnknownPartError for a valve, cylinder or mark that this engine does not have
- * Source: error rates from memory or common practice, named above.
- */
-export function likelihoodOf(model: PositionModel, o: Observation): Likelihood | null {
+/** An observation's likelihood, worked out. */
+function fitting(model: PositionModel, o: Observation): Likelihood | null {
   switch (o.kind) {
     case 'rocker': case 'blade': return feelLikelihood(model, o)
     case 'seen': return { valve: -1, usual: bothWays(placeLikelihood(model.engine, o.place)), none: 0 }
@@ -92,4 +82,16 @@ export function likelihoodOf(model: PositionModel, o: Observation): Likelihood |
     }
     default: return null
   }
+}
+
+/**
+ * How well an observation fits each place of the crank, or null when it turned the crank or a screw.
+ * @throws UnknownPartError for a valve, cylinder or mark that this engine does not have
+ * Source: error rates from memory or common practice, named above.
+ */
+export function likelihoodOf(model: PositionModel, o: Observation): Likelihood | null {
+  const key = JSON.stringify(o)
+  let known = model.likelihoods.get(key)
+  if (known === undefined) model.likelihoods.set(key, known = fitting(model, o))
+  return known
 }

@@ -9,9 +9,9 @@ export const LASH_DEG = 30
 /** A belief, and how much must still be turned forward until cam and valves can be believed again. */
 export interface Folded { belief: Belief, lashDeg: number }
 
-/** Snapshots of the belief, so that one answer more, or one less, does not fold the whole job again. */
-export interface LocateMemory { snapshots: Map<string, Folded> }
-export const locateMemory = (): LocateMemory => ({ snapshots: new Map() })
+/** Snapshots of the belief, and which answers did not fit, so that one answer more, or one less, does not fold the whole job again. */
+export interface LocateMemory { snapshots: Map<string, Folded>, surprises: Map<string, boolean> }
+export const locateMemory = (): LocateMemory => ({ snapshots: new Map(), surprises: new Map() })
 
 /** One crank place: the movement that led to it, and the answers given there, the last of each kind. */
 interface Segment { move: Noted | null, answers: Noted[] }
@@ -63,8 +63,14 @@ export function folded(model: PositionModel, noted: Noted[], memory?: LocateMemo
   return now
 }
 
-/** Drops the oldest snapshots. */
-function forget({ snapshots }: LocateMemory): void {
+const MOST_SURPRISES = 2000
+
+/** Drops the oldest of what is kept. */
+function forget({ snapshots, surprises }: LocateMemory): void {
+  for (const key of surprises.keys()) {
+    if (surprises.size <= MOST_SURPRISES) break
+    surprises.delete(key)
+  }
   for (const key of snapshots.keys()) {
     if (snapshots.size <= MOST_SNAPSHOTS) return
     snapshots.delete(key)

@@ -17,6 +17,12 @@ export interface Hypothesis { noClearance: readonly number[], decompressor: 0 | 
 /** A table over the grid without, and with, a decompressor at work. */
 export type Pair<T> = [T, T]
 
+/**
+ * How well an observation made without turning fits each cell, without and with a decompressor.
+ * `valve` is the index of the valve whose clearance matters, −1 when none; `none` then holds where that valve has no clearance.
+ */
+export interface Likelihood { valve: number, usual: Pair<Float64Array>, none: number }
+
 /** A whole move to a stop's place, and from each cell the chance that all the stop's valves may be measured where it ends. */
 export interface Way { stop: Stop, turns: 1 | null, times: 1 | 2, chance: Pair<Float64Array> }
 
@@ -35,8 +41,10 @@ export interface PositionModel {
   allClosed: Pair<Uint8Array>[]
   /** For each planned stop, the whole moves that could lead there. */
   ways: Way[]
-  /** Shapes of arrivals that were needed so far, by place. */
+  /** Worked out once and kept: shapes of arrivals by place, how well an observation fits each cell, and how probable it is with the crank anywhere. */
   arrivals: Map<string, Arrival>
+  likelihoods: Map<string, Likelihood | null>
+  anywhere: Map<string, number>
 }
 
 function* valveSets(valves: Valve[]): Generator<number[]> {
@@ -126,7 +134,7 @@ export function positionModel(engine: Engine, school?: School, decompressorThere
   const plan = planStops(engine, school, decompressorThere)
   const allClosed = plan.stops.map(stop => allClosedTable(engine, stop))
   return {
-    engine, plan, decompressorThere, allClosed, arrivals: new Map(),
+    engine, plan, decompressorThere, allClosed, arrivals: new Map(), likelihoods: new Map(), anywhere: new Map(),
     closed: engine.valves.map(valve => pair(held => closedTable(closedArcsOf(engine, valve, held === 1), STOP_MARGIN_DEG))),
     ways: plan.stops.flatMap((stop, i) => waysTo(engine, stop, allClosed[i]!)),
     hypotheses: hypothesesOf(engine),

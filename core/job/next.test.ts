@@ -79,6 +79,32 @@ describe('Find in this engine’s words', () => {
   })
 })
 
+describe('Set keeps the screw between what proved too loose and too tight', () => {
+  it('a try from when the valve was held open does not send it to and fro for ever', () => {
+    const atT = (): Happening => ({ type: 'crank', payload: { observations: [{ kind: 'lost' }, { kind: 'move', to: T }, { kind: 'rocker', valveId: 'intake', slack: true }, { kind: 'rocker', valveId: 'exhaust', slack: true }] } })
+    const book = found(said()).say(trial('intake', 0.08, 'no-go'), trial('intake', 0.03, 'no-go'), { type: 'mark-checked', payload: { valveId: 'exhaust', still: true } }, trial('exhaust', 0.12, 'drag'))
+    book.say({ type: 'nut-loosened', payload: { valveId: 'intake' } }, trial('intake', 0.09, 'no-go', { kind: 'screw', deg: -150 }), atT())
+    book.say(trial('intake', 0.09, 'free', { kind: 'screw', deg: 30 }), trial('intake', 0.09, 'no-go', { kind: 'screw', deg: 60 }))
+    const after = book.next('intake').trial?.after
+    expect(after?.kind).toBe('screw')
+    // free at −120°, refused at −60°: the answer lies between
+    expect(after?.kind === 'screw' && after.deg).toBeGreaterThan(-60)
+    expect(after?.kind === 'screw' && after.deg).toBeLessThan(0)
+  })
+  it('a screw opened in vain stops the work, however sure the place: the most dangerous error is to back it off for ever', () => {
+    const book = found(said()).say(trial('intake', 0.08, 'no-go'), trial('intake', 0.03, 'no-go'), { type: 'mark-checked', payload: { valveId: 'exhaust', still: true } }, trial('exhaust', 0.12, 'drag'))
+    book.say({ type: 'nut-loosened', payload: { valveId: 'intake' } }, trial('intake', 0.09, 'no-go', { kind: 'screw', deg: -80 }), trial('intake', 0.09, 'no-go', { kind: 'screw', deg: -80 }))
+    expect(book.next().instruction).toBe('Stop: the intake is not closed here')
+    const anew = book.next().keys.find(k => k.title === 'Find the place anew')!
+    expect(book.say(anew.happening!).next().instruction).toBe('Turn on until T meets the pointer')
+  })
+  it('and goes on where the blade goes after all', () => {
+    const book = found(said()).say(trial('intake', 0.08, 'no-go'), trial('intake', 0.03, 'no-go'), { type: 'mark-checked', payload: { valveId: 'exhaust', still: true } }, trial('exhaust', 0.12, 'drag'))
+    book.say({ type: 'nut-loosened', payload: { valveId: 'intake' } }, trial('intake', 0.09, 'no-go', { kind: 'screw', deg: -80 }), trial('intake', 0.09, 'no-go', { kind: 'screw', deg: -80 }), trial('intake', 0.09, 'drag', { kind: 'screw', deg: -20 }))
+    expect(book.next().instruction).toMatch(/nip the nut/)
+  })
+})
+
 describe('Measure says what a blade would prove', () => {
   it.each([
     [limits(0.08, 0.12), 0.08, /will not go, the gap is tight/], [limits(0.08, 0.12), 0.12, /runs free, the gap is loose/], [{ form: 'bare', figureMm: 0.1, text: '', unit: 'mm' } as Clearance, 0.1, /A drag is in/],

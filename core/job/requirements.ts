@@ -1,5 +1,5 @@
 import { valveById } from '../engine'
-import { standingToward } from '../position'
+import { movesCrank, standingToward } from '../position'
 import type { Stop } from '../stops'
 import { OUT_READING_WIDTH_MM } from '../feeler'
 import { formatTorque } from '../units'
@@ -53,8 +53,17 @@ function ready({ state, pin, ...view }: JobView): Asked[] {
   ]
 }
 
+/** A screw opened here by more than any valve lacks, and the blade still refused: whatever the belief says, the valve is not closed here. */
+function openedInVain({ state }: JobView, valveId: string): boolean {
+  const since = state.noted.slice(state.noted.findLastIndex(n => movesCrank(n.observation)) + 1)
+  const vain = since.findLastIndex(({ id, observation: o }) => id.endsWith(':vain') && o.kind === 'rocker' && o.valveId === valveId)
+  return vain >= 0 && !since.slice(vain).some(({ observation: o }) => o.kind === 'blade' && o.went && o.valveId === valveId)
+}
+
 /** The position of a stop is asked for while a valve there has something to be done. A reason given counts for this place only. */
 function find(view: JobView, { stop, index, valves }: StopWork, todo: (valve: ValveState) => boolean): Asked {
+  const vain = valves.find(v => openedInVain(view, v.valveId))
+  if (vain) return ask(`vain:${vain.valveId}:${view.state.places}`, `${nameOf(view, vain)}: the screw was opened far, and the blade is still refused.`, false)
   const id = view.model.plan.stops.length > 1 ? `place:${index + 1}:${view.state.places}` : `place:${view.state.places}`
   return ask(id, 'It is not proved that the valves are closed here.', !valves.some(todo) || stopHere(view, s => s === stop) !== null)
 }
@@ -107,11 +116,8 @@ export function nearestStop(view: JobView): Stop | null {
 
 /** Valves that no stop of this school serves: measured only with a reason. */
 const unserved = (view: JobView): ValveState[] => view.state.valves.filter(v => view.model.plan.unserved.includes(v.valveId))
-/** A screw opened farther than any valve lacks, and the blade still refused: whatever reason let it in, the valve is not closed here. */
-const openedInVain = ({ state }: JobView, valveId: string): boolean =>
-  state.noted.some(({ id, observation: o }) => id.endsWith(':vain') && o.kind === 'rocker' && o.valveId === valveId)
 const noStop = (view: JobView, valve: ValveState): Asked =>
-  ask(`no-stop:${valve.valveId}${openedInVain(view, valve.valveId) ? ':vain' : ''}`, `${nameOf(view, valve)}: no stop of this school serves it.`, asFoundDone(view, valve) && !needsSetting(view, valve) && isProved(view, valve))
+  ask(openedInVain(view, valve.valveId) ? `vain:${valve.valveId}:${view.state.places}` : `no-stop:${valve.valveId}`, `${nameOf(view, valve)}: no stop of this school serves it.`, asFoundDone(view, valve) && !needsSetting(view, valve) && isProved(view, valve))
 
 /** Stop by stop: find it, measure as found, set what is out. */
 function measuring(view: JobView): (Asked & { step: Step })[] {

@@ -155,15 +155,20 @@ const WEIGHING: Draft = {
 /** Whether the moves are still being weighed elsewhere, so that there is nothing to do for a moment. */
 export const isWeighing = ({ instruction }: Pick<Draft, 'instruction'>): boolean => instruction === WEIGHING.instruction
 
-/** A valve that no stop of the chosen school serves. */
-function noStopDraft(view: JobView, valveId: string, inVain: boolean): Draft {
+/** A screw opened in vain: the valve is held open here, whatever was answered before. */
+function vainDraft(view: JobView, valveId: string): Draft {
   const { name, cylinderId } = valveById(view.pin.spec.engine, valveId)
-  if (inVain) return {
+  return {
     label: `${name}: leave the screw`, instruction: `Stop: the ${name.toLowerCase()} is not closed here`,
-    why: 'The screw was opened far and the blade still will not go, so the valve is held open here. Put the screw back to where it was before anything else.',
-    keys: [key('Another way', 'choose how stops are found', null, 'school'), key('I lost track', 'find the place again', crank({ kind: 'lost' })), key('Go on', 'say why', null, 'reason')],
+    why: 'Its screw was opened far and the blade still will not go, so it is held open here. Leave the screw as it is; find the place anew.',
+    keys: [key('Find the place anew', 'nothing of it is believed', crank({ kind: 'lost' })), key('Another way', 'choose how stops are found', null, 'school'), key('Go on', 'say why', null, 'reason')],
     stage: { kind: 'wheel', target: null, feelValveIds: [valveId], cylinderId },
   }
+}
+
+/** A valve that no stop of the chosen school serves. */
+function noStopDraft(view: JobView, valveId: string): Draft {
+  const { name, cylinderId } = valveById(view.pin.spec.engine, valveId)
   return {
     label: `${name}: no stop`, instruction: `No stop serves the ${name.toLowerCase()}`,
     why: 'By this engine’s cam data it is closed at none of these stops. Choose another way of finding them, or go on with a reason.',
@@ -174,7 +179,9 @@ function noStopDraft(view: JobView, valveId: string, inVain: boolean): Draft {
 
 /** The Find step: the next whole move or feel. */
 export function findThing(view: JobView, { id }: Requirement): Draft {
-  if (id.startsWith('no-stop:')) return noStopDraft(view, id.split(':')[1]!, id.endsWith(':vain'))
+  const [kind, valveId = ''] = id.split(':')
+  if (kind === 'no-stop') return noStopDraft(view, valveId)
+  if (kind === 'vain') return vainDraft(view, valveId)
   const { model, position, state } = view
   const advice = adviseByTable(model, position, state.noted, wantedStops(view)) ?? view.tools.weigh(model, position, state.noted)
   if (advice === null) return WEIGHING

@@ -20,9 +20,15 @@ function bracketOf(view: JobView, valve: ValveState, wantedMm: number): Bracket 
     ...valve.tries.filter(t => t.round === valve.round).map(t => ({ screwDeg: t.screwDeg, reading: judge(t.trials, clearanceOf(view.pin, valve.valveId), { hand: view.pin.hand }).reading })),
   ]
   // a blade that runs free is too loose however little more than it the gap is
-  const loose = tries.filter(t => t.reading.loMm >= wantedMm || (t.reading.hiMm === null && t.reading.loMm > 0)).map(t => t.screwDeg)
-  const tight = tries.filter(t => t.reading.hiMm !== null && t.reading.hiMm <= wantedMm).map(t => t.screwDeg)
-  return { looseDeg: loose.length ? Math.max(...loose) : null, tightDeg: tight.length ? Math.min(...tight) : null }
+  const isLoose = ({ reading }: { reading: Interval }) => reading.loMm >= wantedMm || (reading.hiMm === null && reading.loMm > 0)
+  const isTight = ({ reading }: { reading: Interval }) => reading.hiMm !== null && reading.hiMm <= wantedMm
+  // the latest count: one from when the valve was held open says nothing of the screw, and is dropped where it contradicts them
+  const bracket: Bracket = { looseDeg: null, tightDeg: null }
+  for (const t of tries.reverse()) {
+    if (isLoose(t) && t.screwDeg < (bracket.tightDeg ?? Infinity)) bracket.looseDeg = Math.max(bracket.looseDeg ?? -Infinity, t.screwDeg)
+    if (isTight(t) && t.screwDeg > (bracket.looseDeg ?? -Infinity)) bracket.tightDeg = Math.min(bracket.tightDeg ?? Infinity, t.screwDeg)
+  }
+  return bracket
 }
 
 /** What the valve measured before this round's screw was touched. */

@@ -33,6 +33,7 @@ h1.long { font-size: 28px; line-height: 31px; }
 .text { padding: 0 16px; align-self: center; min-width: 0; }
 .title { display: block; font: 600 23px/1.15 var(--figures); }
 .help { display: block; font-size: 15px; color: var(--ink2); line-height: 1.2; }
+@media (max-height: 790px) and (min-width: 701px) { .keys { gap: 7px; } .key { height: 63px; } }
 @media (max-width: 700px) {
   h1 { font-size: 28px; line-height: 30px; }
   h1.long { font-size: 24px; line-height: 26px; }

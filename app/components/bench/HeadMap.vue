@@ -11,11 +11,11 @@ const size = computed(() => props.engine.valves.length > 4 ? 0.62 : several.valu
 /** A name on two lines where there is little room: “Left / intake”. */
 const linesOf = (name: string): string[] => several.value && name.length > 8 ? [name.slice(0, name.lastIndexOf(' ')), name.slice(name.lastIndexOf(' ') + 1)] : [name]
 const headX = (x: number): number => 90 + x * 240
-/** One combustion chamber a cylinder, about its own valves, with the plug beside them. */
-const chambers = computed(() => props.engine.cylinders.map((c, i, all) => {
+/** One combustion chamber a cylinder, about its own valves, with the plug beside them, or between them where there is little room. */
+const chambers = computed(() => props.engine.cylinders.map((c, _, all) => {
   const own = props.engine.valves.filter(v => v.cylinderId === c.id).map(v => headX(v.headX))
   const x = own.length ? own.reduce((a, b) => a + b, 0) / own.length : W / 2
-  return all.length > 1 ? { id: c.id, x, r: 66, plugX: i < all.length / 2 ? 104 : W - 104 } : { id: c.id, x: W / 2, r: 112, plugX: 294 }
+  return all.length > 1 ? { id: c.id, x, r: Math.min(112, 216 / all.length / 2), plugX: x } : { id: c.id, x: W / 2, r: 112, plugX: 294 }
 }))
 </script>
 

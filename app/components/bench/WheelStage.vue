@@ -41,7 +41,7 @@ const markIndex = computed(() => {
 .corner h2 { font-size: 22px; line-height: 1.1; color: var(--ink); }
 .tl { top: 20px; left: 20px; } .tr { top: 20px; right: 20px; text-align: right; width: 134px; }
 .bl { bottom: 16px; left: 20px; width: 112px; } .br { bottom: 12px; right: 16px; text-align: right; width: 128px; } .br :deep(.window) { width: 112px; margin-left: auto; } .br p { padding-top: 2px; font-size: 14.5px; line-height: 1.2; }
-@media (max-width: 1100px) { .corner { font-size: 14px; } .corner h2 { font-size: 19px; } .tl { left: 12px; } .tr { right: 12px; width: 108px; } .bl { left: 12px; bottom: 8px; width: 94px; } .br { right: 8px; bottom: 8px; width: 104px; } .br p { font-size: 13.5px; } }
+@media (max-width: 1100px) { .corner { font-size: 14px; } .corner h2 { font-size: 19px; } .tl { left: 12px; } .tr { right: 12px; width: 108px; } .bl { left: 12px; bottom: 8px; width: 94px; } .br { right: 8px; bottom: 8px; width: 100px; } .br :deep(.window) { width: 86px; } .br p { font-size: 13.5px; } }
 @media (max-width: 700px) {
   .wheel-stage { grid-template-columns: 1fr 1fr; gap: 0 12px; align-content: start; height: auto; }
   .picture { grid-column: 1 / -1; height: 250px; } .corner { position: static; width: auto; padding: 4px 16px; font-size: 14.5px; align-self: start; } .corner h2 { font-size: 19px; }

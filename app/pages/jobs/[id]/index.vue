@@ -128,14 +128,15 @@ const stopWords = computed(() => {
 .bench { height: 100dvh; min-height: 620px; display: grid; grid-template: 52px minmax(0, 1fr) 168px / 184px minmax(0, 1fr) 384px; }
 .bench > :first-child, .strip { grid-column: 1 / -1; }
 .stage { min-width: 0; min-height: 0; overflow: hidden; }
-.panel { background: var(--sheet); border-left: 1.5px solid var(--ink); padding: 18px 24px 10px; display: grid; grid-template-rows: auto minmax(172px, auto) auto auto minmax(0, 1fr); min-height: 0; overflow: auto; align-content: start; position: relative; }
+.panel { background: var(--sheet); border-left: 1.5px solid var(--ink); padding: 18px 24px 10px; display: grid; grid-template: auto minmax(172px, auto) auto auto minmax(0, 1fr) / minmax(0, 1fr); min-height: 0; overflow: auto; align-content: start; position: relative; }
 .panel > :deep(.notices) { grid-row: 1; } .panel > :deep(.next) { grid-row: 2; } .panel > :deep(.keys) { grid-row: 3; }
 .panel > :deep(.ask), .panel > :deep(.side), .panel > :deep(.undo), .panel > :deep(.closed) { grid-row: 2 / 6; }
 .foot { grid-row: 5; align-self: end; border-top: 1px solid var(--line); margin-top: 10px; padding-top: 12px; display: grid; grid-template-columns: minmax(0, 1fr) auto auto; gap: 10px; align-items: center; }
 .foot p { font-size: 15.5px; line-height: 1.25; color: var(--ink2); overflow: hidden; display: -webkit-box; -webkit-line-clamp: 2; line-clamp: 2; -webkit-box-orient: vertical; } .foot b { color: var(--ink); }
 .phone-caution, .tabs { display: none !important; }
 .waiting { padding: 80px 40px; display: grid; gap: 14px; justify-items: start; max-width: 640px; }
-@media (max-width: 1100px) { .bench { grid-template-columns: 150px minmax(0, 1fr) 340px; } .panel { padding-inline: 16px; } }
+@media (max-width: 1100px) { .bench { grid-template-columns: 150px minmax(0, 1fr) 340px; } .panel { padding-inline: 16px; } .foot.finding .quiet { padding: 0 4px; font-size: 14px; } .foot.finding kbd { display: none; } }
+@media (max-height: 790px) and (min-width: 701px) { .foot.finding p { display: none; } }
 /* In Find the foot also leads to what else was seen, and to the reasons. */
 .foot.finding { grid-template-columns: 1.5fr .8fr 1fr 1fr; gap: 5px 6px; margin-top: 6px; padding-top: 5px; } .foot.finding p { grid-column: 1 / -1; -webkit-line-clamp: 1; line-clamp: 1; line-height: 1.15; }
 .foot.finding .quiet { padding: 0 8px; font-size: 15px; justify-content: center; gap: 5px; white-space: nowrap; }

@@ -44,9 +44,9 @@ async function approve(model: ModelRow): Promise<void> {
       <tbody>
         <tr v-for="m in models" :key="m.id">
           <td class="figures">{{ m.maker }} {{ m.model }}<br><small>{{ [m.kind, m.code, firingIntervalName(m.engine)].filter(Boolean).join(', ') }}</small></td>
-          <td class="figures">{{ span(m, 'intake', v => formatLength(v, 'mm')) }}</td><td class="figures">{{ span(m, 'exhaust', v => formatLength(v, 'mm')) }}</td>
-          <td>{{ span(m, 'intake', v => thouFromMm(v).toFixed(1)) }} / {{ span(m, 'exhaust', v => thouFromMm(v).toFixed(1)) }}</td>
-          <td>{{ m.source }}, {{ m.sourceDate }}</td>
+          <td class="figures whole">{{ span(m, 'intake', v => formatLength(v, 'mm')) }}</td><td class="figures whole">{{ span(m, 'exhaust', v => formatLength(v, 'mm')) }}</td>
+          <td class="whole">{{ span(m, 'intake', v => thouFromMm(v).toFixed(1)) }} / {{ span(m, 'exhaust', v => thouFromMm(v).toFixed(1)) }}</td>
+          <td>{{ m.source }}, <span class="whole">{{ m.sourceDate }}</span></td>
           <td>{{ m.revision }}, {{ m.status }}, {{ m.author }}<br><button v-if="m.status === 'draft' && session.isLead" type="button" class="quiet" @click="approve(m)">Approve</button><button type="button" class="link" :aria-label="`Save ${m.maker} ${m.model} as a file`" @click="save(m)">Save as file</button></td>
         </tr>
       </tbody>
@@ -55,5 +55,5 @@ async function approve(model: ModelRow): Promise<void> {
 </template>
 
 <style scoped>
-.book { max-width: 1240px; } .add { margin-left: auto; } small { font: 400 14.5px/1.3 var(--sentences); color: var(--ink3); }
+.book { max-width: 1240px; } .whole, th { white-space: nowrap; } .add { margin-left: auto; } small { font: 400 14.5px/1.3 var(--sentences); color: var(--ink3); }
 </style>

@@ -6,7 +6,8 @@ import { bladeWords, placeWords, SCHOOL_NAMES, turnWords } from './words'
 
 const nameOf = (engine: Engine, id: string): string => engine.valves.find(v => v.id === id)?.name ?? id
 
-function observationWords(engine: Engine, o: Observation): string {
+/** What was said of the crank, as part of a sentence. */
+export function observationWords(engine: Engine, o: Observation): string {
   switch (o.kind) {
     case 'move': return `on to ${placeWords(engine, o.to)}${(o.times ?? 1) > 1 ? `, ${o.times} times round` : ''}`
     case 'turns': return `${o.turns} turn${o.turns > 1 ? 's' : ''} on to ${placeWords(engine, o.to)}`
@@ -34,7 +35,7 @@ export function eventWords(engine: Engine, event: JobEvent): string {
     case 'plug-read': return `Plug: ${event.payload.look.toLowerCase()}`
     case 'finding': return `Found: ${event.payload.text}`
     case 'school-chosen': return `By ${SCHOOL_NAMES[event.payload.school].toLowerCase()}`
-    case 'crank': { const said = event.payload.observations.map(o => observationWords(engine, o)).join(', '); return said.charAt(0).toUpperCase() + said.slice(1) }
+    case 'crank': return event.payload.observations.map((o, i) => i ? observationWords(engine, o) : notedWords(engine, o)).join(', ')
     case 'mark-checked': return event.payload.still ? `Mark still there, ${valve(event.payload.valveId).toLowerCase()}` : 'The crank had moved'
     case 'trial': {
       const { after, bladesMm, feel, valveId } = event.payload
@@ -61,4 +62,13 @@ export function eventWords(engine: Engine, event: JobEvent): string {
     case 'placed': return `Felt ${event.payload.when} the turn`
     case 'retracted': return event.payload.how === 'turned back' ? 'Turned back' : 'Taken back'
   }
+}
+
+/** The event that an observation came with. */
+export const eventIdOf = (observationId: string): string => observationId.split(':')[0]!
+
+/** The same, to stand by itself. */
+export function notedWords(engine: Engine, observation: Observation): string {
+  const words = observationWords(engine, observation)
+  return words.charAt(0).toUpperCase() + words.slice(1)
 }

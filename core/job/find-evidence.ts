@@ -2,7 +2,7 @@ import { cylinderById, type Engine, type Place, valveById } from '../engine'
 import { type Effect, effectsOf, type Likeliest, locateWithout, type Offered, type Observation, placesToTell, type Position, questions } from '../position'
 import { SCHOOL_CAUTION, SCHOOL_HELP, SCHOOL_NAMES, listed, placeWords, untilWords } from './words'
 import { type School, schoolsFor, topPlace } from '../stops'
-import { eventWords } from './event-words'
+import { eventIdOf, notedWords, observationWords } from './event-words'
 import type { Happening } from './event'
 import type { JobView } from './view'
 
@@ -90,32 +90,27 @@ export interface EffectWords {
 const sureWords = (probability: number): string => probability > 0.995 ? 'over 99 %' : `${Math.round(probability * 100)} %`
 const placeAndChance = (likeliest: Likeliest): string => likeliest ? `${likeliest.name}, ${sureWords(likeliest.probability)}` : 'anywhere'
 const IDLE = { 'replaced': 'replaced by a later answer', 'turned back': 'the crank had been turned back: the cam lagged behind' }
-const eventOf = (id: string): string => id.split(':')[0]!
 
 /** The reasons for where the crank is said to be: what each answer of the job did, the latest first. */
 export function reasons(view: JobView): EffectWords[] {
   const { engine } = view.pin.spec
   const groups = new Map<string, Effect[]>()
   for (const effect of effectsOf(view.model, view.state.noted, view.tools.memory)) {
-    const id = eventOf(effect.noted.id)
+    const id = eventIdOf(effect.noted.id)
     groups.set(id, [...groups.get(id) ?? [], effect])
   }
   return [...groups].map(([eventId, effects]) => ({
     eventId,
-    words: capital(listed(effects.map(e => wordsOf(engine, e.noted.observation)))),
+    words: listed(effects.map((e, i) => (i ? observationWords : notedWords)(engine, e.noted.observation))),
     before: placeAndChance(effects[0]!.before), after: placeAndChance(effects.at(-1)!.after),
     bits: effects.reduce((sum, e) => sum + e.bits, 0),
     idle: effects.every(e => e.idle !== null) ? IDLE[effects[0]!.idle!] : '',
     clashes: effects.some(e => e.clashes),
   })).reverse()
 }
-function wordsOf(engine: Engine, observation: Observation): string {
-  const words = eventWords(engine, { type: 'crank', payload: { observations: [observation] } } as Parameters<typeof eventWords>[1])
-  return words.charAt(0).toLowerCase() + words.slice(1)
-}
 
 /** Where the crank would be said to be without one answer, to see what hangs on it. */
-export const positionWithout = (view: JobView, eventId: string): Position => locateWithout(view.model, view.state.noted, n => eventOf(n.id) === eventId)
+export const positionWithout = (view: JobView, eventId: string): Position => locateWithout(view.model, view.state.noted, n => eventIdOf(n.id) === eventId)
 
 /** One way of finding stops, as it is offered. */
 export interface SchoolWords { school: School, name: string, help: string, caution: string, chosen: boolean, favourite: boolean }

@@ -1,4 +1,5 @@
 export * from './cautions'
+export * from './clash-words'
 export * from './event'
 export * from './event-words'
 export * from './next'

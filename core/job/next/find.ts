@@ -1,12 +1,11 @@
 import { cylinderById, decompressorArc, type Engine, forwardTo, type Place, placePeriod, samePlace, type Valve, valveById } from '../../engine'
-import { type Advice, adviseByTable, answersHere, cylindersAt, type Observation } from '../../position'
+import { type Advice, adviseByTable, cylindersAt, type Observation } from '../../position'
 import type { Stop } from '../../stops'
-import { eventWords } from '../event-words'
 import type { Happening } from '../event'
 import { lastPlaceIn } from '../reduce'
 import { type Requirement, wantedStops } from '../requirements'
 import type { JobView } from '../view'
-import { crankTurnWords, dropWords, listed, placeWords, turningWords, untilWords } from '../words'
+import { crankTurnWords, dropWords, placeWords, turningWords, untilWords } from '../words'
 import { type Draft, key } from './thing'
 
 const crank = (...observations: Observation[]): Happening => ({ type: 'crank', payload: { observations } })
@@ -55,7 +54,7 @@ function wentRound({ state }: JobView): boolean {
   return a !== undefined && b?.observation.kind === 'turns' && a.observation.kind === 'move' && a.id.split(':')[0] === b.id.split(':')[0]
 }
 /** How often on this job a place was passed and come round to again. */
-export const timesRound = ({ state }: JobView): number => state.noted.filter((n, i) => {
+const timesRound = ({ state }: JobView): number => state.noted.filter((n, i) => {
   const before = state.noted[i - 1]
   return n.observation.kind === 'turns' && before?.observation.kind === 'move' && before.id.split(':')[0] === n.id.split(':')[0]
 }).length
@@ -190,37 +189,5 @@ export function findThing(view: JobView, { id }: Requirement): Draft {
     case 'feel': return feelDraft(view, advice)
     case 'watch': return watchDraft(view, advice)
     case 'settled': return { label: 'Found', instruction: 'The valves are closed here', why: '', keys: [lost], stage: { kind: 'wheel', target: null, feelValveIds: [], cylinderId: null } }
-  }
-}
-
-/** Two things that cannot both be so: the newest answer and what it does not fit, each in words, the one that costs least to look at again, or null where none can be, and what to do. */
-export interface ClashWords { newest: string, newestId: string, against: { id: string, words: string }[], lookAgain: string | null, advice: string }
-
-const eventOf = (id: string): string => id.split(':')[0]!
-
-/** What was said, in words, for an observation that came with an event. */
-export function notedWords(engine: Engine, observation: Observation): string {
-  const said = eventWords(engine, { type: 'crank', payload: { observations: [observation] } } as Parameters<typeof eventWords>[1])
-  return said.charAt(0).toUpperCase() + said.slice(1)
-}
-
-/** Feeling again costs least, then looking; a turn cannot be looked at again. */
-const COST: Partial<Record<Observation['kind'], number>> = { 'rocker': 1, 'blade': 1, 'push-rods': 1, 'rocked': 1, 'seen': 2, 'thumb': 4 }
-
-/** The present clash as facts, or null. */
-export function clashWords(view: JobView): ClashWords | null {
-  const { clash } = view.position
-  if (!clash) return null
-  const { engine } = view.pin.spec
-  const here = new Set(answersHere(view.state.noted))
-  const can = [...clash.newest, ...clash.against].filter(n => here.has(n) && COST[n.observation.kind] !== undefined).sort((a, b) => COST[a.observation.kind]! - COST[b.observation.kind]!)
-  const cheapest = can[0] ?? clash.newest[0]!
-  const again = notedWords(engine, cheapest.observation)
-  return {
-    newest: listed(clash.newest.map((n, i) => { const words = notedWords(engine, n.observation); return i ? words.toLowerCase() : words })),
-    newestId: eventOf(clash.newest.at(-1)!.id),
-    against: clash.against.map(n => ({ id: eventOf(n.id), words: notedWords(engine, n.observation) })),
-    lookAgain: can.length > 0 ? `${again.charAt(0).toLowerCase()}${again.slice(1)}` : null,
-    advice: can.length > 0 ? 'Look again at the cheaper one, or take one back.' : 'A turn that is taken back leaves the place unknown.',
   }
 }

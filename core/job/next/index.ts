@@ -14,7 +14,7 @@ import { type Draft, key, type NextThing } from './thing'
 
 export * from './thing'
 export { dueWords, suggestedDue } from './close'
-export { type ClashWords, clashWords, isWeighing, lastPlace, marginWords, notedWords, pastTopWords, timesRound } from './find'
+export { isWeighing, lastPlace, marginWords, pastTopWords } from './find'
 
 const SIGN: Draft = {
   label: 'All done', instruction: 'Sign and close the job', why: 'The sheet is kept as it is signed. Only a lead can open it again.',

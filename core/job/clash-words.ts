@@ -1,0 +1,26 @@
+import { answersHere, type Observation } from '../position'
+import { eventIdOf, notedWords, observationWords } from './event-words'
+import type { JobView } from './view'
+import { listed } from './words'
+
+/** Two things that cannot both be so: the newest answer and what it does not fit, each in words, the one that costs least to look at again, or null where none can be, and what to do. */
+export interface ClashWords { newest: string, newestId: string, against: { id: string, words: string }[], lookAgain: string | null, advice: string }
+
+/** Feeling again costs least, then looking; a turn cannot be looked at again. */
+const COST: Partial<Record<Observation['kind'], number>> = { 'rocker': 1, 'blade': 1, 'push-rods': 1, 'rocked': 1, 'seen': 2, 'thumb': 4 }
+
+/** The present clash as facts, or null. */
+export function clashWords(view: JobView): ClashWords | null {
+  const { clash } = view.position
+  if (!clash) return null
+  const { engine } = view.pin.spec
+  const here = new Set(answersHere(view.state.noted))
+  const can = [...clash.newest, ...clash.against].filter(n => here.has(n) && COST[n.observation.kind] !== undefined).sort((a, b) => COST[a.observation.kind]! - COST[b.observation.kind]!)
+  return {
+    newest: listed(clash.newest.map((n, i) => (i ? observationWords : notedWords)(engine, n.observation))),
+    newestId: eventIdOf(clash.newest.at(-1)!.id),
+    against: clash.against.map(n => ({ id: eventIdOf(n.id), words: notedWords(engine, n.observation) })),
+    lookAgain: can[0] ? observationWords(engine, can[0].observation) : null,
+    advice: can.length > 0 ? 'Look again at the cheaper one, or take one back.' : 'A turn that is taken back leaves the place unknown.',
+  }
+}

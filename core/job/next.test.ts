@@ -65,6 +65,14 @@ describe('Find in this engine’s words', () => {
     const key = ready(said()).next().keys.find(k => k.title === title)!
     expect(key.happening?.type === 'crank' && key.happening.payload.observations.map(o => o.kind)).toEqual(kinds)
   })
+  it('going past a place is counted, and said to be a turn further', () => {
+    const past: Happening = { type: 'crank', payload: { observations: [{ kind: 'move', to: T }, { kind: 'turns', turns: 1, to: T }] } }
+    const felt: Happening = { type: 'crank', payload: { observations: [{ kind: 'rocker', valveId: 'intake', slack: true }, { kind: 'rocker', valveId: 'exhaust', slack: false }] } }
+    const book = ready(said()).say(past)
+    expect(book.next().label).toBe('Passed once: a turn further, counted')
+    expect(book.say(felt).next().instruction).toMatch(/^Turn one full turn on/)
+    expect(book.say({ type: 'crank', payload: { observations: [{ kind: 'lost' }] } }, past).next().label).toBe('Passed 2 times: a turn further, counted')
+  })
   it('four valves are felt two at a time, those of one kind together', () => {
     const valves = ['intake', 'exhaust'].flatMap(role => [1, 2].map(n => ({ id: `${role}${n}`, cylinderId: 'only', role: role as 'intake', name: `${role} ${n}`, headX: 0.5, headY: 0.5 })))
     const book = ready(said(engineOf({ valves }))).say({ type: 'crank', payload: { observations: [{ kind: 'move', to: T }] } })

@@ -59,10 +59,12 @@ const timesRound = ({ state }: JobView): number => state.noted.filter((n, i) => 
   return n.observation.kind === 'turns' && before?.observation.kind === 'move' && before.id.split(':')[0] === n.id.split(':')[0]
 }).length
 
+const timesWords = (view: JobView): string => timesRound(view) === 1 ? 'once' : `${timesRound(view)} times`
+
 function moveWhy(view: JobView, { to, why, turnDeg }: Extract<Advice, { kind: 'move' }>): string {
   const { engine } = view.pin.spec
   const stop = view.model.plan.stops.find(s => samePlace(s.place, to))
-  const round = wentRound(view) ? `Gone round ${timesRound(view) === 1 ? 'once' : `${timesRound(view)} times`}: that is a turn further, not the same stroke. ` : ''
+  const round = wentRound(view) ? `Passed ${timesWords(view)}: a turn further, counted. ` : ''
   switch (why) {
     case 'start': return to.kind === 'mark'
       ? `The line beside ${placeWords(engine, to)} in ${engine.markWindow}. It shows twice a cycle; the rockers tell which.`
@@ -114,7 +116,7 @@ function feelDraft(view: JobView, { valveIds, why }: Extract<Advice, { kind: 'fe
     : several
       ? `Both slack: ${whose(engine, a!.cylinderId).trim()} is on compression. Neither moving: on its exhaust stroke, or two valves without clearance.`
       : 'Both slack: compression. Neither moving: the exhaust TDC, or two valves without clearance.'
-  const label = view.state.places > 1 ? 'Feel again, here' : 'One feel should settle it'
+  const label = wentRound(view) ? `Passed ${timesWords(view)}: a turn further, counted` : view.state.places > 1 ? 'Feel again, here' : 'One feel should settle it'
   if (a && b) {
     const [first, second] = [shortName(engine, a), shortName(engine, b)]
     const both = a.role === b.role ? `both ${whose(engine, a.cylinderId)}${a.role} rockers` : `both ${whose(engine, a.cylinderId)}rockers`

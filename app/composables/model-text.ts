@@ -48,8 +48,9 @@ export const parseCamMarks = (text: string): Engine['camMarks'] => parts(text, /
 
 const PLACE_HELP = 'a mark’s letter, “top Left”, “rod 6 mm Left” or “sign 1”'
 function parsePlace(text: string, engine: Pick<Engine, 'cylinders' | 'marks'>, deg: number): Place {
-  const markIndex = engine.marks.findIndex(m => m.letter.toLowerCase() === text.toLowerCase() && Math.abs(signedWay(m.angleDeg, deg, 360)) < 90)
-  if (markIndex >= 0) return { kind: 'mark', markIndex }
+  const away = (markIndex: number) => Math.abs(signedWay(engine.marks[markIndex]!.angleDeg, deg, 360))
+  const nearest = [...engine.marks.keys()].filter(i => engine.marks[i]!.letter.toLowerCase() === text.toLowerCase()).sort((a, b) => away(a) - away(b))[0]
+  if (nearest !== undefined) return { kind: 'mark', markIndex: nearest }
   const cylinder = (name: string | undefined) => {
     const found = engine.cylinders.find(c => c.name.toLowerCase() === (name ?? engine.cylinders[0]?.name ?? '').toLowerCase())
     if (!found) throw new FigureError(name ?? '', `is no cylinder here. They are: ${engine.cylinders.map(c => c.name).join(', ')}.`)

@@ -2,7 +2,7 @@ import { expect, type Page, test } from '@playwright/test'
 import { closedArcs, type Engine, inArc } from '../../core/engine'
 import { nextThing, offeredWords, stopHere } from '../../core/job'
 import { locate, type Observation } from '../../core/position'
-import { newJob, saved, signIn } from './bench'
+import { saved, signIn } from './bench'
 import { BenchHand } from './hand'
 
 const MODELS = ['Minnow 125', 'G30', 'Hedgerow 18', 'Plover 200-4', 'Ridge 420', 'Duet 390', 'Switch 470', 'Fallow V22', 'Span 850']
@@ -44,10 +44,7 @@ for (const model of MODELS) {
     await signIn(page)
     let caught = 0
     for (const { name, deg, wrong } of STARTS) {
-      const jobId = await newJob(page, model)
-      const hand = await BenchHand.at(page, jobId, deg)
-      await hand.ready()
-      await page.goto(`/jobs/${jobId}`)
+      const hand = await BenchHand.finding(page, model, deg)
       let moves = 0
       let said = !wrong
       while (nextThing(await hand.view()).step === 'find') {

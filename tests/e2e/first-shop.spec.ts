@@ -39,7 +39,7 @@ test('an empty server: shop and lead, a blade set, a model, a person, a machine 
     await expect(page.getByText('year-month-day').first()).toBeVisible()
     await fill({ 'Source’s date': '2024-02-28', 'Intake': '3–5 thou' })
     await page.getByRole('button', { name: 'Add it' }).click()
-    await expect(page.getByRole('cell', { name: /Testor One/ })).toBeVisible()
+    await expect(page.getByRole('cell', { name: /^Testor One/ })).toBeVisible()
     await expect(page.getByText('0.076–0.127')).toBeVisible()
 
     await page.goto('/shop')

@@ -3,7 +3,7 @@ import { v7 } from 'uuid'
 import { type Happening, jobTools, type JobEvent, type JobPin, type JobTools, type JobView, nextThing, type NextThing, viewJob } from '../../core/job'
 import { truthOf } from '../../server/demo/truth'
 import { VirtualHand } from '../../server/demo/virtual-hand'
-import { instruction, saved } from './bench'
+import { instruction, newJob, saved } from './bench'
 
 const plain = (text: string): string => text.replaceAll(/\s+/g, ' ').trim()
 
@@ -20,6 +20,16 @@ export class BenchHand {
   static async at(page: Page, jobId: number, crankDeg: number, gapMm: Record<string, number> = {}): Promise<BenchHand> {
     const { pin } = await fetched(page, jobId)
     return new BenchHand(page, jobId, pin, crankDeg, gapMm)
+  }
+
+  /** A new job on a demo model, ready and shown at its Find step, with the crank somewhere. */
+  static async finding(page: Page, model: string, crankDeg: number, gapMm: Record<string, number> = {}): Promise<BenchHand> {
+    const jobId = await newJob(page, model)
+    const hand = await BenchHand.at(page, jobId, crankDeg, gapMm)
+    await hand.ready()
+    await page.goto(`/jobs/${jobId}`)
+    await expect(instruction(page)).toBeVisible()
+    return hand
   }
 
   get engine() { return this.tools.pin.spec.engine }

@@ -1,5 +1,5 @@
 import { expect, type Page, test } from '@playwright/test'
-import { instruction, newJob, saved, signIn, workUntil } from './bench'
+import { instruction, saved, signIn, workUntil } from './bench'
 import { BenchHand } from './hand'
 
 /** Makes the pictures of docs/screenshots anew from the demo data: npm run screenshots. */
@@ -60,13 +60,9 @@ test('the bench on a phone', async ({ browser }) => {
   }
 })
 
-/** A job on a demo model with the crank somewhere, at its Find step. */
+/** A job on a demo model, one move into its Find step. */
 async function finding(page: Page, model: string, crankDeg: number): Promise<BenchHand> {
-  const jobId = await newJob(page, model)
-  const hand = await BenchHand.at(page, jobId, crankDeg)
-  await hand.ready()
-  await page.goto(`/jobs/${jobId}`)
-  await expect(instruction(page)).toBeVisible()
+  const hand = await BenchHand.finding(page, model, crankDeg)
   await hand.step()
   await saved(page)
   return hand

@@ -1,7 +1,7 @@
 import { expect, test } from '@playwright/test'
 import { openPool, databaseSettings } from '../../server/database/pool'
 import { many } from '../../server/database/query'
-import { instruction, newJob, saved, signIn } from './bench'
+import { instruction, saved, signIn } from './bench'
 import { BenchHand } from './hand'
 
 const pool = openPool(databaseSettings(process.env, 'app'))
@@ -40,10 +40,7 @@ test('a side-by-side by its maker’s own stops, from the Bay to the sheet', asy
 
 test('a valve of the other stop is not measured here, but for a stated reason', async ({ page }) => {
   await signIn(page)
-  const jobId = await newJob(page, 'Duet 390')
-  const hand = await BenchHand.at(page, jobId, 0)
-  await hand.ready()
-  await page.goto(`/jobs/${jobId}`)
+  const hand = await BenchHand.finding(page, 'Duet 390', 0)
   await hand.until(next => next.step === 'measure')
   const served = (await hand.view()).position.here[0]!.stop.valves.map(v => v.valveId)
   const other = hand.engine.valves.find(v => !served.includes(v.id))!
@@ -60,10 +57,7 @@ test('a valve of the other stop is not measured here, but for a stated reason', 
 
 test('another way of finding stops, the reasons, and one taken out to see', async ({ page }) => {
   await signIn(page)
-  const jobId = await newJob(page, 'Duet 390')
-  const hand = await BenchHand.at(page, jobId, 0)
-  await hand.ready()
-  await page.goto(`/jobs/${jobId}`)
+  await BenchHand.finding(page, 'Duet 390', 0)
   await expect(instruction(page)).toHaveText(/^Turn on until T/)
   await page.keyboard.press('m')
   await page.getByRole('button', { name: 'Find the stops another way' }).click()
@@ -86,10 +80,7 @@ test('another way of finding stops, the reasons, and one taken out to see', asyn
 
 test('told unasked: turned back a bit, and a turn that is none is refused with what to do', async ({ page }) => {
   await signIn(page)
-  const jobId = await newJob(page, 'Switch 470')
-  const hand = await BenchHand.at(page, jobId, 90)
-  await hand.ready()
-  await page.goto(`/jobs/${jobId}`)
+  const hand = await BenchHand.finding(page, 'Switch 470', 90)
   await hand.step()
   await saved(page)
   await page.keyboard.press('e')
@@ -111,14 +102,32 @@ test('the shop’s favourite way comes first, and new jobs begin with it', async
   await page.getByRole('combobox', { name: 'Favourite way' }).click()
   await page.getByRole('option', { name: 'Watching the intake' }).click()
   await expect(page.getByText('Kept.')).toBeVisible()
-  const jobId = await newJob(page, 'Minnow 125')
-  await (await BenchHand.at(page, jobId, 90)).ready()
-  await page.goto(`/jobs/${jobId}`)
+  await BenchHand.finding(page, 'Minnow 125', 90)
   await expect(instruction(page)).toHaveText(/^Watch the intake open and shut/)
   await page.goto('/shop')
   await page.getByRole('combobox', { name: 'Favourite way' }).click()
   await page.getByRole('option', { name: /No favourite/ }).click()
   await expect(page.getByText('Kept.')).toBeVisible()
+})
+
+test('a twin is added by the form; what cannot be is said at its field, and nothing typed is lost', async ({ page }) => {
+  await signIn(page)
+  await page.goto('/spec-book/new')
+  const fill = async (fields: Record<string, string>) => { for (const [label, value] of Object.entries(fields)) await page.getByLabel(label, { exact: true }).fill(value) }
+  const field = (label: string) => page.locator('.field').filter({ has: page.getByLabel(label, { exact: true }) })
+  await page.getByRole('combobox', { name: 'Firing interval' }).click()
+  await page.getByRole('option', { name: '180° twin' }).click()
+  await expect(page.getByLabel('Cylinders and firing angles')).toHaveValue('Left 0, Right 180')
+  await fill({ 'Maker': 'Testor', 'Model': 'Pair', 'Source': 'Manual, p. 9', 'Source’s date': '2024-02-28', 'Intake': '0.08–0.12', 'Exhaust': '0.10–0.14', 'Stroke, mm': '0', 'Seen from': 'the left', 'Turned by': 'the rotor bolt', 'Marks, letter and degrees': 'T L 0, T R 180' })
+  await page.getByLabel(/The maker’s own stops/).fill('90 T L: left intake, left exhaust')
+  await page.getByRole('button', { name: 'Add it' }).click()
+  await expect(field('Stroke, mm')).toContainText('10 mm or more')
+  await expect(field('Where they show')).toContainText('no pointer')
+  await expect(page.locator('.field').filter({ hasText: 'own stops' })).toContainText('90° from there')
+  await fill({ 'Stroke, mm': '58', 'Where they show': 'the rotor window' })
+  await page.getByLabel(/The maker’s own stops/).fill('0 T L: left intake, left exhaust\n180 T R: right intake, right exhaust')
+  await page.getByRole('button', { name: 'Add it' }).click()
+  await expect(page.getByRole('cell', { name: /^Testor Pair.*180° twin/ })).toBeVisible()
 })
 
 test('a saved model comes back from its file; one that cannot be is refused field by field', async ({ page }) => {

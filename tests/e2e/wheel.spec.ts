@@ -1,6 +1,6 @@
 import { expect, type Page, test } from '@playwright/test'
 import type { Cam, Engine } from '../../core/engine'
-import { newJob, saved, signIn } from './bench'
+import { saved, signIn } from './bench'
 import { BenchHand } from './hand'
 
 const wrap = (deg: number, period = 720) => ((deg % period) + period) % period
@@ -47,10 +47,7 @@ const drawn = (page: Page) => page.evaluate(() => {
 for (const model of ['Minnow 125', 'Duet 390', 'Switch 470', 'Fallow V22']) {
   test(`${model}: the wheel as drawn agrees with cam card, firing angles and slider-crank`, async ({ page }) => {
     await signIn(page)
-    const jobId = await newJob(page, model)
-    const hand = await BenchHand.at(page, jobId, 500)
-    await hand.ready()
-    await page.goto(`/jobs/${jobId}`)
+    const hand = await BenchHand.finding(page, model, 500)
     await hand.step()
     await saved(page)
     const { engine } = hand
@@ -88,10 +85,7 @@ for (const model of ['Minnow 125', 'Duet 390', 'Switch 470', 'Fallow V22']) {
 
 test('wheel, section and words follow an answer at once', async ({ page }) => {
   await signIn(page)
-  const jobId = await newJob(page, 'Switch 470')
-  const hand = await BenchHand.at(page, jobId, 500)
-  await hand.ready()
-  await page.goto(`/jobs/${jobId}`)
+  await BenchHand.finding(page, 'Switch 470', 500)
   await expect(page.locator('svg.wheel')).toHaveAttribute('aria-label', /anywhere/)
   const frames = await page.evaluate(() => new Promise<number>((resolve) => {
     let count = 0

@@ -12,6 +12,12 @@ const measured = computed(() => props.card.valves.some(v => v.verdict !== 'not m
 const to = computed(() => props.card.status === 'closed' ? `/jobs/${props.card.jobId}/sheet` : `/jobs/${props.card.jobId}`)
 const x = (mm: number, top: number) => Math.min(1.05, mm / top) * 46
 const top = (v: BayCard['valves'][number]) => Math.max(v.maxMm * 1.6, (v.hiMm ?? v.loMm) * 1.15)
+/** “Intake in, exhaust tight”; of many valves how many of each. */
+const verdicts = computed(() => {
+  const said = props.card.valves.map(v => ({ name: v.name.toLowerCase(), verdict: VERDICT_WORDS[v.verdict].toLowerCase() }))
+  if (said.length <= 2) return said.map(v => `${v.name} ${v.verdict}`).join(', ')
+  return [...new Set(said.map(v => v.verdict))].map(verdict => `${said.filter(v => v.verdict === verdict).length} ${verdict}`).join(', ')
+})
 const about = computed(() => [props.card.kind, props.card.owner, ...props.card.people.slice(0, 2)].filter(Boolean).join(', '))
 const warm = computed(() => props.card.temperature && props.card.temperature.celsius > props.card.temperature.limitC ? props.card.temperature : null)
 </script>
@@ -34,7 +40,7 @@ const warm = computed(() => props.card.temperature && props.card.temperature.cel
         <span class="hidden-words">{{ v.name }}: {{ VERDICT_WORDS[v.verdict] }}</span>
       </li>
     </ul>
-    <p v-if="measured" class="line">{{ card.valves.map(v => `${v.name.toLowerCase()} ${VERDICT_WORDS[v.verdict].toLowerCase()}`).join(', ') }}</p>
+    <p v-if="measured" class="line">{{ verdicts }}</p>
     <p v-if="card.statusReason" class="line"><b>{{ card.status === 'held' ? 'On hold' : card.status }}:</b> {{ card.statusReason }}</p>
     <p class="next"><span>{{ card.next }}</span><span aria-hidden="true">→</span></p>
   </NuxtLink>
@@ -43,6 +49,6 @@ const warm = computed(() => props.card.temperature && props.card.temperature.cel
 <style scoped>
 .card { display: block; border-top: 3px solid var(--ink); padding: 10px 0 26px; text-decoration: none; color: var(--ink); }
 h3 { font-size: 22px; line-height: 1.15; overflow-wrap: anywhere; } .about { font-size: 15.5px; color: var(--ink2); } .line { font-size: 15.5px; padding-top: 10px; line-height: 1.3; overflow-wrap: anywhere; } .line::first-letter { text-transform: uppercase; }
-.valves { display: flex; gap: 10px; list-style: none; padding: 14px 0 0; margin: 0; } .valves li { display: grid; justify-items: center; gap: 5px; }
+.valves { display: flex; flex-wrap: wrap; gap: 8px 6px; list-style: none; padding: 14px 0 0; margin: 0; } .valves li { display: grid; justify-items: center; gap: 5px; }
 .next { display: flex; justify-content: space-between; gap: 10px; padding-top: 12px; color: var(--petrol); font: 600 18px/1.2 var(--figures); } .card:hover .next span:first-child { text-decoration: underline; }
 </style>

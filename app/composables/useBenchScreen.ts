@@ -129,7 +129,7 @@ export function useBenchScreen(bench: ReturnType<typeof useBench>, jobId: number
     return [
       ...words.lookAgain ? [{ title: 'Look again', help: words.lookAgain, act: () => { panel.value = { kind: 'evidence' } } }] : [],
       { title: 'Take the newest back', help: words.newest, act: () => retractId(words.newestId) },
-      { title: 'Take the earlier back', help: words.against[0]?.words ?? '', act: () => retractId(words.against[0]!.id) },
+      ...words.against.slice(0, 1).filter(f => !view.value?.state.retracted.has(f.id)).map(f => ({ title: 'Take the earlier back', help: f.words, act: () => retractId(f.id) })),
       { title: 'Let both stand', help: 'the belief weighs them', act: () => { letStand.value = clashKey(words) } },
     ]
   })

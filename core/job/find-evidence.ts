@@ -85,6 +85,8 @@ export interface EffectWords {
   /** Why it counts for nothing, or empty. */
   idle: string
   clashes: boolean
+  /** It was turned back on the engine: that stays on record and cannot be taken back again. */
+  gone: boolean
 }
 
 const sureWords = (probability: number): string => probability > 0.995 ? 'over 99 %' : `${Math.round(probability * 100)} %`
@@ -106,6 +108,7 @@ export function reasons(view: JobView): EffectWords[] {
     bits: effects.reduce((sum, e) => sum + e.bits, 0),
     idle: effects.every(e => e.idle !== null) ? IDLE[effects[0]!.idle!] : '',
     clashes: effects.some(e => e.clashes),
+    gone: view.state.retracted.has(eventId),
   })).reverse()
 }
 

@@ -3,6 +3,7 @@ import Button from 'primevue/button'
 import InputText from 'primevue/inputtext'
 import { computed, ref } from 'vue'
 import { type Happening, type JobView, offeredWords, payloadSchemas, turnsToTell, turnTold } from '~~/core/job'
+import PanelFrame from './PanelFrame.vue'
 
 /** Anything else that was seen, felt or done with the crank: what would tell most stands first. */
 const props = defineProps<{ view: JobView }>()
@@ -26,30 +27,24 @@ function tellTurn(back: boolean): void {
 </script>
 
 <template>
-  <div class="side evidence">
-    <div class="title"><h2>Seen, felt or turned</h2><button type="button" class="quiet" @click="emit('back')">Back <kbd>Esc</kbd></button></div>
-    <div class="scroll" tabindex="0" role="region" aria-label="What may be said">
-      <h3>Here, what tells most first</h3>
-      <div v-for="q in ordered" :key="q.ask" class="ask" :class="{ idle: q.share === 0 }" data-testid="offered">
-        <p><span>{{ q.ask }}<small v-if="q.answered">answered: {{ q.answered }}</small></span><span class="share" :title="q.share === 0 ? 'tells nothing more here' : `would tell ${q.share.toFixed(2)} bits now`"><i :style="{ width: `${Math.max(4, q.share * 100)}%` }" /></span></p>
-        <div class="answers"><button v-for="a in q.answers" :key="a.title" type="button" class="quiet" :aria-pressed="a.title === q.answered" @click="emit('record', a.happening)">{{ a.title }}</button></div>
-      </div>
-      <h3>The crank was turned</h3>
-      <form class="turn" @submit.prevent="tellTurn(false)">
-        <label for="turned-by">By how many degrees</label>
-        <InputText id="turned-by" v-model="degrees" inputmode="decimal" placeholder="90" autocomplete="off" :invalid="!!wrong" :aria-describedby="wrong ? 'turned-wrong' : undefined" />
-        <Button type="submit" label="Forward" /><button type="button" class="quiet" @click="tellTurn(true)">Back a bit</button>
-        <p v-if="wrong" id="turned-wrong" class="wrong" role="alert">{{ wrong }}</p>
-      </form>
-      <div class="turns"><button v-for="t in turns" :key="t.title" type="button" class="quiet" @click="emit('record', t.happening)">{{ t.title }}</button></div>
+  <PanelFrame title="Seen, felt or turned" label="What may be said" @back="emit('back')">
+    <h3>Here, what tells most first</h3>
+    <div v-for="q in ordered" :key="q.ask" class="ask" :class="{ idle: q.share === 0 }" data-testid="offered">
+      <p><span>{{ q.ask }}<small v-if="q.answered">answered: {{ q.answered }}</small></span><span class="share" :title="q.share === 0 ? 'tells nothing more here' : `would tell ${q.share.toFixed(2)} bits now`"><i :style="{ width: `${Math.max(4, q.share * 100)}%` }" /></span></p>
+      <div class="answers"><button v-for="a in q.answers" :key="a.title" type="button" class="quiet" :aria-pressed="a.title === q.answered" @click="emit('record', a.happening)">{{ a.title }}</button></div>
     </div>
-  </div>
+    <h3>The crank was turned</h3>
+    <form class="turn" @submit.prevent="tellTurn(false)">
+      <label for="turned-by">By how many degrees</label>
+      <InputText id="turned-by" v-model="degrees" inputmode="decimal" placeholder="90" autocomplete="off" :invalid="!!wrong" :aria-describedby="wrong ? 'turned-wrong' : undefined" />
+      <Button type="submit" label="Forward" /><button type="button" class="quiet" @click="tellTurn(true)">Back a bit</button>
+      <p v-if="wrong" id="turned-wrong" class="wrong" role="alert">{{ wrong }}</p>
+    </form>
+    <div class="turns"><button v-for="t in turns" :key="t.title" type="button" class="quiet" @click="emit('record', t.happening)">{{ t.title }}</button></div>
+  </PanelFrame>
 </template>
 
 <style scoped>
-.evidence { display: grid; grid-template-rows: auto minmax(0, 1fr); gap: 10px; min-height: 0; height: 100%; }
-.title { display: flex; justify-content: space-between; align-items: center; } h2 { font-size: 24px; }
-.scroll { overflow: auto; display: grid; gap: 4px; align-content: start; padding-right: 6px; }
 h3 { font-size: 16px; color: var(--petrol); padding-top: 6px; }
 .ask { padding: 6px 0 8px; border-bottom: 1px solid var(--line); }
 .ask p { font: 600 16.5px/1.25 var(--figures); display: flex; justify-content: space-between; gap: 12px; align-items: center; }

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { type JobView, reasons } from '~~/core/job'
+import PanelFrame from './PanelFrame.vue'
 
 /** Why the crank is said to be there: what each answer did, and what the wheel would show without one of them. */
 const props = defineProps<{ view: JobView, without: string | null }>()
@@ -12,28 +13,22 @@ const decompressor = computed(() => props.view.pin.spec.engine.decompressor.kind
 </script>
 
 <template>
-  <div class="side reasons">
-    <div class="title"><h2>Why here?</h2><button type="button" class="quiet" @click="$emit('back')">Back <kbd>Esc</kbd></button></div>
-    <div class="scroll" tabindex="0" role="region" aria-label="Reasons, the latest first">
-      <table><thead><tr><th>Valve</th><th>closed here</th><th>no clearance</th></tr></thead><tbody><tr v-for="v in closed" :key="v.name"><td>{{ v.name }}</td><td class="figures">{{ v.percent }} %</td><td class="figures">{{ v.none }} %</td></tr></tbody></table>
-      <p v-if="decompressor !== null" class="note">A decompressor is not on record: {{ decompressor }} % that there is one.</p>
-      <p v-if="all.length === 0" class="note">Nothing was seen or felt of the crank yet: it may be anywhere.</p>
-      <ol>
-        <li v-for="r in all" :key="r.eventId" :class="{ out: without === r.eventId, idle: r.idle }" :data-reason="r.eventId">
-          <p class="words">{{ r.words }}<span v-if="r.clashes" class="flag"> ≠ does not fit</span></p>
-          <p class="did">{{ r.idle ? `Counts for nothing: ${r.idle}.` : r.before === r.after ? `Still ${r.after}` : `${r.before} → ${r.after}` }}</p>
-          <span v-if="!r.idle" class="bar" :title="`${r.bits.toFixed(1)} bits`"><i :style="{ width: `${r.bits / most * 100}%` }" /></span>
-          <div class="acts"><button type="button" class="quiet" :aria-pressed="without === r.eventId" @click="$emit('see', without === r.eventId ? null : r.eventId)">{{ without === r.eventId ? 'With it again' : 'See without it' }}</button><button type="button" class="quiet" @click="$emit('retract', r.eventId)">Take back</button></div>
-        </li>
-      </ol>
-    </div>
-  </div>
+  <PanelFrame title="Why here?" label="Reasons, the latest first" @back="$emit('back')">
+    <table><thead><tr><th>Valve</th><th>closed here</th><th>no clearance</th></tr></thead><tbody><tr v-for="v in closed" :key="v.name"><td>{{ v.name }}</td><td class="figures">{{ v.percent }} %</td><td class="figures">{{ v.none }} %</td></tr></tbody></table>
+    <p v-if="decompressor !== null" class="note">A decompressor is not on record: {{ decompressor }} % that there is one.</p>
+    <p v-if="all.length === 0" class="note">Nothing was seen or felt of the crank yet: it may be anywhere.</p>
+    <ol>
+      <li v-for="r in all" :key="r.eventId" :class="{ out: without === r.eventId, idle: r.idle }" :data-reason="r.eventId">
+        <p class="words">{{ r.words }}<span v-if="r.clashes" class="flag"> ≠ does not fit</span></p>
+        <p class="did">{{ r.idle ? `Counts for nothing: ${r.idle}.` : r.before === r.after ? `Still ${r.after}` : `${r.before} → ${r.after}` }}</p>
+        <span v-if="!r.idle" class="bar" :title="`${r.bits.toFixed(1)} bits`"><i :style="{ width: `${r.bits / most * 100}%` }" /></span>
+        <div class="acts"><button type="button" class="quiet" :aria-pressed="without === r.eventId" @click="$emit('see', without === r.eventId ? null : r.eventId)">{{ without === r.eventId ? 'With it again' : 'See without it' }}</button><button v-if="!r.gone" type="button" class="quiet" @click="$emit('retract', r.eventId)">Take back</button></div>
+      </li>
+    </ol>
+  </PanelFrame>
 </template>
 
 <style scoped>
-.reasons { display: grid; grid-template-rows: auto minmax(0, 1fr); gap: 10px; min-height: 0; height: 100%; }
-.title { display: flex; justify-content: space-between; align-items: center; } h2 { font-size: 26px; }
-.scroll { overflow: auto; padding-right: 6px; }
 table { width: 100%; border-collapse: collapse; font-size: 15.5px; } th { text-align: left; font-size: 14px; color: var(--ink2); font-weight: 500; } th:not(:first-child), td:not(:first-child) { text-align: right; } td { padding: 2px 0; border-top: 1px solid var(--line); } td.figures { font-weight: 600; }
 .note { font-size: 15px; color: var(--ink2); padding: 8px 0 0; }
 ol { list-style: none; margin: 10px 0 0; padding: 0; }

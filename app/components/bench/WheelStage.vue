@@ -25,7 +25,7 @@ const markIndex = computed(() => {
 </script>
 
 <template>
-  <div class="wheel-stage">
+  <div class="wheel-stage" :class="{ turning: stage.target?.kind === 'mark' }">
     <div class="corner tl"><h2>{{ withoutWords ? `Without it: ${place.title}` : place.title }}</h2><p>{{ withoutWords ?? place.words }}</p></div>
     <div class="corner tr"><h2>{{ stop.title }}</h2><p>{{ stop.words }}</p></div>
     <CycleWheel class="picture" :engine="engine" :arcs="view.position.arcs" :crank-deg="crank" :stops="stops" :target="target" :at-stop="target !== null && stopHere(view) === target" :feel="feel" :cylinder-id="cylinderId" />
@@ -44,7 +44,9 @@ const markIndex = computed(() => {
 @media (max-width: 1100px) { .corner { font-size: 14px; } .corner h2 { font-size: 19px; } .tl { left: 12px; } .tr { right: 12px; width: 108px; } .bl { left: 12px; bottom: 8px; width: 94px; } .br { right: 8px; bottom: 8px; width: 100px; } .br :deep(.window) { width: 86px; } .br p { font-size: 13.5px; } }
 @media (max-width: 700px) {
   .wheel-stage { grid-template-columns: 1fr 1fr; gap: 0 12px; align-content: start; height: auto; }
-  .picture { grid-column: 1 / -1; height: 250px; } .corner { position: static; width: auto; padding: 4px 16px; font-size: 14.5px; align-self: start; } .corner h2 { font-size: 19px; }
+  .picture { grid-column: 1 / -1; height: 250px; order: 2; } .corner { position: static; width: auto; padding: 4px 16px; font-size: 14.5px; align-self: start; justify-self: stretch; } .bl, .br { order: 3; }
+  /* while a line is looked for, how it looks when right stands above the wheel */
+  .turning .br { order: 1; grid-column: 1 / -1; grid-template-columns: 120px 1fr; align-items: center; text-align: left; } .turning .br :deep(.window) { width: 112px; justify-self: start; margin: 0; } .corner h2 { font-size: 19px; }
   .br { display: grid; gap: 4px; } .br :deep(.window) { max-width: 150px; justify-self: end; }
 }
 </style>

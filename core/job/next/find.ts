@@ -2,6 +2,7 @@ import { cylinderById, decompressorArc, type Engine, forwardTo, type Place, plac
 import { type Advice, adviseByTable, cylindersAt, type Observation } from '../../position'
 import type { Stop } from '../../stops'
 import type { Happening } from '../event'
+import { eventIdOf } from '../event-words'
 import { lastPlaceIn } from '../reduce'
 import { type Requirement, wantedStops } from '../requirements'
 import type { JobView } from '../view'
@@ -51,12 +52,12 @@ export function pastTopWords(engine: Engine, stop: Stop): string {
 /** Whether the last answer was of going past a place and coming round to it once more. */
 function wentRound({ state }: JobView): boolean {
   const [a, b] = [state.noted.at(-2), state.noted.at(-1)]
-  return a !== undefined && b?.observation.kind === 'turns' && a.observation.kind === 'move' && a.id.split(':')[0] === b.id.split(':')[0]
+  return a !== undefined && b?.observation.kind === 'turns' && a.observation.kind === 'move' && eventIdOf(a.id) === eventIdOf(b.id)
 }
 /** How often on this job a place was passed and come round to again. */
 const timesRound = ({ state }: JobView): number => state.noted.filter((n, i) => {
   const before = state.noted[i - 1]
-  return n.observation.kind === 'turns' && before?.observation.kind === 'move' && before.id.split(':')[0] === n.id.split(':')[0]
+  return n.observation.kind === 'turns' && before?.observation.kind === 'move' && eventIdOf(before.id) === eventIdOf(n.id)
 }).length
 
 const timesWords = (view: JobView): string => timesRound(view) === 1 ? 'once' : `${timesRound(view)} times`

@@ -31,6 +31,7 @@ for (const { name, how, use } of SIZES) {
     await page.getByRole('link', { name: 'Job sheet' }).click()
     const sheet = page.locator('article.sheet')
     await expect(sheet).toContainText('signed by Ines')
+    expect(await page.evaluate(() => document.documentElement.scrollWidth), 'the sheet fits the screen').toBeLessThanOrEqual(use.viewport.width)
     await expect(sheet.locator('.valve.exhaust')).toContainText('Tight')
     await expect(sheet.locator('.valve.exhaust')).toContainText(/0\.14.0\.155 mm\s*In, by drag/)
     await expect(sheet).toContainText('0.12 no-go')

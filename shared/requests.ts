@@ -1,6 +1,9 @@
 import { z } from 'zod'
-import { bladeSetSchema } from '../core/feeler'
+import { bladeSetSchema, TARGET_SCHOOLS } from '../core/feeler'
+import { BLADE_HABITS } from '../core/job/pin'
+import { adapterSchema, wrenchSchema } from '../core/torque'
 import { engineSchema } from '../core/engine'
+import { engravedShim } from '../core/shim'
 import { SCHOOLS } from '../core/stops'
 
 const text = (most: number, what: string) => z.string({ error: `Give ${what}.` }).trim().min(1, { error: `Give ${what}.` }).max(most, { error: `Keep ${what} under ${most} characters.` })
@@ -22,13 +25,37 @@ export const setupSchema = z.object({
   lead: personSchema.omit({ role: true }),
 })
 
-export const shopSchema = z.object({ favouriteSchool: z.enum(SCHOOLS, { error: 'Choose one of the ways of finding stops, or none.' }).nullable() })
+export const shopSchema = z.object({
+  favouriteSchool: z.enum(SCHOOLS, { error: 'Choose one of the ways of finding stops, or none.' }).nullable(),
+  target: z.enum(TARGET_SCHOOLS, { error: 'Choose where in the limits valves are set.' }),
+  bladeHabit: z.enum(BLADE_HABITS, { error: 'Choose where the blade is while the nut is locked.' }),
+  pairToProve: z.boolean({ error: 'Say whether a proof must be a pair.' }),
+}).partial()
 
 export const modelSchema = z.object({
   maker: text(60, 'the maker'), model: text(60, 'the model'), code: optional(40), kind: optional(40), engine: engineSchema,
 })
 
 export const bladeSetRequestSchema = bladeSetSchema
+export const wrenchRequestSchema = wrenchSchema
+export const adapterRequestSchema = adapterSchema
+export const favouriteSetSchema = z.object({ bladeSetId: z.number().int().positive().nullable() })
+
+const SHIM = 'A shim is 0.8 to 4 mm thick: look at the unit.'
+/** Shims come in steps of 0.025 at the finest; one between is a measured size, or a slip. */
+const SHIM_STEP_MM = 0.025
+export const shimRequestSchema = z.object({
+  diameterMm: z.number({ error: 'Give the diameter in mm.' }).min(5, { error: 'A shim is 5 to 40 mm across.' }).max(40, { error: 'A shim is 5 to 40 mm across.' }).transform(v => Math.round(v * 100) / 100),
+  sizeMm: z.number({ error: 'Give the thickness in mm.' }).min(0.8, { error: SHIM }).max(4, { error: SHIM }).transform((mm, context) => {
+    try { return engravedShim(mm, SHIM_STEP_MM) }
+    catch (error) {
+      context.addIssue({ code: 'custom', message: (error as Error).message })
+      return z.NEVER
+    }
+  }),
+  count: z.number({ error: 'Say how many.' }).int({ error: 'Count them in whole pieces.' }).min(0, { error: 'Fewer than none cannot be.' }).max(999, { error: 'More than 999 of one size cannot be right.' }),
+})
+export type ShimRequest = z.infer<typeof shimRequestSchema>
 
 export const machineSchema = z.object({
   name: text(80, 'a name for the machine'), tag: text(20, 'a tag'), serial: optional(60), modelId: z.number({ error: 'Choose the engine model.' }).int().positive(),

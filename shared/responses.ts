@@ -1,11 +1,12 @@
-import type { BladeSet, Verdict } from '../core/feeler'
+import type { BladeSet, TargetSchool, Verdict } from '../core/feeler'
 import type { Engine } from '../core/engine'
-import type { BayColumn, JobEvent, JobPin, Sheet } from '../core/job'
+import type { BayColumn, BladeHabit, JobEvent, JobPin, Sheet } from '../core/job'
 import type { School } from '../core/stops'
+import type { Adapter, Wrench } from '../core/torque'
 import type { MeterUnit } from '../core/units'
 
 export type PersonRole = 'lead' | 'mechanic'
-export interface SessionResponse { person: { id: number, name: string, role: PersonRole }, shop: { id: number, name: string, timeZone: string, unit: 'mm' | 'thou', favouriteSchool: School | null, isDemo: boolean }, now: string }
+export interface SessionResponse { person: { id: number, name: string, role: PersonRole, favouriteSetId: number | null }, shop: { id: number, name: string, timeZone: string, unit: 'mm' | 'thou', favouriteSchool: School | null, target: TargetSchool, bladeHabit: BladeHabit, pairToProve: boolean, isDemo: boolean }, now: string }
 
 interface BayValve { name: string, verdict: Verdict | 'not measured', loMm: number, hiMm: number | null, minMm: number, maxMm: number }
 export interface BayCard {
@@ -31,6 +32,10 @@ export interface BayResponse { today: string, cards: BayCard[], now: string }
 export interface MachineRow { id: number, name: string, tag: string, owner: string, modelId: number, model: string, kind: string, meterUnit: MeterUnit, lastMeter: number | null, openJobId: number | null, revision: number | null, status: 'approved' | 'draft' | null }
 export interface ModelRow { id: number, maker: string, model: string, code: string, kind: string, revision: number, status: 'approved' | 'draft', source: string, sourceDate: string, author: string, engine: Engine, revisionId: number }
 export type BladeSetRow = BladeSet & { id: number }
+export type WrenchRow = Wrench & { id: number }
+export type AdapterRow = Adapter & { id: number }
+export interface ShimStockRow { diameterMm: number, sizeMm: number, count: number }
+export interface ShelfResponse { bladeSets: BladeSetRow[], wrenches: WrenchRow[], adapters: AdapterRow[], shims: ShimStockRow[] }
 export interface PersonRow { id: number, name: string, signIn: string, role: PersonRole }
 export interface CustomerRow { id: number, name: string }
 

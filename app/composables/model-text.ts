@@ -1,7 +1,7 @@
 import { type Clearance, type Engine, type Mark, type Place, signedWay, type Valve } from '~~/core/engine'
 import { FigureError, parseLength } from '~~/core/units'
 
-/** One clearance as it is typed: “0.08–0.12”, “0.16 ± 0.03”, “4 thou”. @throws FigureError with what to type instead */
+/** One clearance as it is typed: “0.08–0.12”, “0.08–0.14 (0.10)”, “0.16 ± 0.03”, “4 thou”. @throws FigureError with what to type instead */
 export function parseClearance(text: string, unit: 'mm' | 'thou'): Clearance {
   const value = (part: string) => parseLength(part, unit)
   const tolerance = /^(.+?)(?:±|\+\/-|\+-)(.+)$/.exec(text)
@@ -10,14 +10,23 @@ export function parseClearance(text: string, unit: 'mm' | 'thou'): Clearance {
     const figure = parseLength(tolerance[1]!, toleranceUnit)
     return { form: 'tolerance', figureMm: figure.mm, toleranceMm: value(tolerance[2]!).mm, text: text.trim(), unit: figure.unit }
   }
-  const range = /^(.+?)(?:–|—|-|\bto\b)(.+)$/.exec(text)
+  // a figure in brackets behind limits is the one that the source says to set to
+  const figured = /^(.+?)\(([^)]+)\)\s*$/.exec(text)
+  const range = /^(.+?)(?:–|—|-|\bto\b)(.+)$/.exec(figured?.[1] ?? text)
   if (range) {
     const max = value(range[2]!)
-    return { form: 'limits', minMm: parseLength(range[1]!, max.unit).mm, maxMm: max.mm, text: text.trim(), unit: max.unit }
+    return { form: 'limits', minMm: parseLength(range[1]!, max.unit).mm, maxMm: max.mm, ...figured ? { figureMm: parseLength(figured[2]!, max.unit).mm } : {}, text: text.trim(), unit: max.unit }
   }
   const figure = value(text)
   return { form: 'bare', figureMm: figure.mm, text: text.trim(), unit: figure.unit }
 }
+
+/** Other printed figures as typed, a line each: “exhaust 0.13–0.17; Bulletin 4”. */
+export const parseOtherFigures = (text: string, unit: 'mm' | 'thou'): Engine['otherClearances'] => text.split('\n').map(line => line.trim()).filter(Boolean).map((line) => {
+  const match = /^(intake|exhaust)\s*:?\s*([^;]+);\s*(.+)$/i.exec(line)
+  if (!match) throw new FigureError(line, 'cannot be read. Type valve, figure, semicolon, source, such as exhaust 0.13–0.17; Bulletin 4.')
+  return { role: match[1]!.toLowerCase() as Valve['role'], clearance: parseClearance(match[2]!, unit), source: match[3]!.trim() }
+})
 
 const parts = (text: string, at: RegExp): string[] => text.split(at).map(part => part.trim()).filter(Boolean)
 /** Words and an angle at their end: “T L 180”. */

@@ -1,5 +1,5 @@
 import { computed, onMounted, onUnmounted, ref, shallowRef, watch } from 'vue'
-import { gates, type Happening, type JobEvent, type JobTools, jobTools, movesSomething, nextThing, progress, viewJob } from '~~/core/job'
+import { gates, type Happening, type JobEvent, type JobTools, jobTools, movesSomething, nextThing, preparePolicies, progress, viewJob } from '~~/core/job'
 import type { JobResponse } from '~~/shared/responses'
 import { knownJob, rememberJob } from '../local/jobs'
 import { asEvent, deviceId } from '../local/outbox'
@@ -72,7 +72,7 @@ export function useBench(jobId: number) {
   })
   // the blade policies take a few milliseconds each the first time: worked out while nobody waits
   watch(() => tools.value, (ready) => {
-    if (ready) window.setTimeout(() => { for (const { id } of ready.pin.spec.engine.valves) ready.policyFor(id, ready.pin.lastAsLeft?.readings[id] ?? null)([]) }, 300)
+    if (ready) window.setTimeout(() => preparePolicies(ready), 300)
   })
   const view = computed(() => tools.value ? viewJob(tools.value, log.value, nowMs.value) : null)
   const next = computed(() => view.value && nextThing(view.value, wanted.value))

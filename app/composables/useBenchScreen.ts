@@ -1,6 +1,6 @@
 import { computed, ref, watch, type ComputedRef } from 'vue'
-import { clearanceOf, type AnswerKey, bladeWords, type ClashWords, clashWords, eventWords, type Happening, isCold, type JobEvent, latestReading, latestVerdict, needsSetting, positionWithout, turnWords, valveNames } from '~~/core/job'
-import { intervalWords, limitsOf, targetOf } from '~~/core/feeler'
+import { clearanceOf, type AnswerKey, type ClashWords, clashWords, eventWords, type Happening, isCold, type JobEvent, latestReading, latestVerdict, needsSetting, positionWithout, setInHand, targetFor, turnWords, valveNames } from '~~/core/job'
+import { engravedWords, intervalWords, leavesOf, spanOf, stackNamed, thickness } from '~~/core/feeler'
 import { formatLength, thouFromMm } from '~~/core/units'
 import type { Field } from '../components/bench/AskForm.vue'
 import type { StripValve } from '../components/bench/ValveStrip.vue'
@@ -8,7 +8,7 @@ import { useOutboxStore } from '../stores/outbox'
 import { useSessionStore } from '../stores/session'
 import type { useBench } from './useBench'
 
-export type Panel = { kind: 'keys' | 'blade' | 'more' | 'log' | 'help' | 'evidence' | 'reasons' | 'school' } | { kind: 'ask', asks: Field } | { kind: 'undo', event: JobEvent }
+export type Panel = { kind: 'keys' | 'blade' | 'more' | 'log' | 'help' | 'evidence' | 'reasons' | 'school' | 'sets' | 'wrench' | 'ways' | 'figure' | 'shim-read' | 'shim-size' } | { kind: 'ask', asks: Field } | { kind: 'undo', event: JobEvent }
 
 const clashKey = (clash: ClashWords): string => [clash.newestId, clash.newest, ...clash.against.map(f => f.id)].join()
 
@@ -17,27 +17,34 @@ export function useBenchScreen(bench: ReturnType<typeof useBench>, jobId: number
   const session = useSessionStore()
   const outbox = useOutboxStore()
   const panel = ref<Panel>({ kind: 'keys' })
-  const bladeMm = ref<number | null>(null)
+  /** The blades on each other that the next trial is made with, by their engravings, and whether a tap adds to them. */
+  const blades = ref<number[] | null>(null)
+  const stacking = ref(false)
   const turnDeg = ref<number | null>(null)
   const view = bench.view
   const next = bench.next
 
   // a chosen blade stays chosen while the answer before it is written down and sent: only a new instruction or answer lets go of it
   watch([() => next.value?.instruction, () => bench.log.value.length], () => {
-    bladeMm.value = next.value?.trial?.bladeMm ?? null
+    blades.value = next.value?.trial?.stack.engravedMm ?? null
+    stacking.value = false
     turnDeg.value = next.value?.trial?.after?.kind === 'screw' ? next.value.trial.after.deg : null
   }, { immediate: true })
+
+  // a panel that belongs to a picture goes with it
+  watch(() => next.value?.stage.kind, () => { if (['figure', 'shim-read', 'shim-size'].includes(panel.value.kind)) panel.value = { kind: 'keys' } })
 
   const chosen = (happening: Happening): Happening => {
     if (happening.type !== 'trial') return happening
     const { after, ...trial } = happening.payload
-    return { type: 'trial', payload: { ...trial, bladesMm: [bladeMm.value ?? trial.bladesMm[0]!], after: after?.kind === 'screw' ? { kind: 'screw', deg: turnDeg.value ?? after.deg } : after } }
+    return { type: 'trial', payload: { ...trial, bladesMm: blades.value ?? trial.bladesMm, after: after?.kind === 'screw' ? { kind: 'screw', deg: turnDeg.value ?? after.deg } : after } }
   }
   const keys: ComputedRef<AnswerKey[]> = computed(() => next.value?.keys ?? [])
   const instruction = computed(() => {
     const { instruction: words = '', trial } = next.value ?? {}
     if (!trial) return words
-    const own = bladeMm.value !== null ? words.replace(bladeWords([trial.bladeMm]), bladeWords([bladeMm.value])) : words
+    const { unit } = setInHand(view.value!)
+    const own = blades.value !== null ? words.replace(engravedWords(trial.stack.engravedMm, unit), engravedWords(blades.value, unit)) : words
     return trial.after?.kind === 'screw' && turnDeg.value !== null ? own.replace(turnWords(trial.after.deg), turnWords(turnDeg.value)) : own
   })
 
@@ -51,15 +58,27 @@ export function useBenchScreen(bench: ReturnType<typeof useBench>, jobId: number
     if (!key || panel.value.kind !== 'keys' || !isOpen.value) return
     if (key.asks === 'school') panel.value = { kind: 'school' }
     else if (key.asks === 'back') bench.wanted.value = null
+    else if (key.asks === 'figure' || key.asks === 'shim-read' || key.asks === 'shim-size') panel.value = { kind: key.asks }
     else if (key.asks) panel.value = { kind: 'ask', asks: key.asks }
     else if (key.happening) await record(chosen(key.happening))
   }
 
   function chooseBlade(step: -1 | 1): void {
-    const blades = view.value?.pin.bladeSet.bladesMm ?? []
-    const at = blades.indexOf(bladeMm.value ?? -1)
-    if (at >= 0) bladeMm.value = blades[Math.min(blades.length - 1, Math.max(0, at + step))]!
+    if (!blades.value || !view.value) return
+    const leaves = leavesOf(setInHand(view.value))
+    const thick = chosenStack.value?.totalMm ?? 0
+    // from a stack, on to the single blade next to it in thickness
+    const to = step > 0 ? leaves.find(l => l.mm > thick) : leaves.findLast(l => l.mm < thick)
+    if (to) blades.value = [to.engravedMm]
   }
+  /** A tap takes one blade, or while stacking adds it to those in hand, three at most. */
+  function tapBlade(engravedMm: number): void {
+    const held = blades.value ?? []
+    if (!stacking.value) blades.value = [engravedMm]
+    else if (held.includes(engravedMm)) blades.value = held.length > 1 ? held.filter(b => b !== engravedMm) : held
+    else if (held.length < 3) blades.value = [...held, engravedMm].sort((a, b) => b - a)
+  }
+  const chosenStack = computed(() => view.value && blades.value ? stackNamed(setInHand(view.value), blades.value) : null)
 
   /** Takes an answer back. A movement is asked after first: was it written wrongly, or turned back on the engine? */
   async function retract(event: JobEvent, how: 'recorded wrongly' | 'turned back' | null = null): Promise<void> {
@@ -75,14 +94,15 @@ export function useBenchScreen(bench: ReturnType<typeof useBench>, jobId: number
     const { pin } = view.value!
     const reading = latestReading(valve)
     const judged = latestVerdict(pin, valve)
-    const limits = limitsOf(clearanceOf(pin, valve.valveId)) ?? { minMm: targetOf(clearanceOf(pin, valve.valveId)), maxMm: targetOf(clearanceOf(pin, valve.valveId)) }
+    const limits = spanOf(clearanceOf(pin, valve.valveId))
     const span = (f: (mm: number) => string) => limits.minMm === limits.maxMm ? f(limits.minMm) : `${f(limits.minMm)}–${f(limits.maxMm)}`
     const interval = reading ? judged.reading : null
     const hi = interval?.hiMm ?? null
     const thou = (mm: number) => thouFromMm(mm).toFixed(1)
     return {
-      ...limits, valveId: valve.valveId, name: valveNames(pin.spec.engine)[valve.valveId] ?? valve.valveId, targetMm: targetOf(clearanceOf(pin, valve.valveId)),
+      ...limits, valveId: valve.valveId, name: valveNames(pin.spec.engine)[valve.valveId] ?? valve.valveId, targetMm: targetFor(view.value!, valve.valveId),
       verdict: reading ? judged.verdict : 'not measured', reading: interval, lookAgain: valve.lookAgain, asLeft: pin.lastAsLeft?.readings[valve.valveId] ?? null,
+      trials: (reading?.trials ?? []).map(t => ({ mm: thickness(t), feel: t.feel })), caution: reading ? judged.cautions[0] ?? '' : '',
       words: interval ? `${intervalWords(interval)}${valve.phase === 'as found' ? '' : `, ${reading!.phase}`}` : `Spec ${span(v => formatLength(v, 'mm'))} mm`,
       other: interval ? hi === null ? `${thou(interval.loMm)} thou or more` : interval.loMm > 0 ? `${thou(interval.loMm)}–${thou(hi)} thou` : `under ${thou(hi)} thou` : `${span(thou)} thou`,
     }
@@ -103,7 +123,7 @@ export function useBenchScreen(bench: ReturnType<typeof useBench>, jobId: number
 
   const evidence = computed(() => {
     const last = bench.log.value.findLast(e => e.type !== 'retracted' && e.type !== 'placed' && !view.value?.state.retracted.has(e.id))
-    return last && view.value ? eventWords(view.value.pin.spec.engine, last) : 'Nothing answered yet'
+    return last && view.value ? eventWords(view.value.pin, last) : 'Nothing answered yet'
   })
   const head = computed(() => {
     const { temperature, rested } = view.value?.state ?? {}
@@ -139,5 +159,5 @@ export function useBenchScreen(bench: ReturnType<typeof useBench>, jobId: number
     if (event) void retract(event)
   }
 
-  return { without, pictured, clash, clashKeys, retractId, panel, bladeMm, turnDeg, keys, instruction, record, press, chooseBlade, retract, undo, isOpen, activeValve, strip, topMm, settable, saved, evidence, head }
+  return { without, pictured, clash, clashKeys, retractId, panel, blades, stacking, chosenStack, tapBlade, turnDeg, keys, instruction, record, press, chooseBlade, retract, undo, isOpen, activeValve, strip, topMm, settable, saved, evidence, head }
 }

@@ -50,7 +50,7 @@ describe('the form', () => {
     const form = filled()
     form.spec.firing = FIRING_CHOICES.find(c => c.label.startsWith('180°'))!.value
     await nextTick()
-    Object.assign(form.spec, { marks: 'T L 0, F 347, T R 180', markWindow: 'the rotor window', intakeBy: 'shim', stops: '0 T L: left intake, left exhaust\n180 T R: right intake, right exhaust', decompressor: 'arc', heldOn: 'right' })
+    Object.assign(form.spec, { marks: 'T L 0, F 347, T R 180', markWindow: 'the rotor window', intakeBy: 'shim', shimDiameter: '9,5', others: 'exhaust 0.13–0.17; Bulletin 4', stops: '0 T L: left intake, left exhaust\n180 T R: right intake, right exhaust', decompressor: 'arc', heldOn: 'right' })
     const engine = form.engine()
     expect(form.wrong).toEqual({})
     expect(engine?.cylinders.map(c => [c.name, c.firingAngleDeg])).toEqual([['Left', 0], ['Right', 180]])
@@ -58,6 +58,7 @@ describe('the form', () => {
     expect(engine?.marks.map(m => [m.letter, m.kind])).toEqual([['T L', 'top'], ['F', 'fire'], ['T R', 'top']])
     expect(engine?.makersStops.map(s => s.valveIds.length)).toEqual([2, 2])
     expect(engine?.decompressor).toMatchObject({ kind: 'arc', cylinderId: engine!.cylinders[1]!.id })
+    expect(engine).toMatchObject({ shim: { diameterMm: 9.5, stepMm: 0.05 }, otherClearances: [{ role: 'exhaust', clearance: { minMm: 0.13, maxMm: 0.17 }, source: 'Bulletin 4' }] })
   })
   it('closing before opening is refused at the cam, a decompressor on no cylinder at its field', () => {
     const form = filled()

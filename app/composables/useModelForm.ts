@@ -1,7 +1,8 @@
 import { reactive, watch } from 'vue'
+import { parsePitch } from '~~/core/adjuster'
 import type { VALVE_ADJUSTERS, Engine } from '~~/core/engine'
 import { engineSchema, FIRING_INTERVALS } from '~~/core/engine'
-import { parseCamMarks, parseClearance, parseCylinders, parseMarks, parseStops } from './model-text'
+import { parseCamMarks, parseClearance, parseCylinders, parseMarks, parseOtherFigures, parseStops } from './model-text'
 
 const numberOr = (text: string, other: number | null): number | null => text.trim() === '' ? other : Number(text.replace(',', '.'))
 
@@ -15,7 +16,7 @@ export function useModelForm() {
   const spec = reactive({
     unit: 'mm' as 'mm' | 'thou' | null, intake: '', exhaust: '', setWhen: 'cold' as 'cold' | 'hot' | null, coldLimit: '35',
     stroke: '', rod: '', layout: 'overhead cam' as Engine['layout'] | null, valves: 2 as 2 | 4 | null,
-    firing: 'Cylinder 0' as string | null, cylinders: 'Cylinder 0', intakeBy: 'screw' as typeof VALVE_ADJUSTERS[number] | null, exhaustBy: 'screw' as typeof VALVE_ADJUSTERS[number] | null, heldOn: '', camMarks: '', stops: '',
+    firing: 'Cylinder 0' as string | null, cylinders: 'Cylinder 0', intakeBy: 'screw' as typeof VALVE_ADJUSTERS[number] | null, exhaustBy: 'screw' as typeof VALVE_ADJUSTERS[number] | null, heldOn: '', camMarks: '', stops: '', others: '', shimDiameter: '', shimStep: '0.05',
     camKnown: false, checkLift: '1', io: '', ic: '', eo: '', ec: '',
     decompressor: 'unknown' as 'none' | 'arc' | 'unknown' | null, heldFrom: '-120', heldTo: '10',
     marks: '', markWindow: '', direction: 'clockwise' as Engine['turning']['direction'] | null, seenFrom: '', means: '',
@@ -54,6 +55,7 @@ export function useModelForm() {
     for (const key of Object.keys(wrong)) Reflect.deleteProperty(wrong, key)
     const intake = attempt('intake', () => parseClearance(spec.intake, spec.unit ?? 'mm'))
     const exhaust = attempt('exhaust', () => parseClearance(spec.exhaust, spec.unit ?? 'mm'))
+    const otherClearances = attempt('others', () => parseOtherFigures(spec.others, spec.unit ?? 'mm'))
     const marks = attempt('marks', () => parseMarks(spec.marks))
     const cylinders = attempt('cylinders', () => parseCylinders(spec.cylinders)) ?? []
     const valves = valvesOf(cylinders)
@@ -66,8 +68,9 @@ export function useModelForm() {
       cam: spec.camKnown ? { checkLiftMm: numberOr(spec.checkLift, null), intakeOpensBeforeTdcDeg: numberOr(spec.io, null), intakeClosesAfterBdcDeg: numberOr(spec.ic, null), exhaustOpensBeforeBdcDeg: numberOr(spec.eo, null), exhaustClosesAfterTdcDeg: numberOr(spec.ec, null) } : null,
       decompressor: spec.decompressor === 'arc' ? { kind: 'arc', role: 'exhaust', fromDeg: numberOr(spec.heldFrom, null), toDeg: numberOr(spec.heldTo, null), cylinderId: heldOn } : { kind: spec.decompressor },
       marks: marks ?? [], markWindow: spec.markWindow, turning: { direction: spec.direction, seenFrom: spec.seenFrom, means: spec.means },
-      clearance: { intake, exhaust }, setWhen: spec.setWhen, coldLimitC: numberOr(spec.coldLimit, 35),
-      adjuster: { kind: spec.adjuster, head: spec.head, pitchMm: numberOr(spec.pitch, 0.75), pitchAssumed: spec.pitch.trim() === '', rockerRatio: numberOr(spec.ratio, 1) },
+      clearance: { intake, exhaust }, otherClearances: otherClearances ?? [],
+      shim: spec.intakeBy === 'shim' || spec.exhaustBy === 'shim' ? { diameterMm: numberOr(spec.shimDiameter, null), stepMm: numberOr(spec.shimStep, null) } : null, setWhen: spec.setWhen, coldLimitC: numberOr(spec.coldLimit, 35),
+      adjuster: { kind: spec.adjuster, head: spec.head, pitchMm: spec.pitch.trim() === '' ? 0.75 : attempt('pitch', () => parsePitch(spec.pitch)) ?? null, pitchAssumed: spec.pitch.trim() === '', rockerRatio: numberOr(spec.ratio, 1) },
       torques: { locknutNm: numberOr(spec.locknut, null), coverNm: numberOr(spec.cover, null), plugNm: numberOr(spec.plug, null) },
       tools: spec.tools, plugGap: spec.plugGap, coverPattern: spec.coverPattern, gasket: spec.gasket,
       stripDown: spec.stripDown.split(/\n|;/).map(s => s.trim()).filter(Boolean),
@@ -81,7 +84,7 @@ export function useModelForm() {
 }
 
 const FIELDS: Record<string, string> = {
-  'strokeMm': 'stroke', 'makersStops': 'stops', 'decompressor.cylinderId': 'heldOn', 'valves': 'cylinders', 'rodMm': 'rod', 'clearance.intake': 'intake', 'clearance.exhaust': 'exhaust', 'coldLimitC': 'coldLimit', 'turning.seenFrom': 'seenFrom', 'turning.means': 'means',
+  'strokeMm': 'stroke', 'shim.diameterMm': 'shimDiameter', 'shim.stepMm': 'shimStep', 'otherClearances': 'others', 'makersStops': 'stops', 'decompressor.cylinderId': 'heldOn', 'valves': 'cylinders', 'rodMm': 'rod', 'clearance.intake': 'intake', 'clearance.exhaust': 'exhaust', 'coldLimitC': 'coldLimit', 'turning.seenFrom': 'seenFrom', 'turning.means': 'means',
   'adjuster.pitchMm': 'pitch', 'adjuster.rockerRatio': 'ratio', 'torques.locknutNm': 'locknut', 'torques.coverNm': 'cover', 'torques.plugNm': 'plug', 'interval.use': 'use', 'interval.months': 'months',
 }
 const fieldOf = (path: PropertyKey[]): string => {

@@ -1,63 +1,104 @@
 <script setup lang="ts">
 import { useHead } from '#imports'
 import Button from 'primevue/button'
-import { onMounted, reactive, ref } from 'vue'
-import { formatLength, parseLength, thouFromMm } from '~~/core/units'
-import type { BladeSetRow } from '~~/shared/responses'
+import { computed, onMounted, reactive, ref } from 'vue'
+import { type Blade, plainBlade } from '~~/core/feeler'
+import { FigureError, parseLength } from '~~/core/units'
+import type { BladeSetRow, ShelfResponse } from '~~/shared/responses'
 import ChoiceField from '../components/forms/ChoiceField.vue'
 import TextField from '../components/forms/TextField.vue'
+import BladeSetView from '../components/shelf/BladeSetView.vue'
+import ShimStock from '../components/shelf/ShimStock.vue'
+import TorqueTools from '../components/shelf/TorqueTools.vue'
 import { useForm } from '../composables/useForm'
 import { useSessionStore } from '../stores/session'
 import { api, wordsFor } from '../utils/api'
 
 useHead({ title: 'Shelf, Wembric' })
 const session = useSessionStore()
-const form = useForm()
-const sets = ref<BladeSetRow[] | null>(null)
+const reading = useForm()
+const [setForm, toolForm, shimForm] = [useForm(), useForm(), useForm()]
+const shelf = ref<ShelfResponse | null>(null)
 const typed = reactive({ name: '', unit: 'mm' as 'mm' | 'thou' | null, sizes: '' })
 const sizesWrong = ref('')
-const load = async () => { sets.value = await form.send(() => api.get<BladeSetRow[]>('/api/blade-sets')) ?? sets.value }
+const load = async () => { shelf.value = await reading.send(() => api.get<ShelfResponse>('/api/shelf')) ?? shelf.value }
 onMounted(load)
+const favourite = computed(() => session.person?.favouriteSetId ?? shelf.value?.bladeSets[0]?.id ?? null)
+const today = new Date().toISOString().slice(0, 10)
 
-/** Sizes in one line, by spaces or semicolons: a decimal comma stays a comma. */
-function sizesOf(line: string): number[] {
+/** Sizes in one line, by spaces or semicolons: a decimal comma stays a comma, a stroke parts the tip of a stepped blade from its heel. */
+function bladesOf(line: string): Blade[] {
   const parts = line.includes('.') ? line.split(/[\s;,]+/) : line.split(/[\s;]+|,(?=\s)/)
-  return parts.filter(Boolean).map(part => parseLength(part, typed.unit ?? 'mm').mm)
+  const size = (text: string) => parseLength(text, typed.unit ?? 'mm').mm
+  return parts.filter(Boolean).map((part) => {
+    const [tip, heel, ...more] = part.split('/')
+    if (more.length) throw new FigureError(part, 'has more than two steps. Type tip and heel, such as 0.10/0.13.')
+    return { ...plainBlade(size(tip!)), stepMm: heel === undefined ? null : size(heel) }
+  })
 }
 async function add(): Promise<void> {
   sizesWrong.value = ''
-  let bladesMm: number[]
-  try { bladesMm = sizesOf(typed.sizes) }
+  let blades: Blade[]
+  try { blades = bladesOf(typed.sizes) }
   catch (error) {
     sizesWrong.value = wordsFor(error)
     return
   }
-  if (await form.send(() => api.post('/api/blade-sets', { name: typed.name, unit: typed.unit, bladesMm }))) {
+  if (await setForm.send(() => api.post('/api/blade-sets', { name: typed.name, unit: typed.unit, blades }))) {
     Object.assign(typed, { name: '', sizes: '' })
     await load()
   }
 }
-const sizeWrong = () => sizesWrong.value || form.refusal.value?.problem.fields?.find(f => f.field.startsWith('bladesMm'))?.message
+const sizeWrong = () => sizesWrong.value || setForm.refusal.value?.problem.fields?.find(f => f.field.startsWith('blades'))?.message
+async function change({ id, ...set }: BladeSetRow): Promise<void> {
+  if (await reading.send(() => api.put(`/api/blade-sets/${id}`, set))) await load()
+}
+async function makeMine(bladeSetId: number): Promise<void> {
+  if (await reading.send(() => api.put('/api/favourite-set', { bladeSetId }))) await session.load()
+}
+async function remove(id: number): Promise<void> {
+  if (await reading.send(() => api.delete(`/api/blade-sets/${id}`))) await load()
+}
+async function sendTool({ method, path, body }: { method: 'post' | 'put' | 'delete', path: string, body?: unknown }, done: () => void): Promise<void> {
+  if (!await toolForm.send<unknown>(() => method === 'delete' ? api.delete(path) : api[method](path, body))) return
+  done()
+  await load()
+}
+async function count(shim: object, done: () => void): Promise<void> {
+  if (!await shimForm.send(() => api.put('/api/shims', shim))) return
+  done()
+  await load()
+}
 </script>
 
 <template>
   <main class="form">
     <h1>Shelf</h1>
-    <p v-if="sets?.length === 0" class="lead">No blade set yet. A job needs one: the next blade is chosen from what you have.</p>
-    <section v-for="set in sets" :key="set.id"><h2>{{ set.name }}</h2><p class="blades"><span v-for="b in set.bladesMm" :key="b"><b>{{ set.unit === 'mm' ? formatLength(b, 'mm') : thouFromMm(b).toFixed(1) }}</b> <small>{{ set.unit === 'mm' ? thouFromMm(b).toFixed(1) : formatLength(b, 'mm') }}</small></span></p></section>
-    <form v-if="session.isLead" class="adding" @submit.prevent="add">
-      <h2>Add a blade set</h2>
-      <div class="grid">
-        <TextField v-model="typed.name" label="Name" placeholder="Set B, thou" :wrong="form.wrong('name')" /><ChoiceField v-model="typed.unit" label="Engraved in" :options="[{ value: 'mm', label: 'mm' }, { value: 'thou', label: 'thou' }]" />
-        <TextField v-model="typed.sizes" class="wide" label="Sizes, in one line" placeholder="0.03 0.04 0.05 0.06 0.08 0.10 …" note="Spaces between. A figure may carry its own unit: 4thou, .004in." :wrong="sizeWrong()" />
-      </div>
-      <p v-if="form.failed.value && !sizeWrong()" class="wrong" role="alert">{{ form.failed.value }}</p>
-      <div class="actions"><Button type="submit" label="Add it" :loading="form.busy.value" /></div>
-    </form>
-    <p v-else class="lead">A lead adds blade sets.</p>
+    <p class="lead">What the Bench may ask for. A job keeps the shelf as it was when it was opened.</p>
+    <p v-if="reading.failed.value" class="wrong" role="alert">{{ reading.failed.value }}</p>
+    <template v-if="shelf">
+      <h2>Blade sets</h2>
+      <p v-if="shelf.bladeSets.length === 0" class="lead">No blade set yet. A job needs one: the next blade is chosen from what you have.</p>
+      <BladeSetView v-for="set in shelf.bladeSets" :key="set.id" :set="set" :mine="set.id === favourite" :is-lead="session.isLead" :busy="reading.busy.value" @change="change" @favourite="makeMine(set.id)" @remove="remove(set.id)" />
+      <form v-if="session.isLead" class="adding" @submit.prevent="add">
+        <h2>Add a blade set</h2>
+        <div class="grid">
+          <TextField v-model="typed.name" label="Name" placeholder="Set C, thou" :wrong="setForm.wrong('name')" /><ChoiceField v-model="typed.unit" label="Engraved in" :options="[{ value: 'mm', label: 'mm' }, { value: 'thou', label: 'thou' }]" />
+          <TextField v-model="typed.sizes" class="wide" label="Sizes, in one line" placeholder="0.03 0.04 0.05 0.06 0.08 0.10 …" note="Spaces between. A figure may carry its own unit: 4thou, .004in. A stepped blade with a stroke: 0.10/0.13." :wrong="sizeWrong()" />
+        </div>
+        <p v-if="setForm.failed.value && !sizeWrong()" class="wrong" role="alert">{{ setForm.failed.value }}</p>
+        <div class="actions"><Button type="submit" label="Add it" :loading="setForm.busy.value" /></div>
+      </form>
+      <p v-else class="lead">A lead adds sets and tools. Anybody may mark a blade bent, worn or missing, and count shims.</p>
+      <TorqueTools :wrenches="shelf.wrenches" :adapters="shelf.adapters" :is-lead="session.isLead" :today="today" :form="toolForm" @send="sendTool" />
+      <p v-if="toolForm.failed.value" class="wrong" role="alert">{{ toolForm.failed.value }}</p>
+      <ShimStock :shims="shelf.shims" :form="shimForm" @count="count" />
+      <p v-if="shimForm.failed.value" class="wrong" role="alert">{{ shimForm.failed.value }}</p>
+    </template>
+    <p v-else-if="!reading.failed.value" role="status">Looking at the shelf …</p>
   </main>
 </template>
 
 <style scoped>
-.blades { display: flex; flex-wrap: wrap; gap: 10px 18px; padding-top: 10px; font-family: var(--figures); } .blades b { font-size: 19px; } small { color: var(--ink3); font-size: 14.5px; } .adding { display: grid; gap: 16px; }
+.form { max-width: 1000px; } .adding { display: grid; gap: 16px; }
 </style>

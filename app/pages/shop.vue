@@ -2,8 +2,11 @@
 import { useHead } from '#imports'
 import Button from 'primevue/button'
 import { computed, onMounted, reactive, ref } from 'vue'
-import { SCHOOL_NAMES } from '~~/core/job'
+import Checkbox from 'primevue/checkbox'
+import { TARGET_SCHOOLS } from '~~/core/feeler'
+import { BLADE_HABITS, HABIT_NAMES, SCHOOL_NAMES, TARGET_NAMES } from '~~/core/job'
 import { type School, SCHOOLS } from '~~/core/stops'
+import type { ShopRequest } from '~~/shared/requests'
 import type { PersonRow } from '~~/shared/responses'
 import ChoiceField from '../components/forms/ChoiceField.vue'
 import TextField from '../components/forms/TextField.vue'
@@ -21,11 +24,14 @@ const kept = ref(false)
 const schools = [{ value: NONE, label: 'No favourite: marks, else the rod' }, ...SCHOOLS.filter(s => s !== 'maker').map(s => ({ value: s, label: SCHOOL_NAMES[s] }))]
 const school = computed({
   get: () => session.shop?.favouriteSchool ?? NONE,
-  set: (chosen: School | typeof NONE | null) => { void settle(chosen === NONE ? null : chosen) },
+  set: (chosen: School | typeof NONE | null) => { void settle({ favouriteSchool: chosen === NONE ? null : chosen }) },
 })
-async function settle(favouriteSchool: School | null): Promise<void> {
+/** A way of the shop’s that is read from the session and settled on the server. */
+const way = <K extends 'target' | 'bladeHabit' | 'pairToProve'>(key: K) => computed({ get: () => session.shop?.[key] ?? null, set: (value) => { void settle({ [key]: value ?? undefined }) } })
+const [target, bladeHabit, pairToProve] = [way('target'), way('bladeHabit'), way('pairToProve')]
+async function settle(ways: ShopRequest): Promise<void> {
   kept.value = false
-  if (await form.send(() => api.put('/api/shop', { favouriteSchool }))) {
+  if (await form.send(() => api.put('/api/shop', ways))) {
     await session.load()
     kept.value = true
   }
@@ -49,6 +55,12 @@ async function add(): Promise<void> {
     <p class="lead">Time zone {{ session.shop?.timeZone }}; {{ session.shop?.unit }} shown first.</p>
     <h2>Finding stops</h2>
     <div class="grid"><ChoiceField v-model="school" label="Favourite way" :options="schools" note="New jobs begin with it where the engine allows; the maker’s own list still comes first." :wrong="form.wrong('favouriteSchool')" /></div>
+    <h2>Setting and proving</h2>
+    <div class="grid">
+      <ChoiceField v-model="target" label="Set valves to" :options="TARGET_SCHOOLS.map(t => ({ value: t, label: TARGET_NAMES[t] }))" note="A job may choose another." :wrong="form.wrong('target')" />
+      <ChoiceField v-model="bladeHabit" label="While the nut is locked" :options="BLADE_HABITS.map(h => ({ value: h, label: HABIT_NAMES[h] }))" note="A pinched blade is ruined." :wrong="form.wrong('bladeHabit')" />
+      <div class="wide tick"><Checkbox v-model="pairToProve" input-id="pair" binary /><label for="pair">A proof must be a pair: one blade that goes and one that does not</label></div>
+    </div>
     <p v-if="!session.isLead" class="note">A lead sets this for the shop.</p><p v-else-if="kept" class="note" role="status">Kept.</p>
     <h2>Crew</h2>
     <table class="rows"><thead><tr><th>Name</th><th>Signs in as</th><th>Role</th><th v-if="session.isLead">Devices</th></tr></thead><tbody><tr v-for="p in people" :key="p.id"><td class="figures">{{ p.name }}</td><td>{{ p.signIn }}</td><td>{{ p.role }}</td><td v-if="session.isLead"><button type="button" class="quiet" :aria-label="`Sign ${p.name} out everywhere`" @click="signOutEverywhere(p)">Sign out everywhere</button></td></tr></tbody></table>
@@ -65,5 +77,5 @@ async function add(): Promise<void> {
 </template>
 
 <style scoped>
-.adding { display: grid; gap: 16px; }
+.adding { display: grid; gap: 16px; } .tick { display: flex; gap: 10px; align-items: center; min-height: 44px; }
 </style>

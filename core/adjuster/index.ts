@@ -1,1 +1,5 @@
+export * from './bracket-slot'
+export * from './clock'
+export * from './lock-shift'
 export * from './screw-turn'
+export * from './threads'

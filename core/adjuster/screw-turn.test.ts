@@ -1,7 +1,7 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import type { Adjuster } from '../engine'
-import { clockMinutes, degreesFor, gapPerTravel, screwTurn } from './index'
+import { clockMinutes, degreesFor, gapPerTravel, parsePitch, screwTurn } from './index'
 
 const screw = (changes: Partial<Adjuster> = {}): Adjuster => ({ kind: 'valve-end', pitchMm: 0.75, pitchAssumed: false, rockerRatio: 1.3, head: 'slot', ...changes })
 
@@ -27,4 +27,10 @@ describe('the screw', () => {
     expect(screwTurn(screw(), { loMm: 0, hiMm: 0.03 }, 0.1, 0.03)).toEqual({ kind: 'open-until', bladeMm: 0.03 })
   })
   it('15° is 2½ minutes on a clock', () => expect(clockMinutes(-15)).toBe(2.5))
+})
+
+describe('threads by their standards', () => {
+  // metric: ISO 261; unified: ASME B1.1
+  it.each([['M5×0.8', 0.8], ['M5x0.5', 0.5], ['M6', 1], ['m6 × 0,75', 0.75], ['M8×1.25', 1.25], ['M8x1', 1], ['No. 10-32', 0.7938], ['1/4-28', 0.9071], ['5/16-24', 1.0583], ['0.75', 0.75], ['.5 mm', 0.5]])('%s has a pitch of %d mm', (text, mm) => expect(parsePitch(text)).toBe(mm))
+  it.each([['M6×0.8', /ISO 261 has 1 and 0.75/], ['1/4-32', /no thread known/], ['fine', /M6×0.75 or 10-32/], ['', /no thread/]])('refuses “%s”, and says what there is', (text, words) => expect(() => parsePitch(text)).toThrow(words))
 })

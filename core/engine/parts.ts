@@ -12,20 +12,37 @@ const torqueNm = z.number().min(0.5, { error: 'A torque under 0.5 N·m cannot be
 export const ROLES = ['intake', 'exhaust'] as const
 export type Role = typeof ROLES[number]
 
+/** No valve of these engines is set closer or wider than this, cold. From memory. */
+const LEAST_CLEARANCE_MM = 0.02
+const MOST_CLEARANCE_MM = 0.6
+/** What a figure outside that may have been meant as: ten-fold slips do get printed, and inch figures get read as mm. Both readings are named. */
+export function unitSlip(mm: number): string | null {
+  if (mm <= 0 || (mm >= LEAST_CLEARANCE_MM && mm <= MOST_CLEARANCE_MM)) return null
+  const plausible = (v: number) => v >= LEAST_CLEARANCE_MM && v <= MOST_CLEARANCE_MM
+  const meant = [
+    [mm > MOST_CLEARANCE_MM ? mm / 10 : mm * 10, ''], [mm * 0.0254, `${Number(mm.toFixed(4))} thou, `], [mm * 25.4, `${Number(mm.toFixed(4))} in, `],
+  ].flatMap(([v, as]) => plausible(v as number) ? [`${as}${snapMm(v as number).toFixed(3)} mm`] : [])
+  return `${Number(mm.toFixed(4))} mm is ${mm > MOST_CLEARANCE_MM ? 'wider' : 'closer'} than a valve is set to.${meant.length ? ` Was ${meant.join(', or ')} meant?` : ''} Look at the source again.`
+}
+
 /** Clearances lie in (0, 2 mm]: more than that is a slip of the unit. */
 const clearanceMm = lengthMm(0, 2, 'A clearance')
 /** A clearance as the source gives it. `text` and `unit` keep what was printed. */
 export const clearanceSchema = z.discriminatedUnion('form', [
-  z.object({ form: z.literal('limits'), minMm: clearanceMm, maxMm: clearanceMm, text: words(60), unit: z.enum(['mm', 'thou', 'in']) }),
+  z.object({ form: z.literal('limits'), minMm: clearanceMm, maxMm: clearanceMm, figureMm: clearanceMm.optional(), text: words(60), unit: z.enum(['mm', 'thou', 'in']) }),
   z.object({ form: z.literal('tolerance'), figureMm: clearanceMm, toleranceMm: clearanceMm, text: words(60), unit: z.enum(['mm', 'thou', 'in']) }),
   z.object({ form: z.literal('bare'), figureMm: clearanceMm, text: words(60), unit: z.enum(['mm', 'thou', 'in']) }),
 ]).superRefine((clearance, context) => {
   if (clearance.form === 'limits' && clearance.minMm >= clearance.maxMm)
     context.addIssue({ code: 'custom', message: `The limits are crossed: ${clearance.minMm} is not under ${clearance.maxMm}.` })
+  if (clearance.form === 'limits' && clearance.figureMm !== undefined && (clearance.figureMm < clearance.minMm || clearance.figureMm > clearance.maxMm))
+    context.addIssue({ code: 'custom', message: `The figure ${clearance.figureMm} to set to lies outside the limits ${clearance.minMm}–${clearance.maxMm}.` })
   if (clearance.form === 'tolerance' && clearance.toleranceMm >= clearance.figureMm)
     context.addIssue({ code: 'custom', message: `The tolerance ${clearance.toleranceMm} is not smaller than the figure ${clearance.figureMm}.` })
   if (clearance.form !== 'limits' && clearance.figureMm <= 0)
     context.addIssue({ code: 'custom', message: 'The figure must be more than zero.' })
+  const slip = unitSlip(clearance.form === 'limits' ? clearance.maxMm : clearance.figureMm)
+  if (slip) context.addIssue({ code: 'custom', message: slip })
 })
 export type Clearance = z.infer<typeof clearanceSchema>
 
@@ -88,6 +105,16 @@ export const adjusterSchema = z.object({
 })
 export type Adjuster = z.infer<typeof adjusterSchema>
 
+/** Shims of an engine that has them: their diameter, and the steps in which sizes come. mm. */
+export const shimKindSchema = z.object({
+  diameterMm: z.number().min(5, { error: 'A shim is 5 to 40 mm across.' }).max(40, { error: 'A shim is 5 to 40 mm across.' }),
+  stepMm: z.number().min(0.01, { error: 'Shims come in steps of 0.01 to 0.1 mm.' }).max(0.1, { error: 'Shims come in steps of 0.01 to 0.1 mm.' }),
+})
+
+/** A second figure for the same valves, from another source: a bulletin, another printing. It is never averaged with the first. */
+export const otherClearanceSchema = z.object({ role: z.enum(ROLES), clearance: clearanceSchema, source: words(160).min(3, { error: 'Name the source of the other figure.' }) })
+export type OtherClearance = z.infer<typeof otherClearanceSchema>
+
 const name = words(30).min(1)
 const FIRING = 'A firing angle lies at 0 to under 720 degrees.'
 /** One revision of an engine model's data: what a job is judged against. */
@@ -106,6 +133,8 @@ export const engineParts = z.object({
   makersStops: z.array(makersStopSchema).max(8).default([]),
   turning: z.object({ direction: z.enum(['clockwise', 'anticlockwise']), seenFrom: words(40).min(1), means: words(80).min(1) }),
   clearance: z.object({ intake: clearanceSchema, exhaust: clearanceSchema }),
+  otherClearances: z.array(otherClearanceSchema).max(6).default([]),
+  shim: shimKindSchema.nullable().default(null),
   setWhen: z.enum(['cold', 'hot']),
   coldLimitC: z.number().min(10).max(60),
   adjuster: adjusterSchema,

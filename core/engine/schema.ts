@@ -31,6 +31,8 @@ export const engineSchema = engineParts.superRefine((engine, context) => {
     if (typeof away === 'string') context.addIssue({ code: 'custom', path: ['makersStops', i, 'place'], message: away })
     else if (away > MAKERS_PLACE_DEG) context.addIssue({ code: 'custom', path: ['makersStops', i, 'crankDeg'], message: `The stop is printed at ${stop.crankDeg}°, but its place shows ${Math.round(away)}° from there.` })
   })
+  if (engine.shim === null && engine.valves.some(v => v.adjuster === 'shim'))
+    context.addIssue({ code: 'custom', path: ['shim'], message: 'Shimmed valves need the shims’ diameter and steps, such as 9.48 mm in steps of 0.05.' })
   if (engine.rodMm !== null && engine.rodMm <= engine.strokeMm / 2)
     context.addIssue({ code: 'custom', path: ['rodMm'], message: `A rod of ${engine.rodMm} mm is shorter than the crank throw; it must be well over half the stroke.` })
 })
@@ -51,6 +53,6 @@ export function upcastEngine(stored: unknown): Engine {
     ...engine,
     valves: engine.valves.map(valve => ({ ...valve, adjuster: valve.adjuster ?? 'screw' })),
     decompressor: engine.decompressor.kind === 'arc' ? { ...engine.decompressor, cylinderId: engine.decompressor.cylinderId ?? null } : engine.decompressor,
-    camMarks: engine.camMarks ?? [], makersStops: engine.makersStops ?? [],
+    camMarks: engine.camMarks ?? [], makersStops: engine.makersStops ?? [], otherClearances: engine.otherClearances ?? [], shim: engine.shim ?? null,
   }
 }

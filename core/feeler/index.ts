@@ -1,4 +1,7 @@
+export * from './blade'
+export * from './clearance'
 export * from './interval'
 export * from './judge'
 export * from './next-blade'
+export * from './stacks'
 export * from './trial'

@@ -1,5 +1,5 @@
 import { snapMm } from '../units'
-import { bladesErrorMm, type HandBands, thickness, type Trial, USUAL_HAND } from './trial'
+import { type HandBands, thickness, type Trial, trialErrorMm, USUAL_HAND } from './trial'
 
 /** A clearance lies in `[loMm, hiMm)`; `hiMm` null is open: no blade was refused yet. lo 0 also stands for “held open”. */
 export interface Interval { loMm: number, hiMm: number | null }
@@ -45,7 +45,7 @@ export function clearanceInterval(trials: Trial[], hand: HandBands = USUAL_HAND)
   const { loMm } = lowest
   const hiMm = highest?.hiMm ?? null
   if (hiMm === null || loMm < hiMm) return { loMm, hiMm, contradiction: null, withinBladeError: false }
-  const slackMm = bladesErrorMm(lowest.trial.bladesMm) + bladesErrorMm(highest!.trial.bladesMm)
+  const slackMm = trialErrorMm(lowest.trial) + trialErrorMm(highest!.trial)
   const disjoint = snapMm(loMm - slackMm) >= hiMm
   return {
     loMm: hiMm, hiMm: snapMm(Math.max(loMm, hiMm + 0.0001)),

@@ -1,8 +1,11 @@
 import { cylinderById, type Engine } from '../engine'
 import type { Observation } from '../position'
-import { formatTorque } from '../units'
+import { engravedWords } from '../feeler'
+import { formatLength, formatTorque } from '../units'
+import { clearanceWords } from './figures'
 import type { JobEvent } from './event'
-import { bladeWords, placeWords, SCHOOL_NAMES, turnWords } from './words'
+import { type JobPin, setNamed } from './pin'
+import { HABIT_NAMES, placeWords, SCHOOL_NAMES, TARGET_NAMES, turnWords } from './words'
 
 const nameOf = (engine: Engine, id: string): string => engine.valves.find(v => v.id === id)?.name ?? id
 
@@ -24,7 +27,8 @@ export function observationWords(engine: Engine, o: Observation): string {
 }
 
 /** An answer in a few words, for the list of answers and for what Undo would take back. */
-export function eventWords(engine: Engine, event: JobEvent): string {
+export function eventWords(pin: Pick<JobPin, 'spec' | 'bladeSet' | 'otherSets'>, event: JobEvent): string {
+  const { engine } = pin.spec
   const valve = (id: string) => nameOf(engine, id)
   switch (event.type) {
     case 'confirmed': return `Confirmed: ${event.payload.item.replace('cautions-', 'caution, ')}`
@@ -38,10 +42,19 @@ export function eventWords(engine: Engine, event: JobEvent): string {
     case 'crank': return event.payload.observations.map((o, i) => i ? observationWords(engine, o) : notedWords(engine, o)).join(', ')
     case 'mark-checked': return event.payload.still ? `Mark still there, ${valve(event.payload.valveId).toLowerCase()}` : 'The crank had moved'
     case 'trial': {
-      const { after, bladesMm, feel, valveId } = event.payload
+      const { after, bladesMm, set, feel, valveId } = event.payload
       const done = after === null ? '' : after.kind === 'screw' ? `, screw ${turnWords(after.deg)}` : after.kind === 'nipped' ? ', nut nipped' : ', nut torqued'
-      return `${valve(valveId)}${done}: ${bladeWords(bladesMm)} ${feel}`
+      return `${valve(valveId)}${done}: ${engravedWords(bladesMm, setNamed(pin, set ?? null).unit)} ${feel}`
     }
+    case 'estimate': return `${valve(event.payload.valveId)}: ${event.payload.text}, an estimate`
+    case 'blades-taken': return `${event.payload.set} in hand`
+    case 'target-chosen': return `Set to: ${TARGET_NAMES[event.payload.target].toLowerCase()}`
+    case 'blade-habit-chosen': return `While locking: ${HABIT_NAMES[event.payload.habit].toLowerCase()}`
+    case 'wrench-taken': return event.payload.wrench === null ? 'No torque wrench' : `${event.payload.wrench} in hand${event.payload.adapter ? `, with ${event.payload.adapter}` : ''}`
+    case 'figure-settled': return `${event.payload.role === 'intake' ? 'Intake' : 'Exhaust'} figure settled: ${clearanceWords(event.payload.clearance)}`
+    case 'shim-read': return `${valve(event.payload.valveId)} shim read: ${[event.payload.engravedMm, event.payload.measuredMm].filter(v => v !== null).map(v => formatLength(v, 'mm')).join(' engraved, ')}${event.payload.measuredMm === null ? '' : ' measured'}`
+    case 'shim-fitted': return `${valve(event.payload.valveId)}: shim ${formatLength(event.payload.mm, 'mm')} fitted`
+    case 'cam-back': return 'Cam back in'
     case 'set-chosen': return `${valve(event.payload.valveId)} to be set`
     case 'nut-loosened': return `${valve(event.payload.valveId)} locknut loose`
     case 'prove-turned': return `${event.payload.turns} full turns by hand`

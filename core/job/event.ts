@@ -1,22 +1,30 @@
 import { z } from 'zod'
-import { FEELS } from '../feeler'
-import { placeSchema } from '../engine'
+import { FEELS, TARGET_SCHOOLS } from '../feeler'
+import { clearanceSchema, placeSchema, ROLES } from '../engine'
 import { observationSchema } from '../position'
 import { SCHOOLS } from '../stops'
 import { snapMm } from '../units'
+import { BLADE_HABITS } from './pin'
 
 const text = (most: number) => z.string().trim().min(1, { error: 'Write a word or two.' }).max(most, { error: `Keep it under ${most} characters.` })
 const valveId = z.string().min(1).max(30)
+/** Blades by their engravings, in mm. */
 const bladesMm = z.array(z.number().positive().max(2).transform(snapMm)).min(1).max(3)
+const setName = z.string().min(1).max(60)
+const sizeMm = z.number({ error: 'Give a figure such as 0.15 or 6 thou.' }).min(0, { error: 'Give a figure of zero or more.' }).max(2, { error: 'An estimate of more than 2 mm cannot be right: look at the unit.' }).transform(snapMm)
+const shimMm = z.number({ error: 'Give the shim’s size in mm.' }).min(0.8, { error: 'A shim is 0.8 to 4 mm thick: look at the unit.' }).max(4, { error: 'A shim is 0.8 to 4 mm thick: look at the unit.' }).transform(snapMm)
 export const STEPS = ['ready', 'find', 'measure', 'set', 'prove', 'close'] as const
 export type Step = typeof STEPS[number]
 const step = z.enum(STEPS)
+
+/** The wrench that locked a nut, what it was set to, and what was wrong with it. */
+const torquedBySchema = z.object({ wrench: z.string().max(60), adapter: z.string().max(60).nullable(), settingNm: z.number().positive().max(2000), doubts: z.array(z.string().max(200)).max(4) })
 
 /** What can have happened to the gap just before a blade was tried. */
 export const gapChangeSchema = z.discriminatedUnion('kind', [
   z.object({ kind: z.literal('screw'), deg: z.number().min(-3600).max(3600) }),
   z.object({ kind: z.literal('nipped') }),
-  z.object({ kind: z.literal('torqued'), torqueNm: z.number().positive().max(300).nullable() }),
+  z.object({ kind: z.literal('torqued'), torqueNm: z.number().positive().max(300).nullable(), by: torquedBySchema.optional() }),
 ])
 export type GapChange = z.infer<typeof gapChangeSchema>
 
@@ -32,9 +40,18 @@ export const payloadSchemas = {
   'school-chosen': z.object({ school: z.enum(SCHOOLS) }),
   'crank': z.object({ observations: z.array(observationSchema).min(1).max(8) }),
   'mark-checked': z.object({ valveId, still: z.boolean() }),
-  'trial': z.object({ valveId, bladesMm, feel: z.enum(FEELS), after: gapChangeSchema.nullable() }),
+  'trial': z.object({ valveId, bladesMm, set: setName.optional(), feel: z.enum(FEELS), after: gapChangeSchema.nullable() }),
+  'estimate': z.object({ valveId, mm: sizeMm, text: text(60) }),
+  'blades-taken': z.object({ set: setName }),
+  'target-chosen': z.object({ target: z.enum(TARGET_SCHOOLS) }),
+  'blade-habit-chosen': z.object({ habit: z.enum(BLADE_HABITS) }),
+  'wrench-taken': z.object({ wrench: z.string().max(60).nullable(), adapter: z.string().max(60).nullable() }),
+  'figure-settled': z.object({ role: z.enum(ROLES), clearance: clearanceSchema, reason: text(300) }),
+  'shim-read': z.object({ valveId, engravedMm: shimMm.nullable(), measuredMm: shimMm.nullable() }).refine(s => s.engravedMm !== null || s.measuredMm !== null, { error: 'Give the engraved or the measured size.' }),
+  'shim-fitted': z.object({ valveId, mm: shimMm, from: z.enum(['stock', 'bought', 'valve']), fromValveId: valveId.nullable() }),
+  'cam-back': z.object({}),
   'set-chosen': z.object({ valveId }),
-  'nut-loosened': z.object({ valveId }),
+  'nut-loosened': z.object({ valveId, slotDeg: z.number().min(0).lt(360).nullable().optional() }),
   'prove-turned': z.object({ turns: z.number().int().min(2).max(4), to: placeSchema.nullable() }),
   'gate-passed': z.object({ gate: z.string().min(1).max(90), missing: z.string().max(200), reason: text(300) }),
   'came-out': z.object({ item: text(60) }),

@@ -86,6 +86,6 @@ describe('answers in words', () => {
   ])('%j', (observation, words) => expect(notedWords(engine, observation)).toBe(words))
   it('a chosen way is in the log', () => {
     const log = new LogBook()
-    expect(eventWords(engine, log.add({ type: 'school-chosen', payload: { school: 'rod' } }))).toBe('By rod and past top')
+    expect(eventWords(pinOf(engine), log.add({ type: 'school-chosen', payload: { school: 'rod' } }))).toBe('By rod and past top')
   })
 })

@@ -1,30 +1,8 @@
 import { describe, expect, it } from 'vitest'
-import { engineOf, LogBook, pinOf } from '../../tests/support/builders'
+import { engineOf, LogBook, pinOf, setOf } from '../../tests/support/builders'
+import { confirmed, found, limits, ready, said, T, trial } from '../../tests/support/job-book'
 import type { Clearance, Engine } from '../engine'
-import { clashWords, eventWords, flatsWords, type Happening, jobTools, type JobPin, nextThing, roundTurn, stillWords, stripList, suggestedDue, turnWords, untilWords, viewJob } from './index'
-
-const T = { kind: 'mark', markIndex: 0 } as const
-const NOW = Date.UTC(2026, 10, 25, 9)
-const limits = (minMm: number, maxMm: number): Clearance => ({ form: 'limits', minMm, maxMm, text: '', unit: 'mm' })
-const said = (engine: Engine = engineOf(), changes: Partial<JobPin> = {}) => {
-  const tools = jobTools(pinOf(engine, changes))
-  const log = new LogBook()
-  const book = {
-    say(...happenings: Happening[]) {
-      for (const h of happenings) log.add(h)
-      return book
-    },
-    view: () => viewJob(tools, log.events, NOW),
-    next: (wanted: string | null = null) => nextThing(book.view(), wanted),
-  }
-  return book
-}
-const confirmed = (item: 'machine' | 'spec' | 'valves' | 'safe'): Happening => ({ type: 'confirmed', payload: { item } })
-const trial = (valveId: string, t: number, feel: 'free' | 'drag' | 'pinched' | 'no-go', after: { kind: 'screw', deg: number } | { kind: 'nipped' } | { kind: 'torqued', torqueNm: number | null } | null = null): Happening =>
-  ({ type: 'trial', payload: { valveId, bladesMm: [t], feel, after } })
-const ready = (book: ReturnType<typeof said>, strip = ['Seat', 'Spark plug', 'Rocker cover']) => book.say(confirmed('machine'), confirmed('spec'), { type: 'rested', payload: { hours: 12 } }, confirmed('safe'),
-  ...strip.map((item): Happening => ({ type: 'came-off', payload: { item } })), { type: 'plug-read', payload: { look: 'Grey to brown' } }, confirmed('valves'))
-const found = (book: ReturnType<typeof said>) => ready(book).say({ type: 'crank', payload: { observations: [{ kind: 'move', to: T }, { kind: 'rocker', valveId: 'intake', slack: true }, { kind: 'rocker', valveId: 'exhaust', slack: true }] } })
+import { clashWords, eventWords, flatsWords, type Happening, roundTurn, stillWords, stripList, suggestedDue, turnWords, untilWords } from './index'
 
 describe('Ready asks in the order of the work', () => {
   it('machine, spec, cold, safe, access, plug, valves', () => {
@@ -117,18 +95,18 @@ describe('Measure says what a blade would prove', () => {
   it.each([
     [limits(0.08, 0.12), 0.08, /will not go, the gap is tight/], [limits(0.08, 0.12), 0.12, /runs free, the gap is loose/], [{ form: 'bare', figureMm: 0.1, text: '', unit: 'mm' } as Clearance, 0.1, /A drag is in/],
   ])('%j at %d', (clearance, t, words) => {
-    const book = found(said(engineOf({ clearance: { intake: clearance, exhaust: clearance } }), { bladeSet: { name: 'two', unit: 'mm', bladesMm: [t, 0.5] } }))
+    const book = found(said(engineOf({ clearance: { intake: clearance, exhaust: clearance } }), { bladeSet: setOf('two', [t, 0.5]) }))
     expect(book.next().why).toMatch(words)
   })
   it('once it is out, the next blade only tells how far', () => {
     expect(found(said()).say(trial('intake', 0.08, 'no-go')).next().why).toContain('It is tight: this tells how far.')
   })
   it('a set that cannot prove it says so, and lets through with a reason', () => {
-    const book = found(said(engineOf(), { bladeSet: { name: 'coarse', unit: 'mm', bladesMm: [0.05, 0.2] } })).say(trial('intake', 0.05, 'free'), trial('intake', 0.2, 'no-go'))
+    const book = found(said(engineOf(), { bladeSet: setOf('coarse', [0.05, 0.2]) })).say(trial('intake', 0.05, 'free'), trial('intake', 0.2, 'no-go'))
     expect(book.next()).toMatchObject({ instruction: 'This set cannot prove it', keys: [{ asks: 'reason' }] })
   })
   it('expects what was left last time', () => {
-    const left = (loMm: number, hiMm: number) => found(said(engineOf(), { lastAsLeft: { date: '2025-11-01', readings: { intake: { loMm, hiMm } } } })).next().trial!.bladeMm
+    const left = (loMm: number, hiMm: number) => found(said(engineOf(), { lastAsLeft: { date: '2025-11-01', readings: { intake: { loMm, hiMm } } } })).next().trial!.stack.totalMm
     expect(left(0.04, 0.05)).toBeLessThanOrEqual(0.08)
     expect(left(0.18, 0.2)).toBeGreaterThanOrEqual(0.12)
   })
@@ -141,7 +119,7 @@ describe('Set', () => {
     expect(book.next().instruction).toBe('Loosen the exhaust locknut')
     book.say({ type: 'nut-loosened', payload: { valveId: 'exhaust' } })
     const next = book.next()
-    expect(next.trial).toMatchObject({ bladeMm: 0.12, after: { kind: 'screw' } })
+    expect(next.trial).toMatchObject({ stack: { totalMm: 0.12 }, after: { kind: 'screw' } })
     // from 0.075 to 0.1275 with 0.75 mm a turn at the valve end: 25.2° anticlockwise
     expect(next.trial!.after).toEqual({ kind: 'screw', deg: -25 })
   })
@@ -208,7 +186,7 @@ describe('words', () => {
       { type: 'torqued', payload: { what: 'cover', torqueNm: 10 } }, { type: 'replaced', payload: { text: 'Gasket' } }, { type: 'ran', payload: { result: 'clean', note: '' } }, { type: 'note', payload: { text: 'Hm' } },
       { type: 'next-due', payload: { use: 1, date: null } }, { type: 'held', payload: { reason: 'Parts' } }, { type: 'resumed', payload: {} }, { type: 'abandoned', payload: { reason: 'Gone' } }, { type: 'closed', payload: {} }, { type: 'reopened', payload: { reason: 'Typo' } }]
     const log = new LogBook()
-    const words = all.map(h => eventWords(engineOf(), log.add(h)))
+    const words = all.map(h => eventWords(pinOf(), log.add(h)))
     expect(new Set(words).size).toBe(all.length)
     expect(words).toContain('Intake, screw 15° anticlockwise: 0.10 drag')
   })

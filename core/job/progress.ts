@@ -1,7 +1,8 @@
 import { STEPS, type Step } from './event'
 import { asFoundDone, firstOpen, gates, needsSetting } from './requirements'
 import { stopHere } from './stop-work'
-import { isCold, type JobView, latestVerdict } from './view'
+import { presentReading } from './state'
+import { isCold, type JobView, judgeReading } from './view'
 
 /** A step of the Bench: where it stands and a few words about it. */
 export interface StepState { step: Step, state: 'done' | 'active' | 'to come', words: string }
@@ -21,7 +22,7 @@ function wordsFor(view: JobView, step: Step): string {
     }
     case 'measure': return `${valves.filter(v => asFoundDone(view, v)).length} of ${valves.length} valves`
     case 'set': { const n = valves.filter(v => needsSetting(view, v)).length; return n ? `${n} to set` : 'None to set' }
-    case 'prove': return `${valves.filter(v => v.phase === 'proved' && latestVerdict(pin, v).verdict === 'in').length} of ${count(valves.length, 'valve')}`
+    case 'prove': return `${valves.filter(v => v.phase === 'proved' && judgeReading(pin, presentReading(v), v.valveId).verdict === 'in').length} of ${count(valves.length, 'valve')}`
     case 'close': { const out = state.cameOff.filter(i => !state.wentBack.has(i)).length; return out ? `${out} to put back` : 'Sign' }
   }
 }

@@ -4,8 +4,9 @@ import type { Stop } from '../stops'
 import { OUT_READING_WIDTH_MM } from '../feeler'
 import { formatTorque } from '../units'
 import type { Step } from './event'
-import { expectedPolicy, isCold, type JobView, latestVerdict, verdictIn } from './view'
-import { type Passed, readingIn, type ValveState } from './state'
+import { expectedPolicy, isCold, type JobView, judgeReading, latestVerdict, verdictIn } from './view'
+import { type Passed, presentReading, readingIn, type ValveState } from './state'
+import { unsettledRoles } from './figures'
 import { stopHere, type StopWork, stopsInOrder } from './stop-work'
 
 export const PLUG = 'Spark plug'
@@ -38,12 +39,13 @@ export function asFoundDone(view: JobView, valve: ValveState): boolean {
 const isProved = (view: JobView, valve: ValveState): boolean => valve.phase === 'proved' && verdictIn(view.pin, valve, 'proved').verdict === 'in'
   && valve.readings.some(r => r.phase === 'proved' && r.round === valve.round && r.trials.length > 0)
 
-function ready({ state, pin, ...view }: JobView): Asked[] {
+function ready({ state, pin, tools, ...view }: JobView): Asked[] {
   const { engine, status } = pin.spec
   const gone = new Set(state.cameOff)
   return [
     ask('machine', 'The machine was not confirmed.', state.confirmed.has('machine')),
     ask('spec', 'The spec was not confirmed.', state.confirmed.has('spec')),
+    ...unsettledRoles(tools.pin.spec.engine, state).map(role => ask(`figure:${role}`, `Two figures are printed for the ${role}, and no lead has said which stands.`, false)),
     ask('spec-approved', 'The spec is a draft that no lead has approved.', status === 'approved'),
     ask('cold', `The engine is not known to be ${engine.setWhen === 'hot' ? 'warm as the maker asks' : `cold (limit ${engine.coldLimitC} °C)`}.`, isCold({ state, pin, nowMs: view.nowMs })),
     ask('safe', 'Nobody confirmed that the engine cannot start.', state.confirmed.has('safe')),
@@ -94,6 +96,11 @@ function close({ state, pin }: JobView): Asked[] {
 
 const at = (step: Step, asked: Asked[]): (Asked & { step: Step })[] => asked.map(a => ({ ...a, step }))
 
+const isShimmed = ({ pin }: JobView, valve: ValveState): boolean => valveById(pin.spec.engine, valve.valveId).adjuster === 'shim'
+/** A shimmed valve is out of the crank's hands until its new shim is in and the cam is back. */
+const awaitsShim = (view: JobView, valve: ValveState): boolean => isShimmed(view, valve) && asFoundDone(view, valve) && needsSetting(view, valve)
+  && (view.state.camOut || valve.phase !== 'torqued' || judgeReading(view.pin, presentReading(valve), valve.valveId).verdict !== 'unproved')
+
 /** Whether a valve has something to be done before the engine is turned over. A gate passed for it counts as done. */
 const toMeasureOrSet = (view: JobView) => (valve: ValveState): boolean =>
   [measure(view, valve), set(view, valve)].some(asked => !asked.met && !passedFor(view, asked.id))
@@ -101,7 +108,8 @@ const toProve = (view: JobView) => (valve: ValveState): boolean => prove(view, v
 
 /** Which stops are looked for now: those with a valve still to be measured or set, and after that those still to be proved. */
 export function wantedStops(view: JobView): (stop: Stop) => boolean {
-  const first = toMeasureOrSet(view)
+  const open = toMeasureOrSet(view)
+  const first = (valve: ValveState) => open(valve) && !awaitsShim(view, valve)
   const todo = view.state.valves.some(first) ? first : toProve(view)
   const ids = new Set(view.state.valves.filter(todo).map(v => v.valveId))
   return ids.size === 0 ? () => true : stop => stop.valves.some(v => ids.has(v.valveId))
@@ -119,16 +127,19 @@ const unserved = (view: JobView): ValveState[] => view.state.valves.filter(v => 
 const noStop = (view: JobView, valve: ValveState): Asked =>
   ask(openedInVain(view, valve.valveId) ? `vain:${valve.valveId}:${view.state.places}` : `no-stop:${valve.valveId}`, `${nameOf(view, valve)}: no stop of this school serves it.`, asFoundDone(view, valve) && !needsSetting(view, valve) && isProved(view, valve))
 
-/** Stop by stop: find it, measure as found, set what is out. */
+/** Stop by stop: find it, measure as found, set what is out. Shims come after all stops, for the cam comes out for them once. */
 function measuring(view: JobView): (Asked & { step: Step })[] {
-  const todo = toMeasureOrSet(view)
+  const open = toMeasureOrSet(view)
+  const byShim = view.state.valves.filter(v => awaitsShim(view, v))
+  const todo = (valve: ValveState) => !byShim.includes(valve) && open(valve)
   return [
     ...stopsInOrder(view, todo).flatMap(work => [
       ...at('find', [find(view, work, todo)]),
       ...at('measure', work.valves.map(v => measure(view, v))),
-      ...at('set', work.valves.map(v => set(view, v))),
+      ...at('set', work.valves.filter(v => !byShim.includes(v)).map(v => set(view, v))),
     ]),
-    ...unserved(view).flatMap(v => [...at('find', [noStop(view, v)]), ...at('measure', [measure(view, v)]), ...at('set', [set(view, v)])]),
+    ...unserved(view).flatMap(v => [...at('find', [noStop(view, v)]), ...at('measure', [measure(view, v)]), ...byShim.includes(v) ? [] : at('set', [set(view, v)])]),
+    ...at('set', byShim.map(v => set(view, v))),
   ]
 }
 

@@ -1,8 +1,9 @@
-import type { Trial } from '../feeler'
-import type { Place } from '../engine'
+import type { TargetSchool, Trial } from '../feeler'
+import type { Clearance, Place, Role } from '../engine'
 import type { Noted } from '../position'
 import type { School } from '../stops'
 import type { GapChange, JobEvent, Payload } from './event'
+import type { BladeHabit } from './pin'
 
 export const PHASES = ['as found', 'before lock', 'nipped', 'torqued', 'proved'] as const
 export type Phase = typeof PHASES[number]
@@ -17,10 +18,22 @@ export interface Reading {
   /** What the crank stood at, as far as that was said. */
   at: Place | null
   trials: Trial[]
+  /** Who made its last trial. */
+  personId: number | null
 }
 
 /** One turn of the screw on its way to a setting, for the rounds on the sheet. */
 export interface ScrewMove { round: number, deg: number, screwDeg: number }
+
+/** A figure by eye, ear or wiggle: kept as such, and it proves nothing. */
+export interface Estimate { mm: number, text: string, by: string }
+
+/** The shim of a valve: what was read off the old one, and what was fitted in its place, in order. */
+export interface ShimState {
+  engravedMm: number | null
+  measuredMm: number | null
+  fitted: { mm: number, from: 'stock' | 'bought' | 'valve', fromValveId: string | null }[]
+}
 
 /** What the blades said at one screw angle before the lock. */
 export interface ScrewTry { round: number, screwDeg: number, trials: Trial[] }
@@ -35,8 +48,15 @@ export interface ValveState {
   screwDeg: number
   moves: ScrewMove[]
   tries: ScrewTry[]
-  /** Last torque the nut was locked to, N·m. */
+  /** Where the slot pointed before the nut was loosened, degrees clockwise from 12; null when nobody noted it. */
+  slotFromDeg: number | null
+  /** Last torque the nut was locked to, N·m, and with what. */
   torqueNm: number | null
+  torquedBy: NonNullable<Extract<GapChange, { kind: 'torqued' }>['by']> | null
+  /** The last blade that went, mm, and how far screw and shim had opened the gap by then: it was closed there, whatever locks did before. */
+  lastWent: { mm: number, openedMm: number }
+  estimates: Estimate[]
+  shim: ShimState
   readings: Reading[]
   setChosen: boolean
   /** What it rested on was taken back since it was measured. */
@@ -70,6 +90,19 @@ export interface JobState {
   noted: Noted[]
   /** The way of finding stops that was chosen for this job; null while the shop's own stands. */
   school: School | null
+  /** The set in hand, where it is not the one the job was opened with. */
+  setName: string | null
+  target: TargetSchool | null
+  bladeHabit: BladeHabit | null
+  /** The torque wrench in hand, and what stands in line with it. */
+  wrench: { wrench: string | null, adapter: string | null } | null
+  /** Which of two figures stands, by role, settled by a lead with a reason. */
+  figures: Partial<Record<Role, { clearance: Clearance, reason: string, by: string, at: string }>>
+  /** The cam is out for its shims. */
+  camOut: boolean
+  /** Who gave the last answer. */
+  personId: number | null
+  personName: string
   /** How many times the crank has moved; a place that was gated counts for this place only. */
   places: number
   /** The valve whose mark was checked at this place, and not since. */

@@ -62,7 +62,7 @@ describe('twins through the whole job, by what the core says alone', () => {
 const listed = (changes: Partial<Engine> = {}): Engine => {
   const twin = twinOf(360, { marks: [{ letter: 'A', angleDeg: 20, kind: 'top' }, { letter: 'B', angleDeg: 200, kind: 'top' }] })
   return engineOf({
-    ...twin, valves: twin.valves.map(v => ({ ...v, adjuster: v.role === 'intake' ? 'shim' as const : 'screw' as const })),
+    ...twin, valves: twin.valves.map(v => ({ ...v, adjuster: v.role === 'intake' ? 'shim' as const : 'screw' as const })), shim: { diameterMm: 8.5, stepMm: 0.05 },
     makersStops: [
       { crankDeg: 20, place: { kind: 'mark', markIndex: 0 }, valveIds: ['l-intake', 'l-exhaust', 'r-intake'] },
       { crankDeg: 200, place: { kind: 'mark', markIndex: 1 }, valveIds: ['r-exhaust'] },
@@ -76,8 +76,16 @@ describe('a maker’s own list', () => {
     const view = viewJob(jobTools(pinOf(engine)), [], MORNING)
     expect(view.school).toBe('maker')
     expect(view.model.plan.stops.map(s => [s.crankDeg, s.valves.map(v => v.valveId), s.flagged])).toEqual([[20, ['l-intake', 'l-exhaust'], ['r-intake']], [200, ['r-exhaust'], []]])
-    const { story } = await wholeJob(engine, truthFor(engine))
+    const tools = jobTools(pinOf(engine))
+    const log = new LogBook()
+    const look = () => viewJob(tools, log.events, MORNING)
+    const story = await workThrough(new VirtualHand(truthFor(engine)), look, (h) => { log.add(h) }, next => next.instruction.startsWith('Stop: '))
     expect(story.some(line => line.includes('No stop serves the right intake'))).toBe(true)
+    // a shim thinner by more than any valve lacks, and still refused: it is the place that is wrong, and no thinner one is asked for
+    const shims = log.events.flatMap(e => e.type === 'shim-fitted' ? [e.payload.mm] : [])
+    expect(shims.length).toBeGreaterThan(0)
+    expect(Math.min(...shims)).toBeGreaterThan(2.4 - 0.4)
+    expect(nextThing(look()).instruction).toBe('Stop: the right intake is not closed here')
   })
   it('a valve measured there for a reason, and opened in vain, stops the screw', async () => {
     const engine = listed({ makersStops: [{ crankDeg: 200, place: { kind: 'mark', markIndex: 1 }, valveIds: ['l-intake', 'l-exhaust', 'r-intake', 'r-exhaust'] }] })

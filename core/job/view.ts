@@ -1,11 +1,14 @@
-import { type Clearance, decompressorPrior, PLANNED_FOR_FROM } from '../engine'
-import { type BladePolicy, bladePolicy, judge, type Judgement } from '../feeler'
+import { type Clearance, decompressorPrior, PLANNED_FOR_FROM, type Role } from '../engine'
+import { type BladePolicy, bladePolicy, type BladeSet, type Interval, judge, type Judgement, type Stack, targetOf, trialStacks } from '../feeler'
 import { type Advice, adviseBySearch, type LocateMemory, locate, locateMemory, type Noted, type Position, type PositionModel, positionModel } from '../position'
 import { firstSchool, type School } from '../stops'
 import type { JobEvent } from './event'
-import type { JobPin } from './pin'
+import { type JobPin, setNamed } from './pin'
 import { reduceJob } from './reduce'
 import { type JobState, latestReading, type Phase, presentReading, type Reading, readingIn, type ValveState } from './state'
+
+/** What a blade policy is made for. `expected` is what was read last, or what the last visit left. */
+export interface PolicyKey { set: BladeSet, clearance: Clearance, role: Role, pairDemanded: boolean, expected: Interval | null }
 
 /** What is worked out once for a job and used at every answer. */
 export interface JobTools {
@@ -15,41 +18,61 @@ export interface JobTools {
   memory: LocateMemory
   /** Weighs the moves where no rule settles the next one; null while that is still being worked out elsewhere. */
   weigh: Weigh
-  /** The policy for a valve, expecting what its last reading was, else what the last visit left. */
-  policyFor: (valveId: string, expected: { loMm: number, hiMm: number | null } | null) => BladePolicy
+  /** The blades and stacks of a set that may be asked for on a spec. */
+  choicesFor: (set: BladeSet, clearance: Clearance) => Stack[]
+  policyFor: (key: PolicyKey) => BladePolicy
 }
 
 export type Weigh = (model: PositionModel, position: Position, noted: Noted[]) => Advice | null
 
-export const clearanceOf = (pin: JobPin, valveId: string): Clearance => {
-  const role = pin.spec.engine.valves.find(v => v.id === valveId)?.role ?? 'intake'
-  return pin.spec.engine.clearance[role]
+const roleOf = (pin: JobPin, valveId: string): Role => pin.spec.engine.valves.find(v => v.id === valveId)?.role ?? 'intake'
+export const clearanceOf = (pin: JobPin, valveId: string): Clearance => pin.spec.engine.clearance[roleOf(pin, valveId)]
+
+/** Keeps what was made for a key. */
+function kept<K, V>(nameOf: (key: K) => string, make: (key: K) => V): (key: K) => V {
+  const made = new Map<string, V>()
+  return (key) => {
+    const name = nameOf(key)
+    let value = made.get(name)
+    if (value === undefined) made.set(name, value = make(key))
+    return value
+  }
 }
+
+/** So much scatter is expected about a reading that was taken before. mm, from memory. */
+const EXPECTED_SIGMA_MM = 0.02
 
 /** @param weigh default: at once, which may take a tenth of a second; a screen passes one that asks a worker */
 export function jobTools(pin: JobPin, weigh: Weigh = adviseBySearch): JobTools {
-  const models = new Map<string, PositionModel>()
-  const policies = new Map<string, BladePolicy>()
-  return {
-    pin, memory: locateMemory(), weigh,
-    modelFor(school, decompressorThere) {
-      const key = `${school} ${decompressorThere}`
-      let model = models.get(key)
-      if (!model) models.set(key, model = positionModel(pin.spec.engine, school, decompressorThere))
-      return model
-    },
-    policyFor(valveId, expected) {
-      const key = `${valveId}|${expected?.loMm}|${expected?.hiMm}`
-      let policy = policies.get(key)
-      if (!policy) {
-        const middle = expected && expected.hiMm !== null ? (expected.loMm + expected.hiMm) / 2 : null
-        policy = bladePolicy(pin.bladeSet.bladesMm, clearanceOf(pin, valveId), { hand: pin.hand, ...middle === null ? {} : { prior: { meanMm: middle, sigmaMm: 0.02 } } })
-        policies.set(key, policy)
-      }
-      return policy
-    },
-  }
+  const models = kept<[School, boolean | undefined], PositionModel>(key => key.join(), ([school, there]) => positionModel(pin.spec.engine, school, there))
+  const choices = kept<[BladeSet, Clearance], Stack[]>(([set, clearance]) => `${set.name}|${JSON.stringify(clearance)}`, ([set, clearance]) => trialStacks(set, clearance))
+  const policies = kept<PolicyKey, BladePolicy>(
+    ({ set, clearance, role, pairDemanded, expected }) => JSON.stringify([set.name, clearance, role, pairDemanded, expected?.loMm, expected?.hiMm]),
+    ({ set, clearance, role, pairDemanded, expected }) => {
+      const prior = expected && expected.hiMm !== null ? { prior: { meanMm: (expected.loMm + expected.hiMm) / 2, sigmaMm: EXPECTED_SIGMA_MM } } : {}
+      return bladePolicy(choices([set, clearance]), clearance, { hand: pin.hand, role, pairDemanded, unit: pin.unit, ...prior })
+    })
+  return { pin, memory: locateMemory(), weigh, modelFor: (school, there) => models([school, there]), choicesFor: (set, clearance) => choices([set, clearance]), policyFor: policies }
 }
+
+/** Makes the policies that the first blades of a job will ask for, while nobody waits. */
+export function preparePolicies(tools: JobTools): void {
+  const { pin } = tools
+  for (const { id, role } of pin.spec.engine.valves)
+    tools.policyFor({ set: pin.bladeSet, clearance: clearanceOf(pin, id), role, pairDemanded: false, expected: pin.lastAsLeft?.readings[id] ?? null })([])
+}
+
+/** The pin with the figures that a lead settled put in: all that is judged goes by them. */
+export function settledPin(pin: JobPin, { figures }: Pick<JobState, 'figures'>): JobPin {
+  if (Object.keys(figures).length === 0) return pin
+  const { engine } = pin.spec
+  return { ...pin, spec: { ...pin.spec, engine: { ...engine, clearance: { intake: figures.intake?.clearance ?? engine.clearance.intake, exhaust: figures.exhaust?.clearance ?? engine.clearance.exhaust } } } }
+}
+
+/** The blade set in hand. */
+export const setInHand = ({ pin, state }: Pick<JobView, 'pin' | 'state'>): BladeSet => setNamed(pin, state.setName)
+/** Where in its limits a valve of this job is set to, mm. */
+export const targetFor = ({ pin, state }: Pick<JobView, 'pin' | 'state'>, valveId: string): number => targetOf(clearanceOf(pin, valveId), state.target ?? pin.target, roleOf(pin, valveId))
 
 /** From this chance up, a decompressor that was not planned for is planned for. */
 const FELT_FROM = 0.3
@@ -60,17 +83,19 @@ export interface JobView { tools: JobTools, pin: JobPin, state: JobState, school
 /** @param nowMs the shop's time in ms since 1970, passed in: the core has no clock */
 export function viewJob(tools: JobTools, log: JobEvent[], nowMs: number): JobView {
   const state = reduceJob(tools.pin, log)
-  const { engine } = tools.pin.spec
-  const school = state.school ?? firstSchool(engine, tools.pin.school ?? null)
-  const look = (model: PositionModel) => ({ tools, pin: tools.pin, state, school, model, nowMs, position: locate(model, state.noted, { memory: tools.memory }) })
+  const pin = settledPin(tools.pin, state)
+  const { engine } = pin.spec
+  const school = state.school ?? firstSchool(engine, pin.school ?? null)
+  const look = (model: PositionModel) => ({ tools, pin, state, school, model, nowMs, position: locate(model, state.noted, { memory: tools.memory }) })
   const view = look(tools.modelFor(school))
   // one that was too unlikely to plan for, and now is felt: the stops must lie where it has let go
   const found = engine.decompressor.kind === 'unknown' && decompressorPrior(engine) < PLANNED_FOR_FROM && view.position.decompressor >= FELT_FROM
   return found ? look(tools.modelFor(school, true)) : view
 }
 
-export const judgeReading = (pin: JobPin, reading: Reading | undefined, valveId: string): Judgement =>
-  judge(reading?.trials ?? [], clearanceOf(pin, valveId), { hand: pin.hand })
+/** What one reading proves. A shop that demands the pair demands it of the proof. */
+export const judgeReading = (pin: JobPin, reading: Pick<Reading, 'trials' | 'phase'> | undefined, valveId: string): Judgement =>
+  judge(reading?.trials ?? [], clearanceOf(pin, valveId), { hand: pin.hand, role: roleOf(pin, valveId), unit: pin.unit, pairDemanded: pin.pairToProve && reading?.phase === 'proved' })
 
 /** The verdict in one phase of a valve's work; not measured counts as unproved. */
 export const verdictIn = (pin: JobPin, valve: ValveState, phase: Phase): Judgement => judgeReading(pin, readingIn(valve, phase), valve.valveId)
@@ -97,8 +122,12 @@ export function isCold(view: Pick<JobView, 'state' | 'nowMs' | 'pin'>): boolean 
 }
 
 /** The blade policy for a valve: it expects what was read last before this reading, else what the last visit left. */
-export function expectedPolicy({ pin, tools }: JobView, valve: ValveState): BladePolicy {
+export function expectedPolicy(view: JobView, valve: ValveState): BladePolicy {
+  const { pin, tools } = view
   const present = presentReading(valve)
   const before = valve.readings.filter(r => r !== present && r.trials.length > 0).map(r => judgeReading(pin, r, valve.valveId).reading).findLast(r => r.hiMm !== null)
-  return tools.policyFor(valve.valveId, before ?? pin.lastAsLeft?.readings[valve.valveId] ?? null)
+  return tools.policyFor({
+    set: setInHand(view), clearance: clearanceOf(pin, valve.valveId), role: roleOf(pin, valve.valveId),
+    pairDemanded: pin.pairToProve && valve.phase === 'proved', expected: before ?? pin.lastAsLeft?.readings[valve.valveId] ?? null,
+  })
 }

@@ -1,6 +1,7 @@
 import { cylinderById, type Engine, type Place, valveById } from '../engine'
 import type { School } from '../stops'
-import { formatLength } from '../units'
+import type { TargetSchool } from '../feeler'
+import type { BladeHabit } from './pin'
 
 export const SCHOOL_NAMES: Record<School, string> = {
   'maker': 'The maker’s stops', 'marks': 'Marks', 'rod': 'Rod and past top', 'cam-signs': 'Cam signs', 'watching': 'Watching the intake',
@@ -83,7 +84,8 @@ export function crankTurnWords(deg: number): string {
   return `${whole}° (${Math.abs(off) < 3 ? '' : off > 0 ? 'a little over ' : 'a little under '}${said})`
 }
 
-export const bladeWords = (bladesMm: number[]): string => bladesMm.map(t => formatLength(t, 'mm')).join(' + ')
+export const TARGET_NAMES: Record<TargetSchool, string> = { 'middle': 'The middle of the limits', 'figure': 'The printed figure', 'loose-exhaust': 'Exhaust at its loose end' }
+export const HABIT_NAMES: Record<BladeHabit, string> = { 'out at torque': 'Blade out for the torque', 'in': 'Blade in throughout', 'out': 'Blade out throughout' }
 
 /** Degrees as a person turns a screw: whole, in steps of five from 30° up. */
 export const roundTurn = (deg: number): number => Math.abs(deg) >= 30 ? Math.round(deg / 5) * 5 : Math.round(deg)

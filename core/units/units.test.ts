@@ -44,6 +44,9 @@ describe('torque and temperature', () => {
   it('agrees with mathjs to 1e-9', () => expect(newtonMetres(12, 'lbf·ft')).toBeCloseTo(unit(12, 'lbf').toNumber('N') * unit(1, 'ft').toNumber('m'), 7))
   // common practice
   it.each([[10, '10 N·m (89 lbf·in)'], [25, '25 N·m (18 lbf·ft)'], [7.9, '7.9 N·m (70 lbf·in)']])('writes %d N·m', (nm, words) => expect(formatTorque(nm)).toBe(words))
+  // common practice, to the whole figure that people say
+  it.each([[25, 'N·m', 18, 'lbf·ft'], [10, 'N·m', 7, 'lbf·ft'], [8, 'N·m', 6, 'lbf·ft'], [12, 'lbf·ft', 16.3, 'N·m'], [120, 'lbf·in', 13.6, 'N·m'], [70, 'lbf·in', 7.9, 'N·m'], [180, 'lbf·in', 15, 'lbf·ft']] as const)('%d %s is about %d %s', (value, from, other, to) =>
+    expect(Math.abs(newtonMetres(value, from) / newtonMetres(1, to) - other)).toBeLessThan(other % 1 ? 0.06 : 0.5))
   it('35 °C is 95 °F', () => expect(fahrenheit(35)).toBe(95))
   it('writes a meter with its unit', () => expect(formatMeter(14260, 'km')).toBe('14 260 km'))
 })

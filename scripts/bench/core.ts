@@ -1,9 +1,8 @@
-import { bladePolicy } from '../../core/feeler'
 import { nextThing, jobTools, viewJob } from '../../core/job'
 import { adviseBySearch, effectsOf, locate, locateMemory, type Noted, type Observation, positionModel, questions } from '../../core/position'
 import type { Engine, Place } from '../../core/engine'
 import { planStops, schoolsFor } from '../../core/stops'
-import { engineOf, METRIC_BLADES, pinOf } from '../../tests/support/builders'
+import { engineOf, pinOf } from '../../tests/support/builders'
 import { fourOf, twinOf } from '../../tests/support/engines'
 import { truthOf, wholeJob } from '../../tests/support/whole-job'
 import { row, times } from './measure'
@@ -40,11 +39,6 @@ export async function benchCore(): Promise<void> {
   await benchPosition('twin, decompressor not known', twinOf(270, { decompressor: { kind: 'unknown' } }))
   const four = fourOf()
   row('plan for four cylinders, all schools', await times(50, () => schoolsFor(four).map(school => planStops(four, school))), 'goal ≤ 20')
-  const clearance = engineOf().clearance.intake
-  row('next blade, cold policy', await times(50, () => bladePolicy(METRIC_BLADES, clearance)([])), 'goal ≤ 20')
-  const policy = bladePolicy(METRIC_BLADES, clearance)
-  row('next blade, from its policy', await times(300, () => policy([{ id: 'a', bladesMm: [0.08], feel: 'free' }])), 'goal ≤ 1')
-
   const { log } = await wholeJob(engineOf(), truthOf({ gapMm: { intake: 0.1, exhaust: 0.05 } }))
   const tools = jobTools(pinOf())
   let at = 0

@@ -5,12 +5,14 @@ import { jobById } from '../repositories/jobs'
 import { insertCustomer, insertMachine } from '../repositories/machines'
 import { insertModel, insertRevision } from '../repositories/models'
 import { insertPerson } from '../repositories/people'
+import { setShimCount } from '../repositories/shim-stock'
 import { insertShop, markDemoReady } from '../repositories/shops'
+import { insertAdapter, insertWrench } from '../repositories/torque-tools'
 import { postEvent } from '../services/job-log'
 import { openJob } from '../services/jobs'
 import { hashPassword } from '../services/passwords'
 import type { SignedIn } from '../services/people'
-import { BLADES, CREW, DEMO_PASSWORD, type End, JOBS, MACHINES, OWNERS, SHOP } from './story'
+import { ADAPTERS, BLADE_SETS, CALIBRATION_DAYS, CREW, DEMO_PASSWORD, type End, JOBS, MACHINES, OWNERS, SHIMS, SHOP, WRENCHES } from './story'
 import { truthOf } from './truth'
 import { VirtualHand, workThrough } from './virtual-hand'
 
@@ -55,6 +57,16 @@ async function workJob(pool: Pool, person: SignedIn, jobId: number, shopId: numb
   for (const happening of LAST[end] ?? []) await record(happening)
 }
 
+/** Blade sets, wrenches, adapters, shims. @returns the first blade set, with which the demo's jobs are opened */
+async function fillShelf(pool: Pool, shopId: number, now: Date): Promise<number> {
+  const sets: number[] = []
+  for (const set of BLADE_SETS) sets.push(await insertBladeSet(pool, shopId, set))
+  for (const [i, wrench] of WRENCHES.entries()) await insertWrench(pool, shopId, { ...wrench, calibrationDue: new Date(now.getTime() + CALIBRATION_DAYS[i]! * 24 * 60 * MINUTE).toISOString().slice(0, 10) })
+  for (const adapter of ADAPTERS) await insertAdapter(pool, shopId, adapter)
+  for (const shims of SHIMS) await setShimCount(pool, shopId, shims)
+  return sets[0]!
+}
+
 /** Loads the invented shop: crew, owners, machines, a year-old visit for most, and jobs in every state today. */
 export async function loadDemo(pool: Pool, now: Date): Promise<void> {
   const shopId = await insertShop(pool, SHOP)
@@ -62,7 +74,7 @@ export async function loadDemo(pool: Pool, now: Date): Promise<void> {
   const people = new Map<string, SignedIn>()
   for (const person of CREW) people.set(person.signIn, { id: await insertPerson(pool, shopId, { ...person, passwordHash }), shopId, name: person.name, role: person.role })
   const lead = people.get('ines')!
-  const bladeSetId = await insertBladeSet(pool, shopId, BLADES)
+  const bladeSetId = await fillShelf(pool, shopId, now)
   const owners: number[] = []
   for (const name of OWNERS) owners.push(await insertCustomer(pool, shopId, { name, contact: '' }))
   const modelIds = new Map<object, number>()

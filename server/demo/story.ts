@@ -1,3 +1,6 @@
+import { type Blade, type BladeSet, plainBlade } from '../../core/feeler'
+import type { Adapter, Wrench } from '../../core/torque'
+import { mmFromThou, newtonMetres } from '../../core/units'
 import { G30, HEDGEROW, MINNOW, PLOVER, RIDGE } from './models/singles'
 import { DUET, FALLOW, SPAN, SWITCH } from './models/twins'
 
@@ -9,7 +12,23 @@ export const CREW = [
   { signIn: 'tam', name: 'Tam', role: 'mechanic' as const },
   { signIn: 'jory', name: 'Jory', role: 'mechanic' as const },
 ]
-export const BLADES = { name: 'Set A, metric', unit: 'mm' as const, bladesMm: [0.03, 0.04, 0.05, 0.06, 0.08, 0.10, 0.12, 0.13, 0.14, 0.15, 0.17, 0.18, 0.20, 0.23, 0.25, 0.30] }
+const blade = (mm: number, changes: Partial<Blade> = {}): Blade => ({ ...plainBlade(mm), ...changes })
+const thou = (...sizes: number[]): Blade[] => sizes.map(size => blade(mmFromThou(size)))
+/** The shelf: a metric set with one blade measured, one bent and one gone; one in thou; stepped ones for the tight spots. */
+export const BLADE_SETS: BladeSet[] = [
+  { name: 'Set A, metric', unit: 'mm', blades: [0.03, 0.04, 0.05, 0.06, 0.08, 0.10, 0.13, 0.15, 0.18, 0.20, 0.23, 0.25, 0.30].map(mm => blade(mm)).map(b => b.mm === 0.15 ? { ...b, measuredMm: 0.152 } : b.mm === 0.23 ? { ...b, condition: 'bent' } : b.mm === 0.18 ? { ...b, condition: 'missing' } : b) },
+  { name: 'Set B, thou', unit: 'thou', blades: thou(1.5, 2, 2.5, 3, 4, 5, 6, 7, 8, 9, 10, 12) },
+  { name: 'Stepped, go and no-go', unit: 'mm', blades: [blade(0.06, { stepMm: 0.10 }), blade(0.08, { stepMm: 0.12 }), blade(0.10, { stepMm: 0.14 }), blade(0.13, { stepMm: 0.17 })] },
+]
+export const WRENCHES: Wrench[] = [
+  { name: 'Small click', unit: 'N·m', leastNm: 4, mostNm: 22, lengthMm: 190, calibrationDue: null },
+  { name: 'Bench beam', unit: 'lbf·in', leastNm: newtonMetres(20, 'lbf·in'), mostNm: newtonMetres(150, 'lbf·in'), lengthMm: 240, calibrationDue: null },
+  { name: 'Long click', unit: 'lbf·ft', leastNm: newtonMetres(15, 'lbf·ft'), mostNm: newtonMetres(80, 'lbf·ft'), lengthMm: 430, calibrationDue: null },
+]
+/** Days from the day the demo is loaded on which a wrench’s calibration falls due; negative has passed. */
+export const CALIBRATION_DAYS = [140, -12, 300]
+export const ADAPTERS: Adapter[] = [{ name: 'Crow’s-foot, 10 mm', lengthMm: 38, angleDeg: 0 }, { name: 'Crow’s-foot, 10 mm, square on', lengthMm: 38, angleDeg: 90 }, { name: 'Offset bar', lengthMm: 55, angleDeg: 0 }]
+export const SHIMS: { diameterMm: number, sizeMm: number, count: number }[] = [2.2, 2.25, 2.3, 2.35, 2.4, 2.45, 2.5].map((sizeMm, i) => ({ diameterMm: 8.5, sizeMm, count: [1, 2, 0, 3, 2, 1, 1][i]! }))
 export const OWNERS = ['Marrow Bridge Hire', 'O. Brackwell', 'Sedge Lane Riders']
 
 export const MACHINES = [

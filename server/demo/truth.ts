@@ -4,6 +4,9 @@ import type { Truth } from './virtual-hand'
 
 const GAP_IN_SPEC_MM = { intake: 0.10, exhaust: 0.12 }
 
+/** Most screws of the demo follow their nut a little; those of a pivot nut are drawn open. mm at the lock. */
+const CREEP_MM: Record<Engine['adjuster']['kind'], number> = { 'valve-end': -0.011, 'pushrod-end': -0.009, 'pivot-nut': 0.007 }
+
 /** An engine that is as its data say, with these gaps by valve id and the crank somewhere. */
 export function truthOf(engine: Engine, gapMm: Record<string, number>, crankDeg = 430): Truth {
   const first = (role: 'intake' | 'exhaust') => engine.valves.find(v => v.role === role)!
@@ -23,6 +26,7 @@ export function truthOf(engine: Engine, gapMm: Record<string, number>, crankDeg 
     held: held && [held.startDeg - firingAngle(engine, first('exhaust').cylinderId), held.startDeg + held.sweepDeg - firingAngle(engine, first('exhaust').cylinderId)],
     heldOn: engine.decompressor.kind === 'arc' ? engine.decompressor.cylinderId : null,
     gapMm: { ...Object.fromEntries(engine.valves.map(v => [v.id, GAP_IN_SPEC_MM[v.role]])), ...gapMm },
-    degPerMm: degreesFor(engine.adjuster, 1), creepMm: -0.004,
+    degPerMm: degreesFor(engine.adjuster, 1), creepMm: CREEP_MM[engine.adjuster.kind],
+    shimMm: Object.fromEntries(engine.valves.filter(v => v.adjuster === 'shim').map((v, i) => [v.id, 2.4 - i * 0.05])),
   }
 }

@@ -25,6 +25,8 @@ export interface Truth {
   /** By valve id. */
   gapMm: Record<string, number>
   degPerMm: number
+  /** The shims in shimmed valves, by valve id, mm. */
+  shimMm?: Record<string, number>
   /** How far the gap moves when the nut is locked. */
   creepMm: number
 }
@@ -98,7 +100,15 @@ export class VirtualHand {
     return true
   }
 
+  /** A thicker shim takes up as much of the gap. */
+  private fitShim({ valveId, mm }: { valveId: string, mm: number }): void {
+    const shims = this.truth.shimMm ??= {}
+    this.truth.gapMm[valveId]! += (shims[valveId] ?? 2.4) - mm
+    shims[valveId] = mm
+  }
+
   private act(happening: Happening): void {
+    if (happening.type === 'shim-fitted') this.fitShim(happening.payload)
     if (happening.type === 'prove-turned' && happening.payload.to) this.turnWhole(happening.payload.turns, happening.payload.to)
     if (happening.type !== 'crank') return
     for (const o of happening.payload.observations) {
@@ -111,7 +121,7 @@ export class VirtualHand {
   /** Does what the instruction says and answers truly. */
   answer(next: NextThing): Happening {
     if (next.trial) {
-      const { valveId, after, bladeMm } = next.trial
+      const { valveId, after, stack, set } = next.trial
       if (after?.kind === 'screw') {
         this.truth.gapMm[valveId]! -= after.deg / this.truth.degPerMm
         this.locked.set(valveId, false)
@@ -120,7 +130,11 @@ export class VirtualHand {
         this.truth.gapMm[valveId]! += this.truth.creepMm
         this.locked.set(valveId, true)
       }
-      return { type: 'trial', payload: { valveId, bladesMm: [bladeMm], feel: this.feel(valveId, bladeMm), after } }
+      return { type: 'trial', payload: { valveId, bladesMm: stack.engravedMm, set, feel: this.feel(valveId, stack.totalMm), after } }
+    }
+    if (next.keys.some(k => k.asks === 'shim-read') && 'valveId' in next.stage) {
+      const mm = this.truth.shimMm?.[next.stage.valveId] ?? 2.4
+      return { type: 'shim-read', payload: { valveId: next.stage.valveId, engravedMm: Math.round(mm * 100) / 100, measuredMm: mm } }
     }
     const key = next.keys.find(k => k.happening && (k.happening.type !== 'crank' || k.happening.payload.observations.every(o => this.observe(o))))
     if (!key && next.requirement && next.keys.some(k => k.asks === 'reason')) {

@@ -1,8 +1,6 @@
-import type { BladeSet } from '../../core/feeler'
 import type { MachineRequest, ModelRequest } from '../../shared/requests'
-import type { BladeSetRow, CustomerRow, MachineRow, ModelRow } from '../../shared/responses'
+import type { CustomerRow, MachineRow, ModelRow } from '../../shared/responses'
 import { type Db, transaction, type Pool } from '../database/query'
-import { bladeSetsOfShop, insertBladeSet } from '../repositories/blade-sets'
 import { customerById, customersOfShop, findMachines, insertCustomer, insertMachine, machineById } from '../repositories/machines'
 import { approveRevision, insertModel, insertRevision, modelById, modelsOfShop } from '../repositories/models'
 import { notFound, Problem } from '../utils/problem'
@@ -40,5 +38,3 @@ export const addMachine = (pool: Pool, shopId: number, { customer, ...machine }:
 export const listMachines = (db: Db, shopId: number, text: string): Promise<MachineRow[]> => findMachines(db, shopId, text)
 export const listCustomers = (db: Db, shopId: number): Promise<CustomerRow[]> => customersOfShop(db, shopId)
 export const listModels = (db: Db, shopId: number): Promise<ModelRow[]> => modelsOfShop(db, shopId)
-export const listBladeSets = (db: Db, shopId: number): Promise<BladeSetRow[]> => bladeSetsOfShop(db, shopId)
-export const addBladeSet = async (db: Db, shopId: number, set: BladeSet): Promise<{ id: number }> => ({ id: await insertBladeSet(db, shopId, set) })

@@ -1,11 +1,12 @@
 import { createHash } from 'node:crypto'
-import { type JobEvent, jobTools, readingRows, type ReadingRow, reduceJob, sheet, viewJob } from '../../core/job'
+import { figureRefused, type JobEvent, type JobState, type Payload, jobTools, readingRows, type ReadingRow, reduceJob, sheet, viewJob } from '../../core/job'
 import type { EventRequest, EventResponse } from '../../shared/event-request'
 import { transaction, type Pool, type PoolConnection } from '../database/query'
 import { eventById, eventsAfter, insertEvent, lastOfDevice } from '../repositories/events'
-import { insertSheet, type JobRow, lockJob, updateJob } from '../repositories/jobs'
+import { insertSheet, type JobRow, lockJob, sheetsOfJob, updateJob } from '../repositories/jobs'
 import { readingsOfJob, replaceReadings } from '../repositories/readings'
 import { notFound, Problem } from '../utils/problem'
+import { takeFittedShims } from './shelf'
 import type { SignedIn } from './people'
 
 const refused = (code: string, title: string): never => { throw new Problem(409, title, { code }) }
@@ -25,6 +26,12 @@ function checkAllowed(job: JobRow, log: JobEvent[], request: EventRequest, perso
     if (person.role !== 'lead') throw new Problem(403, 'Only a lead can open a closed job again.')
     if (job.status !== 'closed' && job.status !== 'abandoned') refused('not-closed', 'This job is open.')
   }
+  if (request.type === 'figure-settled') {
+    if (person.role !== 'lead') throw new Problem(403, 'Only a lead can say which of two figures stands. Ask one to sign in.')
+    const { role, clearance } = request.payload as Payload<'figure-settled'>
+    const refusal = figureRefused(job.pin.spec.engine, role, clearance)
+    if (refusal) throw new Problem(422, refusal, { fields: [{ field: 'clearance', message: refusal }] })
+  }
   if (request.type === 'retracted') {
     const { eventId } = request.payload as { eventId: string }
     const target = log.find(e => e.id === eventId)
@@ -34,10 +41,16 @@ function checkAllowed(job: JobRow, log: JobEvent[], request: EventRequest, perso
 }
 
 /** Kinds that can change a reading or a job's status; all else is only written down. */
-const PROJECTED: ReadonlySet<JobEvent['type']> = new Set(['trial', 'crank', 'mark-checked', 'nut-loosened', 'prove-turned', 'placed', 'retracted', 'held', 'resumed', 'abandoned', 'closed', 'reopened'])
+const PROJECTED: ReadonlySet<JobEvent['type']> = new Set(['trial', 'crank', 'mark-checked', 'nut-loosened', 'prove-turned', 'shim-fitted', 'cam-back', 'figure-settled', 'placed', 'retracted', 'held', 'resumed', 'abandoned', 'closed', 'reopened'])
 const sameRows = (a: ReadingRow[], b: ReadingRow[]): boolean => {
-  const text = (rows: ReadingRow[]) => rows.map(r => JSON.stringify([r.valveId, r.phase, r.round, r.loMm, r.hiMm, r.verdict, r.proof])).sort().join()
+  const text = (rows: ReadingRow[]) => rows.map(r => JSON.stringify([r.valveId, r.phase, r.round, r.loMm, r.hiMm, r.verdict, r.proof, r.personId])).sort().join()
   return a.length === b.length && text(a) === text(b)
+}
+
+/** The shims that a job used leave the shelf when it is signed first; one that is opened and signed again has them already. */
+async function takeOffShelf(db: PoolConnection, shopId: number, job: JobRow, state: JobState): Promise<void> {
+  const { shim } = job.pin.spec.engine
+  if (shim && (await sheetsOfJob(db, shopId, job.id)).length === 0) await takeFittedShims(db, shopId, state, shim.diameterMm)
 }
 
 /** Brings the projections of a job to its log: status, readings, and at signing the sheet. */
@@ -48,6 +61,7 @@ async function project(db: PoolConnection, shopId: number, job: JobRow, before: 
   if (!sameRows(rows, await readingsOfJob(db, shopId, job.id))) await replaceReadings(db, shopId, job.id, rows)
   const done = state.status === 'closed' || state.status === 'abandoned'
   await updateJob(db, shopId, job.id, { status: state.status, lastSeq: event.seq!, closedAt: done ? now : null })
+  if (event.type === 'closed') await takeOffShelf(db, shopId, job, state)
   if (event.type === 'closed') await insertSheet(db, shopId, job.id, event.seq!, sheet(viewJob(jobTools(job.pin), log, now.getTime())), event.personId, now)
 }
 

@@ -4,13 +4,15 @@ import { formatMeter } from '../../core/units'
 import type { OpenJobRequest } from '../../shared/requests'
 import type { JobResponse, SheetResponse } from '../../shared/responses'
 import { type Db, transaction, type Pool } from '../database/query'
-import { bladeSetById } from '../repositories/blade-sets'
+import { bladeSetById, bladeSetsOfShop } from '../repositories/blade-sets'
 import { eventsAfter } from '../repositories/events'
 import { insertJob, jobById, type JobRow, lastClosedJob, nextJobNumber, sheetsOfJob } from '../repositories/jobs'
 import { machineById } from '../repositories/machines'
 import { modelById } from '../repositories/models'
-import { asLeftOfJob } from '../repositories/readings'
+import { asLeftOfJob, locksOfShop } from '../repositories/readings'
+import { shimPieces } from '../repositories/shim-stock'
 import { shopById } from '../repositories/shops'
+import { adaptersOfShop, wrenchesOfShop } from '../repositories/torque-tools'
 import { notFound, Problem } from '../utils/problem'
 import type { SignedIn } from './people'
 
@@ -18,6 +20,16 @@ const missing = (what: string) => (): never => { throw notFound(what) }
 
 async function jobOf(db: Db, shopId: number, id: number): Promise<JobRow> {
   return await jobById(db, shopId, id) ?? missing('job')()
+}
+
+/** What of the shelf a job may take in hand besides its blade set, as it lies there now. */
+async function pinnedShelf(db: Db, shopId: number, setId: number, shimDiameterMm: number | null): Promise<Pick<JobPin, 'otherSets' | 'wrenches' | 'adapters' | 'shimStockMm'>> {
+  const bare = <T extends { id: number }>({ id: _, ...rest }: T) => rest
+  return {
+    otherSets: (await bladeSetsOfShop(db, shopId)).filter(s => s.id !== setId).map(bare),
+    wrenches: (await wrenchesOfShop(db, shopId)).map(bare), adapters: (await adaptersOfShop(db, shopId)).map(bare),
+    shimStockMm: shimDiameterMm === null ? [] : await shimPieces(db, shopId, shimDiameterMm),
+  }
 }
 
 /** Opens a job and pins what it is judged against: spec revision, blades, hand, judgement version. */
@@ -40,6 +52,8 @@ export const openJob = (pool: Pool, person: SignedIn, request: OpenJobRequest, n
     machine: { id: machine.id, name: machine.name, tag: machine.tag, owner: machine.owner, meterUnit: machine.meterUnit, meter: request.meter, lastMeter: request.meterReplaced ? null : machine.lastMeter },
     modelName: `${model.maker} ${model.model}`,
     spec: { revisionId: model.revisionId, revision: model.revision, status: model.status, engine: model.engine },
+    ...await pinnedShelf(db, shopId, setId, model.engine.shim?.diameterMm ?? null), modelId: machine.modelId, locks: await locksOfShop(db, shopId, machine.modelId),
+    target: shop.target, bladeHabit: shop.bladeHabit, pairToProve: shop.pairToProve,
     bladeSet: set, hand: USUAL_HAND, unit: shop.unit, school: shop.favouriteSchool, complaint: request.complaint,
     openedAt: now.toISOString(), openedBy: person.name,
     lastAsLeft: last && { date: last.closedAt.toISOString().slice(0, 10), readings: await asLeftOfJob(db, shopId, last.id) },

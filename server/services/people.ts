@@ -1,7 +1,7 @@
 import type { PersonRequest, SetupRequest } from '../../shared/requests'
 import type { PersonRole, PersonRow, SessionResponse } from '../../shared/responses'
 import { type Db, type Pool, transaction } from '../database/query'
-import { insertPerson, peopleOfShop, personById, personBySignIn, type PersonRecord, revokeSessions } from '../repositories/people'
+import { favouriteSetOf, insertPerson, peopleOfShop, personById, personBySignIn, type PersonRecord, revokeSessions } from '../repositories/people'
 import { countShops, insertShop, shopById } from '../repositories/shops'
 import { countFailure, failuresOf, forgetFailures } from '../repositories/sign-in-attempts'
 import { notFound, Problem } from '../utils/problem'
@@ -40,8 +40,8 @@ export async function personForSession(db: Db, personId: number, version: number
 export async function sessionOf(db: Db, person: SignedIn): Promise<SessionResponse> {
   const shop = await shopById(db, person.shopId)
   return {
-    person: { id: person.id, name: person.name, role: person.role },
-    shop: { id: shop.id, name: shop.name, timeZone: shop.timeZone, unit: shop.unit, favouriteSchool: shop.favouriteSchool, isDemo: shop.demo !== 'no' },
+    person: { id: person.id, name: person.name, role: person.role, favouriteSetId: await favouriteSetOf(db, shop.id, person.id) },
+    shop: { id: shop.id, name: shop.name, timeZone: shop.timeZone, unit: shop.unit, favouriteSchool: shop.favouriteSchool, target: shop.target, bladeHabit: shop.bladeHabit, pairToProve: shop.pairToProve, isDemo: shop.demo !== 'no' },
     now: new Date().toISOString(),
   }
 }

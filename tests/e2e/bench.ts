@@ -13,15 +13,16 @@ export async function signIn(page: Page, name = 'ines', password = 'quillbrook')
 
 let machines = 0
 /** Adds a machine of a demo model through the API and opens a job on it. */
-export async function newJob(page: Page, model: string): Promise<number> {
-  return page.evaluate(async ({ model, n }) => {
+export async function newJob(page: Page, model: string, setName: string | null = null): Promise<number> {
+  return page.evaluate(async ({ model, n, setName }) => {
     const get = async (path: string) => (await fetch(path)).json()
     const post = async (path: string, body: unknown) => (await fetch(path, { method: 'POST', body: JSON.stringify(body), headers: { 'content-type': 'application/json' } })).json()
     const found = (await get('/api/models')).find((m: { model: string }) => m.model === model)
     const machine = await post('/api/machines', { name: `${model}, test ${n}`, tag: `E-${n}-${Date.now() % 1e7}`, modelId: found.id, meterUnit: 'h', customer: { name: 'E. Owner' } })
-    const [set] = await get('/api/blade-sets')
+    const sets = await get('/api/blade-sets')
+    const set = sets.find((s: { name: string }) => s.name === setName) ?? sets[0]
     return (await post('/api/jobs', { machineId: machine.id, bladeSetId: set.id, meter: 12, complaint: 'due' })).id as number
-  }, { model, n: ++machines })
+  }, { model, n: ++machines, setName })
 }
 
 export const instruction = (page: Page) => page.getByTestId('instruction')
@@ -29,12 +30,12 @@ export const instruction = (page: Page) => page.getByTestId('instruction')
 /** Which key is true for a virtual engine that stands at compression TDC on the first T: the first, but for blades. */
 function keyFor(text: string, label: string, gaps: Gaps): number {
   if (text.startsWith('How cold')) return 2
-  const blade = /(?:Try|feel) (\d\.\d+)/.exec(text)?.[1]
+  const blade = /(?:Try|feel) (\d\.\d+(?: \+ \d\.\d+)*)/.exec(text)?.[1]
   if (!blade) return 1
   const role = label.toLowerCase().includes('exhaust') || text.includes('exhaust') ? 'exhaust' : 'intake'
   const turn = /screw (\d+)° (anti)?clockwise/.exec(text)
   if (turn) gaps[role] -= Number(turn[1]) * (turn[2] ? -1 : 1) / gaps.degPerMm
-  const t = Number(blade)
+  const t = blade.split(' + ').reduce((sum, part) => sum + Math.round(Number(part) * 1e4), 0) / 1e4
   const gap = gaps[role]
   return gap < t - 0.01 ? 4 : gap < t ? 3 : gap < t + 0.015 ? 2 : 1
 }

@@ -2,7 +2,7 @@ import { expect, type Page } from '@playwright/test'
 import { v7 } from 'uuid'
 import { type Happening, jobTools, type JobEvent, type JobPin, type JobTools, type JobView, nextThing, type NextThing, viewJob } from '../../core/job'
 import { truthOf } from '../../server/demo/truth'
-import { VirtualHand } from '../../server/demo/virtual-hand'
+import { type Truth, VirtualHand } from '../../server/demo/virtual-hand'
 import { instruction, newJob, saved } from './bench'
 
 const plain = (text: string): string => text.replaceAll(/\s+/g, ' ').trim()
@@ -12,20 +12,20 @@ export class BenchHand {
   readonly hand: VirtualHand
   private readonly tools: JobTools
   private sent = 0
-  private constructor(readonly page: Page, readonly jobId: number, pin: JobPin, crankDeg: number, gapMm: Record<string, number>) {
+  private constructor(readonly page: Page, readonly jobId: number, pin: JobPin, crankDeg: number, gapMm: Record<string, number>, changes: Partial<Truth>) {
     this.tools = jobTools(pin)
-    this.hand = new VirtualHand(truthOf(pin.spec.engine, { ...middle(pin), ...gapMm }, crankDeg))
+    this.hand = new VirtualHand({ ...truthOf(pin.spec.engine, { ...middle(pin), ...gapMm }, crankDeg), ...changes })
   }
 
-  static async at(page: Page, jobId: number, crankDeg: number, gapMm: Record<string, number> = {}): Promise<BenchHand> {
+  static async at(page: Page, jobId: number, crankDeg: number, gapMm: Record<string, number> = {}, changes: Partial<Truth> = {}): Promise<BenchHand> {
     const { pin } = await fetched(page, jobId)
-    return new BenchHand(page, jobId, pin, crankDeg, gapMm)
+    return new BenchHand(page, jobId, pin, crankDeg, gapMm, changes)
   }
 
   /** A new job on a demo model, ready and shown at its Find step, with the crank somewhere. */
-  static async finding(page: Page, model: string, crankDeg: number, gapMm: Record<string, number> = {}): Promise<BenchHand> {
-    const jobId = await newJob(page, model)
-    const hand = await BenchHand.at(page, jobId, crankDeg, gapMm)
+  static async finding(page: Page, model: string, crankDeg: number, gapMm: Record<string, number> = {}, { set = null, ...changes }: Partial<Truth> & { set?: string | null } = {}): Promise<BenchHand> {
+    const jobId = await newJob(page, model, set)
+    const hand = await BenchHand.at(page, jobId, crankDeg, gapMm, changes)
     await hand.ready()
     await page.goto(`/jobs/${jobId}`)
     await expect(instruction(page)).toBeVisible()
@@ -61,10 +61,22 @@ export class BenchHand {
     const next = nextThing(await this.view())
     await expect.poll(async () => plain(await instruction(this.page).innerText()), { message: `the Bench says what the core says: ${next.instruction}` }).toBe(plain(next.instruction))
     const happening = this.hand.answer(next)
+    if (happening.type === 'shim-read') {
+      await this.readShim(happening.payload)
+      return next
+    }
     const index = next.keys.findIndex(k => JSON.stringify(k.happening) === JSON.stringify(happening))
     if (index < 0) throw new Error(`No key for ${JSON.stringify(happening)} at “${next.instruction}”`)
     await this.page.locator(`[data-key="${index + 1}"]`).click()
     return next
+  }
+
+  /** The old shim is typed as it reads and measures. */
+  private async readShim({ engravedMm, measuredMm }: { engravedMm: number | null, measuredMm: number | null }): Promise<void> {
+    await this.page.getByRole('button', { name: /^1?\s*Read it/ }).click()
+    if (engravedMm !== null) await this.page.getByLabel('Engraved, mm').fill(String(engravedMm))
+    if (measuredMm !== null) await this.page.getByLabel('By micrometer, mm').fill(String(measuredMm))
+    await this.page.getByRole('button', { name: 'Record' }).click()
   }
 
   /** Goes on until the core asks for another step. Returns what was asked. */

@@ -15,7 +15,7 @@ const openJob = async (page: Page, tag: string, meter: string) => {
   await page.getByRole('button', { name: 'Open the job' }).click()
   await expect(instruction(page)).toBeVisible()
 }
-const STOPS = [['Is this the', 'ready-machine'], ['How cold', 'ready-cold'], ['Wiggle', 'find'], ['Try 0.12 in the exhaust', 'measure'], ['Turn the screw', 'set'], ['Turn it over', 'prove'], ['Put back: Rocker', 'close']] as const
+const STOPS = [['How cold', 'ready-cold'], ['Wiggle', 'find'], ['Put back: Rocker', 'close']] as const
 
 test('the bench at 1280 × 800', async ({ page }) => {
   await signIn(page)
@@ -34,6 +34,9 @@ test('the bench at 1280 × 800', async ({ page }) => {
   await page.goto('/spec-book')
   await expect(page.getByRole('cell', { name: /^Grisdel Hedgerow/ })).toBeVisible()
   await shot(page, 'spec-book')
+  await page.goto('/shelf')
+  await expect(page.getByRole('heading', { name: 'Set A, metric' })).toBeVisible()
+  await shot(page, 'shelf')
 })
 
 test('the mower past top, dim', async ({ page }) => {
@@ -54,7 +57,7 @@ test('the bench on a phone', async ({ browser }) => {
   await signIn(page)
   await openJob(page, 'M-0106', '12040')
   const gaps = { intake: 0.1, exhaust: 0.115, degPerMm: 720 }
-  for (const [until, name] of [['Wiggle', 'phone-find'], ['Try 0.12 in the exhaust', 'phone-measure'], ['Turn the screw', 'phone-set']] as const) {
+  for (const [until, name] of [['Wiggle', 'phone-find'], ['Try 0.10 + 0.04 in the exhaust', 'phone-measure'], ['Turn the screw', 'phone-set']] as const) {
     await workUntil(page, until, gaps, 'taps')
     await shot(page, name)
   }
@@ -72,8 +75,6 @@ test('twins: the wheel of each kind, a clash, the reasons', async ({ page }) => 
   await signIn(page)
   await finding(page, 'Duet 390', 20)
   await shot(page, 'find-360-twin')
-  await finding(page, 'Fallow V22', 500)
-  await shot(page, 'find-v-twin')
   const hand = await finding(page, 'Switch 470', 20)
   await hand.until(next => next.step === 'measure')
   await page.keyboard.press('e')
@@ -84,4 +85,25 @@ test('twins: the wheel of each kind, a clash, the reasons', async ({ page }) => 
   await page.keyboard.press('w')
   await page.getByRole('button', { name: 'See without it' }).first().click()
   await shot(page, 'why-180-twin')
+})
+
+test('a twin measured, set and proved; shims', async ({ page }) => {
+  test.setTimeout(240_000)
+  await signIn(page)
+  const hand = await BenchHand.finding(page, 'Duet 390', 0, { 'left-intake': 0.03, 'left-exhaust': 0.165, 'right-intake': 0.085, 'right-exhaust': 0.108 }, { creepMm: -0.035 })
+  await hand.until(next => next.step === 'measure' && next.trial?.valveId === 'right-exhaust' && next.stage.kind === 'blades' && next.trial.stack.bladesMm.length > 1)
+  await shot(page, 'measure')
+  await hand.until(next => next.instruction.startsWith('Loosen'))
+  await page.getByRole('button', { name: /Free, noted/ }).click()
+  await page.getByLabel('Where does the slot point?').fill('1:30')
+  await page.getByRole('button', { name: 'Record' }).click()
+  let turns = 0
+  await hand.until(next => next.instruction.startsWith('Turn the screw') && ++turns > 1)
+  await shot(page, 'set')
+  let proofs = 0
+  await hand.until(next => next.step === 'prove' && next.trial !== null && ++proofs > 1)
+  await shot(page, 'prove')
+  const shims = await BenchHand.finding(page, 'Span 850', 200, { 'left-intake': 0.06, 'right-intake': 0.24 }, { shimMm: { 'left-intake': 2.45, 'right-intake': 2.35 } })
+  await shims.until(next => next.instruction.startsWith('Fit '))
+  await shot(page, 'shims')
 })

@@ -30,7 +30,7 @@ beforeAll(async () => {
 })
 
 describe('who may', () => {
-  it.each(['/api/session', '/api/bay', '/api/jobs/1', '/api/machines', '/api/models', '/api/people', '/api/jobs/1/sheet', '/api/live'])('%s wants a session: 401 as problem+json', async (path) => {
+  it.each(['/api/session', '/api/bay', '/api/jobs/1', '/api/machines', '/api/models', '/api/people', '/api/jobs/1/sheet', '/api/live', '/api/shelf'])('%s wants a session: 401 as problem+json', async (path) => {
     const { status, type, body } = await nobody.get(path)
     expect({ status, type, title: typeof body.title }).toEqual({ status: 401, type: 'application/problem+json', title: 'string' })
   })

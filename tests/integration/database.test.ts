@@ -1,10 +1,10 @@
 import { createConnection } from 'mysql2/promise'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
-import { engineOf } from '../support/builders'
+import { engineOf, setOf } from '../support/builders'
 import { migrationSettings, pool } from '../support/database'
 import { migrate } from '../../server/database/migrate'
 import { change, many, maybeOne, one, transaction } from '../../server/database/query'
-import { insertBladeSet } from '../../server/repositories/blade-sets'
+import { bladeSetsOfShop, insertBladeSet } from '../../server/repositories/blade-sets'
 import { insertCustomer, insertMachine } from '../../server/repositories/machines'
 import { insertModel, insertRevision, modelById } from '../../server/repositories/models'
 import { insertPerson } from '../../server/repositories/people'
@@ -19,6 +19,7 @@ import { bayOf, startOfDay } from '../../server/services/bay'
 import { listen } from '../../server/services/live'
 import { loadDemo } from '../../server/demo'
 import { v7 as uuidv7 } from 'uuid'
+import { plainBlade } from '../../core/feeler'
 import type { Happening } from '../../core/job'
 
 const shops: { person: SignedIn, jobId: number }[] = []
@@ -33,7 +34,7 @@ async function makeShop(): Promise<{ person: SignedIn, jobId: number }> {
   await insertRevision(pool, shopId, { modelId, revision: 1, engine: engineOf(), authorId: id, approved: true })
   const customerId = await insertCustomer(pool, shopId, { name: 'Owner', contact: '' })
   const machineId = await insertMachine(pool, shopId, { customerId, modelId, name: 'Machine', tag: 'A', serial: '', meterUnit: 'h' })
-  const bladeSetId = await insertBladeSet(pool, shopId, { name: 'A', unit: 'mm', bladesMm: [0.05, 0.08, 0.1, 0.12, 0.15] })
+  const bladeSetId = await insertBladeSet(pool, shopId, setOf('A', [0.05, 0.08, 0.1, 0.12, 0.15]))
   const { id: jobId } = await openJob(pool, person, { machineId, bladeSetId, meter: 10, meterReplaced: false, complaint: '' }, new Date())
   return { person, jobId }
 }
@@ -69,7 +70,7 @@ describe('the readings are a projection of the log', () => {
     const { person, jobId } = shops[0]!
     await say(person, jobId, trial(0.1, 'free'))
     const { event } = await say(person, jobId, trial(0.15, 'no-go'))
-    expect(await readingsOfJob(pool, person.shopId, jobId)).toEqual([{ valveId: 'exhaust', phase: 'as found', round: 0, loMm: 0.1, hiMm: 0.15, verdict: 'unproved', proof: null }])
+    expect(await readingsOfJob(pool, person.shopId, jobId)).toEqual([{ valveId: 'exhaust', phase: 'as found', round: 0, loMm: 0.1, hiMm: 0.15, verdict: 'unproved', proof: null, personId: person.id }])
     await say(person, jobId, { type: 'retracted', payload: { eventId: event.id, how: 'recorded wrongly' } })
     const [row] = await readingsOfJob(pool, person.shopId, jobId)
     expect(row).toMatchObject({ loMm: 0.1, hiMm: null })
@@ -156,26 +157,31 @@ describe('data of an earlier version', () => {
     const { camMarks: _, makersStops: __, ...rest } = engine as ReturnType<typeof engineOf>
     return { ...rest, valves: rest.valves.map(({ adjuster: _, ...valve }) => valve), decompressor: { kind: 'arc', role: 'exhaust', fromDeg: -120, toDeg: 10 } }
   }
-  it('a shop from before the last migration keeps every row, and has no favourite', async () => {
+  it('a shop from before the last migration keeps every row; its sets are plain, and who measured is learned again', async () => {
     const { person } = shops[0]!
     const connection = await createConnection(migrationSettings())
     const rows = async () => (await many(pool, 'SELECT (SELECT COUNT(*) FROM events) AS events, (SELECT COUNT(*) FROM jobs) AS jobs, (SELECT COUNT(*) FROM spec_revisions) AS specs, (SELECT COUNT(*) FROM shops) AS shops'))[0]
     const before = await rows()
-    await connection.query('ALTER TABLE shops DROP COLUMN favourite_school')
-    await connection.query('DELETE FROM schema_migrations WHERE version = 4')
+    const readings = await many<{ id: string }>(pool, 'SELECT valve_id AS id FROM readings WHERE shop_id = ?', [person.shopId])
+    for (const undo of ['ALTER TABLE shops DROP COLUMN target, DROP COLUMN blade_habit, DROP COLUMN pair_to_prove', 'ALTER TABLE people DROP COLUMN favourite_blade_set_id', 'ALTER TABLE blade_sets DROP COLUMN blades', 'ALTER TABLE readings DROP COLUMN person_id', 'DROP TABLE wrenches', 'DROP TABLE adapters', 'DROP TABLE shim_stock', 'DELETE FROM schema_migrations WHERE version = 5'])
+      await connection.query(undo)
     await connection.end()
-    expect(await migrate(migrationSettings(), process.cwd())).toEqual(['favourite-school'])
+    expect(await migrate(migrationSettings(), process.cwd())).toEqual(['shelf-and-locks'])
+    expect((await bladeSetsOfShop(pool, person.shopId))[0]!.blades).toEqual([0.05, 0.08, 0.1, 0.12, 0.15].map(plainBlade))
+    await rebuildReadings(pool)
+    expect(await many(pool, 'SELECT valve_id AS id FROM readings WHERE shop_id = ?', [person.shopId])).toEqual(readings)
+    expect(await many(pool, 'SELECT person_id AS personId FROM readings WHERE shop_id = ? GROUP BY person_id', [person.shopId])).toEqual([{ personId: person.id }])
     expect(await rows()).toEqual(before)
-    expect((await shopById(pool, person.shopId)).favouriteSchool).toBeNull()
+    expect(await shopById(pool, person.shopId)).toMatchObject({ favouriteSchool: null, target: 'middle', bladeHabit: 'out at torque', pairToProve: false })
   })
   it('a job that was opened then is read, goes on and makes its sheet', async () => {
     const { person, jobId } = await makeShop()
     await say(person, jobId, trial(0.1, 'free'))
     const { pin } = await one<{ pin: string }>(pool, 'SELECT pin FROM jobs WHERE id = ?', [jobId])
-    const { school: _, ...old } = JSON.parse(pin)
-    await change(pool, 'UPDATE jobs SET pin = ? WHERE id = ?', [JSON.stringify({ ...old, spec: { ...old.spec, engine: asItWas(old.spec.engine) } }), jobId])
+    const { school: _, otherSets: __, wrenches: ___, locks: ____, target: _____, ...old } = JSON.parse(pin)
+    await change(pool, 'UPDATE jobs SET pin = ? WHERE id = ?', [JSON.stringify({ ...old, bladeSet: { name: 'A', unit: 'mm', bladesMm: [0.05, 0.08, 0.1, 0.12, 0.15] }, spec: { ...old.spec, engine: asItWas(old.spec.engine) } }), jobId])
     const read = await readJob(pool, person.shopId, jobId, 0, new Date())
-    expect(read.pin).toMatchObject({ school: null, spec: { engine: { camMarks: [], makersStops: [], decompressor: { cylinderId: null } } } })
+    expect(read.pin).toMatchObject({ school: null, otherSets: [], locks: [], target: 'middle', bladeSet: { blades: [{ mm: 0.05, measuredMm: null, condition: 'good', stepMm: null }, {}, {}, {}, {}] }, spec: { engine: { camMarks: [], makersStops: [], decompressor: { cylinderId: null } } } })
     expect(read.pin.spec.engine.valves.every(v => v.adjuster === 'screw')).toBe(true)
     await say(person, jobId, trial(0.15, 'no-go'))
     expect((await readSheet(pool, person.shopId, jobId, new Date())).sheet.valves).toHaveLength(2)

@@ -1,6 +1,6 @@
 import type { z } from 'zod'
 import { type Engine, engineSchema } from '../../core/engine'
-import { USUAL_HAND } from '../../core/feeler'
+import { type BladeSet, bladeSetSchema, USUAL_HAND } from '../../core/feeler'
 import { type Happening, JUDGEMENT_VERSION, type JobEvent, type JobPin } from '../../core/job'
 
 /** A one-cylinder engine with a T mark, assumed cam and no decompressor; everything can be replaced. */
@@ -30,12 +30,16 @@ export function engineOf(changes: Partial<z.input<typeof engineSchema>> = {}): E
 
 export const METRIC_BLADES = [0.03, 0.04, 0.05, 0.06, 0.07, 0.08, 0.09, 0.10, 0.12, 0.13, 0.14, 0.15, 0.18, 0.20, 0.25, 0.30]
 
+/** A set of sound blades by their sizes in mm. */
+export const setOf = (name: string, bladesMm: readonly number[], unit: BladeSet['unit'] = 'mm'): BladeSet => bladeSetSchema.parse({ name, unit, bladesMm })
+const METRIC_SET = setOf('Set A', METRIC_BLADES)
+
 export function pinOf(engine: Engine = engineOf(), changes: Partial<JobPin> = {}): JobPin {
   return {
     jobId: 1, number: 1, judgementVersion: JUDGEMENT_VERSION,
     machine: { id: 1, name: 'Test machine', tag: 'M-1', owner: 'A. Owner', meterUnit: 'km', meter: 1200, lastMeter: 200 },
     modelName: 'Test model', spec: { revisionId: 1, revision: 1, status: 'approved', engine },
-    bladeSet: { name: 'Set A', unit: 'mm', bladesMm: METRIC_BLADES }, hand: USUAL_HAND, unit: 'mm', school: null,
+    modelId: 1, bladeSet: METRIC_SET, otherSets: [], wrenches: [], adapters: [], shimStockMm: [], locks: [], target: 'middle', bladeHabit: 'out at torque', pairToProve: false, hand: USUAL_HAND, unit: 'mm', school: null,
     complaint: 'hard to start', openedAt: '2026-11-25T08:00:00+00:00', openedBy: 'Ada', lastAsLeft: null, ...changes,
   }
 }

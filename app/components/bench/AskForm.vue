@@ -5,18 +5,21 @@ import Textarea from 'primevue/textarea'
 import { computed, nextTick, onMounted, ref, useTemplateRef } from 'vue'
 import type { Asks, Happening, Step } from '~~/core/job'
 import { payloadSchemas } from '~~/core/job'
+import { parseClock } from '~~/core/adjuster'
+import { parseLength } from '~~/core/units'
 
 /** What a field can ask for; a choice among ways, or going back, is no field. */
-export type Field = Exclude<Asks, 'school' | 'back'> | 'hold' | 'abandon' | 'replaced'
+export type Field = Exclude<Asks, 'school' | 'back' | 'figure' | 'shim-read' | 'shim-size'> | 'hold' | 'abandon' | 'replaced' | 'estimate'
 /** One field in place of the keys, for an answer that needs a figure or words. */
-const props = defineProps<{ asks: Field, step: Step, gate: { id: string, missing: string } | null }>()
+const props = defineProps<{ asks: Field, step: Step, gate: { id: string, missing: string } | null, valveId?: string | null, unit?: 'mm' | 'thou' }>()
 const emit = defineEmits<{ done: [happening: Happening], back: [] }>()
 
 const TITLES: Record<typeof props.asks, string> = {
   'temperature': 'Temperature of the head, °C', 'hours': 'Hours since it last ran', 'item-off': 'What came off', 'item-in': 'What went in',
   'finding': 'What did you find?', 'reason': 'Why go on without it?', 'due': 'Next check, as year-month-day', 'hold': 'Why put it on hold?', 'abandon': 'Why abandon the job?', 'note': 'Note for the sheet', 'replaced': 'What was replaced',
+  'slot': 'Where does the slot point? A clock hour', 'estimate': 'Estimate, by eye or ear',
 }
-const HINTS: Partial<Record<typeof props.asks, string>> = { 'temperature': '20, or 68 F', 'hours': '15', 'due': '2027-05-01', 'item-in': 'Rag under the cover' }
+const HINTS: Partial<Record<typeof props.asks, string>> = { 'temperature': '20, or 68 F', 'hours': '15', 'due': '2027-05-01', 'item-in': 'Rag under the cover', 'slot': '2:30', 'estimate': '15 thou, or 0.4' }
 const long = computed(() => ['finding', 'reason', 'hold', 'abandon', 'note'].includes(props.asks))
 const text = ref('')
 const wrong = ref('')
@@ -44,10 +47,17 @@ function happening(): Happening {
     case 'abandon': return { type: 'abandoned', payload: { reason: words } }
     case 'note': return { type: 'note', payload: { text: words } }
     case 'replaced': return { type: 'replaced', payload: { text: words } }
+    case 'slot': return { type: 'nut-loosened', payload: { valveId: props.valveId ?? '', slotDeg: parseClock(words) } }
+    case 'estimate': return { type: 'estimate', payload: { valveId: props.valveId ?? '', mm: parseLength(words, props.unit ?? 'mm').mm, text: words.trim() } }
   }
 }
 function submit(): void {
-  const given = happening()
+  let given: Happening
+  try { given = happening() }
+  catch (error) {
+    wrong.value = (error as Error).message
+    return
+  }
   const parsed = payloadSchemas[given.type].safeParse(given.payload)
   if (parsed.success) emit('done', { type: given.type, payload: parsed.data } as Happening)
   else wrong.value = props.asks === 'due' ? 'Give the date as year-month-day, such as 2027-05-01.' : parsed.error.issues[0]?.message ?? 'That is not right.'
@@ -57,6 +67,7 @@ function submit(): void {
 <template>
   <form ref="field" class="ask" @submit.prevent="submit" @keydown.esc="emit('back')">
     <label for="ask-field">{{ TITLES[asks] }}</label>
+    <p v-if="asks === 'estimate'" class="note">It is kept as an estimate, and proves nothing.</p>
     <p v-if="asks === 'reason' && gate" class="note">{{ gate.missing }} The sheet shows the reason.</p>
     <Textarea v-if="long" id="ask-field" v-model="text" rows="3" auto-resize :invalid="!!wrong" :aria-describedby="wrong ? 'ask-wrong' : undefined" />
     <InputText v-else id="ask-field" v-model="text" :placeholder="HINTS[asks]" :invalid="!!wrong" autocomplete="off" :aria-describedby="wrong ? 'ask-wrong' : undefined" />

@@ -1,19 +1,18 @@
 <script setup lang="ts">
-import type { Engine } from '~~/core/engine'
-import { eventWords, type JobEvent } from '~~/core/job'
+import { eventWords, type JobEvent, type JobPin } from '~~/core/job'
 import type { Waiting } from '../../local/database'
 import { asEvent } from '../../local/outbox'
 
 /** What must not be overlooked: an ended session, answers the shop would not take, answers whose place is not known. */
-defineProps<{ expired: boolean, toSend: number, refused: Waiting[], unplaced: JobEvent[], engine: Engine }>()
+defineProps<{ expired: boolean, toSend: number, refused: Waiting[], unplaced: JobEvent[], pin: JobPin }>()
 defineEmits<{ signIn: [], discard: [id: string], place: [id: string, when: 'before' | 'after'] }>()
 </script>
 
 <template>
   <div v-if="expired || refused.length || unplaced.length" class="notices" role="alert">
     <div v-if="expired" class="notice"><p>Your session has ended. {{ toSend === 1 ? 'One answer is' : `${toSend} answers are` }} kept here and sent when you sign in.</p><button type="button" class="quiet" @click="$emit('signIn')">Sign in</button></div>
-    <div v-for="w in refused" :key="w.id" class="notice"><p><b>{{ eventWords(engine, asEvent(w)) }}</b> was not taken: {{ w.refused }}</p><button type="button" class="quiet" @click="$emit('discard', w.id)">Discard it</button></div>
-    <div v-for="e in unplaced" :key="e.id" class="notice"><p><b>{{ eventWords(engine, e) }}</b> ({{ e.personName }}, another device): felt before or after the turn?</p><button type="button" class="quiet" @click="$emit('place', e.id, 'before')">Before</button><button type="button" class="quiet" @click="$emit('place', e.id, 'after')">After</button></div>
+    <div v-for="w in refused" :key="w.id" class="notice"><p><b>{{ eventWords(pin, asEvent(w)) }}</b> was not taken: {{ w.refused }}</p><button type="button" class="quiet" @click="$emit('discard', w.id)">Discard it</button></div>
+    <div v-for="e in unplaced" :key="e.id" class="notice"><p><b>{{ eventWords(pin, e) }}</b> ({{ e.personName }}, another device): felt before or after the turn?</p><button type="button" class="quiet" @click="$emit('place', e.id, 'before')">Before</button><button type="button" class="quiet" @click="$emit('place', e.id, 'after')">After</button></div>
   </div>
 </template>
 

@@ -1,30 +1,35 @@
 <script setup lang="ts">
 import type { JobView, Stage } from '~~/core/job'
+import type { Stack } from '~~/core/feeler'
 import BladesStage from './BladesStage.vue'
 import ClearanceRule from './ClearanceRule.vue'
 import ColdStage from './ColdStage.vue'
 import HeadMap from './HeadMap.vue'
 import ListStage from './ListStage.vue'
+import FiguresStage from './FiguresStage.vue'
 import ScrewStage from './ScrewStage.vue'
+import ShimsStage from './ShimsStage.vue'
 import StartStage from './StartStage.vue'
 import type { StripValve } from './ValveStrip.vue'
 import WheelStage from './WheelStage.vue'
 
 /** The middle of the Bench: the picture that goes with the one next thing. */
-defineProps<{ view: JobView, stage: Stage, bladeMm: number | null, turnDeg: number | null, topMm: number, strip: StripValve[], stopWords: string, withoutWords?: string }>()
-defineEmits<{ blade: [bladeMm: number], turn: [deg: number] }>()
+defineProps<{ view: JobView, stage: Stage, chosen: Stack | null, stacking: boolean, turnDeg: number | null, topMm: number, strip: StripValve[], stopWords: string, withoutWords?: string }>()
+defineEmits<{ blade: [engravedMm: number], stack: [], sets: [], turn: [deg: number] }>()
 const valveOf = (strip: StripValve[], stage: Stage) => 'valveId' in stage ? strip.find(v => v.valveId === stage.valveId) : undefined
 </script>
 
 <template>
   <div v-if="valveOf(strip, stage)" class="phone-rule">
-    <ClearanceRule v-bind="valveOf(strip, stage)!" :top-mm="topMm" />
+    <ClearanceRule v-if="stage.kind !== 'screw'" v-bind="valveOf(strip, stage)!" :top-mm="topMm" />
     <p><b>{{ valveOf(strip, stage)!.words }}</b><span>{{ valveOf(strip, stage)!.other }}</span></p>
-    <p v-if="stopWords" class="stop">{{ stopWords }}</p>
+    <p v-if="stopWords && stage.kind !== 'screw'" class="stop">{{ stopWords }}</p>
   </div>
   <WheelStage v-if="stage.kind === 'wheel'" :view="view" :stage="stage" :without-words="withoutWords" />
-  <BladesStage v-else-if="stage.kind === 'blades'" :view="view" :valve-id="stage.valveId" :chosen-mm="bladeMm" :top-mm="topMm" @choose="$emit('blade', $event)" />
+  <BladesStage v-else-if="stage.kind === 'blades'" :view="view" :valve-id="stage.valveId" :chosen="chosen" :stacking="stacking" :top-mm="topMm" @choose="$emit('blade', $event)" @stack="$emit('stack')" @sets="$emit('sets')" />
   <ScrewStage v-else-if="stage.kind === 'screw'" :view="view" :stage="stage" :turn-deg="turnDeg" @turn="$emit('turn', $event)" />
+  <ShimsStage v-else-if="stage.kind === 'shims'" :view="view" :valve-id="stage.valveId" />
+  <FiguresStage v-else-if="stage.kind === 'figures'" :view="view" :role="stage.role" />
   <ColdStage v-else-if="stage.kind === 'cold'" :view="view" />
   <div v-else-if="stage.kind === 'head'" class="head-stage"><HeadMap :engine="view.pin.spec.engine" /></div>
   <StartStage v-else-if="stage.kind === 'start'" :view="view" />

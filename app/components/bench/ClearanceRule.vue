@@ -12,6 +12,8 @@ const props = defineProps<{
   reading: { loMm: number, hiMm: number | null } | null
   verdict: Verdict | 'not measured'
   asLeft?: { loMm: number, hiMm: number | null } | null
+  /** Each trial of the reading: a ring for a blade that went free, filled for a drag, a cross for one that was refused. */
+  trials?: { mm: number, feel: string }[]
   /** Length of the rule's body in its own units; its height stays. */
   length?: number
 }>()
@@ -54,6 +56,10 @@ const bare0 = computed(() => props.maxMm - props.minMm < 1e-9)
       <text v-for="i in thou.filter(i => i % (label === 5 ? 2 : 4) === 0 && x(i * 0.0254) < length - 6)" :key="`tl${i}`" :x="x(i * 0.0254)" y="83" :text-anchor="i === 0 ? 'start' : 'middle'" font-size="13.5" font-weight="500" :dx="i === 0 ? -6 : 0">{{ i === 0 ? '0 thou' : i }}</text>
     </template>
     <path v-if="asLeft && asLeft.hiMm !== null" :d="`M ${x(asLeft.loMm)} 62 H ${x(asLeft.hiMm)}`" stroke="var(--ink2)" stroke-width="3" class="as-left" />
+    <g v-for="(t, i) in trials ?? []" :key="`t${i}`" class="trial" :data-trial="`${t.mm} ${t.feel}`">
+      <circle v-if="t.feel === 'free' || t.feel === 'drag'" :cx="x(t.mm)" cy="25" r="3.6" :fill="t.feel === 'drag' ? 'var(--ink)' : 'var(--white)'" stroke="var(--ink)" stroke-width="1.6" />
+      <path v-else :d="`M ${x(t.mm) - 3.6} 21.400 l 7.200 7.200 m 0 -7.200 l -7.200 7.200`" stroke="var(--ink)" stroke-width="1.8" />
+    </g>
     <template v-if="bracket">
       <rect :x="bracket.from" y="37" :width="bracket.to - bracket.from" height="12" :fill="fill" :stroke="verdict === 'unproved' ? 'var(--hatch)' : colour" stroke-width="1.4" class="reading" />
       <path :d="`M ${bracket.from + 5} 31 H ${bracket.from} V 55 H ${bracket.from + 5}`" fill="none" :stroke="colour" stroke-width="2.2" />

@@ -1,9 +1,10 @@
 <script setup lang="ts">
 import { computed, useId } from 'vue'
+import { engraving, type Stack } from '~~/core/feeler'
 import { formatLength } from '~~/core/units'
 
-/** The gap between screw and valve tip to scale: what is proved open, what is still possible, and the blade to try. */
-const props = defineProps<{ loMm: number, hiMm: number | null, minMm: number, maxMm: number, nextMm: number | null, topMm: number }>()
+/** The gap between screw and valve tip to scale: what is proved open, what is still possible, and the blade or stack to try. */
+const props = defineProps<{ loMm: number, hiMm: number | null, minMm: number, maxMm: number, next: Stack | null, unit: 'mm' | 'thou', topMm: number }>()
 const hatch = useId()
 const TIP = 300
 const scale = computed(() => 200 / props.topMm)
@@ -11,7 +12,15 @@ const y = (mm: number) => TIP - Math.min(mm, props.topMm * 1.1) * scale.value
 const nothing = computed(() => props.loMm === 0 && props.hiMm === null)
 const top = computed(() => y(props.hiMm ?? props.topMm))
 const mm = (v: number) => formatLength(v, 'mm')
-const bladeHeight = computed(() => Math.max(18, (props.nextMm ?? 0) * scale.value))
+/** Each blade of the stack with its height, from the tip up; one too thin to read is drawn as thick as its figure. */
+const blades = computed(() => {
+  let foot = TIP
+  return (props.next?.engravedMm ?? []).map((mm, i) => {
+    const height = Math.max(20, (props.next!.bladesMm[i] ?? mm) * scale.value)
+    foot -= height
+    return { words: engraving(mm, props.unit), y: foot, height }
+  })
+})
 const far = computed(() => Math.abs(y(props.loMm) - top.value) > 18)
 </script>
 
@@ -32,17 +41,19 @@ const far = computed(() => Math.abs(y(props.loMm) - top.value) > 18)
       <path :d="`M 4 ${y(maxMm)} H 36 M 4 ${y(minMm)} H 36`" stroke="var(--petrol)" stroke-width="2" />
     </template>
     <path v-else :d="`M 4 ${y(minMm)} H 36`" stroke="var(--petrol)" stroke-width="3" />
-    <text x="20" :y="y(minMm) + 20" text-anchor="middle" font-size="14" font-weight="600" style="fill: var(--petrol)">Spec</text>
+    <text x="20" :y="y(maxMm) - 8" text-anchor="middle" font-size="14" font-weight="600" style="fill: var(--petrol)">Spec</text>
     <template v-if="!nothing">
       <path v-if="hiMm !== null" :d="`M 44 ${top} H 66`" stroke="var(--ink)" stroke-width="1.4" />
       <text v-if="hiMm !== null" x="60" :y="top - 5" text-anchor="end" font-size="16" font-weight="600">{{ mm(hiMm) }}</text>
       <path v-if="loMm > 0" :d="`M 44 ${y(loMm)} H 66`" stroke="var(--ink)" stroke-width="1.4" />
       <text v-if="loMm > 0 && far" x="60" :y="y(loMm) + 15" text-anchor="end" font-size="16" font-weight="600">{{ mm(loMm) }}</text>
     </template>
-    <template v-if="nextMm !== null">
-      <rect x="200" :y="TIP - bladeHeight" width="140" :height="bladeHeight" rx="5" fill="var(--white)" stroke="var(--petrol)" stroke-width="2.4" class="next-blade" />
-      <text x="266" :y="TIP - bladeHeight / 2 + 7" text-anchor="middle" font-size="20" font-weight="700" style="fill: var(--petrol)">{{ mm(nextMm) }}</text>
-      <text x="266" :y="TIP + 22" text-anchor="middle" font-size="16" font-weight="600" style="fill: var(--petrol)">← try next</text>
+    <template v-if="next">
+      <g v-for="(b, i) in blades" :key="i" class="next-blade">
+        <rect x="200" :y="b.y" width="140" :height="b.height" rx="5" fill="var(--white)" stroke="var(--petrol)" stroke-width="2.4" />
+        <text x="266" :y="b.y + b.height / 2 + 6" text-anchor="middle" font-size="18" font-weight="700" style="fill: var(--petrol)">{{ b.words }}</text>
+      </g>
+      <text x="266" :y="TIP + 22" text-anchor="middle" font-size="16" font-weight="600" style="fill: var(--petrol)">{{ next.engravedMm.length > 1 ? `← ${mm(next.totalMm)} mm next` : '← try next' }}</text>
     </template>
     <text x="66" y="372" font-size="15" font-weight="500" style="fill: var(--ink2)">{{ nothing ? 'Nothing tried yet: the gap is open' : hiMm === null ? 'No blade refused yet' : 'The gap ends in the hatching' }}</text>
   </svg>

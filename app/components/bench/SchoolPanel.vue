@@ -12,7 +12,7 @@ const choices = computed(() => schoolChoices(props.view, props.favourite))
 
 <template>
   <PanelFrame title="How to find the stops" label="Ways of finding stops" @back="$emit('back')">
-    <button v-for="c in choices" :key="c.school" type="button" class="key school" :class="{ chosen: c.chosen }" :aria-pressed="c.chosen" :data-school="c.school" @click="$emit('choose', c.school)">
+    <button v-for="c in choices" :key="c.school" type="button" class="key pick school" :class="{ chosen: c.chosen }" :aria-pressed="c.chosen" :data-school="c.school" @click="$emit('choose', c.school)">
       <b>{{ c.name }}<small v-if="c.chosen || c.favourite">{{ [c.chosen ? 'this job' : '', c.favourite ? 'the shop’s favourite' : ''].filter(Boolean).join(', ') }}</small></b>
       <span>{{ c.help }}</span><span class="caution">{{ c.caution }}</span>
     </button>
@@ -20,7 +20,5 @@ const choices = computed(() => schoolChoices(props.view, props.favourite))
 </template>
 
 <style scoped>
-.school { flex: none; padding: 9px 14px 10px; gap: 3px; } .school.chosen { border-color: var(--petrol); box-shadow: inset 5px 0 0 var(--petrol); }
-b { font: 600 19px/1.2 var(--figures); display: flex; justify-content: space-between; gap: 10px; align-items: baseline; } small { font: 600 14px/1.2 var(--figures); color: var(--petrol); text-align: right; }
-span { font-size: 15px; line-height: 1.3; color: var(--ink2); } .caution { color: var(--ink); } .caution::before { content: '! '; font-weight: 700; }
+.school .caution { color: var(--ink); } .caution::before { content: '! '; font-weight: 700; }
 </style>

@@ -2,14 +2,14 @@
 import { computed } from 'vue'
 import { eventWords, type JobEvent, type JobView } from '~~/core/job'
 
-export type MoreChoice = 'finding' | 'note' | 'replaced' | 'item-in' | 'item-off' | 'hold' | 'abandon' | 'log' | 'blade' | 'evidence' | 'reasons' | 'school' | `set:${string}`
+export type MoreChoice = 'finding' | 'note' | 'replaced' | 'item-in' | 'item-off' | 'hold' | 'abandon' | 'log' | 'blade' | 'evidence' | 'reasons' | 'school' | 'sets' | 'wrench' | 'ways' | 'estimate' | `set:${string}`
 /** What stands in the keys' place when asked for: more actions, the answers so far, or help. */
 const props = defineProps<{ kind: 'more' | 'log' | 'help', view: JobView, log: JobEvent[], settable: { valveId: string, name: string }[], shortcutsOn: boolean, tryingBlade: boolean }>()
 defineEmits<{ back: [], choose: [choice: MoreChoice], retract: [event: JobEvent], shortcuts: [] }>()
 const entries = computed(() => [...props.log].reverse().filter(e => e.type !== 'retracted' && e.type !== 'placed'))
 const gone = (e: JobEvent): boolean => props.view.state.retracted.has(e.id)
 const time = (e: JobEvent): string => new Date(e.at).toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit' })
-const KEYS = [['1–4', 'the answer keys'], ['← →', 'another blade'], ['S', 'a blade by its size'], ['[ ]', 'turn 5° less, more'], ['Enter', 'the first answer, where there is one way on'], ['U', 'take the last answer back'], ['V', 'next valve'], ['M', 'more: finding, hold'], ['E', 'something else seen, felt or turned'], ['W', 'why the crank is said to be there'], ['L', 'all answers'], ['C', 'caution understood'], ['G', 'go on with a reason'], ['B', 'to the Bay'], ['?', 'this help']]
+const KEYS = [['1–4', 'the answer keys'], ['← →', 'another blade'], ['S', 'a blade or stack by its size'], ['+', 'stack: tap adds a blade'], ['X', 'another blade set'], ['[ ]', 'turn 5° less, more'], ['O', 'where the slot points now'], ['T', 'torque wrench, adapter'], ['Enter', 'the first answer, where there is one way on'], ['U', 'take the last answer back'], ['V', 'next valve'], ['M', 'more: finding, hold'], ['E', 'something else seen, felt or turned'], ['W', 'why the crank is said to be there'], ['L', 'all answers'], ['C', 'caution understood'], ['G', 'go on with a reason'], ['B', 'to the Bay'], ['?', 'this help']]
 </script>
 
 <template>
@@ -24,7 +24,11 @@ const KEYS = [['1–4', 'the answer keys'], ['← →', 'another blade'], ['S', 
       <button type="button" class="quiet" @click="$emit('choose', 'replaced')">Something was replaced</button>
       <button type="button" class="quiet" @click="$emit('choose', 'item-in')">Something went in</button>
       <button type="button" class="quiet" @click="$emit('choose', 'item-off')">Something came off</button>
-      <button v-if="tryingBlade" type="button" class="quiet" @click="$emit('choose', 'blade')">Another blade, by its size <kbd>S</kbd></button>
+      <button v-if="tryingBlade" type="button" class="quiet" @click="$emit('choose', 'blade')">Another blade or stack, by size <kbd>S</kbd></button>
+      <button type="button" class="quiet" @click="$emit('choose', 'sets')">Another blade set <kbd>X</kbd></button>
+      <button v-if="tryingBlade" type="button" class="quiet" @click="$emit('choose', 'estimate')">An estimate, by eye or ear</button>
+      <button type="button" class="quiet" @click="$emit('choose', 'wrench')">Torque wrench and adapter <kbd>T</kbd></button>
+      <button type="button" class="quiet" @click="$emit('choose', 'ways')">Target, and the blade while locking</button>
       <button v-for="v in settable" :key="v.valveId" type="button" class="quiet" @click="$emit('choose', `set:${v.valveId}`)">Set the {{ v.name.toLowerCase() }} all the same</button>
       <button type="button" class="quiet" @click="$emit('choose', 'log')">All answers so far <kbd>L</kbd></button>
       <button type="button" class="quiet" @click="$emit('choose', 'hold')">Put the job on hold</button>
@@ -32,8 +36,8 @@ const KEYS = [['1–4', 'the answer keys'], ['← →', 'another blade'], ['S', 
     </div>
     <ol v-else-if="kind === 'log'" class="log">
       <li v-for="e in entries" :key="e.id" :class="{ gone: gone(e) }">
-        <span class="words">{{ eventWords(view.pin.spec.engine, e) }}<small>{{ e.personName }}, {{ time(e) }}{{ e.seq === null ? ', not sent yet' : '' }}{{ gone(e) ? ', taken back' : '' }}</small></span>
-        <button v-if="!gone(e) && e.type !== 'closed' && e.type !== 'reopened'" type="button" class="quiet" :aria-label="`Take back: ${eventWords(view.pin.spec.engine, e)}`" @click="$emit('retract', e)">Take back</button>
+        <span class="words">{{ eventWords(view.pin, e) }}<small>{{ e.personName }}, {{ time(e) }}{{ e.seq === null ? ', not sent yet' : '' }}{{ gone(e) ? ', taken back' : '' }}</small></span>
+        <button v-if="!gone(e) && e.type !== 'closed' && e.type !== 'reopened'" type="button" class="quiet" :aria-label="`Take back: ${eventWords(view.pin, e)}`" @click="$emit('retract', e)">Take back</button>
       </li>
       <li v-if="entries.length === 0">Nothing was answered yet.</li>
     </ol>

@@ -1,10 +1,15 @@
 <script setup lang="ts">
-import { computed, useId } from 'vue'
+import { computed, ref, useId } from 'vue'
+import { clockWords } from '~~/core/adjuster'
 import { wrap } from '~~/core/engine'
 
 export interface SlotTry { deg: number, side: 'loose' | 'tight' | 'in' | 'unproved', words: string }
-/** The adjusting screw from above as a clock: 12 is where the slot stood as found, clockwise closes the gap. */
-const props = defineProps<{ slotDeg: number, turnDeg: number | null, tries: SlotTry[], head: string }>()
+/**
+ * The adjusting screw from above as a clock. Angles are degrees clockwise from 12 on the clock itself; where nobody noted the slot,
+ * 12 is where it stood as found. The hatched arc holds the answer. The slot may be dragged to where it points now.
+ */
+const props = defineProps<{ slotDeg: number, noted: boolean, turnDeg: number | null, tries: SlotTry[], bracket: { fromDeg: number, toDeg: number } | null, head: string }>()
+const emit = defineEmits<{ drag: [clockDeg: number] }>()
 const hatch = useId()
 const C = 190
 const R = 150
@@ -22,20 +27,49 @@ const sweep = computed(() => {
   const arc = (r: number, a: number, b: number, way: number) => `A ${r} ${r} 0 ${large} ${way} ${point(b, r).x.toFixed(1)} ${point(b, r).y.toFixed(1)}`
   return `M ${point(from, 103).x.toFixed(1)} ${point(from, 103).y.toFixed(1)} ${arc(103, from, to, 1)} L ${point(to, 110).x.toFixed(1)} ${point(to, 110).y.toFixed(1)} ${arc(110, to, from, 0)} Z`
 })
+/** The arc between too loose and too tight, outside the dial's figures. */
+const between = computed(() => {
+  if (!props.bracket) return null
+  const { fromDeg, toDeg } = props.bracket
+  const span = Math.min(toDeg - fromDeg, 355)
+  const [outer, inner, end] = [R - 4, R - 17, fromDeg + span]
+  const large = span > 180 ? 1 : 0
+  const p = (deg: number, r: number) => `${point(deg, r).x.toFixed(1)} ${point(deg, r).y.toFixed(1)}`
+  return `M ${p(fromDeg, inner)} A ${inner} ${inner} 0 ${large} 1 ${p(end, inner)} L ${p(end, outer)} A ${outer} ${outer} 0 ${large} 0 ${p(fromDeg, outer)} Z`
+})
+const svg = ref<SVGSVGElement | null>(null)
+const dragging = ref(false)
+/** Where a pointer stands on the clock. */
+function pull(event: PointerEvent): void {
+  if (!dragging.value || !svg.value) return
+  const matrix = svg.value.getScreenCTM()
+  if (!matrix) return
+  const at = new DOMPoint(event.clientX, event.clientY).matrixTransform(matrix.inverse())
+  emit('drag', (Math.atan2(at.x - C, C - at.y) * 180 / Math.PI + 360) % 360)
+}
+function grab(event: PointerEvent): void {
+  if (props.turnDeg === null) return
+  dragging.value = true
+  svg.value?.setPointerCapture(event.pointerId)
+  pull(event)
+}
 const COLOURS = { loose: 'var(--loose)', tight: 'var(--tight)', in: 'var(--petrol)', unproved: 'var(--hatch)' }
-const placed = computed(() => props.tries.slice(-3).map(t => ({ ...t, at: point(t.deg, R + 18), right: Math.sin(t.deg * Math.PI / 180) >= -0.01 })))
+/** So near on the dial that words would lie on each other: the later one keeps its own. */
+const CROWDED_DEG = 16
+const placed = computed(() => props.tries.slice(-3).map((t, i, all) => ({ ...t, words: all.slice(i + 1).some(later => Math.abs(later.deg - t.deg) < CROWDED_DEG) ? '' : t.words, at: point(t.deg, R + 18), right: Math.sin(t.deg * Math.PI / 180) >= -0.01 })))
 const turnAt = computed(() => target.value === null ? null : { p: point(target.value, 60), right: Math.sin(target.value * Math.PI / 180) >= 0 })
 </script>
 
 <template>
-  <svg viewBox="-50 0 500 392" class="clock" role="img" :aria-label="turnDeg === null ? `Slot at ${Math.round(wrap(slotDeg, 360))}° from as found` : `Turn the slot ${Math.abs(turnDeg)}° ${turnDeg > 0 ? 'clockwise' : 'anticlockwise'}`" :data-slot="slotDeg">
-    <defs><pattern :id="hatch" width="7" height="7" patternUnits="userSpaceOnUse" patternTransform="rotate(45)"><rect width="7" height="7" fill="var(--sheet)" /><path d="M 0 0 V 7" stroke="var(--petrol)" stroke-width="2.4" /></pattern></defs>
+  <svg ref="svg" viewBox="-60 0 500 392" class="clock" :class="{ movable: turnDeg !== null }" role="img" :aria-label="turnDeg === null ? `Slot at ${Math.round(wrap(slotDeg, 360))}° on the clock` : `Turn the slot ${Math.abs(turnDeg)}° ${turnDeg > 0 ? 'clockwise' : 'anticlockwise'}`" :data-slot="slotDeg" @pointerdown="grab" @pointermove="pull" @pointerup="dragging = false" @pointercancel="dragging = false">
+    <defs><pattern :id="hatch" width="7" height="7" patternUnits="userSpaceOnUse" patternTransform="rotate(45)"><rect width="7" height="7" fill="var(--sheet)" /><path d="M 0 0 V 7" stroke="var(--petrol)" stroke-width="2.4" /></pattern><pattern :id="`${hatch}b`" width="6" height="6" patternUnits="userSpaceOnUse" patternTransform="rotate(45)"><rect width="6" height="6" fill="var(--hatch-ground)" /><path d="M 0 0 V 6" stroke="var(--hatch)" stroke-width="2.2" /></pattern></defs>
     <circle :cx="C" :cy="C" :r="R" fill="var(--sheet)" stroke="var(--ink)" stroke-width="1.8" />
     <path v-for="(tick, i) in TICKS" :key="i" :d="tick.d" stroke="var(--ink)" :stroke-width="tick.width" />
     <text v-for="h in [12, 3, 6, 9]" :key="h" :x="point(h * 30, R - 25).x" :y="point(h * 30, R - 25).y + 6" text-anchor="middle" font-size="17" font-weight="600">{{ h }}</text>
     <polygon :points="hex" fill="var(--metal-light)" stroke="var(--ink)" stroke-width="1.8" />
     <circle :cx="C" :cy="C" r="86" fill="none" stroke="var(--ink)" stroke-width="1" />
     <circle :cx="C" :cy="C" r="60" fill="var(--metal)" stroke="var(--ink)" stroke-width="1.8" />
+    <path v-if="between" :d="between" :fill="`url(#${hatch}b)`" stroke="var(--hatch)" stroke-width="1.4" class="between" />
     <path v-if="sweep" :d="sweep" :fill="`url(#${hatch})`" stroke="var(--petrol)" stroke-width="1.6" class="sweep" />
     <g v-if="target !== null" :transform="`rotate(${target} ${C} ${C})`"><rect v-if="head === 'slot'" :x="C - 9" :y="C - 58" width="18" height="116" fill="none" stroke="var(--petrol)" stroke-width="2" stroke-dasharray="6 4" /><rect v-else :x="C - 24" :y="C - 24" width="48" height="48" fill="none" stroke="var(--petrol)" stroke-width="2" stroke-dasharray="6 4" /></g>
     <path v-if="target !== null" :d="line(target, 62, R + 8)" stroke="var(--petrol)" stroke-width="3.4" />
@@ -52,10 +86,10 @@ const turnAt = computed(() => target.value === null ? null : { p: point(target.v
       <text :x="t.at.x + (t.right ? 15 : -15)" :y="t.at.y + 5" :text-anchor="t.right ? 'start' : 'end'" font-size="16" font-weight="600" :style="{ fill: COLOURS[t.side] }">{{ t.words }}</text>
     </g>
     <text v-if="turnAt && turnDeg !== null" :x="C" :y="C + R + 34" text-anchor="middle" font-size="24" font-weight="700" style="fill: var(--petrol)">{{ Math.abs(turnDeg) }}° {{ turnDeg >= 0 ? 'clockwise' : 'anticlockwise' }}</text>
-    <text v-else :x="C" :y="C + R + 34" text-anchor="middle" font-size="17" font-weight="600" style="fill: var(--ink2)">12 is where it stood as found</text>
+    <text v-else :x="C" :y="C + R + 34" text-anchor="middle" font-size="17" font-weight="600" style="fill: var(--ink2)">{{ noted ? `slot at ${clockWords(slotDeg)}` : '12 is where it stood as found' }}</text>
   </svg>
 </template>
 
 <style scoped>
-.clock { display: block; width: 100%; height: 100%; }
+.clock { display: block; width: 100%; height: 100%; } .movable { cursor: grab; touch-action: none; }
 </style>

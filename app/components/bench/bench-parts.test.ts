@@ -1,7 +1,7 @@
 import { mount } from '@vue/test-utils'
 import PrimeVue from 'primevue/config'
 import { describe, expect, it } from 'vitest'
-import { engineOf, LogBook, pinOf } from '~~/tests/support/builders'
+import { engineOf, LogBook, pinOf, setOf } from '~~/tests/support/builders'
 import { jobTools, viewJob, type Happening } from '~~/core/job'
 import AnswerPanel from './AnswerPanel.vue'
 import AskForm from './AskForm.vue'
@@ -40,15 +40,16 @@ describe('verdicts', () => {
 
 describe('the slot clock', () => {
   it('says the turn in words, and draws it clockwise for a positive one', () => {
-    const clock = mount(SlotClock, { props: { slotDeg: 0, turnDeg: -18, tries: [{ deg: 0, side: 'tight', words: 'As found' }], head: 'slot' } })
+    const clock = mount(SlotClock, { props: { slotDeg: 0, noted: true, turnDeg: -18, tries: [{ deg: 0, side: 'tight', words: 'As found' }], bracket: { fromDeg: -60, toDeg: 0 }, head: 'slot' } })
     expect(clock.attributes('aria-label')).toBe('Turn the slot 18° anticlockwise')
     expect(clock.find('.sweep').exists()).toBe(true)
+    expect(clock.find('.between').exists()).toBe(true)
     expect(clock.text()).toContain('As found')
   })
 })
 
 describe('the blade fan', () => {
-  const fan = () => mount(BladeFan, { props: { bladesMm: Array.from({ length: 30 }, (_, i) => (i + 3) / 100), chosenMm: 0.12, felt: new Map([[0.1, 'free']]), setName: 'A', unit: 'mm' as const } })
+  const fan = () => mount(BladeFan, { props: { set: setOf('A', Array.from({ length: 30 }, (_, i) => (i + 3) / 100)), chosen: [0.12], felt: new Map([['0.1', 'free']]), stacking: false, several: true } })
   it('shows the neighbours of the blade to try, in both units', () => {
     const blades = fan().findAll('.blade')
     expect(blades.map(b => b.attributes('data-blade'))).toContain('0.12')
@@ -123,15 +124,17 @@ describe('the words around the wheel', () => {
 
 describe('a blade by its size', () => {
   const ask = async (text: string, unit: 'mm' | 'thou' = 'mm') => {
-    const form = mount(BladeAsk, { ...plugins, props: { bladesMm: [0.05, 0.1016, 0.15], setName: 'Set A', unit } })
+    const form = mount(BladeAsk, { ...plugins, props: { set: setOf('Set A', [0.05, 0.1016, 0.15], unit) } })
     await form.find('input').setValue(text)
     await form.find('form').trigger('submit')
     return { chosen: form.emitted('done')?.[0], wrong: form.find('.wrong').exists() ? form.find('.wrong').text() : null }
   }
   it('takes one of the set, in either unit', async () => {
-    expect((await ask('0.15')).chosen).toEqual([0.15])
-    expect((await ask('4', 'thou')).chosen).toEqual([0.1016])
-    expect((await ask('4 thou')).chosen).toEqual([0.1016])
+    expect((await ask('0.15')).chosen).toEqual([[0.15]])
+    expect((await ask('4', 'thou')).chosen).toEqual([[0.1016]])
+    expect((await ask('4 thou')).chosen).toEqual([[0.1016]])
+    expect((await ask('0.05 + 0.15')).chosen).toEqual([[0.15, 0.05]])
+    expect((await ask('0.05+0.05')).wrong).toContain('twice')
   })
   it('names the neighbours of one that is not there', async () => expect((await ask('0.12')).wrong).toBe('0.12 mm is not in Set A. The nearest: 0.102 and 0.15.'))
   it('nonsense is said to be nonsense', async () => expect((await ask('thick')).wrong).toContain('is not a length'))

@@ -12,6 +12,9 @@ const hour = (iso: string) => new Date(iso).toLocaleTimeString('en-GB', { hour: 
 const all = computed(() => s.value.valves.flatMap(v => [v.spec.minMm, v.spec.maxMm, v.asFound?.loMm, v.asFound?.hiMm, v.asLeft?.loMm, v.asLeft?.hiMm]).filter(v => v !== undefined && v !== null))
 const topMm = computed(() => Math.ceil((Math.max(...all.value) + 0.02) * 50) / 50)
 const fromMm = computed(() => Math.max(0, Math.floor((Math.min(...all.value) - 0.02) * 50) / 50))
+/** Beside the verdicts: blade error near a limit, a bent blade, guesses by eye or ear. */
+const beside = computed(() => s.value.valves.flatMap(v => [...v.cautions ?? [], ...(v.estimates ?? []).map(e => `estimated ${e}, which proves nothing`)].map(words => `${v.name}: ${words}`)))
+const shims = computed(() => s.value.valves.filter(v => v.shim))
 const rounds = computed(() => s.value.valves.filter(v => v.rounds.length > 0))
 /** A valve's mark on the map: “I”, “E 2”, with its cylinder's first letter where there are several: “L I”. */
 const cylinderPart = (name: string): string => name.replace(/\s*\b(intake|exhaust)\b.*$/i, '')
@@ -52,19 +55,23 @@ const thouFirst = computed(() => s.value.unit === 'thou')
     <section class="two">
       <div>
         <h2>Spec used: revision {{ s.spec.revision }}{{ s.spec.status === 'draft' ? ', a draft' : '' }}</h2>
-        <p>{{ s.spec.source }}, {{ s.spec.sourceDate }}. Blades: {{ s.spec.bladeSet }}.<template v-if="s.strangeBlades?.length"> Not of that set: {{ s.strangeBlades.join(', ') }} mm.</template></p>
+        <p>{{ s.spec.source }}, {{ s.spec.sourceDate }}. Blades: {{ s.spec.bladeSet }}.<template v-if="s.strangeBlades?.length"> Of no set: {{ s.strangeBlades.join(', ') }} mm.</template></p>
         <table><thead><tr><th>Valve</th><th>mm</th><th>thou</th><th>target</th></tr></thead><tbody><tr v-for="v in s.valves" :key="v.valveId"><td>{{ v.name }}</td><td><b>{{ v.spec.words }}</b></td><td>{{ v.spec.thou }}</td><td>{{ v.spec.targetMm.toFixed(2) }} mm</td></tr></tbody></table>
+        <p v-for="f in s.figures ?? []" :key="f"><b>Two figures are printed.</b> {{ f }}</p>
+        <p v-if="s.setting?.length">{{ s.setting.join(' ') }}</p>
       </div>
       <div>
         <h2>Proofs, after two full turns</h2>
         <table><thead><tr><th>Valve</th><th>Stop</th><th>Went</th><th>Did not go</th><th>Verdict</th></tr></thead><tbody><tr v-for="v in s.valves" :key="v.valveId"><td>{{ v.name }}</td><template v-if="v.proof && v.asLeft"><td>{{ v.proof.place }}</td><td>{{ v.proof.went }}</td><td>{{ v.proof.refused }}</td><td><PrintVerdict :verdict="v.asLeft.verdict" :proof="v.asLeft.proof" /></td></template><td v-else colspan="4">not proved</td></tr></tbody></table>
+        <p v-for="b in beside" :key="b" class="by">{{ b }}</p>
       </div>
     </section>
     <section class="two">
       <div>
         <h2>Rounds of setting</h2>
         <table v-if="rounds.length"><thead><tr><th>Valve</th><th>Screw</th><th>Before lock</th><th>Nipped</th><th>Torqued</th><th>Verdict</th></tr></thead><tbody><template v-for="v in rounds" :key="v.valveId"><tr v-for="(r, i) in v.rounds" :key="i"><td>{{ i === 0 || r.round !== v.rounds[i - 1]?.round ? `${v.name} ${r.round}` : '' }}</td><td>{{ r.turnedDeg === null ? 'as it was' : `${Math.abs(r.turnedDeg)}° ${r.turnedDeg >= 0 ? 'clockwise' : 'back'}` }}</td><td>{{ r.beforeLock }}</td><td>{{ r.nipped }}</td><td>{{ r.torqued }}</td><td><PrintVerdict v-if="r.torqued" :verdict="r.verdict" /></td></tr></template></tbody></table>
-        <p v-else>No valve was set: all were in as found, or left as they were.</p>
+        <p v-else-if="shims.length === 0">No valve was set: all were in as found, or left as they were.</p>
+        <table v-if="shims.length"><thead><tr><th>Shim of</th><th>Old</th><th>In its place</th></tr></thead><tbody><tr v-for="v in shims" :key="v.valveId"><td>{{ v.name }}</td><td>{{ v.shim?.old }}</td><td>{{ v.shim?.fitted }}</td></tr></tbody></table>
       </div>
       <div>
         <h2>Departures</h2>
@@ -76,7 +83,7 @@ const thouFirst = computed(() => s.value.unit === 'thou')
     <section class="three">
       <div><h2>Came off, went back</h2><table><tbody><tr v-for="i in s.cameOff" :key="i.item"><td>{{ i.item }}</td><td>{{ i.back ? '☑ back' : '☐ not ticked' }}</td></tr><tr v-if="s.cameOff.length === 0"><td>nothing on record</td></tr></tbody></table></div>
       <div><h2>Went in, came out</h2><table><tbody><tr v-for="i in s.wentIn" :key="i.item"><td>{{ i.item }}</td><td>{{ i.out ? '☑ out' : '☐ not ticked' }}</td></tr><tr v-if="s.wentIn.length === 0"><td>nothing on record</td></tr></tbody></table><h2>Plug, gasket</h2><p>{{ s.plug }}. {{ s.gasket }}.</p><template v-if="s.replaced.length"><h2>Replaced</h2><p>{{ s.replaced.join('; ') }}.</p></template></div>
-      <div><h2>Torques</h2><table><tbody><tr v-for="t in s.torques" :key="t.what"><td>{{ t.what }}</td><td>{{ t.wanted }}</td><td>{{ t.done ? '☑' : '☐ not ticked' }}</td></tr></tbody></table></div>
+      <div><h2>Torques</h2><table><tbody><tr v-for="t in s.torques" :key="t.what"><td>{{ t.what }}</td><td>{{ t.wanted }}</td><td>{{ t.done ? '☑' : '☐ not ticked' }}</td></tr></tbody></table><p v-for="t in s.torques.filter(t => t.by)" :key="`by ${t.what}`" class="by">{{ t.what }}: {{ t.by }}.</p></div>
     </section>
     <section v-if="s.findings.length || s.notes.length" class="two">
       <div><h2>Findings</h2><p v-for="(f, i) in s.findings" :key="i">{{ f.text }}. {{ f.by }}.</p><p v-if="s.findings.length === 0">None.</p></div>
@@ -101,7 +108,8 @@ section { border-bottom: 1px solid #111; display: grid; } section > div { paddin
 .map.many { grid-template-columns: 1fr 1fr 170px; column-gap: 16px; } .map.many > div { grid-column: auto; } .map.many figure { grid-column: 3; } .map.many .sheet-rule { width: 100%; } .map.many .line { grid-template-columns: 58px 104px 1fr; }
 .name, .line { display: grid; grid-template-columns: 70px 120px 1fr; align-items: center; } .name { grid-template-columns: 1fr auto; font-size: 13px; } .name b { font: 600 16px/1.2 var(--figures); } .line b { font: 600 14.5px/1.3 var(--figures); } figcaption { font-size: 11px; text-align: center; }
 .sheet-rule { width: 300px; overflow: visible; } i { display: inline-block; width: 22px; height: 8px; border: 1.4px solid #111; margin: 0 2px 0 6px; } .solid { background: #111; } .tint { background: #E4E4E4; border-color: #999; }
-table { width: 100%; border-collapse: collapse; font: 500 12.5px/1.3 var(--figures); } td, th { padding: 2px 8px 2px 0; border-bottom: 1px solid #ccc; text-align: left; vertical-align: top; overflow-wrap: anywhere; } th { color: #444; font-weight: 500; overflow-wrap: normal; }
+table { width: 100%; border-collapse: collapse; font: 500 12.5px/1.3 var(--figures); } td, th { padding: 2px 8px 2px 0; border-bottom: 1px solid #ccc; text-align: left; vertical-align: top; overflow-wrap: anywhere; } td:first-child { overflow-wrap: normal; } th { color: #444; font-weight: 500; overflow-wrap: normal; }
+.by { font-size: 11.5px; line-height: 1.25; color: #444; }
 footer { display: grid; grid-template-columns: 1.2fr 1fr; column-gap: 16px; } .sign { display: grid; grid-template-columns: 2fr 1fr; gap: 12px; align-items: end; padding-top: 34px; } .sign span { border-top: 1px solid #111; } .caution { grid-column: 1 / -1; border-top: 2px solid #111; margin-top: 6px; padding-top: 4px; }
 @media print { .sheet { zoom: .93; padding: 0; } }
 @media screen and (max-width: 760px) { .sheet { width: 100%; } .cells, .two, .three, .map, footer { grid-template-columns: 1fr; } .map.many { grid-template-columns: 1fr; } .map figure, .map.many figure { grid-column: 1; grid-row: auto; max-width: 260px; } section > div + div { border-left: 0; padding-left: 0; } .line { grid-template-columns: 62px 1fr auto; } }

@@ -12,9 +12,11 @@ import ChoiceField from '../../components/forms/ChoiceField.vue'
 import MachineForm from '../../components/forms/MachineForm.vue'
 import TextField from '../../components/forms/TextField.vue'
 import { useForm } from '../../composables/useForm'
+import { useSessionStore } from '../../stores/session'
 import { api } from '../../utils/api'
 
 useHead({ title: 'New job, Wembric' })
+const session = useSessionStore()
 const form = useForm()
 const find = useForm()
 const text = ref('')
@@ -30,7 +32,8 @@ watchDebounced(text, search, { debounce: 150 })
 onMounted(async () => {
   await search()
   sets.value = await find.send(() => api.get<BladeSetRow[]>('/api/blade-sets')) ?? []
-  job.bladeSetId = sets.value[0]?.id ?? null
+  const mine = sets.value.find(s => s.id === session.person?.favouriteSetId) ?? sets.value[0]
+  job.bladeSetId = mine?.id ?? null
 })
 const setOptions = computed(() => sets.value.map(s => ({ value: s.id, label: s.name })))
 

@@ -42,8 +42,9 @@ async function submit(): Promise<void> {
       <h2>Clearances</h2>
       <div class="grid">
         <ChoiceField v-model="spec.unit" label="Printed in" :options="same(['mm', 'thou'])" />
-        <TextField v-model="spec.intake" label="Intake" placeholder="0.08–0.12" note="Limits, figure ± tolerance, or one figure." :wrong="wrong.intake" />
+        <TextField v-model="spec.intake" label="Intake" placeholder="0.08–0.12" note="Limits, figure ± tolerance, or one figure; the one to set to in brackets: 0.08–0.14 (0.10)." :wrong="wrong.intake" />
         <TextField v-model="spec.exhaust" label="Exhaust" placeholder="0.16 ± 0.03" :wrong="wrong.exhaust" />
+        <div class="field wide"><label for="others">Other printed figures that disagree, a line each: valve, figure; source</label><Textarea id="others" v-model="spec.others" rows="1" auto-resize placeholder="exhaust 0.13–0.17; Bulletin 4" :invalid="!!wrong.others" /><p v-if="wrong.others" class="wrong" role="alert">{{ wrong.others }}</p><p v-else class="note">They are never averaged: at each job a lead says which stands.</p></div>
         <ChoiceField v-model="spec.setWhen" label="Set" :options="same(['cold', 'hot'])" /><TextField v-model="spec.coldLimit" label="Cold means under, °C" inputmode="decimal" :wrong="wrong.coldLimit" />
       </div>
       <h2>Engine</h2>
@@ -52,6 +53,7 @@ async function submit(): Promise<void> {
         <ChoiceField v-model="spec.layout" label="Valve gear" :options="same(['overhead cam', 'push-rods'])" /><ChoiceField v-model="spec.valves" label="Valves a cylinder" :options="[{ value: 2, label: '2' }, { value: 4, label: '4' }]" />
         <ChoiceField v-model="spec.firing" label="Firing interval" :options="FIRING_CHOICES" /><TextField v-model="spec.cylinders" label="Cylinders and firing angles" placeholder="Left 0, Right 360" note="One to four; degrees of the 720° cycle at compression top." :wrong="wrong.cylinders" />
         <ChoiceField v-model="spec.intakeBy" label="Intakes set by" :options="same(['screw', 'shim', 'none'])" /><ChoiceField v-model="spec.exhaustBy" label="Exhausts set by" :options="same(['screw', 'shim', 'none'])" />
+        <template v-if="spec.intakeBy === 'shim' || spec.exhaustBy === 'shim'"><TextField v-model="spec.shimDiameter" label="Shims across, mm" placeholder="9.5" :wrong="wrong.shimDiameter" /><TextField v-model="spec.shimStep" label="in steps of, mm" :wrong="wrong.shimStep" /></template>
         <ChoiceField v-model="spec.decompressor" label="Automatic decompressor" :options="[{ value: 'unknown', label: 'not known' }, { value: 'none', label: 'none' }, { value: 'arc', label: 'holds the exhaust' }]" note="Not known is treated as possible: you will be sent past top." />
         <template v-if="spec.decompressor === 'arc'"><TextField v-model="spec.heldFrom" label="Holds from, ° after TDC" :wrong="wrong.decompressor" /><TextField v-model="spec.heldTo" label="to, ° after TDC" /><TextField v-model="spec.heldOn" label="On which cylinder" placeholder="Left" note="Empty: on each." :wrong="wrong.heldOn" /></template>
         <div class="field wide tick"><Checkbox v-model="spec.camKnown" input-id="cam" binary /><label for="cam">Cam timing is in the source</label></div>
@@ -67,7 +69,7 @@ async function submit(): Promise<void> {
       <h2>Adjuster, torques, strip-down</h2>
       <div class="grid">
         <ChoiceField v-model="spec.adjuster" label="Adjuster" :options="[{ value: 'valve-end', label: 'screw at the valve end' }, { value: 'pushrod-end', label: 'screw at the push-rod end' }, { value: 'pivot-nut', label: 'pivot nut on a stud' }]" /><ChoiceField v-model="spec.head" label="Screw head" :options="same(['slot', 'square', 'hex socket', 'Torx'])" />
-        <TextField v-model="spec.pitch" label="Screw pitch, mm" placeholder="0.75" note="Empty: 0.75, assumed." :wrong="wrong.pitch" /><TextField v-model="spec.ratio" label="Rocker ratio" :wrong="wrong.ratio" />
+        <TextField v-model="spec.pitch" label="Screw thread, or pitch in mm" placeholder="M6×0.75" note="Empty: 0.75, assumed." :wrong="wrong.pitch" /><TextField v-model="spec.ratio" label="Rocker ratio" :wrong="wrong.ratio" />
         <TextField v-model="spec.locknut" label="Locknut, N·m" :wrong="wrong.locknut" /><TextField v-model="spec.cover" label="Cover, N·m" :wrong="wrong.cover" /><TextField v-model="spec.plug" label="Plug, N·m" :wrong="wrong.plug" />
         <TextField v-model="spec.tools" label="Tools" /><TextField v-model="spec.plugGap" label="Plug gap" placeholder="0.7 mm" /><TextField v-model="spec.coverPattern" label="Cover bolts" /><TextField v-model="spec.gasket" label="Gasket" placeholder="new each time" />
         <TextField v-model="spec.use" label="Check every, on the meter" :wrong="wrong.use" /><TextField v-model="spec.months" label="and every, months" :wrong="wrong.months" />

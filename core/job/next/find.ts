@@ -3,7 +3,7 @@ import { type Advice, adviseByTable, cylindersAt, type Observation } from '../..
 import type { Stop } from '../../stops'
 import type { Happening } from '../event'
 import { eventIdOf } from '../event-words'
-import { lastPlaceIn } from '../reduce'
+import { lastPlaceIn } from '../crank-work'
 import { type Requirement, wantedStops } from '../requirements'
 import type { JobView } from '../view'
 import { crankTurnWords, dropWords, placeWords, turningWords, untilWords } from '../words'
@@ -161,8 +161,8 @@ export const isWeighing = ({ instruction }: Pick<Draft, 'instruction'>): boolean
 function vainDraft(view: JobView, valveId: string): Draft {
   const { name, cylinderId } = valveById(view.pin.spec.engine, valveId)
   return {
-    label: `${name}: leave the screw`, instruction: `Stop: the ${name.toLowerCase()} is not closed here`,
-    why: 'Its screw was opened far and the blade still will not go, so it is held open here. Leave the screw as it is; find the place anew.',
+    label: `${name}: leave it as it is`, instruction: `Stop: the ${name.toLowerCase()} is not closed here`,
+    why: `${valveById(view.pin.spec.engine, valveId).adjuster === 'shim' ? 'Its shim is far thinner now' : 'Its screw was opened far'} and the blade still will not go, so it is held open here. Leave it as it is; find the place anew.`,
     keys: [key('Find the place anew', 'nothing of it is believed', crank({ kind: 'lost' })), key('Another way', 'choose how stops are found', null, 'school'), key('Go on', 'say why', null, 'reason')],
     stage: { kind: 'wheel', target: null, feelValveIds: [valveId], cylinderId },
   }

@@ -13,6 +13,8 @@ import { setThing } from './set'
 import { type Draft, key, type NextThing } from './thing'
 
 export * from './thing'
+export { bracketOf, turnDoubt } from './set'
+export { shimFromWords } from './shims'
 export { dueWords, suggestedDue } from './close'
 export { isWeighing, lastPlace, marginWords, pastTopWords } from './find'
 
@@ -72,14 +74,14 @@ const AT_VALVES: ReadonlySet<Step> = new Set(['measure', 'set', 'prove'])
 export function nextThing(view: JobView, wanted: string | null = null): NextThing {
   const all = gates(view)
   const first = firstOpen(all)
-  if (!first) return { ...SIGN, step: 'close', trial: null, requirement: null }
+  if (!first) return { ...SIGN, step: 'close', trial: null, doubted: [], requirement: null }
   const tapped = wanted !== null && AT_VALVES.has(first.step) && first.id !== 'turned' && view.state.valves.every(v => v.nut === 'locked') ? openOf(all, wanted) : null
   if (tapped && (tapped.step !== 'prove' || view.state.proving)) {
     const gate = offStop(view, wanted!)
-    if (gate) return { trial: null, ...offStopDraft(view, wanted!), step: gate.step, requirement: gate }
+    if (gate) return { trial: null, doubted: [], ...offStopDraft(view, wanted!), step: gate.step, requirement: gate }
     // every valve of a stop is measured as found before a screw is touched; one that was let in with a reason is taken now
     const letIn = view.state.passed.some(p => p.gate === offStopId(view, wanted!))
-    if (letIn || tapped.step === first.step) return { trial: null, ...draftFor(view, tapped), step: tapped.step, requirement: tapped }
+    if (letIn || tapped.step === first.step) return { trial: null, doubted: [], ...draftFor(view, tapped), step: tapped.step, requirement: tapped }
   }
-  return { trial: null, ...draftFor(view, first), step: first.step, requirement: first }
+  return { trial: null, doubted: [], ...draftFor(view, first), step: first.step, requirement: first }
 }

@@ -1,10 +1,10 @@
 import { valveById } from '../../engine'
-import { type Feel, limitsOf, targetOf, type Verdict } from '../../feeler'
-import { formatLength } from '../../units'
+import { BARE_FIGURE_NEAR_MM, type BladeSet, engravedWords, type Feel, limitsOf, type Stack, targetOf, type Verdict } from '../../feeler'
+import { formatLength, snapMm } from '../../units'
 import type { GapChange } from '../event'
 import { presentReading, type ValveState } from '../state'
-import { clearanceOf, expectedPolicy, judgeReading, type JobView } from '../view'
-import { bladeWords, placeWords, stillWords } from '../words'
+import { clearanceOf, expectedPolicy, judgeReading, type JobView, setInHand } from '../view'
+import { placeWords, stillWords } from '../words'
 import { stopHere } from '../stop-work'
 import { lastPlace, marginWords } from './find'
 import { type AnswerKey, type Draft, key } from './thing'
@@ -13,17 +13,17 @@ const FEEL_HELP: Record<Feel, string> = { 'free': 'slides with room to spare', '
 const FEEL_TITLE: Record<Feel, string> = { 'free': 'Free', 'drag': 'Drag', 'pinched': 'Pinched', 'no-go': 'No-go' }
 
 /** The four feel keys for a blade; what was done to the gap just before is recorded with the answer. */
-export const feelKeys = (valveId: string, bladeMm: number, after: GapChange | null, help: Partial<Record<Feel, string>> = {}): AnswerKey[] =>
+export const feelKeys = (valveId: string, { engravedMm }: Stack, set: BladeSet, after: GapChange | null, help: Partial<Record<Feel, string>> = {}): AnswerKey[] =>
   (['free', 'drag', 'pinched', 'no-go'] as const).map(feel =>
-    key(FEEL_TITLE[feel], help[feel] ?? FEEL_HELP[feel], { type: 'trial', payload: { valveId, bladesMm: [bladeMm], feel, after } }))
+    key(FEEL_TITLE[feel], help[feel] ?? FEEL_HELP[feel], { type: 'trial', payload: { valveId, bladesMm: engravedMm, set: set.name, feel, after } }))
 
 /** What the blade would prove, said once. */
 function wouldProve(view: JobView, valveId: string, bladeMm: number, verdict: Verdict): string {
   if (verdict === 'tight' || verdict === 'loose') return `It is ${verdict}: this tells how far.`
   const clearance = clearanceOf(view.pin, valveId)
   const limits = limitsOf(clearance)
-  const figure = formatLength(targetOf(clearance), 'mm')
-  if (!limits) return Math.abs(bladeMm - targetOf(clearance)) <= 0.005
+  const figure = `${formatLength(targetOf(clearance), view.pin.unit)} ${view.pin.unit}`
+  if (!limits) return Math.abs(snapMm(bladeMm - targetOf(clearance))) <= BARE_FIGURE_NEAR_MM
     ? `A drag is in. Refused is tight. Free: the next one up will tell. ${figure} is wanted.`
     : bladeMm > targetOf(clearance) ? `If it goes the gap is loose; if not, ${figure} stands.` : 'If it will not go, the gap is tight. If it goes, nothing is proved yet.'
   if (bladeMm < limits.minMm) return 'If it will not go, the gap is tight. If it goes, nothing is proved yet.'
@@ -53,9 +53,13 @@ export function markCheckThing(view: JobView, valveId: string): Draft {
       key(place ? `Still on ${placeWords(engine, place)}` : 'It has not moved', 'as it was left', { type: 'mark-checked', payload: { valveId, still: true } }),
       key('It moved', 'find the place again', { type: 'mark-checked', payload: { valveId, still: false } }),
     ],
-    stage: { kind: 'blades', valveId, nextMm: null },
+    stage: { kind: 'blades', valveId, next: null },
   }
 }
+
+/** Trials that cannot both be right, named so that either can be taken back. */
+const doubtedOf = (view: JobView, valve: ValveState): Draft['doubted'] =>
+  judgeReading(view.pin, presentReading(valve), valve.valveId).reading.contradiction?.map(t => ({ eventId: t.id, words: `${t.name ?? ''} ${t.feel}` })) ?? []
 
 /** The next blade for a valve that is being measured, as found or as proof. */
 export function trialThing(view: JobView, valve: ValveState, label: string): Draft {
@@ -63,19 +67,20 @@ export function trialThing(view: JobView, valve: ValveState, label: string): Dra
   if (wantsMarkCheck(view, valveId)) return markCheckThing(view, valveId)
   const name = valveById(view.pin.spec.engine, valveId).name
   const reading = presentReading(valve)
-  const advice = expectedPolicy(view, valve)(reading?.trials ?? [])
-  const bladeMm = advice?.bladesMm[0]
-  if (bladeMm === undefined) return {
-    label: `${name}, ${label}`, instruction: 'This set cannot prove it', stage: { kind: 'blades', valveId, nextMm: null },
-    why: `${alreadySaid(view, valve)}No blade of ${view.pin.bladeSet.name} settles it. Choose one to try again, or go on with a reason.`,
+  const set = setInHand(view)
+  const stack = expectedPolicy(view, valve)(reading?.trials ?? [])?.stack
+  if (!stack) return {
+    label: `${name}, ${label}`, instruction: 'This set cannot prove it', stage: { kind: 'blades', valveId, next: null },
+    why: `${alreadySaid(view, valve)}No blade or stack of ${set.name} settles it.${view.pin.otherSets.length ? ' Take another set,' : ''} try one again, or go on with a reason.`,
     keys: [key('Go on', 'say why', null, 'reason')],
   }
+  const stacked = stack.bladesMm.length > 1 && !reading?.trials.length ? `No blade of that size: stack ${['', '', 'two', 'three'][stack.bladesMm.length]}. ` : ''
   return {
     label: `${name}, ${label}`,
-    instruction: `Try ${bladeWords([bladeMm])} in the ${name.toLowerCase()}`,
-    why: `${alreadySaid(view, valve)}${wouldProve(view, valveId, bladeMm, judgeReading(view.pin, reading, valveId).verdict)}`,
-    keys: feelKeys(valveId, bladeMm, null),
-    stage: { kind: 'blades', valveId, nextMm: [bladeMm] },
-    trial: { valveId, bladeMm, after: null },
+    instruction: `Try ${engravedWords(stack.engravedMm, set.unit)} in the ${name.toLowerCase()}`,
+    why: `${alreadySaid(view, valve)}${stacked}${wouldProve(view, valveId, stack.totalMm, judgeReading(view.pin, reading, valveId).verdict)}`,
+    keys: feelKeys(valveId, stack, set, null),
+    stage: { kind: 'blades', valveId, next: stack },
+    trial: { valveId, stack, set: set.name, after: null }, doubted: doubtedOf(view, valve),
   }
 }

@@ -1,3 +1,5 @@
+import type { Role } from '../../engine'
+import { clearanceWords, disagreeing } from '../figures'
 import type { Requirement } from '../requirements'
 import { COVER, PLUG } from '../requirements'
 import { hoursAtRest, type JobView } from '../view'
@@ -13,6 +15,17 @@ const coldWords = ({ state, pin, nowMs }: JobView): string => {
   return `Clearances are set cold: head under ${limit}, or 4 h and more at rest.`
 }
 
+/** Two figures for the same valves: one stands, by a lead's reason. They are never averaged. */
+function figureThing({ tools }: JobView, role: Role): Draft {
+  const { engine } = tools.pin.spec
+  const others = disagreeing(engine, role)
+  return {
+    label: 'Two figures', instruction: `Which figure stands for the ${role}?`, stage: { kind: 'figures', role },
+    why: `${clearanceWords(engine.clearance[role])}, or ${others.map(o => clearanceWords(o.clearance)).join(', or ')}. A lead says which, and why.`,
+    keys: [key('Settle it', 'a lead’s choice, with a reason', null, 'figure'), key('Go on', 'by the spec’s own; say why', null, 'reason')],
+  }
+}
+
 /** The Ready step, one thing at a time. */
 export function readyThing(view: JobView, { id }: Requirement): Draft {
   const { pin } = view
@@ -26,6 +39,7 @@ export function readyThing(view: JobView, { id }: Requirement): Draft {
     why: `Revision ${pin.spec.revision}: ${pin.spec.engine.source}. A later bulletin would win.`,
     keys: [key('It is', 'no later bulletin known', confirm('spec')), key('Something is odd', 'write it down', null, 'finding')],
   }
+  if (id.startsWith('figure:')) return figureThing(view, id.slice('figure:'.length) as Role)
   if (id === 'spec-approved') return {
     label: 'Draft spec', instruction: 'No lead has approved this spec', stage: { kind: 'start' },
     why: 'Ask a lead to approve it. Or go on with a reason: the sheet will say so.',

@@ -1,10 +1,12 @@
 import type { ScrewTurn } from '../../adjuster'
-import type { Place } from '../../engine'
+import type { Place, Role } from '../../engine'
+import type { Stack } from '../../feeler'
 import type { Happening, Step } from '../event'
 import type { Requirement } from '../requirements'
+import type { Aim } from '../aim'
 
 /** What an answer key asks for before it can be recorded. */
-export type Asks = 'school' | 'back' | 'temperature' | 'hours' | 'item-off' | 'item-in' | 'finding' | 'reason' | 'due' | 'note'
+export type Asks = 'school' | 'back' | 'temperature' | 'hours' | 'item-off' | 'item-in' | 'finding' | 'reason' | 'due' | 'note' | 'slot' | 'figure' | 'shim-read' | 'shim-size'
 
 /** An answer: what is felt or done, and what it records. A key that asks opens one field; a key with neither is the gate. */
 export interface AnswerKey { title: string, help: string, happening: Happening | null, asks: Asks | null }
@@ -13,8 +15,10 @@ export interface AnswerKey { title: string, help: string, happening: Happening |
 export type Stage
   = | { kind: 'start' } | { kind: 'cold' } | { kind: 'list' } | { kind: 'head' }
     | { kind: 'wheel', target: Place | null, feelValveIds: string[], cylinderId: string | null }
-    | { kind: 'blades', valveId: string, nextMm: number[] | null }
-    | { kind: 'screw', valveId: string, blade: number | null, turn: ScrewTurn | null, turnDeg: number | null, stage: 'loosen' | 'before lock' | 'nip' | 'torque' }
+    | { kind: 'blades', valveId: string, next: Stack | null }
+    | { kind: 'screw', valveId: string, aim: Aim, turn: ScrewTurn | null, askedDeg: number | null, stage: 'loosen' | 'before lock' | 'nip' | 'torque' }
+    | { kind: 'shims', valveId: string }
+    | { kind: 'figures', role: Role }
     | { kind: 'close' } | { kind: 'sign' }
 
 /** The one next thing: an instruction of two lines at most, why, and the answers. */
@@ -26,10 +30,12 @@ export interface NextThing {
   keys: AnswerKey[]
   stage: Stage
   /** The blade of the feel keys and what was done just before it; the mechanic may choose another blade. */
-  trial: { valveId: string, bladeMm: number, after: Extract<Happening, { type: 'trial' }>['payload']['after'] } | null
+  trial: { valveId: string, stack: Stack, set: string, after: Extract<Happening, { type: 'trial' }>['payload']['after'] } | null
+  /** Trials that cannot all be right, each of which may be taken back. */
+  doubted: { eventId: string, words: string }[]
   requirement: Requirement | null
 }
 
-export type Draft = Omit<NextThing, 'step' | 'requirement' | 'trial'> & { trial?: NextThing['trial'] }
+export type Draft = Omit<NextThing, 'step' | 'requirement' | 'trial' | 'doubted'> & Partial<Pick<NextThing, 'trial' | 'doubted'>>
 
 export const key = (title: string, help: string, happening: Happening | null, asks: Asks | null = null): AnswerKey => ({ title, help, happening, asks })

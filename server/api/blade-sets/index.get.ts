@@ -1,4 +1,4 @@
-import { listBladeSets } from '../../services/catalogue'
+import { listBladeSets } from '../../services/shelf'
 import { pool } from '../../startup'
 import { shopRoute } from '../../utils/api'
 

@@ -1,5 +1,5 @@
 import { bladeSetRequestSchema } from '../../../shared/requests'
-import { addBladeSet } from '../../services/catalogue'
+import { addBladeSet } from '../../services/shelf'
 import { pool } from '../../startup'
 import { shopRoute } from '../../utils/api'
 

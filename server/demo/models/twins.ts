@@ -48,6 +48,7 @@ export const SWITCH = {
       intake: { form: 'limits', minMm: 0.10, maxMm: 0.15, text: '0.10–0.15', unit: 'mm' },
       exhaust: { form: 'limits', minMm: 0.17, maxMm: 0.22, text: '0.17–0.22', unit: 'mm' },
     },
+    otherClearances: [{ role: 'exhaust', clearance: { form: 'limits', minMm: 0.20, maxMm: 0.25, text: '0.20–0.25', unit: 'mm' }, source: 'Vossel service letter S-17' }],
     adjuster: { kind: 'valve-end', pitchMm: 0.75, pitchAssumed: false, rockerRatio: 1, head: 'slot' },
     torques: { locknutNm: 13, coverNm: 10, plugNm: 13 },
     tools: '12 mm ring spanner, slot driver, 16 mm plug socket', plugGap: '0.9 mm', coverPattern: 'crosswise', gasket: 'new each time',
@@ -79,7 +80,7 @@ export const FALLOW = {
 export const SPAN = {
   maker: 'Karnok', model: 'Span 850', code: 'KS850-T', kind: 'Side-by-side',
   engine: twin(270, {
-    names: ['Front', 'Rear'], adjusterOf: role => role === 'intake' ? 'shim' : 'screw',
+    names: ['Front', 'Rear'], adjusterOf: role => role === 'intake' ? 'shim' : 'screw', shim: { diameterMm: 8.5, stepMm: 0.05 },
     strokeMm: 69.4, rodMm: 126, layout: 'overhead cam',
     cam: { checkLiftMm: 1, intakeOpensBeforeTdcDeg: 7, intakeClosesAfterBdcDeg: 37, exhaustOpensBeforeBdcDeg: 39, exhaustClosesAfterTdcDeg: 6 },
     decompressor: { kind: 'none' },

@@ -2,7 +2,7 @@
 import { definePageMeta, navigateTo, useHead, useRoute } from '#imports'
 import { NuxtLink } from '#components'
 import { computed } from 'vue'
-import { CAUTIONS, nearestStop, placeWords, STEPS, type Stage, stopHere, type Happening } from '~~/core/job'
+import { CAUTIONS, nearestStop, placeWords, setInHand, STEPS, type Stage, stopHere, type Happening } from '~~/core/job'
 import AnswerPanel from '../../../components/bench/AnswerPanel.vue'
 import AskForm from '../../../components/bench/AskForm.vue'
 import BladeAsk from '../../../components/bench/BladeAsk.vue'
@@ -10,15 +10,20 @@ import BenchHeader from '../../../components/bench/BenchHeader.vue'
 import BenchNotices from '../../../components/bench/BenchNotices.vue'
 import BenchStage from '../../../components/bench/BenchStage.vue'
 import ClashFacts from '../../../components/bench/ClashFacts.vue'
+import FigurePanel from '../../../components/bench/FigurePanel.vue'
 import ClosedPanel from '../../../components/bench/ClosedPanel.vue'
 import EvidencePanel from '../../../components/bench/EvidencePanel.vue'
 import ReasonsPanel from '../../../components/bench/ReasonsPanel.vue'
+import SetsPanel from '../../../components/bench/SetsPanel.vue'
+import ShimPanel from '../../../components/bench/ShimPanel.vue'
 import SchoolPanel from '../../../components/bench/SchoolPanel.vue'
 import SidePanels, { type MoreChoice } from '../../../components/bench/SidePanels.vue'
 import StepRail from '../../../components/bench/StepRail.vue'
 import UndoPanel from '../../../components/bench/UndoPanel.vue'
 import ValveStrip from '../../../components/bench/ValveStrip.vue'
 import ValveTabs from '../../../components/bench/ValveTabs.vue'
+import WaysPanel from '../../../components/bench/WaysPanel.vue'
+import WrenchPanel from '../../../components/bench/WrenchPanel.vue'
 import { useBench } from '../../../composables/useBench'
 import { useBenchScreen } from '../../../composables/useBenchScreen'
 import { useFrameBehind } from '../../../composables/useFrameBehind'
@@ -33,7 +38,7 @@ const outbox = useOutboxStore()
 const bench = useBench(jobId)
 const screen = useBenchScreen(bench, jobId)
 const { view, next, steps, wanted } = bench
-const { panel, bladeMm, turnDeg } = screen
+const { panel, blades, stacking, turnDeg } = screen
 const shortcutsOn = useShortcutsOn()
 
 const WHEEL: Stage = { kind: 'wheel', target: null, feelValveIds: [], cylinderId: null }
@@ -52,12 +57,12 @@ const unplaced = computed(() => view.value?.state.unplaced ?? [])
 useHead({ title: () => view.value ? `${view.value.pin.machine.name}, Wembric` : 'Bench, Wembric' })
 
 function choose(choice: MoreChoice): void {
-  if (choice === 'log' || choice === 'blade' || choice === 'evidence' || choice === 'reasons' || choice === 'school') panel.value = { kind: choice }
+  if (choice === 'log' || choice === 'blade' || choice === 'evidence' || choice === 'reasons' || choice === 'school' || choice === 'sets' || choice === 'wrench' || choice === 'ways') panel.value = { kind: choice }
   else if (choice.startsWith('set:')) void screen.record({ type: 'set-chosen', payload: { valveId: choice.slice(4) } })
   else panel.value = { kind: 'ask', asks: choice as 'finding' }
 }
-function chooseBlade(mm: number): void {
-  bladeMm.value = mm
+function chooseBlades(engravedMm: number[]): void {
+  blades.value = engravedMm
   panel.value = { kind: 'keys' }
 }
 const back = () => { panel.value = { kind: 'keys' } }
@@ -65,7 +70,7 @@ const nextValve = () => {
   const ids = screen.strip.value.map(v => v.valveId)
   wanted.value = ids[(ids.indexOf(screen.activeValve.value ?? '') + 1) % ids.length] ?? null
 }
-const show = (kind: 'more' | 'log' | 'help' | 'evidence' | 'reasons') => { panel.value = panel.value.kind === kind ? { kind: 'keys' } : { kind } }
+const show = (kind: 'more' | 'log' | 'help' | 'evidence' | 'reasons' | 'sets' | 'wrench') => { panel.value = panel.value.kind === kind ? { kind: 'keys' } : { kind } }
 
 useKeys({
   ...Object.fromEntries([1, 2, 3, 4].map(n => [String(n), () => screen.press(n - 1)])),
@@ -74,6 +79,9 @@ useKeys({
   '[': () => { if (turnDeg.value !== null) turnDeg.value -= 5 }, ']': () => { if (turnDeg.value !== null) turnDeg.value += 5 },
   'u': () => screen.undo(), 'v': nextValve, 'm': () => show('more'), 'l': () => show('log'), '?': () => show('help'), 'Escape': back,
   'e': () => screen.isOpen.value ? show('evidence') : false, 'w': () => show('reasons'),
+  'x': () => screen.isOpen.value && view.value?.pin.otherSets.length ? show('sets') : false, 't': () => screen.isOpen.value ? show('wrench') : false,
+  '+': () => { if (next.value?.trial) stacking.value = !stacking.value },
+  'o': () => { document.querySelector<HTMLInputElement>('#slot-hour')?.focus() },
   's': () => { if (next.value?.trial) panel.value = { kind: 'blade' } },
   'c': () => acknowledged.value ? false : acknowledge(), 'b': () => navigateTo('/'),
   'g': () => { if (gate.value && screen.isOpen.value) panel.value = { kind: 'ask', asks: 'reason' } },
@@ -92,22 +100,31 @@ const stopWords = computed(() => {
     <StepRail class="rail" :steps="steps" :caution="CAUTIONS[step]" :acknowledged="acknowledged" @acknowledge="acknowledge" />
     <ValveTabs class="tabs" :valves="screen.strip.value" :active="screen.activeValve.value" @choose="wanted = $event" />
     <section class="stage" aria-label="Engine">
-      <BenchStage v-if="shown" :view="shown.view" :stage="shown.stage" :without-words="shown.withoutWords" :blade-mm="bladeMm" :turn-deg="turnDeg" :top-mm="shown.topMm" :strip="shown.strip" :stop-words="stopWords" @blade="bladeMm = $event" @turn="turnDeg = $event" />
+      <BenchStage v-if="shown" :view="shown.view" :stage="shown.stage" :without-words="shown.withoutWords" :chosen="screen.chosenStack.value" :stacking="stacking" :turn-deg="turnDeg" :top-mm="shown.topMm" :strip="shown.strip" :stop-words="stopWords" @blade="screen.tapBlade($event)" @stack="stacking = !stacking" @sets="show('sets')" @turn="turnDeg = $event" />
     </section>
     <aside class="panel" aria-label="Next">
-      <BenchNotices :expired="session.expired" :to-send="bench.toSend.value" :refused="refused" :unplaced="unplaced" :engine="view.pin.spec.engine" @sign-in="signOutAndIn" @discard="outbox.discard($event)" @place="(id, when) => screen.record({ type: 'placed', payload: { eventId: id, when } } as Happening)" />
+      <h1 v-if="panel.kind !== 'keys'" class="hidden-words">{{ view.pin.machine.name }}</h1>
+      <BenchNotices :expired="session.expired" :to-send="bench.toSend.value" :refused="refused" :unplaced="unplaced" :pin="view.pin" @sign-in="signOutAndIn" @discard="outbox.discard($event)" @place="(id, when) => screen.record({ type: 'placed', payload: { eventId: id, when } } as Happening)" />
       <ClosedPanel v-if="!screen.isOpen.value && panel.kind === 'keys'" :state="view.state" :job-id="jobId" :is-lead="session.isLead" @record="screen.record($event)" />
       <template v-else-if="panel.kind === 'keys'">
         <AnswerPanel v-if="screen.clash.value" label="An answer does not fit" :instruction="`These cannot ${screen.clash.value.against.length > 1 ? 'all' : 'both'} be so`" why="" :keys="screen.clashKeys.value" :passable="false" @press="screen.press($event)"><ClashFacts :clash="screen.clash.value" /></AnswerPanel>
-        <AnswerPanel v-else :label="next.label" :instruction="screen.instruction.value" :why="next.why" :keys="screen.keys.value" :passable="gate !== null && !next.keys.some(k => k.asks === 'reason')" @press="screen.press($event)" @pass="panel = { kind: 'ask', asks: 'reason' }" />
+        <AnswerPanel v-else :label="next.label" :instruction="screen.instruction.value" :why="next.why" :keys="screen.keys.value" :passable="gate !== null && !next.keys.some(k => k.asks === 'reason')" @press="screen.press($event)" @pass="panel = { kind: 'ask', asks: 'reason' }">
+          <p class="why">{{ next.why }}</p>
+          <p v-if="next.doubted.length" class="doubted">Take back:<button v-for="d in next.doubted" :key="d.eventId" type="button" class="quiet" @click="screen.retractId(d.eventId)">{{ d.words }}</button></p>
+        </AnswerPanel>
       </template>
-      <AskForm v-else-if="panel.kind === 'ask'" :key="panel.asks" :asks="panel.asks" :step="step" :gate="gate" @done="screen.record($event)" @back="back" />
-      <BladeAsk v-else-if="panel.kind === 'blade'" :blades-mm="view.pin.bladeSet.bladesMm" :set-name="view.pin.bladeSet.name" :unit="view.pin.bladeSet.unit" @done="chooseBlade" @back="back" />
-      <UndoPanel v-else-if="panel.kind === 'undo'" :event="panel.event" :engine="view.pin.spec.engine" @retract="(e, how) => screen.retract(e, how)" @back="back" />
+      <AskForm v-else-if="panel.kind === 'ask'" :key="panel.asks" :asks="panel.asks" :step="step" :gate="gate" :valve-id="screen.activeValve.value" :unit="view.pin.unit" @done="screen.record($event)" @back="back" />
+      <BladeAsk v-else-if="panel.kind === 'blade'" :set="setInHand(view)" @done="chooseBlades" @back="back" />
+      <SetsPanel v-else-if="panel.kind === 'sets'" :view="view" @choose="screen.record({ type: 'blades-taken', payload: { set: $event } })" @back="back" />
+      <WrenchPanel v-else-if="panel.kind === 'wrench'" :view="view" @record="screen.record($event)" @back="back" />
+      <WaysPanel v-else-if="panel.kind === 'ways'" :view="view" @record="screen.record($event)" @back="back" />
+      <FigurePanel v-else-if="panel.kind === 'figure' && next.stage.kind === 'figures'" :view="view" :role="next.stage.role" :is-lead="session.isLead" @record="screen.record($event)" @back="back" />
+      <ShimPanel v-else-if="(panel.kind === 'shim-read' || panel.kind === 'shim-size') && next.stage.kind === 'shims'" :view="view" :valve-id="next.stage.valveId" :kind="panel.kind" @record="screen.record($event)" @back="back" />
+      <UndoPanel v-else-if="panel.kind === 'undo'" :event="panel.event" :pin="view.pin" @retract="(e, how) => screen.retract(e, how)" @back="back" />
       <EvidencePanel v-else-if="panel.kind === 'evidence'" :view="view" @record="screen.record($event)" @back="back" />
       <ReasonsPanel v-else-if="panel.kind === 'reasons'" :view="view" :without="screen.without.value" @see="screen.without.value = $event" @retract="screen.retractId($event)" @back="back" />
       <SchoolPanel v-else-if="panel.kind === 'school'" :view="view" :favourite="session.shop?.favouriteSchool ?? null" @choose="screen.record({ type: 'school-chosen', payload: { school: $event } })" @back="back" />
-      <SidePanels v-else :kind="panel.kind" :view="view" :log="bench.log.value" :settable="screen.settable.value" :shortcuts-on="shortcutsOn" :trying-blade="next.trial !== null" @back="back" @choose="choose" @retract="screen.retract($event)" @shortcuts="shortcutsOn = !shortcutsOn" />
+      <SidePanels v-else-if="panel.kind === 'more' || panel.kind === 'log' || panel.kind === 'help'" :kind="panel.kind" :view="view" :log="bench.log.value" :settable="screen.settable.value" :shortcuts-on="shortcutsOn" :trying-blade="next.trial !== null" @back="back" @choose="choose" @retract="screen.retract($event)" @shortcuts="shortcutsOn = !shortcutsOn" />
       <footer v-if="panel.kind === 'keys'" class="foot" :class="{ finding }">
         <p><b>Last</b> {{ screen.evidence.value }}</p>
         <template v-if="finding"><button type="button" class="quiet" title="E" @click="show('evidence')">Something else</button><button type="button" class="quiet" title="W" @click="show('reasons')">Why?</button></template>
@@ -133,6 +150,7 @@ const stopWords = computed(() => {
 .panel > :deep(.ask), .panel > :deep(.side), .panel > :deep(.undo), .panel > :deep(.closed) { grid-row: 2 / 6; }
 .foot { grid-row: 5; align-self: end; border-top: 1px solid var(--line); margin-top: 10px; padding-top: 12px; display: grid; grid-template-columns: minmax(0, 1fr) auto auto; gap: 10px; align-items: center; }
 .foot p { font-size: 15.5px; line-height: 1.25; color: var(--ink2); overflow: hidden; display: -webkit-box; -webkit-line-clamp: 2; line-clamp: 2; -webkit-box-orient: vertical; } .foot b { color: var(--ink); }
+.why { font-size: 17px; line-height: 22px; color: var(--ink2); margin-top: 8px; } .doubted { display: flex; flex-wrap: wrap; gap: 6px; align-items: center; margin-top: 6px; font: 600 15px/1 var(--figures); }
 .phone-caution, .tabs { display: none !important; }
 .waiting { padding: 80px 40px; display: grid; gap: 14px; justify-items: start; max-width: 640px; }
 @media (max-width: 1100px) { .bench { grid-template-columns: 150px minmax(0, 1fr) 340px; } .panel { padding-inline: 16px; } .foot.finding .quiet { padding: 0 4px; font-size: 14px; } .foot.finding kbd { display: none; } }

@@ -1,0 +1,26 @@
+import { FigureError, MM_PER_INCH, snapMm } from '../units'
+
+/** Fine and coarse pitches of the screws that rockers have, in mm. Source: ISO 261. */
+const METRIC: Record<string, number[]> = { M4: [0.7, 0.5], M5: [0.8, 0.5], M6: [1, 0.75], M7: [1, 0.75], M8: [1.25, 1] }
+/** Threads to the inch. Source: ASME B1.1, UNC and UNF. */
+const UNIFIED: Record<string, number[]> = { '10': [24, 32], '1/4': [20, 28], '5/16': [18, 24] }
+
+/**
+ * The pitch of a thread as it is written: “M6×0.75”, “M6” (coarse), “10-32”, “1/4-28”, or a pitch in mm.
+ * @returns mm
+ * @throws FigureError for one that the standards do not have: what they have is named
+ */
+export function parsePitch(text: string): number {
+  const plain = text.trim().replace(',', '.').replace(/\s+/g, '')
+  if (/^\d*\.?\d+(mm)?$/i.test(plain)) return snapMm(Number.parseFloat(plain))
+  const metric = /^(M\d+)(?:[x×](\d*\.?\d+))?$/i.exec(plain)
+  const known = metric && METRIC[metric[1]!.toUpperCase()]
+  if (known) {
+    const pitch = metric[2] === undefined ? known[0]! : Number(metric[2])
+    if (known.includes(pitch)) return pitch
+    throw new FigureError(text, `is no pitch of ${metric[1]!.toUpperCase()}. ISO 261 has ${known.join(' and ')} mm. A pitch of its own may be typed in mm.`)
+  }
+  const unified = /^(?:No\.?)?(10|1\/4|5\/16)-(\d+)$/i.exec(plain)
+  if (unified && UNIFIED[unified[1]!]!.includes(Number(unified[2]))) return snapMm(MM_PER_INCH / Number(unified[2]))
+  throw new FigureError(text, 'is no thread known here. Type it such as M6×0.75 or 10-32, or the pitch in mm.')
+}

@@ -1,0 +1,29 @@
+import type { Place } from '../engine'
+import { type Trial, went } from '../feeler'
+import { movesCrank, type Noted, type Observation } from '../position'
+import { type JobState, presentReading, type ValveState } from './state'
+
+/** Takes an observation up for `locate`. A moved crank starts every reading that is under way again. */
+export function note(state: JobState, id: string, observation: Observation): void {
+  state.noted.push({ id, observation })
+  if (movesCrank(observation)) {
+    state.places++
+    state.markCheckedFor = null
+    for (const valve of state.valves) restart(valve)
+  }
+  if (observation.kind !== 'blade' && observation.kind !== 'screw-set') state.freshPlace = true
+}
+
+/** The trials made so far no longer speak of the present gap. A verdict that was reached stays on record; a half-made one is dropped. */
+function restart(valve: ValveState): void {
+  const reading = presentReading(valve)
+  if (reading && !readingStands(reading.trials)) valve.readings = valve.readings.filter(r => r !== reading)
+}
+/** Whether trials bound the gap from both sides, so that they are a reading and not a beginning. */
+export const readingStands = (trials: Trial[]): boolean => trials.some(t => t.feel === 'drag' || t.feel === 'pinched') || (trials.some(went) && trials.some(t => !went(t)))
+
+/** What the crank was last said to stand at, or null. */
+export function lastPlaceIn(noted: Noted[]): Place | null {
+  const last = noted.findLast(({ observation: o }) => o.kind === 'move' || o.kind === 'turns' || o.kind === 'watched' || o.kind === 'seen')?.observation
+  return last?.kind === 'seen' ? last.place : last && 'to' in last ? last.to : null
+}

@@ -1,0 +1,38 @@
+import { type Clearance, type Engine, type OtherClearance, type Role, ROLES } from '../engine'
+import { spanOf } from '../feeler'
+import { formatLength } from '../units'
+import type { JobState } from './state'
+
+/** Two figures are one spec in two roundings when they differ by no more than this: 6 thou and 0.15 mm. */
+const ROUNDING_MM = 0.005
+
+/** Figures that are printed for a role beside the spec's own and do not say the same. */
+export function disagreeing({ clearance, otherClearances }: Pick<Engine, 'clearance' | 'otherClearances'>, role: Role): OtherClearance[] {
+  const own = spanOf(clearance[role])
+  return otherClearances.filter(other => other.role === role).filter(({ clearance: c }) => {
+    const { minMm, maxMm } = spanOf(c)
+    return Math.abs(minMm - own.minMm) > ROUNDING_MM || Math.abs(maxMm - own.maxMm) > ROUNDING_MM
+  })
+}
+
+/** Roles for which two figures disagree and no lead has settled which one stands. */
+export const unsettledRoles = (engine: Engine, { figures }: Pick<JobState, 'figures'>): Role[] =>
+  ROLES.filter(role => !figures[role] && disagreeing(engine, role).length > 0)
+
+/** A clearance with both units: "0.10–0.14 mm (3.9–5.5 thou)". */
+export function clearanceWords(clearance: Clearance): string {
+  const { minMm, maxMm } = spanOf(clearance)
+  const span = (unit: 'mm' | 'thou') => minMm === maxMm ? formatLength(minMm, unit) : `${formatLength(minMm, unit)}–${formatLength(maxMm, unit)}`
+  return `${span('mm')} mm (${span('thou')} thou)`
+}
+
+/**
+ * Whether a figure may stand for a role where two are printed: it must lie between them, ends included.
+ * @returns null, or in words why not and what to do
+ */
+export function figureRefused(engine: Engine, role: Role, clearance: Clearance): string | null {
+  const printed = [engine.clearance[role], ...disagreeing(engine, role).map(o => o.clearance)].map(spanOf)
+  const [least, most] = [Math.min(...printed.map(s => s.minMm)), Math.max(...printed.map(s => s.maxMm))]
+  const { minMm, maxMm } = spanOf(clearance)
+  return minMm < least || maxMm > most ? `${clearanceWords(clearance)} lies outside both printed figures, ${formatLength(least, 'mm')} to ${formatLength(most, 'mm')} mm. Choose inside them, or change the spec.` : null
+}

@@ -1,0 +1,111 @@
+import { degreesFor } from '../adjuster'
+import { leavesOf, stackNamed, thickness, type Trial, trialName, went } from '../feeler'
+import { movesCrank } from '../position'
+import { lastPlaceIn } from './crank-work'
+import type { JobEvent, Payload } from './event'
+import { type JobPin, setNamed } from './pin'
+import { type JobState, presentReading, type ValveState } from './state'
+
+/** A trial as the blades of its set make it: how thick they truly are, what is engraved on them, how far they may be off. */
+function trialOf(pin: JobPin, id: string, { bladesMm, set, feel }: Payload<'trial'>): Trial {
+  const blades = setNamed(pin, set ?? null)
+  const stack = stackNamed(blades, bladesMm)
+  return { id, bladesMm: stack.bladesMm, engravedMm: bladesMm, set: blades.name, feel, name: trialName(bladesMm, blades.unit, pin.unit), errorMm: stack.errorMm, doubt: stack.doubt }
+}
+
+/** Takes a trial up: what was done to the gap before it, the reading that it belongs to, and what the blade says of the crank. */
+export function trial(pin: JobPin, state: JobState, valve: ValveState, { id, personId }: JobEvent, payload: Payload<'trial'>): void {
+  const { valveId, after } = payload
+  if (after) changeGap(state, valve, id, after)
+  let reading = presentReading(valve)
+  if (reading && reading.place !== state.places) {
+    // measured again after the crank moved: the new trials stand alone
+    valve.readings = valve.readings.filter(r => r !== reading)
+    reading = undefined
+  }
+  if (!reading) valve.readings.push(reading = { valveId, phase: valve.phase, round: valve.round, place: state.places, at: lastPlaceIn(state.noted), trials: [], personId: null })
+  if (state.freshPlace) state.markCheckedFor = valveId
+  const made = trialOf(pin, id, payload)
+  reading.trials.push(made)
+  reading.personId = personId
+  if (valve.phase === 'before lock') tryAt(valve).push(made)
+  valve.lookAgain = false
+  state.freshPlace = false
+  bladeSpeaks(pin, state, valve, made, leavesOf(setNamed(pin, payload.set ?? null))[0]?.mm ?? 0)
+}
+
+/** The trials made at the screw's present angle in this round. */
+function tryAt(valve: ValveState): Trial[] {
+  let here = valve.tries.at(-1)
+  if (here?.round !== valve.round || here.screwDeg !== valve.screwDeg) valve.tries.push(here = { round: valve.round, screwDeg: valve.screwDeg, trials: [] })
+  return here.trials
+}
+
+/**
+ * A blade that goes feels as slack does. The thinnest one refused is no play, unless the screw was moved here: then it tells
+ * of the screw. But a screw opened, or a shim thinner, by more than any valve lacks, and a blade still refused: then the valve
+ * is not closed.
+ */
+function bladeSpeaks(pin: JobPin, state: JobState, valve: ValveState, made: Trial, thinnest: number): void {
+  const screwMovedHere = state.noted.slice(state.noted.findLastIndex(n => movesCrank(n.observation)) + 1)
+    .some(n => n.observation.kind === 'screw-set' && n.observation.valveId === valve.valveId)
+  const openedMm = -valve.screwDeg / degreesFor(pin.spec.engine.adjuster, 1) + thinnerBy(valve)
+  const openedInVain = openedMm - valve.lastWent.openedMm > thickness(made) - valve.lastWent.mm + MOST_LACKING_MM
+  if (went(made)) valve.lastWent = { mm: thickness(made), openedMm }
+  if (openedInVain && !went(made)) state.noted.push({ id: `${made.id}:vain`, observation: { kind: 'rocker', valveId: valve.valveId, slack: false } })
+  if (went(made) || openedInVain || (thickness(made) <= thinnest && !screwMovedHere))
+    state.noted.push({ id: made.id, observation: { kind: 'blade', valveId: valve.valveId, went: went(made), again: refusedBefore(state, valve.valveId) } })
+}
+/** How much thinner the shim is than the one that was found. */
+const thinnerBy = ({ shim }: ValveState): number => {
+  const [old, now] = [shim.measuredMm ?? shim.engravedMm, shim.fitted.at(-1)?.mm]
+  return old !== null && now !== undefined ? old - now : 0
+}
+
+/** Whether the thinnest blade was refused by this valve at an earlier place, its screw not moved since. */
+function refusedBefore(state: JobState, valveId: string): boolean {
+  const here = state.noted.findLastIndex(n => movesCrank(n.observation))
+  const screw = state.noted.findLastIndex(n => n.observation.kind === 'screw-set' && n.observation.valveId === valveId)
+  return state.noted.some(({ observation: o }, i) => i > screw && i < here && o.kind === 'blade' && o.valveId === valveId && !o.went)
+}
+/** No valve is set this far below no clearance. From memory. */
+const MOST_LACKING_MM = 0.15
+
+export function loosen(valve: ValveState, slotDeg: number | null = null): void {
+  // the slot's place is cumulative from the first time that it was noted
+  if (slotDeg !== null) valve.slotFromDeg = slotDeg - valve.screwDeg
+  valve.nut = 'loose'
+  valve.phase = 'before lock'
+  valve.round++
+}
+
+export function changeGap(state: JobState, valve: ValveState, id: string, change: NonNullable<Payload<'trial'>['after']>): void {
+  state.lastChange = change.kind
+  if (change.kind === 'screw') {
+    if (valve.nut !== 'loose') loosen(valve)
+    valve.screwDeg += change.deg
+    valve.moves.push({ round: valve.round, deg: change.deg, screwDeg: valve.screwDeg })
+    state.noted.push({ id: `${id}:screw`, observation: { kind: 'screw-set', valveId: valve.valveId } })
+    state.proving = false
+  }
+  else if (change.kind === 'nipped') {
+    valve.nut = 'nipped'
+    valve.phase = 'nipped'
+  }
+  else {
+    valve.nut = 'locked'
+    valve.phase = 'torqued'
+    valve.torqueNm = change.torqueNm
+    valve.torquedBy = change.by ?? null
+  }
+  valve.readings = valve.readings.filter(r => !(r.phase === valve.phase && r.round === valve.round))
+}
+
+/** Another shim is in: its valve is measured anew once the cam is back, as after a lock. */
+export function shimFitted(state: JobState, valve: ValveState, fitted: Omit<Payload<'shim-fitted'>, 'valveId'>): void {
+  valve.shim.fitted.push({ mm: fitted.mm, from: fitted.from, fromValveId: fitted.fromValveId })
+  valve.round++
+  valve.phase = 'torqued'
+  state.camOut = true
+  state.proving = false
+}

@@ -1,0 +1,2 @@
+export * from './reuse-shims'
+export * from './shim'

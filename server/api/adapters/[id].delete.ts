@@ -1,0 +1,5 @@
+import { removeAdapter } from '../../services/shelf'
+import { pool } from '../../startup'
+import { idOf, shopRoute } from '../../utils/api'
+
+export default shopRoute(null, ({ event, person }) => removeAdapter(pool(), person.shopId, idOf(event)), 'lead')

@@ -1,0 +1,5 @@
+import { removeWrench } from '../../services/shelf'
+import { pool } from '../../startup'
+import { idOf, shopRoute } from '../../utils/api'
+
+export default shopRoute(null, ({ event, person }) => removeWrench(pool(), person.shopId, idOf(event)), 'lead')

@@ -105,3 +105,18 @@ test('an answer to a job that was closed elsewhere is refused, stays visible, an
   await page.getByRole('button', { name: 'Discard it' }).click()
   await expect(page.getByRole('alert')).toHaveCount(0)
 })
+
+test('the sheet says which answers are still on their way, and takes them in as they come', async ({ page }) => {
+  await signIn(page)
+  const job = await newJob(page, 'Minnow 125')
+  await page.goto(`/jobs/${job}`)
+  await expect(instruction(page)).toBeVisible()
+  await page.route('**/api/jobs/*/events', route => route.request().method() === 'POST' ? route.abort() : route.continue())
+  const asked = await workUntil(page, 'Take the spark plug', gaps())
+  await page.goto(`/jobs/${job}/sheet`)
+  await expect(page.getByRole('status')).toContainText(`${asked.length} answers are still on the way`)
+  await expect(page.locator('article.sheet')).not.toContainText('rested 12 h')
+  await page.unroute('**/api/jobs/*/events')
+  await expect(page.getByRole('status')).toHaveCount(0)
+  await expect(page.locator('article.sheet')).toContainText('rested')
+})

@@ -54,6 +54,7 @@ test('a wrench out of its scale is not taken; one with a crow’s-foot says what
   await expect(page.locator('.panel .why')).toContainText('Set Bench beam to 84 lbf·in')
   await expect(page.locator('.panel .why')).toContainText('was due for calibration')
   await hand.step()
+  await saved(page)
   await page.goto(`/jobs/${hand.jobId}/sheet`)
   await expect(page.locator('article.sheet')).toContainText('set to 9.5 N·m on Bench beam with Crow’s-foot, 10 mm')
 })

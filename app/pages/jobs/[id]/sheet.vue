@@ -1,10 +1,11 @@
 <script setup lang="ts">
 import { definePageMeta, useHead, useRoute } from '#imports'
 import { NuxtLink } from '#components'
-import { onMounted, ref } from 'vue'
+import { computed, onMounted, ref, watch } from 'vue'
 import type { SheetResponse } from '~~/shared/responses'
 import JobSheet from '../../../components/sheet/JobSheet.vue'
 import { useForm } from '../../../composables/useForm'
+import { useOutboxStore } from '../../../stores/outbox'
 import { useSessionStore } from '../../../stores/session'
 import { api } from '../../../utils/api'
 
@@ -15,6 +16,11 @@ const form = useForm()
 const given = ref<SheetResponse | null>(null)
 const load = async () => { given.value = await form.send(() => api.get<SheetResponse>(`/api/jobs/${jobId}/sheet`)) }
 onMounted(load)
+
+// answers still on their way from this device come onto the sheet as the shop takes them
+const outbox = useOutboxStore()
+const onTheirWay = computed(() => outbox.waiting.filter(w => w.jobId === jobId && w.shopId === session.shop?.id && !w.refused).length)
+watch(onTheirWay, (left, before) => left < before ? void load() : undefined)
 useHead({ title: () => given.value ? `Job sheet ${given.value.sheet.number}` : 'Job sheet, Wembric' })
 const print = () => window.print()
 
@@ -36,6 +42,7 @@ function download(): void {
       <span v-if="given?.earlier.length">Signed before: {{ given.earlier.length }}</span>
     </nav>
     <p v-if="form.failed.value" class="said" role="alert">{{ form.failed.value }} <button type="button" class="link" @click="load">Try again</button></p>
+    <p v-else-if="onTheirWay" class="said" role="status">{{ onTheirWay === 1 ? 'An answer is' : `${onTheirWay} answers are` }} still on the way to the shop, and not on this sheet yet.</p>
     <p v-else-if="!given" class="said" role="status">Fetching the sheet …</p>
     <JobSheet v-if="given" :sheet="given.sheet" :shop="given.shop" :time-zone="session.shop?.timeZone ?? 'UTC'" :signed="given.signed" />
   </main>

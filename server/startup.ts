@@ -2,6 +2,7 @@ import type { Pool } from './database/query'
 import { migrate } from './database/migrate'
 import { databaseSettings, openPool } from './database/pool'
 import { loadDemo } from './demo'
+import { indexOlderModels } from './repositories/models'
 import { countShops, halfLoadedDemo, removeHalfLoadedDemo } from './repositories/shops'
 
 let opened: Pool | null = null
@@ -13,6 +14,7 @@ export const pool = (): Pool => opened ??= openPool(databaseSettings(process.env
 async function prepare(): Promise<void> {
   const applied = await migrate(databaseSettings(process.env, 'migration'), process.env.WEMBRIC_ROOT ?? process.cwd())
   if (applied.length) console.warn(`Migrated: ${applied.join(', ')}`)
+  await indexOlderModels(pool())
   const half = await halfLoadedDemo(pool())
   if (half) await removeHalfLoadedDemo(pool(), half.id)
   if (process.env.WEMBRIC_DEMO === '1' && await countShops(pool()) === 0) await loadDemo(pool(), new Date())

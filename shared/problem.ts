@@ -1,3 +1,5 @@
+import type { Doubt } from '../core/spec'
+
 /** An error on the wire, RFC 9457: a title for a person, details, and the field where there is one. */
 export interface ProblemBody {
   type: string
@@ -8,4 +10,6 @@ export interface ProblemBody {
   fields?: { field: string, message: string }[]
   /** A short code where a program must tell one refusal from another. */
   code?: string
+  /** Figures that may be slips, for the code “doubts”: each is answered, or the figure is put right. */
+  doubts?: Doubt[]
 }

@@ -2,7 +2,6 @@ import { z } from 'zod'
 import { bladeSetSchema, TARGET_SCHOOLS } from '../core/feeler'
 import { BLADE_HABITS } from '../core/job/pin'
 import { adapterSchema, wrenchSchema } from '../core/torque'
-import { engineSchema } from '../core/engine'
 import { engravedShim } from '../core/shim'
 import { SCHOOLS } from '../core/stops'
 
@@ -31,10 +30,6 @@ export const shopSchema = z.object({
   bladeHabit: z.enum(BLADE_HABITS, { error: 'Choose where the blade is while the nut is locked.' }),
   pairToProve: z.boolean({ error: 'Say whether a proof must be a pair.' }),
 }).partial()
-
-export const modelSchema = z.object({
-  maker: text(60, 'the maker'), model: text(60, 'the model'), code: optional(40), kind: optional(40), engine: engineSchema,
-})
 
 export const bladeSetRequestSchema = bladeSetSchema
 export const wrenchRequestSchema = wrenchSchema
@@ -73,6 +68,5 @@ export const openJobSchema = z.object({
 export type ShopRequest = z.infer<typeof shopSchema>
 export type SetupRequest = z.infer<typeof setupSchema>
 export type PersonRequest = z.infer<typeof personSchema>
-export type ModelRequest = z.infer<typeof modelSchema>
 export type MachineRequest = z.infer<typeof machineSchema>
 export type OpenJobRequest = z.infer<typeof openJobSchema>

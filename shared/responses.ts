@@ -1,5 +1,4 @@
 import type { BladeSet, TargetSchool, Verdict } from '../core/feeler'
-import type { Engine } from '../core/engine'
 import type { BayColumn, BladeHabit, JobEvent, JobPin, Sheet } from '../core/job'
 import type { School } from '../core/stops'
 import type { Adapter, Wrench } from '../core/torque'
@@ -30,7 +29,6 @@ export interface BayCard {
 export interface BayResponse { today: string, cards: BayCard[], now: string }
 
 export interface MachineRow { id: number, name: string, tag: string, owner: string, modelId: number, model: string, kind: string, meterUnit: MeterUnit, lastMeter: number | null, openJobId: number | null, revision: number | null, status: 'approved' | 'draft' | null }
-export interface ModelRow { id: number, maker: string, model: string, code: string, kind: string, revision: number, status: 'approved' | 'draft', source: string, sourceDate: string, author: string, engine: Engine, revisionId: number }
 export type BladeSetRow = BladeSet & { id: number }
 export type WrenchRow = Wrench & { id: number }
 export type AdapterRow = Adapter & { id: number }

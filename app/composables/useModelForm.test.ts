@@ -1,34 +1,8 @@
 import { describe, expect, it } from 'vitest'
 import { nextTick } from 'vue'
-import { parseClearance, parseMarks, parseStops } from './model-text'
+import { doubtsOf } from '~~/core/spec'
+import { DUET } from '~~/server/demo/models/twins'
 import { FIRING_CHOICES, useModelForm } from './useModelForm'
-
-describe('a clearance as it is typed', () => {
-  it.each([
-    ['0.08–0.12', 'mm', { form: 'limits', minMm: 0.08, maxMm: 0.12, unit: 'mm' }], ['0,08 - 0,12 mm', 'thou', { form: 'limits', minMm: 0.08, maxMm: 0.12, unit: 'mm' }],
-    ['3-5 thou', 'mm', { form: 'limits', minMm: 0.0762, maxMm: 0.127, unit: 'thou' }], ['0.16 ± 0.03', 'mm', { form: 'tolerance', figureMm: 0.16, toleranceMm: 0.03 }],
-    ['.004 in', 'mm', { form: 'bare', figureMm: 0.1016, unit: 'in' }], ['6', 'thou', { form: 'bare', figureMm: 0.1524, unit: 'thou' }], ['0.1 +/- 0.02', 'mm', { form: 'tolerance', figureMm: 0.1, toleranceMm: 0.02 }],
-  ] as const)('%s, a bare figure being %s', (text, unit, wanted) => expect(parseClearance(text, unit)).toMatchObject({ ...wanted, text: text.trim() }))
-  it.each(['', 'about ten', '0.1–', '0.1 ± x'])('refuses “%s”', text => expect(() => parseClearance(text, 'mm')).toThrow())
-})
-
-describe('marks as they are typed', () => {
-  it('reads letters and degrees', () => expect(parseMarks('T 0, F 346; A 330°')).toEqual([{ letter: 'T', angleDeg: 0, kind: 'top' }, { letter: 'F', angleDeg: 346, kind: 'fire' }, { letter: 'A', angleDeg: 330, kind: 'advance' }]))
-  it('none is none', () => expect(parseMarks(' ')).toEqual([]))
-  it('says how to type one', () => expect(() => parseMarks('T')).toThrow(/letter and degrees/))
-})
-
-describe('a maker’s stops as they are typed', () => {
-  const twin = { cylinders: [{ id: 'l', name: 'Left', firingAngleDeg: 0 }, { id: 'r', name: 'Right', firingAngleDeg: 270 }], marks: [{ letter: 'P', angleDeg: 14, kind: 'top' as const }] }
-  const valves = [{ id: 'li', name: 'Left intake' }, { id: 're', name: 'Right exhaust' }]
-  it.each([
-    ['14 P: left intake', { crankDeg: 14, place: { kind: 'mark', markIndex: 0 }, valveIds: ['li'] }],
-    ['270° top Right : Left intake, right exhaust', { crankDeg: 270, place: { kind: 'piston-top', cylinderId: 'r' }, valveIds: ['li', 're'] }],
-    ['31 rod 6 mm Left: left intake', { crankDeg: 31, place: { kind: 'rod-drop', dropMm: 6, cylinderId: 'l' }, valveIds: ['li'] }],
-    ['0 sign 1: left intake', { crankDeg: 0, place: { kind: 'cam-mark', camMarkIndex: 0 }, valveIds: ['li'] }],
-  ])('%s', (text, wanted) => expect(parseStops(text, twin, valves)).toEqual([wanted]))
-  it.each([['P: left intake', /degrees, place, colon/], ['14 Z: left intake', /no place of this engine/], ['14 top Rear: left intake', /no cylinder here/], ['14 P: middle intake', /no valve here/]])('refuses “%s” and says how', (text, words) => expect(() => parseStops(text, twin, valves)).toThrow(words))
-})
 
 describe('the form', () => {
   const filled = () => {
@@ -48,7 +22,7 @@ describe('the form', () => {
   })
   it('a twin by its firing interval: names, angles, valves of each, shims where they are', async () => {
     const form = filled()
-    form.spec.firing = FIRING_CHOICES.find(c => c.label.startsWith('180°'))!.value
+    form.firing.value = FIRING_CHOICES.find(c => c.label.startsWith('180°'))!.value
     await nextTick()
     Object.assign(form.spec, { marks: 'T L 0, F 347, T R 180', markWindow: 'the rotor window', intakeBy: 'shim', shimDiameter: '9,5', others: 'exhaust 0.13–0.17; Bulletin 4', stops: '0 T L: left intake, left exhaust\n180 T R: right intake, right exhaust', decompressor: 'arc', heldOn: 'right' })
     const engine = form.engine()
@@ -62,16 +36,32 @@ describe('the form', () => {
   })
   it('closing before opening is refused at the cam, a decompressor on no cylinder at its field', () => {
     const form = filled()
-    Object.assign(form.spec, { camKnown: true, io: '-60', ic: '-60', eo: '40', ec: '10' })
+    Object.assign(form.spec, { checkLift: '1', io: '-60', ic: '-60', eo: '40', ec: '10' })
     expect(form.engine()).toBeNull()
-    expect(form.wrong.cam).toMatch(/signs/)
-    Object.assign(form.spec, { camKnown: false, decompressor: 'arc', heldOn: 'Middle' })
+    expect(form.wrong.ic).toMatch(/signs/)
+    Object.assign(form.spec, { checkLift: '', io: '', ic: '', eo: '', ec: '', decompressor: 'arc', heldOn: 'Middle' })
     expect(form.engine()).toBeNull()
     expect(form.wrong.heldOn).toMatch(/no cylinder/)
   })
   it('four valves get names and places of their own', () => {
     const form = filled()
-    form.spec.valves = 4
+    form.spec.valves = '4'
     expect(form.engine()?.valves.map(v => v.name)).toEqual(['Intake 1', 'Intake 2', 'Exhaust 1', 'Exhaust 2'])
+  })
+  it('is filled from an engine and gives the same engine back, but for what is changed', () => {
+    const form = useModelForm()
+    form.fill(DUET.engine)
+    expect(form.engine()).toEqual(DUET.engine)
+    form.spec.exhaust = '0.10–0.14'
+    expect(form.engine()).toEqual({ ...DUET.engine, clearance: { ...DUET.engine.clearance, exhaust: { form: 'limits', minMm: 0.1, maxMm: 0.14, text: '0.10–0.14', unit: 'mm' } } })
+  })
+  it('asks about an odd figure at its field until it is answered', () => {
+    const form = filled()
+    form.spec.plug = '120'
+    const engine = form.engine()!
+    expect(form.doubtAt('plug')?.says).toMatch(/Was 12 N·m/)
+    form.answered.value = doubtsOf(engine).map(d => d.id)
+    expect(form.doubtAt('plug')).toBeUndefined()
+    expect(form.open()).toEqual([])
   })
 })

@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest'
 import type { Adjuster } from '../engine'
 import { clockMinutes, degreesFor, gapPerTravel, parsePitch, screwTurn } from './index'
 
-const screw = (changes: Partial<Adjuster> = {}): Adjuster => ({ kind: 'valve-end', pitchMm: 0.75, pitchAssumed: false, rockerRatio: 1.3, head: 'slot', ...changes })
+const screw = (changes: Partial<Adjuster> = {}): Adjuster => ({ kind: 'valve-end', pitchMm: 0.75, pitchAssumed: false, threadMm: null, rockerRatio: 1.3, head: 'slot', ...changes })
 
 describe('the screw', () => {
   // common practice; the pitch M6 × 0.75 is ISO 261's fine series

@@ -10,17 +10,33 @@ const UNIFIED: Record<string, number[]> = { '10': [24, 32], '1/4': [20, 28], '5/
  * @returns mm
  * @throws FigureError for one that the standards do not have: what they have is named
  */
-export function parsePitch(text: string): number {
+export const parsePitch = (text: string): number => parseThread(text).pitchMm
+
+/** Major diameters of unified threads, mm. Source: ASME B1.1: No. 10 is 0.190 in. */
+const UNIFIED_MM: Record<string, number> = { '10': 4.826, '1/4': 6.35, '5/16': 7.9375 }
+/**
+ * A thread as it is written, as `parsePitch` takes it: its pitch, and its diameter where that is named.
+ * @returns mm
+ * @throws FigureError as `parsePitch` does
+ */
+export function parseThread(text: string): { pitchMm: number, diameterMm: number | null } {
   const plain = text.trim().replace(',', '.').replace(/\s+/g, '')
-  if (/^\d*\.?\d+(mm)?$/i.test(plain)) return snapMm(Number.parseFloat(plain))
+  if (/^\d*\.?\d+(mm)?$/i.test(plain)) return { pitchMm: snapMm(Number.parseFloat(plain)), diameterMm: null }
   const metric = /^(M\d+)(?:[x×](\d*\.?\d+))?$/i.exec(plain)
   const known = metric && METRIC[metric[1]!.toUpperCase()]
   if (known) {
     const pitch = metric[2] === undefined ? known[0]! : Number(metric[2])
-    if (known.includes(pitch)) return pitch
+    if (known.includes(pitch)) return { pitchMm: pitch, diameterMm: Number(metric[1]!.slice(1)) }
     throw new FigureError(text, `is no pitch of ${metric[1]!.toUpperCase()}. ISO 261 has ${known.join(' and ')} mm. A pitch of its own may be typed in mm.`)
   }
   const unified = /^(?:No\.?)?(10|1\/4|5\/16)-(\d+)$/i.exec(plain)
-  if (unified && UNIFIED[unified[1]!]!.includes(Number(unified[2]))) return snapMm(MM_PER_INCH / Number(unified[2]))
+  if (unified && UNIFIED[unified[1]!]!.includes(Number(unified[2]))) return { pitchMm: snapMm(MM_PER_INCH / Number(unified[2])), diameterMm: UNIFIED_MM[unified[1]!]! }
   throw new FigureError(text, 'is no thread known here. Type it such as M6×0.75 or 10-32, or the pitch in mm.')
+}
+
+/** A thread as it is written: “M6×0.75”, “10-32”, or the bare pitch where the diameter is not on record. */
+export function threadText({ pitchMm, threadMm }: { pitchMm: number, threadMm: number | null }): string {
+  const unified = Object.entries(UNIFIED_MM).find(([, mm]) => mm === threadMm)?.[0]
+  if (unified) return `${unified}-${Math.round(MM_PER_INCH / pitchMm)}`
+  return threadMm === null ? String(pitchMm) : `M${threadMm}×${pitchMm}`
 }

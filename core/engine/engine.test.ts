@@ -146,6 +146,6 @@ describe('engine data that cannot be', () => {
   it.each([
     [{ form: 'limits', minMm: 0.12, maxMm: 0.08, text: '', unit: 'mm' }, /crossed/],
     [{ form: 'tolerance', figureMm: 0.1, toleranceMm: 0.1, text: '', unit: 'mm' }, /not smaller/],
-    [{ form: 'bare', figureMm: 2.5, text: '', unit: 'mm' }, /cannot be right/],
+    [{ form: 'bare', figureMm: 2.5, text: '', unit: 'mm' }, /Was 0.250 mm, or 2.5 thou/],
   ])('refuses a clearance %#', (clearance, words) => expect(clearanceSchema.safeParse(clearance).error?.issues[0]?.message).toMatch(words))
 })

@@ -25,8 +25,11 @@ export function unitSlip(mm: number): string | null {
   return `${Number(mm.toFixed(4))} mm is ${mm > MOST_CLEARANCE_MM ? 'wider' : 'closer'} than a valve is set to.${meant.length ? ` Was ${meant.join(', or ')} meant?` : ''} Look at the source again.`
 }
 
-/** Clearances lie in (0, 2 mm]: more than that is a slip of the unit. */
-const clearanceMm = lengthMm(0, 2, 'A clearance')
+/** Clearances lie in (0, 2 mm]: more than that is a slip of the unit, and what may have been meant is named. */
+const clearanceMm = z.number({ error: 'A clearance: give a figure in mm.' })
+  .min(0, { error: 'A clearance must be 0 mm or more.' })
+  .max(2, { error: issue => unitSlip(issue.input as number) ?? undefined })
+  .transform(snapMm)
 /** A clearance as the source gives it. `text` and `unit` keep what was printed. */
 export const clearanceSchema = z.discriminatedUnion('form', [
   z.object({ form: z.literal('limits'), minMm: clearanceMm, maxMm: clearanceMm, figureMm: clearanceMm.optional(), text: words(60), unit: z.enum(['mm', 'thou', 'in']) }),
@@ -34,15 +37,13 @@ export const clearanceSchema = z.discriminatedUnion('form', [
   z.object({ form: z.literal('bare'), figureMm: clearanceMm, text: words(60), unit: z.enum(['mm', 'thou', 'in']) }),
 ]).superRefine((clearance, context) => {
   if (clearance.form === 'limits' && clearance.minMm >= clearance.maxMm)
-    context.addIssue({ code: 'custom', message: `The limits are crossed: ${clearance.minMm} is not under ${clearance.maxMm}.` })
+    context.addIssue({ code: 'custom', message: `The limits are crossed: ${clearance.minMm} is not under ${clearance.maxMm}.${clearance.minMm > clearance.maxMm ? ` Was ${clearance.maxMm}–${clearance.minMm} meant?` : ''}` })
   if (clearance.form === 'limits' && clearance.figureMm !== undefined && (clearance.figureMm < clearance.minMm || clearance.figureMm > clearance.maxMm))
     context.addIssue({ code: 'custom', message: `The figure ${clearance.figureMm} to set to lies outside the limits ${clearance.minMm}–${clearance.maxMm}.` })
   if (clearance.form === 'tolerance' && clearance.toleranceMm >= clearance.figureMm)
-    context.addIssue({ code: 'custom', message: `The tolerance ${clearance.toleranceMm} is not smaller than the figure ${clearance.figureMm}.` })
+    context.addIssue({ code: 'custom', message: `The tolerance ${clearance.toleranceMm} is not smaller than the figure ${clearance.figureMm}: it would allow no clearance at all. Was ± ${snapMm(clearance.toleranceMm / 10)} meant, or were the two exchanged?` })
   if (clearance.form !== 'limits' && clearance.figureMm <= 0)
     context.addIssue({ code: 'custom', message: 'The figure must be more than zero.' })
-  const slip = unitSlip(clearance.form === 'limits' ? clearance.maxMm : clearance.figureMm)
-  if (slip) context.addIssue({ code: 'custom', message: slip })
 })
 export type Clearance = z.infer<typeof clearanceSchema>
 
@@ -100,6 +101,8 @@ export const adjusterSchema = z.object({
   kind: z.enum(['valve-end', 'pushrod-end', 'pivot-nut']),
   pitchMm: z.number().min(0.3, { error: 'A screw pitch lies between 0.3 and 2 mm.' }).max(2, { error: 'A screw pitch lies between 0.3 and 2 mm.' }),
   pitchAssumed: z.boolean(),
+  /** Major diameter of the thread where it is on record, mm. */
+  threadMm: z.number().min(3).max(12).nullable().default(null),
   rockerRatio: z.number().min(0.5).max(3),
   head: z.enum(['slot', 'square', 'hex socket', 'Torx']),
 })
@@ -119,6 +122,7 @@ const name = words(30).min(1)
 const FIRING = 'A firing angle lies at 0 to under 720 degrees.'
 /** One revision of an engine model's data: what a job is judged against. */
 export const engineParts = z.object({
+  boreMm: lengthMm(10, 200, 'The bore').nullable().default(null),
   strokeMm: lengthMm(10, 200, 'The stroke'),
   rodMm: lengthMm(20, 500, 'The rod length').nullable(),
   cylinders: z.array(z.object({ id: name, name, firingAngleDeg: z.number().min(0, { error: FIRING }).lt(720, { error: FIRING }) })).min(1).max(4),
@@ -134,6 +138,8 @@ export const engineParts = z.object({
   turning: z.object({ direction: z.enum(['clockwise', 'anticlockwise']), seenFrom: words(40).min(1), means: words(80).min(1) }),
   clearance: z.object({ intake: clearanceSchema, exhaust: clearanceSchema }),
   otherClearances: z.array(otherClearanceSchema).max(6).default([]),
+  /** The same figures in the page’s other unit, as printed: held against the first, never used. */
+  alsoPrinted: z.object({ intake: clearanceSchema.nullable(), exhaust: clearanceSchema.nullable() }).default({ intake: null, exhaust: null }),
   shim: shimKindSchema.nullable().default(null),
   setWhen: z.enum(['cold', 'hot']),
   coldLimitC: z.number().min(10).max(60),

@@ -54,5 +54,6 @@ export function upcastEngine(stored: unknown): Engine {
     valves: engine.valves.map(valve => ({ ...valve, adjuster: valve.adjuster ?? 'screw' })),
     decompressor: engine.decompressor.kind === 'arc' ? { ...engine.decompressor, cylinderId: engine.decompressor.cylinderId ?? null } : engine.decompressor,
     camMarks: engine.camMarks ?? [], makersStops: engine.makersStops ?? [], otherClearances: engine.otherClearances ?? [], shim: engine.shim ?? null,
+    boreMm: engine.boreMm ?? null, alsoPrinted: engine.alsoPrinted ?? { intake: null, exhaust: null }, adjuster: { ...engine.adjuster, threadMm: engine.adjuster.threadMm ?? null },
   }
 }

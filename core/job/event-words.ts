@@ -52,6 +52,7 @@ export function eventWords(pin: Pick<JobPin, 'spec' | 'bladeSet' | 'otherSets'>,
     case 'blade-habit-chosen': return `While locking: ${HABIT_NAMES[event.payload.habit].toLowerCase()}`
     case 'wrench-taken': return event.payload.wrench === null ? 'No torque wrench' : `${event.payload.wrench} in hand${event.payload.adapter ? `, with ${event.payload.adapter}` : ''}`
     case 'figure-settled': return `${event.payload.role === 'intake' ? 'Intake' : 'Exhaust'} figure settled: ${clearanceWords(event.payload.clearance)}`
+    case 'spec-taken': return `Revision ${event.payload.revision} of the spec taken`
     case 'shim-read': return `${valve(event.payload.valveId)} shim read: ${[event.payload.engravedMm, event.payload.measuredMm].filter(v => v !== null).map(v => formatLength(v, 'mm')).join(' engraved, ')}${event.payload.measuredMm === null ? '' : ' measured'}`
     case 'shim-fitted': return `${valve(event.payload.valveId)}: shim ${formatLength(event.payload.mm, 'mm')} fitted`
     case 'cam-back': return 'Cam back in'

@@ -1,6 +1,6 @@
 import { z } from 'zod'
 import { FEELS, TARGET_SCHOOLS } from '../feeler'
-import { clearanceSchema, placeSchema, ROLES } from '../engine'
+import { clearanceSchema, engineSchema, placeSchema, ROLES } from '../engine'
 import { observationSchema } from '../position'
 import { SCHOOLS } from '../stops'
 import { snapMm } from '../units'
@@ -47,6 +47,8 @@ export const payloadSchemas = {
   'blade-habit-chosen': z.object({ habit: z.enum(BLADE_HABITS) }),
   'wrench-taken': z.object({ wrench: z.string().max(60).nullable(), adapter: z.string().max(60).nullable() }),
   'figure-settled': z.object({ role: z.enum(ROLES), clearance: clearanceSchema, reason: text(300) }),
+  /** A revision that came into force while the job was open takes the place of the one it began with. */
+  'spec-taken': z.object({ revisionId: z.number().int().positive(), revision: z.number().int().positive(), engine: engineSchema }),
   'shim-read': z.object({ valveId, engravedMm: shimMm.nullable(), measuredMm: shimMm.nullable() }).refine(s => s.engravedMm !== null || s.measuredMm !== null, { error: 'Give the engraved or the measured size.' }),
   'shim-fitted': z.object({ valveId, mm: shimMm, from: z.enum(['stock', 'bought', 'valve']), fromValveId: valveId.nullable() }),
   'cam-back': z.object({}),

@@ -1,3 +1,4 @@
+import { upcastEngine } from '../engine'
 import { note, readingStands } from './crank-work'
 import type { JobEvent, Payload } from './event'
 import { movesSomething, workingOrder } from './order'
@@ -8,7 +9,7 @@ import { changeGap, loosen, shimFitted, trial } from './valve-work'
 const emptyState = (pin: JobPin): JobState => ({
   status: 'open', statusReason: null, confirmed: new Set(), temperature: null, rested: null,
   cameOff: [], wentBack: new Set(), putIn: [], cameOut: new Set(), plugRead: null, findings: [], notes: [], replaced: [],
-  gasket: null, torqued: {}, ran: null, nextDue: null, passed: [], noted: [], school: null, setName: null, target: null, bladeHabit: null, wrench: null, figures: {}, camOut: false, personId: null, personName: '', places: 0, markCheckedFor: null, freshPlace: false,
+  gasket: null, torqued: {}, ran: null, nextDue: null, passed: [], noted: [], school: null, setName: null, target: null, bladeHabit: null, wrench: null, figures: {}, spec: null, camOut: false, personId: null, personName: '', places: 0, markCheckedFor: null, freshPlace: false,
   valves: pin.spec.engine.valves.map(valve => ({
     valveId: valve.id, phase: 'as found', round: 0, nut: 'locked', screwDeg: 0, moves: [], tries: [], slotFromDeg: null, torqueNm: null, torquedBy: null,
     lastWent: { mm: 0, openedMm: 0 }, estimates: [], shim: { engravedMm: null, measuredMm: null, fitted: [] }, readings: [], setChosen: false, lookAgain: false,
@@ -75,6 +76,7 @@ function apply(pin: JobPin, state: JobState, event: JobEvent): void {
     case 'blade-habit-chosen': state.bladeHabit = event.payload.habit; break
     case 'wrench-taken': state.wrench = event.payload; break
     case 'figure-settled': state.figures[event.payload.role] = { clearance: event.payload.clearance, reason: event.payload.reason, by: event.personName, at: event.at }; break
+    case 'spec-taken': Object.assign(state, { spec: { ...event.payload, engine: upcastEngine(event.payload.engine), by: event.personName, at: event.at }, figures: {} }); break
     case 'shim-read': onValve(state, event.payload.valveId, valve => Object.assign(valve.shim, { engravedMm: event.payload.engravedMm, measuredMm: event.payload.measuredMm })); break
     case 'shim-fitted': onValve(state, event.payload.valveId, valve => shimFitted(state, valve, event.payload)); break
     case 'cam-back': camBack(state, event.id); break

@@ -45,7 +45,7 @@ function ready({ state, pin, tools, ...view }: JobView): Asked[] {
   return [
     ask('machine', 'The machine was not confirmed.', state.confirmed.has('machine')),
     ask('spec', 'The spec was not confirmed.', state.confirmed.has('spec')),
-    ...unsettledRoles(tools.pin.spec.engine, state).map(role => ask(`figure:${role}`, `Two figures are printed for the ${role}, and no lead has said which stands.`, false)),
+    ...unsettledRoles((state.spec ?? tools.pin.spec).engine, state).map(role => ask(`figure:${role}`, `Two figures are printed for the ${role}, and no lead has said which stands.`, false)),
     ask('spec-approved', 'The spec is a draft that no lead has approved.', status === 'approved'),
     ask('cold', `The engine is not known to be ${engine.setWhen === 'hot' ? 'warm as the maker asks' : `cold (limit ${engine.coldLimitC} °C)`}.`, isCold({ state, pin, nowMs: view.nowMs })),
     ask('safe', 'Nobody confirmed that the engine cannot start.', state.confirmed.has('safe')),

@@ -173,7 +173,7 @@ export function sheet(view: JobView): Sheet {
     run: state.ran ? { 'clean': 'Ran clean: no tick, no weep', 'ticks': 'Ran, ticks', 'weeps': 'Ran, weeps', 'will not start': 'Would not start' }[state.ran.result] + (state.ran.note ? `. ${state.ran.note}` : '') : 'not run',
     nextDue: state.nextDue ? dueWords(view, state.nextDue) : 'not recorded',
     setting: settingWords(view),
-    figures: Object.entries(state.figures).map(([role, f]) => `${role === 'intake' ? 'Intake' : 'Exhaust'} ${clearanceWords(f.clearance)}: ${f.reason}. ${f.by}.`),
+    figures: [...state.spec ? [`Begun by revision ${view.tools.pin.spec.revision}; revision ${pin.spec.revision} came into force meanwhile and was taken by ${state.spec.by}.`] : [], ...Object.entries(state.figures).map(([role, f]) => `${role === 'intake' ? 'Intake' : 'Exhaust'} ${clearanceWords(f.clearance)}: ${f.reason}. ${f.by}.`)],
     strangeBlades: strangeBlades(view), judgementVersion: pin.judgementVersion, caution: DEFER,
   }
 }

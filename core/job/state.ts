@@ -1,5 +1,5 @@
 import type { TargetSchool, Trial } from '../feeler'
-import type { Clearance, Place, Role } from '../engine'
+import type { Clearance, Engine, Place, Role } from '../engine'
 import type { Noted } from '../position'
 import type { School } from '../stops'
 import type { GapChange, JobEvent, Payload } from './event'
@@ -98,6 +98,8 @@ export interface JobState {
   wrench: { wrench: string | null, adapter: string | null } | null
   /** Which of two figures stands, by role, settled by a lead with a reason. */
   figures: Partial<Record<Role, { clearance: Clearance, reason: string, by: string, at: string }>>
+  /** The revision that took the place of the pinned one, and who took it. */
+  spec: { revisionId: number, revision: number, engine: Engine, by: string, at: string } | null
   /** The cam is out for its shims. */
   camOut: boolean
   /** Who gave the last answer. */

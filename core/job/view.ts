@@ -62,8 +62,9 @@ export function preparePolicies(tools: JobTools): void {
     tools.policyFor({ set: pin.bladeSet, clearance: clearanceOf(pin, id), role, pairDemanded: false, expected: pin.lastAsLeft?.readings[id] ?? null })([])
 }
 
-/** The pin with the figures that a lead settled put in: all that is judged goes by them. */
-export function settledPin(pin: JobPin, { figures }: Pick<JobState, 'figures'>): JobPin {
+/** The pin with the revision that was taken and the figures that a lead settled put in: all that is judged goes by them. */
+export function settledPin(begun: JobPin, { figures, spec }: Pick<JobState, 'figures' | 'spec'>): JobPin {
+  const pin: JobPin = spec ? { ...begun, spec: { revisionId: spec.revisionId, revision: spec.revision, status: 'approved', engine: spec.engine } } : begun
   if (Object.keys(figures).length === 0) return pin
   const { engine } = pin.spec
   return { ...pin, spec: { ...pin.spec, engine: { ...engine, clearance: { intake: figures.intake?.clearance ?? engine.clearance.intake, exhaust: figures.exhaust?.clearance ?? engine.clearance.exhaust } } } }

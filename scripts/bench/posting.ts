@@ -15,7 +15,7 @@ const JOBS = 6
 export async function benchPosting(): Promise<void> {
   const pool = openPool(databaseSettings(process.env, 'app'))
   const ines = await new Client().signIn('ines')
-  const models = (await ines.get<{ id: number }[]>('/api/models')).body
+  const models = (await ines.get<{ rows: { id: number }[] }>('/api/models')).body.rows
   const [set] = (await ines.get<{ id: number }[]>('/api/blade-sets')).body
   const { log } = await wholeJob(engineOf(), truthOf({ gapMm: { intake: 0.1, exhaust: 0.05 } }))
   const answers = log.events.filter(e => e.type !== 'closed')

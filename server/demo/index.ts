@@ -1,10 +1,12 @@
 import type { Pool } from '../database/query'
+import type { Engine } from '../../core/engine'
 import { type Happening, type JobEvent, jobTools, type NextThing, viewJob } from '../../core/job'
 import { insertBladeSet } from '../repositories/blade-sets'
 import { jobById } from '../repositories/jobs'
 import { insertCustomer, insertMachine } from '../repositories/machines'
-import { insertModel, insertRevision } from '../repositories/models'
+import { insertModel } from '../repositories/models'
 import { insertPerson } from '../repositories/people'
+import { approveRevision, insertRevision } from '../repositories/revisions'
 import { setShimCount } from '../repositories/shim-stock'
 import { insertShop, markDemoReady } from '../repositories/shops'
 import { insertAdapter, insertWrench } from '../repositories/torque-tools'
@@ -12,6 +14,7 @@ import { postEvent } from '../services/job-log'
 import { openJob } from '../services/jobs'
 import { hashPassword } from '../services/passwords'
 import type { SignedIn } from '../services/people'
+import { answersTo, SPEC_HISTORY } from './spec-history'
 import { ADAPTERS, BLADE_SETS, CALIBRATION_DAYS, CREW, DEMO_PASSWORD, type End, JOBS, MACHINES, OWNERS, SHIMS, SHOP, WRENCHES } from './story'
 import { truthOf } from './truth'
 import { VirtualHand, workThrough } from './virtual-hand'
@@ -67,13 +70,25 @@ async function fillShelf(pool: Pool, shopId: number, now: Date): Promise<number>
   return sets[0]!
 }
 
+/** The revisions of a model, each looked at by the lead but for a draft that waits. */
+async function fillHistory(pool: Pool, shopId: number, modelId: number, model: { engine: Engine }, people: Map<string, SignedIn>, now: Date): Promise<void> {
+  const lead = people.get('ines')!
+  const history = SPEC_HISTORY.get(model) ?? [{ daysAgo: 700, by: 'tam', approved: true, reason: 'First entry', engine: model.engine }]
+  let basedOn: number | null = null
+  for (const [i, { daysAgo, by, approved, reason, engine }] of history.entries()) {
+    const at = new Date(now.getTime() - daysAgo * 24 * 60 * MINUTE)
+    const id = await insertRevision(pool, shopId, { modelId, revision: i + 1, engine, authorId: people.get(by)!.id, approved: false, reason, basedOn, answered: answersTo(engine), at })
+    if (approved) await approveRevision(pool, shopId, { id, modelId }, lead.id, '', at)
+    basedOn = id
+  }
+}
+
 /** Loads the invented shop: crew, owners, machines, a year-old visit for most, and jobs in every state today. */
 export async function loadDemo(pool: Pool, now: Date): Promise<void> {
   const shopId = await insertShop(pool, SHOP)
   const passwordHash = await hashPassword(DEMO_PASSWORD)
   const people = new Map<string, SignedIn>()
   for (const person of CREW) people.set(person.signIn, { id: await insertPerson(pool, shopId, { ...person, passwordHash }), shopId, name: person.name, role: person.role })
-  const lead = people.get('ines')!
   const bladeSetId = await fillShelf(pool, shopId, now)
   const owners: number[] = []
   for (const name of OWNERS) owners.push(await insertCustomer(pool, shopId, { name, contact: '' }))
@@ -82,7 +97,7 @@ export async function loadDemo(pool: Pool, now: Date): Promise<void> {
   for (const { key, owner, model, ...machine } of MACHINES) {
     if (!modelIds.has(model)) {
       const modelId = await insertModel(pool, shopId, model)
-      await insertRevision(pool, shopId, { modelId, revision: 1, engine: model.engine, authorId: lead.id, approved: true })
+      await fillHistory(pool, shopId, modelId, model, people, now)
       modelIds.set(model, modelId)
     }
     machineIds.set(key, await insertMachine(pool, shopId, { ...machine, customerId: owners[owner]!, modelId: modelIds.get(model)!, serial: '' }))

@@ -34,6 +34,14 @@ export const nextJobNumber = async (db: Db, shopId: number): Promise<number> => 
 export const updateJob = (db: Db, shopId: number, id: number, job: { status: JobStatus, lastSeq: number, closedAt: Date | null }) =>
   change(db, 'UPDATE jobs SET status = ?, last_seq = ?, closed_at = ? WHERE shop_id = ? AND id = ?', [job.status, job.lastSeq, job.closedAt, shopId, id])
 
+/** The revision that a job goes by now. */
+export const updateJobSpec = (db: Db, shopId: number, id: number, revisionId: number) => change(db, 'UPDATE jobs SET spec_revision_id = ? WHERE shop_id = ? AND id = ?', [revisionId, shopId, id])
+/** The revision in force of the model that a job's machine is of, where it is not the one that the job goes by. */
+export const newerRevisionOfJob = (db: Db, shopId: number, id: number): Promise<{ revisionId: number } | null> => maybeOne(db, `
+  SELECT r.id AS revisionId FROM jobs j JOIN spec_revisions own ON own.shop_id = j.shop_id AND own.id = j.spec_revision_id
+  JOIN engine_models e ON e.shop_id = own.shop_id AND e.id = own.model_id JOIN spec_revisions r ON r.shop_id = e.shop_id AND r.id = e.in_force_id
+  WHERE j.shop_id = ? AND j.id = ? AND r.approved_at IS NOT NULL AND r.revision > own.revision`, [shopId, id])
+
 /** Every job's last number of the log, for those who listen. */
 export const lastSeqs = (db: Db, shopId: number): Promise<{ id: number, lastSeq: number }[]> =>
   many(db, 'SELECT id, last_seq AS lastSeq FROM jobs WHERE shop_id = ? AND (status IN (\'open\', \'held\') OR closed_at > UTC_TIMESTAMP(3) - INTERVAL 1 DAY)', [shopId])

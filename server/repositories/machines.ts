@@ -10,8 +10,7 @@ const SELECT = `
   FROM machines m
   JOIN customers c ON c.shop_id = m.shop_id AND c.id = m.customer_id
   JOIN engine_models e ON e.shop_id = m.shop_id AND e.id = m.model_id
-  LEFT JOIN spec_revisions r ON r.shop_id = m.shop_id AND r.model_id = m.model_id AND r.revision = (
-    SELECT MAX(x.revision) FROM spec_revisions x WHERE x.shop_id = m.shop_id AND x.model_id = m.model_id)`
+  LEFT JOIN spec_revisions r ON r.shop_id = e.shop_id AND r.id = e.in_force_id`
 
 const likeOf = (text: string): string => `%${text.replace(/[\\%_]/g, '\\$&')}%`
 

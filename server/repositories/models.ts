@@ -1,36 +1,118 @@
-import { type Engine, upcastEngine } from '../../core/engine'
-import type { ModelRow } from '../../shared/responses'
-import { change, type Db, many, maybeOne } from '../database/query'
+import { upcastEngine } from '../../core/engine'
+import { type Findable, modelGrams } from '../../core/spec'
+import type { ModelIdentity, ModelRow } from '../../shared/spec-book'
+import { change, type Db, many, maybeOne, one, type Value } from '../database/query'
 
+const IDENTITY = `e.id, COALESCE(e.model_key, CONCAT('model-', e.id)) AS \`key\`, e.maker, e.model, e.code, e.kind, e.family, e.displacement_cc AS displacementCc, e.year_from AS yearFrom, e.year_to AS yearTo`
 const SELECT = `
-  SELECT e.id, e.maker, e.model, e.code, e.kind, r.id AS revisionId, r.revision, IF(r.approved_at IS NULL, 'draft', 'approved') AS status,
-    r.source, DATE_FORMAT(r.source_date, '%Y-%m-%d') AS sourceDate, p.name AS author, r.engine
+  SELECT ${IDENTITY}, r.id AS revisionId, r.revision, IF(r.approved_at IS NULL, 'draft', 'approved') AS status, r.source, DATE_FORMAT(r.source_date, '%Y-%m-%d') AS sourceDate, p.name AS author, r.engine
   FROM engine_models e
-  JOIN spec_revisions r ON r.shop_id = e.shop_id AND r.model_id = e.id
+  JOIN spec_revisions r ON r.shop_id = e.shop_id AND r.id = e.in_force_id
   JOIN people p ON p.shop_id = r.shop_id AND p.id = r.author_id`
-const NEWEST = 'r.revision = (SELECT MAX(x.revision) FROM spec_revisions x WHERE x.shop_id = e.shop_id AND x.model_id = e.id)'
 
 type Raw = Omit<ModelRow, 'engine'> & { engine: string }
 const withEngine = (row: Raw): ModelRow => ({ ...row, engine: upcastEngine(JSON.parse(row.engine)) })
+const placeholders = (values: readonly unknown[]): string => values.map(() => '?').join(', ')
 
-export const modelsOfShop = async (db: Db, shopId: number): Promise<ModelRow[]> =>
-  (await many<Raw>(db, `${SELECT} WHERE e.shop_id = ? AND ${NEWEST} ORDER BY e.maker, e.model`, [shopId])).map(withEngine)
-
-/** A model with its newest revision. */
+/** A model with the revision in force: the newest approved one, or the newest draft where none is. */
 export const modelById = async (db: Db, shopId: number, id: number): Promise<ModelRow | null> => {
-  const row = await maybeOne<Raw>(db, `${SELECT} WHERE e.shop_id = ? AND e.id = ? AND ${NEWEST}`, [shopId, id])
+  const row = await maybeOne<Raw>(db, `${SELECT} WHERE e.shop_id = ? AND e.id = ?`, [shopId, id])
   return row && withEngine(row)
 }
+export const modelByKey = async (db: Db, shopId: number, key: string): Promise<ModelRow | null> => {
+  const row = await maybeOne<Raw>(db, `${SELECT} WHERE e.shop_id = ? AND e.model_key = ?`, [shopId, key])
+  return row && withEngine(row)
+}
+/** Models by their ids, in the order of these. */
+export const modelsByIds = async (db: Db, shopId: number, ids: number[]): Promise<ModelRow[]> => {
+  if (ids.length === 0) return []
+  const rows = new Map((await many<Raw>(db, `${SELECT} WHERE e.shop_id = ? AND e.id IN (${placeholders(ids)})`, [shopId, ...ids])).map(r => [r.id, withEngine(r)]))
+  return ids.flatMap(id => rows.get(id) ?? [])
+}
+/** The book page by page, by maker and model: models after a place in that order. */
+export const modelsAfter = async (db: Db, shopId: number, after: { maker: string, model: string, id: number } | null, most: number): Promise<ModelRow[]> => {
+  const from: Value[] = after ? [after.maker, after.model, after.id] : []
+  return (await many<Raw>(db, `${SELECT} WHERE e.shop_id = ? ${after ? 'AND (e.maker, e.model, e.id) > (?, ?, ?)' : ''} ORDER BY e.maker, e.model, e.id LIMIT ${most}`, [shopId, ...from])).map(withEngine)
+}
+export const modelCount = async (db: Db, shopId: number): Promise<number> => (await one<{ n: number }>(db, 'SELECT COUNT(*) AS n FROM engine_models WHERE shop_id = ?', [shopId])).n
 
-export const insertModel = async (db: Db, shopId: number, m: { maker: string, model: string, code: string, kind: string }): Promise<number> =>
-  (await change(db, 'INSERT INTO engine_models (shop_id, maker, model, code, kind) VALUES (?, ?, ?, ?, ?)', [shopId, m.maker, m.model, m.code, m.kind])).id
+/** Models of the shop's last jobs, newest first. */
+export const modelsLastUsed = async (db: Db, shopId: number, most: number): Promise<number[]> =>
+  (await many<{ id: number }>(db, `
+    SELECT m.model_id AS id, MAX(j.opened_at) AS at FROM (SELECT shop_id, machine_id, opened_at FROM jobs WHERE shop_id = ? ORDER BY opened_at DESC LIMIT 200) j
+    JOIN machines m ON m.shop_id = j.shop_id AND m.id = j.machine_id GROUP BY m.model_id ORDER BY at DESC LIMIT ${most}`, [shopId])).map(r => r.id)
 
-/** A revision is written once and never changed but for its approval. */
-export const insertRevision = async (db: Db, shopId: number, r: { modelId: number, revision: number, engine: Engine, authorId: number, approved: boolean }): Promise<number> =>
-  (await change(db, `
-    INSERT INTO spec_revisions (shop_id, model_id, revision, engine, source, source_date, author_id, created_at, approved_by, approved_at)
-    VALUES (?, ?, ?, ?, ?, ?, ?, UTC_TIMESTAMP(3), ?, IF(?, UTC_TIMESTAMP(3), NULL))`,
-  [shopId, r.modelId, r.revision, JSON.stringify(r.engine), r.engine.source, r.engine.sourceDate, r.authorId, r.approved ? r.authorId : null, r.approved])).id
+/** The kinds of the models that revisions are of. */
+export const kindsOfRevisions = (db: Db, shopId: number, revisionIds: number[]): Promise<{ revisionId: number, kind: string }[]> =>
+  revisionIds.length === 0 ? Promise.resolve([]) : many(db, `SELECT r.id AS revisionId, e.kind FROM spec_revisions r JOIN engine_models e ON e.shop_id = r.shop_id AND e.id = r.model_id WHERE r.shop_id = ? AND r.id IN (${placeholders(revisionIds)})`, [shopId, ...revisionIds])
 
-export const approveRevision = async (db: Db, shopId: number, revisionId: number, leadId: number): Promise<boolean> =>
-  (await change(db, 'UPDATE spec_revisions SET approved_by = ?, approved_at = UTC_TIMESTAMP(3) WHERE shop_id = ? AND id = ? AND approved_at IS NULL', [leadId, shopId, revisionId])).affected === 1
+/** A name for files and other software, made from what the model is called. */
+export const keyOf = ({ maker, model, code }: Pick<ModelIdentity, 'maker' | 'model' | 'code'>): string =>
+  [maker, model, code].join(' ').normalize('NFKD').toLowerCase().replaceAll(/[^a-z0-9]+/g, '-').replaceAll(/^-|-$/g, '').slice(0, 120)
+
+export type NewModel = Pick<ModelIdentity, 'maker' | 'model' | 'code' | 'kind'> & Partial<ModelIdentity>
+const identityValues = (m: NewModel): Value[] => [m.maker, m.model, m.code, m.kind, m.family ?? '', m.displacementCc ?? null, m.yearFrom ?? null, m.yearTo ?? null]
+const findable = (m: NewModel): Findable => ({ ...m, family: m.family ?? '', displacementCc: m.displacementCc ?? null, yearFrom: m.yearFrom ?? null, yearTo: m.yearTo ?? null })
+
+export const insertModel = async (db: Db, shopId: number, m: NewModel): Promise<number> => {
+  const { id } = await change(db, 'INSERT INTO engine_models (shop_id, model_key, maker, model, code, kind, family, displacement_cc, year_from, year_to) VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?)', [shopId, m.key ?? keyOf(m), ...identityValues(m)])
+  await insertGrams(db, shopId, [{ id, model: findable(m) }])
+  return id
+}
+/** Many models at once. @returns their ids in order: one statement gives them consecutive ones */
+export const insertModels = async (db: Db, shopId: number, models: NewModel[]): Promise<number[]> => {
+  const { id } = await change(db, `INSERT INTO engine_models (shop_id, model_key, maker, model, code, kind, family, displacement_cc, year_from, year_to) VALUES ${models.map(() => '(?, ?, ?, ?, ?, ?, ?, ?, ?, ?)').join(', ')}`,
+    models.flatMap(m => [shopId, m.key ?? keyOf(m), ...identityValues(m)]))
+  const ids = models.map((_, i) => id + i)
+  await insertGrams(db, shopId, models.map((m, i) => ({ id: ids[i]!, model: findable(m) })))
+  return ids
+}
+export const updateModel = async (db: Db, shopId: number, id: number, m: NewModel): Promise<void> => {
+  await removeGrams(db, shopId, id)
+  await change(db, 'UPDATE engine_models SET maker = ?, model = ?, code = ?, kind = ?, family = ?, displacement_cc = ?, year_from = ?, year_to = ? WHERE shop_id = ? AND id = ?', [...identityValues(m), shopId, id])
+  await insertGrams(db, shopId, [{ id, model: findable(m) }])
+}
+
+/** Rows of one statement: the server takes 65,535 parameters at most. */
+const MOST_ROWS = 8000
+async function insertGrams(db: Db, shopId: number, models: { id: number, model: Findable }[]): Promise<void> {
+  // in the order of the table's key, so that its pages are written one after another
+  const rows = models.flatMap(({ id, model }) => modelGrams(model).map(gram => ({ gram, id }))).sort((a, b) => a.gram < b.gram ? -1 : a.gram > b.gram ? 1 : a.id - b.id)
+  const counts = new Map<string, number>()
+  for (const { gram } of rows) counts.set(gram, (counts.get(gram) ?? 0) + 1)
+  for (let i = 0; i < rows.length; i += MOST_ROWS) {
+    const some = rows.slice(i, i + MOST_ROWS)
+    await db.query(`INSERT INTO model_grams (shop_id, gram, model_id) VALUES ${some.map(() => '(?, ?, ?)').join(', ')}`, some.flatMap(r => [shopId, r.gram, r.id]))
+  }
+  const counted = [...counts].sort()
+  if (counted.length) await db.query(`INSERT INTO gram_counts (shop_id, gram, n) VALUES ${counted.map(() => '(?, ?, ?)').join(', ')} ON DUPLICATE KEY UPDATE n = n + VALUES(n)`, counted.flatMap(([gram, n]) => [shopId, gram, n]))
+}
+async function removeGrams(db: Db, shopId: number, id: number): Promise<void> {
+  await change(db, 'UPDATE gram_counts SET n = n - 1 WHERE shop_id = ? AND n > 0 AND gram IN (SELECT gram FROM model_grams WHERE shop_id = ? AND model_id = ?)', [shopId, shopId, id])
+  await change(db, 'DELETE FROM model_grams WHERE shop_id = ? AND model_id = ?', [shopId, id])
+}
+
+/** Gives models of before the spec book’s search their key and trigrams. */
+export async function indexOlderModels(db: Db): Promise<void> {
+  const rows = await many<Findable & { id: number, shopId: number, code: string }>(db, 'SELECT id, shop_id AS shopId, maker, model, code, kind, family, displacement_cc AS displacementCc, year_from AS yearFrom, year_to AS yearTo FROM engine_models WHERE model_key IS NULL ORDER BY id LIMIT 5000')
+  for (const { id, shopId, ...model } of rows) {
+    const taken = await maybeOne(db, 'SELECT id FROM engine_models WHERE shop_id = ? AND model_key = ?', [shopId, keyOf(model)])
+    await change(db, 'UPDATE engine_models SET model_key = ? WHERE shop_id = ? AND id = ?', [taken ? `${keyOf(model).slice(0, 100)}-${id}` : keyOf(model), shopId, id])
+    await insertGrams(db, shopId, [{ id, model }])
+  }
+}
+
+/** How many models have each of these trigrams, the rarest first; those that no model has are left out. */
+export const gramCounts = (db: Db, shopId: number, grams: string[]): Promise<{ gram: string, n: number }[]> =>
+  grams.length === 0 ? Promise.resolve([]) : many(db, `SELECT gram, n FROM gram_counts WHERE shop_id = ? AND n > 0 AND gram IN (${placeholders(grams)}) ORDER BY n`, [shopId, ...grams])
+
+/** Models that have the most of these trigrams. */
+export const modelsWithGrams = async (db: Db, shopId: number, grams: string[], most: number): Promise<(Findable & { id: number })[]> => {
+  const ids = grams.length === 1
+    ? `SELECT model_id FROM model_grams WHERE shop_id = ? AND gram = ? LIMIT ${most}`
+    : `SELECT model_id FROM model_grams WHERE shop_id = ? AND gram IN (${placeholders(grams)}) GROUP BY model_id ORDER BY COUNT(*) DESC, model_id LIMIT ${most}`
+  return many(db, `SELECT ${IDENTITY} FROM (${ids}) g JOIN engine_models e ON e.shop_id = ? AND e.id = g.model_id`, [shopId, ...grams, shopId])
+}
+/** Models that were made in a year. */
+export const modelsOfYear = (db: Db, shopId: number, year: number, most: number): Promise<(Findable & { id: number })[]> =>
+  many(db, `SELECT ${IDENTITY} FROM engine_models e WHERE e.shop_id = ? AND e.year_from <= ? AND (e.year_to >= ? OR e.year_to IS NULL) ORDER BY e.maker, e.model LIMIT ${most}`, [shopId, year, year])

@@ -4,7 +4,7 @@ import type { BayCard, BayResponse } from '../../shared/responses'
 import type { Db } from '../database/query'
 import { eventsAfter } from '../repositories/events'
 import { type JobRow, jobsForBay } from '../repositories/jobs'
-import { modelsOfShop } from '../repositories/models'
+import { kindsOfRevisions } from '../repositories/models'
 import { shopById } from '../repositories/shops'
 
 /** Tools of jobs looked at lately: an engine's tables need not be made anew for each look at the board. */
@@ -51,8 +51,8 @@ async function cardOf(db: Db, shopId: number, job: JobRow, kind: string, now: Da
 /** The day's board: every job that is not done, and those done today by the shop's clock. */
 export async function bayOf(db: Db, shopId: number, now: Date): Promise<BayResponse> {
   const { timeZone } = await shopById(db, shopId)
-  const kinds = new Map((await modelsOfShop(db, shopId)).map(m => [m.revisionId, m.kind]))
   const jobs = await jobsForBay(db, shopId, startOfDay(now, timeZone))
+  const kinds = new Map((await kindsOfRevisions(db, shopId, [...new Set(jobs.map(j => j.pin.spec.revisionId))])).map(k => [k.revisionId, k.kind]))
   const cards: BayCard[] = []
   for (const job of jobs) cards.push(await cardOf(db, shopId, job, kinds.get(job.pin.spec.revisionId) ?? '', now))
   const today = new Intl.DateTimeFormat('en-GB', { timeZone, weekday: 'long', day: 'numeric', month: 'long' }).format(now)

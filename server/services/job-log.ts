@@ -1,9 +1,11 @@
 import { createHash } from 'node:crypto'
-import { figureRefused, type JobEvent, type JobState, type Payload, jobTools, readingRows, type ReadingRow, reduceJob, sheet, viewJob } from '../../core/job'
+import { same } from '../../core/spec'
+import { figureRefused, type JobEvent, type JobState, type Payload, jobTools, readingRows, type ReadingRow, reduceJob, sheet, specChange, viewJob } from '../../core/job'
 import type { EventRequest, EventResponse } from '../../shared/event-request'
 import { transaction, type Pool, type PoolConnection } from '../database/query'
 import { eventById, eventsAfter, insertEvent, lastOfDevice } from '../repositories/events'
-import { insertSheet, type JobRow, lockJob, sheetsOfJob, updateJob } from '../repositories/jobs'
+import { insertSheet, type JobRow, lockJob, sheetsOfJob, updateJob, updateJobSpec } from '../repositories/jobs'
+import { revisionById } from '../repositories/revisions'
 import { readingsOfJob, replaceReadings } from '../repositories/readings'
 import { notFound, Problem } from '../utils/problem'
 import { takeFittedShims } from './shelf'
@@ -40,8 +42,18 @@ function checkAllowed(job: JobRow, log: JobEvent[], request: EventRequest, perso
   }
 }
 
+/** A revision that is taken is one of this job's model, approved, as the book has it, and fits what was done so far. */
+async function checkRevision(db: PoolConnection, shopId: number, job: JobRow, { revisionId, engine }: Payload<'spec-taken'>): Promise<void> {
+  const [own, taken] = [await revisionById(db, shopId, job.pin.spec.revisionId), await revisionById(db, shopId, revisionId)]
+  if (!taken || taken.modelId !== own?.modelId) throw notFound('revision')
+  if (!taken.approvedAt) throw new Problem(422, 'This revision is a draft. A lead approves it first.')
+  if (!same(taken.engine, engine)) throw new Problem(422, 'The figures are not those of this revision. Reload the page and look again.')
+  const { refused: why } = specChange(job.pin.spec.engine, taken.engine)
+  if (why) throw new Problem(422, why)
+}
+
 /** Kinds that can change a reading or a job's status; all else is only written down. */
-const PROJECTED: ReadonlySet<JobEvent['type']> = new Set(['trial', 'crank', 'mark-checked', 'nut-loosened', 'prove-turned', 'shim-fitted', 'cam-back', 'figure-settled', 'placed', 'retracted', 'held', 'resumed', 'abandoned', 'closed', 'reopened'])
+const PROJECTED: ReadonlySet<JobEvent['type']> = new Set(['trial', 'crank', 'mark-checked', 'nut-loosened', 'prove-turned', 'shim-fitted', 'cam-back', 'figure-settled', 'spec-taken', 'placed', 'retracted', 'held', 'resumed', 'abandoned', 'closed', 'reopened'])
 const sameRows = (a: ReadingRow[], b: ReadingRow[]): boolean => {
   const text = (rows: ReadingRow[]) => rows.map(r => JSON.stringify([r.valveId, r.phase, r.round, r.loMm, r.hiMm, r.verdict, r.proof, r.personId])).sort().join()
   return a.length === b.length && text(a) === text(b)
@@ -61,6 +73,7 @@ async function project(db: PoolConnection, shopId: number, job: JobRow, before: 
   if (!sameRows(rows, await readingsOfJob(db, shopId, job.id))) await replaceReadings(db, shopId, job.id, rows)
   const done = state.status === 'closed' || state.status === 'abandoned'
   await updateJob(db, shopId, job.id, { status: state.status, lastSeq: event.seq!, closedAt: done ? now : null })
+  if (event.type === 'spec-taken' || event.type === 'retracted') await updateJobSpec(db, shopId, job.id, (state.spec ?? job.pin.spec).revisionId)
   if (event.type === 'closed') await takeOffShelf(db, shopId, job, state)
   if (event.type === 'closed') await insertSheet(db, shopId, job.id, event.seq!, sheet(viewJob(jobTools(job.pin), log, now.getTime())), event.personId, now)
 }
@@ -87,6 +100,7 @@ export const postEvent = (pool: Pool, person: SignedIn, jobId: number, request: 
   const projected = PROJECTED.has(request.type)
   const log = projected ? await eventsAfter(db, person.shopId, jobId, 0) : []
   checkAllowed(job, log, request, person)
+  if (request.type === 'spec-taken') await checkRevision(db, person.shopId, job, request.payload as Payload<'spec-taken'>)
   if (request.deviceSeq <= await lastOfDevice(db, person.shopId, jobId, request.deviceId)) refused('order', 'A later answer of this device is on record already. Reload the page.')
   const event = { ...request, seq: job.lastSeq + 1, personName: person.name } as JobEvent
   await insertEvent(db, person.shopId, jobId, event, bodyHash, now)

@@ -3,13 +3,15 @@ import { JUDGEMENT_VERSION, jobTools, type JobPin, sheet, viewJob } from '../../
 import { formatMeter } from '../../core/units'
 import type { OpenJobRequest } from '../../shared/requests'
 import type { JobResponse, SheetResponse } from '../../shared/responses'
+import type { RevisionRow } from '../../shared/spec-book'
 import { type Db, transaction, type Pool } from '../database/query'
 import { bladeSetById, bladeSetsOfShop } from '../repositories/blade-sets'
 import { eventsAfter } from '../repositories/events'
-import { insertJob, jobById, type JobRow, lastClosedJob, nextJobNumber, sheetsOfJob } from '../repositories/jobs'
+import { insertJob, jobById, type JobRow, lastClosedJob, newerRevisionOfJob, nextJobNumber, sheetsOfJob } from '../repositories/jobs'
 import { machineById } from '../repositories/machines'
 import { modelById } from '../repositories/models'
 import { asLeftOfJob, locksOfShop } from '../repositories/readings'
+import { revisionById } from '../repositories/revisions'
 import { shimPieces } from '../repositories/shim-stock'
 import { shopById } from '../repositories/shops'
 import { adaptersOfShop, wrenchesOfShop } from '../repositories/torque-tools'
@@ -65,6 +67,13 @@ export const openJob = (pool: Pool, person: SignedIn, request: OpenJobRequest, n
 export async function readJob(db: Db, shopId: number, id: number, after: number, now: Date): Promise<JobResponse> {
   const job = await jobOf(db, shopId, id)
   return { pin: job.pin, events: await eventsAfter(db, shopId, id, after), lastSeq: job.lastSeq, now: now.toISOString() }
+}
+
+/** The revision that came into force since the job began, or null. */
+export async function newerSpec(db: Db, shopId: number, id: number): Promise<{ newer: RevisionRow | null }> {
+  await jobOf(db, shopId, id)
+  const newer = await newerRevisionOfJob(db, shopId, id)
+  return { newer: newer && await revisionById(db, shopId, newer.revisionId) }
 }
 
 /** The sheet as it was signed last; for an open job, as it stands. */

@@ -5,7 +5,7 @@ import type { ProblemBody } from '../../shared/problem'
 /** An expected refusal, in words for a person: what is wrong and what to do. */
 export class Problem extends Error {
   override readonly name = 'Problem'
-  constructor(readonly status: number, readonly title: string, readonly more: { detail?: string, code?: string, fields?: ProblemBody['fields'] } = {}) { super(title) }
+  constructor(readonly status: number, readonly title: string, readonly more: { detail?: string, code?: string, fields?: ProblemBody['fields'], doubts?: ProblemBody['doubts'] } = {}) { super(title) }
 }
 
 export const notFound = (what: string): Problem => new Problem(404, `There is no such ${what} in this shop.`)

@@ -17,7 +17,7 @@ export async function newJob(page: Page, model: string, setName: string | null =
   return page.evaluate(async ({ model, n, setName }) => {
     const get = async (path: string) => (await fetch(path)).json()
     const post = async (path: string, body: unknown) => (await fetch(path, { method: 'POST', body: JSON.stringify(body), headers: { 'content-type': 'application/json' } })).json()
-    const found = (await get('/api/models')).find((m: { model: string }) => m.model === model)
+    const found = (await get(`/api/models?q=${encodeURIComponent(model)}`)).rows.find((m: { model: string }) => m.model === model)
     const machine = await post('/api/machines', { name: `${model}, test ${n}`, tag: `E-${n}-${Date.now() % 1e7}`, modelId: found.id, meterUnit: 'h', customer: { name: 'E. Owner' } })
     const sets = await get('/api/blade-sets')
     const set = sets.find((s: { name: string }) => s.name === setName) ?? sets[0]

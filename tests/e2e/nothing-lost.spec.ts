@@ -1,7 +1,7 @@
 import { mkdtempSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
-import { expect, test } from '@playwright/test'
+import { expect, type Page, test } from '@playwright/test'
 import { databaseSettings, openPool } from '../../server/database/pool'
 import { many } from '../../server/database/query'
 // @ts-expect-error a plain script, shared with the test command
@@ -9,6 +9,17 @@ import { startServer } from '../../scripts/setup/server.mjs'
 import { instruction, newJob, saved, signIn, workUntil } from './bench'
 
 const gaps = () => ({ intake: 0.10, exhaust: 0.145, degPerMm: 720 })
+/** How many answers lie in the browser's own database. */
+const written = (page: Page): Promise<number> => page.evaluate(() => new Promise<number>((done) => {
+  const opening = indexedDB.open('wembric')
+  opening.onsuccess = () => {
+    const count = opening.result.transaction('waiting').objectStore('waiting').count()
+    count.onsuccess = () => {
+      opening.result.close()
+      done(count.result)
+    }
+  }
+}))
 /** Each answer once, in the device's order. */
 async function expectOnce(env: Record<string, string>, job: number, least: number): Promise<void> {
   const pool = openPool(databaseSettings(env as unknown as NodeJS.ProcessEnv, 'app'))
@@ -113,6 +124,7 @@ test('the sheet says which answers are still on their way, and takes them in as 
   await expect(instruction(page)).toBeVisible()
   await page.route('**/api/jobs/*/events', route => route.request().method() === 'POST' ? route.abort() : route.continue())
   const asked = await workUntil(page, 'Take the spark plug', gaps())
+  await expect.poll(() => written(page), { message: 'each answer is written down on this device' }).toBe(asked.length)
   await page.goto(`/jobs/${job}/sheet`)
   await expect(page.getByRole('status')).toContainText(`${asked.length} answers are still on the way`)
   await expect(page.locator('article.sheet')).not.toContainText('rested 12 h')

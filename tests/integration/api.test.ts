@@ -11,7 +11,7 @@ let tam: Client
 let jobId = 0
 
 async function newMachine(client: Client): Promise<number> {
-  const models = (await client.get<{ id: number, model: string }[]>('/api/models')).body
+  const models = (await client.get<{ rows: { id: number, model: string }[] }>('/api/models')).body.rows
   const tag = `T-${Math.random().toString(36).slice(2, 8)}`
   return (await client.post<{ id: number }>('/api/machines', { name: 'Test machine', tag, modelId: models.find(m => m.model === 'Hedgerow 18')!.id, meterUnit: 'h', customer: { name: 'T. Owner' } })).body.id
 }
@@ -40,7 +40,7 @@ describe('who may', () => {
     expect((await ines.call('POST', '/api/people', {}, { 'origin': '', 'sec-fetch-site': 'cross-site' })).status).toBe(403)
   })
   it('a mechanic does not add people or blade sets, nor approve', async () => {
-    for (const path of ['/api/people', '/api/blade-sets', '/api/models/1/approve']) expect((await tam.post(path, {})).status).toBe(403)
+    for (const path of ['/api/people', '/api/blade-sets', '/api/revisions/1/approve']) expect((await tam.post(path, {})).status).toBe(403)
   })
   it('a wrong password and an unknown name get the same answer, and too many must wait', async () => {
     const wrong = await nobody.post('/api/session', { signIn: 'jory', password: 'nonsense' })
@@ -191,7 +191,7 @@ describe('bad input', () => {
     expect((await ines.answer(id, { type: 'crank', payload: { observations: [{ kind: 'turn', deg: 5000 }] } })).status).toBe(422)
   })
   it('a doubled tag says what to do', async () => {
-    const models = (await ines.get<{ id: number }[]>('/api/models')).body
+    const models = (await ines.get<{ rows: { id: number }[] }>('/api/models')).body.rows
     const machine = { name: 'Twice', tag: 'M-0101', modelId: models[0]!.id, meterUnit: 'h', customer: { name: 'T' } }
     expect((await ines.post('/api/machines', machine)).body).toMatchObject({ status: 409, code: 'duplicate' })
   })
@@ -200,13 +200,13 @@ describe('bad input', () => {
 describe('a mechanic’s spec', () => {
   it('is a draft until a lead approves it; a job opened meanwhile keeps the draft', async () => {
     const model = `Draft ${Date.now()}`
-    const made = await tam.post<{ id: number, status: string }>('/api/models', { maker: 'Test', model, engine: engineOf() })
+    const made = await tam.post<{ id: number, revisionId: number, status: string }>('/api/models', { maker: 'Test', model, engine: engineOf() })
     expect(made.body.status).toBe('draft')
     const machine = await tam.post<{ id: number }>('/api/machines', { name: model, tag: `D-${Date.now() % 1e6}`, modelId: made.body.id, meterUnit: 'h', customer: { name: 'T' } })
     const bladeSetId = (await tam.get<{ id: number }[]>('/api/blade-sets')).body[0]!.id
     const job = await tam.post<{ id: number }>('/api/jobs', { machineId: machine.body.id, bladeSetId, meter: null })
-    expect((await ines.post(`/api/models/${made.body.id}/approve`)).body).toMatchObject({ status: 'approved' })
-    expect((await ines.post(`/api/models/${made.body.id}/approve`)).status).toBe(409)
+    expect((await ines.post(`/api/revisions/${made.body.revisionId}/approve`, {})).body).toMatchObject({ approvedBy: 'Ines' })
+    expect((await ines.post(`/api/revisions/${made.body.revisionId}/approve`, {})).status).toBe(409)
     expect((await tam.get<{ pin: { spec: { status: string } } }>(`/api/jobs/${job.body.id}`)).body.pin.spec.status).toBe('draft')
   })
 })

@@ -16,6 +16,8 @@ const props = defineProps<{
   trials?: { mm: number, feel: string }[]
   /** Length of the rule's body in its own units; its height stays. */
   length?: number
+  /** Other limits to be seen against these, dashed. */
+  ghost?: { minMm: number, maxMm: number }
 }>()
 const hatch = useId()
 const length = computed(() => props.length ?? 280)
@@ -49,6 +51,7 @@ const bare0 = computed(() => props.maxMm - props.minMm < 1e-9)
     <defs><pattern :id="hatch" width="6" height="6" patternUnits="userSpaceOnUse" patternTransform="rotate(45)"><rect width="6" height="6" fill="var(--hatch-ground)" /><path d="M 0 0 V 6" stroke="var(--hatch)" stroke-width="2.2" /></pattern></defs>
     <rect x=".75" y="18" :width="length - 1.5" height="50" fill="var(--white)" stroke="var(--ink)" stroke-width="1.5" />
     <rect v-if="!bare0" :x="x(minMm)" y="19" :width="x(maxMm) - x(minMm)" height="48" fill="var(--petrol-tint)" class="spec" />
+    <rect v-if="ghost" :x="x(ghost.minMm)" y="29" :width="Math.max(2, x(ghost.maxMm) - x(ghost.minMm))" height="28" fill="none" stroke="var(--ink)" stroke-width="1.6" stroke-dasharray="3 3" />
     <path v-for="limit in [minMm, maxMm]" :key="limit" :d="`M ${x(limit)} 18 V 68`" stroke="var(--petrol)" stroke-width="2" />
     <path v-for="(tick, i) in ticks" :key="i" :d="tick.d" stroke="var(--ink)" :stroke-width="tick.width" />
     <template v-if="topMm > 0">

@@ -7,7 +7,22 @@ import { at, polarPath, ringPath, textArc, xy } from './geometry'
 import EngineSection from './EngineSection.vue'
 
 /** The 720° cycle once round, with marks, closed arcs, belief and stops; in its middle the cylinder in question at the likeliest angle. */
-const props = defineProps<{ engine: Engine, arcs: BeliefArc[], crankDeg: number, stops: Stop[], target: Stop | null, atStop: boolean, feel: Role[], cylinderId: string, compact?: boolean }>()
+const props = defineProps<{ engine: Engine, arcs: BeliefArc[], crankDeg: number, stops: Stop[], target: Stop | null, atStop: boolean, feel: Role[], cylinderId: string, compact?: boolean, atRest?: boolean }>()
+/** At rest it shows a model, not a job: no belief, and the least that each stop has to spare as a measured arc. */
+const margins = computed(() => !props.atRest
+  ? []
+  : props.stops.map((stop) => {
+      const before = Math.min(...stop.valves.map(v => v.beforeDeg), 170)
+      const after = Math.min(...stop.valves.map(v => v.afterDeg), 170)
+      return { deg: stop.crankDeg, d: polarPath(C, stop.crankDeg - before, stop.crankDeg + after, 4, () => TRACK + 8), ends: [-before, after].map(off => ({ deg: off, line: `M ${xy(at(C, TRACK + 2, stop.crankDeg + off))} L ${xy(at(C, TRACK + 14, stop.crankDeg + off))}`, words: at(C, TRACK + 17, stop.crankDeg + off / 2) })), dot: at(C, TRACK + 8, stop.crankDeg) }
+    }))
+/** Ends of closed arcs that rest on assumed cam timing. */
+const assumedEnds = computed(() => !props.atRest || props.engine.cam !== null
+  ? []
+  : bands.value.flatMap((band, i) => (allClosed.value[band.valve.id] ?? []).flatMap((a) => {
+      const outer = TRACK - 4 - i * (BAND.value + GAP.value)
+      return [a.startDeg, a.startDeg + a.sweepDeg].map(deg => `M ${xy(at(C, outer - BAND.value - 3, deg))} L ${xy(at(C, outer + 3, deg))}`)
+    })))
 
 const id = useId()
 const C = { x: 256, y: 256 }
@@ -106,7 +121,7 @@ const shownDeg = computed(() => Math.round(wrap(props.crankDeg)))
 </script>
 
 <template>
-  <svg class="wheel" :viewBox="compact ? wide ? '-24 -4 560 520' : '0 0 512 512' : '-34 0 580 512'" role="img" :aria-label="anywhere ? 'Cycle wheel: the crank may be anywhere' : `Cycle wheel: crank most likely at ${shownDeg}°, ${arcs[0]?.name}`" :data-crank="crankDeg.toFixed(1)">
+  <svg class="wheel" :viewBox="compact ? wide ? '-24 -4 560 520' : '0 0 512 512' : '-34 0 580 512'" role="img" :aria-label="atRest ? `Cycle wheel of the model, ${stops.length} stops` : anywhere ? 'Cycle wheel: the crank may be anywhere' : `Cycle wheel: crank most likely at ${shownDeg}°, ${arcs[0]?.name}`" :data-crank="crankDeg.toFixed(1)">
     <circle :cx="C.x" :cy="C.y" :r="RIM" fill="var(--sunk)" stroke="var(--ink)" stroke-width="1.5" />
     <circle :cx="C.x" :cy="C.y" :r="RIM_IN" fill="var(--sheet)" stroke="var(--ink)" stroke-width="1" />
     <circle :cx="C.x" :cy="C.y" :r="TRACK" fill="none" stroke="var(--line)" stroke-width="1" />
@@ -139,6 +154,12 @@ const shownDeg = computed(() => Math.round(wrap(props.crankDeg)))
       <path d="M -15 0 A 15 15 0 0 0 15 0 Z" class="stop" :data-stop="stop.crankDeg.toFixed(1)" :fill="isTarget(stop) && atStop ? 'var(--petrol)' : isTarget(stop) ? 'var(--petrol-tint)' : 'var(--sheet)'" :stroke="isTarget(stop) ? 'var(--petrol)' : 'var(--ink)'" stroke-width="2" :data-target="isTarget(stop)" />
     </g>
 
+    <g v-for="m in margins" :key="`m${m.deg}`" class="margin">
+      <path :d="m.d" fill="none" stroke="var(--petrol)" stroke-width="2" /><circle :cx="m.dot.x" :cy="m.dot.y" r="4.5" fill="var(--sheet)" stroke="var(--petrol)" stroke-width="2" />
+      <g v-for="end in m.ends" :key="end.deg"><path :d="end.line" stroke="var(--petrol)" stroke-width="2.4" /><text :x="end.words.x" :y="end.words.y + 5" text-anchor="middle" font-size="15" font-weight="700" style="fill: var(--petrol)" paint-order="stroke" stroke="var(--sheet)" stroke-width="5">{{ Math.round(Math.abs(end.deg)) }}°</text></g>
+    </g>
+    <path v-for="(d, i) in assumedEnds" :key="`a${i}`" :d="d" stroke="var(--ink)" stroke-width="2" stroke-dasharray="2.5 2.5" />
+
     <path v-for="(lobe, i) in lobes" :key="i" :d="lobe.path" class="lobe" :data-probability="lobe.probability.toFixed(3)" :fill="lobe.likeliest ? 'var(--petrol)' : 'var(--petrol-tint)'" :stroke="lobe.likeliest ? 'none' : 'var(--petrol)'" stroke-dasharray="4 3" />
     <template v-if="!compact">
       <text v-for="(lobe, i) in lobes.filter(l => l.probability > 0.02 && l.probability < 0.94)" :key="`p${i}`" :x="lobe.words.x" :y="lobe.words.y + 6" text-anchor="middle" font-size="17" font-weight="700" style="fill: var(--petrol)">{{ Math.round(lobe.probability * 100) }}%</text>
@@ -147,7 +168,7 @@ const shownDeg = computed(() => Math.round(wrap(props.crankDeg)))
     <circle :cx="C.x" :cy="C.y" :r="disc" fill="var(--ground)" stroke="var(--ink)" stroke-width="1.2" />
     <path v-for="(o, i) in others" :key="`o${i}`" :d="`M ${xy(o.from)} L ${xy(o.to)}`" stroke="var(--petrol)" stroke-width="1.6" stroke-dasharray="5 4" />
     <path v-if="hand" :d="`M ${xy(hand.from)} L ${xy(hand.to)}`" stroke="var(--petrol)" stroke-width="3" class="hand" />
-    <g :transform="`translate(${C.x} ${C.y}) scale(${sectionScale})`" :opacity="anywhere ? 0.4 : 1">
+    <g :transform="`translate(${C.x} ${C.y}) scale(${sectionScale})`" :opacity="anywhere && !atRest ? 0.4 : 1">
       <EngineSection :engine="engine" :crank-deg="localDeg" :feel="feel" :labels="!compact" :label-size="Math.max(15, 13 / sectionScale)" :name="several && !compact ? cylinderById(engine, cylinderId).name : null" />
     </g>
   </svg>

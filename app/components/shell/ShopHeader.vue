@@ -10,7 +10,7 @@ const PLACES = [{ to: '/', name: 'Bay' }, { to: '/spec-book', name: 'Spec book' 
 <template>
   <header class="shop-header">
     <NuxtLink to="/" class="brand"><img src="/mark.svg" alt="" width="24" height="24"><b>Wembric</b></NuxtLink>
-    <nav aria-label="Places"><NuxtLink v-for="p in PLACES" :key="p.to" :to="p.to" class="place" exact-active-class="here">{{ p.name }}</NuxtLink></nav>
+    <nav aria-label="Places"><NuxtLink v-for="p in PLACES" :key="p.to" :to="p.to" class="place" :active-class="p.to === '/' ? '' : 'here'" exact-active-class="here">{{ p.name }}</NuxtLink></nav>
     <div class="who">
       <span v-if="offline" class="state" role="status">No server{{ waiting ? `, ${waiting} to send` : '' }}</span>
       <span class="shop">{{ shop }}</span><b>{{ person }}</b>

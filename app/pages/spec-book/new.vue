@@ -2,86 +2,52 @@
 import { navigateTo, useHead } from '#imports'
 import { NuxtLink } from '#components'
 import Button from 'primevue/button'
-import Checkbox from 'primevue/checkbox'
-import Textarea from 'primevue/textarea'
-import type { ModelRow } from '~~/shared/responses'
-import ChoiceField from '../../components/forms/ChoiceField.vue'
-import ModelImport from '../../components/forms/ModelImport.vue'
+import { onMounted, ref } from 'vue'
+import type { PersonRow } from '~~/shared/responses'
+import type { ModelRow } from '~~/shared/spec-book'
 import TextField from '../../components/forms/TextField.vue'
+import DoubtList from '../../components/spec/DoubtList.vue'
+import IdentityFields from '../../components/spec/IdentityFields.vue'
+import SpecFields from '../../components/spec/SpecFields.vue'
 import { useForm } from '../../composables/useForm'
-import { FIRING_CHOICES, useModelForm } from '../../composables/useModelForm'
+import { useModelForm } from '../../composables/useModelForm'
 import { useSessionStore } from '../../stores/session'
 import { api } from '../../utils/api'
 
 useHead({ title: 'Add a model, Wembric' })
 const session = useSessionStore()
 const form = useForm()
-const { model, spec, wrong, engine } = useModelForm()
-const same = <T extends string>(values: T[]) => values.map(value => ({ value, label: value }))
+const given = useModelForm()
+const { model, spec, firing, wrong, doubts, answered } = given
+const approveBecause = ref('')
+const onlyLead = ref(false)
+onMounted(async () => {
+  if (!session.isLead) return
+  const people = await form.send(() => api.get<PersonRow[]>('/api/people'))
+  onlyLead.value = people?.filter(p => p.role === 'lead').length === 1
+  if (onlyLead.value) approveBecause.value = 'The only lead here; looked at the page twice'
+})
 
 async function submit(): Promise<void> {
-  const data = engine()
-  if (!data) return
-  const made = await form.send(() => api.post<ModelRow>('/api/models', { ...model, engine: data }))
-  if (made) await navigateTo('/spec-book')
+  const engine = given.engine()
+  if (!engine || given.open().length) return
+  const made = await form.send(() => api.post<ModelRow>('/api/models', { ...given.identity(), engine, answered: answered.value, approveBecause: onlyLead.value ? approveBecause.value : '' }))
+  if (made) await navigateTo(`/spec-book/${made.id}`)
 }
 </script>
 
 <template>
   <main>
-    <form class="form" @submit.prevent="submit">
+    <form class="form" novalidate @submit.prevent="submit">
       <h1>Add a model and its spec</h1>
-      <ModelImport @added="navigateTo('/spec-book')" />
-      <p class="lead">What you leave empty is taken as assumed or not on record, and is marked so at the bench. {{ session.isLead ? 'As lead, you approve it by adding it.' : 'It is a draft until a lead approves it; a job can use it with a reason.' }}</p>
-      <div class="grid">
-        <TextField v-model="model.maker" label="Maker" :wrong="form.wrong('maker')" /><TextField v-model="model.model" label="Model" :wrong="form.wrong('model')" />
-        <TextField v-model="model.code" label="Engine code" :wrong="form.wrong('code')" /><TextField v-model="model.kind" label="Kind" placeholder="Mower, generator, scooter" :wrong="form.wrong('kind')" />
-      </div>
-      <h2>Source</h2>
-      <div class="grid"><TextField v-model="spec.source" label="Source" placeholder="Workshop manual, 2nd printing, p. 61" :wrong="wrong.source" /><TextField v-model="spec.sourceDate" label="Source’s date" placeholder="2024-09-09" :wrong="wrong.sourceDate" /></div>
-      <h2>Clearances</h2>
-      <div class="grid">
-        <ChoiceField v-model="spec.unit" label="Printed in" :options="same(['mm', 'thou'])" />
-        <TextField v-model="spec.intake" label="Intake" placeholder="0.08–0.12" note="Limits, figure ± tolerance, or one figure; the one to set to in brackets: 0.08–0.14 (0.10)." :wrong="wrong.intake" />
-        <TextField v-model="spec.exhaust" label="Exhaust" placeholder="0.16 ± 0.03" :wrong="wrong.exhaust" />
-        <div class="field wide"><label for="others">Other printed figures that disagree, a line each: valve, figure; source</label><Textarea id="others" v-model="spec.others" rows="1" auto-resize placeholder="exhaust 0.13–0.17; Bulletin 4" :invalid="!!wrong.others" /><p v-if="wrong.others" class="wrong" role="alert">{{ wrong.others }}</p><p v-else class="note">They are never averaged: at each job a lead says which stands.</p></div>
-        <ChoiceField v-model="spec.setWhen" label="Set" :options="same(['cold', 'hot'])" /><TextField v-model="spec.coldLimit" label="Cold means under, °C" inputmode="decimal" :wrong="wrong.coldLimit" />
-      </div>
-      <h2>Engine</h2>
-      <div class="grid">
-        <TextField v-model="spec.stroke" label="Stroke, mm" inputmode="decimal" :wrong="wrong.strokeMm ?? wrong.stroke" /><TextField v-model="spec.rod" label="Rod length, mm" inputmode="decimal" note="Empty: 1.75 × stroke, assumed." :wrong="wrong.rod" />
-        <ChoiceField v-model="spec.layout" label="Valve gear" :options="same(['overhead cam', 'push-rods'])" /><ChoiceField v-model="spec.valves" label="Valves a cylinder" :options="[{ value: 2, label: '2' }, { value: 4, label: '4' }]" />
-        <ChoiceField v-model="spec.firing" label="Firing interval" :options="FIRING_CHOICES" /><TextField v-model="spec.cylinders" label="Cylinders and firing angles" placeholder="Left 0, Right 360" note="One to four; degrees of the 720° cycle at compression top." :wrong="wrong.cylinders" />
-        <ChoiceField v-model="spec.intakeBy" label="Intakes set by" :options="same(['screw', 'shim', 'none'])" /><ChoiceField v-model="spec.exhaustBy" label="Exhausts set by" :options="same(['screw', 'shim', 'none'])" />
-        <template v-if="spec.intakeBy === 'shim' || spec.exhaustBy === 'shim'"><TextField v-model="spec.shimDiameter" label="Shims across, mm" placeholder="9.5" :wrong="wrong.shimDiameter" /><TextField v-model="spec.shimStep" label="in steps of, mm" :wrong="wrong.shimStep" /></template>
-        <ChoiceField v-model="spec.decompressor" label="Automatic decompressor" :options="[{ value: 'unknown', label: 'not known' }, { value: 'none', label: 'none' }, { value: 'arc', label: 'holds the exhaust' }]" note="Not known is treated as possible: you will be sent past top." />
-        <template v-if="spec.decompressor === 'arc'"><TextField v-model="spec.heldFrom" label="Holds from, ° after TDC" :wrong="wrong.decompressor" /><TextField v-model="spec.heldTo" label="to, ° after TDC" /><TextField v-model="spec.heldOn" label="On which cylinder" placeholder="Left" note="Empty: on each." :wrong="wrong.heldOn" /></template>
-        <div class="field wide tick"><Checkbox v-model="spec.camKnown" input-id="cam" binary /><label for="cam">Cam timing is in the source</label></div>
-        <template v-if="spec.camKnown"><TextField v-model="spec.checkLift" label="At lift, mm" note="Empty: seat timing." :wrong="wrong.cam" /><TextField v-model="spec.io" label="Intake opens, ° before TDC" /><TextField v-model="spec.ic" label="Intake closes, ° after BDC" /><TextField v-model="spec.eo" label="Exhaust opens, ° before BDC" /><TextField v-model="spec.ec" label="Exhaust closes, ° after TDC" /></template>
-      </div>
-      <h2>Marks and turning</h2>
-      <div class="grid">
-        <TextField v-model="spec.marks" label="Marks, letter and degrees" placeholder="T 0, F 346" note="Degrees at the pointer. Empty: no marks, the rod finds top." :wrong="wrong.marks" /><TextField v-model="spec.markWindow" label="Where they show" placeholder="the rotor window" note="Pointer, notch or window that the marks are held against." :wrong="wrong.markWindow" />
-        <div class="field wide"><label for="signs">Cam signs, a line each: how it looks when right, and degrees</label><Textarea id="signs" v-model="spec.camMarks" rows="2" auto-resize placeholder="the two dots face each other 0" :invalid="!!wrong.camMarks" /><p v-if="wrong.camMarks" class="wrong" role="alert">{{ wrong.camMarks }}</p></div>
-        <div class="field wide"><label for="stops">The maker’s own stops, a line each: degrees, place, valves</label><Textarea id="stops" v-model="spec.stops" rows="2" auto-resize placeholder="14 P: left intake, left exhaust" :invalid="!!wrong.stops" /><p v-if="wrong.stops" class="wrong" role="alert">{{ wrong.stops }}</p><p v-else class="note">Place: a mark’s letter, “top Left”, “rod 6 mm Left” or “sign 1”. Kept as printed; a valve that the cam data says is open there is flagged.</p></div>
-        <ChoiceField v-model="spec.direction" label="Turns" :options="same(['clockwise', 'anticlockwise'])" /><TextField v-model="spec.seenFrom" label="Seen from" placeholder="the left" :wrong="wrong.seenFrom" /><TextField v-model="spec.means" label="Turned by" placeholder="the crank nut" :wrong="wrong.means" />
-      </div>
-      <h2>Adjuster, torques, strip-down</h2>
-      <div class="grid">
-        <ChoiceField v-model="spec.adjuster" label="Adjuster" :options="[{ value: 'valve-end', label: 'screw at the valve end' }, { value: 'pushrod-end', label: 'screw at the push-rod end' }, { value: 'pivot-nut', label: 'pivot nut on a stud' }]" /><ChoiceField v-model="spec.head" label="Screw head" :options="same(['slot', 'square', 'hex socket', 'Torx'])" />
-        <TextField v-model="spec.pitch" label="Screw thread, or pitch in mm" placeholder="M6×0.75" note="Empty: 0.75, assumed." :wrong="wrong.pitch" /><TextField v-model="spec.ratio" label="Rocker ratio" :wrong="wrong.ratio" />
-        <TextField v-model="spec.locknut" label="Locknut, N·m" :wrong="wrong.locknut" /><TextField v-model="spec.cover" label="Cover, N·m" :wrong="wrong.cover" /><TextField v-model="spec.plug" label="Plug, N·m" :wrong="wrong.plug" />
-        <TextField v-model="spec.tools" label="Tools" /><TextField v-model="spec.plugGap" label="Plug gap" placeholder="0.7 mm" /><TextField v-model="spec.coverPattern" label="Cover bolts" /><TextField v-model="spec.gasket" label="Gasket" placeholder="new each time" />
-        <TextField v-model="spec.use" label="Check every, on the meter" :wrong="wrong.use" /><TextField v-model="spec.months" label="and every, months" :wrong="wrong.months" />
-        <div class="field wide"><label for="strip">Comes off first, a line each</label><Textarea id="strip" v-model="spec.stripDown" rows="3" auto-resize /></div>
-      </div>
+      <p class="lead">What you leave empty is taken as assumed or not on record, and is marked so at the bench. From a file: <NuxtLink to="/spec-book/import">import</NuxtLink>. {{ onlyLead ? 'As the shop’s only lead you may approve it yourself, with a reason.' : 'It is a draft until a lead who did not write it approves it; a job can use it with a reason.' }}</p>
+      <IdentityFields v-model="model" :wrong="form.wrong" />
+      <SpecFields v-model:spec="spec" v-model:firing="firing" :wrong="wrong" :odd="f => given.doubtAt(f)?.says" />
+      <div v-if="onlyLead" class="grid"><TextField v-model="approveBecause" label="Approved by yourself, because" note="Empty: it stays a draft." /></div>
+      <DoubtList v-model="answered" :doubts="doubts" />
       <p v-if="Object.keys(wrong).length" class="wrong" role="alert">Look at the fields that are marked: {{ Object.values(wrong)[0] }}</p>
       <p v-else-if="form.failed.value" class="wrong" role="alert">{{ form.failed.value }}</p>
       <div class="actions"><Button type="submit" label="Add it" :loading="form.busy.value" /><NuxtLink class="quiet" to="/spec-book">Back</NuxtLink></div>
     </form>
   </main>
 </template>
-
-<style scoped>
-.tick { display: flex; gap: 10px; align-items: center; } .tick label { font-size: 17px; }
-</style>

@@ -16,8 +16,8 @@ const coldWords = ({ state, pin, nowMs }: JobView): string => {
 }
 
 /** Two figures for the same valves: one stands, by a lead's reason. They are never averaged. */
-function figureThing({ tools }: JobView, role: Role): Draft {
-  const { engine } = tools.pin.spec
+function figureThing({ tools, state }: JobView, role: Role): Draft {
+  const { engine } = state.spec ?? tools.pin.spec
   const others = disagreeing(engine, role)
   return {
     label: 'Two figures', instruction: `Which figure stands for the ${role}?`, stage: { kind: 'figures', role },

@@ -1,5 +1,5 @@
-import { modelSchema } from '../../../shared/requests'
-import { addModel } from '../../services/catalogue'
+import { modelSchema } from '../../../shared/spec-book'
+import { addModel } from '../../services/spec-book'
 import { pool } from '../../startup'
 import { shopRoute } from '../../utils/api'
 

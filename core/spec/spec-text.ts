@@ -1,8 +1,8 @@
-import { type Clearance, type Engine, type Mark, type Place, signedWay, type Valve } from '~~/core/engine'
-import { FigureError, parseLength } from '~~/core/units'
+import { type Clearance, type Engine, type Mark, type Place, signedWay, type Valve } from '../engine'
+import { FigureError, type LengthUnit, parseLength } from '../units'
 
 /** One clearance as it is typed: “0.08–0.12”, “0.08–0.14 (0.10)”, “0.16 ± 0.03”, “4 thou”. @throws FigureError with what to type instead */
-export function parseClearance(text: string, unit: 'mm' | 'thou'): Clearance {
+export function parseClearance(text: string, unit: LengthUnit): Clearance {
   const value = (part: string) => parseLength(part, unit)
   const tolerance = /^(.+?)(?:±|\+\/-|\+-)(.+)$/.exec(text)
   if (tolerance) {
@@ -22,12 +22,14 @@ export function parseClearance(text: string, unit: 'mm' | 'thou'): Clearance {
 }
 
 /** Other printed figures as typed, a line each: “exhaust 0.13–0.17; Bulletin 4”. */
-export const parseOtherFigures = (text: string, unit: 'mm' | 'thou'): Engine['otherClearances'] => text.split('\n').map(line => line.trim()).filter(Boolean).map((line) => {
+export const parseOtherFigures = (text: string, unit: LengthUnit): Engine['otherClearances'] => text.split('\n').map(line => line.trim()).filter(Boolean).map((line) => {
   const match = /^(intake|exhaust)\s*:?\s*([^;]+);\s*(.+)$/i.exec(line)
   if (!match) throw new FigureError(line, 'cannot be read. Type valve, figure, semicolon, source, such as exhaust 0.13–0.17; Bulletin 4.')
   return { role: match[1]!.toLowerCase() as Valve['role'], clearance: parseClearance(match[2]!, unit), source: match[3]!.trim() }
 })
 
+/** Between items of a list: a comma before a digit is a decimal comma. */
+const BETWEEN = /[;\n]|,(?!\d)/
 const parts = (text: string, at: RegExp): string[] => text.split(at).map(part => part.trim()).filter(Boolean)
 /** Words and an angle at their end: “T L 180”. */
 function wordsAndAngle(part: string, example: string): { words: string, deg: number } {
@@ -38,13 +40,13 @@ function wordsAndAngle(part: string, example: string): { words: string, deg: num
 
 const kindOf = (letter: string): Mark['kind'] => /^f\b/i.test(letter) ? 'fire' : /^(a\b|‖|\|\|)/i.test(letter) ? 'advance' : 'top'
 /** Marks as typed: “T L 0, F 346, T R 180”. F fires; A and a double line are advance marks; all else is top. */
-export const parseMarks = (text: string): Mark[] => parts(text, /[,;\n]/).map((part) => {
+export const parseMarks = (text: string): Mark[] => parts(text, BETWEEN).map((part) => {
   const { words: letter, deg: angleDeg } = wordsAndAngle(part, 'letter and degrees: T 0, F 346')
   return { letter, angleDeg, kind: kindOf(letter) }
 })
 
 /** Cylinders as typed, each with its firing angle: “Left 0, Right 360”. */
-export const parseCylinders = (text: string): Engine['cylinders'] => parts(text, /[,;\n]/).map((part, i) => {
+export const parseCylinders = (text: string): Engine['cylinders'] => parts(text, BETWEEN).map((part, i) => {
   const { words: name, deg: firingAngleDeg } = wordsAndAngle(part, 'name and firing angle: Left 0, Right 360')
   return { id: `cylinder-${i + 1}`, name, firingAngleDeg }
 })
@@ -88,3 +90,23 @@ export const parseStops = (text: string, engine: Pick<Engine, 'cylinders' | 'mar
     }),
   }
 })
+
+/** Figures of a list, without an exponent or idle zeros. */
+const figure = (value: number): string => String(Number(value.toFixed(4)))
+export const marksText = (marks: Mark[]): string => marks.map(m => `${m.letter} ${figure(m.angleDeg)}`).join(', ')
+export const cylindersText = (cylinders: Engine['cylinders']): string => cylinders.map(c => `${c.name} ${figure(c.firingAngleDeg)}`).join(', ')
+export const camMarksText = (camMarks: Engine['camMarks']): string => camMarks.map(m => `${m.words} ${figure(m.angleDeg)}`).join('\n')
+export const otherFiguresText = (others: Engine['otherClearances']): string => others.map(o => `${o.role} ${o.clearance.text}; ${o.source}`).join('\n')
+
+function placeText(engine: Engine, place: Place): string {
+  const name = (id: string) => engine.cylinders.find(c => c.id === id)?.name ?? id
+  switch (place.kind) {
+    case 'mark': return engine.marks[place.markIndex]?.letter ?? ''
+    case 'piston-top': return `top ${name(place.cylinderId)}`
+    case 'rod-drop': return `rod ${figure(place.dropMm)} mm ${name(place.cylinderId)}`
+    case 'cam-mark': return `sign ${place.camMarkIndex + 1}`
+    default: return ''
+  }
+}
+export const stopsText = (engine: Engine): string => engine.makersStops
+  .map(s => `${figure(s.crankDeg)} ${placeText(engine, s.place)}: ${s.valveIds.map(id => engine.valves.find(v => v.id === id)?.name.toLowerCase() ?? id).join(', ')}`).join('\n')

@@ -1,0 +1,5 @@
+import { readModel } from '../../../services/spec-book'
+import { pool } from '../../../startup'
+import { idOf, shopRoute } from '../../../utils/api'
+
+export default shopRoute(null, ({ event, person }) => readModel(pool(), person, idOf(event)))

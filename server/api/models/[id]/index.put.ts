@@ -1,0 +1,6 @@
+import { identitySchema } from '../../../../shared/spec-book'
+import { renameModel } from '../../../services/spec-book'
+import { pool } from '../../../startup'
+import { idOf, shopRoute } from '../../../utils/api'
+
+export default shopRoute(identitySchema, ({ event, person, body }) => renameModel(pool(), person, idOf(event), body), 'lead')

@@ -1,12 +1,13 @@
 import { z } from 'zod'
 import { type Engine, engineSchema } from '../core/engine'
+import { COLUMNS, type RowNote } from '../core/exchange'
 import type { Verdict } from '../core/feeler'
-import type { Doubt } from '../core/spec'
+import { type Identity, identityParts, yearsInOrder, YEARS_WRONG } from '../core/spec'
 
 /** What a model is called and found by; its figures are in its revisions. */
 export interface ModelIdentity { key: string, maker: string, model: string, code: string, kind: string, family: string, displacementCc: number | null, yearFrom: number | null, yearTo: number | null }
 /** A model with the revision that is in force: the newest approved one, or the newest draft where none is. */
-export interface ModelRow extends ModelIdentity { id: number, revision: number, revisionId: number, status: 'approved' | 'draft', source: string, sourceDate: string, author: string, engine: Engine }
+export interface ModelRow extends ModelIdentity { id: number, revision: number, revisionId: number, status: 'approved' | 'draft', source: string, sourceDate: string, author: string, engine: Engine, /** Drafts that wait for a lead; where it was counted. */ waiting?: number }
 
 /** One immutable revision of a model's figures. */
 export interface RevisionRow {
@@ -41,17 +42,6 @@ export interface SearchResponse { rows: ModelHit[], total: number, recent: boole
 
 const text = (most: number, what: string) => z.string({ error: `Give ${what}.` }).trim().min(1, { error: `Give ${what}.` }).max(most, { error: `Keep ${what} under ${most} characters.` })
 const optional = (most: number) => z.string().trim().max(most, { error: `Keep it under ${most} characters.` }).default('')
-const year = z.number({ error: 'A year has four digits.' }).int({ error: 'A year has four digits.' }).min(1900, { error: 'A year before 1900 cannot be right.' }).max(2100, { error: 'A year after 2100 cannot be right.' }).nullable().default(null)
-export const identityParts = z.object({
-  key: z.string().trim().toLowerCase().regex(/^[a-z0-9][a-z0-9._-]{0,119}$/, { error: 'A key has letters, digits, dots and dashes: sandlark-245.' }).optional(),
-  maker: text(60, 'the maker'), model: text(60, 'the model'), code: optional(40), kind: optional(40), family: optional(40),
-  displacementCc: z.number({ error: 'Displacement is a number of cm³.' }).positive({ error: 'Displacement must be more than zero.' }).max(9999, { error: 'A displacement of more than 9,999 cm³ cannot be right.' }).nullable().default(null),
-  yearFrom: year, yearTo: year,
-})
-const yearsInOrder = (m: { yearFrom: number | null, yearTo: number | null }) => m.yearFrom === null || m.yearTo === null || m.yearFrom <= m.yearTo
-const YEARS = { path: ['yearTo'], error: 'The last year is before the first: look at both.' }
-export const identitySchema = identityParts.refine(yearsInOrder, YEARS)
-
 /** Which doubts the sender saw and answers with “as printed”; others refuse the request. */
 const answered = z.array(z.string().max(2000)).max(40).default([])
 const reason = (what: string) => text(300, what)
@@ -59,7 +49,7 @@ export const modelSchema = identityParts.extend({
   engine: engineSchema, answered,
   /** A shop's only lead approves what they add themselves, and says why. */
   approveBecause: optional(300),
-}).refine(yearsInOrder, YEARS)
+}).refine(yearsInOrder, YEARS_WRONG)
 export const draftSchema = z.object({
   engine: engineSchema, reason: reason('the reason for the change'), answered,
   /** The newest revision that its author has seen. */
@@ -71,6 +61,18 @@ export const searchSchema = z.object({ q: z.string().max(200).default(''), machi
 
 export type ModelRequest = z.infer<typeof modelSchema>
 export type DraftRequest = z.infer<typeof draftSchema>
-export type IdentityRequest = z.infer<typeof identitySchema>
-/** A refusal that asks: each doubt with both readings. */
-export interface DoubtsBody { doubts: Doubt[] }
+export type IdentityRequest = Identity
+
+export type ImportState = 'uploaded' | 'reading' | 'preview' | 'writing' | 'done' | 'cancelled' | 'failed'
+export type ImportRowState = 'new' | 'changed' | 'same' | 'problem'
+export interface ImportSettings { delimiter: string, headings: string[], mapping: (string | null)[], first: string[][] }
+/** A file on its way into the book: how it is read, how far it is, what its rows would do. */
+export interface ImportResponse { id: number, fileName: string, format: 'csv' | 'json', bytes: number, state: ImportState, settings: ImportSettings, progress: number, total: number, message: string, counts: Record<ImportRowState, number>, mayApproveOwn: boolean }
+export interface ImportRow { rowNo: number, state: ImportRowState, title: string, modelId: number | null, notes: RowNote[], changes: string[] }
+
+export const uploadSchema = z.object({ name: z.string().trim().min(1).max(120).default('file.csv') })
+export const readImportSchema = z.object({ delimiter: z.enum([',', ';', '\t', '|'], { error: 'Choose what parts the cells.' }), mapping: z.array(z.enum(COLUMNS as readonly [string, ...string[]]).nullable()).max(200) })
+export const acceptImportSchema = z.object({ approveBecause: optional(300) })
+export const answerRowSchema = z.object({ rowNo: z.number().int().positive() })
+export const importRowsSchema = z.object({ state: z.enum(['new', 'changed', 'same', 'problem']), after: z.coerce.number().int().min(0).default(0) })
+export const exportSchema = z.object({ format: z.enum(['csv', 'json'], { error: 'Choose csv or json.' }), ids: z.string().regex(/^\d+(,\d+){0,999}$/, { error: 'Models are named by their numbers, up to a thousand.' }).transform(t => t.split(',').map(Number)).optional(), delimiter: z.enum([',', ';', '\t', '|']).default(',') })

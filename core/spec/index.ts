@@ -1,6 +1,7 @@
 export * from './compare'
 export * from './derived'
 export * from './find-model'
+export * from './identity'
 export * from './rejudge'
 export * from './sanity'
 export * from './spec-form'

@@ -1,5 +1,5 @@
 import { upcastEngine } from '../../core/engine'
-import { type Findable, modelGrams } from '../../core/spec'
+import { type Findable, keyOf, modelGrams } from '../../core/spec'
 import type { ModelIdentity, ModelRow } from '../../shared/spec-book'
 import { change, type Db, many, maybeOne, one, type Value } from '../database/query'
 
@@ -24,9 +24,10 @@ export const modelByKey = async (db: Db, shopId: number, key: string): Promise<M
   return row && withEngine(row)
 }
 /** Models by their ids, in the order of these. */
+const WAITING = `(SELECT COUNT(*) FROM spec_revisions d WHERE d.shop_id = e.shop_id AND d.model_id = e.id AND d.approved_at IS NULL AND d.sent_back_at IS NULL AND d.revision > r.revision) AS waiting`
 export const modelsByIds = async (db: Db, shopId: number, ids: number[]): Promise<ModelRow[]> => {
   if (ids.length === 0) return []
-  const rows = new Map((await many<Raw>(db, `${SELECT} WHERE e.shop_id = ? AND e.id IN (${placeholders(ids)})`, [shopId, ...ids])).map(r => [r.id, withEngine(r)]))
+  const rows = new Map((await many<Raw>(db, `${SELECT.replace('r.engine', `r.engine, ${WAITING}`)} WHERE e.shop_id = ? AND e.id IN (${placeholders(ids)})`, [shopId, ...ids])).map(r => [r.id, withEngine(r)]))
   return ids.flatMap(id => rows.get(id) ?? [])
 }
 /** The book page by page, by maker and model: models after a place in that order. */
@@ -46,10 +47,6 @@ export const modelsLastUsed = async (db: Db, shopId: number, most: number): Prom
 export const kindsOfRevisions = (db: Db, shopId: number, revisionIds: number[]): Promise<{ revisionId: number, kind: string }[]> =>
   revisionIds.length === 0 ? Promise.resolve([]) : many(db, `SELECT r.id AS revisionId, e.kind FROM spec_revisions r JOIN engine_models e ON e.shop_id = r.shop_id AND e.id = r.model_id WHERE r.shop_id = ? AND r.id IN (${placeholders(revisionIds)})`, [shopId, ...revisionIds])
 
-/** A name for files and other software, made from what the model is called. */
-export const keyOf = ({ maker, model, code }: Pick<ModelIdentity, 'maker' | 'model' | 'code'>): string =>
-  [maker, model, code].join(' ').normalize('NFKD').toLowerCase().replaceAll(/[^a-z0-9]+/g, '-').replaceAll(/^-|-$/g, '').slice(0, 120)
-
 export type NewModel = Pick<ModelIdentity, 'maker' | 'model' | 'code' | 'kind'> & Partial<ModelIdentity>
 const identityValues = (m: NewModel): Value[] => [m.maker, m.model, m.code, m.kind, m.family ?? '', m.displacementCc ?? null, m.yearFrom ?? null, m.yearTo ?? null]
 const findable = (m: NewModel): Findable => ({ ...m, family: m.family ?? '', displacementCc: m.displacementCc ?? null, yearFrom: m.yearFrom ?? null, yearTo: m.yearTo ?? null })
@@ -59,11 +56,12 @@ export const insertModel = async (db: Db, shopId: number, m: NewModel): Promise<
   await insertGrams(db, shopId, [{ id, model: findable(m) }])
   return id
 }
-/** Many models at once. @returns their ids in order: one statement gives them consecutive ones */
+/** Many models at once. @returns their ids, in the order of the models */
 export const insertModels = async (db: Db, shopId: number, models: NewModel[]): Promise<number[]> => {
-  const { id } = await change(db, `INSERT INTO engine_models (shop_id, model_key, maker, model, code, kind, family, displacement_cc, year_from, year_to) VALUES ${models.map(() => '(?, ?, ?, ?, ?, ?, ?, ?, ?, ?)').join(', ')}`,
+  await change(db, `INSERT INTO engine_models (shop_id, model_key, maker, model, code, kind, family, displacement_cc, year_from, year_to) VALUES ${models.map(() => '(?, ?, ?, ?, ?, ?, ?, ?, ?, ?)').join(', ')}`,
     models.flatMap(m => [shopId, m.key ?? keyOf(m), ...identityValues(m)]))
-  const ids = models.map((_, i) => id + i)
+  const made = new Map((await many<{ id: number, key: string }>(db, `SELECT id, model_key AS \`key\` FROM engine_models WHERE shop_id = ? AND model_key IN (${placeholders(models)})`, [shopId, ...models.map(m => m.key ?? keyOf(m))])).map(m => [m.key, m.id]))
+  const ids = models.map(m => made.get(m.key ?? keyOf(m))!)
   await insertGrams(db, shopId, models.map((m, i) => ({ id: ids[i]!, model: findable(m) })))
   return ids
 }
@@ -116,3 +114,11 @@ export const modelsWithGrams = async (db: Db, shopId: number, grams: string[], m
 /** Models that were made in a year. */
 export const modelsOfYear = (db: Db, shopId: number, year: number, most: number): Promise<(Findable & { id: number })[]> =>
   many(db, `SELECT ${IDENTITY} FROM engine_models e WHERE e.shop_id = ? AND e.year_from <= ? AND (e.year_to >= ? OR e.year_to IS NULL) ORDER BY e.maker, e.model LIMIT ${most}`, [shopId, year, year])
+
+/** Models of a shop that have one of these keys, or are called so: for files that are taken in. */
+export const modelsKnownAs = async (db: Db, shopId: number, wanted: { key: string, maker: string, model: string, code: string }[]): Promise<ModelRow[]> =>
+  wanted.length === 0
+    ? []
+    : (await many<Raw>(db, `
+    ${SELECT} WHERE e.shop_id = ? AND e.model_key IN (${placeholders(wanted)}) UNION ${SELECT} WHERE e.shop_id = ? AND (e.maker, e.model, e.code) IN (${wanted.map(() => '(?, ?, ?)').join(', ')})`,
+      [shopId, ...wanted.map(w => w.key), shopId, ...wanted.flatMap(w => [w.maker, w.model, w.code])])).map(withEngine)

@@ -19,12 +19,14 @@ export function answeredDoubts(engine: Engine, answered: string[]): RevisionRow[
   return doubts.map(({ id, says }) => ({ id, says }))
 }
 
+/** Whether somebody is the only lead of their shop: nobody else could look at their drafts. */
+export const onlyLead = async (db: Db, person: SignedIn): Promise<boolean> => person.role === 'lead' && await leadsOf(db, person.shopId) === 1
 const leadsOf = async (db: Db, shopId: number): Promise<number> => (await peopleOfShop(db, shopId)).filter(p => p.role === 'lead').length
 
 /** Adds an engine model with its first revision, a draft; a shop's only lead may approve it at once, with a reason. */
 export const addModel = (pool: Pool, person: SignedIn, { engine, answered, approveBecause, ...model }: ModelRequest): Promise<ModelRow> => transaction(pool, async (db) => {
   const kept = answeredDoubts(engine, answered)
-  const approved = approveBecause !== '' && person.role === 'lead' && await leadsOf(db, person.shopId) === 1
+  const approved = approveBecause !== '' && await onlyLead(db, person)
   const modelId = await insertModel(db, person.shopId, model)
   await insertRevision(db, person.shopId, { modelId, revision: 1, engine, authorId: person.id, approved, reason: 'First entry', answered: kept, approvalReason: approved ? approveBecause : '' })
   return await modelById(db, person.shopId, modelId) ?? missing()
@@ -42,7 +44,7 @@ export async function readModel(db: Db, person: SignedIn, modelId: number): Prom
   const model = await modelById(db, person.shopId, modelId) ?? missing()
   return {
     model, revisions: await revisionsOfModel(db, person.shopId, modelId), openJobs: await openJobsOfModel(db, person.shopId, modelId),
-    mayApproveOwn: person.role === 'lead' && await leadsOf(db, person.shopId) === 1,
+    mayApproveOwn: await onlyLead(db, person),
   }
 }
 
@@ -98,7 +100,7 @@ export async function effectOf(db: Db, person: SignedIn, revisionId: number): Pr
 export function hitOf({ engine, revisionId: _, ...row }: ModelRow): ModelHit {
   const lines = new Map(specLines(engine).map(l => [l.id, l]))
   const of = (id: string) => lines.get(id)!
-  return { ...row, intake: of('intake').value, exhaust: of('exhaust').value, thou: `${of('intake').more.replace(' thou', '')} / ${of('exhaust').more}`, layout: of('cylinders').value }
+  return { ...row, intake: of('intake').value, exhaust: of('exhaust').value, thou: `${of('intake').more} / ${of('exhaust').more}`.replaceAll(' thou', ''), layout: of('cylinders').value }
 }
 
 /** Rows of the trigram table that one search reads, about: enough to tell models apart, few enough to stay quick. */

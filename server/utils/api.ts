@@ -1,4 +1,5 @@
 import { defineEventHandler, getHeader, getRouterParam, readRawBody, setResponseHeader, setResponseStatus, type H3Event } from 'h3'
+import { Readable } from 'node:stream'
 import { z, type ZodType } from 'zod'
 import type { PersonRole } from '../../shared/responses'
 import { currentPerson, type SignedIn } from './session'
@@ -46,3 +47,17 @@ export const idOf = (event: H3Event): number => {
   if (!parsed.success) throw new Problem(404, 'There is nothing at this address.')
   return parsed.data
 }
+
+/** A route that sends a file as it is made. Nothing is sent before the first piece is there, so that a refusal still can be. */
+export const fileRoute = (work: (given: { event: H3Event, person: SignedIn }) => { name: string, type: string, pieces: AsyncGenerator<string> }) =>
+  defineEventHandler(event => answer(event, async () => {
+    const { name, type, pieces } = work({ event, person: await currentPerson(event) })
+    const first = await pieces.next()
+    setResponseHeader(event, 'content-type', type)
+    setResponseHeader(event, 'content-disposition', `attachment; filename="${name}"`)
+    async function* all() {
+      if (!first.done) yield first.value
+      yield* pieces
+    }
+    return Readable.from(all())
+  }))

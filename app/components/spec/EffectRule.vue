@@ -29,5 +29,5 @@ const dashed = (v: Verdict) => v === 'unproved'
 </template>
 
 <style scoped>
-.effect { width: 100%; display: block; }
+.effect { width: 100%; height: auto; display: block; }
 </style>

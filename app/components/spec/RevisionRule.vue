@@ -13,7 +13,7 @@ const from = computed(() => {
   return Date.UTC(first.getUTCFullYear(), 0, 1) - (first.getUTCMonth() < 2 ? 200 * DAY : 0)
 })
 const left = (ms: number) => `${Math.min(100, Math.max(0, (ms - from.value) / (to.value - from.value) * 100))}%`
-const years = computed(() => Array.from({ length: 40 }, (_, i) => new Date(from.value).getUTCFullYear() + i).filter(y => Date.UTC(y, 0, 1) >= from.value && Date.UTC(y, 0, 1) < to.value))
+const years = computed(() => Array.from({ length: 40 }, (_, i) => new Date(from.value).getUTCFullYear() + i).filter(y => Date.UTC(y, 0, 1) >= from.value && Date.UTC(y, 0, 1) < to.value - (to.value - from.value) * 0.04))
 const day = (iso: string) => new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'short', year: 'numeric', timeZone: 'UTC' }).format(new Date(iso))
 const inForce = computed(() => props.revisions.find(r => r.id === props.inForceId))
 const state = (r: RevisionRow) => r.id === props.inForceId && r.approvedAt ? 'in force' : r.sentBackAt ? 'sent back' : r.approvedAt ? 'superseded' : 'draft'

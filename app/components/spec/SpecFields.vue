@@ -16,7 +16,7 @@ const said = (field: SpecField): string | undefined => props.wrong[field] ?? pro
 
 <template>
   <h2>Source</h2>
-  <div class="grid"><TextField v-model="spec.source" label="Source" placeholder="Workshop manual, 2nd printing, p. 61" :wrong="wrong.source" /><TextField v-model="spec.sourceDate" label="Source’s date" placeholder="2024-09-09" :wrong="wrong.sourceDate" /></div>
+  <div class="grid source"><TextField v-model="spec.source" label="Source" placeholder="Workshop manual, 2nd printing, p. 61" :wrong="wrong.source" /><TextField v-model="spec.sourceDate" label="Source’s date" placeholder="2024-09-09" :wrong="wrong.sourceDate" /></div>
   <h2>Clearances</h2>
   <div class="grid">
     <ChoiceField v-model="spec.unit" label="Printed in" :options="same('mm', 'thou', 'in')" :wrong="wrong.unit" />
@@ -58,3 +58,8 @@ const said = (field: SpecField): string | undefined => props.wrong[field] ?? pro
     <div class="field wide"><label for="strip">Comes off first, a line each</label><Textarea id="strip" v-model="spec.stripDown" rows="3" auto-resize /></div>
   </div>
 </template>
+
+<style scoped>
+.source { grid-template-columns: 2fr 1fr; }
+@media (max-width: 700px) { .source { grid-template-columns: minmax(0, 1fr); } }
+</style>

@@ -51,7 +51,7 @@ useKeys({ '/': () => field.value?.$el.focus(), 'n': () => { void navigateTo('/sp
             <td class="figures"><NuxtLink :to="`/spec-book/${m.id}`" @click.stop>{{ m.maker }} {{ m.model }}</NuxtLink><br><small>{{ about(m) }}</small></td>
             <td class="figures whole">{{ m.intake }}</td><td class="figures whole">{{ m.exhaust }}</td><td class="whole">{{ m.thou }}</td>
             <td class="source">{{ m.source }}, <span class="whole">{{ m.sourceDate }}</span></td>
-            <td class="whole"><span v-if="m.status === 'approved'" class="ok">✓ {{ m.revision }}</span><span v-else class="draft">{{ m.revision }}, draft</span></td>
+            <td class="whole"><span v-if="m.status === 'approved'" class="ok">✓ {{ m.revision }}</span><span v-else class="draft">{{ m.revision }}, draft</span><br v-if="m.waiting"><small v-if="m.waiting">{{ m.waiting === 1 ? 'a draft waits' : `${m.waiting} drafts wait` }}</small></td>
           </tr>
         </tbody>
       </table>

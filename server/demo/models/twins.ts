@@ -28,7 +28,7 @@ export const DUET = {
       intake: { form: 'limits', minMm: 0.06, maxMm: 0.10, text: '0.06–0.10', unit: 'mm' },
       exhaust: { form: 'limits', minMm: 0.08, maxMm: 0.12, text: '0.08–0.12', unit: 'mm' },
     },
-    adjuster: { kind: 'valve-end', pitchMm: 0.75, pitchAssumed: false, rockerRatio: 1, head: 'square' },
+    adjuster: { kind: 'valve-end', pitchMm: 0.75, pitchAssumed: false, threadMm: 6, rockerRatio: 1, head: 'square' },
     torques: { locknutNm: 11, coverNm: 10, plugNm: 13 },
     tools: '10 mm ring spanner, square key, 18 mm plug socket', plugGap: '0.8 mm', coverPattern: 'from the middle outward', gasket: 'new each time',
     stripDown: ['Seat', 'Fuel tank', 'Coil bracket'], interval: { use: 5000, months: 12 },

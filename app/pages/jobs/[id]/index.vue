@@ -11,6 +11,7 @@ import BenchNotices from '../../../components/bench/BenchNotices.vue'
 import BenchStage from '../../../components/bench/BenchStage.vue'
 import ClashFacts from '../../../components/bench/ClashFacts.vue'
 import FigurePanel from '../../../components/bench/FigurePanel.vue'
+import NewerSpecPanel from '../../../components/bench/NewerSpecPanel.vue'
 import ClosedPanel from '../../../components/bench/ClosedPanel.vue'
 import EvidencePanel from '../../../components/bench/EvidencePanel.vue'
 import ReasonsPanel from '../../../components/bench/ReasonsPanel.vue'
@@ -27,6 +28,7 @@ import WrenchPanel from '../../../components/bench/WrenchPanel.vue'
 import { useBench } from '../../../composables/useBench'
 import { useBenchScreen } from '../../../composables/useBenchScreen'
 import { useFrameBehind } from '../../../composables/useFrameBehind'
+import { useNewerSpec } from '../../../composables/useNewerSpec'
 import { useKeys, useShortcutsOn } from '../../../composables/useKeys'
 import { useOutboxStore } from '../../../stores/outbox'
 import { useSessionStore } from '../../../stores/session'
@@ -39,6 +41,7 @@ const bench = useBench(jobId)
 const screen = useBenchScreen(bench, jobId)
 const { view, next, steps, wanted } = bench
 const { panel, blades, stacking, turnDeg } = screen
+const newer = useNewerSpec(jobId, () => view.value)
 const shortcutsOn = useShortcutsOn()
 
 const WHEEL: Stage = { kind: 'wheel', target: null, feelValveIds: [], cylinderId: null }
@@ -104,7 +107,7 @@ const stopWords = computed(() => {
     </section>
     <aside class="panel" aria-label="Next">
       <h1 v-if="panel.kind !== 'keys'" class="hidden-words">{{ view.pin.machine.name }}</h1>
-      <BenchNotices :expired="session.expired" :to-send="bench.toSend.value" :refused="refused" :unplaced="unplaced" :pin="view.pin" @sign-in="signOutAndIn" @discard="outbox.discard($event)" @place="(id, when) => screen.record({ type: 'placed', payload: { eventId: id, when } } as Happening)" />
+      <BenchNotices :expired="session.expired" :to-send="bench.toSend.value" :refused="refused" :unplaced="unplaced" :pin="view.pin" :newer="panel.kind === 'newer' ? null : newer" @newer="panel = { kind: 'newer' }" @sign-in="signOutAndIn" @discard="outbox.discard($event)" @place="(id, when) => screen.record({ type: 'placed', payload: { eventId: id, when } } as Happening)" />
       <ClosedPanel v-if="!screen.isOpen.value && panel.kind === 'keys'" :state="view.state" :job-id="jobId" :is-lead="session.isLead" @record="screen.record($event)" />
       <template v-else-if="panel.kind === 'keys'">
         <AnswerPanel v-if="screen.clash.value" label="An answer does not fit" :instruction="`These cannot ${screen.clash.value.against.length > 1 ? 'all' : 'both'} be so`" why="" :keys="screen.clashKeys.value" :passable="false" @press="screen.press($event)"><ClashFacts :clash="screen.clash.value" /></AnswerPanel>
@@ -118,6 +121,7 @@ const stopWords = computed(() => {
       <SetsPanel v-else-if="panel.kind === 'sets'" :view="view" @choose="screen.record({ type: 'blades-taken', payload: { set: $event } })" @back="back" />
       <WrenchPanel v-else-if="panel.kind === 'wrench'" :view="view" @record="screen.record($event)" @back="back" />
       <WaysPanel v-else-if="panel.kind === 'ways'" :view="view" @record="screen.record($event)" @back="back" />
+      <NewerSpecPanel v-else-if="panel.kind === 'newer' && newer" :view="view" :newer="newer" @record="screen.record($event)" @back="back" />
       <FigurePanel v-else-if="panel.kind === 'figure' && next.stage.kind === 'figures'" :view="view" :role="next.stage.role" :is-lead="session.isLead" @record="screen.record($event)" @back="back" />
       <ShimPanel v-else-if="(panel.kind === 'shim-read' || panel.kind === 'shim-size') && next.stage.kind === 'shims'" :view="view" :valve-id="next.stage.valveId" :kind="panel.kind" @record="screen.record($event)" @back="back" />
       <UndoPanel v-else-if="panel.kind === 'undo'" :event="panel.event" :pin="view.pin" @retract="(e, how) => screen.retract(e, how)" @back="back" />

@@ -23,6 +23,8 @@ const a = ref(Number(route.query.a))
 const b = ref(Number(route.query.b))
 async function load(): Promise<void> {
   given.value = await form.send(() => api.get<ModelResponse>(`/api/models/${modelId}`))
+  // the kind of valve whose figure changes is looked at first
+  if (lines.value.find(l => l.id === 'intake')?.change !== 'same' && lines.value.find(l => l.id === 'exhaust')?.change === 'same') role.value = 'intake'
   effect.value = await form.send(() => api.get<Affected[]>(`/api/revisions/${b.value}/effect`)) ?? []
 }
 onMounted(load)
@@ -98,7 +100,7 @@ const oldJobs = computed(() => given.value?.openJobs.filter(j => j.revisionId !=
       <aside class="panel">
         <p class="label">{{ after.reason }}</p>
         <h1>{{ open ? `Approve draft ${after.revision}?` : after.sentBackAt ? 'Sent back' : `${title(after)} ${after.id === given.model.revisionId ? 'is in force' : 'was approved'}` }}</h1>
-        <dl><dt>Who</dt><dd>{{ after.author }}, {{ day(after.createdAt) }}</dd><dt>Why</dt><dd>{{ after.reason }}</dd><dt>Source</dt><dd>{{ after.source }}, {{ after.sourceDate }}</dd><template v-if="after.approvedBy"><dt>Approved</dt><dd>{{ after.approvedBy }}{{ after.approvalReason ? `: ${after.approvalReason}` : '' }}</dd></template><template v-if="after.answered.length"><dt>Answered</dt><dd><span v-for="d in after.answered" :key="d.id">{{ d.says }} <b>As printed.</b> </span></dd></template></dl>
+        <dl><dt>Who</dt><dd>{{ after.author }}, {{ day(after.createdAt) }}</dd><dt>Why</dt><dd>{{ after.reason }}</dd><dt>Source</dt><dd>{{ after.source }}, <span class="whole">{{ after.sourceDate }}</span></dd><template v-if="after.approvedBy"><dt>Approved</dt><dd>{{ after.approvedBy }}{{ after.approvalReason ? `: ${after.approvalReason}` : '' }}</dd></template><template v-if="after.answered.length"><dt>Answered</dt><dd><span v-for="d in after.answered" :key="d.id">{{ d.says }} <b>As printed.</b> </span></dd></template></dl>
         <template v-if="open && mayApprove">
           <button v-if="asking !== 'back'" type="button" class="key" @click="approve"><b>Approve</b><small>new jobs use revision {{ after.revision }} from now; {{ oldJobs.length === 0 ? 'no job is open' : oldJobs.length === 1 ? 'the open job is offered it' : `${oldJobs.length} open jobs are offered it` }}</small></button>
           <button v-if="asking !== 'approve'" type="button" class="key" @click="sendBack"><b>Send back</b><small>with a reason, to {{ after.author }}</small></button>
@@ -123,6 +125,6 @@ const oldJobs = computed(() => given.value?.openJobs.filter(j => j.revisionId !=
 .folded { display: flex; gap: 14px; align-items: center; padding: 10px 20px; font: 500 15.5px/1.3 var(--figures); color: var(--ink2); border-bottom: 1.5px solid var(--ink); } .folded b { color: var(--ink); white-space: nowrap; } .folded button { margin-left: auto; white-space: nowrap; }
 .effect { display: grid; grid-template-columns: 250fr 620fr; gap: 18px; padding: 14px 20px; background: var(--sunk); font-family: var(--figures); } .effect > div { display: grid; gap: 6px; align-content: start; } .effect h2 { font-size: 19px; } .count { display: flex; gap: 8px; align-items: center; font-size: 18px; } .roles { display: flex; gap: 6px; } .roles [aria-pressed=true] { background: var(--petrol); color: var(--on-petrol); } .legend { font-size: 14.5px; color: var(--ink2); }
 .panel { background: var(--sheet); padding: 20px 24px; display: grid; gap: 14px; align-content: start; } .panel h1 { font-size: 33px; line-height: 1.1; } .label { font: 600 16px/1.2 var(--figures); color: var(--petrol); } dl { display: grid; grid-template-columns: 76px 1fr; gap: 4px 10px; margin: 0; font-size: 16px; line-height: 1.3; } dt { font: 600 16px/1.3 var(--figures); } dd { margin: 0; overflow-wrap: anywhere; } .key { padding: 12px 16px; gap: 3px; text-decoration: none; color: var(--ink); } .key b { font: 600 20px/1.2 var(--figures); } .key small { font-family: var(--sentences); }
-.needs { border-top: 1px solid var(--line); padding-top: 12px; color: var(--ink2); } .two { display: flex; gap: 10px; margin-top: 10px; } .jobs { border-top: 1px solid var(--line); padding-top: 12px; display: grid; gap: 6px; } .jobs h2 { font-size: 18px; } .jobs p { display: flex; justify-content: space-between; gap: 10px; font-size: 16px; }
+.needs { border-top: 1px solid var(--line); padding-top: 12px; color: var(--ink2); } .whole, .jobs span { white-space: nowrap; } .two { display: flex; gap: 10px; margin-top: 10px; } .jobs { border-top: 1px solid var(--line); padding-top: 12px; display: grid; gap: 6px; } .jobs h2 { font-size: 18px; } .jobs p { display: flex; justify-content: space-between; gap: 10px; font-size: 16px; }
 @media (max-width: 900px) { .compare { grid-template-columns: minmax(0, 1fr); } .table { border-right: 0; } .tr { grid-template-columns: 1fr 1fr; } .tr > .name { grid-column: 1 / -1; border: 0; padding-bottom: 0; } .tr > .flag { order: 3; grid-column: 1 / -1; justify-items: start; padding: 0 16px 12px; } .effect { grid-template-columns: minmax(0, 1fr); } }
 </style>

@@ -1,4 +1,4 @@
-import { identitySchema } from '../../../../shared/spec-book'
+import { identitySchema } from '../../../../core/spec'
 import { renameModel } from '../../../services/spec-book'
 import { pool } from '../../../startup'
 import { idOf, shopRoute } from '../../../utils/api'

@@ -1,0 +1,72 @@
+import { Readable, Transform } from 'node:stream'
+import { parse } from 'csv-parse'
+import chain from 'stream-chain'
+import { parser } from 'stream-json'
+import { pick } from 'stream-json/filters/pick.js'
+import { streamArray } from 'stream-json/streamers/stream-array.js'
+import { jsonModel, type Column, type ReadRow, rowModel } from '../../core/exchange'
+
+/** Files that get renamed to .csv, by how they begin. */
+const NO_TEXT: [number[], string][] = [
+  [[0x50, 0x4B, 3, 4], 'a zip or a spreadsheet file'], [[0x89, 0x50, 0x4E, 0x47], 'a PNG image'], [[0xFF, 0xD8, 0xFF], 'a JPEG image'], [[0x47, 0x49, 0x46, 0x38], 'a GIF image'],
+  [[0x25, 0x50, 0x44, 0x46], 'a PDF'], [[0x1F, 0x8B], 'a gzip archive'], [[0xD0, 0xCF, 0x11, 0xE0], 'an old spreadsheet or document file'], [[0x52, 0x49, 0x46, 0x46], 'a sound or image file'],
+]
+/** Why a file cannot be a table or a book, seen from its first bytes; null where it may be. */
+export function noText(first: Uint8Array): string | null {
+  const is = NO_TEXT.find(([bytes]) => bytes.every((b, i) => first[i] === b))
+  if (is) return `This is ${is[1]}, not a text file. Save the table as CSV, in UTF-8, and take that.`
+  if ((first[0] === 0xFF && first[1] === 0xFE) || (first[0] === 0xFE && first[1] === 0xFF)) return 'This file is UTF-16. Save it as CSV in UTF-8, and take that.'
+  return first.includes(0) ? 'This is not a text file. Save the table as CSV, in UTF-8, and take that.' : null
+}
+
+/** A record that is larger has lost a closing quote. */
+const MOST_RECORD = 400_000
+/** Bytes as text, a byte that is no UTF-8 as U+FFFD, so that its cell can be named; a mark of byte order is left out. */
+class Decoder extends Transform {
+  private readonly decoder = new TextDecoder('utf-8')
+  constructor() { super({ readableObjectMode: false, decodeStrings: false }) }
+  override _transform(chunk: Buffer, _: string, done: (error?: Error | null, data?: string) => void): void { done(null, this.decoder.decode(chunk, { stream: true })) }
+  override _flush(done: (error?: Error | null, data?: string) => void): void { done(null, this.decoder.decode()) }
+}
+
+const decoded = (bytes: AsyncIterable<Buffer>): Readable => Readable.from(bytes).pipe(new Decoder())
+
+/** The first rows of a CSV, to suggest how it is read. */
+export async function firstRows(first: Buffer, delimiter: string, most: number): Promise<string[][]> {
+  const rows: string[][] = []
+  const reading = Readable.from([new TextDecoder('utf-8').decode(first)]).pipe(parse({ delimiter, relax_column_count: true, relax_quotes: true, to: most }))
+  try { for await (const row of reading as AsyncIterable<string[]>) rows.push(row) }
+  catch { /* the beginning of a file may end in the middle of a quote */ }
+  return rows
+}
+
+export interface FileRow extends ReadRow { rowNo: number }
+/** Rows of a CSV as they stand in it, counted as a spreadsheet does: the heading is row 1. @throws Error in words, with the row from which on nothing can be read */
+export async function* csvRows(bytes: AsyncIterable<Buffer>, delimiter: string, headings: string[], mapping: (Column | null)[]): AsyncGenerator<FileRow> {
+  let rowNo = 0
+  const reading = decoded(bytes).pipe(parse({ delimiter, relax_column_count: true, relax_quotes: true, max_record_size: MOST_RECORD }))
+  try {
+    for await (const cells of reading as AsyncIterable<string[]>) {
+      rowNo++
+      if (rowNo === 1 || cells.every(c => c.trim() === '')) continue
+      yield { rowNo, ...rowModel(cells, mapping, headings) }
+    }
+  }
+  catch (error) {
+    const code = (error as { code?: string }).code ?? ''
+    yield { rowNo: rowNo + 1, title: 'from here on unreadable', model: null, notes: [{ column: headings[0] ?? '', says: code === 'CSV_MAX_RECORD_SIZE' ? 'A row is over 400 KB. A quote that was opened is not closed; the rows before it can be taken.' : code === 'CSV_QUOTE_NOT_CLOSED' ? 'A quote that was opened is not closed; the rows before it can be taken.' : 'The rest of the file cannot be read; the rows before it can be taken.' }] }
+  }
+}
+
+/** Models of a JSON book, counted from 1. */
+export async function* jsonRows(bytes: AsyncIterable<Buffer>): AsyncGenerator<FileRow> {
+  let rowNo = 0
+  const reading = Readable.from(bytes).pipe(chain([parser(), pick({ filter: 'models' }), streamArray()]))
+  try {
+    for await (const { value } of reading as unknown as AsyncIterable<{ value: unknown }>) yield { rowNo: ++rowNo, ...jsonModel(value) }
+    if (rowNo === 0) yield { rowNo: 1, title: 'no models', model: null, notes: [{ column: 'models', says: 'There are no models in this file. It has the form that docs/formats describes: {"format": "wembric spec book", "version": 1, "models": [ … ]}.' }] }
+  }
+  catch (error) {
+    yield { rowNo: rowNo + 1, title: 'from here on unreadable', model: null, notes: [{ column: 'models', says: `This is not readable JSON (${(error as Error).message}). ${rowNo > 0 ? 'The models before it can be taken.' : 'Take a file that an export wrote.'}` }] }
+  }
+}

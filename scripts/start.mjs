@@ -4,7 +4,7 @@ import { existsSync, mkdirSync, writeFileSync } from 'node:fs'
 import { createServer } from 'node:http'
 import { dirname, join, resolve } from 'node:path'
 import { fileURLToPath, pathToFileURL } from 'node:url'
-import { startDatabase } from './setup/database.mjs'
+import { databasePrograms, startDatabase } from './setup/database.mjs'
 import { ensurePrograms, ensureRoom } from './setup/machine.mjs'
 import { ensureBuild, ensurePackages } from './setup/packages.mjs'
 import { run, say, StopWithWords } from './setup/say.mjs'
@@ -54,7 +54,7 @@ async function waitReady(address) {
 run(async () => {
   ensureRoom(root)
   await ensurePort()
-  await ensurePrograms(['mariadbd', 'mariadb-install-db'])
+  await ensurePrograms(databasePrograms())
   await ensurePackages(root)
   await ensureBuild(root)
   const demo = wantsDemo()

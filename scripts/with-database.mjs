@@ -3,14 +3,14 @@
 import { dirname, resolve } from 'node:path'
 import { fileURLToPath } from 'node:url'
 import { command } from './setup/commands.mjs'
-import { startDatabase } from './setup/database.mjs'
+import { databasePrograms, startDatabase } from './setup/database.mjs'
 import { ensurePrograms } from './setup/machine.mjs'
 import { ensurePackages } from './setup/packages.mjs'
 import { run } from './setup/say.mjs'
 
 const root = dirname(dirname(fileURLToPath(import.meta.url)))
 run(async () => {
-  await ensurePrograms(['mariadbd', 'mariadb-install-db'])
+  await ensurePrograms(databasePrograms())
   await ensurePackages(root)
   const database = await startDatabase(resolve(root, process.env.WEMBRIC_DATA ?? '.data'))
   const [name, ...args] = process.argv.slice(2)

@@ -1,6 +1,6 @@
 import { z } from 'zod'
 import { type Engine, engineSchema } from '../core/engine'
-import { COLUMNS, type RowNote } from '../core/exchange'
+import { type BookModel, COLUMNS, type RowNote } from '../core/exchange'
 import type { Verdict } from '../core/feeler'
 import { type Identity, identityParts, yearsInOrder, YEARS_WRONG } from '../core/spec'
 
@@ -76,3 +76,10 @@ export const acceptImportSchema = z.object({ approveBecause: optional(300) })
 export const answerRowSchema = z.object({ rowNo: z.number().int().positive() })
 export const importRowsSchema = z.object({ state: z.enum(['new', 'changed', 'same', 'problem']), after: z.coerce.number().int().min(0).default(0) })
 export const exportSchema = z.object({ format: z.enum(['csv', 'json'], { error: 'Choose csv or json.' }), ids: z.string().regex(/^\d+(,\d+){0,999}$/, { error: 'Models are named by their numbers, up to a thousand.' }).transform(t => t.split(',').map(Number)).optional(), delimiter: z.enum([',', ';', '\t', '|']).default(',') })
+
+/** A key by which other software of the shop reads the book. */
+export interface ApiTokenRow { id: number, name: string, madeBy: string, madeAt: string, usedAt: string | null, revokedAt: string | null }
+export const tokenSchema = z.object({ name: text(60, 'a name, such as the program that will use it') })
+/** A model as the API gives it: as in a book file, with the revision that is in force. */
+export type PublishedModel = BookModel & { revision: { number: number, status: 'approved' | 'draft', source: string, sourceDate: string } }
+export const publishedPageSchema = z.object({ after: z.string().max(120).optional() })

@@ -8,6 +8,8 @@ import { BLADE_HABITS, HABIT_NAMES, SCHOOL_NAMES, TARGET_NAMES } from '~~/core/j
 import { type School, SCHOOLS } from '~~/core/stops'
 import type { ShopRequest } from '~~/shared/requests'
 import type { PersonRow } from '~~/shared/responses'
+import type { ApiTokenRow } from '~~/shared/spec-book'
+import ApiTokens from '../components/shop/ApiTokens.vue'
 import ChoiceField from '../components/forms/ChoiceField.vue'
 import TextField from '../components/forms/TextField.vue'
 import { useForm } from '../composables/useForm'
@@ -36,7 +38,23 @@ async function settle(ways: ShopRequest): Promise<void> {
     kept.value = true
   }
 }
-const load = async () => { people.value = await form.send(() => api.get<PersonRow[]>('/api/people')) ?? people.value }
+const tokens = ref<ApiTokenRow[]>([])
+const token = ref<string | null>(null)
+const tokenForm = useForm()
+const loadTokens = async () => { tokens.value = await tokenForm.send(() => api.get<ApiTokenRow[]>('/api/tokens')) ?? tokens.value }
+async function makeToken(name: string): Promise<void> {
+  const made = await tokenForm.send(() => api.post<{ token: string }>('/api/tokens', { name }))
+  if (!made) return
+  token.value = made.token
+  await loadTokens()
+}
+async function endToken(id: number): Promise<void> {
+  if (await tokenForm.send(() => api.delete(`/api/tokens/${id}`))) await loadTokens()
+}
+const load = async () => {
+  people.value = await form.send(() => api.get<PersonRow[]>('/api/people')) ?? people.value
+  if (session.isLead) await loadTokens()
+}
 onMounted(load)
 async function signOutEverywhere(p: PersonRow): Promise<void> {
   await form.send(() => api.post(`/api/people/${p.id}/sign-out`))
@@ -73,6 +91,7 @@ async function add(): Promise<void> {
       <p v-if="form.failed.value" class="wrong" role="alert">{{ form.failed.value }}</p>
       <div class="actions"><Button type="submit" label="Add" :loading="form.busy.value" /></div>
     </form>
+    <ApiTokens v-if="session.isLead" :tokens="tokens" :made="token" :time-zone="session.shop?.timeZone ?? 'UTC'" :wrong="tokenForm.wrong('name')" @make="makeToken" @end="endToken" />
   </main>
 </template>
 

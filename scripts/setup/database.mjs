@@ -3,6 +3,7 @@ import { randomBytes } from 'node:crypto'
 import { existsSync, mkdirSync, mkdtempSync, readFileSync, renameSync, rmSync, writeFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
+import { existingDatabase } from './existing-database.mjs'
 import { freePort } from './ports.mjs'
 import { StopWithWords } from './say.mjs'
 
@@ -99,13 +100,17 @@ const lastWords = (data) => {
   return existsSync(log) ? readFileSync(log, 'utf8').split('\n').slice(-8).join('\n') : 'it left no log'
 }
 
+/** The programs that our own MariaDB wants; none where the environment names another. */
+export const databasePrograms = () => process.env.WEMBRIC_DB_URL ? [] : ['mariadbd', 'mariadb-install-db']
+
 /**
- * Starts MariaDB on this data folder, or takes over the one that still runs there.
+ * Starts MariaDB on this data folder, or takes over the one that still runs there; where WEMBRIC_DB_URL names another, that is used.
  * @returns the environment for the application, and how to stop it
  */
 export async function startDatabase(data) {
   mkdirSync(data, { recursive: true })
   const secrets = secretsOf(data)
+  if (process.env.WEMBRIC_DB_URL) return existingDatabase(secrets.session)
   const running = runningServer(data)
   let pid = running?.pid
   let port = running?.port

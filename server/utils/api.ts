@@ -2,6 +2,8 @@ import { defineEventHandler, getHeader, getRouterParam, readRawBody, setResponse
 import { Readable } from 'node:stream'
 import { z, type ZodType } from 'zod'
 import type { PersonRole } from '../../shared/responses'
+import { shopForToken } from '../services/api-tokens'
+import { pool } from '../startup'
 import { currentPerson, type SignedIn } from './session'
 import { Problem, toProblem } from './problem'
 
@@ -61,3 +63,7 @@ export const fileRoute = (work: (given: { event: H3Event, person: SignedIn }) =>
     }
     return Readable.from(all())
   }))
+
+/** A route for other software of a shop, which shows a token. */
+export const tokenRoute = (work: (given: { event: H3Event, shopId: number }) => Promise<unknown>) =>
+  defineEventHandler(event => answer(event, async () => work({ event, shopId: await shopForToken(pool(), getHeader(event, 'authorization')) })))

@@ -19,7 +19,8 @@ const form = useForm()
 const taken = ref<ImportResponse | null>(null)
 const sent = ref<number | null>(null)
 let abort: AbortController | null = null
-const LEAVE = { value: '', label: 'leave it out' }
+const LEFT_OUT = '–'
+const LEAVE = { value: LEFT_OUT, label: 'leave it out' }
 const columns = [LEAVE, ...COLUMNS.map(c => ({ value: c as string, label: headingOf(c).replaceAll('_', ' ') }))]
 const mapping = ref<string[]>([])
 const delimiter = ref<string | null>(',')
@@ -30,7 +31,7 @@ function show(answer: ImportResponse | null, withMapping = false): void {
   if (!answer) return
   taken.value = answer
   if (!withMapping) return
-  mapping.value = answer.settings.mapping.map(c => c ?? '')
+  mapping.value = answer.settings.mapping.map(c => c ?? LEFT_OUT)
   delimiter.value = answer.settings.delimiter
 }
 async function choose(event: Event): Promise<void> {
@@ -50,7 +51,7 @@ async function choose(event: Event): Promise<void> {
 const respelt = async () => show(await form.send(() => api.post<ImportResponse>(at('/delimiter'), { delimiter: delimiter.value })), true)
 async function read(): Promise<void> {
   rows.value = []
-  show(await form.send(() => api.post<ImportResponse>(at('/read'), { delimiter: delimiter.value ?? ',', mapping: mapping.value.map(c => c || null) })))
+  show(await form.send(() => api.post<ImportResponse>(at('/read'), { delimiter: delimiter.value ?? ',', mapping: mapping.value.map(c => c === LEFT_OUT ? null : c) })))
 }
 const busy = computed(() => taken.value?.state === 'reading' || taken.value?.state === 'writing')
 useIntervalFn(async () => {
@@ -101,9 +102,9 @@ const again = () => { taken.value = null }
         <div class="grid"><ChoiceField v-model="delimiter" label="Cells are parted by" :options="DELIMITERS" @update:model-value="respelt" /></div>
         <div class="scroll"><table class="rows">
           <thead><tr><th>Heading in the file</th><th>is</th><th v-for="(_, i) in taken.settings.first" :key="i">Row {{ i + 2 }}</th></tr></thead>
-          <tbody><tr v-for="(h, i) in taken.settings.headings" :key="i" :class="{ left: !mapping[i] }"><td class="figures">{{ h || '(empty)' }}</td><td><Select v-model="mapping[i]" :options="columns" option-label="label" option-value="value" filter :aria-label="`${h} is`" /></td><td v-for="(row, n) in taken.settings.first" :key="n" class="cell">{{ row[i] }}</td></tr></tbody>
+          <tbody><tr v-for="(h, i) in taken.settings.headings" :key="i" :class="{ left: mapping[i] === LEFT_OUT }"><td class="figures">{{ h || '(empty)' }}</td><td><Select v-model="mapping[i]" :options="columns" option-label="label" option-value="value" filter :aria-label="`${h} is`" /></td><td v-for="(row, n) in taken.settings.first" :key="n" class="cell">{{ row[i] }}</td></tr></tbody>
         </table></div>
-        <p class="note">{{ mapping.filter(m => !m).length === 0 ? 'Every column has its place.' : `${mapping.filter(m => !m).length} left out.` }} What you choose is remembered for the next file.</p>
+        <p class="note">{{ mapping.every(m => m !== LEFT_OUT) ? 'Every column has its place.' : `${mapping.filter(m => m === LEFT_OUT).length} left out.` }} What you choose is remembered for the next file.</p>
         <div class="actions"><Button label="Look at the rows" @click="read" /></div>
       </section>
       <div v-if="busy" class="running" role="status"><p>{{ taken.state === 'reading' ? 'Looking at each row …' : `Writing ${taken.progress.toLocaleString('en-GB')} of ${taken.total.toLocaleString('en-GB')} …` }}</p><ProgressBar :value="percent" /><button type="button" class="quiet" @click="cancel">Cancel</button></div>
@@ -132,7 +133,7 @@ const again = () => { taken.value = null }
 
 <style scoped>
 .import { max-width: 1240px; } .choose, .running { display: grid; gap: 10px; justify-items: start; } .choose label { font-size: 17px; } .choose input { font-size: 17px; min-height: 56px; padding: 14px; border: 2px dashed var(--edge); border-radius: 8px; width: min(100%, 560px); background: var(--white); } .running > :nth-child(2) { width: min(100%, 560px); }
-.file { display: flex; gap: 14px; align-items: center; font: 500 18px/1.2 var(--figures); } .scroll { overflow-x: auto; } .mapping, .preview { display: grid; gap: 14px; } .cell { font-size: 15px; color: var(--ink2); max-width: 240px; overflow: hidden; text-overflow: ellipsis; white-space: nowrap; } .left .figures { color: var(--ink3); }
+.file { display: flex; gap: 14px; align-items: center; font: 500 18px/1.2 var(--figures); } .scroll { overflow-x: auto; } .mapping, .preview { display: grid; gap: 14px; } td .quiet { white-space: nowrap; } .mapping :deep(.p-select) { width: 190px; } .cell { font-size: 15px; color: var(--ink2); max-width: 240px; overflow: hidden; text-overflow: ellipsis; white-space: nowrap; } .left .figures { color: var(--ink3); }
 .tabs { display: grid; grid-template-columns: repeat(4, minmax(0, 1fr)); gap: 10px; } .tab { display: grid; gap: 2px; text-align: left; padding: 10px 14px; background: var(--white); border: 1px solid var(--ink); border-radius: 8px; cursor: pointer; font: 600 16px/1.2 var(--figures); min-height: 64px; } .tab b { font-size: 26px; line-height: 1; } .tab[aria-selected=true] { box-shadow: inset 0 -5px 0 var(--petrol); } .tab.problem:not([data-count='0']) { border-width: 2px; } .name { min-width: 150px; overflow-wrap: anywhere; } .said { font-size: 16px; line-height: 1.35; overflow-wrap: anywhere; } .said b { font-family: var(--figures); } .done { font-size: 19px; }
 @media (max-width: 700px) { .tabs { grid-template-columns: 1fr 1fr; } }
 </style>

@@ -6,11 +6,11 @@ import { freePort } from './ports.mjs'
 import { StopWithWords } from './say.mjs'
 
 /** Runs our own start script as a process of its own, and waits until it says that it is open. */
-export async function startServer({ root, data, port, args = [] }) {
+export async function startServer({ root, data, port, args = [], env: more = {} }) {
   port ??= await freePort()
   // a database of its own: nothing of the caller's is handed on
   const env = Object.fromEntries(Object.entries(process.env).filter(([name]) => !name.startsWith('WEMBRIC_')))
-  const child = spawn('node', [join(root, 'scripts/start.mjs'), ...args], { cwd: root, env: { ...env, PORT: String(port), HOST: '127.0.0.1', WEMBRIC_DATA: data }, stdio: ['ignore', 'pipe', 'pipe'] })
+  const child = spawn('node', [join(root, 'scripts/start.mjs'), ...args], { cwd: root, env: { ...env, PORT: String(port), HOST: '127.0.0.1', WEMBRIC_DATA: data, ...more }, stdio: ['ignore', 'pipe', 'pipe'] })
   let said = ''
   const ready = new Promise((resolve, reject) => {
     const listen = (chunk) => {
@@ -23,7 +23,7 @@ export async function startServer({ root, data, port, args = [] }) {
   })
   await ready
   const secrets = secretsOf(data)
-  const { port: dbPort } = JSON.parse(readFileSync(join(data, 'mariadb.json'), 'utf8'))
+  const dbPort = more.WEMBRIC_DB_URL ? 0 : JSON.parse(readFileSync(join(data, 'mariadb.json'), 'utf8')).port
   return {
     port, data, child, said: () => said,
     env: { WEMBRIC_TEST_URL: `http://127.0.0.1:${port}`, WEMBRIC_DB_PORT: String(dbPort), WEMBRIC_DB_APP_PASSWORD: secrets.app, WEMBRIC_DB_MIGRATION_PASSWORD: secrets.migration },

@@ -31,31 +31,33 @@ class Decoder extends Transform {
 
 const decoded = (bytes: AsyncIterable<Buffer>): Readable => Readable.from(bytes).pipe(new Decoder())
 
-/** The first rows of a CSV, to suggest how it is read. */
+/** The first rows of a CSV, to suggest how it is read. The beginning of a file may end in the middle of a quote. */
 export async function firstRows(first: Buffer, delimiter: string, most: number): Promise<string[][]> {
   const rows: string[][] = []
-  const reading = Readable.from([new TextDecoder('utf-8').decode(first)]).pipe(parse({ delimiter, relax_column_count: true, relax_quotes: true, to: most }))
-  try { for await (const row of reading as AsyncIterable<string[]>) rows.push(row) }
-  catch { /* the beginning of a file may end in the middle of a quote */ }
+  for await (const row of Readable.from([new TextDecoder('utf-8').decode(first)]).pipe(parse({ delimiter, relax_column_count: true, relax_quotes: true, skip_records_with_error: true, to: most })) as AsyncIterable<string[]>) rows.push(row)
   return rows
 }
 
 export interface FileRow extends ReadRow { rowNo: number }
-/** Rows of a CSV as they stand in it, counted as a spreadsheet does: the heading is row 1. @throws Error in words, with the row from which on nothing can be read */
+/** Why the reader skipped a piece of the file. */
+const skippedBecause = (code: string): string => ({
+  CSV_MAX_RECORD_SIZE: 'A row is over 400 KB: a quote that was opened is not closed.', CSV_QUOTE_NOT_CLOSED: 'A quote that was opened is not closed: what follows it in the file is not read.',
+}[code] ?? 'This row cannot be read: look at its quotes.')
+
+/** Rows of a CSV as they stand in it, counted as a spreadsheet does: the heading is row 1. What cannot be read is a row with a problem, and the others stay. */
 export async function* csvRows(bytes: AsyncIterable<Buffer>, delimiter: string, headings: string[], mapping: (Column | null)[]): AsyncGenerator<FileRow> {
-  let rowNo = 0
-  const reading = decoded(bytes).pipe(parse({ delimiter, relax_column_count: true, relax_quotes: true, max_record_size: MOST_RECORD }))
-  try {
-    for await (const cells of reading as AsyncIterable<string[]>) {
-      rowNo++
-      if (rowNo === 1 || cells.every(c => c.trim() === '')) continue
-      yield { rowNo, ...rowModel(cells, mapping, headings) }
-    }
+  let count = 0
+  const skipped: FileRow[] = []
+  const reading = decoded(bytes).pipe(parse({
+    delimiter, relax_column_count: true, relax_quotes: true, max_record_size: MOST_RECORD, skip_records_with_error: true,
+    on_record: (cells: string[]) => ({ rowNo: ++count, cells }),
+    on_skip: (error) => { skipped.push({ rowNo: ++count, title: 'not readable', model: null, notes: [{ column: headings[0] ?? '', says: skippedBecause(error?.code ?? '') }] }) },
+  }))
+  for await (const { rowNo, cells } of reading as AsyncIterable<{ rowNo: number, cells: string[] }>) {
+    if (rowNo === 1 || cells.every(c => c.trim() === '')) continue
+    yield { rowNo, ...rowModel(cells, mapping, headings) }
   }
-  catch (error) {
-    const code = (error as { code?: string }).code ?? ''
-    yield { rowNo: rowNo + 1, title: 'from here on unreadable', model: null, notes: [{ column: headings[0] ?? '', says: code === 'CSV_MAX_RECORD_SIZE' ? 'A row is over 400 KB. A quote that was opened is not closed; the rows before it can be taken.' : code === 'CSV_QUOTE_NOT_CLOSED' ? 'A quote that was opened is not closed; the rows before it can be taken.' : 'The rest of the file cannot be read; the rows before it can be taken.' }] }
-  }
+  yield* skipped
 }
 
 /** Models of a JSON book, counted from 1. */
@@ -67,6 +69,6 @@ export async function* jsonRows(bytes: AsyncIterable<Buffer>): AsyncGenerator<Fi
     if (rowNo === 0) yield { rowNo: 1, title: 'no models', model: null, notes: [{ column: 'models', says: 'There are no models in this file. It has the form that docs/formats describes: {"format": "wembric spec book", "version": 1, "models": [ … ]}.' }] }
   }
   catch (error) {
-    yield { rowNo: rowNo + 1, title: 'from here on unreadable', model: null, notes: [{ column: 'models', says: `This is not readable JSON (${(error as Error).message}). ${rowNo > 0 ? 'The models before it can be taken.' : 'Take a file that an export wrote.'}` }] }
+    yield { rowNo: rowNo + 1, title: 'from here on unreadable', model: null, notes: [{ column: 'models', says: `This is not readable JSON (${(error as Error).message}). ${rowNo > 0 ? 'The models that were read before can be taken.' : 'Take a file that an export wrote.'}` }] }
   }
 }

@@ -25,6 +25,18 @@ export class Client {
     return { status: response.status, body: (text ? JSON.parse(text) : {}) as T & Partial<ProblemBody>, type: response.headers.get('content-type') }
   }
 
+  /** Sends the bytes of a file as they are. */
+  async upload<T>(path: string, bytes: string | Uint8Array): Promise<Answer<T>> {
+    const response = await fetch(`${BASE}${path}`, { method: 'POST', headers: { 'content-type': 'application/octet-stream', 'origin': BASE, 'cookie': this.cookie }, body: bytes as BodyInit })
+    return { status: response.status, body: await response.json() as T & Partial<ProblemBody>, type: response.headers.get('content-type') }
+  }
+
+  /** A file as it comes. */
+  async text(path: string): Promise<string> {
+    const response = await fetch(`${BASE}${path}`, { headers: { cookie: this.cookie } })
+    return new TextDecoder('utf-8', { ignoreBOM: true }).decode(await response.arrayBuffer())
+  }
+
   get = <T>(path: string) => this.call<T>('GET', path)
   post = <T>(path: string, body: unknown = {}) => this.call<T>('POST', path, body)
 

@@ -23,13 +23,34 @@ export function readQuery(text: string): ModelQuery {
   const typed = text.trim().split(/[\s,;/]+/).filter(Boolean)
   const years = typed.filter(w => YEAR.test(w))
   const words = typed.filter(w => !YEAR.test(w)).map(squeeze).filter(Boolean)
-  // typed together and typed apart are both looked for; a short query is only a beginning
+  // typed together and typed apart are both looked for; a short query is only a beginning; how a word begins survives most slips
   const grams = [...new Set([...words.flatMap(gramsOf), ...words.length > 1 ? gramsOf(words.join('')) : []])]
   const short = words.every(w => w.length < GRAM)
   return { words, year: years.length ? Number(years[0]) : null, grams: short ? [...new Set(words.map(w => (START + w).slice(-GRAM)))] : grams.filter(g => !g.startsWith(START) || words.some(w => w.length < GRAM)) }
 }
 
-/** How well one typed word fits a model, 0 to 1: whole word, its beginning, anywhere in it, then the trigrams they share. */
+/** Letters that must be changed, put in, left out or exchanged with their neighbour to make one word of another. Source: optimal string alignment distance. */
+function slipsBetween(a: string, b: string): number {
+  let [before, last] = [[] as number[], Array.from({ length: b.length + 1 }, (_, j) => j)]
+  for (let i = 1; i <= a.length; i++) {
+    const row = [i]
+    for (let j = 1; j <= b.length; j++) {
+      const swapped = i > 1 && j > 1 && a[i - 1] === b[j - 2] && a[i - 2] === b[j - 1] ? before[j - 2]! + 1 : Infinity
+      row.push(Math.min(last[j]! + 1, row[j - 1]! + 1, last[j - 1]! + (a[i - 1] === b[j - 1] ? 0 : 1), swapped))
+    }
+    ;[before, last] = [last, row]
+  }
+  return last[b.length]!
+}
+/** One slip in three letters is as many as may be. */
+const LEAST_ALIKE = 0.66
+/** How alike a typed word and a target, or its beginning, are: 1 for the same letters. */
+function alike(word: string, target: string): number {
+  const tries = [target, target.slice(0, word.length), target.slice(0, word.length + 1)].filter(t => Math.abs(t.length - word.length) <= 2)
+  return Math.max(0, ...tries.map(t => 1 - slipsBetween(word, t) / Math.max(word.length, t.length)))
+}
+
+/** How well one typed word fits a model, 0 to 1: whole word, its beginning, anywhere in it, then with slips, then by the trigrams they share. */
 function fit(word: string, targets: string[]): number {
   let best = 0
   const own = new Set(gramsOf(word))
@@ -39,6 +60,8 @@ function fit(word: string, targets: string[]): number {
     else if (target.includes(word)) best = Math.max(best, 0.75)
     else if (best < 0.7) {
       const grams = gramsOf(target)
+      const near = word.length > 2 ? alike(word, target) : 0
+      if (near >= LEAST_ALIKE) best = Math.max(best, 0.7 * near)
       best = Math.max(best, 0.7 * grams.filter(g => own.has(g)).length / Math.max(own.size, Math.min(grams.length, own.size + 2)))
     }
   }

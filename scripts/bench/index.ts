@@ -4,12 +4,12 @@ import { benchCore } from './core'
 import { benchPageSize } from './page-size'
 import { benchPosting } from './posting'
 import { benchScreen } from './screen'
+import { benchSpecBook } from './spec-book'
 
 async function main(): Promise<void> {
-  await benchCore()
-  await benchBlades()
-  benchPageSize()
-  await benchPosting()
-  await benchScreen()
+  // one of them alone: npm run bench -- spec-book
+  const all = { 'core': benchCore, 'blades': benchBlades, 'page-size': benchPageSize, 'posting': benchPosting, 'screen': benchScreen, 'spec-book': benchSpecBook }
+  const asked = process.argv.slice(2)
+  for (const [name, bench] of Object.entries(all)) if (asked.length === 0 || asked.includes(name)) await bench()
 }
 void main()

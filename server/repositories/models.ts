@@ -120,5 +120,5 @@ export const modelsKnownAs = async (db: Db, shopId: number, wanted: { key: strin
   wanted.length === 0
     ? []
     : (await many<Raw>(db, `
-    ${SELECT} WHERE e.shop_id = ? AND e.model_key IN (${placeholders(wanted)}) UNION ${SELECT} WHERE e.shop_id = ? AND (e.maker, e.model, e.code) IN (${wanted.map(() => '(?, ?, ?)').join(', ')})`,
+    ${SELECT} WHERE e.shop_id = ? AND e.model_key IN (${placeholders(wanted)}) UNION ${SELECT} WHERE e.shop_id = ? AND (${wanted.map(() => '(e.maker = ? AND e.model = ? AND e.code = ?)').join(' OR ')})`,
       [shopId, ...wanted.map(w => w.key), shopId, ...wanted.flatMap(w => [w.maker, w.model, w.code])])).map(withEngine)

@@ -37,12 +37,15 @@ const valuesOf = (shopId: number, r: NewRevision) => {
   return [shopId, r.modelId, r.revision, JSON.stringify(r.engine), r.engine.source, r.engine.sourceDate, r.reason ?? '', r.basedOn ?? null, JSON.stringify(r.answered ?? []), r.authorId, at, r.approved ? r.authorId : null, r.approved ? at : null, r.approvalReason ?? '']
 }
 /** Revisions are written once and never changed but for being approved or sent back. @returns the id of the first; the others follow it */
+// of those just written, an approved one comes into force, and a draft where none is approved
 export const insertRevisions = async (db: Db, shopId: number, rows: NewRevision[]): Promise<number> => {
   const { id } = await change(db, `INSERT INTO spec_revisions ${COLUMNS} VALUES ${rows.map(() => `(${Array<string>(14).fill('?').join(', ')})`).join(', ')}`, rows.flatMap(r => valuesOf(shopId, r)))
   const ids = rows.map(r => r.modelId)
   await change(db, `
-    UPDATE engine_models e SET e.in_force_id = (SELECT r.id FROM spec_revisions r WHERE r.shop_id = e.shop_id AND r.model_id = e.id ORDER BY r.approved_at IS NULL, r.revision DESC LIMIT 1)
-    WHERE e.shop_id = ? AND e.id IN (${ids.map(() => '?').join(', ')})`, [shopId, ...ids])
+    UPDATE engine_models e
+    JOIN spec_revisions r FORCE INDEX (spec_revisions_number) ON r.shop_id = e.shop_id AND r.model_id = e.id AND r.id >= ?
+    LEFT JOIN spec_revisions f ON f.shop_id = e.shop_id AND f.id = e.in_force_id
+    SET e.in_force_id = r.id WHERE e.shop_id = ? AND e.id IN (${ids.map(() => '?').join(', ')}) AND (r.approved_at IS NOT NULL OR f.approved_at IS NULL)`, [id, shopId, ...ids])
   return id
 }
 export const insertRevision = (db: Db, shopId: number, r: NewRevision): Promise<number> => insertRevisions(db, shopId, [r])

@@ -1,4 +1,5 @@
 import { expect, test } from '@playwright/test'
+import type { Engine } from '../../core/engine'
 import { openPool, databaseSettings } from '../../server/database/pool'
 import { many } from '../../server/database/query'
 import { instruction, saved, signIn } from './bench'
@@ -127,28 +128,31 @@ test('a twin is added by the form; what cannot be is said at its field, and noth
   await fill({ 'Stroke, mm': '58', 'Where they show': 'the rotor window' })
   await page.getByLabel(/The maker’s own stops/).fill('0 T L: left intake, left exhaust\n180 T R: right intake, right exhaust')
   await page.getByRole('button', { name: 'Add it' }).click()
-  await expect(page.getByRole('cell', { name: /^Testor Pair.*180° twin/ })).toBeVisible()
+  await expect(page.getByRole('heading', { name: 'Testor Pair' })).toBeVisible()
+  await expect(page.locator('.about')).toContainText('180° twin')
 })
 
 test('a saved model comes back from its file; one that cannot be is refused field by field', async ({ page }) => {
   await signIn(page)
   await page.goto('/spec-book')
+  await page.getByLabel('Find a model').fill('span 850')
+  await page.getByRole('link', { name: 'Karnok Span 850' }).click()
   const download = page.waitForEvent('download')
-  await page.getByRole('button', { name: 'Save Karnok Span 850 as a file' }).click()
-  const stream = await (await download).createReadStream()
+  await page.getByRole('link', { name: 'Save as JSON' }).click()
   const chunks: Buffer[] = []
-  for await (const chunk of stream) chunks.push(chunk as Buffer)
-  const model = JSON.parse(Buffer.concat(chunks).toString())
-  await page.goto('/spec-book/new')
-  const give = (content: unknown) => page.getByLabel('From a saved file').setInputFiles({ name: 'model.json', mimeType: 'application/json', buffer: Buffer.from(typeof content === 'string' ? content : JSON.stringify(content)) })
-  await give('not json')
-  await expect(page.getByRole('alert')).toContainText('Save as file')
-  const engine = { ...model.engine, strokeMm: 0, markWindow: '', makersStops: [{ ...model.engine.makersStops[0], valveIds: [] }], cam: { ...model.engine.cam, exhaustClosesAfterTdcDeg: -250 } }
-  await give({ ...model, engine })
-  const alert = page.getByRole('alert')
-  for (const said of ['strokeMm', 'markWindow', 'serves no valve']) await expect(alert).toContainText(said)
-  await give({ ...model, model: 'Span 850, copy' })
-  await expect(page.getByText('270° twin or 90° V, 4 valves')).toBeVisible()
-  await page.getByRole('button', { name: 'Add this model' }).click()
-  await expect(page.getByRole('cell', { name: /^Karnok Span 850, copy/ })).toBeVisible()
+  for await (const chunk of await (await download).createReadStream()) chunks.push(chunk as Buffer)
+  const book = JSON.parse(Buffer.concat(chunks).toString()) as { models: [Record<string, unknown> & { engine: Engine }] }
+  const [model] = book.models
+  await page.goto('/spec-book/import')
+  const give = (...models: unknown[]) => page.getByLabel('File', { exact: true }).setInputFiles({ name: 'model.json', mimeType: 'application/json', buffer: Buffer.from(JSON.stringify({ ...book, models })) })
+  const bad = { ...model.engine, strokeMm: 0, markWindow: '', makersStops: [{ ...model.engine.makersStops[0], valveIds: [] }], cam: { ...model.engine.cam, exhaustClosesAfterTdcDeg: -250 } }
+  await give({ ...model, engine: bad }, { ...model, key: 'copy', model: 'Span 850, copy' }, model)
+  const problem = page.locator('[data-row="1"]')
+  for (const said of ['strokeMm', 'serves no valve', 'look at the sign']) await expect(problem).toContainText(said)
+  for (const [state, n] of [['problem', 1], ['new', 1], ['the same', 1]] as const) await expect(page.getByRole('tab', { name: state })).toContainText(String(n))
+  await page.getByRole('button', { name: 'Write 1 model' }).click()
+  await expect(page.getByText('Written.')).toBeVisible()
+  await page.getByRole('link', { name: 'To the book' }).click()
+  await page.getByLabel('Find a model').fill('span 850 copy')
+  await expect(page.getByRole('row', { name: /Karnok Span 850, copy/ })).toContainText('draft')
 })

@@ -47,4 +47,5 @@ const isAssumed = computed(() => inForce.value?.approvedAt === null)
 .today { position: absolute; top: -5px; bottom: -5px; border-left: 4px solid var(--petrol); } .today i { position: absolute; right: 8px; top: 7px; font: 600 14px/1.2 var(--figures); color: var(--petrol); white-space: nowrap; }
 ol { list-style: none; margin: 0; padding: 0; display: grid; grid-auto-flow: column; grid-auto-columns: minmax(210px, 1fr); gap: 10px; overflow-x: auto; }
 .rev { display: grid; gap: 1px; width: 100%; text-align: left; background: none; border: 0; border-left: 2px solid var(--ink); padding: 2px 10px 4px; font: 500 14.5px/1.25 var(--figures); cursor: pointer; color: var(--ink2); min-height: 44px; align-content: start; } .rev b { font-size: 17px; color: var(--ink); } .rev.shown { background: var(--sheet); border-left: 5px solid var(--petrol); } .tick { display: inline-grid; place-items: center; width: 18px; height: 18px; border-radius: 50%; background: var(--petrol); color: var(--on-petrol); font-size: 12px; margin-right: 6px; }
+@media (max-width: 700px) { .today i { display: none; } }
 </style>

@@ -111,7 +111,7 @@ const again = () => { taken.value = null }
       <section v-if="taken.state === 'preview'" class="preview" aria-label="Preview">
         <div class="tabs" role="tablist"><button v-for="s in STATES" :key="s.state" type="button" role="tab" class="tab" :class="s.state" :aria-selected="shown === s.state" :data-count="taken.counts[s.state]" @click="open(s.state)"><b>{{ taken.counts[s.state].toLocaleString('en-GB') }}</b><span>{{ s.sign }} {{ s.name }}</span></button></div>
         <table v-if="rows.length" class="rows">
-          <thead><tr><th>Row</th><th>Model</th><th>{{ shown === 'problem' ? 'Column and problem' : shown === 'changed' ? 'What changes' : '' }}</th><th /></tr></thead>
+          <thead><tr><th>Row</th><th>Model</th><th>{{ shown === 'problem' ? 'Column and problem' : shown === 'changed' ? 'What changes' : 'To look at' }}</th><th><span class="hidden-words">Answer</span></th></tr></thead>
           <tbody><tr v-for="r in rows" :key="r.rowNo" :data-row="r.rowNo">
             <td class="figures">{{ r.rowNo }}</td><td class="figures name">{{ r.title }}</td>
             <td><p v-for="(n, i) in r.notes" :key="i" class="said"><b>{{ n.column }}</b> {{ n.says }}</p><p v-for="c in shown === 'changed' ? r.changes : []" :key="c" class="said">{{ c }}</p></td>

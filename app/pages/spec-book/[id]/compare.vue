@@ -107,7 +107,7 @@ const oldJobs = computed(() => given.value?.openJobs.filter(j => j.revisionId !=
           <form v-if="asking" @submit.prevent="asking === 'approve' ? approve() : sendBack()"><TextField v-model="reason" :label="asking === 'approve' ? 'Your own draft: why approve it yourself?' : 'Why back?'" :wrong="form.wrong('reason')" /><p class="two"><button type="submit" class="quiet">{{ asking === 'approve' ? 'Approve it' : 'Send it back' }}</button><button type="button" class="quiet" @click="asking = null">Wait</button></p></form>
           <NuxtLink v-else class="key" :to="`/spec-book/${modelId}`"><b>Wait</b><small>it stays a draft</small></NuxtLink>
         </template>
-        <p v-else-if="open" class="needs">{{ own ? 'An author does not approve their own draft: it needs another lead.' : 'A lead approves it or sends it back.' }}</p>
+        <p v-else-if="open" class="needs">{{ own ? 'An author does not approve their own draft: a lead who did not write it looks at it.' : 'A lead approves it or sends it back.' }}</p>
         <p v-if="form.failed.value" class="wrong" role="alert">{{ form.failed.value }}</p>
         <section v-if="oldJobs.length" class="jobs"><h2>{{ oldJobs.length === 1 ? '1 open job goes' : `${oldJobs.length} open jobs go` }} by an earlier one</h2><p v-for="j in oldJobs" :key="j.id"><NuxtLink :to="`/jobs/${j.id}`">Job {{ j.number }}, {{ j.machine }}</NuxtLink><span>{{ j.person }}, revision {{ j.revision }}</span></p><p class="note">They keep it until their mechanic takes the new one, and the sheet says which.</p></section>
         <p class="others"><NuxtLink :to="`/spec-book/${modelId}`">Back to the model</NuxtLink></p>

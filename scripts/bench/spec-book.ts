@@ -69,7 +69,7 @@ export async function benchSpecBook(): Promise<void> {
   const marks = (list: unknown[]) => list.map(() => '?').join(', ')
   const bare = await times(queries.length, async (i) => {
     const { grams } = readQuery(queries[(i + 300) % 300]!)
-    await pool.execute('SELECT COUNT(*) AS n FROM engine_models WHERE shop_id = ?', [shopId])
+    await pool.execute('SELECT n FROM gram_counts WHERE shop_id = ? AND gram = ?', [shopId, '***'])
     const [counts] = await pool.execute(`SELECT gram, n FROM gram_counts WHERE shop_id = ? AND n > 0 AND gram IN (${marks(grams)}) ORDER BY n`, [shopId, ...grams]) as unknown as [{ gram: string, n: number }[]]
     let rows = 0
     const rarest = counts.filter(({ n }, k) => k === 0 || (rows += n) <= 12_000).map(c => c.gram)

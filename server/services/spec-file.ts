@@ -50,10 +50,10 @@ export async function* csvRows(bytes: AsyncIterable<Buffer>, delimiter: string, 
   const skipped: FileRow[] = []
   const reading = decoded(bytes).pipe(parse({
     delimiter, relax_column_count: true, relax_quotes: true, max_record_size: MOST_RECORD, skip_records_with_error: true,
-    on_record: (cells: string[]) => ({ rowNo: ++count, cells }),
+    on_record: cells => ({ rowNo: ++count, cells }) as never,
     on_skip: (error) => { skipped.push({ rowNo: ++count, title: 'not readable', model: null, notes: [{ column: headings[0] ?? '', says: skippedBecause(error?.code ?? '') }] }) },
   }))
-  for await (const { rowNo, cells } of reading as AsyncIterable<{ rowNo: number, cells: string[] }>) {
+  for await (const { rowNo, cells } of reading as unknown as AsyncIterable<{ rowNo: number, cells: string[] }>) {
     if (rowNo === 1 || cells.every(c => c.trim() === '')) continue
     yield { rowNo, ...rowModel(cells, mapping, headings) }
   }

@@ -1,8 +1,10 @@
 import { describe, expect, it } from 'vitest'
 import { nextTick } from 'vue'
 import { doubtsOf } from '~~/core/spec'
-import { DUET } from '~~/server/demo/models/twins'
+import { twinOf } from '../../tests/support/engines'
 import { FIRING_CHOICES, useModelForm } from './useModelForm'
+
+const TWIN = twinOf(360)
 
 describe('the form', () => {
   const filled = () => {
@@ -50,10 +52,10 @@ describe('the form', () => {
   })
   it('is filled from an engine and gives the same engine back, but for what is changed', () => {
     const form = useModelForm()
-    form.fill(DUET.engine)
-    expect(form.engine()).toEqual(DUET.engine)
+    form.fill(TWIN)
+    expect(form.engine()).toEqual(TWIN)
     form.spec.exhaust = '0.10–0.14'
-    expect(form.engine()).toEqual({ ...DUET.engine, clearance: { ...DUET.engine.clearance, exhaust: { form: 'limits', minMm: 0.1, maxMm: 0.14, text: '0.10–0.14', unit: 'mm' } } })
+    expect(form.engine()).toEqual({ ...TWIN, clearance: { ...TWIN.clearance, exhaust: { form: 'limits', minMm: 0.1, maxMm: 0.14, text: '0.10–0.14', unit: 'mm' } } })
   })
   it('asks about an odd figure at its field until it is answered', () => {
     const form = filled()

@@ -6,7 +6,7 @@ import { api, wordsFor } from '../utils/api'
 const TYPING_MS = 90
 
 /** Models as they are typed for; the answer to what was typed last is the one that is shown. */
-export function useModelSearch(limit = 20) {
+export function useModelSearch(limit = 20, machine?: string) {
   const q = ref('')
   const found = ref<SearchResponse | null>(null)
   const failed = ref('')
@@ -14,7 +14,7 @@ export function useModelSearch(limit = 20) {
   async function ask(): Promise<void> {
     const turn = ++asked
     try {
-      const answer = await api.get<SearchResponse>(`/api/models?${new URLSearchParams({ q: q.value, limit: String(limit) })}`)
+      const answer = await api.get<SearchResponse>(`/api/models?${new URLSearchParams({ q: q.value, limit: String(limit), ...machine ? { machine } : {} })}`)
       if (turn === asked) {
         found.value = answer
         failed.value = ''

@@ -9,7 +9,8 @@ import { stopsText } from './spec-text'
 export interface SpecLine { id: string, name: string, sub: string, value: string, more: string, clearance?: Clearance, data: unknown }
 export interface Compared { id: string, name: string, sub: string, change: 'same' | 'changed' | 'added' | 'removed', before: SpecLine, after: SpecLine, note: string }
 
-const spanWords = (c: Clearance): { value: string, more: string } => {
+/** A clearance in both units: “0.08–0.12 mm”, “3.1–4.7 thou”. */
+export const spanWords = (c: Clearance): { value: string, more: string } => {
   const { minMm, maxMm } = spanOf(c)
   const thou = (mm: number) => thouFromMm(mm).toFixed(1)
   return minMm === maxMm ? { value: `${formatLength(minMm, 'mm')} mm`, more: `${thou(minMm)} thou` } : { value: `${formatLength(minMm, 'mm')}–${formatLength(maxMm, 'mm')} mm`, more: `${thou(minMm)}–${thou(maxMm)} thou` }

@@ -29,41 +29,50 @@ export function readQuery(text: string): ModelQuery {
   return { words, year: years.length ? Number(years[0]) : null, grams: short ? [...new Set(words.map(w => (START + w).slice(-GRAM)))] : grams.filter(g => !g.startsWith(START) || words.some(w => w.length < GRAM)) }
 }
 
+/** Longer words are compared by their beginning. */
+const MOST_LETTERS = 40
 /** Letters that must be changed, put in, left out or exchanged with their neighbour to make one word of another. Source: optimal string alignment distance. */
 function slipsBetween(a: string, b: string): number {
-  let [before, last] = [[] as number[], Array.from({ length: b.length + 1 }, (_, j) => j)]
-  for (let i = 1; i <= a.length; i++) {
-    const row = [i]
-    for (let j = 1; j <= b.length; j++) {
-      const swapped = i > 1 && j > 1 && a[i - 1] === b[j - 2] && a[i - 2] === b[j - 1] ? before[j - 2]! + 1 : Infinity
-      row.push(Math.min(last[j]! + 1, row[j - 1]! + 1, last[j - 1]! + (a[i - 1] === b[j - 1] ? 0 : 1), swapped))
+  const [m, n] = [Math.min(a.length, MOST_LETTERS), Math.min(b.length, MOST_LETTERS)]
+  let [before, last, row] = [new Uint8Array(n + 1), Uint8Array.from({ length: n + 1 }, (_, j) => j), new Uint8Array(n + 1)]
+  for (let i = 1; i <= m; i++) {
+    row[0] = i
+    for (let j = 1; j <= n; j++) {
+      const same = a.charCodeAt(i - 1) === b.charCodeAt(j - 1)
+      let least = Math.min(last[j]! + 1, row[j - 1]! + 1, last[j - 1]! + (same ? 0 : 1))
+      if (i > 1 && j > 1 && a.charCodeAt(i - 1) === b.charCodeAt(j - 2) && a.charCodeAt(i - 2) === b.charCodeAt(j - 1)) least = Math.min(least, before[j - 2]! + 1)
+      row[j] = least
     }
-    ;[before, last] = [last, row]
+    ;[before, last, row] = [last, row, before]
   }
-  return last[b.length]!
+  return last[n]!
 }
 /** One slip in three letters is as many as may be. */
 const LEAST_ALIKE = 0.66
 /** How alike a typed word and a target, or its beginning, are: 1 for the same letters. */
 function alike(word: string, target: string): number {
-  const tries = [target, target.slice(0, word.length), target.slice(0, word.length + 1)].filter(t => Math.abs(t.length - word.length) <= 2)
+  // a first letter and one of the next two are nearly always right: what has neither is not looked at further
+  if (target[0] !== word[0] && target[1] !== word[0] && target[0] !== word[1]) return 0
+  const tries = [...new Set([target, target.slice(0, word.length), target.slice(0, word.length + 1)])].filter(t => Math.abs(t.length - word.length) <= 2)
   return Math.max(0, ...tries.map(t => 1 - slipsBetween(word, t) / Math.max(word.length, t.length)))
 }
 
-/** How well one typed word fits a model, 0 to 1: whole word, its beginning, anywhere in it, then with slips, then by the trigrams they share. */
+/** How well one typed word fits a model, 0 to 1: whole word, its beginning, anywhere in it; else with slips, or by the trigrams they share. */
 function fit(word: string, targets: string[]): number {
   let best = 0
-  const own = new Set(gramsOf(word))
   for (const target of targets) {
     if (target === word) return 1
-    if (target.startsWith(word)) best = Math.max(best, 0.9)
-    else if (target.includes(word)) best = Math.max(best, 0.75)
-    else if (best < 0.7) {
-      const grams = gramsOf(target)
-      const near = word.length > 2 ? alike(word, target) : 0
-      if (near >= LEAST_ALIKE) best = Math.max(best, 0.7 * near)
-      best = Math.max(best, 0.7 * grams.filter(g => own.has(g)).length / Math.max(own.size, Math.min(grams.length, own.size + 2)))
-    }
+    if (target.startsWith(word)) best = 0.9
+    else if (best < 0.75 && target.includes(word)) best = 0.75
+  }
+  if (best > 0 || word.length < GRAM) return best
+  const own = gramsOf(word)
+  for (const target of targets) {
+    const near = alike(word, target)
+    if (near >= LEAST_ALIKE) best = Math.max(best, 0.7 * near)
+    const marked = START + target
+    const shared = own.reduce((n, g) => n + (marked.includes(g) ? 1 : 0), 0)
+    best = Math.max(best, 0.7 * shared / Math.max(own.length, Math.min(target.length, own.length + 2)))
   }
   return best
 }
@@ -73,7 +82,7 @@ export function fitOf(query: ModelQuery, model: Findable): number {
   const targets = squeezedOf(model)
   const whole = query.words.join('')
   const apart = query.words.length ? query.words.reduce((sum, w) => sum + fit(w, targets), 0) / query.words.length : 1
-  const together = query.words.length > 1 ? fit(whole, targets) * 0.98 : 0
+  const together = query.words.length > 1 && apart < 0.9 ? fit(whole, targets) * 0.98 : 0
   const inYears = query.year === null ? 0 : model.yearFrom === null && model.yearTo === null ? 0 : query.year >= (model.yearFrom ?? 0) && query.year <= (model.yearTo ?? 9999) ? 0.1 : -0.4
   // the year may be the number of a model: “Ridge 2020”
   const named = query.year !== null && targets.some(t => t.includes(String(query.year))) ? 0.15 : 0

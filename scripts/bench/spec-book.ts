@@ -74,7 +74,7 @@ export async function benchSpecBook(): Promise<void> {
     let rows = 0
     const rarest = counts.filter(({ n }, k) => k === 0 || (rows += n) <= 12_000).map(c => c.gram)
     if (rarest.length === 0) return
-    const [ids] = await pool.execute(`SELECT e.id, e.maker, e.model, e.code, e.kind, e.family FROM (SELECT model_id FROM model_grams WHERE shop_id = ? AND gram IN (${marks(rarest)}) GROUP BY model_id ORDER BY COUNT(*) DESC, model_id LIMIT 120) g JOIN engine_models e ON e.shop_id = ? AND e.id = g.model_id`, [shopId, ...rarest, shopId]) as unknown as [{ id: number }[]]
+    const [ids] = await pool.execute(`SELECT e.id, e.maker, e.model, e.code, e.kind, e.family FROM (SELECT model_id FROM model_grams WHERE shop_id = ? AND gram IN (${marks(rarest)}) GROUP BY model_id ORDER BY COUNT(*) DESC, model_id LIMIT 80) g JOIN engine_models e ON e.shop_id = ? AND e.id = g.model_id`, [shopId, ...rarest, shopId]) as unknown as [{ id: number }[]]
     const shown = ids.slice(0, 20).map(r => r.id)
     if (shown.length) await pool.execute(`SELECT e.id, e.maker, e.model, r.id, r.revision, r.engine, p.name FROM engine_models e JOIN spec_revisions r ON r.shop_id = e.shop_id AND r.id = e.in_force_id JOIN people p ON p.shop_id = r.shop_id AND p.id = r.author_id WHERE e.shop_id = ? AND e.id IN (${marks(shown)})`, [shopId, ...shown])
   })

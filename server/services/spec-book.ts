@@ -1,5 +1,5 @@
-import type { Engine } from '../../core/engine'
-import { doubtsOf, fitOf, LEAST_FIT, readQuery, rejudge, specLines } from '../../core/spec'
+import { type Engine, firingIntervalName } from '../../core/engine'
+import { doubtsOf, fitOf, LEAST_FIT, readQuery, rejudge, spanWords } from '../../core/spec'
 import type { Affected, DraftRequest, IdentityRequest, ModelHit, ModelRequest, ModelResponse, ModelRow, RevisionRow, SearchResponse } from '../../shared/spec-book'
 import { type Db, type Pool, transaction } from '../database/query'
 import { machineById } from '../repositories/machines'
@@ -12,7 +12,7 @@ import type { SignedIn } from './people'
 const missing = (what = 'model'): never => { throw notFound(what) }
 
 /** Refuses figures that may be slips until each is answered. @returns what was answered, to be kept with the revision */
-export function answeredDoubts(engine: Engine, answered: string[]): RevisionRow['answered'] {
+function answeredDoubts(engine: Engine, answered: string[]): RevisionRow['answered'] {
   const doubts = doubtsOf(engine)
   const open = doubts.filter(d => !answered.includes(d.id))
   if (open.length > 0) throw new Problem(422, 'Some figures may be slips. Nothing was changed; say of each whether it is as printed, or put it right.', { code: 'doubts', doubts: open, fields: open.map(d => ({ field: d.field, message: d.says })) })
@@ -97,15 +97,14 @@ export async function effectOf(db: Db, person: SignedIn, revisionId: number): Pr
 }
 
 /** A model as a line of the book. */
-export function hitOf({ engine, revisionId: _, ...row }: ModelRow): ModelHit {
-  const lines = new Map(specLines(engine).map(l => [l.id, l]))
-  const of = (id: string) => lines.get(id)!
-  return { ...row, intake: of('intake').value, exhaust: of('exhaust').value, thou: `${of('intake').more} / ${of('exhaust').more}`.replaceAll(' thou', ''), layout: of('cylinders').value }
+function hitOf({ engine, revisionId: _, ...row }: ModelRow): ModelHit {
+  const [intake, exhaust] = [spanWords(engine.clearance.intake), spanWords(engine.clearance.exhaust)]
+  return { ...row, intake: intake.value, exhaust: exhaust.value, thou: `${intake.more} / ${exhaust.more}`.replaceAll(' thou', ''), layout: firingIntervalName(engine) }
 }
 
 /** Rows of the trigram table that one search reads, about: enough to tell models apart, few enough to stay quick. */
 const MOST_GRAM_ROWS = 12_000
-const CANDIDATES = 120
+const CANDIDATES = 80
 async function find(db: Db, shopId: number, q: string, limit: number): Promise<number[]> {
   const query = readQuery(q)
   const grams = [...query.grams, ...query.words.length === 0 && query.year !== null ? readQuery(`x${query.year}`).grams.filter(g => !g.includes('x')) : []]

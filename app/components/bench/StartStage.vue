@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { NuxtLink } from '#components'
 import { computed } from 'vue'
 import { intervalWords, limitsOf, targetOf } from '~~/core/feeler'
 import type { JobView } from '~~/core/job'
@@ -26,7 +27,7 @@ const torque = (nm: number | null) => nm === null ? 'not on record' : formatTorq
     <section>
       <h2>{{ pin.machine.name }}</h2>
       <dl>
-        <dt>Model</dt><dd>{{ pin.modelName }}</dd><dt>Tag</dt><dd>{{ pin.machine.tag }}</dd><dt>Owner</dt><dd>{{ pin.machine.owner }}</dd>
+        <dt>Model</dt><dd>{{ pin.modelName }}<NuxtLink v-if="pin.modelId" class="page" :to="`/spec-book/${pin.modelId}?machine=${pin.machine.id}`">its page in the book</NuxtLink></dd><dt>Tag</dt><dd>{{ pin.machine.tag }}</dd><dt>Owner</dt><dd>{{ pin.machine.owner }}</dd>
         <dt>Meter</dt><dd>{{ pin.machine.meter === null ? 'not read' : formatMeter(pin.machine.meter, pin.machine.meterUnit) }}</dd>
         <dt>Came for</dt><dd>{{ pin.complaint || 'nothing said' }}</dd>
       </dl>
@@ -47,7 +48,7 @@ const torque = (nm: number | null) => nm === null ? 'not on record' : formatTorq
 <style scoped>
 .start { padding: 24px; display: grid; gap: 26px; align-content: start; overflow: auto; height: 100%; }
 h2 { font-size: 22px; padding-bottom: 8px; border-bottom: 1.5px solid var(--ink); overflow-wrap: anywhere; }
-.draft { color: var(--tight); }
+.draft { color: var(--tight); } .page { margin-left: 14px; white-space: nowrap; }
 dl { display: grid; grid-template-columns: 96px 1fr; gap: 6px 12px; margin: 12px 0 0; }
 dt { color: var(--ink3); font-size: 16px; } dd { margin: 0; font: 600 18px/1.25 var(--figures); overflow-wrap: anywhere; }
 .big { font-size: 21px; }

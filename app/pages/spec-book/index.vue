@@ -8,10 +8,12 @@ import { useKeys } from '../../composables/useKeys'
 import { useModelSearch } from '../../composables/useModelSearch'
 
 useHead({ title: 'Spec book, Wembric' })
-const { q, found, failed, ask } = useModelSearch()
+const query = useRoute().query
+// come from a machine, its own model stands first
+const { q, found, failed, ask } = useModelSearch(20, typeof query.machine === 'string' ? query.machine : undefined)
 const field = useTemplateRef<{ $el: HTMLInputElement }>('field')
 onMounted(async () => {
-  q.value = String(useRoute().query.q ?? '')
+  q.value = String(query.q ?? '')
   await ask()
   field.value?.$el.focus()
 })

@@ -14,7 +14,9 @@ import { useForm } from '../../../composables/useForm'
 import { useKeys } from '../../../composables/useKeys'
 import { api } from '../../../utils/api'
 
-const modelId = Number(useRoute().params.id)
+const route = useRoute()
+const modelId = Number(route.params.id)
+const bookPath = route.query.machine ? `/spec-book?machine=${String(route.query.machine)}` : '/spec-book'
 const form = useForm()
 const given = ref<ModelResponse | null>(null)
 const shownId = ref(0)
@@ -60,7 +62,7 @@ const compareTo = computed(() => {
   return otherId ? `/spec-book/${modelId}/compare?a=${Math.min(otherId, shownId.value)}&b=${Math.max(otherId, shownId.value)}` : null
 })
 const draftPath = `/spec-book/${modelId}/draft`
-useKeys({ '/': () => { void navigateTo('/spec-book') }, 'n': () => { void navigateTo(draftPath) } })
+useKeys({ '/': () => { void navigateTo(bookPath) }, 'n': () => { void navigateTo(draftPath) } })
 </script>
 
 <template>
@@ -71,7 +73,7 @@ useKeys({ '/': () => { void navigateTo('/spec-book') }, 'n': () => { void naviga
       <header class="title">
         <h1>{{ name }}</h1><p class="about">{{ about }}</p>
         <p class="state" :class="state"><span v-if="state === 'approved'" class="tick" aria-hidden="true">✓</span>{{ state === 'draft' ? 'Draft' : 'Revision' }} {{ revision.revision }}, {{ state }}</p>
-        <NuxtLink class="quiet" to="/spec-book">Find a model <kbd>/</kbd></NuxtLink><NuxtLink v-if="decide && compareTo" class="quiet strong" :to="compareTo">Decide</NuxtLink><NuxtLink class="quiet" :to="draftPath">New draft <kbd>N</kbd></NuxtLink>
+        <NuxtLink class="quiet" :to="bookPath">Find a model <kbd>/</kbd></NuxtLink><NuxtLink v-if="decide && compareTo" class="quiet strong" :to="compareTo">Decide</NuxtLink><NuxtLink class="quiet" :to="draftPath">New draft <kbd>N</kbd></NuxtLink>
       </header>
       <div class="columns">
         <section aria-label="Engine"><ModelPicture :engine="engine" /></section>

@@ -55,27 +55,28 @@ const findable = (m: NewModel): Findable => ({ ...m, family: m.family ?? '', dis
 
 export const insertModel = async (db: Db, shopId: number, m: NewModel): Promise<number> => {
   const { id } = await change(db, 'INSERT INTO engine_models (shop_id, model_key, maker, model, code, kind, family, displacement_cc, year_from, year_to) VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?)', [shopId, m.key ?? keyOf(m), ...identityValues(m)])
-  await insertGrams(db, shopId, [{ id, model: findable(m) }])
+  await addGramCounts(db, shopId, await insertGrams(db, shopId, [{ id, model: findable(m) }]))
   return id
 }
-/** Many models at once. @returns their ids, in the order of the models */
-export const insertModels = async (db: Db, shopId: number, models: NewModel[]): Promise<number[]> => {
+/** Many models at once. @returns their ids, in the order of the models, and the trigrams that are still to be counted */
+export const insertModels = async (db: Db, shopId: number, models: NewModel[]): Promise<{ ids: number[], counts: GramCounts }> => {
   await change(db, `INSERT INTO engine_models (shop_id, model_key, maker, model, code, kind, family, displacement_cc, year_from, year_to) VALUES ${models.map(() => '(?, ?, ?, ?, ?, ?, ?, ?, ?, ?)').join(', ')}`,
     models.flatMap(m => [shopId, m.key ?? keyOf(m), ...identityValues(m)]))
   const made = new Map((await many<{ id: number, key: string }>(db, `SELECT id, model_key AS \`key\` FROM engine_models WHERE shop_id = ? AND model_key IN (${placeholders(models)})`, [shopId, ...models.map(m => m.key ?? keyOf(m))])).map(m => [m.key, m.id]))
   const ids = models.map(m => made.get(m.key ?? keyOf(m))!)
-  await insertGrams(db, shopId, models.map((m, i) => ({ id: ids[i]!, model: findable(m) })))
-  return ids
+  return { ids, counts: await insertGrams(db, shopId, models.map((m, i) => ({ id: ids[i]!, model: findable(m) }))) }
 }
 export const updateModel = async (db: Db, shopId: number, id: number, m: NewModel): Promise<void> => {
   await removeGrams(db, shopId, id)
   await change(db, 'UPDATE engine_models SET maker = ?, model = ?, code = ?, kind = ?, family = ?, displacement_cc = ?, year_from = ?, year_to = ? WHERE shop_id = ? AND id = ?', [...identityValues(m), shopId, id])
-  await insertGrams(db, shopId, [{ id, model: findable(m) }])
+  await addGramCounts(db, shopId, await insertGrams(db, shopId, [{ id, model: findable(m) }]))
 }
 
+/** How many models have each trigram. */
+type GramCounts = Map<string, number>
 /** Rows of one statement: the server takes 65,535 parameters at most. */
 const MOST_ROWS = 8000
-async function insertGrams(db: Db, shopId: number, models: { id: number, model: Findable }[]): Promise<void> {
+async function insertGrams(db: Db, shopId: number, models: { id: number, model: Findable }[]): Promise<GramCounts> {
   // in the order of the table's key, so that its pages are written one after another
   const rows = models.flatMap(({ id, model }) => modelGrams(model).map(gram => ({ gram, id }))).sort((a, b) => a.gram < b.gram ? -1 : a.gram > b.gram ? 1 : a.id - b.id)
   const counts = new Map([[ALL, models.length]])
@@ -84,8 +85,15 @@ async function insertGrams(db: Db, shopId: number, models: { id: number, model: 
     const some = rows.slice(i, i + MOST_ROWS)
     await db.query(`INSERT INTO model_grams (shop_id, gram, model_id) VALUES ${some.map(() => '(?, ?, ?)').join(', ')}`, some.flatMap(r => [shopId, r.gram, r.id]))
   }
+  return counts
+}
+/** Adds to how many models have a trigram: once for a whole import, since each time writes every one of them anew. */
+export async function addGramCounts(db: Db, shopId: number, counts: GramCounts): Promise<void> {
   const counted = [...counts].sort()
-  if (counted.length) await db.query(`INSERT INTO gram_counts (shop_id, gram, n) VALUES ${counted.map(() => '(?, ?, ?)').join(', ')} ON DUPLICATE KEY UPDATE n = n + VALUES(n)`, counted.flatMap(([gram, n]) => [shopId, gram, n]))
+  for (let i = 0; i < counted.length; i += MOST_ROWS) {
+    const some = counted.slice(i, i + MOST_ROWS)
+    await db.query(`INSERT INTO gram_counts (shop_id, gram, n) VALUES ${some.map(() => '(?, ?, ?)').join(', ')} ON DUPLICATE KEY UPDATE n = n + VALUES(n)`, some.flatMap(([gram, n]) => [shopId, gram, n]))
+  }
 }
 async function removeGrams(db: Db, shopId: number, id: number): Promise<void> {
   await change(db, 'UPDATE gram_counts SET n = n - 1 WHERE shop_id = ? AND n > 0 AND (gram = ? OR gram IN (SELECT gram FROM model_grams WHERE shop_id = ? AND model_id = ?))', [shopId, ALL, shopId, id])
@@ -98,7 +106,7 @@ export async function indexOlderModels(db: Db): Promise<void> {
   for (const { id, shopId, ...model } of rows) {
     const taken = await maybeOne(db, 'SELECT id FROM engine_models WHERE shop_id = ? AND model_key = ?', [shopId, keyOf(model)])
     await change(db, 'UPDATE engine_models SET model_key = ? WHERE shop_id = ? AND id = ?', [taken ? `${keyOf(model).slice(0, 100)}-${id}` : keyOf(model), shopId, id])
-    await insertGrams(db, shopId, [{ id, model }])
+    await addGramCounts(db, shopId, await insertGrams(db, shopId, [{ id, model }]))
   }
 }
 
@@ -106,12 +114,12 @@ export async function indexOlderModels(db: Db): Promise<void> {
 export const gramCounts = (db: Db, shopId: number, grams: string[]): Promise<{ gram: string, n: number }[]> =>
   grams.length === 0 ? Promise.resolve([]) : many(db, `SELECT gram, n FROM gram_counts WHERE shop_id = ? AND n > 0 AND gram IN (${placeholders(grams)}) ORDER BY n`, [shopId, ...grams])
 
-/** Models that have the most of these trigrams. */
-export const modelsWithGrams = async (db: Db, shopId: number, grams: string[], most: number): Promise<(Findable & { id: number })[]> => {
+/** Models that have the most of these trigrams, and how many of them. */
+export const modelsWithGrams = async (db: Db, shopId: number, grams: string[], most: number): Promise<(Findable & { id: number, hits: number })[]> => {
   const ids = grams.length === 1
-    ? `SELECT model_id FROM model_grams WHERE shop_id = ? AND gram = ? LIMIT ${most}`
-    : `SELECT model_id FROM model_grams WHERE shop_id = ? AND gram IN (${placeholders(grams)}) GROUP BY model_id ORDER BY COUNT(*) DESC, model_id LIMIT ${most}`
-  return many(db, `SELECT ${IDENTITY} FROM (${ids}) g JOIN engine_models e ON e.shop_id = ? AND e.id = g.model_id`, [shopId, ...grams, shopId])
+    ? `SELECT model_id, 1 AS hits FROM model_grams WHERE shop_id = ? AND gram = ? LIMIT ${most}`
+    : `SELECT model_id, COUNT(*) AS hits FROM model_grams WHERE shop_id = ? AND gram IN (${placeholders(grams)}) GROUP BY model_id ORDER BY hits DESC, model_id LIMIT ${most}`
+  return many(db, `SELECT ${IDENTITY}, g.hits FROM (${ids}) g JOIN engine_models e ON e.shop_id = ? AND e.id = g.model_id`, [shopId, ...grams, shopId])
 }
 /** Models that were made in a year. */
 export const modelsOfYear = (db: Db, shopId: number, year: number, most: number): Promise<(Findable & { id: number })[]> =>

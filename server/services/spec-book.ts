@@ -105,6 +105,8 @@ function hitOf({ engine, revisionId: _, ...row }: ModelRow): ModelHit {
 /** Rows of the trigram table that one search reads, about: enough to tell models apart, few enough to stay quick. */
 const MOST_GRAM_ROWS = 12_000
 const CANDIDATES = 80
+/** Models with fewer of the trigrams than this part of the best one’s are not looked at letter by letter. */
+const LEAST_SHARE = 0.4
 async function find(db: Db, shopId: number, q: string, limit: number): Promise<number[]> {
   const query = readQuery(q)
   const grams = [...query.grams, ...query.words.length === 0 && query.year !== null ? readQuery(`x${query.year}`).grams.filter(g => !g.includes('x')) : []]
@@ -114,7 +116,9 @@ async function find(db: Db, shopId: number, q: string, limit: number): Promise<n
     rows += n
     return i === 0 || rows <= MOST_GRAM_ROWS
   })
-  const byGrams = rarest.length ? await modelsWithGrams(db, shopId, rarest.map(r => r.gram), CANDIDATES) : []
+  const candidates = rarest.length ? await modelsWithGrams(db, shopId, rarest.map(r => r.gram), CANDIDATES) : []
+  const mostHits = Math.max(0, ...candidates.map(c => c.hits))
+  const byGrams = candidates.filter(c => c.hits >= mostHits * LEAST_SHARE)
   const byYear = query.year !== null && query.words.length === 0 ? await modelsOfYear(db, shopId, query.year, limit) : []
   return [...new Map([...byGrams, ...byYear].map(m => [m.id, m])).values()]
     .map(m => ({ id: m.id, name: `${m.maker} ${m.model} ${m.code}`, fit: fitOf(query, m) })).filter(m => m.fit >= LEAST_FIT)

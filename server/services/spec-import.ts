@@ -3,7 +3,7 @@ import { type Column, columnFor, delimiterOf } from '../../core/exchange'
 import { compareSpecs, same } from '../../core/spec'
 import type { ImportResponse, ImportRow, ImportRowState, ModelRow } from '../../shared/spec-book'
 import { type Db, type Pool, transaction } from '../database/query'
-import { insertModels, modelsKnownAs, updateModel } from '../repositories/models'
+import { addGramCounts, insertModels, modelsKnownAs, updateModel } from '../repositories/models'
 import { insertRevisions, lockNewest } from '../repositories/revisions'
 import { advanceImport, asSeen, chunksOf, clearRows, dropChunks, dropOldImports, importById, type ImportRecord, insertChunk, insertImport, insertRows, knownHeadings, rememberHeadings, rowCounts, rowOf, rowsOf, setImport, setImportSettings, setProgress, type StoredRow, updateRow } from '../repositories/spec-imports'
 import { notFound, Problem } from '../utils/problem'
@@ -220,13 +220,15 @@ async function writeAll(pool: Pool, db: Db, person: SignedIn, { id, fileName }: 
   const { shopId } = person
   let after = 0
   let written = 0
+  const grams = new Map<string, number>()
   const common = { authorId: person.id, approved: approveBecause !== '', approvalReason: approveBecause, reason: `From ${fileName}` }
   for (;;) {
     const rows = await rowsOf(db, shopId, id, ['new', 'changed'], after, BATCH)
-    if (rows.length === 0) return
+    if (rows.length === 0) return addGramCounts(db, shopId, grams)
     const fresh = rows.filter(r => r.state === 'new')
     if (fresh.length) {
-      const ids = await insertModels(db, shopId, fresh.map(r => r.content!.model))
+      const { ids, counts } = await insertModels(db, shopId, fresh.map(r => r.content!.model))
+      for (const [gram, n] of counts) grams.set(gram, (grams.get(gram) ?? 0) + n)
       await insertRevisions(db, shopId, fresh.map((r, i) => ({ ...common, modelId: ids[i]!, revision: 1, engine: r.content!.model.engine, answered: answeredOf(r) })))
     }
     for (const row of rows.filter(r => r.state === 'changed')) await writeChange(db, shopId, row, common)

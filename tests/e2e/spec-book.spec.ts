@@ -137,6 +137,7 @@ test('nothing found leads to adding; a picture renamed to .csv is refused in wor
   await expect(page.getByText('Nothing like “qqqqwx 77”')).toBeVisible()
   await page.getByRole('link', { name: 'add it from the manual' }).click()
   await expect(page.getByRole('heading', { name: 'Add a model and its spec' })).toBeVisible()
+  await expect(field(page, 'Model')).toHaveValue('qqqqwx 77')
   await page.goto('/spec-book/import')
   await field(page, 'File').setInputFiles({ name: 'models.csv', mimeType: 'text/csv', buffer: Buffer.from([0x89, 0x50, 0x4E, 0x47, 1, 2, 3]) })
   await expect(page.getByRole('alert')).toContainText('PNG image')

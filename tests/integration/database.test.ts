@@ -6,7 +6,7 @@ import { migrate } from '../../server/database/migrate'
 import { change, many, maybeOne, one, transaction } from '../../server/database/query'
 import { bladeSetsOfShop, insertBladeSet } from '../../server/repositories/blade-sets'
 import { insertCustomer, insertMachine } from '../../server/repositories/machines'
-import { insertModel, modelById } from '../../server/repositories/models'
+import { indexOlderModels, insertModel, modelById } from '../../server/repositories/models'
 import { insertRevision } from '../../server/repositories/revisions'
 import { insertPerson } from '../../server/repositories/people'
 import { readingsOfJob } from '../../server/repositories/readings'
@@ -15,6 +15,7 @@ import { postEvent } from '../../server/services/job-log'
 import { openJob, readJob, readSheet } from '../../server/services/jobs'
 import { hashPassword, passwordMatches } from '../../server/services/passwords'
 import type { SignedIn } from '../../server/services/people'
+import { searchModels } from '../../server/services/spec-book'
 import { rebuildReadings } from '../../server/services/rebuild'
 import { bayOf, startOfDay } from '../../server/services/bay'
 import { listen } from '../../server/services/live'
@@ -158,16 +159,25 @@ describe('data of an earlier version', () => {
     const { camMarks: _, makersStops: __, ...rest } = engine as ReturnType<typeof engineOf>
     return { ...rest, valves: rest.valves.map(({ adjuster: _, ...valve }) => valve), decompressor: { kind: 'arc', role: 'exhaust', fromDeg: -120, toDeg: 10 } }
   }
-  it('a shop from before the last migration keeps every row; its sets are plain, and who measured is learned again', async () => {
+  /** What the last two migrations made, taken away again. */
+  const UNDO = [
+    'DROP TABLE api_tokens, spec_import_headings, spec_import_rows, spec_import_chunks, spec_imports, gram_counts, model_grams',
+    'ALTER TABLE spec_revisions DROP FOREIGN KEY spec_revisions_sender, DROP COLUMN reason, DROP COLUMN based_on, DROP COLUMN answered, DROP COLUMN approval_reason, DROP COLUMN sent_back_by, DROP COLUMN sent_back_at, DROP COLUMN sent_back_reason',
+    'ALTER TABLE engine_models DROP KEY engine_models_key, DROP KEY engine_models_years, DROP COLUMN model_key, DROP COLUMN family, DROP COLUMN displacement_cc, DROP COLUMN year_from, DROP COLUMN year_to, DROP COLUMN in_force_id',
+    'ALTER TABLE shops DROP COLUMN target, DROP COLUMN blade_habit, DROP COLUMN pair_to_prove', 'ALTER TABLE people DROP COLUMN favourite_blade_set_id', 'ALTER TABLE blade_sets DROP COLUMN blades', 'ALTER TABLE readings DROP COLUMN person_id',
+    'DROP TABLE wrenches, adapters, shim_stock', 'DELETE FROM schema_migrations WHERE version > 4',
+  ]
+  it('a shop from before the last migrations keeps every row; its sets are plain, who measured is learned again, its models are found', async () => {
     const { person } = shops[0]!
     const connection = await createConnection(migrationSettings())
     const rows = async () => (await many(pool, 'SELECT (SELECT COUNT(*) FROM events) AS events, (SELECT COUNT(*) FROM jobs) AS jobs, (SELECT COUNT(*) FROM spec_revisions) AS specs, (SELECT COUNT(*) FROM shops) AS shops'))[0]
     const before = await rows()
     const readings = await many<{ id: string }>(pool, 'SELECT valve_id AS id FROM readings WHERE shop_id = ?', [person.shopId])
-    for (const undo of ['ALTER TABLE shops DROP COLUMN target, DROP COLUMN blade_habit, DROP COLUMN pair_to_prove', 'ALTER TABLE people DROP COLUMN favourite_blade_set_id', 'ALTER TABLE blade_sets DROP COLUMN blades', 'ALTER TABLE readings DROP COLUMN person_id', 'DROP TABLE wrenches', 'DROP TABLE adapters', 'DROP TABLE shim_stock', 'DELETE FROM schema_migrations WHERE version = 5'])
-      await connection.query(undo)
+    for (const undo of UNDO) await connection.query(undo)
     await connection.end()
-    expect(await migrate(migrationSettings(), process.cwd())).toEqual(['shelf-and-locks'])
+    expect(await migrate(migrationSettings(), process.cwd())).toEqual(['shelf-and-locks', 'spec-book'])
+    await indexOlderModels(pool)
+    expect((await searchModels(pool, person.shopId, { q: 'test m', limit: 5 })).rows).toMatchObject([{ maker: 'Test', model: 'M', key: 'test-m', status: 'approved', revision: 1 }])
     expect((await bladeSetsOfShop(pool, person.shopId))[0]!.blades).toEqual([0.05, 0.08, 0.1, 0.12, 0.15].map(plainBlade))
     await rebuildReadings(pool)
     expect(await many(pool, 'SELECT valve_id AS id FROM readings WHERE shop_id = ?', [person.shopId])).toEqual(readings)

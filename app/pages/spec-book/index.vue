@@ -41,7 +41,7 @@ useKeys({ '/': () => field.value?.$el.focus(), 'n': () => { void navigateTo('/sp
     <p v-else-if="!found" class="note" role="status">Opening the book …</p>
     <template v-else-if="rows.length === 0">
       <p v-if="found.total === 0" class="lead">No models yet. Add one from a manual that you hold; the source and its date are kept with it.</p>
-      <p v-else class="lead" role="status">Nothing like “{{ q }}” in this book. Look at the plate again, or <NuxtLink :to="`/spec-book/new`">add it from the manual</NuxtLink>.</p>
+      <p v-else class="lead" role="status">Nothing like “{{ q }}” in this book. Look at the plate again, or <NuxtLink :to="`/spec-book/new?model=${encodeURIComponent(q)}`">add it from the manual</NuxtLink>.</p>
     </template>
     <template v-else>
       <p class="note" role="status">{{ found.recent ? 'Last used here first' : q ? `${rows.length} that fit${rows.length === 20 ? ' best' : ''}` : '' }}<template v-if="picked.length"> · {{ picked.length }} chosen: CSV and JSON hold these alone</template></p>

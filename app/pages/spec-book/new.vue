@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { navigateTo, useHead } from '#imports'
+import { navigateTo, useHead, useRoute } from '#imports'
 import { NuxtLink } from '#components'
 import Button from 'primevue/button'
 import { onMounted, ref } from 'vue'
@@ -19,6 +19,8 @@ const session = useSessionStore()
 const form = useForm()
 const given = useModelForm()
 const { model, spec, firing, wrong, doubts, answered } = given
+// what was looked for and not found is the model's name, most likely
+model.model = String(useRoute().query.model ?? '').slice(0, 60)
 const approveBecause = ref('')
 const onlyLead = ref(false)
 onMounted(async () => {

@@ -14,7 +14,7 @@ describe('two specs side by side', () => {
   const of = (id: string) => lines.find(l => l.id === id)
   it('says what changed, by how much and which way', () => {
     expect(of('exhaust')).toMatchObject({ change: 'changed', note: '0.02 mm looser', before: { value: '0.10–0.14 mm' }, after: { value: '0.12–0.16 mm' } })
-    expect(of('locknut')).toMatchObject({ change: 'changed', note: '2 more' })
+    expect(of('locknut')).toMatchObject({ change: 'changed', note: '2 N·m more' })
   })
   it('tells added from removed from same', () => {
     expect(of('plug')?.change).toBe('removed')

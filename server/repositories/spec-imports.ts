@@ -2,26 +2,26 @@ import type { BookModel, RowNote } from '../../core/exchange'
 import type { ImportRow, ImportRowState, ImportSettings, ImportState } from '../../shared/spec-book'
 import { change, type Db, many, maybeOne, one } from '../database/query'
 
-export interface ImportRecord { id: number, personId: number, fileName: string, format: 'csv' | 'json', bytes: number, state: ImportState, settings: ImportSettings, progress: number, total: number, message: string }
+export interface ImportRecord { id: number, personId: number, fileName: string, format: 'csv' | 'json', bytes: number, state: ImportState, settings: ImportSettings, progress: number, total: number, message: string, idleSeconds: number }
 
 export const insertImport = async (db: Db, shopId: number, i: { personId: number, fileName: string, format: 'csv' | 'json' }): Promise<number> =>
-  (await change(db, 'INSERT INTO spec_imports (shop_id, person_id, file_name, format, state, settings, created_at) VALUES (?, ?, ?, ?, \'uploaded\', \'{}\', UTC_TIMESTAMP(3))', [shopId, i.personId, i.fileName, i.format])).id
+  (await change(db, 'INSERT INTO spec_imports (shop_id, person_id, file_name, format, state, settings, created_at, moved_at) VALUES (?, ?, ?, ?, \'uploaded\', \'{}\', UTC_TIMESTAMP(3), UTC_TIMESTAMP(3))', [shopId, i.personId, i.fileName, i.format])).id
 export const importById = async (db: Db, shopId: number, id: number): Promise<ImportRecord | null> => {
-  const row = await maybeOne<Omit<ImportRecord, 'settings'> & { settings: string }>(db, 'SELECT id, person_id AS personId, file_name AS fileName, format, bytes, state, settings, progress, total, message FROM spec_imports WHERE shop_id = ? AND id = ?', [shopId, id])
+  const row = await maybeOne<Omit<ImportRecord, 'settings'> & { settings: string }>(db, 'SELECT id, person_id AS personId, file_name AS fileName, format, bytes, state, settings, progress, total, message, TIMESTAMPDIFF(SECOND, moved_at, UTC_TIMESTAMP(3)) AS idleSeconds FROM spec_imports WHERE shop_id = ? AND id = ?', [shopId, id])
   return row && { ...row, settings: { delimiter: ',', headings: [], mapping: [], first: [], ...JSON.parse(row.settings) as Partial<ImportSettings> } }
 }
 export const setImport = (db: Db, shopId: number, id: number, i: { state: ImportState, progress?: number, total?: number, message?: string }) =>
-  change(db, 'UPDATE spec_imports SET state = ?, progress = COALESCE(?, progress), total = COALESCE(?, total), message = COALESCE(?, message) WHERE shop_id = ? AND id = ?', [i.state, i.progress ?? null, i.total ?? null, i.message ?? null, shopId, id])
+  change(db, 'UPDATE spec_imports SET moved_at = UTC_TIMESTAMP(3), state = ?, progress = COALESCE(?, progress), total = COALESCE(?, total), message = COALESCE(?, message) WHERE shop_id = ? AND id = ?', [i.state, i.progress ?? null, i.total ?? null, i.message ?? null, shopId, id])
 /** How far it is. @returns false once somebody has cancelled it */
 export const setProgress = async (db: Db, shopId: number, id: number, progress: number): Promise<boolean> => {
-  await change(db, 'UPDATE spec_imports SET progress = ? WHERE shop_id = ? AND id = ?', [progress, shopId, id])
+  await change(db, 'UPDATE spec_imports SET progress = ?, moved_at = UTC_TIMESTAMP(3) WHERE shop_id = ? AND id = ?', [progress, shopId, id])
   return (await one<{ state: ImportState }>(db, 'SELECT state FROM spec_imports WHERE shop_id = ? AND id = ?', [shopId, id])).state !== 'cancelled'
 }
 export const setImportSettings = (db: Db, shopId: number, id: number, bytes: number, settings: ImportSettings) =>
   change(db, 'UPDATE spec_imports SET bytes = ?, settings = ? WHERE shop_id = ? AND id = ?', [bytes, JSON.stringify(settings), shopId, id])
 /** Takes an import from one state into the next; only one request can. */
 export const advanceImport = async (db: Db, shopId: number, id: number, from: ImportState[], to: ImportState): Promise<boolean> =>
-  (await change(db, `UPDATE spec_imports SET state = ?, progress = 0, message = '' WHERE shop_id = ? AND id = ? AND state IN (${from.map(() => '?').join(', ')})`, [to, shopId, id, ...from])).affected === 1
+  (await change(db, `UPDATE spec_imports SET state = ?, progress = 0, message = '', moved_at = UTC_TIMESTAMP(3) WHERE shop_id = ? AND id = ? AND state IN (${from.map(() => '?').join(', ')})`, [to, shopId, id, ...from])).affected === 1
 
 export const insertChunk = async (db: Db, shopId: number, importId: number, n: number, bytes: Buffer): Promise<void> => {
   await db.query('INSERT INTO spec_import_chunks (shop_id, import_id, n, bytes) VALUES (?, ?, ?, ?)', [shopId, importId, n, bytes])
@@ -36,7 +36,7 @@ export async function* chunksOf(db: Db, shopId: number, importId: number): Async
 }
 export const dropChunks = (db: Db, shopId: number, importId: number) => change(db, 'DELETE FROM spec_import_chunks WHERE shop_id = ? AND import_id = ?', [shopId, importId])
 /** Files that nobody went on with are forgotten after a day. */
-export const dropOldImports = (db: Db, shopId: number) => change(db, 'DELETE FROM spec_imports WHERE shop_id = ? AND created_at < UTC_TIMESTAMP(3) - INTERVAL 1 DAY AND state NOT IN (\'writing\', \'reading\')', [shopId])
+export const dropOldImports = (db: Db, shopId: number) => change(db, 'DELETE FROM spec_imports WHERE shop_id = ? AND moved_at < UTC_TIMESTAMP(3) - INTERVAL 1 DAY', [shopId])
 
 /** What a row would write, and what it would be once its doubts are answered. */
 export interface RowContent { model: BookModel, would: 'new' | 'changed' | 'same', answered: string[], changes: string[] }

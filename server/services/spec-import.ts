@@ -16,11 +16,15 @@ const CHUNK_BYTES = 512 * 1024
 /** Rows that are looked up and written together. */
 const BATCH = 200
 const FIRST_ROWS = 4
+/** One that has not moved for so long was cut off: its server is gone, and its transaction with it. */
+const CUT_OFF_SECONDS = 120
 
 async function importOf(db: Db, shopId: number, id: number): Promise<ImportRecord> {
   const found = await importById(db, shopId, id)
   if (!found) throw notFound('import')
-  return found
+  if ((found.state !== 'reading' && found.state !== 'writing') || found.idleSeconds < CUT_OFF_SECONDS) return found
+  await setImport(db, shopId, id, { state: 'failed', message: 'The server was stopped in the middle of it. Nothing of this file was written; take it in again.' })
+  return await importById(db, shopId, id) ?? found
 }
 
 /** A file as it comes, in chunks of one size, stored as they fill. @returns its first chunk and its size */
@@ -90,6 +94,7 @@ async function suggested(db: Db, shopId: number, delimiter: string, rows: string
 /** The file read with another delimiter: its headings and first rows change with it. */
 export async function respeltImport(pool: Pool, person: SignedIn, id: number, delimiter: string): Promise<ImportResponse> {
   const found = await importOf(pool, person.shopId, id)
+  if (found.state !== 'uploaded') throw new Problem(409, 'This file is being read already. Reload the page.')
   for await (const first of chunksOf(pool, person.shopId, id)) {
     await setImportSettings(pool, person.shopId, id, found.bytes, await suggested(pool, person.shopId, delimiter, await firstRows(first.subarray(0, 65_536), delimiter, FIRST_ROWS)))
     break
@@ -98,7 +103,7 @@ export async function respeltImport(pool: Pool, person: SignedIn, id: number, de
 }
 
 export async function readImport(db: Db, person: SignedIn, id: number): Promise<ImportResponse> {
-  const { personId: _, ...found } = await importOf(db, person.shopId, id)
+  const { personId: _, idleSeconds: __, ...found } = await importOf(db, person.shopId, id)
   return { ...found, counts: await rowCounts(db, person.shopId, id), mayApproveOwn: await onlyLead(db, person) }
 }
 const ROWS_SHOWN = 100
@@ -187,7 +192,7 @@ class Cancelled extends Error {}
 
 /** Answers every doubt of a row with “as printed”, so that it can be taken. */
 export async function answerRow(pool: Pool, person: SignedIn, id: number, rowNo: number): Promise<ImportRow> {
-  await importOf(pool, person.shopId, id)
+  if ((await importOf(pool, person.shopId, id)).state !== 'preview') throw new Problem(409, 'This file is being read or written, or is done with. Reload the page.')
   const row = await rowOf(pool, person.shopId, id, rowNo)
   if (!row) throw notFound('row')
   if (!row.content || row.notes.some(n => !n.doubt)) throw new Problem(422, 'This row has a problem that must be put right in the file.')

@@ -79,7 +79,7 @@ test('two people change one model at once: the second sees what the first change
   await field(tam, 'Locknut, N·m').fill('9')
   await field(tam, 'Reason for the change').fill('Letter 4')
   await tam.getByRole('button', { name: 'Save the draft' }).click()
-  await expect(tam.locator('[data-line=locknut]')).toContainText('1 more')
+  await expect(tam.locator('[data-line=locknut]')).toContainText('1 N·m more')
 
   await page.getByRole('button', { name: 'Save the draft' }).click()
   await expect(page.getByRole('alert').filter({ hasText: 'Tam saved draft 2' })).toContainText('8 N·m → 9 N·m')
@@ -87,7 +87,7 @@ test('two people change one model at once: the second sees what the first change
   await page.getByRole('button', { name: 'I have looked at it' }).click()
   await field(page, 'Locknut, N·m').fill('9')
   await page.getByRole('button', { name: 'Save the draft' }).click()
-  await expect(page.locator('[data-line=plug]')).toContainText('2 more')
+  await expect(page.locator('[data-line=plug]')).toContainText('2 N·m more')
   // their own draft, and no other lead in this shop: a reason is wanted
   await page.getByRole('button', { name: /^Approve/ }).click()
   await page.getByRole('button', { name: 'Approve it' }).click()

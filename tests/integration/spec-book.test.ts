@@ -254,6 +254,11 @@ describe('a book as a file', () => {
     const second = (await ines.upload<{ id: number }>('/api/spec-imports?name=h.csv', text)).body.id
     expect((await ines.get<ImportResponse>(`/api/spec-imports/${second}`)).body.settings.mapping[2]).toBe('intake')
   })
+  it('one whose server was stopped in the middle says so', async () => {
+    const { id } = await taken('cut.csv', 'maker,model,stroke,intake,exhaust,source,source_date,seen_from,means\nSpecs,Cut,50,0.1,0.12,Manual,2024-01-02,left,nut\n')
+    await pool.query('UPDATE spec_imports SET state = \'writing\', moved_at = UTC_TIMESTAMP(3) - INTERVAL 5 MINUTE WHERE id = ?', [id])
+    expect((await ines.get<ImportResponse>(`/api/spec-imports/${id}`)).body).toMatchObject({ state: 'failed', message: expect.stringContaining('Nothing of this file was written') })
+  })
   it('one that is cancelled while it is written leaves nothing behind', async () => {
     const name = `Cancelled ${unique()}`
     const many = Array.from({ length: 3000 }, (_, i) => `Specs,${name} ${i},50,0.08–0.12,0.10–0.14,Manual,2024-01-02,left,nut`)

@@ -1,16 +1,19 @@
 <script setup lang="ts">
+import { useRoute } from '#imports'
 import { NuxtLink } from '#components'
 
 /** The shop's title line: where to go, whose shop, who works. */
 defineProps<{ shop: string, person: string, offline: boolean, waiting: number, dim: boolean }>()
 defineEmits<{ signOut: [], dim: [] }>()
+const route = useRoute()
+const isHere = (to: string) => to === '/' ? route.path === '/' : route.path.startsWith(to)
 const PLACES = [{ to: '/', name: 'Bay' }, { to: '/spec-book', name: 'Spec book' }, { to: '/shelf', name: 'Shelf' }, { to: '/shop', name: 'Shop' }]
 </script>
 
 <template>
   <header class="shop-header">
     <NuxtLink to="/" class="brand"><img src="/mark.svg" alt="" width="24" height="24"><b>Wembric</b></NuxtLink>
-    <nav aria-label="Places"><NuxtLink v-for="p in PLACES" :key="p.to" :to="p.to" class="place" :active-class="p.to === '/' ? '' : 'here'" exact-active-class="here">{{ p.name }}</NuxtLink></nav>
+    <nav aria-label="Places"><NuxtLink v-for="p in PLACES" :key="p.to" :to="p.to" class="place" :class="{ here: isHere(p.to) }">{{ p.name }}</NuxtLink></nav>
     <div class="who">
       <span v-if="offline" class="state" role="status">No server{{ waiting ? `, ${waiting} to send` : '' }}</span>
       <span class="shop">{{ shop }}</span><b>{{ person }}</b>

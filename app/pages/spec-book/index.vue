@@ -64,7 +64,7 @@ useKeys({ '/': () => field.value?.$el.focus(), 'n': () => { void navigateTo('/sp
 <style scoped>
 .book { max-width: 1240px; gap: 14px; } .right { margin-left: auto; display: flex; gap: 8px; flex-wrap: wrap; } .count { font: 500 17px/1 var(--figures); color: var(--ink2); align-self: center; } .whole, th { white-space: nowrap; }
 .find { display: grid; gap: 6px; } .find input { font-size: 20px; min-height: 56px; width: 100%; border-width: 1.5px; border-color: var(--ink); } small { font: 400 14.5px/1.3 var(--sentences); color: var(--ink3); }
-tbody tr { cursor: pointer; } tbody tr:hover { background: var(--sheet); } .at { box-shadow: inset 5px 0 0 var(--petrol); background: var(--sheet); } .pick-cell { width: 40px; } .pick-cell input { width: 22px; height: 22px; accent-color: var(--petrol); } .figures a { color: var(--ink); text-decoration: none; font-size: 18px; } .figures a:hover { text-decoration: underline; } .source { font-size: 15px; color: var(--ink2); overflow-wrap: anywhere; }
+tbody tr { cursor: pointer; } tbody tr:hover { background: var(--sheet); } .at { box-shadow: inset 5px 0 0 var(--petrol); background: var(--sheet); } .pick-cell { width: 46px; padding-left: 12px; } .pick-cell input { width: 22px; height: 22px; accent-color: var(--petrol); } .figures a { color: var(--ink); text-decoration: none; font-size: 18px; } .figures a:hover { text-decoration: underline; } .source { font-size: 15px; color: var(--ink2); overflow-wrap: anywhere; }
 .ok { color: var(--petrol); font-weight: 600; } .draft { border: 1.5px dashed var(--ink2); border-radius: 4px; padding: 2px 6px; }
 @media (max-width: 700px) { .source, th:nth-child(5), td:nth-child(5), th:nth-child(6) { display: none; } .right { margin-left: 0; } }
 </style>

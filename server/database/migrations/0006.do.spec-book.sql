@@ -51,6 +51,8 @@ CREATE TABLE spec_imports (
   total INT UNSIGNED NOT NULL DEFAULT 0,
   message VARCHAR(400) NOT NULL DEFAULT '',
   created_at DATETIME(3) NOT NULL,
+  -- When it last went on: one that stands still in mid-work was cut off.
+  moved_at DATETIME(3) NOT NULL,
   UNIQUE KEY spec_imports_shop (shop_id, id),
   CONSTRAINT spec_imports_person FOREIGN KEY (shop_id, person_id) REFERENCES people (shop_id, id)
 ) ENGINE = InnoDB;

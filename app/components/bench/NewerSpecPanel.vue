@@ -23,5 +23,5 @@ const take = () => emit('record', { type: 'spec-taken', payload: { revisionId: p
 </template>
 
 <style scoped>
-small { display: block; color: var(--ink2); } th { text-align: left; }
+small { display: block; color: var(--ink2); } th { text-align: left; } th, td { vertical-align: baseline; }
 </style>

@@ -48,7 +48,7 @@ const torque = (nm: number | null) => nm === null ? 'not on record' : formatTorq
 <style scoped>
 .start { padding: 24px; display: grid; gap: 26px; align-content: start; overflow: auto; height: 100%; }
 h2 { font-size: 22px; padding-bottom: 8px; border-bottom: 1.5px solid var(--ink); overflow-wrap: anywhere; }
-.draft { color: var(--tight); } .page { margin-left: 14px; white-space: nowrap; }
+.draft { color: var(--tight); } .page { display: block; font-size: 16px; }
 dl { display: grid; grid-template-columns: 96px 1fr; gap: 6px 12px; margin: 12px 0 0; }
 dt { color: var(--ink3); font-size: 16px; } dd { margin: 0; font: 600 18px/1.25 var(--figures); overflow-wrap: anywhere; }
 .big { font-size: 21px; }

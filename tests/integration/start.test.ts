@@ -38,10 +38,12 @@ describe('an existing MariaDB', () => {
   it('is used instead of an own one: a second server on the shop’s database sees the same', async () => {
     const data = folder()
     const server = await startServer({ root, data, env: { WEMBRIC_DB_URL: url, WEMBRIC_MIGRATION_DB_URL: `mysql://wembric_migration:${process.env.WEMBRIC_DB_MIGRATION_PASSWORD}@${own}` } })
-    expect(existsSync(join(data, 'mariadb'))).toBe(false)
-    const signIn = await fetch(`${server.env.WEMBRIC_TEST_URL}/api/session`, { method: 'POST', body: JSON.stringify({ signIn: 'ines', password: 'quillbrook' }), headers: { 'content-type': 'application/json', 'origin': server.env.WEMBRIC_TEST_URL } })
-    expect(signIn.status).toBe(200)
-    await server.stop()
+    try {
+      expect(existsSync(join(data, 'mariadb'))).toBe(false)
+      const signIn = await fetch(`${server.env.WEMBRIC_TEST_URL}/api/session`, { method: 'POST', body: JSON.stringify({ signIn: 'ines', password: 'quillbrook' }), headers: { 'content-type': 'application/json', 'origin': server.env.WEMBRIC_TEST_URL } })
+      expect(signIn.status).toBe(200)
+    }
+    finally { await server.stop() }
     await checkDatabase(url)
   }, 60_000)
   it.each([

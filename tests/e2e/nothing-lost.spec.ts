@@ -50,6 +50,7 @@ test('the server is killed in mid-job, the page is reloaded meanwhile: no answer
     server.child.kill('SIGKILL')
     const offline = await workUntil(page, 'Wiggle both rockers', given)
     await expect(page.getByTestId('saved')).toContainText('to send')
+    await expect.poll(() => written(page), { message: 'each answer is written down on this device' }).toBe(offline.length)
     await page.reload()
     await expect(instruction(page)).toHaveText('Wiggle both rockers')
     offline.push(...await workUntil(page, 'Is T still', given))

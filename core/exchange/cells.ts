@@ -12,8 +12,7 @@ export const MOST_CELL = 8000
 export function cellProblem(text: string): string | null {
   if (text.length > MOST_CELL) return `holds ${text.length.toLocaleString('en')} characters; ${MOST_CELL.toLocaleString('en')} is the limit. A quote may not be closed.`
   if (text.includes('\uFFFD')) return 'has letters that are not UTF-8. Save the file as UTF-8 and take it in again.'
-  // eslint-disable-next-line no-control-regex
-  if (/[\u0000-\u0008\u000B\u000C\u000E-\u001F]/.test(text)) return 'has control characters: this is not plain text.'
+  if (/(?![\t\r\n])\p{Cc}/u.test(text)) return 'has control characters: this is not plain text.'
   if (/<\/?[a-z!][^>]*>/i.test(text)) return 'has markup. Only plain text is taken.'
   return null
 }

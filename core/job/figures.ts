@@ -1,5 +1,6 @@
 import { type Clearance, type Engine, type OtherClearance, type Role, ROLES } from '../engine'
 import { spanOf } from '../feeler'
+import { spanWords } from '../spec'
 import { formatLength } from '../units'
 import type { JobState } from './state'
 
@@ -21,9 +22,8 @@ export const unsettledRoles = (engine: Engine, { figures }: Pick<JobState, 'figu
 
 /** A clearance with both units: "0.10–0.14 mm (3.9–5.5 thou)". */
 export function clearanceWords(clearance: Clearance): string {
-  const { minMm, maxMm } = spanOf(clearance)
-  const span = (unit: 'mm' | 'thou') => minMm === maxMm ? formatLength(minMm, unit) : `${formatLength(minMm, unit)}–${formatLength(maxMm, unit)}`
-  return `${span('mm')} mm (${span('thou')} thou)`
+  const { value, more } = spanWords(clearance)
+  return `${value} (${more})`
 }
 
 /**

@@ -59,9 +59,17 @@ export function upcastBladeSet(stored: unknown): BladeSet {
 /** A thickness of its own that a set has: a whole blade, or the tip or the heel of a stepped one. */
 export interface Leaf { engravedMm: number, mm: number, errorMm: number, part: 'whole' | 'tip' | 'heel', condition: Exclude<BladeCondition, 'missing'> }
 
+/** The leaves of blades that were asked for before: a set is asked at every trial, and its blades never change in place. */
+const leavesKnown = new WeakMap<readonly Blade[], readonly Leaf[]>()
 /** What a set has to slide in, thinnest first; what is missing is left out. A step is taken as engraved: its heel keeps the tip's offset. */
-export function leavesOf(set: Pick<BladeSet, 'blades'>): Leaf[] {
-  return set.blades.flatMap(({ mm, measuredMm, condition, stepMm }): Leaf[] => {
+export function leavesOf({ blades }: { blades: readonly Blade[] }): readonly Leaf[] {
+  const known = leavesKnown.get(blades) ?? leavesFrom(blades)
+  leavesKnown.set(blades, known)
+  return known
+}
+
+function leavesFrom(blades: readonly Blade[]): Leaf[] {
+  return blades.flatMap(({ mm, measuredMm, condition, stepMm }): Leaf[] => {
     if (condition === 'missing') return []
     const errorMm = condition === 'good' ? measuredMm === null ? BLADE_ERROR_MM : MEASURED_ERROR_MM : DOUBTFUL_ERROR_MM
     const whole = { engravedMm: mm, mm: measuredMm ?? mm, errorMm, condition, part: stepMm === null ? 'whole' as const : 'tip' as const }

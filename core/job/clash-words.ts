@@ -1,4 +1,4 @@
-import { answersHere, type Observation } from '../position'
+import { answersHere, type Noted, type Observation } from '../position'
 import { eventIdOf, notedWords, observationWords } from './event-words'
 import type { JobView } from './view'
 import { listed } from './words'
@@ -9,18 +9,25 @@ export interface ClashWords { newest: string, newestId: string, against: { id: s
 /** Feeling again costs least, then looking; a turn cannot be looked at again. */
 const COST: Partial<Record<Observation['kind'], number>> = { 'rocker': 1, 'blade': 1, 'push-rods': 1, 'rocked': 1, 'seen': 2, 'thumb': 4 }
 
+/** Of two answers that cannot both be so, the one that costs least to look at again without turning; null where none clash, or none can be. */
+export function cheapestToLookAtAgain({ position: { clash }, state }: Pick<JobView, 'position' | 'state'>): Noted | null {
+  if (!clash) return null
+  const here = new Set(answersHere(state.noted))
+  const can = [...clash.newest, ...clash.against].filter(n => here.has(n) && COST[n.observation.kind] !== undefined)
+  return can.sort((a, b) => COST[a.observation.kind]! - COST[b.observation.kind]!)[0] ?? null
+}
+
 /** The present clash as facts, or null. */
 export function clashWords(view: JobView): ClashWords | null {
   const { clash } = view.position
   if (!clash) return null
   const { engine } = view.pin.spec
-  const here = new Set(answersHere(view.state.noted))
-  const can = [...clash.newest, ...clash.against].filter(n => here.has(n) && COST[n.observation.kind] !== undefined).sort((a, b) => COST[a.observation.kind]! - COST[b.observation.kind]!)
+  const again = cheapestToLookAtAgain(view)
   return {
     newest: listed(clash.newest.map((n, i) => (i ? observationWords : notedWords)(engine, n.observation))),
     newestId: eventIdOf(clash.newest.at(-1)!.id),
     against: clash.against.map(n => ({ id: eventIdOf(n.id), words: notedWords(engine, n.observation) })),
-    lookAgain: can[0] ? observationWords(engine, can[0].observation) : null,
-    advice: can.length > 0 ? 'Look again at the cheaper one, or take one back.' : 'A turn that is taken back leaves the place unknown.',
+    lookAgain: again ? observationWords(engine, again.observation) : null,
+    advice: again ? 'Look again at the cheaper one, or take one back.' : 'A turn that is taken back leaves the place unknown.',
   }
 }

@@ -1,5 +1,5 @@
 import type { Place } from '../engine'
-import { type Trial, went } from '../feeler'
+import type { Trial } from '../feeler'
 import { movesCrank, type Noted, type Observation } from '../position'
 import { type JobState, presentReading, type ValveState } from './state'
 
@@ -19,8 +19,8 @@ function restart(valve: ValveState): void {
   const reading = presentReading(valve)
   if (reading && !readingStands(reading.trials)) valve.readings = valve.readings.filter(r => r !== reading)
 }
-/** Whether trials bound the gap from both sides, so that they are a reading and not a beginning. */
-export const readingStands = (trials: Trial[]): boolean => trials.some(t => t.feel === 'drag' || t.feel === 'pinched') || (trials.some(went) && trials.some(t => !went(t)))
+/** Whether trials bound the gap from above, so that they are a reading and not a beginning: a valve that refuses even the thinnest blade has been read. */
+export const readingStands = (trials: Trial[]): boolean => trials.some(t => t.feel !== 'free')
 
 /** What the crank was last said to stand at, or null. */
 export function lastPlaceIn(noted: Noted[]): Place | null {

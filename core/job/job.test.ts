@@ -1,7 +1,7 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { engineOf, LogBook, pinOf } from '../../tests/support/builders'
-import { MORNING, truthOf, wholeJob } from '../../tests/support/whole-job'
+import { MORNING, wholeJob } from '../../tests/support/whole-job'
 import type { Place } from '../engine'
 import { bayColumn, firstOpen, gates, type Happening, isCold, jobTools, nextThing, payloadSchemas, progress, readingRows, reduceJob, sheet, viewJob, workingOrder } from './index'
 
@@ -26,14 +26,14 @@ const verdictOf = (log: LogBook, id: string) => readingRows(view(log)).filter(r 
 
 describe('the fold', () => {
   it('does not depend on the order in which the log arrives', async () => {
-    const { log } = await wholeJob(engineOf(), truthOf({ gapMm: { intake: 0.1, exhaust: 0.05 } }))
+    const { log } = await wholeJob(engineOf(), { gapMm: { intake: 0.1, exhaust: 0.05 } })
     const rows = readingRows({ pin, state: reduceJob(pin, log.events) })
     fc.assert(fc.property(fc.shuffledSubarray(log.events, { minLength: log.events.length }), (events) => {
       expect(readingRows({ pin, state: reduceJob(pin, events) })).toEqual(rows)
     }), { numRuns: 20 })
   })
   it('an answer taken back is as if it had never been, at any depth', async () => {
-    const { log } = await wholeJob(engineOf(), truthOf({ gapMm: { intake: 0.07, exhaust: 0.12 } }))
+    const { log } = await wholeJob(engineOf(), { gapMm: { intake: 0.07, exhaust: 0.12 } })
     const last = log.events.length
     fc.assert(fc.property(fc.integer({ min: 0, max: last - 2 }), (at) => {
       const gone = log.events[at]!
@@ -174,7 +174,7 @@ describe('the next thing', () => {
     expect(nextThing(view(log))).toMatchObject({ step: 'set', stage: { valveId: 'intake' } })
   })
   it('instructions fit their two lines', async () => {
-    const { story } = await wholeJob(engineOf({ decompressor: { kind: 'unknown' } }), truthOf({ gapMm: { intake: -0.01, exhaust: 0.05 } }))
+    const { story } = await wholeJob(engineOf({ decompressor: { kind: 'unknown' } }), { gapMm: { intake: -0.01, exhaust: 0.05 } })
     for (const line of story) expect(line.split(' → ')[0]!.length, line).toBeLessThan(75)
   })
 })
@@ -205,7 +205,7 @@ describe('progress, board and sheet', () => {
     expect(sheet(view(book(...READY, toT, slack, trial('intake', 0.11, 'drag'), trial('exhaust', 0.12, 'drag')))).strangeBlades).toEqual(['0.11'])
   })
   it('tells how each proof was made, the rounds, and what was used', async () => {
-    const { view: done } = await wholeJob(engineOf(), truthOf({ gapMm: { intake: 0.1, exhaust: 0.05 } }))
+    const { view: done } = await wholeJob(engineOf(), { gapMm: { intake: 0.1, exhaust: 0.05 } })
     const made = sheet(done)
     expect(made.valves[0]).toMatchObject({ asLeft: { words: '0.08–0.12 mm', proof: 'pair' }, proof: { place: 'T', went: '0.08 free', refused: '0.12 no-go' } })
     expect(made.valves[1]?.rounds.length).toBeGreaterThan(0)

@@ -101,9 +101,13 @@ describe('Measure says what a blade would prove', () => {
   it('once it is out, the next blade only tells how far', () => {
     expect(found(said()).say(trial('intake', 0.08, 'no-go')).next().why).toContain('It is tight: this tells how far.')
   })
-  it('a set that cannot prove it says so, and lets through with a reason', () => {
-    const book = found(said(engineOf(), { bladeSet: setOf('coarse', [0.05, 0.2]) })).say(trial('intake', 0.05, 'free'), trial('intake', 0.2, 'no-go'))
-    expect(book.next()).toMatchObject({ instruction: 'This set cannot prove it', keys: [{ asks: 'reason' }] })
+  it('a set that cannot prove it says so: the valve is set to where a blade tells, once all of its stop are measured, or left with a reason', () => {
+    const book = found(said(engineOf(), { bladeSet: setOf('coarse', [0.05, 0.11, 0.2]) })).say(trial('intake', 0.05, 'free'), trial('intake', 0.11, 'no-go'))
+    expect(book.next()).toMatchObject({ instruction: 'This set cannot prove it', keys: [{ title: 'Set it' }, { asks: 'reason' }] })
+    book.say(book.next().keys[0]!.happening!)
+    expect(book.next()).toMatchObject({ step: 'measure', instruction: 'Is T still at the pointer?' })
+    book.say({ type: 'mark-checked', payload: { valveId: 'exhaust', still: true } }, trial('exhaust', 0.11, 'drag'))
+    expect(book.next().requirement?.id).toBe('set:intake')
   })
   it('expects what was left last time', () => {
     const left = (loMm: number, hiMm: number) => found(said(engineOf(), { lastAsLeft: { date: '2025-11-01', readings: { intake: { loMm, hiMm } } } })).next().trial!.stack.totalMm

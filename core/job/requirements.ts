@@ -27,11 +27,11 @@ export function needsSetting(view: JobView, valve: ValveState): boolean {
   return valve.setChosen && valve.round === 0
 }
 
-/** As found is done when the verdict is proved, and for a valve that is out, as narrowly as serves the screw and the history. */
+/** As found is done when the verdict is proved, or cannot be with this set and the valve is to be set; and for a valve that is out, as narrowly as serves the screw and the history. */
 export function asFoundDone(view: JobView, valve: ValveState): boolean {
   if (valve.round > 0) return true
   const { verdict, reading } = verdictIn(view.pin, valve, 'as found')
-  if (verdict === 'unproved') return false
+  if (verdict === 'unproved' && !valve.setChosen) return false
   if (verdict === 'in' || (reading.hiMm !== null && reading.hiMm - reading.loMm <= OUT_READING_WIDTH_MM + 1e-9)) return true
   return expectedPolicy(view, valve)(readingIn(valve, 'as found')?.trials ?? []) === null
 }
@@ -106,12 +106,13 @@ const toMeasureOrSet = (view: JobView) => (valve: ValveState): boolean =>
   [measure(view, valve), set(view, valve)].some(asked => !asked.met && !passedFor(view, asked.id))
 const toProve = (view: JobView) => (valve: ValveState): boolean => prove(view, valve).some(asked => !asked.met && !passedFor(view, asked.id))
 
-/** Which stops are looked for now: those with a valve still to be measured or set, and after that those still to be proved. */
+/** Which stops are looked for now: those of a valve whose nut is loose, else those with a valve still to be measured or set, and after that those still to be proved. */
 export function wantedStops(view: JobView): (stop: Stop) => boolean {
   const open = toMeasureOrSet(view)
-  const first = (valve: ValveState) => open(valve) && !awaitsShim(view, valve)
-  const todo = view.state.valves.some(first) ? first : toProve(view)
-  const ids = new Set(view.state.valves.filter(todo).map(v => v.valveId))
+  const first = view.state.valves.filter(v => open(v) && !awaitsShim(view, v))
+  const loose = first.filter(v => v.nut !== 'locked' && !view.model.plan.unserved.includes(v.valveId))
+  const todo = [loose, first].find(valves => valves.length > 0) ?? view.state.valves.filter(toProve(view))
+  const ids = new Set(todo.map(v => v.valveId))
   return ids.size === 0 ? () => true : stop => stop.valves.some(v => ids.has(v.valveId))
 }
 

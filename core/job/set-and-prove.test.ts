@@ -1,8 +1,8 @@
 import { describe, expect, it } from 'vitest'
 import { engineOf, LogBook, pinOf, setOf } from '../../tests/support/builders'
 import { confirmed, found, limits, ready, said, T, trial } from '../../tests/support/job-book'
-import { truthFor, MORNING } from '../../tests/support/whole-job'
-import { VirtualHand, workThrough } from '../../server/demo/virtual-hand'
+import { MORNING, virtualFor } from '../../tests/support/whole-job'
+import { VirtualHand, workThrough } from '../practice'
 import { SPAN } from '../../server/demo/models/twins'
 import type { Adapter, Wrench } from '../torque'
 import { aimOf, disagreeing, expectedShift, figureRefused, type Happening, jobTools, type JobPin, nextThing, readingRows, sheet, shimWork, shiftWords, unsettledRoles, viewJob } from './index'
@@ -138,11 +138,11 @@ describe('two figures that disagree', () => {
 describe('shimmed valves', () => {
   it('two are swapped, one is bought, and the job ends with all in spec', async () => {
     const { engine } = SPAN
-    const truth = { ...truthFor(engine, { crankDeg: 200 }), gapMm: { 'left-intake': 0.06, 'right-intake': 0.24, 'left-exhaust': 0.215, 'right-exhaust': 0.215 }, shimMm: { 'left-intake': 2.45, 'right-intake': 2.35 } as Record<string, number> }
+    const virtual = virtualFor(engine, { crankDeg: 200, gapMm: { 'left-intake': 0.06, 'right-intake': 0.24, 'left-exhaust': 0.215, 'right-exhaust': 0.215 }, shimMm: { 'left-intake': 2.45, 'right-intake': 2.35 } })
     const tools = jobTools(pinOf(engine))
     const log = new LogBook()
     const look = () => viewJob(tools, log.events, MORNING)
-    const hand = new VirtualHand(truth)
+    const hand = new VirtualHand(virtual)
     await workThrough(hand, look, (h) => { log.add(h) }, next => next.instruction.startsWith('Fit '))
     expect(shimWork(look()).lines.map(l => [l.valveId, l.place?.mm, l.place?.from, l.place?.fromValveId])).toEqual([['left-intake', 2.35, 'valve', 'right-intake'], ['right-intake', 2.45, 'valve', 'left-intake']])
     expect(shimWork(look()).buyMm).toEqual([])
@@ -151,14 +151,14 @@ describe('shimmed valves', () => {
     const back = story.findIndex(line => line.includes('Put the cam back'))
     expect(story[back + 1]).toMatch(/^find: /)
     expect(look().state.status).toBe('closed')
-    expect(truth.gapMm['left-intake']).toBeCloseTo(0.16, 6)
+    expect(virtual.gapMm['left-intake']).toBeCloseTo(0.16, 6)
     expect(sheet(look()).valves.find(v => v.valveId === 'left-intake')!.shim).toEqual({ old: '2.45 engraved, 2.45 measured', fitted: '2.35 out of the rear intake' })
   })
   it('are all measured before the cam comes out, and the shelf is used before a purchase', () => {
     const { engine } = SPAN
     const tools = jobTools(pinOf(engine, { shimStockMm: [2.35, 2.4] }))
     const log = new LogBook()
-    const hand = new VirtualHand({ ...truthFor(engine, { crankDeg: 200 }), gapMm: { 'left-intake': 0.06, 'right-intake': 0.14, 'left-exhaust': 0.215, 'right-exhaust': 0.215 }, shimMm: { 'left-intake': 2.45 } })
+    const hand = new VirtualHand(virtualFor(engine, { crankDeg: 200, gapMm: { 'left-intake': 0.06, 'right-intake': 0.14, 'left-exhaust': 0.215, 'right-exhaust': 0.215 }, shimMm: { 'left-intake': 2.45 } }))
     const look = () => viewJob(tools, log.events, MORNING)
     const asked: string[] = []
     for (let next = nextThing(look()); !next.instruction.startsWith('Fit '); next = nextThing(look())) {

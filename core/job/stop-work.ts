@@ -32,7 +32,9 @@ export function stopsInOrder(view: JobView, todo: (valve: ValveState) => boolean
     const way = view.position.ahead.findIndex(a => a.stop === stop)
     return way < 0 ? Infinity : way
   }
-  const order = plan.stops.map((stop, index) => ({ stop, index })).sort((a, b) => Number(hasWork(b.stop)) - Number(hasWork(a.stop)) || nearness(a.stop) - nearness(b.stop) || a.index - b.index)
+  // a nut that is loose is locked before anything else is begun, and only where its valve is closed
+  const hasLooseNut = (stop: Stop) => view.state.valves.some(v => v.nut !== 'locked' && serves(stop, v.valveId) && todo(v))
+  const order = plan.stops.map((stop, index) => ({ stop, index })).sort((a, b) => Number(hasLooseNut(b.stop)) - Number(hasLooseNut(a.stop)) || Number(hasWork(b.stop)) - Number(hasWork(a.stop)) || nearness(a.stop) - nearness(b.stop) || a.index - b.index)
   const taken = new Set<string>()
   return order.map(({ stop, index }) => {
     const valves = valvesAt(view, stop, taken)

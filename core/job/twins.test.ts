@@ -1,19 +1,19 @@
 import { describe, expect, it } from 'vitest'
 import { fourOf, fourValveSingle, twinOf } from '../../tests/support/engines'
-import { MORNING, truthFor, wholeJob } from '../../tests/support/whole-job'
+import { MORNING, type Told, virtualFor, wholeJob } from '../../tests/support/whole-job'
 import { engineOf, LogBook, pinOf } from '../../tests/support/builders'
-import { VirtualHand, workThrough } from '../../server/demo/virtual-hand'
+import { VirtualHand, workThrough } from '../practice'
 import type { Engine } from '../engine'
 import { limitsOf } from '../feeler'
 import type { School } from '../stops'
 import { clashWords, clearanceOf, gates, jobTools, nextThing, sheet, viewJob } from './index'
 
 /** In spec as a hand can know it: at the loose end a drag may leave its own width. */
-async function ends(engine: Engine, changes: Parameters<typeof truthFor>[1], school: School | null = null) {
-  const done = await wholeJob(engine, truthFor(engine, changes), school)
+async function ends(engine: Engine, told: Told, school: School | null = null) {
+  const done = await wholeJob(engine, told, school)
   for (const { id } of engine.valves) {
     const { minMm, maxMm } = limitsOf(clearanceOf(done.view.pin, id))!
-    const gap = done.truth.gapMm[id]!
+    const gap = done.virtual.gapMm[id]!
     expect(gap >= minMm - 1e-6 && gap < maxMm + 0.015, `${id} at ${gap}\n${done.story.join('\n')}`).toBe(true)
   }
   return done
@@ -79,7 +79,7 @@ describe('a maker’s own list', () => {
     const tools = jobTools(pinOf(engine))
     const log = new LogBook()
     const look = () => viewJob(tools, log.events, MORNING)
-    const story = await workThrough(new VirtualHand(truthFor(engine)), look, (h) => { log.add(h) }, next => next.instruction.startsWith('Stop: '))
+    const story = await workThrough(new VirtualHand(virtualFor(engine)), look, (h) => { log.add(h) }, next => next.instruction.startsWith('Stop: '))
     expect(story.some(line => line.includes('No stop serves the right intake'))).toBe(true)
     // a shim thinner by more than any valve lacks, and still refused: it is the place that is wrong, and no thinner one is asked for
     const shims = log.events.flatMap(e => e.type === 'shim-fitted' ? [e.payload.mm] : [])
@@ -92,7 +92,7 @@ describe('a maker’s own list', () => {
     const tools = jobTools(pinOf(engine))
     const log = new LogBook()
     const look = () => viewJob(tools, log.events, MORNING)
-    await workThrough(new VirtualHand(truthFor(engine)), look, (h) => { log.add(h) }, next => next.instruction.startsWith('Stop: '))
+    await workThrough(new VirtualHand(virtualFor(engine)), look, (h) => { log.add(h) }, next => next.instruction.startsWith('Stop: '))
     expect(nextThing(look()).why).toMatch(/held open here/)
     const turned = log.events.flatMap(e => e.type === 'trial' && e.payload.after?.kind === 'screw' ? [-e.payload.after.deg] : [])
     expect(turned.reduce((a, b) => a + b, 0)).toBeLessThan(360)
@@ -114,7 +114,7 @@ describe('a valve that this stop does not serve', () => {
   async function atFirstStop() {
     const tools = jobTools(pinOf(engine))
     const log = new LogBook()
-    const hand = new VirtualHand(truthFor(engine, { crankDeg: 20 }))
+    const hand = new VirtualHand(virtualFor(engine, { crankDeg: 20 }))
     const look = () => viewJob(tools, log.events, MORNING)
     await workThrough(hand, look, (h) => { log.add(h) }, next => next.step === 'measure')
     return { look, log }
@@ -136,7 +136,7 @@ describe('a valve that this stop does not serve', () => {
     const served = nextThing(look()).trial!.valveId
     const other = served.startsWith('l') ? 'r-exhaust' : 'l-exhaust'
     log.add({ type: 'gate-passed', payload: { gate: nextThing(look(), other).requirement!.id, missing: '', reason: 'Seen closed by eye' } })
-    log.add({ type: 'crank', payload: { observations: [{ kind: 'turns', turns: 2, to: { kind: 'mark', markIndex: 0 } }] } })
+    log.add({ type: 'crank', payload: { observations: [{ kind: 'turns', turns: 2, to: { kind: 'mark', markIndex: 0 } }, { kind: 'rocker', valveId: served, slack: true }] } })
     expect(nextThing(look(), other).instruction).toMatch(/is not measured here/)
   })
 })
@@ -146,7 +146,7 @@ describe('a wrong answer in the middle', () => {
     const engine = twinOf(360)
     const tools = jobTools(pinOf(engine))
     const log = new LogBook()
-    const hand = new VirtualHand(truthFor(engine, { crankDeg: 20 }))
+    const hand = new VirtualHand(virtualFor(engine, { crankDeg: 20 }))
     const look = () => viewJob(tools, log.events, MORNING)
     await workThrough(hand, look, (h) => { log.add(h) }, next => next.step === 'set' || next.step === 'prove')
     const side = look().position.here[0]!.stop.valves[0]!.valveId.charAt(0)

@@ -1,5 +1,5 @@
 import { type Clearance, decompressorPrior, PLANNED_FOR_FROM, type Role } from '../engine'
-import { type BladePolicy, bladePolicy, type BladeSet, type Interval, judge, type Judgement, type Stack, targetOf, trialStacks } from '../feeler'
+import { type BladePolicy, bladePolicy, type BladeSet, type Interval, judge, type Judgement, leavesOf, type Stack, targetOf, trialStacks } from '../feeler'
 import { type Advice, adviseBySearch, type LocateMemory, locate, locateMemory, type Noted, type Position, type PositionModel, positionModel } from '../position'
 import { firstSchool, type School } from '../stops'
 import type { JobEvent } from './event'
@@ -122,13 +122,21 @@ export function isCold(view: Pick<JobView, 'state' | 'nowMs' | 'pin'>): boolean 
   return rested !== null && restSaidLater && rested >= COLD_AFTER_HOURS
 }
 
-/** The blade policy for a valve: it expects what was read last before this reading, else what the last visit left. */
+/** From this chance up, a valve is expected to have no clearance, and the thinnest blade is worth trying first. */
+const NO_CLEARANCE_FROM = 0.5
+
+/** A valve whose rocker had no play where it is closed has most likely no clearance. */
+function expectedByFeel({ position, ...view }: JobView, valveId: string): Interval | null {
+  return (position.noClearance[valveId] ?? 0) < NO_CLEARANCE_FROM ? null : { loMm: 0, hiMm: leavesOf(setInHand(view))[0]?.mm ?? 0 }
+}
+
+/** The blade policy for a valve: it expects what was read last before this reading, else what its rocker said, else what the last visit left. */
 export function expectedPolicy(view: JobView, valve: ValveState): BladePolicy {
   const { pin, tools } = view
   const present = presentReading(valve)
   const before = valve.readings.filter(r => r !== present && r.trials.length > 0).map(r => judgeReading(pin, r, valve.valveId).reading).findLast(r => r.hiMm !== null)
   return tools.policyFor({
     set: setInHand(view), clearance: clearanceOf(pin, valve.valveId), role: roleOf(pin, valve.valveId),
-    pairDemanded: pin.pairToProve && valve.phase === 'proved', expected: before ?? pin.lastAsLeft?.readings[valve.valveId] ?? null,
+    pairDemanded: pin.pairToProve && valve.phase === 'proved', expected: before ?? expectedByFeel(view, valve.valveId) ?? pin.lastAsLeft?.readings[valve.valveId] ?? null,
   })
 }

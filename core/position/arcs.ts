@@ -27,12 +27,16 @@ export function nameOfAngle(engine: Engine, crankDeg: number): string {
   return off <= 3 ? place : `${off}° ${nearest.way > 0 ? 'past' : 'before'} ${place}`
 }
 
+/** All cells under this together hold less than a millionth. */
+const WORTH_SORTING = 1e-6 / CELLS
 /** The fewest cells that hold `level` of the chance: all above a height, and of those at that height as many as it takes. */
 function mostLikely(chance: Float64Array, level: number): Uint8Array {
-  const falling = Float64Array.from(chance).sort().reverse()
+  // most cells of a belief that knows something hold next to nothing: they are not worth sorting
+  const worth = chance.filter(v => v > WORTH_SORTING)
+  const falling = (worth.length > 0 && worth.reduce((a, b) => a + b, 0) >= level ? worth : Float64Array.from(chance)).sort().reverse()
   let covered = 0
   let count = 0
-  while (count < CELLS && covered < level - 1e-12) covered += falling[count++]!
+  while (count < falling.length && covered < level - 1e-12) covered += falling[count++]!
   const height = falling[Math.max(0, count - 1)]!
   let atHeight = count - falling.findIndex(v => v <= height)
   return Uint8Array.from(chance, v => v > height || (v === height && atHeight-- > 0) ? 1 : 0)

@@ -2,19 +2,9 @@ import { describe, expect, it } from 'vitest'
 import { engineOf } from '../../tests/support/builders'
 import { twinOf } from '../../tests/support/engines'
 import { type Engine, placeAngle, type Place } from '../engine'
+import { randomOf } from '../practice'
 import { topPlaces } from '../stops'
 import { locate, type Noted, type Observation, positionModel } from '.'
-
-/** A generator of even numbers in [0, 1), the same on each run: mulberry32. */
-function dice(seed: number): () => number {
-  let a = seed
-  return () => {
-    a = (a + 0x6D2B79F5) | 0
-    let t = Math.imul(a ^ (a >>> 15), 1 | a)
-    t = (t + Math.imul(t ^ (t >>> 7), 61 | t)) ^ t
-    return ((t ^ (t >>> 14)) >>> 0) / 4294967296
-  }
-}
 
 const wrap = (deg: number) => ((deg % 720) + 720) % 720
 /** Base circles and ramps of the default cam by local angle, written out here. */
@@ -55,7 +45,7 @@ class ErringHand {
 
 describe('when it says 90 in 100, it is so 90 times in 100', () => {
   it.each<[string, Engine]>([['single', engineOf()], ['360° twin', twinOf(360)], ['180° twin', twinOf(180)], ['90° V', twinOf(270)]])('%s, on hands that err as hands do', (_, engine) => {
-    const roll = dice(20261125)
+    const roll = randomOf(20261125)
     const model = positionModel(engine)
     const tops = topPlaces(engine)
     const bins = Array.from({ length: 5 }, () => ({ said: 0, so: 0, count: 0 }))

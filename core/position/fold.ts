@@ -9,9 +9,12 @@ export const LASH_DEG = 30
 /** A belief, and how much must still be turned forward until cam and valves can be believed again. */
 export interface Folded { belief: Belief, lashDeg: number }
 
-/** Snapshots of the belief, and which answers did not fit, so that one answer more, or one less, does not fold the whole job again. */
-export interface LocateMemory { snapshots: Map<string, Folded>, surprises: Map<string, boolean> }
-export const locateMemory = (): LocateMemory => ({ snapshots: new Map(), surprises: new Map() })
+/**
+ * Snapshots of the belief, and which answers did not fit, so that one answer more, or one less, does not fold the whole job again;
+ * and the last place found with each model, for most answers of a job say nothing of the crank.
+ */
+export interface LocateMemory<Found = unknown> { snapshots: Map<string, Folded>, surprises: Map<string, boolean>, last: Map<PositionModel, { key: string, found: Found }> }
+export const locateMemory = (): LocateMemory => ({ snapshots: new Map(), surprises: new Map(), last: new Map() })
 
 /** One crank place: the movement that led to it, and the answers given there, the last of each kind. */
 interface Segment { move: Noted | null, answers: Noted[] }

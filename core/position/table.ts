@@ -68,6 +68,16 @@ function forSeveral(model: PositionModel, position: Position, here: Visit, wante
   return { kind: 'feel', valveIds: unfeltOf(model.engine, cylinderId, here), why: here.place.kind === 'rod-drop' ? 'decompressor or clearance' : 'which stroke' }
 }
 
+/** A stop that is most likely here, and at which nothing was felt yet: one feel settles it. */
+function likelyButUnfelt({ engine }: PositionModel, { here, feltHere, answeredHere }: Position, visit: Visit, wanted: (stop: Stop) => boolean): Advice | null {
+  const best = here.find(h => wanted(h.stop))
+  if (!best || best.probability < SETTLED_AT || feltHere || !answeredHere) return null
+  const cylinders = best.stop.valves.map(v => engine.valves.find(o => o.id === v.valveId)!.cylinderId)
+  const cylinderId = cylinders.find((id, i) => cylinders.indexOf(id) !== i) ?? cylinders[0]!
+  const valveIds = unfeltOf(engine, cylinderId, visit)
+  return valveIds.length ? { kind: 'feel', valveIds, why: 'which stroke' } : null
+}
+
 /** A place to go round to after the crank was turned back: where it last stood, else a top. */
 function roundAgain(model: PositionModel, all: Visit[]): Advice {
   const last = all.findLast(v => v.place !== null)?.place
@@ -87,6 +97,8 @@ export function adviseByTable(model: PositionModel, position: Position, noted: N
   }
   const all = visits(noted)
   if (position.lashDeg > 0) return roundAgain(model, all)
+  const unfelt = likelyButUnfelt(model, position, all.at(-1)!, wanted)
+  if (unfelt) return unfelt
   const own = bySchool(model, all, wanted)
   if (own) return own
   return model.engine.cylinders.length === 1 ? forSingle(model, all) : forSeveral(model, position, all.at(-1)!, wanted)

@@ -4,7 +4,7 @@ import type { Engine, Place } from '../../core/engine'
 import { planStops, schoolsFor } from '../../core/stops'
 import { engineOf, pinOf } from '../../tests/support/builders'
 import { fourOf, twinOf } from '../../tests/support/engines'
-import { truthOf, wholeJob } from '../../tests/support/whole-job'
+import { wholeJob } from '../../tests/support/whole-job'
 import { row, times } from './measure'
 
 const T: Place = { kind: 'mark', markIndex: 0 }
@@ -39,7 +39,7 @@ export async function benchCore(): Promise<void> {
   await benchPosition('twin, decompressor not known', twinOf(270, { decompressor: { kind: 'unknown' } }))
   const four = fourOf()
   row('plan for four cylinders, all schools', await times(50, () => schoolsFor(four).map(school => planStops(four, school))), 'goal ≤ 20')
-  const { log } = await wholeJob(engineOf(), truthOf({ gapMm: { intake: 0.1, exhaust: 0.05 } }))
+  const { log } = await wholeJob(engineOf(), { gapMm: { intake: 0.1, exhaust: 0.05 } })
   const tools = jobTools(pinOf())
   let at = 0
   row('answer → fold, place and next instruction', await times(200, () => { at = at % (log.events.length - 1) + 1; nextThing(viewJob(tools, log.events.slice(0, at), Date.UTC(2026, 10, 25, 9))) }), 'goal ≤ 10')

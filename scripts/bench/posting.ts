@@ -5,7 +5,7 @@ import { one } from '../../server/database/query'
 import type { Happening, JobEvent } from '../../core/job'
 import { engineOf } from '../../tests/support/builders'
 import { Client } from '../../tests/support/server'
-import { truthOf, wholeJob } from '../../tests/support/whole-job'
+import { wholeJob } from '../../tests/support/whole-job'
 import { percentile, row, times } from './measure'
 
 /** So many whole jobs are posted, answer by answer, to either side. */
@@ -17,7 +17,7 @@ export async function benchPosting(): Promise<void> {
   const ines = await new Client().signIn('ines')
   const models = (await ines.get<{ rows: { id: number }[] }>('/api/models')).body.rows
   const [set] = (await ines.get<{ id: number }[]>('/api/blade-sets')).body
-  const { log } = await wholeJob(engineOf(), truthOf({ gapMm: { intake: 0.1, exhaust: 0.05 } }))
+  const { log } = await wholeJob(engineOf(), { gapMm: { intake: 0.1, exhaust: 0.05 } })
   const answers = log.events.filter(e => e.type !== 'closed')
   let machines = 0
   const newJob = async (): Promise<number> => {

@@ -1,5 +1,6 @@
 import type { Pool } from '../database/query'
 import type { Engine } from '../../core/engine'
+import { VirtualHand, workThrough } from '../../core/practice'
 import { type Happening, type JobEvent, jobTools, type NextThing, viewJob } from '../../core/job'
 import { insertBladeSet } from '../repositories/blade-sets'
 import { jobById } from '../repositories/jobs'
@@ -14,10 +15,9 @@ import { postEvent } from '../services/job-log'
 import { openJob } from '../services/jobs'
 import { hashPassword } from '../services/passwords'
 import type { SignedIn } from '../services/people'
+import { demoEngine } from './demo-engine'
 import { answersTo, SPEC_HISTORY } from './spec-history'
 import { ADAPTERS, BLADE_SETS, CALIBRATION_DAYS, CREW, DEMO_PASSWORD, type End, JOBS, MACHINES, OWNERS, SHIMS, SHOP, WRENCHES } from './story'
-import { truthOf } from './truth'
-import { VirtualHand, workThrough } from './virtual-hand'
 
 const MINUTE = 60_000
 
@@ -55,7 +55,7 @@ async function workJob(pool: Pool, person: SignedIn, jobId: number, shopId: numb
     } as Parameters<typeof postEvent>[3], new Date(nowMs))
     log.push(event)
   }
-  const hand = new VirtualHand(truthOf(pin.spec.engine, gapMm))
+  const hand = new VirtualHand(demoEngine(pin.spec.engine, gapMm))
   await workThrough(hand, () => viewJob(tools, log, nowMs), record, end === 'closed' ? undefined : STOPS[end])
   for (const happening of LAST[end] ?? []) await record(happening)
 }

@@ -36,7 +36,7 @@ async function sayWrongly(page: Page, hand: BenchHand): Promise<boolean> {
 /** Whether the valves of the stop are truly closed where the hidden crank stands, by the engine's own arcs. */
 function trulyClosed(engine: Engine, hand: BenchHand, valveIds: string[]): boolean {
   const arcs = closedArcs(engine)
-  return valveIds.every(id => arcs[id]!.some(arc => inArc(arc, hand.hand.truth.crankDeg)))
+  return valveIds.every(id => arcs[id]!.some(arc => inArc(arc, hand.hand.virtual.crankDeg)))
 }
 
 for (const model of MODELS) {
@@ -57,7 +57,7 @@ for (const model of MODELS) {
       const view = await hand.view()
       const stop = stopHere(view)
       expect(stop, `${name}: a stop is settled`).not.toBeNull()
-      expect(trulyClosed(hand.engine, hand, stop!.valves.map(v => v.valveId)), `${name}: its valves are truly closed at ${hand.hand.truth.crankDeg}°`).toBe(true)
+      expect(trulyClosed(hand.engine, hand, stop!.valves.map(v => v.valveId)), `${name}: its valves are truly closed at ${hand.hand.virtual.crankDeg}°`).toBe(true)
       await expect(page.locator('.stop[data-target=true]').first()).toHaveAttribute('data-stop', stop!.crankDeg.toFixed(1))
     }
     expect(caught, 'the wrong answer was caught').toBe(1)

@@ -1,10 +1,12 @@
 import { expect, type Page } from '@playwright/test'
 import { v7 } from 'uuid'
 import { type Happening, jobTools, type JobEvent, type JobPin, type JobTools, type JobView, nextThing, type NextThing, viewJob } from '../../core/job'
-import { truthOf } from '../../server/demo/truth'
-import { type Truth, VirtualHand } from '../../server/demo/virtual-hand'
+import { VirtualHand } from '../../core/practice'
+import { demoEngine } from '../../server/demo/demo-engine'
 import { instruction, newJob, saved } from './bench'
 
+/** What a test tells of an engine beside crank and gaps: what its locks do, and the shims in it. */
+interface Told { creepMm?: number, shimMm?: Record<string, number> }
 const plain = (text: string): string => text.replaceAll(/\s+/g, ' ').trim()
 
 /** A hand at a virtual engine in front of the real Bench: it does what the screen says, and answers on the screen what is true. */
@@ -12,20 +14,23 @@ export class BenchHand {
   readonly hand: VirtualHand
   private readonly tools: JobTools
   private sent = 0
-  private constructor(readonly page: Page, readonly jobId: number, pin: JobPin, crankDeg: number, gapMm: Record<string, number>, changes: Partial<Truth>) {
+  private constructor(readonly page: Page, readonly jobId: number, pin: JobPin, crankDeg: number, gapMm: Record<string, number>, told: Told) {
     this.tools = jobTools(pin)
-    this.hand = new VirtualHand({ ...truthOf(pin.spec.engine, { ...middle(pin), ...gapMm }, crankDeg), ...changes })
+    const virtual = demoEngine(pin.spec.engine, { ...middle(pin), ...gapMm }, crankDeg)
+    Object.assign(virtual.shimMm, told.shimMm)
+    if (told.creepMm !== undefined) virtual.nature.creepMm = told.creepMm
+    this.hand = new VirtualHand(virtual)
   }
 
-  static async at(page: Page, jobId: number, crankDeg: number, gapMm: Record<string, number> = {}, changes: Partial<Truth> = {}): Promise<BenchHand> {
+  static async at(page: Page, jobId: number, crankDeg: number, gapMm: Record<string, number> = {}, told: Told = {}): Promise<BenchHand> {
     const { pin } = await fetched(page, jobId)
-    return new BenchHand(page, jobId, pin, crankDeg, gapMm, changes)
+    return new BenchHand(page, jobId, pin, crankDeg, gapMm, told)
   }
 
   /** A new job on a demo model, ready and shown at its Find step, with the crank somewhere. */
-  static async finding(page: Page, model: string, crankDeg: number, gapMm: Record<string, number> = {}, { set = null, ...changes }: Partial<Truth> & { set?: string | null } = {}): Promise<BenchHand> {
+  static async finding(page: Page, model: string, crankDeg: number, gapMm: Record<string, number> = {}, { set = null, ...told }: Told & { set?: string | null } = {}): Promise<BenchHand> {
     const jobId = await newJob(page, model, set)
-    const hand = await BenchHand.at(page, jobId, crankDeg, gapMm, changes)
+    const hand = await BenchHand.at(page, jobId, crankDeg, gapMm, told)
     await hand.ready()
     await page.goto(`/jobs/${jobId}`)
     await expect(instruction(page)).toBeVisible()

@@ -161,6 +161,7 @@ describe('data of an earlier version', () => {
   }
   /** What the last two migrations made, taken away again. */
   const UNDO = [
+    'DROP TABLE practice_runs',
     'DROP TABLE api_tokens, spec_import_headings, spec_import_rows, spec_import_chunks, spec_imports, gram_counts, model_grams',
     'ALTER TABLE spec_revisions DROP FOREIGN KEY spec_revisions_sender, DROP COLUMN reason, DROP COLUMN based_on, DROP COLUMN answered, DROP COLUMN approval_reason, DROP COLUMN sent_back_by, DROP COLUMN sent_back_at, DROP COLUMN sent_back_reason',
     'ALTER TABLE engine_models DROP KEY engine_models_key, DROP KEY engine_models_years, DROP COLUMN model_key, DROP COLUMN family, DROP COLUMN displacement_cc, DROP COLUMN year_from, DROP COLUMN year_to, DROP COLUMN in_force_id',
@@ -175,7 +176,7 @@ describe('data of an earlier version', () => {
     const readings = await many<{ id: string }>(pool, 'SELECT valve_id AS id FROM readings WHERE shop_id = ?', [person.shopId])
     for (const undo of UNDO) await connection.query(undo)
     await connection.end()
-    expect(await migrate(migrationSettings(), process.cwd())).toEqual(['shelf-and-locks', 'spec-book'])
+    expect(await migrate(migrationSettings(), process.cwd())).toEqual(['shelf-and-locks', 'spec-book', 'practice'])
     await indexOlderModels(pool)
     expect((await searchModels(pool, person.shopId, { q: 'test m', limit: 5 })).rows).toMatchObject([{ maker: 'Test', model: 'M', key: 'test-m', status: 'approved', revision: 1 }])
     expect((await bladeSetsOfShop(pool, person.shopId))[0]!.blades).toEqual([0.05, 0.08, 0.1, 0.12, 0.15].map(plainBlade))

@@ -1,18 +1,8 @@
 import { aimBeforeLock, type Lock, lockOf, lockShift } from '../../core/adjuster'
 import type { Clearance } from '../../core/engine'
 import { bladePolicy, judge, settingBlade, type Stack, targetOf, type Trial, trialStacks, bladeSetSchema } from '../../core/feeler'
+import { randomOf } from '../../core/practice'
 import { METRIC_BLADES } from './builders'
-
-/** A small generator of uniform numbers in [0, 1) from a seed (mulberry32). */
-function randoms(seed: number): () => number {
-  let a = seed >>> 0
-  return () => {
-    a = (a + 0x6D2B79F5) >>> 0
-    let t = Math.imul(a ^ a >>> 15, 1 | a)
-    t = (t + Math.imul(t ^ t >>> 7, 61 | t)) ^ t
-    return ((t ^ t >>> 14) >>> 0) / 2 ** 32
-  }
-}
 
 const CLEARANCE: Clearance = { form: 'limits', minMm: 0.1, maxMm: 0.14, text: '', unit: 'mm' }
 /** This screw follows its nut: it closes the gap by so much, give or take. */
@@ -43,7 +33,7 @@ function setAndLock(known: readonly Lock[], random: () => number): { right: bool
 
 /** The share of locks that are right the first time: over many without anything learned, and over many after twenty. */
 export function firstTimeRight(seed: number, trials = 300): { before: number, after: number, learnedMm: number } {
-  const random = randoms(seed)
+  const random = randomOf(seed)
   const known: Lock[] = []
   for (let made = 0; made < 20; made++) {
     const { lock } = setAndLock([], random)

@@ -2,7 +2,7 @@ import { mount } from '@vue/test-utils'
 import { describe, expect, it } from 'vitest'
 import { jobTools, sheet, viewJob } from '~~/core/job'
 import { engineOf, pinOf } from '~~/tests/support/builders'
-import { truthOf, wholeJob } from '~~/tests/support/whole-job'
+import { wholeJob } from '~~/tests/support/whole-job'
 import JobSheet from './JobSheet.vue'
 
 const print = (content: ReturnType<typeof sheet>, signed: { at: string, by: string } | null = { at: '2026-11-25T14:40:00Z', by: 'Ada' }) =>
@@ -10,7 +10,7 @@ const print = (content: ReturnType<typeof sheet>, signed: { at: string, by: stri
 
 describe('the printed sheet', () => {
   it('tells each valve as found and as left, how it was proved, and the rounds between', async () => {
-    const { view } = await wholeJob(engineOf(), truthOf({ gapMm: { intake: 0.1, exhaust: 0.05 } }))
+    const { view } = await wholeJob(engineOf(), { gapMm: { intake: 0.1, exhaust: 0.05 } })
     const page = print(sheet(view))
     const exhaust = page.find('.valve.exhaust').text()
     expect(exhaust).toMatch(/As found.*Tight/)
@@ -20,7 +20,7 @@ describe('the printed sheet', () => {
     expect(page.text()).toMatch(/Exhaust 1\d+° back/)
   })
   it('draws as found open and as left solid, on one scale', async () => {
-    const { view } = await wholeJob(engineOf(), truthOf())
+    const { view } = await wholeJob(engineOf())
     const bars = print(sheet(view)).find('.valve.intake .sheet-rule').findAll('rect')
     expect(bars.map(b => b.attributes('fill'))).toEqual(['#fff', '#E4E4E4', '#fff', '#111'])
     expect(bars[2]!.attributes('x')).toBe(bars[3]!.attributes('x'))

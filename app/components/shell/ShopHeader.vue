@@ -7,7 +7,7 @@ defineProps<{ shop: string, person: string, offline: boolean, waiting: number, d
 defineEmits<{ signOut: [], dim: [] }>()
 const route = useRoute()
 const isHere = (to: string) => to === '/' ? route.path === '/' : route.path.startsWith(to)
-const PLACES = [{ to: '/', name: 'Bay' }, { to: '/spec-book', name: 'Spec book' }, { to: '/shelf', name: 'Shelf' }, { to: '/shop', name: 'Shop' }]
+const PLACES = [{ to: '/', name: 'Bay' }, { to: '/machines', name: 'Machines' }, { to: '/spec-book', name: 'Spec book' }, { to: '/shelf', name: 'Shelf' }, { to: '/practice', name: 'Practice' }, { to: '/shop', name: 'Shop' }]
 </script>
 
 <template>

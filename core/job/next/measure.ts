@@ -61,6 +61,23 @@ export function markCheckThing(view: JobView, valveId: string): Draft {
 const doubtedOf = (view: JobView, valve: ValveState): Draft['doubted'] =>
   judgeReading(view.pin, presentReading(valve), valve.valveId).reading.contradiction?.map(t => ({ eventId: t.id, words: `${t.name ?? ''} ${t.feel}` })) ?? []
 
+/** As found, the other valves of the stop are measured before a screw is touched; later the nut is loosened at once. */
+const setIt = ({ valveId, phase }: ValveState): AnswerKey => phase === 'as found'
+  ? key('Set it', 'once all here are measured', { type: 'set-chosen', payload: { valveId } })
+  : key('Set it again', 'loosen the nut', { type: 'nut-loosened', payload: { valveId } })
+
+/** No blade of the set tells on which side of a limit the gap is. A screw can be set to where one does. */
+function notProvable(view: JobView, valve: ValveState): Omit<Draft, 'label'> {
+  const { valveId } = valve
+  const bySet = valveById(view.pin.spec.engine, valveId).adjuster === 'screw'
+  const ways = [...bySet ? ['set it to where one does'] : [], ...view.pin.otherSets.length ? ['take another set'] : [], 'try one again', 'go on with a reason']
+  return {
+    instruction: 'This set cannot prove it', stage: { kind: 'blades', valveId, next: null },
+    why: `${alreadySaid(view, valve)}No blade or stack of ${setInHand(view).name} settles it: ${ways.slice(0, -1).join(', ')}, or ${ways.at(-1)}.`,
+    keys: [...bySet ? [setIt(valve)] : [], key('Go on', 'say why', null, 'reason')],
+  }
+}
+
 /** The next blade for a valve that is being measured, as found or as proof. */
 export function trialThing(view: JobView, valve: ValveState, label: string): Draft {
   const { valveId } = valve
@@ -69,11 +86,7 @@ export function trialThing(view: JobView, valve: ValveState, label: string): Dra
   const reading = presentReading(valve)
   const set = setInHand(view)
   const stack = expectedPolicy(view, valve)(reading?.trials ?? [])?.stack
-  if (!stack) return {
-    label: `${name}, ${label}`, instruction: 'This set cannot prove it', stage: { kind: 'blades', valveId, next: null },
-    why: `${alreadySaid(view, valve)}No blade or stack of ${set.name} settles it.${view.pin.otherSets.length ? ' Take another set,' : ''} try one again, or go on with a reason.`,
-    keys: [key('Go on', 'say why', null, 'reason')],
-  }
+  if (!stack) return { label: `${name}, ${label}`, ...notProvable(view, valve) }
   const stacked = stack.bladesMm.length > 1 && !reading?.trials.length ? `No blade of that size: stack ${['', '', 'two', 'three'][stack.bladesMm.length]}. ` : ''
   return {
     label: `${name}, ${label}`,

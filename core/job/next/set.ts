@@ -72,11 +72,6 @@ function nothingToSet(view: JobView, valve: ValveState): Draft {
   }
 }
 
-/** Where no blade of the set tells whether it is in, the screw can still be set to where one does. */
-const orSetAgain = (draft: Draft, valveId: string): Draft => draft.keys.some(k => k.asks === 'reason')
-  ? { ...draft, keys: [key('Set it again', 'loosen the nut', { type: 'nut-loosened', payload: { valveId } }), ...draft.keys] }
-  : draft
-
 /** How sure the turn is: "give or take 5°", or that only one side is known. */
 export function turnDoubt(turn: ScrewTurn): string {
   if (turn.kind !== 'turn') return 'a guess: only one side is known'
@@ -89,7 +84,7 @@ export function setThing(view: JobView, valve: ValveState): Draft {
   if (adjuster === 'shim') return shimThing(view, valve)
   if (adjuster === 'none') return nothingToSet(view, valve)
   if (valve.nut === 'locked') return valve.phase === 'torqued' && torqueUnread(view, valve)
-    ? orSetAgain(trialThing(view, valve, 'torqued'), valve.valveId)
+    ? trialThing(view, valve, 'torqued')
     : loosenThing(view, valve)
   return valve.nut === 'nipped' ? nippedThing(view, valve) : looseThing(view, valve)
 }
@@ -134,7 +129,7 @@ function nippedThing(view: JobView, valve: ValveState): Draft {
   const here = judgeReading(view.pin, presentReading(valve), valveId)
   // it is good where it stands, or where the torque will leave it
   const good = here.verdict === 'in' || judgeAfterLock(view, valve, aim.shift).verdict === 'in'
-  if (!good && here.verdict === 'unproved') return orSetAgain(trialThing(view, valve, 'nipped'), valveId)
+  if (!good && here.verdict === 'unproved') return trialThing(view, valve, 'nipped')
   if (!good) return {
     label: `${name}, nipped`, instruction: `It moved: loosen the ${words.nip} again`, why: `${here.reason} Locking often moves it; the next round aims off.`,
     keys: [key('It is free', 'go round again', { type: 'nut-loosened', payload: { valveId, slotDeg: null } })], stage: screwStage(valve, aim, 'loosen'),

@@ -1,0 +1,37 @@
+<script setup lang="ts">
+import { useHead } from '#imports'
+import { NuxtLink } from '#components'
+import { watchDebounced } from '@vueuse/core'
+import { onMounted, ref } from 'vue'
+import { formatMeter } from '~~/core/units'
+import type { MachineRow } from '~~/shared/responses'
+import TextField from '../../components/forms/TextField.vue'
+import { useForm } from '../../composables/useForm'
+import { api } from '../../utils/api'
+
+useHead({ title: 'Machines, Wembric' })
+const find = useForm()
+const text = ref('')
+const rows = ref<MachineRow[] | null>(null)
+const search = async () => { rows.value = await find.send(() => api.get<MachineRow[]>(`/api/machines?q=${encodeURIComponent(text.value)}`)) ?? rows.value }
+watchDebounced(text, search, { debounce: 150 })
+onMounted(search)
+</script>
+
+<template>
+  <main class="form">
+    <h1>Machines</h1>
+    <TextField v-model="text" label="Find by owner, tag, name or model" placeholder="Start typing" />
+    <p v-if="find.failed.value" class="wrong" role="alert">{{ find.failed.value }}</p>
+    <p v-if="rows?.length === 0" class="lead">No machine like that in this shop. A new one is added when its first job is opened.</p>
+    <table v-else-if="rows" class="rows">
+      <thead><tr><th>Machine</th><th>Tag</th><th>Owner</th><th>Engine</th><th>Meter</th></tr></thead>
+      <tbody><tr v-for="m in rows" :key="m.id"><td><NuxtLink :to="`/machines/${m.id}`">{{ m.name }}</NuxtLink></td><td class="figures">{{ m.tag }}</td><td>{{ m.owner }}</td><td>{{ m.model }}</td><td class="figures">{{ m.lastMeter === null ? 'not read' : formatMeter(m.lastMeter, m.meterUnit) }}</td></tr></tbody>
+    </table>
+    <p v-else-if="!find.failed.value" role="status">Looking …</p>
+  </main>
+</template>
+
+<style scoped>
+.form { max-width: 1000px; } td a { display: inline-flex; align-items: center; min-height: 32px; font: 600 18px/1.2 var(--figures); }
+</style>

@@ -1,0 +1,2 @@
+export * from './cooling-curve'
+export * from './ready-at'

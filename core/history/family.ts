@@ -1,0 +1,40 @@
+import type { Drift } from './drift'
+
+/** How valves of one kind in one engine model drift: their mean, and how far engines differ beyond what is measured. mm per use. */
+export interface FamilyDrift { perUse: number, sigma: number, betweenSigma: number, machines: number }
+
+type Known = Extract<Drift, { kind: 'drift' }>
+/** Fewer than this are no family. From memory. */
+const LEAST_MACHINES = 2
+
+/**
+ * The family's drift from those of its machines.
+ * @returns null while there are too few
+ * Source: DerSimonian and Laird (1986), random effects.
+ */
+export function familyDrift(drifts: readonly Drift[]): FamilyDrift | null {
+  const known = drifts.filter((d): d is Known => d.kind === 'drift')
+  if (known.length < LEAST_MACHINES) return null
+  const weights = known.map(d => 1 / d.sigma ** 2)
+  const sum = weights.reduce((a, b) => a + b, 0)
+  const fixed = known.reduce((s, d, i) => s + weights[i]! * d.perUse, 0) / sum
+  const q = known.reduce((s, d, i) => s + weights[i]! * (d.perUse - fixed) ** 2, 0)
+  const between = Math.max(0, (q - (known.length - 1)) / (sum - weights.reduce((s, w) => s + w * w, 0) / sum))
+  const random = known.map(d => 1 / (d.sigma ** 2 + between))
+  const total = random.reduce((a, b) => a + b, 0)
+  return { perUse: known.reduce((s, d, i) => s + random[i]! * d.perUse, 0) / total, sigma: Math.sqrt(1 / total), betweenSigma: Math.sqrt(between), machines: known.length }
+}
+
+/** A valve's drift with what its family says: the family alone where the valve has not been seen twice. Null where neither is known. */
+export function withFamily(own: Drift, family: FamilyDrift | null): { perUse: number, sigma: number } | null {
+  if (own.kind !== 'drift') return family && { perUse: family.perUse, sigma: Math.hypot(family.sigma, family.betweenSigma) }
+  if (!family) return { perUse: own.perUse, sigma: own.sigma }
+  const [a, b] = [1 / own.sigma ** 2, 1 / (family.sigma ** 2 + family.betweenSigma ** 2)]
+  return { perUse: (own.perUse * a + family.perUse * b) / (a + b), sigma: Math.sqrt(1 / (a + b)) }
+}
+
+/** How many uncertainties apart a valve must be from its family to be named. */
+const FASTER_AT = 2
+/** Whether a valve moves faster than its family, the same way or the other. */
+export const movesFaster = (own: Drift, family: FamilyDrift | null): boolean => own.kind === 'drift' && family !== null
+  && Math.abs(own.perUse) > Math.abs(family.perUse) && Math.abs(own.perUse - family.perUse) > FASTER_AT * Math.hypot(own.sigma, family.sigma, family.betweenSigma)

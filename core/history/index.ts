@@ -1,0 +1,5 @@
+export * from './drift'
+export * from './family'
+export * from './forecast'
+export * from './next-due'
+export * from './visit'

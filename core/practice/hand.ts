@@ -1,0 +1,218 @@
+import { type Place, signedWay } from '../engine'
+import { type AnswerKey, cheapestToLookAtAgain, type Happening, type JobView, nextThing, type NextThing } from '../job'
+import type { Stack } from '../feeler'
+import { movesCrank, type Observation } from '../position'
+import { trueAngle, turnToPlace, turnWhole, watchIntake } from './crank'
+import { feelOf } from './feel'
+import { between, normal, oneOf, type Random } from './random'
+import { awayFromPlace, camSignsSeen } from './sight'
+import { fitShim, isTrulyClosed, liftedMm, turnScrew, type VirtualEngine, workNut } from './virtual-engine'
+
+/** How a hand errs. `wrongShare` of what it says about the crank is not so; `reachDeg` is how exactly it stops, `feelMm` how far a blade’s feel is off at most. */
+export interface HandErrors { random: Random, wrongShare: number, reachDeg: number, feelMm: number }
+/** Stops on the line, feels what is there, and is never wrong. */
+export const STEADY = (): HandErrors => ({ random: () => 0.5, wrongShare: 0, reachDeg: 0, feelMm: 0 })
+
+/** A valve is seen doing something over an arc, so a hand stops somewhere in it; a rod is read to half a millimetre. From memory. */
+const SIGHT_SIGMA_DEG = 5
+const ROD_SIGMA_DEG = { 'piston-top': 3, 'rod-drop': 1.5 }
+/** So near a place it shows: a line by its neighbours, a piston by the rod, a valve by its arc. From memory. */
+const SHOWS_WITHIN_DEG = { 'mark': 7, 'piston-top': 8, 'rod-drop': 8, 'valve': 25 }
+/** Who takes one line for another does so with one not far off. */
+const OTHER_MARK_WITHIN_DEG = 40
+/** Who misreads a place altogether stops anywhere about it. */
+const ANYWHERE_WITHIN_DEG = 45
+
+/** The reason that a hand gives where it goes through a gate. */
+const REASON = 'Owner told; booked in for it'
+/** What a hand types for a shim is engraved to a hundredth. */
+const hundredths = (mm: number): number => Math.round(mm * 100) / 100
+
+/** A hand at a virtual engine: does what the instruction says and answers what is so, or now and then what is not. */
+export class VirtualHand {
+  /** Whether the last answer was wrong. */
+  lastWrong = false
+  constructor(readonly virtual: VirtualEngine, readonly errors: HandErrors = STEADY()) {}
+
+  private get random(): Random { return this.errors.random }
+  private errs = (): boolean => this.errors.wrongShare > 0 && this.random() < this.errors.wrongShare
+
+  /** Where this hand ends that was told to stop at a place: near it, or by mistake at another line. */
+  private offAt(place: Place): number {
+    const { reachDeg } = this.errors
+    if (this.errs()) {
+      this.lastWrong = true
+      return this.mistaken(place)
+    }
+    if (reachDeg === 0) return 0
+    return normal(this.random, place.kind === 'valve' ? SIGHT_SIGMA_DEG : place.kind === 'piston-top' || place.kind === 'rod-drop' ? ROD_SIGMA_DEG[place.kind] : reachDeg)
+  }
+
+  private mistaken(place: Place): number {
+    const { engine } = this.virtual
+    const at = trueAngle(this.virtual, place)
+    const others = place.kind === 'mark' ? engine.marks.map(m => signedWay(at, m.angleDeg, 360)).filter(off => off !== 0 && Math.abs(off) <= OTHER_MARK_WITHIN_DEG) : []
+    return others.length ? oneOf(this.random, others) : between(this.random, -ANYWHERE_WITHIN_DEG, ANYWHERE_WITHIN_DEG)
+  }
+
+  private slack = (valveId: string): boolean => feelOf(this.virtual, { kind: 'rocker', valveId }).slack
+
+  /** Whether an answer that turns nothing is so. */
+  private isSo(o: Observation): boolean {
+    switch (o.kind) {
+      case 'rocker': return o.slack === this.slack(o.valveId)
+      case 'seen': return this.shows(o.place)
+      case 'push-rods': return o.level === (this.ofCylinder(o.cylinderId).every(id => liftedMm(this.virtual, id) < 0.3) || this.inOverlap(o.cylinderId))
+      case 'rocked': return o.still === this.ofCylinder(o.cylinderId).every(id => isTrulyClosed(this.virtual, id))
+      default: return true
+    }
+  }
+
+  private shows(place: Place): boolean {
+    if (place.kind === 'cam-mark') return camSignsSeen(this.virtual).includes(place.camMarkIndex)
+    return awayFromPlace(this.virtual, place) < SHOWS_WITHIN_DEG[place.kind]
+  }
+
+  private ofCylinder = (cylinderId: string): string[] => this.virtual.engine.valves.filter(v => v.cylinderId === cylinderId).map(v => v.id)
+  private inOverlap(cylinderId: string): boolean {
+    const lifts = this.ofCylinder(cylinderId).map(id => liftedMm(this.virtual, id))
+    return Math.min(...lifts) > 0.3 && Math.max(...lifts) - Math.min(...lifts) < 0.8
+  }
+
+  /** Where this hand was last told to stop; it looks whether that still shows. */
+  private place: Place | null = null
+
+  private move(o: Observation): void {
+    if (o.kind === 'move' || o.kind === 'turns' || o.kind === 'watched') this.place = o.to
+    if (o.kind === 'move') turnToPlace(this.virtual, o.to, o.times, this.offAt(o.to))
+    if (o.kind === 'turns') turnWhole(this.virtual, o.turns, o.to, this.offAt(o.to))
+    if (o.kind === 'watched') watchIntake(this.virtual, o.cylinderId, o.to, this.offAt(o.to))
+  }
+
+  /** Says what is so, or with a slip the contrary of one of the things that an answer says. */
+  private say(observations: Observation[]): Observation[] {
+    const still = observations.filter(o => !movesCrank(o))
+    if (still.length === 0 || !this.errs()) return observations
+    this.lastWrong = true
+    const slip = oneOf(this.random, still)
+    return observations.map(o => o === slip ? opposite(o) : o)
+  }
+
+  private act(happening: Happening): void {
+    if (happening.type === 'shim-fitted') fitShim(this.virtual, happening.payload.valveId, happening.payload.mm)
+    if (happening.type === 'nut-loosened') workNut(this.virtual, happening.payload.valveId, 'loose')
+    if (happening.type === 'prove-turned' && happening.payload.to) this.proveTurn(happening.payload.turns, happening.payload.to)
+    if (happening.type === 'crank') happening.payload.observations.forEach(o => this.move(o))
+  }
+
+  private proveTurn(turns: number, to: Place): void {
+    this.place = to
+    turnWhole(this.virtual, turns, to, this.offAt(to))
+  }
+
+  /** Whether a key says what is so. */
+  private fits({ happening }: AnswerKey): boolean {
+    if (happening?.type === 'crank') return happening.payload.observations.every(o => this.isSo(o))
+    if (happening?.type === 'mark-checked') return happening.payload.still === (this.place === null || this.shows(this.place))
+    return happening !== null
+  }
+
+  private trial({ valveId, after, stack, set }: NonNullable<NextThing['trial']>): Happening {
+    if (after?.kind === 'screw') turnScrew(this.virtual, valveId, after.deg)
+    if (after?.kind === 'nipped') workNut(this.virtual, valveId, 'nipped')
+    if (after?.kind === 'torqued') workNut(this.virtual, valveId, 'locked', this.random())
+    return { type: 'trial', payload: { valveId, bladesMm: stack.engravedMm, set, feel: this.feel(valveId, stack), after } }
+  }
+
+  feel(valveId: string, stack: Pick<Stack, 'engravedMm' | 'totalMm'>) {
+    const handMm = (2 * this.random() - 1) * this.errors.feelMm
+    return feelOf(this.virtual, { kind: 'blade', valveId, engravedMm: stack.engravedMm, thickMm: stack.totalMm, handMm }).feel
+  }
+
+  /** Does what the instruction says and answers. @throws Error where no key is true */
+  answer(next: NextThing): Happening {
+    this.lastWrong = false
+    if (next.trial) return this.trial(next.trial)
+    if (next.keys.some(k => k.asks === 'shim-read') && 'valveId' in next.stage) {
+      const mm = this.virtual.shimMm[next.stage.valveId]!
+      return { type: 'shim-read', payload: { valveId: next.stage.valveId, engravedMm: hundredths(mm), measuredMm: mm } }
+    }
+    const key = next.keys.find(k => this.fits(k))
+    if (!key && next.requirement && next.keys.some(k => k.asks === 'reason'))
+      return { type: 'gate-passed', payload: { gate: next.requirement.id, missing: next.requirement.missing, reason: REASON } }
+    if (!key?.happening) throw new Error(`No key fits: ${next.instruction}`)
+    this.act(key.happening)
+    return key.happening.type === 'crank' ? { type: 'crank', payload: { observations: this.say(key.happening.payload.observations) } } : key.happening
+  }
+
+  /** Feels or looks once more, as the Bench asks where two answers cannot both be so. */
+  again(o: Observation): Happening {
+    this.lastWrong = false
+    return { type: 'crank', payload: { observations: this.say([this.isSo(o) ? o : opposite(o)]) } }
+  }
+}
+
+/** The other answer to the same question; what has more than two stays. */
+function opposite(o: Observation): Observation {
+  switch (o.kind) {
+    case 'rocker': return { ...o, slack: !o.slack }
+    case 'push-rods': return { ...o, level: !o.level }
+    case 'rocked': return { ...o, still: !o.still }
+    case 'thumb': return { ...o, pressure: !o.pressure }
+    default: return o
+  }
+}
+
+/** One answer of a job that was worked through, with what was asked. */
+export interface Worked { next: NextThing, happening: Happening, wrong: boolean, again: boolean }
+
+/**
+ * Leads a virtual engine through a job, answer by answer, until it is signed or somebody stops it. Where two answers cannot both
+ * be so, it first looks at the cheaper one once more, as the Bench asks, once at a place.
+ * @param record takes each answer into the log before the next is asked for
+ * @returns what was asked and answered, a line each
+ * @throws Error when the job does not end
+ */
+export async function workThrough(hand: VirtualHand, look: () => JobView, record: (h: Happening, worked: Worked, view: JobView) => Promise<void> | void, stop: (next: NextThing) => boolean = () => false, most = 250): Promise<string[]> {
+  const story: string[] = []
+  for (const step of steps(hand, look, stop, most)) {
+    story.push(storyLine(step.worked))
+    await record(step.worked.happening, step.worked, step.view)
+    if (step.worked.happening.type === 'closed') return story
+  }
+  return story
+}
+
+export function storyLine({ next, happening, wrong, again }: Worked): string {
+  const said = happening.type === 'trial' ? happening.payload.feel : JSON.stringify(happening.payload)
+  return `${next.step}: ${again ? 'Look again, for two answers clash' : next.instruction} → ${said}${wrong ? '   (not so)' : ''}`
+}
+
+/** Who watches a hand: told what is asked before anything is done. */
+export type Watcher = (view: JobView, next: NextThing) => void
+
+/** The answers one after the other; whoever takes one records it before asking for the next. */
+export function* steps(hand: VirtualHand, look: () => JobView, stop: (next: NextThing) => boolean = () => false, most = 250, watch: Watcher = () => undefined): Generator<{ worked: Worked, view: JobView }> {
+  const lookedAgain = new Set<string>()
+  for (let i = 0; i < most; i++) {
+    const view = look()
+    const next = nextThing(view)
+    if (stop(next)) return
+    const clashing = cheapestToLookAtAgain(view)
+    const place = `${view.state.places} ${clashing && JSON.stringify({ ...clashing.observation, slack: 0 })}`
+    const again = clashing !== null && next.step === 'find' && !lookedAgain.has(place)
+    if (again) lookedAgain.add(place)
+    watch(view, next)
+    const happening = again ? hand.again(clashing.observation) : hand.answer(next)
+    yield { worked: { next, happening, wrong: hand.lastWrong, again }, view }
+  }
+  throw new StuckError(most)
+}
+
+/** A job that did not come to its end. */
+export class StuckError extends Error {
+  constructor(readonly answers: number) {
+    super(`Not signed after ${answers} answers.`)
+    this.name = 'StuckError'
+  }
+}

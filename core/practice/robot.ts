@@ -1,0 +1,240 @@
+import { cylinderById, inArc, valveById } from '../engine'
+import { limitsOf, trialErrorMm, USUAL_HAND, BARE_FIGURE_NEAR_MM, BLADE_ERROR_MM } from '../feeler'
+import { clearanceOf, type Happening, type JobEvent, jobTools, type JobPin, type JobTools, type JobView, judgeReading, latestReading, type NextThing, presentReading, type Reading, stopHere, viewJob } from '../job'
+import { arcsOf, crankChance, likelihoodOf, locateMemory, movesCrank, type Noted, predictive, predictiveAnywhere } from '../position'
+import { STOP_MARGIN_DEG } from '../stops'
+import { drawEngine, type Drawn } from './draw'
+import { steps, storyLine, VirtualHand, type Worked } from './hand'
+import { camLiftMm } from './motion'
+import { camDeg, heldMm, liftedMm, type VirtualEngine } from './virtual-engine'
+
+export interface RobotOptions {
+  /** Share of what the hand says of the crank that is not so. */
+  wrongShare: number
+  kindId?: string
+  /** Keeps what was asked and answered, a line each. */
+  trace?: boolean
+}
+
+/** Said of a thing, and how often it was so: for calibration. */
+export interface Bin { said: number, so: number, count: number }
+export const emptyBins = (): Bin[] => Array.from({ length: 10 }, () => ({ said: 0, so: 0, count: 0 }))
+
+/** What became of one engine. */
+export interface RobotRun {
+  seed: number
+  kind: string
+  answers: number
+  /** Why it could not go on, or null. */
+  stuck: string | null
+  /** Gates that it had to give a reason for. */
+  reasons: string[]
+  valves: number
+  /** Valves that did not end truly in spec, with their gaps. */
+  outOfSpec: string[]
+  falseIn: string[]
+  falseSettled: string[]
+  /** Screws touched where the stop was false, and those of them that did not end in spec. */
+  touchedFalsely: string[]
+  heldTaken: string[]
+  wrong: number
+  wrongMet: number
+  wrongNamed: number
+  /** Clashes that came up once something wrong had been said, and those that named something wrong. */
+  clashes: number
+  clashesNamed: number
+  /** Readings that came to a verdict, and the trials they took. */
+  readings: number
+  trials: number
+  moves: number
+  stops: number
+  stopsPlanned: number
+  closed: Bin[]
+  arcs: { asked: number, held: number }
+  story: string[]
+}
+
+/** The level at which the arcs are asked for. */
+export const ARCS_ASKED_AT = 0.9
+/** A stop counts as false when a valve is lifted there by more than this: less changes no verdict. mm. */
+const FALSE_FROM_MM = 0.005
+const NOON = Date.UTC(2026, 0, 5, 12)
+
+const toolsOf = new Map<JobPin, JobTools>()
+/** Policies and tables serve every job of one kind and set; only the belief's memory is a job's own. */
+function toolsFor(pin: JobPin): JobTools {
+  if (!toolsOf.has(pin)) toolsOf.set(pin, jobTools(pin))
+  return { ...toolsOf.get(pin)!, memory: locateMemory() }
+}
+
+/** What the error of its blades lets a proof be off, mm. */
+const proofErrorMm = (reading: Reading | undefined): number => Math.max(BLADE_ERROR_MM, ...(reading?.trials ?? []).map(trialErrorMm))
+
+/** Whether a gap is in spec as a hand can know it: a drag at the loose end may leave its own width, and a blade its error. */
+export function inSpecTruly(view: JobView, valveId: string, gapMm: number, errorMm: number): boolean {
+  const clearance = clearanceOf(view.pin, valveId)
+  const { minMm, maxMm } = limitsOf(clearance) ?? { minMm: clearance.form === 'bare' ? clearance.figureMm - BARE_FIGURE_NEAR_MM : 0, maxMm: clearance.form === 'bare' ? clearance.figureMm + 0.05 : 0 }
+  return gapMm >= minMm - errorMm && gapMm < maxMm + USUAL_HAND.dragMm + errorMm
+}
+
+/** Whether a valve is shut with the stop's margin to every edge, which is what the judgement means by closed. */
+function closedWithMargin(v: VirtualEngine, valveId: string): boolean {
+  const valve = valveById(v.engine, valveId)
+  const local = camDeg(v) - cylinderById(v.engine, valve.cylinderId).firingAngleDeg
+  return [-STOP_MARGIN_DEG, 0, STOP_MARGIN_DEG].every(off => camLiftMm(v.nature.cams[valve.role], local + off) + heldMm({ ...v, crankDeg: v.crankDeg + off }, valve) < FALSE_FROM_MM)
+}
+
+const isLifted = (v: VirtualEngine, valveId: string): boolean => liftedMm(v, valveId) > FALSE_FROM_MM
+
+/** Whether the answers just given are so improbable after all that went before that the clash rule must name them. */
+function meetsClashRule(view: JobView, given: Noted[]): boolean {
+  if (view.state.noted.length === 0 || view.position.lashDeg > 0) return false
+  return given.some(({ observation: o }) => !movesCrank(o) && likelihoodOf(view.model, o) !== null
+    && predictive(view.model, view.position.belief, o) < 0.05 * predictiveAnywhere(view.model, [o]))
+}
+
+/** A run under way: the log, what is seen in it, and what is counted. */
+class Run {
+  readonly log: JobEvent[] = []
+  readonly run: RobotRun
+  private readonly tools: JobTools
+  private readonly wrongIds = new Set<string>()
+  private readonly stopsAt = new Set<number>()
+  private readonly readings = new Set<string>()
+  private settledOnce = false
+  private falseNow = false
+  constructor(drawn: Drawn, private readonly hand: VirtualHand, private readonly trace: boolean) {
+    this.tools = toolsFor(drawn.pin)
+    this.run = {
+      seed: drawn.seed, kind: drawn.kind.id, answers: 0, stuck: null, reasons: [], valves: drawn.kind.engine.valves.length, outOfSpec: [], falseIn: [], falseSettled: [], touchedFalsely: [], heldTaken: [],
+      wrong: 0, wrongMet: 0, wrongNamed: 0, clashes: 0, clashesNamed: 0, readings: 0, trials: 0, moves: 0, stops: 0, stopsPlanned: 0, closed: emptyBins(), arcs: { asked: 0, held: 0 }, story: [],
+    }
+  }
+
+  private seen: { upTo: number, view: JobView } | null = null
+  look = (): JobView => {
+    if (this.seen?.upTo !== this.log.length) this.seen = { upTo: this.log.length, view: viewJob(this.tools, this.log, NOON) }
+    return this.seen.view
+  }
+
+  private record(happening: Happening): JobEvent {
+    const n = this.log.length + 1
+    const event = { ...happening, id: `e${n}`, seq: n, version: 1, personId: 1, personName: 'Robot', deviceId: 'robot', deviceSeq: n, seenSeq: n - 1, at: new Date(NOON + n * 1000).toISOString() } as JobEvent
+    this.log.push(event)
+    return event
+  }
+
+  /** What can be held against the truth before anything is done. */
+  private before = (view: JobView, next: NextThing): void => {
+    const { virtual } = this.hand
+    if (next.step === 'find' && view.state.noted.length > 0) this.calibrate(view)
+    const here = stopHere(view)
+    if (here && ['measure', 'set', 'prove'].includes(next.step) && next.requirement?.id !== 'turned') {
+      this.settledOnce = true
+      this.stopsAt.add(view.model.plan.stops.indexOf(here))
+      const lifted = here.valves.filter(v => isLifted(virtual, v.valveId)).map(v => v.valveId)
+      if (lifted.length && !this.falseNow) this.run.falseSettled.push(`${lifted.join(', ')} at ${virtual.crankDeg.toFixed(0)}°`)
+      this.falseNow = lifted.length > 0
+    }
+  }
+
+  /** What an answer did that should not have been done. */
+  private done({ next, happening }: Worked): void {
+    const { virtual } = this.hand
+    if (happening.type === 'gate-passed') this.run.reasons.push(next.instruction)
+    if (happening.type === 'crank' && happening.payload.observations.some(movesCrank)) {
+      this.falseNow = false
+      if (!this.settledOnce) this.run.moves++
+    }
+    const screw = happening.type === 'nut-loosened' ? happening.payload.valveId : null
+    if (screw && isLifted(virtual, screw)) {
+      this.run.touchedFalsely.push(screw)
+      if (heldMm(virtual, valveById(virtual.engine, screw)) > FALSE_FROM_MM) this.run.heldTaken.push(screw)
+    }
+  }
+
+  private calibrate(view: JobView): void {
+    for (const [valveId, p] of Object.entries(view.position.closed)) {
+      const bin = this.run.closed[Math.min(9, Math.floor(p * 10))]!
+      bin.said += p
+      bin.so += Number(closedWithMargin(this.hand.virtual, valveId))
+      bin.count++
+    }
+    this.run.arcs.asked++
+    this.run.arcs.held += Number(arcsOf(view.pin.spec.engine, crankChance(view.position.belief), ARCS_ASKED_AT).some(arc => inArc(arc, this.hand.virtual.crankDeg)))
+  }
+
+  /** What a trial proved, held against the truth. */
+  private afterTrial(valveId: string, view: JobView): void {
+    const valve = view.state.valves.find(v => v.valveId === valveId)!
+    const reading = presentReading(valve)
+    this.run.trials++
+    const { verdict } = judgeReading(view.pin, reading, valveId)
+    if (verdict !== 'unproved') this.readings.add(`${valveId}|${reading?.phase}|${reading?.round}|${reading?.place}`)
+    if (verdict === 'in' && !inSpecTruly(view, valveId, this.hand.virtual.gapMm[valveId]!, proofErrorMm(reading)))
+      this.run.falseIn.push(`${valveId}, ${reading?.phase}: ${this.hand.virtual.gapMm[valveId]!.toFixed(3)} mm`)
+  }
+
+  private answered(view: JobView, worked: Worked): void {
+    const { happening, wrong } = worked
+    this.run.answers++
+    const event = this.record(happening)
+    if (this.trace) this.run.story.push(`${storyLine(worked)}   [crank truly ${this.hand.virtual.crankDeg.toFixed(0)}°]`)
+    if (wrong) this.run.wrong++
+    if (happening.type === 'trial') this.afterTrial(happening.payload.valveId, this.look())
+    if (wrong && happening.type === 'crank') this.wrongAnswer(view, event, happening.payload.observations)
+    if (this.wrongIds.size > 0 && happening.type === 'crank') this.clashAfter(view)
+  }
+
+  private wrongAnswer(before: JobView, event: JobEvent, observations: Noted['observation'][]): void {
+    this.wrongIds.add(event.id)
+    const met = observations.some(o => meetsClashRule(before, [{ id: event.id, observation: o }]))
+    if (!met) return
+    this.run.wrongMet++
+    const { clash } = this.look().position
+    if (clash && [...clash.newest, ...clash.against].some(n => n.id.startsWith(event.id))) this.run.wrongNamed++
+  }
+
+  private clashAfter(before: JobView): void {
+    const { clash } = this.look().position
+    if (!clash || before.position.clash) return
+    this.run.clashes++
+    this.run.clashesNamed += Number([...clash.newest, ...clash.against].some(n => this.wrongIds.has(n.id.split(':')[0]!)))
+  }
+
+  go(): RobotRun {
+    try {
+      for (const { worked, view } of steps(this.hand, this.look, undefined, 400, this.before)) {
+        this.done(worked)
+        this.answered(view, worked)
+        if (worked.happening.type === 'closed') break
+      }
+    }
+    catch (error) { this.run.stuck = (error as Error).message }
+    return this.ended(this.look())
+  }
+
+  private ended(view: JobView): RobotRun {
+    const { gapMm } = this.hand.virtual
+    this.run.outOfSpec = view.state.valves
+      .filter(valve => !inSpecTruly(view, valve.valveId, gapMm[valve.valveId]!, proofErrorMm(latestReading(valve))))
+      .map(valve => `${valve.valveId}: ${gapMm[valve.valveId]!.toFixed(3)} mm`)
+    this.run.stops = this.stopsAt.size
+    this.run.readings = this.readings.size
+    this.run.stopsPlanned = view.model.plan.stops.length
+    return this.run
+  }
+}
+
+/** How exactly the robot stops and feels. From memory. */
+const REACH_DEG = 2
+const FEEL_MM = 0.001
+
+/**
+ * Lets the robot work one drawn engine from cold to signed, doing only what the core says, and holds each step against the hidden truth.
+ * The same seed and options give the same run.
+ */
+export function runRobot(seed: number, { wrongShare, kindId, trace = false }: RobotOptions): RobotRun {
+  const drawn = drawEngine(seed, kindId)
+  return new Run(drawn, new VirtualHand(drawn.virtual, { random: drawn.random, wrongShare, reachDeg: REACH_DEG, feelMm: FEEL_MM }), trace).go()
+}

@@ -1,0 +1,5 @@
+import { readMachine } from '../../../services/machine-history'
+import { pool } from '../../../startup'
+import { idOf, shopRoute } from '../../../utils/api'
+
+export default shopRoute(null, ({ event, person }) => readMachine(pool(), person.shopId, idOf(event), new Date()))

@@ -1,0 +1,5 @@
+import { readPractice } from '../../services/practice'
+import { pool } from '../../startup'
+import { shopRoute } from '../../utils/api'
+
+export default shopRoute(null, ({ person }) => readPractice(pool(), person.shopId))

@@ -1,4 +1,4 @@
-import { Readable, Transform } from 'node:stream'
+import { pipeline, Readable, Transform } from 'node:stream'
 import { parse } from 'csv-parse'
 import chain from 'stream-chain'
 import { parser } from 'stream-json'
@@ -29,7 +29,8 @@ class Decoder extends Transform {
   override _flush(done: (error?: Error | null, data?: string) => void): void { done(null, this.decoder.decode()) }
 }
 
-const decoded = (bytes: AsyncIterable<Buffer>): Readable => Readable.from(bytes).pipe(new Decoder())
+/** A failure anywhere along a pipeline ends its last stream with the error; whoever reads that one is told. */
+const toldAtTheEnd = (): void => {}
 
 /** The first rows of a CSV, to suggest how it is read. The beginning of a file may end in the middle of a quote. */
 export async function firstRows(first: Buffer, delimiter: string, most: number): Promise<string[][]> {
@@ -48,11 +49,11 @@ const skippedBecause = (code: string): string => ({
 export async function* csvRows(bytes: AsyncIterable<Buffer>, delimiter: string, headings: string[], mapping: (Column | null)[]): AsyncGenerator<FileRow> {
   let count = 0
   const skipped: FileRow[] = []
-  const reading = decoded(bytes).pipe(parse({
+  const reading = pipeline(Readable.from(bytes), new Decoder(), parse({
     delimiter, relax_column_count: true, relax_quotes: true, max_record_size: MOST_RECORD, skip_records_with_error: true,
     on_record: cells => ({ rowNo: ++count, cells }) as never,
     on_skip: (error) => { skipped.push({ rowNo: ++count, title: 'not readable', model: null, notes: [{ column: headings[0] ?? '', says: skippedBecause(error?.code ?? '') }] }) },
-  }))
+  }), toldAtTheEnd)
   for await (const { rowNo, cells } of reading as unknown as AsyncIterable<{ rowNo: number, cells: string[] }>) {
     if (rowNo === 1 || cells.every(c => c.trim() === '')) continue
     yield { rowNo, ...rowModel(cells, mapping, headings) }
@@ -63,7 +64,7 @@ export async function* csvRows(bytes: AsyncIterable<Buffer>, delimiter: string, 
 /** Models of a JSON book, counted from 1. */
 export async function* jsonRows(bytes: AsyncIterable<Buffer>): AsyncGenerator<FileRow> {
   let rowNo = 0
-  const reading = Readable.from(bytes).pipe(chain([parser(), pick({ filter: 'models' }), streamArray()]))
+  const reading = pipeline(Readable.from(bytes), chain([parser(), pick({ filter: 'models' }), streamArray()]), toldAtTheEnd)
   try {
     for await (const { value } of reading as unknown as AsyncIterable<{ value: unknown }>) yield { rowNo: ++rowNo, ...jsonModel(value) }
     if (rowNo === 0) yield { rowNo: 1, title: 'no models', model: null, notes: [{ column: 'models', says: 'There are no models in this file. It has the form that docs/formats describes: {"format": "wembric spec book", "version": 1, "models": [ … ]}.' }] }

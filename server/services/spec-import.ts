@@ -212,9 +212,13 @@ export async function acceptImport(pool: Pool, person: SignedIn, id: number, app
   await setImport(pool, shopId, id, { state: 'writing', total: fresh + changed })
   void inBackground(pool, shopId, id, async () => {
     try {
-      await transaction(pool, db => writeAll(pool, db, person, found, approved ? approveBecause : ''))
+      await transaction(pool, async (db) => {
+        await writeAll(pool, db, person, found, approved ? approveBecause : '')
+        // in the same transaction: whoever cancels now either comes first, and nothing is written, or is told that it is done
+        if (!await advanceImport(db, shopId, id, ['writing'], 'done')) throw new Cancelled()
+        await setImport(db, shopId, id, { state: 'done', progress: fresh + changed, message: `${fresh} new and ${changed} changed, ${approved ? 'approved' : 'as drafts'}.` })
+      })
       await dropChunks(pool, shopId, id)
-      await setImport(pool, shopId, id, { state: 'done', progress: fresh + changed, message: `${fresh} new and ${changed} changed, ${approved ? 'approved' : 'as drafts'}.` })
     }
     catch (error) { if (!(error instanceof Cancelled)) throw error }
   })

@@ -10,7 +10,6 @@ import type { Affected, ImportResponse, ImportRow, ModelResponse, ModelRow, Revi
 import { engineOf } from '../support/builders'
 import { pool } from '../support/database'
 import { Client } from '../support/server'
-import { csvRows, jsonRows } from '../../server/services/spec-file'
 
 const ines = new Client()
 const tam = new Client()
@@ -261,17 +260,6 @@ describe('a book as a file', () => {
     const { id } = await taken('cut.csv', 'maker,model,stroke,intake,exhaust,source,source_date,seen_from,means\nSpecs,Cut,50,0.1,0.12,Manual,2024-01-02,left,nut\n')
     await pool.query('UPDATE spec_imports SET state = \'writing\', moved_at = UTC_TIMESTAMP(3) - INTERVAL 5 MINUTE WHERE id = ?', [id])
     expect((await ines.get<ImportResponse>(`/api/spec-imports/${id}`)).body).toMatchObject({ state: 'failed', message: expect.stringContaining('Nothing of this file was written') })
-  })
-  it.each([['CSV', (bytes: AsyncIterable<Buffer>) => csvRows(bytes, ',', ['maker', 'model'], ['maker', 'model'])], ['JSON', jsonRows]])('%s whose bytes stop coming half way ends; nobody waits for the rest', async (_, rows) => {
-    async function* broken() {
-      yield Buffer.from('maker,model\nSpecs,One\n')
-      await Promise.resolve()
-      throw new Error('the database went away')
-    }
-    const read = async () => {
-      for await (const row of rows(broken())) if (row.notes[0]) throw new Error(row.notes[0].says)
-    }
-    await expect(read()).rejects.toThrow(/went away|not readable/)
   })
   it('one that is cancelled while it is written leaves nothing behind', async () => {
     const name = `Cancelled ${unique()}`

@@ -1,3 +1,5 @@
+import { join } from 'node:path'
+import { build } from 'esbuild'
 import { WembricPreset } from './app/theme/preset'
 
 const security = {
@@ -35,7 +37,11 @@ export default defineNuxtConfig({
   // the API answers JSON and is never a page: its few headers are set in server/middleware
   routeRules: { '/api/**': { security: { headers: false } } },
   compatibilityDate: '2026-11-01',
-  nitro: { preset: 'node', serveStatic: true, minify: false, compressPublicAssets: true },
+  nitro: {
+    preset: 'node', serveStatic: true, minify: false, compressPublicAssets: true,
+    // the thread that works out what is due is a program of its own
+    hooks: { compiled: async nitro => void await build({ entryPoints: ['server/workers/outlook.ts'], outfile: join(nitro.options.output.serverDir, 'workers/outlook.mjs'), bundle: true, platform: 'node', format: 'esm' }) },
+  },
   vite: { worker: { format: 'es' } },
   typescript: { strict: true, tsConfig: { compilerOptions: { noUncheckedIndexedAccess: true } } },
   telemetry: false,

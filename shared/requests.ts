@@ -52,16 +52,43 @@ export const shimRequestSchema = z.object({
 })
 export type ShimRequest = z.infer<typeof shimRequestSchema>
 
-export const machineSchema = z.object({
-  name: text(80, 'a name for the machine'), tag: text(20, 'a tag'), serial: optional(60), modelId: z.number({ error: 'Choose the engine model.' }).int().positive(),
+const email = z.union([z.literal(''), z.email({ error: 'Give the e-mail address as name@place, or leave it empty.' })]).default('')
+export const customerSchema = z.object({ name: text(80, 'the owner’s name'), contact: optional(120), email })
+const owner = z.union([z.object({ id: z.number().int().positive() }), customerSchema], { error: 'Give the owner.' })
+const modelId = z.number({ error: 'Choose the engine model.' }).int().positive()
+export const machineEditSchema = z.object({
+  name: text(80, 'a name for the machine'), tag: text(20, 'a tag').regex(/^[\w .\-]+$/, { error: 'A tag has letters, digits, dot, dash and spaces: it is printed as a code.' }), serial: optional(60), plate: optional(20),
   meterUnit: z.enum(['h', 'km', 'mi'], { error: 'Choose hours, km or miles.' }),
-  customer: z.union([z.object({ id: z.number().int().positive() }), z.object({ name: text(80, 'the owner’s name'), contact: optional(120) })], { error: 'Give the owner.' }),
 })
+export const machineSchema = machineEditSchema.extend({ modelId, customer: owner })
+export const ownerChangeSchema = z.object({ customer: owner })
+export const mergeSchema = z.object({ intoId: z.number({ error: 'Choose the one that stays.' }).int().positive() })
+
+const on = z.iso.date({ error: 'Give the day as year-month-day, such as 2026-05-01.' })
+const meter = z.number({ error: 'Give the meter reading as a number.' }).min(0, { error: 'A meter cannot be below zero.' }).max(9_999_999, { error: 'That meter reading is too large.' })
+export const meterSchema = z.object({ on, meter, replaced: z.boolean().default(false) })
+export const engineChangeSchema = z.object({ on, modelId, words: optional(160) })
+const mm = z.number({ error: 'Give it in mm.' }).min(0, { error: 'A clearance cannot be below zero.' }).max(5, { error: 'Over 5 mm is no clearance: look at the unit.' })
+const interval = z.object({ loMm: mm, hiMm: mm.nullable() }).nullable()
+export const pastVisitSchema = z.object({ on, meter: meter.nullable(), replaced: z.boolean().default(false), words: optional(200), valves: z.record(z.string().max(30), z.object({ foundMm: interval, leftMm: interval, touched: z.boolean() })) })
+
+export const photoSchema = z.object({ job: z.coerce.number().int().positive().optional(), caption: optional(120) })
+export const reminderSchema = z.object({ customerId: z.number().int().positive(), machineIds: z.array(z.number().int().positive()).min(1, { error: 'Choose a machine at least.' }).max(100), how: z.enum(['copied', 'printed', 'sent']), text: text(5000, 'what the owner is told'), subject: text(150, 'a subject') })
+
+export const weeksSchema = z.object({ weeks: z.coerce.number().int().min(1).max(60).catch(6) })
+export const paperSchema = z.object({ paper: z.enum(['A4', 'Letter'], { error: 'The paper is A4 or Letter.' }).default('A4') })
+export const summarySchema = paperSchema.extend({ year: z.coerce.number({ error: 'Give the year.' }).int({ error: 'Give the year.' }).min(1990, { error: 'Give a year of this shop.' }).max(2100, { error: 'Give a year of this shop.' }) })
+
+export const placeSchema = z.object({ personId: z.number().int().positive().nullable(), beforeJobId: z.number().int().positive().nullable() })
+export const TASK_NEEDS = ['cold', 'warm', 'either'] as const
+export const taskSchema = z.object({ name: text(80, 'what is to be done'), needs: z.enum(TASK_NEEDS, { error: 'Say whether it wants the engine cold, warm, or either.' }) })
+export const taskDoneSchema = z.object({ done: z.boolean(), because: optional(160) })
 
 export const openJobSchema = z.object({
   machineId: z.number({ error: 'Choose the machine.' }).int().positive(), bladeSetId: z.number({ error: 'Choose the blade set.' }).int().positive(),
-  meter: z.number({ error: 'Give the meter reading as a number, or leave it empty.' }).min(0, { error: 'A meter cannot be below zero.' }).max(9_999_999, { error: 'That meter reading is too large.' }).nullable(),
+  meter: meter.nullable(),
   meterReplaced: z.boolean().default(false),
+  tasks: z.array(taskSchema).max(20, { error: 'Twenty other things are enough for one visit.' }).default([]),
   complaint: optional(200),
 })
 
@@ -69,4 +96,13 @@ export type ShopRequest = z.infer<typeof shopSchema>
 export type SetupRequest = z.infer<typeof setupSchema>
 export type PersonRequest = z.infer<typeof personSchema>
 export type MachineRequest = z.infer<typeof machineSchema>
+export type MachineEditRequest = z.infer<typeof machineEditSchema>
+export type CustomerRequest = z.infer<typeof customerSchema>
+export type OwnerChangeRequest = z.infer<typeof ownerChangeSchema>
+export type MeterRequest = z.infer<typeof meterSchema>
+export type EngineChangeRequest = z.infer<typeof engineChangeSchema>
+export type PastVisitRequest = z.infer<typeof pastVisitSchema>
+export type ReminderRequest = z.infer<typeof reminderSchema>
+export type PlaceRequest = z.infer<typeof placeSchema>
+export type TaskRequest = z.infer<typeof taskSchema>
 export type OpenJobRequest = z.infer<typeof openJobSchema>

@@ -107,7 +107,7 @@ export function useBench(jobId: number) {
     clearInterval(timer)
     stop?.()
   })
-  useLive(({ jobId: id, seq }) => { if (id === jobId && seq > lastSeq.value) void fetchMore() })
+  useLive((news) => { if ('jobId' in news && news.jobId === jobId && news.seq > lastSeq.value) void fetchMore() })
 
   return {
     view, next, wanted, failed, log, lastOwn, isMovement, answer, load,

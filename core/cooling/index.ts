@@ -1,2 +1,3 @@
 export * from './cooling-curve'
 export * from './ready-at'
+export * from './thermometer'

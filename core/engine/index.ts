@@ -1,5 +1,6 @@
 export * from './angle'
 export * from './firing'
+export * from './gap-effect'
 export * from './lift'
 export * from './marks'
 export * from './names'

@@ -150,7 +150,7 @@ export const engineParts = z.object({
   coverPattern: words(60),
   gasket: words(80),
   stripDown: z.array(words(60).min(1)).max(40),
-  interval: z.object({ use: z.number().positive().nullable(), months: z.number().int().positive().nullable() }),
+  interval: z.object({ use: z.number().positive().nullable(), months: z.number().int().positive().nullable(), firstUse: z.number().positive().optional() }),
   source: words(160).min(3, { error: 'Name the source: manual, printing and page, or bulletin.' }),
   sourceDate: z.iso.date({ error: 'Give the source’s date as year-month-day.' }),
 })

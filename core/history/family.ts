@@ -3,7 +3,8 @@ import type { Drift } from './drift'
 /** How valves of one kind in one engine model drift: their mean, and how far engines differ beyond what is measured. mm per use. */
 export interface FamilyDrift { perUse: number, sigma: number, betweenSigma: number, machines: number }
 
-type Known = Extract<Drift, { kind: 'drift' }>
+/** A drift that is known, as its line. */
+export interface KnownDrift { perUse: number, sigma: number }
 /** Fewer than this are no family. From memory. */
 const LEAST_MACHINES = 2
 
@@ -12,8 +13,7 @@ const LEAST_MACHINES = 2
  * @returns null while there are too few
  * Source: DerSimonian and Laird (1986), random effects.
  */
-export function familyDrift(drifts: readonly Drift[]): FamilyDrift | null {
-  const known = drifts.filter((d): d is Known => d.kind === 'drift')
+export function familyDrift(known: readonly KnownDrift[]): FamilyDrift | null {
   if (known.length < LEAST_MACHINES) return null
   const weights = known.map(d => 1 / d.sigma ** 2)
   const sum = weights.reduce((a, b) => a + b, 0)
@@ -26,7 +26,7 @@ export function familyDrift(drifts: readonly Drift[]): FamilyDrift | null {
 }
 
 /** A valve's drift with what its family says: the family alone where the valve has not been seen twice. Null where neither is known. */
-export function withFamily(own: Drift, family: FamilyDrift | null): { perUse: number, sigma: number } | null {
+export function withFamily(own: Drift, family: FamilyDrift | null): KnownDrift | null {
   if (own.kind !== 'drift') return family && { perUse: family.perUse, sigma: Math.hypot(family.sigma, family.betweenSigma) }
   if (!family) return { perUse: own.perUse, sigma: own.sigma }
   const [a, b] = [1 / own.sigma ** 2, 1 / (family.sigma ** 2 + family.betweenSigma ** 2)]

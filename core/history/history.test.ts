@@ -55,7 +55,7 @@ describe('drift', () => {
 })
 
 describe('a family', () => {
-  const slope = (perUse: number, sigma = 1e-6): Drift => ({ kind: 'drift', perUse, sigma, points: [], bounds: [] })
+  const slope = (perUse: number, sigma = 1e-6): Extract<Drift, { kind: 'drift' }> => ({ kind: 'drift', perUse, sigma, points: [], bounds: [] })
   it('is the mean of its machines with what they differ by; two are the fewest', () => {
     expect(familyDrift([slope(-5e-6)])).toBeNull()
     const family = familyDrift([slope(-4e-6), slope(-6e-6), slope(-5e-6)])!
@@ -130,14 +130,16 @@ describe('meters', () => {
 })
 
 describe('next due', () => {
-  const facts = { interval: { use: 4000, months: 12 }, last: { atMs: at(0), use: 1000 }, since: { atMs: at(-300), use: 0 }, nowMs: at(100), useNow: 2000, usePerDay: 10, forecasts: [] }
+  const facts = { interval: { use: 4000, months: 12 }, last: { atMs: at(0), use: 1000 }, since: { atMs: at(-300), use: 0 }, read: { atMs: at(100), use: 2000 }, usePerDay: 10, forecasts: [] }
   it('is the earliest of use, months and forecast, and says which', () => {
     expect(nextDue(facts)!.first).toMatchObject({ cause: 'months' })
     expect(nextDue({ ...facts, usePerDay: 40 })!.first).toMatchObject({ cause: 'use', use: 5000, atMs: at(175) })
     expect(nextDue({ ...facts, forecasts: [{ valveId: 'e', soonest: 1500 }] })!.first).toMatchObject({ cause: 'forecast', valveId: 'e', use: 2500, atMs: at(150) })
-    expect(nextDue({ ...facts, useNow: 6000 })!.first).toMatchObject({ cause: 'use', atMs: at(100) })
+    // used up already: it was due on a day that has passed, and the day is said
+    expect(nextDue({ ...facts, read: { atMs: at(100), use: 6000 } })!.first).toMatchObject({ cause: 'use', atMs: at(0) })
+    expect(nextDue({ ...facts, read: { atMs: at(100), use: 6000 }, usePerDay: null })!.first).toMatchObject({ cause: 'use', atMs: at(100) })
   })
-  it('a machine that was never checked has its first check', () => expect(nextDue({ ...facts, last: null, interval: { use: 4000, months: null, firstUse: 500 }, useNow: 100 })!.first).toMatchObject({ cause: 'first check', use: 500 }))
+  it('a machine that was never checked has its first check', () => expect(nextDue({ ...facts, last: null, interval: { use: 4000, months: null, firstUse: 500 }, read: { atMs: at(100), use: 100 } })!.first).toMatchObject({ cause: 'first check', use: 500 }))
   it('without a rate of use a date is not made up; without an interval there is none', () => {
     expect(nextDue({ ...facts, interval: { use: 4000, months: null }, usePerDay: null })!.first).toMatchObject({ cause: 'use', use: 5000, atMs: null })
     expect(nextDue({ ...facts, interval: { use: null, months: null } })).toBeNull()

@@ -1,5 +1,7 @@
 export * from './drift'
+export * from './due-words'
 export * from './family'
 export * from './forecast'
 export * from './next-due'
+export * from './outlook'
 export * from './visit'

@@ -11,8 +11,8 @@ export interface DueFacts {
   last: { atMs: number, use: number | null } | null
   /** When the machine came, and its use then. */
   since: { atMs: number, use: number | null }
-  nowMs: number
-  useNow: number | null
+  /** The meter as it was read last. */
+  read: { atMs: number, use: number } | null
   usePerDay: number | null
   /** Use since the last check at which a valve is as soon out as 10 %. */
   forecasts: readonly { valveId: string, soonest: number | null }[]
@@ -30,11 +30,11 @@ export function monthsOn(atMs: number, months: number): number {
   return date.getTime()
 }
 
-/** When a machine will have been used so much: from now on at its own rate; now where it has been already. */
-function whenUsed({ useNow, usePerDay, nowMs }: DueFacts, use: number): number | null {
-  if (useNow === null) return null
-  if (use <= useNow) return nowMs
-  return usePerDay === null ? null : nowMs + (use - useNow) / usePerDay * DAY_MS
+/** When a machine will have been used so much, at its own rate from where its meter was read last; before today where it is over. */
+function whenUsed({ read, usePerDay }: DueFacts, use: number): number | null {
+  if (read === null) return null
+  if (usePerDay === null) return use <= read.use ? read.atMs : null
+  return read.atMs + (use - read.use) / usePerDay * DAY_MS
 }
 
 /**

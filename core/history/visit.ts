@@ -45,3 +45,13 @@ export function usePerDay(uses: readonly { atMs: number, use: number }[]): numbe
   const days = (last.atMs - first.atMs) / DAY_MS
   return days < LEAST_DAYS || last.use <= first.use ? null : (last.use - first.use) / days
 }
+
+/** The reading that one more cannot stand beside: an earlier one that is higher, or a later one that is lower. Null where it fits. */
+export function meterClash(readings: readonly MeterReading[], added: MeterReading): { side: 'earlier' | 'later', reading: MeterReading } | null {
+  const inOrder = [...readings].sort((a, b) => a.atMs - b.atMs)
+  const earlier = inOrder.findLast(r => r.atMs <= added.atMs)
+  const later = inOrder.find(r => r.atMs > added.atMs)
+  if (earlier && !added.replaced && added.meter < earlier.meter) return { side: 'earlier', reading: earlier }
+  if (later && !later.replaced && later.meter < added.meter) return { side: 'later', reading: later }
+  return null
+}

@@ -32,7 +32,7 @@ export function eventWords(pin: Pick<JobPin, 'spec' | 'bladeSet' | 'otherSets'>,
   const valve = (id: string) => nameOf(engine, id)
   switch (event.type) {
     case 'confirmed': return `Confirmed: ${event.payload.item.replace('cautions-', 'caution, ')}`
-    case 'temperature': return `Head ${event.payload.celsius} °C`
+    case 'temperature': return `Head ${event.payload.celsius} °C${event.payload.airC === undefined ? '' : `, air ${event.payload.airC} °C`}`
     case 'rested': return `At rest ${event.payload.hours} h`
     case 'came-off': return `Off: ${event.payload.item}`
     case 'put-in': return `In: ${event.payload.item}`

@@ -31,7 +31,7 @@ export type GapChange = z.infer<typeof gapChangeSchema>
 /** The payload of each kind of event, version 1. A later version is upcast when it is read, never rewritten. */
 export const payloadSchemas = {
   'confirmed': z.object({ item: z.enum(['machine', 'spec', 'valves', 'safe', ...STEPS.map(s => `cautions-${s}` as const)]) }),
-  'temperature': z.object({ celsius: z.number({ error: 'Give the temperature as a number.' }).min(-40, { error: 'Under −40 °C is no engine at a bench.' }).max(250, { error: 'Over 250 °C is not a head at a bench. Look at the unit.' }) }),
+  'temperature': z.object({ celsius: z.number({ error: 'Give the temperature as a number.' }).min(-40, { error: 'Under −40 °C is no engine at a bench.' }).max(250, { error: 'Over 250 °C is not a head at a bench. Look at the unit.' }), airC: z.number({ error: 'Give the air as a number.' }).min(-40, { error: 'Air under −40 °C is no bench.' }).max(60, { error: 'Air over 60 °C is no bench. Look at the unit.' }).optional() }),
   'rested': z.object({ hours: z.number({ error: 'Give the hours as a number.' }).min(0, { error: 'Hours cannot be below zero.' }).max(10_000, { error: 'That is over a year of hours. Look at the figure.' }) }),
   'came-off': z.object({ item: text(60) }),
   'put-in': z.object({ item: text(60) }),

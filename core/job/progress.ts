@@ -1,3 +1,4 @@
+import { coldByClock, coolingDown } from './cooling-down'
 import { STEPS, type Step } from './event'
 import { asFoundDone, firstOpen, gates, needsSetting } from './requirements'
 import { stopHere } from './stop-work'
@@ -41,6 +42,7 @@ export type BayColumn = 'cooling' | 'ready' | 'bench' | 'prove' | 'done'
 export function bayColumn(view: JobView): BayColumn {
   if (view.state.status === 'closed' || view.state.status === 'abandoned') return 'done'
   const step = firstOpen(gates(view))?.step ?? 'close'
-  if (step === 'ready') return view.state.temperature && !isCold(view) ? 'cooling' : 'ready'
-  return step === 'prove' || step === 'close' ? 'prove' : 'bench'
+  if (step !== 'ready') return step === 'prove' || step === 'close' ? 'prove' : 'bench'
+  // by the clock it should be cold by now: the bench still asks to read the head
+  return view.state.temperature && !isCold(view) && !coldByClock(coolingDown(view), view.nowMs) ? 'cooling' : 'ready'
 }

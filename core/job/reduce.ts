@@ -7,7 +7,7 @@ import type { JobState, ValveState } from './state'
 import { changeGap, loosen, shimFitted, trial } from './valve-work'
 
 const emptyState = (pin: JobPin): JobState => ({
-  status: 'open', statusReason: null, confirmed: new Set(), temperature: null, rested: null,
+  status: 'open', statusReason: null, confirmed: new Set(), temperature: null, headReadings: [], airC: null, rested: null,
   cameOff: [], wentBack: new Set(), putIn: [], cameOut: new Set(), plugRead: null, findings: [], notes: [], replaced: [],
   gasket: null, torqued: {}, ran: null, nextDue: null, passed: [], noted: [], school: null, setName: null, target: null, bladeHabit: null, wrench: null, figures: {}, spec: null, camOut: false, personId: null, personName: '', places: 0, markCheckedFor: null, freshPlace: false,
   valves: pin.spec.engine.valves.map(valve => ({
@@ -51,7 +51,11 @@ function apply(pin: JobPin, state: JobState, event: JobEvent): void {
   state.personName = event.personName
   switch (event.type) {
     case 'confirmed': state.confirmed.add(event.payload.item); break
-    case 'temperature': state.temperature = { celsius: event.payload.celsius, at: event.at }; break
+    case 'temperature':
+      state.temperature = { celsius: event.payload.celsius, at: event.at }
+      state.headReadings.push(state.temperature)
+      state.airC = event.payload.airC ?? state.airC
+      break
     case 'rested': state.rested = { hours: event.payload.hours, at: event.at }; break
     case 'came-off': state.cameOff = addOnce(state.cameOff, event.payload.item); break
     case 'went-back': state.wentBack.add(event.payload.item); break

@@ -72,6 +72,9 @@ export interface JobState {
   statusReason: string | null
   confirmed: Set<Payload<'confirmed'>['item']>
   temperature: { celsius: number, at: string } | null
+  /** Every reading of the head, as it came, and the air about it where somebody said. */
+  headReadings: { celsius: number, at: string }[]
+  airC: number | null
   rested: { hours: number, at: string } | null
   cameOff: string[]
   wentBack: Set<string>

@@ -38,7 +38,7 @@ export function specLines(engine: Engine): SpecLine[] {
     line('stops', 'Maker’s stops', engine.makersStops, stopsText(engine).replaceAll('\n', '; ')),
     line('turning', 'Turning', engine.turning, `${engine.turning.direction}, seen from ${engine.turning.seenFrom}`, `by ${engine.turning.means}`),
     line('strip', 'Comes off first', engine.stripDown, engine.stripDown.join(', ')), line('gasket', 'Gasket', engine.gasket, engine.gasket), line('pattern', 'Cover bolts', engine.coverPattern, engine.coverPattern), line('tools', 'Tools', engine.tools, engine.tools), line('gap', 'Plug gap', engine.plugGap, engine.plugGap),
-    line('interval', 'Check every', interval, [interval.use === null ? '' : `${interval.use} on the meter`, interval.months === null ? '' : `${interval.months} months`].filter(Boolean).join(' or ')),
+    line('interval', 'Check every', interval, [interval.use === null ? '' : `${interval.use} on the meter`, interval.months === null ? '' : `${interval.months} months`].filter(Boolean).join(' or ') + (interval.firstUse ? `, first after ${interval.firstUse}` : '')),
   ]
 }
 const figuresOf = (c: Clearance): unknown => ({ ...c, text: undefined, unit: undefined })

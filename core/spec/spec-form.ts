@@ -11,7 +11,7 @@ export const SPEC_DEFAULTS = {
   checkLift: '', io: '', ic: '', eo: '', ec: '', decompressor: 'unknown', heldFrom: '', heldTo: '', heldOn: '',
   marks: '', markWindow: '', camMarks: '', stops: '', direction: 'clockwise', seenFrom: '', means: '',
   adjuster: 'valve-end', head: 'slot', pitch: '', ratio: '1',
-  locknut: '', cover: '', plug: '', tools: '', plugGap: '', coverPattern: '', gasket: '', stripDown: '', use: '', months: '',
+  locknut: '', cover: '', plug: '', tools: '', plugGap: '', coverPattern: '', gasket: '', stripDown: '', use: '', months: '', firstUse: '',
 }
 export type SpecField = keyof typeof SPEC_DEFAULTS
 export type SpecText = Record<SpecField, string>
@@ -30,14 +30,14 @@ const FIELDS_OF: Record<keyof Engine, SpecField[]> = {
   cam: ['checkLift', 'io', 'ic', 'eo', 'ec'], decompressor: ['decompressor', 'heldFrom', 'heldTo', 'heldOn'],
   marks: ['marks'], markWindow: ['markWindow'], camMarks: ['camMarks'], makersStops: ['stops', 'marks', 'cylinders', 'valves'],
   turning: ['direction', 'seenFrom', 'means'], adjuster: ['adjuster', 'head', 'pitch', 'ratio'],
-  torques: ['locknut', 'cover', 'plug'], tools: ['tools'], plugGap: ['plugGap'], coverPattern: ['coverPattern'], gasket: ['gasket'], stripDown: ['stripDown'], interval: ['use', 'months'],
+  torques: ['locknut', 'cover', 'plug'], tools: ['tools'], plugGap: ['plugGap'], coverPattern: ['coverPattern'], gasket: ['gasket'], stripDown: ['stripDown'], interval: ['use', 'months', 'firstUse'],
 }
 /** The field at which a problem of the engine data is shown, by the longest path that fits. */
 const FIELD_AT: Record<string, SpecField> = {
   'clearance.intake': 'intake', 'clearance.exhaust': 'exhaust', 'alsoPrinted.intake': 'intakeAlso', 'alsoPrinted.exhaust': 'exhaustAlso', 'shim.diameterMm': 'shimDiameter', 'shim.stepMm': 'shimStep', 'valves': 'cylinders', 'decompressor.cylinderId': 'heldOn', 'decompressor.fromDeg': 'heldFrom', 'decompressor.toDeg': 'heldTo',
   'cam.checkLiftMm': 'checkLift', 'cam.intakeOpensBeforeTdcDeg': 'io', 'cam.intakeClosesAfterBdcDeg': 'ic', 'cam.exhaustOpensBeforeBdcDeg': 'eo', 'cam.exhaustClosesAfterTdcDeg': 'ec',
   'turning.seenFrom': 'seenFrom', 'turning.means': 'means', 'adjuster.kind': 'adjuster', 'adjuster.head': 'head', 'adjuster.pitchMm': 'pitch', 'adjuster.threadMm': 'pitch', 'adjuster.rockerRatio': 'ratio',
-  'torques.locknutNm': 'locknut', 'torques.coverNm': 'cover', 'torques.plugNm': 'plug', 'interval.use': 'use', 'interval.months': 'months',
+  'torques.locknutNm': 'locknut', 'torques.coverNm': 'cover', 'torques.plugNm': 'plug', 'interval.use': 'use', 'interval.months': 'months', 'interval.firstUse': 'firstUse',
 }
 export function fieldAt(path: PropertyKey[]): SpecField {
   const text = path.join('.')
@@ -103,7 +103,7 @@ function candidate(text: SpecText, exact: Exact): { data: Record<string, unknown
     adjuster: { kind: text.adjuster, head: text.head, pitchMm: thread?.pitchMm ?? null, threadMm: thread?.diameterMm ?? null, pitchAssumed: text.pitch === '', rockerRatio: number('ratio', 1) },
     torques: { locknutNm: number('locknut'), coverNm: number('cover'), plugNm: number('plug') },
     tools: text.tools, plugGap: text.plugGap, coverPattern: text.coverPattern, gasket: text.gasket,
-    stripDown: text.stripDown.split(/\n|;/).map(s => s.trim()).filter(Boolean), interval: { use: number('use'), months: number('months') },
+    stripDown: text.stripDown.split(/\n|;/).map(s => s.trim()).filter(Boolean), interval: { use: number('use'), months: number('months'), ...text.firstUse === '' ? {} : { firstUse: number('firstUse') as number } },
   }
   return { data, wrong }
 }
@@ -154,7 +154,7 @@ function specText(engine: Engine): SpecText {
     adjuster: adjuster.kind, head: adjuster.head, pitch: adjuster.pitchAssumed ? '' : threadText(adjuster), ratio: figure(adjuster.rockerRatio),
     locknut: figure(torques.locknutNm), cover: figure(torques.coverNm), plug: figure(torques.plugNm),
     tools: engine.tools, plugGap: engine.plugGap, coverPattern: engine.coverPattern, gasket: engine.gasket, stripDown: engine.stripDown.join('\n'),
-    use: figure(engine.interval.use), months: figure(engine.interval.months),
+    use: figure(engine.interval.use), months: figure(engine.interval.months), firstUse: figure(engine.interval.firstUse),
   }
 }
 

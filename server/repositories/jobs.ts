@@ -17,17 +17,22 @@ export const lockJob = async (db: Db, shopId: number, id: number): Promise<JobRo
   const row = await maybeOne<Raw>(db, `${SELECT} WHERE shop_id = ? AND id = ? FOR UPDATE`, [shopId, id])
   return row && read(row)
 }
-/** Jobs on the board: all that are not done, and those done since a moment. */
-export const jobsForBay = async (db: Db, shopId: number, doneSince: Date): Promise<JobRow[]> =>
-  (await many<Raw>(db, `${SELECT} WHERE shop_id = ? AND (status IN ('open', 'held') OR closed_at >= ?) ORDER BY opened_at, id`, [shopId, doneSince])).map(read)
+export interface BayJobRow extends JobRow { assignedTo: number | null, place: number }
+/** Jobs on the board in its order: all that are not done, and those done since a moment. */
+export const jobsForBay = async (db: Db, shopId: number, doneSince: Date): Promise<BayJobRow[]> =>
+  (await many<Raw & { assignedTo: number | null, place: number }>(db, `${SELECT.replace(' FROM', ', assigned_to AS assignedTo, board_place AS place FROM')} WHERE shop_id = ? AND (status IN ('open', 'held') OR closed_at >= ?) ORDER BY board_place, id`, [shopId, doneSince]))
+    .map(row => ({ ...read(row), assignedTo: row.assignedTo, place: row.place }))
 
 export const insertJob = async (db: Db, shopId: number, job: { number: number, machineId: number, specRevisionId: number, meter: number | null, pin: JobPin, openedAt: Date }): Promise<number> =>
-  (await change(db, 'INSERT INTO jobs (shop_id, number, machine_id, spec_revision_id, meter, pin, opened_at) VALUES (?, ?, ?, ?, ?, ?, ?)',
-    [shopId, job.number, job.machineId, job.specRevisionId, job.meter, JSON.stringify(job.pin), job.openedAt])).id
+  // a new job comes last on the board: numbers only grow
+  (await change(db, 'INSERT INTO jobs (shop_id, number, machine_id, spec_revision_id, meter, pin, opened_at, board_place) VALUES (?, ?, ?, ?, ?, ?, ?, ?)',
+    [shopId, job.number, job.machineId, job.specRevisionId, job.meter, JSON.stringify(job.pin), job.openedAt, job.number])).id
 
-/** The next job number of a shop. The shop's row is locked, so that two openings do not take the same. */
+/** The shop's row, locked until the transaction ends: for what must happen one after the other in a shop. */
+export const lockShop = (db: Db, shopId: number) => one(db, 'SELECT id FROM shops WHERE id = ? FOR UPDATE', [shopId])
+/** The next job number of a shop; two openings do not take the same. */
 export const nextJobNumber = async (db: Db, shopId: number): Promise<number> => {
-  await one(db, 'SELECT id FROM shops WHERE id = ? FOR UPDATE', [shopId])
+  await lockShop(db, shopId)
   return (await one<{ n: number }>(db, 'SELECT COALESCE(MAX(number), 400) + 1 AS n FROM jobs WHERE shop_id = ?', [shopId])).n
 }
 

@@ -1,30 +1,41 @@
 import type { Engine } from '../../core/engine'
 import { upcastEngine } from '../../core/engine'
-import { type Db, many } from '../database/query'
+import type { Interval } from '../../core/feeler'
+import { change, type Db, many } from '../database/query'
+
+const marks = (ids: readonly unknown[]): string => ids.map(() => '?').join(', ')
 
 /** A closed job of a machine, with the spec revision that it went by at its end. */
-export interface VisitRow { jobId: number, number: number, openedAt: Date, closedAt: Date, meter: number | null, revision: number, engine: Engine, person: string }
-export const visitsOfMachine = async (db: Db, shopId: number, machineId: number): Promise<VisitRow[]> =>
-  (await many<Omit<VisitRow, 'engine'> & { engine: string }>(db, `
-    SELECT j.id AS jobId, j.number, j.opened_at AS openedAt, j.closed_at AS closedAt, j.meter, r.revision, r.engine,
+export interface JobVisitRow { id: number, number: number, openedAt: Date, closedAt: Date, revision: number, engine: Engine, person: string | null }
+export const jobVisits = async (db: Db, shopId: number, machineId: number): Promise<JobVisitRow[]> =>
+  (await many<Omit<JobVisitRow, 'engine'> & { engine: string }>(db, `
+    SELECT j.id, j.number, j.opened_at AS openedAt, j.closed_at AS closedAt, r.revision, r.engine,
       (SELECT e.person_name FROM events e WHERE e.shop_id = j.shop_id AND e.job_id = j.id AND e.seq = j.last_seq) AS person
     FROM jobs j JOIN spec_revisions r ON r.shop_id = j.shop_id AND r.id = j.spec_revision_id
     WHERE j.shop_id = ? AND j.machine_id = ? AND j.status = 'closed' ORDER BY j.opened_at, j.id`, [shopId, machineId])).map(row => ({ ...row, engine: upcastEngine(JSON.parse(row.engine)) }))
 
-/** What was found and left of each valve by closed jobs: a row a valve, phase and round. */
-export interface VisitReading { machineId: number, jobId: number, valveId: string, phase: 'as found' | 'proved', round: number, loMm: number, hiMm: number | null, verdict: 'in' | 'tight' | 'loose' | 'unproved' }
-const READINGS = `
-  SELECT j.machine_id AS machineId, j.id AS jobId, r.valve_id AS valveId, r.phase, r.round, r.clearance_lo_mm AS loMm, r.clearance_hi_mm AS hiMm, r.verdict
-  FROM jobs j JOIN readings r ON r.shop_id = j.shop_id AND r.job_id = j.id AND r.phase IN ('as found', 'proved')`
+export const closedJobsOf = (db: Db, shopId: number, machineIds: readonly number[]): Promise<{ id: number, machineId: number, openedAt: Date }[]> => machineIds.length === 0
+  ? Promise.resolve([])
+  : many(db, `SELECT id, machine_id AS machineId, opened_at AS openedAt FROM jobs WHERE shop_id = ? AND machine_id IN (${marks(machineIds)}) AND status = 'closed' ORDER BY machine_id, opened_at, id`, [shopId, ...machineIds])
 
-export const readingsOfMachine = (db: Db, shopId: number, machineId: number): Promise<VisitReading[]> =>
-  many(db, `${READINGS} WHERE j.shop_id = ? AND j.machine_id = ? AND j.status = 'closed' ORDER BY j.opened_at, j.id, r.round`, [shopId, machineId])
+/** What was found and left of each valve by jobs: a row a valve, phase and round. */
+export interface VisitReading { jobId: number, valveId: string, phase: 'as found' | 'proved', round: number, loMm: number, hiMm: number | null, verdict: 'in' | 'tight' | 'loose' | 'unproved' }
+export const readingsOfJobs = (db: Db, shopId: number, jobIds: readonly number[]): Promise<VisitReading[]> => jobIds.length === 0
+  ? Promise.resolve([])
+  : many(db, `SELECT job_id AS jobId, valve_id AS valveId, phase, round, clearance_lo_mm AS loMm, clearance_hi_mm AS hiMm, verdict FROM readings
+    WHERE shop_id = ? AND job_id IN (${marks(jobIds)}) AND phase IN ('as found', 'proved') ORDER BY job_id, valve_id, round`, [shopId, ...jobIds])
 
-/** How many jobs of a model are looked through for how its family drifts: the newest. */
-const FAMILY_JOBS = 200
-/** The readings of a model's newest closed jobs, but for one machine, with when and at what meter. */
-export const readingsOfFamily = (db: Db, shopId: number, modelId: number, butMachineId: number): Promise<(VisitReading & { openedAt: Date, meter: number | null })[]> => many(db, `
-  SELECT f.machine_id AS machineId, f.id AS jobId, f.opened_at AS openedAt, f.meter, r.valve_id AS valveId, r.phase, r.round, r.clearance_lo_mm AS loMm, r.clearance_hi_mm AS hiMm, r.verdict
-  FROM (SELECT j.id, j.machine_id, j.opened_at, j.meter FROM machines m JOIN jobs j ON j.shop_id = m.shop_id AND j.machine_id = m.id
-    WHERE m.shop_id = ? AND m.model_id = ? AND m.id <> ? AND j.status = 'closed' ORDER BY j.opened_at DESC LIMIT ?) f
-  JOIN readings r ON r.shop_id = ? AND r.job_id = f.id AND r.phase IN ('as found', 'proved') ORDER BY f.opened_at, f.id, r.round`, [shopId, modelId, butMachineId, FAMILY_JOBS, shopId])
+/** A visit that was entered late: each valve with what was found and left, as far as the paper says. */
+export interface PastVisitRow { id: number, machineId: number, at: Date, words: string, person: string, valves: Record<string, { foundMm: Interval | null, leftMm: Interval | null, touched: boolean }> }
+export const pastVisitsOf = async (db: Db, shopId: number, machineIds: readonly number[]): Promise<PastVisitRow[]> => machineIds.length === 0
+  ? []
+  : (await many<Omit<PastVisitRow, 'valves'> & { valves: string }>(db, `
+      SELECT v.id, v.machine_id AS machineId, v.at, v.words, p.name AS person, v.valves FROM past_visits v JOIN people p ON p.shop_id = v.shop_id AND p.id = v.person_id
+      WHERE v.shop_id = ? AND v.machine_id IN (${marks(machineIds)}) ORDER BY v.machine_id, v.at, v.id`, [shopId, ...machineIds])).map(row => ({ ...row, valves: JSON.parse(row.valves) as PastVisitRow['valves'] }))
+export const insertPastVisit = async (db: Db, shopId: number, v: { machineId: number, at: Date, valves: PastVisitRow['valves'], words: string, personId: number }): Promise<number> =>
+  (await change(db, 'INSERT INTO past_visits (shop_id, machine_id, at, valves, words, person_id, made_at) VALUES (?, ?, ?, ?, ?, ?, UTC_TIMESTAMP(3))', [shopId, v.machineId, v.at, JSON.stringify(v.valves), v.words, v.personId])).id
+
+/** When each machine was given the engine that is in it now; none for those that have their first. */
+export const enginesPutIn = (db: Db, shopId: number, machineIds: readonly number[]): Promise<{ machineId: number, at: Date }[]> => machineIds.length === 0
+  ? Promise.resolve([])
+  : many(db, `SELECT machine_id AS machineId, MAX(at) AS at FROM machine_records WHERE shop_id = ? AND kind = 'engine' AND machine_id IN (${marks(machineIds)}) GROUP BY machine_id`, [shopId, ...machineIds])

@@ -1,11 +1,16 @@
+import { planDay, type Turn, type Work } from '../../core/board'
+import { temperatureAt } from '../../core/cooling'
 import { limitsOf, targetOf } from '../../core/feeler'
-import { bayColumn, clearanceOf, isWeighing, type JobTools, jobTools, judgeReading, latestReading, nextThing, type NextThing, viewJob } from '../../core/job'
-import type { BayCard, BayResponse } from '../../shared/responses'
+import { bayColumn, clearanceOf, coolingDown, isWeighing, type JobTools, jobTools, type JobView, judgeReading, latestReading, nextThing, type NextThing, viewJob } from '../../core/job'
+import type { BayCard, BayCooling, BayResponse } from '../../shared/responses'
 import type { Db } from '../database/query'
+import { type StoredTask, tasksOfJobs } from '../repositories/board'
 import { eventsAfter } from '../repositories/events'
-import { type JobRow, jobsForBay } from '../repositories/jobs'
+import { type BayJobRow, type JobRow, jobsForBay } from '../repositories/jobs'
 import { kindsOfRevisions } from '../repositories/models'
+import { peopleOfShop } from '../repositories/people'
 import { shopById } from '../repositories/shops'
+import { heldBecause } from './board'
 
 /** Tools of jobs looked at lately: an engine's tables need not be made anew for each look at the board. */
 const MOST_TOOLS = 60
@@ -28,14 +33,31 @@ export function startOfDay(now: Date, timeZone: string): Date {
 
 const cardWords = (next: NextThing): string => isWeighing(next) ? 'Find where the crank is' : next.instruction
 
-async function cardOf(db: Db, shopId: number, job: JobRow, kind: string, now: Date): Promise<BayCard> {
+const CURVE_POINTS = 24
+/** A cooling engine's readings and its curve, from the first reading to a while after it will be cold. */
+function coolingOf(view: JobView): BayCooling | null {
+  const down = coolingDown(view)
+  if (!down) return null
+  const { curve, limitC, ready, airAssumed } = down
+  const fromMs = curve.fromMs
+  const until = Math.max(view.nowMs, ready.kind === 'at' ? ready.atMs : view.nowMs) + 3_600_000
+  return {
+    airC: curve.airC, airAssumed, limitC, ready,
+    readings: view.state.headReadings.map(r => ({ atMs: Date.parse(r.at), celsius: r.celsius })),
+    curve: Array.from({ length: CURVE_POINTS + 1 }, (_, i) => fromMs + (until - fromMs) * i / CURVE_POINTS).map(atMs => ({ atMs, celsius: temperatureAt(curve, atMs) })),
+  }
+}
+
+type Card = Omit<BayCard, 'turn' | 'assigned'> & { assignedTo: number | null }
+async function cardOf(db: Db, shopId: number, job: BayJobRow, kind: string, tasks: StoredTask[], now: Date): Promise<Card> {
   const view = viewJob(toolsOf(job), await eventsAfter(db, shopId, job.id, 0), now.getTime())
   const { pin, state } = view
   return {
     jobId: job.id, number: job.number, column: bayColumn(view), status: state.status, statusReason: state.statusReason,
     machine: pin.machine.name, model: pin.modelName, kind, owner: pin.machine.owner, people: [...state.people], complaint: pin.complaint,
     temperature: state.temperature && { celsius: state.temperature.celsius, limitC: pin.spec.engine.coldLimitC },
-    rested: state.rested ? `rested ${Number(state.rested.hours.toFixed(1))} h` : null,
+    rested: state.rested ? `rested ${Number(state.rested.hours.toFixed(1))} h` : null, cooling: coolingOf(view), assignedTo: job.assignedTo, place: job.place,
+    tasks: tasks.map(t => ({ ...t, doneAt: t.doneAt?.toISOString() ?? null, held: t.doneAt ? null : heldBecause(t.needs, job.status) })),
     valves: state.valves.map((valve) => {
       const reading = latestReading(valve)
       const { verdict, reading: interval } = judgeReading(pin, reading, valve.valveId)
@@ -48,13 +70,35 @@ async function cardOf(db: Db, shopId: number, job: JobRow, kind: string, now: Da
   }
 }
 
+/** How long things take, where nobody has said. Minutes, from memory. */
+const MINUTES = { valves: 45, task: 20 }
+const clock = (atMs: number, timeZone: string): string => new Date(atMs).toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit', timeZone })
+
+/** The day's work as `planDay` takes it: each open card's valves, and its other tasks. What is on hold waits for nobody. */
+function worksOf(cards: readonly Card[], nowMs: number, timeZone: string): Work[] {
+  return cards.filter(c => c.column !== 'done' && c.status !== 'held').flatMap((c): Work[] => {
+    const ready = c.cooling?.ready
+    const cold = ready?.kind === 'at' ? Math.max(nowMs, ready.atMs) : nowMs
+    const person = c.assignedTo
+    const valves: Work = { id: `valves ${c.jobId}`, person, place: c.place, minutes: MINUTES.valves, earliestMs: cold, after: null, waitsFor: cold > nowMs ? `cold about ${clock(cold, timeZone)}` : '' }
+    return [valves, ...c.tasks.filter(t => !t.doneAt).map((t): Work => ({
+      id: `task ${t.id}`, person, place: c.place, minutes: MINUTES.task, earliestMs: t.needs === 'cold' ? cold : nowMs, after: t.needs === 'warm' ? valves.id : null,
+      waitsFor: t.needs === 'warm' ? 'after the valves' : valves.waitsFor,
+    }))]
+  })
+}
+
 /** The day's board: every job that is not done, and those done today by the shop's clock. */
 export async function bayOf(db: Db, shopId: number, now: Date): Promise<BayResponse> {
   const { timeZone } = await shopById(db, shopId)
   const jobs = await jobsForBay(db, shopId, startOfDay(now, timeZone))
   const kinds = new Map((await kindsOfRevisions(db, shopId, [...new Set(jobs.map(j => j.pin.spec.revisionId))])).map(k => [k.revisionId, k.kind]))
-  const cards: BayCard[] = []
-  for (const job of jobs) cards.push(await cardOf(db, shopId, job, kinds.get(job.pin.spec.revisionId) ?? '', now))
+  const tasks = await tasksOfJobs(db, shopId, jobs.map(j => j.id))
+  const crew = (await peopleOfShop(db, shopId)).map(({ id, name }) => ({ id, name }))
+  const cards: Card[] = []
+  for (const job of jobs) cards.push(await cardOf(db, shopId, job, kinds.get(job.pin.spec.revisionId) ?? '', tasks.filter(t => t.jobId === job.id), now))
+  const turns = new Map(planDay(worksOf(cards, now.getTime(), timeZone), crew.map(p => p.id), now.getTime()).map(t => [t.id, t]))
+  const turnOf = (turn: Turn | undefined): BayCard['turn'] => turn ? { n: turn.n, startMs: turn.startMs, why: turn.filling ? `${crew.find(p => p.id === turn.person)?.name ?? 'Somebody'} could, while theirs cools` : turn.why } : null
   const today = new Intl.DateTimeFormat('en-GB', { timeZone, weekday: 'long', day: 'numeric', month: 'long' }).format(now)
-  return { today, cards, now: now.toISOString() }
+  return { today, crew, cards: cards.map(({ assignedTo, ...c }) => ({ ...c, assigned: crew.find(p => p.id === assignedTo) ?? null, turn: turnOf(turns.get(`valves ${c.jobId}`)) })), now: now.toISOString() }
 }

@@ -8,6 +8,7 @@ import { insertSheet, type JobRow, lockJob, sheetsOfJob, updateJob, updateJobSpe
 import { revisionById } from '../repositories/revisions'
 import { readingsOfJob, replaceReadings } from '../repositories/readings'
 import { notFound, Problem } from '../utils/problem'
+import { machineChanged } from './machines/outlooks'
 import { takeFittedShims } from './shelf'
 import type { SignedIn } from './people'
 
@@ -87,16 +88,12 @@ async function knownAnswer(db: PoolConnection, shopId: number, job: JobRow, requ
   return { event: event!, lastSeq: job.lastSeq, now: now.toISOString() }
 }
 
-/**
- * Takes one answer into a job's log: once, however often it arrives, under the job's lock, with its projections.
- * @throws Problem 404 for another shop's job; 409 with a code for what may not be; the browser keeps a refused answer
- */
-export const postEvent = (pool: Pool, person: SignedIn, jobId: number, request: EventRequest, now: Date): Promise<EventResponse> => transaction(pool, async (db) => {
+const takeEvent = (pool: Pool, person: SignedIn, jobId: number, request: EventRequest, now: Date): Promise<EventResponse & { machineId: number }> => transaction(pool, async (db) => {
   const job = await lockJob(db, person.shopId, jobId)
   if (!job) throw notFound('job')
   const bodyHash = hashOf(request)
   const known = await knownAnswer(db, person.shopId, job, request, bodyHash, now)
-  if (known) return known
+  if (known) return { ...known, machineId: job.pin.machine.id }
   const projected = PROJECTED.has(request.type)
   const log = projected ? await eventsAfter(db, person.shopId, jobId, 0) : []
   checkAllowed(job, log, request, person)
@@ -106,5 +103,17 @@ export const postEvent = (pool: Pool, person: SignedIn, jobId: number, request: 
   await insertEvent(db, person.shopId, jobId, event, bodyHash, now)
   if (projected) await project(db, person.shopId, job, log, event, now)
   else await updateJob(db, person.shopId, jobId, { status: job.status, lastSeq: event.seq!, closedAt: job.closedAt })
-  return { event, lastSeq: event.seq!, now: now.toISOString() }
+  return { event, lastSeq: event.seq!, now: now.toISOString(), machineId: job.pin.machine.id }
 })
+
+const ENDS_OR_REOPENS: ReadonlySet<JobEvent['type']> = new Set(['closed', 'reopened', 'abandoned'])
+/**
+ * Takes one answer into a job's log: once, however often it arrives, under the job's lock, with its projections.
+ * @throws Problem 404 for another shop's job; 409 with a code for what may not be; the browser keeps a refused answer
+ */
+export async function postEvent(pool: Pool, person: SignedIn, jobId: number, request: EventRequest, now: Date): Promise<EventResponse> {
+  const { machineId, ...answer } = await takeEvent(pool, person, jobId, request, now)
+  // what is due can be worked out anew at any time: the answer stands whether that goes well or not
+  if (ENDS_OR_REOPENS.has(request.type)) await machineChanged(pool, person.shopId, machineId).catch((error: Error) => console.error(`What is due of machine ${machineId} waits for the next round: ${error.message}`))
+  return answer
+}

@@ -1,6 +1,5 @@
 import { USUAL_HAND } from '../../core/feeler'
 import { JUDGEMENT_VERSION, jobTools, type JobPin, sheet, viewJob } from '../../core/job'
-import { formatMeter } from '../../core/units'
 import type { OpenJobRequest } from '../../shared/requests'
 import type { JobResponse, SheetResponse } from '../../shared/responses'
 import type { RevisionRow } from '../../shared/spec-book'
@@ -8,7 +7,9 @@ import { type Db, transaction, type Pool } from '../database/query'
 import { bladeSetById, bladeSetsOfShop } from '../repositories/blade-sets'
 import { eventsAfter } from '../repositories/events'
 import { insertJob, jobById, type JobRow, lastClosedJob, newerRevisionOfJob, nextJobNumber, sheetsOfJob } from '../repositories/jobs'
+import { insertTask } from '../repositories/board'
 import { machineById } from '../repositories/machines'
+import { insertMeter } from '../repositories/meters'
 import { modelById } from '../repositories/models'
 import { asLeftOfJob, locksOfShop } from '../repositories/readings'
 import { revisionById } from '../repositories/revisions'
@@ -16,6 +17,7 @@ import { shimPieces } from '../repositories/shim-stock'
 import { shopById } from '../repositories/shops'
 import { adaptersOfShop, wrenchesOfShop } from '../repositories/torque-tools'
 import { notFound, Problem } from '../utils/problem'
+import { checkMeter } from './machines/edit'
 import type { SignedIn } from './people'
 
 const missing = (what: string) => (): never => { throw notFound(what) }
@@ -35,16 +37,13 @@ async function pinnedShelf(db: Db, shopId: number, setId: number, shimDiameterMm
 }
 
 /** Opens a job and pins what it is judged against: spec revision, blades, hand, judgement version. */
-export const openJob = (pool: Pool, person: SignedIn, request: OpenJobRequest, now: Date): Promise<{ id: number }> => transaction(pool, async (db) => {
+export const openJob = (pool: Pool, person: SignedIn, request: Omit<OpenJobRequest, 'tasks'> & Partial<OpenJobRequest>, now: Date): Promise<{ id: number }> => transaction(pool, async (db) => {
   const { shopId } = person
   const machine = await machineById(db, shopId, request.machineId) ?? missing('machine')()
   const model = await modelById(db, shopId, machine.modelId) ?? missing('model')()
   const bladeSet = await bladeSetById(db, shopId, request.bladeSetId) ?? missing('blade set')()
   if (machine.openJobId !== null) throw new Problem(409, 'This machine has an open job. Go on with that one, or abandon it first.', { code: 'open-job', detail: String(machine.openJobId) })
-  if (request.meter !== null && machine.lastMeter !== null && request.meter < machine.lastMeter && !request.meterReplaced) {
-    const message = `Last time the meter stood at ${formatMeter(machine.lastMeter, machine.meterUnit)}. Read it again, or say that the meter was replaced.`
-    throw new Problem(422, message, { code: 'meter-lower', fields: [{ field: 'meter', message }] })
-  }
+  if (request.meter !== null) await checkMeter(db, shopId, machine, { atMs: now.getTime(), meter: request.meter, replaced: request.meterReplaced })
   const last = await lastClosedJob(db, shopId, machine.id)
   const number = await nextJobNumber(db, shopId)
   const shop = await shopById(db, shopId)
@@ -60,7 +59,10 @@ export const openJob = (pool: Pool, person: SignedIn, request: OpenJobRequest, n
     openedAt: now.toISOString(), openedBy: person.name,
     lastAsLeft: last && { date: last.closedAt.toISOString().slice(0, 10), readings: await asLeftOfJob(db, shopId, last.id) },
   }
-  return { id: await insertJob(db, shopId, { number, machineId: machine.id, specRevisionId: model.revisionId, meter: request.meter, pin, openedAt: now }) }
+  const id = await insertJob(db, shopId, { number, machineId: machine.id, specRevisionId: model.revisionId, meter: request.meter, pin, openedAt: now })
+  if (request.meter !== null) await insertMeter(db, shopId, { machineId: machine.id, source: 'job', sourceId: id, at: now, meter: request.meter, replaced: request.meterReplaced })
+  for (const task of request.tasks ?? []) await insertTask(db, shopId, id, task)
+  return { id }
 })
 
 /** A job with its log, or the log's end from a number on. */

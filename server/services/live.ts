@@ -1,26 +1,35 @@
 import type { Db } from '../database/query'
+import { boardVersion } from '../repositories/board'
 import { lastSeqs } from '../repositories/jobs'
 
-const POLL_MS = 1000
-type Listener = (changed: { jobId: number, seq: number }) => void
+/** Others see a change within a second: half of it is for asking. */
+const POLL_MS = 500
+/** A job is at a number of its log, or the board has changed. */
+export type News = { jobId: number, seq: number } | { board: number }
+type Listener = (news: News) => void
 
-/** One shop's listeners on this node; the database is asked once a second while there are any. */
-interface Watch { listeners: Set<Listener>, seen: Map<number, number>, timer: NodeJS.Timeout }
+/** One shop's listeners on this node; the database is asked twice a second while there are any. */
+interface Watch { listeners: Set<Listener>, seen: Map<number, number>, board: number, timer: NodeJS.Timeout }
 const watches = new Map<number, Watch>()
 
 async function poll(db: Db, shopId: number, watch: Watch, first: boolean): Promise<void> {
+  const tell = (news: News) => { if (!first) for (const listener of watch.listeners) listener(news) }
   for (const { id, lastSeq } of await lastSeqs(db, shopId)) {
     if (watch.seen.get(id) === lastSeq) continue
     watch.seen.set(id, lastSeq)
-    if (!first) for (const listener of watch.listeners) listener({ jobId: id, seq: lastSeq })
+    tell({ jobId: id, seq: lastSeq })
   }
+  const board = await boardVersion(db, shopId)
+  if (board === watch.board) return
+  watch.board = board
+  tell({ board })
 }
 
-/** Tells when any job of a shop has moved on: job and number only; the client fetches the rest. Returns how to stop. */
+/** Tells when any job of a shop has moved on, or its board: that it did and no more; the client fetches the rest. Returns how to stop. */
 export function listen(db: Db, shopId: number, listener: Listener): () => void {
   let watch = watches.get(shopId)
   if (!watch) {
-    const made: Watch = { listeners: new Set(), seen: new Map(), timer: setInterval(() => { poll(db, shopId, made, false).catch(() => {}) }, POLL_MS) }
+    const made: Watch = { listeners: new Set(), seen: new Map(), board: 0, timer: setInterval(() => { poll(db, shopId, made, false).catch(() => {}) }, POLL_MS) }
     watch = made
     watches.set(shopId, made)
     poll(db, shopId, made, true).catch(() => {})
@@ -32,4 +41,10 @@ export function listen(db: Db, shopId: number, listener: Listener): () => void {
     clearInterval(watch.timer)
     watches.delete(shopId)
   }
+}
+
+/** Those on this node need not wait to be asked. */
+export function tellBoard(db: Db, shopId: number): void {
+  const watch = watches.get(shopId)
+  if (watch) poll(db, shopId, watch, false).catch(() => {})
 }

@@ -131,6 +131,9 @@ test('the picture is the engine: wheel and section stand where the core puts the
   expect(drop).toBeLessThan(0.05)
   for (const role of ['intake', 'exhaust']) expect(Number(await wheel.locator(`.valve[data-role=${role}]`).getAttribute('data-lift'))).toBeGreaterThan(0)
   await page.keyboard.press('1')
+  // the new place was not felt yet
+  await expect(instruction(page)).toHaveText('Wiggle both rockers')
+  await page.keyboard.press('1')
   await expect(instruction(page)).toContainText('Try')
   for (const role of ['intake', 'exhaust']) await expect(page.locator(`.valve[data-role=${role}]`)).toHaveAttribute('data-lift', '0.00')
 })
@@ -232,9 +235,10 @@ test('two devices: a feel given without having seen the other’s turn waits for
 
   const question = page.getByRole('alert').filter({ hasText: 'felt before or after the turn?' })
   await expect(question).toContainText('Tam')
-  await expect(instruction(page)).toContainText('Try')
+  await expect(instruction(page)).toHaveText('Wiggle both rockers')
   await question.getByRole('button', { name: 'After' }).click()
   await expect(question).toHaveCount(0)
+  await expect(instruction(page)).toContainText('Try')
   await saved(page)
   await expect(page.getByRole('alert')).toHaveCount(0)
 })

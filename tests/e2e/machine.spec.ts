@@ -1,13 +1,13 @@
 import AxeBuilder from '@axe-core/playwright'
 import { expect, test } from '@playwright/test'
-import { signIn } from './bench'
+import { instruction, saved, signIn } from './bench'
 import { BenchHand } from './hand'
 
 test('one more visit shows on the machine’s page, and its reading moves the drift and the due date', async ({ page }) => {
   test.setTimeout(180_000)
   await signIn(page)
   await page.goto('/machines')
-  await page.getByLabel('Find by owner, tag, name or model').fill('M-0106')
+  await page.getByLabel('Find by owner, plate, serial number, tag, name or model').fill('M-0106')
   await page.locator('tbody a', { hasText: 'Minnow 125, grey' }).click()
   await expect(page.getByTestId('due')).toBeVisible()
   await expect(page.locator('.visit')).toHaveCount(2)
@@ -26,7 +26,9 @@ test('one more visit shows on the machine’s page, and its reading moves the dr
   const hand = await BenchHand.at(page, made.id, 300)
   await page.goto(`/jobs/${made.id}`)
   await hand.until(next => next.step === 'close', 200)
-  for (let i = 0; i < 20 && (await hand.view()).state.status === 'open'; i++) await hand.step()
+  for (let i = 0; i < 20; i++) if ((await hand.step()).instruction.startsWith('Sign')) break
+  await expect(instruction(page)).toContainText('closed')
+  await saved(page)
   await page.goto(`/machines/${id}`)
   await expect(page.locator('.visit')).toHaveCount(3)
   expect(await valve.getAttribute('data-drift')).not.toBe(before)

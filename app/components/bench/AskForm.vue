@@ -7,6 +7,7 @@ import type { Asks, Happening, Step } from '~~/core/job'
 import { payloadSchemas } from '~~/core/job'
 import { parseClock } from '~~/core/adjuster'
 import { parseLength } from '~~/core/units'
+import ThermometerPart from './ThermometerPart.vue'
 
 /** What a field can ask for; a choice among ways, or going back, is no field. */
 export type Field = Exclude<Asks, 'school' | 'back' | 'figure' | 'shim-read' | 'shim-size'> | 'hold' | 'abandon' | 'replaced' | 'estimate'
@@ -22,13 +23,14 @@ const TITLES: Record<typeof props.asks, string> = {
 const HINTS: Partial<Record<typeof props.asks, string>> = { 'temperature': '20, or 68 F', 'hours': '15', 'due': '2027-05-01', 'item-in': 'Rag under the cover', 'slot': '2:30', 'estimate': '15 thou, or 0.4' }
 const long = computed(() => ['finding', 'reason', 'hold', 'abandon', 'note'].includes(props.asks))
 const text = ref('')
+const air = ref('')
 const wrong = ref('')
 const field = useTemplateRef<HTMLElement>('field')
 onMounted(() => nextTick(() => field.value?.querySelector<HTMLElement>('input, textarea')?.focus()))
 
 /** A figure typed with point or comma; a trailing F turns Fahrenheit into Celsius. NaN where it is none. */
-function figure(): number {
-  const match = /^\s*(-?\d+(?:[.,]\d+)?)\s*(?:°?\s*([cf]))?\s*h?\s*$/i.exec(text.value)
+function figure(typed = text.value): number {
+  const match = /^\s*(-?\d+(?:[.,]\d+)?)\s*(?:°?\s*([cf]))?\s*h?\s*$/i.exec(typed)
   if (!match) return Number.NaN
   const value = Number(match[1]!.replace(',', '.'))
   return match[2]?.toLowerCase() === 'f' ? Math.round((value - 32) * 50 / 9) / 10 : value
@@ -36,7 +38,7 @@ function figure(): number {
 function happening(): Happening {
   const words = text.value
   switch (props.asks) {
-    case 'temperature': return { type: 'temperature', payload: { celsius: figure() } }
+    case 'temperature': return { type: 'temperature', payload: { celsius: figure(), ...air.value.trim() ? { airC: figure(air.value) } : {} } }
     case 'hours': return { type: 'rested', payload: { hours: figure() } }
     case 'item-off': return { type: 'came-off', payload: { item: words } }
     case 'item-in': return { type: 'put-in', payload: { item: words } }
@@ -71,6 +73,7 @@ function submit(): void {
     <p v-if="asks === 'reason' && gate" class="note">{{ gate.missing }} The sheet shows the reason.</p>
     <Textarea v-if="long" id="ask-field" v-model="text" rows="3" auto-resize :invalid="!!wrong" :aria-describedby="wrong ? 'ask-wrong' : undefined" />
     <InputText v-else id="ask-field" v-model="text" :placeholder="HINTS[asks]" :invalid="!!wrong" autocomplete="off" :aria-describedby="wrong ? 'ask-wrong' : undefined" />
+    <ThermometerPart v-if="asks === 'temperature'" v-model:air="air" @read="text = String($event)" />
     <p v-if="wrong" id="ask-wrong" class="wrong" role="alert">{{ wrong }}</p>
     <div class="actions">
       <Button type="submit" label="Record" />

@@ -7,6 +7,7 @@ import { barsOf, type ChartColours, chartOf, driftWords } from './chart-data'
 
 /** One valve over the years: readings as bars, its spec, its drift, and where it goes from here. */
 const props = defineProps<{ valve: ValveHistory, limits: { minMm: number, maxMm: number }, span: { from: number, to: number }, meterAt: number, unit: string, due: number | null, causes: boolean }>()
+defineEmits<{ effect: [] }>()
 Chart.register(LineController, LineElement, PointElement, LinearScale, Filler)
 const canvas = ref<HTMLCanvasElement | null>(null)
 let chart: Chart<'line', ScatterDataPoint[]> | null = null
@@ -86,7 +87,7 @@ const label = computed(() => `${props.valve.name}: ${props.valve.points.filter(p
 
 <template>
   <section class="chart" :data-valve="valve.valveId" :data-drift="valve.slope?.perUse.toExponential(3) ?? ''">
-    <header><h2>{{ valve.name }}</h2><p :class="{ faster: valve.faster }">{{ words }}</p><b><VerdictShape :verdict="verdict" />{{ NAMES[verdict] }}</b></header>
+    <header><h2><button type="button" class="name" :title="`What the gap of the ${valve.name.toLowerCase()} does`" @click="$emit('effect')">{{ valve.name }}</button></h2><p :class="{ faster: valve.faster }">{{ words }}</p><b><VerdictShape :verdict="verdict" />{{ NAMES[verdict] }}</b></header>
     <div class="plot"><canvas ref="canvas" role="img" :aria-label="label" /></div>
   </section>
 </template>
@@ -94,5 +95,6 @@ const label = computed(() => `${props.valve.name}: ${props.valve.points.filter(p
 <style scoped>
 .chart { padding: 12px 16px 6px 12px; border-right: 1px solid var(--line); border-bottom: 1px solid var(--line); display: grid; grid-template-rows: auto minmax(0, 1fr); min-width: 0; min-height: 220px; }
 header { display: flex; gap: 14px; align-items: baseline; padding: 0 8px 4px; } h2 { font-size: 18px; white-space: nowrap; } header p { font: 500 15px/1.2 var(--figures); color: var(--ink2); flex: 1; min-width: 0; overflow: hidden; text-overflow: ellipsis; white-space: nowrap; } header p.faster { color: var(--ink); font-weight: 700; } header b { display: inline-flex; gap: 7px; align-items: center; font: 600 17px/1 var(--figures); }
+.name { background: none; border: 0; padding: 4px 0; min-height: 32px; cursor: pointer; color: var(--ink); font: 600 18px/1.2 var(--figures); text-decoration: underline; text-decoration-color: var(--edge); text-underline-offset: 4px; }
 .plot { position: relative; min-height: 0; } canvas { position: absolute; inset: 0; }
 </style>

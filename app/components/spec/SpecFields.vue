@@ -54,7 +54,7 @@ const said = (field: SpecField): string | undefined => props.wrong[field] ?? pro
     <TextField v-model="spec.pitch" label="Screw thread, or pitch in mm" placeholder="M6×0.75" note="Empty: 0.75, assumed." :wrong="wrong.pitch" /><TextField v-model="spec.ratio" label="Rocker ratio" :wrong="wrong.ratio" />
     <TextField v-model="spec.locknut" label="Locknut, N·m" :wrong="said('locknut')" /><TextField v-model="spec.cover" label="Cover, N·m" :wrong="said('cover')" /><TextField v-model="spec.plug" label="Plug, N·m" :wrong="said('plug')" />
     <TextField v-model="spec.tools" label="Tools" /><TextField v-model="spec.plugGap" label="Plug gap" placeholder="0.7 mm" /><TextField v-model="spec.coverPattern" label="Cover bolts" placeholder="crosswise" /><TextField v-model="spec.gasket" label="Gasket" placeholder="new each time" />
-    <TextField v-model="spec.use" label="Check every, on the meter" :wrong="wrong.use" /><TextField v-model="spec.months" label="and every, months" :wrong="wrong.months" />
+    <TextField v-model="spec.use" label="Check every, on the meter" :wrong="wrong.use" /><TextField v-model="spec.firstUse" label="First check at, on the meter" note="Where the maker asks for an early one." :wrong="wrong.firstUse" /><TextField v-model="spec.months" label="and every, months" :wrong="wrong.months" />
     <div class="field wide"><label for="strip">Comes off first, a line each</label><Textarea id="strip" v-model="spec.stripDown" rows="3" auto-resize /></div>
   </div>
 </template>

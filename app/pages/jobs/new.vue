@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { navigateTo, useHead } from '#imports'
+import { navigateTo, useHead, useRoute } from '#imports'
 import { NuxtLink } from '#components'
 import Button from 'primevue/button'
 import { watchDebounced } from '@vueuse/core'
@@ -10,38 +10,39 @@ import { formatMeter } from '~~/core/units'
 import type { BladeSetRow, MachineRow } from '~~/shared/responses'
 import ChoiceField from '../../components/forms/ChoiceField.vue'
 import MachineForm from '../../components/forms/MachineForm.vue'
+import TasksField from '../../components/forms/TasksField.vue'
 import TextField from '../../components/forms/TextField.vue'
 import { useForm } from '../../composables/useForm'
 import { useSessionStore } from '../../stores/session'
+import { meterOf } from '../../components/machine/meter-field'
 import { api } from '../../utils/api'
 
 useHead({ title: 'New job, Wembric' })
 const session = useSessionStore()
 const form = useForm()
 const find = useForm()
-const text = ref('')
+const text = ref(String(useRoute().query.q ?? ''))
 const found = ref<MachineRow[]>([])
 const machine = ref<MachineRow | null>(null)
 const adding = ref(false)
 const sets = ref<BladeSetRow[]>([])
-const job = reactive({ bladeSetId: null as number | null, meter: '', meterReplaced: false, complaint: '' })
+const job = reactive({ bladeSetId: null as number | null, meter: '', meterReplaced: false, complaint: '', tasks: [] as { name: string, needs: 'cold' | 'warm' | 'either' }[] })
 const meterWrong = ref('')
 
 const search = async () => { found.value = await find.send(() => api.get<MachineRow[]>(`/api/machines?q=${encodeURIComponent(text.value)}`)) ?? found.value }
 watchDebounced(text, search, { debounce: 150 })
+/** A machine that was named in the address, as a tag's page does, or the only one that fits it, is chosen at once. */
+const wanted = Number(useRoute().query.machine ?? 0)
 onMounted(async () => {
+  if (wanted) machine.value = await find.send(async () => (await api.get<{ machine: MachineRow }>(`/api/machines/${wanted}`)).machine)
   await search()
+  if (!machine.value && text.value && found.value.length === 1) await choose(found.value[0]!)
   sets.value = await find.send(() => api.get<BladeSetRow[]>('/api/blade-sets')) ?? []
   const mine = sets.value.find(s => s.id === session.person?.favouriteSetId) ?? sets.value[0]
   job.bladeSetId = mine?.id ?? null
 })
 const setOptions = computed(() => sets.value.map(s => ({ value: s.id, label: s.name })))
 
-/** A meter as people type it: spaces between thousands, comma or point before the tenth. */
-function meterOf(typed: string): number | null | undefined {
-  const plain = typed.replace(/[\s ]/g, '').replace(',', '.')
-  return plain === '' ? null : /^\d+(\.\d)?$/.test(plain) ? Number(plain) : undefined
-}
 async function open(): Promise<void> {
   const meter = meterOf(job.meter)
   meterWrong.value = meter === undefined ? 'Give the meter as a figure such as 1204.5, or leave it empty.' : ''
@@ -85,6 +86,7 @@ function added(row: MachineRow): void {
         <TextField v-model="job.meter" :label="`Meter, ${machine.meterUnit}`" inputmode="decimal" :note="machine.lastMeter === null ? 'Not read before. Empty means not read.' : `Last time ${formatMeter(machine.lastMeter, machine.meterUnit)}.`" :wrong="meterWrong || form.wrong('meter')" />
         <ChoiceField v-model="job.bladeSetId" label="Blade set" :options="setOptions" :wrong="form.wrong('bladeSetId')" :note="sets.length ? undefined : 'None on the shelf yet: a lead adds one under Shelf.'" />
         <TextField v-model="job.complaint" class="wide" label="What did it come for?" placeholder="hard to start, due, ticks …" :wrong="form.wrong('complaint')" />
+        <TasksField v-model="job.tasks" class="wide" />
         <div v-if="form.refusal.value?.problem.code === 'meter-lower'" class="wide tick"><Checkbox v-model="job.meterReplaced" input-id="replaced" binary /><label for="replaced">The meter was replaced</label></div>
       </div>
       <p v-if="form.failed.value && !form.wrong('meter')" class="wrong" role="alert">{{ form.failed.value }}</p>

@@ -21,12 +21,12 @@ onMounted(search)
 <template>
   <main class="form">
     <h1>Machines</h1>
-    <TextField v-model="text" label="Find by owner, tag, name or model" placeholder="Start typing" />
+    <TextField v-model="text" label="Find by owner, plate, serial number, tag, name or model" placeholder="Start typing" />
     <p v-if="find.failed.value" class="wrong" role="alert">{{ find.failed.value }}</p>
     <p v-if="rows?.length === 0" class="lead">No machine like that in this shop. A new one is added when its first job is opened.</p>
     <table v-else-if="rows" class="rows">
-      <thead><tr><th>Machine</th><th>Tag</th><th>Owner</th><th>Engine</th><th>Meter</th></tr></thead>
-      <tbody><tr v-for="m in rows" :key="m.id"><td><NuxtLink :to="`/machines/${m.id}`">{{ m.name }}</NuxtLink></td><td class="figures">{{ m.tag }}</td><td>{{ m.owner }}</td><td>{{ m.model }}</td><td class="figures">{{ m.lastMeter === null ? 'not read' : formatMeter(m.lastMeter, m.meterUnit) }}</td></tr></tbody>
+      <thead><tr><th>Machine</th><th>Tag</th><th>Plate, number</th><th>Owner</th><th>Engine</th><th>Meter</th></tr></thead>
+      <tbody><tr v-for="m in rows" :key="m.id"><td><NuxtLink :to="`/machines/${m.id}`">{{ m.name }}</NuxtLink></td><td class="figures">{{ m.tag }}</td><td>{{ [m.plate, m.serial].filter(Boolean).join(', ') }}</td><td><NuxtLink :to="`/customers/${m.customerId}`">{{ m.owner }}</NuxtLink></td><td>{{ m.model }}</td><td class="figures">{{ m.lastMeter === null ? 'not read' : formatMeter(m.lastMeter, m.meterUnit) }}</td></tr></tbody>
     </table>
     <p v-else-if="!find.failed.value" role="status">Looking …</p>
   </main>

@@ -1,5 +1,5 @@
 import { getQuery } from 'h3'
-import { listMachines } from '../../services/catalogue'
+import { listMachines } from '../../services/machines/edit'
 import { pool } from '../../startup'
 import { shopRoute } from '../../utils/api'
 

@@ -1,5 +1,5 @@
 import { machineSchema } from '../../../shared/requests'
-import { addMachine } from '../../services/catalogue'
+import { addMachine } from '../../services/machines/edit'
 import { pool } from '../../startup'
 import { shopRoute } from '../../utils/api'
 

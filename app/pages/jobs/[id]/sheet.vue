@@ -39,6 +39,7 @@ function download(): void {
     <nav class="bar" aria-label="Sheet">
       <NuxtLink class="quiet" to="/">Bay</NuxtLink><NuxtLink class="quiet" :to="`/jobs/${jobId}`">Job</NuxtLink>
       <button type="button" class="quiet" :disabled="!given" @click="print">Print</button><button type="button" class="quiet" :disabled="!given" @click="download">JSON</button>
+      <a v-for="paper in ['A4', 'Letter']" :key="paper" class="quiet" :href="`/api/jobs/${jobId}/sheet.pdf?paper=${paper}`" download>PDF, {{ paper }}</a>
       <span v-if="given?.earlier.length">Signed before: {{ given.earlier.length }}</span>
     </nav>
     <p v-if="form.failed.value" class="said" role="alert">{{ form.failed.value }} <button type="button" class="link" @click="load">Try again</button></p>

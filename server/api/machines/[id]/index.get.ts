@@ -1,4 +1,4 @@
-import { readMachine } from '../../../services/machine-history'
+import { readMachine } from '../../../services/machines/memory'
 import { pool } from '../../../startup'
 import { idOf, shopRoute } from '../../../utils/api'
 

@@ -1,0 +1,38 @@
+<script setup lang="ts">
+import InputText from 'primevue/inputtext'
+import { ref } from 'vue'
+import { hasSerial, type LinePort, openSerial, openStandIn, readThermometer } from '../../devices/thermometer'
+import { useSessionStore } from '../../stores/session'
+
+/** The air about the engine, and the temperature by a thermometer on a line instead of by hand. */
+const air = defineModel<string>('air', { required: true })
+const emit = defineEmits<{ read: [headC: number] }>()
+const session = useSessionStore()
+const state = ref('')
+const busy = ref(false)
+async function read(open: () => Promise<LinePort> | LinePort): Promise<void> {
+  busy.value = true
+  state.value = 'Reading …'
+  try {
+    const { headC, airC } = await readThermometer(await open())
+    if (airC !== null) air.value = String(airC)
+    state.value = `Read ${headC} °C. Look whether it fits, then record.`
+    emit('read', headC)
+  }
+  catch (error) { state.value = (error as Error).message }
+  finally { busy.value = false }
+}
+</script>
+
+<template>
+  <div class="part">
+    <label for="ask-air">Air about it, °C</label>
+    <InputText id="ask-air" v-model="air" placeholder="20 where nobody says" inputmode="decimal" autocomplete="off" />
+    <p class="doors"><button v-if="hasSerial()" type="button" class="quiet" :disabled="busy" @click="read(openSerial)">From the thermometer</button><button v-if="session.shop?.isDemo" type="button" class="quiet" :disabled="busy" @click="read(() => openStandIn(() => Date.now()))">From the stand-in</button></p>
+    <p v-if="state" class="note" role="status">{{ state }}</p>
+  </div>
+</template>
+
+<style scoped>
+.part { display: grid; gap: 8px; } .doors { display: flex; gap: 10px; flex-wrap: wrap; } .part :deep(input) { width: 100%; min-height: 48px; } label { font-size: 16px; } .note { font-size: 15px; color: var(--ink2); }
+</style>

@@ -1,0 +1,59 @@
+import { useNow } from '@vueuse/core'
+import { computed, onMounted, ref } from 'vue'
+import { type BayColumn, coldByClock } from '~~/core/job'
+import type { DueResponse } from '~~/shared/machines'
+import type { BayCard, BayResponse } from '~~/shared/responses'
+import { useLive } from './useLive'
+import { useSessionStore } from '../stores/session'
+import { api, NoAnswer, wordsFor } from '../utils/api'
+
+/** The day's board and what is due: fetched, kept up to date, and moved about. */
+export function useBoard() {
+  const session = useSessionStore()
+  const bay = ref<BayResponse | null>(null)
+  const due = ref<DueResponse | null>(null)
+  const failed = ref('')
+  const tick = useNow({ interval: 15_000 })
+  /** The shop's time, however this device's clock stands. */
+  const nowMs = computed(() => tick.value.getTime() + session.skewMs)
+  const clock = (atMs: number): string => new Date(atMs).toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit', timeZone: session.shop?.timeZone ?? 'UTC' })
+
+  async function load(): Promise<void> {
+    try {
+      bay.value = await api.get<BayResponse>('/api/bay')
+      session.learnTime(bay.value.now)
+      session.offline = false
+      failed.value = ''
+      due.value = await api.get<DueResponse>('/api/due?weeks=6')
+    }
+    catch (error) {
+      session.offline = error instanceof NoAnswer
+      failed.value = wordsFor(error)
+    }
+  }
+  onMounted(load)
+  let soon: ReturnType<typeof setTimeout> | undefined
+  useLive(() => {
+    clearTimeout(soon)
+    soon = setTimeout(load, 100)
+  })
+
+  /** A card that cools stands among the ready ones once the clock says so, without asking the shop. */
+  const columnOf = (card: BayCard): BayColumn => card.column === 'cooling' && coldByClock(card.cooling, nowMs.value) ? 'ready' : card.column
+  /** Gives a card to a person and a place; shown at once, and as the shop has it if that is refused. */
+  async function place(jobId: number, personId: number | null, beforeJobId: number | null): Promise<void> {
+    const cards = bay.value?.cards ?? []
+    const card = cards.find(c => c.jobId === jobId)
+    if (!card) return
+    const others = cards.filter(c => c !== card)
+    const index = beforeJobId === null ? others.length : others.findIndex(c => c.jobId === beforeJobId)
+    const moved = { ...card, assigned: bay.value!.crew.find(p => p.id === personId) ?? null, turn: null }
+    bay.value = { ...bay.value!, cards: [...others.slice(0, index), moved, ...others.slice(index)] }
+    try { await api.put(`/api/jobs/${jobId}/place`, { personId, beforeJobId }) }
+    catch (error) { failed.value = wordsFor(error) }
+    const wrong = failed.value
+    await load()
+    if (wrong) failed.value = wrong
+  }
+  return { bay, due, failed, nowMs, clock, load, columnOf, place }
+}

@@ -1,0 +1,65 @@
+import { parseThermometerLine, thermometerLine, type ThermometerReading } from '~~/core/cooling'
+
+/** Something that sends lines: a serial port, or the stand-in. */
+export interface LinePort { lines: AsyncIterable<string>, close: () => Promise<void> }
+
+interface SerialLike { requestPort: () => Promise<{ open: (o: { baudRate: number }) => Promise<void>, readable: ReadableStream<Uint8Array> | null, close: () => Promise<void> }> }
+const serial = (): SerialLike | null => (navigator as Navigator & { serial?: SerialLike }).serial ?? null
+/** Whether this browser can speak to a device on a serial line; it wants a secure context. */
+export const hasSerial = (): boolean => typeof navigator !== 'undefined' && serial() !== null
+
+async function* split(stream: ReadableStream<Uint8Array>): AsyncGenerator<string> {
+  const reader = stream.getReader()
+  const decoder = new TextDecoder()
+  let rest = ''
+  try {
+    for (;;) {
+      const { value, done } = await reader.read()
+      if (done) return
+      const parts = (rest + decoder.decode(value, { stream: true })).split('\n')
+      rest = parts.pop() ?? ''
+      yield* parts
+    }
+  }
+  finally { await reader.cancel().catch(() => {}) }
+}
+export async function openSerial(): Promise<LinePort> {
+  const port = await serial()!.requestPort()
+  await port.open({ baudRate: 9600 })
+  return { lines: split(port.readable!), close: () => port.close() }
+}
+
+const STAND_IN = { startC: 58, airC: 19.5, perHour: 0.9, everyMs: 120 }
+let since: number | null = null
+/** A made-up engine on a made-up thermometer: it began to cool when it was first asked, and speaks as a real one does. */
+export function openStandIn(nowMs: () => number): LinePort {
+  since ??= nowMs()
+  async function* lines(): AsyncGenerator<string> {
+    for (let i = 0; ; i++) {
+      await new Promise(done => setTimeout(done, STAND_IN.everyMs))
+      const hours = (nowMs() - since!) / 3_600_000
+      const headC = STAND_IN.airC + (STAND_IN.startC - STAND_IN.airC) * Math.exp(-STAND_IN.perHour * hours) + [0.2, -0.1, 0][i % 3]!
+      yield thermometerLine({ headC, airC: STAND_IN.airC })
+    }
+  }
+  return { lines: lines(), close: () => Promise.resolve() }
+}
+
+const WANTED = 3
+const MOST_LINES = 12
+/** The middle one of three lines that can be read. @throws Error with the last reason when a dozen lines give none */
+export async function readThermometer(port: LinePort): Promise<ThermometerReading> {
+  const good: ThermometerReading[] = []
+  let why = new Error('The thermometer sends nothing. Look at the cable, or type the temperature.')
+  let count = 0
+  try {
+    for await (const line of port.lines) {
+      try { good.push(parseThermometerLine(line)) }
+      catch (error) { why = error as Error }
+      if (good.length === WANTED) return good.sort((a, b) => a.headC - b.headC)[1]!
+      if (++count >= MOST_LINES) break
+    }
+  }
+  finally { await port.close() }
+  throw why
+}

@@ -1,0 +1,5 @@
+import { listCustomers } from '../../services/customers'
+import { pool } from '../../startup'
+import { shopRoute } from '../../utils/api'
+
+export default shopRoute(null, ({ person }) => listCustomers(pool(), person.shopId))

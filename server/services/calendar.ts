@@ -1,0 +1,45 @@
+import { createHash, randomBytes } from 'node:crypto'
+import ical, { ICalCalendarMethod } from 'ical-generator'
+import type { CalendarAddressRow } from '../../shared/machines'
+import type { Db } from '../database/query'
+import { calendarAddresses, endCalendarAddress, insertCalendarAddress, shopOfCalendar } from '../repositories/reminders'
+import { shopById } from '../repositories/shops'
+import type { WholeFile } from '../utils/bytes'
+import { notFound } from '../utils/problem'
+import { dueList } from './due'
+import type { SignedIn } from './people'
+
+/** A calendar looks this far ahead. */
+const WEEKS = 60
+const hashOf = (secret: string): string => createHash('sha256').update(secret).digest('hex')
+
+/** What is due in a shop, as iCalendar (RFC 5545): a whole-day entry a machine, with an id that stays, so that a later fetch moves it. */
+export async function dueCalendar(db: Db, shopId: number, now: Date): Promise<WholeFile> {
+  const { name } = await shopById(db, shopId)
+  const { items } = await dueList(db, shopId, WEEKS, now)
+  const calendar = ical({ name: `${name}: valve checks`, prodId: { company: 'Wembric', product: 'due', language: 'EN' }, method: ICalCalendarMethod.PUBLISH, ttl: 4 * 3600 })
+  for (const item of items) {
+    const start = new Date(`${item.day}T00:00:00Z`)
+    calendar.createEvent({
+      id: `machine-${item.machineId}-${shopId}@wembric`, stamp: now, start, end: new Date(start.getTime() + 86_400_000), allDay: true,
+      summary: `${item.name}: valve check`, description: [`${item.owner}, tag ${item.tag}`, `${item.cause}: ${item.when}`, item.why].join('\n'),
+    })
+  }
+  return { type: 'text/calendar; charset=utf-8', bytes: calendar.toString(), name: 'wembric-due.ics' }
+}
+
+export const listAddresses = async (db: Db, shopId: number): Promise<CalendarAddressRow[]> => (await calendarAddresses(db, shopId)).map(a => ({ ...a, madeAt: a.madeAt.toISOString() }))
+/** Makes a secret address. It is told this once; only its hash is kept. */
+export async function makeAddress(db: Db, lead: SignedIn): Promise<{ id: number, path: string }> {
+  const secret = randomBytes(24).toString('base64url')
+  return { id: await insertCalendarAddress(db, lead.shopId, hashOf(secret), lead.id), path: `/api/calendar/${secret}` }
+}
+export async function endAddress(db: Db, lead: SignedIn, id: number): Promise<void> {
+  if (!await endCalendarAddress(db, lead.shopId, id)) throw notFound('address that still holds')
+}
+/** The calendar at a secret address. @throws Problem 404 for one that was ended, or never was */
+export async function calendarAt(db: Db, secret: string, now: Date): Promise<WholeFile> {
+  const found = await shopOfCalendar(db, hashOf(secret.replace(/\.ics$/, '')))
+  if (!found) throw notFound('calendar')
+  return { ...await dueCalendar(db, found.shopId, now), name: undefined }
+}

@@ -1,0 +1,69 @@
+import { causeWords, daysWords, reminderText, whenWords, whyWords } from '../../core/history'
+import type { ReminderRequest } from '../../shared/requests'
+import type { DueItem, DueResponse, ReminderResponse } from '../../shared/machines'
+import type { Db, Pool } from '../database/query'
+import { customerById } from '../repositories/customers'
+import { modelsByIds } from '../repositories/models'
+import { type DueRow, dueUntil, staleMachines } from '../repositories/outlooks'
+import { insertReminder } from '../repositories/reminders'
+import { shopById } from '../repositories/shops'
+import { notFound, Problem } from '../utils/problem'
+import { sendLetter } from './mail'
+import type { SignedIn } from './people'
+
+const DAY_MS = 86_400_000
+/** A page of the list holds no more; whoever is that far behind works from the top. */
+const MOST = 300
+/** The day of a moment by the shop's clock, as year-month-day, and as the midnight of that day in UTC to count days by. */
+const dayIn = (timeZone: string, at: Date): { day: string, ms: number } => {
+  const day = new Intl.DateTimeFormat('en-CA', { timeZone }).format(at)
+  return { day, ms: Date.parse(day) }
+}
+/** The Monday of a day's week. */
+const mondayOf = (ms: number): string => new Date(ms - (new Date(ms).getUTCDay() + 6) % 7 * DAY_MS).toISOString().slice(0, 10)
+
+async function itemsOf(db: Db, shopId: number, rows: DueRow[], timeZone: string, now: Date): Promise<DueItem[]> {
+  const engines = new Map((await modelsByIds(db, shopId, [...new Set(rows.map(r => r.modelId))])).map(m => [m.id, m.engine]))
+  const today = dayIn(timeZone, now)
+  return rows.map((r): DueItem => {
+    const engine = engines.get(r.modelId)
+    const name = (valveId: string) => engine?.valves.find(v => v.id === valveId)?.name ?? valveId
+    const [first] = r.reasons
+    const { day, ms } = dayIn(timeZone, r.dueAt)
+    return {
+      machineId: r.machineId, name: r.name, tag: r.tag, customerId: r.customerId, owner: r.owner, email: r.email, meterUnit: r.meterUnit, dueAt: r.dueAt.toISOString(), day, days: daysWords(ms, today.ms), over: ms < today.ms, week: mondayOf(ms),
+      cause: causeWords(first!, name, engine?.interval ?? { use: null, months: null }, r.meterUnit), when: whenWords(first!, r.firstMeter, r.meterUnit), why: whyWords({ first: first!, all: r.reasons }, name),
+      reason: first!, openJobId: r.openJobId, toldAt: r.toldAt?.toISOString() ?? null,
+    }
+  })
+}
+
+/** Machines that are over or fall due within some weeks, soonest first. */
+export async function dueList(db: Db, shopId: number, weeks: number, now: Date): Promise<DueResponse> {
+  const { timeZone } = await shopById(db, shopId)
+  const until = new Date(now.getTime() + weeks * 7 * DAY_MS)
+  const rows = await dueUntil(db, shopId, until, MOST + 1)
+  const working = (await staleMachines(db, 1)).some(m => m.shopId === shopId)
+  return { items: await itemsOf(db, shopId, rows.slice(0, MOST), timeZone, now), today: dayIn(timeZone, now).day, until: dayIn(timeZone, until).day, more: rows.length > MOST, working }
+}
+
+/** What to tell an owner of those of their machines that are due within some weeks. */
+export async function draftReminder(db: Db, shopId: number, customerId: number, weeks: number, now: Date): Promise<ReminderResponse> {
+  const customer = await customerById(db, shopId, customerId)
+  if (!customer) throw notFound('owner')
+  const { name: shop } = await shopById(db, shopId)
+  const items = (await dueList(db, shopId, weeks, now)).items.filter(i => i.customerId === customerId)
+  if (items.length === 0) throw new Problem(409, `Nothing of ${customer.name} is due in that time.`)
+  const { subject, text } = reminderText({ owner: customer.name, shop, lines: items.map(i => ({ machine: i.name, tag: i.tag, when: `Due ${i.when}${i.over ? `, ${i.days}` : ''}`, why: i.why })) })
+  return { customerId, owner: customer.name, email: customer.email, subject, text, machineIds: items.map(i => i.machineId) }
+}
+
+/** Writes down that an owner was told, and sends it where it is to be sent. */
+export async function tellOwner(pool: Pool, person: SignedIn, { customerId, machineIds, how, text, subject }: ReminderRequest, now: Date): Promise<{ id: number, file: string | null }> {
+  const customer = await customerById(pool, person.shopId, customerId)
+  if (!customer) throw notFound('owner')
+  if (how === 'sent' && !customer.email) throw new Problem(422, `No e-mail address of ${customer.name} is on record. Give one, or copy or print the text.`, { fields: [{ field: 'email', message: 'Give an address first.' }] })
+  const { name: shop } = await shopById(pool, person.shopId)
+  const file = how === 'sent' ? await sendLetter({ from: shop, to: { name: customer.name, address: customer.email }, subject, text, at: now }) : null
+  return { id: await insertReminder(pool, person.shopId, { customerId, machineIds, how, text, personId: person.id, at: now }), file }
+}

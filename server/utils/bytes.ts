@@ -1,0 +1,43 @@
+import { defineEventHandler, getHeader, type H3Event, setResponseHeader, setResponseStatus } from 'h3'
+import type { SignedIn } from '../services/people'
+import { Problem, toProblem } from './problem'
+import { currentPerson } from './session'
+
+/** The body as bytes, up to a limit: no more of it is taken into memory. */
+export async function readBytes(event: H3Event, most: number, tooMuch: string): Promise<Buffer> {
+  if (Number(getHeader(event, 'content-length') ?? 0) > most) throw new Problem(413, tooMuch)
+  const pieces: Buffer[] = []
+  let length = 0
+  for await (const piece of event.node.req as AsyncIterable<Buffer>) {
+    length += piece.length
+    if (length > most) throw new Problem(413, tooMuch)
+    pieces.push(piece)
+  }
+  return Buffer.concat(pieces)
+}
+
+/** A file that is made whole before it is sent; `name` makes it one to keep. */
+export interface WholeFile { type: string, bytes: Buffer | string, name?: string, keepSeconds?: number }
+
+async function send(event: H3Event, work: () => Promise<WholeFile>): Promise<unknown> {
+  setResponseHeader(event, 'cache-control', 'no-store')
+  try {
+    const { type, bytes, name, keepSeconds } = await work()
+    setResponseHeader(event, 'content-type', type)
+    if (name) setResponseHeader(event, 'content-disposition', `attachment; filename="${name}"`)
+    if (keepSeconds) setResponseHeader(event, 'cache-control', `private, max-age=${keepSeconds}, immutable`)
+    return bytes
+  }
+  catch (error) {
+    const problem = toProblem(error)
+    setResponseStatus(event, problem.status)
+    setResponseHeader(event, 'content-type', 'application/problem+json')
+    return JSON.stringify(problem)
+  }
+}
+
+/** A route of a signed-in person that answers with a file. */
+export const bytesRoute = (work: (given: { event: H3Event, person: SignedIn }) => Promise<WholeFile>) =>
+  defineEventHandler(event => send(event, async () => work({ event, person: await currentPerson(event) })))
+/** A route that answers with a file to whoever knows its secret address. */
+export const openBytesRoute = (work: (given: { event: H3Event }) => Promise<WholeFile>) => defineEventHandler(event => send(event, () => work({ event })))

@@ -57,7 +57,7 @@ export const customerSchema = z.object({ name: text(80, 'the owner’s name'), c
 const owner = z.union([z.object({ id: z.number().int().positive() }), customerSchema], { error: 'Give the owner.' })
 const modelId = z.number({ error: 'Choose the engine model.' }).int().positive()
 export const machineEditSchema = z.object({
-  name: text(80, 'a name for the machine'), tag: text(20, 'a tag').regex(/^[\w .\-]+$/, { error: 'A tag has letters, digits, dot, dash and spaces: it is printed as a code.' }), serial: optional(60), plate: optional(20),
+  name: text(80, 'a name for the machine'), tag: text(20, 'a tag').regex(/^[\w .-]+$/, { error: 'A tag has letters, digits, dot, dash and spaces: it is printed as a code.' }), serial: optional(60), plate: optional(20),
   meterUnit: z.enum(['h', 'km', 'mi'], { error: 'Choose hours, km or miles.' }),
 })
 export const machineSchema = machineEditSchema.extend({ modelId, customer: owner })

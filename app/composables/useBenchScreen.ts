@@ -8,7 +8,7 @@ import { useOutboxStore } from '../stores/outbox'
 import { useSessionStore } from '../stores/session'
 import type { useBench } from './useBench'
 
-export type Panel = { kind: 'keys' | 'blade' | 'more' | 'log' | 'help' | 'evidence' | 'reasons' | 'school' | 'sets' | 'wrench' | 'ways' | 'figure' | 'shim-read' | 'shim-size' | 'newer' } | { kind: 'ask', asks: Field } | { kind: 'undo', event: JobEvent }
+export type Panel = { kind: 'keys' | 'blade' | 'more' | 'log' | 'help' | 'evidence' | 'reasons' | 'school' | 'sets' | 'wrench' | 'ways' | 'photos' | 'figure' | 'shim-read' | 'shim-size' | 'newer' } | { kind: 'ask', asks: Field } | { kind: 'undo', event: JobEvent }
 
 const clashKey = (clash: ClashWords): string => [clash.newestId, clash.newest, ...clash.against.map(f => f.id)].join()
 

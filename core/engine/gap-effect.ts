@@ -16,7 +16,7 @@ function crossing(lift: (deg: number) => number, gapMm: number, from: number, to
   const rises = lift(b) > gapMm
   for (let i = 0; i < 40; i++) {
     const middle = (a + b) / 2
-    if (lift(middle) > gapMm === rises) b = middle
+    if ((lift(middle) > gapMm) === rises) b = middle
     else a = middle
   }
   return (a + b) / 2

@@ -1,22 +1,28 @@
 import type { Pool } from '../database/query'
 import type { Engine } from '../../core/engine'
+import { spanOf } from '../../core/feeler'
 import { VirtualHand, workThrough } from '../../core/practice'
 import { type Happening, type JobEvent, jobTools, type NextThing, viewJob } from '../../core/job'
 import { insertBladeSet } from '../repositories/blade-sets'
 import { jobById } from '../repositories/jobs'
 import { insertCustomer } from '../repositories/customers'
 import { insertMachine } from '../repositories/machines'
+import { insertMeter } from '../repositories/meters'
 import { insertModel } from '../repositories/models'
 import { insertPerson } from '../repositories/people'
 import { approveRevision, insertRevision } from '../repositories/revisions'
 import { setShimCount } from '../repositories/shim-stock'
 import { insertShop, markDemoReady } from '../repositories/shops'
 import { insertAdapter, insertWrench } from '../repositories/torque-tools'
+import { insertPastVisit } from '../repositories/visits'
+import { placeJob } from '../services/board'
 import { postEvent } from '../services/job-log'
 import { openJob } from '../services/jobs'
+import { refreshStale } from '../services/machines/outlooks'
 import { hashPassword } from '../services/passwords'
 import type { SignedIn } from '../services/people'
 import { demoEngine } from './demo-engine'
+import { type DemoPast, PASTS } from './past'
 import { answersTo, SPEC_HISTORY } from './spec-history'
 import { ADAPTERS, BLADE_SETS, CALIBRATION_DAYS, CREW, DEMO_PASSWORD, type End, JOBS, MACHINES, OWNERS, SHIMS, SHOP, WRENCHES } from './story'
 
@@ -38,18 +44,20 @@ const STOPS: Record<Exclude<End, 'closed'>, (next: NextThing) => boolean> = {
   abandoned: next => next.requirement?.id === 'valves',
 }
 const LAST: Partial<Record<End, Happening[]>> = {
-  cooling: [{ type: 'temperature', payload: { celsius: 58 } }],
   held: [{ type: 'finding', payload: { text: 'Cover gasket torn, none in stock', step: 'ready' } }, { type: 'held', payload: { reason: 'Waiting for a cover gasket' } }],
   abandoned: [{ type: 'abandoned', payload: { reason: 'Owner took it back for the weekend' } }],
 }
+const AIR_C = 19
 
-async function workJob(pool: Pool, person: SignedIn, jobId: number, shopId: number, gapMm: Record<string, number>, end: End, startMs: number, lastMs: number): Promise<void> {
-  const { pin } = (await jobById(pool, shopId, jobId))!
+interface Worked { end: End, startMs: number, lastMs: number, gapMm: Record<string, number>, head?: [number, number][] }
+/** Works a job as the Bench says on a virtual engine with these gaps. @returns the gaps as they were left */
+async function workJob(pool: Pool, person: SignedIn, jobId: number, { end, startMs, lastMs, gapMm, head = [] }: Worked): Promise<Record<string, number>> {
+  const { pin } = (await jobById(pool, person.shopId, jobId))!
   const tools = jobTools(pin)
   const log: JobEvent[] = []
   let nowMs = startMs
-  const record = async (happening: Happening) => {
-    nowMs = Math.min(nowMs + MINUTE, lastMs)
+  const record = async (happening: Happening, at = nowMs + MINUTE) => {
+    nowMs = Math.min(at, lastMs)
     const n = log.length + 1
     const { event } = await postEvent(pool, person, jobId, {
       ...happening, id: uuid7(nowMs, jobId * 1000 + n), version: 1, personId: person.id, deviceId: 'demo-tablet', deviceSeq: n, seenSeq: n - 1, at: new Date(nowMs).toISOString(),
@@ -57,8 +65,10 @@ async function workJob(pool: Pool, person: SignedIn, jobId: number, shopId: numb
     log.push(event)
   }
   const hand = new VirtualHand(demoEngine(pin.spec.engine, gapMm))
-  await workThrough(hand, () => viewJob(tools, log, nowMs), record, end === 'closed' ? undefined : STOPS[end])
+  await workThrough(hand, () => viewJob(tools, log, nowMs), happening => record(happening), end === 'closed' ? undefined : STOPS[end])
+  for (const [minutesAgo, celsius] of head) await record({ type: 'temperature', payload: { celsius, airC: AIR_C } }, lastMs - minutesAgo * MINUTE)
   for (const happening of LAST[end] ?? []) await record(happening)
+  return { ...hand.virtual.gapMm }
 }
 
 /** Blade sets, wrenches, adapters, shims. @returns the first blade set, with which the demo's jobs are opened */
@@ -71,20 +81,61 @@ async function fillShelf(pool: Pool, shopId: number, now: Date): Promise<number>
   return sets[0]!
 }
 
+/** Something that is done on a day of the demo's two years. */
+interface Deed { atMs: number, run: () => Promise<void> }
+const DAY = 24 * 60 * MINUTE
+
 /** The revisions of a model, each looked at by the lead but for a draft that waits. */
-async function fillHistory(pool: Pool, shopId: number, modelId: number, model: { engine: Engine }, people: Map<string, SignedIn>, now: Date): Promise<void> {
+function revisionDeeds(pool: Pool, shopId: number, modelId: number, model: { engine: Engine }, people: Map<string, SignedIn>, now: Date): Deed[] {
   const lead = people.get('ines')!
-  const history = SPEC_HISTORY.get(model) ?? [{ daysAgo: 700, by: 'tam', approved: true, reason: 'First entry', engine: model.engine }]
+  const history = SPEC_HISTORY.get(model) ?? [{ daysAgo: 900, by: 'tam', approved: true, reason: 'First entry', engine: model.engine }]
   let basedOn: number | null = null
-  for (const [i, { daysAgo, by, approved, reason, engine }] of history.entries()) {
-    const at = new Date(now.getTime() - daysAgo * 24 * 60 * MINUTE)
-    const id = await insertRevision(pool, shopId, { modelId, revision: i + 1, engine, authorId: people.get(by)!.id, approved: false, reason, basedOn, answered: answersTo(engine), at })
-    if (approved) await approveRevision(pool, shopId, { id, modelId }, lead.id, '', at)
-    basedOn = id
-  }
+  return history.map(({ daysAgo, by, approved, reason, engine }, i): Deed => {
+    const at = new Date(now.getTime() - daysAgo * DAY)
+    return { atMs: at.getTime(), run: async () => {
+      const id = await insertRevision(pool, shopId, { modelId, revision: i + 1, engine, authorId: people.get(by)!.id, approved: false, reason, basedOn, answered: answersTo(engine), at })
+      if (approved) await approveRevision(pool, shopId, { id, modelId }, lead.id, '', at)
+      basedOn = id
+    } }
+  })
 }
 
-/** Loads the invented shop: crew, owners, machines, a year-old visit for most, and jobs in every state today. */
+/** A reading on paper: between the blade that went and the next. */
+const PAPER_STEP_MM = 0.02
+const onPaper = (mm: number) => ({ loMm: Math.floor(mm / PAPER_STEP_MM) * PAPER_STEP_MM, hiMm: (Math.floor(mm / PAPER_STEP_MM) + 1) * PAPER_STEP_MM })
+
+interface DemoMachine { id: number, engine: Engine }
+/** The visits of one machine, one after the other: its valves go on from how the last one left them. */
+function pastDeeds(pool: Pool, { firstMm, perThousandMm, visits }: DemoPast, { id, engine }: DemoMachine, people: Map<string, SignedIn>, bladeSetId: number, now: Date): Deed[] {
+  const of = (figures: Record<string, number>, v: Engine['valves'][number]) => figures[v.id] ?? figures[v.role] ?? 0
+  let gapMm = Object.fromEntries(engine.valves.map(v => [v.id, of(firstMm, v)]))
+  let meterBefore = visits[0]!.meter
+  return visits.map((visit): Deed => {
+    const at = new Date(now.getTime() - visit.daysAgo * DAY)
+    return { atMs: at.getTime(), run: async () => {
+      const person = people.get(visit.by)!
+      const used = (visit.meter - meterBefore) / 1000
+      meterBefore = visit.meter
+      gapMm = Object.fromEntries(engine.valves.map(v => [v.id, Math.max(0.01, gapMm[v.id]! + of(perThousandMm, v) * used + of(visit.jumpMm ?? {}, v))]))
+      if (visit.paper) {
+        const valves = Object.fromEntries(engine.valves.map((v) => {
+          const { minMm, maxMm } = spanOf(engine.clearance[v.role])
+          const found = gapMm[v.id]!
+          const touched = found < minMm || found > maxMm + PAPER_STEP_MM
+          gapMm[v.id] = touched ? (minMm + maxMm) / 2 : found
+          return [v.id, { foundMm: onPaper(found), leftMm: onPaper(gapMm[v.id]!), touched }]
+        }))
+        const sourceId = await insertPastVisit(pool, person.shopId, { machineId: id, at, valves, words: '', personId: person.id })
+        await insertMeter(pool, person.shopId, { machineId: id, source: 'past visit', sourceId, at, meter: visit.meter, replaced: false })
+        return
+      }
+      const { id: jobId } = await openJob(pool, person, { machineId: id, bladeSetId, meter: visit.meter, meterReplaced: false, complaint: visit.complaint ?? 'due' }, at)
+      gapMm = await workJob(pool, person, jobId, { gapMm, end: 'closed', startMs: at.getTime(), lastMs: at.getTime() + DAY })
+    } }
+  })
+}
+
+/** Loads the invented shop: crew, owners, machines with two years behind them, and jobs in every state today. */
 export async function loadDemo(pool: Pool, now: Date): Promise<void> {
   const shopId = await insertShop(pool, SHOP)
   const passwordHash = await hashPassword(DEMO_PASSWORD)
@@ -92,22 +143,32 @@ export async function loadDemo(pool: Pool, now: Date): Promise<void> {
   for (const person of CREW) people.set(person.signIn, { id: await insertPerson(pool, shopId, { ...person, passwordHash }), shopId, name: person.name, role: person.role })
   const bladeSetId = await fillShelf(pool, shopId, now)
   const owners: number[] = []
-  for (const name of OWNERS) owners.push(await insertCustomer(pool, shopId, { name, contact: '' }))
+  for (const owner of OWNERS) owners.push(await insertCustomer(pool, shopId, owner))
+  const deeds: Deed[] = []
   const modelIds = new Map<object, number>()
-  const machineIds = new Map<string, number>()
+  const machines = new Map<string, DemoMachine>()
   for (const { key, owner, model, ...machine } of MACHINES) {
     if (!modelIds.has(model)) {
       const modelId = await insertModel(pool, shopId, model)
-      await fillHistory(pool, shopId, modelId, model, people, now)
+      deeds.push(...revisionDeeds(pool, shopId, modelId, model, people, now))
       modelIds.set(model, modelId)
     }
-    machineIds.set(key, await insertMachine(pool, shopId, { ...machine, customerId: owners[owner]!, modelId: modelIds.get(model)!, serial: '' }))
+    const past = PASTS.find(p => p.machine === key)
+    const at = new Date(now.getTime() - ((past?.visits[0]?.daysAgo ?? 20) + 1) * DAY)
+    machines.set(key, { id: await insertMachine(pool, shopId, { serial: '', ...machine, customerId: owners[owner]!, modelId: modelIds.get(model)!, at }), engine: model.engine })
+    if (past) deeds.push(...pastDeeds(pool, past, machines.get(key)!, people, bladeSetId, now))
   }
   for (const job of JOBS) {
     const startMs = now.getTime() - job.hoursAgo * 60 * MINUTE
     const person = people.get(job.by)!
-    const { id } = await openJob(pool, person, { machineId: machineIds.get(job.machine)!, bladeSetId, meter: job.meter, meterReplaced: false, complaint: job.complaint }, new Date(startMs))
-    await workJob(pool, person, id, shopId, job.gapMm, job.end, startMs, now.getTime())
+    deeds.push({ atMs: startMs, run: async () => {
+      const { id } = await openJob(pool, person, { machineId: machines.get(job.machine)!.id, bladeSetId, meter: job.meter, meterReplaced: false, complaint: job.complaint, tasks: job.tasks ?? [] }, new Date(startMs))
+      await workJob(pool, person, id, { ...job, startMs, lastMs: now.getTime() })
+      const whose = job.assigned === undefined ? job.by : job.assigned
+      if (job.end !== 'closed' && job.end !== 'abandoned' && whose) await placeJob(pool, person, id, { personId: people.get(whose)!.id, beforeJobId: null })
+    } })
   }
+  for (const deed of deeds.sort((a, b) => a.atMs - b.atMs)) await deed.run()
+  await refreshStale(pool)
   await markDemoReady(pool, shopId)
 }

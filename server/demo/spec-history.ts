@@ -12,8 +12,8 @@ const duet = DUET.engine
 export const SPEC_HISTORY = new Map<object, DemoRevision[]>([
   [DUET, [
     { daysAgo: 1790, by: 'tam', approved: true, reason: 'First entry', engine: { ...duet, source: 'Vossel workshop manual D390, 1st printing, p. 2-11', sourceDate: '2021-02-18', clearance: { ...duet.clearance, exhaust: limits(0.06, 0.10, '0.06–0.10') }, torques: { ...duet.torques, plugNm: 15 } } },
-    { daysAgo: 1310, by: 'jory', approved: true, reason: 'Bulletin raises the exhaust', engine: { ...duet, source: 'Vossel bulletin D-12', sourceDate: '2023-03-30', torques: { ...duet.torques, plugNm: 15 } } },
-    { daysAgo: 800, by: 'tam', approved: true, reason: 'Second printing: plug torque', engine: { ...duet, alsoPrinted: { intake: null, exhaust: limits(0.1016, 0.1524, '.004–.006', 'in') } } },
+    { daysAgo: 470, by: 'jory', approved: true, reason: 'Bulletin raises the exhaust', engine: { ...duet, source: 'Vossel bulletin D-12', sourceDate: '2023-03-30', torques: { ...duet.torques, plugNm: 15 } } },
+    { daysAgo: 390, by: 'tam', approved: true, reason: 'Second printing: plug torque', engine: { ...duet, alsoPrinted: { intake: null, exhaust: limits(0.1016, 0.1524, '.004–.006', 'in') } } },
   ]],
   [HEDGEROW, [
     { daysAgo: 900, by: 'tam', approved: true, reason: 'First entry', engine: HEDGEROW.engine },

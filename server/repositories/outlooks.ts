@@ -16,7 +16,7 @@ export async function storeOutlooks(db: Db, shopId: number, rows: readonly Store
   if (rows.length === 0) return
   await change(db, `DELETE FROM valve_drifts WHERE shop_id = ? AND machine_id IN (${marks(rows.length, '?')})`, [shopId, ...rows.map(r => r.machineId)])
   const drifts = rows.flatMap(r => r.drifts.map(d => [shopId, r.machineId, d.valveId, r.modelId, d.perUse, d.sigma]))
-  if (drifts.length) await change(db, `INSERT INTO valve_drifts (shop_id, machine_id, valve_id, model_id, per_use, sigma) VALUES ${marks(drifts.length, '(?, ?, ?, ?, ?, ?)')}`, drifts.flat())
+  if (drifts.length) await change(db, `REPLACE INTO valve_drifts (shop_id, machine_id, valve_id, model_id, per_use, sigma) VALUES ${marks(drifts.length, '(?, ?, ?, ?, ?, ?)')}`, drifts.flat())
   await change(db, `REPLACE INTO machine_due (shop_id, machine_id, due_at, reasons, first_meter, use_per_day, stale) VALUES ${marks(rows.length, '(?, ?, ?, ?, ?, ?, FALSE)')}`,
     rows.flatMap(r => [shopId, r.machineId, r.dueAt, JSON.stringify(r.reasons), r.firstMeter, r.usePerDay]))
 }
@@ -29,7 +29,9 @@ export const markFamilyStale = (db: Db, shopId: number, modelId: number, butMach
 export const staleMachines = async (db: Db, most: number): Promise<{ id: number, shopId: number, modelId: number }[]> => {
   const never = await many<{ id: number, shopId: number, modelId: number }>(db, `
     SELECT m.id, m.shop_id AS shopId, m.model_id AS modelId FROM machines m LEFT JOIN machine_due d ON d.shop_id = m.shop_id AND d.machine_id = m.id WHERE d.machine_id IS NULL ORDER BY m.shop_id, m.model_id LIMIT ${most}`)
-  return never.length ? never : many(db, `
+  return never.length
+    ? never
+    : many(db, `
     SELECT m.id, m.shop_id AS shopId, m.model_id AS modelId FROM machine_due d JOIN machines m ON m.shop_id = d.shop_id AND m.id = d.machine_id WHERE d.stale ORDER BY m.shop_id, m.model_id LIMIT ${most}`)
 }
 

@@ -24,7 +24,7 @@ export const updateShopWays = (db: Db, shopId: number, ways: Pick<ShopRow, 'favo
 export const halfLoadedDemo = (db: Db): Promise<{ id: number } | null> => maybeOne(db, 'SELECT id FROM shops WHERE demo = \'loading\' LIMIT 1')
 export const markDemoReady = (db: Db, shopId: number) => change(db, 'UPDATE shops SET demo = \'ready\' WHERE id = ?', [shopId])
 
-const TABLES = ['sheets', 'readings', 'events', 'jobs', 'machines', 'spec_revisions', 'engine_models', 'customers', 'blade_sets', 'wrenches', 'adapters', 'shim_stock', 'people']
+const TABLES = ['sheets', 'readings', 'events', 'job_tasks', 'photos', 'jobs', 'meter_readings', 'machine_records', 'past_visits', 'machine_due', 'valve_drifts', 'reminders', 'calendar_addresses', 'machines', 'spec_revisions', 'engine_models', 'customers', 'blade_sets', 'wrenches', 'adapters', 'shim_stock', 'people']
 /** Removes a demo shop with all that is its own; a real shop is never removed by this. */
 export const removeHalfLoadedDemo = async (db: Db, shopId: number): Promise<void> => {
   for (const table of TABLES) await change(db, `DELETE FROM ${table} WHERE shop_id = ?`, [shopId])

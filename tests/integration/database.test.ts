@@ -19,7 +19,7 @@ import type { SignedIn } from '../../server/services/people'
 import { searchModels } from '../../server/services/spec-book'
 import { rebuildReadings } from '../../server/services/rebuild'
 import { bayOf, startOfDay } from '../../server/services/bay'
-import { listen } from '../../server/services/live'
+import { listen, type News } from '../../server/services/live'
 import { loadDemo } from '../../server/demo'
 import { v7 as uuidv7 } from 'uuid'
 import { plainBlade } from '../../core/feeler'
@@ -162,6 +162,10 @@ describe('data of an earlier version', () => {
   }
   /** What the last two migrations made, taken away again. */
   const UNDO = [
+    'DROP TABLE calendar_addresses, reminders, machine_due, valve_drifts, photos, past_visits, machine_records, meter_readings, job_tasks',
+    'ALTER TABLE shops DROP COLUMN board_version, DROP COLUMN air_c',
+    'ALTER TABLE jobs DROP FOREIGN KEY jobs_assigned, DROP KEY jobs_assigned, DROP COLUMN assigned_to, DROP COLUMN board_place',
+    'ALTER TABLE machines DROP COLUMN plate, DROP KEY machines_name', 'ALTER TABLE customers DROP COLUMN email, DROP KEY customers_name',
     'DROP TABLE practice_runs',
     'DROP TABLE api_tokens, spec_import_headings, spec_import_rows, spec_import_chunks, spec_imports, gram_counts, model_grams',
     'ALTER TABLE spec_revisions DROP FOREIGN KEY spec_revisions_sender, DROP COLUMN reason, DROP COLUMN based_on, DROP COLUMN answered, DROP COLUMN approval_reason, DROP COLUMN sent_back_by, DROP COLUMN sent_back_at, DROP COLUMN sent_back_reason',
@@ -177,7 +181,7 @@ describe('data of an earlier version', () => {
     const readings = await many<{ id: string }>(pool, 'SELECT valve_id AS id FROM readings WHERE shop_id = ?', [person.shopId])
     for (const undo of UNDO) await connection.query(undo)
     await connection.end()
-    expect(await migrate(migrationSettings(), process.cwd())).toEqual(['shelf-and-locks', 'spec-book', 'practice'])
+    expect(await migrate(migrationSettings(), process.cwd())).toEqual(['shelf-and-locks', 'spec-book', 'practice', 'memory'])
     await indexOlderModels(pool)
     expect((await searchModels(pool, person.shopId, { q: 'test m', limit: 5 })).rows).toMatchObject([{ maker: 'Test', model: 'M', key: 'test-m', status: 'approved', revision: 1 }])
     expect((await bladeSetsOfShop(pool, person.shopId))[0]!.blades).toEqual([0.05, 0.08, 0.1, 0.12, 0.15].map(plainBlade))
@@ -224,12 +228,12 @@ describe('opening a job', () => {
 describe('live', () => {
   it('tells every listener of the shop, and no other, that a job moved on', async () => {
     const [ours, theirs] = [await makeShop(), await makeShop()]
-    const heard: { jobId: number, seq: number }[] = []
+    const heard: News[] = []
     const elsewhere: unknown[] = []
     const stops = [listen(pool, ours.person.shopId, c => heard.push(c)), listen(pool, theirs.person.shopId, c => elsewhere.push(c))]
     await new Promise(resolve => setTimeout(resolve, 300))
     await say(ours.person, ours.jobId, trial(0.1, 'drag'))
-    await expect.poll(() => heard, { timeout: 4000 }).toEqual([{ jobId: ours.jobId, seq: 1 }])
+    await expect.poll(() => heard.filter(n => 'jobId' in n), { timeout: 4000 }).toEqual([{ jobId: ours.jobId, seq: 1 }])
     expect(elsewhere).toEqual([])
     stops.forEach(stop => stop())
   })

@@ -12,7 +12,7 @@ import ThermometerPart from './ThermometerPart.vue'
 /** What a field can ask for; a choice among ways, or going back, is no field. */
 export type Field = Exclude<Asks, 'school' | 'back' | 'figure' | 'shim-read' | 'shim-size'> | 'hold' | 'abandon' | 'replaced' | 'estimate'
 /** One field in place of the keys, for an answer that needs a figure or words. */
-const props = defineProps<{ asks: Field, step: Step, gate: { id: string, missing: string } | null, valveId?: string | null, unit?: 'mm' | 'thou' }>()
+const props = defineProps<{ asks: Field, step: Step, gate: { id: string, missing: string } | null, valveId?: string | null, unit?: 'mm' | 'thou', standIn?: boolean }>()
 const emit = defineEmits<{ done: [happening: Happening], back: [] }>()
 
 const TITLES: Record<typeof props.asks, string> = {
@@ -73,7 +73,7 @@ function submit(): void {
     <p v-if="asks === 'reason' && gate" class="note">{{ gate.missing }} The sheet shows the reason.</p>
     <Textarea v-if="long" id="ask-field" v-model="text" rows="3" auto-resize :invalid="!!wrong" :aria-describedby="wrong ? 'ask-wrong' : undefined" />
     <InputText v-else id="ask-field" v-model="text" :placeholder="HINTS[asks]" :invalid="!!wrong" autocomplete="off" :aria-describedby="wrong ? 'ask-wrong' : undefined" />
-    <ThermometerPart v-if="asks === 'temperature'" v-model:air="air" @read="text = String($event)" />
+    <ThermometerPart v-if="asks === 'temperature'" v-model:air="air" :stand-in="standIn ?? false" @read="text = String($event)" />
     <p v-if="wrong" id="ask-wrong" class="wrong" role="alert">{{ wrong }}</p>
     <div class="actions">
       <Button type="submit" label="Record" />

@@ -2,7 +2,7 @@
 import { computed } from 'vue'
 import { eventWords, type JobEvent, type JobView } from '~~/core/job'
 
-export type MoreChoice = 'finding' | 'note' | 'replaced' | 'item-in' | 'item-off' | 'hold' | 'abandon' | 'log' | 'blade' | 'evidence' | 'reasons' | 'school' | 'sets' | 'wrench' | 'ways' | 'estimate' | `set:${string}`
+export type MoreChoice = 'finding' | 'note' | 'replaced' | 'item-in' | 'item-off' | 'hold' | 'abandon' | 'log' | 'blade' | 'evidence' | 'reasons' | 'school' | 'sets' | 'wrench' | 'ways' | 'estimate' | 'photos' | `set:${string}`
 /** What stands in the keys' place when asked for: more actions, the answers so far, or help. */
 const props = defineProps<{ kind: 'more' | 'log' | 'help', view: JobView, log: JobEvent[], settable: { valveId: string, name: string }[], shortcutsOn: boolean, tryingBlade: boolean }>()
 defineEmits<{ back: [], choose: [choice: MoreChoice], retract: [event: JobEvent], shortcuts: [] }>()
@@ -21,6 +21,7 @@ const KEYS = [['1–4', 'the answer keys'], ['← →', 'another blade'], ['S', 
       <button type="button" class="quiet" @click="$emit('choose', 'school')">Find the stops another way</button>
       <button type="button" class="quiet" @click="$emit('choose', 'finding')">Write down a finding</button>
       <button type="button" class="quiet" @click="$emit('choose', 'note')">Add a note</button>
+      <button type="button" class="quiet" @click="$emit('choose', 'photos')">Photos, the machine’s page</button>
       <button type="button" class="quiet" @click="$emit('choose', 'replaced')">Something was replaced</button>
       <button type="button" class="quiet" @click="$emit('choose', 'item-in')">Something went in</button>
       <button type="button" class="quiet" @click="$emit('choose', 'item-off')">Something came off</button>

@@ -2,12 +2,11 @@
 import InputText from 'primevue/inputtext'
 import { ref } from 'vue'
 import { hasSerial, type LinePort, openSerial, openStandIn, readThermometer } from '../../devices/thermometer'
-import { useSessionStore } from '../../stores/session'
 
 /** The air about the engine, and the temperature by a thermometer on a line instead of by hand. */
+defineProps<{ standIn: boolean }>()
 const air = defineModel<string>('air', { required: true })
 const emit = defineEmits<{ read: [headC: number] }>()
-const session = useSessionStore()
 const state = ref('')
 const busy = ref(false)
 async function read(open: () => Promise<LinePort> | LinePort): Promise<void> {
@@ -28,7 +27,7 @@ async function read(open: () => Promise<LinePort> | LinePort): Promise<void> {
   <div class="part">
     <label for="ask-air">Air about it, °C</label>
     <InputText id="ask-air" v-model="air" placeholder="20 where nobody says" inputmode="decimal" autocomplete="off" />
-    <p class="doors"><button v-if="hasSerial()" type="button" class="quiet" :disabled="busy" @click="read(openSerial)">From the thermometer</button><button v-if="session.shop?.isDemo" type="button" class="quiet" :disabled="busy" @click="read(() => openStandIn(() => Date.now()))">From the stand-in</button></p>
+    <p class="doors"><button v-if="hasSerial()" type="button" class="quiet" :disabled="busy" @click="read(openSerial)">From the thermometer</button><button v-if="standIn" type="button" class="quiet" :disabled="busy" @click="read(() => openStandIn(() => Date.now()))">From the stand-in</button></p>
     <p v-if="state" class="note" role="status">{{ state }}</p>
   </div>
 </template>

@@ -15,7 +15,7 @@ import { meterOf } from './meter-field'
 import PastVisitForm from './PastVisitForm.vue'
 
 /** What may be put right or told of a machine outside a job, one thing at a time. */
-const props = defineProps<{ seen: MachineResponse }>()
+const props = defineProps<{ seen: MachineResponse, unit: 'mm' | 'thou' }>()
 const emit = defineEmits<{ done: [], changed: [intoId?: number] }>()
 const form = useForm()
 type What = 'edit' | 'owner' | 'meter' | 'visit' | 'engine' | 'double'
@@ -55,7 +55,7 @@ async function submit(): Promise<void> {
   <div class="actions-panel">
     <header><h2>Put right</h2><button type="button" class="quiet" @click="emit('done')">Close</button></header>
     <ChoiceField v-model="what" label="What" :options="WHATS" />
-    <PastVisitForm v-if="what === 'visit'" :seen="seen" @changed="emit('changed')" />
+    <PastVisitForm v-if="what === 'visit'" :seen="seen" :unit="unit" @changed="emit('changed')" />
     <form v-else class="one" @submit.prevent="submit">
       <template v-if="what === 'edit'">
         <TextField v-model="edit.name" label="Name" :wrong="form.wrong('name')" /><TextField v-model="edit.tag" label="Tag" :wrong="form.wrong('tag')" /><TextField v-model="edit.plate" label="Plate" :wrong="form.wrong('plate')" /><TextField v-model="edit.serial" label="Serial number" :wrong="form.wrong('serial')" />

@@ -6,14 +6,12 @@ import { parseLength } from '~~/core/units'
 import type { MachineResponse } from '~~/shared/machines'
 import TextField from '../forms/TextField.vue'
 import { useForm } from '../../composables/useForm'
-import { useSessionStore } from '../../stores/session'
 import { api } from '../../utils/api'
 import { meterOf } from './meter-field'
 
 /** A visit that stands on paper: the day, the meter, and of each valve what was found and left, as far as the paper says. */
-const props = defineProps<{ seen: MachineResponse }>()
+const props = defineProps<{ seen: MachineResponse, unit: 'mm' | 'thou' }>()
 const emit = defineEmits<{ changed: [] }>()
-const session = useSessionStore()
 const form = useForm()
 const given = reactive({ on: '', meter: '', replaced: false, words: '' })
 const valves = reactive(Object.fromEntries(props.seen.valves.map(v => [v.valveId, { found: '', left: '', wrong: '' }])))
@@ -23,9 +21,8 @@ const kept = ref('')
 const HALF_MM = 0.0127
 function intervalOf(typed: string): { loMm: number, hiMm: number } | null {
   if (typed.trim() === '') return null
-  const unit = session.shop?.unit ?? 'mm'
   const parts = typed.split(/\s*[–—]\s*|\s+-\s+|(?<=\d)-(?=\d)/)
-  const [lo, hi] = parts.map(p => parseLength(p, unit).mm)
+  const [lo, hi] = parts.map(p => parseLength(p, props.unit).mm)
   if (parts.length > 2 || lo === undefined) throw new Error('Give one figure, or two with a dash between.')
   return hi === undefined ? { loMm: Math.max(0, lo - HALF_MM), hiMm: lo + HALF_MM } : { loMm: lo, hiMm: hi }
 }

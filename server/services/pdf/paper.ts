@@ -43,11 +43,13 @@ export class PdfPaper {
     this.doc.moveTo(this.left, this.doc.y).lineTo(this.left + this.width, this.doc.y).lineWidth(weight).strokeColor(INK).stroke()
     this.space(3)
   }
+
   heading(text: string, points = 11): void {
     this.room(this.size(points) * 3)
     this.font('bold', points).text(text, this.left, this.doc.y, { width: this.width })
     this.space(1.5)
   }
+
   paragraph(text: string, { points = 9, grey = false, bold = false } = {}): void {
     const height = this.font(bold ? 'bold' : 'plain', points, grey ? 'grey' : 'ink').heightOfString(text, { width: this.width })
     this.room(height)
@@ -74,6 +76,7 @@ export class PdfPaper {
     this.doc.moveTo(this.left, this.doc.y).lineTo(this.left + this.width, this.doc.y).lineWidth(0.3).strokeColor('#BBBBBB').stroke()
     this.space(1.5)
   }
+
   table(columns: readonly Column[], rows: readonly (readonly Cell[])[]): void {
     if (columns.some(c => c.title)) this.row(columns, columns.map(c => c.title), false, true)
     for (const cells of rows) this.row(columns, cells, false, false)

@@ -25,6 +25,7 @@ import ValveStrip from '../../../components/bench/ValveStrip.vue'
 import ValveTabs from '../../../components/bench/ValveTabs.vue'
 import WaysPanel from '../../../components/bench/WaysPanel.vue'
 import WrenchPanel from '../../../components/bench/WrenchPanel.vue'
+import PhotoStrip from '../../../components/machine/PhotoStrip.vue'
 import { useBench } from '../../../composables/useBench'
 import { useBenchScreen } from '../../../composables/useBenchScreen'
 import { useFrameBehind } from '../../../composables/useFrameBehind'
@@ -60,7 +61,7 @@ const unplaced = computed(() => view.value?.state.unplaced ?? [])
 useHead({ title: () => view.value ? `${view.value.pin.machine.name}, Wembric` : 'Bench, Wembric' })
 
 function choose(choice: MoreChoice): void {
-  if (choice === 'log' || choice === 'blade' || choice === 'evidence' || choice === 'reasons' || choice === 'school' || choice === 'sets' || choice === 'wrench' || choice === 'ways') panel.value = { kind: choice }
+  if (choice === 'log' || choice === 'blade' || choice === 'evidence' || choice === 'reasons' || choice === 'school' || choice === 'sets' || choice === 'wrench' || choice === 'ways' || choice === 'photos') panel.value = { kind: choice }
   else if (choice.startsWith('set:')) void screen.record({ type: 'set-chosen', payload: { valveId: choice.slice(4) } })
   else panel.value = { kind: 'ask', asks: choice as 'finding' }
 }
@@ -116,7 +117,7 @@ const stopWords = computed(() => {
           <p v-if="next.doubted.length" class="doubted">Take back:<button v-for="d in next.doubted" :key="d.eventId" type="button" class="quiet" @click="screen.retractId(d.eventId)">{{ d.words }}</button></p>
         </AnswerPanel>
       </template>
-      <AskForm v-else-if="panel.kind === 'ask'" :key="panel.asks" :asks="panel.asks" :step="step" :gate="gate" :valve-id="screen.activeValve.value" :unit="view.pin.unit" @done="screen.record($event)" @back="back" />
+      <AskForm v-else-if="panel.kind === 'ask'" :key="panel.asks" :asks="panel.asks" :step="step" :gate="gate" :valve-id="screen.activeValve.value" :unit="view.pin.unit" :stand-in="session.shop?.isDemo ?? false" @done="screen.record($event)" @back="back" />
       <BladeAsk v-else-if="panel.kind === 'blade'" :set="setInHand(view)" @done="chooseBlades" @back="back" />
       <SetsPanel v-else-if="panel.kind === 'sets'" :view="view" @choose="screen.record({ type: 'blades-taken', payload: { set: $event } })" @back="back" />
       <WrenchPanel v-else-if="panel.kind === 'wrench'" :view="view" @record="screen.record($event)" @back="back" />
@@ -124,6 +125,7 @@ const stopWords = computed(() => {
       <NewerSpecPanel v-else-if="panel.kind === 'newer' && newer" :view="view" :newer="newer" @record="screen.record($event)" @back="back" />
       <FigurePanel v-else-if="panel.kind === 'figure' && next.stage.kind === 'figures'" :view="view" :role="next.stage.role" :is-lead="session.isLead" @record="screen.record($event)" @back="back" />
       <ShimPanel v-else-if="(panel.kind === 'shim-read' || panel.kind === 'shim-size') && next.stage.kind === 'shims'" :view="view" :valve-id="next.stage.valveId" :kind="panel.kind" @record="screen.record($event)" @back="back" />
+      <div v-else-if="panel.kind === 'photos'" class="side photos"><h2>Photos of this job <button type="button" class="quiet" @click="back">Back <kbd>Esc</kbd></button></h2><PhotoStrip :machine-id="view.pin.machine.id" :job-id="jobId" /><NuxtLink class="quiet" :to="`/machines/${view.pin.machine.id}`">The machine’s page</NuxtLink></div>
       <UndoPanel v-else-if="panel.kind === 'undo'" :event="panel.event" :pin="view.pin" @retract="(e, how) => screen.retract(e, how)" @back="back" />
       <EvidencePanel v-else-if="panel.kind === 'evidence'" :view="view" @record="screen.record($event)" @back="back" />
       <ReasonsPanel v-else-if="panel.kind === 'reasons'" :view="view" :without="screen.without.value" @see="screen.without.value = $event" @retract="screen.retractId($event)" @back="back" />
@@ -155,6 +157,7 @@ const stopWords = computed(() => {
 .foot { grid-row: 5; align-self: end; border-top: 1px solid var(--line); margin-top: 10px; padding-top: 12px; display: grid; grid-template-columns: minmax(0, 1fr) auto auto; gap: 10px; align-items: center; }
 .foot p { font-size: 15.5px; line-height: 1.25; color: var(--ink2); overflow: hidden; display: -webkit-box; -webkit-line-clamp: 2; line-clamp: 2; -webkit-box-orient: vertical; } .foot b { color: var(--ink); }
 .why { font-size: 17px; line-height: 22px; color: var(--ink2); margin-top: 8px; } .doubted { display: flex; flex-wrap: wrap; gap: 6px; align-items: center; margin-top: 6px; font: 600 15px/1 var(--figures); }
+.photos { grid-row: 2 / 6; display: grid; gap: 14px; align-content: start; justify-items: start; } .photos h2 { font-size: 26px; display: flex; justify-content: space-between; align-items: center; justify-self: stretch; }
 .phone-caution, .tabs { display: none !important; }
 .waiting { padding: 80px 40px; display: grid; gap: 14px; justify-items: start; max-width: 640px; }
 @media (max-width: 1100px) { .bench { grid-template-columns: 150px minmax(0, 1fr) 340px; } .panel { padding-inline: 16px; } .foot.finding .quiet { padding: 0 4px; font-size: 14px; } .foot.finding kbd { display: none; } }

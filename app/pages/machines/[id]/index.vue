@@ -15,9 +15,11 @@ import ValveChart from '../../../components/machine/ValveChart.vue'
 import VisitLog from '../../../components/machine/VisitLog.vue'
 import { tagAddress, tagLines } from '../../../components/machine/tag-words'
 import { useForm } from '../../../composables/useForm'
+import { useSessionStore } from '../../../stores/session'
 import { api } from '../../../utils/api'
 
 const id = Number(useRoute().params.id)
+const session = useSessionStore()
 const form = useForm()
 const seen = ref<MachineResponse | null>(null)
 const load = async () => { seen.value = await form.send(() => api.get<MachineResponse>(`/api/machines/${id}`)) ?? seen.value }
@@ -58,7 +60,7 @@ const about = computed(() => {
     <ReminderPanel v-if="panel?.kind === 'tell'" :customer-id="seen.customer.id" :weeks="60" @done="panel = null" />
     <aside v-else :aria-label="panel ? 'More' : 'Next due'">
       <LiftCurve v-if="liftOf" :engine="seen.engine" :valve="liftOf" @done="panel = null" />
-      <MachineActions v-else-if="panel?.kind === 'actions'" :seen="seen" @done="panel = null" @changed="changed" />
+      <MachineActions v-else-if="panel?.kind === 'actions'" :seen="seen" :unit="session.shop?.unit ?? 'mm'" @done="panel = null" @changed="changed" />
       <template v-else-if="panel?.kind === 'photos'"><header><h2>Photos</h2><button type="button" class="quiet" @click="panel = null">Close</button></header><PhotoStrip :machine-id="id" /></template>
       <template v-else>
         <p class="label">Next due</p><h2 data-testid="due">{{ when }}</h2><p class="why">{{ whyWords(due, name) }}</p>

@@ -16,7 +16,7 @@ const told = ref<{ customerId: number } | null>(null)
 const load = async () => { due.value = await form.send(() => api.get<DueResponse>(`/api/due?weeks=${weeks.value ?? 8}`)) ?? due.value }
 onMounted(load)
 watch(weeks, load)
-const day = (iso: string) => new Date(iso).toLocaleDateString('en-GB', { weekday: 'short', day: 'numeric', month: 'short', timeZone: 'UTC' })
+const day = (iso: string) => new Date(iso).toLocaleDateString('en-GB', { weekday: 'short', day: 'numeric', month: 'short', ...iso.slice(0, 4) === due.value?.today.slice(0, 4) ? {} : { year: 'numeric' }, timeZone: 'UTC' })
 const date = (iso: string) => new Date(iso).toLocaleDateString('en-GB', { day: 'numeric', month: 'long', timeZone: 'UTC' })
 interface Week { key: string, name: string, items: DueItem[] }
 /** What is over first, then week by week. */

@@ -100,6 +100,7 @@ h2 { font-size: 18px; display: flex; justify-content: space-between; padding-bot
 .empty { border-top: 3px solid var(--line); padding-top: 12px; font-size: 15.5px; color: var(--ink3); }
 .first { padding: 40px 20px; display: grid; gap: 14px; max-width: 62ch; align-content: start; } .said { margin: 12px 20px; }
 :deep(.sortable-ghost) { opacity: .35; } :deep(.sortable-drag), :deep(.sortable-fallback) { background: var(--sheet); outline: 2px solid var(--ink); padding-inline: 10px; }
+@media (min-width: 901px) and (min-height: 700px) { .bay { height: calc(100dvh - 57px); min-height: 0; grid-template-rows: 84px auto minmax(0, 1fr) auto; } .columns { min-height: 0; } section { overflow-y: auto; scrollbar-width: thin; } }
 @media (max-width: 1100px) { .find { display: none; } }
 @media (max-width: 900px) { .columns { grid-template-columns: 1fr; } section { border-right: 0; } .day h1 { font-size: 26px; white-space: normal; } .empty { padding-bottom: 16px; } .day { gap: 8px; } .day p { display: none; } .by .quiet { padding: 0 8px; } }
 </style>

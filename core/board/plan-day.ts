@@ -27,7 +27,7 @@ interface Lane { person: number | null, freeMs: number, n: number }
  */
 export function planDay(works: readonly Work[], people: readonly number[], nowMs: number): Turn[] {
   const left = [...works].sort((a, b) => a.place - b.place || a.earliestMs - b.earliestMs)
-  const lanes: Lane[] = [...people, null].map(person => ({ person, freeMs: nowMs, n: 0 }))
+  const lanes: Lane[] = (people.length ? people : [null]).map(person => ({ person, freeMs: nowMs, n: 0 }))
   const turns: Turn[] = []
   const endOf = new Map<string, number>()
   const known = new Set(works.map(w => w.id))
@@ -42,21 +42,14 @@ export function planDay(works: readonly Work[], people: readonly number[], nowMs
     left.splice(left.indexOf(work), 1)
   }
   const startable = (w: Work, at: number): boolean => { const f = from(w); return f !== null && f <= at }
+  const soonest = (some: readonly Work[]): Work | undefined => some.filter(w => from(w) !== null).sort((a, b) => from(a)! - from(b)!)[0]
   while (left.length) {
-    // nobody's own lane comes last, so that whoever is free may have it first
-    const lane = lanes.filter(l => left.some(w => w.person === l.person)).sort((a, b) => a.freeMs - b.freeMs || Number(a.person === null) - Number(b.person === null))[0]
-    if (!lane) break
+    const may = (l: Lane) => left.filter(w => w.person === l.person || w.person === null || !lanes.some(o => o.person === w.person))
+    const lane = lanes.filter(l => soonest(may(l))).sort((a, b) => a.freeMs - b.freeMs)[0]
+    if (!lane) throw new Error('Work waits for itself.')
     const own = left.filter(w => w.person === lane.person)
-    const now = own.find(w => startable(w, lane.freeMs))
-    if (now) { take(lane, now, false); continue }
-    const spare = lane.person === null ? undefined : left.find(w => w.person === null && startable(w, lane.freeMs))
-    if (spare) { take(lane, spare, true); continue }
-    const soonest = own.filter(w => from(w) !== null).sort((a, b) => from(a)! - from(b)!)[0]
-    if (soonest) { take(lane, soonest, false); continue }
-    // all of this lane's waits for another lane's: that one goes first
-    const blocker = left.filter(w => from(w) !== null).sort((a, b) => from(a)! - from(b)!)[0]
-    if (!blocker) throw new Error('Work waits for itself.')
-    take(lanes.find(l => l.person === blocker.person) ?? lane, blocker, false)
+    const next = own.find(w => startable(w, lane.freeMs)) ?? may(lane).find(w => startable(w, lane.freeMs)) ?? soonest(may(lane))!
+    take(lane, next, next.person !== lane.person)
   }
   return turns
 }

@@ -7,7 +7,7 @@ export interface ThermometerReading { headC: number, airC: number | null }
 const sumOf = (text: string): string => [...text].reduce((sum, c) => sum ^ c.charCodeAt(0), 0).toString(16).toUpperCase().padStart(2, '0')
 const inCelsius = (value: number, unit: string): number => unit === 'F' ? Math.round((value - 32) * 50 / 9) / 10 : value
 
-/** A line as a thermometer sends it: “T1,58.4,19.5,C*5B”. Without an air sensor the third field is empty. */
+/** A line as a thermometer sends it: “T1,58.4,19.5,C*0E”. Without an air sensor the third field is empty. */
 export function thermometerLine({ headC, airC }: ThermometerReading): string {
   const text = `T1,${headC.toFixed(1)},${airC === null ? '' : airC.toFixed(1)},C`
   return `${text}*${sumOf(text)}`

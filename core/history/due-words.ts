@@ -23,10 +23,10 @@ export function causeWords({ cause, valveId }: DueReason, name: (valveId: string
 }
 
 /** Why it is due then, in a sentence. */
-export function whyWords(due: NextDue | null, name: (valveId: string) => string): string {
+export function whyWords(due: NextDue | null, name: (valveId: string) => string, nowMs: number): string {
   if (!due) return 'Neither an interval nor a forecast is known.'
   switch (due.first.cause) {
-    case 'forecast': return `The ${name(due.first.valveId ?? '').toLowerCase()} may be out by then. The maker’s interval would be too late.`
+    case 'forecast': return `The ${name(due.first.valveId ?? '').toLowerCase()} may be out ${due.first.atMs !== null && due.first.atMs <= nowMs ? 'by now' : 'by then'}. The maker’s interval would be too late.`
     case 'first check': return 'The maker asks for an early first check.'
     case 'use': return due.first.atMs === null ? 'By the maker’s interval. How fast it is used is not known yet.' : 'By the maker’s interval, at the rate it is used.'
     case 'months': return 'By the maker’s interval: time comes before use.'

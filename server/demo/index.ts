@@ -104,9 +104,12 @@ function revisionDeeds(pool: Pool, shopId: number, modelId: number, model: { eng
 const PAPER_STEP_MM = 0.02
 const onPaper = (mm: number) => ({ loMm: Math.floor(mm / PAPER_STEP_MM) * PAPER_STEP_MM, hiMm: (Math.floor(mm / PAPER_STEP_MM) + 1) * PAPER_STEP_MM })
 
-interface DemoMachine { id: number, engine: Engine }
+interface DemoMachine { id: number, model: { engine: Engine } }
+/** The figures of a model as the shop had them so many days ago. */
+const engineThen = (model: { engine: Engine }, daysAgo: number): Engine => SPEC_HISTORY.get(model)?.findLast(r => r.approved && r.daysAgo >= daysAgo)?.engine ?? model.engine
 /** The visits of one machine, one after the other: its valves go on from how the last one left them. */
-function pastDeeds(pool: Pool, { firstMm, perThousandMm, visits }: DemoPast, { id, engine }: DemoMachine, people: Map<string, SignedIn>, bladeSetId: number, now: Date): Deed[] {
+function pastDeeds(pool: Pool, { firstMm, perThousandMm, visits }: DemoPast, { id, model }: DemoMachine, people: Map<string, SignedIn>, bladeSetId: number, now: Date): Deed[] {
+  const { engine } = model
   const of = (figures: Record<string, number>, v: Engine['valves'][number]) => figures[v.id] ?? figures[v.role] ?? 0
   let gapMm = Object.fromEntries(engine.valves.map(v => [v.id, of(firstMm, v)]))
   let meterBefore = visits[0]!.meter
@@ -119,7 +122,7 @@ function pastDeeds(pool: Pool, { firstMm, perThousandMm, visits }: DemoPast, { i
       gapMm = Object.fromEntries(engine.valves.map(v => [v.id, Math.max(0.01, gapMm[v.id]! + of(perThousandMm, v) * used + of(visit.jumpMm ?? {}, v))]))
       if (visit.paper) {
         const valves = Object.fromEntries(engine.valves.map((v) => {
-          const { minMm, maxMm } = spanOf(engine.clearance[v.role])
+          const { minMm, maxMm } = spanOf(engineThen(model, visit.daysAgo).clearance[v.role])
           const found = gapMm[v.id]!
           const touched = found < minMm || found > maxMm + PAPER_STEP_MM
           gapMm[v.id] = touched ? (minMm + maxMm) / 2 : found
@@ -155,7 +158,7 @@ export async function loadDemo(pool: Pool, now: Date): Promise<void> {
     }
     const past = PASTS.find(p => p.machine === key)
     const at = new Date(now.getTime() - ((past?.visits[0]?.daysAgo ?? 20) + 1) * DAY)
-    machines.set(key, { id: await insertMachine(pool, shopId, { serial: '', ...machine, customerId: owners[owner]!, modelId: modelIds.get(model)!, at }), engine: model.engine })
+    machines.set(key, { id: await insertMachine(pool, shopId, { serial: '', ...machine, customerId: owners[owner]!, modelId: modelIds.get(model)!, at }), model })
     if (past) deeds.push(...pastDeeds(pool, past, machines.get(key)!, people, bladeSetId, now))
   }
   for (const job of JOBS) {

@@ -98,7 +98,9 @@ export async function bayOf(db: Db, shopId: number, now: Date): Promise<BayRespo
   const cards: Card[] = []
   for (const job of jobs) cards.push(await cardOf(db, shopId, job, kinds.get(job.pin.spec.revisionId) ?? '', tasks.filter(t => t.jobId === job.id), now))
   const turns = new Map(planDay(worksOf(cards, now.getTime(), timeZone), crew.map(p => p.id), now.getTime()).map(t => [t.id, t]))
-  const turnOf = (turn: Turn | undefined): BayCard['turn'] => turn ? { n: turn.n, startMs: turn.startMs, why: turn.filling ? `${crew.find(p => p.id === turn.person)?.name ?? 'Somebody'} could, while theirs cools` : turn.why } : null
+  /** Which of a person’s cards comes when: their other tasks are not cards. */
+  const nth = (turn: Turn) => [...turns.values()].filter(t => t.id.startsWith('valves') && t.person === turn.person && t.startMs <= turn.startMs).length
+  const turnOf = (turn: Turn | undefined): BayCard['turn'] => turn ? { n: nth(turn), startMs: turn.startMs, why: turn.filling ? `${crew.find(p => p.id === turn.person)?.name ?? 'Somebody'} could take it` : turn.why } : null
   const today = new Intl.DateTimeFormat('en-GB', { timeZone, weekday: 'long', day: 'numeric', month: 'long' }).format(now)
   return { today, crew, cards: cards.map(({ assignedTo, ...c }) => ({ ...c, assigned: crew.find(p => p.id === assignedTo) ?? null, turn: turnOf(turns.get(`valves ${c.jobId}`)) })), now: now.toISOString() }
 }

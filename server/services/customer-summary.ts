@@ -23,7 +23,7 @@ export async function customerSummary(db: Db, shopId: number, customerId: number
       id, name: machine.name, tag: machine.tag, model: machine.model,
       visits: visits.filter(v => dayIn(v.at).startsWith(`${year}-`)).map(v => ({ day: dayIn(v.at), number: v.number, meter: v.meter === null ? 'not read' : formatMeter(v.meter, machine.meterUnit), words: v.words })).reverse(),
       records: records.filter(r => dayIn(r.at).startsWith(`${year}-`)).map(r => ({ day: dayIn(r.at), words: r.words })).reverse(),
-      due: due ? whenWords(due.first, firstMeter, machine.meterUnit) : 'not enough yet', why: whyWords(due, name),
+      due: due ? whenWords(due.first, firstMeter, machine.meterUnit) : 'not enough yet', why: whyWords(due, name, now.getTime()),
     })
   }
   return { shop, year, customer: { id: customer.id, name: customer.name, contact: customer.contact }, machines, today: dayIn(now.toISOString()) }

@@ -32,7 +32,7 @@ async function itemsOf(db: Db, shopId: number, rows: DueRow[], timeZone: string,
     const { day, ms } = dayIn(timeZone, r.dueAt)
     return {
       machineId: r.machineId, name: r.name, tag: r.tag, customerId: r.customerId, owner: r.owner, email: r.email, meterUnit: r.meterUnit, dueAt: r.dueAt.toISOString(), day, days: daysWords(ms, today.ms), over: ms < today.ms, week: mondayOf(ms),
-      cause: causeWords(first!, name, engine?.interval ?? { use: null, months: null }, r.meterUnit), when: whenWords(first!, r.firstMeter, r.meterUnit), why: whyWords({ first: first!, all: r.reasons }, name),
+      cause: causeWords(first!, name, engine?.interval ?? { use: null, months: null }, r.meterUnit), when: whenWords(first!, r.firstMeter, r.meterUnit), why: whyWords({ first: first!, all: r.reasons }, name, now.getTime()),
       reason: first!, openJobId: r.openJobId, toldAt: r.toldAt?.toISOString() ?? null,
     }
   })

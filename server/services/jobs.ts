@@ -18,6 +18,7 @@ import { shopById } from '../repositories/shops'
 import { adaptersOfShop, wrenchesOfShop } from '../repositories/torque-tools'
 import { notFound, Problem } from '../utils/problem'
 import { checkMeter } from './machines/edit'
+import { machineChanged } from './machines/outlooks'
 import type { SignedIn } from './people'
 
 const missing = (what: string) => (): never => { throw notFound(what) }
@@ -37,7 +38,14 @@ async function pinnedShelf(db: Db, shopId: number, setId: number, shimDiameterMm
 }
 
 /** Opens a job and pins what it is judged against: spec revision, blades, hand, judgement version. */
-export const openJob = (pool: Pool, person: SignedIn, request: Omit<OpenJobRequest, 'tasks'> & Partial<OpenJobRequest>, now: Date): Promise<{ id: number }> => transaction(pool, async (db) => {
+export async function openJob(pool: Pool, person: SignedIn, request: Omit<OpenJobRequest, 'tasks'> & Partial<OpenJobRequest>, now: Date): Promise<{ id: number }> {
+  const opened = await transaction(pool, db => opening(db, person, request, now))
+  // its meter was read: how much it is used, and so when it is due, may be another
+  if (request.meter !== null) await machineChanged(pool, person.shopId, request.machineId)
+  return opened
+}
+
+async function opening(db: Db, person: SignedIn, request: Omit<OpenJobRequest, 'tasks'> & Partial<OpenJobRequest>, now: Date): Promise<{ id: number }> {
   const { shopId } = person
   const machine = await machineById(db, shopId, request.machineId) ?? missing('machine')()
   const model = await modelById(db, shopId, machine.modelId) ?? missing('model')()
@@ -63,7 +71,7 @@ export const openJob = (pool: Pool, person: SignedIn, request: Omit<OpenJobReque
   if (request.meter !== null) await insertMeter(db, shopId, { machineId: machine.id, source: 'job', sourceId: id, at: now, meter: request.meter, replaced: request.meterReplaced })
   for (const task of request.tasks ?? []) await insertTask(db, shopId, id, task)
   return { id }
-})
+}
 
 /** A job with its log, or the log's end from a number on. */
 export async function readJob(db: Db, shopId: number, id: number, after: number, now: Date): Promise<JobResponse> {

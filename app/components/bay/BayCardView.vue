@@ -48,8 +48,7 @@ const turn = computed(() => {
       <h3>{{ card.machine }}</h3>
       <p class="about">{{ about }}</p>
       <CoolingCurve v-if="cooling" :cooling="cooling" :now-ms="nowMs" :clock="clock" />
-      <p v-else-if="!measured && card.rested" class="line">{{ card.rested }}. {{ card.complaint }}</p>
-      <p v-else-if="!measured" class="line">{{ card.complaint }}</p>
+      <p v-else-if="!measured" class="line">{{ [card.rested, card.complaint && `came for: ${card.complaint}`].filter(Boolean).join('; ') }}</p>
       <p v-if="cooling?.airAssumed" class="line small">Air assumed {{ cooling.airC }} °C ({{ Math.round(fahrenheit(cooling.airC)) }} °F).</p>
       <ul v-if="measured" class="valves">
         <li v-for="v in card.valves" :key="v.name">

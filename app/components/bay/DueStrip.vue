@@ -17,10 +17,12 @@ const short = (ms: number) => new Date(ms).toLocaleDateString('en-GB', { day: 'n
 const LABEL = 176
 const MOST = Math.floor(WIDTH / LABEL)
 const at = (item: DueItem) => Math.max(20, Math.min(WIDTH, x(Date.parse(item.day))))
+/** What is on the bench already is seen to. */
+const waiting = computed(() => props.due.items.filter(i => i.openJobId === null))
 const shown = computed(() => {
   let free = 0
   const placed: { item: DueItem, pinX: number, textX: number }[] = []
-  for (const item of props.due.items) {
+  for (const item of waiting.value) {
     const pinX = at(item)
     const textX = Math.max(free, Math.min(pinX + 10, WIDTH - LABEL + 12))
     if (placed.length >= MOST || textX > WIDTH - LABEL + 12) break
@@ -29,13 +31,13 @@ const shown = computed(() => {
   }
   return placed
 })
-const more = computed(() => props.due.items.length - shown.value.length)
+const more = computed(() => waiting.value.length - shown.value.length)
 </script>
 
 <template>
   <section class="due" aria-label="Due soon">
     <header><h2>Due soon</h2><p>use, hours or date, whichever comes first</p><p v-if="due.working" role="status">Working it out …</p><NuxtLink to="/due">{{ more > 0 ? `${more}${due.more ? ' and' : ''} more, by week` : 'By week' }}</NuxtLink></header>
-    <p v-if="due.items.length === 0" class="none">Nothing falls due in six weeks. A machine is due by its spec’s interval, or sooner where a valve is seen to move.</p>
+    <p v-if="waiting.length === 0" class="none">Nothing falls due in six weeks. A machine is due by its spec’s interval, or sooner where a valve is seen to move.</p>
     <template v-else>
       <svg :viewBox="`0 0 ${WIDTH} 48`" class="rule" aria-hidden="true">
         <rect x=".75" y="5" :width="WIDTH - 1.5" height="29" fill="var(--white)" stroke="var(--ink)" stroke-width="1.5" /><rect x="1" y="5.5" :width="x(today) - 1" height="28" fill="var(--band)" />
@@ -50,7 +52,7 @@ const more = computed(() => props.due.items.length - shown.value.length)
 </template>
 
 <style scoped>
-.due { background: var(--sunk); border-top: 1.5px solid var(--ink); padding: 12px 20px 10px; min-height: 182px; }
+.due { grid-row: 4; background: var(--sunk); border-top: 1.5px solid var(--ink); padding: 12px 20px 10px; min-height: 182px; }
 header { display: flex; gap: 12px; align-items: baseline; padding-bottom: 6px; } h2 { font-size: 18px; } header p { font: 500 15px/1.2 var(--figures); color: var(--ink2); } header a { margin-left: auto; font: 600 16px/1.2 var(--figures); padding: 8px 0; } .none { color: var(--ink2); padding-top: 8px; }
 .rule { width: 100%; display: block; overflow: visible; } ol { position: relative; list-style: none; margin: 0; padding: 0; height: 74px; } li { position: absolute; top: 0; width: 172px; border-left: 1.6px solid var(--ink); padding-left: 8px; } li a { display: grid; color: var(--ink); text-decoration: none; min-height: 66px; align-content: start; } li b { font: 600 17px/1.25 var(--figures); overflow: hidden; text-overflow: ellipsis; white-space: nowrap; } li span { font: 500 15px/1.25 var(--figures); color: var(--ink2); overflow: hidden; text-overflow: ellipsis; white-space: nowrap; } li .over { color: var(--ink); font-weight: 700; }
 li a:hover b { text-decoration: underline; }

@@ -3,7 +3,7 @@ import { Chart, Filler, LinearScale, LineController, LineElement, type Plugin, P
 import { computed, onMounted, onUnmounted, ref, watch } from 'vue'
 import type { ValveHistory } from '~~/shared/machines'
 import VerdictShape from '../bench/VerdictShape.vue'
-import { barsOf, type ChartColours, chartOf, driftWords } from './chart-data'
+import { barsOf, type ChartColours, chartOf, driftWords, meterTicks } from './chart-data'
 
 /** One valve over the years: readings as bars, its spec, its drift, and where it goes from here. */
 const props = defineProps<{ valve: ValveHistory, limits: { minMm: number, maxMm: number }, span: { from: number, to: number }, meterAt: number, unit: string, due: number | null, causes: boolean }>()
@@ -71,9 +71,9 @@ function draw(): void {
       animation: false, responsive: true, maintainAspectRatio: false, events: [], layout: { padding: { top: 8, right: 4 } },
       plugins: { legend: { display: false }, tooltip: { enabled: false } } as object,
       scales: {
-        x: { type: 'linear', min: props.span.from, max: props.span.to, border: { color: c.ink }, grid: { display: false }, ticks: { color: c.ink2, font, maxTicksLimit: 6, callback: v => `${Math.round(Number(v) + props.meterAt).toLocaleString('en-GB').replaceAll(',', ' ')}${Number(v) >= props.span.to ? ` ${props.unit}` : ''}` } },
-        y: { min: 0, max: topMm.value, border: { color: c.ink }, grid: { display: false }, ticks: { color: c.ink2, font, stepSize: 0.05, callback: v => Number(v).toFixed(2) } },
-        thou: { position: 'right', min: 0, max: topMm.value / 0.0254, border: { color: c.ink }, grid: { display: false }, ticks: { color: c.ink2, font, stepSize: 2, callback: v => Number(v) % 2 === 0 && Number(v) <= thou(topMm.value) ? String(v) : '' } },
+        x: { type: 'linear', min: props.span.from, max: props.span.to, border: { color: c.ink }, grid: { display: false }, afterBuildTicks: (axis) => { axis.ticks = meterTicks(props.span, props.meterAt).map(value => ({ value })) }, ticks: { color: c.ink2, font, autoSkip: false, maxRotation: 0, callback: (v, i, all) => `${Math.round(Number(v) + props.meterAt).toLocaleString('en-GB').replaceAll(',', ' ')}${i === all.length - 1 ? ` ${props.unit}` : ''}` } },
+        y: { min: 0, max: topMm.value, border: { color: c.ink }, grid: { display: false }, ticks: { color: c.ink2, font, stepSize: 0.05, callback: v => Number(v) > topMm.value - 0.01 ? 'mm' : Number(v).toFixed(2) } },
+        thou: { position: 'right', min: 0, max: topMm.value / 0.0254, border: { color: c.ink }, grid: { display: false }, ticks: { color: c.ink2, font, stepSize: 2, callback: v => Number(v) % 2 === 0 && Number(v) <= thou(topMm.value) - 1 ? String(v) : Number(v) >= topMm.value / 0.0254 - 0.01 ? 'thou' : '' } },
       },
     },
   })

@@ -65,3 +65,12 @@ export function driftWords({ drift, slope, family, faster }: Pick<ValveHistory, 
   const jumped = drift.points.some(p => p.jumped) ? '; one visit jumped' : ''
   return `${own}${drift.kind === 'not enough' ? `, by ${family} others of its model` : ''}${faster ? ', faster than its family' : ''}${jumped}`
 }
+
+/** Round figures of the meter along a chart, five or so, in use since its first reading. */
+export function meterTicks({ from, to }: { from: number, to: number }, meterAt: number): number[] {
+  const rough = (to - from) / 5
+  const size = 10 ** Math.floor(Math.log10(rough))
+  const step = [1, 2, 5, 10].map(n => n * size).find(s => s >= rough)!
+  const first = Math.ceil(Math.max(0, from + meterAt) / step) * step
+  return Array.from({ length: Math.max(0, Math.floor((to + meterAt - first) / step) + 1) }, (_, i) => first + i * step - meterAt)
+}

@@ -7,6 +7,7 @@ import { customerById } from '../../repositories/customers'
 import { createdOf, machineById, recordsOfMachine } from '../../repositories/machines'
 import { modelById } from '../../repositories/models'
 import { familyDrifts } from '../../repositories/outlooks'
+import { revisionsOfModel } from '../../repositories/revisions'
 import { jobVisits, pastVisitsOf } from '../../repositories/visits'
 import { notFound } from '../../utils/problem'
 import { factsOf, familyWithout } from './outlooks'
@@ -39,12 +40,14 @@ export async function readMachine(db: Db, shopId: number, id: number, now: Date)
   const model = machine && await modelById(db, shopId, machine.modelId)
   if (!machine || !model) throw notFound('machine')
   const { engine } = model
-  const past = (await pastsOf(db, shopId, [{ id, engine }])).get(id)!
+  const approved = (await revisionsOfModel(db, shopId, machine.modelId)).filter(r => r.approvedAt !== null).sort((a, b) => a.revision - b.revision)
+  const specAt = (at: Date): Engine => (approved.findLast(r => new Date(r.approvedAt!) <= at) ?? approved[0])?.engine ?? engine
+  const past = (await pastsOf(db, shopId, [{ id, specAt }])).get(id)!
   const jobs = await jobVisits(db, shopId, id)
   const late = await pastVisitsOf(db, shopId, [id])
   const [created] = await createdOf(db, shopId, [id])
   const found = outlook(factsOf(engine, past, familyWithout(await familyDrifts(db, shopId, machine.modelId), id), created!.at))
-  const specThen = new Map(jobs.map(j => [`job ${j.id}`, upcastEngine(j.engine)]))
+  const specThen = new Map<string, Engine>([...jobs.map(j => [`job ${j.id}`, upcastEngine(j.engine)] as const), ...late.map(p => [`past visit ${p.id}`, specAt(p.at)] as const)])
   const summary = (v: VisitRecord): VisitSummary => {
     const job = v.kind === 'job' ? jobs.find(j => j.id === v.id) : undefined
     const paper = v.kind === 'past visit' ? late.find(p => p.id === v.id) : undefined

@@ -32,7 +32,7 @@ async function refresh(db: Db, shopId: number, modelId: number, ids: readonly nu
   const [model] = await modelsByIds(db, shopId, [modelId])
   // a model without any figures says nothing, and is not asked again until it has some
   if (!model) return storeOutlooks(db, shopId, ids.map(machineId => ({ machineId, modelId, dueAt: null, reasons: [], firstMeter: null, usePerDay: null, drifts: [] })))
-  const pasts = await pastsOf(db, shopId, ids.map(id => ({ id, engine: model.engine })))
+  const pasts = await pastsOf(db, shopId, ids.map(id => ({ id, specAt: () => model.engine })))
   const since = new Map((await createdOf(db, shopId, ids)).map(m => [m.id, m.at]))
   const family = await familyDrifts(db, shopId, modelId)
   const facts = ids.map(id => factsOf(model.engine, pasts.get(id)!, familyWithout(family, id), since.get(id) ?? new Date()))

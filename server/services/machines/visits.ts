@@ -26,7 +26,7 @@ function valvesOfJob(rows: readonly VisitReading[]): Record<string, FoundAndLeft
   return valves
 }
 
-/** A reading from paper is judged by the spec in force: the paper’s own is not known. */
+/** A reading from paper is judged by the spec that was in force on that day, as far as the book goes back. */
 function valvesOfPast({ valves }: PastVisitRow, engine: Engine): Record<string, FoundAndLeft> {
   return Object.fromEntries(Object.entries(valves).map(([id, { foundMm, leftMm, touched }]) => {
     const role = engine.valves.find(v => v.id === id)?.role ?? 'intake'
@@ -35,13 +35,13 @@ function valvesOfPast({ valves }: PastVisitRow, engine: Engine): Record<string, 
   }))
 }
 
-function pastOf(engine: Engine, jobs: { id: number, openedAt: Date }[], readings: Map<number, VisitReading[]>, past: PastVisitRow[], meters: MeterRow[], engineAt: Date | null): MachinePast {
+function pastOf(specAt: (at: Date) => Engine, jobs: { id: number, openedAt: Date }[], readings: Map<number, VisitReading[]>, past: PastVisitRow[], meters: MeterRow[], engineAt: Date | null): MachinePast {
   const counted = useSinceFirst(meters.map(m => ({ atMs: m.at.getTime(), meter: m.meter, replaced: m.replaced === 1 })))
   const at = new Map(meters.map((m, i) => [`${m.source} ${m.sourceId}`, { use: counted[i]!.use, meter: m.meter }]))
   const met = (key: string) => at.get(key) ?? { use: null, meter: null }
   const all: VisitRecord[] = [
     ...jobs.map((j): VisitRecord => ({ kind: 'job', id: j.id, atMs: j.openedAt.getTime(), ...met(`job ${j.id}`), valves: valvesOfJob(readings.get(j.id) ?? []) })),
-    ...past.map((p): VisitRecord => ({ kind: 'past visit', id: p.id, atMs: p.at.getTime(), ...met(`past visit ${p.id}`), valves: valvesOfPast(p, engine) })),
+    ...past.map((p): VisitRecord => ({ kind: 'past visit', id: p.id, atMs: p.at.getTime(), ...met(`past visit ${p.id}`), valves: valvesOfPast(p, specAt(p.at)) })),
   ].sort((a, b) => a.atMs - b.atMs || a.id - b.id)
   const engineAtMs = engineAt?.getTime() ?? null
   const since = (v: VisitRecord) => engineAtMs === null || v.atMs >= engineAtMs
@@ -57,8 +57,8 @@ const grouped = <T, K>(rows: readonly T[], key: (row: T) => K): Map<K, T[]> => {
   return groups
 }
 
-/** The past of some machines, each with its own engine data. */
-export async function pastsOf(db: Db, shopId: number, machines: readonly { id: number, engine: Engine }[]): Promise<Map<number, MachinePast>> {
+/** The past of some machines, each with the engine data that were in force on a day. */
+export async function pastsOf(db: Db, shopId: number, machines: readonly { id: number, specAt: (at: Date) => Engine }[]): Promise<Map<number, MachinePast>> {
   const ids = machines.map(m => m.id)
   const jobs = await closedJobsOf(db, shopId, ids)
   const readings = grouped(await readingsOfJobs(db, shopId, jobs.map(j => j.id)), r => r.jobId)
@@ -66,7 +66,7 @@ export async function pastsOf(db: Db, shopId: number, machines: readonly { id: n
   const past = grouped(await pastVisitsOf(db, shopId, ids), p => p.machineId)
   const meters = grouped(await metersOf(db, shopId, ids), m => m.machineId)
   const engines = new Map((await enginesPutIn(db, shopId, ids)).map(e => [e.machineId, e.at]))
-  return new Map(machines.map(m => [m.id, pastOf(m.engine, byMachine.get(m.id) ?? [], readings, past.get(m.id) ?? [], meters.get(m.id) ?? [], engines.get(m.id) ?? null)]))
+  return new Map(machines.map(m => [m.id, pastOf(m.specAt, byMachine.get(m.id) ?? [], readings, past.get(m.id) ?? [], meters.get(m.id) ?? [], engines.get(m.id) ?? null)]))
 }
 
 /** A visit as `core/history` takes it. */

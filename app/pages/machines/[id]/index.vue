@@ -63,7 +63,7 @@ const about = computed(() => {
       <MachineActions v-else-if="panel?.kind === 'actions'" :seen="seen" :unit="session.shop?.unit ?? 'mm'" @done="panel = null" @changed="changed" />
       <template v-else-if="panel?.kind === 'photos'"><header><h2>Photos</h2><button type="button" class="quiet" @click="panel = null">Close</button></header><PhotoStrip :machine-id="id" /></template>
       <template v-else>
-        <p class="label">Next due</p><h2 data-testid="due">{{ when }}</h2><p class="why">{{ whyWords(due, name) }}</p>
+        <p class="label">Next due</p><h2 data-testid="due">{{ when }}</h2><p class="why">{{ whyWords(due, name, Date.parse(seen.now)) }}</p>
         <ol v-if="due"><li v-for="(r, i) in due.all" :key="i" :class="{ first: i === 0 }"><span>{{ causeWords(r, name, seen.engine.interval, unit) }}</span><b>{{ whenWords(r, seen.firstMeter, unit) }}</b></li></ol>
         <p class="foot"><span>{{ seen.usePerDay === null ? 'Use a day: not enough yet.' : `${seen.usePerDay.toFixed(1)} ${unit} a day. Fans hold eight of ten.` }}</span><button v-if="due" type="button" class="quiet" @click="panel = { kind: 'tell' }">Tell the owner</button></p>
         <NuxtLink class="tag-link" :to="`/machines/${id}/tag`" aria-label="Print the tag"><MachineTag :tag="seen.machine.tag" :lines="[...tagLines(seen.machine), 'Print the tag →']" :address="tagAddress(seen.machine.tag)" /></NuxtLink>

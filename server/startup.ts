@@ -4,6 +4,7 @@ import { databaseSettings, openPool } from './database/pool'
 import { loadDemo } from './demo'
 import { indexOlderModels } from './repositories/models'
 import { countShops, halfLoadedDemo, removeHalfLoadedDemo } from './repositories/shops'
+import { refreshSoon } from './services/machines/outlooks'
 
 let opened: Pool | null = null
 let starting: Promise<void> | null = null
@@ -18,6 +19,7 @@ async function prepare(): Promise<void> {
   const half = await halfLoadedDemo(pool())
   if (half) await removeHalfLoadedDemo(pool(), half.id)
   if (process.env.WEMBRIC_DEMO === '1' && await countShops(pool()) === 0) await loadDemo(pool(), new Date())
+  refreshSoon(pool())
 }
 
 /** Migrations and, for a first start with demo, the demo: once for the process; every request waits for it. */

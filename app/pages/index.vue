@@ -102,5 +102,5 @@ h2 { font-size: 18px; display: flex; justify-content: space-between; padding-bot
 :deep(.sortable-ghost) { opacity: .35; } :deep(.sortable-drag), :deep(.sortable-fallback) { background: var(--sheet); outline: 2px solid var(--ink); padding-inline: 10px; }
 @media (min-width: 901px) and (min-height: 700px) { .bay { height: calc(100dvh - 57px); min-height: 0; grid-template-rows: 84px auto minmax(0, 1fr) auto; } .columns { min-height: 0; } section { overflow-y: auto; scrollbar-width: thin; } }
 @media (max-width: 1100px) { .find { display: none; } }
-@media (max-width: 900px) { .columns { grid-template-columns: 1fr; } section { border-right: 0; } .day h1 { font-size: 26px; white-space: normal; } .empty { padding-bottom: 16px; } .day { gap: 8px; } .day p { display: none; } .by .quiet { padding: 0 8px; } }
+@media (max-width: 900px) { .bay { grid-template-rows: auto; } .columns { grid-template-columns: 1fr; } section { border-right: 0; } .day { gap: 10px; flex-wrap: wrap; padding: 12px 20px; } .day h1 { font-size: 26px; flex: 1 1 100%; } .empty { padding-bottom: 16px; } .day p { display: none; } .by { margin-left: 0; flex: 1; } .by .quiet { padding: 0 12px; min-height: 56px; } }
 </style>

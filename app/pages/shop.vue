@@ -8,8 +8,10 @@ import { BLADE_HABITS, HABIT_NAMES, SCHOOL_NAMES, TARGET_NAMES } from '~~/core/j
 import { type School, SCHOOLS } from '~~/core/stops'
 import type { ShopRequest } from '~~/shared/requests'
 import type { PersonRow } from '~~/shared/responses'
+import type { CalendarAddressRow } from '~~/shared/machines'
 import type { ApiTokenRow } from '~~/shared/spec-book'
 import ApiTokens from '../components/shop/ApiTokens.vue'
+import CalendarAddresses from '../components/shop/CalendarAddresses.vue'
 import ChoiceField from '../components/forms/ChoiceField.vue'
 import TextField from '../components/forms/TextField.vue'
 import { useForm } from '../composables/useForm'
@@ -48,12 +50,28 @@ async function makeToken(name: string): Promise<void> {
   token.value = made.token
   await loadTokens()
 }
+const addresses = ref<CalendarAddressRow[]>([])
+const address = ref<string | null>(null)
+const loadAddresses = async () => { addresses.value = await tokenForm.send(() => api.get<CalendarAddressRow[]>('/api/calendar-addresses')) ?? addresses.value }
+async function makeAddress(): Promise<void> {
+  const made = await tokenForm.send(() => api.post<{ path: string }>('/api/calendar-addresses'))
+  if (!made) return
+  address.value = `${location.origin}${made.path}`
+  await loadAddresses()
+}
+async function endAddress(id: number): Promise<void> {
+  if (!await tokenForm.send(() => api.delete(`/api/calendar-addresses/${id}`))) return
+  address.value = null
+  await loadAddresses()
+}
 async function endToken(id: number): Promise<void> {
   if (await tokenForm.send(() => api.delete(`/api/tokens/${id}`))) await loadTokens()
 }
 const load = async () => {
   people.value = await form.send(() => api.get<PersonRow[]>('/api/people')) ?? people.value
-  if (session.isLead) await loadTokens()
+  if (!session.isLead) return
+  await loadTokens()
+  await loadAddresses()
 }
 onMounted(load)
 async function signOutEverywhere(p: PersonRow): Promise<void> {
@@ -91,6 +109,7 @@ async function add(): Promise<void> {
       <p v-if="form.failed.value" class="wrong" role="alert">{{ form.failed.value }}</p>
       <div class="actions"><Button type="submit" label="Add" :loading="form.busy.value" /></div>
     </form>
+    <CalendarAddresses v-if="session.isLead" :addresses="addresses" :made="address" :time-zone="session.shop?.timeZone ?? 'UTC'" @make="makeAddress" @end="endAddress" />
     <ApiTokens v-if="session.isLead" :tokens="tokens" :made="token" :time-zone="session.shop?.timeZone ?? 'UTC'" :wrong="tokenForm.wrong('name')" @make="makeToken" @end="endToken" />
   </main>
 </template>

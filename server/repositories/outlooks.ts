@@ -21,8 +21,8 @@ export async function storeOutlooks(db: Db, shopId: number, rows: readonly Store
     rows.flatMap(r => [shopId, r.machineId, r.dueAt, JSON.stringify(r.reasons), r.firstMeter, r.usePerDay]))
 }
 
-/** What other machines of the model are worked out from has changed. */
-export const markFamilyStale = (db: Db, shopId: number, modelId: number, butMachineId: number) => change(db, `
+/** What the machines of a model are worked out from has changed: a drift of one of them, or the spec. */
+export const markFamilyStale = (db: Db, shopId: number, modelId: number, butMachineId = 0) => change(db, `
   UPDATE machine_due d JOIN machines m ON m.shop_id = d.shop_id AND m.id = d.machine_id SET d.stale = TRUE WHERE d.shop_id = ? AND m.model_id = ? AND m.id <> ?`, [shopId, modelId, butMachineId])
 
 /** Machines that were never worked out, or not since something changed: of one shop and model at a time, so that they share a family. */

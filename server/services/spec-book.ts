@@ -5,8 +5,10 @@ import { type Db, type Pool, transaction } from '../database/query'
 import { machineById } from '../repositories/machines'
 import { gramCounts, insertModel, modelById, modelCount, modelsAfter, modelsByIds, modelsLastUsed, modelsOfYear, modelsWithGrams, updateModel } from '../repositories/models'
 import { peopleOfShop } from '../repositories/people'
+import { markFamilyStale } from '../repositories/outlooks'
 import { approveRevision, insertRevision, lastLeftOfModel, lockNewest, openJobsOfModel, revisionById, revisionsOfModel, sendBackRevision } from '../repositories/revisions'
 import { notFound, Problem } from '../utils/problem'
+import { refreshSoon } from './machines/outlooks'
 import type { SignedIn } from './people'
 
 const missing = (what = 'model'): never => { throw notFound(what) }
@@ -68,16 +70,23 @@ async function openDraft(db: Db, shopId: number, revisionId: number): Promise<Re
   return draft
 }
 
-/** A lead approves a draft: of somebody else, or their own where there is no other lead, with a reason. */
-export const approveDraft = (pool: Pool, lead: SignedIn, revisionId: number, reason: string, now: Date): Promise<RevisionRow> => transaction(pool, async (db) => {
+const approving = (pool: Pool, lead: SignedIn, revisionId: number, reason: string, now: Date): Promise<RevisionRow> => transaction(pool, async (db) => {
   const draft = await openDraft(db, lead.shopId, revisionId)
   if (draft.authorId === lead.id) {
     if (await leadsOf(db, lead.shopId) > 1) throw new Problem(403, 'This draft is your own: another lead looks at it. Two see more than one.', { code: 'own-draft' })
     if (reason === '') throw new Problem(422, 'This draft is your own, and you are the only lead: say why you approve it yourself.', { code: 'own-draft', fields: [{ field: 'reason', message: 'Say why you approve your own draft.' }] })
   }
   await approveRevision(db, lead.shopId, draft, lead.id, reason, now)
+  // limits and interval may be others: what is due of its machines is worked out anew
+  await markFamilyStale(db, lead.shopId, draft.modelId)
   return await revisionById(db, lead.shopId, revisionId) ?? missing('revision')
 })
+/** A lead approves a draft: of somebody else, or their own where there is no other lead, with a reason. */
+export async function approveDraft(pool: Pool, lead: SignedIn, revisionId: number, reason: string, now: Date): Promise<RevisionRow> {
+  const approved = await approving(pool, lead, revisionId, reason, now)
+  refreshSoon(pool)
+  return approved
+}
 
 export const sendBackDraft = (pool: Pool, lead: SignedIn, revisionId: number, reason: string, now: Date): Promise<RevisionRow> => transaction(pool, async (db) => {
   const draft = await openDraft(db, lead.shopId, revisionId)

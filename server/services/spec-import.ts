@@ -4,9 +4,11 @@ import { compareSpecs, same } from '../../core/spec'
 import type { ImportResponse, ImportRow, ImportRowState, ModelRow } from '../../shared/spec-book'
 import { type Db, type Pool, transaction } from '../database/query'
 import { addGramCounts, insertModels, modelsKnownAs, updateModel } from '../repositories/models'
+import { markFamilyStale } from '../repositories/outlooks'
 import { insertRevisions, lockNewest } from '../repositories/revisions'
 import { advanceImport, asSeen, chunksOf, clearRows, dropChunks, dropOldImports, importById, type ImportRecord, insertChunk, insertImport, insertRows, knownHeadings, rememberHeadings, rowCounts, rowOf, rowsOf, setImport, setImportSettings, setProgress, type StoredRow, updateRow } from '../repositories/spec-imports'
 import { notFound, Problem } from '../utils/problem'
+import { refreshSoon } from './machines/outlooks'
 import type { SignedIn } from './people'
 import { onlyLead } from './spec-book'
 import { csvRows, type FileRow, firstRows, jsonRows, noText } from './spec-file'
@@ -219,6 +221,7 @@ export async function acceptImport(pool: Pool, person: SignedIn, id: number, app
         await setImport(db, shopId, id, { state: 'done', progress: fresh + changed, message: `${fresh} new and ${changed} changed, ${approved ? 'approved' : 'as drafts'}.` })
       })
       await dropChunks(pool, shopId, id)
+      refreshSoon(pool)
     }
     catch (error) { if (!(error instanceof Cancelled)) throw error }
   })
@@ -256,7 +259,9 @@ async function writeChange(db: Db, shopId: number, row: StoredRow, common: { aut
   const [now] = await modelsKnownAs(db, shopId, [model])
   if (!newest || !now) throw new Problem(409, `${row.title} is not in the book any more. Take the file in again.`)
   await updateModel(db, shopId, row.modelId!, model)
-  if (!same(now.engine, model.engine)) await insertRevisions(db, shopId, [{ ...common, modelId: row.modelId!, revision: newest.revision + 1, engine: model.engine, basedOn: newest.id, answered: answeredOf(row) }])
+  if (same(now.engine, model.engine)) return
+  await markFamilyStale(db, shopId, row.modelId!)
+  await insertRevisions(db, shopId, [{ ...common, modelId: row.modelId!, revision: newest.revision + 1, engine: model.engine, basedOn: newest.id, answered: answeredOf(row) }])
 }
 
 /** Stops an import wherever it is. What was being written is taken back whole. */

@@ -37,6 +37,13 @@ export class Client {
     return new TextDecoder('utf-8', { ignoreBOM: true }).decode(await response.arrayBuffer())
   }
 
+  /** The bytes of a file as they come. @throws Error with what was said instead */
+  async bytes(path: string): Promise<Uint8Array> {
+    const response = await fetch(`${BASE}${path}`, { headers: { cookie: this.cookie } })
+    if (!response.ok) throw new Error(await response.text())
+    return new Uint8Array(await response.arrayBuffer())
+  }
+
   get = <T>(path: string) => this.call<T>('GET', path)
   post = <T>(path: string, body: unknown = {}) => this.call<T>('POST', path, body)
 

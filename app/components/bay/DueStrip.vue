@@ -42,9 +42,9 @@ const more = computed(() => waiting.value.length - shown.value.length)
       <svg :viewBox="`0 0 ${WIDTH} 48`" class="rule" aria-hidden="true">
         <rect x=".75" y="5" :width="WIDTH - 1.5" height="29" fill="var(--white)" stroke="var(--ink)" stroke-width="1.5" /><rect x="1" y="5.5" :width="x(today) - 1" height="28" fill="var(--band)" />
         <path v-for="d in days" :key="d" :d="`M ${x(d)} 5 v ${isMonday(d) ? 14 : 7}`" :stroke="d < today ? 'var(--ground)' : 'var(--ink)'" stroke-width="1.4" />
-        <path :d="`M ${x(today)} 0 V 40`" stroke="var(--petrol)" stroke-width="4" /><text :x="x(today) + 8" y="29" font-size="14" font-weight="700" style="fill: var(--petrol)">Today</text>
-        <template v-for="d in days" :key="`w${d}`"><text v-if="isMonday(d) && d > today + 2 * DAY_MS" :x="x(d) + 5" y="29" font-size="13.5">{{ short(d) }}</text></template>
-        <g v-for="{ item, pinX, textX } in shown" :key="item.machineId"><path :d="`M ${pinX} 34 V 40 L ${textX - 6} 44 V 48`" fill="none" stroke="var(--ink)" stroke-width="1.6" /><circle :cx="pinX" cy="34" r="7" :fill="item.over ? 'var(--white)' : 'var(--ink)'" stroke="var(--ink)" stroke-width="3" /></g>
+        <path :d="`M ${x(today)} 0 V 40`" stroke="var(--petrol)" stroke-width="4" /><text :x="x(today) + 8" y="25" font-size="14" font-weight="700" style="fill: var(--petrol)">Today</text>
+        <template v-for="d in days" :key="`w${d}`"><text v-if="isMonday(d) && d > today + 2 * DAY_MS" :x="x(d) + 5" y="24" font-size="13">{{ short(d) }}</text></template>
+        <g v-for="{ item, pinX, textX } in shown" :key="item.machineId"><path :d="`M ${pinX} 34 V 40 L ${textX - 6} 44 V 48`" fill="none" stroke="var(--ink)" stroke-width="1.6" /><circle :cx="pinX" cy="34" r="6.5" :fill="item.over ? 'var(--white)' : 'var(--ink)'" stroke="var(--ink)" stroke-width="3" /></g>
       </svg>
       <ol><li v-for="{ item, textX } in shown" :key="item.machineId" :style="{ left: `${(textX - 6) / WIDTH * 100}%` }"><NuxtLink :to="`/machines/${item.machineId}`" :data-due="item.tag"><b>{{ item.name }}</b><span>{{ item.cause }}</span><span :class="{ over: item.over }">{{ item.over ? item.days : `${item.reason.use === null ? '' : 'about '}${short(Date.parse(item.day))}` }}</span></NuxtLink></li></ol>
     </template>

@@ -1,48 +1,56 @@
 <script setup lang="ts">
-import { Chart, Legend, LinearScale, LineController, LineElement, PointElement, type ScatterDataPoint } from 'chart.js'
+import { Chart, LinearScale, LineController, LineElement, PointElement, type ScatterDataPoint } from 'chart.js'
 import { computed, onMounted, onUnmounted, ref, watch } from 'vue'
-import { type Engine, gapEffect, gapEffectWords, liftWithGap, valveEvents } from '~~/core/engine'
+import { type Engine, gapEffect, gapEffectWords, liftWithGap } from '~~/core/engine'
 import { targetOf } from '~~/core/feeler'
 import { middleOf } from '~~/core/history'
 import { formatLength } from '~~/core/units'
 import type { ValveHistory } from '~~/shared/machines'
 
-/** What the gap as found does to a valve’s opening, beside the same with the gap as it should be: to show an owner why it matters. */
+/** What the gap as found does to a valve, beside the gap as it should be: where it opens and where it closes, near its seat, where a gap shows. */
 const props = defineProps<{ engine: Engine, valve: ValveHistory }>()
 defineEmits<{ done: [] }>()
-Chart.register(LineController, LineElement, PointElement, LinearScale, Legend)
-const canvas = ref<HTMLCanvasElement | null>(null)
-let chart: Chart<'line', ScatterDataPoint[]> | null = null
+Chart.register(LineController, LineElement, PointElement, LinearScale)
+const [opening, closing] = [ref<HTMLCanvasElement | null>(null), ref<HTMLCanvasElement | null>(null)]
+let charts: Chart<'line', ScatterDataPoint[]>[] = []
 /** The visit that shows most: the last one that found it other than in, or the last. */
 const point = computed(() => props.valve.points.findLast(p => p.asFound && p.asFound.verdict !== 'in') ?? props.valve.points.findLast(p => p.asFound ?? p.asLeft) ?? null)
 const reading = computed(() => point.value?.asFound ?? point.value?.asLeft ?? null)
 const foundMm = computed(() => reading.value ? middleOf(reading.value) : 0)
 const wantedMm = computed(() => targetOf(props.engine.clearance[props.valve.role]))
-const words = computed(() => gapEffectWords(gapEffect(props.engine, props.valve.role, foundMm.value), gapEffect(props.engine, props.valve.role, wantedMm.value)))
+const found = computed(() => gapEffect(props.engine, props.valve.role, foundMm.value))
+const wanted = computed(() => gapEffect(props.engine, props.valve.role, wantedMm.value))
+const words = computed(() => gapEffectWords(found.value, wanted.value))
 const when = computed(() => point.value ? new Date(point.value.atMs).toLocaleDateString('en-GB', { day: 'numeric', month: 'short', year: 'numeric' }) : '')
-const open = computed(() => reading.value?.hiMm === null)
+const isOpen = computed(() => reading.value?.hiMm === null)
 
-function draw(): void {
-  chart?.destroy()
-  if (!canvas.value || !reading.value) return
+/** Degrees on either side of where it opens or closes, and how much of the lift is shown. mm */
+const SPAN_DEG = 22
+const TOP_MM = 0.3
+function chartAt(canvas: HTMLCanvasElement, middle: number): Chart<'line', ScatterDataPoint[]> {
   const style = getComputedStyle(document.documentElement)
   const colour = (name: string) => style.getPropertyValue(`--${name}`).trim()
-  const { opensDeg, closesDeg, rampDeg } = valveEvents(props.engine, props.valve.role)
-  const curve = (gapMm: number): ScatterDataPoint[] => Array.from({ length: 161 }, (_, i) => opensDeg - rampDeg + (closesDeg - opensDeg + 2 * rampDeg) * i / 160).map(x => ({ x, y: liftWithGap(props.engine, props.valve.role, gapMm, x) }))
   const font = { family: 'Barlow Semi Condensed', size: 14, weight: 500 as const }
-  const line = { pointRadius: 0, tension: 0 }
-  chart = new Chart<'line', ScatterDataPoint[]>(canvas.value, {
+  const curve = (gapMm: number): ScatterDataPoint[] => Array.from({ length: 177 }, (_, i) => middle - SPAN_DEG + i / 4).map(x => ({ x, y: liftWithGap(props.engine, props.valve.role, gapMm, x) }))
+  const line = { pointRadius: 0, tension: 0, clip: 0 }
+  return new Chart<'line', ScatterDataPoint[]>(canvas, {
     type: 'line',
-    data: { datasets: [{ ...line, label: `as it should be, ${formatLength(wantedMm.value, 'mm')} mm`, data: curve(wantedMm.value), borderColor: colour('petrol'), borderWidth: 2.4 }, { ...line, label: `as found, ${formatLength(foundMm.value, 'mm')} mm`, data: curve(foundMm.value), borderColor: colour('ink'), borderWidth: 2, borderDash: [5, 4] }] },
+    data: { datasets: [{ ...line, data: curve(wantedMm.value), borderColor: colour('petrol'), borderWidth: 3 }, { ...line, data: curve(foundMm.value), borderColor: colour('ink'), borderWidth: 2, borderDash: [5, 4] }] },
     options: {
-      animation: false, responsive: true, maintainAspectRatio: false, events: [],
-      plugins: { legend: { position: 'bottom', labels: { color: colour('ink'), font, boxWidth: 26, boxHeight: 1 } } } as object,
-      scales: { x: { type: 'linear', grid: { display: false }, border: { color: colour('ink') }, title: { display: true, text: 'degrees after compression TDC', color: colour('ink2'), font }, ticks: { color: colour('ink2'), font, maxTicksLimit: 7 } }, y: { min: 0, grid: { display: false }, border: { color: colour('ink') }, title: { display: true, text: 'lift, mm', color: colour('ink2'), font }, ticks: { color: colour('ink2'), font } } },
+      animation: false, responsive: true, maintainAspectRatio: false, events: [], plugins: { legend: { display: false }, tooltip: { enabled: false } } as object,
+      scales: {
+        x: { type: 'linear', min: Math.round(middle - SPAN_DEG), max: Math.round(middle + SPAN_DEG), grid: { display: false }, border: { color: colour('ink') }, ticks: { color: colour('ink2'), font, stepSize: 10, maxRotation: 0, callback: v => Number(v) % 10 === 0 ? `${v}°` : '' } },
+        y: { min: 0, max: TOP_MM, grid: { display: false }, border: { color: colour('ink') }, ticks: { color: colour('ink2'), font, stepSize: 0.1, callback: v => Number(v).toFixed(1) } },
+      },
     },
   })
 }
+function draw(): void {
+  charts.forEach(c => c.destroy())
+  charts = opening.value && closing.value ? [chartAt(opening.value, wanted.value.opensDeg), chartAt(closing.value, wanted.value.closesDeg)] : []
+}
 onMounted(draw)
-onUnmounted(() => chart?.destroy())
+onUnmounted(() => charts.forEach(c => c.destroy()))
 watch(() => props.valve.valveId, draw, { flush: 'post' })
 </script>
 
@@ -52,12 +60,17 @@ watch(() => props.valve.valveId, draw, { flush: 'post' })
     <p v-if="!reading" class="note">{{ valve.name }} was not measured yet.</p>
     <template v-else>
       <p class="said" data-testid="lift-words"><b>{{ valve.name }}, {{ when }}.</b> {{ words }}</p>
-      <div class="plot"><canvas ref="canvas" role="img" :aria-label="`${valve.name}: ${words}`" /></div>
-      <p class="note">Cam timing and lift {{ engine.cam ? 'lift is assumed from the stroke' : 'are assumed' }}{{ open ? '; the reading was open upward, its lower end is drawn' : '' }}. Shows how, not how much to the hundredth.</p>
+      <div class="pair">
+        <figure><figcaption>Opens</figcaption><div class="plot"><canvas ref="opening" role="img" :aria-label="`${valve.name}: ${words}`" /></div></figure>
+        <figure><figcaption>Closes</figcaption><div class="plot"><canvas ref="closing" aria-hidden="true" /></div></figure>
+      </div>
+      <ul class="legend"><li><i class="wanted" />as it should be, {{ formatLength(wantedMm, 'mm') }} mm</li><li><i class="found" />as found, {{ formatLength(foundMm, 'mm') }} mm</li></ul>
+      <p class="note">Lift near the seat in mm, by degrees after compression TDC. {{ engine.cam ? 'The lift is assumed from the stroke' : 'Cam timing and lift are assumed' }}{{ isOpen ? '; the reading was open upward, its lower end is drawn' : '' }}. It shows how, not how much to the degree.</p>
     </template>
   </div>
 </template>
 
 <style scoped>
-.lift { display: grid; gap: 12px; align-content: start; } header { display: flex; justify-content: space-between; align-items: center; } h2 { font-size: 22px; } .plot { position: relative; height: 290px; } .plot canvas { position: absolute; inset: 0; } .note { font-size: 15px; color: var(--ink2); } .said { font-size: 17px; }
+.lift { display: grid; gap: 12px; align-content: start; } header { display: flex; justify-content: space-between; align-items: center; } h2 { font-size: 22px; } .pair { display: grid; grid-template-columns: 1fr 1fr; gap: 10px; } figure { margin: 0; } figcaption { font: 600 16px/1.2 var(--figures); padding-bottom: 4px; } .plot { position: relative; height: 200px; } .plot canvas { position: absolute; inset: 0; } .note { font-size: 15px; color: var(--ink2); } .said { font-size: 17px; }
+.legend { list-style: none; margin: 0; padding: 0; display: grid; gap: 4px; font: 500 16px/1.3 var(--figures); } i { display: inline-block; width: 30px; border-top: 3px solid var(--petrol); margin-right: 10px; vertical-align: middle; } .found { border-top: 2px dashed var(--ink); }
 </style>

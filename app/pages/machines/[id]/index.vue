@@ -75,11 +75,13 @@ const about = computed(() => {
 </template>
 
 <style scoped>
-.machine { display: grid; grid-template: 76px minmax(478px, 1fr) auto / minmax(0, 1fr) 384px; min-height: calc(100dvh - 57px); }
+.machine { display: grid; grid-template: 76px minmax(540px, 1fr) auto / minmax(0, 1fr) 384px; min-height: calc(100dvh - 57px); }
 .machine > header { grid-column: 1 / -1; display: flex; gap: 14px; align-items: center; padding: 0 20px; border-bottom: 1.5px solid var(--ink); } h1 { font-size: 34px; line-height: 36px; } .machine > header p { color: var(--ink2); flex: 1; min-width: 0; } .go { place-items: center; padding: 0 18px; background: var(--petrol); color: var(--on-petrol); font: 600 19px/1 var(--figures); text-decoration: none; white-space: nowrap; }
 .charts { display: grid; grid-template-columns: 1fr 1fr; grid-auto-rows: minmax(239px, 1fr); min-width: 0; } .charts.few { grid-template-columns: 1fr; }
+/* what stands in the panel never stretches the charts */
+aside, :deep(.tell) { overflow-y: auto; height: 0; min-height: 100%; }
 aside { border-left: 1.5px solid var(--ink); background: var(--sheet); padding: 20px 24px; display: grid; gap: 10px; align-content: start; min-width: 0; } aside > header { display: flex; justify-content: space-between; align-items: center; } .label { font: 600 15px/1.2 var(--figures); color: var(--petrol); } aside h2 { font-size: 30px; line-height: 33px; } .why { font-size: 17px; line-height: 22px; color: var(--ink2); }
 ol { list-style: none; margin: 2px 0; padding: 0; } ol li { display: grid; grid-template-columns: 1fr auto; gap: 12px; padding: 8px 0; border-bottom: 1px solid var(--line); font: 500 16px/1.25 var(--figures); } li b { text-align: right; } li.first { font-weight: 700; box-shadow: inset 4px 0 0 var(--petrol); padding-left: 12px; }
 .foot { display: flex; justify-content: space-between; gap: 12px; align-items: center; font-size: 15.5px; line-height: 1.25; color: var(--ink2); } .foot .quiet { flex: none; } .tag-link { display: block; margin-top: 8px; }
-@media (max-width: 900px) { .machine { display: block; } .machine > header { flex-wrap: wrap; padding: 12px 16px; } .machine > header p { flex: 1 1 100%; } .charts { grid-template-columns: 1fr; } aside { border: 0; padding: 16px; } }
+@media (max-width: 900px) { .machine { display: block; } .machine > header { flex-wrap: wrap; padding: 12px 16px; } .machine > header p { flex: 1 1 100%; } .charts { grid-template-columns: 1fr; } aside { border: 0; padding: 16px; } aside, :deep(.tell) { height: auto; min-height: 0; } }
 </style>

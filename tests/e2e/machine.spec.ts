@@ -10,7 +10,8 @@ test('one more visit shows on the machine’s page, and its reading moves the dr
   await page.getByLabel('Find by owner, plate, serial number, tag, name or model').fill('M-0106')
   await page.locator('tbody a', { hasText: 'Minnow 125, grey' }).click()
   await expect(page.getByTestId('due')).toBeVisible()
-  await expect(page.locator('.visit')).toHaveCount(2)
+  const visits = await page.locator('.visit').count()
+  expect(visits).toBeGreaterThan(1)
   const valve = page.locator('[data-valve=exhaust]')
   const [before, due] = [await valve.getAttribute('data-drift'), await page.getByTestId('due').innerText()]
   const id = Number(/machines\/(\d+)/.exec(page.url())![1])
@@ -30,7 +31,7 @@ test('one more visit shows on the machine’s page, and its reading moves the dr
   await expect(instruction(page)).toContainText('closed')
   await saved(page)
   await page.goto(`/machines/${id}`)
-  await expect(page.locator('.visit')).toHaveCount(3)
+  await expect(page.locator('.visit')).toHaveCount(visits + 1)
   expect(await valve.getAttribute('data-drift')).not.toBe(before)
   expect(await page.getByTestId('due').innerText()).not.toBe(due)
   expect((await new AxeBuilder({ page }).analyze()).violations.map(v => v.id)).toEqual([])

@@ -2,7 +2,7 @@ import AxeBuilder from '@axe-core/playwright'
 import { expect, type Page, test } from '@playwright/test'
 import jsQR from 'jsqr'
 import { PNG } from 'pngjs'
-import { newJob, signIn } from './bench'
+import { instruction, newJob, signIn } from './bench'
 import { BenchHand } from './hand'
 
 const noViolations = async (page: Page) => expect((await new AxeBuilder({ page }).analyze()).violations.map(v => v.id)).toEqual([])
@@ -64,7 +64,7 @@ test('a card that is dragged to another person in one browser is theirs in anoth
   await expect(other.getByRole('region', { name: 'Tam' }).locator(`[data-job="${id}"]`)).toBeVisible({ timeout: 1000 })
   await expect(page.locator(`[data-job="${id}"]`)).toHaveAttribute('data-person', 'Tam')
   // and back without dragging
-  await page.getByRole('button', { name: /^Move Hedgerow 18, test/ }).last().click()
+  await page.locator(`[data-job="${id}"]`).getByRole('button', { name: /^Move/ }).click()
   await page.getByRole('group', { name: /^Whose is/ }).getByRole('button', { name: 'Nobody yet' }).click()
   await expect(other.getByRole('region', { name: 'Nobody yet' }).locator(`[data-job="${id}"]`)).toBeVisible({ timeout: 2000 })
   await noViolations(page)
@@ -152,6 +152,7 @@ test('an oil change waits for the valves on the card; a photo is taken at the be
   const hand = await BenchHand.at(page, id, 200)
   await hand.ready()
   await page.goto(`/jobs/${id}`)
+  await expect(instruction(page)).toBeVisible()
   await page.keyboard.press('m')
   await page.getByRole('button', { name: /^Photos/ }).click()
   const picture = new PNG({ width: 60, height: 40 })

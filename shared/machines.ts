@@ -12,7 +12,7 @@ export interface ValvePoint { visit: string, atMs: number, use: number | null, m
 export interface ValveHistory extends ValveOutlook { valveId: string, name: string, role: Role, points: ValvePoint[] }
 /** A visit in the log: a job with its sheet, or one that was entered late. */
 export interface VisitSummary { key: string, jobId: number | null, number: number | null, at: string, meter: number | null, revision: number | null, person: string, words: string, ofEngineBefore: boolean }
-export interface RecordRow { id: number, kind: 'owner' | 'engine' | 'meter' | 'merged', at: string, words: string, person: string }
+interface RecordRow { id: number, kind: 'owner' | 'engine' | 'meter' | 'merged', at: string, words: string, person: string }
 export interface MachineResponse {
   machine: MachineRow
   customer: CustomerRow

@@ -80,7 +80,7 @@ export const paperSchema = z.object({ paper: z.enum(['A4', 'Letter'], { error: '
 export const summarySchema = paperSchema.extend({ year: z.coerce.number({ error: 'Give the year.' }).int({ error: 'Give the year.' }).min(1990, { error: 'Give a year of this shop.' }).max(2100, { error: 'Give a year of this shop.' }) })
 
 export const placeSchema = z.object({ personId: z.number().int().positive().nullable(), beforeJobId: z.number().int().positive().nullable() })
-export const TASK_NEEDS = ['cold', 'warm', 'either'] as const
+const TASK_NEEDS = ['cold', 'warm', 'either'] as const
 export const taskSchema = z.object({ name: text(80, 'what is to be done'), needs: z.enum(TASK_NEEDS, { error: 'Say whether it wants the engine cold, warm, or either.' }) })
 export const taskDoneSchema = z.object({ done: z.boolean(), because: optional(160) })
 

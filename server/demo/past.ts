@@ -1,5 +1,5 @@
 /** A visit of a demo machine in the two years before: days ago, and what its meter stood at. One on paper was before the shop had Wembric. */
-export interface DemoVisit { daysAgo: number, meter: number, by: string, paper?: boolean, complaint?: string, /** What the gaps of some valves did at once since the visit before, mm. */ jumpMm?: Record<string, number> }
+interface DemoVisit { daysAgo: number, meter: number, by: string, paper?: boolean, complaint?: string, /** What the gaps of some valves did at once since the visit before, mm. */ jumpMm?: Record<string, number> }
 /** What a machine's valves do over the years: where they stood at its first visit, and how they move in 1000 of use, mm. By role, or by valve id. */
 export interface DemoPast { machine: string, story: string, firstMm: Record<string, number>, perThousandMm: Record<string, number>, visits: DemoVisit[] }
 

@@ -7,7 +7,7 @@ import { type MeterRow, metersOf } from '../../repositories/meters'
 import { closedJobsOf, enginesPutIn, type PastVisitRow, pastVisitsOf, readingsOfJobs, type VisitReading } from '../../repositories/visits'
 
 /** What a visit found and left of a valve, and whether it was set. */
-export interface FoundAndLeft { asFound: JudgedReading | null, asLeft: JudgedReading | null, touched: boolean }
+interface FoundAndLeft { asFound: JudgedReading | null, asLeft: JudgedReading | null, touched: boolean }
 /** A visit of any origin, with its use on the one count of the machine's meters. */
 export interface VisitRecord { kind: 'job' | 'past visit', id: number, atMs: number, use: number | null, meter: number | null, valves: Record<string, FoundAndLeft> }
 /** All that is on record of a machine's past since its engine was put in, and every reading of its meter. */

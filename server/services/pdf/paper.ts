@@ -1,8 +1,7 @@
 import { join } from 'node:path'
 import PDFDocument from 'pdfkit'
 
-export const PAPERS = ['A4', 'Letter'] as const
-export type Paper = typeof PAPERS[number]
+export type Paper = 'A4' | 'Letter'
 
 /** Whole fonts lie in the package: subsets of them are embedded, so that a sheet prints the same everywhere. */
 const FONTS = join(process.env.WEMBRIC_ROOT ?? process.cwd(), 'node_modules/@expo-google-fonts/barlow-semi-condensed')

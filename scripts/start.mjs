@@ -59,7 +59,7 @@ run(async () => {
   await ensureBuild(root)
   const demo = wantsDemo()
   const database = await startDatabase(data)
-  Object.assign(process.env, database.env, { WEMBRIC_ROOT: root, WEMBRIC_DEMO: demo ? '1' : '0' })
+  Object.assign(process.env, database.env, { WEMBRIC_ROOT: root, WEMBRIC_DEMO: demo ? '1' : '0', WEMBRIC_OUTBOX: process.env.WEMBRIC_OUTBOX ?? join(data, 'outbox') })
 
   let stopServer = async () => {}
   let stopping = false

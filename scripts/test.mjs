@@ -42,7 +42,7 @@ const PARTS = {
 
 run(async () => {
   ensureRoom(root)
-  await ensurePrograms(['mariadbd', 'mariadb-install-db', 'chromium'])
+  await ensurePrograms(['mariadbd', 'mariadb-install-db', 'chromium', 'pdftotext'])
   await ensurePackages(root)
   await npx(['nuxt', 'prepare', '--logLevel', 'silent'])
   const parts = screenshots ? ['browser'] : only ? [only] : Object.keys(PARTS)

@@ -2,7 +2,7 @@ import { statfsSync } from 'node:fs'
 import { command, exists } from './commands.mjs'
 import { say, StopWithWords } from './say.mjs'
 
-const PACKAGES = { 'mariadbd': 'mariadb-server', 'mariadb-install-db': 'mariadb-server', 'chromium': 'chromium' }
+const PACKAGES = { 'mariadbd': 'mariadb-server', 'mariadb-install-db': 'mariadb-server', 'chromium': 'chromium', 'pdftotext': 'poppler-utils' }
 const LEAST_FREE_BYTES = 500e6
 
 /** Sees to it that these programs are there, by the Debian package that has them. */

@@ -75,7 +75,7 @@ test('the bench on a phone', async ({ browser }) => {
   await signIn(page)
   await openJob(page, 'M-0106', '12040')
   const gaps = { intake: 0.1, exhaust: 0.115, degPerMm: 720 }
-  for (const [until, name] of [['Wiggle', 'phone-find'], ['Try 0.10 + 0.04 in the exhaust', 'phone-measure']] as const) {
+  for (const [until, name] of [['Try 0.10 + 0.04 in the exhaust', 'phone-measure']] as const) {
     await workUntil(page, until, gaps, 'taps')
     await shot(page, name)
   }
@@ -134,10 +134,14 @@ test('practice: a blade in the gap, and a run that went wrong', async ({ page })
   await shot(page, 'practice-marked')
 })
 
-test('a machine over two visits', async ({ page }) => {
+test('a machine over two years, and what is due', async ({ page }) => {
   await signIn(page)
   await page.goto('/machines')
-  await page.locator('tbody a', { hasText: 'Minnow 125, grey' }).click()
+  await page.locator('tbody a', { hasText: 'Duet 390, cream' }).click()
   await expect(page.getByTestId('due')).toBeVisible()
   await shot(page, 'machine')
+  await page.goto('/due')
+  await page.locator('[data-due="M-0110"]').getByRole('button', { name: 'Tell the owner' }).click()
+  await expect(page.getByLabel('Letter')).toBeVisible()
+  await shot(page, 'due')
 })

@@ -77,7 +77,7 @@ const amongOf = (card: BayCard) => bay.value!.cards.filter(c => c.column !== 'do
           @update:model-value="dropped(lane, $event)"
         >
           <BayCardView v-for="card in lane.cards" :key="card.jobId" :card="card" :now-ms="nowMs" :clock="clock" :moving="moving === card.jobId" @move="moving = moving === card.jobId ? null : card.jobId" @changed="load">
-            <MovePanel :card="card" :crew="bay.crew" :among="amongOf(card)" @place="(person, before) => placed(card, person, before)" @done="moving = null" />
+            <MovePanel :card="card" :crew="bay.crew" :among="amongOf(card)" @place="(person, before) => placed(card, person, before)" @changed="load" @done="moving = null" />
           </BayCardView>
         </VueDraggable>
         <p v-if="lane.cards.length === 0" class="empty">{{ lane.empty }}</p>

@@ -35,6 +35,9 @@ export const staleMachines = async (db: Db, most: number): Promise<{ id: number,
     SELECT m.id, m.shop_id AS shopId, m.model_id AS modelId FROM machine_due d JOIN machines m ON m.shop_id = d.shop_id AND m.id = d.machine_id WHERE d.stale ORDER BY m.shop_id, m.model_id LIMIT ${most}`)
 }
 
+/** Whether a round of a shop is still to come or under way. */
+export const anyStale = async (db: Db, shopId: number): Promise<boolean> => (await many(db, 'SELECT 1 FROM machine_due WHERE shop_id = ? AND stale = TRUE LIMIT 1', [shopId])).length > 0
+
 /** A machine on the list of what is due. */
 export interface DueRow { machineId: number, name: string, tag: string, meterUnit: MeterUnit, modelId: number, customerId: number, owner: string, email: string, dueAt: Date, reasons: DueReason[], firstMeter: number | null, openJobId: number | null, toldAt: Date | null }
 /** Machines that are due until a moment, those that are over first. */

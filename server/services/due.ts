@@ -4,7 +4,7 @@ import type { DueItem, DueResponse, ReminderResponse } from '../../shared/machin
 import type { Db, Pool } from '../database/query'
 import { customerById } from '../repositories/customers'
 import { modelsByIds } from '../repositories/models'
-import { type DueRow, dueUntil, staleMachines } from '../repositories/outlooks'
+import { anyStale, type DueRow, dueUntil } from '../repositories/outlooks'
 import { insertReminder } from '../repositories/reminders'
 import { shopById } from '../repositories/shops'
 import { notFound, Problem } from '../utils/problem'
@@ -43,8 +43,7 @@ export async function dueList(db: Db, shopId: number, weeks: number, now: Date):
   const { timeZone } = await shopById(db, shopId)
   const until = new Date(now.getTime() + weeks * 7 * DAY_MS)
   const rows = await dueUntil(db, shopId, until, MOST + 1)
-  const working = (await staleMachines(db, 1)).some(m => m.shopId === shopId)
-  return { items: await itemsOf(db, shopId, rows.slice(0, MOST), timeZone, now), today: dayIn(timeZone, now).day, until: dayIn(timeZone, until).day, more: rows.length > MOST, working }
+  return { items: await itemsOf(db, shopId, rows.slice(0, MOST), timeZone, now), today: dayIn(timeZone, now).day, until: dayIn(timeZone, until).day, more: rows.length > MOST, working: await anyStale(db, shopId) }
 }
 
 /** What to tell an owner of those of their machines that are due within some weeks. */

@@ -114,7 +114,7 @@ CREATE TABLE machine_due (
   stale BOOLEAN NOT NULL DEFAULT FALSE,
   PRIMARY KEY (shop_id, machine_id),
   KEY machine_due_date (shop_id, due_at),
-  KEY machine_due_stale (stale),
+  KEY machine_due_stale (stale, shop_id),
   CONSTRAINT machine_due_of FOREIGN KEY (shop_id, machine_id) REFERENCES machines (shop_id, id) ON DELETE CASCADE
 ) ENGINE = InnoDB;
 

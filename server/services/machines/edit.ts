@@ -39,7 +39,12 @@ async function freeTag(db: Db, shopId: number, tag: string, own: number | null):
 }
 
 /** Adds a machine, and its owner where that is a new one. */
-export const addMachine = (pool: Pool, shopId: number, { customer, ...machine }: MachineRequest): Promise<MachineRow> => transaction(pool, async (db) => {
+export async function addMachine(pool: Pool, shopId: number, request: MachineRequest): Promise<MachineRow> {
+  const row = await adding(pool, shopId, request)
+  await machineChanged(pool, shopId, row.id)
+  return row
+}
+const adding = (pool: Pool, shopId: number, { customer, ...machine }: MachineRequest): Promise<MachineRow> => transaction(pool, async (db) => {
   if (!await modelById(db, shopId, machine.modelId)) refuse('modelId', 'Choose an engine model of this shop.')
   await freeTag(db, shopId, machine.tag, null)
   const id = await insertMachine(db, shopId, { ...machine, customerId: await ownerOf(db, shopId, customer) })

@@ -27,24 +27,31 @@ const stored = (machineId: number, modelId: number, past: MachinePast, { due, us
   drifts: Object.entries(valves).flatMap(([valveId, { drift }]) => drift.kind === 'drift' ? [{ valveId, perUse: drift.perUse, sigma: drift.sigma }] : []),
 })
 
-/** Works out some machines of one shop and model in the other thread and writes it down. */
-async function refresh(db: Db, shopId: number, modelId: number, ids: readonly number[]): Promise<void> {
+const driftWords = (rows: readonly ({ valveId: string } & KnownDrift)[]): string => rows.map(r => `${r.valveId} ${r.perUse} ${r.sigma}`).sort().join()
+
+/** Works out some machines of one shop and model in the other thread and writes it down. @returns whether any of them drifts otherwise than was kept */
+async function refresh(db: Db, shopId: number, modelId: number, ids: readonly number[]): Promise<boolean> {
   const [model] = await modelsByIds(db, shopId, [modelId])
   // a model without any figures says nothing, and is not asked again until it has some
-  if (!model) return storeOutlooks(db, shopId, ids.map(machineId => ({ machineId, modelId, dueAt: null, reasons: [], firstMeter: null, usePerDay: null, drifts: [] })))
+  if (!model) {
+    await storeOutlooks(db, shopId, ids.map(machineId => ({ machineId, modelId, dueAt: null, reasons: [], firstMeter: null, usePerDay: null, drifts: [] })))
+    return false
+  }
   const pasts = await pastsOf(db, shopId, ids.map(id => ({ id, specAt: () => model.engine })))
   const since = new Map((await createdOf(db, shopId, ids)).map(m => [m.id, m.at]))
   const family = await familyDrifts(db, shopId, modelId)
   const facts = ids.map(id => factsOf(model.engine, pasts.get(id)!, familyWithout(family, id), since.get(id) ?? new Date()))
   const found = await outlooksElsewhere(facts)
-  await storeOutlooks(db, shopId, ids.map((id, i) => stored(id, modelId, pasts.get(id)!, found[i]!)))
+  const rows = ids.map((id, i) => stored(id, modelId, pasts.get(id)!, found[i]!))
+  await storeOutlooks(db, shopId, rows)
+  return rows.some(r => driftWords(r.drifts) !== driftWords(family.filter(f => f.machineId === r.machineId)))
 }
 
 /** One machine has changed: it is worked out at once, and what others of its model take from it later. */
 export async function machineChanged(pool: Pool, shopId: number, machineId: number): Promise<void> {
   const machine = await machineById(pool, shopId, machineId)
   if (!machine || !await modelById(pool, shopId, machine.modelId)) return
-  await refresh(pool, shopId, machine.modelId, [machineId])
+  if (!await refresh(pool, shopId, machine.modelId, [machineId])) return
   await markFamilyStale(pool, shopId, machine.modelId, machineId)
   refreshSoon(pool)
 }

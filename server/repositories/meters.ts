@@ -10,4 +10,4 @@ export const insertMeter = (db: Db, shopId: number, m: { machineId: number, sour
 export const metersOf = (db: Db, shopId: number, machineIds: readonly number[]): Promise<MeterRow[]> => machineIds.length === 0
   ? Promise.resolve([])
   : many(db, `SELECT machine_id AS machineId, source, source_id AS sourceId, at, meter, replaced FROM meter_readings
-    WHERE shop_id = ? AND machine_id IN (${machineIds.map(() => '?').join(', ')}) ORDER BY machine_id, at, source_id`, [shopId, ...machineIds])
+    WHERE shop_id = ? AND machine_id IN (${machineIds.map(() => '?').join(', ')}) ORDER BY machine_id, at, replaced, meter`, [shopId, ...machineIds])

@@ -113,7 +113,7 @@ test('an owner is told of all that is due; the calendar’s address is made and 
   await page.getByRole('button', { name: /^End the address/ }).first().click()
   await page.goto('/machines')
   await page.getByLabel(/Find by owner, plate/).fill('SL 390')
-  await page.locator('tbody a', { hasText: 'Duet 390' }).click()
+  await page.locator('tbody a', { hasText: 'Duet 390, cream' }).click()
   await page.getByRole('button', { name: 'Left exhaust' }).click()
   await expect(page.getByTestId('lift-words')).toContainText(/[Oo]pens \d+° (early|late)/)
   await noViolations(page)

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { Chart, LinearScale, LineController, LineElement, PointElement, type ScatterDataPoint } from 'chart.js'
+import { useMutationObserver } from '@vueuse/core'
 import { computed, onMounted, onUnmounted, ref, watch } from 'vue'
 import { type Engine, gapEffect, gapEffectWords, liftWithGap } from '~~/core/engine'
 import { targetOf } from '~~/core/feeler'
@@ -50,6 +51,8 @@ function draw(): void {
   charts = opening.value && closing.value ? [chartAt(opening.value, wanted.value.opensDeg), chartAt(closing.value, wanted.value.closesDeg)] : []
 }
 onMounted(draw)
+// another theme has other colours
+useMutationObserver(document.documentElement, draw, { attributes: true, attributeFilter: ['class'] })
 onUnmounted(() => charts.forEach(c => c.destroy()))
 watch(() => props.valve.valveId, draw, { flush: 'post' })
 </script>

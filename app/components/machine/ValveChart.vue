@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { Chart, Filler, LinearScale, LineController, LineElement, type Plugin, PointElement, type ScatterDataPoint } from 'chart.js'
+import { useMutationObserver } from '@vueuse/core'
 import { computed, onMounted, onUnmounted, ref, watch } from 'vue'
 import type { ValveHistory } from '~~/shared/machines'
 import VerdictShape from '../bench/VerdictShape.vue'
@@ -80,6 +81,8 @@ function draw(): void {
 }
 // a canvas draws with what fonts are there: once more when the figures’ own has come
 onMounted(() => { draw(); void document.fonts.load('500 14px "Barlow Semi Condensed"').then(draw) })
+// another theme has other colours
+useMutationObserver(document.documentElement, draw, { attributes: true, attributeFilter: ['class'] })
 onUnmounted(() => chart?.destroy())
 watch(() => [props.valve, props.span, props.due], draw)
 const label = computed(() => `${props.valve.name}: ${props.valve.points.filter(p => p.use !== null).length} visits. ${words.value}. Last ${NAMES[verdict.value].toLowerCase()}.`)

@@ -36,7 +36,8 @@ function valvesOfPast({ valves }: PastVisitRow, engine: Engine): Record<string, 
 }
 
 function pastOf(specAt: (at: Date) => Engine, jobs: { id: number, openedAt: Date }[], readings: Map<number, VisitReading[]>, past: PastVisitRow[], meters: MeterRow[], engineAt: Date | null): MachinePast {
-  const counted = useSinceFirst(meters.map(m => ({ atMs: m.at.getTime(), meter: m.meter, replaced: m.replaced === 1 })))
+  // whatever stands on record can be counted: a lower reading that got past the questions is a meter that began anew
+  const counted = useSinceFirst(meters.map((m, i) => ({ atMs: m.at.getTime(), meter: m.meter, replaced: m.replaced === 1 || (i > 0 && m.meter < meters[i - 1]!.meter) })))
   const at = new Map(meters.map((m, i) => [`${m.source} ${m.sourceId}`, { use: counted[i]!.use, meter: m.meter }]))
   const met = (key: string) => at.get(key) ?? { use: null, meter: null }
   const all: VisitRecord[] = [

@@ -2,7 +2,7 @@ import type { Engine, Role } from '../core/engine'
 import type { Interval, Verdict } from '../core/feeler'
 import type { DueReason, NextDue, ValveOutlook } from '../core/history'
 import type { MeterUnit } from '../core/units'
-import type { CustomerRow, MachineRow } from './responses'
+import type { MachineRow } from './responses'
 
 /** A reading as it stands on record. */
 export type JudgedReading = Interval & { verdict: Verdict }
@@ -15,7 +15,6 @@ export interface VisitSummary { key: string, jobId: number | null, number: numbe
 interface RecordRow { id: number, kind: 'owner' | 'engine' | 'meter' | 'merged', at: string, words: string, person: string }
 export interface MachineResponse {
   machine: MachineRow
-  customer: CustomerRow
   engine: Engine
   valves: ValveHistory[]
   visits: VisitSummary[]

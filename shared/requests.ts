@@ -75,7 +75,7 @@ export const pastVisitSchema = z.object({ on, meter: meter.nullable(), replaced:
 export const photoSchema = z.object({ job: z.coerce.number().int().positive().optional(), caption: optional(120) })
 export const reminderSchema = z.object({ customerId: z.number().int().positive(), machineIds: z.array(z.number().int().positive()).min(1, { error: 'Choose a machine at least.' }).max(100), how: z.enum(['copied', 'printed', 'sent']), text: text(5000, 'what the owner is told'), subject: text(150, 'a subject') })
 
-export const weeksSchema = z.object({ weeks: z.coerce.number().int().min(1).max(60).catch(6) })
+export const weeksSchema = z.object({ weeks: z.coerce.number().int().min(1).max(60).catch(6), most: z.coerce.number().int().min(1).max(300).catch(300) })
 export const paperSchema = z.object({ paper: z.enum(['A4', 'Letter'], { error: 'The paper is A4 or Letter.' }).default('A4') })
 export const summarySchema = paperSchema.extend({ year: z.coerce.number({ error: 'Give the year.' }).int({ error: 'Give the year.' }).min(1990, { error: 'Give a year of this shop.' }).max(2100, { error: 'Give a year of this shop.' }) })
 

@@ -24,7 +24,7 @@ export function useBoard() {
       session.learnTime(bay.value.now)
       session.offline = false
       failed.value = ''
-      due.value = await api.get<DueResponse>('/api/due?weeks=6')
+      due.value = await api.get<DueResponse>('/api/due?weeks=6&most=40')
     }
     catch (error) {
       session.offline = error instanceof NoAnswer

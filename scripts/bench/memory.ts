@@ -38,7 +38,7 @@ export async function benchMemory(): Promise<void> {
     if (status !== 200) throw new Error(`${path} answered ${status}`)
   }
   const measure = async (machines: number) => ({
-    page: await times(PAGES, i => get(`/api/machines/${1_000_001 + Math.abs(i) * 7 % machines}`)), due: await times(PAGES, () => get('/api/due?weeks=8')),
+    page: await times(PAGES, i => get(`/api/machines/${1_000_001 + Math.abs(i) * 7 % machines}`)), due: await times(PAGES, () => get('/api/due?weeks=60&most=20')),
   })
   const few = Math.ceil(SMALL / (VISITS * 8))
   await fill(pool, shopId, twins, 1, few, VISITS)

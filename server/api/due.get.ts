@@ -4,4 +4,7 @@ import { dueList } from '../services/due'
 import { pool } from '../startup'
 import { shopRoute } from '../utils/api'
 
-export default shopRoute(null, ({ event, person }) => dueList(pool(), person.shopId, weeksSchema.parse(getQuery(event)).weeks, new Date()))
+export default shopRoute(null, ({ event, person }) => {
+  const { weeks, most } = weeksSchema.parse(getQuery(event))
+  return dueList(pool(), person.shopId, weeks, new Date(), most)
+})

@@ -5,7 +5,7 @@ import { change, type Db, many, maybeOne } from '../database/query'
 const SELECT = `
   SELECT m.id, m.name, m.tag, m.serial, m.plate, m.customer_id AS customerId, c.name AS owner, m.model_id AS modelId, CONCAT(e.maker, ' ', e.model) AS model, e.kind, m.meter_unit AS meterUnit,
     (SELECT t.meter FROM meter_readings t WHERE t.shop_id = m.shop_id AND t.machine_id = m.id ORDER BY t.at DESC, t.source_id DESC LIMIT 1) AS lastMeter,
-    (SELECT MAX(j.id) FROM jobs j WHERE j.shop_id = m.shop_id AND j.machine_id = m.id AND j.status IN ('open', 'held')) AS openJobId,
+    (SELECT MAX(j.id) FROM jobs j FORCE INDEX (jobs_machine) WHERE j.shop_id = m.shop_id AND j.machine_id = m.id AND j.status IN ('open', 'held')) AS openJobId,
     r.revision, IF(r.id IS NULL, NULL, IF(r.approved_at IS NULL, 'draft', 'approved')) AS status, m.created_at AS since
   FROM machines m
   JOIN customers c ON c.shop_id = m.shop_id AND c.id = m.customer_id

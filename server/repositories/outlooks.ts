@@ -4,11 +4,16 @@ import { change, type Db, many } from '../database/query'
 
 const marks = (n: number, group: string): string => Array.from({ length: n }, () => group).join(', ')
 
-/** How many machines of a model stand for its family: those that were seen last would be as good; these are the first found. */
-const FAMILY_MACHINES = 200
-/** The drifts of the other machines of a model, by valve. */
-export const familyDrifts = (db: Db, shopId: number, modelId: number): Promise<(KnownDrift & { machineId: number, valveId: string })[]> => many(db, `
-  SELECT machine_id AS machineId, valve_id AS valveId, per_use AS perUse, sigma FROM valve_drifts WHERE shop_id = ? AND model_id = ? ORDER BY machine_id DESC LIMIT ${FAMILY_MACHINES * 16}`, [shopId, modelId])
+/** So many machines of a model stand for its family: one more would hardly move their mean. */
+export const FAMILY_MACHINES = 60
+type DriftRow = KnownDrift & { machineId: number, valveId: string }
+const DRIFT = 'SELECT machine_id AS machineId, valve_id AS valveId, per_use AS perUse, sigma FROM valve_drifts'
+/** The drifts of a model's newest machines, by valve. */
+export const familyDrifts = (db: Db, shopId: number, modelId: number, valveIds: readonly string[]): Promise<DriftRow[]> =>
+  many(db, valveIds.map(() => `(${DRIFT} WHERE shop_id = ? AND model_id = ? AND valve_id = ? ORDER BY machine_id DESC LIMIT ${FAMILY_MACHINES + 1})`).join(' UNION ALL '), valveIds.flatMap(id => [shopId, modelId, id]))
+/** What is kept of some machines' own drifts. */
+export const keptDrifts = (db: Db, shopId: number, machineIds: readonly number[]): Promise<DriftRow[]> =>
+  many(db, `${DRIFT} WHERE shop_id = ? AND machine_id IN (${marks(machineIds.length, '?')})`, [shopId, ...machineIds])
 
 export interface StoredOutlook { machineId: number, modelId: number, dueAt: Date | null, reasons: DueReason[], firstMeter: number | null, usePerDay: number | null, drifts: ({ valveId: string } & KnownDrift)[] }
 /** Writes what was worked out of some machines in place of what stood there. */
@@ -43,7 +48,7 @@ export interface DueRow { machineId: number, name: string, tag: string, meterUni
 /** Machines that are due until a moment, those that are over first. */
 export const dueUntil = async (db: Db, shopId: number, until: Date, most: number): Promise<DueRow[]> => (await many<Omit<DueRow, 'reasons'> & { reasons: string }>(db, `
   SELECT m.id AS machineId, m.name, m.tag, m.meter_unit AS meterUnit, m.model_id AS modelId, c.id AS customerId, c.name AS owner, c.email, d.due_at AS dueAt, d.reasons, d.first_meter AS firstMeter,
-    (SELECT MAX(j.id) FROM jobs j WHERE j.shop_id = m.shop_id AND j.machine_id = m.id AND j.status IN ('open', 'held')) AS openJobId,
+    (SELECT MAX(j.id) FROM jobs j FORCE INDEX (jobs_machine) WHERE j.shop_id = m.shop_id AND j.machine_id = m.id AND j.status IN ('open', 'held')) AS openJobId,
     (SELECT MAX(t.told_at) FROM reminders t WHERE t.shop_id = c.shop_id AND t.customer_id = c.id AND JSON_CONTAINS(t.machine_ids, CAST(m.id AS CHAR))) AS toldAt
   FROM (SELECT * FROM machine_due WHERE shop_id = ? AND due_at < ? ORDER BY due_at LIMIT ${most}) d
   JOIN machines m ON m.shop_id = d.shop_id AND m.id = d.machine_id JOIN customers c ON c.shop_id = m.shop_id AND c.id = m.customer_id ORDER BY d.due_at, m.id`, [shopId, until])).map(row => ({ ...row, reasons: JSON.parse(row.reasons) as DueReason[] }))

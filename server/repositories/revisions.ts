@@ -20,6 +20,9 @@ const read = (row: Raw): RevisionRow => ({
 /** All revisions of a model, oldest first: superseded ones stay readable. */
 export const revisionsOfModel = async (db: Db, shopId: number, modelId: number): Promise<RevisionRow[]> =>
   (await many<Raw>(db, `${SELECT} WHERE r.shop_id = ? AND r.model_id = ? ORDER BY r.revision`, [shopId, modelId])).map(read)
+/** The approved revisions of a model, the oldest first: since when which figures held. */
+export const specsOfModel = async (db: Db, shopId: number, modelId: number): Promise<{ approvedAt: Date, engine: Engine }[]> =>
+  (await many<{ approvedAt: Date, engine: string }>(db, 'SELECT approved_at AS approvedAt, engine FROM spec_revisions WHERE shop_id = ? AND model_id = ? AND approved_at IS NOT NULL ORDER BY revision', [shopId, modelId])).map(row => ({ ...row, engine: upcastEngine(JSON.parse(row.engine)) }))
 export const revisionById = async (db: Db, shopId: number, id: number): Promise<RevisionRow | null> => {
   const row = await maybeOne<Raw>(db, `${SELECT} WHERE r.shop_id = ? AND r.id = ?`, [shopId, id])
   return row && read(row)

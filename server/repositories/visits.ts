@@ -11,12 +11,12 @@ export const jobVisits = async (db: Db, shopId: number, machineId: number): Prom
   (await many<Omit<JobVisitRow, 'engine'> & { engine: string }>(db, `
     SELECT j.id, j.number, j.opened_at AS openedAt, j.closed_at AS closedAt, r.revision, r.engine,
       (SELECT e.person_name FROM events e WHERE e.shop_id = j.shop_id AND e.job_id = j.id AND e.seq = j.last_seq) AS person
-    FROM jobs j JOIN spec_revisions r ON r.shop_id = j.shop_id AND r.id = j.spec_revision_id
+    FROM jobs j FORCE INDEX (jobs_machine) JOIN spec_revisions r ON r.shop_id = j.shop_id AND r.id = j.spec_revision_id
     WHERE j.shop_id = ? AND j.machine_id = ? AND j.status = 'closed' ORDER BY j.opened_at, j.id`, [shopId, machineId])).map(row => ({ ...row, engine: upcastEngine(JSON.parse(row.engine)) }))
 
 export const closedJobsOf = (db: Db, shopId: number, machineIds: readonly number[]): Promise<{ id: number, machineId: number, openedAt: Date }[]> => machineIds.length === 0
   ? Promise.resolve([])
-  : many(db, `SELECT id, machine_id AS machineId, opened_at AS openedAt FROM jobs WHERE shop_id = ? AND machine_id IN (${marks(machineIds)}) AND status = 'closed' ORDER BY machine_id, opened_at, id`, [shopId, ...machineIds])
+  : many(db, `SELECT id, machine_id AS machineId, opened_at AS openedAt FROM jobs FORCE INDEX (jobs_machine) WHERE shop_id = ? AND machine_id IN (${marks(machineIds)}) AND status = 'closed' ORDER BY machine_id, opened_at, id`, [shopId, ...machineIds])
 
 /** What was found and left of each valve by jobs: a row a valve, phase and round. */
 export interface VisitReading { jobId: number, valveId: string, phase: 'as found' | 'proved', round: number, loMm: number, hiMm: number | null, verdict: 'in' | 'tight' | 'loose' | 'unproved' }

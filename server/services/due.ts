@@ -15,21 +15,25 @@ const DAY_MS = 86_400_000
 /** A page of the list holds no more; whoever is that far behind works from the top. */
 const MOST = 300
 /** The day of a moment by the shop's clock, as year-month-day, and as the midnight of that day in UTC to count days by. */
-const dayIn = (timeZone: string, at: Date): { day: string, ms: number } => {
-  const day = new Intl.DateTimeFormat('en-CA', { timeZone }).format(at)
-  return { day, ms: Date.parse(day) }
+function daysIn(timeZone: string): (at: Date) => { day: string, ms: number } {
+  const format = new Intl.DateTimeFormat('en-CA', { timeZone })
+  return (at) => {
+    const day = format.format(at)
+    return { day, ms: Date.parse(day) }
+  }
 }
 /** The Monday of a day's week. */
 const mondayOf = (ms: number): string => new Date(ms - (new Date(ms).getUTCDay() + 6) % 7 * DAY_MS).toISOString().slice(0, 10)
 
 async function itemsOf(db: Db, shopId: number, rows: DueRow[], timeZone: string, now: Date): Promise<DueItem[]> {
   const engines = new Map((await modelsByIds(db, shopId, [...new Set(rows.map(r => r.modelId))])).map(m => [m.id, m.engine]))
-  const today = dayIn(timeZone, now)
+  const dayOf = daysIn(timeZone)
+  const today = dayOf(now)
   return rows.map((r): DueItem => {
     const engine = engines.get(r.modelId)
     const name = (valveId: string) => engine?.valves.find(v => v.id === valveId)?.name ?? valveId
     const [first] = r.reasons
-    const { day, ms } = dayIn(timeZone, r.dueAt)
+    const { day, ms } = dayOf(r.dueAt)
     return {
       machineId: r.machineId, name: r.name, tag: r.tag, customerId: r.customerId, owner: r.owner, email: r.email, meterUnit: r.meterUnit, dueAt: r.dueAt.toISOString(), day, days: daysWords(ms, today.ms), over: ms < today.ms, week: mondayOf(ms),
       cause: causeWords(first!, name, engine?.interval ?? { use: null, months: null }, r.meterUnit), when: whenWords(first!, r.firstMeter, r.meterUnit), why: whyWords({ first: first!, all: r.reasons }, name, now.getTime()),
@@ -39,11 +43,11 @@ async function itemsOf(db: Db, shopId: number, rows: DueRow[], timeZone: string,
 }
 
 /** Machines that are over or fall due within some weeks, soonest first. */
-export async function dueList(db: Db, shopId: number, weeks: number, now: Date): Promise<DueResponse> {
+export async function dueList(db: Db, shopId: number, weeks: number, now: Date, most = MOST): Promise<DueResponse> {
   const { timeZone } = await shopById(db, shopId)
   const until = new Date(now.getTime() + weeks * 7 * DAY_MS)
-  const rows = await dueUntil(db, shopId, until, MOST + 1)
-  return { items: await itemsOf(db, shopId, rows.slice(0, MOST), timeZone, now), today: dayIn(timeZone, now).day, until: dayIn(timeZone, until).day, more: rows.length > MOST, working: await anyStale(db, shopId) }
+  const rows = await dueUntil(db, shopId, until, most + 1)
+  return { items: await itemsOf(db, shopId, rows.slice(0, most), timeZone, now), today: daysIn(timeZone)(now).day, until: daysIn(timeZone)(until).day, more: rows.length > most, working: await anyStale(db, shopId) }
 }
 
 /** What to tell an owner of those of their machines that are due within some weeks. */

@@ -3,11 +3,10 @@ import { spanOf } from '../../../core/feeler'
 import { outlook, type Outlook } from '../../../core/history'
 import type { MachineResponse, ValveHistory, ValvePoint, VisitSummary } from '../../../shared/machines'
 import type { Db } from '../../database/query'
-import { customerById } from '../../repositories/customers'
 import { createdOf, machineById, recordsOfMachine } from '../../repositories/machines'
 import { modelById } from '../../repositories/models'
 import { familyDrifts } from '../../repositories/outlooks'
-import { revisionsOfModel } from '../../repositories/revisions'
+import { specsOfModel } from '../../repositories/revisions'
 import { jobVisits, pastVisitsOf } from '../../repositories/visits'
 import { notFound } from '../../utils/problem'
 import { factsOf, familyWithout } from './outlooks'
@@ -40,13 +39,13 @@ export async function readMachine(db: Db, shopId: number, id: number, now: Date)
   const model = machine && await modelById(db, shopId, machine.modelId)
   if (!machine || !model) throw notFound('machine')
   const { engine } = model
-  const approved = (await revisionsOfModel(db, shopId, machine.modelId)).filter(r => r.approvedAt !== null).sort((a, b) => a.revision - b.revision)
-  const specAt = (at: Date): Engine => (approved.findLast(r => new Date(r.approvedAt!) <= at) ?? approved[0])?.engine ?? engine
+  const approved = await specsOfModel(db, shopId, machine.modelId)
+  const specAt = (at: Date): Engine => (approved.findLast(r => r.approvedAt <= at) ?? approved[0])?.engine ?? engine
   const past = (await pastsOf(db, shopId, [{ id, specAt }])).get(id)!
   const jobs = await jobVisits(db, shopId, id)
   const late = await pastVisitsOf(db, shopId, [id])
   const [created] = await createdOf(db, shopId, [id])
-  const found = outlook(factsOf(engine, past, familyWithout(await familyDrifts(db, shopId, machine.modelId), id), created!.at))
+  const found = outlook(factsOf(engine, past, familyWithout(await familyDrifts(db, shopId, machine.modelId, engine.valves.map(v => v.id)), id), created!.at))
   const specThen = new Map<string, Engine>([...jobs.map(j => [`job ${j.id}`, upcastEngine(j.engine)] as const), ...late.map(p => [`past visit ${p.id}`, specAt(p.at)] as const)])
   const summary = (v: VisitRecord): VisitSummary => {
     const job = v.kind === 'job' ? jobs.find(j => j.id === v.id) : undefined
@@ -59,7 +58,7 @@ export async function readMachine(db: Db, shopId: number, id: number, now: Date)
   }
   const last = past.uses.at(-1)
   return {
-    machine, customer: (await customerById(db, shopId, machine.customerId))!, engine,
+    machine, engine,
     valves: engine.valves.map(v => valveHistory(engine, v.id, past.visits, specThen, found)),
     visits: [...past.before, ...past.visits].map(summary).reverse(),
     records: (await recordsOfMachine(db, shopId, id)).map(r => ({ ...r, at: r.at.toISOString() })),

@@ -4,7 +4,7 @@ import type { KnownDrift, Outlook, OutlookFacts } from '../../../core/history'
 import type { Db, Pool } from '../../database/query'
 import { createdOf, machineById } from '../../repositories/machines'
 import { modelById, modelsByIds } from '../../repositories/models'
-import { familyDrifts, markFamilyStale, staleMachines, storeOutlooks, type StoredOutlook } from '../../repositories/outlooks'
+import { FAMILY_MACHINES, familyDrifts, keptDrifts, markFamilyStale, staleMachines, storeOutlooks, type StoredOutlook } from '../../repositories/outlooks'
 import { outlooksElsewhere } from '../../workers/outlook-thread'
 import { asVisit, type MachinePast, pastsOf } from './visits'
 
@@ -29,7 +29,7 @@ const stored = (machineId: number, modelId: number, past: MachinePast, { due, us
 
 const driftWords = (rows: readonly ({ valveId: string } & KnownDrift)[]): string => rows.map(r => `${r.valveId} ${r.perUse} ${r.sigma}`).sort().join()
 
-/** Works out some machines of one shop and model in the other thread and writes it down. @returns whether any of them drifts otherwise than was kept */
+/** Works out some machines of one shop and model in the other thread and writes it down. @returns whether one of a small family drifts otherwise than was kept: others rest on it */
 async function refresh(db: Db, shopId: number, modelId: number, ids: readonly number[]): Promise<boolean> {
   const [model] = await modelsByIds(db, shopId, [modelId])
   // a model without any figures says nothing, and is not asked again until it has some
@@ -39,12 +39,14 @@ async function refresh(db: Db, shopId: number, modelId: number, ids: readonly nu
   }
   const pasts = await pastsOf(db, shopId, ids.map(id => ({ id, specAt: () => model.engine })))
   const since = new Map((await createdOf(db, shopId, ids)).map(m => [m.id, m.at]))
-  const family = await familyDrifts(db, shopId, modelId)
+  const valveIds = model.engine.valves.map(v => v.id)
+  const family = await familyDrifts(db, shopId, modelId, valveIds)
+  const before = await keptDrifts(db, shopId, ids)
   const facts = ids.map(id => factsOf(model.engine, pasts.get(id)!, familyWithout(family, id), since.get(id) ?? new Date()))
   const found = await outlooksElsewhere(facts)
   const rows = ids.map((id, i) => stored(id, modelId, pasts.get(id)!, found[i]!))
   await storeOutlooks(db, shopId, rows)
-  return rows.some(r => driftWords(r.drifts) !== driftWords(family.filter(f => f.machineId === r.machineId)))
+  return family.length < FAMILY_MACHINES * valveIds.length && rows.some(r => driftWords(r.drifts) !== driftWords(before.filter(f => f.machineId === r.machineId)))
 }
 
 /** One machine has changed: it is worked out at once, and what others of its model take from it later. */
@@ -56,7 +58,8 @@ export async function machineChanged(pool: Pool, shopId: number, machineId: numb
   refreshSoon(pool)
 }
 
-const BATCH = 200
+/** Few enough that requests are not held up while they are read and handed over. */
+const BATCH = 40
 /** Works out all machines that are stale, a batch at a time. @returns how many */
 export async function refreshStale(pool: Pool): Promise<number> {
   for (let done = 0; ;) {

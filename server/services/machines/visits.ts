@@ -54,7 +54,11 @@ function pastOf(specAt: (at: Date) => Engine, jobs: { id: number, openedAt: Date
 
 const grouped = <T, K>(rows: readonly T[], key: (row: T) => K): Map<K, T[]> => {
   const groups = new Map<K, T[]>()
-  for (const row of rows) groups.set(key(row), [...groups.get(key(row)) ?? [], row])
+  for (const row of rows) {
+    const group = groups.get(key(row))
+    if (group) group.push(row)
+    else groups.set(key(row), [row])
+  }
   return groups
 }
 

@@ -52,12 +52,12 @@ const about = computed(() => {
 
 <template>
   <main v-if="seen" class="machine">
-    <header><h1>{{ seen.machine.name }}</h1><p><NuxtLink :to="`/customers/${seen.customer.id}`">{{ seen.machine.owner }}</NuxtLink>, {{ about }}. Spec revision {{ seen.machine.revision ?? 'none' }}</p>
+    <header><h1>{{ seen.machine.name }}</h1><p><NuxtLink :to="`/customers/${seen.machine.customerId}`">{{ seen.machine.owner }}</NuxtLink>, {{ about }}. Spec revision {{ seen.machine.revision ?? 'none' }}</p>
       <button type="button" class="quiet" @click="panel = { kind: 'photos' }">Photos</button><button type="button" class="quiet" @click="panel = { kind: 'actions' }">Put right</button><NuxtLink v-if="seen.machine.openJobId" class="key go" :to="`/jobs/${seen.machine.openJobId}`">To the open job</NuxtLink><NuxtLink v-else class="key go" :to="`/jobs/new?machine=${id}`">New job</NuxtLink></header>
     <div class="charts" :class="{ few: seen.valves.length <= 2 }">
       <ValveChart v-for="v in seen.valves" :key="v.valveId" :valve="v" :limits="spanOf(seen.engine.clearance[v.role])" :span="span" :meter-at="seen.firstMeter ?? 0" :unit="unit" :due="due?.first.use ?? null" :causes="due?.first.valveId === v.valveId" @effect="panel = { kind: 'lift', valveId: v.valveId }" />
     </div>
-    <ReminderPanel v-if="panel?.kind === 'tell'" :customer-id="seen.customer.id" :weeks="60" @done="panel = null" />
+    <ReminderPanel v-if="panel?.kind === 'tell'" :customer-id="seen.machine.customerId" :weeks="60" @done="panel = null" />
     <aside v-else :aria-label="panel ? 'More' : 'Next due'">
       <LiftCurve v-if="liftOf" :engine="seen.engine" :valve="liftOf" @done="panel = null" />
       <MachineActions v-else-if="panel?.kind === 'actions'" :seen="seen" :unit="session.shop?.unit ?? 'mm'" @done="panel = null" @changed="changed" />

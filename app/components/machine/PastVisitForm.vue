@@ -50,6 +50,7 @@ async function submit(): Promise<void> {
   <form class="past" @submit.prevent="submit">
     <div class="pair"><TextField v-model="given.on" label="Day" type="date" :wrong="form.wrong('on')" /><TextField v-model="given.meter" :label="`Meter, ${seen.machine.meterUnit}`" inputmode="decimal" note="Empty: not read." :wrong="form.wrong('meter')" /></div>
     <div v-if="form.refusal.value?.problem.code === 'meter-lower'" class="tick"><Checkbox v-model="given.replaced" input-id="past-replaced" binary /><label for="past-replaced">The meter was replaced before</label></div>
+    <p class="note">Two figures with a dash are from what went to what did not; one alone counts as half a thou either way.</p>
     <fieldset v-for="v in seen.valves" :key="v.valveId"><legend>{{ v.name }}</legend><div class="pair"><TextField v-model="valves[v.valveId]!.found" label="Found" placeholder="0.10–0.12" :wrong="valves[v.valveId]!.wrong || form.wrong(`valves.${v.valveId}`)" /><TextField v-model="valves[v.valveId]!.left" label="Left" placeholder="as found" /></div></fieldset>
     <TextField v-model="given.words" label="What else the paper says" :wrong="form.wrong('words')" />
     <p v-if="form.failed.value" class="wrong" role="alert">{{ form.failed.value }}</p><p v-else-if="kept" class="note" role="status">{{ kept }}</p>

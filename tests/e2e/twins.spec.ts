@@ -12,6 +12,8 @@ test('a side-by-side by its maker’s own stops, from the Bay to the sheet', asy
   test.setTimeout(240_000)
   await signIn(page)
   await page.getByRole('link', { name: /New job/ }).or(page.getByRole('button', { name: /New job/ })).first().click()
+  // the list shows the first fifty: a tag is typed, or scanned
+  await page.getByLabel(/Scan a tag/).fill('M-0113')
   await page.locator('[data-machine="M-0113"]').click()
   await page.getByLabel('Meter, km').fill('2600')
   await page.getByRole('button', { name: 'Open the job' }).click()

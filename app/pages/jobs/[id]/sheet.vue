@@ -56,5 +56,5 @@ function download(): void {
 
 <style scoped>
 .page-of-sheet { padding: 16px; display: grid; justify-items: center; gap: 14px; align-content: start; }
-.bar { display: flex; gap: 10px; align-items: center; justify-self: stretch; max-width: 760px; margin: 0 auto; width: 100%; }
+.bar { display: flex; flex-wrap: wrap; gap: 10px; align-items: center; justify-self: stretch; max-width: 760px; margin: 0 auto; width: 100%; }
 </style>

@@ -8,7 +8,7 @@ export type PersonRole = 'lead' | 'mechanic'
 export interface SessionResponse { person: { id: number, name: string, role: PersonRole, favouriteSetId: number | null }, shop: { id: number, name: string, timeZone: string, unit: 'mm' | 'thou', favouriteSchool: School | null, target: TargetSchool, bladeHabit: BladeHabit, pairToProve: boolean, isDemo: boolean }, now: string }
 
 /** What else a visit is for. A warm one is held while valves wait for a cold engine. */
-export interface TaskRow { id: number, jobId: number, name: string, needs: 'cold' | 'warm' | 'either', doneBy: string | null, doneAt: string | null }
+export interface TaskRow { id: number, jobId: number, name: string, needs: 'cold' | 'warm' | 'either', doneBy: string | null, doneAt: string | null, because: string }
 /** How a card’s engine cools: temperatures over time to draw, and when it will be cold. ms since 1970. */
 export interface BayCooling { airC: number, airAssumed: boolean, limitC: number, readings: { atMs: number, celsius: number }[], curve: { atMs: number, celsius: number }[], ready: { kind: 'at', atMs: number, soonestMs: number } | { kind: 'air too warm' } }
 

@@ -49,11 +49,11 @@ export function useBoard() {
     const index = beforeJobId === null ? others.length : others.findIndex(c => c.jobId === beforeJobId)
     const moved = { ...card, assigned: bay.value!.crew.find(p => p.id === personId) ?? null, turn: null }
     bay.value = { ...bay.value!, cards: [...others.slice(0, index), moved, ...others.slice(index)] }
+    let wrong = ''
     try { await api.put(`/api/jobs/${jobId}/place`, { personId, beforeJobId }) }
-    catch (error) { failed.value = wordsFor(error) }
-    const wrong = failed.value
+    catch (error) { wrong = wordsFor(error) }
     await load()
-    if (wrong) failed.value = wrong
+    failed.value ||= wrong
   }
   return { bay, due, failed, nowMs, clock, load, columnOf, place }
 }

@@ -8,25 +8,27 @@ const serial = (): SerialLike | null => (navigator as Navigator & { serial?: Ser
 /** Whether this browser can speak to a device on a serial line; it wants a secure context. */
 export const hasSerial = (): boolean => typeof navigator !== 'undefined' && serial() !== null
 
-async function* split(stream: ReadableStream<Uint8Array>): AsyncGenerator<string> {
-  const reader = stream.getReader()
+async function* split(reader: ReadableStreamDefaultReader<Uint8Array>): AsyncGenerator<string> {
   const decoder = new TextDecoder()
   let rest = ''
-  try {
-    for (;;) {
-      const { value, done } = await reader.read()
-      if (done) return
-      const parts = (rest + decoder.decode(value, { stream: true })).split('\n')
-      rest = parts.pop() ?? ''
-      yield* parts
-    }
+  for (;;) {
+    const { value, done } = await reader.read()
+    if (done) return
+    const parts = (rest + decoder.decode(value, { stream: true })).split('\n')
+    rest = parts.pop() ?? ''
+    yield* parts
   }
-  finally { await reader.cancel().catch(() => {}) }
 }
 export async function openSerial(): Promise<LinePort> {
   const port = await serial()!.requestPort()
   await port.open({ baudRate: 9600 })
-  return { lines: split(port.readable!), close: () => port.close() }
+  const reader = port.readable!.getReader()
+  return { lines: split(reader), close: async () => {
+    // a read that still waits ends with this; a port does not close while somebody holds its reader
+    await reader.cancel().catch(() => {})
+    reader.releaseLock()
+    await port.close()
+  } }
 }
 
 const STAND_IN = { startC: 58, airC: 19.5, perHour: 0.9, everyMs: 120 }
@@ -47,17 +49,33 @@ export function openStandIn(nowMs: () => number): LinePort {
 
 const WANTED = 3
 const MOST_LINES = 12
-/** The middle one of three lines that can be read. @throws Error with the last reason when a dozen lines give none */
-export async function readThermometer(port: LinePort): Promise<ThermometerReading> {
-  const good: ThermometerReading[] = []
-  let why = new Error('The thermometer sends nothing. Look at the cable, or type the temperature.')
-  let count = 0
+/** A thermometer sends every second or so: one that says nothing for this long is not there. */
+const PATIENCE_MS = 6000
+const SILENT = 'The thermometer sends nothing. Look at the cable, or type the temperature.'
+
+/** The next line, or null where there is none any more. @throws Error after a silence */
+async function nextLine(lines: AsyncIterator<string>, patienceMs: number): Promise<string | null> {
+  let late: ReturnType<typeof setTimeout> | undefined
+  const silence = new Promise<never>((_, fail) => { late = setTimeout(() => fail(new Error(SILENT)), patienceMs) })
   try {
-    for await (const line of port.lines) {
+    const { value, done } = await Promise.race([lines.next(), silence])
+    return done ? null : value
+  }
+  finally { clearTimeout(late) }
+}
+
+/** The middle one of three lines that can be read. @throws Error with the last reason when a dozen lines give none, or nothing comes */
+export async function readThermometer(port: LinePort, patienceMs = PATIENCE_MS): Promise<ThermometerReading> {
+  const good: ThermometerReading[] = []
+  let why = new Error(SILENT)
+  const lines = port.lines[Symbol.asyncIterator]()
+  try {
+    for (let i = 0; i < MOST_LINES; i++) {
+      const line = await nextLine(lines, patienceMs)
+      if (line === null) break
       try { good.push(parseThermometerLine(line)) }
       catch (error) { why = error as Error }
       if (good.length === WANTED) return good.sort((a, b) => a.headC - b.headC)[1]!
-      if (++count >= MOST_LINES) break
     }
   }
   finally { await port.close() }

@@ -18,9 +18,14 @@ export const lockJob = async (db: Db, shopId: number, id: number): Promise<JobRo
   return row && read(row)
 }
 export interface BayJobRow extends JobRow { assignedTo: number | null, place: number }
-/** Jobs on the board in its order: all that are not done, and those done since a moment. */
+/** Jobs that are not done, and those done since a moment: each part by an index of its own, for a shop has years of the others. */
+const OPEN_OR_SINCE = 'SELECT id FROM jobs WHERE shop_id = ? AND status IN (\'open\', \'held\') UNION SELECT id FROM jobs WHERE shop_id = ? AND closed_at >= ?'
+/** Jobs on the board in its order: besides those, signed ones of which something else is still to do. */
 export const jobsForBay = async (db: Db, shopId: number, doneSince: Date): Promise<BayJobRow[]> =>
-  (await many<Raw & { assignedTo: number | null, place: number }>(db, `${SELECT.replace(' FROM', ', assigned_to AS assignedTo, board_place AS place FROM')} WHERE shop_id = ? AND (status IN ('open', 'held') OR closed_at >= ?) ORDER BY board_place, id`, [shopId, doneSince]))
+  (await many<Raw & { assignedTo: number | null, place: number }>(db, `
+    SELECT j.id, j.number, j.status, j.last_seq AS lastSeq, j.closed_at AS closedAt, j.pin, j.assigned_to AS assignedTo, j.board_place AS place
+    FROM (${OPEN_OR_SINCE} UNION SELECT t.job_id FROM job_tasks t JOIN jobs c ON c.shop_id = t.shop_id AND c.id = t.job_id AND c.status = 'closed' WHERE t.shop_id = ? AND t.done_at IS NULL) b
+    JOIN jobs j ON j.shop_id = ? AND j.id = b.id ORDER BY j.board_place, j.id`, [shopId, shopId, doneSince, shopId, shopId]))
     .map(row => ({ ...read(row), assignedTo: row.assignedTo, place: row.place }))
 
 export const insertJob = async (db: Db, shopId: number, job: { number: number, machineId: number, specRevisionId: number, meter: number | null, pin: JobPin, openedAt: Date }): Promise<number> =>
@@ -49,7 +54,7 @@ export const newerRevisionOfJob = (db: Db, shopId: number, id: number): Promise<
 
 /** Every job's last number of the log, for those who listen. */
 export const lastSeqs = (db: Db, shopId: number): Promise<{ id: number, lastSeq: number }[]> =>
-  many(db, 'SELECT id, last_seq AS lastSeq FROM jobs WHERE shop_id = ? AND (status IN (\'open\', \'held\') OR closed_at > UTC_TIMESTAMP(3) - INTERVAL 1 DAY)', [shopId])
+  many(db, `SELECT j.id, j.last_seq AS lastSeq FROM (${OPEN_OR_SINCE}) b JOIN jobs j ON j.shop_id = ? AND j.id = b.id`, [shopId, shopId, new Date(Date.now() - 86_400_000), shopId])
 
 export const lastClosedJob = (db: Db, shopId: number, machineId: number): Promise<{ id: number, closedAt: Date } | null> =>
   maybeOne(db, 'SELECT id, closed_at AS closedAt FROM jobs WHERE shop_id = ? AND machine_id = ? AND status = \'closed\' ORDER BY closed_at DESC, id DESC LIMIT 1', [shopId, machineId])

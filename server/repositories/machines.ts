@@ -35,8 +35,8 @@ export const setModel = (db: Db, shopId: number, id: number, modelId: number) =>
 
 /** All that hangs on a machine goes over to another, and the double is gone. */
 export async function moveMachine(db: Db, shopId: number, from: number, to: number): Promise<void> {
-  for (const table of ['jobs', 'meter_readings', 'machine_records', 'past_visits', 'photos']) await change(db, `UPDATE ${table} SET machine_id = ? WHERE shop_id = ? AND machine_id = ?`, [to, shopId, from])
-  await change(db, 'UPDATE jobs SET pin = JSON_SET(pin, \'$.machine.id\', ?) WHERE shop_id = ? AND machine_id = ?', [to, shopId, to])
+  await change(db, 'UPDATE jobs SET machine_id = ?, pin = JSON_SET(pin, \'$.machine.id\', ?) WHERE shop_id = ? AND machine_id = ?', [to, to, shopId, from])
+  for (const table of ['meter_readings', 'machine_records', 'past_visits', 'photos']) await change(db, `UPDATE ${table} SET machine_id = ? WHERE shop_id = ? AND machine_id = ?`, [to, shopId, from])
   await change(db, 'DELETE FROM machines WHERE shop_id = ? AND id = ?', [shopId, from])
 }
 

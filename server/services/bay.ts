@@ -33,6 +33,11 @@ export function startOfDay(now: Date, timeZone: string): Date {
 
 const cardWords = (next: NextThing): string => isWeighing(next) ? 'Find where the crank is' : next.instruction
 
+const nextOfSigned = (tasks: StoredTask[]): string => {
+  const left = tasks.filter(t => !t.doneAt)
+  return left.length ? `Valves done; to do: ${left.map(t => t.name).join(', ')}` : 'Job sheet'
+}
+
 const CURVE_POINTS = 24
 /** A cooling engine's readings and its curve, from the first reading to a while after it will be cold. */
 function coolingOf(view: JobView): BayCooling | null {
@@ -65,7 +70,7 @@ async function cardOf(db: Db, shopId: number, job: BayJobRow, kind: string, task
       const { minMm, maxMm } = limitsOf(clearance) ?? { minMm: targetOf(clearance), maxMm: targetOf(clearance) }
       return { name: pin.spec.engine.valves.find(v => v.id === valve.valveId)?.name ?? '', verdict: reading ? verdict : 'not measured' as const, loMm: interval.loMm, hiMm: interval.hiMm, minMm, maxMm }
     }),
-    next: state.status === 'closed' ? 'Job sheet' : state.status === 'abandoned' ? 'Abandoned' : state.status === 'held' ? 'On hold' : cardWords(nextThing(view)),
+    next: state.status === 'closed' ? nextOfSigned(tasks) : state.status === 'abandoned' ? 'Abandoned' : state.status === 'held' ? 'On hold' : cardWords(nextThing(view)),
     closedAt: state.closedAt,
   }
 }
@@ -74,16 +79,16 @@ async function cardOf(db: Db, shopId: number, job: BayJobRow, kind: string, task
 const MINUTES = { valves: 45, task: 20 }
 const clock = (atMs: number, timeZone: string): string => new Date(atMs).toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit', timeZone })
 
-/** The day's work as `planDay` takes it: each open card's valves, and its other tasks. What is on hold waits for nobody. */
+/** The day's work as `planDay` takes it: each open card's valves, and other tasks also of a signed one. What is on hold or abandoned waits for nobody. */
 function worksOf(cards: readonly Card[], nowMs: number, timeZone: string): Work[] {
-  return cards.filter(c => c.column !== 'done' && c.status !== 'held').flatMap((c): Work[] => {
+  return cards.filter(c => c.status === 'open' || c.status === 'closed').flatMap((c): Work[] => {
     const ready = c.cooling?.ready
     const cold = ready?.kind === 'at' ? Math.max(nowMs, ready.atMs) : nowMs
     const person = c.assignedTo
     const valves: Work = { id: `valves ${c.jobId}`, person, place: c.place, minutes: MINUTES.valves, earliestMs: cold, after: null, waitsFor: cold > nowMs ? `cold about ${clock(cold, timeZone)}` : '' }
-    return [valves, ...c.tasks.filter(t => !t.doneAt).map((t): Work => ({
+    return [...c.status === 'closed' ? [] : [valves], ...c.tasks.filter(t => !t.doneAt).map((t): Work => ({
       id: `task ${t.id}`, person, place: c.place, minutes: MINUTES.task, earliestMs: t.needs === 'cold' ? cold : nowMs, after: t.needs === 'warm' ? valves.id : null,
-      waitsFor: t.needs === 'warm' ? 'after the valves' : valves.waitsFor,
+      waitsFor: t.needs === 'warm' && c.status !== 'closed' ? 'after the valves' : valves.waitsFor,
     }))]
   })
 }

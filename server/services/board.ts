@@ -54,8 +54,9 @@ export async function tickTask(pool: Pool, person: SignedIn, id: number, { done,
   const task = await taskById(pool, person.shopId, id)
   if (!task) throw notFound('task')
   const job = (await jobById(pool, person.shopId, task.jobId))!
-  if (done && !because && heldBecause(task.needs, job.status)) throw new Problem(409, `${task.name} wants a warm engine, and the valves of this machine are not done. Do the valves first, or say why not.`, { code: 'held' })
-  await setTaskDone(pool, person.shopId, id, done ? person.id : null, done ? now : null)
+  const held = heldBecause(task.needs, job.status) !== null
+  if (done && held && !because) throw new Problem(409, `${task.name} wants a warm engine, and the valves of this machine are not done. Do the valves first, or say why not.`, { code: 'held' })
+  await setTaskDone(pool, person.shopId, id, done ? { by: person.id, at: now, because: held ? because : '' } : null)
   await changed(pool, person.shopId)
   return asRow((await taskById(pool, person.shopId, id))!)
 }

@@ -2,6 +2,7 @@ import type { CustomerSummary } from '../../shared/machines'
 import type { Db } from '../database/query'
 import { customerById, machinesOfCustomer } from '../repositories/customers'
 import { shopById } from '../repositories/shops'
+import { daysIn } from '../utils/days'
 import { notFound } from '../utils/problem'
 import { whenWords, whyWords } from '../../core/history'
 import { formatMeter } from '../../core/units'
@@ -12,7 +13,8 @@ export async function customerSummary(db: Db, shopId: number, customerId: number
   const customer = await customerById(db, shopId, customerId)
   if (!customer) throw notFound('owner')
   const { name: shop, timeZone } = await shopById(db, shopId)
-  const dayIn = (iso: string) => new Intl.DateTimeFormat('en-CA', { timeZone }).format(new Date(iso))
+  const dayOf = daysIn(timeZone)
+  const dayIn = (iso: string) => dayOf(new Date(iso))
   const machines: CustomerSummary['machines'] = []
   for (const { id } of await machinesOfCustomer(db, shopId, customerId)) {
     const seen = await readMachine(db, shopId, id, now).catch(() => null)

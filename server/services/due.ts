@@ -7,6 +7,7 @@ import { modelsByIds } from '../repositories/models'
 import { anyStale, type DueRow, dueUntil } from '../repositories/outlooks'
 import { insertReminder } from '../repositories/reminders'
 import { shopById } from '../repositories/shops'
+import { daysIn } from '../utils/days'
 import { notFound, Problem } from '../utils/problem'
 import { sendLetter } from './mail'
 import type { SignedIn } from './people'
@@ -14,28 +15,21 @@ import type { SignedIn } from './people'
 const DAY_MS = 86_400_000
 /** A page of the list holds no more; whoever is that far behind works from the top. */
 const MOST = 300
-/** The day of a moment by the shop's clock, as year-month-day, and as the midnight of that day in UTC to count days by. */
-function daysIn(timeZone: string): (at: Date) => { day: string, ms: number } {
-  const format = new Intl.DateTimeFormat('en-CA', { timeZone })
-  return (at) => {
-    const day = format.format(at)
-    return { day, ms: Date.parse(day) }
-  }
-}
 /** The Monday of a day's week. */
 const mondayOf = (ms: number): string => new Date(ms - (new Date(ms).getUTCDay() + 6) % 7 * DAY_MS).toISOString().slice(0, 10)
 
 async function itemsOf(db: Db, shopId: number, rows: DueRow[], timeZone: string, now: Date): Promise<DueItem[]> {
   const engines = new Map((await modelsByIds(db, shopId, [...new Set(rows.map(r => r.modelId))])).map(m => [m.id, m.engine]))
   const dayOf = daysIn(timeZone)
-  const today = dayOf(now)
+  const todayMs = Date.parse(dayOf(now))
   return rows.map((r): DueItem => {
     const engine = engines.get(r.modelId)
     const name = (valveId: string) => engine?.valves.find(v => v.id === valveId)?.name ?? valveId
     const [first] = r.reasons
-    const { day, ms } = dayOf(r.dueAt)
+    const day = dayOf(r.dueAt)
+    const ms = Date.parse(day)
     return {
-      machineId: r.machineId, name: r.name, tag: r.tag, customerId: r.customerId, owner: r.owner, email: r.email, meterUnit: r.meterUnit, dueAt: r.dueAt.toISOString(), day, days: daysWords(ms, today.ms), over: ms < today.ms, week: mondayOf(ms),
+      machineId: r.machineId, name: r.name, tag: r.tag, customerId: r.customerId, owner: r.owner, email: r.email, meterUnit: r.meterUnit, dueAt: r.dueAt.toISOString(), day, days: daysWords(ms, todayMs), over: ms < todayMs, week: mondayOf(ms),
       cause: causeWords(first!, name, engine?.interval ?? { use: null, months: null }, r.meterUnit), when: whenWords(first!, r.firstMeter, r.meterUnit), why: whyWords({ first: first!, all: r.reasons }, name, now.getTime()),
       reason: first!, openJobId: r.openJobId, toldAt: r.toldAt?.toISOString() ?? null,
     }
@@ -47,7 +41,7 @@ export async function dueList(db: Db, shopId: number, weeks: number, now: Date, 
   const { timeZone } = await shopById(db, shopId)
   const until = new Date(now.getTime() + weeks * 7 * DAY_MS)
   const rows = await dueUntil(db, shopId, until, most + 1)
-  return { items: await itemsOf(db, shopId, rows.slice(0, most), timeZone, now), today: daysIn(timeZone)(now).day, until: daysIn(timeZone)(until).day, more: rows.length > most, working: await anyStale(db, shopId) }
+  return { items: await itemsOf(db, shopId, rows.slice(0, most), timeZone, now), today: daysIn(timeZone)(now), until: daysIn(timeZone)(until), more: rows.length > most, working: await anyStale(db, shopId) }
 }
 
 /** What to tell an owner of those of their machines that are due within some weeks. */

@@ -5,7 +5,7 @@ import { placeJob } from '../../server/services/board'
 import { pool } from '../support/database'
 import { otherShop } from '../support/other-shop'
 import { Client } from '../support/server'
-import { newMachine, openJob } from '../support/shop-work'
+import { newMachine, openJob, visit } from '../support/shop-work'
 
 const [ines, tam] = [new Client(), new Client()]
 let shopId = 0
@@ -91,10 +91,20 @@ describe('what else a visit is for', () => {
     expect((await tick(filter!, { done: true })).body.doneBy).toBe('Tam')
     expect(await tick(oil!, { done: true })).toMatchObject({ status: 409, body: { code: 'held', title: expect.stringMatching(/valves of this machine are not done/) } })
     expect((await tick(oil!, { done: true, because: 'drained cold' })).status).toBe(200)
+    expect((await cardOf(id)).tasks[0]).toMatchObject({ doneBy: 'Tam', because: 'drained cold' })
     expect((await tam.call('DELETE', `/api/tasks/${oil!.id}`)).status).toBe(409)
     expect((await tick(oil!, { done: false })).body.doneBy).toBeNull()
     expect((await tam.call('DELETE', `/api/tasks/${oil!.id}`)).status).toBe(200)
   })
+  it('an oil change that is left when the valves are signed stays on the board, also the day after, until it is done', async () => {
+    const machine = await newMachine(ines)
+    const id = await visit(ines, machine, 50, 3, {})
+    const gone = await ines.post<TaskRow>(`/api/jobs/${id}/tasks`, { name: 'Oil change', needs: 'warm' })
+    const card = await cardOf(id)
+    expect([card.column, card.tasks[0]!.held, card.next]).toEqual(['done', null, 'Valves done; to do: Oil change'])
+    expect((await ines.call('PUT', `/api/tasks/${gone.body.id}`, { done: true })).status).toBe(200)
+    expect(await cardOf(id)).toBeUndefined()
+  }, 60_000)
   it('more of it is added later; what is no task is refused in words', async () => {
     const id = await newJob()
     expect((await ines.post(`/api/jobs/${id}/tasks`, { name: 'Brake cable', needs: 'either' })).status).toBe(200)

@@ -25,7 +25,7 @@ async function tick(id: number, done: boolean): Promise<void> {
   <ul class="tasks" aria-label="Also to do">
     <li v-for="t in tasks" :key="t.id" :class="{ held: t.held }">
       <Checkbox :model-value="t.doneAt !== null" :input-id="`task-${t.id}`" binary @update:model-value="tick(t.id, $event === true)" />
-      <label :for="`task-${t.id}`"><b>{{ t.name }}</b><small v-if="t.doneAt">done, {{ t.doneBy }}</small><small v-else-if="t.held">held: {{ t.held }}</small><small v-else-if="t.needs === 'warm'">warm engine</small></label>
+      <label :for="`task-${t.id}`"><b>{{ t.name }}</b><small v-if="t.doneAt">done, {{ t.doneBy }}{{ t.because ? `: ${t.because}` : '' }}</small><small v-else-if="t.held">held: {{ t.held }}</small><small v-else-if="t.needs === 'warm'">warm engine</small></label>
     </li>
   </ul>
   <form v-if="asked !== null" class="why" @submit.prevent="tick(asked, true)"><p class="wrong" role="alert">{{ form.failed.value }}</p><label for="because">Why not?</label><input id="because" v-model="because" class="p-inputtext"><button type="submit" class="quiet" :disabled="!because.trim()">Done all the same</button></form>

@@ -22,7 +22,7 @@ type What = 'edit' | 'owner' | 'meter' | 'visit' | 'engine' | 'double'
 const what = ref<What>('edit')
 const WHATS: { value: What, label: string }[] = [{ value: 'edit', label: 'Name, tag, plate, numbers' }, { value: 'owner', label: 'Another owner' }, { value: 'meter', label: 'The meter was read' }, { value: 'visit', label: 'An earlier visit, from paper' }, { value: 'engine', label: 'Another engine was put in' }, { value: 'double', label: 'It is on record twice' }]
 const id = computed(() => props.seen.machine.id)
-const today = new Date().toISOString().slice(0, 10)
+const today = new Intl.DateTimeFormat('en-CA').format(new Date())
 const edit = reactive({ name: props.seen.machine.name, tag: props.seen.machine.tag, plate: props.seen.machine.plate, serial: props.seen.machine.serial, meterUnit: props.seen.machine.meterUnit as MachineRow['meterUnit'] | null })
 const customer = ref<Owner | null>(null)
 const model = ref<ModelHit | string | null>(null)

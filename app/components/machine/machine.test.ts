@@ -52,5 +52,8 @@ describe('a thermometer on a line', () => {
   it('nothing but noise, and silence, are said in words', async () => {
     await expect(readThermometer(port(Array.from({ length: 20 }, () => 'x')))).rejects.toThrow(/no line of a thermometer/)
     await expect(readThermometer(port([]))).rejects.toThrow(/sends nothing/)
+    const silent = { lines: { [Symbol.asyncIterator]: () => ({ next: () => new Promise<never>(() => {}) }) }, closed: 0, close: async () => { await Promise.resolve(silent.closed++) } }
+    await expect(readThermometer(silent, 20)).rejects.toThrow(/sends nothing/)
+    expect(silent.closed).toBe(1)
   })
 })

@@ -4,11 +4,10 @@ ALTER TABLE jobs
   ADD COLUMN assigned_to INT UNSIGNED NULL AFTER status,
   -- Place on the board among the jobs of the same person; smaller is sooner.
   ADD COLUMN board_place DOUBLE NOT NULL DEFAULT 0 AFTER assigned_to,
+  ADD KEY jobs_closed (shop_id, closed_at),
   ADD CONSTRAINT jobs_assigned FOREIGN KEY (shop_id, assigned_to) REFERENCES people (shop_id, id);
 UPDATE jobs SET board_place = id;
-ALTER TABLE shops
-  ADD COLUMN board_version INT UNSIGNED NOT NULL DEFAULT 0,
-  ADD COLUMN air_c DECIMAL(4, 1) NOT NULL DEFAULT 20.0;
+ALTER TABLE shops ADD COLUMN board_version INT UNSIGNED NOT NULL DEFAULT 0;
 
 -- What else a visit is for, and whether it wants the engine cold, warm, or either.
 CREATE TABLE job_tasks (
@@ -19,7 +18,10 @@ CREATE TABLE job_tasks (
   needs ENUM('cold', 'warm', 'either') NOT NULL,
   done_by INT UNSIGNED NULL,
   done_at DATETIME(3) NULL,
+  -- Why it was done while it was held.
+  because VARCHAR(160) NOT NULL DEFAULT '',
   KEY job_tasks_job (shop_id, job_id),
+  KEY job_tasks_to_do (shop_id, done_at, job_id),
   CONSTRAINT job_tasks_of_job FOREIGN KEY (shop_id, job_id) REFERENCES jobs (shop_id, id),
   CONSTRAINT job_tasks_doer FOREIGN KEY (shop_id, done_by) REFERENCES people (shop_id, id)
 ) ENGINE = InnoDB;

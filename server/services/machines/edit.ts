@@ -10,6 +10,7 @@ import { insertMeter, metersOf } from '../../repositories/meters'
 import { modelById } from '../../repositories/models'
 import { shopById } from '../../repositories/shops'
 import { insertPastVisit } from '../../repositories/visits'
+import { daysIn } from '../../utils/days'
 import { notFound, Problem } from '../../utils/problem'
 import type { SignedIn } from '../people'
 import { machineChanged } from './outlooks'
@@ -80,7 +81,7 @@ export const changeOwner = (pool: Pool, person: SignedIn, id: number, { customer
 /** The day of a record, at noon, so that no zone makes another day of it. @throws Problem for one that is still to come */
 async function dayOf(db: Db, shopId: number, on: string, now: Date): Promise<Date> {
   const { timeZone } = await shopById(db, shopId)
-  const today = new Intl.DateTimeFormat('en-CA', { timeZone }).format(now)
+  const today = daysIn(timeZone)(now)
   if (on > today) refuse('on', `${dayWords(Date.parse(on))} is still to come. Give the day on which it was.`)
   return on === today ? now : new Date(`${on}T12:00:00Z`)
 }

@@ -1,29 +1,26 @@
-import { onMounted, ref, shallowRef } from 'vue'
-import { watchDebounced } from '@vueuse/core'
+import { computed, onMounted, ref } from 'vue'
 import type { Act, PracticeEngine, PracticeStart } from '~~/core/practice'
 import type { BestRun, PracticeResponse } from '~~/shared/practice'
 import type { ModelResponse, SearchResponse } from '~~/shared/spec-book'
 import { api, wordsFor } from '../utils/api'
+import { useFinder } from './useFinder'
+import { useForm } from './useForm'
+
+/** Models of the spec book as engines to practise on. */
+async function enginesLike(text: string): Promise<PracticeEngine[]> {
+  if (!text.trim()) return []
+  const { rows } = await api.get<SearchResponse>(`/api/models?q=${encodeURIComponent(text)}&limit=6`)
+  const models = await Promise.all(rows.map(row => api.get<ModelResponse>(`/api/models/${row.id}`)))
+  return models.map(({ model }) => ({ id: `model-${model.id}`, name: `${model.maker} ${model.model}`, about: model.kind, engine: model.engine }))
+}
 
 /** What is practised on beside the built-in engines, and the best of each: kept by the shop's server, so that practising goes on without it. */
 export function usePracticeShelf() {
   const best = ref<BestRun[]>([])
-  const own = shallowRef<PracticeEngine[]>([])
-  const failed = ref('')
   const kept = ref('')
-  const q = ref('')
-  const tried = async (work: () => Promise<void>) => {
-    failed.value = ''
-    try { await work() }
-    catch (error) { failed.value = wordsFor(error) }
-  }
-  onMounted(() => tried(async () => { best.value = (await api.get<PracticeResponse>('/api/practice')).best }))
-  watchDebounced(q, text => tried(async () => {
-    if (!text.trim()) { own.value = []; return }
-    const { rows } = await api.get<SearchResponse>(`/api/models?q=${encodeURIComponent(text)}&limit=6`)
-    const models = await Promise.all(rows.map(row => api.get<ModelResponse>(`/api/models/${row.id}`)))
-    own.value = models.map(({ model }) => ({ id: `model-${model.id}`, name: `${model.maker} ${model.model}`, about: model.kind, engine: model.engine }))
-  }), { debounce: 200 })
+  const runs = useForm()
+  const { q, found, failed } = useFinder(enginesLike, 200)
+  onMounted(() => runs.send(async () => { best.value = (await api.get<PracticeResponse>('/api/practice')).best }))
 
   /** Hands a run over to be kept. */
   async function handOver({ kind, level, seed, guidance, robot }: PracticeStart, seconds: number, acts: Act[]): Promise<void> {
@@ -35,5 +32,5 @@ export function usePracticeShelf() {
     }
     catch (error) { kept.value = `Not kept: ${wordsFor(error)}` }
   }
-  return { best, own, failed, kept, q, handOver }
+  return { best, own: computed(() => found.value ?? []), failed: computed(() => failed.value || runs.failed.value), kept, q, handOver }
 }

@@ -53,8 +53,8 @@ const more = computed(() => waiting.value.length - shown.value.length)
 
 <style scoped>
 .due { grid-row: 4; background: var(--sunk); border-top: 1.5px solid var(--ink); padding: 12px 20px 10px; min-height: 182px; }
-header { display: flex; gap: 12px; align-items: baseline; padding-bottom: 6px; } h2 { font-size: 18px; } header p { font: 500 15px/1.2 var(--figures); color: var(--ink2); } header a { margin-left: auto; font: 600 16px/1.2 var(--figures); padding: 8px 0; } .none { color: var(--ink2); padding-top: 8px; }
+header { display: flex; gap: 12px; align-items: baseline; padding-bottom: 6px; } h2 { font-size: 18px; } header p { font: 500 15px/1.2 var(--figures); color: var(--ink2); } h2 { white-space: nowrap; } header a { margin-left: auto; white-space: nowrap; font: 600 16px/1.2 var(--figures); padding: 8px 0; } .none { color: var(--ink2); padding-top: 8px; }
 .rule { width: 100%; display: block; overflow: visible; } ol { position: relative; list-style: none; margin: 0; padding: 0; height: 74px; } li { position: absolute; top: 0; width: 172px; border-left: 1.6px solid var(--ink); padding-left: 8px; } li a { display: grid; color: var(--ink); text-decoration: none; min-height: 66px; align-content: start; } li b { font: 600 17px/1.25 var(--figures); overflow: hidden; text-overflow: ellipsis; white-space: nowrap; } li span { font: 500 15px/1.25 var(--figures); color: var(--ink2); overflow: hidden; text-overflow: ellipsis; white-space: nowrap; } li .over { color: var(--ink); font-weight: 700; }
 li a:hover b { text-decoration: underline; }
-@media (max-width: 900px) { .rule { display: none; } ol { height: auto; display: grid; gap: 10px; } li { position: static; width: auto; } }
+@media (max-width: 900px) { header p { display: none; } .rule { display: none; } ol { height: auto; display: grid; gap: 10px; } li { position: static; width: auto; } }
 </style>

@@ -9,8 +9,8 @@ defineProps<{ label: string, wrong?: string }>()
 const model = defineModel<ModelHit | string | null>({ required: true })
 const emit = defineEmits<{ none: [] }>()
 const id = useId()
-const { q, found, ask } = useModelSearch(12)
-onMounted(ask)
+const { q, found, find } = useModelSearch(12)
+onMounted(find)
 const suggestions = ref<ModelHit[]>([])
 watch(found, (answer) => {
   suggestions.value = answer?.rows ?? []

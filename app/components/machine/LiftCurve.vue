@@ -40,7 +40,7 @@ function chartAt(canvas: HTMLCanvasElement, middle: number): Chart<'line', Scatt
     options: {
       animation: false, responsive: true, maintainAspectRatio: false, events: [], plugins: { legend: { display: false }, tooltip: { enabled: false } } as object,
       scales: {
-        x: { type: 'linear', min: Math.round(middle - SPAN_DEG), max: Math.round(middle + SPAN_DEG), grid: { display: false }, border: { color: colour('ink') }, ticks: { color: colour('ink2'), font, stepSize: 10, maxRotation: 0, callback: v => Number(v) % 10 === 0 ? `${v}°` : '' } },
+        x: { type: 'linear', min: Math.round(middle - SPAN_DEG), max: Math.round(middle + SPAN_DEG), grid: { display: false }, border: { color: colour('ink') }, ticks: { color: colour('ink2'), font, stepSize: 10, maxRotation: 0, callback: v => Number(v) % 20 === 0 ? `${v}°` : '' } },
         y: { min: 0, max: TOP_MM, grid: { display: false }, border: { color: colour('ink') }, ticks: { color: colour('ink2'), font, stepSize: 0.1, callback: v => Number(v).toFixed(1) } },
       },
     },

@@ -2,7 +2,6 @@
 import { navigateTo, useHead, useRoute } from '#imports'
 import { NuxtLink } from '#components'
 import Button from 'primevue/button'
-import { watchDebounced } from '@vueuse/core'
 import Checkbox from 'primevue/checkbox'
 import InputText from 'primevue/inputtext'
 import { computed, nextTick, onMounted, reactive, ref } from 'vue'
@@ -13,6 +12,7 @@ import MachineForm from '../../components/forms/MachineForm.vue'
 import TasksField from '../../components/forms/TasksField.vue'
 import TextField from '../../components/forms/TextField.vue'
 import { useForm } from '../../composables/useForm'
+import { useMachineSearch } from '../../composables/useMachineSearch'
 import { useSessionStore } from '../../stores/session'
 import { meterOf } from '../../components/machine/meter-field'
 import { api } from '../../utils/api'
@@ -20,24 +20,22 @@ import { api } from '../../utils/api'
 useHead({ title: 'New job, Wembric' })
 const session = useSessionStore()
 const form = useForm()
-const find = useForm()
-const text = ref(String(useRoute().query.q ?? ''))
-const found = ref<MachineRow[]>([])
+const loading = useForm()
+const { q: text, found, failed, find } = useMachineSearch()
+text.value = String(useRoute().query.q ?? '')
 const machine = ref<MachineRow | null>(null)
 const adding = ref(false)
 const sets = ref<BladeSetRow[]>([])
 const job = reactive({ bladeSetId: null as number | null, meter: '', meterReplaced: false, complaint: '', tasks: [] as { name: string, needs: 'cold' | 'warm' | 'either' }[] })
 const meterWrong = ref('')
 
-const search = async () => { found.value = await find.send(() => api.get<MachineRow[]>(`/api/machines?q=${encodeURIComponent(text.value)}`)) ?? found.value }
-watchDebounced(text, search, { debounce: 150 })
 /** A machine that was named in the address, as a tag's page does, or the only one that fits it, is chosen at once. */
 const wanted = Number(useRoute().query.machine ?? 0)
 onMounted(async () => {
-  if (wanted) machine.value = await find.send(async () => (await api.get<{ machine: MachineRow }>(`/api/machines/${wanted}`)).machine)
-  await search()
-  if (!machine.value && text.value && found.value.length === 1) await choose(found.value[0]!)
-  sets.value = await find.send(() => api.get<BladeSetRow[]>('/api/blade-sets')) ?? []
+  if (wanted) machine.value = await loading.send(async () => (await api.get<{ machine: MachineRow }>(`/api/machines/${wanted}`)).machine)
+  await find()
+  if (!machine.value && text.value && found.value?.length === 1) await choose(found.value[0]!)
+  sets.value = await loading.send(() => api.get<BladeSetRow[]>('/api/blade-sets')) ?? []
   const mine = sets.value.find(s => s.id === session.person?.favouriteSetId) ?? sets.value[0]
   job.bladeSetId = mine?.id ?? null
 })
@@ -74,8 +72,8 @@ function added(row: MachineRow): void {
           </button>
         </li>
       </ul>
-      <p v-if="found.length === 0" class="lead">{{ text ? 'No machine of this shop fits. Add it.' : 'This shop has no machines yet. Add the first.' }}</p>
-      <p v-if="find.failed.value" class="wrong" role="alert">{{ find.failed.value }}</p>
+      <p v-if="found?.length === 0" class="lead">{{ text ? 'No machine of this shop fits. Add it.' : 'This shop has no machines yet. Add the first.' }}</p>
+      <p v-if="failed || loading.failed.value" class="wrong" role="alert">{{ failed || loading.failed.value }}</p>
       <div class="actions"><button type="button" class="quiet" @click="adding = true">Add a machine</button><NuxtLink class="quiet" to="/">Back to the Bay</NuxtLink></div>
     </template>
     <MachineForm v-else-if="adding" @added="added" @back="adding = false" />

@@ -10,11 +10,11 @@ import { useModelSearch } from '../../composables/useModelSearch'
 useHead({ title: 'Spec book, Wembric' })
 const query = useRoute().query
 // come from a machine, its own model stands first
-const { q, found, failed, ask } = useModelSearch(20, typeof query.machine === 'string' ? query.machine : undefined)
+const { q, found, failed, find } = useModelSearch(20, typeof query.machine === 'string' ? query.machine : undefined)
 const field = useTemplateRef<{ $el: HTMLInputElement }>('field')
 onMounted(async () => {
   q.value = String(query.q ?? '')
-  await ask()
+  await find()
   field.value?.$el.focus()
 })
 /** The row that Enter opens. */
@@ -37,7 +37,7 @@ useKeys({ '/': () => field.value?.$el.focus(), 'n': () => { void navigateTo('/sp
       <div class="right"><NuxtLink class="quiet" to="/spec-book/import">Import</NuxtLink><a class="quiet" :href="exported('csv')" download>CSV</a><a class="quiet" :href="exported('json')" download>JSON</a><NuxtLink class="quiet" to="/spec-book/new">Add a model <kbd>N</kbd></NuxtLink></div>
     </div>
     <div class="find"><label for="find">Find a model <kbd>/</kbd></label><InputText id="find" ref="field" v-model="q" type="search" placeholder="Maker, model, engine code, family, cm³ or year" autocomplete="off" @keydown.down.prevent="move(1)" @keydown.up.prevent="move(-1)" @keydown.enter.prevent="open(rows[at])" /></div>
-    <p v-if="failed" class="wrong" role="alert">{{ failed }} <button type="button" class="link" @click="ask">Try again</button></p>
+    <p v-if="failed" class="wrong" role="alert">{{ failed }} <button type="button" class="link" @click="find">Try again</button></p>
     <p v-else-if="!found" class="note" role="status">Opening the book …</p>
     <template v-else-if="rows.length === 0">
       <p v-if="found.total === 0" class="lead">No models yet. Add one from a manual that you hold; the source and its date are kept with it.</p>

@@ -17,11 +17,14 @@ function drawVerdict({ doc, scale }: PdfPaper, verdict: Verdict, x: number, y: n
 const verdictCell = (verdict: Verdict, proof: 'pair' | 'drag' | null, scale: number): Cell => ({ text: `${WORDS[verdict]}${proof ? `, by ${proof}` : ''}`, width: 12 * scale, draw: (pdf, x, y) => drawVerdict(pdf, verdict, x, y) })
 
 /** A rule with the spec as a tint, the reading as found open and as left solid. */
-function drawRule({ doc }: PdfPaper, valve: SheetValve, x: number, y: number, width: number, height: number, fromMm: number, topMm: number): void {
+function drawRule(pdf: PdfPaper, valve: SheetValve, x: number, y: number, width: number, height: number, fromMm: number, topMm: number): void {
+  const { doc } = pdf
   const at = (mm: number) => x + Math.max(0, Math.min(1, (mm - fromMm) / (topMm - fromMm))) * width
   doc.save().rect(x, y, width, height).lineWidth(0.9).strokeColor('#111111').stroke()
   doc.rect(at(valve.spec.minMm), y + 0.5, Math.max(1, at(valve.spec.maxMm) - at(valve.spec.minMm)), height - 1).fill('#E2E2E2')
   for (let mm = fromMm; mm <= topMm + 1e-9; mm += 0.01) doc.moveTo(at(mm), y).lineTo(at(mm), y + (Math.round(mm * 100) % 5 ? 2 : 4)).lineWidth(0.4).stroke('#111111')
+  const figures = Array.from({ length: Math.floor(topMm / 0.05) + 1 }, (_, i) => i * 0.05).filter(mm => mm >= fromMm - 1e-9)
+  for (const mm of figures) pdf.font('plain', 7).text(mm.toFixed(2), at(mm) - pdf.size(12), y - pdf.size(8.5), { width: pdf.size(24), align: 'center', lineBreak: false })
   const bar = (reading: { loMm: number, hiMm: number | null } | null, top: number, full: boolean) => {
     if (!reading) return
     const [lo, hi] = [at(reading.loMm), at(reading.hiMm ?? topMm)]
@@ -41,10 +44,10 @@ function scaleOf(valves: readonly SheetValve[]): { fromMm: number, topMm: number
 }
 
 function valveBlock(pdf: PdfPaper, valve: SheetValve, unit: Sheet['unit'], fromMm: number, topMm: number): void {
-  const height = pdf.size(20)
+  const height = pdf.size(18)
   pdf.room(height + pdf.size(8))
   const y = pdf.doc.y
-  drawRule(pdf, valve, pdf.left + pdf.width * 0.6, y + pdf.size(2), pdf.width * 0.4, height, fromMm, topMm)
+  drawRule(pdf, valve, pdf.left + pdf.width * 0.6, y + pdf.size(7), pdf.width * 0.39, height, fromMm, topMm)
   const spec = unit === 'thou' ? `${valve.spec.thou} thou` : `${valve.spec.words} mm`
   pdf.font('bold', 10.5).text(valve.name, pdf.left, y, { width: pdf.width * 0.24 })
   pdf.font('plain', 9, 'grey').text(`Spec ${spec}`, pdf.left, y + pdf.size(12), { width: pdf.width * 0.24 })
@@ -57,7 +60,7 @@ function valveBlock(pdf: PdfPaper, valve: SheetValve, unit: Sheet['unit'], fromM
     pdf.font('plain', 9).text(`${WORDS[reading.verdict]}${reading.proof ? `, by ${reading.proof}` : ''}`, pdf.left + pdf.width * 0.465 + pdf.size(11), top, { width: pdf.width * 0.13, lineBreak: false })
   }
   pdf.doc.x = pdf.left
-  pdf.doc.y = y + height + pdf.size(7)
+  pdf.doc.y = y + height + pdf.size(10)
 }
 
 const day = (iso: string, timeZone: string) => new Date(iso).toLocaleDateString('en-GB', { weekday: 'long', day: 'numeric', month: 'long', year: 'numeric', timeZone })
@@ -131,6 +134,7 @@ async function at(scale: number, paper: Paper, given: SheetGiven): Promise<{ byt
   pdf.space(3)
   const { fromMm, topMm } = scaleOf(given.sheet.valves)
   for (const valve of given.sheet.valves) valveBlock(pdf, valve, given.sheet.unit, fromMm, topMm)
+  pdf.paragraph('Rules in mm: grey is the spec, the open bar as found, the solid bar as left.', { points: 7.5, grey: true })
   work(pdf, given)
   rest(pdf, given)
   const bytes = await pdf.end(`${given.shop}, job ${given.sheet.number}, judgement ${given.sheet.judgementVersion}`)

@@ -45,6 +45,7 @@ export class PdfPaper {
 
   heading(text: string, points = 11): void {
     this.room(this.size(points) * 3)
+    this.space(3)
     this.font('bold', points).text(text, this.left, this.doc.y, { width: this.width })
     this.space(1.5)
   }

@@ -49,4 +49,7 @@ export interface PersonRow { id: number, name: string, signIn: string, role: Per
 export interface CustomerRow { id: number, name: string, contact: string, email: string, machines: number }
 
 export interface JobResponse { pin: JobPin, events: JobEvent[], lastSeq: number, now: string }
-export interface SheetResponse { shop: string, sheet: Sheet, signed: { at: string, by: string } | null, earlier: { seq: number, at: string }[] }
+/** Another task of the visit, and how it stands: “done by Tam”, “to do”. */
+export interface SheetTask { name: string, words: string }
+/** A job's sheet with what stands beside it and is not signed. */
+export interface SheetResponse { shop: string, sheet: Sheet, signed: { at: string, by: string } | null, earlier: { seq: number, at: string }[], tasks: SheetTask[], sooner: string | null }

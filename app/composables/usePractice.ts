@@ -1,7 +1,7 @@
 import { computed, ref, shallowRef, triggerRef } from 'vue'
 import type { Feel } from '~~/core/feeler'
 import { type Happening, jobTools, type NextThing } from '~~/core/job'
-import { act, type Act, beginPractice, benchSays, believedMm, feelOf, type Marked, markRun, type PracticeRun, type PracticeStart, rulesOf } from '~~/core/practice'
+import { act, type Act, beginPractice, benchSays, believedMm, feelOf, type Marked, markRun, type PracticeRun, type PracticeStart, type Replayed, replayRun, rulesOf } from '~~/core/practice'
 import { useAdvice } from './useAdvice'
 
 export type Tool = 'crank' | 'window' | 'rockers' | 'rod' | 'blade' | 'screw'
@@ -18,6 +18,8 @@ export function usePractice() {
   const bladesMm = ref<number[]>([])
   const hinted = ref(false)
   const marked = shallowRef<Marked | null>(null)
+  /** The run over again, for the truth to be laid over what was believed. */
+  const steps = shallowRef<Replayed[]>([])
   const startedMs = ref(0)
   const seconds = ref(0)
   const told = ref('')
@@ -80,9 +82,10 @@ export function usePractice() {
   function finish(): void {
     if (!run.value) return
     seconds.value = Math.round((Date.now() - startedMs.value) / 1000)
+    steps.value = replayRun(run.value.start, run.value.acts)
     marked.value = markRun(run.value.start, run.value.acts)
   }
   const leave = () => { run.value = null; marked.value = null }
 
-  return { run, crankDeg, tool, valveId, bladesMm, bladeIn, hinted, marked, seconds, told, version, rules, engine, next, leads, begin, work, say, sayFeel, hint, bladeFelt, finish, leave, FEELS }
+  return { run, crankDeg, tool, valveId, bladesMm, bladeIn, hinted, marked, steps, seconds, told, version, rules, engine, next, leads, begin, work, say, sayFeel, hint, bladeFelt, finish, leave, FEELS }
 }

@@ -26,6 +26,7 @@ const query = useRoute().query
 const NONE: Record<MarkedStage, number> = { find: 0, measure: 0, set: 0, prove: 0 }
 const least = shallowRef(NONE)
 const tools = ref<InstanceType<typeof HandTools> | null>(null)
+const marks = ref<InstanceType<typeof MarksView> | null>(null)
 
 function begin(start: PracticeStart): void {
   practice.begin(start)
@@ -135,7 +136,7 @@ const take = (t: Tool) => { tool.value = t }
 const running = () => run.value !== null && marked.value === null
 useKeys({
   ...Object.fromEntries([1, 2, 3, 4].map(n => [String(n), () => running() && counted(n - 1)])),
-  'ArrowRight': () => running() ? turn(2) : false, 'ArrowLeft': () => running() ? turn(-2) : false, 'PageDown': () => running() ? turn(90) : false,
+  'ArrowRight': () => running() ? turn(2) : marks.value ? marks.value.go(1) : false, 'ArrowLeft': () => running() ? turn(-2) : marks.value ? marks.value.go(-1) : false, 'PageDown': () => running() ? turn(90) : false,
   'c': () => running() && take('crank'), 'w': () => running() && take('window'), 'r': () => running() && take('rockers'), 'd': () => running() && take('rod'), 'b': () => running() && take('blade'), 'x': () => running() && take('screw'),
   's': () => running() && tool.value === 'blade' ? tools.value?.slide() : false, ' ': () => running() && tool.value === 'rockers' ? tools.value?.wiggle() : false, 'h': () => running() && practice.hint(),
 })
@@ -152,7 +153,7 @@ const called = computed(() => { const a = run.value?.acts.findLast((x: Act) => x
       <div class="about"><p><b>{{ run.start.kind.name }}</b>{{ run.start.kind.about }}</p><p><b>{{ run.start.robot ? `Robot’s engine ${run.start.seed}` : `Level ${rules.level} of 4` }}</b>{{ rules.name }}</p>
         <label><input v-model="sounds.on.value" type="checkbox"> Sound and shaking</label></div>
     </ToolRail>
-    <section v-if="marked" class="stage"><MarksView :marked="marked" /></section>
+    <section v-if="marked" class="stage"><MarksView ref="marks" :marked="marked" :steps="practice.steps.value" /></section>
     <section v-else class="stage two" aria-label="Engine">
       <PracticeEngine :engine="engine" :crank-deg="crankDeg" :cylinder-id="cylinderId" :open="rules.open" :rod="tool === 'rod' && rules.rod" :held="bladeIn" @turn="turn" @let-go="letGo" />
       <div class="side" :class="{ busy: tool === 'blade' || tool === 'rockers' || tool === 'screw' }"><LiveWindow class="window" :engine="engine" :crank-deg="crankDeg" :covered="!rules.window" />

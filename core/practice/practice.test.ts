@@ -3,7 +3,8 @@ import { describe, expect, it } from 'vitest'
 import { engineOf } from '../../tests/support/builders'
 import { twinOf } from '../../tests/support/engines'
 import { playByBench } from '../../tests/support/practice-hand'
-import { addRun, camLiftMm, drawEngine, emptyTally, feelOf, isFailure, isTrulyClosed, kickDeg, LEVELS, leastAnswers, liftedMm, markRun, marksSeen, pastTopDeg, pistonBelowTopMm, PRACTICE_ENGINES, type PracticeStart, pullN, roomMm, runRobot, trueCam, turnCrank, turnToPlace, turnScrew, valveSeen, virtualEngine, workNut } from './index'
+import { signedWay } from '../engine'
+import { addRun, camLiftMm, drawEngine, emptyTally, feelOf, isFailure, isTrulyClosed, kickDeg, LEVELS, leastAnswers, liftedMm, markRun, marksSeen, pastTopDeg, pistonBelowTopMm, PRACTICE_ENGINES, type PracticeStart, pullN, replayRun, type Replayed, roomMm, runRobot, trueCam, turnCrank, turnToPlace, turnScrew, valveSeen, virtualEngine, workNut } from './index'
 
 const T = { kind: 'mark', markIndex: 0 } as const
 const exhaustAt = (deg: number, setup = {}) => { const v = virtualEngine(engineOf(), { crankDeg: deg, ...setup }); return { lifted: liftedMm(v, 'exhaust'), closed: isTrulyClosed(v, 'exhaust'), v } }
@@ -115,6 +116,29 @@ describe('a practice run is marked', () => {
     expect(marks.some(m => m.words === 'The exhaust locknut was left loose')).toBe(true)
     expect(markRun(start, wrong).valves.find(v => v.valveId === 'only-exhaust')!.effect).toMatch(/valve drops/)
     expect(markRun(start, wrong).score).toBeLessThan(30)
+  })
+  it('done over again, each step shows where the answers put the crank and where it stood: together when told truly, a turn apart when not', () => {
+    const start = startOf(1)
+    const { acts } = playByBench(start)
+    const apart = (steps: Replayed[]) => steps.filter(s => s.act >= 0).map(s => Math.abs(signedWay(s.view.position.peakDeg, s.crankDeg)))
+    const truly = replayRun(start, acts)
+    expect(Math.max(...apart(truly.filter(s => s.view.position.standing.kind === 'settled')))).toBeLessThan(15)
+    for (const v of truly.at(-1)!.valves) expect([v.believed!.loMm <= v.trueMm + 0.005, v.trueMm < (v.believed!.hiMm ?? 9) + 0.005], v.name).toEqual([true, true])
+    // from near the wrong top, the whole turn to compression is said and not made
+    const other = startOf(2)
+    const theirs = playByBench(other).acts
+    const turned = theirs.findIndex((a, i) => i > 3 && a.kind === 'turn')
+    expect(Math.max(...apart(replayRun(other, theirs.filter((_, i) => i !== turned))))).toBeGreaterThan(180)
+  })
+  it('a screw that was turned leaves nothing measured of its valve until a blade tells again', () => {
+    const start = startOf(1)
+    const { acts } = playByBench(start)
+    const steps = replayRun(start, acts)
+    const screw = steps.findIndex(s => acts[s.act]?.kind === 'screw')
+    const of = (i: number) => steps[i]!.valves.find(v => v.valveId === (acts[steps[screw]!.act] as { valveId: string }).valveId)!
+    expect(of(screw - 1).believed).not.toBeNull()
+    expect(of(screw).believed).toBeNull()
+    expect(of(screw).trueMm).not.toBe(of(screw - 1).trueMm)
   })
   it('a turn that was said and not made is held against it', () => {
     const start = startOf(2)

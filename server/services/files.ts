@@ -2,9 +2,9 @@ import type { Db } from '../database/query'
 import { shopById } from '../repositories/shops'
 import type { WholeFile } from '../utils/bytes'
 import { customerSummary } from './customer-summary'
-import { readSheet } from './jobs'
 import { jobSheetPdf } from './pdf/job-sheet'
 import type { Paper } from './pdf/paper'
+import { readSheet } from './sheet'
 import { summaryPdf } from './pdf/summary'
 
 /** A job's sheet as PDF: as signed, or as it stands. */

@@ -1,12 +1,12 @@
 import { USUAL_HAND } from '../../core/feeler'
-import { JUDGEMENT_VERSION, jobTools, type JobPin, sheet, viewJob } from '../../core/job'
+import { JUDGEMENT_VERSION, type JobPin } from '../../core/job'
 import type { OpenJobRequest } from '../../shared/requests'
-import type { JobResponse, SheetResponse } from '../../shared/responses'
+import type { JobResponse } from '../../shared/responses'
 import type { RevisionRow } from '../../shared/spec-book'
 import { type Db, transaction, type Pool } from '../database/query'
 import { bladeSetById, bladeSetsOfShop } from '../repositories/blade-sets'
 import { eventsAfter } from '../repositories/events'
-import { insertJob, jobById, type JobRow, lastClosedJob, newerRevisionOfJob, nextJobNumber, sheetsOfJob } from '../repositories/jobs'
+import { insertJob, jobById, type JobRow, lastClosedJob, newerRevisionOfJob, nextJobNumber } from '../repositories/jobs'
 import { insertTask } from '../repositories/board'
 import { machineById } from '../repositories/machines'
 import { insertMeter } from '../repositories/meters'
@@ -23,7 +23,7 @@ import type { SignedIn } from './people'
 
 const missing = (what: string) => (): never => { throw notFound(what) }
 
-async function jobOf(db: Db, shopId: number, id: number): Promise<JobRow> {
+export async function jobOf(db: Db, shopId: number, id: number): Promise<JobRow> {
   return await jobById(db, shopId, id) ?? missing('job')()
 }
 
@@ -84,17 +84,4 @@ export async function newerSpec(db: Db, shopId: number, id: number): Promise<{ n
   await jobOf(db, shopId, id)
   const newer = await newerRevisionOfJob(db, shopId, id)
   return { newer: newer && await revisionById(db, shopId, newer.revisionId) }
-}
-
-/** The sheet as it was signed last; for an open job, as it stands. */
-export async function readSheet(db: Db, shopId: number, id: number, now: Date): Promise<SheetResponse> {
-  const job = await jobOf(db, shopId, id)
-  const { name } = await shopById(db, shopId)
-  const signed = await sheetsOfJob(db, shopId, id)
-  const current = job.status === 'closed' ? signed[0] : undefined
-  const content = current?.content ?? sheet(viewJob(jobTools(job.pin), await eventsAfter(db, shopId, id, 0), now.getTime()))
-  return {
-    shop: name, sheet: content, signed: current ? { at: current.signedAt.toISOString(), by: current.signedBy } : null,
-    earlier: signed.filter(s => s !== current).map(s => ({ seq: s.seq, at: s.signedAt.toISOString() })),
-  }
 }

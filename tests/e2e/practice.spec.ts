@@ -1,7 +1,14 @@
 import AxeBuilder from '@axe-core/playwright'
-import { expect, test } from '@playwright/test'
+import { expect, type Page, test } from '@playwright/test'
 import { Apprentice } from './apprentice'
 import { instruction, signIn } from './bench'
+
+/** Degrees of the cycle between where the answers put the crank and where it stands. */
+async function apart(page: Page): Promise<number> {
+  const wheel = page.getByLabel('What was believed, and what was so').locator('svg.wheel')
+  const [believed, truly] = [Number(await wheel.getAttribute('data-crank')), Number(await wheel.locator('[data-true]').getAttribute('data-true'))]
+  return Math.abs(((truly - believed + 360) % 720 + 720) % 720 - 360)
+}
 
 test('a whole run by the screen alone: found, measured, set, proved, and marked with nothing against it', async ({ page }) => {
   test.setTimeout(300_000)
@@ -10,6 +17,9 @@ test('a whole run by the screen alone: found, measured, set, proved, and marked 
   await page.getByTestId('hand-over').click()
   await expect(page.getByTestId('score')).toHaveText(/^100 /)
   await expect(page.getByText('Nothing went wrong')).toBeVisible()
+  // the truth lies over what was believed, at the last step in one place
+  await page.getByTestId('truth-step').fill(await page.getByTestId('truth-step').getAttribute('max') ?? '')
+  expect(await apart(page)).toBeLessThan(15)
   for (const id of ['only-intake', 'only-exhaust']) await expect(page.locator(`[data-left="${id}"]`)).toHaveAttribute('data-in', 'true')
   await expect(page.getByText('Kept with the shop’s runs.')).toBeVisible()
   // it stands among the best of that engine and level
@@ -35,6 +45,13 @@ test('the wrong stroke is said to be slack: the blade and the screw there are ma
   await expect(page.locator('[data-grade=wrong]').filter({ hasText: 'said without feeling it' }).first()).toBeVisible()
   await expect(page.locator('[data-grade=dangerous]').filter({ hasText: /open: it would be set that much too loose/ })).toBeVisible()
   await expect(page.locator('[data-grade=dangerous]').filter({ hasText: 'locknut was left loose' })).toBeVisible()
+  // where the rockers were guessed, the answers say compression and the crank stands a turn from it
+  await page.locator('[data-grade=wrong]').filter({ hasText: 'said without feeling it' }).first().getByRole('button').click()
+  await expect(page.getByTestId('truly-at')).toContainText('exhaust stroke')
+  expect(await apart(page)).toBeGreaterThan(300)
+  await page.keyboard.press('ArrowRight')
+  await expect(page.getByTestId('truth-words')).toHaveText(/ in the intake: /)
+  expect((await new AxeBuilder({ page }).analyze()).violations.map(v => v.id)).toEqual([])
 })
 
 test('in one’s own words: a hint costs, a verdict is called, keys and a drag turn the crank, and nobody is led', async ({ page }) => {

@@ -10,7 +10,7 @@ const shot = async (page: Page, name: string) => {
 }
 const openJob = async (page: Page, tag: string, meter: string) => {
   await page.goto('/jobs/new')
-  await page.getByLabel(/Scan a tag/).fill(tag)
+  await page.getByLabel('Scan a tag, or type machine, owner or model').fill(tag)
   await page.locator(`[data-machine="${tag}"]`).click()
   await page.getByLabel(/Meter/).fill(meter)
   await page.getByLabel('What did it come for').fill('hard to start')

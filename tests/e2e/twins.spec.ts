@@ -13,7 +13,7 @@ test('a side-by-side by its maker’s own stops, from the Bay to the sheet', asy
   await signIn(page)
   await page.getByRole('link', { name: /New job/ }).or(page.getByRole('button', { name: /New job/ })).first().click()
   // the list shows the first fifty: a tag is typed, or scanned
-  await page.getByLabel(/Scan a tag/).fill('M-0113')
+  await page.getByLabel('Scan a tag, or type machine, owner or model').fill('M-0113')
   await page.locator('[data-machine="M-0113"]').click()
   await page.getByLabel('Meter, km').fill('2600')
   await page.getByRole('button', { name: 'Open the job' }).click()

@@ -4,8 +4,8 @@ import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import sharp from 'sharp'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
-import type { PhotoRow } from '../../shared/machines'
-import type { MachineRow, SheetResponse } from '../../shared/responses'
+import type { MachineResponse, PhotoRow } from '../../shared/machines'
+import type { BayResponse, MachineRow, SheetResponse } from '../../shared/responses'
 import { jobSheetPdf } from '../../server/services/pdf/job-sheet'
 import { pool } from '../support/database'
 import { Client } from '../support/server'
@@ -42,6 +42,25 @@ describe('the sheet as PDF', () => {
       ...sheet.valves.flatMap(v => [v.name, v.asFound?.words, v.asLeft?.words, v.proof?.went, v.proof?.refused, v.spec.words]), ...sheet.torques.map(t => t.what)]
     for (const part of said) if (part) for (const word of part.split(/\s+/)) expect(pdf.text, word).toContain(word)
   })
+  it('says how the other tasks of the visit stand, and where its forecast is sooner than what was signed', async () => {
+    for (const name of ['Oil change', 'Air filter']) await ines.post(`/api/jobs/${jobId}/tasks`, { name, needs: 'warm' })
+    const [oil] = (await ines.get<BayResponse>('/api/bay')).body.cards.find(c => c.jobId === jobId)!.tasks
+    await ines.call('PUT', `/api/tasks/${oil!.id}`, { done: true })
+    const given = (await ines.get<SheetResponse>(`/api/jobs/${jobId}/sheet`)).body
+    expect(given.tasks).toEqual([{ name: 'Oil change', words: 'done by Ines' }, { name: 'Air filter', words: 'to do' }])
+    expect(read(await ines.bytes(`/api/jobs/${jobId}/sheet.pdf`)).text).toContain('Oil change: done by Ines; Air filter: to do')
+  })
+  it('names a forecast that comes before what was signed as due, on the last job of its machine alone', async () => {
+    const fast = await newMachine(ines)
+    const first = await visit(ines, fast, 1000, 300, { exhaust: 0.2 })
+    const last = await visit(ines, fast, 3000, 100, { exhaust: 0.08 })
+    const due = (await ines.get<MachineResponse>(`/api/machines/${fast.id}`)).body.due!
+    const sooner = async (id: number) => (await ines.get<SheetResponse>(`/api/jobs/${id}/sheet`)).body.sooner
+    expect(due.first.cause).toBe('forecast')
+    expect(await sooner(last)).toMatch(/^Sooner by its forecast: [\d ]+ km, about \d+ \w+ 20\d\d\. The exhaust may be out/)
+    expect(await sooner(first)).toBeNull()
+    expect(read(await ines.bytes(`/api/jobs/${last}/sheet.pdf`)).text).toContain((await sooner(last))!)
+  }, 60_000)
   it('a twin with rounds for each valve still stands on one page; eight valves take what they take', async () => {
     const given = (await ines.get<SheetResponse>(`/api/jobs/${jobId}/sheet`)).body
     const busy = { ...given.sheet.valves[1]!, rounds: Array.from({ length: 3 }, (_, i) => ({ round: i + 1, screwDeg: 10, turnedDeg: -12, beforeLock: '0.10 drag, 0.13 no-go', nipped: '0.10 drag', torqued: '0.08 drag, 0.10 no-go', verdict: 'tight' as const })) }

@@ -7,7 +7,7 @@ import { at, polarPath, ringPath, textArc, xy } from './geometry'
 import EngineSection from './EngineSection.vue'
 
 /** The 720° cycle once round, with marks, closed arcs, belief and stops; in its middle the cylinder in question at the likeliest angle. */
-const props = defineProps<{ engine: Engine, arcs: BeliefArc[], crankDeg: number, stops: Stop[], target: Stop | null, atStop: boolean, feel: Role[], cylinderId: string, compact?: boolean, atRest?: boolean }>()
+const props = defineProps<{ engine: Engine, arcs: BeliefArc[], crankDeg: number, stops: Stop[], target: Stop | null, atStop: boolean, feel: Role[], cylinderId: string, compact?: boolean, atRest?: boolean, trueDeg?: number }>()
 /** At rest it shows a model, not a job: no belief, and the least that each stop has to spare as a measured arc. */
 const margins = computed(() => !props.atRest
   ? []
@@ -112,8 +112,10 @@ const notch = (deg: number) => {
   return { x: p.x, y: p.y, turn: deg / 2 }
 }
 const sectionScale = computed(() => disc.value / 158)
+/** Where it truly stands, when that is known and laid over what was believed. */
+const truth = computed(() => props.trueDeg === undefined ? null : { from: at(C, disc.value, props.trueDeg), to: at(C, RIM_IN, props.trueDeg), head: [at(C, RIM_IN, props.trueDeg), at(C, RIM_IN - 22, props.trueDeg - 9), at(C, RIM_IN - 22, props.trueDeg + 9)].map(xy).join(' L ') })
 /** The crank as the cylinder in question sees it. */
-const localDeg = computed(() => wrap(props.crankDeg - cylinderById(props.engine, props.cylinderId).firingAngleDeg))
+const localDeg = computed(() => wrap((props.trueDeg ?? props.crankDeg) - cylinderById(props.engine, props.cylinderId).firingAngleDeg))
 /** The strokes of the cylinder in question, each named about its middle. */
 const strokes = computed(() => ['Power', 'Exhaust', 'Intake', 'Compression'].map((name, i) => ({ name, deg: wrap(90 + i * 180 + cylinderById(props.engine, props.cylinderId).firingAngleDeg) })))
 const isTarget = (stop: Stop): boolean => props.target !== null && stop.crankDeg === props.target.crankDeg
@@ -168,7 +170,8 @@ const shownDeg = computed(() => Math.round(wrap(props.crankDeg)))
     <circle :cx="C.x" :cy="C.y" :r="disc" fill="var(--ground)" stroke="var(--ink)" stroke-width="1.2" />
     <path v-for="(o, i) in others" :key="`o${i}`" :d="`M ${xy(o.from)} L ${xy(o.to)}`" stroke="var(--petrol)" stroke-width="1.6" stroke-dasharray="5 4" />
     <path v-if="hand" :d="`M ${xy(hand.from)} L ${xy(hand.to)}`" stroke="var(--petrol)" stroke-width="3" class="hand" />
-    <g :transform="`translate(${C.x} ${C.y}) scale(${sectionScale})`" :opacity="anywhere && !atRest ? 0.4 : 1">
+    <g v-if="truth" class="truth" :data-true="trueDeg!.toFixed(1)"><path :d="`M ${xy(truth.from)} L ${xy(truth.to)}`" stroke="var(--sheet)" stroke-width="8" /><path :d="`M ${xy(truth.from)} L ${xy(truth.to)}`" stroke="var(--ink)" stroke-width="4" /><path :d="`M ${truth.head} Z`" fill="var(--ink)" stroke="var(--sheet)" stroke-width="1.5" /></g>
+    <g :transform="`translate(${C.x} ${C.y}) scale(${sectionScale})`" :opacity="anywhere && !atRest && trueDeg === undefined ? 0.4 : 1">
       <EngineSection :engine="engine" :crank-deg="localDeg" :feel="feel" :labels="!compact" :label-size="Math.max(15, 13 / sectionScale)" :name="several && !compact ? cylinderById(engine, cylinderId).name : null" />
     </g>
   </svg>

@@ -30,6 +30,10 @@ describe('the printed sheet', () => {
     for (const words of ['not signed', 'not measured', 'not proved', 'nothing on record', 'not ticked', 'not run', 'not recorded']) expect(page).toContain(words)
     expect(page).not.toContain('☑')
   })
+  it('says how other tasks of the visit stand, and a forecast that is sooner', () => {
+    const page = mount(JobSheet, { props: { sheet: sheet(viewJob(jobTools(pinOf()), [], 0)), shop: 'Test shop', timeZone: 'Etc/UTC', signed: null, tasks: [{ name: 'Oil change', words: 'to do, after the valves' }], sooner: 'Sooner by its forecast: 3 900 km.' } }).text()
+    for (const words of ['Oil change: to do, after the valves.', 'Sooner by its forecast: 3 900 km.']) expect(page).toContain(words)
+  })
   it('defers to the manual and a qualified technician', () => expect(print(sheet(viewJob(jobTools(pinOf()), [], 0))).text()).toContain('If unsure, ask a qualified technician.'))
   it('a draft spec is called one', () => {
     const pin = pinOf(engineOf(), { spec: { revisionId: 1, revision: 3, status: 'draft', engine: engineOf() } })

@@ -1,8 +1,9 @@
 import type { Verdict } from '../../../core/feeler'
 import type { Sheet, SheetValve } from '../../../core/job'
+import type { SheetResponse } from '../../../shared/responses'
 import { type Cell, type Paper, PdfPaper } from './paper'
 
-interface SheetGiven { shop: string, sheet: Sheet, signed: { at: string, by: string } | null, timeZone: string }
+type SheetGiven = Pick<SheetResponse, 'shop' | 'sheet' | 'signed' | 'tasks' | 'sooner'> & { timeZone: string }
 
 const WORDS: Record<Verdict, string> = { in: 'In', tight: 'Tight', loose: 'Loose', unproved: 'Unproved' }
 /** A verdict's shape in black, as on the screen's sheet: a ringed tick, ▼ full, ▲ open, hatch. */
@@ -60,7 +61,7 @@ function valveBlock(pdf: PdfPaper, valve: SheetValve, unit: Sheet['unit'], fromM
     pdf.font('plain', 9).text(`${WORDS[reading.verdict]}${reading.proof ? `, by ${reading.proof}` : ''}`, pdf.left + pdf.width * 0.465 + pdf.size(11), top, { width: pdf.width * 0.13, lineBreak: false })
   }
   pdf.doc.x = pdf.left
-  pdf.doc.y = y + height + pdf.size(10)
+  pdf.doc.y = y + height + pdf.size(12)
 }
 
 const day = (iso: string, timeZone: string) => new Date(iso).toLocaleDateString('en-GB', { weekday: 'long', day: 'numeric', month: 'long', year: 'numeric', timeZone })
@@ -97,7 +98,7 @@ function work(pdf: PdfPaper, { sheet: s, timeZone }: SheetGiven): void {
   if (s.departures.length === 0) pdf.paragraph('None.')
 }
 
-function rest(pdf: PdfPaper, { sheet: s }: SheetGiven): void {
+function rest(pdf: PdfPaper, { sheet: s, tasks, sooner }: SheetGiven): void {
   const ticked = (done: boolean, yes: string) => done ? yes : 'not ticked'
   const many = (all: string[], none: string) => all.join('; ') || none
   pdf.heading('On the machine')
@@ -106,6 +107,7 @@ function rest(pdf: PdfPaper, { sheet: s }: SheetGiven): void {
     ['Went in, came out', many(s.wentIn.map(i => `${i.item}: ${ticked(i.out, 'out')}`), 'nothing on record')],
     ['Torques', s.torques.map(t => `${t.what} ${t.wanted}: ${ticked(t.done, 'done')}${t.by ? `, ${t.by}` : ''}`).join('; ')],
     ['Plug, gasket', `${s.plug}. ${s.gasket}.`], ['Run', `${s.run}.`],
+    ...tasks.length ? [['Other tasks', tasks.map(t => `${t.name}: ${t.words}`).join('; ')]] : [],
     ...s.replaced.length ? [['Replaced', s.replaced.join('; ')]] : [],
     ...s.findings.length ? [['Findings', s.findings.map(f => `${f.text}. ${f.by}.`).join(' ')]] : [],
     ...s.notes.length ? [['Notes', s.notes.map(n => n.text).join(' ')]] : [],
@@ -117,6 +119,7 @@ function rest(pdf: PdfPaper, { sheet: s }: SheetGiven): void {
   pdf.room(pdf.size(52))
   pdf.line(1.4)
   pdf.heading(`Next due: ${s.nextDue}`, 12)
+  if (sooner) pdf.paragraph(sooner)
   pdf.space(14)
   const y = pdf.doc.y
   for (const [label, from, to] of [['Signed', 0.45, 0.8], ['Date', 0.82, 1]] as const) {

@@ -45,7 +45,7 @@ function download(): void {
     <p v-if="form.failed.value" class="said" role="alert">{{ form.failed.value }} <button type="button" class="link" @click="load">Try again</button></p>
     <p v-else-if="onTheirWay" class="said" role="status">{{ onTheirWay === 1 ? 'An answer is' : `${onTheirWay} answers are` }} still on the way to the shop, and not on this sheet yet.</p>
     <p v-else-if="!given" class="said" role="status">Fetching the sheet …</p>
-    <JobSheet v-if="given" :sheet="given.sheet" :shop="given.shop" :time-zone="session.shop?.timeZone ?? 'UTC'" :signed="given.signed" />
+    <JobSheet v-if="given" :sheet="given.sheet" :shop="given.shop" :time-zone="session.shop?.timeZone ?? 'UTC'" :signed="given.signed" :tasks="given.tasks" :sooner="given.sooner" />
   </main>
 </template>
 

@@ -1,4 +1,4 @@
-import { readSheet } from '../../../services/jobs'
+import { readSheet } from '../../../services/sheet'
 import { pool } from '../../../startup'
 import { idOf, shopRoute } from '../../../utils/api'
 

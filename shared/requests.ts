@@ -24,11 +24,14 @@ export const setupSchema = z.object({
   lead: personSchema.omit({ role: true }),
 })
 
+const minutes = (what: string) => z.int({ error: `Say in whole minutes how long ${what} takes.` }).min(5, `Say at least 5 minutes for ${what}.`).max(480, `Say at most 480 minutes, a working day, for ${what}.`)
 export const shopSchema = z.object({
   favouriteSchool: z.enum(SCHOOLS, { error: 'Choose one of the ways of finding stops, or none.' }).nullable(),
   target: z.enum(TARGET_SCHOOLS, { error: 'Choose where in the limits valves are set.' }),
   bladeHabit: z.enum(BLADE_HABITS, { error: 'Choose where the blade is while the nut is locked.' }),
   pairToProve: z.boolean({ error: 'Say whether a proof must be a pair.' }),
+  valveMinutes: minutes('the valves of a machine'),
+  taskMinutes: minutes('another task'),
 }).partial()
 
 export const bladeSetRequestSchema = bladeSetSchema

@@ -5,7 +5,7 @@ import type { Adapter, Wrench } from '../core/torque'
 import type { MeterUnit } from '../core/units'
 
 export type PersonRole = 'lead' | 'mechanic'
-export interface SessionResponse { person: { id: number, name: string, role: PersonRole, favouriteSetId: number | null }, shop: { id: number, name: string, timeZone: string, unit: 'mm' | 'thou', favouriteSchool: School | null, target: TargetSchool, bladeHabit: BladeHabit, pairToProve: boolean, isDemo: boolean }, now: string }
+export interface SessionResponse { person: { id: number, name: string, role: PersonRole, favouriteSetId: number | null }, shop: { id: number, name: string, timeZone: string, unit: 'mm' | 'thou', favouriteSchool: School | null, target: TargetSchool, bladeHabit: BladeHabit, pairToProve: boolean, valveMinutes: number, taskMinutes: number, isDemo: boolean }, now: string }
 
 /** What else a visit is for. A warm one is held while valves wait for a cold engine. */
 export interface TaskRow { id: number, jobId: number, name: string, needs: 'cold' | 'warm' | 'either', doneBy: string | null, doneAt: string | null, because: string }

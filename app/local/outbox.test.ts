@@ -61,7 +61,7 @@ describe('what is needed without a server', () => {
     expect(await knownJob(2, 1)).toBeNull()
   })
   it('the last session, until somebody signs out', async () => {
-    const session = { person: { id: 7, name: 'Ada', role: 'lead' as const, favouriteSetId: null }, shop: { id: 1, name: 'S', timeZone: 'Etc/UTC', unit: 'mm' as const, favouriteSchool: null, target: 'middle' as const, bladeHabit: 'out at torque' as const, pairToProve: false, isDemo: false }, now: '' }
+    const session = { person: { id: 7, name: 'Ada', role: 'lead' as const, favouriteSetId: null }, shop: { id: 1, name: 'S', timeZone: 'Etc/UTC', unit: 'mm' as const, favouriteSchool: null, target: 'middle' as const, bladeHabit: 'out at torque' as const, pairToProve: false, valveMinutes: 45, taskMinutes: 20, isDemo: false }, now: '' }
     await rememberSession(session)
     expect(await rememberedSession()).toEqual(session)
     await rememberSession(null)

@@ -31,8 +31,9 @@ const school = computed({
   set: (chosen: School | typeof NONE | null) => { void settle({ favouriteSchool: chosen === NONE ? null : chosen }) },
 })
 /** A way of the shop’s that is read from the session and settled on the server. */
-const way = <K extends 'target' | 'bladeHabit' | 'pairToProve'>(key: K) => computed({ get: () => session.shop?.[key] ?? null, set: (value) => { void settle({ [key]: value ?? undefined }) } })
-const [target, bladeHabit, pairToProve] = [way('target'), way('bladeHabit'), way('pairToProve')]
+const way = <K extends 'target' | 'bladeHabit' | 'pairToProve' | 'valveMinutes' | 'taskMinutes'>(key: K) => computed({ get: () => session.shop?.[key] ?? null, set: (value) => { void settle({ [key]: value ?? undefined }) } })
+const [target, bladeHabit, pairToProve, valveMinutes, taskMinutes] = [way('target'), way('bladeHabit'), way('pairToProve'), way('valveMinutes'), way('taskMinutes')]
+const lengths = (of: number[], now: number | null) => [...new Set([...of, ...now === null ? [] : [now]])].sort((a, b) => a - b).map(value => ({ value, label: value < 60 ? `${value} minutes` : `${value / 60} h` }))
 async function settle(ways: ShopRequest): Promise<void> {
   kept.value = false
   if (await form.send(() => api.put('/api/shop', ways))) {
@@ -96,6 +97,11 @@ async function add(): Promise<void> {
       <ChoiceField v-model="target" label="Set valves to" :options="TARGET_SCHOOLS.map(t => ({ value: t, label: TARGET_NAMES[t] }))" note="A job may choose another." :wrong="form.wrong('target')" />
       <ChoiceField v-model="bladeHabit" label="While the nut is locked" :options="BLADE_HABITS.map(h => ({ value: h, label: HABIT_NAMES[h] }))" note="A pinched blade is ruined." :wrong="form.wrong('bladeHabit')" />
       <div class="wide tick"><Checkbox v-model="pairToProve" input-id="pair" binary /><label for="pair">A proof must be a pair: one blade that goes and one that does not</label></div>
+    </div>
+    <h2>The day</h2>
+    <div class="grid">
+      <ChoiceField v-model="valveMinutes" label="The valves of a machine take" :options="lengths([20, 30, 45, 60, 90, 120], valveMinutes)" note="The Bay orders the day by it." :wrong="form.wrong('valveMinutes')" />
+      <ChoiceField v-model="taskMinutes" label="Another task takes" :options="lengths([10, 15, 20, 30, 45, 60], taskMinutes)" note="Oil, filters and the like." :wrong="form.wrong('taskMinutes')" />
     </div>
     <p v-if="!session.isLead" class="note">A lead sets this for the shop.</p><p v-else-if="kept" class="note" role="status">Kept.</p>
     <h2>Crew</h2>

@@ -13,7 +13,7 @@ let reply: (request: { id: string, deviceSeq: number, type: string }) => Reply
 const taken = (request: object): Reply => ({ status: 200, body: { event: { ...request, seq: sent.length }, lastSeq: sent.length, now: new Date().toISOString() } })
 const refusal = (status: number, title: string): Reply => ({ status, body: { type: 'about:blank', title, status } })
 const session = (id: number, shopId = 1): SessionResponse => ({
-  person: { id, name: `P${id}`, role: 'mechanic', favouriteSetId: null }, shop: { id: shopId, name: 'S', timeZone: 'Etc/UTC', unit: 'mm', favouriteSchool: null, target: 'middle', bladeHabit: 'out at torque', pairToProve: false, isDemo: false }, now: new Date().toISOString(),
+  person: { id, name: `P${id}`, role: 'mechanic', favouriteSetId: null }, shop: { id: shopId, name: 'S', timeZone: 'Etc/UTC', unit: 'mm', favouriteSchool: null, target: 'middle', bladeHabit: 'out at torque', pairToProve: false, valveMinutes: 45, taskMinutes: 20, isDemo: false }, now: new Date().toISOString(),
 })
 
 beforeEach(async () => {

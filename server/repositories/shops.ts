@@ -3,7 +3,7 @@ import type { BladeHabit } from '../../core/job'
 import type { School } from '../../core/stops'
 import { change, type Db, maybeOne, one } from '../database/query'
 
-export interface ShopRow { id: number, name: string, timeZone: string, unit: 'mm' | 'thou', favouriteSchool: School | null, target: TargetSchool, bladeHabit: BladeHabit, pairToProve: boolean, demo: 'no' | 'loading' | 'ready' }
+export interface ShopRow { id: number, name: string, timeZone: string, unit: 'mm' | 'thou', favouriteSchool: School | null, target: TargetSchool, bladeHabit: BladeHabit, pairToProve: boolean, valveMinutes: number, taskMinutes: number, demo: 'no' | 'loading' | 'ready' }
 
 export const countShops = async (db: Db): Promise<number> => (await one<{ n: number }>(db, 'SELECT COUNT(*) AS n FROM shops')).n
 
@@ -12,13 +12,14 @@ export const insertShop = async (db: Db, shop: { name: string, timeZone: string,
 
 export const shopById = async (db: Db, shopId: number): Promise<ShopRow> => {
   const row = await one<Omit<ShopRow, 'pairToProve'> & { pairToProve: number }>(db, `
-    SELECT id, name, time_zone AS timeZone, unit, favourite_school AS favouriteSchool, target, blade_habit AS bladeHabit, pair_to_prove AS pairToProve, demo FROM shops WHERE id = ?`, [shopId])
+    SELECT id, name, time_zone AS timeZone, unit, favourite_school AS favouriteSchool, target, blade_habit AS bladeHabit, pair_to_prove AS pairToProve, valve_minutes AS valveMinutes, task_minutes AS taskMinutes, demo FROM shops WHERE id = ?`, [shopId])
   return { ...row, pairToProve: row.pairToProve === 1 }
 }
 
 /** The ways that a lead settles for the shop. */
-export const updateShopWays = (db: Db, shopId: number, ways: Pick<ShopRow, 'favouriteSchool' | 'target' | 'bladeHabit' | 'pairToProve'>) =>
-  change(db, 'UPDATE shops SET favourite_school = ?, target = ?, blade_habit = ?, pair_to_prove = ? WHERE id = ?', [ways.favouriteSchool, ways.target, ways.bladeHabit, ways.pairToProve, shopId])
+export type ShopWays = Pick<ShopRow, 'favouriteSchool' | 'target' | 'bladeHabit' | 'pairToProve' | 'valveMinutes' | 'taskMinutes'>
+export const updateShopWays = (db: Db, shopId: number, ways: ShopWays) =>
+  change(db, 'UPDATE shops SET favourite_school = ?, target = ?, blade_habit = ?, pair_to_prove = ?, valve_minutes = ?, task_minutes = ? WHERE id = ?', [ways.favouriteSchool, ways.target, ways.bladeHabit, ways.pairToProve, ways.valveMinutes, ways.taskMinutes, shopId])
 
 /** A demo whose loading was cut off, if there is one. */
 export const halfLoadedDemo = (db: Db): Promise<{ id: number } | null> => maybeOne(db, 'SELECT id FROM shops WHERE demo = \'loading\' LIMIT 1')

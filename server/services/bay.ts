@@ -9,7 +9,7 @@ import { eventsAfter } from '../repositories/events'
 import { type BayJobRow, type JobRow, jobsForBay } from '../repositories/jobs'
 import { kindsOfRevisions } from '../repositories/models'
 import { peopleOfShop } from '../repositories/people'
-import { shopById } from '../repositories/shops'
+import { shopById, type ShopRow } from '../repositories/shops'
 import { heldBecause } from './board'
 
 /** Tools of jobs looked at lately: an engine's tables need not be made anew for each look at the board. */
@@ -75,19 +75,17 @@ async function cardOf(db: Db, shopId: number, job: BayJobRow, kind: string, task
   }
 }
 
-/** How long things take, where nobody has said. Minutes, from memory. */
-const MINUTES = { valves: 45, task: 20 }
 const clock = (atMs: number, timeZone: string): string => new Date(atMs).toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit', timeZone })
 
 /** The day's work as `planDay` takes it: each open card's valves, and other tasks also of a signed one. What is on hold or abandoned waits for nobody. */
-function worksOf(cards: readonly Card[], nowMs: number, timeZone: string): Work[] {
+function worksOf(cards: readonly Card[], nowMs: number, { timeZone, valveMinutes, taskMinutes }: Pick<ShopRow, 'timeZone' | 'valveMinutes' | 'taskMinutes'>): Work[] {
   return cards.filter(c => c.status === 'open' || c.status === 'closed').flatMap((c): Work[] => {
     const ready = c.cooling?.ready
     const cold = ready?.kind === 'at' ? Math.max(nowMs, ready.atMs) : nowMs
     const person = c.assignedTo
-    const valves: Work = { id: `valves ${c.jobId}`, person, place: c.place, minutes: MINUTES.valves, earliestMs: cold, after: null, waitsFor: cold > nowMs ? `cold about ${clock(cold, timeZone)}` : '' }
+    const valves: Work = { id: `valves ${c.jobId}`, person, place: c.place, minutes: valveMinutes, earliestMs: cold, after: null, waitsFor: cold > nowMs ? `cold about ${clock(cold, timeZone)}` : '' }
     return [...c.status === 'closed' ? [] : [valves], ...c.tasks.filter(t => !t.doneAt).map((t): Work => ({
-      id: `task ${t.id}`, person, place: c.place, minutes: MINUTES.task, earliestMs: t.needs === 'cold' ? cold : nowMs, after: t.needs === 'warm' ? valves.id : null,
+      id: `task ${t.id}`, person, place: c.place, minutes: taskMinutes, earliestMs: t.needs === 'cold' ? cold : nowMs, after: t.needs === 'warm' ? valves.id : null,
       waitsFor: t.needs === 'warm' && c.status !== 'closed' ? 'after the valves' : valves.waitsFor,
     }))]
   })
@@ -95,14 +93,15 @@ function worksOf(cards: readonly Card[], nowMs: number, timeZone: string): Work[
 
 /** The day's board: every job that is not done, and those done today by the shop's clock. */
 export async function bayOf(db: Db, shopId: number, now: Date): Promise<BayResponse> {
-  const { timeZone } = await shopById(db, shopId)
+  const shop = await shopById(db, shopId)
+  const { timeZone } = shop
   const jobs = await jobsForBay(db, shopId, startOfDay(now, timeZone))
   const kinds = new Map((await kindsOfRevisions(db, shopId, [...new Set(jobs.map(j => j.pin.spec.revisionId))])).map(k => [k.revisionId, k.kind]))
   const tasks = await tasksOfJobs(db, shopId, jobs.map(j => j.id))
   const crew = (await peopleOfShop(db, shopId)).map(({ id, name }) => ({ id, name }))
   const cards: Card[] = []
   for (const job of jobs) cards.push(await cardOf(db, shopId, job, kinds.get(job.pin.spec.revisionId) ?? '', tasks.filter(t => t.jobId === job.id), now))
-  const turns = new Map(planDay(worksOf(cards, now.getTime(), timeZone), crew.map(p => p.id), now.getTime()).map(t => [t.id, t]))
+  const turns = new Map(planDay(worksOf(cards, now.getTime(), shop), crew.map(p => p.id), now.getTime()).map(t => [t.id, t]))
   /** Which of a person’s cards comes when: their other tasks are not cards. */
   const nth = (turn: Turn) => [...turns.values()].filter(t => t.id.startsWith('valves') && t.person === turn.person && t.startMs <= turn.startMs).length
   const turnOf = (turn: Turn | undefined): BayCard['turn'] => turn ? { n: nth(turn), startMs: turn.startMs, why: turn.filling ? `${crew.find(p => p.id === turn.person)?.name ?? 'Somebody'} could take it` : turn.why } : null

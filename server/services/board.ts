@@ -33,7 +33,8 @@ export async function placeJob(pool: Pool, { shopId }: SignedIn, jobId: number, 
   tellBoard(pool, shopId)
 }
 
-async function changed(pool: Pool, shopId: number): Promise<void> {
+/** Tells everybody who looks at the board to look again. */
+export async function boardChanged(pool: Pool, shopId: number): Promise<void> {
   await bumpBoard(pool, shopId)
   tellBoard(pool, shopId)
 }
@@ -42,7 +43,7 @@ export async function addTask(pool: Pool, { shopId }: SignedIn, jobId: number, r
   const job = await jobById(pool, shopId, jobId)
   if (!job) throw notFound('job')
   const id = await insertTask(pool, shopId, jobId, request)
-  await changed(pool, shopId)
+  await boardChanged(pool, shopId)
   return asRow((await taskById(pool, shopId, id))!)
 }
 
@@ -57,7 +58,7 @@ export async function tickTask(pool: Pool, person: SignedIn, id: number, { done,
   const held = heldBecause(task.needs, job.status) !== null
   if (done && held && !because) throw new Problem(409, `${task.name} wants a warm engine, and the valves of this machine are not done. Do the valves first, or say why not.`, { code: 'held' })
   await setTaskDone(pool, person.shopId, id, done ? { by: person.id, at: now, because: held ? because : '' } : null)
-  await changed(pool, person.shopId)
+  await boardChanged(pool, person.shopId)
   return asRow((await taskById(pool, person.shopId, id))!)
 }
 export async function removeTask(pool: Pool, { shopId }: SignedIn, id: number): Promise<void> {
@@ -65,5 +66,5 @@ export async function removeTask(pool: Pool, { shopId }: SignedIn, id: number): 
   if (!task) throw notFound('task')
   if (task.doneAt) throw new Problem(409, 'This is done already: take the tick back first.')
   await deleteTask(pool, shopId, id)
-  await changed(pool, shopId)
+  await boardChanged(pool, shopId)
 }

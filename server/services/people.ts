@@ -41,7 +41,7 @@ export async function sessionOf(db: Db, person: SignedIn): Promise<SessionRespon
   const shop = await shopById(db, person.shopId)
   return {
     person: { id: person.id, name: person.name, role: person.role, favouriteSetId: await favouriteSetOf(db, shop.id, person.id) },
-    shop: { id: shop.id, name: shop.name, timeZone: shop.timeZone, unit: shop.unit, favouriteSchool: shop.favouriteSchool, target: shop.target, bladeHabit: shop.bladeHabit, pairToProve: shop.pairToProve, isDemo: shop.demo !== 'no' },
+    shop: { id: shop.id, name: shop.name, timeZone: shop.timeZone, unit: shop.unit, favouriteSchool: shop.favouriteSchool, target: shop.target, bladeHabit: shop.bladeHabit, pairToProve: shop.pairToProve, valveMinutes: shop.valveMinutes, taskMinutes: shop.taskMinutes, isDemo: shop.demo !== 'no' },
     now: new Date().toISOString(),
   }
 }

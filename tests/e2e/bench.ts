@@ -1,3 +1,4 @@
+import AxeBuilder from '@axe-core/playwright'
 import { expect, type Page } from '@playwright/test'
 
 /** The hidden truth of a test engine: its gaps in mm, and screw degrees a mm. */
@@ -24,6 +25,9 @@ export async function newJob(page: Page, model: string, setName: string | null =
     return (await post('/api/jobs', { machineId: machine.id, bladeSetId: set.id, meter: 12, complaint: 'due' })).id as number
   }, { model, n: ++machines, setName })
 }
+
+/** What a screen reader, or an eye that needs contrast, would stumble over: nothing. */
+export const noViolations = async (page: Page) => expect((await new AxeBuilder({ page }).analyze()).violations.map(v => v.id)).toEqual([])
 
 export const instruction = (page: Page) => page.getByTestId('instruction')
 

@@ -1,11 +1,9 @@
-import AxeBuilder from '@axe-core/playwright'
 import { expect, type Page, test } from '@playwright/test'
 import jsQR from 'jsqr'
 import { PNG } from 'pngjs'
-import { instruction, newJob, signIn } from './bench'
+import { instruction, newJob, noViolations, signIn } from './bench'
 import { BenchHand } from './hand'
 
-const noViolations = async (page: Page) => expect((await new AxeBuilder({ page }).analyze()).violations.map(v => v.id)).toEqual([])
 const ownJob = async (page: Page): Promise<{ id: number, machineId: number, tag: string }> => {
   const id = await newJob(page, 'Hedgerow 18')
   return page.evaluate(async (jobId) => {

@@ -1,7 +1,6 @@
-import AxeBuilder from '@axe-core/playwright'
 import { expect, type Page, test } from '@playwright/test'
 import { Apprentice } from './apprentice'
-import { instruction, signIn } from './bench'
+import { instruction, noViolations, signIn } from './bench'
 
 /** Degrees of the cycle between where the answers put the crank and where it stands. */
 async function apart(page: Page): Promise<number> {
@@ -51,7 +50,7 @@ test('the wrong stroke is said to be slack: the blade and the screw there are ma
   expect(await apart(page)).toBeGreaterThan(300)
   await page.keyboard.press('ArrowRight')
   await expect(page.getByTestId('truth-words')).toHaveText(/ in the intake: /)
-  expect((await new AxeBuilder({ page }).analyze()).violations.map(v => v.id)).toEqual([])
+  await noViolations(page)
 })
 
 test('in one’s own words: a hint costs, a verdict is called, keys and a drag turn the crank, and nobody is led', async ({ page }) => {
@@ -78,7 +77,7 @@ test('in one’s own words: a hint costs, a verdict is called, keys and a drag t
   await expect(instruction(page)).toHaveText(/^Turn on until TL/)
   await page.keyboard.press('b')
   await expect(page.locator('.blade-tool')).toBeVisible()
-  expect((await new AxeBuilder({ page }).analyze()).violations.map(v => v.id)).toEqual([])
+  await noViolations(page)
   await page.getByTestId('hand-over').click()
   await expect(page.getByText('1 hint.')).toBeVisible()
 })

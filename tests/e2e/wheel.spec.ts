@@ -71,9 +71,9 @@ for (const model of ['Minnow 125', 'Duet 390', 'Switch 470', 'Fallow V22']) {
     const tops = engine.marks.filter(m => m.kind === 'top')
     for (const mark of tops) for (const turn of [0, 360]) expect(seen.tops.some(t => apart(t, mark.angleDeg + turn) < 0.5), `${mark.letter} at ${mark.angleDeg + turn}°`).toBe(true)
 
-    // the section shows the cylinder in question at its own angle
+    // the section shows the cylinder in question at its own angle, and stands where the hand stands
     const shown = engine.cylinders.length > 1 ? engine.cylinders.find(c => c.name === seen.name)! : engine.cylinders[0]!
-    const local = view.position.peakDeg - shown.firingAngleDeg
+    const local = seen.hand! - shown.firingAngleDeg
     expect((seen.pistonY + 64) / 66 * engine.strokeMm, 'piston').toBeCloseTo(dropMm(engine, local), 1)
     for (const valve of engine.valves.filter(v => v.cylinderId === shown.id)) {
       const [from, to] = closedByCard(engine, valve)

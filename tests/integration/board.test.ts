@@ -44,6 +44,23 @@ describe('the board', () => {
     expect(order).toEqual([a, b, c])
     expect(new Set((await bay()).cards.filter(k => k.column !== 'done').map(k => k.place)).size).toBe((await bay()).cards.filter(k => k.column !== 'done').length)
   }, 60_000)
+  it('the day is ordered by how long the shop says its valves take', async () => {
+    const signIn = `kit-${Date.now()}`
+    const { id: kit } = (await ines.post<{ id: number }>('/api/people', { name: 'Kit', signIn, password: 'quillbrook', role: 'mechanic' })).body
+    const [first, second] = [await newJob(), await newJob()]
+    for (const id of [first, second]) await place(id, kit)
+    const between = async () => {
+      const { cards } = await bay()
+      const at = (id: number) => cards.find(c => c.jobId === id)!.turn!.startMs
+      return Math.round((at(second) - at(first)) / 60_000)
+    }
+    expect(await between()).toBe(45)
+    expect((await ines.call('PUT', '/api/shop', { valveMinutes: 90 })).status).toBe(200)
+    expect(await between()).toBe(90)
+    for (const [valveMinutes, words] of [[3, /at least 5 minutes/], [900, /a working day/], [12.5, /whole minutes/]] as const) expect((await ines.call('PUT', '/api/shop', { valveMinutes })).body.title).toMatch(words)
+    expect((await tam.call('PUT', '/api/shop', { valveMinutes: 30 })).status).toBe(403)
+    await ines.call('PUT', '/api/shop', { valveMinutes: 45 })
+  })
   it('a stranger, somebody of another shop and a job that is done have no place', async () => {
     const id = await newJob()
     expect((await place(id, 99999999)).body.title).toMatch(/this shop’s crew/)

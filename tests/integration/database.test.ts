@@ -164,7 +164,7 @@ describe('data of an earlier version', () => {
   /** What the last two migrations made, taken away again. */
   const UNDO = [
     'DROP TABLE calendar_addresses, reminders, machine_due, valve_drifts, photos, past_visits, machine_records, meter_readings, job_tasks',
-    'ALTER TABLE shops DROP COLUMN board_version',
+    'ALTER TABLE shops DROP COLUMN board_version, DROP COLUMN valve_minutes, DROP COLUMN task_minutes',
     'ALTER TABLE jobs DROP FOREIGN KEY jobs_assigned, DROP KEY jobs_assigned, DROP KEY jobs_closed, DROP COLUMN assigned_to, DROP COLUMN board_place',
     'ALTER TABLE machines DROP COLUMN plate, DROP KEY machines_name', 'ALTER TABLE customers DROP COLUMN email, DROP KEY customers_name',
     'DROP TABLE practice_runs',

@@ -3,6 +3,7 @@ import { computed, onMounted, ref, watch } from 'vue'
 import type { CustomerRow } from '~~/shared/responses'
 import { api } from '../../utils/api'
 import ChoiceField from './ChoiceField.vue'
+import { ownerWords } from './owner-words'
 import TextField from './TextField.vue'
 
 /** An owner of the shop, or a new one by name. */
@@ -14,7 +15,7 @@ const customers = ref<CustomerRow[]>([])
 const chosen = ref<number | null>(NEW)
 const name = ref('')
 onMounted(async () => { customers.value = await api.get<CustomerRow[]>('/api/customers').catch(() => []) })
-const options = computed(() => [{ value: NEW, label: 'A new owner' }, ...customers.value.map(c => ({ value: c.id, label: c.name }))])
+const options = computed(() => [{ value: NEW, label: 'A new owner' }, ...customers.value.map(c => ({ value: c.id, label: ownerWords(c) }))])
 watch([chosen, name], () => { owner.value = chosen.value === NEW ? { name: name.value, contact: '' } : { id: chosen.value! } }, { immediate: true })
 </script>
 

@@ -1,11 +1,12 @@
 <script setup lang="ts">
 import Button from 'primevue/button'
 import Checkbox from 'primevue/checkbox'
-import { computed, onMounted, reactive, ref } from 'vue'
+import { computed, reactive, ref } from 'vue'
 import type { MachineResponse } from '~~/shared/machines'
 import type { MachineRow } from '~~/shared/responses'
 import type { ModelHit } from '~~/shared/spec-book'
 import ChoiceField from '../forms/ChoiceField.vue'
+import MachinePick from '../forms/MachinePick.vue'
 import ModelPick from '../forms/ModelPick.vue'
 import OwnerPick, { type Owner } from '../forms/OwnerPick.vue'
 import TextField from '../forms/TextField.vue'
@@ -27,9 +28,8 @@ const edit = reactive({ name: props.seen.machine.name, tag: props.seen.machine.t
 const customer = ref<Owner | null>(null)
 const model = ref<ModelHit | string | null>(null)
 const told = reactive({ on: today, meter: '', replaced: false, words: '' })
-const others = ref<MachineRow[]>([])
-const intoId = ref<number | null>(null)
-onMounted(async () => { others.value = (await api.get<MachineRow[]>('/api/machines').catch(() => [])).filter(m => m.id !== id.value) })
+const into = ref<MachineRow | string | null>(null)
+const intoId = computed(() => typeof into.value === 'object' ? into.value?.id ?? null : null)
 const kept = ref('')
 
 async function submit(): Promise<void> {
@@ -64,7 +64,7 @@ async function submit(): Promise<void> {
       <template v-else-if="what === 'owner'"><p class="note">Its history stays with the machine.</p><OwnerPick v-model="customer" :but-id="seen.machine.customerId" :wrong="form.wrong('customer.name') ?? form.wrong('customer')" /></template>
       <template v-else-if="what === 'meter'"><TextField v-model="told.on" label="On" type="date" :wrong="form.wrong('on')" /><TextField v-model="told.meter" :label="`Meter, ${seen.machine.meterUnit}`" inputmode="decimal" :wrong="form.wrong('meter')" /><div class="tick"><Checkbox v-model="told.replaced" input-id="meter-replaced" binary /><label for="meter-replaced">The meter was replaced before</label></div></template>
       <template v-else-if="what === 'engine'"><p class="note">Drift begins anew with the new engine. Visits of the old one stay in the log.</p><TextField v-model="told.on" label="Put in on" type="date" :wrong="form.wrong('on')" /><ModelPick v-model="model" label="Engine model now" :wrong="form.wrong('modelId')" /><TextField v-model="told.words" label="Why, in a word or two" :wrong="form.wrong('words')" /></template>
-      <template v-else><p class="note">All that is on record here goes over to the other; this entry and its tag are gone.</p><ChoiceField v-model="intoId" label="The one that stays" :options="others.map(m => ({ value: m.id, label: `${m.name}, ${m.tag}, ${m.owner}` }))" filter :wrong="form.wrong('intoId')" /></template>
+      <template v-else><p class="note">All that is on record here goes over to the other; this entry and its tag are gone.</p><MachinePick v-model="into" label="The one that stays" :but-id="id" :wrong="form.wrong('intoId')" /></template>
       <p v-if="form.failed.value" class="wrong" role="alert">{{ form.failed.value }}</p><p v-else-if="kept" class="note" role="status">{{ kept }}</p>
       <div class="actions"><Button type="submit" :label="what === 'double' ? 'Merge them' : 'Keep'" :loading="form.busy.value" /></div>
     </form>

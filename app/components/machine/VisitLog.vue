@@ -24,7 +24,7 @@ const entries = computed((): Entry[] => [...props.seen.visits.map(visit => ({ at
         <ul v-if="points(e.visit).length"><LogRule v-for="p in points(e.visit)" :key="p.id" :point="p.point" :name="p.name" /></ul>
         <p class="words">{{ e.visit.ofEngineBefore ? 'The engine before. ' : '' }}{{ e.visit.words }}</p>
       </component>
-      <div v-else class="visit record"><b>{{ day(e.record.at) }}</b><span>{{ KINDS[e.record.kind] }}</span><p class="met">{{ e.record.words }}</p><p class="words">{{ e.record.person }}</p></div>
+      <div v-else class="visit record" :data-record="e.record.kind"><b>{{ day(e.record.at) }}</b><span>{{ KINDS[e.record.kind] }}</span><p class="met">{{ e.record.words }}</p><p class="words">{{ e.record.person }}</p></div>
     </template>
     <p v-if="entries.length" class="key-words">Bar above: as found, below: as left. One bar: not touched.</p>
   </section>

@@ -6,6 +6,7 @@ import { computed, onMounted, reactive, ref, watch } from 'vue'
 import type { CustomerSummary } from '~~/shared/machines'
 import type { CustomerRow } from '~~/shared/responses'
 import ChoiceField from '../../components/forms/ChoiceField.vue'
+import { ownerWords } from '../../components/forms/owner-words'
 import TextField from '../../components/forms/TextField.vue'
 import { useForm } from '../../composables/useForm'
 import { api } from '../../utils/api'
@@ -55,7 +56,7 @@ async function remove(): Promise<void> { if (await other.send(() => api.delete(`
       </section>
       <section><h2>How to reach them</h2>
         <form class="fields" @submit.prevent="keep"><div class="grid"><TextField v-model="given.name" label="Name" :wrong="other.wrong('name')" /><TextField v-model="given.contact" label="Telephone, address" :wrong="other.wrong('contact')" /><TextField v-model="given.email" label="E-mail" :wrong="other.wrong('email')" /></div><div class="actions"><Button type="submit" label="Keep" :loading="other.busy.value" /><p v-if="kept" class="note" role="status">{{ kept }}</p></div></form>
-        <div class="grid more"><ChoiceField v-model="intoId" label="On record twice? The one that stays" :options="all.filter(c => c.id !== id).map(c => ({ value: c.id, label: c.name }))" filter /><div class="actions"><button type="button" class="quiet" :disabled="!intoId" @click="merge">Merge</button><button type="button" class="quiet" @click="remove">Take off the list</button></div></div>
+        <div class="grid more"><ChoiceField v-model="intoId" label="On record twice? The one that stays" :options="all.filter(c => c.id !== id).map(c => ({ value: c.id, label: ownerWords(c) }))" filter /><div class="actions"><button type="button" class="quiet" :disabled="!intoId" @click="merge">Merge</button><button type="button" class="quiet" @click="remove">Take off the list</button></div></div>
         <p v-if="other.failed.value" class="wrong" role="alert">{{ other.failed.value }}</p>
       </section>
     </template>

@@ -7,7 +7,11 @@ ALTER TABLE jobs
   ADD KEY jobs_closed (shop_id, closed_at),
   ADD CONSTRAINT jobs_assigned FOREIGN KEY (shop_id, assigned_to) REFERENCES people (shop_id, id);
 UPDATE jobs SET board_place = id;
-ALTER TABLE shops ADD COLUMN board_version INT UNSIGNED NOT NULL DEFAULT 0;
+ALTER TABLE shops
+  ADD COLUMN board_version INT UNSIGNED NOT NULL DEFAULT 0,
+  -- How long work takes, for the order of the day.
+  ADD COLUMN valve_minutes SMALLINT UNSIGNED NOT NULL DEFAULT 45,
+  ADD COLUMN task_minutes SMALLINT UNSIGNED NOT NULL DEFAULT 20;
 
 -- What else a visit is for, and whether it wants the engine cold, warm, or either.
 CREATE TABLE job_tasks (

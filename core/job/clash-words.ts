@@ -12,8 +12,9 @@ const COST: Partial<Record<Observation['kind'], number>> = { 'rocker': 1, 'blade
 /** Of two answers that cannot both be so, the one that costs least to look at again without turning; null where none clash, or none can be. */
 export function cheapestToLookAtAgain({ position: { clash }, state }: Pick<JobView, 'position' | 'state'>): Noted | null {
   if (!clash) return null
-  const here = new Set(answersHere(state.noted))
-  const can = [...clash.newest, ...clash.against].filter(n => here.has(n) && COST[n.observation.kind] !== undefined)
+  // by their ids: what was located before is kept, with the facts as they were then
+  const here = new Set(answersHere(state.noted).map(n => n.id))
+  const can = [...clash.newest, ...clash.against].filter(n => here.has(n.id) && COST[n.observation.kind] !== undefined)
   return can.sort((a, b) => COST[a.observation.kind]! - COST[b.observation.kind]!)[0] ?? null
 }
 

@@ -156,6 +156,8 @@ describe('a wrong answer in the middle', () => {
     expect(clash).not.toBeNull()
     expect(clash!.against.length).toBeGreaterThan(0)
     expect(clash!.lookAgain).toMatch(/(intake|exhaust) no play$/)
+    // looked at once more, as when the shop has taken the answer, it says the same: no key moves under the thumb
+    expect(clashWords(look())).toEqual(clash)
     log.add({ type: 'retracted', payload: { eventId: wrong.id, how: 'recorded wrongly' } })
     expect(clashWords(look())).toBeNull()
   })

@@ -44,13 +44,15 @@ export async function dueList(db: Db, shopId: number, weeks: number, now: Date, 
   return { items: await itemsOf(db, shopId, rows.slice(0, most), timeZone, now), today: daysIn(timeZone)(now), until: daysIn(timeZone)(until), more: rows.length > most, working: await anyStale(db, shopId) }
 }
 
-/** What to tell an owner of those of their machines that are due within some weeks. */
+/** What to tell an owner of those of their machines that are due within some weeks and are not here already. */
 export async function draftReminder(db: Db, shopId: number, customerId: number, weeks: number, now: Date): Promise<ReminderResponse> {
   const customer = await customerById(db, shopId, customerId)
   if (!customer) throw notFound('owner')
   const { name: shop } = await shopById(db, shopId)
-  const items = (await dueList(db, shopId, weeks, now)).items.filter(i => i.customerId === customerId)
-  if (items.length === 0) throw new Problem(409, `Nothing of ${customer.name} is due in that time.`)
+  const due = (await dueList(db, shopId, weeks, now)).items.filter(i => i.customerId === customerId)
+  if (due.length === 0) throw new Problem(409, `Nothing of ${customer.name} is due in that time.`)
+  const items = due.filter(i => i.openJobId === null)
+  if (items.length === 0) throw new Problem(409, `What is due of ${customer.name} is here already, with an open job.`)
   const { subject, text } = reminderText({ owner: customer.name, shop, lines: items.map(i => ({ machine: i.name, tag: i.tag, when: `Due ${i.when}${i.over ? `, ${i.days}` : ''}`, why: i.why })) })
   return { customerId, owner: customer.name, email: customer.email, subject, text, machineIds: items.map(i => i.machineId) }
 }

@@ -93,6 +93,15 @@ describe('a reminder', () => {
     expect((await itemOf(machine))!.toldAt).not.toBeNull()
     expect((await ines.get('/api/customers/99999999/reminder')).status).toBe(404)
   }, 60_000)
+  it('names no machine that is here already', async () => {
+    const first = await newMachine(ines, undefined, { name: 'At home', customer: { name: `Told ${unique()}`, email: '' } })
+    const second = await newMachine(ines, undefined, { name: 'On the bench', customer: { id: first.customerId } })
+    for (const machine of [first, second]) await visit(ines, machine, 1000, 330, {})
+    await openJob(ines, second, 1100)
+    expect((await written(first.customerId)).machineIds).toEqual([first.id])
+    await openJob(ines, first, 1100)
+    expect((await ines.get(`/api/customers/${first.customerId}/reminder?weeks=60`)).body).toMatchObject({ status: 409, title: expect.stringMatching(/here already/) })
+  }, 60_000)
   it('sent, it lies in the outbox as a letter that another mail reader reads', async () => {
     const folder = await mkdtemp(join(tmpdir(), 'outbox-'))
     process.env.WEMBRIC_OUTBOX = folder

@@ -13,7 +13,7 @@ defineEmits<{ press: [index: number], pass: [] }>()
     <slot><p class="why">{{ why }}</p></slot>
   </div>
   <div class="keys" role="group" aria-label="Answers">
-    <button v-for="(k, i) in keys" :key="`${instruction}${i}`" type="button" class="key" :data-key="i + 1" @click="$emit('press', i)">
+    <button v-for="(k, i) in keys" :key="`${instruction} ${i} ${k.title}`" type="button" class="key" :data-key="i + 1" @click="$emit('press', i)">
       <span class="digit" aria-hidden="true">{{ i + 1 }}</span>
       <span class="text"><span class="title">{{ k.title }}</span><span class="help">{{ k.help }}</span></span>
     </button>

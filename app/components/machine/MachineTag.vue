@@ -19,8 +19,8 @@ const short = (text: string) => text.length > 26 ? `${text.slice(0, 25)}…` : t
   <svg class="tag" viewBox="0 0 336 128" role="img" :aria-label="`Tag ${tag}`" data-testid="tag">
     <path d="M 22 1 H 335 V 127 H 22 L 1 104 V 24 Z" fill="#fff" stroke="#172125" stroke-width="1.6" /><circle cx="19" cy="64" r="6" fill="none" stroke="#172125" stroke-width="1.6" />
     <svg x="34" y="6" width="116" height="116" :viewBox="`0 0 ${side} ${side}`" shape-rendering="crispEdges"><rect :width="side" :height="side" fill="#fff" /><path :d="path" fill="#000" /></svg>
-    <text x="160" y="38" font-size="28" font-weight="700" style="fill: #172125">{{ tag }}</text>
-    <text v-for="(l, i) in lines" :key="i" x="160" :y="62 + i * 19" font-size="15" font-weight="500" style="fill: #172125">{{ short(l) }}</text>
+    <text x="160" y="34" font-size="28" font-weight="700" style="fill: #172125">{{ tag }}</text>
+    <text v-for="(l, i) in lines" :key="i" x="160" :y="56 + i * 19" font-size="15" font-weight="500" style="fill: #172125">{{ short(l) }}</text>
   </svg>
 </template>
 

@@ -12,28 +12,26 @@ const CLASH_RATIO = 0.05
 const SUSPECTS_MOST = 12
 const PAIRED_MOST = 6
 
-/** How well answers given one after the other at one place fit what went before, against a crank that may be anywhere: 1 is no better and no worse. */
-function fit(model: PositionModel, earlier: Noted[], newest: Noted[], memory?: LocateMemory): number {
+/** Whether answers given one after the other at one place do not fit what went before. */
+function surprise(model: PositionModel, earlier: Noted[], newest: Noted[], memory?: LocateMemory): boolean {
   const key = `${earlier.map(n => n.id).join('|')}>${newest.map(n => n.id).join('|')}`
-  let known = memory?.fits.get(key)
+  let known = memory?.surprises.get(key)
   if (known === undefined) {
-    known = fitOf(model, earlier, newest, memory)
-    memory?.fits.set(key, known)
+    known = surprising(model, earlier, newest, memory)
+    memory?.surprises.set(key, known)
   }
   return known
 }
 
-function fitOf(model: PositionModel, earlier: Noted[], newest: Noted[], memory?: LocateMemory): number {
+function surprising(model: PositionModel, earlier: Noted[], newest: Noted[], memory?: LocateMemory): boolean {
   let chance = 1
   for (const [i, { observation }] of newest.entries()) {
     const { belief, lashDeg } = folded(model, [...earlier, ...newest.slice(0, i)], memory)
-    // what the chain's slack may have done says nothing against anything
-    if (lashDeg > 0 && isCamSide(observation)) return 1
+    if (lashDeg > 0 && isCamSide(observation)) return false
     chance *= predictive(model, belief, observation)
   }
-  return chance / predictiveAnywhere(model, newest.map(n => n.observation))
+  return chance < CLASH_RATIO * predictiveAnywhere(model, newest.map(n => n.observation))
 }
-const surprise = (...given: Parameters<typeof fit>): boolean => fit(...given) < CLASH_RATIO
 
 /** The observations without the chosen ones. A movement is not taken out: it becomes one of unknown size. */
 const without = (noted: Noted[], chosen: Noted[]): Noted[] => noted.flatMap((entry) => {
@@ -41,14 +39,18 @@ const without = (noted: Noted[], chosen: Noted[]): Noted[] => noted.flatMap((ent
   return movesCrank(entry.observation) ? [{ id: `${entry.id}-lost`, observation: { kind: 'lost' as const } }] : []
 })
 
-/** The earlier observations that explain a surprise: the fewest whose removal ends it, at most two; where several do, those without which the newest fits best, the latest first. */
+/** The earlier observations that explain a surprise: the fewest whose removal ends it, at most two. */
 function culprits(model: PositionModel, earlier: Noted[], newest: Noted[], memory?: LocateMemory): Noted[] {
   const suspects = earlier.filter(e => e.observation.kind !== 'lost' && e.observation.kind !== 'screw-set').slice(-SUSPECTS_MOST).reverse()
-  const best = (choices: Noted[][]): Noted[] | undefined => choices
-    .map(chosen => ({ chosen, fits: fit(model, without(earlier, chosen), newest, memory) }))
-    .filter(c => c.fits >= CLASH_RATIO).sort((a, b) => b.fits - a.fits)[0]?.chosen
+  const explains = (chosen: Noted[]) => !surprise(model, without(earlier, chosen), newest, memory)
+  const one = suspects.find(s => explains([s]))
+  if (one) return [one]
   const recent = suspects.slice(0, PAIRED_MOST)
-  return best(suspects.map(s => [s])) ?? best(recent.flatMap((a, i) => recent.slice(i + 1).map(b => [a, b]))) ?? suspects
+  for (const [i, a] of recent.entries()) {
+    const b = recent.slice(i + 1).find(s => explains([a, s]))
+    if (b) return [a, b]
+  }
+  return suspects
 }
 
 /**

@@ -13,8 +13,8 @@ export interface Folded { belief: Belief, lashDeg: number }
  * Snapshots of the belief, and which answers did not fit, so that one answer more, or one less, does not fold the whole job again;
  * and the last place found with each model, for most answers of a job say nothing of the crank.
  */
-export interface LocateMemory<Found = unknown> { snapshots: Map<string, Folded>, fits: Map<string, number>, last: Map<PositionModel, { key: string, found: Found }> }
-export const locateMemory = (): LocateMemory => ({ snapshots: new Map(), fits: new Map(), last: new Map() })
+export interface LocateMemory<Found = unknown> { snapshots: Map<string, Folded>, surprises: Map<string, boolean>, last: Map<PositionModel, { key: string, found: Found }> }
+export const locateMemory = (): LocateMemory => ({ snapshots: new Map(), surprises: new Map(), last: new Map() })
 
 /** One crank place: the movement that led to it, and the answers given there, the last of each kind. */
 interface Segment { move: Noted | null, answers: Noted[] }
@@ -66,13 +66,13 @@ export function folded(model: PositionModel, noted: Noted[], memory?: LocateMemo
   return now
 }
 
-const MOST_FITS = 2000
+const MOST_SURPRISES = 2000
 
 /** Drops the oldest of what is kept. */
-function forget({ snapshots, fits }: LocateMemory): void {
-  for (const key of fits.keys()) {
-    if (fits.size <= MOST_FITS) break
-    fits.delete(key)
+function forget({ snapshots, surprises }: LocateMemory): void {
+  for (const key of surprises.keys()) {
+    if (surprises.size <= MOST_SURPRISES) break
+    surprises.delete(key)
   }
   for (const key of snapshots.keys()) {
     if (snapshots.size <= MOST_SNAPSHOTS) return

@@ -2,14 +2,44 @@
 const forbid = (name, from, to, comment) => ({ name, severity: 'error', comment, from, to })
 module.exports = {
   forbidden: [
-    forbid('core-is-pure', { path: '^core/', pathNot: '\\.test\\.ts$' }, { pathNot: '^(core/|node_modules/zod/)' }, 'core imports only itself and zod'),
-    forbid('shared-below', { path: '^shared/', pathNot: '\\.test\\.ts$' }, { path: '^(server|app)/' }, 'shared imports neither server nor app'),
+    forbid(
+      'core-is-pure',
+      { path: '^core/', pathNot: '\\.test\\.ts$' },
+      { pathNot: '^(core/|node_modules/zod/)' },
+      'core imports only itself and zod',
+    ),
+    forbid(
+      'shared-below',
+      { path: '^shared/', pathNot: '\\.test\\.ts$' },
+      { path: '^(server|app)/' },
+      'shared imports neither server nor app',
+    ),
     forbid('server-not-app', { path: '^server/' }, { path: '^app/' }, 'server does not import app'),
     forbid('app-not-server', { path: '^app/' }, { path: '^server/' }, 'app does not import server'),
-    forbid('routes-are-thin', { path: '^server/(api|routes)/' }, { path: '(^server/(repositories|database)/|node_modules/mysql2)' }, 'routes call services'),
-    forbid('sql-in-repositories', { path: '^server/', pathNot: '^server/(database|repositories)/' }, { path: 'node_modules/mysql2' }, 'mysql2 belongs to database and repositories'),
-    forbid('components-no-stores', { path: '^app/components/' }, { path: '^app/(stores|pages)/' }, 'components take props and emit'),
+    forbid(
+      'routes-are-thin',
+      { path: '^server/(api|routes)/' },
+      { path: '(^server/(repositories|database)/|node_modules/mysql2)' },
+      'routes call services',
+    ),
+    forbid(
+      'sql-in-repositories',
+      { path: '^server/', pathNot: '^server/(database|repositories)/' },
+      { path: 'node_modules/mysql2' },
+      'mysql2 belongs to database and repositories',
+    ),
+    forbid(
+      'components-no-stores',
+      { path: '^app/components/' },
+      { path: '^app/(stores|pages)/' },
+      'components take props and emit',
+    ),
     forbid('no-circles', {}, { circular: true, viaOnly: { pathNot: 'node_modules' } }, 'no import circles'),
   ],
-  options: { doNotFollow: { path: 'node_modules' }, tsPreCompilationDeps: true, tsConfig: { fileName: 'tsconfig.imports.json' }, enhancedResolveOptions: { extensions: ['.ts', '.vue', '.js', '.mjs'] } },
+  options: {
+    doNotFollow: { path: 'node_modules' },
+    tsPreCompilationDeps: true,
+    tsConfig: { fileName: 'tsconfig.imports.json' },
+    enhancedResolveOptions: { extensions: ['.ts', '.vue', '.js', '.mjs'] },
+  },
 }

@@ -3,18 +3,28 @@ import { build } from 'esbuild'
 import { WembricPreset } from './app/theme/preset'
 
 const security = {
-  corsHandler: false as const, rateLimiter: false as const, xssValidator: false as const, requestSizeLimiter: false as const,
+  corsHandler: false as const,
+  rateLimiter: false as const,
+  xssValidator: false as const,
+  requestSizeLimiter: false as const,
   headers: {
     contentSecurityPolicy: {
-      'base-uri': ['\'none\''], 'object-src': ['\'none\''], 'frame-ancestors': ['\'none\''], 'form-action': ['\'self\''],
-      'default-src': ['\'self\''], 'connect-src': ['\'self\''], 'font-src': ['\'self\'', 'data:'], 'img-src': ['\'self\'', 'data:'],
-      'script-src': ['\'self\'', '\'nonce-{{nonce}}\'', '\'strict-dynamic\''],
+      'base-uri': ["'none'"],
+      'object-src': ["'none'"],
+      'frame-ancestors': ["'none'"],
+      'form-action': ["'self'"],
+      'default-src': ["'self'"],
+      'connect-src': ["'self'"],
+      'font-src': ["'self'", 'data:'],
+      'img-src': ["'self'", 'data:'],
+      'script-src': ["'self'", "'nonce-{{nonce}}'", "'strict-dynamic'"],
       // the component library writes its theme into a style element
-      'style-src': ['\'self\'', '\'unsafe-inline\''], 'worker-src': ['\'self\'', 'blob:'],
+      'style-src': ["'self'", "'unsafe-inline'"],
+      'worker-src': ["'self'", 'blob:'],
       'upgrade-insecure-requests': process.env.WEMBRIC_TLS === '1',
     },
     crossOriginEmbedderPolicy: 'unsafe-none' as const,
-    strictTransportSecurity: process.env.WEMBRIC_TLS === '1' ? { maxAge: 15552000 } : false as const,
+    strictTransportSecurity: process.env.WEMBRIC_TLS === '1' ? { maxAge: 15552000 } : (false as const),
   },
 }
 
@@ -25,42 +35,81 @@ export default defineNuxtConfig({
   components: false,
   imports: { scan: false },
   devtools: { enabled: false },
-  app: { head: {
-    title: 'Wembric', htmlAttrs: { lang: 'en' },
-    meta: [{ name: 'viewport', content: 'width=device-width, initial-scale=1' }, { name: 'theme-color', content: '#F3EFE4' }],
-    link: [{ rel: 'icon', type: 'image/svg+xml', href: '/mark.svg' }, { rel: 'manifest', href: '/manifest.webmanifest' }],
-  } },
+  app: {
+    head: {
+      title: 'Wembric',
+      htmlAttrs: { lang: 'en' },
+      meta: [
+        { name: 'viewport', content: 'width=device-width, initial-scale=1' },
+        { name: 'theme-color', content: '#F3EFE4' },
+      ],
+      link: [
+        { rel: 'icon', type: 'image/svg+xml', href: '/mark.svg' },
+        { rel: 'manifest', href: '/manifest.webmanifest' },
+      ],
+    },
+  },
   css: [
-    '@fontsource/barlow-semi-condensed/500.css', '@fontsource/barlow-semi-condensed/600.css', '@fontsource/barlow-semi-condensed/700.css',
-    '@fontsource-variable/atkinson-hyperlegible-next/index.css', '~/assets/base.css', '~/assets/forms.css',
+    '@fontsource/barlow-semi-condensed/500.css',
+    '@fontsource/barlow-semi-condensed/600.css',
+    '@fontsource/barlow-semi-condensed/700.css',
+    '@fontsource-variable/atkinson-hyperlegible-next/index.css',
+    '~/assets/base.css',
+    '~/assets/forms.css',
   ],
   // the API answers JSON and is never a page: its few headers are set in server/middleware
   routeRules: { '/api/**': { security: { headers: false } } },
   compatibilityDate: '2026-11-01',
   nitro: {
-    preset: 'node', serveStatic: true, minify: false, compressPublicAssets: true,
+    preset: 'node',
+    serveStatic: true,
+    minify: false,
+    compressPublicAssets: true,
     // the thread that works out what is due is a program of its own
-    hooks: { compiled: async nitro => void await build({ entryPoints: ['server/workers/outlook.ts'], outfile: join(nitro.options.output.serverDir, 'workers/outlook.mjs'), bundle: true, platform: 'node', format: 'esm' }) },
+    hooks: {
+      compiled: async nitro =>
+        void (await build({
+          entryPoints: ['server/workers/outlook.ts'],
+          outfile: join(nitro.options.output.serverDir, 'workers/outlook.mjs'),
+          bundle: true,
+          platform: 'node',
+          format: 'esm',
+        })),
+    },
   },
   vite: { worker: { format: 'es' } },
   typescript: { strict: true, tsConfig: { compilerOptions: { noUncheckedIndexedAccess: true } } },
   telemetry: false,
-  eslint: { config: { stylistic: true } },
+  eslint: { config: { stylistic: false } },
   primevue: {
     autoImport: false,
     components: { include: [] },
-    options: { ripple: false, theme: { preset: WembricPreset, options: { darkModeSelector: '.dark', cssLayer: false } } },
+    options: {
+      ripple: false,
+      theme: { preset: WembricPreset, options: { darkModeSelector: '.dark', cssLayer: false } },
+    },
   },
   pwa: {
-    registerType: 'autoUpdate', manifest: {
-      name: 'Wembric', short_name: 'Wembric', description: 'Valve clearances at the bench', start_url: '/', display: 'standalone', background_color: '#F3EFE4', theme_color: '#F3EFE4',
+    registerType: 'autoUpdate',
+    manifest: {
+      name: 'Wembric',
+      short_name: 'Wembric',
+      description: 'Valve clearances at the bench',
+      start_url: '/',
+      display: 'standalone',
+      background_color: '#F3EFE4',
+      theme_color: '#F3EFE4',
       icons: [{ src: '/mark.svg', sizes: 'any', type: 'image/svg+xml' }],
     },
     workbox: {
-      globPatterns: ['**/*.{js,css,woff2,svg}'], navigateFallback: '/',
+      globPatterns: ['**/*.{js,css,woff2,svg}'],
+      navigateFallback: '/',
       // the page itself is made by the server; kept with its headers, so that its nonce fits, anew at each build
       additionalManifestEntries: [{ url: '/', revision: String(Date.now()) }],
-      navigateFallbackDenylist: [/^\/api\//], cleanupOutdatedCaches: true, clientsClaim: true, skipWaiting: true,
+      navigateFallbackDenylist: [/^\/api\//],
+      cleanupOutdatedCaches: true,
+      clientsClaim: true,
+      skipWaiting: true,
     },
   },
   security,

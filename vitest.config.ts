@@ -8,9 +8,31 @@ const alias = { '~~': root.replace(/\/$/, '') }
 export default defineConfig({
   test: {
     projects: [
-      { resolve: { alias }, test: { name: 'core', include: ['core/**/*.test.ts', 'shared/**/*.test.ts'], environment: 'node', testTimeout: 30_000 } },
-      { plugins: [vue()], resolve: { alias }, test: { name: 'app', include: ['app/**/*.test.ts'], environment: 'happy-dom', testTimeout: 30_000 } },
-      { resolve: { alias }, test: { name: 'server', include: ['tests/integration/**/*.test.ts'], environment: 'node', fileParallelism: false, testTimeout: 30_000, hookTimeout: 60_000 } },
+      {
+        resolve: { alias },
+        test: {
+          name: 'core',
+          include: ['core/**/*.test.ts', 'shared/**/*.test.ts'],
+          environment: 'node',
+          testTimeout: 30_000,
+        },
+      },
+      {
+        plugins: [vue()],
+        resolve: { alias },
+        test: { name: 'app', include: ['app/**/*.test.ts'], environment: 'happy-dom', testTimeout: 30_000 },
+      },
+      {
+        resolve: { alias },
+        test: {
+          name: 'server',
+          include: ['tests/integration/**/*.test.ts'],
+          environment: 'node',
+          fileParallelism: false,
+          testTimeout: 30_000,
+          hookTimeout: 60_000,
+        },
+      },
     ],
   },
 })

@@ -17,8 +17,12 @@ run(async () => {
   await ensureBuild(root)
   const data = mkdtempSync(join(tmpdir(), 'wembric-bench-'))
   const server = await startServer({ root, data })
-  try { await command('npx', ['tsx', 'scripts/bench/index.ts', ...process.argv.slice(2)], { cwd: root, env: { ...process.env, ...server.env, WEMBRIC_BENCH_PID: String(server.child.pid) } }) }
-  finally {
+  try {
+    await command('npx', ['tsx', 'scripts/bench/index.ts', ...process.argv.slice(2)], {
+      cwd: root,
+      env: { ...process.env, ...server.env, WEMBRIC_BENCH_PID: String(server.child.pid) },
+    })
+  } finally {
     await server.stop()
     rmSync(data, { recursive: true, force: true })
   }

@@ -2,5 +2,8 @@
 import { writeFileSync } from 'node:fs'
 import { bookJsonSchema, openApi } from '../shared/openapi'
 
-for (const [file, content] of [['spec-book.schema.json', bookJsonSchema()], ['openapi.json', openApi()]] as const)
+for (const [file, content] of [
+  ['spec-book.schema.json', bookJsonSchema()],
+  ['openapi.json', openApi()],
+] as const)
   writeFileSync(`docs/formats/${file}`, `${JSON.stringify(content, null, 2)}\n`)

@@ -14,8 +14,18 @@ run(async () => {
   const { build } = await import('esbuild')
   const out = mkdtempSync(join(tmpdir(), 'wembric-robot-'))
   try {
-    await build({ entryPoints: ['index', 'worker'].map(name => join(root, 'scripts/robot', `${name}.ts`)), outdir: out, outExtension: { '.js': '.mjs' }, bundle: true, platform: 'node', format: 'esm', target: 'node20', logLevel: 'error' })
+    await build({
+      entryPoints: ['index', 'worker'].map(name => join(root, 'scripts/robot', `${name}.ts`)),
+      outdir: out,
+      outExtension: { '.js': '.mjs' },
+      bundle: true,
+      platform: 'node',
+      format: 'esm',
+      target: 'node20',
+      logLevel: 'error',
+    })
     await command(process.execPath, [join(out, 'index.mjs'), ...process.argv.slice(2)], { cwd: root })
+  } finally {
+    rmSync(out, { recursive: true, force: true })
   }
-  finally { rmSync(out, { recursive: true, force: true }) }
 })

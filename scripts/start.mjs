@@ -15,12 +15,19 @@ const port = Number(process.env.PORT ?? 3000)
 const data = resolve(root, process.env.WEMBRIC_DATA ?? '.data')
 
 /** Whether the port is free, tried before anything slow is begun. */
-const ensurePort = () => new Promise((done, fail) => {
-  const probe = createServer().once('error', error => fail(new StopWithWords(error.code === 'EADDRINUSE'
-    ? `port ${port} is taken by another program. Stop that one, or choose another port: PORT=${port + 1} npm start`
-    : `cannot listen on ${host}:${port} (${error.code}). Set HOST and PORT to an address of this machine.`)))
-  probe.listen(port, host, () => probe.close(done))
-})
+const ensurePort = () =>
+  new Promise((done, fail) => {
+    const probe = createServer().once('error', error =>
+      fail(
+        new StopWithWords(
+          error.code === 'EADDRINUSE'
+            ? `port ${port} is taken by another program. Stop that one, or choose another port: PORT=${port + 1} npm start`
+            : `cannot listen on ${host}:${port} (${error.code}). Set HOST and PORT to an address of this machine.`,
+        ),
+      ),
+    )
+    probe.listen(port, host, () => probe.close(done))
+  })
 
 /** An empty shop stays empty: the choice is made at the first start of a data folder. */
 function wantsDemo() {
@@ -40,10 +47,11 @@ async function serve() {
     server.once('error', fail)
     server.listen(port, host, done)
   })
-  return () => new Promise((done) => {
-    server.close(done)
-    setTimeout(() => server.closeAllConnections(), 300)
-  })
+  return () =>
+    new Promise(done => {
+      server.close(done)
+      setTimeout(() => server.closeAllConnections(), 300)
+    })
 }
 
 async function waitReady(address) {
@@ -59,7 +67,11 @@ run(async () => {
   await ensureBuild(root)
   const demo = wantsDemo()
   const database = await startDatabase(data)
-  Object.assign(process.env, database.env, { WEMBRIC_ROOT: root, WEMBRIC_DEMO: demo ? '1' : '0', WEMBRIC_OUTBOX: process.env.WEMBRIC_OUTBOX ?? join(data, 'outbox') })
+  Object.assign(process.env, database.env, {
+    WEMBRIC_ROOT: root,
+    WEMBRIC_DEMO: demo ? '1' : '0',
+    WEMBRIC_OUTBOX: process.env.WEMBRIC_OUTBOX ?? join(data, 'outbox'),
+  })
 
   let stopServer = async () => {}
   let stopping = false
@@ -81,8 +93,7 @@ run(async () => {
     if (demo) say('sign in as ines (lead), tam or jory (mechanics); the password of all is quillbrook')
     else say('a shop without demo: the first page makes your shop and its first lead')
     say('stop with Ctrl-C')
-  }
-  catch (error) {
+  } catch (error) {
     await database.stop()
     throw error
   }

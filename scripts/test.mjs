@@ -13,14 +13,16 @@ import { startServer } from './setup/server.mjs'
 const root = dirname(dirname(fileURLToPath(import.meta.url)))
 const only = process.argv.find(a => a.startsWith('--only='))?.slice(7)
 const screenshots = process.argv.includes('--screenshots')
-const npx = (args, env = {}) => command('npx', args, { cwd: root, env: { ...process.env, ...env, NUXT_TELEMETRY_DISABLED: '1' } })
+const npx = (args, env = {}) =>
+  command('npx', args, { cwd: root, env: { ...process.env, ...env, NUXT_TELEMETRY_DISABLED: '1' } })
 
 /** A server of its own, with the demo, on a free port and in a folder that is thrown away. */
 async function withServer(work) {
   const data = mkdtempSync(join(tmpdir(), 'wembric-test-'))
   const server = await startServer({ root, data })
-  try { await work(server) }
-  finally {
+  try {
+    await work(server)
+  } finally {
     await server.stop()
     rmSync(data, { recursive: true, force: true })
   }
@@ -37,7 +39,13 @@ const PARTS = {
   'dead-code': () => npx(['knip']),
   'core': () => npx(['vitest', 'run', '--project', 'core', '--project', 'app']),
   'server': () => withServer(server => npx(['vitest', 'run', '--project', 'server'], server.env)),
-  'browser': () => withServer(server => npx(['playwright', 'test', ...screenshots ? ['--project', 'screenshots'] : ['--project', 'browser']], { ...server.env, WEMBRIC_TEST_DATA: server.data })),
+  'browser': () =>
+    withServer(server =>
+      npx(['playwright', 'test', ...(screenshots ? ['--project', 'screenshots'] : ['--project', 'browser'])], {
+        ...server.env,
+        WEMBRIC_TEST_DATA: server.data,
+      }),
+    ),
 }
 
 run(async () => {

@@ -16,8 +16,7 @@ run(async () => {
   const [name, ...args] = process.argv.slice(2)
   try {
     await command('npx', [name, ...args], { cwd: root, env: { ...process.env, ...database.env, WEMBRIC_ROOT: root } })
-  }
-  finally {
+  } finally {
     if (process.env.WEMBRIC_KEEP_DATABASE !== '1') await database.stop()
   }
 })

@@ -10,7 +10,7 @@ let opened: Pool | null = null
 let starting: Promise<void> | null = null
 
 /** The application's connections; opened once. */
-export const pool = (): Pool => opened ??= openPool(databaseSettings(process.env, 'app'))
+export const pool = (): Pool => (opened ??= openPool(databaseSettings(process.env, 'app')))
 
 async function prepare(): Promise<void> {
   const applied = await migrate(databaseSettings(process.env, 'migration'), process.env.WEMBRIC_ROOT ?? process.cwd())
@@ -18,12 +18,13 @@ async function prepare(): Promise<void> {
   await indexOlderModels(pool())
   const half = await halfLoadedDemo(pool())
   if (half) await removeHalfLoadedDemo(pool(), half.id)
-  if (process.env.WEMBRIC_DEMO === '1' && await countShops(pool()) === 0) await loadDemo(pool(), new Date())
+  if (process.env.WEMBRIC_DEMO === '1' && (await countShops(pool())) === 0) await loadDemo(pool(), new Date())
   refreshSoon(pool())
 }
 
 /** Migrations and, for a first start with demo, the demo: once for the process; every request waits for it. */
-export const startedUp = (): Promise<void> => starting ??= prepare().catch((error) => {
-  starting = null
-  throw error
-})
+export const startedUp = (): Promise<void> =>
+  (starting ??= prepare().catch(error => {
+    starting = null
+    throw error
+  }))

@@ -2,21 +2,29 @@ import { z } from 'zod'
 import { EVENT_TYPES, type JobEvent, payloadSchemas } from '../core/job'
 
 /** One answer as a browser sends it. The id is its own, so that it may arrive any number of times and counts once. */
-export const eventRequestSchema = z.object({
-  id: z.uuid({ version: 'v7', error: 'An event’s id is a UUID of version 7.' }),
-  type: z.enum(EVENT_TYPES, { error: 'This kind of event is not known.' }),
-  version: z.literal(1, { error: 'This version of the event is not known here: reload the page.' }),
-  payload: z.unknown(),
-  personId: z.number().int().positive(),
-  deviceId: z.string().min(1).max(40),
-  deviceSeq: z.number().int().positive(),
-  seenSeq: z.number().int().min(0),
-  at: z.iso.datetime({ offset: true, error: 'The time must be ISO 8601 with an offset.' }),
-}).superRefine((event, context) => {
-  const parsed = payloadSchemas[event.type].safeParse(event.payload)
-  for (const issue of parsed.error?.issues ?? []) context.addIssue({ code: 'custom', path: ['payload', ...issue.path], message: issue.message })
-}).transform(event => ({ ...event, payload: payloadSchemas[event.type].parse(event.payload) }))
+export const eventRequestSchema = z
+  .object({
+    id: z.uuid({ version: 'v7', error: 'An event’s id is a UUID of version 7.' }),
+    type: z.enum(EVENT_TYPES, { error: 'This kind of event is not known.' }),
+    version: z.literal(1, { error: 'This version of the event is not known here: reload the page.' }),
+    payload: z.unknown(),
+    personId: z.number().int().positive(),
+    deviceId: z.string().min(1).max(40),
+    deviceSeq: z.number().int().positive(),
+    seenSeq: z.number().int().min(0),
+    at: z.iso.datetime({ offset: true, error: 'The time must be ISO 8601 with an offset.' }),
+  })
+  .superRefine((event, context) => {
+    const parsed = payloadSchemas[event.type].safeParse(event.payload)
+    for (const issue of parsed.error?.issues ?? [])
+      context.addIssue({ code: 'custom', path: ['payload', ...issue.path], message: issue.message })
+  })
+  .transform(event => ({ ...event, payload: payloadSchemas[event.type].parse(event.payload) }))
 export type EventRequest = z.infer<typeof eventRequestSchema>
 
 /** What the server answers: the event with its place in the log. */
-export interface EventResponse { event: JobEvent, lastSeq: number, now: string }
+export interface EventResponse {
+  event: JobEvent
+  lastSeq: number
+  now: string
+}

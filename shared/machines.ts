@@ -7,12 +7,42 @@ import type { MachineRow } from './responses'
 /** A reading as it stands on record. */
 export type JudgedReading = Interval & { verdict: Verdict }
 /** One visit of a valve: its limits then, what was found and what was left. `use` counts from the first meter reading. */
-export interface ValvePoint { visit: string, atMs: number, use: number | null, minMm: number, maxMm: number, asFound: JudgedReading | null, asLeft: JudgedReading | null, touched: boolean }
+export interface ValvePoint {
+  visit: string
+  atMs: number
+  use: number | null
+  minMm: number
+  maxMm: number
+  asFound: JudgedReading | null
+  asLeft: JudgedReading | null
+  touched: boolean
+}
 /** All that is known of one valve since the engine was put in. Forecast in use since it was last left. */
-export interface ValveHistory extends ValveOutlook { valveId: string, name: string, role: Role, points: ValvePoint[] }
+export interface ValveHistory extends ValveOutlook {
+  valveId: string
+  name: string
+  role: Role
+  points: ValvePoint[]
+}
 /** A visit in the log: a job with its sheet, or one that was entered late. */
-export interface VisitSummary { key: string, jobId: number | null, number: number | null, at: string, meter: number | null, revision: number | null, person: string, words: string, ofEngineBefore: boolean }
-interface RecordRow { id: number, kind: 'owner' | 'engine' | 'meter' | 'merged', at: string, words: string, person: string }
+export interface VisitSummary {
+  key: string
+  jobId: number | null
+  number: number | null
+  at: string
+  meter: number | null
+  revision: number | null
+  person: string
+  words: string
+  ofEngineBefore: boolean
+}
+interface RecordRow {
+  id: number
+  kind: 'owner' | 'engine' | 'meter' | 'merged'
+  at: string
+  words: string
+  person: string
+}
 export interface MachineResponse {
   machine: MachineRow
   engine: Engine
@@ -28,19 +58,72 @@ export interface MachineResponse {
   now: string
 }
 
-export interface PhotoRow { id: number, jobId: number | null, caption: string, width: number, height: number, person: string, madeAt: string }
+export interface PhotoRow {
+  id: number
+  jobId: number | null
+  caption: string
+  width: number
+  height: number
+  person: string
+  madeAt: string
+}
 
 /** A machine that is due, in words. `week` is the Monday of its week. */
-export interface DueItem { machineId: number, name: string, tag: string, customerId: number, owner: string, email: string, meterUnit: MeterUnit, dueAt: string, day: string, days: string, over: boolean, week: string, cause: string, when: string, why: string, reason: DueReason, openJobId: number | null, toldAt: string | null }
-export interface DueResponse { items: DueItem[], today: string, until: string, more: boolean, working: boolean }
-export interface ReminderResponse { customerId: number, owner: string, email: string, subject: string, text: string, machineIds: number[] }
-export interface CalendarAddressRow { id: number, madeBy: string, madeAt: string }
+export interface DueItem {
+  machineId: number
+  name: string
+  tag: string
+  customerId: number
+  owner: string
+  email: string
+  meterUnit: MeterUnit
+  dueAt: string
+  day: string
+  days: string
+  over: boolean
+  week: string
+  cause: string
+  when: string
+  why: string
+  reason: DueReason
+  openJobId: number | null
+  toldAt: string | null
+}
+export interface DueResponse {
+  items: DueItem[]
+  today: string
+  until: string
+  more: boolean
+  working: boolean
+}
+export interface ReminderResponse {
+  customerId: number
+  owner: string
+  email: string
+  subject: string
+  text: string
+  machineIds: number[]
+}
+export interface CalendarAddressRow {
+  id: number
+  madeBy: string
+  madeAt: string
+}
 
 /** A year of an owner's machines. */
 export interface CustomerSummary {
   shop: string
   year: number
-  customer: { id: number, name: string, contact: string }
-  machines: { id: number, name: string, tag: string, model: string, visits: { day: string, number: number | null, meter: string, words: string }[], records: { day: string, words: string }[], due: string, why: string }[]
+  customer: { id: number; name: string; contact: string }
+  machines: {
+    id: number
+    name: string
+    tag: string
+    model: string
+    visits: { day: string; number: number | null; meter: string; words: string }[]
+    records: { day: string; words: string }[]
+    due: string
+    why: string
+  }[]
   today: string
 }

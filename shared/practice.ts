@@ -9,14 +9,32 @@ const MOST_ANSWERS = 400
 
 /** A run that is handed over: what it was begun with, and all that was done. The server marks it. */
 export const practiceRunSchema = z.object({
-  engineId, level: z.literal([...LEVELS], { error: 'A level is 1 to 4.' }), seed: z.number().int().min(1).max(4_000_000_000),
-  guidance: z.enum(GUIDANCES), robot: z.boolean().default(false),
+  engineId,
+  level: z.literal([...LEVELS], { error: 'A level is 1 to 4.' }),
+  seed: z.number().int().min(1).max(4_000_000_000),
+  guidance: z.enum(GUIDANCES),
+  robot: z.boolean().default(false),
   seconds: z.number().int().min(0).max(86_400, { error: 'A run of more than a day is not kept.' }),
-  acts: z.array(actSchema).max(3000, { error: 'More than 3,000 things were done: that is more than a run keeps.' })
-    .refine(acts => acts.filter(a => a.kind === 'said').length <= MOST_ANSWERS, { error: `More than ${MOST_ANSWERS} answers were given: that is more than a run keeps.` }),
+  acts: z
+    .array(actSchema)
+    .max(3000, { error: 'More than 3,000 things were done: that is more than a run keeps.' })
+    .refine(acts => acts.filter(a => a.kind === 'said').length <= MOST_ANSWERS, {
+      error: `More than ${MOST_ANSWERS} answers were given: that is more than a run keeps.`,
+    }),
 })
 export type PracticeRunRequest = z.infer<typeof practiceRunSchema>
 
 /** The best that somebody has done with an engine at a level: most points, then least time. */
-export interface BestRun { engineId: string, level: Level, personId: number, person: string, score: number, seconds: number, guidance: Guidance, at: string }
-export interface PracticeResponse { best: BestRun[] }
+export interface BestRun {
+  engineId: string
+  level: Level
+  personId: number
+  person: string
+  score: number
+  seconds: number
+  guidance: Guidance
+  at: string
+}
+export interface PracticeResponse {
+  best: BestRun[]
+}

@@ -7,7 +7,7 @@ export interface ProblemBody {
   status: number
   detail?: string
   /** Field by field, what is wrong and what to do. */
-  fields?: { field: string, message: string }[]
+  fields?: { field: string; message: string }[]
   /** A short code where a program must tell one refusal from another. */
   code?: string
   /** Figures that may be slips, for the code “doubts”: each is answered, or the figure is put right. */

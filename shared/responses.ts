@@ -5,14 +5,52 @@ import type { Adapter, Wrench } from '../core/torque'
 import type { MeterUnit } from '../core/units'
 
 export type PersonRole = 'lead' | 'mechanic'
-export interface SessionResponse { person: { id: number, name: string, role: PersonRole, favouriteSetId: number | null }, shop: { id: number, name: string, timeZone: string, unit: 'mm' | 'thou', favouriteSchool: School | null, target: TargetSchool, bladeHabit: BladeHabit, pairToProve: boolean, valveMinutes: number, taskMinutes: number, isDemo: boolean }, now: string }
+export interface SessionResponse {
+  person: { id: number; name: string; role: PersonRole; favouriteSetId: number | null }
+  shop: {
+    id: number
+    name: string
+    timeZone: string
+    unit: 'mm' | 'thou'
+    favouriteSchool: School | null
+    target: TargetSchool
+    bladeHabit: BladeHabit
+    pairToProve: boolean
+    valveMinutes: number
+    taskMinutes: number
+    isDemo: boolean
+  }
+  now: string
+}
 
 /** What else a visit is for. A warm one is held while valves wait for a cold engine. */
-export interface TaskRow { id: number, jobId: number, name: string, needs: 'cold' | 'warm' | 'either', doneBy: string | null, doneAt: string | null, because: string }
+export interface TaskRow {
+  id: number
+  jobId: number
+  name: string
+  needs: 'cold' | 'warm' | 'either'
+  doneBy: string | null
+  doneAt: string | null
+  because: string
+}
 /** How a card’s engine cools: temperatures over time to draw, and when it will be cold. ms since 1970. */
-export interface BayCooling { airC: number, airAssumed: boolean, limitC: number, readings: { atMs: number, celsius: number }[], curve: { atMs: number, celsius: number }[], ready: { kind: 'at', atMs: number, soonestMs: number } | { kind: 'air too warm' } }
+export interface BayCooling {
+  airC: number
+  airAssumed: boolean
+  limitC: number
+  readings: { atMs: number; celsius: number }[]
+  curve: { atMs: number; celsius: number }[]
+  ready: { kind: 'at'; atMs: number; soonestMs: number } | { kind: 'air too warm' }
+}
 
-interface BayValve { name: string, verdict: Verdict | 'not measured', loMm: number, hiMm: number | null, minMm: number, maxMm: number }
+interface BayValve {
+  name: string
+  verdict: Verdict | 'not measured'
+  loMm: number
+  hiMm: number | null
+  minMm: number
+  maxMm: number
+}
 export interface BayCard {
   jobId: number
   number: number
@@ -25,31 +63,88 @@ export interface BayCard {
   owner: string
   people: string[]
   complaint: string
-  temperature: { celsius: number, limitC: number } | null
+  temperature: { celsius: number; limitC: number } | null
   rested: string | null
   cooling: BayCooling | null
-  assigned: { id: number, name: string } | null
+  assigned: { id: number; name: string } | null
   place: number
   /** Its turn among the work of its person, from 1, and why then; null where it is done. */
-  turn: { n: number, startMs: number, why: string } | null
+  turn: { n: number; startMs: number; why: string } | null
   tasks: (TaskRow & { held: string | null })[]
   valves: BayValve[]
   next: string
   closedAt: string | null
 }
-export interface BayResponse { today: string, cards: BayCard[], crew: { id: number, name: string }[], now: string }
+export interface BayResponse {
+  today: string
+  cards: BayCard[]
+  crew: { id: number; name: string }[]
+  now: string
+}
 
-export interface MachineRow { id: number, name: string, tag: string, serial: string, plate: string, customerId: number, owner: string, modelId: number, model: string, kind: string, meterUnit: MeterUnit, lastMeter: number | null, openJobId: number | null, revision: number | null, status: 'approved' | 'draft' | null, since: string }
+export interface MachineRow {
+  id: number
+  name: string
+  tag: string
+  serial: string
+  plate: string
+  customerId: number
+  owner: string
+  modelId: number
+  model: string
+  kind: string
+  meterUnit: MeterUnit
+  lastMeter: number | null
+  openJobId: number | null
+  revision: number | null
+  status: 'approved' | 'draft' | null
+  since: string
+}
 export type BladeSetRow = BladeSet & { id: number }
 export type WrenchRow = Wrench & { id: number }
 export type AdapterRow = Adapter & { id: number }
-export interface ShimStockRow { diameterMm: number, sizeMm: number, count: number }
-export interface ShelfResponse { bladeSets: BladeSetRow[], wrenches: WrenchRow[], adapters: AdapterRow[], shims: ShimStockRow[] }
-export interface PersonRow { id: number, name: string, signIn: string, role: PersonRole }
-export interface CustomerRow { id: number, name: string, contact: string, email: string, machines: number }
+export interface ShimStockRow {
+  diameterMm: number
+  sizeMm: number
+  count: number
+}
+export interface ShelfResponse {
+  bladeSets: BladeSetRow[]
+  wrenches: WrenchRow[]
+  adapters: AdapterRow[]
+  shims: ShimStockRow[]
+}
+export interface PersonRow {
+  id: number
+  name: string
+  signIn: string
+  role: PersonRole
+}
+export interface CustomerRow {
+  id: number
+  name: string
+  contact: string
+  email: string
+  machines: number
+}
 
-export interface JobResponse { pin: JobPin, events: JobEvent[], lastSeq: number, now: string }
+export interface JobResponse {
+  pin: JobPin
+  events: JobEvent[]
+  lastSeq: number
+  now: string
+}
 /** Another task of the visit, and how it stands: “done by Tam”, “to do”. */
-export interface SheetTask { name: string, words: string }
+export interface SheetTask {
+  name: string
+  words: string
+}
 /** A job's sheet with what stands beside it and is not signed. */
-export interface SheetResponse { shop: string, sheet: Sheet, signed: { at: string, by: string } | null, earlier: { seq: number, at: string }[], tasks: SheetTask[], sooner: string | null }
+export interface SheetResponse {
+  shop: string
+  sheet: Sheet
+  signed: { at: string; by: string } | null
+  earlier: { seq: number; at: string }[]
+  tasks: SheetTask[]
+  sooner: string | null
+}

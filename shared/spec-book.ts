@@ -5,9 +5,29 @@ import type { Verdict } from '../core/feeler'
 import { type Identity, identityParts, yearsInOrder, YEARS_WRONG } from '../core/spec'
 
 /** What a model is called and found by; its figures are in its revisions. */
-export interface ModelIdentity { key: string, maker: string, model: string, code: string, kind: string, family: string, displacementCc: number | null, yearFrom: number | null, yearTo: number | null }
+export interface ModelIdentity {
+  key: string
+  maker: string
+  model: string
+  code: string
+  kind: string
+  family: string
+  displacementCc: number | null
+  yearFrom: number | null
+  yearTo: number | null
+}
 /** A model with the revision that is in force: the newest approved one, or the newest draft where none is. */
-export interface ModelRow extends ModelIdentity { id: number, revision: number, revisionId: number, status: 'approved' | 'draft', source: string, sourceDate: string, author: string, engine: Engine, /** Drafts that wait for a lead; where it was counted. */ waiting?: number }
+export interface ModelRow extends ModelIdentity {
+  id: number
+  revision: number
+  revisionId: number
+  status: 'approved' | 'draft'
+  source: string
+  sourceDate: string
+  author: string
+  engine: Engine
+  /** Drafts that wait for a lead; where it was counted. */ waiting?: number
+}
 
 /** One immutable revision of a model's figures. */
 export interface RevisionRow {
@@ -18,7 +38,7 @@ export interface RevisionRow {
   reason: string
   basedOn: number | null
   /** Doubts about its figures that its author saw and answered. */
-  answered: { id: string, says: string }[]
+  answered: { id: string; says: string }[]
   source: string
   sourceDate: string
   authorId: number
@@ -32,32 +52,82 @@ export interface RevisionRow {
   sentBackReason: string
   jobs: number
 }
-export interface OpenJobOfSpec { id: number, number: number, machine: string, status: 'open' | 'held', revisionId: number, revision: number, person: string }
-export interface ModelResponse { model: ModelRow, revisions: RevisionRow[], openJobs: OpenJobOfSpec[], mayApproveOwn: boolean }
+export interface OpenJobOfSpec {
+  id: number
+  number: number
+  machine: string
+  status: 'open' | 'held'
+  revisionId: number
+  revision: number
+  person: string
+}
+export interface ModelResponse {
+  model: ModelRow
+  revisions: RevisionRow[]
+  openJobs: OpenJobOfSpec[]
+  mayApproveOwn: boolean
+}
 /** What a draft would do: each valve as the shop's last jobs left it, by the draft and by what is in force. */
-export interface Affected { machine: string, tag: string, valve: string, role: 'intake' | 'exhaust', loMm: number, hiMm: number | null, before: Verdict, after: Verdict }
+export interface Affected {
+  machine: string
+  tag: string
+  valve: string
+  role: 'intake' | 'exhaust'
+  loMm: number
+  hiMm: number | null
+  before: Verdict
+  after: Verdict
+}
 
-export interface ModelHit extends Omit<ModelRow, 'engine' | 'revisionId'> { intake: string, exhaust: string, thou: string, layout: string }
-export interface SearchResponse { rows: ModelHit[], total: number, recent: boolean }
+export interface ModelHit extends Omit<ModelRow, 'engine' | 'revisionId'> {
+  intake: string
+  exhaust: string
+  thou: string
+  layout: string
+}
+export interface SearchResponse {
+  rows: ModelHit[]
+  total: number
+  recent: boolean
+}
 
-const text = (most: number, what: string) => z.string({ error: `Give ${what}.` }).trim().min(1, { error: `Give ${what}.` }).max(most, { error: `Keep ${what} under ${most} characters.` })
-const optional = (most: number) => z.string().trim().max(most, { error: `Keep it under ${most} characters.` }).default('')
+const text = (most: number, what: string) =>
+  z
+    .string({ error: `Give ${what}.` })
+    .trim()
+    .min(1, { error: `Give ${what}.` })
+    .max(most, { error: `Keep ${what} under ${most} characters.` })
+const optional = (most: number) =>
+  z
+    .string()
+    .trim()
+    .max(most, { error: `Keep it under ${most} characters.` })
+    .default('')
 /** Which doubts the sender saw and answers with “as printed”; others refuse the request. */
 const answered = z.array(z.string().max(2000)).max(40).default([])
 const reason = (what: string) => text(300, what)
-export const modelSchema = identityParts.extend({
-  engine: engineSchema, answered,
-  /** A shop's only lead approves what they add themselves, and says why. */
-  approveBecause: optional(300),
-}).refine(yearsInOrder, YEARS_WRONG)
+export const modelSchema = identityParts
+  .extend({
+    engine: engineSchema,
+    answered,
+    /** A shop's only lead approves what they add themselves, and says why. */
+    approveBecause: optional(300),
+  })
+  .refine(yearsInOrder, YEARS_WRONG)
 export const draftSchema = z.object({
-  engine: engineSchema, reason: reason('the reason for the change'), answered,
+  engine: engineSchema,
+  reason: reason('the reason for the change'),
+  answered,
   /** The newest revision that its author has seen. */
   basedOn: z.number({ error: 'Say which revision this is a change of.' }).int().positive(),
 })
 export const approvalSchema = z.object({ reason: optional(300) })
 export const sendBackSchema = z.object({ reason: reason('the reason') })
-export const searchSchema = z.object({ q: z.string().max(200).default(''), machine: z.coerce.number().int().positive().optional(), limit: z.coerce.number().int().min(1).max(100).default(20) })
+export const searchSchema = z.object({
+  q: z.string().max(200).default(''),
+  machine: z.coerce.number().int().positive().optional(),
+  limit: z.coerce.number().int().min(1).max(100).default(20),
+})
 
 export type ModelRequest = z.infer<typeof modelSchema>
 export type DraftRequest = z.infer<typeof draftSchema>
@@ -65,21 +135,68 @@ export type IdentityRequest = Identity
 
 export type ImportState = 'uploaded' | 'reading' | 'preview' | 'writing' | 'done' | 'cancelled' | 'failed'
 export type ImportRowState = 'new' | 'changed' | 'same' | 'problem'
-export interface ImportSettings { delimiter: string, headings: string[], mapping: (string | null)[], first: string[][] }
+export interface ImportSettings {
+  delimiter: string
+  headings: string[]
+  mapping: (string | null)[]
+  first: string[][]
+}
 /** A file on its way into the book: how it is read, how far it is, what its rows would do. */
-export interface ImportResponse { id: number, fileName: string, format: 'csv' | 'json', bytes: number, state: ImportState, settings: ImportSettings, progress: number, total: number, message: string, counts: Record<ImportRowState, number>, mayApproveOwn: boolean }
-export interface ImportRow { rowNo: number, state: ImportRowState, title: string, modelId: number | null, notes: RowNote[], changes: string[] }
+export interface ImportResponse {
+  id: number
+  fileName: string
+  format: 'csv' | 'json'
+  bytes: number
+  state: ImportState
+  settings: ImportSettings
+  progress: number
+  total: number
+  message: string
+  counts: Record<ImportRowState, number>
+  mayApproveOwn: boolean
+}
+export interface ImportRow {
+  rowNo: number
+  state: ImportRowState
+  title: string
+  modelId: number | null
+  notes: RowNote[]
+  changes: string[]
+}
 
 export const uploadSchema = z.object({ name: z.string().trim().min(1).max(120).default('file.csv') })
-export const readImportSchema = z.object({ delimiter: z.enum([',', ';', '\t', '|'], { error: 'Choose what parts the cells.' }), mapping: z.array(z.enum(COLUMNS as readonly [string, ...string[]]).nullable()).max(200) })
+export const readImportSchema = z.object({
+  delimiter: z.enum([',', ';', '\t', '|'], { error: 'Choose what parts the cells.' }),
+  mapping: z.array(z.enum(COLUMNS as readonly [string, ...string[]]).nullable()).max(200),
+})
 export const acceptImportSchema = z.object({ approveBecause: optional(300) })
 export const answerRowSchema = z.object({ rowNo: z.number().int().positive() })
-export const importRowsSchema = z.object({ state: z.enum(['new', 'changed', 'same', 'problem']), after: z.coerce.number().int().min(0).default(0) })
-export const exportSchema = z.object({ format: z.enum(['csv', 'json'], { error: 'Choose csv or json.' }), ids: z.string().regex(/^\d+(,\d+){0,999}$/, { error: 'Models are named by their numbers, up to a thousand.' }).transform(t => t.split(',').map(Number)).optional(), delimiter: z.enum([',', ';', '\t', '|']).default(',') })
+export const importRowsSchema = z.object({
+  state: z.enum(['new', 'changed', 'same', 'problem']),
+  after: z.coerce.number().int().min(0).default(0),
+})
+export const exportSchema = z.object({
+  format: z.enum(['csv', 'json'], { error: 'Choose csv or json.' }),
+  ids: z
+    .string()
+    .regex(/^\d+(,\d+){0,999}$/, { error: 'Models are named by their numbers, up to a thousand.' })
+    .transform(t => t.split(',').map(Number))
+    .optional(),
+  delimiter: z.enum([',', ';', '\t', '|']).default(','),
+})
 
 /** A key by which other software of the shop reads the book. */
-export interface ApiTokenRow { id: number, name: string, madeBy: string, madeAt: string, usedAt: string | null, revokedAt: string | null }
+export interface ApiTokenRow {
+  id: number
+  name: string
+  madeBy: string
+  madeAt: string
+  usedAt: string | null
+  revokedAt: string | null
+}
 export const tokenSchema = z.object({ name: text(60, 'a name, such as the program that will use it') })
 /** A model as the API gives it: as in a book file, with the revision that is in force. */
-export type PublishedModel = BookModel & { revision: { number: number, status: 'approved' | 'draft', source: string, sourceDate: string } }
+export type PublishedModel = BookModel & {
+  revision: { number: number; status: 'approved' | 'draft'; source: string; sourceDate: string }
+}
 export const publishedPageSchema = z.object({ after: z.string().max(120).optional() })

@@ -6,14 +6,16 @@ import { useKeys } from './useKeys'
 import { useSmoothAngle } from './useSmoothAngle'
 
 /** Runs a composable inside a component, and gives what it returned. */
-function inside<T>(setup: () => T): { value: T, unmount: () => void } {
+function inside<T>(setup: () => T): { value: T; unmount: () => void } {
   let value!: T
-  const wrapper = mount(defineComponent({
-    setup() {
-      value = setup()
-      return () => h('div')
-    },
-  }))
+  const wrapper = mount(
+    defineComponent({
+      setup() {
+        value = setup()
+        return () => h('div')
+      },
+    }),
+  )
   return { value, unmount: () => wrapper.unmount() }
 }
 
@@ -35,7 +37,8 @@ describe('pictures follow a frame behind the words', () => {
 })
 
 describe('single keys', () => {
-  const press = (key: string, target: EventTarget = window, more: KeyboardEventInit = {}) => target.dispatchEvent(new KeyboardEvent('keydown', { key, bubbles: true, ...more }))
+  const press = (key: string, target: EventTarget = window, more: KeyboardEventInit = {}) =>
+    target.dispatchEvent(new KeyboardEvent('keydown', { key, bubbles: true, ...more }))
   it('answer, but rest while somebody types, and leave the browser’s own alone', () => {
     const heard: string[] = []
     const { unmount } = inside(() => useKeys({ u: () => heard.push('u'), 1: () => heard.push('1') }))

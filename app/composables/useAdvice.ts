@@ -26,14 +26,20 @@ export function useAdvice(): Weigh {
 
   return (model, position, noted) => {
     // plain data: what waits in the outbox is reactive, and a worker takes no proxies
-    const request = JSON.parse(JSON.stringify({ engine: model.engine, school: model.plan.school, noted })) as AdviceRequest
+    const request = JSON.parse(
+      JSON.stringify({ engine: model.engine, school: model.plan.school, noted }),
+    ) as AdviceRequest
     request.decompressorThere = model.decompressorThere
     const key = JSON.stringify([request.school, request.decompressorThere, request.noted])
     const known = found.value.get(key)
     if (known || asked.has(key)) return known ?? null
     asked.add(key)
-    const keep = (advice: Advice) => { found.value = new Map(found.value).set(key, advice) }
-    worker()(request).then(keep).catch(() => keep(adviseBySearch(model, position, noted)))
+    const keep = (advice: Advice) => {
+      found.value = new Map(found.value).set(key, advice)
+    }
+    worker()(request)
+      .then(keep)
+      .catch(() => keep(adviseBySearch(model, position, noted)))
     return null
   }
 }

@@ -7,7 +7,12 @@ describe('events from two sides', () => {
   it('come together once each, in the log’s order', () => {
     const log = new LogBook()
     for (let i = 0; i < 4; i++) log.add({ type: 'note', payload: { text: String(i) } })
-    const [a, b, c, d] = log.events as [typeof log.events[0], typeof log.events[0], typeof log.events[0], typeof log.events[0]]
+    const [a, b, c, d] = log.events as [
+      (typeof log.events)[0],
+      (typeof log.events)[0],
+      (typeof log.events)[0],
+      (typeof log.events)[0],
+    ]
     expect(mergeEvents([a, c], [d, b, c]).map(e => e.seq)).toEqual([1, 2, 3, 4])
   })
 })

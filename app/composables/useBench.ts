@@ -1,5 +1,16 @@
 import { computed, onMounted, onUnmounted, ref, shallowRef, watch } from 'vue'
-import { gates, type Happening, type JobEvent, type JobTools, jobTools, movesSomething, nextThing, preparePolicies, progress, viewJob } from '~~/core/job'
+import {
+  gates,
+  type Happening,
+  type JobEvent,
+  type JobTools,
+  jobTools,
+  movesSomething,
+  nextThing,
+  preparePolicies,
+  progress,
+  viewJob,
+} from '~~/core/job'
 import type { JobResponse } from '~~/shared/responses'
 import { knownJob, rememberJob } from '../local/jobs'
 import { asEvent, deviceId } from '../local/outbox'
@@ -38,7 +49,10 @@ export function useBench(jobId: number) {
     remember()
   }
   function remember(): void {
-    if (tools.value && session.shop) rememberJob(session.shop.id, { pin: tools.value.pin, events: events.value, lastSeq: lastSeq.value }).catch(() => {})
+    if (tools.value && session.shop)
+      rememberJob(session.shop.id, { pin: tools.value.pin, events: events.value, lastSeq: lastSeq.value }).catch(
+        () => {},
+      )
   }
 
   async function fetchMore(): Promise<void> {
@@ -47,8 +61,7 @@ export function useBench(jobId: number) {
       session.learnTime(job.now)
       session.offline = false
       take(job)
-    }
-    catch (error) {
+    } catch (error) {
       if (error instanceof NoAnswer) session.offline = true
       else failed.value = wordsFor(error)
     }
@@ -58,35 +71,53 @@ export function useBench(jobId: number) {
     failed.value = null
     device.value = await deviceId()
     await outbox.load()
-    const known = session.shop && await knownJob(session.shop.id, jobId)
+    const known = session.shop && (await knownJob(session.shop.id, jobId))
     if (known) take(known)
     await fetchMore()
-    if (!tools.value && !failed.value) failed.value = 'This job is not on this device, and the shop’s server does not answer. Try again when it does.'
+    if (!tools.value && !failed.value)
+      failed.value = 'This job is not on this device, and the shop’s server does not answer. Try again when it does.'
     void outbox.flush()
   }
 
-  const pending = computed(() => outbox.waiting.filter(w => w.jobId === jobId && w.shopId === session.shop?.id && !w.refused))
+  const pending = computed(() =>
+    outbox.waiting.filter(w => w.jobId === jobId && w.shopId === session.shop?.id && !w.refused),
+  )
   const log = computed(() => {
     const known = new Set(events.value.map(e => e.id))
     return [...events.value, ...pending.value.filter(w => !known.has(w.id)).map(asEvent)]
   })
   // the blade policies take a few milliseconds each the first time: worked out while nobody waits
-  watch(() => tools.value, (ready) => {
-    if (ready) window.setTimeout(() => preparePolicies(ready), 300)
-  })
-  const view = computed(() => tools.value ? viewJob(tools.value, log.value, nowMs.value) : null)
+  watch(
+    () => tools.value,
+    ready => {
+      if (ready) window.setTimeout(() => preparePolicies(ready), 300)
+    },
+  )
+  const view = computed(() => (tools.value ? viewJob(tools.value, log.value, nowMs.value) : null))
   const next = computed(() => view.value && nextThing(view.value, wanted.value))
 
   async function answer(happening: Happening): Promise<void> {
     nowMs.value = Date.now() + session.skewMs
     // a reason for measuring the tapped valve here lets it in: it stays the one that is worked on
-    const keepsValve = happening.type === 'mark-checked' || happening.type === 'trial' || (happening.type === 'gate-passed' && happening.payload.gate.startsWith('off-stop:'))
+    const keepsValve =
+      happening.type === 'mark-checked' ||
+      happening.type === 'trial' ||
+      (happening.type === 'gate-passed' && happening.payload.gate.startsWith('off-stop:'))
     if (!keepsValve) wanted.value = null
     await outbox.add(jobId, happening, lastSeq.value)
   }
 
   /** This browser's last answer that still stands, from whichever of its pages. */
-  const lastOwn = computed(() => log.value.findLast(e => e.deviceId.split('.')[0] === device.value && e.type !== 'retracted' && e.type !== 'closed' && !view.value?.state.retracted.has(e.id)) ?? null)
+  const lastOwn = computed(
+    () =>
+      log.value.findLast(
+        e =>
+          e.deviceId.split('.')[0] === device.value &&
+          e.type !== 'retracted' &&
+          e.type !== 'closed' &&
+          !view.value?.state.retracted.has(e.id),
+      ) ?? null,
+  )
   const isMovement = (event: JobEvent): boolean => movesSomething(event) || event.type === 'nut-loosened'
 
   let timer: ReturnType<typeof setInterval> | undefined
@@ -100,19 +131,31 @@ export function useBench(jobId: number) {
       else void fetchMore()
       remember()
     })
-    timer = setInterval(() => { nowMs.value = Date.now() + session.skewMs }, CLOCK_MS)
+    timer = setInterval(() => {
+      nowMs.value = Date.now() + session.skewMs
+    }, CLOCK_MS)
     void load()
   })
   onUnmounted(() => {
     clearInterval(timer)
     stop?.()
   })
-  useLive((news) => { if ('jobId' in news && news.jobId === jobId && news.seq > lastSeq.value) void fetchMore() })
+  useLive(news => {
+    if ('jobId' in news && news.jobId === jobId && news.seq > lastSeq.value) void fetchMore()
+  })
 
   return {
-    view, next, wanted, failed, log, lastOwn, isMovement, answer, load,
-    steps: computed(() => view.value ? progress(view.value) : []),
-    requirements: computed(() => view.value ? gates(view.value) : []),
+    view,
+    next,
+    wanted,
+    failed,
+    log,
+    lastOwn,
+    isMovement,
+    answer,
+    load,
+    steps: computed(() => (view.value ? progress(view.value) : [])),
+    requirements: computed(() => (view.value ? gates(view.value) : [])),
     toSend: computed(() => pending.value.length),
   }
 }

@@ -16,7 +16,12 @@ export function useBoard() {
   const tick = useNow({ interval: 15_000 })
   /** The shop's time, however this device's clock stands. */
   const nowMs = computed(() => tick.value.getTime() + session.skewMs)
-  const clock = (atMs: number): string => new Date(atMs).toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit', timeZone: session.shop?.timeZone ?? 'UTC' })
+  const clock = (atMs: number): string =>
+    new Date(atMs).toLocaleTimeString('en-GB', {
+      hour: '2-digit',
+      minute: '2-digit',
+      timeZone: session.shop?.timeZone ?? 'UTC',
+    })
 
   async function load(): Promise<void> {
     try {
@@ -25,8 +30,7 @@ export function useBoard() {
       session.offline = false
       failed.value = ''
       due.value = await api.get<DueResponse>('/api/due?weeks=6&most=40')
-    }
-    catch (error) {
+    } catch (error) {
       session.offline = error instanceof NoAnswer
       failed.value = wordsFor(error)
     }
@@ -39,7 +43,8 @@ export function useBoard() {
   })
 
   /** A card that cools stands among the ready ones once the clock says so, without asking the shop. */
-  const columnOf = (card: BayCard): BayColumn => card.column === 'cooling' && coldByClock(card.cooling, nowMs.value) ? 'ready' : card.column
+  const columnOf = (card: BayCard): BayColumn =>
+    card.column === 'cooling' && coldByClock(card.cooling, nowMs.value) ? 'ready' : card.column
   /** Gives a card to a person and a place; shown at once, and as the shop has it if that is refused. */
   async function place(jobId: number, personId: number | null, beforeJobId: number | null): Promise<void> {
     const cards = bay.value?.cards ?? []
@@ -50,8 +55,11 @@ export function useBoard() {
     const moved = { ...card, assigned: bay.value!.crew.find(p => p.id === personId) ?? null, turn: null }
     bay.value = { ...bay.value!, cards: [...others.slice(0, index), moved, ...others.slice(index)] }
     let wrong = ''
-    try { await api.put(`/api/jobs/${jobId}/place`, { personId, beforeJobId }) }
-    catch (error) { wrong = wordsFor(error) }
+    try {
+      await api.put(`/api/jobs/${jobId}/place`, { personId, beforeJobId })
+    } catch (error) {
+      wrong = wordsFor(error)
+    }
     await load()
     failed.value ||= wrong
   }

@@ -16,7 +16,13 @@ it('a slow answer to what was typed before does not hide the one to what was typ
 
 it('nor does its failure', async () => {
   let fail = (_: Error): void => undefined
-  const { q, found, failed, find } = useFinder(text => text ? Promise.resolve([text]) : new Promise<string[]>((_, reject) => { fail = reject }))
+  const { q, found, failed, find } = useFinder(text =>
+    text
+      ? Promise.resolve([text])
+      : new Promise<string[]>((_, reject) => {
+          fail = reject
+        }),
+  )
   const all = find()
   q.value = 'M-0113'
   await find()

@@ -15,8 +15,9 @@ export function useFinder<T>(ask: (text: string) => Promise<T>, typingMs = 120) 
       if (turn !== asked) return
       found.value = answer
       failed.value = ''
+    } catch (error) {
+      if (turn === asked) failed.value = wordsFor(error)
     }
-    catch (error) { if (turn === asked) failed.value = wordsFor(error) }
   }
   watchDebounced(q, find, { debounce: typingMs })
   return { q, found, failed, find }

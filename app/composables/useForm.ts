@@ -13,13 +13,15 @@ export function useForm() {
     busy.value = true
     failed.value = ''
     refusal.value = null
-    try { return await work() }
-    catch (error) {
+    try {
+      return await work()
+    } catch (error) {
       refusal.value = error instanceof Refused ? error : null
       failed.value = wordsFor(error)
       return null
+    } finally {
+      busy.value = false
     }
-    finally { busy.value = false }
   }
   return { busy, failed, refusal, wrong, send }
 }

@@ -12,7 +12,7 @@ export function useFrameBehind<T>(source: () => T): ShallowRef<T> {
     cancelAnimationFrame(frame)
     clearTimeout(timer)
   }
-  watch(source, (value) => {
+  watch(source, value => {
     stop()
     if (behind.value === null) {
       behind.value = value
@@ -23,7 +23,9 @@ export function useFrameBehind<T>(source: () => T): ShallowRef<T> {
       behind.value = value
     }
     // after the frame that shows the words, not before it
-    frame = requestAnimationFrame(() => { frame = requestAnimationFrame(follow) })
+    frame = requestAnimationFrame(() => {
+      frame = requestAnimationFrame(follow)
+    })
     timer = setTimeout(follow, HIDDEN_MS)
   })
   onUnmounted(stop)

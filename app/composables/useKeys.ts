@@ -5,7 +5,10 @@ import { useStorage } from '@vueuse/core'
 export const useShortcutsOn = () => useStorage('wembric-shortcuts', true)
 
 const typing = (target: EventTarget | null): boolean =>
-  target instanceof HTMLElement && (target.isContentEditable || ['INPUT', 'TEXTAREA', 'SELECT'].includes(target.tagName) || target.getAttribute('role') === 'combobox')
+  target instanceof HTMLElement &&
+  (target.isContentEditable ||
+    ['INPUT', 'TEXTAREA', 'SELECT'].includes(target.tagName) ||
+    target.getAttribute('role') === 'combobox')
 
 /**
  * Answers to keys without modifiers.
@@ -14,7 +17,8 @@ const typing = (target: EventTarget | null): boolean =>
 export function useKeys(handlers: Record<string, () => unknown>): void {
   const on = useShortcutsOn()
   const listen = (event: KeyboardEvent) => {
-    if (event.ctrlKey || event.metaKey || event.altKey || typing(event.target) || (!on.value && event.key !== 'Escape')) return
+    if (event.ctrlKey || event.metaKey || event.altKey || typing(event.target) || (!on.value && event.key !== 'Escape'))
+      return
     // Enter on a focused button is that button's own
     if (event.key === 'Enter' && event.target instanceof HTMLElement && event.target.closest('button, a')) return
     const handler = handlers[event.key.length === 1 ? event.key.toLowerCase() : event.key]

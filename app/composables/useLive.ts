@@ -1,7 +1,7 @@
 import { onMounted, onUnmounted } from 'vue'
 
 /** A job is at a number of its log, or the board has changed. */
-export type News = { jobId: number, seq: number } | { board: number }
+export type News = { jobId: number; seq: number } | { board: number }
 
 /** Listens for news while the page is shown. The browser itself tries again when the line breaks. */
 export function useLive(changed: (news: News) => void): void {

@@ -9,14 +9,44 @@ const TWIN = twinOf(360)
 describe('the form', () => {
   const filled = () => {
     const form = useModelForm()
-    Object.assign(form.spec, { intake: '0.08–0.12', exhaust: '0.10–0.14', stroke: '57,8', seenFrom: 'the left', means: 'the nut', source: 'Manual', sourceDate: '2024-01-02' })
+    Object.assign(form.spec, {
+      intake: '0.08–0.12',
+      exhaust: '0.10–0.14',
+      stroke: '57,8',
+      seenFrom: 'the left',
+      means: 'the nut',
+      source: 'Manual',
+      sourceDate: '2024-01-02',
+    })
     return form
   }
   it('makes engine data, and marks as assumed what was left empty', () => {
     const engine = filled().engine()
-    expect(engine).toMatchObject({ strokeMm: 57.8, rodMm: null, cam: null, decompressor: { kind: 'unknown' }, adjuster: { pitchAssumed: true }, torques: { locknutNm: null } })
+    expect(engine).toMatchObject({
+      strokeMm: 57.8,
+      rodMm: null,
+      cam: null,
+      decompressor: { kind: 'unknown' },
+      adjuster: { pitchAssumed: true },
+      torques: { locknutNm: null },
+    })
   })
-  it.each([['stroke', '0', 'stroke'], ['intake', '1.0–1.2 in', 'intake'], ['sourceDate', 'last year', 'sourceDate'], ['pitch', '7', 'pitch'], ['marks', 'T 400', 'marks'], ['marks', 'T 0', 'markWindow'], ['cylinders', 'Left 0, Right 720', 'cylinders'], ['cylinders', 'Left', 'cylinders'], ['stops', '14 T: intake', 'stops'], ['stops', '0 top:', 'stops'], ['stops', '0 top: bleed valve', 'stops'], ['stops', '40 top: intake', 'stops'], ['camMarks', 'the dots face 720', 'camMarks'], ['locknut', '900', 'locknut']] as const)('%s “%s” marks the field', (field, value, wrong) => {
+  it.each([
+    ['stroke', '0', 'stroke'],
+    ['intake', '1.0–1.2 in', 'intake'],
+    ['sourceDate', 'last year', 'sourceDate'],
+    ['pitch', '7', 'pitch'],
+    ['marks', 'T 400', 'marks'],
+    ['marks', 'T 0', 'markWindow'],
+    ['cylinders', 'Left 0, Right 720', 'cylinders'],
+    ['cylinders', 'Left', 'cylinders'],
+    ['stops', '14 T: intake', 'stops'],
+    ['stops', '0 top:', 'stops'],
+    ['stops', '0 top: bleed valve', 'stops'],
+    ['stops', '40 top: intake', 'stops'],
+    ['camMarks', 'the dots face 720', 'camMarks'],
+    ['locknut', '900', 'locknut'],
+  ] as const)('%s “%s” marks the field', (field, value, wrong) => {
     const form = filled()
     form.spec[field] = value
     expect(form.engine()).toBeNull()
@@ -26,15 +56,39 @@ describe('the form', () => {
     const form = filled()
     form.firing.value = FIRING_CHOICES.find(c => c.label.startsWith('180°'))!.value
     await nextTick()
-    Object.assign(form.spec, { marks: 'T L 0, F 347, T R 180', markWindow: 'the rotor window', intakeBy: 'shim', shimDiameter: '9,5', others: 'exhaust 0.13–0.17; Bulletin 4', stops: '0 T L: left intake, left exhaust\n180 T R: right intake, right exhaust', decompressor: 'arc', heldOn: 'right' })
+    Object.assign(form.spec, {
+      marks: 'T L 0, F 347, T R 180',
+      markWindow: 'the rotor window',
+      intakeBy: 'shim',
+      shimDiameter: '9,5',
+      others: 'exhaust 0.13–0.17; Bulletin 4',
+      stops: '0 T L: left intake, left exhaust\n180 T R: right intake, right exhaust',
+      decompressor: 'arc',
+      heldOn: 'right',
+    })
     const engine = form.engine()
     expect(form.wrong).toEqual({})
-    expect(engine?.cylinders.map(c => [c.name, c.firingAngleDeg])).toEqual([['Left', 0], ['Right', 180]])
-    expect(engine?.valves.map(v => [v.name, v.adjuster])).toEqual([['Left intake', 'shim'], ['Left exhaust', 'screw'], ['Right intake', 'shim'], ['Right exhaust', 'screw']])
-    expect(engine?.marks.map(m => [m.letter, m.kind])).toEqual([['T L', 'top'], ['F', 'fire'], ['T R', 'top']])
+    expect(engine?.cylinders.map(c => [c.name, c.firingAngleDeg])).toEqual([
+      ['Left', 0],
+      ['Right', 180],
+    ])
+    expect(engine?.valves.map(v => [v.name, v.adjuster])).toEqual([
+      ['Left intake', 'shim'],
+      ['Left exhaust', 'screw'],
+      ['Right intake', 'shim'],
+      ['Right exhaust', 'screw'],
+    ])
+    expect(engine?.marks.map(m => [m.letter, m.kind])).toEqual([
+      ['T L', 'top'],
+      ['F', 'fire'],
+      ['T R', 'top'],
+    ])
     expect(engine?.makersStops.map(s => s.valveIds.length)).toEqual([2, 2])
     expect(engine?.decompressor).toMatchObject({ kind: 'arc', cylinderId: engine!.cylinders[1]!.id })
-    expect(engine).toMatchObject({ shim: { diameterMm: 9.5, stepMm: 0.05 }, otherClearances: [{ role: 'exhaust', clearance: { minMm: 0.13, maxMm: 0.17 }, source: 'Bulletin 4' }] })
+    expect(engine).toMatchObject({
+      shim: { diameterMm: 9.5, stepMm: 0.05 },
+      otherClearances: [{ role: 'exhaust', clearance: { minMm: 0.13, maxMm: 0.17 }, source: 'Bulletin 4' }],
+    })
   })
   it('closing before opening is refused at the cam, a decompressor on no cylinder at its field', () => {
     const form = filled()
@@ -55,7 +109,13 @@ describe('the form', () => {
     form.fill(TWIN)
     expect(form.engine()).toEqual(TWIN)
     form.spec.exhaust = '0.10–0.14'
-    expect(form.engine()).toEqual({ ...TWIN, clearance: { ...TWIN.clearance, exhaust: { form: 'limits', minMm: 0.1, maxMm: 0.14, text: '0.10–0.14', unit: 'mm' } } })
+    expect(form.engine()).toEqual({
+      ...TWIN,
+      clearance: {
+        ...TWIN.clearance,
+        exhaust: { form: 'limits', minMm: 0.1, maxMm: 0.14, text: '0.10–0.14', unit: 'mm' },
+      },
+    })
   })
   it('asks about an odd figure at its field until it is answered', () => {
     const form = filled()

@@ -4,4 +4,10 @@ import { useFinder } from './useFinder'
 
 /** Models of the spec book as they are typed for; come from a machine, its own model stands first. */
 export const useModelSearch = (limit = 20, machine?: string) =>
-  useFinder(q => api.get<SearchResponse>(`/api/models?${new URLSearchParams({ q, limit: String(limit), ...machine ? { machine } : {} })}`), 90)
+  useFinder(
+    q =>
+      api.get<SearchResponse>(
+        `/api/models?${new URLSearchParams({ q, limit: String(limit), ...(machine ? { machine } : {}) })}`,
+      ),
+    90,
+  )

@@ -10,12 +10,21 @@ const ASKED_EVERY_MS = 60_000
 export function useNewerSpec(jobId: number, view: () => JobView | null) {
   const known = ref<RevisionRow | null>(null)
   async function ask(): Promise<void> {
-    try { known.value = (await api.get<{ newer: RevisionRow | null }>(`/api/jobs/${jobId}/newer-spec`)).newer }
-    catch { /* no answer: the job goes on by what it has */ }
+    try {
+      known.value = (await api.get<{ newer: RevisionRow | null }>(`/api/jobs/${jobId}/newer-spec`)).newer
+    } catch {
+      /* no answer: the job goes on by what it has */
+    }
   }
   onMounted(ask)
   useIntervalFn(ask, ASKED_EVERY_MS)
   const visibility = useDocumentVisibility()
-  watch(visibility, (now) => { if (now === 'visible') void ask() })
-  return computed(() => known.value && view()?.state.status === 'open' && known.value.revision > view()!.pin.spec.revision ? known.value : null)
+  watch(visibility, now => {
+    if (now === 'visible') void ask()
+  })
+  return computed(() =>
+    known.value && view()?.state.status === 'open' && known.value.revision > view()!.pin.spec.revision
+      ? known.value
+      : null,
+  )
 }

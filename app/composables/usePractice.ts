@@ -1,7 +1,21 @@
 import { computed, ref, shallowRef, triggerRef } from 'vue'
 import type { Feel } from '~~/core/feeler'
 import { type Happening, jobTools, type NextThing } from '~~/core/job'
-import { act, type Act, beginPractice, benchSays, believedMm, feelOf, type Marked, markRun, type PracticeRun, type PracticeStart, type Replayed, replayRun, rulesOf } from '~~/core/practice'
+import {
+  act,
+  type Act,
+  beginPractice,
+  benchSays,
+  believedMm,
+  feelOf,
+  type Marked,
+  markRun,
+  type PracticeRun,
+  type PracticeStart,
+  type Replayed,
+  replayRun,
+  rulesOf,
+} from '~~/core/practice'
 import { useAdvice } from './useAdvice'
 
 export type Tool = 'crank' | 'window' | 'rockers' | 'rod' | 'blade' | 'screw'
@@ -48,12 +62,14 @@ export function usePractice() {
     if (doing.kind !== 'turn') triggerRef(run)
   }
 
-  const rules = computed(() => run.value ? rulesOf(run.value.start.level) : null)
+  const rules = computed(() => (run.value ? rulesOf(run.value.start.level) : null))
   const engine = computed(() => run.value?.start.kind.engine ?? null)
-  const next = computed<NextThing | null>(() => run.value ? benchSays(run.value) : null)
+  const next = computed<NextThing | null>(() => (run.value ? benchSays(run.value) : null))
   /** A blade that is in the gap holds the crank. */
   const bladeIn = ref(false)
-  const leads = computed(() => run.value?.start.guidance === 'on' || (run.value?.start.guidance === 'on demand' && hinted.value))
+  const leads = computed(
+    () => run.value?.start.guidance === 'on' || (run.value?.start.guidance === 'on demand' && hinted.value),
+  )
 
   /** Says something, and does what cannot be parted from saying it. */
   function say(happening: Happening): void {
@@ -64,7 +80,13 @@ export function usePractice() {
       return
     }
     const seen = run.value.drawn.virtual.shimMm[valveId.value] ?? 0
-    const really: Happening = happening.type === 'shim-read' ? { ...happening, payload: { ...happening.payload, engravedMm: Math.round(seen * 100) / 100, measuredMm: seen } } : happening
+    const really: Happening =
+      happening.type === 'shim-read'
+        ? {
+            ...happening,
+            payload: { ...happening.payload, engravedMm: Math.round(seen * 100) / 100, measuredMm: seen },
+          }
+        : happening
     work({ kind: 'said', type: really.type, payload: really.payload })
     hinted.value = false
   }
@@ -76,8 +98,25 @@ export function usePractice() {
   }
 
   /** What the blades in hand feel like in the chosen valve now. */
-  const bladeFelt = () => run.value && feelOf(run.value.drawn.virtual, { kind: 'blade', valveId: valveId.value, engravedMm: bladesMm.value, thickMm: believedMm(run.value, bladesMm.value) })
-  const sayFeel = (feel: Feel): void => say({ type: 'trial', payload: { valveId: valveId.value, bladesMm: bladesMm.value, set: run.value!.drawn.pin.bladeSet.name, feel, after: null } })
+  const bladeFelt = () =>
+    run.value &&
+    feelOf(run.value.drawn.virtual, {
+      kind: 'blade',
+      valveId: valveId.value,
+      engravedMm: bladesMm.value,
+      thickMm: believedMm(run.value, bladesMm.value),
+    })
+  const sayFeel = (feel: Feel): void =>
+    say({
+      type: 'trial',
+      payload: {
+        valveId: valveId.value,
+        bladesMm: bladesMm.value,
+        set: run.value!.drawn.pin.bladeSet.name,
+        feel,
+        after: null,
+      },
+    })
 
   function finish(): void {
     if (!run.value) return
@@ -85,7 +124,36 @@ export function usePractice() {
     steps.value = replayRun(run.value.start, run.value.acts)
     marked.value = markRun(run.value.start, run.value.acts)
   }
-  const leave = () => { run.value = null; marked.value = null }
+  const leave = () => {
+    run.value = null
+    marked.value = null
+  }
 
-  return { run, crankDeg, tool, valveId, bladesMm, bladeIn, hinted, marked, steps, seconds, told, version, rules, engine, next, leads, begin, work, say, sayFeel, hint, bladeFelt, finish, leave, FEELS }
+  return {
+    run,
+    crankDeg,
+    tool,
+    valveId,
+    bladesMm,
+    bladeIn,
+    hinted,
+    marked,
+    steps,
+    seconds,
+    told,
+    version,
+    rules,
+    engine,
+    next,
+    leads,
+    begin,
+    work,
+    say,
+    sayFeel,
+    hint,
+    bladeFelt,
+    finish,
+    leave,
+    FEELS,
+  }
 }

@@ -11,7 +11,12 @@ async function enginesLike(text: string): Promise<PracticeEngine[]> {
   if (!text.trim()) return []
   const { rows } = await api.get<SearchResponse>(`/api/models?q=${encodeURIComponent(text)}&limit=6`)
   const models = await Promise.all(rows.map(row => api.get<ModelResponse>(`/api/models/${row.id}`)))
-  return models.map(({ model }) => ({ id: `model-${model.id}`, name: `${model.maker} ${model.model}`, about: model.kind, engine: model.engine }))
+  return models.map(({ model }) => ({
+    id: `model-${model.id}`,
+    name: `${model.maker} ${model.model}`,
+    about: model.kind,
+    engine: model.engine,
+  }))
 }
 
 /** What is practised on beside the built-in engines, and the best of each: kept by the shop's server, so that practising goes on without it. */
@@ -20,17 +25,41 @@ export function usePracticeShelf() {
   const kept = ref('')
   const runs = useForm()
   const { q, found, failed } = useFinder(enginesLike, 200)
-  onMounted(() => runs.send(async () => { best.value = (await api.get<PracticeResponse>('/api/practice')).best }))
+  onMounted(() =>
+    runs.send(async () => {
+      best.value = (await api.get<PracticeResponse>('/api/practice')).best
+    }),
+  )
 
   /** Hands a run over to be kept. */
-  async function handOver({ kind, level, seed, guidance, robot }: PracticeStart, seconds: number, acts: Act[]): Promise<void> {
+  async function handOver(
+    { kind, level, seed, guidance, robot }: PracticeStart,
+    seconds: number,
+    acts: Act[],
+  ): Promise<void> {
     kept.value = 'Handing it over …'
     try {
-      const answer = await api.post<{ best: BestRun[] }>('/api/practice', { engineId: kind.id, level, seed, guidance, robot: robot ?? false, seconds, acts })
+      const answer = await api.post<{ best: BestRun[] }>('/api/practice', {
+        engineId: kind.id,
+        level,
+        seed,
+        guidance,
+        robot: robot ?? false,
+        seconds,
+        acts,
+      })
       best.value = answer.best
       kept.value = 'Kept with the shop’s runs.'
+    } catch (error) {
+      kept.value = `Not kept: ${wordsFor(error)}`
     }
-    catch (error) { kept.value = `Not kept: ${wordsFor(error)}` }
   }
-  return { best, own: computed(() => found.value ?? []), failed: computed(() => failed.value || runs.failed.value), kept, q, handOver }
+  return {
+    best,
+    own: computed(() => found.value ?? []),
+    failed: computed(() => failed.value || runs.failed.value),
+    kept,
+    q,
+    handOver,
+  }
 }

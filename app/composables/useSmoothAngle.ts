@@ -10,7 +10,13 @@ export function useSmoothAngle(target: Ref<number>): Ref<number> {
   const motion = usePreferredReducedMotion()
   // unwrapped: grows without end, so that 700° → 20° turns on by 40°
   const unwrapped = ref(target.value)
-  watch(target, (deg) => { unwrapped.value += wrap(deg - unwrapped.value) })
-  const shown = useTransition(unwrapped, { duration: TURN_MS, transition: TransitionPresets.easeInOutCubic, disabled: computed(() => motion.value === 'reduce') })
+  watch(target, deg => {
+    unwrapped.value += wrap(deg - unwrapped.value)
+  })
+  const shown = useTransition(unwrapped, {
+    duration: TURN_MS,
+    transition: TransitionPresets.easeInOutCubic,
+    disabled: computed(() => motion.value === 'reduce'),
+  })
   return computed(() => wrap(shown.value))
 }

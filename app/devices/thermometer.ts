@@ -1,9 +1,18 @@
 import { parseThermometerLine, thermometerLine, type ThermometerReading } from '~~/core/cooling'
 
 /** Something that sends lines: a serial port, or the stand-in. */
-export interface LinePort { lines: AsyncIterable<string>, close: () => Promise<void> }
+export interface LinePort {
+  lines: AsyncIterable<string>
+  close: () => Promise<void>
+}
 
-interface SerialLike { requestPort: () => Promise<{ open: (o: { baudRate: number }) => Promise<void>, readable: ReadableStream<Uint8Array> | null, close: () => Promise<void> }> }
+interface SerialLike {
+  requestPort: () => Promise<{
+    open: (o: { baudRate: number }) => Promise<void>
+    readable: ReadableStream<Uint8Array> | null
+    close: () => Promise<void>
+  }>
+}
 const serial = (): SerialLike | null => (navigator as Navigator & { serial?: SerialLike }).serial ?? null
 /** Whether this browser can speak to a device on a serial line; it wants a secure context. */
 export const hasSerial = (): boolean => typeof navigator !== 'undefined' && serial() !== null
@@ -23,12 +32,15 @@ export async function openSerial(): Promise<LinePort> {
   const port = await serial()!.requestPort()
   await port.open({ baudRate: 9600 })
   const reader = port.readable!.getReader()
-  return { lines: split(reader), close: async () => {
-    // a read that still waits ends with this; a port does not close while somebody holds its reader
-    await reader.cancel().catch(() => {})
-    reader.releaseLock()
-    await port.close()
-  } }
+  return {
+    lines: split(reader),
+    close: async () => {
+      // a read that still waits ends with this; a port does not close while somebody holds its reader
+      await reader.cancel().catch(() => {})
+      reader.releaseLock()
+      await port.close()
+    },
+  }
 }
 
 const STAND_IN = { startC: 58, airC: 19.5, perHour: 0.9, everyMs: 120 }
@@ -40,7 +52,8 @@ export function openStandIn(nowMs: () => number): LinePort {
     for (let i = 0; ; i++) {
       await new Promise(done => setTimeout(done, STAND_IN.everyMs))
       const hours = (nowMs() - since!) / 3_600_000
-      const headC = STAND_IN.airC + (STAND_IN.startC - STAND_IN.airC) * Math.exp(-STAND_IN.perHour * hours) + [0.2, -0.1, 0][i % 3]!
+      const headC =
+        STAND_IN.airC + (STAND_IN.startC - STAND_IN.airC) * Math.exp(-STAND_IN.perHour * hours) + [0.2, -0.1, 0][i % 3]!
       yield thermometerLine({ headC, airC: STAND_IN.airC })
     }
   }
@@ -56,12 +69,15 @@ const SILENT = 'The thermometer sends nothing. Look at the cable, or type the te
 /** The next line, or null where there is none any more. @throws Error after a silence */
 async function nextLine(lines: AsyncIterator<string>, patienceMs: number): Promise<string | null> {
   let late: ReturnType<typeof setTimeout> | undefined
-  const silence = new Promise<never>((_, fail) => { late = setTimeout(() => fail(new Error(SILENT)), patienceMs) })
+  const silence = new Promise<never>((_, fail) => {
+    late = setTimeout(() => fail(new Error(SILENT)), patienceMs)
+  })
   try {
     const { value, done } = await Promise.race([lines.next(), silence])
     return done ? null : value
+  } finally {
+    clearTimeout(late)
   }
-  finally { clearTimeout(late) }
 }
 
 /** The middle one of three lines that can be read. @throws Error with the last reason when a dozen lines give none, or nothing comes */
@@ -73,11 +89,15 @@ export async function readThermometer(port: LinePort, patienceMs = PATIENCE_MS):
     for (let i = 0; i < MOST_LINES; i++) {
       const line = await nextLine(lines, patienceMs)
       if (line === null) break
-      try { good.push(parseThermometerLine(line)) }
-      catch (error) { why = error as Error }
+      try {
+        good.push(parseThermometerLine(line))
+      } catch (error) {
+        why = error as Error
+      }
       if (good.length === WANTED) return good.sort((a, b) => a.headC - b.headC)[1]!
     }
+  } finally {
+    await port.close()
   }
-  finally { await port.close() }
   throw why
 }

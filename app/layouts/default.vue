@@ -16,7 +16,15 @@ async function signOut(): Promise<void> {
 
 <template>
   <div class="page">
-    <ShopHeader :shop="session.shop?.name ?? ''" :person="session.person?.name ?? ''" :offline="session.offline" :waiting="outbox.toSend" :dim="dim" @sign-out="signOut" @dim="dim = !dim" />
+    <ShopHeader
+      :shop="session.shop?.name ?? ''"
+      :person="session.person?.name ?? ''"
+      :offline="session.offline"
+      :waiting="outbox.toSend"
+      :dim="dim"
+      @sign-out="signOut"
+      @dim="dim = !dim"
+    />
     <slot />
   </div>
 </template>

@@ -16,24 +16,28 @@ export interface Waiting {
 }
 
 /** A job as this browser knows it. */
-export interface KnownJob extends Omit<JobResponse, 'now'> { key: string, shopId: number }
+export interface KnownJob extends Omit<JobResponse, 'now'> {
+  key: string
+  shopId: number
+}
 
 interface Schema extends DBSchema {
-  waiting: { key: string, value: Waiting }
-  jobs: { key: string, value: KnownJob }
-  device: { key: string, value: unknown }
+  waiting: { key: string; value: Waiting }
+  jobs: { key: string; value: KnownJob }
+  device: { key: string; value: unknown }
 }
 
 let opened: Promise<IDBPDatabase<Schema>> | null = null
 
 /** The browser's own store: answers first, then what is needed to go on without a server. */
-export const localDatabase = (): Promise<IDBPDatabase<Schema>> => opened ??= openDB<Schema>('wembric', 1, {
-  upgrade(db) {
-    db.createObjectStore('waiting', { keyPath: 'id' })
-    db.createObjectStore('jobs', { keyPath: 'key' })
-    db.createObjectStore('device')
-  },
-})
+export const localDatabase = (): Promise<IDBPDatabase<Schema>> =>
+  (opened ??= openDB<Schema>('wembric', 1, {
+    upgrade(db) {
+      db.createObjectStore('waiting', { keyPath: 'id' })
+      db.createObjectStore('jobs', { keyPath: 'key' })
+      db.createObjectStore('device')
+    },
+  }))
 
 export const jobKey = (shopId: number, jobId: number): string => `${shopId}/${jobId}`
 
@@ -44,4 +48,4 @@ export const rememberSession = async (session: SessionResponse | null): Promise<
   else await db.delete('device', 'session')
 }
 export const rememberedSession = async (): Promise<SessionResponse | null> =>
-  (await (await localDatabase()).get('device', 'session') as SessionResponse | undefined) ?? null
+  ((await (await localDatabase()).get('device', 'session')) as SessionResponse | undefined) ?? null

@@ -8,7 +8,10 @@ export async function knownJob(shopId: number, jobId: number): Promise<KnownJob 
   return job ? { ...job, pin: upcastPin(job.pin) } : null
 }
 
-export const rememberJob = async (shopId: number, job: Pick<JobResponse, 'pin' | 'events' | 'lastSeq'>): Promise<void> => {
+export const rememberJob = async (
+  shopId: number,
+  job: Pick<JobResponse, 'pin' | 'events' | 'lastSeq'>,
+): Promise<void> => {
   const plain = JSON.parse(JSON.stringify(job)) as typeof job
   await (await localDatabase()).put('jobs', { ...plain, shopId, key: jobKey(shopId, job.pin.jobId) })
 }

@@ -10,7 +10,7 @@ import { LogBook, pinOf } from '~~/tests/support/builders'
 const ada = { shopId: 1, personId: 7, personName: 'Ada' }
 const note = (text: string): Happening => ({ type: 'note', payload: { text } })
 const draft = async (text: string, author = ada) =>
-  draftAnswer(author, await deviceId(), await lastDeviceNumber() + 1, 5, note(text), 3, Date.UTC(2026, 10, 25, 8))
+  draftAnswer(author, await deviceId(), (await lastDeviceNumber()) + 1, 5, note(text), 3, Date.UTC(2026, 10, 25, 8))
 
 beforeEach(async () => {
   const db = await localDatabase()
@@ -25,7 +25,11 @@ describe('answers kept on the device', () => {
   })
   it('come back in the order in which they were given', async () => {
     for (const text of ['one', 'two', 'three']) await keep(await draft(text))
-    expect((await waitingAnswers()).map(w => [w.deviceSeq, (w.request.payload as { text: string }).text])).toEqual([[1, 'one'], [2, 'two'], [3, 'three']])
+    expect((await waitingAnswers()).map(w => [w.deviceSeq, (w.request.payload as { text: string }).text])).toEqual([
+      [1, 'one'],
+      [2, 'two'],
+      [3, 'three'],
+    ])
   })
   it('get numbers of their own when two pages write at once', async () => {
     // both pages drafted number 1; the transaction gives each its own
@@ -47,7 +51,12 @@ describe('answers kept on the device', () => {
     expect(await waitingAnswers()).toMatchObject([{ id: kept.id, refused: 'This job is closed.' }])
   })
   it('is an event without a place in the log until the server gives it one', async () => {
-    expect(asEvent(await draft('x'))).toMatchObject({ type: 'note', seq: null, personName: 'Ada', payload: { text: 'x' } })
+    expect(asEvent(await draft('x'))).toMatchObject({
+      type: 'note',
+      seq: null,
+      personName: 'Ada',
+      payload: { text: 'x' },
+    })
   })
   it('the device keeps its name', async () => expect(await deviceId()).toBe(await deviceId()))
 })
@@ -61,7 +70,23 @@ describe('what is needed without a server', () => {
     expect(await knownJob(2, 1)).toBeNull()
   })
   it('the last session, until somebody signs out', async () => {
-    const session = { person: { id: 7, name: 'Ada', role: 'lead' as const, favouriteSetId: null }, shop: { id: 1, name: 'S', timeZone: 'Etc/UTC', unit: 'mm' as const, favouriteSchool: null, target: 'middle' as const, bladeHabit: 'out at torque' as const, pairToProve: false, valveMinutes: 45, taskMinutes: 20, isDemo: false }, now: '' }
+    const session = {
+      person: { id: 7, name: 'Ada', role: 'lead' as const, favouriteSetId: null },
+      shop: {
+        id: 1,
+        name: 'S',
+        timeZone: 'Etc/UTC',
+        unit: 'mm' as const,
+        favouriteSchool: null,
+        target: 'middle' as const,
+        bladeHabit: 'out at torque' as const,
+        pairToProve: false,
+        valveMinutes: 45,
+        taskMinutes: 20,
+        isDemo: false,
+      },
+      now: '',
+    }
     await rememberSession(session)
     expect(await rememberedSession()).toEqual(session)
     await rememberSession(null)

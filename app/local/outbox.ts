@@ -8,7 +8,7 @@ const STRICT = { durability: 'strict' } as const
 /** This browser's name among devices, made once. */
 export async function deviceId(): Promise<string> {
   const db = await localDatabase()
-  const known = await db.get('device', 'id') as string | undefined
+  const known = (await db.get('device', 'id')) as string | undefined
   if (known) return known
   const made = `d-${uuidv7().slice(-12)}`
   await db.put('device', made, 'id')
@@ -21,7 +21,7 @@ export async function deviceId(): Promise<string> {
  */
 export async function pageDeviceId(): Promise<string> {
   let page = sessionStorage.getItem('wembric-page')
-  if (!page) sessionStorage.setItem('wembric-page', page = uuidv7().slice(-8))
+  if (!page) sessionStorage.setItem('wembric-page', (page = uuidv7().slice(-8)))
   return `${await deviceId()}.${page}`
 }
 
@@ -33,21 +33,42 @@ export function isoWithOffset(ms: number): string {
   return `${local}${minutes < 0 ? '-' : '+'}${pad(Math.trunc(minutes / 60))}:${pad(minutes % 60)}`
 }
 
-export interface Author { shopId: number, personId: number, personName: string }
+export interface Author {
+  shopId: number
+  personId: number
+  personName: string
+}
 
 /** An answer as it is painted, before it is written down: its number is the next as far as this page knows. */
-export function draftAnswer(author: Author, device: string, deviceSeq: number, jobId: number, happening: Happening, seenSeq: number, atMs: number): Waiting {
+export function draftAnswer(
+  author: Author,
+  device: string,
+  deviceSeq: number,
+  jobId: number,
+  happening: Happening,
+  seenSeq: number,
+  atMs: number,
+): Waiting {
   const id = uuidv7()
-  const request = JSON.parse(JSON.stringify({
-    ...happening, id, version: 1, personId: author.personId, deviceId: device, deviceSeq, seenSeq, at: isoWithOffset(atMs),
-  })) as EventRequest
+  const request = JSON.parse(
+    JSON.stringify({
+      ...happening,
+      id,
+      version: 1,
+      personId: author.personId,
+      deviceId: device,
+      deviceSeq,
+      seenSeq,
+      at: isoWithOffset(atMs),
+    }),
+  ) as EventRequest
   return { id, ...author, jobId, deviceSeq, request, refused: null }
 }
 
 /** Writes an answer down in one strictly durable transaction, with the next number of this device, whatever other pages took meanwhile. */
 export async function keep(draft: Waiting): Promise<Waiting> {
   const transaction = (await localDatabase()).transaction(['waiting', 'device'], 'readwrite', STRICT)
-  const deviceSeq = await lastNumber(transaction.objectStore('device')) + 1
+  const deviceSeq = (await lastNumber(transaction.objectStore('device'))) + 1
   const kept: Waiting = { ...draft, deviceSeq, request: { ...draft.request, deviceSeq } }
   await transaction.objectStore('device').put(deviceSeq, 'seq')
   await transaction.objectStore('waiting').put(kept)
@@ -55,9 +76,11 @@ export async function keep(draft: Waiting): Promise<Waiting> {
   return kept
 }
 
-const lastNumber = async (store: { get: (key: string) => Promise<unknown> }): Promise<number> => (await store.get('seq') as number | undefined) ?? 0
+const lastNumber = async (store: { get: (key: string) => Promise<unknown> }): Promise<number> =>
+  ((await store.get('seq')) as number | undefined) ?? 0
 /** The last number that this device has given. */
-export const lastDeviceNumber = async (): Promise<number> => ((await (await localDatabase()).get('device', 'seq')) as number | undefined) ?? 0
+export const lastDeviceNumber = async (): Promise<number> =>
+  ((await (await localDatabase()).get('device', 'seq')) as number | undefined) ?? 0
 
 /** All that waits, in the order in which it was answered. */
 export const waitingAnswers = async (): Promise<Waiting[]> =>
@@ -65,10 +88,13 @@ export const waitingAnswers = async (): Promise<Waiting[]> =>
 
 export const markRefused = async (waiting: Waiting, words: string): Promise<void> => {
   const db = await localDatabase()
-  await db.put('waiting', { ...JSON.parse(JSON.stringify(waiting)) as Waiting, refused: words })
+  await db.put('waiting', { ...(JSON.parse(JSON.stringify(waiting)) as Waiting), refused: words })
 }
 export const letGo = async (id: string): Promise<void> => (await localDatabase()).delete('waiting', id)
 
 /** A waiting answer as an event that has no place in the log yet. */
-export const asEvent = ({ request, personName }: Waiting): JobEvent =>
-  ({ ...request as unknown as JobEvent, seq: null, personName })
+export const asEvent = ({ request, personName }: Waiting): JobEvent => ({
+  ...(request as unknown as JobEvent),
+  seq: null,
+  personName,
+})

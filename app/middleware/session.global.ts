@@ -5,7 +5,7 @@ import { api } from '../utils/api'
 const OPEN = new Set(['/sign-in', '/setup'])
 
 /** Nobody sees a shop's pages without a session; an empty server leads to its first page. */
-export default defineNuxtRouteMiddleware(async (to) => {
+export default defineNuxtRouteMiddleware(async to => {
   const store = useSessionStore()
   if (!store.loaded) await store.load()
   if (store.session && to.path === '/sign-in' && !store.expired) return navigateTo('/')

@@ -13,48 +13,215 @@ const form = useForm()
 const due = ref<DueResponse | null>(null)
 const weeks = ref<number | null>(8)
 const told = ref<{ customerId: number } | null>(null)
-const load = async () => { due.value = await form.send(() => api.get<DueResponse>(`/api/due?weeks=${weeks.value ?? 8}`)) ?? due.value }
+const load = async () => {
+  due.value = (await form.send(() => api.get<DueResponse>(`/api/due?weeks=${weeks.value ?? 8}`))) ?? due.value
+}
 onMounted(load)
 watch(weeks, load)
-const day = (iso: string) => new Date(iso).toLocaleDateString('en-GB', { weekday: 'short', day: 'numeric', month: 'short', ...iso.slice(0, 4) === due.value?.today.slice(0, 4) ? {} : { year: 'numeric' }, timeZone: 'UTC' })
-const date = (iso: string) => new Date(iso).toLocaleDateString('en-GB', { day: 'numeric', month: 'long', timeZone: 'UTC' })
-interface Week { key: string, name: string, items: DueItem[] }
+const day = (iso: string) =>
+  new Date(iso).toLocaleDateString('en-GB', {
+    weekday: 'short',
+    day: 'numeric',
+    month: 'short',
+    ...(iso.slice(0, 4) === due.value?.today.slice(0, 4) ? {} : { year: 'numeric' }),
+    timeZone: 'UTC',
+  })
+const date = (iso: string) =>
+  new Date(iso).toLocaleDateString('en-GB', { day: 'numeric', month: 'long', timeZone: 'UTC' })
+interface Week {
+  key: string
+  name: string
+  items: DueItem[]
+}
 /** What is over first, then week by week. */
 const groups = computed((): Week[] => {
   const items = due.value?.items ?? []
   const over = items.filter(i => i.over)
   const ahead = items.filter(i => !i.over)
-  return [...over.length ? [{ key: 'over', name: 'Over', items: over }] : [], ...[...new Set(ahead.map(i => i.week))].map(week => ({ key: week, name: `Week of ${date(week)}`, items: ahead.filter(i => i.week === week) }))]
+  return [
+    ...(over.length ? [{ key: 'over', name: 'Over', items: over }] : []),
+    ...[...new Set(ahead.map(i => i.week))].map(week => ({
+      key: week,
+      name: `Week of ${date(week)}`,
+      items: ahead.filter(i => i.week === week),
+    })),
+  ]
 })
 </script>
 
 <template>
   <main class="due" :class="{ telling: told }">
-    <header><h1>Due</h1><p v-if="due">{{ due.items.length === 1 ? '1 machine' : `${due.items.length} machines` }} until {{ date(due.until) }}{{ due.more ? ', and more' : '' }}<template v-if="due.working">; still being worked out</template></p>
-      <ChoiceField v-model="weeks" class="weeks" label="Weeks ahead" :options="[4, 8, 16, 30, 60].map(n => ({ value: n, label: `${n} weeks` }))" /><a class="quiet" href="/api/calendar" download="wembric-due.ics">Calendar file</a></header>
+    <header>
+      <h1>Due</h1>
+      <p v-if="due">
+        {{ due.items.length === 1 ? '1 machine' : `${due.items.length} machines` }} until {{ date(due.until)
+        }}{{ due.more ? ', and more' : '' }}<template v-if="due.working">; still being worked out</template>
+      </p>
+      <ChoiceField
+        v-model="weeks"
+        class="weeks"
+        label="Weeks ahead"
+        :options="[4, 8, 16, 30, 60].map(n => ({ value: n, label: `${n} weeks` }))"
+      /><a class="quiet" href="/api/calendar" download="wembric-due.ics">Calendar file</a>
+    </header>
     <div class="list">
       <p v-if="form.failed.value" class="wrong" role="alert">{{ form.failed.value }}</p>
       <p v-else-if="!due" role="status">Looking what is due …</p>
-      <p v-else-if="due.items.length === 0" class="none">Nothing falls due in that time. A machine is due by its spec’s interval from its last visit, or sooner where a valve is seen to move; machines without a visit or an interval have no date yet.</p>
+      <p v-else-if="due.items.length === 0" class="none">
+        Nothing falls due in that time. A machine is due by its spec’s interval from its last visit, or sooner where a
+        valve is seen to move; machines without a visit or an interval have no date yet.
+      </p>
       <section v-for="g in groups" :key="g.key" :aria-label="g.name" :class="{ over: g.key === 'over' }">
-        <h2>{{ g.name }}<span>{{ g.items.length }}</span></h2>
-        <ul><li v-for="i in g.items" :key="i.machineId" :data-due="i.tag">
-          <span class="day"><b>{{ day(i.day) }}</b><small>{{ i.days }}</small></span>
-          <NuxtLink :to="`/machines/${i.machineId}`" class="what"><b>{{ i.name }}</b><small>{{ i.tag }}, {{ i.owner }}</small></NuxtLink>
-          <span class="why"><b>{{ i.cause }}</b><small>{{ i.when }}. {{ i.why }}</small></span>
-          <span class="doors"><NuxtLink v-if="i.openJobId" class="quiet" :to="`/jobs/${i.openJobId}`">On the bench</NuxtLink><template v-else><button type="button" class="quiet" @click="told = { customerId: i.customerId }">{{ i.toldAt ? `Told ${date(i.toldAt)}` : 'Tell the owner' }}</button></template></span>
-        </li></ul>
+        <h2>
+          {{ g.name }}<span>{{ g.items.length }}</span>
+        </h2>
+        <ul>
+          <li v-for="i in g.items" :key="i.machineId" :data-due="i.tag">
+            <span class="day"
+              ><b>{{ day(i.day) }}</b
+              ><small>{{ i.days }}</small></span
+            >
+            <NuxtLink :to="`/machines/${i.machineId}`" class="what"
+              ><b>{{ i.name }}</b
+              ><small>{{ i.tag }}, {{ i.owner }}</small></NuxtLink
+            >
+            <span class="why"
+              ><b>{{ i.cause }}</b
+              ><small>{{ i.when }}. {{ i.why }}</small></span
+            >
+            <span class="doors"
+              ><NuxtLink v-if="i.openJobId" class="quiet" :to="`/jobs/${i.openJobId}`">On the bench</NuxtLink
+              ><template v-else
+                ><button type="button" class="quiet" @click="told = { customerId: i.customerId }">
+                  {{ i.toldAt ? `Told ${date(i.toldAt)}` : 'Tell the owner' }}
+                </button></template
+              ></span
+            >
+          </li>
+        </ul>
       </section>
     </div>
-    <ReminderPanel v-if="told" :key="told.customerId" :customer-id="told.customerId" :weeks="weeks ?? 8" @done="told = null" @told="load" />
+    <ReminderPanel
+      v-if="told"
+      :key="told.customerId"
+      :customer-id="told.customerId"
+      :weeks="weeks ?? 8"
+      @done="told = null"
+      @told="load"
+    />
   </main>
 </template>
 
 <style scoped>
-.due { display: grid; grid-template: 84px 1fr / minmax(0, 1fr); min-height: calc(100dvh - 54px); } .telling { grid-template-columns: minmax(0, 1fr) 420px; }
-header { grid-column: 1 / -1; display: flex; gap: 16px; align-items: center; padding: 0 20px; border-bottom: 1.5px solid var(--ink); } h1 { font-size: 34px; line-height: 36px; } header p { color: var(--ink2); flex: 1; } .weeks { display: flex; align-items: center; gap: 10px; } .weeks :deep(.p-select) { min-height: 48px; width: 140px; }
-.list { padding: 4px 20px 40px; } .none { max-width: 62ch; padding: 20px 0; color: var(--ink2); }
-section { padding-top: 16px; } h2 { font-size: 20px; display: flex; gap: 12px; border-bottom: 3px solid var(--ink); padding-bottom: 6px; } h2 span { color: var(--ink2); font-weight: 500; } .over h2::before { content: '○'; }
-ul { list-style: none; margin: 0; padding: 0; } li { display: grid; grid-template-columns: 150px minmax(170px, 1fr) minmax(0, 2fr) auto; gap: 18px; align-items: center; border-bottom: 1px solid var(--line); padding: 9px 0; min-height: 62px; } li > * { display: grid; } b { font: 600 18px/1.2 var(--figures); } small { font-size: 15px; line-height: 1.3; color: var(--ink2); } .what { color: var(--ink); text-decoration: none; } .what:hover b { text-decoration: underline; } .over .day small { font-weight: 700; color: var(--ink); }
-@media (max-width: 900px) { .due, .telling { display: block; } header { flex-wrap: wrap; padding: 12px 16px; } li { grid-template-columns: 1fr; gap: 4px; } .doors { justify-content: start; } }
+.due {
+  display: grid;
+  grid-template: 84px 1fr / minmax(0, 1fr);
+  min-height: calc(100dvh - 54px);
+}
+.telling {
+  grid-template-columns: minmax(0, 1fr) 420px;
+}
+header {
+  grid-column: 1 / -1;
+  display: flex;
+  gap: 16px;
+  align-items: center;
+  padding: 0 20px;
+  border-bottom: 1.5px solid var(--ink);
+}
+h1 {
+  font-size: 34px;
+  line-height: 36px;
+}
+header p {
+  color: var(--ink2);
+  flex: 1;
+}
+.weeks {
+  display: flex;
+  align-items: center;
+  gap: 10px;
+}
+.weeks :deep(.p-select) {
+  min-height: 48px;
+  width: 140px;
+}
+.list {
+  padding: 4px 20px 40px;
+}
+.none {
+  max-width: 62ch;
+  padding: 20px 0;
+  color: var(--ink2);
+}
+section {
+  padding-top: 16px;
+}
+h2 {
+  font-size: 20px;
+  display: flex;
+  gap: 12px;
+  border-bottom: 3px solid var(--ink);
+  padding-bottom: 6px;
+}
+h2 span {
+  color: var(--ink2);
+  font-weight: 500;
+}
+.over h2::before {
+  content: '○';
+}
+ul {
+  list-style: none;
+  margin: 0;
+  padding: 0;
+}
+li {
+  display: grid;
+  grid-template-columns: 150px minmax(170px, 1fr) minmax(0, 2fr) auto;
+  gap: 18px;
+  align-items: center;
+  border-bottom: 1px solid var(--line);
+  padding: 9px 0;
+  min-height: 62px;
+}
+li > * {
+  display: grid;
+}
+b {
+  font: 600 18px/1.2 var(--figures);
+}
+small {
+  font-size: 15px;
+  line-height: 1.3;
+  color: var(--ink2);
+}
+.what {
+  color: var(--ink);
+  text-decoration: none;
+}
+.what:hover b {
+  text-decoration: underline;
+}
+.over .day small {
+  font-weight: 700;
+  color: var(--ink);
+}
+@media (max-width: 900px) {
+  .due,
+  .telling {
+    display: block;
+  }
+  header {
+    flex-wrap: wrap;
+    padding: 12px 16px;
+  }
+  li {
+    grid-template-columns: 1fr;
+    gap: 4px;
+  }
+  .doors {
+    justify-content: start;
+  }
+}
 </style>

@@ -18,39 +18,75 @@ const session = useSessionStore()
 const { bay, due, failed, nowMs, clock, load, columnOf, place } = useBoard()
 /** The columns are the stages of the work, or the people who do it. */
 const by = useLocalStorage<'stage' | 'person'>('wembric-bay', 'stage')
-const STAGES: { key: BayColumn, name: string, empty: string }[] = [
-  { key: 'cooling', name: 'Cooling', empty: 'Nothing is cooling.' }, { key: 'ready', name: 'Ready', empty: 'Nothing waits.' },
-  { key: 'bench', name: 'On the bench', empty: 'The bench is clear.' }, { key: 'prove', name: 'To prove', empty: 'Nothing to prove.' }, { key: 'done', name: 'Done today', empty: 'Nothing done yet.' },
+const STAGES: { key: BayColumn; name: string; empty: string }[] = [
+  { key: 'cooling', name: 'Cooling', empty: 'Nothing is cooling.' },
+  { key: 'ready', name: 'Ready', empty: 'Nothing waits.' },
+  { key: 'bench', name: 'On the bench', empty: 'The bench is clear.' },
+  { key: 'prove', name: 'To prove', empty: 'Nothing to prove.' },
+  { key: 'done', name: 'Done today', empty: 'Nothing done yet.' },
 ]
-interface Lane { key: string, name: string, empty: string, personId?: number | null, cards: BayCard[] }
+interface Lane {
+  key: string
+  name: string
+  empty: string
+  personId?: number | null
+  cards: BayCard[]
+}
 const lanes = computed((): Lane[] => {
   const cards = bay.value?.cards ?? []
   if (by.value === 'stage') return STAGES.map(s => ({ ...s, cards: cards.filter(c => columnOf(c) === s.key) }))
   const open = cards.filter(c => c.column !== 'done')
-  return [...(bay.value?.crew ?? []).map(p => ({ key: `p${p.id}`, name: p.name, empty: 'Nothing yet: drag a card here.', personId: p.id, cards: open.filter(c => c.assigned?.id === p.id) })), { key: 'nobody', name: 'Nobody yet', empty: 'All have somebody.', personId: null, cards: open.filter(c => c.assigned === null) }]
+  return [
+    ...(bay.value?.crew ?? []).map(p => ({
+      key: `p${p.id}`,
+      name: p.name,
+      empty: 'Nothing yet: drag a card here.',
+      personId: p.id,
+      cards: open.filter(c => c.assigned?.id === p.id),
+    })),
+    {
+      key: 'nobody',
+      name: 'Nobody yet',
+      empty: 'All have somebody.',
+      personId: null,
+      cards: open.filter(c => c.assigned === null),
+    },
+  ]
 })
 const open = computed(() => bay.value?.cards.filter(c => c.column !== 'done').length ?? 0)
-const mine = computed(() => bay.value?.cards.filter(c => c.column !== 'done' && c.assigned?.id === session.person?.id).length ?? 0)
+const mine = computed(
+  () => bay.value?.cards.filter(c => c.column !== 'done' && c.assigned?.id === session.person?.id).length ?? 0,
+)
 const moving = ref<number | null>(null)
 const text = ref('')
 useKeys({ n: () => navigateTo('/jobs/new') })
 
-const without = (cards: BayCard[], card: BayCard) => cards.filter(c => c.jobId !== card.jobId).map(c => c.jobId).join()
+const without = (cards: BayCard[], card: BayCard) =>
+  cards
+    .filter(c => c.jobId !== card.jobId)
+    .map(c => c.jobId)
+    .join()
 /** A lane after a card was let go: the one that came, or that has another place, belongs to the lane's person, before the card that now follows it. */
 function dropped(lane: Lane, cards: BayCard[]): void {
   if (cards.length < lane.cards.length) return
   const first = cards.findIndex((c, i) => c.jobId !== lane.cards[i]?.jobId)
   if (first < 0) return
   const came = cards.find(c => !lane.cards.some(o => o.jobId === c.jobId))
-  const card = came ?? (without(cards, cards[first]!) === without(lane.cards, cards[first]!) ? cards[first]! : lane.cards[first]!)
+  const card =
+    came ?? (without(cards, cards[first]!) === without(lane.cards, cards[first]!) ? cards[first]! : lane.cards[first]!)
   const after = cards[cards.findIndex(c => c.jobId === card.jobId) + 1]
-  void place(card.jobId, lane.personId === undefined ? card.assigned?.id ?? null : lane.personId, after?.jobId ?? null)
+  void place(
+    card.jobId,
+    lane.personId === undefined ? (card.assigned?.id ?? null) : lane.personId,
+    after?.jobId ?? null,
+  )
 }
 async function placed(card: BayCard, personId: number | null, beforeJobId: number | null): Promise<void> {
   moving.value = null
   await place(card.jobId, personId, beforeJobId)
 }
-const amongOf = (card: BayCard) => bay.value!.cards.filter(c => c.column !== 'done' && (c.assigned?.id ?? null) === (card.assigned?.id ?? null))
+const amongOf = (card: BayCard) =>
+  bay.value!.cards.filter(c => c.column !== 'done' && (c.assigned?.id ?? null) === (card.assigned?.id ?? null))
 </script>
 
 <template>
@@ -58,26 +94,73 @@ const amongOf = (card: BayCard) => bay.value!.cards.filter(c => c.column !== 'do
     <div class="day">
       <h1>{{ bay?.today ?? 'Today' }}</h1>
       <p v-if="bay">{{ open === 1 ? '1 open job' : `${open} open jobs` }}{{ mine ? `, ${mine} of them yours` : '' }}</p>
-      <div class="by" role="group" aria-label="Columns"><button type="button" class="quiet" :aria-pressed="by === 'stage'" @click="by = 'stage'">By stage</button><button type="button" class="quiet" :aria-pressed="by === 'person'" @click="by = 'person'">By person</button></div>
-      <form class="find" role="search" @submit.prevent="navigateTo({ path: '/jobs/new', query: { q: text } })"><label for="bay-find" class="hidden-words">Scan a tag or type a machine</label><input id="bay-find" v-model="text" class="p-inputtext" placeholder="Scan a tag, type a machine" autocomplete="off"></form>
+      <div class="by" role="group" aria-label="Columns">
+        <button type="button" class="quiet" :aria-pressed="by === 'stage'" @click="by = 'stage'">By stage</button
+        ><button type="button" class="quiet" :aria-pressed="by === 'person'" @click="by = 'person'">By person</button>
+      </div>
+      <form class="find" role="search" @submit.prevent="navigateTo({ path: '/jobs/new', query: { q: text } })">
+        <label for="bay-find" class="hidden-words">Scan a tag or type a machine</label
+        ><input
+          id="bay-find"
+          v-model="text"
+          class="p-inputtext"
+          placeholder="Scan a tag, type a machine"
+          autocomplete="off"
+        />
+      </form>
       <NuxtLink to="/jobs/new" class="new">New job <kbd>N</kbd></NuxtLink>
     </div>
-    <p v-if="failed" class="said" role="alert">{{ failed }} <button type="button" class="link" @click="load">Try again</button></p>
+    <p v-if="failed" class="said" role="alert">
+      {{ failed }} <button type="button" class="link" @click="load">Try again</button>
+    </p>
     <p v-else-if="!bay" class="said" role="status">Fetching the board …</p>
     <div v-if="bay && bay.cards.length === 0" class="first">
       <h2>No jobs yet</h2>
-      <p>A job needs a blade set (Shelf), an engine model with its spec (Spec book) and a machine, which you add with its first job.</p>
-      <p class="actions"><NuxtLink class="quiet" to="/shelf">Add a blade set</NuxtLink><NuxtLink class="quiet" to="/spec-book/new">Add a model</NuxtLink><NuxtLink class="quiet" to="/jobs/new">Open a job</NuxtLink></p>
+      <p>
+        A job needs a blade set (Shelf), an engine model with its spec (Spec book) and a machine, which you add with its
+        first job.
+      </p>
+      <p class="actions">
+        <NuxtLink class="quiet" to="/shelf">Add a blade set</NuxtLink
+        ><NuxtLink class="quiet" to="/spec-book/new">Add a model</NuxtLink
+        ><NuxtLink class="quiet" to="/jobs/new">Open a job</NuxtLink>
+      </p>
     </div>
     <div v-else-if="bay" class="columns" :style="{ '--n': lanes.length }">
       <section v-for="lane in lanes" :key="lane.key" :class="lane.key" :aria-label="lane.name">
-        <h2>{{ lane.name }}<span>{{ lane.cards.length }}</span></h2>
+        <h2>
+          {{ lane.name }}<span>{{ lane.cards.length }}</span>
+        </h2>
         <VueDraggable
-          :model-value="lane.cards" :group="by === 'person' ? 'people' : { name: lane.key, put: false, pull: false }" :disabled="lane.key === 'done'" handle=".grip" :force-fallback="true" :fallback-tolerance="4" :animation="120" class="cards" :data-lane="lane.name"
+          :model-value="lane.cards"
+          :group="by === 'person' ? 'people' : { name: lane.key, put: false, pull: false }"
+          :disabled="lane.key === 'done'"
+          handle=".grip"
+          :force-fallback="true"
+          :fallback-tolerance="4"
+          :animation="120"
+          class="cards"
+          :data-lane="lane.name"
           @update:model-value="dropped(lane, $event)"
         >
-          <BayCardView v-for="card in lane.cards" :key="card.jobId" :card="card" :now-ms="nowMs" :clock="clock" :moving="moving === card.jobId" @move="moving = moving === card.jobId ? null : card.jobId" @changed="load">
-            <MovePanel :card="card" :crew="bay.crew" :among="amongOf(card)" @place="(person, before) => placed(card, person, before)" @changed="load" @done="moving = null" />
+          <BayCardView
+            v-for="card in lane.cards"
+            :key="card.jobId"
+            :card="card"
+            :now-ms="nowMs"
+            :clock="clock"
+            :moving="moving === card.jobId"
+            @move="moving = moving === card.jobId ? null : card.jobId"
+            @changed="load"
+          >
+            <MovePanel
+              :card="card"
+              :crew="bay.crew"
+              :among="amongOf(card)"
+              @place="(person, before) => placed(card, person, before)"
+              @changed="load"
+              @done="moving = null"
+            />
           </BayCardView>
         </VueDraggable>
         <p v-if="lane.cards.length === 0" class="empty">{{ lane.empty }}</p>
@@ -88,19 +171,176 @@ const amongOf = (card: BayCard) => bay.value!.cards.filter(c => c.column !== 'do
 </template>
 
 <style scoped>
-.bay { display: grid; grid-template-rows: 84px auto 1fr auto; min-height: calc(100dvh - 54px); }
-.day { display: flex; align-items: center; gap: 14px; padding: 0 20px; border-bottom: 1.5px solid var(--ink); } .day h1 { font-size: 34px; line-height: 36px; white-space: nowrap; } .day p { color: var(--ink2); white-space: nowrap; }
-.by { display: flex; margin-left: auto; } .by .quiet { border-radius: 0; } .by .quiet:first-child { border-radius: 8px 0 0 8px; border-right: 0; } .by .quiet:last-child { border-radius: 0 8px 8px 0; } .by [aria-pressed=true] { background: var(--ink); color: var(--ground); border-color: var(--ink); }
-.find input { width: 230px; min-height: 56px; font-size: 17px; }
-.new { background: var(--petrol); color: var(--on-petrol); border-radius: 8px; font: 600 21px/1 var(--figures); padding: 0 18px; min-height: 56px; display: inline-flex; align-items: center; gap: 12px; text-decoration: none; white-space: nowrap; }
-.new kbd { background: transparent; color: inherit; border-color: currentColor; }
-.columns { display: grid; grid-template-columns: repeat(var(--n), minmax(0, 1fr)); grid-row: 3; }
-section { padding: 12px 20px 0; border-right: 1px solid var(--line); display: flex; flex-direction: column; min-width: 0; } section.bench { background: var(--sheet); } .cards { min-height: 40px; } .columns > section > .cards:has(+ .empty) { min-height: 0; }
-h2 { font-size: 18px; display: flex; justify-content: space-between; padding-bottom: 12px; } h2 span { color: var(--ink2); font-weight: 500; }
-.empty { border-top: 3px solid var(--line); padding-top: 12px; font-size: 15.5px; color: var(--ink3); }
-.first { padding: 40px 20px; display: grid; gap: 14px; max-width: 62ch; align-content: start; } .said { margin: 12px 20px; }
-:deep(.sortable-ghost) { opacity: .35; } :deep(.sortable-drag), :deep(.sortable-fallback) { background: var(--sheet); outline: 2px solid var(--ink); padding-inline: 10px; }
-@media (min-width: 901px) and (min-height: 700px) { .bay { height: calc(100dvh - 57px); min-height: 0; grid-template-rows: 84px auto minmax(0, 1fr) auto; } .columns { min-height: 0; } section { overflow-y: auto; scrollbar-width: thin; } }
-@media (max-width: 1100px) { .find { display: none; } }
-@media (max-width: 900px) { .bay { grid-template-rows: auto; } .columns { grid-template-columns: 1fr; } section { border-right: 0; } .day { gap: 10px; flex-wrap: wrap; padding: 12px 20px; } .day h1 { font-size: 26px; flex: 1 1 100%; } .empty { padding-bottom: 16px; } .day p { display: none; } .by { margin-left: 0; flex: 1; } .by .quiet { padding: 0 12px; min-height: 56px; } }
+.bay {
+  display: grid;
+  grid-template-rows: 84px auto 1fr auto;
+  min-height: calc(100dvh - 54px);
+}
+.day {
+  display: flex;
+  align-items: center;
+  gap: 14px;
+  padding: 0 20px;
+  border-bottom: 1.5px solid var(--ink);
+}
+.day h1 {
+  font-size: 34px;
+  line-height: 36px;
+  white-space: nowrap;
+}
+.day p {
+  color: var(--ink2);
+  white-space: nowrap;
+}
+.by {
+  display: flex;
+  margin-left: auto;
+}
+.by .quiet {
+  border-radius: 0;
+}
+.by .quiet:first-child {
+  border-radius: 8px 0 0 8px;
+  border-right: 0;
+}
+.by .quiet:last-child {
+  border-radius: 0 8px 8px 0;
+}
+.by [aria-pressed='true'] {
+  background: var(--ink);
+  color: var(--ground);
+  border-color: var(--ink);
+}
+.find input {
+  width: 230px;
+  min-height: 56px;
+  font-size: 17px;
+}
+.new {
+  background: var(--petrol);
+  color: var(--on-petrol);
+  border-radius: 8px;
+  font: 600 21px/1 var(--figures);
+  padding: 0 18px;
+  min-height: 56px;
+  display: inline-flex;
+  align-items: center;
+  gap: 12px;
+  text-decoration: none;
+  white-space: nowrap;
+}
+.new kbd {
+  background: transparent;
+  color: inherit;
+  border-color: currentColor;
+}
+.columns {
+  display: grid;
+  grid-template-columns: repeat(var(--n), minmax(0, 1fr));
+  grid-row: 3;
+}
+section {
+  padding: 12px 20px 0;
+  border-right: 1px solid var(--line);
+  display: flex;
+  flex-direction: column;
+  min-width: 0;
+}
+section.bench {
+  background: var(--sheet);
+}
+.cards {
+  min-height: 40px;
+}
+.columns > section > .cards:has(+ .empty) {
+  min-height: 0;
+}
+h2 {
+  font-size: 18px;
+  display: flex;
+  justify-content: space-between;
+  padding-bottom: 12px;
+}
+h2 span {
+  color: var(--ink2);
+  font-weight: 500;
+}
+.empty {
+  border-top: 3px solid var(--line);
+  padding-top: 12px;
+  font-size: 15.5px;
+  color: var(--ink3);
+}
+.first {
+  padding: 40px 20px;
+  display: grid;
+  gap: 14px;
+  max-width: 62ch;
+  align-content: start;
+}
+.said {
+  margin: 12px 20px;
+}
+:deep(.sortable-ghost) {
+  opacity: 0.35;
+}
+:deep(.sortable-drag),
+:deep(.sortable-fallback) {
+  background: var(--sheet);
+  outline: 2px solid var(--ink);
+  padding-inline: 10px;
+}
+@media (min-width: 901px) and (min-height: 700px) {
+  .bay {
+    height: calc(100dvh - 57px);
+    min-height: 0;
+    grid-template-rows: 84px auto minmax(0, 1fr) auto;
+  }
+  .columns {
+    min-height: 0;
+  }
+  section {
+    overflow-y: auto;
+    scrollbar-width: thin;
+  }
+}
+@media (max-width: 1100px) {
+  .find {
+    display: none;
+  }
+}
+@media (max-width: 900px) {
+  .bay {
+    grid-template-rows: auto;
+  }
+  .columns {
+    grid-template-columns: 1fr;
+  }
+  section {
+    border-right: 0;
+  }
+  .day {
+    gap: 10px;
+    flex-wrap: wrap;
+    padding: 12px 20px;
+  }
+  .day h1 {
+    font-size: 26px;
+    flex: 1 1 100%;
+  }
+  .empty {
+    padding-bottom: 16px;
+  }
+  .day p {
+    display: none;
+  }
+  .by {
+    margin-left: 0;
+    flex: 1;
+  }
+  .by .quiet {
+    padding: 0 12px;
+    min-height: 56px;
+  }
+}
 </style>

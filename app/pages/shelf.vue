@@ -21,7 +21,9 @@ const [setForm, toolForm, shimForm] = [useForm(), useForm(), useForm()]
 const shelf = ref<ShelfResponse | null>(null)
 const typed = reactive({ name: '', unit: 'mm' as 'mm' | 'thou' | null, sizes: '' })
 const sizesWrong = ref('')
-const load = async () => { shelf.value = await reading.send(() => api.get<ShelfResponse>('/api/shelf')) ?? shelf.value }
+const load = async () => {
+  shelf.value = (await reading.send(() => api.get<ShelfResponse>('/api/shelf'))) ?? shelf.value
+}
 onMounted(load)
 const favourite = computed(() => session.person?.favouriteSetId ?? shelf.value?.bladeSets[0]?.id ?? null)
 const today = new Date().toISOString().slice(0, 10)
@@ -30,7 +32,7 @@ const today = new Date().toISOString().slice(0, 10)
 function bladesOf(line: string): Blade[] {
   const parts = line.includes('.') ? line.split(/[\s;,]+/) : line.split(/[\s;]+|,(?=\s)/)
   const size = (text: string) => parseLength(text, typed.unit ?? 'mm').mm
-  return parts.filter(Boolean).map((part) => {
+  return parts.filter(Boolean).map(part => {
     const [tip, heel, ...more] = part.split('/')
     if (more.length) throw new FigureError(part, 'has more than two steps. Type tip and heel, such as 0.10/0.13.')
     return { ...plainBlade(size(tip!)), stepMm: heel === undefined ? null : size(heel) }
@@ -39,8 +41,9 @@ function bladesOf(line: string): Blade[] {
 async function add(): Promise<void> {
   sizesWrong.value = ''
   let blades: Blade[]
-  try { blades = bladesOf(typed.sizes) }
-  catch (error) {
+  try {
+    blades = bladesOf(typed.sizes)
+  } catch (error) {
     sizesWrong.value = wordsFor(error)
     return
   }
@@ -49,7 +52,8 @@ async function add(): Promise<void> {
     await load()
   }
 }
-const sizeWrong = () => sizesWrong.value || setForm.refusal.value?.problem.fields?.find(f => f.field.startsWith('blades'))?.message
+const sizeWrong = () =>
+  sizesWrong.value || setForm.refusal.value?.problem.fields?.find(f => f.field.startsWith('blades'))?.message
 async function change({ id, ...set }: BladeSetRow): Promise<void> {
   if (await reading.send(() => api.put(`/api/blade-sets/${id}`, set))) await load()
 }
@@ -59,13 +63,16 @@ async function makeMine(bladeSetId: number): Promise<void> {
 async function remove(id: number): Promise<void> {
   if (await reading.send(() => api.delete(`/api/blade-sets/${id}`))) await load()
 }
-async function sendTool({ method, path, body }: { method: 'post' | 'put' | 'delete', path: string, body?: unknown }, done: () => void): Promise<void> {
-  if (!await toolForm.send<unknown>(() => method === 'delete' ? api.delete(path) : api[method](path, body))) return
+async function sendTool(
+  { method, path, body }: { method: 'post' | 'put' | 'delete'; path: string; body?: unknown },
+  done: () => void,
+): Promise<void> {
+  if (!(await toolForm.send<unknown>(() => (method === 'delete' ? api.delete(path) : api[method](path, body))))) return
   done()
   await load()
 }
 async function count(shim: object, done: () => void): Promise<void> {
-  if (!await shimForm.send(() => api.put('/api/shims', shim))) return
+  if (!(await shimForm.send(() => api.put('/api/shims', shim)))) return
   done()
   await load()
 }
@@ -78,19 +85,59 @@ async function count(shim: object, done: () => void): Promise<void> {
     <p v-if="reading.failed.value" class="wrong" role="alert">{{ reading.failed.value }}</p>
     <template v-if="shelf">
       <h2>Blade sets</h2>
-      <p v-if="shelf.bladeSets.length === 0" class="lead">No blade set yet. A job needs one: the next blade is chosen from what you have.</p>
-      <BladeSetView v-for="set in shelf.bladeSets" :key="set.id" :set="set" :mine="set.id === favourite" :is-lead="session.isLead" :busy="reading.busy.value" @change="change" @favourite="makeMine(set.id)" @remove="remove(set.id)" />
+      <p v-if="shelf.bladeSets.length === 0" class="lead">
+        No blade set yet. A job needs one: the next blade is chosen from what you have.
+      </p>
+      <BladeSetView
+        v-for="set in shelf.bladeSets"
+        :key="set.id"
+        :set="set"
+        :mine="set.id === favourite"
+        :is-lead="session.isLead"
+        :busy="reading.busy.value"
+        @change="change"
+        @favourite="makeMine(set.id)"
+        @remove="remove(set.id)"
+      />
       <form v-if="session.isLead" class="adding" @submit.prevent="add">
         <h2>Add a blade set</h2>
         <div class="grid">
-          <TextField v-model="typed.name" label="Name" placeholder="Set C, thou" :wrong="setForm.wrong('name')" /><ChoiceField v-model="typed.unit" label="Engraved in" :options="[{ value: 'mm', label: 'mm' }, { value: 'thou', label: 'thou' }]" />
-          <TextField v-model="typed.sizes" class="wide" label="Sizes, in one line" placeholder="0.03 0.04 0.05 0.06 0.08 0.10 …" note="Spaces between. A figure may carry its own unit: 4thou, .004in. A stepped blade with a stroke: 0.10/0.13." :wrong="sizeWrong()" />
+          <TextField
+            v-model="typed.name"
+            label="Name"
+            placeholder="Set C, thou"
+            :wrong="setForm.wrong('name')"
+          /><ChoiceField
+            v-model="typed.unit"
+            label="Engraved in"
+            :options="[
+              { value: 'mm', label: 'mm' },
+              { value: 'thou', label: 'thou' },
+            ]"
+          />
+          <TextField
+            v-model="typed.sizes"
+            class="wide"
+            label="Sizes, in one line"
+            placeholder="0.03 0.04 0.05 0.06 0.08 0.10 …"
+            note="Spaces between. A figure may carry its own unit: 4thou, .004in. A stepped blade with a stroke: 0.10/0.13."
+            :wrong="sizeWrong()"
+          />
         </div>
         <p v-if="setForm.failed.value && !sizeWrong()" class="wrong" role="alert">{{ setForm.failed.value }}</p>
         <div class="actions"><Button type="submit" label="Add it" :loading="setForm.busy.value" /></div>
       </form>
-      <p v-else class="lead">A lead adds sets and tools. Anybody may mark a blade bent, worn or missing, and count shims.</p>
-      <TorqueTools :wrenches="shelf.wrenches" :adapters="shelf.adapters" :is-lead="session.isLead" :today="today" :form="toolForm" @send="sendTool" />
+      <p v-else class="lead">
+        A lead adds sets and tools. Anybody may mark a blade bent, worn or missing, and count shims.
+      </p>
+      <TorqueTools
+        :wrenches="shelf.wrenches"
+        :adapters="shelf.adapters"
+        :is-lead="session.isLead"
+        :today="today"
+        :form="toolForm"
+        @send="sendTool"
+      />
       <p v-if="toolForm.failed.value" class="wrong" role="alert">{{ toolForm.failed.value }}</p>
       <ShimStock :shims="shelf.shims" :form="shimForm" @count="count" />
       <p v-if="shimForm.failed.value" class="wrong" role="alert">{{ shimForm.failed.value }}</p>
@@ -100,5 +147,11 @@ async function count(shim: object, done: () => void): Promise<void> {
 </template>
 
 <style scoped>
-.form { max-width: 1000px; } .adding { display: grid; gap: 16px; }
+.form {
+  max-width: 1000px;
+}
+.adding {
+  display: grid;
+  gap: 16px;
+}
 </style>

@@ -25,15 +25,35 @@ const people = ref<PersonRow[]>([])
 const person = reactive({ name: '', signIn: '', password: '', role: 'mechanic' as 'mechanic' | 'lead' | null })
 const NONE = 'none' as const
 const kept = ref(false)
-const schools = [{ value: NONE, label: 'No favourite: marks, else the rod' }, ...SCHOOLS.filter(s => s !== 'maker').map(s => ({ value: s, label: SCHOOL_NAMES[s] }))]
+const schools = [
+  { value: NONE, label: 'No favourite: marks, else the rod' },
+  ...SCHOOLS.filter(s => s !== 'maker').map(s => ({ value: s, label: SCHOOL_NAMES[s] })),
+]
 const school = computed({
   get: () => session.shop?.favouriteSchool ?? NONE,
-  set: (chosen: School | typeof NONE | null) => { void settle({ favouriteSchool: chosen === NONE ? null : chosen }) },
+  set: (chosen: School | typeof NONE | null) => {
+    void settle({ favouriteSchool: chosen === NONE ? null : chosen })
+  },
 })
 /** A way of the shop’s that is read from the session and settled on the server. */
-const way = <K extends 'target' | 'bladeHabit' | 'pairToProve' | 'valveMinutes' | 'taskMinutes'>(key: K) => computed({ get: () => session.shop?.[key] ?? null, set: (value) => { void settle({ [key]: value ?? undefined }) } })
-const [target, bladeHabit, pairToProve, valveMinutes, taskMinutes] = [way('target'), way('bladeHabit'), way('pairToProve'), way('valveMinutes'), way('taskMinutes')]
-const lengths = (of: number[], now: number | null) => [...new Set([...of, ...now === null ? [] : [now]])].sort((a, b) => a - b).map(value => ({ value, label: value < 60 ? `${value} minutes` : `${value / 60} h` }))
+const way = <K extends 'target' | 'bladeHabit' | 'pairToProve' | 'valveMinutes' | 'taskMinutes'>(key: K) =>
+  computed({
+    get: () => session.shop?.[key] ?? null,
+    set: value => {
+      void settle({ [key]: value ?? undefined })
+    },
+  })
+const [target, bladeHabit, pairToProve, valveMinutes, taskMinutes] = [
+  way('target'),
+  way('bladeHabit'),
+  way('pairToProve'),
+  way('valveMinutes'),
+  way('taskMinutes'),
+]
+const lengths = (of: number[], now: number | null) =>
+  [...new Set([...of, ...(now === null ? [] : [now])])]
+    .sort((a, b) => a - b)
+    .map(value => ({ value, label: value < 60 ? `${value} minutes` : `${value / 60} h` }))
 async function settle(ways: ShopRequest): Promise<void> {
   kept.value = false
   if (await form.send(() => api.put('/api/shop', ways))) {
@@ -44,7 +64,9 @@ async function settle(ways: ShopRequest): Promise<void> {
 const tokens = ref<ApiTokenRow[]>([])
 const token = ref<string | null>(null)
 const tokenForm = useForm()
-const loadTokens = async () => { tokens.value = await tokenForm.send(() => api.get<ApiTokenRow[]>('/api/tokens')) ?? tokens.value }
+const loadTokens = async () => {
+  tokens.value = (await tokenForm.send(() => api.get<ApiTokenRow[]>('/api/tokens'))) ?? tokens.value
+}
 async function makeToken(name: string): Promise<void> {
   const made = await tokenForm.send(() => api.post<{ token: string }>('/api/tokens', { name }))
   if (!made) return
@@ -53,7 +75,10 @@ async function makeToken(name: string): Promise<void> {
 }
 const addresses = ref<CalendarAddressRow[]>([])
 const address = ref<string | null>(null)
-const loadAddresses = async () => { addresses.value = await tokenForm.send(() => api.get<CalendarAddressRow[]>('/api/calendar-addresses')) ?? addresses.value }
+const loadAddresses = async () => {
+  addresses.value =
+    (await tokenForm.send(() => api.get<CalendarAddressRow[]>('/api/calendar-addresses'))) ?? addresses.value
+}
 async function makeAddress(): Promise<void> {
   const made = await tokenForm.send(() => api.post<{ path: string }>('/api/calendar-addresses'))
   if (!made) return
@@ -61,7 +86,7 @@ async function makeAddress(): Promise<void> {
   await loadAddresses()
 }
 async function endAddress(id: number): Promise<void> {
-  if (!await tokenForm.send(() => api.delete(`/api/calendar-addresses/${id}`))) return
+  if (!(await tokenForm.send(() => api.delete(`/api/calendar-addresses/${id}`)))) return
   address.value = null
   await loadAddresses()
 }
@@ -69,7 +94,7 @@ async function endToken(id: number): Promise<void> {
   if (await tokenForm.send(() => api.delete(`/api/tokens/${id}`))) await loadTokens()
 }
 const load = async () => {
-  people.value = await form.send(() => api.get<PersonRow[]>('/api/people')) ?? people.value
+  people.value = (await form.send(() => api.get<PersonRow[]>('/api/people'))) ?? people.value
   if (!session.isLead) return
   await loadTokens()
   await loadAddresses()
@@ -91,35 +116,140 @@ async function add(): Promise<void> {
     <h1>{{ session.shop?.name }}</h1>
     <p class="lead">Time zone {{ session.shop?.timeZone }}; {{ session.shop?.unit }} shown first.</p>
     <h2>Finding stops</h2>
-    <div class="grid"><ChoiceField v-model="school" label="Favourite way" :options="schools" note="New jobs begin with it where the engine allows; the maker’s own list still comes first." :wrong="form.wrong('favouriteSchool')" /></div>
+    <div class="grid">
+      <ChoiceField
+        v-model="school"
+        label="Favourite way"
+        :options="schools"
+        note="New jobs begin with it where the engine allows; the maker’s own list still comes first."
+        :wrong="form.wrong('favouriteSchool')"
+      />
+    </div>
     <h2>Setting and proving</h2>
     <div class="grid">
-      <ChoiceField v-model="target" label="Set valves to" :options="TARGET_SCHOOLS.map(t => ({ value: t, label: TARGET_NAMES[t] }))" note="A job may choose another." :wrong="form.wrong('target')" />
-      <ChoiceField v-model="bladeHabit" label="While the nut is locked" :options="BLADE_HABITS.map(h => ({ value: h, label: HABIT_NAMES[h] }))" note="A pinched blade is ruined." :wrong="form.wrong('bladeHabit')" />
-      <div class="wide tick"><Checkbox v-model="pairToProve" input-id="pair" binary /><label for="pair">A proof must be a pair: one blade that goes and one that does not</label></div>
+      <ChoiceField
+        v-model="target"
+        label="Set valves to"
+        :options="TARGET_SCHOOLS.map(t => ({ value: t, label: TARGET_NAMES[t] }))"
+        note="A job may choose another."
+        :wrong="form.wrong('target')"
+      />
+      <ChoiceField
+        v-model="bladeHabit"
+        label="While the nut is locked"
+        :options="BLADE_HABITS.map(h => ({ value: h, label: HABIT_NAMES[h] }))"
+        note="A pinched blade is ruined."
+        :wrong="form.wrong('bladeHabit')"
+      />
+      <div class="wide tick">
+        <Checkbox v-model="pairToProve" input-id="pair" binary /><label for="pair"
+          >A proof must be a pair: one blade that goes and one that does not</label
+        >
+      </div>
     </div>
     <h2>The day</h2>
     <div class="grid">
-      <ChoiceField v-model="valveMinutes" label="The valves of a machine take" :options="lengths([20, 30, 45, 60, 90, 120], valveMinutes)" note="The Bay orders the day by it." :wrong="form.wrong('valveMinutes')" />
-      <ChoiceField v-model="taskMinutes" label="Another task takes" :options="lengths([10, 15, 20, 30, 45, 60], taskMinutes)" note="Oil, filters and the like." :wrong="form.wrong('taskMinutes')" />
+      <ChoiceField
+        v-model="valveMinutes"
+        label="The valves of a machine take"
+        :options="lengths([20, 30, 45, 60, 90, 120], valveMinutes)"
+        note="The Bay orders the day by it."
+        :wrong="form.wrong('valveMinutes')"
+      />
+      <ChoiceField
+        v-model="taskMinutes"
+        label="Another task takes"
+        :options="lengths([10, 15, 20, 30, 45, 60], taskMinutes)"
+        note="Oil, filters and the like."
+        :wrong="form.wrong('taskMinutes')"
+      />
     </div>
-    <p v-if="!session.isLead" class="note">A lead sets this for the shop.</p><p v-else-if="kept" class="note" role="status">Kept.</p>
+    <p v-if="!session.isLead" class="note">A lead sets this for the shop.</p>
+    <p v-else-if="kept" class="note" role="status">Kept.</p>
     <h2>Crew</h2>
-    <table class="rows"><thead><tr><th>Name</th><th>Signs in as</th><th>Role</th><th v-if="session.isLead">Devices</th></tr></thead><tbody><tr v-for="p in people" :key="p.id"><td class="figures">{{ p.name }}</td><td>{{ p.signIn }}</td><td>{{ p.role }}</td><td v-if="session.isLead"><button type="button" class="quiet" :aria-label="`Sign ${p.name} out everywhere`" @click="signOutEverywhere(p)">Sign out everywhere</button></td></tr></tbody></table>
+    <table class="rows">
+      <thead>
+        <tr>
+          <th>Name</th>
+          <th>Signs in as</th>
+          <th>Role</th>
+          <th v-if="session.isLead">Devices</th>
+        </tr>
+      </thead>
+      <tbody>
+        <tr v-for="p in people" :key="p.id">
+          <td class="figures">{{ p.name }}</td>
+          <td>{{ p.signIn }}</td>
+          <td>{{ p.role }}</td>
+          <td v-if="session.isLead">
+            <button
+              type="button"
+              class="quiet"
+              :aria-label="`Sign ${p.name} out everywhere`"
+              @click="signOutEverywhere(p)"
+            >
+              Sign out everywhere
+            </button>
+          </td>
+        </tr>
+      </tbody>
+    </table>
     <form v-if="session.isLead" class="adding" @submit.prevent="add">
       <h2>Add a person</h2>
       <div class="grid">
-        <TextField v-model="person.name" label="Name" :wrong="form.wrong('name')" /><TextField v-model="person.signIn" label="Sign-in name" :wrong="form.wrong('signIn')" />
-        <TextField v-model="person.password" label="First password" type="password" autocomplete="new-password" note="Eight characters or more." :wrong="form.wrong('password')" /><ChoiceField v-model="person.role" label="Role" :options="[{ value: 'mechanic', label: 'mechanic' }, { value: 'lead', label: 'lead' }]" />
+        <TextField v-model="person.name" label="Name" :wrong="form.wrong('name')" /><TextField
+          v-model="person.signIn"
+          label="Sign-in name"
+          :wrong="form.wrong('signIn')"
+        />
+        <TextField
+          v-model="person.password"
+          label="First password"
+          type="password"
+          autocomplete="new-password"
+          note="Eight characters or more."
+          :wrong="form.wrong('password')"
+        /><ChoiceField
+          v-model="person.role"
+          label="Role"
+          :options="[
+            { value: 'mechanic', label: 'mechanic' },
+            { value: 'lead', label: 'lead' },
+          ]"
+        />
       </div>
       <p v-if="form.failed.value" class="wrong" role="alert">{{ form.failed.value }}</p>
       <div class="actions"><Button type="submit" label="Add" :loading="form.busy.value" /></div>
     </form>
-    <CalendarAddresses v-if="session.isLead" :addresses="addresses" :made="address" :time-zone="session.shop?.timeZone ?? 'UTC'" @make="makeAddress" @end="endAddress" />
-    <ApiTokens v-if="session.isLead" :tokens="tokens" :made="token" :time-zone="session.shop?.timeZone ?? 'UTC'" :wrong="tokenForm.wrong('name')" @make="makeToken" @end="endToken" />
+    <CalendarAddresses
+      v-if="session.isLead"
+      :addresses="addresses"
+      :made="address"
+      :time-zone="session.shop?.timeZone ?? 'UTC'"
+      @make="makeAddress"
+      @end="endAddress"
+    />
+    <ApiTokens
+      v-if="session.isLead"
+      :tokens="tokens"
+      :made="token"
+      :time-zone="session.shop?.timeZone ?? 'UTC'"
+      :wrong="tokenForm.wrong('name')"
+      @make="makeToken"
+      @end="endToken"
+    />
   </main>
 </template>
 
 <style scoped>
-.adding { display: grid; gap: 16px; } .tick { display: flex; gap: 10px; align-items: center; min-height: 44px; }
+.adding {
+  display: grid;
+  gap: 16px;
+}
+.tick {
+  display: flex;
+  gap: 10px;
+  align-items: center;
+  min-height: 44px;
+}
 </style>

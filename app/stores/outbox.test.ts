@@ -6,14 +6,31 @@ import { localDatabase } from '../local/database'
 import { useOutboxStore } from './outbox'
 import { useSessionStore } from './session'
 
-type Reply = { status: number, body: object } | 'no answer'
-let sent: { path: string, id: string, deviceSeq: number }[] = []
-let reply: (request: { id: string, deviceSeq: number, type: string }) => Reply
+type Reply = { status: number; body: object } | 'no answer'
+let sent: { path: string; id: string; deviceSeq: number }[] = []
+let reply: (request: { id: string; deviceSeq: number; type: string }) => Reply
 
-const taken = (request: object): Reply => ({ status: 200, body: { event: { ...request, seq: sent.length }, lastSeq: sent.length, now: new Date().toISOString() } })
+const taken = (request: object): Reply => ({
+  status: 200,
+  body: { event: { ...request, seq: sent.length }, lastSeq: sent.length, now: new Date().toISOString() },
+})
 const refusal = (status: number, title: string): Reply => ({ status, body: { type: 'about:blank', title, status } })
 const session = (id: number, shopId = 1): SessionResponse => ({
-  person: { id, name: `P${id}`, role: 'mechanic', favouriteSetId: null }, shop: { id: shopId, name: 'S', timeZone: 'Etc/UTC', unit: 'mm', favouriteSchool: null, target: 'middle', bladeHabit: 'out at torque', pairToProve: false, valveMinutes: 45, taskMinutes: 20, isDemo: false }, now: new Date().toISOString(),
+  person: { id, name: `P${id}`, role: 'mechanic', favouriteSetId: null },
+  shop: {
+    id: shopId,
+    name: 'S',
+    timeZone: 'Etc/UTC',
+    unit: 'mm',
+    favouriteSchool: null,
+    target: 'middle',
+    bladeHabit: 'out at torque',
+    pairToProve: false,
+    valveMinutes: 45,
+    taskMinutes: 20,
+    isDemo: false,
+  },
+  now: new Date().toISOString(),
 })
 
 beforeEach(async () => {
@@ -23,11 +40,14 @@ beforeEach(async () => {
   reply = taken
   setActivePinia(createPinia())
   vi.stubGlobal('fetch', async (path: string, { body }: { body: string }) => {
-    const request = JSON.parse(body) as { id: string, deviceSeq: number, type: string }
+    const request = JSON.parse(body) as { id: string; deviceSeq: number; type: string }
     const answer = reply(request)
     if (answer === 'no answer') throw new TypeError('fetch failed')
     sent.push({ path, id: request.id, deviceSeq: request.deviceSeq })
-    return new Response(JSON.stringify(answer.body), { status: answer.status, headers: { 'content-type': answer.status < 400 ? 'application/json' : 'application/problem+json' } })
+    return new Response(JSON.stringify(answer.body), {
+      status: answer.status,
+      headers: { 'content-type': answer.status < 400 ? 'application/json' : 'application/problem+json' },
+    })
   })
 })
 afterEach(() => vi.unstubAllGlobals())
@@ -40,7 +60,8 @@ async function workAs(id: number, shopId = 1) {
   const say = (text: string) => outbox.add(5, { type: 'note', payload: { text } }, 0)
   return { store, outbox, say }
 }
-const settled = (outbox: ReturnType<typeof useOutboxStore>, waiting: number) => vi.waitFor(() => expect(outbox.toSend).toBe(waiting))
+const settled = (outbox: ReturnType<typeof useOutboxStore>, waiting: number) =>
+  vi.waitFor(() => expect(outbox.toSend).toBe(waiting))
 
 describe('the outbox', () => {
   it('shows an answer at once, then writes and sends it, and lets go when it is committed', async () => {
@@ -83,7 +104,7 @@ describe('the outbox', () => {
     await settled(outbox, 0)
   })
   it('a refused answer stays and is named; what came after it still goes', async () => {
-    reply = request => request.deviceSeq === 1 ? refusal(409, 'This job is closed.') : taken(request)
+    reply = request => (request.deviceSeq === 1 ? refusal(409, 'This job is closed.') : taken(request))
     const { outbox, say } = await workAs(7)
     await say('late')
     await say('next')

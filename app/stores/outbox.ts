@@ -27,20 +27,28 @@ export const useOutboxStore = defineStore('outbox', () => {
   async function load(): Promise<void> {
     device = await pageDeviceId()
     lastNumber = Math.max(lastNumber, await lastDeviceNumber())
-    waiting.value = [...await waitingAnswers(), ...waiting.value.filter(w => unwritten.has(w.id))]
+    waiting.value = [...(await waitingAnswers()), ...waiting.value.filter(w => unwritten.has(w.id))]
   }
 
   /** Takes an answer: on the screen at once, written down beside it, then sent. */
   async function add(jobId: number, happening: Happening, seenSeq: number): Promise<void> {
     const { person, shop } = session
     if (!person || !shop) throw new Error('Nobody is signed in.')
-    const draft = draftAnswer({ shopId: shop.id, personId: person.id, personName: person.name }, device, ++lastNumber, jobId, happening, seenSeq, Date.now() + session.skewMs)
+    const draft = draftAnswer(
+      { shopId: shop.id, personId: person.id, personName: person.name },
+      device,
+      ++lastNumber,
+      jobId,
+      happening,
+      seenSeq,
+      Date.now() + session.skewMs,
+    )
     unwritten.add(draft.id)
     waiting.value = [...waiting.value, draft]
     const kept = await keep(draft)
     unwritten.delete(draft.id)
     lastNumber = Math.max(lastNumber, kept.deviceSeq)
-    waiting.value = waiting.value.map(w => w.id === kept.id ? kept : w)
+    waiting.value = waiting.value.map(w => (w.id === kept.id ? kept : w))
     void flush()
   }
 
@@ -61,8 +69,7 @@ export const useOutboxStore = defineStore('outbox', () => {
       await letGo(entry.id)
       waiting.value = waiting.value.filter(w => w.id !== entry.id)
       return true
-    }
-    catch (error) {
+    } catch (error) {
       if (error instanceof NoAnswer) session.offline = true
       if (error instanceof Refused && error.status === 401) session.expired = true
       if (!(error instanceof Refused) || error.status >= 500) later()
@@ -81,15 +88,16 @@ export const useOutboxStore = defineStore('outbox', () => {
     if (sending.value || session.expired) return
     sending.value = true
     try {
-      for (let next = nextToSend(); next; next = nextToSend()) if (!await send(next)) break
+      for (let next = nextToSend(); next; next = nextToSend()) if (!(await send(next))) break
+    } finally {
+      sending.value = false
     }
-    finally { sending.value = false }
   }
 
   /** One tab sends at a time, so that the device's order is kept. */
   async function flush(): Promise<void> {
     if (!navigator.locks) return flushHere()
-    await navigator.locks.request('wembric-outbox', { ifAvailable: true }, async (lock) => {
+    await navigator.locks.request('wembric-outbox', { ifAvailable: true }, async lock => {
       if (lock) await flushHere()
       else later()
     })
@@ -101,9 +109,16 @@ export const useOutboxStore = defineStore('outbox', () => {
   }
 
   return {
-    waiting, load, add, flush, discard,
+    waiting,
+    load,
+    add,
+    flush,
+    discard,
     /** Tells of each answer that the server has taken. Returns how to stop. */
-    onTaken: (listener: Taken) => { listeners.add(listener); return () => listeners.delete(listener) },
+    onTaken: (listener: Taken) => {
+      listeners.add(listener)
+      return () => listeners.delete(listener)
+    },
     toSend: computed(() => waiting.value.filter(w => mine(w) && !w.refused).length),
     ofOthers: computed(() => waiting.value.filter(w => !mine(w)).length),
     refused: computed(() => waiting.value.filter(w => mine(w) && w.refused)),

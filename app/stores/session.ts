@@ -13,7 +13,9 @@ export const useSessionStore = defineStore('session', () => {
   const skewMs = ref(0)
   const loaded = ref(false)
 
-  const learnTime = (now: string): void => { skewMs.value = Date.parse(now) - Date.now() }
+  const learnTime = (now: string): void => {
+    skewMs.value = Date.parse(now) - Date.now()
+  }
 
   function begin(given: SessionResponse): void {
     session.value = given
@@ -27,13 +29,11 @@ export const useSessionStore = defineStore('session', () => {
   async function load(): Promise<void> {
     try {
       begin(await api.get<SessionResponse>('/api/session'))
-    }
-    catch (error) {
+    } catch (error) {
       if (error instanceof NoAnswer) {
         offline.value = true
         session.value = await rememberedSession()
-      }
-      else if (error instanceof Refused && error.status === 401) session.value = null
+      } else if (error instanceof Refused && error.status === 401) session.value = null
       else throw error
     }
     loaded.value = true
@@ -46,7 +46,15 @@ export const useSessionStore = defineStore('session', () => {
   }
 
   return {
-    session, expired, offline, skewMs, loaded, begin, load, signOut, learnTime,
+    session,
+    expired,
+    offline,
+    skewMs,
+    loaded,
+    begin,
+    load,
+    signOut,
+    learnTime,
     person: computed(() => session.value?.person ?? null),
     shop: computed(() => session.value?.shop ?? null),
     isLead: computed(() => session.value?.person.role === 'lead'),

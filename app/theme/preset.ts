@@ -7,17 +7,40 @@ import select from '@primeuix/themes/aura/select'
 import textarea from '@primeuix/themes/aura/textarea'
 
 /** Tokens of the look: warm ground, ink, petrol. Contrast figures stand in assets/base.css. */
-export const WembricPreset = definePreset({ ...Base, components: { button, checkbox, inputtext, select, textarea } } as typeof Base, {
-  semantic: {
-    primary: { 50: '#EAF1F0', 100: '#D3E3E0', 200: '#A9C9C6', 300: '#7CABAA', 400: '#4A868A', 500: '#0A5260', 600: '#0A5260', 700: '#083F4A', 800: '#062F38', 900: '#042127', 950: '#02161A' },
-    focusRing: { width: '3px', style: 'solid', color: '#0A5260', offset: '2px' },
-    formField: { paddingX: '12px', paddingY: '11px', borderRadius: '8px' },
-    colorScheme: {
-      light: {
-        primary: { color: '#0A5260', contrastColor: '#FFFFFF', hoverColor: '#083F4A', activeColor: '#062F38' },
-        formField: { background: '#FFFFFF', borderColor: '#8B8778', hoverBorderColor: '#172125', focusBorderColor: '#0A5260', color: '#172125', placeholderColor: '#586265', shadow: 'none' },
-        text: { color: '#172125', mutedColor: '#3E494D' },
+export const WembricPreset = definePreset(
+  { ...Base, components: { button, checkbox, inputtext, select, textarea } } as typeof Base,
+  {
+    semantic: {
+      primary: {
+        50: '#EAF1F0',
+        100: '#D3E3E0',
+        200: '#A9C9C6',
+        300: '#7CABAA',
+        400: '#4A868A',
+        500: '#0A5260',
+        600: '#0A5260',
+        700: '#083F4A',
+        800: '#062F38',
+        900: '#042127',
+        950: '#02161A',
+      },
+      focusRing: { width: '3px', style: 'solid', color: '#0A5260', offset: '2px' },
+      formField: { paddingX: '12px', paddingY: '11px', borderRadius: '8px' },
+      colorScheme: {
+        light: {
+          primary: { color: '#0A5260', contrastColor: '#FFFFFF', hoverColor: '#083F4A', activeColor: '#062F38' },
+          formField: {
+            background: '#FFFFFF',
+            borderColor: '#8B8778',
+            hoverBorderColor: '#172125',
+            focusBorderColor: '#0A5260',
+            color: '#172125',
+            placeholderColor: '#586265',
+            shadow: 'none',
+          },
+          text: { color: '#172125', mutedColor: '#3E494D' },
+        },
       },
     },
   },
-})
+)

@@ -3,16 +3,24 @@ import type { ProblemBody } from '~~/shared/problem'
 /** The server refused, in words for a person. */
 export class Refused extends Error {
   override readonly name = 'Refused'
-  constructor(readonly problem: ProblemBody) { super(problem.title) }
-  get status(): number { return this.problem.status }
+  constructor(readonly problem: ProblemBody) {
+    super(problem.title)
+  }
+  get status(): number {
+    return this.problem.status
+  }
   /** What is wrong with one field, or nothing. */
-  field(name: string): string | undefined { return this.problem.fields?.find(f => f.field === name || f.field.endsWith(`.${name}`))?.message }
+  field(name: string): string | undefined {
+    return this.problem.fields?.find(f => f.field === name || f.field.endsWith(`.${name}`))?.message
+  }
 }
 
 /** Nobody answered: offline, or the server is down. */
 export class NoAnswer extends Error {
   override readonly name = 'NoAnswer'
-  constructor() { super('The shop’s server does not answer. Try again in a moment.') }
+  constructor() {
+    super('The shop’s server does not answer. Try again in a moment.')
+  }
 }
 
 const PATIENCE_MS = 8000
@@ -21,11 +29,13 @@ async function call<T>(method: string, path: string, body?: unknown): Promise<T>
   let response: Response
   try {
     response = await fetch(path, {
-      method, signal: AbortSignal.timeout(PATIENCE_MS),
-      ...body === undefined ? {} : { body: JSON.stringify(body), headers: { 'content-type': 'application/json' } },
+      method,
+      signal: AbortSignal.timeout(PATIENCE_MS),
+      ...(body === undefined ? {} : { body: JSON.stringify(body), headers: { 'content-type': 'application/json' } }),
     })
+  } catch {
+    throw new NoAnswer()
   }
-  catch { throw new NoAnswer() }
   const isJson = response.headers.get('content-type')?.includes('json')
   if (!isJson) throw new NoAnswer()
   const data: unknown = await response.json()
@@ -41,4 +51,5 @@ export const api = {
 }
 
 /** Words for any error that a screen meets. */
-export const wordsFor = (error: unknown): string => error instanceof Error ? error.message : 'Something failed. Try again.'
+export const wordsFor = (error: unknown): string =>
+  error instanceof Error ? error.message : 'Something failed. Try again.'

@@ -7,13 +7,18 @@ export function upload<T>(path: string, file: File, onPart: (part: number) => vo
     const request = new XMLHttpRequest()
     request.open('POST', path)
     request.setRequestHeader('content-type', 'application/octet-stream')
-    request.upload.onprogress = (event) => { if (event.lengthComputable) onPart(event.loaded / event.total) }
+    request.upload.onprogress = event => {
+      if (event.lengthComputable) onPart(event.loaded / event.total)
+    }
     request.onerror = () => fail(new NoAnswer())
     request.onabort = () => fail(new NoAnswer())
     request.onload = () => {
       let body: unknown
-      try { body = JSON.parse(request.responseText) }
-      catch { return fail(new NoAnswer()) }
+      try {
+        body = JSON.parse(request.responseText)
+      } catch {
+        return fail(new NoAnswer())
+      }
       if (request.status >= 400) fail(new Refused(body as ProblemBody))
       else done(body as T)
     }

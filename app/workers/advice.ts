@@ -1,12 +1,25 @@
 import { expose } from 'comlink'
 import type { Engine } from '~~/core/engine'
-import { type Advice, adviseBySearch, locate, locateMemory, type Noted, type PositionModel, positionModel } from '~~/core/position'
+import {
+  type Advice,
+  adviseBySearch,
+  locate,
+  locateMemory,
+  type Noted,
+  type PositionModel,
+  positionModel,
+} from '~~/core/position'
 import type { School } from '~~/core/stops'
 
 /** What is to be weighed: an engine, how its stops are planned, and all that was observed. */
-export interface AdviceRequest { engine: Engine, school: School, decompressorThere: boolean | undefined, noted: Noted[] }
+export interface AdviceRequest {
+  engine: Engine
+  school: School
+  decompressorThere: boolean | undefined
+  noted: Noted[]
+}
 
-let last: { key: string, model: PositionModel, memory: ReturnType<typeof locateMemory> } | null = null
+let last: { key: string; model: PositionModel; memory: ReturnType<typeof locateMemory> } | null = null
 
 /** Weighs the moves apart from the page, so that no frame waits for it. */
 function advise({ engine, school, decompressorThere, noted }: AdviceRequest): Advice {

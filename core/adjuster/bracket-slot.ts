@@ -1,10 +1,16 @@
 import type { Interval } from '../feeler'
 
 /** What was found at one angle of the screw: cumulative degrees from as found, clockwise positive, and the clearance there in mm. */
-export interface SlotTried { screwDeg: number, reading: Interval }
+export interface SlotTried {
+  screwDeg: number
+  reading: Interval
+}
 
 /** The arc of screw angles that holds the answer: clockwise of what was too loose, anticlockwise of what was too tight; null where that side is open. */
-export interface SlotBracket { looseDeg: number | null, tightDeg: number | null }
+export interface SlotBracket {
+  looseDeg: number | null
+  tightDeg: number | null
+}
 
 /**
  * Where on the way to a setting the answer lies. Clockwise closes the gap, so a slot position that proved too loose bounds it on
@@ -20,8 +26,10 @@ export function bracketSlot(tried: readonly SlotTried[], wantedMm: number): Slot
   const isTight = ({ hiMm }: Interval) => hiMm !== null && hiMm <= wantedMm
   const bracket: SlotBracket = { looseDeg: null, tightDeg: null }
   for (const { screwDeg, reading } of [...tried].reverse()) {
-    if (isLoose(reading) && screwDeg < (bracket.tightDeg ?? Infinity)) bracket.looseDeg = Math.max(bracket.looseDeg ?? -Infinity, screwDeg)
-    if (isTight(reading) && screwDeg > (bracket.looseDeg ?? -Infinity)) bracket.tightDeg = Math.min(bracket.tightDeg ?? Infinity, screwDeg)
+    if (isLoose(reading) && screwDeg < (bracket.tightDeg ?? Infinity))
+      bracket.looseDeg = Math.max(bracket.looseDeg ?? -Infinity, screwDeg)
+    if (isTight(reading) && screwDeg > (bracket.looseDeg ?? -Infinity))
+      bracket.tightDeg = Math.min(bracket.tightDeg ?? Infinity, screwDeg)
   }
   return bracket
 }

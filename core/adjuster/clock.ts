@@ -2,7 +2,12 @@ import { wrap, type Adjuster } from '../engine'
 import { FigureError } from '../units'
 
 /** A screw head looks the same after so many degrees: a slot half way round, a square each quarter, a hex or Torx each sixth. */
-export const HEAD_REPEATS_DEG: Record<Adjuster['head'], number> = { 'slot': 180, 'square': 90, 'hex socket': 60, 'Torx': 60 }
+export const HEAD_REPEATS_DEG: Record<Adjuster['head'], number> = {
+  'slot': 180,
+  'square': 90,
+  'hex socket': 60,
+  'Torx': 60,
+}
 
 const CLOCK = /^(\d{1,2})(?:[.:h\s]+(\d{1,2}))?$/
 /**
@@ -13,14 +18,15 @@ const CLOCK = /^(\d{1,2})(?:[.:h\s]+(\d{1,2}))?$/
 export function parseClock(text: string): number {
   const match = CLOCK.exec(text.trim())
   const [hour, minute] = [Number(match?.[1]), Number(match?.[2] ?? 0)]
-  if (!match || hour > 12 || minute > 59) throw new FigureError(text, 'is no place on a clock. Type the hour that the slot points to, such as 2 or 2:30.')
+  if (!match || hour > 12 || minute > 59)
+    throw new FigureError(text, 'is no place on a clock. Type the hour that the slot points to, such as 2 or 2:30.')
   return wrap(hour * 30 + minute / 2, 360)
 }
 
 /** Degrees clockwise from 12 as a clock hour, to the nearest five minutes of the hour hand: "2:30". */
 export function clockWords(deg: number): string {
   const steps = Math.round(wrap(deg, 360) / 2.5) % 144
-  return `${Math.floor(steps / 12) || 12}:${String(steps % 12 * 5).padStart(2, '0')}`
+  return `${Math.floor(steps / 12) || 12}:${String((steps % 12) * 5).padStart(2, '0')}`
 }
 
 /**

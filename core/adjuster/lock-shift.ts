@@ -2,7 +2,11 @@ import { type Interval, thickness, type Trial } from '../feeler'
 import { snapMm } from '../units'
 
 /** What one lock did to a gap: torqued − before lock, in mm; negative closes. Whose hand and which engine model it was. */
-export interface Lock { shiftMm: number, personId: number | null, modelId: number | null }
+export interface Lock {
+  shiftMm: number
+  personId: number | null
+  modelId: number | null
+}
 
 /** A reading wider than this says too little about a lock. */
 const WIDEST_MM = 0.03
@@ -18,7 +22,8 @@ const MAD_TO_SIGMA = 1.4826
  * @returns mm by the intervals' middles, or null where either is open or wider than 0.03 mm
  */
 export function lockOf(beforeLock: Interval, torqued: Interval): number | null {
-  const middle = ({ loMm, hiMm }: Interval) => hiMm === null || snapMm(hiMm - loMm) > WIDEST_MM ? null : (loMm + hiMm) / 2
+  const middle = ({ loMm, hiMm }: Interval) =>
+    hiMm === null || snapMm(hiMm - loMm) > WIDEST_MM ? null : (loMm + hiMm) / 2
   const [from, to] = [middle(beforeLock), middle(torqued)]
   return from === null || to === null ? null : snapMm(to - from)
 }
@@ -48,7 +53,10 @@ export interface LockShift {
  * @param locks all that are known of the shop
  * @returns null until two locks are known: nothing is aimed off by a single one
  */
-export function lockShift(locks: readonly Lock[], who: { personId: number | null, modelId: number | null }): LockShift | null {
+export function lockShift(
+  locks: readonly Lock[],
+  who: { personId: number | null; modelId: number | null },
+): LockShift | null {
   if (locks.length < LEAST_LOCKS) return null
   const ofModel = locks.filter(l => l.modelId !== null && l.modelId === who.modelId)
   const own = ofModel.filter(l => l.personId !== null && l.personId === who.personId)
@@ -61,8 +69,15 @@ export function lockShift(locks: readonly Lock[], who: { personId: number | null
   const about = median(shifts(narrowest))
   return {
     shiftMm: snapMm(towards(own, towards(ofModel, median(shifts(locks))))),
-    spreadMm: snapMm(Math.max(MAD_TO_SIGMA * median(narrowest.map(l => Math.abs(l.shiftMm - about))), READING_SIGMA_MM / Math.sqrt(narrowest.length))),
-    own: own.length, model: ofModel.length, shop: locks.length,
+    spreadMm: snapMm(
+      Math.max(
+        MAD_TO_SIGMA * median(narrowest.map(l => Math.abs(l.shiftMm - about))),
+        READING_SIGMA_MM / Math.sqrt(narrowest.length),
+      ),
+    ),
+    own: own.length,
+    model: ofModel.length,
+    shop: locks.length,
   }
 }
 
@@ -71,7 +86,8 @@ export function lockShift(locks: readonly Lock[], who: { personId: number | null
  * @param targetMm where it should end, mm
  * @param shift what is learned of the lock, or null: then the aim is the target
  */
-export const aimBeforeLock = (targetMm: number, shift: Pick<LockShift, 'shiftMm'> | null): number => Math.max(0, snapMm(targetMm - (shift?.shiftMm ?? 0)))
+export const aimBeforeLock = (targetMm: number, shift: Pick<LockShift, 'shiftMm'> | null): number =>
+  Math.max(0, snapMm(targetMm - (shift?.shiftMm ?? 0)))
 
 /** Trials made before a lock, as they will count after it: each blade moved by the shift, never to nothing. */
 export const shiftedTrials = (trials: readonly Trial[], shiftMm: number): Trial[] =>

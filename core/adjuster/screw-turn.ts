@@ -7,15 +7,16 @@ export function gapPerTravel({ kind, rockerRatio }: Pick<Adjuster, 'kind' | 'roc
 }
 
 /** Screw degrees that change the gap by a given length. */
-export const degreesFor = (adjuster: Adjuster, gapMm: number): number => gapMm / (gapPerTravel(adjuster) * adjuster.pitchMm) * 360
+export const degreesFor = (adjuster: Adjuster, gapMm: number): number =>
+  (gapMm / (gapPerTravel(adjuster) * adjuster.pitchMm)) * 360
 
 /** A turn of the screw; clockwise is positive and closes the gap. */
-export type ScrewTurn
-  = | { kind: 'turn', deg: number, leastDeg: number, mostDeg: number, flats: number }
+export type ScrewTurn =
+  | { kind: 'turn'; deg: number; leastDeg: number; mostDeg: number; flats: number }
   /** No blade was refused, or the thinnest was: only the direction and the least turn are known; another blade first. */
-    | { kind: 'at-least', deg: number, direction: 'clockwise' | 'anticlockwise' }
+  | { kind: 'at-least'; deg: number; direction: 'clockwise' | 'anticlockwise' }
   /** Even the thinnest blade is refused: the true gap may be below zero, so open until that blade goes. */
-    | { kind: 'open-until', bladeMm: number }
+  | { kind: 'open-until'; bladeMm: number }
 
 /**
  * How far to turn the adjusting screw.
@@ -26,16 +27,25 @@ export type ScrewTurn
  * Source: screw kinematics; pitches ISO 261 and ASME B1.1.
  */
 export function screwTurn(adjuster: Adjuster, measured: Interval, wantedMm: number, thinnestMm: number): ScrewTurn {
-  if (measured.loMm <= 0 && measured.hiMm !== null && measured.hiMm <= thinnestMm) return { kind: 'open-until', bladeMm: thinnestMm }
+  if (measured.loMm <= 0 && measured.hiMm !== null && measured.hiMm <= thinnestMm)
+    return { kind: 'open-until', bladeMm: thinnestMm }
   if (measured.hiMm === null) {
     const deg = degreesFor(adjuster, measured.loMm - wantedMm)
     return { kind: 'at-least', deg: Math.max(0, deg), direction: 'clockwise' }
   }
-  if (measured.loMm <= 0) return { kind: 'at-least', deg: Math.max(0, degreesFor(adjuster, wantedMm - measured.hiMm)), direction: 'anticlockwise' }
+  if (measured.loMm <= 0)
+    return {
+      kind: 'at-least',
+      deg: Math.max(0, degreesFor(adjuster, wantedMm - measured.hiMm)),
+      direction: 'anticlockwise',
+    }
   const deg = degreesFor(adjuster, (measured.loMm + measured.hiMm) / 2 - wantedMm)
   return {
-    kind: 'turn', deg, flats: deg / 60,
-    leastDeg: degreesFor(adjuster, measured.loMm - wantedMm), mostDeg: degreesFor(adjuster, measured.hiMm - wantedMm),
+    kind: 'turn',
+    deg,
+    flats: deg / 60,
+    leastDeg: degreesFor(adjuster, measured.loMm - wantedMm),
+    mostDeg: degreesFor(adjuster, measured.hiMm - wantedMm),
   }
 }
 

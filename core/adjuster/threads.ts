@@ -19,7 +19,7 @@ const UNIFIED_MM: Record<string, number> = { '10': 4.826, '1/4': 6.35, '5/16': 7
  * @returns mm
  * @throws FigureError as `parsePitch` does
  */
-export function parseThread(text: string): { pitchMm: number, diameterMm: number | null } {
+export function parseThread(text: string): { pitchMm: number; diameterMm: number | null } {
   const plain = text.trim().replace(',', '.').replace(/\s+/g, '')
   if (/^\d*\.?\d+(mm)?$/i.test(plain)) return { pitchMm: snapMm(Number.parseFloat(plain)), diameterMm: null }
   const metric = /^(M\d+)(?:[x×](\d*\.?\d+))?$/i.exec(plain)
@@ -27,15 +27,19 @@ export function parseThread(text: string): { pitchMm: number, diameterMm: number
   if (known) {
     const pitch = metric[2] === undefined ? known[0]! : Number(metric[2])
     if (known.includes(pitch)) return { pitchMm: pitch, diameterMm: Number(metric[1]!.slice(1)) }
-    throw new FigureError(text, `is no pitch of ${metric[1]!.toUpperCase()}. ISO 261 has ${known.join(' and ')} mm. A pitch of its own may be typed in mm.`)
+    throw new FigureError(
+      text,
+      `is no pitch of ${metric[1]!.toUpperCase()}. ISO 261 has ${known.join(' and ')} mm. A pitch of its own may be typed in mm.`,
+    )
   }
   const unified = /^(?:No\.?)?(10|1\/4|5\/16)-(\d+)$/i.exec(plain)
-  if (unified && UNIFIED[unified[1]!]!.includes(Number(unified[2]))) return { pitchMm: snapMm(MM_PER_INCH / Number(unified[2])), diameterMm: UNIFIED_MM[unified[1]!]! }
+  if (unified && UNIFIED[unified[1]!]!.includes(Number(unified[2])))
+    return { pitchMm: snapMm(MM_PER_INCH / Number(unified[2])), diameterMm: UNIFIED_MM[unified[1]!]! }
   throw new FigureError(text, 'is no thread known here. Type it such as M6×0.75 or 10-32, or the pitch in mm.')
 }
 
 /** A thread as it is written: “M6×0.75”, “10-32”, or the bare pitch where the diameter is not on record. */
-export function threadText({ pitchMm, threadMm }: { pitchMm: number, threadMm: number | null }): string {
+export function threadText({ pitchMm, threadMm }: { pitchMm: number; threadMm: number | null }): string {
   const unified = Object.entries(UNIFIED_MM).find(([, mm]) => mm === threadMm)?.[0]
   if (unified) return `${unified}-${Math.round(MM_PER_INCH / pitchMm)}`
   return threadMm === null ? String(pitchMm) : `M${threadMm}×${pitchMm}`

@@ -14,10 +14,22 @@ export interface Work {
   waitsFor: string
 }
 /** When a piece of work may begin, by whom, and why then. `filling` says that it is nobody's, and somebody would wait otherwise. */
-export interface Turn { id: string, person: number | null, n: number, startMs: number, endMs: number, why: string, filling: boolean }
+export interface Turn {
+  id: string
+  person: number | null
+  n: number
+  startMs: number
+  endMs: number
+  why: string
+  filling: boolean
+}
 
 const MINUTE_MS = 60_000
-interface Lane { person: number | null, freeMs: number, n: number }
+interface Lane {
+  person: number | null
+  freeMs: number
+  n: number
+}
 
 /**
  * An order for the day: each works through what is theirs in their own order, but for what cannot begin yet; whoever would wait takes
@@ -32,23 +44,46 @@ export function planDay(works: readonly Work[], people: readonly number[], nowMs
   const endOf = new Map<string, number>()
   const known = new Set(works.map(w => w.id))
   /** The first moment at which a piece can begin; null while what it comes after is not planned. */
-  const from = (w: Work): number | null => w.after === null || !known.has(w.after) ? w.earliestMs : endOf.has(w.after) ? Math.max(w.earliestMs, endOf.get(w.after)!) : null
+  const from = (w: Work): number | null =>
+    w.after === null || !known.has(w.after)
+      ? w.earliestMs
+      : endOf.has(w.after)
+        ? Math.max(w.earliestMs, endOf.get(w.after)!)
+        : null
   const take = (lane: Lane, work: Work, filling: boolean): void => {
     const startMs = Math.max(lane.freeMs, from(work)!)
     const waited = startMs > lane.freeMs
     lane.freeMs = startMs + work.minutes * MINUTE_MS
     endOf.set(work.id, lane.freeMs)
-    turns.push({ id: work.id, person: lane.person, n: ++lane.n, startMs, endMs: lane.freeMs, filling, why: filling ? 'so that nobody waits' : waited || work.earliestMs > nowMs || work.after !== null ? work.waitsFor : '' })
+    turns.push({
+      id: work.id,
+      person: lane.person,
+      n: ++lane.n,
+      startMs,
+      endMs: lane.freeMs,
+      filling,
+      why: filling
+        ? 'so that nobody waits'
+        : waited || work.earliestMs > nowMs || work.after !== null
+          ? work.waitsFor
+          : '',
+    })
     left.splice(left.indexOf(work), 1)
   }
-  const startable = (w: Work, at: number): boolean => { const f = from(w); return f !== null && f <= at }
-  const soonest = (some: readonly Work[]): Work | undefined => some.filter(w => from(w) !== null).sort((a, b) => from(a)! - from(b)!)[0]
+  const startable = (w: Work, at: number): boolean => {
+    const f = from(w)
+    return f !== null && f <= at
+  }
+  const soonest = (some: readonly Work[]): Work | undefined =>
+    some.filter(w => from(w) !== null).sort((a, b) => from(a)! - from(b)!)[0]
   while (left.length) {
-    const may = (l: Lane) => left.filter(w => w.person === l.person || w.person === null || !lanes.some(o => o.person === w.person))
+    const may = (l: Lane) =>
+      left.filter(w => w.person === l.person || w.person === null || !lanes.some(o => o.person === w.person))
     const lane = lanes.filter(l => soonest(may(l))).sort((a, b) => a.freeMs - b.freeMs)[0]
     if (!lane) throw new Error('Work waits for itself.')
     const own = left.filter(w => w.person === lane.person)
-    const next = own.find(w => startable(w, lane.freeMs)) ?? may(lane).find(w => startable(w, lane.freeMs)) ?? soonest(may(lane))!
+    const next =
+      own.find(w => startable(w, lane.freeMs)) ?? may(lane).find(w => startable(w, lane.freeMs)) ?? soonest(may(lane))!
     take(lane, next, next.person !== lane.person)
   }
   return turns

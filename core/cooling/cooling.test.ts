@@ -5,16 +5,26 @@ import { normal, randomOf } from '../practice'
 import { coldChance, coolingCurve, type HeadReading, READY_AT, readyAt, temperatureAt } from './index'
 
 const HOUR = 3_600_000
-const headAt = (hours: number, startC = 85, airC = 18, perHour = 0.9) => airC + (startC - airC) * Math.exp(-perHour * hours)
-const readings = (hours: number[], error: (i: number) => number = () => 0, perHour = 0.9): HeadReading[] => hours.map((h, i) => ({ atMs: h * HOUR, celsius: headAt(h, 85, 18, perHour) + error(i) }))
+const headAt = (hours: number, startC = 85, airC = 18, perHour = 0.9) =>
+  airC + (startC - airC) * Math.exp(-perHour * hours)
+const readings = (hours: number[], error: (i: number) => number = () => 0, perHour = 0.9): HeadReading[] =>
+  hours.map((h, i) => ({ atMs: h * HOUR, celsius: headAt(h, 85, 18, perHour) + error(i) }))
 
 describe('a head that cools', () => {
-  it.each([0.5, 0.9, 1.8])('of %d an hour is fitted as the reference fits it (ml-levenberg-marquardt)', (perHour) => {
+  it.each([0.5, 0.9, 1.8])('of %d an hour is fitted as the reference fits it (ml-levenberg-marquardt)', perHour => {
     const random = randomOf(7)
     const hours = Array.from({ length: 40 }, (_, i) => i / 20)
     const given = readings(hours, () => normal(random, 1), perHour)
     const curve = coolingCurve(given, 18)
-    const { parameterValues: [over, rate] } = levenbergMarquardt({ x: hours, y: given.map(r => r.celsius) }, ([a, k]) => (t: number) => 18 + a! * Math.exp(-k! * t), { initialValues: [60, 1], gradientDifference: 1e-6, damping: 0.01, maxIterations: 200 })
+    const {
+      parameterValues: [over, rate],
+    } = levenbergMarquardt(
+      { x: hours, y: given.map(r => r.celsius) },
+      ([a, k]) =>
+        (t: number) =>
+          18 + a! * Math.exp(-k! * t),
+      { initialValues: [60, 1], gradientDifference: 1e-6, damping: 0.01, maxIterations: 200 },
+    )
     expect(curve.startC - 18).toBeCloseTo(over!, 0)
     // forty readings outweigh the usual rate
     expect(Math.abs(curve.perHour / rate! - 1)).toBeLessThan(0.03)
@@ -23,7 +33,7 @@ describe('a head that cools', () => {
     const curve = coolingCurve(readings([0]), 18)
     expect(curve.perHour).toBeCloseTo(0.9, 1)
     const ready = readyAt(curve, 35)
-    const likeliest = Math.log((85 - 18) / (35 - 18)) / 0.9 * HOUR
+    const likeliest = (Math.log((85 - 18) / (35 - 18)) / 0.9) * HOUR
     expect(ready).toMatchObject({ kind: 'at' })
     if (ready.kind === 'at') {
       expect(ready.atMs).toBeGreaterThan(likeliest)
@@ -31,7 +41,10 @@ describe('a head that cools', () => {
     }
   })
   it('more readings make it surer, so sooner', () => {
-    const at = (hours: number[]) => { const r = readyAt(coolingCurve(readings(hours), 18), 35); return r.kind === 'at' ? r.atMs : NaN }
+    const at = (hours: number[]) => {
+      const r = readyAt(coolingCurve(readings(hours), 18), 35)
+      return r.kind === 'at' ? r.atMs : NaN
+    }
     expect(at([0, 0.25, 0.5, 0.75])).toBeLessThan(at([0]))
   })
   it('when it says ready, nine in ten heads are cold (simulated, rates as they are taken to be)', () => {
@@ -39,14 +52,26 @@ describe('a head that cools', () => {
     let cold = 0
     for (let i = 0; i < 400; i++) {
       const perHour = Math.min(3, Math.max(0.2, 0.9 * Math.exp(normal(random, 0.5))))
-      const ready = readyAt(coolingCurve(readings([0, 0.2, 0.4], () => normal(random, 2), perHour), 18), 35)
+      const ready = readyAt(
+        coolingCurve(
+          readings([0, 0.2, 0.4], () => normal(random, 2), perHour),
+          18,
+        ),
+        35,
+      )
       if (ready.kind === 'at') cold += Number(headAt(ready.atMs / HOUR, 85, 18, perHour) <= 35)
     }
     expect(cold / 400).toBeGreaterThan(0.86)
     expect(cold / 400).toBeLessThan(0.95)
   })
-  it('air at the limit never gets it cold', () => expect(readyAt(coolingCurve(readings([0]), 35), 35)).toEqual({ kind: 'air too warm' }))
-  it('one that is cold already is ready at once', () => expect(readyAt(coolingCurve([{ atMs: 5 * HOUR, celsius: 22 }], 18), 35)).toEqual({ kind: 'at', atMs: 5 * HOUR, soonestMs: 5 * HOUR }))
+  it('air at the limit never gets it cold', () =>
+    expect(readyAt(coolingCurve(readings([0]), 35), 35)).toEqual({ kind: 'air too warm' }))
+  it('one that is cold already is ready at once', () =>
+    expect(readyAt(coolingCurve([{ atMs: 5 * HOUR, celsius: 22 }], 18), 35)).toEqual({
+      kind: 'at',
+      atMs: 5 * HOUR,
+      soonestMs: 5 * HOUR,
+    }))
   it('readings in any order give the same', () => {
     const given = readings([0, 0.5, 1])
     expect(coolingCurve([...given].reverse(), 18)).toEqual(coolingCurve(given, 18))
@@ -54,11 +79,16 @@ describe('a head that cools', () => {
   })
   it('the chance of being cold never falls while it cools', () => {
     const curve = coolingCurve(readings([0]), 18)
-    const chances = Array.from({ length: 30 }, (_, i) => coldChance(curve, 35, i * HOUR / 4))
+    const chances = Array.from({ length: 30 }, (_, i) => coldChance(curve, 35, (i * HOUR) / 4))
     expect(chances.every((c, i) => i === 0 || c >= chances[i - 1]! - 1e-9)).toBe(true)
     expect(READY_AT).toBe(0.9)
   })
   it('no reading is no curve', () => expect(() => coolingCurve([], 18)).toThrow(/needs a temperature/))
   // Abramowitz and Stegun, table 26.1
-  it.each([[0, 0.5], [1, 0.841344746], [-1.96, 0.024997895], [2.5, 0.993790335]])('the normal distribution at %d is %d', (z, p) => expect(normalUnder(z)).toBeCloseTo(p, 6))
+  it.each([
+    [0, 0.5],
+    [1, 0.841344746],
+    [-1.96, 0.024997895],
+    [2.5, 0.993790335],
+  ])('the normal distribution at %d is %d', (z, p) => expect(normalUnder(z)).toBeCloseTo(p, 6))
 })

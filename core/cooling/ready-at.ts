@@ -2,7 +2,7 @@ import { normalUnder } from '../chance'
 import type { CoolingCurve } from './cooling-curve'
 
 /** When a head is cold enough: with such a confidence, or never while the air is as warm as the limit. */
-export type Readiness = { kind: 'at', atMs: number, soonestMs: number } | { kind: 'air too warm' }
+export type Readiness = { kind: 'at'; atMs: number; soonestMs: number } | { kind: 'air too warm' }
 
 /** As sure as this that it is under the limit. From memory. */
 export const READY_AT = 0.9
@@ -27,7 +27,8 @@ export function coldChance({ ways, airC, fromMs }: CoolingCurve, limitC: number,
 export function readyAt(curve: CoolingCurve, limitC: number, confidence = READY_AT): Readiness {
   if (curve.airC >= limitC) return { kind: 'air too warm' }
   const first = (chance: number): number => {
-    for (let hours = 0; hours < MOST_HOURS; hours += STEP_HOURS) if (coldChance(curve, limitC, curve.fromMs + hours * HOUR_MS) >= chance) return curve.fromMs + hours * HOUR_MS
+    for (let hours = 0; hours < MOST_HOURS; hours += STEP_HOURS)
+      if (coldChance(curve, limitC, curve.fromMs + hours * HOUR_MS) >= chance) return curve.fromMs + hours * HOUR_MS
     return curve.fromMs + MOST_HOURS * HOUR_MS
   }
   return { kind: 'at', atMs: first(confidence), soonestMs: first(1 - confidence) }

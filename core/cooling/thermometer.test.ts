@@ -10,18 +10,33 @@ describe('a thermometer’s line', () => {
     expect(thermometerLine({ headC: 58.4, airC: 19.5 })).toBe(shown)
     expect(parseThermometerLine(`${shown}\r`)).toEqual({ headC: 58.4, airC: 19.5 })
   })
-  it('comes back as it was written, also without a second sensor', () => fc.assert(fc.property(fc.integer({ min: -300, max: 2400 }), fc.option(fc.integer({ min: -300, max: 500 })), (head, air) => {
-    const reading = { headC: head / 10, airC: air === null ? null : air / 10 }
-    expect(parseThermometerLine(thermometerLine(reading))).toEqual(reading)
-  })))
-  it('one damaged letter is seen', () => fc.assert(fc.property(fc.integer({ min: 0, max: 13 }), fc.constantFrom('0', '9', '.', 'X'), (i, letter) => {
-    const line = thermometerLine({ headC: 41.5, airC: 20 })
-    const damaged = line.slice(0, i) + letter + line.slice(i + 1)
-    if (damaged !== line) expect(() => parseThermometerLine(damaged)).toThrow(/damaged|no line/)
-  })))
-  it.each([['', /no line/], ['T1,58.4', /no line/], ['GPS,1,2*00', /no line/]])('“%s” is none, in words', (line, words) => expect(() => parseThermometerLine(line)).toThrow(words))
+  it('comes back as it was written, also without a second sensor', () =>
+    fc.assert(
+      fc.property(fc.integer({ min: -300, max: 2400 }), fc.option(fc.integer({ min: -300, max: 500 })), (head, air) => {
+        const reading = { headC: head / 10, airC: air === null ? null : air / 10 }
+        expect(parseThermometerLine(thermometerLine(reading))).toEqual(reading)
+      }),
+    ))
+  it('one damaged letter is seen', () =>
+    fc.assert(
+      fc.property(fc.integer({ min: 0, max: 13 }), fc.constantFrom('0', '9', '.', 'X'), (i, letter) => {
+        const line = thermometerLine({ headC: 41.5, airC: 20 })
+        const damaged = line.slice(0, i) + letter + line.slice(i + 1)
+        if (damaged !== line) expect(() => parseThermometerLine(damaged)).toThrow(/damaged|no line/)
+      }),
+    ))
+  it.each([
+    ['', /no line/],
+    ['T1,58.4', /no line/],
+    ['GPS,1,2*00', /no line/],
+  ])('“%s” is none, in words', (line, words) => expect(() => parseThermometerLine(line)).toThrow(words))
   it('Fahrenheit is taken as such; a head that cannot be is not believed', () => {
-    const line = (text: string) => `${text}*${[...text].reduce((s, c) => s ^ c.charCodeAt(0), 0).toString(16).toUpperCase().padStart(2, '0')}`
+    const line = (text: string) =>
+      `${text}*${[...text]
+        .reduce((s, c) => s ^ c.charCodeAt(0), 0)
+        .toString(16)
+        .toUpperCase()
+        .padStart(2, '0')}`
     expect(parseThermometerLine(line('T1,212,68,F'))).toEqual({ headC: 100, airC: 20 })
     expect(() => parseThermometerLine(line('T1,900,,C'))).toThrow(/no head at a bench/)
   })

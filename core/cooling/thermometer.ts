@@ -1,11 +1,20 @@
 import { FigureError } from '../units'
 
 /** What a thermometer says in one line: the head, and the air where it has a second sensor. °C. */
-export interface ThermometerReading { headC: number, airC: number | null }
+export interface ThermometerReading {
+  headC: number
+  airC: number | null
+}
 
 /** The sum at the end of a line: all characters before the star, exclusive or, as two hexadecimal digits. */
-const sumOf = (text: string): string => [...text].reduce((sum, c) => sum ^ c.charCodeAt(0), 0).toString(16).toUpperCase().padStart(2, '0')
-const inCelsius = (value: number, unit: string): number => unit === 'F' ? Math.round((value - 32) * 50 / 9) / 10 : value
+const sumOf = (text: string): string =>
+  [...text]
+    .reduce((sum, c) => sum ^ c.charCodeAt(0), 0)
+    .toString(16)
+    .toUpperCase()
+    .padStart(2, '0')
+const inCelsius = (value: number, unit: string): number =>
+  unit === 'F' ? Math.round(((value - 32) * 50) / 9) / 10 : value
 
 /** A line as a thermometer sends it: “T1,58.4,19.5,C*0E”. Without an air sensor the third field is empty. */
 export function thermometerLine({ headC, airC }: ThermometerReading): string {
@@ -22,6 +31,7 @@ export function parseThermometerLine(line: string): ThermometerReading {
   if (!match) throw new FigureError(line, 'is no line of a thermometer. Look at the cable, or type the temperature.')
   if (sumOf(match[1]!) !== match[5]) throw new FigureError(line, 'arrived damaged from the thermometer. Read again.')
   const headC = inCelsius(Number(match[2]), match[4]!)
-  if (headC < -40 || headC > 250) throw new FigureError(line, 'is what no head at a bench has. Look at the thermometer’s sensor.')
+  if (headC < -40 || headC > 250)
+    throw new FigureError(line, 'is what no head at a bench has. Look at the thermometer’s sensor.')
   return { headC, airC: match[3] === undefined ? null : inCelsius(Number(match[3]), match[4]!) }
 }

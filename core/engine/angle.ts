@@ -20,20 +20,29 @@ export const forwardTo = (fromDeg: number, toDeg: number): number => wrap(toDeg 
  * A piece of the cycle: `[start, start + sweep)`. The start lies in [0, 720), the sweep in [0, 720],
  * so that the empty arc and the whole circle are values and not special cases.
  */
-export interface Arc { startDeg: number, sweepDeg: number }
+export interface Arc {
+  startDeg: number
+  sweepDeg: number
+}
 
-export const arcBetween = (fromDeg: number, toDeg: number): Arc => ({ startDeg: wrap(fromDeg), sweepDeg: wrap(toDeg - fromDeg) })
+export const arcBetween = (fromDeg: number, toDeg: number): Arc => ({
+  startDeg: wrap(fromDeg),
+  sweepDeg: wrap(toDeg - fromDeg),
+})
 
 export const inArc = (arc: Arc, deg: number): boolean =>
   arc.sweepDeg >= CYCLE_DEG || wrap(deg - arc.startDeg) < arc.sweepDeg
 
-export const shiftArc = (arc: Arc, byDeg: number): Arc => ({ startDeg: wrap(arc.startDeg + byDeg), sweepDeg: arc.sweepDeg })
+export const shiftArc = (arc: Arc, byDeg: number): Arc => ({
+  startDeg: wrap(arc.startDeg + byDeg),
+  sweepDeg: arc.sweepDeg,
+})
 
 /**
  * Degrees to spare from an angle inside an arc to its two ends.
  * @returns `beforeDeg` is how far the crank could be short, `afterDeg` how far past; both −1 when the angle is outside
  */
-export function spareInArc(arc: Arc, deg: number): { beforeDeg: number, afterDeg: number } {
+export function spareInArc(arc: Arc, deg: number): { beforeDeg: number; afterDeg: number } {
   if (!inArc(arc, deg)) return { beforeDeg: -1, afterDeg: -1 }
   if (arc.sweepDeg >= CYCLE_DEG) return { beforeDeg: CYCLE_DEG / 2, afterDeg: CYCLE_DEG / 2 }
   const beforeDeg = wrap(deg - arc.startDeg)
@@ -50,7 +59,10 @@ export function subtractArc(from: Arc, cut: Arc): Arc[] {
   const start = wrap(from.startDeg - cutEnd)
   const pieces: [number, number][] = [[start, start + from.sweepDeg]]
   return pieces
-    .flatMap(([a, b]): [number, number][] => [[a, Math.min(b, kept)], [CYCLE_DEG, Math.min(b, CYCLE_DEG + kept)]])
+    .flatMap(([a, b]): [number, number][] => [
+      [a, Math.min(b, kept)],
+      [CYCLE_DEG, Math.min(b, CYCLE_DEG + kept)],
+    ])
     .filter(([a, b]) => b > a)
     .map(([a, b]) => ({ startDeg: wrap(a + cutEnd), sweepDeg: b - a }))
 }

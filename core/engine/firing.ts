@@ -16,10 +16,12 @@ export const FIRING_INTERVALS = [
  */
 export function firingIntervalName({ cylinders }: Pick<Engine, 'cylinders'>): string {
   const angles = cylinders.map(c => c.firingAngleDeg).sort((a, b) => a - b)
-  const gaps = angles.map((angle, i) => i + 1 < angles.length ? angles[i + 1]! - angle : wrap(angles[0]! - angle))
+  const gaps = angles.map((angle, i) => (i + 1 < angles.length ? angles[i + 1]! - angle : wrap(angles[0]! - angle)))
   const shortest = Math.min(...gaps)
   if (angles.length === 1) return 'single'
   if (angles.length === 2) return shortest === 270 ? '270° twin or 90° V' : `${shortest}° twin`
   const count = ['three', 'four'][angles.length - 3]!
-  return gaps.every(gap => gap === shortest) ? `${count}, firing ${shortest}° apart` : `${count}, firing ${gaps.map(g => `${g}°`).join(', ')} apart`
+  return gaps.every(gap => gap === shortest)
+    ? `${count}, firing ${shortest}° apart`
+    : `${count}, firing ${gaps.map(g => `${g}°`).join(', ')} apart`
 }

@@ -8,7 +8,14 @@ function area(gapMm: number): number {
   const { opensDeg, closesDeg, rampDeg } = valveEvents(engine, 'exhaust')
   const [from, to, n] = [opensDeg - rampDeg, closesDeg + rampDeg, 2000]
   const h = (to - from) / n
-  return Array.from({ length: n + 1 }, (_, i) => (i === 0 || i === n ? 1 : i % 2 ? 4 : 2) * liftWithGap(engine, 'exhaust', gapMm, from + i * h)).reduce((a, b) => a + b, 0) * h / 3
+  return (
+    (Array.from(
+      { length: n + 1 },
+      (_, i) => (i === 0 || i === n ? 1 : i % 2 ? 4 : 2) * liftWithGap(engine, 'exhaust', gapMm, from + i * h),
+    ).reduce((a, b) => a + b, 0) *
+      h) /
+    3
+  )
 }
 
 describe('what a gap does to a valve', () => {
@@ -27,15 +34,22 @@ describe('what a gap does to a valve', () => {
       const { liftMm, opensDeg, closesDeg } = gapEffect(engine, 'exhaust', gap)
       expect(none.liftMm - liftMm).toBeCloseTo(gap, 9)
       // between both ends it is open by more than nothing, outside by nothing
-      expect([liftWithGap(engine, 'exhaust', gap, opensDeg - 0.1), liftWithGap(engine, 'exhaust', gap, closesDeg + 0.1)]).toEqual([0, 0])
+      expect([
+        liftWithGap(engine, 'exhaust', gap, opensDeg - 0.1),
+        liftWithGap(engine, 'exhaust', gap, closesDeg + 0.1),
+      ]).toEqual([0, 0])
       expect(liftWithGap(engine, 'exhaust', gap, (opensDeg + closesDeg) / 2)).toBeGreaterThan(0)
       expect(area(0) - area(gap)).toBeGreaterThan(gap * (closesDeg - opensDeg))
     }
   })
   it('a wide gap opens late, closes early, lifts less; a close one the other way; the same says so', () => {
     const wanted = gapEffect(engine, 'exhaust', 0.12)
-    expect(gapEffectWords(gapEffect(engine, 'exhaust', 0.3), wanted)).toMatch(/^Opens \d+° late, closes \d+° early, lifts 0\.18 mm less\.$/)
-    expect(gapEffectWords(gapEffect(engine, 'exhaust', 0.02), wanted)).toMatch(/^Opens \d+° early, closes \d+° late, lifts 0\.10 mm more\.$/)
+    expect(gapEffectWords(gapEffect(engine, 'exhaust', 0.3), wanted)).toMatch(
+      /^Opens \d+° late, closes \d+° early, lifts 0\.18 mm less\.$/,
+    )
+    expect(gapEffectWords(gapEffect(engine, 'exhaust', 0.02), wanted)).toMatch(
+      /^Opens \d+° early, closes \d+° late, lifts 0\.10 mm more\.$/,
+    )
     expect(gapEffectWords(wanted, wanted)).toBe('It opens, closes and lifts as it should.')
     expect(gapEffectWords(gapEffect(engine, 'exhaust', 99), wanted)).toBe('It does not open at all.')
   })

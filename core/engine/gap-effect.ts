@@ -3,12 +3,21 @@ import { valveLift } from './lift'
 import type { Engine, Role } from './parts'
 
 /** What a gap leaves of a valve's opening: from and to where it is open, local degrees, and how far it lifts. Zero lift: it never opens. */
-export interface GapEffect { opensDeg: number, closesDeg: number, liftMm: number }
+export interface GapEffect {
+  opensDeg: number
+  closesDeg: number
+  liftMm: number
+}
 
 const STEP_DEG = 0.5
 
 /** A valve lifts when the follower has taken up the gap: lift over the seat, mm. */
-export const liftWithGap = (engine: Pick<Engine, 'cam' | 'strokeMm'>, role: Role, gapMm: number, localDeg: number): number => Math.max(0, valveLift(engine, role, localDeg) - gapMm)
+export const liftWithGap = (
+  engine: Pick<Engine, 'cam' | 'strokeMm'>,
+  role: Role,
+  gapMm: number,
+  localDeg: number,
+): number => Math.max(0, valveLift(engine, role, localDeg) - gapMm)
 
 /** Where the lift crosses the gap between two angles that lie on either side of it. */
 function crossing(lift: (deg: number) => number, gapMm: number, from: number, to: number): number {
@@ -16,7 +25,7 @@ function crossing(lift: (deg: number) => number, gapMm: number, from: number, to
   const rises = lift(b) > gapMm
   for (let i = 0; i < 40; i++) {
     const middle = (a + b) / 2
-    if ((lift(middle) > gapMm) === rises) b = middle
+    if (lift(middle) > gapMm === rises) b = middle
     else a = middle
   }
   return (a + b) / 2
@@ -45,8 +54,13 @@ export function gapEffectWords(found: GapEffect, wanted: GapEffect): string {
   const early = Math.round(wanted.closesDeg - found.closesDeg)
   const lift = Math.round((found.liftMm - wanted.liftMm) * 100) / 100
   if (late === 0 && early === 0 && Math.abs(lift) < 0.01) return 'It opens, closes and lifts as it should.'
-  const deg = (n: number, sooner: string, later: string) => n === 0 ? '' : `${Math.abs(n)}° ${n > 0 ? later : sooner}`
-  const timing = [['opens', deg(late, 'early', 'late')], ['closes', deg(-early, 'early', 'late')]].filter(([, d]) => d).map(([verb, d]) => `${verb} ${d}`)
+  const deg = (n: number, sooner: string, later: string) => (n === 0 ? '' : `${Math.abs(n)}° ${n > 0 ? later : sooner}`)
+  const timing = [
+    ['opens', deg(late, 'early', 'late')],
+    ['closes', deg(-early, 'early', 'late')],
+  ]
+    .filter(([, d]) => d)
+    .map(([verb, d]) => `${verb} ${d}`)
   const lifted = Math.abs(lift) < 0.01 ? '' : `lifts ${Math.abs(lift).toFixed(2)} mm ${lift > 0 ? 'more' : 'less'}`
   const said = [...timing, lifted].filter(Boolean).join(', ')
   return `${said.charAt(0).toUpperCase()}${said.slice(1)}.`

@@ -22,14 +22,19 @@ export function valveLift(engine: Pick<Engine, 'cam' | 'strokeMm'>, role: Role, 
   return liftAfterSeat(events, checkMm, Math.max(greatestLiftMm(engine), checkMm * 1.5), sinceSeat)
 }
 
-function liftAfterSeat({ opensDeg, closesDeg, rampDeg }: ValveEvents, checkMm: number, greatestMm: number, deg: number): number {
+function liftAfterSeat(
+  { opensDeg, closesDeg, rampDeg }: ValveEvents,
+  checkMm: number,
+  greatestMm: number,
+  deg: number,
+): number {
   const duration = closesDeg - opensDeg
   if (deg >= duration + 2 * rampDeg) return 0
   if (deg < rampDeg) return checkMm * (deg / rampDeg) ** 2
   if (deg > duration + rampDeg) return checkMm * ((duration + 2 * rampDeg - deg) / rampDeg) ** 2
   const half = duration / 2
   const rise = greatestMm - checkMm
-  const k = Math.min(1, Math.max(-1, 1 - checkMm * half / (rise * rampDeg)))
+  const k = Math.min(1, Math.max(-1, 1 - (checkMm * half) / (rise * rampDeg)))
   const u2 = ((deg - rampDeg) / half - 1) ** 2
   return checkMm + rise * (1 - u2) * (1 - k * u2)
 }

@@ -2,7 +2,11 @@ import { signedWay, wrap } from './angle'
 import type { Engine, Mark } from './parts'
 
 /** A mark as it would be seen: which one, and how far it still has to come to the pointer (negative: it has passed). */
-export interface SeenMark { mark: Mark, index: number, aheadDeg: number }
+export interface SeenMark {
+  mark: Mark
+  index: number
+  aheadDeg: number
+}
 
 /**
  * The marks within sight of the pointer at a cycle angle, the one that passes first in front.

@@ -3,7 +3,12 @@ import type { Engine, Valve } from './parts'
 /** Thrown when a valve, cylinder or mark is asked for that this engine does not have. */
 export class UnknownPartError extends Error {
   override readonly name = 'UnknownPartError'
-  constructor(readonly part: string, readonly id: string) { super(`This engine has no ${part} “${id}”.`) }
+  constructor(
+    readonly part: string,
+    readonly id: string,
+  ) {
+    super(`This engine has no ${part} “${id}”.`)
+  }
 }
 
 export function valveById(engine: Engine, id: string): Valve {
@@ -13,7 +18,7 @@ export function valveById(engine: Engine, id: string): Valve {
 }
 
 /** Which carburettor or muffler side a valve is on: how people tell them apart. Common practice. */
-export const sideOf = (valve: Valve): string => valve.role === 'intake' ? 'carburettor side' : 'muffler side'
+export const sideOf = (valve: Valve): string => (valve.role === 'intake' ? 'carburettor side' : 'muffler side')
 
 export function cylinderById(engine: Pick<Engine, 'cylinders'>, id: string): Engine['cylinders'][number] {
   const cylinder = engine.cylinders.find(c => c.id === id)
@@ -22,4 +27,5 @@ export function cylinderById(engine: Pick<Engine, 'cylinders'>, id: string): Eng
 }
 
 /** The cycle angle of a cylinder's compression TDC. */
-export const firingAngle = (engine: Pick<Engine, 'cylinders'>, cylinderId: string): number => cylinderById(engine, cylinderId).firingAngleDeg
+export const firingAngle = (engine: Pick<Engine, 'cylinders'>, cylinderId: string): number =>
+  cylinderById(engine, cylinderId).firingAngleDeg

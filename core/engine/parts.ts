@@ -2,15 +2,20 @@ import { z } from 'zod'
 import { snapMm } from '../units'
 import { placeSchema } from './place-kinds'
 
-const lengthMm = (least: number, most: number, what: string) => z.number({ error: `${what}: give a figure in mm.` })
-  .min(least, { error: `${what} must be ${least} mm or more.` })
-  .max(most, { error: `${what} of more than ${most} mm cannot be right.` })
-  .transform(snapMm)
+const lengthMm = (least: number, most: number, what: string) =>
+  z
+    .number({ error: `${what}: give a figure in mm.` })
+    .min(least, { error: `${what} must be ${least} mm or more.` })
+    .max(most, { error: `${what} of more than ${most} mm cannot be right.` })
+    .transform(snapMm)
 const words = (most: number) => z.string().trim().max(most)
-const torqueNm = z.number().min(0.5, { error: 'A torque under 0.5 N·m cannot be right.' }).max(300, { error: 'A torque over 300 N·m cannot be right.' })
+const torqueNm = z
+  .number()
+  .min(0.5, { error: 'A torque under 0.5 N·m cannot be right.' })
+  .max(300, { error: 'A torque over 300 N·m cannot be right.' })
 
 export const ROLES = ['intake', 'exhaust'] as const
-export type Role = typeof ROLES[number]
+export type Role = (typeof ROLES)[number]
 
 /** No valve of these engines is set closer or wider than this, cold. From memory. */
 const LEAST_CLEARANCE_MM = 0.02
@@ -20,56 +25,114 @@ export function unitSlip(mm: number): string | null {
   if (mm <= 0 || (mm >= LEAST_CLEARANCE_MM && mm <= MOST_CLEARANCE_MM)) return null
   const plausible = (v: number) => v >= LEAST_CLEARANCE_MM && v <= MOST_CLEARANCE_MM
   const meant = [
-    [mm > MOST_CLEARANCE_MM ? mm / 10 : mm * 10, ''], [mm * 0.0254, `${Number(mm.toFixed(4))} thou, `], [mm * 25.4, `${Number(mm.toFixed(4))} in, `],
-  ].flatMap(([v, as]) => plausible(v as number) ? [`${as}${snapMm(v as number).toFixed(3)} mm`] : [])
+    [mm > MOST_CLEARANCE_MM ? mm / 10 : mm * 10, ''],
+    [mm * 0.0254, `${Number(mm.toFixed(4))} thou, `],
+    [mm * 25.4, `${Number(mm.toFixed(4))} in, `],
+  ].flatMap(([v, as]) => (plausible(v as number) ? [`${as}${snapMm(v as number).toFixed(3)} mm`] : []))
   return `${Number(mm.toFixed(4))} mm is ${mm > MOST_CLEARANCE_MM ? 'wider' : 'closer'} than a valve is set to.${meant.length ? ` Was ${meant.join(', or ')} meant?` : ''} Look at the source again.`
 }
 
 /** Clearances lie in (0, 2 mm]: more than that is a slip of the unit, and what may have been meant is named. */
-const clearanceMm = z.number({ error: 'A clearance: give a figure in mm.' })
+const clearanceMm = z
+  .number({ error: 'A clearance: give a figure in mm.' })
   .min(0, { error: 'A clearance must be 0 mm or more.' })
   .max(2, { error: issue => unitSlip(issue.input as number) ?? undefined })
   .transform(snapMm)
 /** A clearance as the source gives it. `text` and `unit` keep what was printed. */
-export const clearanceSchema = z.discriminatedUnion('form', [
-  z.object({ form: z.literal('limits'), minMm: clearanceMm, maxMm: clearanceMm, figureMm: clearanceMm.optional(), text: words(60), unit: z.enum(['mm', 'thou', 'in']) }),
-  z.object({ form: z.literal('tolerance'), figureMm: clearanceMm, toleranceMm: clearanceMm, text: words(60), unit: z.enum(['mm', 'thou', 'in']) }),
-  z.object({ form: z.literal('bare'), figureMm: clearanceMm, text: words(60), unit: z.enum(['mm', 'thou', 'in']) }),
-]).superRefine((clearance, context) => {
-  if (clearance.form === 'limits' && clearance.minMm >= clearance.maxMm)
-    context.addIssue({ code: 'custom', message: `The limits are crossed: ${clearance.minMm} is not under ${clearance.maxMm}.${clearance.minMm > clearance.maxMm ? ` Was ${clearance.maxMm}–${clearance.minMm} meant?` : ''}` })
-  if (clearance.form === 'limits' && clearance.figureMm !== undefined && (clearance.figureMm < clearance.minMm || clearance.figureMm > clearance.maxMm))
-    context.addIssue({ code: 'custom', message: `The figure ${clearance.figureMm} to set to lies outside the limits ${clearance.minMm}–${clearance.maxMm}.` })
-  if (clearance.form === 'tolerance' && clearance.toleranceMm >= clearance.figureMm)
-    context.addIssue({ code: 'custom', message: `The tolerance ${clearance.toleranceMm} is not smaller than the figure ${clearance.figureMm}: it would allow no clearance at all. Was ± ${snapMm(clearance.toleranceMm / 10)} meant, or were the two exchanged?` })
-  if (clearance.form !== 'limits' && clearance.figureMm <= 0)
-    context.addIssue({ code: 'custom', message: 'The figure must be more than zero.' })
-})
+export const clearanceSchema = z
+  .discriminatedUnion('form', [
+    z.object({
+      form: z.literal('limits'),
+      minMm: clearanceMm,
+      maxMm: clearanceMm,
+      figureMm: clearanceMm.optional(),
+      text: words(60),
+      unit: z.enum(['mm', 'thou', 'in']),
+    }),
+    z.object({
+      form: z.literal('tolerance'),
+      figureMm: clearanceMm,
+      toleranceMm: clearanceMm,
+      text: words(60),
+      unit: z.enum(['mm', 'thou', 'in']),
+    }),
+    z.object({ form: z.literal('bare'), figureMm: clearanceMm, text: words(60), unit: z.enum(['mm', 'thou', 'in']) }),
+  ])
+  .superRefine((clearance, context) => {
+    if (clearance.form === 'limits' && clearance.minMm >= clearance.maxMm)
+      context.addIssue({
+        code: 'custom',
+        message: `The limits are crossed: ${clearance.minMm} is not under ${clearance.maxMm}.${clearance.minMm > clearance.maxMm ? ` Was ${clearance.maxMm}–${clearance.minMm} meant?` : ''}`,
+      })
+    if (
+      clearance.form === 'limits' &&
+      clearance.figureMm !== undefined &&
+      (clearance.figureMm < clearance.minMm || clearance.figureMm > clearance.maxMm)
+    )
+      context.addIssue({
+        code: 'custom',
+        message: `The figure ${clearance.figureMm} to set to lies outside the limits ${clearance.minMm}–${clearance.maxMm}.`,
+      })
+    if (clearance.form === 'tolerance' && clearance.toleranceMm >= clearance.figureMm)
+      context.addIssue({
+        code: 'custom',
+        message: `The tolerance ${clearance.toleranceMm} is not smaller than the figure ${clearance.figureMm}: it would allow no clearance at all. Was ± ${snapMm(clearance.toleranceMm / 10)} meant, or were the two exchanged?`,
+      })
+    if (clearance.form !== 'limits' && clearance.figureMm <= 0)
+      context.addIssue({ code: 'custom', message: 'The figure must be more than zero.' })
+  })
 export type Clearance = z.infer<typeof clearanceSchema>
 
-const eventDeg = z.number({ error: 'A valve event is a number of degrees.' })
-  .min(-60, { error: 'A valve event of less than −60° cannot be right: look at the sign.' }).max(120, { error: 'A valve event of more than 120° cannot be right.' })
+const eventDeg = z
+  .number({ error: 'A valve event is a number of degrees.' })
+  .min(-60, { error: 'A valve event of less than −60° cannot be right: look at the sign.' })
+  .max(120, { error: 'A valve event of more than 120° cannot be right.' })
 /** The least a valve is open for, at any check lift. Under it, it would close before it has opened. */
 const LEAST_OPEN_DEG = 90
 /** Cam timing in degrees: opens before, closes after; at `checkLiftMm`, or as seat timing when that is null. */
-export const camSchema = z.object({
-  checkLiftMm: z.number().positive().max(3).nullable(),
-  intakeOpensBeforeTdcDeg: eventDeg, intakeClosesAfterBdcDeg: eventDeg,
-  exhaustOpensBeforeBdcDeg: eventDeg, exhaustClosesAfterTdcDeg: eventDeg,
-}).superRefine((cam, context) => {
-  if (180 + cam.intakeOpensBeforeTdcDeg + cam.intakeClosesAfterBdcDeg < LEAST_OPEN_DEG)
-    context.addIssue({ code: 'custom', path: ['intakeClosesAfterBdcDeg'], message: 'The intake closes before it has opened: look at the signs.' })
-  if (180 + cam.exhaustOpensBeforeBdcDeg + cam.exhaustClosesAfterTdcDeg < LEAST_OPEN_DEG)
-    context.addIssue({ code: 'custom', path: ['exhaustClosesAfterTdcDeg'], message: 'The exhaust closes before it has opened: look at the signs.' })
-})
+export const camSchema = z
+  .object({
+    checkLiftMm: z.number().positive().max(3).nullable(),
+    intakeOpensBeforeTdcDeg: eventDeg,
+    intakeClosesAfterBdcDeg: eventDeg,
+    exhaustOpensBeforeBdcDeg: eventDeg,
+    exhaustClosesAfterTdcDeg: eventDeg,
+  })
+  .superRefine((cam, context) => {
+    if (180 + cam.intakeOpensBeforeTdcDeg + cam.intakeClosesAfterBdcDeg < LEAST_OPEN_DEG)
+      context.addIssue({
+        code: 'custom',
+        path: ['intakeClosesAfterBdcDeg'],
+        message: 'The intake closes before it has opened: look at the signs.',
+      })
+    if (180 + cam.exhaustOpensBeforeBdcDeg + cam.exhaustClosesAfterTdcDeg < LEAST_OPEN_DEG)
+      context.addIssue({
+        code: 'custom',
+        path: ['exhaustClosesAfterTdcDeg'],
+        message: 'The exhaust closes before it has opened: look at the signs.',
+      })
+  })
 export type Cam = z.infer<typeof camSchema>
 
-const heldDeg = z.number().min(-360, { error: 'A decompressor’s arc lies between −360 and 360 degrees.' }).max(360, { error: 'A decompressor’s arc lies between −360 and 360 degrees.' })
+const heldDeg = z
+  .number()
+  .min(-360, { error: 'A decompressor’s arc lies between −360 and 360 degrees.' })
+  .max(360, { error: 'A decompressor’s arc lies between −360 and 360 degrees.' })
 /** An automatic decompressor: none, over a local arc `[from, to)` of its valve (on one cylinder, or on each when that is null), or not known. */
 export const decompressorSchema = z.discriminatedUnion('kind', [
   z.object({ kind: z.literal('none') }),
-  z.object({ kind: z.literal('arc'), role: z.enum(ROLES), fromDeg: heldDeg, toDeg: heldDeg, cylinderId: z.string().max(30).nullable().default(null) })
-    .refine(held => held.toDeg > held.fromDeg, { path: ['toDeg'], error: 'The decompressor lets go before it has taken hold: look at the signs.' }),
+  z
+    .object({
+      kind: z.literal('arc'),
+      role: z.enum(ROLES),
+      fromDeg: heldDeg,
+      toDeg: heldDeg,
+      cylinderId: z.string().max(30).nullable().default(null),
+    })
+    .refine(held => held.toDeg > held.fromDeg, {
+      path: ['toDeg'],
+      error: 'The decompressor lets go before it has taken hold: look at the signs.',
+    }),
   z.object({ kind: z.literal('unknown') }),
 ])
 export type Decompressor = z.infer<typeof decompressorSchema>
@@ -77,7 +140,10 @@ export type Decompressor = z.infer<typeof decompressorSchema>
 /** A line on flywheel or rotor: the cycle angle, in [0, 360), at which it stands at the pointer. */
 export const markSchema = z.object({
   letter: words(6),
-  angleDeg: z.number().min(0, { error: 'A mark lies at 0 to under 360 degrees.' }).lt(360, { error: 'A mark lies at 0 to under 360 degrees.' }),
+  angleDeg: z
+    .number()
+    .min(0, { error: 'A mark lies at 0 to under 360 degrees.' })
+    .lt(360, { error: 'A mark lies at 0 to under 360 degrees.' }),
   kind: z.enum(['top', 'fire', 'advance']),
 })
 export type Mark = z.infer<typeof markSchema>
@@ -85,21 +151,32 @@ export type Mark = z.infer<typeof markSchema>
 /** A sign on cam or sprocket, and the cycle angle in [0, 720) at which it stands as the words say. */
 export const camMarkSchema = z.object({
   words: words(80).min(3, { error: 'Say how the cam sign looks when it is right.' }),
-  angleDeg: z.number().min(0, { error: 'A cam sign lies at 0 to under 720 degrees.' }).lt(720, { error: 'A cam sign lies at 0 to under 720 degrees.' }),
+  angleDeg: z
+    .number()
+    .min(0, { error: 'A cam sign lies at 0 to under 720 degrees.' })
+    .lt(720, { error: 'A cam sign lies at 0 to under 720 degrees.' }),
 })
 
 /** One stop of the maker’s own list, kept as it is printed: where the crank is, how that is recognised, and which valves it serves. */
 export const makersStopSchema = z.object({
-  crankDeg: z.number().min(0, { error: 'A stop lies at 0 to under 720 degrees.' }).lt(720, { error: 'A stop lies at 0 to under 720 degrees.' }),
+  crankDeg: z
+    .number()
+    .min(0, { error: 'A stop lies at 0 to under 720 degrees.' })
+    .lt(720, { error: 'A stop lies at 0 to under 720 degrees.' }),
   place: placeSchema,
-  valveIds: z.array(words(30).min(1)).min(1, { error: 'This stop serves no valve: name at least one, or leave the stop out.' }),
+  valveIds: z
+    .array(words(30).min(1))
+    .min(1, { error: 'This stop serves no valve: name at least one, or leave the stop out.' }),
 })
 export type MakersStop = z.infer<typeof makersStopSchema>
 
 export const VALVE_ADJUSTERS = ['screw', 'shim', 'none'] as const
 export const adjusterSchema = z.object({
   kind: z.enum(['valve-end', 'pushrod-end', 'pivot-nut']),
-  pitchMm: z.number().min(0.3, { error: 'A screw pitch lies between 0.3 and 2 mm.' }).max(2, { error: 'A screw pitch lies between 0.3 and 2 mm.' }),
+  pitchMm: z
+    .number()
+    .min(0.3, { error: 'A screw pitch lies between 0.3 and 2 mm.' })
+    .max(2, { error: 'A screw pitch lies between 0.3 and 2 mm.' }),
   pitchAssumed: z.boolean(),
   /** Major diameter of the thread where it is on record, mm. */
   threadMm: z.number().min(3).max(12).nullable().default(null),
@@ -110,12 +187,22 @@ export type Adjuster = z.infer<typeof adjusterSchema>
 
 /** Shims of an engine that has them: their diameter, and the steps in which sizes come. mm. */
 export const shimKindSchema = z.object({
-  diameterMm: z.number().min(5, { error: 'A shim is 5 to 40 mm across.' }).max(40, { error: 'A shim is 5 to 40 mm across.' }),
-  stepMm: z.number().min(0.01, { error: 'Shims come in steps of 0.01 to 0.1 mm.' }).max(0.1, { error: 'Shims come in steps of 0.01 to 0.1 mm.' }),
+  diameterMm: z
+    .number()
+    .min(5, { error: 'A shim is 5 to 40 mm across.' })
+    .max(40, { error: 'A shim is 5 to 40 mm across.' }),
+  stepMm: z
+    .number()
+    .min(0.01, { error: 'Shims come in steps of 0.01 to 0.1 mm.' })
+    .max(0.1, { error: 'Shims come in steps of 0.01 to 0.1 mm.' }),
 })
 
 /** A second figure for the same valves, from another source: a bulletin, another printing. It is never averaged with the first. */
-export const otherClearanceSchema = z.object({ role: z.enum(ROLES), clearance: clearanceSchema, source: words(160).min(3, { error: 'Name the source of the other figure.' }) })
+export const otherClearanceSchema = z.object({
+  role: z.enum(ROLES),
+  clearance: clearanceSchema,
+  source: words(160).min(3, { error: 'Name the source of the other figure.' }),
+})
 export type OtherClearance = z.infer<typeof otherClearanceSchema>
 
 const name = words(30).min(1)
@@ -125,8 +212,26 @@ export const engineParts = z.object({
   boreMm: lengthMm(10, 200, 'The bore').nullable().default(null),
   strokeMm: lengthMm(10, 200, 'The stroke'),
   rodMm: lengthMm(20, 500, 'The rod length').nullable(),
-  cylinders: z.array(z.object({ id: name, name, firingAngleDeg: z.number().min(0, { error: FIRING }).lt(720, { error: FIRING }) })).min(1).max(4),
-  valves: z.array(z.object({ id: name, cylinderId: name, role: z.enum(ROLES), name, headX: z.number().min(0).max(1), headY: z.number().min(0).max(1), adjuster: z.enum(VALVE_ADJUSTERS).default('screw') })).min(1).max(16),
+  cylinders: z
+    .array(
+      z.object({ id: name, name, firingAngleDeg: z.number().min(0, { error: FIRING }).lt(720, { error: FIRING }) }),
+    )
+    .min(1)
+    .max(4),
+  valves: z
+    .array(
+      z.object({
+        id: name,
+        cylinderId: name,
+        role: z.enum(ROLES),
+        name,
+        headX: z.number().min(0).max(1),
+        headY: z.number().min(0).max(1),
+        adjuster: z.enum(VALVE_ADJUSTERS).default('screw'),
+      }),
+    )
+    .min(1)
+    .max(16),
   layout: z.enum(['overhead cam', 'push-rods']),
   cam: camSchema.nullable(),
   decompressor: decompressorSchema,
@@ -135,11 +240,17 @@ export const engineParts = z.object({
   markWindow: words(80),
   camMarks: z.array(camMarkSchema).max(6).default([]),
   makersStops: z.array(makersStopSchema).max(8).default([]),
-  turning: z.object({ direction: z.enum(['clockwise', 'anticlockwise']), seenFrom: words(40).min(1), means: words(80).min(1) }),
+  turning: z.object({
+    direction: z.enum(['clockwise', 'anticlockwise']),
+    seenFrom: words(40).min(1),
+    means: words(80).min(1),
+  }),
   clearance: z.object({ intake: clearanceSchema, exhaust: clearanceSchema }),
   otherClearances: z.array(otherClearanceSchema).max(6).default([]),
   /** The same figures in the page’s other unit, as printed: held against the first, never used. */
-  alsoPrinted: z.object({ intake: clearanceSchema.nullable(), exhaust: clearanceSchema.nullable() }).default({ intake: null, exhaust: null }),
+  alsoPrinted: z
+    .object({ intake: clearanceSchema.nullable(), exhaust: clearanceSchema.nullable() })
+    .default({ intake: null, exhaust: null }),
   shim: shimKindSchema.nullable().default(null),
   setWhen: z.enum(['cold', 'hot']),
   coldLimitC: z.number().min(10).max(60),
@@ -150,7 +261,11 @@ export const engineParts = z.object({
   coverPattern: words(60),
   gasket: words(80),
   stripDown: z.array(words(60).min(1)).max(40),
-  interval: z.object({ use: z.number().positive().nullable(), months: z.number().int().positive().nullable(), firstUse: z.number().positive().optional() }),
+  interval: z.object({
+    use: z.number().positive().nullable(),
+    months: z.number().int().positive().nullable(),
+    firstUse: z.number().positive().optional(),
+  }),
   source: words(160).min(3, { error: 'Name the source: manual, printing and page, or bulletin.' }),
   sourceDate: z.iso.date({ error: 'Give the source’s date as year-month-day.' }),
 })

@@ -2,7 +2,10 @@
 export const ASSUMED_ROD_PER_STROKE = 1.75
 
 /** The crank train of one cylinder. Lengths in mm. */
-export interface CrankTrain { strokeMm: number, rodMm: number | null }
+export interface CrankTrain {
+  strokeMm: number
+  rodMm: number | null
+}
 
 export const rodLengthMm = (train: CrankTrain): number => train.rodMm ?? train.strokeMm * ASSUMED_ROD_PER_STROKE
 
@@ -16,7 +19,7 @@ export const rodLengthMm = (train: CrankTrain): number => train.rodMm ?? train.s
 export function pistonDrop(train: CrankTrain, localDeg: number): number {
   const a = train.strokeMm / 2
   const l = rodLengthMm(train)
-  const theta = localDeg * Math.PI / 180
+  const theta = (localDeg * Math.PI) / 180
   const side = a * Math.sin(theta)
   // l − √(l² − s²) as s²/(l + √…): exact near the top, where the difference would cancel
   return 2 * a * Math.sin(theta / 2) ** 2 + side ** 2 / (l + Math.sqrt(l * l - side * side))
@@ -29,7 +32,8 @@ export function pistonDrop(train: CrankTrain, localDeg: number): number {
  * @throws RangeError when the piston never is that far down
  */
 export function angleForDrop(train: CrankTrain, dropMm: number): number {
-  if (!(dropMm >= 0 && dropMm <= train.strokeMm)) throw new RangeError(`The piston is never ${dropMm} mm below top: the stroke is ${train.strokeMm} mm.`)
+  if (!(dropMm >= 0 && dropMm <= train.strokeMm))
+    throw new RangeError(`The piston is never ${dropMm} mm below top: the stroke is ${train.strokeMm} mm.`)
   let low = 0
   let high = 180
   while (high - low > 1e-10) {

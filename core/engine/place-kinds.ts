@@ -2,7 +2,7 @@ import { z } from 'zod'
 import { CYCLE_DEG } from './angle'
 
 export const VALVE_SIGHTS = ['starts to open', 'fully open', 'just closed', 'open'] as const
-export type ValveSight = typeof VALVE_SIGHTS[number]
+export type ValveSight = (typeof VALVE_SIGHTS)[number]
 
 const id = z.string().min(1).max(30)
 /**
@@ -22,4 +22,5 @@ export type Place = z.infer<typeof placeSchema>
 export const samePlace = (a: Place | null, b: Place | null): boolean => JSON.stringify(a) === JSON.stringify(b)
 
 /** After how many crank degrees a place shows again: flywheel and piston each turn, cam and valves each cycle. */
-export const placePeriod = (place: Place): 360 | 720 => place.kind === 'cam-mark' || place.kind === 'valve' ? CYCLE_DEG : 360
+export const placePeriod = (place: Place): 360 | 720 =>
+  place.kind === 'cam-mark' || place.kind === 'valve' ? CYCLE_DEG : 360

@@ -5,29 +5,50 @@ import type { Cam, Engine, Role, Valve } from './parts'
 /** Timing taken when a model has none on record. From memory; marked assumed wherever it matters. */
 export const ASSUMED_CAM: Cam = {
   checkLiftMm: 1,
-  intakeOpensBeforeTdcDeg: 10, intakeClosesAfterBdcDeg: 45,
-  exhaustOpensBeforeBdcDeg: 45, exhaustClosesAfterTdcDeg: 10,
+  intakeOpensBeforeTdcDeg: 10,
+  intakeClosesAfterBdcDeg: 45,
+  exhaustOpensBeforeBdcDeg: 45,
+  exhaustClosesAfterTdcDeg: 10,
 }
 /** Where an automatic decompressor holds the exhaust open when only its presence is suspected. From memory. */
-export const ASSUMED_DECOMPRESSOR = { kind: 'arc', role: 'exhaust', fromDeg: -120, toDeg: 10, cylinderId: null } as const
+export const ASSUMED_DECOMPRESSOR = {
+  kind: 'arc',
+  role: 'exhaust',
+  fromDeg: -120,
+  toDeg: 10,
+  cylinderId: null,
+} as const
 /** Ramp outside seat timing given without a lift. From memory. */
 const SEAT_RAMP_DEG = 10
 const RAMP_DEG_AT_1_MM = 30
 
 /** A cam's ramp, the crank degrees between the base circle and the check lift: 30°·√(lift / 1 mm). From memory. */
-export const rampDeg = (cam: Cam): number => cam.checkLiftMm === null ? SEAT_RAMP_DEG : RAMP_DEG_AT_1_MM * Math.sqrt(cam.checkLiftMm)
+export const rampDeg = (cam: Cam): number =>
+  cam.checkLiftMm === null ? SEAT_RAMP_DEG : RAMP_DEG_AT_1_MM * Math.sqrt(cam.checkLiftMm)
 
 /** The lift at which the events of a cam are given; for seat timing the lift whose ramp is 10°. */
 export const eventLiftMm = (cam: Cam): number => cam.checkLiftMm ?? (SEAT_RAMP_DEG / RAMP_DEG_AT_1_MM) ** 2
 
 /** Opening and closing of a valve by local angle, in degrees after its cylinder's compression TDC; close > open. */
-export interface ValveEvents { opensDeg: number, closesDeg: number, rampDeg: number }
+export interface ValveEvents {
+  opensDeg: number
+  closesDeg: number
+  rampDeg: number
+}
 
 export function valveEvents(engine: Pick<Engine, 'cam'>, role: Role): ValveEvents {
   const cam = engine.cam ?? ASSUMED_CAM
   return role === 'intake'
-    ? { opensDeg: 360 - cam.intakeOpensBeforeTdcDeg, closesDeg: 540 + cam.intakeClosesAfterBdcDeg, rampDeg: rampDeg(cam) }
-    : { opensDeg: 180 - cam.exhaustOpensBeforeBdcDeg, closesDeg: 360 + cam.exhaustClosesAfterTdcDeg, rampDeg: rampDeg(cam) }
+    ? {
+        opensDeg: 360 - cam.intakeOpensBeforeTdcDeg,
+        closesDeg: 540 + cam.intakeClosesAfterBdcDeg,
+        rampDeg: rampDeg(cam),
+      }
+    : {
+        opensDeg: 180 - cam.exhaustOpensBeforeBdcDeg,
+        closesDeg: 360 + cam.exhaustClosesAfterTdcDeg,
+        rampDeg: rampDeg(cam),
+      }
 }
 
 /** Chance that an unknown decompressor is there: singles have one to be started by hand or by a small motor; others seldom. From memory. */
@@ -51,7 +72,8 @@ export function decompressorArc(engine: Engine, valve: Valve): Arc | null {
 }
 
 /** A valve's local angle at a cycle angle: 0 at its cylinder's compression TDC, in [0, 720). */
-export const localAngle = (engine: Engine, valve: Valve, crankDeg: number): number => wrap(crankDeg - firingAngle(engine, valve.cylinderId))
+export const localAngle = (engine: Engine, valve: Valve, crankDeg: number): number =>
+  wrap(crankDeg - firingAngle(engine, valve.cylinderId))
 
 /** The base circle of a valve as an arc of the cycle, outside both ramps, decompressor not yet considered. */
 export function baseCircle(engine: Engine, valve: Valve): Arc {
@@ -72,6 +94,9 @@ export function closedArcsOf(engine: Engine, valve: Valve, decompressorThere: bo
  * @param decompressorThere whether to take a decompressor out that is not on record; by default where one is likely enough
  * @returns per valve id, none, one or two arcs
  */
-export function closedArcs(engine: Engine, decompressorThere = decompressorPrior(engine) >= PLANNED_FOR_FROM): Record<string, Arc[]> {
+export function closedArcs(
+  engine: Engine,
+  decompressorThere = decompressorPrior(engine) >= PLANNED_FOR_FROM,
+): Record<string, Arc[]> {
   return Object.fromEntries(engine.valves.map(valve => [valve.id, closedArcsOf(engine, valve, decompressorThere)]))
 }

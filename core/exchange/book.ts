@@ -1,6 +1,19 @@
 import { z } from 'zod'
 import { type Engine, engineSchema } from '../engine'
-import { doubtsOf, type Doubt, type Identity, identityParts, identitySchema, keyOf, readSpec, SPEC_FIELDS, type SpecField, writeSpec, yearsInOrder, YEARS_WRONG } from '../spec'
+import {
+  doubtsOf,
+  type Doubt,
+  type Identity,
+  identityParts,
+  identitySchema,
+  keyOf,
+  readSpec,
+  SPEC_FIELDS,
+  type SpecField,
+  writeSpec,
+  yearsInOrder,
+  YEARS_WRONG,
+} from '../spec'
 import { cellIn, cellOut, cellProblem } from './cells'
 import type { IDENTITY_FIELDS, Column } from './columns'
 import { COLUMNS } from './columns'
@@ -9,23 +22,45 @@ export const BOOK_FORMAT = 'wembric spec book'
 /** One model of a book: what it is called and found by, and the engine data of the revision in force. */
 export const bookModelSchema = identityParts.extend({ engine: engineSchema }).refine(yearsInOrder, YEARS_WRONG)
 /** The JSON file. Its published schema is made from this one. */
-export const bookSchema = z.object({ format: z.literal(BOOK_FORMAT), version: z.literal(1), models: z.array(bookModelSchema) })
-export type BookModel = Identity & { key: string, engine: Engine }
+export const bookSchema = z.object({
+  format: z.literal(BOOK_FORMAT),
+  version: z.literal(1),
+  models: z.array(bookModelSchema),
+})
+export type BookModel = Identity & { key: string; engine: Engine }
 
 /** Something that keeps a row from being taken, or a doubt that must be answered; `column` as the file has it. */
-export interface RowNote { column: string, says: string, doubt?: string }
-export interface ReadRow { title: string, model: BookModel | null, notes: RowNote[] }
+export interface RowNote {
+  column: string
+  says: string
+  doubt?: string
+}
+export interface ReadRow {
+  title: string
+  model: BookModel | null
+  notes: RowNote[]
+}
 
-const figure = (v: number | null): string => v === null ? '' : String(v)
+const figure = (v: number | null): string => (v === null ? '' : String(v))
 /** A model as the cells of a CSV row, in the order of `COLUMNS`. `rowModel` gives the same model back. */
 export function modelRow({ engine, ...m }: BookModel): string[] {
   const { text, exact } = writeSpec(engine)
-  const identity: Record<typeof IDENTITY_FIELDS[number], string> = { ...m, displacementCc: figure(m.displacementCc), yearFrom: figure(m.yearFrom), yearTo: figure(m.yearTo) }
-  const cells: Record<Column, string> = { ...identity, ...text, exact: Object.keys(exact).length ? JSON.stringify(exact) : '' }
+  const identity: Record<(typeof IDENTITY_FIELDS)[number], string> = {
+    ...m,
+    displacementCc: figure(m.displacementCc),
+    yearFrom: figure(m.yearFrom),
+    yearTo: figure(m.yearTo),
+  }
+  const cells: Record<Column, string> = {
+    ...identity,
+    ...text,
+    exact: Object.keys(exact).length ? JSON.stringify(exact) : '',
+  }
   return COLUMNS.map(c => cellOut(cells[c]))
 }
 
-const doubtNotes = (engine: Engine, nameOf: (field: SpecField) => string): RowNote[] => doubtsOf(engine).map((d: Doubt) => ({ column: nameOf(d.field), says: d.says, doubt: d.id }))
+const doubtNotes = (engine: Engine, nameOf: (field: SpecField) => string): RowNote[] =>
+  doubtsOf(engine).map((d: Doubt) => ({ column: nameOf(d.field), says: d.says, doubt: d.id }))
 
 /**
  * Reads one row of a CSV.
@@ -36,33 +71,78 @@ const doubtNotes = (engine: Engine, nameOf: (field: SpecField) => string): RowNo
 export function rowModel(cells: string[], mapping: (Column | null)[], headings: string[]): ReadRow {
   const notes: RowNote[] = []
   const at = (column: Column) => headings[mapping.indexOf(column)] ?? column
-  const given = Object.fromEntries(mapping.flatMap((column, i) => column ? [[column, cellIn((cells[i] ?? '').trim())]] : [])) as Partial<Record<Column, string>>
+  const given = Object.fromEntries(
+    mapping.flatMap((column, i) => (column ? [[column, cellIn((cells[i] ?? '').trim())]] : [])),
+  ) as Partial<Record<Column, string>>
   const title = [given.maker, given.model].filter(Boolean).join(' ').slice(0, 130) || given.key || 'without a name'
-  if (cells.length !== headings.length) notes.push({ column: headings[Math.min(cells.length, headings.length) - 1] ?? '', says: `The row has ${cells.length} cells, the heading ${headings.length}. A delimiter may stand inside a cell without quotes.` })
+  if (cells.length !== headings.length)
+    notes.push({
+      column: headings[Math.min(cells.length, headings.length) - 1] ?? '',
+      says: `The row has ${cells.length} cells, the heading ${headings.length}. A delimiter may stand inside a cell without quotes.`,
+    })
   cells.forEach((cell, i) => {
     const problem = cellProblem(cell)
     if (problem) notes.push({ column: headings[i] ?? `cell ${i + 1}`, says: `The cell ${problem}` })
   })
   if (notes.length) return { title, model: null, notes }
-  const number = (text: string | undefined) => !text ? null : Number(text.replace(',', '.'))
-  const identity = identitySchema.safeParse({ ...given, key: given.key || undefined, code: given.code ?? '', kind: given.kind ?? '', family: given.family ?? '', maker: given.maker ?? '', model: given.model ?? '', displacementCc: number(given.displacementCc), yearFrom: number(given.yearFrom), yearTo: number(given.yearTo) })
-  for (const issue of identity.error?.issues ?? []) notes.push({ column: at(issue.path[0] as Column), says: issue.message })
+  const number = (text: string | undefined) => (!text ? null : Number(text.replace(',', '.')))
+  const identity = identitySchema.safeParse({
+    ...given,
+    key: given.key || undefined,
+    code: given.code ?? '',
+    kind: given.kind ?? '',
+    family: given.family ?? '',
+    maker: given.maker ?? '',
+    model: given.model ?? '',
+    displacementCc: number(given.displacementCc),
+    yearFrom: number(given.yearFrom),
+    yearTo: number(given.yearTo),
+  })
+  for (const issue of identity.error?.issues ?? [])
+    notes.push({ column: at(issue.path[0] as Column), says: issue.message })
   let exact: object = {}
-  try { exact = given.exact ? JSON.parse(given.exact) as object : {} }
-  catch { notes.push({ column: at('exact'), says: 'This is not readable JSON. Leave the cell empty, or as the export wrote it.' }) }
+  try {
+    exact = given.exact ? (JSON.parse(given.exact) as object) : {}
+  } catch {
+    notes.push({
+      column: at('exact'),
+      says: 'This is not readable JSON. Leave the cell empty, or as the export wrote it.',
+    })
+  }
   const { engine, wrong } = readSpec(Object.fromEntries(SPEC_FIELDS.map(f => [f, given[f] ?? ''])), exact)
   for (const [field, says] of Object.entries(wrong)) notes.push({ column: at(field as SpecField), says })
   if (notes.length || !engine || !identity.success) return { title, model: null, notes }
-  return { title, model: { ...identity.data, key: identity.data.key ?? keyOf(identity.data), engine }, notes: doubtNotes(engine, at) }
+  return {
+    title,
+    model: { ...identity.data, key: identity.data.key ?? keyOf(identity.data), engine },
+    notes: doubtNotes(engine, at),
+  }
 }
 
 /** Reads one model of a JSON file. Problems name the place in the file. */
 export function jsonModel(value: unknown): ReadRow {
-  const said = value as { maker?: unknown, model?: unknown } | null
-  const title = [said?.maker, said?.model].filter(v => typeof v === 'string').join(' ').slice(0, 130) || 'without a name'
+  const said = value as { maker?: unknown; model?: unknown } | null
+  const title =
+    [said?.maker, said?.model]
+      .filter(v => typeof v === 'string')
+      .join(' ')
+      .slice(0, 130) || 'without a name'
   const parsed = bookModelSchema.safeParse(value)
-  if (!parsed.success) return { title, model: null, notes: parsed.error.issues.map(i => ({ column: i.path.join('.') || 'model', says: i.message })) }
-  const problems = Object.entries(parsed.data).filter(([, v]) => typeof v === 'string').flatMap(([column, v]) => cellProblem(v as string) ? [{ column, says: `The text ${cellProblem(v as string)}` }] : [])
+  if (!parsed.success)
+    return {
+      title,
+      model: null,
+      notes: parsed.error.issues.map(i => ({ column: i.path.join('.') || 'model', says: i.message })),
+    }
+  const problems = Object.entries(parsed.data)
+    .filter(([, v]) => typeof v === 'string')
+    .flatMap(([column, v]) =>
+      cellProblem(v as string) ? [{ column, says: `The text ${cellProblem(v as string)}` }] : [],
+    )
   if (problems.length) return { title, model: null, notes: problems }
-  return { title, model: { ...parsed.data, key: parsed.data.key ?? keyOf(parsed.data) }, notes: doubtNotes(parsed.data.engine, f => f) }
+  return {
+    title,
+    model: { ...parsed.data, key: parsed.data.key ?? keyOf(parsed.data) },
+    notes: doubtNotes(parsed.data.engine, f => f),
+  }
 }

@@ -1,7 +1,17 @@
 import { SPEC_FIELDS, squeeze, type SpecField } from '../spec'
 
-export const IDENTITY_FIELDS = ['key', 'maker', 'model', 'code', 'kind', 'family', 'displacementCc', 'yearFrom', 'yearTo'] as const
-export type IdentityField = typeof IDENTITY_FIELDS[number]
+export const IDENTITY_FIELDS = [
+  'key',
+  'maker',
+  'model',
+  'code',
+  'kind',
+  'family',
+  'displacementCc',
+  'yearFrom',
+  'yearTo',
+] as const
+export type IdentityField = (typeof IDENTITY_FIELDS)[number]
 /** A column of the CSV: what a model is called, a field of its spec, or `exact`, what the fields cannot say, as JSON. */
 export type Column = IdentityField | SpecField | 'exact'
 export const COLUMNS: readonly Column[] = [...IDENTITY_FIELDS, ...SPEC_FIELDS, 'exact']
@@ -11,10 +21,33 @@ export const headingOf = (column: Column): string => column.replaceAll(/[A-Z]/g,
 
 /** Other headings that lists of specs have, squeezed. */
 const SYNONYMS: Partial<Record<Column, string[]>> = {
-  key: ['id', 'modelkey', 'ref'], maker: ['make', 'brand', 'manufacturer'], model: ['modelname', 'name'], code: ['enginecode', 'engine', 'modelcode'], kind: ['type', 'category'], displacementCc: ['cc', 'displacement', 'cm3', 'ccm', 'capacity'],
-  yearFrom: ['year', 'from', 'firstyear', 'builtfrom'], yearTo: ['to', 'lastyear', 'builtto'], intake: ['inlet', 'intakeclearance', 'inletclearance', 'intakemm', 'inletmm', 'in'], exhaust: ['exhaustclearance', 'exhaustmm', 'ex'],
-  intakeAlso: ['intakeinch', 'intakein', 'intakethou', 'inletinch'], exhaustAlso: ['exhaustinch', 'exhaustin', 'exhaustthou'], unit: ['units', 'clearanceunit'], source: ['manual', 'reference', 'book'], sourceDate: ['date', 'printed', 'sourcedated'],
-  bore: ['boremm'], stroke: ['strokemm'], rod: ['rodlength', 'rodmm', 'conrod'], locknut: ['locknutnm', 'nuttorque'], cover: ['covernm', 'covertorque'], plug: ['plugnm', 'plugtorque', 'sparkplug'], pitch: ['thread', 'screw', 'screwthread'], seenFrom: ['viewedfrom'], means: ['turnedby'], use: ['interval', 'every'], stripDown: ['comesoff', 'remove'], ratio: ['rockerratio'],
+  key: ['id', 'modelkey', 'ref'],
+  maker: ['make', 'brand', 'manufacturer'],
+  model: ['modelname', 'name'],
+  code: ['enginecode', 'engine', 'modelcode'],
+  kind: ['type', 'category'],
+  displacementCc: ['cc', 'displacement', 'cm3', 'ccm', 'capacity'],
+  yearFrom: ['year', 'from', 'firstyear', 'builtfrom'],
+  yearTo: ['to', 'lastyear', 'builtto'],
+  intake: ['inlet', 'intakeclearance', 'inletclearance', 'intakemm', 'inletmm', 'in'],
+  exhaust: ['exhaustclearance', 'exhaustmm', 'ex'],
+  intakeAlso: ['intakeinch', 'intakein', 'intakethou', 'inletinch'],
+  exhaustAlso: ['exhaustinch', 'exhaustin', 'exhaustthou'],
+  unit: ['units', 'clearanceunit'],
+  source: ['manual', 'reference', 'book'],
+  sourceDate: ['date', 'printed', 'sourcedated'],
+  bore: ['boremm'],
+  stroke: ['strokemm'],
+  rod: ['rodlength', 'rodmm', 'conrod'],
+  locknut: ['locknutnm', 'nuttorque'],
+  cover: ['covernm', 'covertorque'],
+  plug: ['plugnm', 'plugtorque', 'sparkplug'],
+  pitch: ['thread', 'screw', 'screwthread'],
+  seenFrom: ['viewedfrom'],
+  means: ['turnedby'],
+  use: ['interval', 'every'],
+  stripDown: ['comesoff', 'remove'],
+  ratio: ['rockerratio'],
 }
 /** Which column a foreign heading most likely is; null where nothing fits. Remembered choices win over this. */
 export function columnFor(heading: string): Column | null {
@@ -23,7 +56,10 @@ export function columnFor(heading: string): Column | null {
 }
 
 /** How a CSV is read: its delimiter, and which column each heading is. */
-export interface CsvSettings { delimiter: string, mapping: (Column | null)[] }
+export interface CsvSettings {
+  delimiter: string
+  mapping: (Column | null)[]
+}
 export const DELIMITERS = [',', ';', '\t', '|'] as const
 /** The delimiter of a first line: the one that parts it most often, outside quotes. */
 export function delimiterOf(firstLine: string): string {

@@ -2,7 +2,10 @@ import { snapMm } from '../units'
 import { type HandBands, thickness, type Trial, trialErrorMm, USUAL_HAND } from './trial'
 
 /** A clearance lies in `[loMm, hiMm)`; `hiMm` null is open: no blade was refused yet. lo 0 also stands for “held open”. */
-export interface Interval { loMm: number, hiMm: number | null }
+export interface Interval {
+  loMm: number
+  hiMm: number | null
+}
 
 export interface ClearanceReading extends Interval {
   /** Two trials that cannot both be right, even allowing for their blades' errors. */
@@ -15,10 +18,14 @@ export interface ClearanceReading extends Interval {
 export function provedBy(trial: Trial, hand: HandBands = USUAL_HAND): Interval {
   const t = thickness(trial)
   switch (trial.feel) {
-    case 'free': return { loMm: t, hiMm: null }
-    case 'drag': return { loMm: t, hiMm: snapMm(t + hand.dragMm) }
-    case 'pinched': return { loMm: Math.max(0, snapMm(t - hand.pinchMm)), hiMm: t }
-    case 'no-go': return { loMm: 0, hiMm: t }
+    case 'free':
+      return { loMm: t, hiMm: null }
+    case 'drag':
+      return { loMm: t, hiMm: snapMm(t + hand.dragMm) }
+    case 'pinched':
+      return { loMm: Math.max(0, snapMm(t - hand.pinchMm)), hiMm: t }
+    case 'no-go':
+      return { loMm: 0, hiMm: t }
   }
 }
 
@@ -39,8 +46,14 @@ export function latestTrials(trials: Trial[]): Trial[] {
  */
 export function clearanceInterval(trials: Trial[], hand: HandBands = USUAL_HAND): ClearanceReading {
   const proofs = latestTrials(trials).map(trial => ({ trial, ...provedBy(trial, hand) }))
-  const lowest = proofs.reduce<typeof proofs[number] | null>((best, p) => best === null || p.loMm > best.loMm ? p : best, null)
-  const highest = proofs.reduce<typeof proofs[number] | null>((best, p) => p.hiMm !== null && (best === null || p.hiMm < (best.hiMm ?? Infinity)) ? p : best, null)
+  const lowest = proofs.reduce<(typeof proofs)[number] | null>(
+    (best, p) => (best === null || p.loMm > best.loMm ? p : best),
+    null,
+  )
+  const highest = proofs.reduce<(typeof proofs)[number] | null>(
+    (best, p) => (p.hiMm !== null && (best === null || p.hiMm < (best.hiMm ?? Infinity)) ? p : best),
+    null,
+  )
   if (!lowest) return { loMm: 0, hiMm: null, contradiction: null, withinBladeError: false }
   const { loMm } = lowest
   const hiMm = highest?.hiMm ?? null
@@ -48,7 +61,8 @@ export function clearanceInterval(trials: Trial[], hand: HandBands = USUAL_HAND)
   const slackMm = trialErrorMm(lowest.trial) + trialErrorMm(highest!.trial)
   const disjoint = snapMm(loMm - slackMm) >= hiMm
   return {
-    loMm: hiMm, hiMm: snapMm(Math.max(loMm, hiMm + 0.0001)),
+    loMm: hiMm,
+    hiMm: snapMm(Math.max(loMm, hiMm + 0.0001)),
     contradiction: disjoint ? [lowest.trial, highest!.trial] : null,
     withinBladeError: !disjoint,
   }

@@ -44,35 +44,81 @@ const length = (mm: number, unit: 'mm' | 'thou' = 'mm'): string => `${formatLeng
 const nameOf = (trial: Trial): string => trial.name ?? formatLength(thickness(trial), 'mm')
 
 /** The interval in words: "0.08–0.13 mm", "under 0.05 mm", "over 0.14 mm". */
-export function intervalWords({ loMm, hiMm }: { loMm: number, hiMm: number | null }, unit: 'mm' | 'thou' = 'mm'): string {
+export function intervalWords(
+  { loMm, hiMm }: { loMm: number; hiMm: number | null },
+  unit: 'mm' | 'thou' = 'mm',
+): string {
   if (hiMm === null) return loMm > 0 ? `${length(loMm, unit)} or more` : 'not measured'
   return loMm > 0 ? `${formatLength(loMm, unit)}–${length(hiMm, unit)}` : `under ${length(hiMm, unit)}`
 }
 
-interface Extremes { latest: Trial[], goes: Trial | null, refused: Trial | null, goesMm: number, refusedMm: number }
+interface Extremes {
+  latest: Trial[]
+  goes: Trial | null
+  refused: Trial | null
+  goesMm: number
+  refusedMm: number
+}
 
 /** The thickest blade that went and the thinnest that was refused: all that a verdict rests on. */
 function extremes(trials: Trial[]): Extremes {
   const latest = latestTrials(trials)
-  const goes = latest.filter(went).reduce<Trial | null>((a, b) => a === null || thickness(b) > thickness(a) ? b : a, null)
-  const refused = latest.filter(t => !went(t)).reduce<Trial | null>((a, b) => a === null || thickness(b) < thickness(a) ? b : a, null)
-  return { latest, goes, refused, goesMm: goes ? thickness(goes) : 0, refusedMm: refused ? thickness(refused) : Infinity }
+  const goes = latest
+    .filter(went)
+    .reduce<Trial | null>((a, b) => (a === null || thickness(b) > thickness(a) ? b : a), null)
+  const refused = latest
+    .filter(t => !went(t))
+    .reduce<Trial | null>((a, b) => (a === null || thickness(b) < thickness(a) ? b : a), null)
+  return {
+    latest,
+    goes,
+    refused,
+    goesMm: goes ? thickness(goes) : 0,
+    refusedMm: refused ? thickness(refused) : Infinity,
+  }
 }
 
 /** What trials decide, with the reason still to be worded: the next blade is sought over thousands of states. */
-interface Decision { verdict: Verdict, proof: 'pair' | 'drag' | null, reason: () => string, settleWithMm: number | null }
-const unproved = (reason: () => string, settleWithMm: number | null): Decision => ({ verdict: 'unproved', proof: null, reason, settleWithMm })
-const proved = (verdict: Verdict, reason: () => string, proof: Decision['proof'] = null): Decision => ({ verdict, proof, reason, settleWithMm: null })
+interface Decision {
+  verdict: Verdict
+  proof: 'pair' | 'drag' | null
+  reason: () => string
+  settleWithMm: number | null
+}
+const unproved = (reason: () => string, settleWithMm: number | null): Decision => ({
+  verdict: 'unproved',
+  proof: null,
+  reason,
+  settleWithMm,
+})
+const proved = (verdict: Verdict, reason: () => string, proof: Decision['proof'] = null): Decision => ({
+  verdict,
+  proof,
+  reason,
+  settleWithMm: null,
+})
 
-function decide(trials: Trial[], clearance: Clearance, reading: ClearanceReading, seen: Extremes, options: JudgeOptions): Decision {
+function decide(
+  trials: Trial[],
+  clearance: Clearance,
+  reading: ClearanceReading,
+  seen: Extremes,
+  options: JudgeOptions,
+): Decision {
   if (reading.contradiction) return contradictory(reading.contradiction)
   if (trials.length === 0) return unproved(() => 'Not measured yet.', null)
   const limits = limitsOf(clearance)
-  return limits ? byLimits(reading, seen, limits, options) : byFigure(seen, (clearance as { figureMm: number }).figureMm, options)
+  return limits
+    ? byLimits(reading, seen, limits, options)
+    : byFigure(seen, (clearance as { figureMm: number }).figureMm, options)
 }
 
 /** The bare verdict and interval, without words: as `judge`, and as fast as a search needs it. */
-export function verdictOf(trials: Trial[], clearance: Clearance, options: JudgeOptions = {}): Pick<Judgement, 'verdict' | 'proof' | 'reading'> {
+export function verdictOf(
+  trials: Trial[],
+  clearance: Clearance,
+  options: JudgeOptions = {},
+): Pick<Judgement, 'verdict' | 'proof' | 'reading'> {
   const reading = clearanceInterval(trials, options.hand ?? USUAL_HAND)
   const { verdict, proof } = decide(trials, clearance, reading, extremes(trials), options)
   return { verdict, proof, reading }
@@ -88,75 +134,130 @@ export function judge(trials: Trial[], clearance: Clearance, options: JudgeOptio
   const reading = clearanceInterval(trials, options.hand ?? USUAL_HAND)
   const seen = extremes(trials)
   const { verdict, proof, reason, settleWithMm } = decide(trials, clearance, reading, seen, options)
-  return { verdict, proof, reason: reason(), settleWithMm, reading, cautions: cautionsOf(verdict, seen, reading, limitsOf(clearance) ?? figureSpan(clearance), options) }
+  return {
+    verdict,
+    proof,
+    reason: reason(),
+    settleWithMm,
+    reading,
+    cautions: cautionsOf(verdict, seen, reading, limitsOf(clearance) ?? figureSpan(clearance), options),
+  }
 }
 
 /** A bare figure's span of blades that count as it. */
-const figureSpan = (clearance: Clearance): { minMm: number, maxMm: number } => {
+const figureSpan = (clearance: Clearance): { minMm: number; maxMm: number } => {
   const figureMm = (clearance as { figureMm: number }).figureMm
   return { minMm: snapMm(figureMm - BARE_FIGURE_NEAR_MM), maxMm: snapMm(figureMm + BARE_FIGURE_NEAR_MM) }
 }
 
 /** The blades that a verdict rests on may be off by their error: said beside it where that could change it. */
-function cautionsOf(verdict: Verdict, { goes, refused, goesMm, refusedMm }: Extremes, reading: ClearanceReading, { minMm, maxMm }: { minMm: number, maxMm: number }, { role, unit }: JudgeOptions): string[] {
-  const off = (trial: Trial | null) => trial ? trialErrorMm(trial) : 0
-  const by = (trial: Trial | null, what: string) => `Could be ${what} by blade error: ${nameOf(trial!)} may be ${length(off(trial), unit)} off.`
+function cautionsOf(
+  verdict: Verdict,
+  { goes, refused, goesMm, refusedMm }: Extremes,
+  reading: ClearanceReading,
+  { minMm, maxMm }: { minMm: number; maxMm: number },
+  { role, unit }: JudgeOptions,
+): string[] {
+  const off = (trial: Trial | null) => (trial ? trialErrorMm(trial) : 0)
+  const by = (trial: Trial | null, what: string) =>
+    `Could be ${what} by blade error: ${nameOf(trial!)} may be ${length(off(trial), unit)} off.`
   const near: string[] = []
   if (verdict === 'in' && goesMm - off(goes) < minMm) near.push(by(goes, 'tight'))
-  else if (verdict === 'in' && refused && refusedMm <= maxMm && refusedMm + off(refused) > maxMm) near.push(by(refused, 'loose'))
+  else if (verdict === 'in' && refused && refusedMm <= maxMm && refusedMm + off(refused) > maxMm)
+    near.push(by(refused, 'loose'))
   if (verdict === 'tight' && refused && (reading.hiMm ?? 0) + off(refused) > minMm) near.push(by(refused, 'in'))
   if (verdict === 'loose' && goes && goesMm - off(goes) < maxMm) near.push(by(goes, 'in'))
   if (reading.withinBladeError) near.push('The trials disagree, by no more than their blades may be off.')
   const doubtful = [goes, refused].find(t => t?.doubt)
   if (doubtful) near.push(`${nameOf(doubtful)} is ${doubtful.doubt}: try another.`)
-  if (verdict === 'in' && role === 'exhaust' && goes && goesMm <= minMm + BARE_FIGURE_NEAR_MM && (goes.feel === 'drag' || (reading.hiMm ?? Infinity) <= minMm + USUAL_HAND.dragMm))
+  if (
+    verdict === 'in' &&
+    role === 'exhaust' &&
+    goes &&
+    goesMm <= minMm + BARE_FIGURE_NEAR_MM &&
+    (goes.feel === 'drag' || (reading.hiMm ?? Infinity) <= minMm + USUAL_HAND.dragMm)
+  )
     near.push('At its tight limit, and an exhaust tends to close.')
   return near
 }
 
 function contradictory([a, b]: [Trial, Trial]): Decision {
   const say = (t: Trial) => `${nameOf(t)} ${t.feel}`
-  return unproved(() => `${say(a)} and ${say(b)} cannot both be right. Try one of them again, or take one back.`, thickness(b))
+  return unproved(
+    () => `${say(a)} and ${say(b)} cannot both be right. Try one of them again, or take one back.`,
+    thickness(b),
+  )
 }
 
-function byLimits(reading: ClearanceReading, { goes, refused, goesMm, refusedMm }: Extremes, { minMm, maxMm }: { minMm: number, maxMm: number }, { pairDemanded, unit }: JudgeOptions): Decision {
+function byLimits(
+  reading: ClearanceReading,
+  { goes, refused, goesMm, refusedMm }: Extremes,
+  { minMm, maxMm }: { minMm: number; maxMm: number },
+  { pairDemanded, unit }: JudgeOptions,
+): Decision {
   const { loMm, hiMm } = reading
   const limits = () => `${formatLength(minMm, unit ?? 'mm')}–${length(maxMm, unit)}`
   const gap = () => intervalWords(reading, unit)
-  if (hiMm !== null && hiMm <= minMm) return proved('tight', () => `The gap is ${gap()}; the least allowed is ${length(minMm, unit)}.`)
+  if (hiMm !== null && hiMm <= minMm)
+    return proved('tight', () => `The gap is ${gap()}; the least allowed is ${length(minMm, unit)}.`)
   if (loMm > maxMm || (goes?.feel === 'free' && goesMm >= maxMm) || (goes && goesMm > maxMm))
-    return proved('loose', () => goes && goesMm >= maxMm ? `${nameOf(goes)} goes; the most allowed is ${length(maxMm, unit)}.` : `The gap is ${gap()}; the most allowed is ${length(maxMm, unit)}.`)
+    return proved('loose', () =>
+      goes && goesMm >= maxMm
+        ? `${nameOf(goes)} goes; the most allowed is ${length(maxMm, unit)}.`
+        : `The gap is ${gap()}; the most allowed is ${length(maxMm, unit)}.`,
+    )
   const refusedUnderMin = refusedMm <= minMm
   if (goes && refused && goesMm >= minMm && refusedMm <= maxMm && !refusedUnderMin)
     return proved('in', () => `${nameOf(goes)} goes and ${nameOf(refused)} does not: inside ${limits()}.`, 'pair')
   if (goes?.feel === 'drag' && goesMm >= minMm && goesMm <= maxMm && !refusedUnderMin && !pairDemanded)
     return proved('in', () => `${nameOf(goes)} drags, inside ${limits()}.`, 'drag')
-  return unproved(() => stillPossible(reading, minMm, maxMm, unit), settlingThickness({ goes, refused, goesMm, refusedMm }, minMm, maxMm))
+  return unproved(
+    () => stillPossible(reading, minMm, maxMm, unit),
+    settlingThickness({ goes, refused, goesMm, refusedMm }, minMm, maxMm),
+  )
 }
 
-function stillPossible({ loMm, hiMm }: ClearanceReading, minMm: number, maxMm: number, unit: JudgeOptions['unit']): string {
+function stillPossible(
+  { loMm, hiMm }: ClearanceReading,
+  minMm: number,
+  maxMm: number,
+  unit: JudgeOptions['unit'],
+): string {
   const may = [loMm < minMm && 'tight', 'in', (hiMm === null || hiMm > maxMm) && 'loose'].filter(Boolean)
   return `${intervalWords({ loMm, hiMm }, unit)}: it may be ${may.join(' or ')}.`
 }
 
 /** The limit that is still open, the tight side first: tight is the dangerous direction. */
-function settlingThickness({ goes, goesMm, refused, refusedMm }: Omit<Extremes, 'latest'>, minMm: number, maxMm: number): number {
+function settlingThickness(
+  { goes, goesMm, refused, refusedMm }: Omit<Extremes, 'latest'>,
+  minMm: number,
+  maxMm: number,
+): number {
   if (refused && refusedMm <= minMm) return refusedMm
   return !goes || goesMm < minMm ? minMm : maxMm
 }
 
-function byFigure({ latest, goes, refused, goesMm, refusedMm }: Extremes, figureMm: number, { pairDemanded, unit, nextUpMm = Infinity, hand = USUAL_HAND }: JudgeOptions): Decision {
+function byFigure(
+  { latest, goes, refused, goesMm, refusedMm }: Extremes,
+  figureMm: number,
+  { pairDemanded, unit, nextUpMm = Infinity, hand = USUAL_HAND }: JudgeOptions,
+): Decision {
   const near = (t: number) => Math.abs(snapMm(t - figureMm)) <= BARE_FIGURE_NEAR_MM
   const figure = length(figureMm, unit)
-  if (refused && (near(refusedMm) || refusedMm < figureMm)) return proved('tight', () => `${nameOf(refused)} does not go; ${figure} is wanted.`)
+  if (refused && (near(refusedMm) || refusedMm < figureMm))
+    return proved('tight', () => `${nameOf(refused)} does not go; ${figure} is wanted.`)
   if (goes && goesMm > figureMm && !near(goesMm)) {
     // a blade little over the figure may go where the figure itself still drags, and that drag is in
     const own = latest.find(t => near(thickness(t)))
-    if (own?.feel === 'drag' && goesMm < snapMm(figureMm + hand.dragMm) && !pairDemanded) return proved('in', () => `${nameOf(own)} drags; ${figure} is wanted.`, 'drag')
-    return own?.feel === 'free' || goesMm >= snapMm(figureMm + hand.dragMm) ? proved('loose', () => `${nameOf(goes)} goes; ${figure} is wanted.`) : unproved(() => `${nameOf(goes)} goes: a blade of ${figure} may still drag. Try it.`, figureMm)
+    if (own?.feel === 'drag' && goesMm < snapMm(figureMm + hand.dragMm) && !pairDemanded)
+      return proved('in', () => `${nameOf(own)} drags; ${figure} is wanted.`, 'drag')
+    return own?.feel === 'free' || goesMm >= snapMm(figureMm + hand.dragMm)
+      ? proved('loose', () => `${nameOf(goes)} goes; ${figure} is wanted.`)
+      : unproved(() => `${nameOf(goes)} goes: a blade of ${figure} may still drag. Try it.`, figureMm)
   }
   if (!goes || !near(goesMm)) return unproved(() => `Try a blade of ${figure}.`, figureMm)
-  if (goes.feel === 'drag' && !pairDemanded) return proved('in', () => `${nameOf(goes)} drags; ${figure} is wanted.`, 'drag')
+  if (goes.feel === 'drag' && !pairDemanded)
+    return proved('in', () => `${nameOf(goes)} drags; ${figure} is wanted.`, 'drag')
   const stepMm = snapMm(refusedMm - figureMm)
   if (refused && stepMm <= BARE_NEXT_WITHIN_MM && refusedMm <= nextUpMm) {
     const coarse = stepMm > BARE_COARSE_MM ? ' The step between them is coarse.' : ''

@@ -8,7 +8,10 @@ import { type Stack, stacks } from './stacks'
 import { type Feel, FEELS, type HandBands, thickness, type Trial, trialErrorMm, USUAL_HAND, went } from './trial'
 
 /** What is expected of a clearance before it is measured: a bell about the last as-left reading, or broad about the target. mm. */
-export interface ClearancePrior { meanMm: number, sigmaMm: number }
+export interface ClearancePrior {
+  meanMm: number
+  sigmaMm: number
+}
 const BROAD_SIGMA_MM = 0.05
 /** A valve that is out is measured to an interval no wider than this, or as narrow as the set allows. */
 export const OUT_READING_WIDTH_MM = 0.03
@@ -20,7 +23,10 @@ const JOINT_COST = 0.1
 /** A stack this near to a thickness that is there already tells nothing more. */
 const SAME_MM = 0.004
 
-export const broadPrior = (clearance: Clearance): ClearancePrior => ({ meanMm: targetOf(clearance), sigmaMm: BROAD_SIGMA_MM })
+export const broadPrior = (clearance: Clearance): ClearancePrior => ({
+  meanMm: targetOf(clearance),
+  sigmaMm: BROAD_SIGMA_MM,
+})
 
 export interface BladeAdvice {
   stack: Stack
@@ -29,7 +35,12 @@ export interface BladeAdvice {
 }
 
 /** The state a verdict rests on: thickest blade that went, thinnest refused, as candidate indices; −1 none. */
-interface State { goes: number, goesDrag: boolean, refused: number, refusedPinch: boolean }
+interface State {
+  goes: number
+  goesDrag: boolean
+  refused: number
+  refusedPinch: boolean
+}
 
 /** What to try next on any state of one valve, worked out once for a set, a spec and an expectation. */
 export type BladePolicy = (trials: Trial[]) => BladeAdvice | null
@@ -47,14 +58,25 @@ const turningPoints = (clearance: Clearance): number[] => {
 export function trialStacks(set: Pick<BladeSet, 'blades'>, clearance: Clearance): Stack[] {
   const points = turningPoints(clearance)
   const { minMm, maxMm } = spanOf(clearance)
-  const sound = stacks(set, 2, { aboutMm: [snapMm((minMm + maxMm) / 2)], withinMm: (maxMm - minMm) / 2 + 0.03 }).filter(s => s.doubt === null)
+  const sound = stacks(set, 2, { aboutMm: [snapMm((minMm + maxMm) / 2)], withinMm: (maxMm - minMm) / 2 + 0.03 }).filter(
+    s => s.doubt === null,
+  )
   const missed = points.filter(t => !sound.some(s => Math.abs(s.totalMm - t) <= BARE_FIGURE_NEAR_MM / 2))
-  return missed.length ? [...sound, ...stacks(set, 3, { aboutMm: missed, withinMm: BARE_FIGURE_NEAR_MM / 2 }).filter(s => s.bladesMm.length === 3)].sort((a, b) => a.totalMm - b.totalMm) : sound
+  return missed.length
+    ? [
+        ...sound,
+        ...stacks(set, 3, { aboutMm: missed, withinMm: BARE_FIGURE_NEAR_MM / 2 }).filter(s => s.bladesMm.length === 3),
+      ].sort((a, b) => a.totalMm - b.totalMm)
+    : sound
 }
 
 /** A blade little over a bare figure tells nothing: it may go where the figure drags, which is in, and where it is free. */
 function idle({ totalMm }: Pick<Stack, 'totalMm'>, clearance: Clearance, { dragMm }: HandBands): boolean {
-  return clearance.form === 'bare' && totalMm > snapMm(clearance.figureMm + BARE_FIGURE_NEAR_MM) && totalMm < snapMm(clearance.figureMm + dragMm)
+  return (
+    clearance.form === 'bare' &&
+    totalMm > snapMm(clearance.figureMm + BARE_FIGURE_NEAR_MM) &&
+    totalMm < snapMm(clearance.figureMm + dragMm)
+  )
 }
 
 /** Two dozen of them: at the turning points first, then single blades by nearness, then stacks where there is room between. */
@@ -64,9 +86,15 @@ function candidatesOf(all: Stack[], clearance: Clearance): Stack[] {
   const near = (a: Stack, b: Stack) => Math.abs(a.totalMm - centreMm) - Math.abs(b.totalMm - centreMm)
   const chosen: Stack[] = []
   const take = (list: Stack[], apartMm: number, most: number) => {
-    for (const s of list) if (chosen.length < most && !chosen.some(c => Math.abs(c.totalMm - s.totalMm) < apartMm || c === s)) chosen.push(s)
+    for (const s of list)
+      if (chosen.length < most && !chosen.some(c => Math.abs(c.totalMm - s.totalMm) < apartMm || c === s))
+        chosen.push(s)
   }
-  take(points.flatMap(t => all.filter(s => s.totalMm === t)), 0, CANDIDATES)
+  take(
+    points.flatMap(t => all.filter(s => s.totalMm === t)),
+    0,
+    CANDIDATES,
+  )
   take(all.filter(s => s.bladesMm.length === 1).sort(near), 0, CANDIDATES - 6)
   take(all.filter(s => s.bladesMm.length > 1).sort(near), SAME_MM, CANDIDATES)
   take(all.filter(s => s.bladesMm.length === 1).sort(near), 0, CANDIDATES)
@@ -77,15 +105,20 @@ function candidatesOf(all: Stack[], clearance: Clearance): Stack[] {
 function chanceOver({ meanMm, sigmaMm }: ClearancePrior, topMm: number): (fromMm: number, toMm: number) => number {
   const cells = Math.ceil(topMm / GRID_MM)
   const sums = new Float64Array(cells + 1)
-  for (let i = 0; i < cells; i++) sums[i + 1] = sums[i]! + Math.exp(-0.5 * (((i + 0.5) * GRID_MM - meanMm) / sigmaMm) ** 2) + 0.02
+  for (let i = 0; i < cells; i++)
+    sums[i + 1] = sums[i]! + Math.exp(-0.5 * (((i + 0.5) * GRID_MM - meanMm) / sigmaMm) ** 2) + 0.02
   // a cell counts as a whole, by its middle
   const at = (mm: number) => sums[Math.min(cells, Math.max(0, Math.round(mm / GRID_MM)))]!
   return (fromMm, toMm) => Math.max(0, at(toMm) - at(fromMm))
 }
 
 /** The gaps at which a blade is felt as each feel, as `[from, to)`. */
-const feltOver = (t: number, { dragMm, pinchMm }: HandBands): Record<Feel, [number, number]> =>
-  ({ 'no-go': [0, t - pinchMm], 'pinched': [t - pinchMm, t], 'drag': [t, t + dragMm], 'free': [t + dragMm, Infinity] })
+const feltOver = (t: number, { dragMm, pinchMm }: HandBands): Record<Feel, [number, number]> => ({
+  'no-go': [0, t - pinchMm],
+  'pinched': [t - pinchMm, t],
+  'drag': [t, t + dragMm],
+  'free': [t + dragMm, Infinity],
+})
 
 /**
  * The blade or stack that settles a verdict in the fewest expected trials: dynamic programming over what the thickest that went
@@ -93,33 +126,69 @@ const feltOver = (t: number, { dragMm, pinchMm }: HandBands): Record<Feel, [numb
  * @param choices what can be tried, at least one; two dozen of them near the limits are looked at
  * @returns a policy; it answers null when nothing is left to settle
  */
-export function bladePolicy(choices: readonly Stack[], clearance: Clearance, options: JudgeOptions & { prior?: ClearancePrior } = {}): BladePolicy {
+export function bladePolicy(
+  choices: readonly Stack[],
+  clearance: Clearance,
+  options: JudgeOptions & { prior?: ClearancePrior } = {},
+): BladePolicy {
   const hand = options.hand ?? USUAL_HAND
-  const candidates = candidatesOf(choices.filter(c => !idle(c, clearance, hand)), clearance)
+  const candidates = candidatesOf(
+    choices.filter(c => !idle(c, clearance, hand)),
+    clearance,
+  )
   const t = candidates.map(c => c.totalMm)
-  const chance = chanceOver(options.prior ?? broadPrior(clearance), Math.max(...t, limitsOf(clearance)?.maxMm ?? 0) + 0.1)
+  const chance = chanceOver(
+    options.prior ?? broadPrior(clearance),
+    Math.max(...t, limitsOf(clearance)?.maxMm ?? 0) + 0.1,
+  )
   const outcomes = candidates.map(c => feltOver(c.totalMm, hand))
   // a pair about a bare figure is as fine as the set has it, so that the proof does not find another blade between
-  const finest = clearance.form === 'bare' ? { ...options, nextUpMm: t.find(mm => mm >= snapMm(clearance.figureMm + hand.dragMm)) ?? Infinity } : options
+  const finest =
+    clearance.form === 'bare'
+      ? { ...options, nextUpMm: t.find(mm => mm >= snapMm(clearance.figureMm + hand.dragMm)) ?? Infinity }
+      : options
   const handling = candidates.map(c => 1 + JOINT_COST * (c.bladesMm.length - 1))
 
   const trialsOf = (state: State): Trial[] => [
-    ...state.goes >= 0 ? [{ id: '', bladesMm: [t[state.goes]!], feel: state.goesDrag ? 'drag' as const : 'free' as const }] : [],
-    ...state.refused >= 0 ? [{ id: '', bladesMm: [t[state.refused]!], feel: state.refusedPinch ? 'pinched' as const : 'no-go' as const }] : [],
+    ...(state.goes >= 0
+      ? [{ id: '', bladesMm: [t[state.goes]!], feel: state.goesDrag ? ('drag' as const) : ('free' as const) }]
+      : []),
+    ...(state.refused >= 0
+      ? [
+          {
+            id: '',
+            bladesMm: [t[state.refused]!],
+            feel: state.refusedPinch ? ('pinched' as const) : ('no-go' as const),
+          },
+        ]
+      : []),
   ]
-  const after = (state: State, blade: number, feel: Feel): State => feel === 'free' || feel === 'drag'
-    ? blade > state.goes ? { ...state, goes: blade, goesDrag: feel === 'drag' } : state
-    : state.refused < 0 || blade < state.refused ? { ...state, refused: blade, refusedPinch: feel === 'pinched' } : state
+  const after = (state: State, blade: number, feel: Feel): State =>
+    feel === 'free' || feel === 'drag'
+      ? blade > state.goes
+        ? { ...state, goes: blade, goesDrag: feel === 'drag' }
+        : state
+      : state.refused < 0 || blade < state.refused
+        ? { ...state, refused: blade, refusedPinch: feel === 'pinched' }
+        : state
 
-  interface Choice { trials: number, cost: number, blade: number }
+  interface Choice {
+    trials: number
+    cost: number
+    blade: number
+  }
   const DONE: Choice = { trials: 0, cost: 0, blade: -1 }
   const memory = new Map<number, Choice>()
-  const key = ({ goes, goesDrag, refused, refusedPinch }: State) => (((goes + 1) * 2 + Number(goesDrag)) * 64 + refused + 1) * 2 + Number(refusedPinch)
+  const key = ({ goes, goesDrag, refused, refusedPinch }: State) =>
+    (((goes + 1) * 2 + Number(goesDrag)) * 64 + refused + 1) * 2 + Number(refusedPinch)
 
   const settled = (state: State): boolean => {
     if ((state.refused < 0 ? candidates.length : state.refused) - state.goes <= 1) return true
     const { verdict, reading } = verdictOf(trialsOf(state), clearance, finest)
-    return verdict === 'in' || (verdict !== 'unproved' && reading.hiMm !== null && snapMm(reading.hiMm - reading.loMm) <= OUT_READING_WIDTH_MM)
+    return (
+      verdict === 'in' ||
+      (verdict !== 'unproved' && reading.hiMm !== null && snapMm(reading.hiMm - reading.loMm) <= OUT_READING_WIDTH_MM)
+    )
   }
   const best = (state: State): Choice => {
     const known = memory.get(key(state))
@@ -136,8 +205,8 @@ export function bladePolicy(choices: readonly Stack[], clearance: Clearance, opt
           const weight = chance(Math.max(from, loMm), Math.min(to, hiMm ?? Infinity))
           if (weight <= 0) continue
           const next = best(after(state, blade, feel))
-          trials += weight / total * next.trials
-          cost += weight / total * next.cost
+          trials += (weight / total) * next.trials
+          cost += (weight / total) * next.cost
         }
         const tie = Math.abs(cost - choice.cost) <= 1e-9
         if (tie ? handling[blade]! <= handling[choice.blade]! : cost < choice.cost) choice = { trials, cost, blade }
@@ -148,46 +217,86 @@ export function bladePolicy(choices: readonly Stack[], clearance: Clearance, opt
     return choice
   }
 
-  return (trials) => {
+  return trials => {
     const judgement = verdictOf(trials, clearance, options)
     const doubted = judgement.reading.contradiction?.[1]
     if (doubted) return { stack: again(doubted, candidates), expectedTrials: 1 }
     if (judgement.verdict === 'in') return null
-    const state = latestTrials(trials).reduce<State>((s, trial) => {
-      const mm = thickness(trial)
-      // a blade that is no candidate counts as the nearest one that proves no more than it
-      const index = went(trial) ? t.findLastIndex(c => c <= mm) : t.findIndex(c => c >= mm)
-      return index < 0 ? s : after(s, index, t[index] === mm ? trial.feel : went(trial) ? 'free' : 'no-go')
-    }, { goes: -1, goesDrag: false, refused: -1, refusedPinch: false })
+    const state = latestTrials(trials).reduce<State>(
+      (s, trial) => {
+        const mm = thickness(trial)
+        // a blade that is no candidate counts as the nearest one that proves no more than it
+        const index = went(trial) ? t.findLastIndex(c => c <= mm) : t.findIndex(c => c >= mm)
+        return index < 0 ? s : after(s, index, t[index] === mm ? trial.feel : went(trial) ? 'free' : 'no-go')
+      },
+      { goes: -1, goesDrag: false, refused: -1, refusedPinch: false },
+    )
     const { trials: expectedTrials, blade } = best(state)
     // a person may have tried a blade just over a bare figure: then the figure itself settles it
-    const overIt = clearance.form === 'bare' && trials.some(trial => went(trial) && idle({ totalMm: thickness(trial) }, clearance, hand))
-    const own = overIt && judgement.verdict === 'unproved' ? candidates.find(c => Math.abs(snapMm(c.totalMm - targetOf(clearance))) <= BARE_FIGURE_NEAR_MM && !trials.some(trial => thickness(trial) === c.totalMm)) : undefined
+    const overIt =
+      clearance.form === 'bare' &&
+      trials.some(trial => went(trial) && idle({ totalMm: thickness(trial) }, clearance, hand))
+    const own =
+      overIt && judgement.verdict === 'unproved'
+        ? candidates.find(
+            c =>
+              Math.abs(snapMm(c.totalMm - targetOf(clearance))) <= BARE_FIGURE_NEAR_MM &&
+              !trials.some(trial => thickness(trial) === c.totalMm),
+          )
+        : undefined
     if (own) return { stack: own, expectedTrials: 1 }
     return blade < 0 ? null : { stack: candidates[blade]!, expectedTrials }
   }
 }
 
 /** The blades of a trial, to be tried once more. */
-const again = (trial: Trial, candidates: Stack[]): Stack => candidates.find(c => c.totalMm === thickness(trial))
-  ?? { engravedMm: trial.bladesMm, bladesMm: trial.bladesMm, totalMm: thickness(trial), errorMm: trialErrorMm(trial), doubt: trial.doubt ?? null }
+const again = (trial: Trial, candidates: Stack[]): Stack =>
+  candidates.find(c => c.totalMm === thickness(trial)) ?? {
+    engravedMm: trial.bladesMm,
+    bladesMm: trial.bladesMm,
+    totalMm: thickness(trial),
+    errorMm: trialErrorMm(trial),
+    doubt: trial.doubt ?? null,
+  }
 
 /** The next blade for trials already made; for several valves of a job keep a `bladePolicy` instead. */
-export const nextBlade = (set: Pick<BladeSet, 'blades'>, trials: Trial[], clearance: Clearance, options: JudgeOptions & { prior?: ClearancePrior } = {}): BladeAdvice | null =>
-  bladePolicy(trialStacks(set, clearance), clearance, options)(trials)
+export const nextBlade = (
+  set: Pick<BladeSet, 'blades'>,
+  trials: Trial[],
+  clearance: Clearance,
+  options: JudgeOptions & { prior?: ClearancePrior } = {},
+): BladeAdvice | null => bladePolicy(trialStacks(set, clearance), clearance, options)(trials)
 
 /**
  * The blade or stack to set a valve with: the one whose light drag ends nearest the aim, and which proves the setting once it is locked.
  * @param aimMm where the gap should stand before the lock; `shiftMm` is what the lock adds to it
  * @returns null when the set has no such thickness and the setting could not be proved with it
  */
-export function settingBlade(choices: readonly Stack[], clearance: Clearance, { aimMm = targetOf(clearance), shiftMm = 0, hand = USUAL_HAND }: { aimMm?: number, shiftMm?: number, hand?: HandBands } = {}): Stack | null {
+export function settingBlade(
+  choices: readonly Stack[],
+  clearance: Clearance,
+  {
+    aimMm = targetOf(clearance),
+    shiftMm = 0,
+    hand = USUAL_HAND,
+  }: { aimMm?: number; shiftMm?: number; hand?: HandBands } = {},
+): Stack | null {
   const limits = limitsOf(clearance)
   const locked = (s: Stack) => snapMm(s.totalMm + shiftMm)
-  const fits = choices.filter(s => limits ? locked(s) >= limits.minMm && locked(s) <= limits.maxMm : Math.abs(snapMm(locked(s) - targetOf(clearance))) <= BARE_FIGURE_NEAR_MM)
+  const fits = choices.filter(s =>
+    limits
+      ? locked(s) >= limits.minMm && locked(s) <= limits.maxMm
+      : Math.abs(snapMm(locked(s) - targetOf(clearance))) <= BARE_FIGURE_NEAR_MM,
+  )
   // a drag leaves 0 to 0.015 more than the blade; for a bare figure the drag at the figure is the spec itself
   const off = (s: Stack) => Math.abs(s.totalMm + (limits ? hand.dragMm / 2 : 0) - aimMm)
-  return [...fits].sort((a, b) => off(a) + JOINT_OFF_MM * (a.bladesMm.length - 1) - off(b) - JOINT_OFF_MM * (b.bladesMm.length - 1) || b.totalMm - a.totalMm)[0] ?? null
+  return (
+    [...fits].sort(
+      (a, b) =>
+        off(a) + JOINT_OFF_MM * (a.bladesMm.length - 1) - off(b) - JOINT_OFF_MM * (b.bladesMm.length - 1) ||
+        b.totalMm - a.totalMm,
+    )[0] ?? null
+  )
 }
 /** A stack is taken for setting only where it comes nearer by more than this: two blades are awkward to hold while a nut is turned. From memory. */
 const JOINT_OFF_MM = 0.006

@@ -2,7 +2,13 @@ import { snapMm } from '../units'
 import { type Blade, type BladeSet, JOINT_ERROR_MM, type Leaf, leavesOf, plainBlade } from './blade'
 
 /** One to three leaves on each other: what goes into a gap at once. `engravedMm` names them, `totalMm` is how thick they are. */
-export interface Stack { engravedMm: number[], bladesMm: number[], totalMm: number, errorMm: number, doubt: 'bent' | 'worn' | null }
+export interface Stack {
+  engravedMm: number[]
+  bladesMm: number[]
+  totalMm: number
+  errorMm: number
+  doubt: 'bent' | 'worn' | null
+}
 
 /** Error of leaves on each other: theirs in quadrature, plus the joints. mm. */
 export const stackErrorMm = (errorsMm: readonly number[]): number =>
@@ -12,8 +18,11 @@ export const stackErrorMm = (errorsMm: readonly number[]): number =>
 export function stackOf(leaves: readonly Leaf[]): Stack {
   const order = [...leaves].sort((a, b) => b.mm - a.mm)
   return {
-    engravedMm: order.map(l => l.engravedMm), bladesMm: order.map(l => l.mm), totalMm: snapMm(order.reduce((sum, l) => sum + l.mm, 0)),
-    errorMm: stackErrorMm(order.map(l => l.errorMm)), doubt: (order.find(l => l.condition !== 'good')?.condition ?? null) as Stack['doubt'],
+    engravedMm: order.map(l => l.engravedMm),
+    bladesMm: order.map(l => l.mm),
+    totalMm: snapMm(order.reduce((sum, l) => sum + l.mm, 0)),
+    errorMm: stackErrorMm(order.map(l => l.errorMm)),
+    doubt: (order.find(l => l.condition !== 'good')?.condition ?? null) as Stack['doubt'],
   }
 }
 
@@ -32,7 +41,11 @@ const better = (a: Stack, b: Stack): boolean => {
  * @param near thicknesses in mm about which stacks are wanted, within `withinMm`; all where it is left out
  * @returns thickness and error in mm; bent and worn blades stand as single ones, named so
  */
-export function stacks(set: Pick<BladeSet, 'blades'>, most: 1 | 2 | 3 = 2, near?: { aboutMm: readonly number[], withinMm: number }): Stack[] {
+export function stacks(
+  set: Pick<BladeSet, 'blades'>,
+  most: 1 | 2 | 3 = 2,
+  near?: { aboutMm: readonly number[]; withinMm: number },
+): Stack[] {
   const leaves = leavesOf(set)
   const whole = leaves.filter(l => l.part === 'whole' && l.condition === 'good')
   const wanted = (mm: number) => !near || near.aboutMm.some(t => Math.abs(t - mm) <= near.withinMm + 1e-9)
@@ -54,10 +67,13 @@ export function stacks(set: Pick<BladeSet, 'blades'>, most: 1 | 2 | 3 = 2, near?
 }
 
 /** Plain sizes as single blades. */
-export const singles = (bladesMm: readonly number[]): Stack[] => stacks({ blades: bladesMm.map((mm): Blade => plainBlade(mm)) }, 1)
+export const singles = (bladesMm: readonly number[]): Stack[] =>
+  stacks({ blades: bladesMm.map((mm): Blade => plainBlade(mm)) }, 1)
 
 /** The set's leaves by their engravings as one stack; a size that the set does not have stands for itself, with a blade's error. */
 export function stackNamed(set: Pick<BladeSet, 'blades'>, engravedMm: readonly number[]): Stack {
   const leaves = leavesOf(set)
-  return stackOf(engravedMm.map(mm => leaves.find(l => l.engravedMm === mm) ?? leavesOf({ blades: [plainBlade(mm)] })[0]!))
+  return stackOf(
+    engravedMm.map(mm => leaves.find(l => l.engravedMm === mm) ?? leavesOf({ blades: [plainBlade(mm)] })[0]!),
+  )
 }

@@ -2,18 +2,30 @@ import type { Interval } from '../feeler'
 import type { Visit } from './visit'
 
 /** What a valve's gap did between two visits: over so much use it changed by so much, ± a standard uncertainty. mm. */
-export interface DriftPoint { atMs: number, use: number, changeMm: number, sigmaMm: number, jumped: boolean }
+export interface DriftPoint {
+  atMs: number
+  use: number
+  changeMm: number
+  sigmaMm: number
+  jumped: boolean
+}
 /** A change that is bounded on one side only, for one of its readings was open. */
-export interface DriftBound { atMs: number, use: number, atLeastMm: number | null, atMostMm: number | null }
+export interface DriftBound {
+  atMs: number
+  use: number
+  atLeastMm: number | null
+  atMostMm: number | null
+}
 
 /** Clearance change per unit of use, mm, with its standard uncertainty; or why there is none. */
-export type Drift
-  = | { kind: 'drift', perUse: number, sigma: number, points: DriftPoint[], bounds: DriftBound[] }
-    | { kind: 'not enough', why: string, points: DriftPoint[], bounds: DriftBound[] }
+export type Drift =
+  | { kind: 'drift'; perUse: number; sigma: number; points: DriftPoint[]; bounds: DriftBound[] }
+  | { kind: 'not enough'; why: string; points: DriftPoint[]; bounds: DriftBound[] }
 
 /** The standard uncertainty of an interval taken as even: half-width over √3. Source: GUM 4.3.7. */
-export const sigmaOf = ({ loMm, hiMm }: Interval): number => hiMm === null ? Infinity : (hiMm - loMm) / 2 / Math.sqrt(3)
-export const middleOf = ({ loMm, hiMm }: Interval): number => hiMm === null ? loMm : (loMm + hiMm) / 2
+export const sigmaOf = ({ loMm, hiMm }: Interval): number =>
+  hiMm === null ? Infinity : (hiMm - loMm) / 2 / Math.sqrt(3)
+export const middleOf = ({ loMm, hiMm }: Interval): number => (hiMm === null ? loMm : (loMm + hiMm) / 2)
 /** Readings are never better than a hand's own scatter. mm, from memory. */
 const LEAST_SIGMA_MM = 0.002
 /** A point this many of its own uncertainties off the others has jumped: a seat, a tip, a slip. */
@@ -22,18 +34,33 @@ const JUMPED_AT = 4
 const spread = (a: Interval, b: Interval): number => Math.hypot(sigmaOf(a), sigmaOf(b), LEAST_SIGMA_MM)
 
 /** The changes of one valve from each visit's as left to the next one's as found; a changed engine begins anew. */
-export function changesOf(visits: readonly Visit[], valveId: string): { points: Omit<DriftPoint, 'jumped'>[], bounds: DriftBound[] } {
+export function changesOf(
+  visits: readonly Visit[],
+  valveId: string,
+): { points: Omit<DriftPoint, 'jumped'>[]; bounds: DriftBound[] } {
   const points: Omit<DriftPoint, 'jumped'>[] = []
   const bounds: DriftBound[] = []
   const inOrder = [...visits].sort((a, b) => a.atMs - b.atMs)
-  let left: { interval: Interval, use: number } | null = null
+  let left: { interval: Interval; use: number } | null = null
   for (const { atMs, use, valves, engineChanged } of inOrder) {
     if (engineChanged) left = null
     const { asFound = null, asLeft = null } = valves[valveId] ?? {}
     const sinceLeft = left !== null && use !== null ? use - left.use : 0
     if (left && asFound && sinceLeft > 0) {
-      if (left.interval.hiMm !== null && asFound.hiMm !== null) points.push({ atMs, use: sinceLeft, changeMm: middleOf(asFound) - middleOf(left.interval), sigmaMm: spread(left.interval, asFound) })
-      else bounds.push({ atMs, use: sinceLeft, atLeastMm: left.interval.hiMm === null ? null : asFound.loMm - left.interval.hiMm, atMostMm: asFound.hiMm === null ? null : asFound.hiMm - left.interval.loMm })
+      if (left.interval.hiMm !== null && asFound.hiMm !== null)
+        points.push({
+          atMs,
+          use: sinceLeft,
+          changeMm: middleOf(asFound) - middleOf(left.interval),
+          sigmaMm: spread(left.interval, asFound),
+        })
+      else
+        bounds.push({
+          atMs,
+          use: sinceLeft,
+          atLeastMm: left.interval.hiMm === null ? null : asFound.loMm - left.interval.hiMm,
+          atMostMm: asFound.hiMm === null ? null : asFound.hiMm - left.interval.loMm,
+        })
     }
     const now = asLeft ?? asFound
     if (now && use !== null) left = { interval: now, use }
@@ -42,7 +69,7 @@ export function changesOf(visits: readonly Visit[], valveId: string): { points: 
 }
 
 /** The line through the origin, weighted by 1/σ²; the points scatter more than their uncertainties say where χ² is over one each. */
-function lineThroughOrigin(points: readonly Omit<DriftPoint, 'jumped'>[]): { perUse: number, sigma: number } {
+function lineThroughOrigin(points: readonly Omit<DriftPoint, 'jumped'>[]): { perUse: number; sigma: number } {
   const weights = points.map(p => 1 / p.sigmaMm ** 2)
   const sxx = points.reduce((s, p, i) => s + weights[i]! * p.use ** 2, 0)
   const perUse = points.reduce((s, p, i) => s + weights[i]! * p.use * p.changeMm, 0) / sxx
@@ -77,7 +104,13 @@ export function drift(visits: readonly Visit[], valveId: string): Drift {
 }
 
 function notEnough(visits: readonly Visit[], bounds: readonly DriftBound[]): string {
-  if (visits.length < 2) return visits.length === 0 ? 'Not enough yet: no visit is on record.' : 'Not enough yet: one visit, and drift needs two.'
-  if (bounds.length) return 'Not enough yet: a reading was open on one side, so it bounds the drift and does not tell it.'
-  return visits.some(v => v.use === null) ? 'Not enough yet: the meter was not read at both visits.' : 'Not enough yet: this valve was not left proved at one visit and measured at the next.'
+  if (visits.length < 2)
+    return visits.length === 0
+      ? 'Not enough yet: no visit is on record.'
+      : 'Not enough yet: one visit, and drift needs two.'
+  if (bounds.length)
+    return 'Not enough yet: a reading was open on one side, so it bounds the drift and does not tell it.'
+  return visits.some(v => v.use === null)
+    ? 'Not enough yet: the meter was not read at both visits.'
+    : 'Not enough yet: this valve was not left proved at one visit and measured at the next.'
 }

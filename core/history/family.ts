@@ -1,10 +1,18 @@
 import type { Drift } from './drift'
 
 /** How valves of one kind in one engine model drift: their mean, and how far engines differ beyond what is measured. mm per use. */
-export interface FamilyDrift { perUse: number, sigma: number, betweenSigma: number, machines: number }
+export interface FamilyDrift {
+  perUse: number
+  sigma: number
+  betweenSigma: number
+  machines: number
+}
 
 /** A drift that is known, as its line. */
-export interface KnownDrift { perUse: number, sigma: number }
+export interface KnownDrift {
+  perUse: number
+  sigma: number
+}
 /** Fewer than this are no family. From memory. */
 const LEAST_MACHINES = 2
 
@@ -22,12 +30,18 @@ export function familyDrift(known: readonly KnownDrift[]): FamilyDrift | null {
   const between = Math.max(0, (q - (known.length - 1)) / (sum - weights.reduce((s, w) => s + w * w, 0) / sum))
   const random = known.map(d => 1 / (d.sigma ** 2 + between))
   const total = random.reduce((a, b) => a + b, 0)
-  return { perUse: known.reduce((s, d, i) => s + random[i]! * d.perUse, 0) / total, sigma: Math.sqrt(1 / total), betweenSigma: Math.sqrt(between), machines: known.length }
+  return {
+    perUse: known.reduce((s, d, i) => s + random[i]! * d.perUse, 0) / total,
+    sigma: Math.sqrt(1 / total),
+    betweenSigma: Math.sqrt(between),
+    machines: known.length,
+  }
 }
 
 /** A valve's drift with what its family says: the family alone where the valve has not been seen twice. Null where neither is known. */
 export function withFamily(own: Drift, family: FamilyDrift | null): KnownDrift | null {
-  if (own.kind !== 'drift') return family && { perUse: family.perUse, sigma: Math.hypot(family.sigma, family.betweenSigma) }
+  if (own.kind !== 'drift')
+    return family && { perUse: family.perUse, sigma: Math.hypot(family.sigma, family.betweenSigma) }
   if (!family) return { perUse: own.perUse, sigma: own.sigma }
   const [a, b] = [1 / own.sigma ** 2, 1 / (family.sigma ** 2 + family.betweenSigma ** 2)]
   return { perUse: (own.perUse * a + family.perUse * b) / (a + b), sigma: Math.sqrt(1 / (a + b)) }
@@ -36,5 +50,8 @@ export function withFamily(own: Drift, family: FamilyDrift | null): KnownDrift |
 /** How many uncertainties apart a valve must be from its family to be named. */
 const FASTER_AT = 2
 /** Whether a valve moves faster than its family, the same way or the other. */
-export const movesFaster = (own: Drift, family: FamilyDrift | null): boolean => own.kind === 'drift' && family !== null
-  && Math.abs(own.perUse) > Math.abs(family.perUse) && Math.abs(own.perUse - family.perUse) > FASTER_AT * Math.hypot(own.sigma, family.sigma, family.betweenSigma)
+export const movesFaster = (own: Drift, family: FamilyDrift | null): boolean =>
+  own.kind === 'drift' &&
+  family !== null &&
+  Math.abs(own.perUse) > Math.abs(family.perUse) &&
+  Math.abs(own.perUse - family.perUse) > FASTER_AT * Math.hypot(own.sigma, family.sigma, family.betweenSigma)

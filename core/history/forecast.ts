@@ -3,9 +3,20 @@ import { normalUnder } from '../chance'
 import { middleOf, sigmaOf } from './drift'
 
 /** A gap at so much use from when it was left: the middle, and the ends of the fan. mm. */
-export interface FanPoint { use: number, middleMm: number, loMm: number, hiMm: number }
+export interface FanPoint {
+  use: number
+  middleMm: number
+  loMm: number
+  hiMm: number
+}
 /** When a valve leaves its limits, in use since it was left: the soonest (10 %), as likely as not, the latest (90 %); null beyond the horizon. */
-export interface Forecast { side: 'tight' | 'loose', soonest: number | null, even: number | null, latest: number | null, fan: FanPoint[] }
+export interface Forecast {
+  side: 'tight' | 'loose'
+  soonest: number | null
+  even: number | null
+  latest: number | null
+  fan: FanPoint[]
+}
 
 /** Half of an 80 % interval of the normal distribution, in standard deviations. */
 const FAN_Z = 1.2815515655446004
@@ -19,7 +30,12 @@ const FAN_POINTS = 24
  * @returns null for an open reading
  * Source: a straight line with normal uncertainties of both ends; crossing by bisection.
  */
-export function forecast(left: Interval, slope: { perUse: number, sigma: number }, limits: { minMm: number, maxMm: number }, horizon: number): Forecast | null {
+export function forecast(
+  left: Interval,
+  slope: { perUse: number; sigma: number },
+  limits: { minMm: number; maxMm: number },
+  horizon: number,
+): Forecast | null {
   if (left.hiMm === null) return null
   const [startMm, startSigma] = [middleOf(left), sigmaOf(left)]
   const sigmaAt = (use: number) => Math.hypot(startSigma, slope.sigma * use)
@@ -40,8 +56,13 @@ export function forecast(left: Interval, slope: { perUse: number, sigma: number 
     return to
   }
   const fan = Array.from({ length: FAN_POINTS + 1 }, (_, i): FanPoint => {
-    const use = horizon * i / FAN_POINTS
-    return { use, middleMm: middleAt(use), loMm: middleAt(use) - FAN_Z * sigmaAt(use), hiMm: middleAt(use) + FAN_Z * sigmaAt(use) }
+    const use = (horizon * i) / FAN_POINTS
+    return {
+      use,
+      middleMm: middleAt(use),
+      loMm: middleAt(use) - FAN_Z * sigmaAt(use),
+      hiMm: middleAt(use) + FAN_Z * sigmaAt(use),
+    }
   })
   return { side: slope.perUse < 0 ? 'tight' : 'loose', soonest: first(0.1), even: first(0.5), latest: first(0.9), fan }
 }

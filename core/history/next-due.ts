@@ -1,21 +1,29 @@
 /** Why a machine is due: its first check, so much use, so many months, or a valve that is forecast to leave its limits. */
 export type DueCause = 'first check' | 'use' | 'months' | 'forecast'
 /** One reason to come back, and when: ms since 1970, or null where its use per day is not known. */
-export interface DueReason { cause: DueCause, atMs: number | null, use: number | null, valveId: string | null }
-export interface NextDue { first: DueReason, all: DueReason[] }
+export interface DueReason {
+  cause: DueCause
+  atMs: number | null
+  use: number | null
+  valveId: string | null
+}
+export interface NextDue {
+  first: DueReason
+  all: DueReason[]
+}
 
 /** What a machine's next check hangs on. Uses are totals on the same count as `useNow`. */
 export interface DueFacts {
-  interval: { use: number | null, months: number | null, firstUse?: number | null }
+  interval: { use: number | null; months: number | null; firstUse?: number | null }
   /** The last check, or null where there was none in this shop. */
-  last: { atMs: number, use: number | null } | null
+  last: { atMs: number; use: number | null } | null
   /** When the machine came, and its use then. */
-  since: { atMs: number, use: number | null }
+  since: { atMs: number; use: number | null }
   /** The meter as it was read last. */
-  read: { atMs: number, use: number } | null
+  read: { atMs: number; use: number } | null
   usePerDay: number | null
   /** Use since the last check at which a valve is as soon out as 10 %. */
-  forecasts: readonly { valveId: string, soonest: number | null }[]
+  forecasts: readonly { valveId: string; soonest: number | null }[]
 }
 
 const DAY_MS = 86_400_000
@@ -34,7 +42,7 @@ export function monthsOn(atMs: number, months: number): number {
 function whenUsed({ read, usePerDay }: DueFacts, use: number): number | null {
   if (read === null) return null
   if (usePerDay === null) return use <= read.use ? read.atMs : null
-  return read.atMs + (use - read.use) / usePerDay * DAY_MS
+  return read.atMs + ((use - read.use) / usePerDay) * DAY_MS
 }
 
 /**
@@ -45,12 +53,16 @@ export function nextDue(facts: DueFacts): NextDue | null {
   const { interval, last, since } = facts
   const from = last ?? since
   const byUse = (cause: DueCause, use: number | null | undefined, valveId: string | null = null): DueReason[] =>
-    use === null || use === undefined || from.use === null ? [] : [{ cause, use: from.use + use, atMs: whenUsed(facts, from.use + use), valveId }]
+    use === null || use === undefined || from.use === null
+      ? []
+      : [{ cause, use: from.use + use, atMs: whenUsed(facts, from.use + use), valveId }]
   const all: DueReason[] = [
-    ...last === null ? byUse('first check', interval.firstUse) : [],
+    ...(last === null ? byUse('first check', interval.firstUse) : []),
     ...byUse('use', interval.use),
-    ...interval.months === null ? [] : [{ cause: 'months' as const, use: null, atMs: monthsOn(from.atMs, interval.months), valveId: null }],
-    ...last === null ? [] : facts.forecasts.flatMap(f => byUse('forecast', f.soonest, f.valveId)),
+    ...(interval.months === null
+      ? []
+      : [{ cause: 'months' as const, use: null, atMs: monthsOn(from.atMs, interval.months), valveId: null }]),
+    ...(last === null ? [] : facts.forecasts.flatMap(f => byUse('forecast', f.soonest, f.valveId))),
   ]
   const dated = all.filter(r => r.atMs !== null).sort((a, b) => a.atMs! - b.atMs!)
   const first = dated[0] ?? all[0]

@@ -1,14 +1,35 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { daysWords, meterClash, type MeterReading, outlook, type OutlookFacts, reminderText, useSinceFirst, whyWords } from './index'
+import {
+  daysWords,
+  meterClash,
+  type MeterReading,
+  outlook,
+  type OutlookFacts,
+  reminderText,
+  useSinceFirst,
+  whyWords,
+} from './index'
 
 const DAY = 86_400_000
 const at = (days: number) => Date.parse('2024-01-01') + days * DAY
 const about = (mm: number) => ({ loMm: mm - 0.005, hiMm: mm + 0.005 })
-const visit = (days: number, use: number | null, found: number, left: number) => ({ atMs: at(days), use, valves: { e: { asFound: about(found), asLeft: about(left) } } })
+const visit = (days: number, use: number | null, found: number, left: number) => ({
+  atMs: at(days),
+  use,
+  valves: { e: { asFound: about(found), asLeft: about(left) } },
+})
 const facts = (changes: Partial<OutlookFacts> = {}): OutlookFacts => ({
-  interval: { use: 4000, months: 12 }, limits: { e: { minMm: 0.1, maxMm: 0.14 } }, sinceMs: at(0), family: {},
-  visits: [visit(0, 0, 0.12, 0.12), visit(300, 3000, 0.105, 0.13)], uses: [{ atMs: at(0), use: 0 }, { atMs: at(300), use: 3000 }], ...changes,
+  interval: { use: 4000, months: 12 },
+  limits: { e: { minMm: 0.1, maxMm: 0.14 } },
+  sinceMs: at(0),
+  family: {},
+  visits: [visit(0, 0, 0.12, 0.12), visit(300, 3000, 0.105, 0.13)],
+  uses: [
+    { atMs: at(0), use: 0 },
+    { atMs: at(300), use: 3000 },
+  ],
+  ...changes,
 })
 
 describe('a machine’s outlook', () => {
@@ -27,7 +48,16 @@ describe('a machine’s outlook', () => {
     expect(due!.all).toEqual([{ cause: 'months', use: null, atMs: Date.parse('2025-01-01'), valveId: null }])
   })
   it('a machine with one visit takes its family’s drift; a spec without limits has no forecast', () => {
-    const once = { visits: [visit(0, 0, 0.12, 0.12)], uses: [{ atMs: at(0), use: 0 }], family: { e: [{ perUse: -5e-6, sigma: 1e-6 }, { perUse: -6e-6, sigma: 1e-6 }] } }
+    const once = {
+      visits: [visit(0, 0, 0.12, 0.12)],
+      uses: [{ atMs: at(0), use: 0 }],
+      family: {
+        e: [
+          { perUse: -5e-6, sigma: 1e-6 },
+          { perUse: -6e-6, sigma: 1e-6 },
+        ],
+      },
+    }
     const { valves } = outlook(facts(once))
     expect(valves.e!.slope!.perUse).toBeCloseTo(-5.5e-6, 9)
     expect(valves.e!.forecast!.side).toBe('tight')
@@ -35,7 +65,18 @@ describe('a machine’s outlook', () => {
   })
   it('a first check comes before the interval, and only once', () => {
     const interval = { use: 4000, months: 12, firstUse: 500 }
-    expect(outlook(facts({ interval, visits: [], uses: [{ atMs: at(0), use: 0 }, { atMs: at(40), use: 400 }] })).due!.first).toMatchObject({ cause: 'first check', use: 500 })
+    expect(
+      outlook(
+        facts({
+          interval,
+          visits: [],
+          uses: [
+            { atMs: at(0), use: 0 },
+            { atMs: at(40), use: 400 },
+          ],
+        }),
+      ).due!.first,
+    ).toMatchObject({ cause: 'first check', use: 500 })
     expect(outlook(facts({ interval })).due!.all.some(r => r.cause === 'first check')).toBe(false)
   })
   it('says in words why, and whether the day has passed', () => {
@@ -49,23 +90,61 @@ describe('a machine’s outlook', () => {
 describe('one more reading of a meter', () => {
   const read = (days: number, meter: number, replaced = false): MeterReading => ({ atMs: at(days), meter, replaced })
   it.each<[string, MeterReading, 'earlier' | 'later' | null]>([
-    ['between two others', read(50, 1500), null], ['lower than an earlier one', read(50, 900), 'earlier'], ['higher than a later one', read(50, 2100), 'later'],
-    ['lower, of a replaced meter', read(300, 5, true), null], ['before all others', read(-10, 500), null], ['the same figure', read(50, 1000), null],
+    ['between two others', read(50, 1500), null],
+    ['lower than an earlier one', read(50, 900), 'earlier'],
+    ['higher than a later one', read(50, 2100), 'later'],
+    ['lower, of a replaced meter', read(300, 5, true), null],
+    ['before all others', read(-10, 500), null],
+    ['the same figure', read(50, 1000), null],
   ])('%s', (_, added, side) => expect(meterClash([read(0, 1000), read(100, 2000)], added)?.side ?? null).toBe(side))
-  it('fits exactly where the count of all of them does not run backward', () => fc.assert(fc.property(fc.array(fc.record({ days: fc.integer({ min: 0, max: 900 }), meter: fc.integer({ min: 0, max: 9000 }) }), { maxLength: 6 }), fc.integer({ min: 0, max: 900 }), fc.integer({ min: 0, max: 9000 }), (raw, days, meter) => {
-    const before = [...new Map(raw.map(r => [r.days, read(r.days, r.meter)])).values()].filter(r => r.atMs !== at(days)).sort((a, b) => a.atMs - b.atMs).filter((r, i, all) => all.slice(0, i).every(o => o.meter <= r.meter))
-    const fits = meterClash(before, read(days, meter)) === null
-    const counts = () => useSinceFirst([...before, read(days, meter)])
-    if (fits) expect(counts).not.toThrow()
-    else expect(counts).toThrow(/went back/)
-  })))
+  it('fits exactly where the count of all of them does not run backward', () =>
+    fc.assert(
+      fc.property(
+        fc.array(fc.record({ days: fc.integer({ min: 0, max: 900 }), meter: fc.integer({ min: 0, max: 9000 }) }), {
+          maxLength: 6,
+        }),
+        fc.integer({ min: 0, max: 900 }),
+        fc.integer({ min: 0, max: 9000 }),
+        (raw, days, meter) => {
+          const before = [...new Map(raw.map(r => [r.days, read(r.days, r.meter)])).values()]
+            .filter(r => r.atMs !== at(days))
+            .sort((a, b) => a.atMs - b.atMs)
+            .filter((r, i, all) => all.slice(0, i).every(o => o.meter <= r.meter))
+          const fits = meterClash(before, read(days, meter)) === null
+          const counts = () => useSinceFirst([...before, read(days, meter)])
+          if (fits) expect(counts).not.toThrow()
+          else expect(counts).toThrow(/went back/)
+        },
+      ),
+    ))
 })
 
 describe('words for an owner', () => {
-  it.each([[0, 'today'], [1, 'tomorrow'], [12, 'in 12 days'], [-1, '1 day over'], [-6, '6 days over']])('%i days off is “%s”', (days, words) => expect(daysWords(at(days), at(0))).toBe(words))
+  it.each([
+    [0, 'today'],
+    [1, 'tomorrow'],
+    [12, 'in 12 days'],
+    [-1, '1 day over'],
+    [-6, '6 days over'],
+  ])('%i days off is “%s”', (days, words) => expect(daysWords(at(days), at(0))).toBe(words))
   it('a letter names each machine, when and why, and asks for a cold engine', () => {
-    const { subject, text } = reminderText({ owner: 'R. Owner', shop: 'A Shop', lines: [{ machine: 'Mower', tag: 'M-1', when: 'Due 200 h, about 3 May 2025', why: 'By the maker’s interval.' }, { machine: 'Pump', tag: 'M-2', when: 'Due 9 May 2025', why: 'Time comes before use.' }] })
+    const { subject, text } = reminderText({
+      owner: 'R. Owner',
+      shop: 'A Shop',
+      lines: [
+        { machine: 'Mower', tag: 'M-1', when: 'Due 200 h, about 3 May 2025', why: 'By the maker’s interval.' },
+        { machine: 'Pump', tag: 'M-2', when: 'Due 9 May 2025', why: 'Time comes before use.' },
+      ],
+    })
     expect(subject).toBe('Valve check due: 2 machines')
-    for (const part of ['Dear R. Owner', 'Mower (M-1)', 'Pump (M-2)', '200 h, about 3 May 2025', 'cold engine', 'A Shop']) expect(text).toContain(part)
+    for (const part of [
+      'Dear R. Owner',
+      'Mower (M-1)',
+      'Pump (M-2)',
+      '200 h, about 3 May 2025',
+      'cold engine',
+      'A Shop',
+    ])
+      expect(text).toContain(part)
   })
 })

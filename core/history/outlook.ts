@@ -7,19 +7,30 @@ import { usePerDay, type Visit } from './visit'
 /** All that a machine's outlook rests on. Uses are totals on one count; limits are null where a spec gives none. */
 export interface OutlookFacts {
   interval: DueFacts['interval']
-  limits: Record<string, { minMm: number, maxMm: number } | null>
+  limits: Record<string, { minMm: number; maxMm: number } | null>
   /** Visits since its engine was put in, in order. */
   visits: readonly Visit[]
   /** Every time its meter was read, in order; visits among them. */
-  uses: readonly { atMs: number, use: number }[]
+  uses: readonly { atMs: number; use: number }[]
   /** When it came to the shop. ms since 1970. */
   sinceMs: number
   /** How the other machines of its model drift, by valve. */
   family: Record<string, readonly KnownDrift[]>
 }
 /** Where one valve goes. */
-export interface ValveOutlook { drift: Drift, family: number, faster: boolean, slope: KnownDrift | null, forecast: Forecast | null, leftAtUse: number | null }
-export interface Outlook { valves: Record<string, ValveOutlook>, usePerDay: number | null, due: NextDue | null }
+export interface ValveOutlook {
+  drift: Drift
+  family: number
+  faster: boolean
+  slope: KnownDrift | null
+  forecast: Forecast | null
+  leftAtUse: number | null
+}
+export interface Outlook {
+  valves: Record<string, ValveOutlook>
+  usePerDay: number | null
+  due: NextDue | null
+}
 
 /** Twice a check's distance is as far as a forecast is shown; without one, this far. */
 const HORIZON_INTERVALS = 2
@@ -35,7 +46,14 @@ function valveOutlook(facts: OutlookFacts, valveId: string): ValveOutlook {
   const left = last?.valves[valveId]?.asLeft ?? null
   const limits = facts.limits[valveId] ?? null
   const horizon = facts.interval.use === null ? HORIZON_USE : facts.interval.use * HORIZON_INTERVALS
-  return { drift: own, family: kin?.machines ?? 0, faster: movesFaster(own, kin), slope, forecast: slope && left && limits ? forecast(left, slope, limits, horizon) : null, leftAtUse: last?.use ?? null }
+  return {
+    drift: own,
+    family: kin?.machines ?? 0,
+    faster: movesFaster(own, kin),
+    slope,
+    forecast: slope && left && limits ? forecast(left, slope, limits, horizon) : null,
+    leftAtUse: last?.use ?? null,
+  }
 }
 const moves = ({ slope }: ValveOutlook): boolean => slope !== null && Math.abs(slope.perUse) >= MOVES_AT * slope.sigma
 
@@ -45,9 +63,14 @@ export function outlook(facts: OutlookFacts): Outlook {
   const last = facts.visits.at(-1) ?? null
   const perDay = usePerDay(facts.uses)
   const due = nextDue({
-    interval: facts.interval, last: last && { atMs: last.atMs, use: last.use }, since: { atMs: facts.sinceMs, use: facts.uses[0]?.use ?? null },
-    read: facts.uses.at(-1) ?? null, usePerDay: perDay,
-    forecasts: Object.entries(valves).filter(([, v]) => moves(v)).map(([valveId, v]) => ({ valveId, soonest: v.forecast?.soonest ?? null })),
+    interval: facts.interval,
+    last: last && { atMs: last.atMs, use: last.use },
+    since: { atMs: facts.sinceMs, use: facts.uses[0]?.use ?? null },
+    read: facts.uses.at(-1) ?? null,
+    usePerDay: perDay,
+    forecasts: Object.entries(valves)
+      .filter(([, v]) => moves(v))
+      .map(([valveId, v]) => ({ valveId, soonest: v.forecast?.soonest ?? null })),
   })
   return { valves, usePerDay: perDay, due }
 }

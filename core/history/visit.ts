@@ -1,19 +1,34 @@
 import type { Interval } from '../feeler'
 
 /** What a visit found and left of one valve. `asLeft` is null where nothing was proved. */
-export interface ValveVisit { asFound: Interval | null, asLeft: Interval | null }
+export interface ValveVisit {
+  asFound: Interval | null
+  asLeft: Interval | null
+}
 /**
  * One visit of a machine: when (ms since 1970), its use by then in the meter's unit since the machine was new to the shop (null where
  * no meter was read), and its valves. `engineChanged` says that another engine had been put in since the visit before.
  */
-export interface Visit { atMs: number, use: number | null, valves: Record<string, ValveVisit>, engineChanged?: boolean }
+export interface Visit {
+  atMs: number
+  use: number | null
+  valves: Record<string, ValveVisit>
+  engineChanged?: boolean
+}
 
 /** A meter as it was read; `replaced` says that it began anew since the reading before. */
-export interface MeterReading { atMs: number, meter: number, replaced?: boolean }
+export interface MeterReading {
+  atMs: number
+  meter: number
+  replaced?: boolean
+}
 
 /** A meter that ran backward without having been replaced. */
 export class MeterBackwardError extends Error {
-  constructor(readonly before: number, readonly after: number) {
+  constructor(
+    readonly before: number,
+    readonly after: number,
+  ) {
     super(`The meter went back from ${before} to ${after}. Was it replaced, or is one of the two a slip?`)
     this.name = 'MeterBackwardError'
   }
@@ -23,15 +38,18 @@ export class MeterBackwardError extends Error {
  * Use since the first reading, by date: a replaced meter counts on from where the old one was last read.
  * @throws MeterBackwardError for a meter that ran backward
  */
-export function useSinceFirst(readings: readonly MeterReading[]): { atMs: number, use: number }[] {
+export function useSinceFirst(readings: readonly MeterReading[]): { atMs: number; use: number }[] {
   let before = 0
   let last: MeterReading | null = null
-  return [...readings].sort((a, b) => a.atMs - b.atMs).map((reading) => {
-    if (last !== null && !reading.replaced && reading.meter < last.meter) throw new MeterBackwardError(last.meter, reading.meter)
-    if (last !== null) before += reading.replaced ? reading.meter : reading.meter - last.meter
-    last = reading
-    return { atMs: reading.atMs, use: before }
-  })
+  return [...readings]
+    .sort((a, b) => a.atMs - b.atMs)
+    .map(reading => {
+      if (last !== null && !reading.replaced && reading.meter < last.meter)
+        throw new MeterBackwardError(last.meter, reading.meter)
+      if (last !== null) before += reading.replaced ? reading.meter : reading.meter - last.meter
+      last = reading
+      return { atMs: reading.atMs, use: before }
+    })
 }
 
 const DAY_MS = 86_400_000
@@ -39,7 +57,7 @@ const DAY_MS = 86_400_000
 const LEAST_DAYS = 21
 
 /** How much a machine is used in a day, from its meter; null while there is not enough to say. */
-export function usePerDay(uses: readonly { atMs: number, use: number }[]): number | null {
+export function usePerDay(uses: readonly { atMs: number; use: number }[]): number | null {
   const [first, last] = [uses[0], uses.at(-1)]
   if (!first || !last) return null
   const days = (last.atMs - first.atMs) / DAY_MS
@@ -47,7 +65,10 @@ export function usePerDay(uses: readonly { atMs: number, use: number }[]): numbe
 }
 
 /** The reading that one more cannot stand beside: an earlier one that is higher, or a later one that is lower. Null where it fits. */
-export function meterClash(readings: readonly MeterReading[], added: MeterReading): { side: 'earlier' | 'later', reading: MeterReading } | null {
+export function meterClash(
+  readings: readonly MeterReading[],
+  added: MeterReading,
+): { side: 'earlier' | 'later'; reading: MeterReading } | null {
   const inOrder = [...readings].sort((a, b) => a.atMs - b.atMs)
   const earlier = inOrder.findLast(r => r.atMs <= added.atMs)
   const later = inOrder.find(r => r.atMs > added.atMs)

@@ -23,11 +23,19 @@ export interface Aim {
 
 /** What the locks of this job did so far: torqued − before lock, by round, where both were read narrowly. */
 function locksOf({ valves }: JobState, pin: JobPin): Lock[] {
-  return valves.flatMap(valve => valve.readings.filter(r => r.phase === 'torqued').flatMap((torqued) => {
-    const before = valve.readings.find(r => r.phase === 'before lock' && r.round === torqued.round)
-    const shiftMm = before && lockOf(judgeReading(pin, before, valve.valveId).reading, judgeReading(pin, torqued, valve.valveId).reading)
-    return shiftMm === undefined || shiftMm === null ? [] : [{ shiftMm, personId: torqued.personId, modelId: pin.modelId }]
-  }))
+  return valves.flatMap(valve =>
+    valve.readings
+      .filter(r => r.phase === 'torqued')
+      .flatMap(torqued => {
+        const before = valve.readings.find(r => r.phase === 'before lock' && r.round === torqued.round)
+        const shiftMm =
+          before &&
+          lockOf(judgeReading(pin, before, valve.valveId).reading, judgeReading(pin, torqued, valve.valveId).reading)
+        return shiftMm === undefined || shiftMm === null
+          ? []
+          : [{ shiftMm, personId: torqued.personId, modelId: pin.modelId }]
+      }),
+  )
 }
 
 /** What the lock is expected to do to this job's valves, from the shop's records and this job's own; null until two locks are known. */
@@ -71,5 +79,9 @@ function whoseWords(shift: LockShift | null, { state, pin }: Pick<JobView, 'stat
 export function judgeAfterLock(view: JobView, valve: ValveState, shift: LockShift | null): Judgement {
   const trials: Trial[] = presentReading(valve)?.trials ?? []
   const role = view.pin.spec.engine.valves.find(v => v.id === valve.valveId)?.role
-  return judge(shift ? shiftedTrials(trials, shift.shiftMm) : trials, clearanceOf(view.pin, valve.valveId), { hand: view.pin.hand, unit: view.pin.unit, role })
+  return judge(shift ? shiftedTrials(trials, shift.shiftMm) : trials, clearanceOf(view.pin, valve.valveId), {
+    hand: view.pin.hand,
+    unit: view.pin.unit,
+    role,
+  })
 }

@@ -4,13 +4,29 @@ import type { JobView } from './view'
 import { listed } from './words'
 
 /** Two things that cannot both be so: the newest answer and what it does not fit, each in words, the one that costs least to look at again, or null where none can be, and what to do. */
-export interface ClashWords { newest: string, newestId: string, against: { id: string, words: string }[], lookAgain: string | null, advice: string }
+export interface ClashWords {
+  newest: string
+  newestId: string
+  against: { id: string; words: string }[]
+  lookAgain: string | null
+  advice: string
+}
 
 /** Feeling again costs least, then looking; a turn cannot be looked at again. */
-const COST: Partial<Record<Observation['kind'], number>> = { 'rocker': 1, 'blade': 1, 'push-rods': 1, 'rocked': 1, 'seen': 2, 'thumb': 4 }
+const COST: Partial<Record<Observation['kind'], number>> = {
+  'rocker': 1,
+  'blade': 1,
+  'push-rods': 1,
+  'rocked': 1,
+  'seen': 2,
+  'thumb': 4,
+}
 
 /** Of two answers that cannot both be so, the one that costs least to look at again without turning; null where none clash, or none can be. */
-export function cheapestToLookAtAgain({ position: { clash }, state }: Pick<JobView, 'position' | 'state'>): Noted | null {
+export function cheapestToLookAtAgain({
+  position: { clash },
+  state,
+}: Pick<JobView, 'position' | 'state'>): Noted | null {
   if (!clash) return null
   // by their ids: what was located before is kept, with the facts as they were then
   const here = new Set(answersHere(state.noted).map(n => n.id))
@@ -29,6 +45,8 @@ export function clashWords(view: JobView): ClashWords | null {
     newestId: eventIdOf(clash.newest.at(-1)!.id),
     against: clash.against.map(n => ({ id: eventIdOf(n.id), words: notedWords(engine, n.observation) })),
     lookAgain: again ? observationWords(engine, again.observation) : null,
-    advice: again ? 'Look again at the cheaper one, or take one back.' : 'A turn that is taken back leaves the place unknown.',
+    advice: again
+      ? 'Look again at the cheaper one, or take one back.'
+      : 'A turn that is taken back leaves the place unknown.',
   }
 }

@@ -24,6 +24,8 @@ export const readingStands = (trials: Trial[]): boolean => trials.some(t => t.fe
 
 /** What the crank was last said to stand at, or null. */
 export function lastPlaceIn(noted: Noted[]): Place | null {
-  const last = noted.findLast(({ observation: o }) => o.kind === 'move' || o.kind === 'turns' || o.kind === 'watched' || o.kind === 'seen')?.observation
+  const last = noted.findLast(
+    ({ observation: o }) => o.kind === 'move' || o.kind === 'turns' || o.kind === 'watched' || o.kind === 'seen',
+  )?.observation
   return last?.kind === 'seen' ? last.place : last && 'to' in last ? last.to : null
 }

@@ -8,12 +8,17 @@ import type { JobState } from './state'
 const ROUNDING_MM = 0.005
 
 /** Figures that are printed for a role beside the spec's own and do not say the same. */
-export function disagreeing({ clearance, otherClearances }: Pick<Engine, 'clearance' | 'otherClearances'>, role: Role): OtherClearance[] {
+export function disagreeing(
+  { clearance, otherClearances }: Pick<Engine, 'clearance' | 'otherClearances'>,
+  role: Role,
+): OtherClearance[] {
   const own = spanOf(clearance[role])
-  return otherClearances.filter(other => other.role === role).filter(({ clearance: c }) => {
-    const { minMm, maxMm } = spanOf(c)
-    return Math.abs(minMm - own.minMm) > ROUNDING_MM || Math.abs(maxMm - own.maxMm) > ROUNDING_MM
-  })
+  return otherClearances
+    .filter(other => other.role === role)
+    .filter(({ clearance: c }) => {
+      const { minMm, maxMm } = spanOf(c)
+      return Math.abs(minMm - own.minMm) > ROUNDING_MM || Math.abs(maxMm - own.maxMm) > ROUNDING_MM
+    })
 }
 
 /** Roles for which two figures disagree and no lead has settled which one stands. */
@@ -34,5 +39,7 @@ export function figureRefused(engine: Engine, role: Role, clearance: Clearance):
   const printed = [engine.clearance[role], ...disagreeing(engine, role).map(o => o.clearance)].map(spanOf)
   const [least, most] = [Math.min(...printed.map(s => s.minMm)), Math.max(...printed.map(s => s.maxMm))]
   const { minMm, maxMm } = spanOf(clearance)
-  return minMm < least || maxMm > most ? `${clearanceWords(clearance)} lies outside both printed figures, ${formatLength(least, 'mm')} to ${formatLength(most, 'mm')} mm. Choose inside them, or change the spec.` : null
+  return minMm < least || maxMm > most
+    ? `${clearanceWords(clearance)} lies outside both printed figures, ${formatLength(least, 'mm')} to ${formatLength(most, 'mm')} mm. Choose inside them, or change the spec.`
+    : null
 }

@@ -3,7 +3,19 @@ import { engineOf, LogBook, pinOf } from '../../tests/support/builders'
 import { twinOf } from '../../tests/support/engines'
 import type { Engine } from '../engine'
 import type { Observation } from '../position'
-import { eventWords, jobTools, marginWords, notedWords, offeredWords, pastTopWords, positionWithout, reasons, schoolChoices, turnsToTell, viewJob } from './index'
+import {
+  eventWords,
+  jobTools,
+  marginWords,
+  notedWords,
+  offeredWords,
+  pastTopWords,
+  positionWithout,
+  reasons,
+  schoolChoices,
+  turnsToTell,
+  viewJob,
+} from './index'
 
 const T = { kind: 'mark', markIndex: 0 } as const
 const said = (engine: Engine, ...answers: Observation[][]) => {
@@ -17,9 +29,22 @@ describe('what this engine offers to look at, in its own words', () => {
   const { view } = said(twin, [{ kind: 'move', to: T }])
   it('names its cylinders, letters and sides', () => {
     const asks = offeredWords(view).map(q => q.ask)
-    for (const ask of ['Left intake rocker', 'The line at the pointer, in the rotor window', 'Soft rod in the right plug hole', 'Left push-rod ends', 'Crank rocked a little: right valves', 'Thumb on the left plug hole, coming up to here', 'Right exhaust by eye', 'The cam sign'])
+    for (const ask of [
+      'Left intake rocker',
+      'The line at the pointer, in the rotor window',
+      'Soft rod in the right plug hole',
+      'Left push-rod ends',
+      'Crank rocked a little: right valves',
+      'Thumb on the left plug hole, coming up to here',
+      'Right exhaust by eye',
+      'The cam sign',
+    ])
       expect(asks).toContain(ask)
-    expect(offeredWords(view).find(q => q.ask.startsWith('The line'))!.answers.map(a => a.title)).toEqual(['T L', 'T R', 'F'])
+    expect(
+      offeredWords(view)
+        .find(q => q.ask.startsWith('The line'))!
+        .answers.map(a => a.title),
+    ).toEqual(['T L', 'T R', 'F'])
   })
   it('that which tells most stands first, and what tells nothing more last', () => {
     const shares = offeredWords(view).map(q => q.share)
@@ -28,20 +53,43 @@ describe('what this engine offers to look at, in its own words', () => {
     expect(offeredWords(view).find(q => q.ask.startsWith('The line'))!.share).toBeLessThan(0.1)
   })
   it('what was answered here is shown with its answer, to be answered anew', () => {
-    const after = said(twin, [{ kind: 'move', to: T }, { kind: 'rocker', valveId: 'l-intake', slack: false }]).view
-    expect(offeredWords(after).find(q => q.ask === 'Left intake rocker')).toMatchObject({ answered: 'No play', share: 0 })
+    const after = said(twin, [
+      { kind: 'move', to: T },
+      { kind: 'rocker', valveId: 'l-intake', slack: false },
+    ]).view
+    expect(offeredWords(after).find(q => q.ask === 'Left intake rocker')).toMatchObject({
+      answered: 'No play',
+      share: 0,
+    })
   })
   it('each answer records what it says', () => {
-    for (const { answers } of offeredWords(view)) for (const { happening } of answers) expect(happening.type).toBe('crank')
-    expect(turnsToTell(view).map(t => t.title)).toEqual(expect.arrayContaining(['On until T R meets the pointer', 'On until the dots face each other', 'Watched the right intake open and shut, then on to T R', 'I lost count, or somebody turned it']))
+    for (const { answers } of offeredWords(view))
+      for (const { happening } of answers) expect(happening.type).toBe('crank')
+    expect(turnsToTell(view).map(t => t.title)).toEqual(
+      expect.arrayContaining([
+        'On until T R meets the pointer',
+        'On until the dots face each other',
+        'Watched the right intake open and shut, then on to T R',
+        'I lost count, or somebody turned it',
+      ]),
+    )
   })
 })
 
 describe('the reasons', () => {
   it('the latest first: what each did, and which does not fit', () => {
     const engine = twinOf(360)
-    const both = (slack: boolean): Observation[] => [{ kind: 'rocker', valveId: 'l-intake', slack }, { kind: 'rocker', valveId: 'l-exhaust', slack }]
-    const { view, log } = said(engine, [{ kind: 'move', to: T }], both(true), [{ kind: 'turns', turns: 2, to: T }], both(false))
+    const both = (slack: boolean): Observation[] => [
+      { kind: 'rocker', valveId: 'l-intake', slack },
+      { kind: 'rocker', valveId: 'l-exhaust', slack },
+    ]
+    const { view, log } = said(
+      engine,
+      [{ kind: 'move', to: T }],
+      both(true),
+      [{ kind: 'turns', turns: 2, to: T }],
+      both(false),
+    )
     const all = reasons(view)
     expect(all.map(r => r.eventId)).toEqual([...log.events].reverse().map(e => e.id))
     expect(all[0]).toMatchObject({ words: 'Left intake no play and left exhaust no play', clashes: true })
@@ -52,17 +100,32 @@ describe('the reasons', () => {
 })
 
 describe('how exact, and how far', () => {
-  const cam = { checkLiftMm: 1, intakeOpensBeforeTdcDeg: 10, intakeClosesAfterBdcDeg: 45, exhaustOpensBeforeBdcDeg: 45, exhaustClosesAfterTdcDeg: 10 }
+  const cam = {
+    checkLiftMm: 1,
+    intakeOpensBeforeTdcDeg: 10,
+    intakeClosesAfterBdcDeg: 45,
+    exhaustOpensBeforeBdcDeg: 45,
+    exhaustClosesAfterTdcDeg: 10,
+  }
   const stopOf = (engine: Engine) => viewJob(jobTools(pinOf(engine)), [], 0).model.plan.stops[0]!
   it('a finger’s width does not matter where 105° are to spare; nothing is promised while the cam is assumed or a decompressor possible', () => {
-    expect(marginWords(engineOf({ cam }), stopOf(engineOf({ cam })))).toBe('105° to spare each way: a finger’s width either side of T changes nothing.')
+    expect(marginWords(engineOf({ cam }), stopOf(engineOf({ cam })))).toBe(
+      '105° to spare each way: a finger’s width either side of T changes nothing.',
+    )
     expect(marginWords(engineOf(), stopOf(engineOf()))).toBe('')
-    expect(marginWords(engineOf({ cam, decompressor: { kind: 'unknown' } }), stopOf(engineOf({ cam, decompressor: { kind: 'unknown' } })))).toBe('')
+    expect(
+      marginWords(
+        engineOf({ cam, decompressor: { kind: 'unknown' } }),
+        stopOf(engineOf({ cam, decompressor: { kind: 'unknown' } })),
+      ),
+    ).toBe('')
   })
   it('with a decompressor: why past top, and the drop in both units', () => {
     const engine = engineOf({ cam, decompressor: { kind: 'arc', role: 'exhaust', fromDeg: -120, toDeg: 10 } })
     // 6 mm down on stroke 57.8 and rod 100 is 33.3° past top (Heywood's slider-crank)
-    expect(pastTopWords(engine, stopOf(engine))).toBe('A decompressor holds the exhaust until 10° past top; 33° past it has let go. Rod down 6 mm (0.24 in).')
+    expect(pastTopWords(engine, stopOf(engine))).toBe(
+      'A decompressor holds the exhaust until 10° past top; 33° past it has let go. Rod down 6 mm (0.24 in).',
+    )
     expect(pastTopWords({ ...engine, rodMm: null }, stopOf({ ...engine, rodMm: null }))).toContain('its length assumed')
   })
 })
@@ -80,12 +143,19 @@ describe('schools to choose from', () => {
 describe('answers in words', () => {
   const engine = twinOf(180)
   it.each<[Observation, string]>([
-    [{ kind: 'seen', place: { kind: 'valve', valveId: 'l-intake', sight: 'fully open' } }, 'Left intake seen fully down'],
-    [{ kind: 'turn', deg: -20 }, 'Turned back 20°'], [{ kind: 'move', to: { kind: 'mark', markIndex: 1 }, times: 2 }, 'On to T R, 2 times round'],
-    [{ kind: 'rocked', cylinderId: 'r', still: false }, 'Rocked, a valve moves'], [{ kind: 'watched', cylinderId: 'r', to: { kind: 'mark', markIndex: 1 } }, 'Right intake watched, on to T R'],
+    [
+      { kind: 'seen', place: { kind: 'valve', valveId: 'l-intake', sight: 'fully open' } },
+      'Left intake seen fully down',
+    ],
+    [{ kind: 'turn', deg: -20 }, 'Turned back 20°'],
+    [{ kind: 'move', to: { kind: 'mark', markIndex: 1 }, times: 2 }, 'On to T R, 2 times round'],
+    [{ kind: 'rocked', cylinderId: 'r', still: false }, 'Rocked, a valve moves'],
+    [{ kind: 'watched', cylinderId: 'r', to: { kind: 'mark', markIndex: 1 } }, 'Right intake watched, on to T R'],
   ])('%j', (observation, words) => expect(notedWords(engine, observation)).toBe(words))
   it('a chosen way is in the log', () => {
     const log = new LogBook()
-    expect(eventWords(pinOf(engine), log.add({ type: 'school-chosen', payload: { school: 'rod' } }))).toBe('By rod and past top')
+    expect(eventWords(pinOf(engine), log.add({ type: 'school-chosen', payload: { school: 'rod' } }))).toBe(
+      'By rod and past top',
+    )
   })
 })

@@ -1,16 +1,20 @@
 import type { JobEvent, Payload } from './event'
 
 /** An event in working order; `undone` marks the place where something was turned back on the engine itself. */
-export interface OrderedEvent { event: JobEvent, undone: boolean }
+export interface OrderedEvent {
+  event: JobEvent
+  undone: boolean
+}
 
 /** Kinds whose meaning depends on where crank and screw stood when they happened. */
 const DEPENDS_ON_PLACE: ReadonlySet<JobEvent['type']> = new Set(['crank', 'trial', 'mark-checked', 'nut-loosened'])
 
 /** Whether an event moved the crank or a screw, so that what was felt before it means something else after it. */
 export const movesSomething = (event: JobEvent): boolean =>
-  event.type === 'prove-turned'
-  || (event.type === 'crank' && event.payload.observations.some(o => o.kind !== 'rocker' && o.kind !== 'seen' && o.kind !== 'blade'))
-  || (event.type === 'trial' && event.payload.after !== null)
+  event.type === 'prove-turned' ||
+  (event.type === 'crank' &&
+    event.payload.observations.some(o => o.kind !== 'rocker' && o.kind !== 'seen' && o.kind !== 'blade')) ||
+  (event.type === 'trial' && event.payload.after !== null)
 
 export interface Order {
   steps: OrderedEvent[]
@@ -19,7 +23,8 @@ export interface Order {
   retracted: ReadonlyMap<string, JobEvent>
 }
 
-const bySeq = (a: JobEvent, b: JobEvent): number => (a.seq ?? Infinity) - (b.seq ?? Infinity) || a.deviceSeq - b.deviceSeq
+const bySeq = (a: JobEvent, b: JobEvent): number =>
+  (a.seq ?? Infinity) - (b.seq ?? Infinity) || a.deviceSeq - b.deviceSeq
 
 /**
  * Brings a job's log into working order: retracted facts out, turned-back movements undone where that was said,
@@ -37,7 +42,9 @@ export function workingOrder(log: JobEvent[]): Order {
   const several = events.some(e => e.deviceId !== events[0]!.deviceId)
   const movements = several ? events.filter(e => stands(e) && movesSomething(e)) : []
   const unseenBy = (e: JobEvent): JobEvent | undefined =>
-    movements.find(m => m.deviceId !== e.deviceId && m.seq !== null && m.seq > e.seenSeq && (e.seq === null || m.seq < e.seq))
+    movements.find(
+      m => m.deviceId !== e.deviceId && m.seq !== null && m.seq > e.seenSeq && (e.seq === null || m.seq < e.seq),
+    )
 
   const unplaced: JobEvent[] = []
   const steps: OrderedEvent[] = []
@@ -53,7 +60,12 @@ export function workingOrder(log: JobEvent[]): Order {
     const missed = DEPENDS_ON_PLACE.has(event.type) ? unseenBy(event) : undefined
     const when = placed.get(event.id)
     if (missed && !when) unplaced.push(event)
-    else if (missed && when === 'before') steps.splice(steps.findIndex(s => s.event.id === missed.id), 0, { event, undone: false })
+    else if (missed && when === 'before')
+      steps.splice(
+        steps.findIndex(s => s.event.id === missed.id),
+        0,
+        { event, undone: false },
+      )
     else steps.push({ event, undone: false })
   }
   return { steps, unplaced, retracted }

@@ -10,18 +10,26 @@ export const JUDGEMENT_VERSION = 1
 
 /** Where the blade is while the nut is locked: out for the final torque, in throughout, or out throughout. A pinched blade is ruined. */
 export const BLADE_HABITS = ['out at torque', 'in', 'out'] as const
-export type BladeHabit = typeof BLADE_HABITS[number]
+export type BladeHabit = (typeof BLADE_HABITS)[number]
 
 /** What a job is judged against, fixed when it is opened: later changes to spec book or shelf do not touch it. */
 export interface JobPin {
   jobId: number
   number: number
   judgementVersion: number
-  machine: { id: number, name: string, tag: string, owner: string, meterUnit: MeterUnit, meter: number | null, lastMeter: number | null }
+  machine: {
+    id: number
+    name: string
+    tag: string
+    owner: string
+    meterUnit: MeterUnit
+    meter: number | null
+    lastMeter: number | null
+  }
   modelName: string
   /** The engine model, for what was learned of its locks; null in jobs of before that was kept. */
   modelId: number | null
-  spec: { revisionId: number, revision: number, status: 'approved' | 'draft', engine: Engine }
+  spec: { revisionId: number; revision: number; status: 'approved' | 'draft'; engine: Engine }
   bladeSet: BladeSet
   /** The shop's other sets, to be taken in hand when the first has not what is wanted. */
   otherSets: BladeSet[]
@@ -44,21 +52,38 @@ export interface JobPin {
   openedAt: string
   openedBy: string
   /** The proved readings of the machine's last closed job, by valve id, for the same engine model. */
-  lastAsLeft: { date: string, readings: Record<string, { loMm: number, hiMm: number | null }> } | null
+  lastAsLeft: { date: string; readings: Record<string, { loMm: number; hiMm: number | null }> } | null
 }
 
 /** What version 0.3 added, as it stood before. */
-const NEW_IN_0_3 = (): Pick<JobPin, 'modelId' | 'otherSets' | 'wrenches' | 'adapters' | 'shimStockMm' | 'locks' | 'target' | 'bladeHabit' | 'pairToProve'> =>
-  ({ modelId: null, otherSets: [], wrenches: [], adapters: [], shimStockMm: [], locks: [], target: 'middle', bladeHabit: 'out at torque', pairToProve: false })
+const NEW_IN_0_3 = (): Pick<
+  JobPin,
+  'modelId' | 'otherSets' | 'wrenches' | 'adapters' | 'shimStockMm' | 'locks' | 'target' | 'bladeHabit' | 'pairToProve'
+> => ({
+  modelId: null,
+  otherSets: [],
+  wrenches: [],
+  adapters: [],
+  shimStockMm: [],
+  locks: [],
+  target: 'middle',
+  bladeHabit: 'out at torque',
+  pairToProve: false,
+})
 
 /** A pin as an earlier version stored it, with what has been added since filled in. Nothing is judged again. */
 export function upcastPin(stored: unknown): JobPin {
   const pin = stored as JobPin
   return {
-    ...NEW_IN_0_3(), ...pin, spec: { ...pin.spec, engine: upcastEngine(pin.spec.engine) }, school: pin.school ?? null,
-    bladeSet: upcastBladeSet(pin.bladeSet), otherSets: (pin.otherSets ?? []).map(upcastBladeSet),
+    ...NEW_IN_0_3(),
+    ...pin,
+    spec: { ...pin.spec, engine: upcastEngine(pin.spec.engine) },
+    school: pin.school ?? null,
+    bladeSet: upcastBladeSet(pin.bladeSet),
+    otherSets: (pin.otherSets ?? []).map(upcastBladeSet),
   }
 }
 
 /** A set of the pinned shelf by its name; the one the job was opened with where none is named, or none has the name. */
-export const setNamed = (pin: Pick<JobPin, 'bladeSet' | 'otherSets'>, name: string | null): BladeSet => pin.otherSets.find(s => s.name === name) ?? pin.bladeSet
+export const setNamed = (pin: Pick<JobPin, 'bladeSet' | 'otherSets'>, name: string | null): BladeSet =>
+  pin.otherSets.find(s => s.name === name) ?? pin.bladeSet

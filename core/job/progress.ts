@@ -6,7 +6,11 @@ import { presentReading } from './state'
 import { isCold, type JobView, judgeReading } from './view'
 
 /** A step of the Bench: where it stands and a few words about it. */
-export interface StepState { step: Step, state: 'done' | 'active' | 'to come', words: string }
+export interface StepState {
+  step: Step
+  state: 'done' | 'active' | 'to come'
+  words: string
+}
 
 const count = (n: number, what: string): string => `${n} ${what}${n === 1 ? '' : 's'}`
 
@@ -14,17 +18,26 @@ function wordsFor(view: JobView, step: Step): string {
   const { state, position, pin } = view
   const valves = state.valves
   switch (step) {
-    case 'ready': return isCold(view) ? 'Cold' + (state.cameOff.length ? `, ${state.cameOff.length} off` : '') : 'Not yet cold'
+    case 'ready':
+      return isCold(view) ? 'Cold' + (state.cameOff.length ? `, ${state.cameOff.length} off` : '') : 'Not yet cold'
     case 'find': {
       const { stops } = view.model.plan
       const here = stopHere(view)
       const which = here && stops.length > 1 ? `Stop ${stops.indexOf(here) + 1} of ${stops.length}` : 'Settled'
       return here ? which : position.standing.kind === 'elsewhere' ? 'Known, turn on' : 'Which stroke?'
     }
-    case 'measure': return `${valves.filter(v => asFoundDone(view, v)).length} of ${valves.length} valves`
-    case 'set': { const n = valves.filter(v => needsSetting(view, v)).length; return n ? `${n} to set` : 'None to set' }
-    case 'prove': return `${valves.filter(v => v.phase === 'proved' && judgeReading(pin, presentReading(v), v.valveId).verdict === 'in').length} of ${count(valves.length, 'valve')}`
-    case 'close': { const out = state.cameOff.filter(i => !state.wentBack.has(i)).length; return out ? `${out} to put back` : 'Sign' }
+    case 'measure':
+      return `${valves.filter(v => asFoundDone(view, v)).length} of ${valves.length} valves`
+    case 'set': {
+      const n = valves.filter(v => needsSetting(view, v)).length
+      return n ? `${n} to set` : 'None to set'
+    }
+    case 'prove':
+      return `${valves.filter(v => v.phase === 'proved' && judgeReading(pin, presentReading(v), v.valveId).verdict === 'in').length} of ${count(valves.length, 'valve')}`
+    case 'close': {
+      const out = state.cameOff.filter(i => !state.wentBack.has(i)).length
+      return out ? `${out} to put back` : 'Sign'
+    }
   }
 }
 
@@ -32,8 +45,14 @@ function wordsFor(view: JobView, step: Step): string {
 export function progress(view: JobView): StepState[] {
   const all = gates(view)
   const current = firstOpen(all)?.step ?? 'close'
-  const done = (step: Step) => all.filter(r => r.step === step).every(r => r.met || r.passed !== null) && STEPS.indexOf(step) < STEPS.indexOf(current)
-  return STEPS.map(step => ({ step, words: wordsFor(view, step), state: step === current ? 'active' : done(step) ? 'done' : 'to come' }))
+  const done = (step: Step) =>
+    all.filter(r => r.step === step).every(r => r.met || r.passed !== null) &&
+    STEPS.indexOf(step) < STEPS.indexOf(current)
+  return STEPS.map(step => ({
+    step,
+    words: wordsFor(view, step),
+    state: step === current ? 'active' : done(step) ? 'done' : 'to come',
+  }))
 }
 
 export type BayColumn = 'cooling' | 'ready' | 'bench' | 'prove' | 'done'

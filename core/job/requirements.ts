@@ -13,7 +13,13 @@ export const PLUG = 'Spark plug'
 export const COVER = 'Rocker cover'
 
 /** Something a step asks for. A mechanic may go through without it, with a reason that the sheet shows. */
-export interface Requirement { id: string, step: Step, missing: string, met: boolean, passed: Passed | null }
+export interface Requirement {
+  id: string
+  step: Step
+  missing: string
+  met: boolean
+  passed: Passed | null
+}
 
 type Asked = Pick<Requirement, 'id' | 'missing' | 'met'>
 const ask = (id: string, missing: string, met: boolean): Asked => ({ id, missing, met })
@@ -32,12 +38,15 @@ export function asFoundDone(view: JobView, valve: ValveState): boolean {
   if (valve.round > 0) return true
   const { verdict, reading } = verdictIn(view.pin, valve, 'as found')
   if (verdict === 'unproved' && !valve.setChosen) return false
-  if (verdict === 'in' || (reading.hiMm !== null && reading.hiMm - reading.loMm <= OUT_READING_WIDTH_MM + 1e-9)) return true
+  if (verdict === 'in' || (reading.hiMm !== null && reading.hiMm - reading.loMm <= OUT_READING_WIDTH_MM + 1e-9))
+    return true
   return expectedPolicy(view, valve)(readingIn(valve, 'as found')?.trials ?? []) === null
 }
 
-const isProved = (view: JobView, valve: ValveState): boolean => valve.phase === 'proved' && verdictIn(view.pin, valve, 'proved').verdict === 'in'
-  && valve.readings.some(r => r.phase === 'proved' && r.round === valve.round && r.trials.length > 0)
+const isProved = (view: JobView, valve: ValveState): boolean =>
+  valve.phase === 'proved' &&
+  verdictIn(view.pin, valve, 'proved').verdict === 'in' &&
+  valve.readings.some(r => r.phase === 'proved' && r.round === valve.round && r.trials.length > 0)
 
 function ready({ state, pin, tools, ...view }: JobView): Asked[] {
   const { engine, status } = pin.spec
@@ -45,9 +54,15 @@ function ready({ state, pin, tools, ...view }: JobView): Asked[] {
   return [
     ask('machine', 'The machine was not confirmed.', state.confirmed.has('machine')),
     ask('spec', 'The spec was not confirmed.', state.confirmed.has('spec')),
-    ...unsettledRoles((state.spec ?? tools.pin.spec).engine, state).map(role => ask(`figure:${role}`, `Two figures are printed for the ${role}, and no lead has said which stands.`, false)),
+    ...unsettledRoles((state.spec ?? tools.pin.spec).engine, state).map(role =>
+      ask(`figure:${role}`, `Two figures are printed for the ${role}, and no lead has said which stands.`, false),
+    ),
     ask('spec-approved', 'The spec is a draft that no lead has approved.', status === 'approved'),
-    ask('cold', `The engine is not known to be ${engine.setWhen === 'hot' ? 'warm as the maker asks' : `cold (limit ${engine.coldLimitC} °C)`}.`, isCold({ state, pin, nowMs: view.nowMs })),
+    ask(
+      'cold',
+      `The engine is not known to be ${engine.setWhen === 'hot' ? 'warm as the maker asks' : `cold (limit ${engine.coldLimitC} °C)`}.`,
+      isCold({ state, pin, nowMs: view.nowMs }),
+    ),
     ask('safe', 'Nobody confirmed that the engine cannot start.', state.confirmed.has('safe')),
     ...stripList(engine.stripDown).map(item => ask(`off:${item}`, `“${item}” did not come off.`, gone.has(item))),
     ask('plug-read', 'The plug was not read.', state.plugRead !== null || !gone.has(PLUG)),
@@ -58,22 +73,39 @@ function ready({ state, pin, tools, ...view }: JobView): Asked[] {
 /** A screw opened here by more than any valve lacks, and the blade still refused: whatever the belief says, the valve is not closed here. */
 function openedInVain({ state }: JobView, valveId: string): boolean {
   const since = state.noted.slice(state.noted.findLastIndex(n => movesCrank(n.observation)) + 1)
-  const vain = since.findLastIndex(({ id, observation: o }) => id.endsWith(':vain') && o.kind === 'rocker' && o.valveId === valveId)
-  return vain >= 0 && !since.slice(vain).some(({ observation: o }) => o.kind === 'blade' && o.went && o.valveId === valveId)
+  const vain = since.findLastIndex(
+    ({ id, observation: o }) => id.endsWith(':vain') && o.kind === 'rocker' && o.valveId === valveId,
+  )
+  return (
+    vain >= 0 && !since.slice(vain).some(({ observation: o }) => o.kind === 'blade' && o.went && o.valveId === valveId)
+  )
 }
 
 /** The position of a stop is asked for while a valve there has something to be done. A reason given counts for this place only. */
 function find(view: JobView, { stop, index, valves }: StopWork, todo: (valve: ValveState) => boolean): Asked {
   const vain = valves.find(v => openedInVain(view, v.valveId))
-  if (vain) return ask(`vain:${vain.valveId}:${view.state.places}`, `${nameOf(view, vain)}: the screw was opened far, and the blade is still refused.`, false)
+  if (vain)
+    return ask(
+      `vain:${vain.valveId}:${view.state.places}`,
+      `${nameOf(view, vain)}: the screw was opened far, and the blade is still refused.`,
+      false,
+    )
   const id = view.model.plan.stops.length > 1 ? `place:${index + 1}:${view.state.places}` : `place:${view.state.places}`
-  return ask(id, 'It is not proved that the valves are closed here.', !valves.some(todo) || stopHere(view, s => s === stop) !== null)
+  return ask(
+    id,
+    'It is not proved that the valves are closed here.',
+    !valves.some(todo) || stopHere(view, s => s === stop) !== null,
+  )
 }
 
 const measure = (view: JobView, valve: ValveState): Asked =>
   ask(`as-found:${valve.valveId}`, `${nameOf(view, valve)}: as found is not proved.`, asFoundDone(view, valve))
 const set = (view: JobView, valve: ValveState): Asked =>
-  ask(`set:${valve.valveId}`, `${nameOf(view, valve)}: ${valve.nut === 'locked' ? 'not set' : 'the locknut is not tight'}.`, !needsSetting(view, valve))
+  ask(
+    `set:${valve.valveId}`,
+    `${nameOf(view, valve)}: ${valve.nut === 'locked' ? 'not set' : 'the locknut is not tight'}.`,
+    !needsSetting(view, valve),
+  )
 const prove = (view: JobView, valve: ValveState): Asked[] => [
   ask(`proved:${valve.valveId}`, `${nameOf(view, valve)}: not proved after two turns.`, isProved(view, valve)),
   ask(`look-again:${valve.valveId}`, `${nameOf(view, valve)}: what it rested on was taken back.`, !valve.lookAgain),
@@ -81,14 +113,27 @@ const prove = (view: JobView, valve: ValveState): Asked[] => [
 
 function close({ state, pin }: JobView): Asked[] {
   const { torques } = pin.spec.engine
-  const torque = (what: 'cover' | 'plug', nm: number | null) => ask(`torque-${what}`, `The ${what} was not tightened${nm === null ? '' : ` to ${formatTorque(nm)}`}.`, state.torqued[what] !== undefined)
+  const torque = (what: 'cover' | 'plug', nm: number | null) =>
+    ask(
+      `torque-${what}`,
+      `The ${what} was not tightened${nm === null ? '' : ` to ${formatTorque(nm)}`}.`,
+      state.torqued[what] !== undefined,
+    )
   return [
-    ...state.putIn.map(item => ask(`out:${item}`, `“${item}” went in and was not seen to come out.`, state.cameOut.has(item))),
+    ...state.putIn.map(item =>
+      ask(`out:${item}`, `“${item}” went in and was not seen to come out.`, state.cameOut.has(item)),
+    ),
     ask('gasket', 'Nothing was said of the gasket.', state.gasket !== null),
-    ...[...state.cameOff].reverse().flatMap(item => [
-      ask(`back:${item}`, `“${item}” came off and was not seen to go back.`, state.wentBack.has(item)),
-      ...item === COVER ? [torque('cover', torques.coverNm)] : item === PLUG ? [torque('plug', torques.plugNm)] : [],
-    ]),
+    ...[...state.cameOff]
+      .reverse()
+      .flatMap(item => [
+        ask(`back:${item}`, `“${item}” came off and was not seen to go back.`, state.wentBack.has(item)),
+        ...(item === COVER
+          ? [torque('cover', torques.coverNm)]
+          : item === PLUG
+            ? [torque('plug', torques.plugNm)]
+            : []),
+      ]),
     ask('ran', 'The engine was not run.', state.ran !== null),
     ask('next-due', 'Nothing was said of the next check.', state.nextDue !== null),
   ]
@@ -96,15 +141,26 @@ function close({ state, pin }: JobView): Asked[] {
 
 const at = (step: Step, asked: Asked[]): (Asked & { step: Step })[] => asked.map(a => ({ ...a, step }))
 
-const isShimmed = ({ pin }: JobView, valve: ValveState): boolean => valveById(pin.spec.engine, valve.valveId).adjuster === 'shim'
+const isShimmed = ({ pin }: JobView, valve: ValveState): boolean =>
+  valveById(pin.spec.engine, valve.valveId).adjuster === 'shim'
 /** A shimmed valve is out of the crank's hands until its new shim is in and the cam is back. */
-const awaitsShim = (view: JobView, valve: ValveState): boolean => isShimmed(view, valve) && asFoundDone(view, valve) && needsSetting(view, valve)
-  && (view.state.camOut || valve.phase !== 'torqued' || judgeReading(view.pin, presentReading(valve), valve.valveId).verdict !== 'unproved')
+const awaitsShim = (view: JobView, valve: ValveState): boolean =>
+  isShimmed(view, valve) &&
+  asFoundDone(view, valve) &&
+  needsSetting(view, valve) &&
+  (view.state.camOut ||
+    valve.phase !== 'torqued' ||
+    judgeReading(view.pin, presentReading(valve), valve.valveId).verdict !== 'unproved')
 
 /** Whether a valve has something to be done before the engine is turned over. A gate passed for it counts as done. */
-const toMeasureOrSet = (view: JobView) => (valve: ValveState): boolean =>
-  [measure(view, valve), set(view, valve)].some(asked => !asked.met && !passedFor(view, asked.id))
-const toProve = (view: JobView) => (valve: ValveState): boolean => prove(view, valve).some(asked => !asked.met && !passedFor(view, asked.id))
+const toMeasureOrSet =
+  (view: JobView) =>
+  (valve: ValveState): boolean =>
+    [measure(view, valve), set(view, valve)].some(asked => !asked.met && !passedFor(view, asked.id))
+const toProve =
+  (view: JobView) =>
+  (valve: ValveState): boolean =>
+    prove(view, valve).some(asked => !asked.met && !passedFor(view, asked.id))
 
 /** Which stops are looked for now: those of a valve whose nut is loose, else those with a valve still to be measured or set, and after that those still to be proved. */
 export function wantedStops(view: JobView): (stop: Stop) => boolean {
@@ -120,13 +176,20 @@ export function wantedStops(view: JobView): (stop: Stop) => boolean {
 export function nearestStop(view: JobView): Stop | null {
   const wanted = wantedStops(view)
   const standing = standingToward(view.position, wanted)
-  return standing.kind === 'open' ? view.model.plan.stops.find(wanted) ?? view.model.plan.stops[0] ?? null : standing.stop
+  return standing.kind === 'open'
+    ? (view.model.plan.stops.find(wanted) ?? view.model.plan.stops[0] ?? null)
+    : standing.stop
 }
 
 /** Valves that no stop of this school serves: measured only with a reason. */
-const unserved = (view: JobView): ValveState[] => view.state.valves.filter(v => view.model.plan.unserved.includes(v.valveId))
+const unserved = (view: JobView): ValveState[] =>
+  view.state.valves.filter(v => view.model.plan.unserved.includes(v.valveId))
 const noStop = (view: JobView, valve: ValveState): Asked =>
-  ask(openedInVain(view, valve.valveId) ? `vain:${valve.valveId}:${view.state.places}` : `no-stop:${valve.valveId}`, `${nameOf(view, valve)}: no stop of this school serves it.`, asFoundDone(view, valve) && !needsSetting(view, valve) && isProved(view, valve))
+  ask(
+    openedInVain(view, valve.valveId) ? `vain:${valve.valveId}:${view.state.places}` : `no-stop:${valve.valveId}`,
+    `${nameOf(view, valve)}: no stop of this school serves it.`,
+    asFoundDone(view, valve) && !needsSetting(view, valve) && isProved(view, valve),
+  )
 
 /** Stop by stop: find it, measure as found, set what is out. Shims come after all stops, for the cam comes out for them once. */
 function measuring(view: JobView): (Asked & { step: Step })[] {
@@ -136,11 +199,24 @@ function measuring(view: JobView): (Asked & { step: Step })[] {
   return [
     ...stopsInOrder(view, todo).flatMap(work => [
       ...at('find', [find(view, work, todo)]),
-      ...at('measure', work.valves.map(v => measure(view, v))),
-      ...at('set', work.valves.filter(v => !byShim.includes(v)).map(v => set(view, v))),
+      ...at(
+        'measure',
+        work.valves.map(v => measure(view, v)),
+      ),
+      ...at(
+        'set',
+        work.valves.filter(v => !byShim.includes(v)).map(v => set(view, v)),
+      ),
     ]),
-    ...unserved(view).flatMap(v => [...at('find', [noStop(view, v)]), ...at('measure', [measure(view, v)]), ...byShim.includes(v) ? [] : at('set', [set(view, v)])]),
-    ...at('set', byShim.map(v => set(view, v))),
+    ...unserved(view).flatMap(v => [
+      ...at('find', [noStop(view, v)]),
+      ...at('measure', [measure(view, v)]),
+      ...(byShim.includes(v) ? [] : at('set', [set(view, v)])),
+    ]),
+    ...at(
+      'set',
+      byShim.map(v => set(view, v)),
+    ),
   ]
 }
 
@@ -148,16 +224,35 @@ function measuring(view: JobView): (Asked & { step: Step })[] {
 function proving(view: JobView): (Asked & { step: Step })[] {
   const todo = toProve(view)
   return [
-    ...at('prove', [ask('turned', 'The engine was not turned over by hand.', view.state.proving || view.state.valves.every(v => isProved(view, v)))]),
-    ...stopsInOrder(view, todo).flatMap(work => [...at('find', [find(view, work, todo)]), ...at('prove', work.valves.flatMap(v => prove(view, v)))]),
-    ...at('prove', unserved(view).flatMap(v => prove(view, v))),
+    ...at('prove', [
+      ask(
+        'turned',
+        'The engine was not turned over by hand.',
+        view.state.proving || view.state.valves.every(v => isProved(view, v)),
+      ),
+    ]),
+    ...stopsInOrder(view, todo).flatMap(work => [
+      ...at('find', [find(view, work, todo)]),
+      ...at(
+        'prove',
+        work.valves.flatMap(v => prove(view, v)),
+      ),
+    ]),
+    ...at(
+      'prove',
+      unserved(view).flatMap(v => prove(view, v)),
+    ),
   ]
 }
 
 const nameOf = (view: JobView, valve: ValveState): string => valveById(view.pin.spec.engine, valve.valveId).name
 
 /** What comes off, in order: the model's own list, then plug and cover, which always do. */
-export const stripList = (listed: string[]): string[] => [...listed.filter(item => item !== PLUG && item !== COVER), PLUG, COVER]
+export const stripList = (listed: string[]): string[] => [
+  ...listed.filter(item => item !== PLUG && item !== COVER),
+  PLUG,
+  COVER,
+]
 
 const passedFor = ({ state }: JobView, id: string): Passed | null => state.passed.findLast(p => p.gate === id) ?? null
 
@@ -166,13 +261,19 @@ const passedFor = ({ state }: JobView, id: string): Passed | null => state.passe
  * A requirement that is passed names who went through and why.
  */
 export function gates(view: JobView): Requirement[] {
-  return [...at('ready', ready(view)), ...measuring(view), ...proving(view), ...at('close', close(view))]
-    .map(asked => ({ ...asked, passed: asked.met ? null : passedFor(view, asked.id) }))
+  return [...at('ready', ready(view)), ...measuring(view), ...proving(view), ...at('close', close(view))].map(
+    asked => ({ ...asked, passed: asked.met ? null : passedFor(view, asked.id) }),
+  )
 }
 
 /** The first thing still asked for, or null when the job can be signed. */
-export const firstOpen = (requirements: Requirement[]): Requirement | null => requirements.find(r => !r.met && r.passed === null) ?? null
+export const firstOpen = (requirements: Requirement[]): Requirement | null =>
+  requirements.find(r => !r.met && r.passed === null) ?? null
 
 /** What is still asked for of one valve, or null. */
 export const openOf = (requirements: Requirement[], valveId: string): Requirement | null =>
-  firstOpen(requirements.filter(r => ['as-found', 'set', 'proved', 'look-again'].includes(r.id.split(':')[0]!) && r.id.endsWith(`:${valveId}`)))
+  firstOpen(
+    requirements.filter(
+      r => ['as-found', 'set', 'proved', 'look-again'].includes(r.id.split(':')[0]!) && r.id.endsWith(`:${valveId}`),
+    ),
+  )

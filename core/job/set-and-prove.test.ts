@@ -5,18 +5,44 @@ import { MORNING, virtualFor } from '../../tests/support/whole-job'
 import { VirtualHand, workThrough } from '../practice'
 import { SPAN } from '../../server/demo/models/twins'
 import type { Adapter, Wrench } from '../torque'
-import { aimOf, disagreeing, expectedShift, figureRefused, type Happening, jobTools, type JobPin, nextThing, readingRows, sheet, shimWork, shiftWords, unsettledRoles, viewJob } from './index'
+import {
+  aimOf,
+  disagreeing,
+  expectedShift,
+  figureRefused,
+  type Happening,
+  jobTools,
+  type JobPin,
+  nextThing,
+  readingRows,
+  sheet,
+  shimWork,
+  shiftWords,
+  unsettledRoles,
+  viewJob,
+} from './index'
 import type { Engine } from '../engine'
 
-const WRENCH: Wrench = { name: 'Small click', unit: 'N·m', leastNm: 4, mostNm: 22, lengthMm: 200, calibrationDue: '2026-01-01' }
+const WRENCH: Wrench = {
+  name: 'Small click',
+  unit: 'N·m',
+  leastNm: 4,
+  mostNm: 22,
+  lengthMm: 200,
+  calibrationDue: '2026-01-01',
+}
 const CROW: Adapter = { name: 'Crow’s-foot', lengthMm: 50, angleDeg: 0 }
 const nipped = { kind: 'nipped' as const }
 const torqued = { kind: 'torqued' as const, torqueNm: 8 }
 const screw = (deg: number) => ({ kind: 'screw' as const, deg })
 /** A tight exhaust measured, its nut free, the intake in. */
-const atTheScrew = (changes: Partial<JobPin> = {}, engine: Engine = engineOf()) => found(said(engine, changes)).say(
-  trial('intake', 0.1, 'drag'), { type: 'mark-checked', payload: { valveId: 'exhaust', still: true } }, trial('exhaust', 0.06, 'drag'),
-  { type: 'nut-loosened', payload: { valveId: 'exhaust' } })
+const atTheScrew = (changes: Partial<JobPin> = {}, engine: Engine = engineOf()) =>
+  found(said(engine, changes)).say(
+    trial('intake', 0.1, 'drag'),
+    { type: 'mark-checked', payload: { valveId: 'exhaust', still: true } },
+    trial('exhaust', 0.06, 'drag'),
+    { type: 'nut-loosened', payload: { valveId: 'exhaust' } },
+  )
 const LOCKS = Array.from({ length: 20 }, () => ({ shiftMm: -0.02, personId: 1, modelId: 1 }))
 
 describe('the lock is learned and aimed off', () => {
@@ -38,71 +64,144 @@ describe('the lock is learned and aimed off', () => {
     expect(low.next().instruction).toMatch(/^Turn the screw/)
   })
   it('this job’s own locks count as soon as two are known', () => {
-    const round = (): Happening[] => [trial('exhaust', 0.12, 'drag', screw(-30)), trial('exhaust', 0.12, 'drag', nipped), trial('exhaust', 0.09, 'drag', torqued), { type: 'nut-loosened', payload: { valveId: 'exhaust' } }]
+    const round = (): Happening[] => [
+      trial('exhaust', 0.12, 'drag', screw(-30)),
+      trial('exhaust', 0.12, 'drag', nipped),
+      trial('exhaust', 0.09, 'drag', torqued),
+      { type: 'nut-loosened', payload: { valveId: 'exhaust' } },
+    ]
     const book = atTheScrew().say(...round())
     expect(expectedShift(book.view())).toBeNull()
     expect(expectedShift(book.say(...round()).view())?.shiftMm).toBeLessThan(-0.02)
   })
   it('locks that close by much, round after round, are no screw opened in vain', () => {
     const book = atTheScrew()
-    for (let round = 0; round < 5; round++) book.say(trial('exhaust', 0.12, 'drag', screw(-36)), trial('exhaust', 0.12, 'drag', nipped), trial('exhaust', 0.05, 'no-go', torqued), trial('exhaust', 0.03, 'drag'), { type: 'nut-loosened', payload: { valveId: 'exhaust' } })
+    for (let round = 0; round < 5; round++)
+      book.say(
+        trial('exhaust', 0.12, 'drag', screw(-36)),
+        trial('exhaust', 0.12, 'drag', nipped),
+        trial('exhaust', 0.05, 'no-go', torqued),
+        trial('exhaust', 0.03, 'drag'),
+        { type: 'nut-loosened', payload: { valveId: 'exhaust' } },
+      )
     expect(book.next().instruction).toMatch(/^Turn the screw/)
   })
   it('a round is repeated until the torqued reading is in, and each stays on record for the sheet', () => {
-    const book = atTheScrew().say(trial('exhaust', 0.12, 'drag', screw(-30)), trial('exhaust', 0.12, 'drag', nipped), trial('exhaust', 0.09, 'drag', torqued), trial('exhaust', 0.1, 'no-go'))
+    const book = atTheScrew().say(
+      trial('exhaust', 0.12, 'drag', screw(-30)),
+      trial('exhaust', 0.12, 'drag', nipped),
+      trial('exhaust', 0.09, 'drag', torqued),
+      trial('exhaust', 0.1, 'no-go'),
+    )
     expect(book.next().instruction).toBe('Loosen the exhaust locknut')
-    book.say({ type: 'nut-loosened', payload: { valveId: 'exhaust' } }, trial('exhaust', 0.13, 'drag', screw(-15)), trial('exhaust', 0.13, 'drag', nipped), trial('exhaust', 0.12, 'drag', torqued))
+    book.say(
+      { type: 'nut-loosened', payload: { valveId: 'exhaust' } },
+      trial('exhaust', 0.13, 'drag', screw(-15)),
+      trial('exhaust', 0.13, 'drag', nipped),
+      trial('exhaust', 0.12, 'drag', torqued),
+    )
     expect(book.next().step).not.toBe('set')
-    expect(sheet(book.view()).valves[1]!.rounds.map(r => [r.round, r.torqued, r.verdict])).toEqual([[1, '0.09 drag, 0.10 no-go', 'tight'], [2, '0.12 drag', 'in']])
+    expect(sheet(book.view()).valves[1]!.rounds.map(r => [r.round, r.torqued, r.verdict])).toEqual([
+      [1, '0.09 drag, 0.10 no-go', 'tight'],
+      [2, '0.12 drag', 'in'],
+    ])
   })
   it('a valve that moved in two turns goes back to Set with its history, and Prove starts again for it', () => {
-    const book = atTheScrew().say(trial('exhaust', 0.12, 'drag', screw(-30)), trial('exhaust', 0.12, 'drag', nipped), trial('exhaust', 0.12, 'drag', torqued),
-      { type: 'prove-turned', payload: { turns: 2, to: T } }, trial('intake', 0.1, 'drag'), { type: 'mark-checked', payload: { valveId: 'exhaust', still: true } }, trial('exhaust', 0.1, 'no-go'), trial('exhaust', 0.08, 'free'))
+    const book = atTheScrew().say(
+      trial('exhaust', 0.12, 'drag', screw(-30)),
+      trial('exhaust', 0.12, 'drag', nipped),
+      trial('exhaust', 0.12, 'drag', torqued),
+      { type: 'prove-turned', payload: { turns: 2, to: T } },
+      trial('intake', 0.1, 'drag'),
+      { type: 'mark-checked', payload: { valveId: 'exhaust', still: true } },
+      trial('exhaust', 0.1, 'no-go'),
+      trial('exhaust', 0.08, 'free'),
+    )
     expect(book.next()).toMatchObject({ step: 'set', instruction: 'Loosen the exhaust locknut' })
     expect(sheet(book.view()).valves[1]!.rounds).toHaveLength(1)
-    book.say({ type: 'nut-loosened', payload: { valveId: 'exhaust' } }, trial('exhaust', 0.12, 'drag', screw(-10)), trial('exhaust', 0.12, 'drag', nipped), trial('exhaust', 0.12, 'drag', torqued))
+    book.say(
+      { type: 'nut-loosened', payload: { valveId: 'exhaust' } },
+      trial('exhaust', 0.12, 'drag', screw(-10)),
+      trial('exhaust', 0.12, 'drag', nipped),
+      trial('exhaust', 0.12, 'drag', torqued),
+    )
     expect(book.next().instruction).toMatch(/^Turn it over two full turns/)
   })
 })
 
 describe('what is in hand', () => {
   it('the wrench says what to set it to, and what is wrong with it; the reading keeps it', () => {
-    const book = atTheScrew({ wrenches: [WRENCH], adapters: [CROW] }).say(trial('exhaust', 0.12, 'drag', screw(-30)), trial('exhaust', 0.12, 'drag', nipped), { type: 'wrench-taken', payload: { wrench: 'Small click', adapter: 'Crow’s-foot' } })
+    const book = atTheScrew({ wrenches: [WRENCH], adapters: [CROW] }).say(
+      trial('exhaust', 0.12, 'drag', screw(-30)),
+      trial('exhaust', 0.12, 'drag', nipped),
+      { type: 'wrench-taken', payload: { wrench: 'Small click', adapter: 'Crow’s-foot' } },
+    )
     // 8 · 200 / 250: common practice
-    expect(book.next().why).toContain('Set Small click to 6.4 N·m: Crow’s-foot is in line. Small click was due for calibration on 2026-01-01.')
+    expect(book.next().why).toContain(
+      'Set Small click to 6.4 N·m: Crow’s-foot is in line. Small click was due for calibration on 2026-01-01.',
+    )
     book.say(book.next().keys[1]!.happening!)
-    expect(sheet(book.view()).torques[0]).toMatchObject({ done: true, by: 'set to 6.4 N·m on Small click with Crow’s-foot. Small click was due for calibration on 2026-01-01.' })
+    expect(sheet(book.view()).torques[0]).toMatchObject({
+      done: true,
+      by: 'set to 6.4 N·m on Small click with Crow’s-foot. Small click was due for calibration on 2026-01-01.',
+    })
   })
   it('the blade stays where the shop or the job wants it', () => {
-    const atLock = (changes: Partial<JobPin>, ...more: Happening[]) => atTheScrew(changes).say(trial('exhaust', 0.12, 'drag', screw(-30)), trial('exhaust', 0.12, 'drag', nipped), ...more).next().why
+    const atLock = (changes: Partial<JobPin>, ...more: Happening[]) =>
+      atTheScrew(changes)
+        .say(trial('exhaust', 0.12, 'drag', screw(-30)), trial('exhaust', 0.12, 'drag', nipped), ...more)
+        .next().why
     expect(atLock({})).toContain('Blade out while you pull')
     expect(atLock({ bladeHabit: 'in' })).toContain('Blade in while you pull')
     expect(atLock({}, { type: 'blade-habit-chosen', payload: { habit: 'in' } })).toContain('Blade in while you pull')
   })
   it('another set: its blades are asked for as they are engraved, and earlier trials keep theirs', () => {
-    const book = found(said(engineOf(), { otherSets: [setOf('Thou', [0.0508, 0.0762, 0.1016, 0.127], 'thou')] })).say(trial('intake', 0.07, 'free'), { type: 'blades-taken', payload: { set: 'Thou' } })
+    const book = found(said(engineOf(), { otherSets: [setOf('Thou', [0.0508, 0.0762, 0.1016, 0.127], 'thou')] })).say(
+      trial('intake', 0.07, 'free'),
+      { type: 'blades-taken', payload: { set: 'Thou' } },
+    )
     const { keys, instruction } = book.next()
     expect(instruction).toMatch(/^Try [\d. +]+ thou in the intake$/)
     expect(keys[0]!.happening).toMatchObject({ payload: { set: 'Thou' } })
-    book.say({ type: 'trial', payload: { valveId: 'intake', bladesMm: [0.1016], set: 'Thou', feel: 'drag', after: null } })
+    book.say({
+      type: 'trial',
+      payload: { valveId: 'intake', bladesMm: [0.1016], set: 'Thou', feel: 'drag', after: null },
+    })
     const found1 = sheet(book.view()).valves[0]!.asFound!
     expect(found1.trials.map(t => t.blades)).toEqual(['0.07', '4 thou (0.102 mm)'])
     expect(found1).toMatchObject({ verdict: 'in', proof: 'drag' })
     expect(sheet(book.view()).spec.bladeSet).toBe('Set A, Thou')
   })
   it('a blade measured thicker than its engraving counts as it measures', () => {
-    const set = { ...setOf('Set A', [0.08, 0.12]), blades: [{ mm: 0.08, measuredMm: 0.085, condition: 'good' as const, stepMm: null }, { mm: 0.12, measuredMm: null, condition: 'good' as const, stepMm: null }] }
+    const set = {
+      ...setOf('Set A', [0.08, 0.12]),
+      blades: [
+        { mm: 0.08, measuredMm: 0.085, condition: 'good' as const, stepMm: null },
+        { mm: 0.12, measuredMm: null, condition: 'good' as const, stepMm: null },
+      ],
+    }
     const book = found(said(engineOf(), { bladeSet: set })).say(trial('intake', 0.08, 'drag'))
     expect(readingRows(book.view())[0]).toMatchObject({ loMm: 0.085, hiMm: 0.1, personId: 1 })
   })
   it('the target of the job wins over the shop’s', () => {
-    const target = (changes: Partial<JobPin>, ...more: Happening[]) => sheet(found(said(engineOf(), changes)).say(...more).view()).valves[1]!.spec.targetMm
+    const target = (changes: Partial<JobPin>, ...more: Happening[]) =>
+      sheet(
+        found(said(engineOf(), changes))
+          .say(...more)
+          .view(),
+      ).valves[1]!.spec.targetMm
     expect(target({})).toBe(0.12)
     expect(target({ target: 'loose-exhaust' })).toBe(0.1325)
     expect(target({ target: 'loose-exhaust' }, { type: 'target-chosen', payload: { target: 'middle' } })).toBe(0.12)
   })
   it('a shop that demands the pair gets one for the proof, and a drag as found stays enough', () => {
-    const book = found(said(engineOf(), { pairToProve: true })).say(trial('intake', 0.1, 'drag'), { type: 'mark-checked', payload: { valveId: 'exhaust', still: true } }, trial('exhaust', 0.12, 'drag'), { type: 'prove-turned', payload: { turns: 2, to: T } }, trial('intake', 0.1, 'drag'))
+    const book = found(said(engineOf(), { pairToProve: true })).say(
+      trial('intake', 0.1, 'drag'),
+      { type: 'mark-checked', payload: { valveId: 'exhaust', still: true } },
+      trial('exhaust', 0.12, 'drag'),
+      { type: 'prove-turned', payload: { turns: 2, to: T } },
+      trial('intake', 0.1, 'drag'),
+    )
     expect(book.next()).toMatchObject({ step: 'prove', trial: { valveId: 'intake' } })
     expect(book.say(trial('intake', 0.12, 'no-go')).next().requirement?.id).toContain('exhaust')
   })
@@ -114,51 +213,97 @@ describe('what is in hand', () => {
 })
 
 describe('two figures that disagree', () => {
-  const other = (minMm: number, maxMm: number) => engineOf({ otherClearances: [{ role: 'exhaust', clearance: limits(minMm, maxMm), source: 'Bulletin 4' }] })
+  const other = (minMm: number, maxMm: number) =>
+    engineOf({ otherClearances: [{ role: 'exhaust', clearance: limits(minMm, maxMm), source: 'Bulletin 4' }] })
   it('two roundings of one figure are no disagreement', () => {
     expect(disagreeing(other(0.1016, 0.1397), 'exhaust')).toEqual([])
     expect(unsettledRoles(other(0.13, 0.17), { figures: {} })).toEqual(['exhaust'])
   })
   it('stop the job until a lead says which stands; then all is judged by it, and the sheet says so', () => {
     const book = said(other(0.13, 0.17)).say(confirmed('machine'), confirmed('spec'))
-    expect(book.next()).toMatchObject({ instruction: 'Which figure stands for the exhaust?', keys: [{ asks: 'figure' }, { asks: 'reason' }] })
-    book.say({ type: 'figure-settled', payload: { role: 'exhaust', clearance: limits(0.13, 0.17), reason: 'The bulletin is newer' } })
+    expect(book.next()).toMatchObject({
+      instruction: 'Which figure stands for the exhaust?',
+      keys: [{ asks: 'figure' }, { asks: 'reason' }],
+    })
+    book.say({
+      type: 'figure-settled',
+      payload: { role: 'exhaust', clearance: limits(0.13, 0.17), reason: 'The bulletin is newer' },
+    })
     expect(book.next().requirement?.id).toBe('cold')
     ready(book)
-    book.say({ type: 'crank', payload: { observations: [{ kind: 'move', to: T }, { kind: 'rocker', valveId: 'intake', slack: true }, { kind: 'rocker', valveId: 'exhaust', slack: true }] } }, trial('exhaust', 0.12, 'no-go'))
+    book.say(
+      {
+        type: 'crank',
+        payload: {
+          observations: [
+            { kind: 'move', to: T },
+            { kind: 'rocker', valveId: 'intake', slack: true },
+            { kind: 'rocker', valveId: 'exhaust', slack: true },
+          ],
+        },
+      },
+      trial('exhaust', 0.12, 'no-go'),
+    )
     expect(readingRows(book.view())[0]).toMatchObject({ verdict: 'tight' })
     expect(sheet(book.view()).figures).toEqual(['Exhaust 0.13–0.17 mm (5.1–6.7 thou): The bulletin is newer. Ada.'])
   })
   it('a figure between them may stand, one outside both not', () => {
     expect(figureRefused(other(0.13, 0.17), 'exhaust', limits(0.12, 0.15))).toBeNull()
-    expect(figureRefused(other(0.13, 0.17), 'exhaust', limits(0.09, 0.15))).toMatch(/outside both printed figures, 0.10 to 0.17 mm/)
+    expect(figureRefused(other(0.13, 0.17), 'exhaust', limits(0.09, 0.15))).toMatch(
+      /outside both printed figures, 0.10 to 0.17 mm/,
+    )
   })
 })
 
 describe('shimmed valves', () => {
   it('two are swapped, one is bought, and the job ends with all in spec', async () => {
     const { engine } = SPAN
-    const virtual = virtualFor(engine, { crankDeg: 200, gapMm: { 'left-intake': 0.06, 'right-intake': 0.24, 'left-exhaust': 0.215, 'right-exhaust': 0.215 }, shimMm: { 'left-intake': 2.45, 'right-intake': 2.35 } })
+    const virtual = virtualFor(engine, {
+      crankDeg: 200,
+      gapMm: { 'left-intake': 0.06, 'right-intake': 0.24, 'left-exhaust': 0.215, 'right-exhaust': 0.215 },
+      shimMm: { 'left-intake': 2.45, 'right-intake': 2.35 },
+    })
     const tools = jobTools(pinOf(engine))
     const log = new LogBook()
     const look = () => viewJob(tools, log.events, MORNING)
     const hand = new VirtualHand(virtual)
-    await workThrough(hand, look, (h) => { log.add(h) }, next => next.instruction.startsWith('Fit '))
-    expect(shimWork(look()).lines.map(l => [l.valveId, l.place?.mm, l.place?.from, l.place?.fromValveId])).toEqual([['left-intake', 2.35, 'valve', 'right-intake'], ['right-intake', 2.45, 'valve', 'left-intake']])
+    await workThrough(
+      hand,
+      look,
+      h => {
+        log.add(h)
+      },
+      next => next.instruction.startsWith('Fit '),
+    )
+    expect(shimWork(look()).lines.map(l => [l.valveId, l.place?.mm, l.place?.from, l.place?.fromValveId])).toEqual([
+      ['left-intake', 2.35, 'valve', 'right-intake'],
+      ['right-intake', 2.45, 'valve', 'left-intake'],
+    ])
     expect(shimWork(look()).buyMm).toEqual([])
-    const story = await workThrough(hand, look, (h) => { log.add(h) })
+    const story = await workThrough(hand, look, h => {
+      log.add(h)
+    })
     // with the cam back the stop is found anew before a blade is tried
     const back = story.findIndex(line => line.includes('Put the cam back'))
     expect(story[back + 1]).toMatch(/^find: /)
     expect(look().state.status).toBe('closed')
     expect(virtual.gapMm['left-intake']).toBeCloseTo(0.16, 6)
-    expect(sheet(look()).valves.find(v => v.valveId === 'left-intake')!.shim).toEqual({ old: '2.45 engraved, 2.45 measured', fitted: '2.35 out of the rear intake' })
+    expect(sheet(look()).valves.find(v => v.valveId === 'left-intake')!.shim).toEqual({
+      old: '2.45 engraved, 2.45 measured',
+      fitted: '2.35 out of the rear intake',
+    })
   })
   it('are all measured before the cam comes out, and the shelf is used before a purchase', () => {
     const { engine } = SPAN
     const tools = jobTools(pinOf(engine, { shimStockMm: [2.35, 2.4] }))
     const log = new LogBook()
-    const hand = new VirtualHand(virtualFor(engine, { crankDeg: 200, gapMm: { 'left-intake': 0.06, 'right-intake': 0.14, 'left-exhaust': 0.215, 'right-exhaust': 0.215 }, shimMm: { 'left-intake': 2.45 } }))
+    const hand = new VirtualHand(
+      virtualFor(engine, {
+        crankDeg: 200,
+        gapMm: { 'left-intake': 0.06, 'right-intake': 0.14, 'left-exhaust': 0.215, 'right-exhaust': 0.215 },
+        shimMm: { 'left-intake': 2.45 },
+      }),
+    )
     const look = () => viewJob(tools, log.events, MORNING)
     const asked: string[] = []
     for (let next = nextThing(look()); !next.instruction.startsWith('Fit '); next = nextThing(look())) {
@@ -166,7 +311,11 @@ describe('shimmed valves', () => {
       log.add(hand.answer(next))
     }
     expect(asked.filter(a => a.startsWith('Read '))).toEqual(['Read the front intake’s shim'])
-    for (const name of ['front exhaust', 'rear intake', 'rear exhaust']) expect(asked.some(a => a.endsWith(name)), name).toBe(true)
+    for (const name of ['front exhaust', 'rear intake', 'rear exhaust'])
+      expect(
+        asked.some(a => a.endsWith(name)),
+        name,
+      ).toBe(true)
     expect(shimWork(look()).lines).toMatchObject([{ valveId: 'left-intake', place: { mm: 2.35, from: 'stock' } }])
   })
 })

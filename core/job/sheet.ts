@@ -12,25 +12,41 @@ import { setNamed } from './pin'
 import { HABIT_NAMES, placeWords, TARGET_NAMES } from './words'
 
 /** A reading as the sheet shows it. */
-export interface SheetReading { loMm: number, hiMm: number | null, words: string, verdict: Verdict, proof: 'pair' | 'drag' | null, reason: string, trials: { blades: string, feel: Trial['feel'] }[] }
-export interface SheetRound { round: number, screwDeg: number, turnedDeg: number | null, beforeLock: string, nipped: string, torqued: string, verdict: Verdict }
+export interface SheetReading {
+  loMm: number
+  hiMm: number | null
+  words: string
+  verdict: Verdict
+  proof: 'pair' | 'drag' | null
+  reason: string
+  trials: { blades: string; feel: Trial['feel'] }[]
+}
+export interface SheetRound {
+  round: number
+  screwDeg: number
+  turnedDeg: number | null
+  beforeLock: string
+  nipped: string
+  torqued: string
+  verdict: Verdict
+}
 export interface SheetValve {
   valveId: string
   name: string
   role: Role
   headX: number
   headY: number
-  spec: { words: string, thou: string, minMm: number, maxMm: number, targetMm: number }
+  spec: { words: string; thou: string; minMm: number; maxMm: number; targetMm: number }
   asFound: SheetReading | null
   asLeft: SheetReading | null
-  proof: { place: string, went: string, refused: string } | null
+  proof: { place: string; went: string; refused: string } | null
   rounds: SheetRound[]
   /** Guesses by eye or ear, which prove nothing. */
   estimates?: string[]
   /** What stood beside the last verdict. */
   cautions?: string[]
   /** The shim that came out, by engraving and micrometer, and what went in from where. */
-  shim?: { old: string, fitted: string } | null
+  shim?: { old: string; fitted: string } | null
 }
 
 /** Everything a job sheet says, as it was when it was signed. Print, JSON and history read this and nothing newer. */
@@ -38,22 +54,22 @@ export interface Sheet {
   format: 'wembric job sheet'
   version: 1
   number: number
-  machine: { name: string, model: string, tag: string, owner: string, meter: string, sinceLast: string }
+  machine: { name: string; model: string; tag: string; owner: string; meter: string; sinceLast: string }
   complaint: string
-  opened: { at: string, by: string }
-  closed: { at: string, by: string } | null
+  opened: { at: string; by: string }
+  closed: { at: string; by: string } | null
   people: string[]
   cold: string
-  spec: { revision: number, status: 'approved' | 'draft', source: string, sourceDate: string, bladeSet: string }
+  spec: { revision: number; status: 'approved' | 'draft'; source: string; sourceDate: string; bladeSet: string }
   unit: 'mm' | 'thou'
   valves: SheetValve[]
-  departures: { missing: string, reason: string, by: string, at: string }[]
-  findings: { text: string, by: string, at: string }[]
-  notes: { text: string, by: string, at: string }[]
+  departures: { missing: string; reason: string; by: string; at: string }[]
+  findings: { text: string; by: string; at: string }[]
+  notes: { text: string; by: string; at: string }[]
   replaced: string[]
-  cameOff: { item: string, back: boolean }[]
-  wentIn: { item: string, out: boolean }[]
-  torques: { what: string, wanted: string, done: boolean, by?: string }[]
+  cameOff: { item: string; back: boolean }[]
+  wentIn: { item: string; out: boolean }[]
+  torques: { what: string; wanted: string; done: boolean; by?: string }[]
   /** How it was set: target, blade while locking, what was aimed off for the lock. */
   setting?: string[]
   /** Figures that a lead settled where two were printed, with the reason. */
@@ -74,13 +90,21 @@ const trialsOf = (reading: Reading) => reading.trials.map(t => ({ blades: nameOf
 function sheetReading({ pin }: JobView, reading: Reading | undefined): SheetReading | null {
   if (!reading?.trials.length) return null
   const { verdict, proof, reading: interval, reason } = judgeReading(pin, reading, reading.valveId)
-  return { loMm: interval.loMm, hiMm: interval.hiMm, words: intervalWords(interval, pin.unit), verdict, proof, reason, trials: trialsOf(reading) }
+  return {
+    loMm: interval.loMm,
+    hiMm: interval.hiMm,
+    words: intervalWords(interval, pin.unit),
+    verdict,
+    proof,
+    reason,
+    trials: trialsOf(reading),
+  }
 }
 
 function specOf(view: JobView, valveId: string): SheetValve['spec'] {
   const targetMm = targetFor(view, valveId)
   const { minMm, maxMm } = spanOf(clearanceOf(view.pin, valveId))
-  const span = (f: (mm: number) => string) => minMm === maxMm ? f(minMm) : `${f(minMm)}–${f(maxMm)}`
+  const span = (f: (mm: number) => string) => (minMm === maxMm ? f(minMm) : `${f(minMm)}–${f(maxMm)}`)
   return { minMm, maxMm, targetMm, words: span(v => formatLength(v, 'mm')), thou: span(v => thouFromMm(v).toFixed(1)) }
 }
 
@@ -88,20 +112,33 @@ function specOf(view: JobView, valveId: string): SheetValve['spec'] {
 function proofOf(view: JobView, valve: ValveState): SheetValve['proof'] {
   const reading = readingIn(valve, 'proved')
   if (!reading) return null
-  const say = (trials: Trial[], none: string) => trials.sort((a, b) => thickness(b) - thickness(a)).map(t => `${nameOf(t)} ${t.feel}`)[0] ?? none
+  const say = (trials: Trial[], none: string) =>
+    trials.sort((a, b) => thickness(b) - thickness(a)).map(t => `${nameOf(t)} ${t.feel}`)[0] ?? none
   return {
     place: reading.at ? placeWords(view.pin.spec.engine, reading.at) : 'not known',
     went: say(reading.trials.filter(went), 'none'),
-    refused: reading.trials.some(t => !went(t)) ? reading.trials.filter(t => !went(t)).sort((a, b) => thickness(a) - thickness(b)).map(t => `${nameOf(t)} ${t.feel}`)[0]! : 'not needed',
+    refused: reading.trials.some(t => !went(t))
+      ? reading.trials
+          .filter(t => !went(t))
+          .sort((a, b) => thickness(a) - thickness(b))
+          .map(t => `${nameOf(t)} ${t.feel}`)[0]!
+      : 'not needed',
   }
 }
 
-const tryWords = (tries: ScrewTry | undefined): string => tries?.trials.map(t => `${nameOf(t)} ${t.feel}`).join(', ') ?? ''
+const tryWords = (tries: ScrewTry | undefined): string =>
+  tries?.trials.map(t => `${nameOf(t)} ${t.feel}`).join(', ') ?? ''
 
 /** Each angle of the screw that was tried; what followed a lock stands on the last of its round. */
 export function roundsOf({ pin }: Pick<JobView, 'pin'>, valve: ValveState): SheetRound[] {
-  const inRound = (phase: Phase, round: number) => valve.readings.find(r => r.phase === phase && r.round === round && r.trials.length > 0)
-  const words = (reading: Reading | undefined) => reading ? trialsOf(reading).map(t => `${t.blades} ${t.feel}`).join(', ') : ''
+  const inRound = (phase: Phase, round: number) =>
+    valve.readings.find(r => r.phase === phase && r.round === round && r.trials.length > 0)
+  const words = (reading: Reading | undefined) =>
+    reading
+      ? trialsOf(reading)
+          .map(t => `${t.blades} ${t.feel}`)
+          .join(', ')
+      : ''
   return valve.tries.map((attempt, i) => {
     const lastOfRound = valve.tries[i + 1]?.round !== attempt.round
     const nipped = lastOfRound ? inRound('nipped', attempt.round) : undefined
@@ -109,8 +146,13 @@ export function roundsOf({ pin }: Pick<JobView, 'pin'>, valve: ValveState): Shee
     const last = torqued ?? nipped ?? { trials: attempt.trials, phase: 'before lock' as const }
     const move = valve.moves.findLast(m => m.round === attempt.round && m.screwDeg === attempt.screwDeg)
     return {
-      round: attempt.round, screwDeg: attempt.screwDeg, turnedDeg: move?.deg ?? null,
-      beforeLock: tryWords(attempt), nipped: words(nipped), torqued: words(torqued), verdict: judgeReading(pin, last, valve.valveId).verdict,
+      round: attempt.round,
+      screwDeg: attempt.screwDeg,
+      turnedDeg: move?.deg ?? null,
+      beforeLock: tryWords(attempt),
+      nipped: words(nipped),
+      torqued: words(torqued),
+      verdict: judgeReading(pin, last, valve.valveId).verdict,
     }
   })
 }
@@ -118,10 +160,14 @@ export function roundsOf({ pin }: Pick<JobView, 'pin'>, valve: ValveState): Shee
 function coldWords(view: JobView): string {
   const { temperature } = view.state
   const rested = hoursAtRest(view)
-  return [
-    temperature && `${temperature.celsius} °C, ${Math.round(fahrenheit(temperature.celsius))} °F`,
-    rested !== null && view.state.rested && `rested ${Number(view.state.rested.hours.toFixed(1))} h`,
-  ].filter(Boolean).join(', ') || 'not recorded'
+  return (
+    [
+      temperature && `${temperature.celsius} °C, ${Math.round(fahrenheit(temperature.celsius))} °F`,
+      rested !== null && view.state.rested && `rested ${Number(view.state.rested.hours.toFixed(1))} h`,
+    ]
+      .filter(Boolean)
+      .join(', ') || 'not recorded'
+  )
 }
 
 /**
@@ -132,57 +178,131 @@ export function sheet(view: JobView): Sheet {
   const { pin, state } = view
   const { engine } = pin.spec
   const { meter, lastMeter, meterUnit } = pin.machine
-  const torque = (what: string, nm: number | null, done: boolean, by?: string) => ({ what, wanted: nm === null ? 'by the manual' : formatTorque(nm), done, ...by ? { by } : {} })
-  const untold = gates(view).filter(r => !r.met && r.passed).map(r => r.passed!)
+  const torque = (what: string, nm: number | null, done: boolean, by?: string) => ({
+    what,
+    wanted: nm === null ? 'by the manual' : formatTorque(nm),
+    done,
+    ...(by ? { by } : {}),
+  })
+  const untold = gates(view)
+    .filter(r => !r.met && r.passed)
+    .map(r => r.passed!)
   return {
-    format: 'wembric job sheet', version: 1, number: pin.number,
+    format: 'wembric job sheet',
+    version: 1,
+    number: pin.number,
     machine: {
-      name: pin.machine.name, model: pin.modelName, tag: pin.machine.tag, owner: pin.machine.owner,
+      name: pin.machine.name,
+      model: pin.modelName,
+      tag: pin.machine.tag,
+      owner: pin.machine.owner,
       meter: meter === null ? 'not read' : formatMeter(meter, meterUnit),
-      sinceLast: meter === null || lastMeter === null || meter < lastMeter ? 'first visit on record' : `${formatMeter(Math.round((meter - lastMeter) * 10) / 10, meterUnit)} since last`,
+      sinceLast:
+        meter === null || lastMeter === null || meter < lastMeter
+          ? 'first visit on record'
+          : `${formatMeter(Math.round((meter - lastMeter) * 10) / 10, meterUnit)} since last`,
     },
-    complaint: pin.complaint, opened: { at: pin.openedAt, by: pin.openedBy },
+    complaint: pin.complaint,
+    opened: { at: pin.openedAt, by: pin.openedBy },
     closed: state.closedAt && state.closedBy ? { at: state.closedAt, by: state.closedBy } : null,
-    people: [...state.people], cold: coldWords(view),
-    spec: { revision: pin.spec.revision, status: pin.spec.status, source: engine.source, sourceDate: engine.sourceDate, bladeSet: setsUsed(view).join(', ') },
+    people: [...state.people],
+    cold: coldWords(view),
+    spec: {
+      revision: pin.spec.revision,
+      status: pin.spec.status,
+      source: engine.source,
+      sourceDate: engine.sourceDate,
+      bladeSet: setsUsed(view).join(', '),
+    },
     unit: pin.unit,
-    valves: state.valves.map((valve) => {
+    valves: state.valves.map(valve => {
       const { name, role, headX, headY } = valveById(engine, valve.valveId)
       return {
-        valveId: valve.valveId, name, role, headX, headY, spec: specOf(view, valve.valveId),
+        valveId: valve.valveId,
+        name,
+        role,
+        headX,
+        headY,
+        spec: specOf(view, valve.valveId),
         asFound: sheetReading(view, readingIn(valve, 'as found')),
         asLeft: valve.phase === 'proved' ? sheetReading(view, readingIn(valve, 'proved')) : null,
-        proof: proofOf(view, valve), rounds: roundsOf(view, valve),
-        estimates: valve.estimates.map(e => `${e.text}, by ${e.by}`), shim: shimWords(view, valve),
+        proof: proofOf(view, valve),
+        rounds: roundsOf(view, valve),
+        estimates: valve.estimates.map(e => `${e.text}, by ${e.by}`),
+        shim: shimWords(view, valve),
         cautions: latestReading(valve) ? judgeReading(pin, latestReading(valve), valve.valveId).cautions : [],
       }
     }),
     // every gate that was gone through is told, also where what was missing was made good later
-    departures: [...new Map([...state.passed, ...untold].map(p => [`${p.gate}|${p.at}`, { missing: p.missing, reason: p.reason, by: p.by, at: p.at }])).values()],
-    findings: state.findings.map(({ text, by, at }) => ({ text, by, at })), notes: state.notes,
+    departures: [
+      ...new Map(
+        [...state.passed, ...untold].map(p => [
+          `${p.gate}|${p.at}`,
+          { missing: p.missing, reason: p.reason, by: p.by, at: p.at },
+        ]),
+      ).values(),
+    ],
+    findings: state.findings.map(({ text, by, at }) => ({ text, by, at })),
+    notes: state.notes,
     replaced: state.replaced.map(r => r.text),
     cameOff: state.cameOff.map(item => ({ item, back: state.wentBack.has(item) })),
     wentIn: state.putIn.map(item => ({ item, out: state.cameOut.has(item) })),
     torques: [
-      torque('Locknut', engine.torques.locknutNm, state.valves.some(v => v.torqueNm !== null), wrenchWords(view)),
+      torque(
+        'Locknut',
+        engine.torques.locknutNm,
+        state.valves.some(v => v.torqueNm !== null),
+        wrenchWords(view),
+      ),
       torque('Cover', engine.torques.coverNm, state.torqued.cover !== undefined),
       torque('Plug', engine.torques.plugNm, state.torqued.plug !== undefined),
     ],
     plug: state.plugRead ?? 'not read',
-    gasket: state.gasket ? { 'new': 'New gasket', 'used again': 'Gasket used again', 'compound': 'Compound' }[state.gasket.choice] + (state.gasket.note ? `: ${state.gasket.note}` : '') : 'not recorded',
-    run: state.ran ? { 'clean': 'Ran clean: no tick, no weep', 'ticks': 'Ran, ticks', 'weeps': 'Ran, weeps', 'will not start': 'Would not start' }[state.ran.result] + (state.ran.note ? `. ${state.ran.note}` : '') : 'not run',
+    gasket: state.gasket
+      ? { 'new': 'New gasket', 'used again': 'Gasket used again', 'compound': 'Compound' }[state.gasket.choice] +
+        (state.gasket.note ? `: ${state.gasket.note}` : '')
+      : 'not recorded',
+    run: state.ran
+      ? {
+          'clean': 'Ran clean: no tick, no weep',
+          'ticks': 'Ran, ticks',
+          'weeps': 'Ran, weeps',
+          'will not start': 'Would not start',
+        }[state.ran.result] + (state.ran.note ? `. ${state.ran.note}` : '')
+      : 'not run',
     nextDue: state.nextDue ? dueWords(view, state.nextDue) : 'not recorded',
     setting: settingWords(view),
-    figures: [...state.spec ? [`Begun by revision ${view.tools.pin.spec.revision}; revision ${pin.spec.revision} came into force meanwhile and was taken by ${state.spec.by}.`] : [], ...Object.entries(state.figures).map(([role, f]) => `${role === 'intake' ? 'Intake' : 'Exhaust'} ${clearanceWords(f.clearance)}: ${f.reason}. ${f.by}.`)],
-    strangeBlades: strangeBlades(view), judgementVersion: pin.judgementVersion, caution: DEFER,
+    figures: [
+      ...(state.spec
+        ? [
+            `Begun by revision ${view.tools.pin.spec.revision}; revision ${pin.spec.revision} came into force meanwhile and was taken by ${state.spec.by}.`,
+          ]
+        : []),
+      ...Object.entries(state.figures).map(
+        ([role, f]) =>
+          `${role === 'intake' ? 'Intake' : 'Exhaust'} ${clearanceWords(f.clearance)}: ${f.reason}. ${f.by}.`,
+      ),
+    ],
+    strangeBlades: strangeBlades(view),
+    judgementVersion: pin.judgementVersion,
+    caution: DEFER,
   }
 }
 
-const readingsIn = ({ state }: Pick<JobView, 'state'>): Trial[] => state.valves.flatMap(v => v.readings.flatMap(r => r.trials))
+const readingsIn = ({ state }: Pick<JobView, 'state'>): Trial[] =>
+  state.valves.flatMap(v => v.readings.flatMap(r => r.trials))
 
 function strangeBlades({ pin, state }: JobView): string[] {
   const known = new Set([pin.bladeSet, ...pin.otherSets].flatMap(set => leavesOf(set).map(l => l.engravedMm)))
-  return [...new Set(readingsIn({ state }).flatMap(t => t.engravedMm ?? []).filter(t => !known.has(t)))].sort((a, b) => a - b).map(t => formatLength(t, 'mm'))
+  return [
+    ...new Set(
+      readingsIn({ state })
+        .flatMap(t => t.engravedMm ?? [])
+        .filter(t => !known.has(t)),
+    ),
+  ]
+    .sort((a, b) => a - b)
+    .map(t => formatLength(t, 'mm'))
 }
 
 /** The sets that blades were taken from, the job's own first. */
@@ -197,35 +317,86 @@ function settingWords(view: JobView): string[] {
   if (!state.valves.some(v => v.tries.length > 0)) return []
   const shift = expectedShift(view)
   return [
-    `Target: ${TARGET_NAMES[state.target ?? pin.target].toLowerCase()}.`, `${HABIT_NAMES[state.bladeHabit ?? pin.bladeHabit]}.`,
-    ...shift ? [`On record, ${shiftWords(shift)}.`] : [],
+    `Target: ${TARGET_NAMES[state.target ?? pin.target].toLowerCase()}.`,
+    `${HABIT_NAMES[state.bladeHabit ?? pin.bladeHabit]}.`,
+    ...(shift ? [`On record, ${shiftWords(shift)}.`] : []),
   ]
 }
 
 /** With what the locknuts were torqued, and what was wrong with it. */
 function wrenchWords({ state }: JobView): string | undefined {
   const all = state.valves.flatMap(v => v.torquedBy ?? [])
-  return [...new Set(all.map(by => [`set to ${Number(by.settingNm.toFixed(2))} N·m on ${by.wrench}${by.adapter ? ` with ${by.adapter}` : ''}`, ...by.doubts].join('. ')))].join('; ') || undefined
+  return (
+    [
+      ...new Set(
+        all.map(by =>
+          [
+            `set to ${Number(by.settingNm.toFixed(2))} N·m on ${by.wrench}${by.adapter ? ` with ${by.adapter}` : ''}`,
+            ...by.doubts,
+          ].join('. '),
+        ),
+      ),
+    ].join('; ') || undefined
+  )
 }
 
 function shimWords({ pin }: JobView, { valveId, shim }: ValveState): SheetValve['shim'] {
   const fitted = shim.fitted.at(-1)
   if (!fitted && shim.engravedMm === null && shim.measuredMm === null) return null
-  const old = [shim.engravedMm === null ? '' : `${formatLength(shim.engravedMm, 'mm')} engraved`, shim.measuredMm === null ? '' : `${formatLength(shim.measuredMm, 'mm')} measured`].filter(Boolean).join(', ')
-  const from = !fitted ? '' : fitted.from === 'valve' ? fitted.fromValveId === valveId ? ', its own' : ` out of the ${valveById(pin.spec.engine, fitted.fromValveId!).name.toLowerCase()}` : fitted.from === 'stock' ? ' from the shelf' : ' bought'
+  const old = [
+    shim.engravedMm === null ? '' : `${formatLength(shim.engravedMm, 'mm')} engraved`,
+    shim.measuredMm === null ? '' : `${formatLength(shim.measuredMm, 'mm')} measured`,
+  ]
+    .filter(Boolean)
+    .join(', ')
+  const from = !fitted
+    ? ''
+    : fitted.from === 'valve'
+      ? fitted.fromValveId === valveId
+        ? ', its own'
+        : ` out of the ${valveById(pin.spec.engine, fitted.fromValveId!).name.toLowerCase()}`
+      : fitted.from === 'stock'
+        ? ' from the shelf'
+        : ' bought'
   return { old, fitted: fitted ? `${formatLength(fitted.mm, 'mm')}${from}` : 'not changed' }
 }
 
 /** One row of the `readings` projection. */
-export interface ReadingRow { valveId: string, phase: Phase, round: number, loMm: number, hiMm: number | null, verdict: Verdict, proof: 'pair' | 'drag' | null, personId: number | null }
+export interface ReadingRow {
+  valveId: string
+  phase: Phase
+  round: number
+  loMm: number
+  hiMm: number | null
+  verdict: Verdict
+  proof: 'pair' | 'drag' | null
+  personId: number | null
+}
 
 /** The readings of a job as rows: equal logs give equal rows, in a fixed order. */
 export function readingRows({ state, ...given }: Pick<JobView, 'pin' | 'state'>): ReadingRow[] {
   const pin = settledPin(given.pin, state)
-  return state.valves.flatMap(valve => valve.readings.filter(r => r.trials.length > 0).map((reading) => {
-    const { verdict, proof, reading: { loMm, hiMm } } = judgeReading(pin, reading, valve.valveId)
-    return { valveId: valve.valveId, phase: reading.phase, round: reading.round, loMm, hiMm, verdict, proof, personId: reading.personId }
-  }))
+  return state.valves.flatMap(valve =>
+    valve.readings
+      .filter(r => r.trials.length > 0)
+      .map(reading => {
+        const {
+          verdict,
+          proof,
+          reading: { loMm, hiMm },
+        } = judgeReading(pin, reading, valve.valveId)
+        return {
+          valveId: valve.valveId,
+          phase: reading.phase,
+          round: reading.round,
+          loMm,
+          hiMm,
+          verdict,
+          proof,
+          personId: reading.personId,
+        }
+      }),
+  )
 }
 
 /** The last reading of a valve in words, for cards and steps. */

@@ -6,7 +6,9 @@ import { clearanceOf, type JobView, judgeReading, targetFor } from './view'
 
 /** The middle of the reading that a shim is reckoned from, and whether it is bounded. */
 function measuredOf(view: JobView, valve: ValveState): number | null {
-  const last = valve.readings.filter(r => r.trials.length > 0 && (r.round < valve.round || !fittedHere(view.state, valve))).at(-1)
+  const last = valve.readings
+    .filter(r => r.trials.length > 0 && (r.round < valve.round || !fittedHere(view.state, valve)))
+    .at(-1)
   const { reading } = judgeReading(view.pin, last, valve.valveId)
   return reading.hiMm === null ? null : (reading.loMm + reading.hiMm) / 2
 }
@@ -17,7 +19,8 @@ function shimMeasured(view: JobView, valve: ValveState): number | null {
   return measuredWith.at(-1)?.mm ?? valve.shim.measuredMm ?? valve.shim.engravedMm
 }
 
-const isShimmed = ({ pin }: JobView, valve: ValveState): boolean => pin.spec.engine.valves.find(v => v.id === valve.valveId)?.adjuster === 'shim'
+const isShimmed = ({ pin }: JobView, valve: ValveState): boolean =>
+  pin.spec.engine.valves.find(v => v.id === valve.valveId)?.adjuster === 'shim'
 
 /** A shimmed valve in the list of which shim goes where. */
 export interface ShimLine {
@@ -31,22 +34,43 @@ export interface ShimLine {
   fitted: boolean
 }
 
-export interface ShimWork { lines: ShimLine[], buyMm: number[], leftMm: number[], without: string[] }
+export interface ShimWork {
+  lines: ShimLine[]
+  buyMm: number[]
+  leftMm: number[]
+  without: string[]
+}
 
 /** The shimmed valves that are out or were given a shim this time, and which shim goes where. A valve that is in keeps its own. */
 export function shimWork(view: JobView): ShimWork {
   const { pin } = view
   const stepMm = pin.spec.engine.shim?.stepMm ?? 0.05
-  const batch = view.state.valves.filter(v => isShimmed(view, v) && (fittedHere(view.state, v) || needsSetting(view, v)))
+  const batch = view.state.valves.filter(
+    v => isShimmed(view, v) && (fittedHere(view.state, v) || needsSetting(view, v)),
+  )
   const known = batch.flatMap((valve): (ShimValve & { valve: ValveState })[] => {
     const [fittedMm, measuredMm] = [shimMeasured(view, valve), measuredOf(view, valve)]
-    return fittedMm === null || measuredMm === null ? [] : [{ valve, valveId: valve.valveId, fittedMm, measuredMm, clearance: clearanceOf(pin, valve.valveId), targetMm: targetFor(view, valve.valveId) }]
+    return fittedMm === null || measuredMm === null
+      ? []
+      : [
+          {
+            valve,
+            valveId: valve.valveId,
+            fittedMm,
+            measuredMm,
+            clearance: clearanceOf(pin, valve.valveId),
+            targetMm: targetFor(view, valve.valveId),
+          },
+        ]
   })
   const done = known.filter(k => fittedHere(view.state, k.valve))
   const open = known.filter(k => !done.includes(k))
   const used = view.state.valves.flatMap(v => v.shim.fitted)
   const goneFrom = new Set(done.map(k => k.valve.shim.fitted.at(-1)!.fromValveId).filter(id => id !== null))
-  const stock = without(pin.shimStockMm, used.filter(f => f.from === 'stock').map(f => f.mm))
+  const stock = without(
+    pin.shimStockMm,
+    used.filter(f => f.from === 'stock').map(f => f.mm),
+  )
   // what came out of a valve that has its new shim already lies ready, unless it was used
   const freed = done.filter(k => !goneFrom.has(k.valveId)).map(k => ({ mm: k.fittedMm, fromValveId: k.valveId }))
   const plan = reuseShims(open, stock, stepMm, { freed, gone: goneFrom })
@@ -54,15 +78,29 @@ export function shimWork(view: JobView): ShimWork {
     lines: batch.map((valve): ShimLine => {
       const k = known.find(other => other.valveId === valve.valveId)
       const last = valve.shim.fitted.at(-1)
-      const place = fittedHere(view.state, valve) && last && k
-        ? { valveId: valve.valveId, mm: last.mm, clearanceMm: k.fittedMm + k.measuredMm - last.mm, from: last.from, fromValveId: last.fromValveId }
-        : plan.places.find(p => p.valveId === valve.valveId) ?? null
+      const place =
+        fittedHere(view.state, valve) && last && k
+          ? {
+              valveId: valve.valveId,
+              mm: last.mm,
+              clearanceMm: k.fittedMm + k.measuredMm - last.mm,
+              from: last.from,
+              fromValveId: last.fromValveId,
+            }
+          : (plan.places.find(p => p.valveId === valve.valveId) ?? null)
       return {
-        valveId: valve.valveId, measuredMm: measuredOf(view, valve), oldMm: shimMeasured(view, valve), engravedMm: valve.shim.engravedMm,
-        wantedMm: k ? wantedShim(k.fittedMm, k.measuredMm, k.targetMm) : null, place, fitted: fittedHere(view.state, valve),
+        valveId: valve.valveId,
+        measuredMm: measuredOf(view, valve),
+        oldMm: shimMeasured(view, valve),
+        engravedMm: valve.shim.engravedMm,
+        wantedMm: k ? wantedShim(k.fittedMm, k.measuredMm, k.targetMm) : null,
+        place,
+        fitted: fittedHere(view.state, valve),
       }
     }),
-    buyMm: plan.buyMm, leftMm: plan.leftMm, without: plan.without,
+    buyMm: plan.buyMm,
+    leftMm: plan.leftMm,
+    without: plan.without,
   }
 }
 

@@ -6,7 +6,7 @@ import type { GapChange, JobEvent, Payload } from './event'
 import type { BladeHabit } from './pin'
 
 export const PHASES = ['as found', 'before lock', 'nipped', 'torqued', 'proved'] as const
-export type Phase = typeof PHASES[number]
+export type Phase = (typeof PHASES)[number]
 
 /** One reading of one valve: the trials made in a phase of a round since the gap could last have changed. */
 export interface Reading {
@@ -23,20 +23,32 @@ export interface Reading {
 }
 
 /** One turn of the screw on its way to a setting, for the rounds on the sheet. */
-export interface ScrewMove { round: number, deg: number, screwDeg: number }
+export interface ScrewMove {
+  round: number
+  deg: number
+  screwDeg: number
+}
 
 /** A figure by eye, ear or wiggle: kept as such, and it proves nothing. */
-export interface Estimate { mm: number, text: string, by: string }
+export interface Estimate {
+  mm: number
+  text: string
+  by: string
+}
 
 /** The shim of a valve: what was read off the old one, and what was fitted in its place, in order. */
 export interface ShimState {
   engravedMm: number | null
   measuredMm: number | null
-  fitted: { mm: number, from: 'stock' | 'bought' | 'valve', fromValveId: string | null }[]
+  fitted: { mm: number; from: 'stock' | 'bought' | 'valve'; fromValveId: string | null }[]
 }
 
 /** What the blades said at one screw angle before the lock. */
-export interface ScrewTry { round: number, screwDeg: number, trials: Trial[] }
+export interface ScrewTry {
+  round: number
+  screwDeg: number
+  trials: Trial[]
+}
 
 export interface ValveState {
   valveId: string
@@ -54,7 +66,7 @@ export interface ValveState {
   torqueNm: number | null
   torquedBy: NonNullable<Extract<GapChange, { kind: 'torqued' }>['by']> | null
   /** The last blade that went, mm, and how far screw and shim had opened the gap by then: it was closed there, whatever locks did before. */
-  lastWent: { mm: number, openedMm: number }
+  lastWent: { mm: number; openedMm: number }
   estimates: Estimate[]
   shim: ShimState
   readings: Reading[]
@@ -63,19 +75,29 @@ export interface ValveState {
   lookAgain: boolean
 }
 
-export interface Passed { gate: string, missing: string, reason: string, by: string, at: string }
-export interface Said { text: string, by: string, at: string }
+export interface Passed {
+  gate: string
+  missing: string
+  reason: string
+  by: string
+  at: string
+}
+export interface Said {
+  text: string
+  by: string
+  at: string
+}
 
 /** A job as its log tells it: nothing here is stored, everything is a fold. */
 export interface JobState {
   status: 'open' | 'held' | 'abandoned' | 'closed'
   statusReason: string | null
   confirmed: Set<Payload<'confirmed'>['item']>
-  temperature: { celsius: number, at: string } | null
+  temperature: { celsius: number; at: string } | null
   /** Every reading of the head, as it came, and the air about it where somebody said. */
-  headReadings: { celsius: number, at: string }[]
+  headReadings: { celsius: number; at: string }[]
   airC: number | null
-  rested: { hours: number, at: string } | null
+  rested: { hours: number; at: string } | null
   cameOff: string[]
   wentBack: Set<string>
   putIn: string[]
@@ -98,11 +120,11 @@ export interface JobState {
   target: TargetSchool | null
   bladeHabit: BladeHabit | null
   /** The torque wrench in hand, and what stands in line with it. */
-  wrench: { wrench: string | null, adapter: string | null } | null
+  wrench: { wrench: string | null; adapter: string | null } | null
   /** Which of two figures stands, by role, settled by a lead with a reason. */
-  figures: Partial<Record<Role, { clearance: Clearance, reason: string, by: string, at: string }>>
+  figures: Partial<Record<Role, { clearance: Clearance; reason: string; by: string; at: string }>>
   /** The revision that took the place of the pinned one, and who took it. */
-  spec: { revisionId: number, revision: number, engine: Engine, by: string, at: string } | null
+  spec: { revisionId: number; revision: number; engine: Engine; by: string; at: string } | null
   /** The cam is out for its shims. */
   camOut: boolean
   /** Who gave the last answer. */
@@ -134,4 +156,5 @@ export const presentReading = (valve: ValveState): Reading | undefined =>
   valve.readings.find(r => r.phase === valve.phase && r.round === valve.round)
 
 /** The last reading with a trial in it, whatever its phase. */
-export const latestReading = (valve: ValveState): Reading | undefined => valve.readings.filter(r => r.trials.length > 0).at(-1)
+export const latestReading = (valve: ValveState): Reading | undefined =>
+  valve.readings.filter(r => r.trials.length > 0).at(-1)

@@ -16,7 +16,11 @@ const valvesAt = (view: JobView, stop: Stop, taken: ReadonlySet<string>): ValveS
   view.state.valves.filter(v => serves(stop, v.valveId) && !taken.has(v.valveId))
 
 /** A stop and the valves that are done there. */
-export interface StopWork { stop: Stop, index: number, valves: ValveState[] }
+export interface StopWork {
+  stop: Stop
+  index: number
+  valves: ValveState[]
+}
 
 /**
  * The planned stops in the order in which this job takes them: the one the crank stands at first, then the nearest known
@@ -33,8 +37,17 @@ export function stopsInOrder(view: JobView, todo: (valve: ValveState) => boolean
     return way < 0 ? Infinity : way
   }
   // a nut that is loose is locked before anything else is begun, and only where its valve is closed
-  const hasLooseNut = (stop: Stop) => view.state.valves.some(v => v.nut !== 'locked' && serves(stop, v.valveId) && todo(v))
-  const order = plan.stops.map((stop, index) => ({ stop, index })).sort((a, b) => Number(hasLooseNut(b.stop)) - Number(hasLooseNut(a.stop)) || Number(hasWork(b.stop)) - Number(hasWork(a.stop)) || nearness(a.stop) - nearness(b.stop) || a.index - b.index)
+  const hasLooseNut = (stop: Stop) =>
+    view.state.valves.some(v => v.nut !== 'locked' && serves(stop, v.valveId) && todo(v))
+  const order = plan.stops
+    .map((stop, index) => ({ stop, index }))
+    .sort(
+      (a, b) =>
+        Number(hasLooseNut(b.stop)) - Number(hasLooseNut(a.stop)) ||
+        Number(hasWork(b.stop)) - Number(hasWork(a.stop)) ||
+        nearness(a.stop) - nearness(b.stop) ||
+        a.index - b.index,
+    )
   const taken = new Set<string>()
   return order.map(({ stop, index }) => {
     const valves = valvesAt(view, stop, taken)

@@ -10,11 +10,26 @@ import { type JobState, presentReading, type ValveState } from './state'
 function trialOf(pin: JobPin, id: string, { bladesMm, set, feel }: Payload<'trial'>): Trial {
   const blades = setNamed(pin, set ?? null)
   const stack = stackNamed(blades, bladesMm)
-  return { id, bladesMm: stack.bladesMm, engravedMm: bladesMm, set: blades.name, feel, name: trialName(bladesMm, blades.unit, pin.unit), errorMm: stack.errorMm, doubt: stack.doubt }
+  return {
+    id,
+    bladesMm: stack.bladesMm,
+    engravedMm: bladesMm,
+    set: blades.name,
+    feel,
+    name: trialName(bladesMm, blades.unit, pin.unit),
+    errorMm: stack.errorMm,
+    doubt: stack.doubt,
+  }
 }
 
 /** Takes a trial up: what was done to the gap before it, the reading that it belongs to, and what the blade says of the crank. */
-export function trial(pin: JobPin, state: JobState, valve: ValveState, { id, personId }: JobEvent, payload: Payload<'trial'>): void {
+export function trial(
+  pin: JobPin,
+  state: JobState,
+  valve: ValveState,
+  { id, personId }: JobEvent,
+  payload: Payload<'trial'>,
+): void {
   const { valveId, after } = payload
   if (after) changeGap(state, valve, id, after)
   let reading = presentReading(valve)
@@ -23,7 +38,18 @@ export function trial(pin: JobPin, state: JobState, valve: ValveState, { id, per
     valve.readings = valve.readings.filter(r => r !== reading)
     reading = undefined
   }
-  if (!reading) valve.readings.push(reading = { valveId, phase: valve.phase, round: valve.round, place: state.places, at: lastPlaceIn(state.noted), trials: [], personId: null })
+  if (!reading)
+    valve.readings.push(
+      (reading = {
+        valveId,
+        phase: valve.phase,
+        round: valve.round,
+        place: state.places,
+        at: lastPlaceIn(state.noted),
+        trials: [],
+        personId: null,
+      }),
+    )
   if (state.freshPlace) state.markCheckedFor = valveId
   const made = trialOf(pin, id, payload)
   reading.trials.push(made)
@@ -37,7 +63,8 @@ export function trial(pin: JobPin, state: JobState, valve: ValveState, { id, per
 /** The trials made at the screw's present angle in this round. */
 function tryAt(valve: ValveState): Trial[] {
   let here = valve.tries.at(-1)
-  if (here?.round !== valve.round || here.screwDeg !== valve.screwDeg) valve.tries.push(here = { round: valve.round, screwDeg: valve.screwDeg, trials: [] })
+  if (here?.round !== valve.round || here.screwDeg !== valve.screwDeg)
+    valve.tries.push((here = { round: valve.round, screwDeg: valve.screwDeg, trials: [] }))
   return here.trials
 }
 
@@ -47,14 +74,24 @@ function tryAt(valve: ValveState): Trial[] {
  * is not closed.
  */
 function bladeSpeaks(pin: JobPin, state: JobState, valve: ValveState, made: Trial, thinnest: number): void {
-  const screwMovedHere = state.noted.slice(state.noted.findLastIndex(n => movesCrank(n.observation)) + 1)
+  const screwMovedHere = state.noted
+    .slice(state.noted.findLastIndex(n => movesCrank(n.observation)) + 1)
     .some(n => n.observation.kind === 'screw-set' && n.observation.valveId === valve.valveId)
   const openedMm = -valve.screwDeg / degreesFor(pin.spec.engine.adjuster, 1) + thinnerBy(valve)
   const openedInVain = openedMm - valve.lastWent.openedMm > thickness(made) - valve.lastWent.mm + MOST_LACKING_MM
   if (went(made)) valve.lastWent = { mm: thickness(made), openedMm }
-  if (openedInVain && !went(made)) state.noted.push({ id: `${made.id}:vain`, observation: { kind: 'rocker', valveId: valve.valveId, slack: false } })
+  if (openedInVain && !went(made))
+    state.noted.push({ id: `${made.id}:vain`, observation: { kind: 'rocker', valveId: valve.valveId, slack: false } })
   if (went(made) || openedInVain || (thickness(made) <= thinnest && !screwMovedHere))
-    state.noted.push({ id: made.id, observation: { kind: 'blade', valveId: valve.valveId, went: went(made), again: refusedBefore(state, valve.valveId) } })
+    state.noted.push({
+      id: made.id,
+      observation: {
+        kind: 'blade',
+        valveId: valve.valveId,
+        went: went(made),
+        again: refusedBefore(state, valve.valveId),
+      },
+    })
 }
 /** How much thinner the shim is than the one that was found. */
 const thinnerBy = ({ shim }: ValveState): number => {
@@ -66,7 +103,9 @@ const thinnerBy = ({ shim }: ValveState): number => {
 function refusedBefore(state: JobState, valveId: string): boolean {
   const here = state.noted.findLastIndex(n => movesCrank(n.observation))
   const screw = state.noted.findLastIndex(n => n.observation.kind === 'screw-set' && n.observation.valveId === valveId)
-  return state.noted.some(({ observation: o }, i) => i > screw && i < here && o.kind === 'blade' && o.valveId === valveId && !o.went)
+  return state.noted.some(
+    ({ observation: o }, i) => i > screw && i < here && o.kind === 'blade' && o.valveId === valveId && !o.went,
+  )
 }
 /** No valve is set this far below no clearance. From memory. */
 const MOST_LACKING_MM = 0.15
@@ -79,7 +118,12 @@ export function loosen(valve: ValveState, slotDeg: number | null = null): void {
   valve.round++
 }
 
-export function changeGap(state: JobState, valve: ValveState, id: string, change: NonNullable<Payload<'trial'>['after']>): void {
+export function changeGap(
+  state: JobState,
+  valve: ValveState,
+  id: string,
+  change: NonNullable<Payload<'trial'>['after']>,
+): void {
   state.lastChange = change.kind
   if (change.kind === 'screw') {
     if (valve.nut !== 'loose') loosen(valve)
@@ -87,12 +131,10 @@ export function changeGap(state: JobState, valve: ValveState, id: string, change
     valve.moves.push({ round: valve.round, deg: change.deg, screwDeg: valve.screwDeg })
     state.noted.push({ id: `${id}:screw`, observation: { kind: 'screw-set', valveId: valve.valveId } })
     state.proving = false
-  }
-  else if (change.kind === 'nipped') {
+  } else if (change.kind === 'nipped') {
     valve.nut = 'nipped'
     valve.phase = 'nipped'
-  }
-  else {
+  } else {
     valve.nut = 'locked'
     valve.phase = 'torqued'
     valve.torqueNm = change.torqueNm

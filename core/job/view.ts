@@ -1,14 +1,49 @@
 import { type Clearance, decompressorPrior, PLANNED_FOR_FROM, type Role } from '../engine'
-import { type BladePolicy, bladePolicy, type BladeSet, type Interval, judge, type Judgement, leavesOf, type Stack, targetOf, trialStacks } from '../feeler'
-import { type Advice, adviseBySearch, type LocateMemory, locate, locateMemory, type Noted, type Position, type PositionModel, positionModel } from '../position'
+import {
+  type BladePolicy,
+  bladePolicy,
+  type BladeSet,
+  type Interval,
+  judge,
+  type Judgement,
+  leavesOf,
+  type Stack,
+  targetOf,
+  trialStacks,
+} from '../feeler'
+import {
+  type Advice,
+  adviseBySearch,
+  type LocateMemory,
+  locate,
+  locateMemory,
+  type Noted,
+  type Position,
+  type PositionModel,
+  positionModel,
+} from '../position'
 import { firstSchool, type School } from '../stops'
 import type { JobEvent } from './event'
 import { type JobPin, setNamed } from './pin'
 import { reduceJob } from './reduce'
-import { type JobState, latestReading, type Phase, presentReading, type Reading, readingIn, type ValveState } from './state'
+import {
+  type JobState,
+  latestReading,
+  type Phase,
+  presentReading,
+  type Reading,
+  readingIn,
+  type ValveState,
+} from './state'
 
 /** What a blade policy is made for. `expected` is what was read last, or what the last visit left. */
-export interface PolicyKey { set: BladeSet, clearance: Clearance, role: Role, pairDemanded: boolean, expected: Interval | null }
+export interface PolicyKey {
+  set: BladeSet
+  clearance: Clearance
+  role: Role
+  pairDemanded: boolean
+  expected: Interval | null
+}
 
 /** What is worked out once for a job and used at every answer. */
 export interface JobTools {
@@ -25,16 +60,17 @@ export interface JobTools {
 
 export type Weigh = (model: PositionModel, position: Position, noted: Noted[]) => Advice | null
 
-const roleOf = (pin: JobPin, valveId: string): Role => pin.spec.engine.valves.find(v => v.id === valveId)?.role ?? 'intake'
+const roleOf = (pin: JobPin, valveId: string): Role =>
+  pin.spec.engine.valves.find(v => v.id === valveId)?.role ?? 'intake'
 export const clearanceOf = (pin: JobPin, valveId: string): Clearance => pin.spec.engine.clearance[roleOf(pin, valveId)]
 
 /** Keeps what was made for a key. */
 function kept<K, V>(nameOf: (key: K) => string, make: (key: K) => V): (key: K) => V {
   const made = new Map<string, V>()
-  return (key) => {
+  return key => {
     const name = nameOf(key)
     let value = made.get(name)
-    if (value === undefined) made.set(name, value = make(key))
+    if (value === undefined) made.set(name, (value = make(key)))
     return value
   }
 }
@@ -44,42 +80,98 @@ const EXPECTED_SIGMA_MM = 0.02
 
 /** @param weigh default: at once, which may take a tenth of a second; a screen passes one that asks a worker */
 export function jobTools(pin: JobPin, weigh: Weigh = adviseBySearch): JobTools {
-  const models = kept<[School, boolean | undefined], PositionModel>(key => key.join(), ([school, there]) => positionModel(pin.spec.engine, school, there))
-  const choices = kept<[BladeSet, Clearance], Stack[]>(([set, clearance]) => `${set.name}|${JSON.stringify(clearance)}`, ([set, clearance]) => trialStacks(set, clearance))
+  const models = kept<[School, boolean | undefined], PositionModel>(
+    key => key.join(),
+    ([school, there]) => positionModel(pin.spec.engine, school, there),
+  )
+  const choices = kept<[BladeSet, Clearance], Stack[]>(
+    ([set, clearance]) => `${set.name}|${JSON.stringify(clearance)}`,
+    ([set, clearance]) => trialStacks(set, clearance),
+  )
   const policies = kept<PolicyKey, BladePolicy>(
-    ({ set, clearance, role, pairDemanded, expected }) => JSON.stringify([set.name, clearance, role, pairDemanded, expected?.loMm, expected?.hiMm]),
+    ({ set, clearance, role, pairDemanded, expected }) =>
+      JSON.stringify([set.name, clearance, role, pairDemanded, expected?.loMm, expected?.hiMm]),
     ({ set, clearance, role, pairDemanded, expected }) => {
-      const prior = expected && expected.hiMm !== null ? { prior: { meanMm: (expected.loMm + expected.hiMm) / 2, sigmaMm: EXPECTED_SIGMA_MM } } : {}
-      return bladePolicy(choices([set, clearance]), clearance, { hand: pin.hand, role, pairDemanded, unit: pin.unit, ...prior })
-    })
-  return { pin, memory: locateMemory(), weigh, modelFor: (school, there) => models([school, there]), choicesFor: (set, clearance) => choices([set, clearance]), policyFor: policies }
+      const prior =
+        expected && expected.hiMm !== null
+          ? { prior: { meanMm: (expected.loMm + expected.hiMm) / 2, sigmaMm: EXPECTED_SIGMA_MM } }
+          : {}
+      return bladePolicy(choices([set, clearance]), clearance, {
+        hand: pin.hand,
+        role,
+        pairDemanded,
+        unit: pin.unit,
+        ...prior,
+      })
+    },
+  )
+  return {
+    pin,
+    memory: locateMemory(),
+    weigh,
+    modelFor: (school, there) => models([school, there]),
+    choicesFor: (set, clearance) => choices([set, clearance]),
+    policyFor: policies,
+  }
 }
 
 /** Makes the policies that the first blades of a job will ask for, while nobody waits. */
 export function preparePolicies(tools: JobTools): void {
   const { pin } = tools
   for (const { id, role } of pin.spec.engine.valves)
-    tools.policyFor({ set: pin.bladeSet, clearance: clearanceOf(pin, id), role, pairDemanded: false, expected: pin.lastAsLeft?.readings[id] ?? null })([])
+    tools.policyFor({
+      set: pin.bladeSet,
+      clearance: clearanceOf(pin, id),
+      role,
+      pairDemanded: false,
+      expected: pin.lastAsLeft?.readings[id] ?? null,
+    })([])
 }
 
 /** The pin with the revision that was taken and the figures that a lead settled put in: all that is judged goes by them. */
 export function settledPin(begun: JobPin, { figures, spec }: Pick<JobState, 'figures' | 'spec'>): JobPin {
-  const pin: JobPin = spec ? { ...begun, spec: { revisionId: spec.revisionId, revision: spec.revision, status: 'approved', engine: spec.engine } } : begun
+  const pin: JobPin = spec
+    ? {
+        ...begun,
+        spec: { revisionId: spec.revisionId, revision: spec.revision, status: 'approved', engine: spec.engine },
+      }
+    : begun
   if (Object.keys(figures).length === 0) return pin
   const { engine } = pin.spec
-  return { ...pin, spec: { ...pin.spec, engine: { ...engine, clearance: { intake: figures.intake?.clearance ?? engine.clearance.intake, exhaust: figures.exhaust?.clearance ?? engine.clearance.exhaust } } } }
+  return {
+    ...pin,
+    spec: {
+      ...pin.spec,
+      engine: {
+        ...engine,
+        clearance: {
+          intake: figures.intake?.clearance ?? engine.clearance.intake,
+          exhaust: figures.exhaust?.clearance ?? engine.clearance.exhaust,
+        },
+      },
+    },
+  }
 }
 
 /** The blade set in hand. */
 export const setInHand = ({ pin, state }: Pick<JobView, 'pin' | 'state'>): BladeSet => setNamed(pin, state.setName)
 /** Where in its limits a valve of this job is set to, mm. */
-export const targetFor = ({ pin, state }: Pick<JobView, 'pin' | 'state'>, valveId: string): number => targetOf(clearanceOf(pin, valveId), state.target ?? pin.target, roleOf(pin, valveId))
+export const targetFor = ({ pin, state }: Pick<JobView, 'pin' | 'state'>, valveId: string): number =>
+  targetOf(clearanceOf(pin, valveId), state.target ?? pin.target, roleOf(pin, valveId))
 
 /** From this chance up, a decompressor that was not planned for is planned for. */
 const FELT_FROM = 0.3
 
 /** A job as the Bench looks at it: the fold, where the crank is, and the time by which rests are counted. */
-export interface JobView { tools: JobTools, pin: JobPin, state: JobState, school: School, model: PositionModel, position: Position, nowMs: number }
+export interface JobView {
+  tools: JobTools
+  pin: JobPin
+  state: JobState
+  school: School
+  model: PositionModel
+  position: Position
+  nowMs: number
+}
 
 /** @param nowMs the shop's time in ms since 1970, passed in: the core has no clock */
 export function viewJob(tools: JobTools, log: JobEvent[], nowMs: number): JobView {
@@ -87,26 +179,50 @@ export function viewJob(tools: JobTools, log: JobEvent[], nowMs: number): JobVie
   const pin = settledPin(tools.pin, state)
   const { engine } = pin.spec
   const school = state.school ?? firstSchool(engine, pin.school ?? null)
-  const look = (model: PositionModel) => ({ tools, pin, state, school, model, nowMs, position: locate(model, state.noted, { memory: tools.memory }) })
+  const look = (model: PositionModel) => ({
+    tools,
+    pin,
+    state,
+    school,
+    model,
+    nowMs,
+    position: locate(model, state.noted, { memory: tools.memory }),
+  })
   const view = look(tools.modelFor(school))
   // one that was too unlikely to plan for, and now is felt: the stops must lie where it has let go
-  const found = engine.decompressor.kind === 'unknown' && decompressorPrior(engine) < PLANNED_FOR_FROM && view.position.decompressor >= FELT_FROM
+  const found =
+    engine.decompressor.kind === 'unknown' &&
+    decompressorPrior(engine) < PLANNED_FOR_FROM &&
+    view.position.decompressor >= FELT_FROM
   return found ? look(tools.modelFor(school, true)) : view
 }
 
 /** What one reading proves. A shop that demands the pair demands it of the proof. */
-export const judgeReading = (pin: JobPin, reading: Pick<Reading, 'trials' | 'phase'> | undefined, valveId: string): Judgement =>
-  judge(reading?.trials ?? [], clearanceOf(pin, valveId), { hand: pin.hand, role: roleOf(pin, valveId), unit: pin.unit, pairDemanded: pin.pairToProve && reading?.phase === 'proved' })
+export const judgeReading = (
+  pin: JobPin,
+  reading: Pick<Reading, 'trials' | 'phase'> | undefined,
+  valveId: string,
+): Judgement =>
+  judge(reading?.trials ?? [], clearanceOf(pin, valveId), {
+    hand: pin.hand,
+    role: roleOf(pin, valveId),
+    unit: pin.unit,
+    pairDemanded: pin.pairToProve && reading?.phase === 'proved',
+  })
 
 /** The verdict in one phase of a valve's work; not measured counts as unproved. */
-export const verdictIn = (pin: JobPin, valve: ValveState, phase: Phase): Judgement => judgeReading(pin, readingIn(valve, phase), valve.valveId)
+export const verdictIn = (pin: JobPin, valve: ValveState, phase: Phase): Judgement =>
+  judgeReading(pin, readingIn(valve, phase), valve.valveId)
 
 /** The verdict of whatever was measured last. */
-export const latestVerdict = (pin: JobPin, valve: ValveState): Judgement => judgeReading(pin, latestReading(valve), valve.valveId)
+export const latestVerdict = (pin: JobPin, valve: ValveState): Judgement =>
+  judgeReading(pin, latestReading(valve), valve.valveId)
 
 /** Hours at rest, as stated and counted on since; null when nobody said. */
 export function hoursAtRest({ state, nowMs }: Pick<JobView, 'state' | 'nowMs'>): number | null {
-  return state.rested === null ? null : state.rested.hours + Math.max(0, (nowMs - Date.parse(state.rested.at)) / 3_600_000)
+  return state.rested === null
+    ? null
+    : state.rested.hours + Math.max(0, (nowMs - Date.parse(state.rested.at)) / 3_600_000)
 }
 
 /** Rest that counts as cold where no thermometer says otherwise. From memory. */
@@ -118,7 +234,9 @@ export function isCold(view: Pick<JobView, 'state' | 'nowMs' | 'pin'>): boolean 
   if (view.pin.spec.engine.setWhen === 'hot') return true
   if (temperature && temperature.celsius <= view.pin.spec.engine.coldLimitC) return true
   const rested = hoursAtRest(view)
-  const restSaidLater = view.state.rested !== null && (temperature === null || Date.parse(view.state.rested.at) >= Date.parse(temperature.at))
+  const restSaidLater =
+    view.state.rested !== null &&
+    (temperature === null || Date.parse(view.state.rested.at) >= Date.parse(temperature.at))
   return rested !== null && restSaidLater && rested >= COLD_AFTER_HOURS
 }
 
@@ -127,16 +245,24 @@ const NO_CLEARANCE_FROM = 0.5
 
 /** A valve whose rocker had no play where it is closed has most likely no clearance. */
 function expectedByFeel({ position, ...view }: JobView, valveId: string): Interval | null {
-  return (position.noClearance[valveId] ?? 0) < NO_CLEARANCE_FROM ? null : { loMm: 0, hiMm: leavesOf(setInHand(view))[0]?.mm ?? 0 }
+  return (position.noClearance[valveId] ?? 0) < NO_CLEARANCE_FROM
+    ? null
+    : { loMm: 0, hiMm: leavesOf(setInHand(view))[0]?.mm ?? 0 }
 }
 
 /** The blade policy for a valve: it expects what was read last before this reading, else what its rocker said, else what the last visit left. */
 export function expectedPolicy(view: JobView, valve: ValveState): BladePolicy {
   const { pin, tools } = view
   const present = presentReading(valve)
-  const before = valve.readings.filter(r => r !== present && r.trials.length > 0).map(r => judgeReading(pin, r, valve.valveId).reading).findLast(r => r.hiMm !== null)
+  const before = valve.readings
+    .filter(r => r !== present && r.trials.length > 0)
+    .map(r => judgeReading(pin, r, valve.valveId).reading)
+    .findLast(r => r.hiMm !== null)
   return tools.policyFor({
-    set: setInHand(view), clearance: clearanceOf(pin, valve.valveId), role: roleOf(pin, valve.valveId),
-    pairDemanded: pin.pairToProve && valve.phase === 'proved', expected: before ?? expectedByFeel(view, valve.valveId) ?? pin.lastAsLeft?.readings[valve.valveId] ?? null,
+    set: setInHand(view),
+    clearance: clearanceOf(pin, valve.valveId),
+    role: roleOf(pin, valve.valveId),
+    pairDemanded: pin.pairToProve && valve.phase === 'proved',
+    expected: before ?? expectedByFeel(view, valve.valveId) ?? pin.lastAsLeft?.readings[valve.valveId] ?? null,
   })
 }

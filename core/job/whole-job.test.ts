@@ -11,17 +11,23 @@ const ends = async (...given: Parameters<typeof wholeJob>) => {
   const done = await wholeJob(...given)
   for (const role of ['intake', 'exhaust'] as const) {
     const { minMm, maxMm } = limitsOf(clearanceOf(done.view.pin, role))!
-    expect(inSpec(done.virtual.gapMm[role]!, minMm, maxMm), `${role} at ${done.virtual.gapMm[role]}\n${done.story.join('\n')}`).toBe(true)
+    expect(
+      inSpec(done.virtual.gapMm[role]!, minMm, maxMm),
+      `${role} at ${done.virtual.gapMm[role]}\n${done.story.join('\n')}`,
+    ).toBe(true)
   }
   return done
 }
 
 describe('a whole job by what the core says alone', () => {
-  it.each([0, 180, 360, 540, 359.5])('from the crank at %d° ends signed, with every valve truly in spec', async (crankDeg) => {
-    const { view, story } = await ends(engineOf(), { crankDeg })
-    expect(view.state.status).toBe('closed')
-    expect(story.filter(line => line.startsWith('set:'))).toEqual([])
-  })
+  it.each([0, 180, 360, 540, 359.5])(
+    'from the crank at %d° ends signed, with every valve truly in spec',
+    async crankDeg => {
+      const { view, story } = await ends(engineOf(), { crankDeg })
+      expect(view.state.status).toBe('closed')
+      expect(story.filter(line => line.startsWith('set:'))).toEqual([])
+    },
+  )
   it('backs out a tight exhaust whose lock creeps, and proves it', async () => {
     const { view } = await ends(engineOf(), { gapMm: { intake: 0.1, exhaust: 0.05 }, creepMm: -0.006 })
     const exhaust = sheet(view).valves.find(v => v.valveId === 'exhaust')!
@@ -46,10 +52,28 @@ describe('a whole job by what the core says alone', () => {
     expect(story.some(line => line.includes('Watch the intake'))).toBe(true)
   })
   it('any single: random places, gaps, creep and decompressors', async () => {
-    await fc.assert(fc.asyncProperty(fc.integer({ min: 0, max: 719 }), fc.integer({ min: -30, max: 280 }), fc.integer({ min: -30, max: 280 }), fc.integer({ min: -10, max: 10 }), fc.constantFrom('none', 'arc', 'unknown'), fc.boolean(),
-      async (crankDeg, intake, exhaust, creep, kind, marked) => {
-        const decompressor = kind === 'arc' ? { kind, role: 'exhaust', fromDeg: -120, toDeg: 10 } as const : { kind } as { kind: 'none' }
-        await ends(engineOf({ decompressor, ...marked ? {} : { marks: [] } }), { crankDeg, gapMm: { intake: intake / 1000, exhaust: exhaust / 1000 }, creepMm: creep / 1000, held: kind === 'none' ? null : [-120, 10] })
-      }), { numRuns: 25, seed: 20261125 })
+    await fc.assert(
+      fc.asyncProperty(
+        fc.integer({ min: 0, max: 719 }),
+        fc.integer({ min: -30, max: 280 }),
+        fc.integer({ min: -30, max: 280 }),
+        fc.integer({ min: -10, max: 10 }),
+        fc.constantFrom('none', 'arc', 'unknown'),
+        fc.boolean(),
+        async (crankDeg, intake, exhaust, creep, kind, marked) => {
+          const decompressor =
+            kind === 'arc'
+              ? ({ kind, role: 'exhaust', fromDeg: -120, toDeg: 10 } as const)
+              : ({ kind } as { kind: 'none' })
+          await ends(engineOf({ decompressor, ...(marked ? {} : { marks: [] }) }), {
+            crankDeg,
+            gapMm: { intake: intake / 1000, exhaust: exhaust / 1000 },
+            creepMm: creep / 1000,
+            held: kind === 'none' ? null : [-120, 10],
+          })
+        },
+      ),
+      { numRuns: 25, seed: 20261125 },
+    )
   }, 60_000)
 })

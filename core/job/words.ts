@@ -4,8 +4,13 @@ import type { TargetSchool } from '../feeler'
 import type { BladeHabit } from './pin'
 
 export const SCHOOL_NAMES: Record<School, string> = {
-  'maker': 'The maker’s stops', 'marks': 'Marks', 'rod': 'Rod and past top', 'cam-signs': 'Cam signs', 'watching': 'Watching the intake',
-  'exhaust-opens': 'Exhaust opens, intake closed', 'partner': 'Partner valve down',
+  'maker': 'The maker’s stops',
+  'marks': 'Marks',
+  'rod': 'Rod and past top',
+  'cam-signs': 'Cam signs',
+  'watching': 'Watching the intake',
+  'exhaust-opens': 'Exhaust opens, intake closed',
+  'partner': 'Partner valve down',
 }
 
 /** What each school asks for, in a line. Common practice. */
@@ -31,44 +36,61 @@ export const SCHOOL_CAUTION: Record<School, string> = {
 }
 
 /** “left ” before a part's name where the engine has several cylinders. */
-const whose = (engine: Engine, cylinderId: string): string => engine.cylinders.length > 1 ? `${cylinderById(engine, cylinderId).name.toLowerCase()} ` : ''
+const whose = (engine: Engine, cylinderId: string): string =>
+  engine.cylinders.length > 1 ? `${cylinderById(engine, cylinderId).name.toLowerCase()} ` : ''
 const valveWords = (engine: Engine, valveId: string): string => `the ${valveById(engine, valveId).name.toLowerCase()}`
 
 /** How a place is reached, as the end of “Turn on until …”. */
 export function untilWords(engine: Engine, place: Place): string {
   switch (place.kind) {
-    case 'mark': return `${engine.marks[place.markIndex]?.letter ?? 'the mark'} meets the pointer`
-    case 'piston-top': return `the soft rod ${engine.cylinders.length > 1 ? `in the ${whose(engine, place.cylinderId)}cylinder ` : ''}stops rising`
-    case 'rod-drop': return `the ${whose(engine, place.cylinderId)}piston is ${place.dropMm} mm past its top`
-    case 'cam-mark': return engine.camMarks[place.camMarkIndex]?.words ?? 'the cam sign is right'
-    case 'valve': return `${valveWords(engine, place.valveId)} ${place.sight === 'just closed' ? 'has just closed' : place.sight === 'open' ? 'is open' : place.sight === 'fully open' ? 'is fully down' : 'starts to open'}`
+    case 'mark':
+      return `${engine.marks[place.markIndex]?.letter ?? 'the mark'} meets the pointer`
+    case 'piston-top':
+      return `the soft rod ${engine.cylinders.length > 1 ? `in the ${whose(engine, place.cylinderId)}cylinder ` : ''}stops rising`
+    case 'rod-drop':
+      return `the ${whose(engine, place.cylinderId)}piston is ${place.dropMm} mm past its top`
+    case 'cam-mark':
+      return engine.camMarks[place.camMarkIndex]?.words ?? 'the cam sign is right'
+    case 'valve':
+      return `${valveWords(engine, place.valveId)} ${place.sight === 'just closed' ? 'has just closed' : place.sight === 'open' ? 'is open' : place.sight === 'fully open' ? 'is fully down' : 'starts to open'}`
   }
 }
 
 /** A place as somebody stands on it: “T”, “the top”, “6 mm past top”. */
 export function placeWords(engine: Engine, place: Place): string {
   switch (place.kind) {
-    case 'mark': return engine.marks[place.markIndex]?.letter ?? 'the mark'
-    case 'piston-top': return `the ${whose(engine, place.cylinderId)}top`
-    case 'rod-drop': return `${place.dropMm} mm past ${whose(engine, place.cylinderId)}top`
-    case 'cam-mark': return 'the cam sign'
-    case 'valve': return `${valveWords(engine, place.valveId)} ${place.sight === 'starts to open' ? 'just opening' : place.sight === 'fully open' ? 'fully down' : place.sight}`
+    case 'mark':
+      return engine.marks[place.markIndex]?.letter ?? 'the mark'
+    case 'piston-top':
+      return `the ${whose(engine, place.cylinderId)}top`
+    case 'rod-drop':
+      return `${place.dropMm} mm past ${whose(engine, place.cylinderId)}top`
+    case 'cam-mark':
+      return 'the cam sign'
+    case 'valve':
+      return `${valveWords(engine, place.valveId)} ${place.sight === 'starts to open' ? 'just opening' : place.sight === 'fully open' ? 'fully down' : place.sight}`
   }
 }
 
 /** A place looked at again, for “Is … still …?”. */
 export function stillWords(engine: Engine, place: Place): string {
   switch (place.kind) {
-    case 'mark': return `Is ${placeWords(engine, place)} still at the pointer?`
-    case 'piston-top': return `Is the ${whose(engine, place.cylinderId)}piston still at its top?`
-    case 'rod-drop': return `Is the ${whose(engine, place.cylinderId)}piston still ${place.dropMm} mm down?`
-    case 'cam-mark': return 'Is the cam sign still right?'
-    case 'valve': return `Is ${placeWords(engine, place)} still?`
+    case 'mark':
+      return `Is ${placeWords(engine, place)} still at the pointer?`
+    case 'piston-top':
+      return `Is the ${whose(engine, place.cylinderId)}piston still at its top?`
+    case 'rod-drop':
+      return `Is the ${whose(engine, place.cylinderId)}piston still ${place.dropMm} mm down?`
+    case 'cam-mark':
+      return 'Is the cam sign still right?'
+    case 'valve':
+      return `Is ${placeWords(engine, place)} still?`
   }
 }
 
 /** Which way and how to turn: “clockwise seen from the flywheel, by the crank nut”. */
-export const turningWords = ({ turning }: Engine): string => `${turning.direction} seen from ${turning.seenFrom}, by ${turning.means}`
+export const turningWords = ({ turning }: Engine): string =>
+  `${turning.direction} seen from ${turning.seenFrom}, by ${turning.means}`
 
 /** A drop in both units: “6 mm (0.24 in)”. */
 export const dropWords = (dropMm: number): string => `${dropMm} mm (${(dropMm / 25.4).toFixed(2)} in)`
@@ -84,14 +106,23 @@ export function crankTurnWords(deg: number): string {
   return `${whole}° (${Math.abs(off) < 3 ? '' : off > 0 ? 'a little over ' : 'a little under '}${said})`
 }
 
-export const TARGET_NAMES: Record<TargetSchool, string> = { 'middle': 'The middle of the limits', 'figure': 'The printed figure', 'loose-exhaust': 'Exhaust at its loose end' }
-export const HABIT_NAMES: Record<BladeHabit, string> = { 'out at torque': 'Blade out for the torque', 'in': 'Blade in throughout', 'out': 'Blade out throughout' }
+export const TARGET_NAMES: Record<TargetSchool, string> = {
+  'middle': 'The middle of the limits',
+  'figure': 'The printed figure',
+  'loose-exhaust': 'Exhaust at its loose end',
+}
+export const HABIT_NAMES: Record<BladeHabit, string> = {
+  'out at torque': 'Blade out for the torque',
+  'in': 'Blade in throughout',
+  'out': 'Blade out throughout',
+}
 
 /** Degrees as a person turns a screw: whole, in steps of five from 30° up. */
-export const roundTurn = (deg: number): number => Math.abs(deg) >= 30 ? Math.round(deg / 5) * 5 : Math.round(deg)
+export const roundTurn = (deg: number): number => (Math.abs(deg) >= 30 ? Math.round(deg / 5) * 5 : Math.round(deg))
 
 /** A turn in words: “15° clockwise”. */
-export const turnWords = (deg: number): string => `${Math.abs(roundTurn(deg))}° ${deg >= 0 ? 'clockwise' : 'anticlockwise'}`
+export const turnWords = (deg: number): string =>
+  `${Math.abs(roundTurn(deg))}° ${deg >= 0 ? 'clockwise' : 'anticlockwise'}`
 
 /** A turn as flats of the nut: “a quarter flat”, “1½ flats”. */
 export function flatsWords(deg: number): string {
@@ -101,7 +132,9 @@ export function flatsWords(deg: number): string {
 }
 
 /** Names of an engine's valves by id. */
-export const valveNames = (engine: Engine): Record<string, string> => Object.fromEntries(engine.valves.map(v => [v.id, v.name]))
+export const valveNames = (engine: Engine): Record<string, string> =>
+  Object.fromEntries(engine.valves.map(v => [v.id, v.name]))
 
 /** Several names in a sentence: “a”, “a and b”, “a, b and c”. */
-export const listed = (names: string[]): string => names.length < 2 ? names.join('') : `${names.slice(0, -1).join(', ')} and ${names.at(-1)}`
+export const listed = (names: string[]): string =>
+  names.length < 2 ? names.join('') : `${names.slice(0, -1).join(', ')} and ${names.at(-1)}`

@@ -28,7 +28,7 @@ export function predictive(model: PositionModel, { mass }: Belief, observation: 
 export function predictiveAnywhere(model: PositionModel, observations: Observation[]): number {
   const key = JSON.stringify(observations)
   let known = model.anywhere.get(key)
-  if (known === undefined) model.anywhere.set(key, known = meanFit(model, observations))
+  if (known === undefined) model.anywhere.set(key, (known = meanFit(model, observations)))
   return known
 }
 
@@ -43,7 +43,7 @@ function meanFit(model: PositionModel, observations: Observation[]): number {
     }
     let mean = 0
     for (let i = 0; i < CELLS; i++) mean += fits[i]!
-    return sum + prior * mean / CELLS
+    return sum + (prior * mean) / CELLS
   }, 0)
 }
 
@@ -54,7 +54,8 @@ function weigh(model: PositionModel, { mass }: Belief, { valve, usual, none }: L
     const { noClearance, decompressor } = model.hypotheses[h]!
     const table = usual[decompressor]
     const start = h * CELLS
-    if (valve >= 0 && noClearance.includes(valve)) for (let i = 0; i < CELLS; i++) next[start + i] = mass[start + i]! * none
+    if (valve >= 0 && noClearance.includes(valve))
+      for (let i = 0; i < CELLS; i++) next[start + i] = mass[start + i]! * none
     else for (let i = 0; i < CELLS; i++) next[start + i] = mass[start + i]! * table[i]!
   }
   return normal(next)

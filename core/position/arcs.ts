@@ -3,7 +3,13 @@ import type { Belief } from './belief'
 import { CELL_DEG, CELLS } from './grid'
 
 /** An arc `[startDeg, startDeg + sweepDeg)` of the cycle that the crank may be in, with its probability and likeliest angle. */
-export interface BeliefArc { startDeg: number, sweepDeg: number, peakDeg: number, probability: number, name: string }
+export interface BeliefArc {
+  startDeg: number
+  sweepDeg: number
+  peakDeg: number
+  probability: number
+  name: string
+}
 
 /** Chance of the crank being at each cell, whatever the valves: sums to 1. */
 export function crankChance({ mass }: Belief): Float64Array {
@@ -20,7 +26,14 @@ export function addInto(sum: Float64Array, mass: Float64Array, start: number): v
 /** What people call a place of the cycle, by the compression where two cylinders are at top together: “compression TDC”, “34° past compression TDC”, “exhaust TDC”. */
 export function nameOfAngle(engine: Engine, crankDeg: number): string {
   const nearest = engine.cylinders
-    .flatMap(c => [0, 360].map(turn => ({ turn, way: signedWay(c.firingAngleDeg + turn, crankDeg), stroke: turn ? 'exhaust TDC' : 'compression TDC', cylinder: c.name })))
+    .flatMap(c =>
+      [0, 360].map(turn => ({
+        turn,
+        way: signedWay(c.firingAngleDeg + turn, crankDeg),
+        stroke: turn ? 'exhaust TDC' : 'compression TDC',
+        cylinder: c.name,
+      })),
+    )
     .sort((a, b) => Math.abs(a.way) - Math.abs(b.way) || a.turn - b.turn)[0]!
   const place = engine.cylinders.length > 1 ? `${nearest.cylinder}, ${nearest.stroke}` : nearest.stroke
   const off = Math.round(Math.abs(nearest.way))
@@ -33,13 +46,15 @@ const WORTH_SORTING = 1e-6 / CELLS
 function mostLikely(chance: Float64Array, level: number): Uint8Array {
   // most cells of a belief that knows something hold next to nothing: they are not worth sorting
   const worth = chance.filter(v => v > WORTH_SORTING)
-  const falling = (worth.length > 0 && worth.reduce((a, b) => a + b, 0) >= level ? worth : Float64Array.from(chance)).sort().reverse()
+  const falling = (worth.length > 0 && worth.reduce((a, b) => a + b, 0) >= level ? worth : Float64Array.from(chance))
+    .sort()
+    .reverse()
   let covered = 0
   let count = 0
   while (count < falling.length && covered < level - 1e-12) covered += falling[count++]!
   const height = falling[Math.max(0, count - 1)]!
   let atHeight = count - falling.findIndex(v => v <= height)
-  return Uint8Array.from(chance, v => v > height || (v === height && atHeight-- > 0) ? 1 : 0)
+  return Uint8Array.from(chance, v => (v > height || (v === height && atHeight-- > 0) ? 1 : 0))
 }
 
 /**
@@ -47,13 +62,15 @@ function mostLikely(chance: Float64Array, level: number): Uint8Array {
  * @param level share of the probability to cover, in (0, 1)
  * @returns arcs whose probabilities sum to `level` or a little more; one whole circle when nothing is known
  */
-export const likelyArcs = (engine: Engine, belief: Belief, level?: number): BeliefArc[] => arcsOf(engine, crankChance(belief), level)
+export const likelyArcs = (engine: Engine, belief: Belief, level?: number): BeliefArc[] =>
+  arcsOf(engine, crankChance(belief), level)
 
 /** The same, from the chance of each cell. */
 export function arcsOf(engine: Engine, chance: Float64Array, level = 0.95): BeliefArc[] {
   const inside = mostLikely(chance, level)
   const first = inside.indexOf(0)
-  if (first < 0 || chance.reduce((a, b) => Math.max(a, b), 0) < 1.5 / CELLS) return [{ startDeg: 0, sweepDeg: CYCLE_DEG, peakDeg: 0, probability: 1, name: 'anywhere' }]
+  if (first < 0 || chance.reduce((a, b) => Math.max(a, b), 0) < 1.5 / CELLS)
+    return [{ startDeg: 0, sweepDeg: CYCLE_DEG, peakDeg: 0, probability: 1, name: 'anywhere' }]
   const arcs: BeliefArc[] = []
   for (let step = 1; step <= CELLS; step++) {
     const cell = (first + step) % CELLS
@@ -67,7 +84,13 @@ export function arcsOf(engine: Engine, chance: Float64Array, level = 0.95): Beli
       if (chance[i % CELLS]! > chance[peak]!) peak = i % CELLS
     }
     step += length
-    arcs.push({ startDeg: wrap(start * CELL_DEG), sweepDeg: length * CELL_DEG, peakDeg: peak * CELL_DEG, probability, name: nameOfAngle(engine, peak * CELL_DEG) })
+    arcs.push({
+      startDeg: wrap(start * CELL_DEG),
+      sweepDeg: length * CELL_DEG,
+      peakDeg: peak * CELL_DEG,
+      probability,
+      name: nameOfAngle(engine, peak * CELL_DEG),
+    })
   }
   return arcs.sort((a, b) => b.probability - a.probability)
 }

@@ -8,7 +8,9 @@ import { bell, placeAfterWatch, wayByTurns, wayToNext } from './places'
  * What is believed of the crank and of the valves, jointly: `mass[h * CELLS + cell]` sums to 1.
  * Joint, because a valve without clearance and the wrong stroke feel alike, and a turn tells them apart.
  */
-export interface Belief { mass: Float64Array }
+export interface Belief {
+  mass: Float64Array
+}
 
 const TURN_SIGMA_DEG = 3
 /** A watched intake tells the stroke but for this. From memory. */
@@ -51,7 +53,8 @@ function arrive(model: PositionModel, { mass }: Belief, place: Place, endOf: (fr
     for (let end = 0; end < CELLS; end++) {
       const weight = gathered[end]!
       if (weight === 0) continue
-      for (let k = 0; k < offset.length; k++) next[h * CELLS + (end + offset[k]! + CELLS) % CELLS]! += weight * chance[k]!
+      for (let k = 0; k < offset.length; k++)
+        next[h * CELLS + ((end + offset[k]! + CELLS) % CELLS)]! += weight * chance[k]!
     }
   }
   return normal(next)
@@ -70,10 +73,10 @@ function watchThen(model: PositionModel, belief: Belief, cylinderId: string, pla
 
 /** A turn by so many degrees: shifted, then blurred by 3° a turn. The blur works on the joint, one hypothesis at a time. */
 function turnBy(model: PositionModel, { mass }: Belief, deg: number): Belief {
-  const sigma = TURN_SIGMA_DEG * Math.sqrt(Math.max(Math.abs(deg), 30) / 360) / CELL_DEG
+  const sigma = (TURN_SIGMA_DEG * Math.sqrt(Math.max(Math.abs(deg), 30) / 360)) / CELL_DEG
   const reach = Math.ceil(4 * sigma)
   const kernel = Float64Array.from({ length: 2 * reach + 1 }, (_, i) => bell(i - reach, sigma))
-  const shift = ((Math.round(deg / CELL_DEG) - reach) % CELLS + CELLS) % CELLS
+  const shift = (((Math.round(deg / CELL_DEG) - reach) % CELLS) + CELLS) % CELLS
   const next = new Float64Array(mass.length)
   const spread = new Float64Array(CELLS + kernel.length)
   for (let h = 0; h < model.hypotheses.length; h++) {
@@ -83,7 +86,7 @@ function turnBy(model: PositionModel, { mass }: Belief, deg: number): Belief {
       if (weight < 1e-15) continue
       for (let k = 0; k < kernel.length; k++) spread[i + k]! += weight * kernel[k]!
     }
-    for (let j = 0; j < spread.length; j++) next[h * CELLS + (j + shift) % CELLS]! += spread[j]!
+    for (let j = 0; j < spread.length; j++) next[h * CELLS + ((j + shift) % CELLS)]! += spread[j]!
   }
   return normal(next)
 }
@@ -91,8 +94,11 @@ function turnBy(model: PositionModel, { mass }: Belief, deg: number): Belief {
 /** How far a movement turned the crank from an angle; null when nobody knows. */
 function wayOf(model: PositionModel, movement: Movement): ((fromDeg: number) => number) | null {
   switch (movement.kind) {
-    case 'lost': case 'watched': return null
-    case 'turn': return () => movement.deg
+    case 'lost':
+    case 'watched':
+      return null
+    case 'turn':
+      return () => movement.deg
     case 'move': {
       const [at, period] = [placeAngle(model.engine, movement.to), placePeriod(movement.to)]
       return from => wayToNext(at, from, period, movement.times)
@@ -131,7 +137,12 @@ export function giveClearance(model: PositionModel, { mass }: Belief, valve: num
   model.hypotheses.forEach((from, h) => {
     if (!from.noClearance.includes(valve)) return
     const left = from.noClearance.filter(v => v !== valve)
-    const to = model.hypotheses.findIndex(o => o.decompressor === from.decompressor && o.noClearance.length === left.length && left.every(v => o.noClearance.includes(v)))
+    const to = model.hypotheses.findIndex(
+      o =>
+        o.decompressor === from.decompressor &&
+        o.noClearance.length === left.length &&
+        left.every(v => o.noClearance.includes(v)),
+    )
     for (let i = 0; i < CELLS; i++) {
       next[to * CELLS + i]! += mass[h * CELLS + i]!
       next[h * CELLS + i] = 0

@@ -4,7 +4,10 @@ import type { PositionModel } from './model'
 import { isCamSide, movesCrank, type Noted } from './observation'
 
 /** Things that can hardly all be so: the newest answer, with others of one breath where only together they do not fit, and the smallest set of earlier ones that they clash with. */
-export interface Clash { newest: Noted[], against: Noted[] }
+export interface Clash {
+  newest: Noted[]
+  against: Noted[]
+}
 
 /** A new observation clashes when it is this much less likely than it would be with the crank anywhere. */
 const CLASH_RATIO = 0.05
@@ -30,18 +33,29 @@ function surprising(model: PositionModel, earlier: Noted[], newest: Noted[], mem
     if (lashDeg > 0 && isCamSide(observation)) return false
     chance *= predictive(model, belief, observation)
   }
-  return chance < CLASH_RATIO * predictiveAnywhere(model, newest.map(n => n.observation))
+  return (
+    chance <
+    CLASH_RATIO *
+      predictiveAnywhere(
+        model,
+        newest.map(n => n.observation),
+      )
+  )
 }
 
 /** The observations without the chosen ones. A movement is not taken out: it becomes one of unknown size. */
-const without = (noted: Noted[], chosen: Noted[]): Noted[] => noted.flatMap((entry) => {
-  if (!chosen.includes(entry)) return [entry]
-  return movesCrank(entry.observation) ? [{ id: `${entry.id}-lost`, observation: { kind: 'lost' as const } }] : []
-})
+const without = (noted: Noted[], chosen: Noted[]): Noted[] =>
+  noted.flatMap(entry => {
+    if (!chosen.includes(entry)) return [entry]
+    return movesCrank(entry.observation) ? [{ id: `${entry.id}-lost`, observation: { kind: 'lost' as const } }] : []
+  })
 
 /** The earlier observations that explain a surprise: the fewest whose removal ends it, at most two. */
 function culprits(model: PositionModel, earlier: Noted[], newest: Noted[], memory?: LocateMemory): Noted[] {
-  const suspects = earlier.filter(e => e.observation.kind !== 'lost' && e.observation.kind !== 'screw-set').slice(-SUSPECTS_MOST).reverse()
+  const suspects = earlier
+    .filter(e => e.observation.kind !== 'lost' && e.observation.kind !== 'screw-set')
+    .slice(-SUSPECTS_MOST)
+    .reverse()
   const explains = (chosen: Noted[]) => !surprise(model, without(earlier, chosen), newest, memory)
   const one = suspects.find(s => explains([s]))
   if (one) return [one]
@@ -61,11 +75,13 @@ function culprits(model: PositionModel, earlier: Noted[], newest: Noted[], memor
  * @returns null when nothing clashes; at most two earlier observations are named where so few explain it
  */
 export function findClash(model: PositionModel, noted: Noted[], memory?: LocateMemory): Clash | null {
-  const kept = segments(noted).flatMap(s => s.move ? [s.move, ...s.answers] : s.answers)
+  const kept = segments(noted).flatMap(s => (s.move ? [s.move, ...s.answers] : s.answers))
   const first = kept.findLastIndex(n => movesCrank(n.observation)) + 1
   const clashFrom = (from: number, newest: Noted[]): Clash | null => {
     const earlier = kept.slice(0, from)
-    return from > 0 && newest.length > 0 && surprise(model, earlier, newest, memory) ? { newest, against: culprits(model, earlier, newest, memory) } : null
+    return from > 0 && newest.length > 0 && surprise(model, earlier, newest, memory)
+      ? { newest, against: culprits(model, earlier, newest, memory) }
+      : null
   }
   for (let i = kept.length - 1; i >= first; i--) {
     const found = kept[i]!.observation.kind === 'screw-set' ? null : clashFrom(i, [kept[i]!])

@@ -8,7 +8,7 @@ import type { PositionModel } from './model'
 import { isCamSide, movesCrank, type Noted } from './observation'
 
 /** Where the crank most likely stands, as people call it, and how sure that is; null while it may be anywhere. */
-export type Likeliest = { name: string, probability: number } | null
+export type Likeliest = { name: string; probability: number } | null
 
 /** What one answer did to the belief. */
 export interface Effect {
@@ -26,7 +26,8 @@ export interface Effect {
 /** How far one belief about the crank lies from another, in bits: the Kullback–Leibler divergence of after from before. */
 function gain(before: Float64Array, after: Float64Array): number {
   let bits = 0
-  for (let i = 0; i < CELLS; i++) if (after[i]! > 1e-12) bits += after[i]! * Math.log2(after[i]! / Math.max(before[i]!, 1e-12))
+  for (let i = 0; i < CELLS; i++)
+    if (after[i]! > 1e-12) bits += after[i]! * Math.log2(after[i]! / Math.max(before[i]!, 1e-12))
   return Math.max(0, bits)
 }
 
@@ -38,7 +39,8 @@ function likeliestOf(model: PositionModel, chance: Float64Array): Likeliest {
   for (let i = 1; i < CELLS; i++) if (chance[i]! > chance[peak]!) peak = i
   if (chance[peak]! < 1.5 / CELLS) return null
   let probability = 0
-  for (let off = -NEAR_DEG / CELL_DEG; off <= NEAR_DEG / CELL_DEG; off++) probability += chance[(peak + off + CELLS) % CELLS]!
+  for (let off = -NEAR_DEG / CELL_DEG; off <= NEAR_DEG / CELL_DEG; off++)
+    probability += chance[(peak + off + CELLS) % CELLS]!
   return { name: nameOfAngle(model.engine, peak * CELL_DEG), probability: Math.min(1, probability) }
 }
 
@@ -48,18 +50,23 @@ function likeliestOf(model: PositionModel, chance: Float64Array): Likeliest {
  * Source: Kullback and Leibler, On information and sufficiency (1951), for the size of a step.
  */
 export function effectsOf(model: PositionModel, noted: Noted[], memory?: LocateMemory): Effect[] {
-  const kept = new Set(segments(noted).flatMap(s => s.move ? [s.move, ...s.answers] : s.answers))
+  const kept = new Set(segments(noted).flatMap(s => (s.move ? [s.move, ...s.answers] : s.answers)))
   const before = { crank: crankChance(openBelief(model)), lashDeg: 0 }
   return noted.map((entry, i) => {
     const earlier = likeliestOf(model, before.crank)
-    if (!kept.has(entry)) return { noted: entry, before: earlier, after: earlier, bits: 0, idle: 'replaced', clashes: false }
+    if (!kept.has(entry))
+      return { noted: entry, before: earlier, after: earlier, bits: 0, idle: 'replaced', clashes: false }
     const lags = before.lashDeg > 0 && isCamSide(entry.observation)
     const upTo = noted.slice(0, i + 1).filter(n => kept.has(n))
     const now = folded(model, upTo, memory)
     const crank = crankChance(now.belief)
     const effect: Effect = {
-      noted: entry, before: earlier, after: likeliestOf(model, crank), bits: movesCrank(entry.observation) ? 0 : gain(before.crank, crank),
-      idle: lags ? 'turned back' : null, clashes: findClash(model, upTo, memory) !== null,
+      noted: entry,
+      before: earlier,
+      after: likeliestOf(model, crank),
+      bits: movesCrank(entry.observation) ? 0 : gain(before.crank, crank),
+      idle: lags ? 'turned back' : null,
+      clashes: findClash(model, upTo, memory) !== null,
     }
     Object.assign(before, { crank, lashDeg: now.lashDeg })
     return effect
@@ -67,7 +74,13 @@ export function effectsOf(model: PositionModel, noted: Noted[], memory?: LocateM
 }
 
 /** Where the crank would be said to be without some of the answers; a movement left out becomes one that nobody watched. */
-export const locateWithout = (model: PositionModel, noted: Noted[], left: (entry: Noted) => boolean): Position => locate(model, noted.flatMap((entry) => {
-  if (!left(entry)) return [entry]
-  return movesCrank(entry.observation) ? [{ id: `${entry.id}-left-out`, observation: { kind: 'lost' as const } }] : []
-}))
+export const locateWithout = (model: PositionModel, noted: Noted[], left: (entry: Noted) => boolean): Position =>
+  locate(
+    model,
+    noted.flatMap(entry => {
+      if (!left(entry)) return [entry]
+      return movesCrank(entry.observation)
+        ? [{ id: `${entry.id}-left-out`, observation: { kind: 'lost' as const } }]
+        : []
+    }),
+  )

@@ -3,9 +3,23 @@ import fc from 'fast-check'
 import { engineOf } from '../../tests/support/builders'
 import { twinOf } from '../../tests/support/engines'
 import { type Engine, pistonDrop, type Place } from '../engine'
-import { crankChance, likelihoodOf, locate, type Noted, type Observation, observe, openBelief, type PositionModel, positionModel, predictive, questions, cellOf } from '.'
+import {
+  crankChance,
+  likelihoodOf,
+  locate,
+  type Noted,
+  type Observation,
+  observe,
+  openBelief,
+  type PositionModel,
+  positionModel,
+  predictive,
+  questions,
+  cellOf,
+} from '.'
 
-const noted = (...observations: Observation[]): Noted[] => observations.map((observation, i) => ({ id: `o${i}`, observation }))
+const noted = (...observations: Observation[]): Noted[] =>
+  observations.map((observation, i) => ({ id: `o${i}`, observation }))
 const T: Place = { kind: 'mark', markIndex: 0 }
 const onT: Observation = { kind: 'move', to: T }
 const rocker = (valveId: string, slack: boolean): Observation => ({ kind: 'rocker', valveId, slack })
@@ -28,7 +42,13 @@ describe('what each thing seen or felt says of the crank', () => {
     ['play under a decompressor', rocker('exhaust', true), -50, 0.01, 1],
     ['play where a decompressor is letting go', rocker('exhaust', true), 0, 0.5, 1],
     ['push-rods level, both closed', { kind: 'push-rods', cylinderId: 'only', level: true }, 0, 0.95, 0],
-    ['push-rods level in overlap, both raised alike', { kind: 'push-rods', cylinderId: 'only', level: true }, 360, 0.25, 0],
+    [
+      'push-rods level in overlap, both raised alike',
+      { kind: 'push-rods', cylinderId: 'only', level: true },
+      360,
+      0.25,
+      0,
+    ],
     ['push-rods level with one raised', { kind: 'push-rods', cylinderId: 'only', level: true }, 470, 0.05, 0],
     ['crank rocked, valves still, both closed', { kind: 'rocked', cylinderId: 'only', still: true }, 0, 0.95, 0],
     ['crank rocked, valves still, in overlap', { kind: 'rocked', cylinderId: 'only', still: true }, 360, 0.05, 0],
@@ -39,10 +59,16 @@ describe('what each thing seen or felt says of the crank', () => {
     const engine = decompressor ? engineOf({ decompressor: held }) : single
     expect(fits(engine, observation, deg, decompressor as 0 | 1)).toBeCloseTo(chance, 2)
   })
-  it('the two answers of a question are the whole of it', () => fc.assert(fc.property(fc.integer({ min: 0, max: 719 }), (deg) => {
-    for (const of of [(yes: boolean): Observation => ({ kind: 'rocked', cylinderId: 'only', still: yes }), (yes: boolean): Observation => rocker('exhaust', yes)])
-      expect(fits(single, of(true), deg) + fits(single, of(false), deg)).toBeCloseTo(1, 9)
-  })))
+  it('the two answers of a question are the whole of it', () =>
+    fc.assert(
+      fc.property(fc.integer({ min: 0, max: 719 }), deg => {
+        for (const of of [
+          (yes: boolean): Observation => ({ kind: 'rocked', cylinderId: 'only', still: yes }),
+          (yes: boolean): Observation => rocker('exhaust', yes),
+        ])
+          expect(fits(single, of(true), deg) + fits(single, of(false), deg)).toBeCloseTo(1, 9)
+      }),
+    ))
   it('a line may be the wrong one: F is taken for T now and then, and the other side hardly ever', () => {
     const seen: Observation = { kind: 'seen', place: T }
     expect(fits(single, seen, 346) / fits(single, seen, 0)).toBeGreaterThan(0.02)
@@ -64,30 +90,54 @@ describe('what each thing seen or felt says of the crank', () => {
     expect(fits(engine, o, 0)).toBeGreaterThan(50 * fits(engine, o, 360))
     expect(locate(positionModel(engine), noted(o)).standing).toMatchObject({ kind: 'settled' })
   })
-  it.each([['starts to open', 345], ['fully open', 467.5], ['just closed', 600], ['open', 480]] as const)('an intake that %s is seen about %d°, and not a turn from there', (sight, deg) => {
+  it.each([
+    ['starts to open', 345],
+    ['fully open', 467.5],
+    ['just closed', 600],
+    ['open', 480],
+  ] as const)('an intake that %s is seen about %d°, and not a turn from there', (sight, deg) => {
     const o: Observation = { kind: 'seen', place: { kind: 'valve', valveId: 'intake', sight } }
     expect(fits(single, o, deg)).toBeGreaterThan(10 * fits(single, o, deg + 360))
   })
 })
 
 describe('the engine as a whole', () => {
-  it('where every cylinder fires an angle later, the belief lies that angle later', () => fc.assert(fc.property(fc.integer({ min: 0, max: 1439 }), fc.boolean(), fc.boolean(), (halfDeg, a, b) => {
-    const by = halfDeg / 2
-    const at = (deg: number) => twinOf(270, {
-      cylinders: [{ id: 'l', name: 'Left', firingAngleDeg: deg % 720 }, { id: 'r', name: 'Right', firingAngleDeg: (deg + 270) % 720 }],
-      marks: [{ letter: 'T', angleDeg: deg % 360, kind: 'top' }],
-    })
-    const said = noted(onT, rocker('l-intake', a), rocker('r-exhaust', b), { kind: 'turn', deg: 90 }, { kind: 'rocked', cylinderId: 'r', still: a })
-    const still = crankChance(locate(positionModel(at(0)), said).belief)
-    const turned = crankChance(locate(positionModel(at(by)), said).belief)
-    for (const cell of [0, 137, 700, 1200]) expect(turned[cellOf(cell / 2 + by)]).toBeCloseTo(still[cell]!, 6)
-  }), { numRuns: 12 }))
+  it('where every cylinder fires an angle later, the belief lies that angle later', () =>
+    fc.assert(
+      fc.property(fc.integer({ min: 0, max: 1439 }), fc.boolean(), fc.boolean(), (halfDeg, a, b) => {
+        const by = halfDeg / 2
+        const at = (deg: number) =>
+          twinOf(270, {
+            cylinders: [
+              { id: 'l', name: 'Left', firingAngleDeg: deg % 720 },
+              { id: 'r', name: 'Right', firingAngleDeg: (deg + 270) % 720 },
+            ],
+            marks: [{ letter: 'T', angleDeg: deg % 360, kind: 'top' }],
+          })
+        const said = noted(
+          onT,
+          rocker('l-intake', a),
+          rocker('r-exhaust', b),
+          { kind: 'turn', deg: 90 },
+          { kind: 'rocked', cylinderId: 'r', still: a },
+        )
+        const still = crankChance(locate(positionModel(at(0)), said).belief)
+        const turned = crankChance(locate(positionModel(at(by)), said).belief)
+        for (const cell of [0, 137, 700, 1200]) expect(turned[cellOf(cell / 2 + by)]).toBeCloseTo(still[cell]!, 6)
+      }),
+      { numRuns: 12 },
+    ))
   it('agrees with enumeration: every angle and set of valves weighed by hand, on a twin', () => {
     const engine = twinOf(180, { decompressor: { kind: 'none' } })
     const model = positionModel(engine)
-    const said = [rocker('l-intake', true), rocker('l-exhaust', false), rocker('r-intake', false), rocker('r-exhaust', true)]
+    const said = [
+      rocker('l-intake', true),
+      rocker('l-exhaust', false),
+      rocker('r-intake', false),
+      rocker('r-exhaust', true),
+    ]
     // priors and rates from memory; base circles of the default cam, written out here and not taken from the core
-    const prior = (id: string) => id.endsWith('intake') ? 0.04 : 0.08
+    const prior = (id: string) => (id.endsWith('intake') ? 0.04 : 0.08)
     const slack = (id: string, deg: number) => {
       const local = (((deg - (id.startsWith('r') ? 180 : 0)) % 720) + 720) % 720
       const [from, to] = id.endsWith('intake') ? [320, 615] : [105, 400]
@@ -126,14 +176,19 @@ describe('turned back', () => {
     expect(locate(model, forward).lashDeg).toBe(0)
   })
   it('nothing is settled until then, however sure the place', () => {
-    expect(locate(model, noted(...known, { kind: 'turn', deg: -5 }, { kind: 'seen', place: T })).standing.kind).toBe('open')
+    expect(locate(model, noted(...known, { kind: 'turn', deg: -5 }, { kind: 'seen', place: T })).standing.kind).toBe(
+      'open',
+    )
   })
 })
 
 describe('what would tell most now', () => {
   const engine = twinOf(360, { layout: 'push-rods' })
   const model = positionModel(engine)
-  const offered = (...o: Observation[]) => { const list = noted(...o); return questions(model, locate(model, list).belief, list) }
+  const offered = (...o: Observation[]) => {
+    const list = noted(...o)
+    return questions(model, locate(model, list).belief, list)
+  }
   it('at T the rockers tell, and T itself tells nothing more', () => {
     const list = offered(onT)
     expect(list[0]?.bits).toBeGreaterThan(0.5)
@@ -141,7 +196,8 @@ describe('what would tell most now', () => {
     expect(pointer?.bits ?? 0).toBeLessThan(list[0]!.bits / 2)
   })
   it('what was answered here is not asked again, but is after a turn', () => {
-    const asks = (...o: Observation[]) => offered(...o).some(q => q.kind === 'rocker' && q.valveId === 'l-intake' && q.answered === null)
+    const asks = (...o: Observation[]) =>
+      offered(...o).some(q => q.kind === 'rocker' && q.valveId === 'l-intake' && q.answered === null)
     expect(asks(onT)).toBe(true)
     expect(asks(onT, rocker('l-intake', true))).toBe(false)
     expect(asks(onT, rocker('l-intake', true), onT)).toBe(true)
@@ -165,11 +221,14 @@ describe('what would tell most now', () => {
       return sums
     }
     const prior = classes(before.mass)
-    const expected = [true, false].map(slack => rocker('l-exhaust', slack)).reduce((sum, a) => {
-      let bits = 0
-      for (const [key, p] of classes(observe(model, before, a).mass)) if (p > 1e-12) bits += p * Math.log2(p / prior.get(key)!)
-      return sum + predictive(model, before, a) * bits
-    }, 0)
+    const expected = [true, false]
+      .map(slack => rocker('l-exhaust', slack))
+      .reduce((sum, a) => {
+        let bits = 0
+        for (const [key, p] of classes(observe(model, before, a).mass))
+          if (p > 1e-12) bits += p * Math.log2(p / prior.get(key)!)
+        return sum + predictive(model, before, a) * bits
+      }, 0)
     const asked = offered(onT).find(q => q.kind === 'rocker' && q.valveId === 'l-exhaust')!
     expect(asked.bits).toBeCloseTo(expected, 2)
   })

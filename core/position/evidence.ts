@@ -25,14 +25,15 @@ const indexOfValve = (engine: Engine, id: string): number => {
   return index
 }
 
-const cells = (at: (deg: number) => number): Float64Array => Float64Array.from({ length: CELLS }, (_, i) => at(i * CELL_DEG))
+const cells = (at: (deg: number) => number): Float64Array =>
+  Float64Array.from({ length: CELLS }, (_, i) => at(i * CELL_DEG))
 /** A table with each entry changed: a plain loop, for this runs at every answer. */
 function each(table: Float64Array, of: (chance: number) => number): Float64Array {
   const changed = new Float64Array(CELLS)
   for (let i = 0; i < CELLS; i++) changed[i] = of(table[i]!)
   return changed
 }
-const either = (yes: boolean, chance: number): number => yes ? chance : 1 - chance
+const either = (yes: boolean, chance: number): number => (yes ? chance : 1 - chance)
 const bothWays = (table: Float64Array): Pair<Float64Array> => [table, table]
 
 function feelLikelihood(model: PositionModel, o: Extract<Observation, { kind: 'rocker' | 'blade' }>): Likelihood {
@@ -40,20 +41,30 @@ function feelLikelihood(model: PositionModel, o: Extract<Observation, { kind: 'r
   const tables = model.slackChance[valve]!
   const slack = o.kind === 'rocker' ? o.slack : o.went
   const thin = o.kind === 'blade' && o.again ? UNDER_THINNEST_AGAIN_CHANCE : UNDER_THINNEST_CHANCE
-  const of = (chance: number) => slack ? chance : o.kind === 'blade' ? 1 - chance * (1 - thin) : 1 - chance
+  const of = (chance: number) => (slack ? chance : o.kind === 'blade' ? 1 - chance * (1 - thin) : 1 - chance)
   const struck = o.kind === 'blade' && slack ? STRUCK_OUT : 1
   return { valve, usual: [each(tables[0], of), each(tables[1], of)], none: of(SLACK_CHANCE.noClearance) * struck }
 }
 
 /** Both valves of a cylinder closed, both raised alike, or neither, as tables over the grid. */
-function cylinderTable(model: PositionModel, cylinderId: string, of: { closed: number, overlap: number, else: number }): Pair<Float64Array> {
+function cylinderTable(
+  model: PositionModel,
+  cylinderId: string,
+  of: { closed: number; overlap: number; else: number },
+): Pair<Float64Array> {
   const { engine } = model
   firingAngle(engine, cylinderId)
   const own = engine.valves.filter(v => v.cylinderId === cylinderId)
   const table = (decompressor: boolean) => {
     const arcs = own.map(valve => closedArcsOf(engine, valve, decompressor))
-    const raised = own.map((valve) => { const { opensDeg, closesDeg, rampDeg } = valveEvents(engine, valve.role); return { startDeg: wrap(firingAngle(engine, cylinderId) + opensDeg - rampDeg), sweepDeg: closesDeg - opensDeg + 2 * rampDeg } })
-    return cells((deg) => {
+    const raised = own.map(valve => {
+      const { opensDeg, closesDeg, rampDeg } = valveEvents(engine, valve.role)
+      return {
+        startDeg: wrap(firingAngle(engine, cylinderId) + opensDeg - rampDeg),
+        sweepDeg: closesDeg - opensDeg + 2 * rampDeg,
+      }
+    })
+    return cells(deg => {
       if (arcs.every(a => a.some(arc => inArc(arc, deg)))) return of.closed
       return raised.every(arc => inArc(arc, deg)) ? of.overlap : of.else
     })
@@ -64,8 +75,11 @@ function cylinderTable(model: PositionModel, cylinderId: string, of: { closed: n
 /** An observation's likelihood, worked out. */
 function fitting(model: PositionModel, o: Observation): Likelihood | null {
   switch (o.kind) {
-    case 'rocker': case 'blade': return feelLikelihood(model, o)
-    case 'seen': return { valve: -1, usual: bothWays(placeLikelihood(model.engine, o.place)), none: 0 }
+    case 'rocker':
+    case 'blade':
+      return feelLikelihood(model, o)
+    case 'seen':
+      return { valve: -1, usual: bothWays(placeLikelihood(model.engine, o.place)), none: 0 }
     case 'push-rods': {
       const [a, b] = cylinderTable(model, o.cylinderId, LEVEL_CHANCE)
       return { valve: -1, usual: [a.map(c => either(o.level, c)), b.map(c => either(o.level, c))], none: 0 }
@@ -77,10 +91,12 @@ function fitting(model: PositionModel, o: Observation): Likelihood | null {
     case 'thumb': {
       const firing = firingAngle(model.engine, o.cylinderId)
       const held = { startDeg: wrap(firing + COMPRESSION_FELT.fromDeg), sweepDeg: COMPRESSION_FELT.sweepDeg }
-      const table = (chance: number) => cells(deg => either(o.pressure, inArc(held, deg) ? chance : PRESSURE_CHANCE.else))
+      const table = (chance: number) =>
+        cells(deg => either(o.pressure, inArc(held, deg) ? chance : PRESSURE_CHANCE.else))
       return { valve: -1, usual: [table(PRESSURE_CHANCE.compression), table(PRESSURE_CHANCE.decompressed)], none: 0 }
     }
-    default: return null
+    default:
+      return null
   }
 }
 
@@ -92,6 +108,6 @@ function fitting(model: PositionModel, o: Observation): Likelihood | null {
 export function likelihoodOf(model: PositionModel, o: Observation): Likelihood | null {
   const key = JSON.stringify(o)
   let known = model.likelihoods.get(key)
-  if (known === undefined) model.likelihoods.set(key, known = fitting(model, o))
+  if (known === undefined) model.likelihoods.set(key, (known = fitting(model, o)))
   return known
 }

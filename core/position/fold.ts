@@ -7,17 +7,27 @@ import { isCamSide, movesCrank, type Noted, replaces, saidAlready } from './obse
 export const LASH_DEG = 30
 
 /** A belief, and how much must still be turned forward until cam and valves can be believed again. */
-export interface Folded { belief: Belief, lashDeg: number }
+export interface Folded {
+  belief: Belief
+  lashDeg: number
+}
 
 /**
  * Snapshots of the belief, and which answers did not fit, so that one answer more, or one less, does not fold the whole job again;
  * and the last place found with each model, for most answers of a job say nothing of the crank.
  */
-export interface LocateMemory<Found = unknown> { snapshots: Map<string, Folded>, surprises: Map<string, boolean>, last: Map<PositionModel, { key: string, found: Found }> }
+export interface LocateMemory<Found = unknown> {
+  snapshots: Map<string, Folded>
+  surprises: Map<string, boolean>
+  last: Map<PositionModel, { key: string; found: Found }>
+}
 export const locateMemory = (): LocateMemory => ({ snapshots: new Map(), surprises: new Map(), last: new Map() })
 
 /** One crank place: the movement that led to it, and the answers given there, the last of each kind. */
-interface Segment { move: Noted | null, answers: Noted[] }
+interface Segment {
+  move: Noted | null
+  answers: Noted[]
+}
 
 /** Splits a job's observations at its crank movements; in each piece a later answer takes the place of the same earlier one. */
 export function segments(noted: Noted[]): Segment[] {
@@ -52,7 +62,7 @@ const MOST_SNAPSHOTS = 120
 
 /** The belief after all observations, from the nearest snapshot. */
 export function folded(model: PositionModel, noted: Noted[], memory?: LocateMemory): Folded {
-  const entries = segments(noted).flatMap(s => s.move ? [s.move, ...s.answers] : s.answers)
+  const entries = segments(noted).flatMap(s => (s.move ? [s.move, ...s.answers] : s.answers))
   const keys: string[] = []
   for (const entry of entries) keys.push(`${keys.at(-1) ?? ''}|${entry.id}`)
   let known = entries.length
@@ -80,4 +90,5 @@ function forget({ snapshots, surprises }: LocateMemory): void {
   }
 }
 
-export const beliefAfter = (model: PositionModel, noted: Noted[], memory?: LocateMemory): Belief => folded(model, noted, memory).belief
+export const beliefAfter = (model: PositionModel, noted: Noted[], memory?: LocateMemory): Belief =>
+  folded(model, noted, memory).belief

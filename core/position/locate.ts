@@ -24,16 +24,23 @@ const NEAR_DEG = 30
 const NEAR_AT = 0.85
 
 /** A planned stop, and the chance that all its valves may be measured here, jointly. */
-export interface StopHere { stop: Stop, probability: number }
+export interface StopHere {
+  stop: Stop
+  probability: number
+}
 
 /** A whole move to a planned stop: whole `turns` back to its place, or on until it shows for the `times`-th time; how far that is, null while nobody knows; and how sure it is to end well. */
-export interface WayAhead { stop: Stop, turns: 1 | null, times: 1 | 2, turnDeg: number | null, probability: number }
+export interface WayAhead {
+  stop: Stop
+  turns: 1 | null
+  times: 1 | 2
+  turnDeg: number | null
+  probability: number
+}
 
 /** Where the crank is, as far as it is known. `turnDeg` is how far it is to the stop in the running direction. */
-export type Standing
-  = | { kind: 'settled', stop: Stop, probability: number }
-    | { kind: 'elsewhere' } & WayAhead
-    | { kind: 'open' }
+export type Standing =
+  { kind: 'settled'; stop: Stop; probability: number } | ({ kind: 'elsewhere' } & WayAhead) | { kind: 'open' }
 
 export interface Position {
   belief: Belief
@@ -73,7 +80,8 @@ function dot(a: Float64Array, b: Float64Array | Uint8Array): number {
   for (let i = 0; i < CELLS; i++) sum += a[i]! * b[i]!
   return sum
 }
-const over = (chance: Pair<Float64Array>, table: Pair<Float64Array | Uint8Array>): number => dot(chance[0], table[0]) + dot(chance[1], table[1])
+const over = (chance: Pair<Float64Array>, table: Pair<Float64Array | Uint8Array>): number =>
+  dot(chance[0], table[0]) + dot(chance[1], table[1])
 
 function likeliest(chance: Float64Array): number {
   let best = 0
@@ -84,7 +92,8 @@ function likeliest(chance: Float64Array): number {
 /** Whether the crank is known to be so near its likeliest angle that a turn from there can be given in degrees. */
 function isNear(crank: Float64Array, peakDeg: number): boolean {
   let sum = 0
-  for (let off = -NEAR_DEG / CELL_DEG; off <= NEAR_DEG / CELL_DEG; off++) sum += crank[(peakDeg / CELL_DEG + off + CELLS) % CELLS]!
+  for (let off = -NEAR_DEG / CELL_DEG; off <= NEAR_DEG / CELL_DEG; off++)
+    sum += crank[(peakDeg / CELL_DEG + off + CELLS) % CELLS]!
   return sum >= NEAR_AT
 }
 
@@ -97,16 +106,26 @@ function waysAhead(model: PositionModel, chance: Pair<Float64Array>, crank: Floa
     })
     .filter(way => way.probability >= SETTLED_AT)
     .sort((a, b) => a.turnDeg - b.turnDeg || a.times - b.times || b.probability - a.probability)
-    .map(way => near ? way : { ...way, turnDeg: null })
+    .map(way => (near ? way : { ...way, turnDeg: null }))
 }
 
 /**
  * Where the crank stands toward some of the planned stops: at one of them, a known way from one, or neither.
  * @param wanted which stops are looked for; all by default. A job wants those that still have work.
  */
-export function standingToward({ here, ahead, answeredHere, feltHere, lashDeg }: Pick<Position, 'here' | 'ahead' | 'answeredHere' | 'feltHere' | 'lashDeg'>, wanted: (stop: Stop) => boolean = () => true): Standing {
+export function standingToward(
+  {
+    here,
+    ahead,
+    answeredHere,
+    feltHere,
+    lashDeg,
+  }: Pick<Position, 'here' | 'ahead' | 'answeredHere' | 'feltHere' | 'lashDeg'>,
+  wanted: (stop: Stop) => boolean = () => true,
+): Standing {
   const best = here.find(h => wanted(h.stop))
-  if (best && best.probability >= SETTLED_AT && answeredHere && lashDeg === 0) return feltHere || best.probability >= SETTLED_UNFELT_AT ? { kind: 'settled', ...best } : { kind: 'open' }
+  if (best && best.probability >= SETTLED_AT && answeredHere && lashDeg === 0)
+    return feltHere || best.probability >= SETTLED_UNFELT_AT ? { kind: 'settled', ...best } : { kind: 'open' }
   const way = lashDeg === 0 ? ahead.find(a => wanted(a.stop)) : undefined
   return way ? { kind: 'elsewhere', ...way } : { kind: 'open' }
 }
@@ -115,7 +134,9 @@ export function standingToward({ here, ahead, answeredHere, feltHere, lashDeg }:
 function wasAnsweredHere(noted: Noted[], lashDeg: number): boolean {
   const last = segments(noted).at(-1)!
   const arrived = last.move !== null && last.move.observation.kind !== 'turn' && last.move.observation.kind !== 'lost'
-  return arrived || last.answers.some(a => a.observation.kind !== 'screw-set' && !(lashDeg > 0 && isCamSide(a.observation)))
+  return (
+    arrived || last.answers.some(a => a.observation.kind !== 'screw-set' && !(lashDeg > 0 && isCamSide(a.observation)))
+  )
 }
 
 const wasFeltHere = (noted: Noted[]): boolean => {
@@ -135,7 +156,11 @@ const wasFeltHere = (noted: Noted[]): boolean => {
  * @param options.memory snapshots from earlier calls for the same model
  * @throws UnknownPartError for a valve, cylinder or mark that this engine does not have
  */
-export function locate(model: PositionModel, noted: Noted[], options: { level?: number, memory?: LocateMemory } = {}): Position {
+export function locate(
+  model: PositionModel,
+  noted: Noted[],
+  options: { level?: number; memory?: LocateMemory } = {},
+): Position {
   const memory = options.memory ?? locateMemory()
   const key = `${options.level}|${noted.map(n => n.id).join('|')}`
   const last = memory.last.get(model)
@@ -152,16 +177,24 @@ function located(model: PositionModel, noted: Noted[], level: number | undefined
   const peakDeg = likeliest(crank) * CELL_DEG
   const hypotheses = hypothesisChances(model, belief)
   const where = {
-    here: model.plan.stops.map((stop, i) => ({ stop, probability: over(chance, model.allClosed[i]!) })).sort((a, b) => b.probability - a.probability),
+    here: model.plan.stops
+      .map((stop, i) => ({ stop, probability: over(chance, model.allClosed[i]!) }))
+      .sort((a, b) => b.probability - a.probability),
     ahead: waysAhead(model, chance, crank, peakDeg),
-    answeredHere: wasAnsweredHere(noted, lashDeg), feltHere: wasFeltHere(noted), lashDeg,
+    answeredHere: wasAnsweredHere(noted, lashDeg),
+    feltHere: wasFeltHere(noted),
+    lashDeg,
   }
-  const sumWhere = (holds: (h: number) => boolean) => hypotheses.reduce((sum, p, h) => holds(h) ? sum + p : sum, 0)
+  const sumWhere = (holds: (h: number) => boolean) => hypotheses.reduce((sum, p, h) => (holds(h) ? sum + p : sum), 0)
   return {
-    ...where, belief, peakDeg,
+    ...where,
+    belief,
+    peakDeg,
     arcs: arcsOf(model.engine, crank, level),
     closed: Object.fromEntries(model.engine.valves.map((valve, v) => [valve.id, over(chance, model.closed[v]!)])),
-    noClearance: Object.fromEntries(model.engine.valves.map((valve, v) => [valve.id, sumWhere(h => model.hypotheses[h]!.noClearance.includes(v))])),
+    noClearance: Object.fromEntries(
+      model.engine.valves.map((valve, v) => [valve.id, sumWhere(h => model.hypotheses[h]!.noClearance.includes(v))]),
+    ),
     decompressor: sumWhere(h => model.hypotheses[h]!.decompressor === 1),
     standing: standingToward(where),
     clash: findClash(model, noted, memory),

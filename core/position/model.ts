@@ -1,4 +1,19 @@
-import { baseCircle, closedArcsOf, decompressorArc, decompressorPrior, type Engine, inArc, type Place, placeAngle, placePeriod, spareInArc, valveEvents, wrap, type Arc, type Valve } from '../engine'
+import {
+  baseCircle,
+  closedArcsOf,
+  decompressorArc,
+  decompressorPrior,
+  type Engine,
+  inArc,
+  type Place,
+  placeAngle,
+  placePeriod,
+  spareInArc,
+  valveEvents,
+  wrap,
+  type Arc,
+  type Valve,
+} from '../engine'
 import { planStops, type School, type Stop, STOP_MARGIN_DEG, type StopPlan } from '../stops'
 import { CELL_DEG, cellOf, CELLS } from './grid'
 import { type Arrival, arrivalShape, wayByTurns, wayToNext } from './places'
@@ -12,7 +27,11 @@ const DECOMPRESSOR_EDGE_DEG = 20
 export const SLACK_CHANCE = { closed: 0.97, ramp: 0.5, open: 0.01, held: 0.01, heldEdge: 0.5, noClearance: 0.02 }
 
 /** One way the engine may be: which valves have no clearance (indices), and whether a decompressor is there (0 or 1). */
-export interface Hypothesis { noClearance: readonly number[], decompressor: 0 | 1, prior: number }
+export interface Hypothesis {
+  noClearance: readonly number[]
+  decompressor: 0 | 1
+  prior: number
+}
 
 /** A table over the grid without, and with, a decompressor at work. */
 export type Pair<T> = [T, T]
@@ -21,10 +40,19 @@ export type Pair<T> = [T, T]
  * How well an observation made without turning fits each cell, without and with a decompressor.
  * `valve` is the index of the valve whose clearance matters, −1 when none; `none` then holds where that valve has no clearance.
  */
-export interface Likelihood { valve: number, usual: Pair<Float64Array>, none: number }
+export interface Likelihood {
+  valve: number
+  usual: Pair<Float64Array>
+  none: number
+}
 
 /** A whole move to a stop's place, and from each cell the chance that all the stop's valves may be measured where it ends. */
-export interface Way { stop: Stop, turns: 1 | null, times: 1 | 2, chance: Pair<Float64Array> }
+export interface Way {
+  stop: Stop
+  turns: 1 | null
+  times: 1 | 2
+  chance: Pair<Float64Array>
+}
 
 /** An engine prepared for inference: hypotheses, and tables over the grid that do not change during a job. */
 export interface PositionModel {
@@ -55,47 +83,63 @@ function* valveSets(valves: Valve[]): Generator<number[]> {
 
 function hypothesesOf(engine: Engine): Hypothesis[] {
   const there = decompressorPrior(engine)
-  const present = ([[0, 1 - there], [1, there]] as const).filter(([, chance]) => chance > 0)
-  const all = [...valveSets(engine.valves)].flatMap(noClearance => present.map(([decompressor, chance]) => ({
-    noClearance, decompressor,
-    prior: chance * engine.valves.reduce((p, valve, i) => {
-      const zero = NO_CLEARANCE_PRIOR[valve.role]
-      return p * (noClearance.includes(i) ? zero : 1 - zero)
-    }, 1),
-  })))
+  const present = (
+    [
+      [0, 1 - there],
+      [1, there],
+    ] as const
+  ).filter(([, chance]) => chance > 0)
+  const all = [...valveSets(engine.valves)].flatMap(noClearance =>
+    present.map(([decompressor, chance]) => ({
+      noClearance,
+      decompressor,
+      prior:
+        chance *
+        engine.valves.reduce((p, valve, i) => {
+          const zero = NO_CLEARANCE_PRIOR[valve.role]
+          return p * (noClearance.includes(i) ? zero : 1 - zero)
+        }, 1),
+    })),
+  )
   const total = all.reduce((sum, h) => sum + h.prior, 0)
   return all.map(h => ({ ...h, prior: h.prior / total }))
 }
 
 const floats = (at: (deg: number) => number) => Float64Array.from({ length: CELLS }, (_, i) => at(i * CELL_DEG))
-const flags = (at: (deg: number) => boolean) => Uint8Array.from({ length: CELLS }, (_, i) => at(i * CELL_DEG) ? 1 : 0)
+const flags = (at: (deg: number) => boolean) => Uint8Array.from({ length: CELLS }, (_, i) => (at(i * CELL_DEG) ? 1 : 0))
 const pair = <T>(of: (decompressor: 0 | 1) => T): Pair<T> => [of(0), of(1)]
 
 function slackTable(engine: Engine, valve: Valve, held: Arc | null): Float64Array {
   const base = baseCircle(engine, valve)
   const { rampDeg } = valveEvents(engine, valve.role)
   const withRamps: Arc = { startDeg: wrap(base.startDeg - rampDeg), sweepDeg: base.sweepDeg + 2 * rampDeg }
-  return floats((deg) => {
+  return floats(deg => {
     if (held && inArc(held, deg)) {
       const spare = spareInArc(held, deg)
-      return Math.min(spare.beforeDeg, spare.afterDeg) <= DECOMPRESSOR_EDGE_DEG ? SLACK_CHANCE.heldEdge : SLACK_CHANCE.held
+      return Math.min(spare.beforeDeg, spare.afterDeg) <= DECOMPRESSOR_EDGE_DEG
+        ? SLACK_CHANCE.heldEdge
+        : SLACK_CHANCE.held
     }
     return inArc(base, deg) ? SLACK_CHANCE.closed : inArc(withRamps, deg) ? SLACK_CHANCE.ramp : SLACK_CHANCE.open
   })
 }
 
-const closedTable = (arcs: Arc[], marginDeg: number): Uint8Array => flags(deg =>
-  arcs.some((arc) => {
-    const spare = spareInArc(arc, deg)
-    return spare.beforeDeg >= marginDeg && spare.afterDeg >= marginDeg
-  }))
+const closedTable = (arcs: Arc[], marginDeg: number): Uint8Array =>
+  flags(deg =>
+    arcs.some(arc => {
+      const spare = spareInArc(arc, deg)
+      return spare.beforeDeg >= marginDeg && spare.afterDeg >= marginDeg
+    }),
+  )
 
 const indexOf = (engine: Engine, valveId: string) => engine.valves.findIndex(v => v.id === valveId)
 
 function allClosedTable(engine: Engine, stop: Stop): Pair<Uint8Array> {
-  return pair((decompressor) => {
-    const own = stop.valves.map(v => closedTable(closedArcsOf(engine, engine.valves[indexOf(engine, v.valveId)]!, decompressor === 1), stop.marginDeg))
-    return Uint8Array.from({ length: CELLS }, (_, i) => own.length > 0 && own.every(table => table[i]) ? 1 : 0)
+  return pair(decompressor => {
+    const own = stop.valves.map(v =>
+      closedTable(closedArcsOf(engine, engine.valves[indexOf(engine, v.valveId)]!, decompressor === 1), stop.marginDeg),
+    )
+    return Uint8Array.from({ length: CELLS }, (_, i) => (own.length > 0 && own.every(table => table[i]) ? 1 : 0))
   })
 }
 
@@ -105,23 +149,35 @@ function waysTo(engine: Engine, stop: Stop, allClosed: Pair<Uint8Array>): Way[] 
   const period = placePeriod(stop.place)
   const { offset, chance } = arrivalShape(engine, stop.place)
   const total = chance.reduce((a, b) => a + b, 0)
-  const endsWell = pair(held => new Map([at, at + 360].map((end) => {
-    const cell = cellOf(end)
-    let sum = 0
-    for (let k = 0; k < offset.length; k++) if (allClosed[held][(cell + offset[k]! + CELLS) % CELLS]) sum += chance[k]!
-    return [cell, sum / total]
-  })))
-  const way = (turns: 1 | null, times: 1 | 2, far: (deg: number) => number): Way =>
-    ({ stop, turns, times, chance: pair(held => floats(deg => endsWell[held].get(cellOf(deg + far(deg))) ?? 0)) })
+  const endsWell = pair(
+    held =>
+      new Map(
+        [at, at + 360].map(end => {
+          const cell = cellOf(end)
+          let sum = 0
+          for (let k = 0; k < offset.length; k++)
+            if (allClosed[held][(cell + offset[k]! + CELLS) % CELLS]) sum += chance[k]!
+          return [cell, sum / total]
+        }),
+      ),
+  )
+  const way = (turns: 1 | null, times: 1 | 2, far: (deg: number) => number): Way => ({
+    stop,
+    turns,
+    times,
+    chance: pair(held => floats(deg => endsWell[held].get(cellOf(deg + far(deg))) ?? 0)),
+  })
   const once = way(null, 1, deg => wayToNext(at, deg, period))
-  return period === 720 ? [once] : [once, way(null, 2, deg => wayToNext(at, deg, period, 2)), way(1, 1, deg => wayByTurns(at, deg, period, 1))]
+  return period === 720
+    ? [once]
+    : [once, way(null, 2, deg => wayToNext(at, deg, period, 2)), way(1, 1, deg => wayByTurns(at, deg, period, 1))]
 }
 
 /** The shape of an arrival at a place, worked out once. */
 export function arrivalAt(model: PositionModel, place: Place): Arrival {
   const key = JSON.stringify(place)
   let arrival = model.arrivals.get(key)
-  if (!arrival) model.arrivals.set(key, arrival = arrivalShape(model.engine, place))
+  if (!arrival) model.arrivals.set(key, (arrival = arrivalShape(model.engine, place)))
   return arrival
 }
 
@@ -134,10 +190,20 @@ export function positionModel(engine: Engine, school?: School, decompressorThere
   const plan = planStops(engine, school, decompressorThere)
   const allClosed = plan.stops.map(stop => allClosedTable(engine, stop))
   return {
-    engine, plan, decompressorThere, allClosed, arrivals: new Map(), likelihoods: new Map(), anywhere: new Map(),
-    closed: engine.valves.map(valve => pair(held => closedTable(closedArcsOf(engine, valve, held === 1), STOP_MARGIN_DEG))),
+    engine,
+    plan,
+    decompressorThere,
+    allClosed,
+    arrivals: new Map(),
+    likelihoods: new Map(),
+    anywhere: new Map(),
+    closed: engine.valves.map(valve =>
+      pair(held => closedTable(closedArcsOf(engine, valve, held === 1), STOP_MARGIN_DEG)),
+    ),
     ways: plan.stops.flatMap((stop, i) => waysTo(engine, stop, allClosed[i]!)),
     hypotheses: hypothesesOf(engine),
-    slackChance: engine.valves.map(valve => pair(held => slackTable(engine, valve, held ? decompressorArc(engine, valve) : null))),
+    slackChance: engine.valves.map(valve =>
+      pair(held => slackTable(engine, valve, held ? decompressorArc(engine, valve) : null)),
+    ),
   }
 }

@@ -18,7 +18,13 @@ const id = z.string().min(1).max(30)
 export const observationSchema = z.discriminatedUnion('kind', [
   z.object({ kind: z.literal('move'), to: placeSchema, times: z.number().int().min(1).max(4).optional() }),
   z.object({ kind: z.literal('turns'), turns: z.number().int().min(1).max(4), to: placeSchema }),
-  z.object({ kind: z.literal('turn'), deg: z.number().min(-720, { error: 'Give −720 to 1440 degrees.' }).max(1440, { error: 'Give −720 to 1440 degrees.' }) }),
+  z.object({
+    kind: z.literal('turn'),
+    deg: z
+      .number()
+      .min(-720, { error: 'Give −720 to 1440 degrees.' })
+      .max(1440, { error: 'Give −720 to 1440 degrees.' }),
+  }),
   z.object({ kind: z.literal('watched'), cylinderId: id, to: placeSchema }),
   z.object({ kind: z.literal('lost') }),
   z.object({ kind: z.literal('seen'), place: placeSchema }),
@@ -32,7 +38,10 @@ export const observationSchema = z.discriminatedUnion('kind', [
 export type Observation = z.infer<typeof observationSchema>
 
 /** An observation with the id of the event that brought it. */
-export interface Noted { id: string, observation: Observation }
+export interface Noted {
+  id: string
+  observation: Observation
+}
 
 /** A movement of the crank. */
 export type Movement = Extract<Observation, { kind: 'move' | 'turns' | 'turn' | 'watched' | 'lost' }>
@@ -44,20 +53,33 @@ export const movesCrank = (observation: Observation): observation is Movement =>
 
 /** Whether what is seen or felt hangs on the cam, which lags behind a crank that was turned backward. */
 export const isCamSide = (o: Observation): boolean =>
-  o.kind === 'rocker' || o.kind === 'blade' || o.kind === 'push-rods' || o.kind === 'rocked' || (o.kind === 'seen' && (o.place.kind === 'cam-mark' || o.place.kind === 'valve'))
+  o.kind === 'rocker' ||
+  o.kind === 'blade' ||
+  o.kind === 'push-rods' ||
+  o.kind === 'rocked' ||
+  (o.kind === 'seen' && (o.place.kind === 'cam-mark' || o.place.kind === 'valve'))
 
 /** The valve that a feel speaks of, or null. */
-const feltValve = (o: Observation): string | null => o.kind === 'rocker' || o.kind === 'blade' ? o.valveId : null
+const feltValve = (o: Observation): string | null => (o.kind === 'rocker' || o.kind === 'blade' ? o.valveId : null)
 
 const whatIsSeen = (place: Place): string =>
-  place.kind === 'valve' ? `valve ${place.valveId}` : place.kind === 'piston-top' || place.kind === 'rod-drop' ? `rod ${place.cylinderId}` : place.kind
+  place.kind === 'valve'
+    ? `valve ${place.valveId}`
+    : place.kind === 'piston-top' || place.kind === 'rod-drop'
+      ? `rod ${place.cylinderId}`
+      : place.kind
 
 /** What an observation without a turn speaks of; a later one of the same thing takes the earlier's place. */
 function subjectOf(o: Observation): string | null {
   switch (o.kind) {
-    case 'seen': return `seen ${whatIsSeen(o.place)}`
-    case 'push-rods': case 'rocked': case 'thumb': return `${o.kind} ${o.cylinderId}`
-    default: return null
+    case 'seen':
+      return `seen ${whatIsSeen(o.place)}`
+    case 'push-rods':
+    case 'rocked':
+    case 'thumb':
+      return `${o.kind} ${o.cylinderId}`
+    default:
+      return null
   }
 }
 
@@ -68,7 +90,8 @@ function subjectOf(o: Observation): string | null {
  */
 export function replaces(later: Observation, earlier: Observation): boolean {
   const valve = feltValve(later)
-  if (valve !== null && valve === feltValve(earlier)) return later.kind === earlier.kind || (later.kind === 'blade' && later.went)
+  if (valve !== null && valve === feltValve(earlier))
+    return later.kind === earlier.kind || (later.kind === 'blade' && later.went)
   const subject = subjectOf(later)
   return subject !== null && subject === subjectOf(earlier)
 }

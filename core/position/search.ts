@@ -25,14 +25,22 @@ const DECOMPRESSOR_POSSIBLE = 0.02
 const SAME_MOVE_MOST = 2
 
 /** A thinned belief: single points, each a hypothesis at a cell with its chance. */
-interface Points { hypothesis: Int16Array, cell: Int16Array, chance: Float64Array }
+interface Points {
+  hypothesis: Int16Array
+  cell: Int16Array
+  chance: Float64Array
+}
 
-type Action
-  = | { kind: 'feel', valves: number[] }
-    | { kind: 'move', to: Place, valves: number[] }
-    | { kind: 'watch', cylinderId: string, to: Place, valves: number[] }
+type Action =
+  | { kind: 'feel'; valves: number[] }
+  | { kind: 'move'; to: Place; valves: number[] }
+  | { kind: 'watch'; cylinderId: string; to: Place; valves: number[] }
 
-interface Ground { model: PositionModel, closed: Pair<Uint8Array>[], places: Place[] }
+interface Ground {
+  model: PositionModel
+  closed: Pair<Uint8Array>[]
+  places: Place[]
+}
 
 function thinned(model: PositionModel, { mass }: Belief): Points {
   const points: [number, number, number][] = []
@@ -40,7 +48,10 @@ function thinned(model: PositionModel, { mass }: Belief): Points {
     for (let bin = 0; bin < CELLS; bin += BIN_CELLS) {
       let sum = 0
       let moment = 0
-      for (let i = bin; i < bin + BIN_CELLS; i++) { sum += mass[h * CELLS + i]!; moment += mass[h * CELLS + i]! * i }
+      for (let i = bin; i < bin + BIN_CELLS; i++) {
+        sum += mass[h * CELLS + i]!
+        moment += mass[h * CELLS + i]! * i
+      }
       if (sum > NEGLIGIBLE) points.push([h, Math.round(moment / sum) % CELLS, sum])
     }
   }
@@ -49,11 +60,18 @@ function thinned(model: PositionModel, { mass }: Belief): Points {
 
 function pointsOf(all: [number, number, number][]): Points {
   const total = all.reduce((sum, p) => sum + p[2], 0)
-  return { hypothesis: Int16Array.from(all, p => p[0]), cell: Int16Array.from(all, p => p[1]), chance: Float64Array.from(all, p => p[2] / total) }
+  return {
+    hypothesis: Int16Array.from(all, p => p[0]),
+    cell: Int16Array.from(all, p => p[1]),
+    chance: Float64Array.from(all, p => p[2] / total),
+  }
 }
 
 /** Where the points end after a movement, like ends of one hypothesis put together, and the degrees turned on average. */
-function carried({ hypothesis, cell, chance }: Points, wayOf: (deg: number) => number): { points: Points, turnDeg: number } {
+function carried(
+  { hypothesis, cell, chance }: Points,
+  wayOf: (deg: number) => number,
+): { points: Points; turnDeg: number } {
   const ends = new Map<number, [number, number, number]>()
   let turnDeg = 0
   for (let i = 0; i < cell.length; i++) {
@@ -72,12 +90,14 @@ function carried({ hypothesis, cell, chance }: Points, wayOf: (deg: number) => n
 /** The chance of slack at one valve for a point. */
 const slackAt = (model: PositionModel, points: Points, i: number, valve: number): number => {
   const { noClearance, decompressor } = model.hypotheses[points.hypothesis[i]!]!
-  return noClearance.includes(valve) ? SLACK_CHANCE.noClearance : model.slackChance[valve]![decompressor][points.cell[i]!]!
+  return noClearance.includes(valve)
+    ? SLACK_CHANCE.noClearance
+    : model.slackChance[valve]![decompressor][points.cell[i]!]!
 }
 
 /** What feeling one or two valves may say: each outcome with its chance and the points it leaves. */
-function feelOutcomes(model: PositionModel, points: Points, valves: number[]): { chance: number, points: Points }[] {
-  const outcomes: { chance: number, points: Points }[] = []
+function feelOutcomes(model: PositionModel, points: Points, valves: number[]): { chance: number; points: Points }[] {
+  const outcomes: { chance: number; points: Points }[] = []
   for (let said = 0; said < 2 ** valves.length; said++) {
     const weighed = Float64Array.from(points.chance)
     let chance = 0
@@ -93,7 +113,11 @@ function feelOutcomes(model: PositionModel, points: Points, valves: number[]): {
   return outcomes
 }
 
-function bestStop({ model, closed }: Ground, { hypothesis, cell, chance }: Points, wayOf?: (deg: number) => number): number {
+function bestStop(
+  { model, closed }: Ground,
+  { hypothesis, cell, chance }: Points,
+  wayOf?: (deg: number) => number,
+): number {
   let best = 0
   for (const tables of closed) {
     let sum = 0
@@ -114,31 +138,40 @@ const wayTo = (ground: Ground, place: Place, times = 1) => {
 /** Effort of going on to a stop that is known, or null where none is. */
 function knownWay(ground: Ground, points: Points): number | null {
   let least: number | null = null
-  for (const stop of ground.model.plan.stops) for (const times of [1, 2]) {
-    const way = wayTo(ground, stop.place, times)
-    if (bestStop(ground, points, way) < SETTLED_AT) continue
-    const effort = EFFORT.turn + carried(points, way).turnDeg / 360
-    if (least === null || effort < least) least = effort
-  }
+  for (const stop of ground.model.plan.stops)
+    for (const times of [1, 2]) {
+      const way = wayTo(ground, stop.place, times)
+      if (bestStop(ground, points, way) < SETTLED_AT) continue
+      const effort = EFFORT.turn + carried(points, way).turnDeg / 360
+      if (least === null || effort < least) least = effort
+    }
   return least
 }
 
 /** The valves that a feel of a cylinder means: one of each kind, both where there are two. */
 const feltOn = ({ engine }: PositionModel, cylinderId: string): number[] =>
-  (['intake', 'exhaust'] as const).map(role => engine.valves.findIndex(v => v.cylinderId === cylinderId && v.role === role)).filter(i => i >= 0)
+  (['intake', 'exhaust'] as const)
+    .map(role => engine.valves.findIndex(v => v.cylinderId === cylinderId && v.role === role))
+    .filter(i => i >= 0)
 
-const rodEffort = (place: Place): number => place.kind === 'rod-drop' || place.kind === 'piston-top' ? EFFORT.rod : EFFORT.look
+const rodEffort = (place: Place): number =>
+  place.kind === 'rod-drop' || place.kind === 'piston-top' ? EFFORT.rod : EFFORT.look
 
 function movesFrom({ model, places }: Ground): Action[] {
   const { engine } = model
   return [
     ...places.flatMap(to => engine.cylinders.map((c): Action => ({ kind: 'move', to, valves: feltOn(model, c.id) }))),
-    ...engine.cylinders.map((c): Action => ({ kind: 'watch', cylinderId: c.id, to: topPlace(engine, c.id), valves: [] })),
+    ...engine.cylinders.map((c): Action => ({
+      kind: 'watch',
+      cylinderId: c.id,
+      to: topPlace(engine, c.id),
+      valves: [],
+    })),
   ]
 }
 
 /** What an action costs and where it leads, before its feel is answered. */
-function taken(ground: Ground, points: Points, action: Action): { effort: number, points: Points } {
+function taken(ground: Ground, points: Points, action: Action): { effort: number; points: Points } {
   const wiggles = action.valves.length * EFFORT.wiggle
   if (action.kind === 'feel') return { effort: wiggles, points }
   if (action.kind === 'move') {
@@ -147,17 +180,29 @@ function taken(ground: Ground, points: Points, action: Action): { effort: number
   }
   const { engine } = ground.model
   const firing = engine.cylinders.find(c => c.id === action.cylinderId)!.firingAngleDeg
-  const [shuts, at, period] = [firing + valveEvents(engine, 'intake').closesDeg, placeAngle(engine, action.to), placePeriod(action.to)]
+  const [shuts, at, period] = [
+    firing + valveEvents(engine, 'intake').closesDeg,
+    placeAngle(engine, action.to),
+    placePeriod(action.to),
+  ]
   const end = placeAfterWatch(at, shuts, period)
   const sure = carried(points, deg => wrap(shuts - deg) + wrap(end - shuts))
   const wrong = carried(points, deg => wrap(end + 360 - deg))
-  const both = [sure.points, wrong.points].flatMap((p, w) => Array.from(p.chance, (chance, i): [number, number, number] => [p.hypothesis[i]!, p.cell[i]!, chance * (w ? WATCH_ERROR : 1 - WATCH_ERROR)]))
+  const both = [sure.points, wrong.points].flatMap((p, w) =>
+    Array.from(p.chance, (chance, i): [number, number, number] => [
+      p.hypothesis[i]!,
+      p.cell[i]!,
+      chance * (w ? WATCH_ERROR : 1 - WATCH_ERROR),
+    ]),
+  )
   return { effort: EFFORT.watch + EFFORT.turn + sure.turnDeg / 360, points: pointsOf(both) }
 }
 
 function expectedEffort(ground: Ground, points: Points, action: Action, depth: number): number {
   const { effort, points: there } = taken(ground, points, action)
-  const outcomes = action.valves.length ? feelOutcomes(ground.model, there, action.valves) : [{ chance: 1, points: there }]
+  const outcomes = action.valves.length
+    ? feelOutcomes(ground.model, there, action.valves)
+    : [{ chance: 1, points: there }]
   return outcomes.reduce((sum, o) => sum + o.chance * effortToSettle(ground, o.points, depth - 1), effort)
 }
 
@@ -173,26 +218,39 @@ function effortToSettle(ground: Ground, points: Points, depth: number): number {
 }
 
 /** Tables in which a stop is closed only where it is so over the whole spread of an arrival. */
-const narrowed = (tables: Pair<Uint8Array>): Pair<Uint8Array> => tables.map((table) => {
-  const spread = ARRIVAL_SPREAD_DEG / CELL_DEG
-  return Uint8Array.from({ length: CELLS }, (_, i) => table[(i + spread) % CELLS] && table[(i - spread + CELLS) % CELLS] ? table[i]! : 0)
-}) as Pair<Uint8Array>
+const narrowed = (tables: Pair<Uint8Array>): Pair<Uint8Array> =>
+  tables.map(table => {
+    const spread = ARRIVAL_SPREAD_DEG / CELL_DEG
+    return Uint8Array.from({ length: CELLS }, (_, i) =>
+      table[(i + spread) % CELLS] && table[(i - spread + CELLS) % CELLS] ? table[i]! : 0,
+    )
+  }) as Pair<Uint8Array>
 
 function groundOf(model: PositionModel, position: Position): Ground {
   const { engine, plan } = model
   const held = engine.decompressor.kind === 'arc' ? engine.decompressor.cylinderId : null
-  const drops: Place[] = position.decompressor > DECOMPRESSOR_POSSIBLE
-    ? engine.cylinders.filter(c => held === null || held === c.id).map(c => ({ kind: 'rod-drop', cylinderId: c.id, dropMm: CLEAR_OF_DECOMPRESSOR_MM }))
-    : []
+  const drops: Place[] =
+    position.decompressor > DECOMPRESSOR_POSSIBLE
+      ? engine.cylinders
+          .filter(c => held === null || held === c.id)
+          .map(c => ({ kind: 'rod-drop', cylinderId: c.id, dropMm: CLEAR_OF_DECOMPRESSOR_MM }))
+      : []
   const all = [...topPlaces(engine), ...plan.stops.map(s => s.place), ...drops]
-  return { model, closed: model.allClosed.map(narrowed), places: all.filter((p, i) => all.findIndex(o => samePlace(o, p)) === i) }
+  return {
+    model,
+    closed: model.allClosed.map(narrowed),
+    places: all.filter((p, i) => all.findIndex(o => samePlace(o, p)) === i),
+  }
 }
 
 /** Whether a feel can settle anything on the full belief: the thinned one is too hopeful near the edges. */
 function mayTell(model: PositionModel, position: Position, noted: Noted[], valves: number[]): boolean {
   const ids = valves.map(v => model.engine.valves[v]!.id)
-  return [...Array(2 ** ids.length).keys()].some((said) => {
-    const answers = ids.map((valveId, k): Noted => ({ id: `tried-${valveId}`, observation: { kind: 'rocker', valveId, slack: (said & (1 << k)) !== 0 } }))
+  return [...Array(2 ** ids.length).keys()].some(said => {
+    const answers = ids.map((valveId, k): Noted => ({
+      id: `tried-${valveId}`,
+      observation: { kind: 'rocker', valveId, slack: (said & (1 << k)) !== 0 },
+    }))
     let { belief } = position
     for (const a of answers) belief = observe(model, belief, a.observation)
     return locate(model, [...noted, ...answers]).standing.kind !== 'open'
@@ -201,11 +259,13 @@ function mayTell(model: PositionModel, position: Position, noted: Noted[], valve
 
 const madeAlready = (noted: Noted[], to: Place): number => {
   const since = noted.findLastIndex(n => n.observation.kind === 'watched')
-  return noted.slice(since + 1).filter(({ observation: o }) => (o.kind === 'move' || o.kind === 'turns') && samePlace(o.to, to)).length
+  return noted
+    .slice(since + 1)
+    .filter(({ observation: o }) => (o.kind === 'move' || o.kind === 'turns') && samePlace(o.to, to)).length
 }
 
 /** How many whole moves deep the search looks: fewer where many cylinders make many moves. */
-const depthFor = (model: PositionModel): number => model.engine.cylinders.length > 2 ? 1 : 2
+const depthFor = (model: PositionModel): number => (model.engine.cylinders.length > 2 ? 1 : 2)
 
 /**
  * The whole move or feel with the least expected effort until a stop is settled or known.
@@ -224,14 +284,29 @@ export function adviseBySearch(model: PositionModel, position: Position, noted: 
   const ranked = [...feels, ...movesFrom(ground)]
     .map(action => ({ action, effort: expectedEffort(ground, points, action, depthFor(model)) }))
     .sort((a, b) => a.effort - b.effort)
-  const chosen = ranked.find(({ action }) => action.kind !== 'feel' || mayTell(model, position, noted, action.valves))!.action
+  const chosen = ranked.find(
+    ({ action }) => action.kind !== 'feel' || mayTell(model, position, noted, action.valves),
+  )!.action
   const watch = ranked.find(({ action }) => action.kind === 'watch')!.action
-  return adviceFor(model, chosen.kind === 'move' && madeAlready(noted, chosen.to) >= SAME_MOVE_MOST ? watch : chosen, here.place)
+  return adviceFor(
+    model,
+    chosen.kind === 'move' && madeAlready(noted, chosen.to) >= SAME_MOVE_MOST ? watch : chosen,
+    here.place,
+  )
 }
 
 function adviceFor(model: PositionModel, action: Action, here: Place | null): Advice {
   if (action.kind === 'watch') return { kind: 'watch', cylinderId: action.cylinderId, to: action.to, why: 'still open' }
-  if (action.kind === 'feel') return { kind: 'feel', valveIds: action.valves.map(v => model.engine.valves[v]!.id), why: 'which stroke' }
-  if (samePlace(action.to, here)) return { kind: 'move', to: action.to, turns: 1, times: 1, turnDeg: 360, why: 'tells most' }
-  return { kind: 'move', to: action.to, turns: null, times: 1, turnDeg: null, why: here === null && cylindersAt(model, action.to).length ? 'start' : 'tells most' }
+  if (action.kind === 'feel')
+    return { kind: 'feel', valveIds: action.valves.map(v => model.engine.valves[v]!.id), why: 'which stroke' }
+  if (samePlace(action.to, here))
+    return { kind: 'move', to: action.to, turns: 1, times: 1, turnDeg: 360, why: 'tells most' }
+  return {
+    kind: 'move',
+    to: action.to,
+    turns: null,
+    times: 1,
+    turnDeg: null,
+    why: here === null && cylindersAt(model, action.to).length ? 'start' : 'tells most',
+  }
 }

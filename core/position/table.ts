@@ -25,7 +25,13 @@ function bySchool(model: PositionModel, all: Visit[], wanted: (stop: Stop) => bo
   return placePeriod(stop.place) === 720 && tried < 2 ? moveOn(stop.place, 'by school') : null
 }
 
-const movesSinceWatch = (all: Visit[]): number => all.length - 1 - Math.max(all.findLastIndex(v => v.move?.kind === 'watched' || v.move?.kind === 'lost'), 0)
+const movesSinceWatch = (all: Visit[]): number =>
+  all.length -
+  1 -
+  Math.max(
+    all.findLastIndex(v => v.move?.kind === 'watched' || v.move?.kind === 'lost'),
+    0,
+  )
 
 /**
  * The order of moves for one cylinder, on which mechanics would agree.
@@ -44,32 +50,59 @@ function forSingle(model: PositionModel, all: Visit[]): Advice {
   const watch = (why: 'no play anywhere' | 'still open'): Advice => ({ kind: 'watch', cylinderId, to: top, why })
   if (here.place === null) return moveOn(top, 'start')
   const felt = feltOf(engine, cylinderId, here)
-  if (felt === 'unfelt') return { kind: 'feel', valveIds: unfeltOf(engine, cylinderId, here), why: here.place.kind === 'rod-drop' ? 'decompressor or clearance' : 'which stroke' }
+  if (felt === 'unfelt')
+    return {
+      kind: 'feel',
+      valveIds: unfeltOf(engine, cylinderId, here),
+      why: here.place.kind === 'rod-drop' ? 'decompressor or clearance' : 'which stroke',
+    }
   if (movesSinceWatch(all) >= MOVES_BEFORE_WATCHING) return watch('still open')
   if (!samePlace(here.place, top)) return moveOn(top, 'try the other top')
   if (felt === 'one of each' && engine.decompressor.kind !== 'none') return moveOn(drop, 'one has play')
   const beforeFelt = before ? feltOf(engine, cylinderId, before) : 'unfelt'
-  if (felt === 'no play' && here.move?.kind === 'turns' && beforeFelt === 'no play' && samePlace(before!.place, top)) return watch('no play anywhere')
+  if (felt === 'no play' && here.move?.kind === 'turns' && beforeFelt === 'no play' && samePlace(before!.place, top))
+    return watch('no play anywhere')
   if (here.move?.kind === 'turns' && beforeFelt !== 'unfelt') return watch('still open')
-  return { kind: 'move', to: top, turns: 1, times: 1, turnDeg: 360, why: felt === 'no play' ? 'neither has play' : 'one has play' }
+  return {
+    kind: 'move',
+    to: top,
+    turns: 1,
+    times: 1,
+    turnDeg: 360,
+    why: felt === 'no play' ? 'neither has play' : 'one has play',
+  }
 }
 
 /**
  * On several cylinders: nothing known, on to the school's first place; a top that is not yet felt is felt, unless another
  * cylinder's stop is settled here already. The rest is weighed.
  */
-function forSeveral(model: PositionModel, position: Position, here: Visit, wanted: (stop: Stop) => boolean): Advice | null {
+function forSeveral(
+  model: PositionModel,
+  position: Position,
+  here: Visit,
+  wanted: (stop: Stop) => boolean,
+): Advice | null {
   const first = model.plan.stops.find(wanted) ?? model.plan.stops[0]
   if (here.place === null) return moveOn(first?.place ?? topPlace(model.engine, model.engine.cylinders[0]!.id), 'start')
   if (position.here.some(h => h.probability >= SETTLED_AT)) return null
   const cylinderId = cylindersAt(model, here.place).find(id => feltOf(model.engine, id, here) === 'unfelt')
   const feltSome = cylindersAt(model, here.place).some(id => feltOf(model.engine, id, here) !== 'unfelt')
   if (!cylinderId || feltSome) return null
-  return { kind: 'feel', valveIds: unfeltOf(model.engine, cylinderId, here), why: here.place.kind === 'rod-drop' ? 'decompressor or clearance' : 'which stroke' }
+  return {
+    kind: 'feel',
+    valveIds: unfeltOf(model.engine, cylinderId, here),
+    why: here.place.kind === 'rod-drop' ? 'decompressor or clearance' : 'which stroke',
+  }
 }
 
 /** A stop that is most likely here, and at which nothing was felt yet: one feel settles it. */
-function likelyButUnfelt({ engine }: PositionModel, { here, feltHere, answeredHere }: Position, visit: Visit, wanted: (stop: Stop) => boolean): Advice | null {
+function likelyButUnfelt(
+  { engine }: PositionModel,
+  { here, feltHere, answeredHere }: Position,
+  visit: Visit,
+  wanted: (stop: Stop) => boolean,
+): Advice | null {
   const best = here.find(h => wanted(h.stop))
   if (!best || best.probability < SETTLED_AT || feltHere || !answeredHere) return null
   const cylinders = best.stop.valves.map(v => engine.valves.find(o => o.id === v.valveId)!.cylinderId)
@@ -88,7 +121,12 @@ function roundAgain(model: PositionModel, all: Visit[]): Advice {
  * The next move or feel where a rule settles it, or null where the moves must be weighed against one another.
  * @param wanted which stops are looked for
  */
-export function adviseByTable(model: PositionModel, position: Position, noted: Noted[], wanted: (stop: Stop) => boolean = () => true): Advice | null {
+export function adviseByTable(
+  model: PositionModel,
+  position: Position,
+  noted: Noted[],
+  wanted: (stop: Stop) => boolean = () => true,
+): Advice | null {
   const standing = standingToward(position, wanted)
   if (standing.kind === 'settled') return { kind: 'settled' }
   if (standing.kind === 'elsewhere') {

@@ -5,7 +5,21 @@ const valveId = z.string().min(1).max(30)
 const deg = z.number().min(-7200).max(7200)
 
 /** What may be said into the log of a practice run: what is seen, felt and measured. */
-const SAYABLE: ReadonlySet<EventType> = new Set(['crank', 'trial', 'mark-checked', 'nut-loosened', 'prove-turned', 'temperature', 'rested', 'shim-read', 'shim-fitted', 'cam-back', 'set-chosen', 'school-chosen', 'gate-passed'])
+const SAYABLE: ReadonlySet<EventType> = new Set([
+  'crank',
+  'trial',
+  'mark-checked',
+  'nut-loosened',
+  'prove-turned',
+  'temperature',
+  'rested',
+  'shim-read',
+  'shim-fitted',
+  'cam-back',
+  'set-chosen',
+  'school-chosen',
+  'gate-passed',
+])
 
 /**
  * One thing that somebody does at a virtual engine.
@@ -22,15 +36,23 @@ export const actSchema = z.discriminatedUnion('kind', [
   z.object({ kind: z.literal('nut'), valveId, to: z.enum(['loose', 'nipped', 'locked']) }),
   z.object({ kind: z.literal('wait'), hours: z.number().min(0.25).max(48) }),
   z.object({ kind: z.literal('warmth') }),
-  z.object({ kind: z.literal('said'), type: z.enum(EVENT_TYPES), payload: z.unknown() }).superRefine(({ type, payload }, context) => {
-    if (!SAYABLE.has(type)) context.addIssue({ code: 'custom', message: `“${type}” is not said at a practice engine.` })
-    else try { parseHappening(type, payload) }
-    catch { context.addIssue({ code: 'custom', path: ['payload'], message: `What was said is no ${type}.` }) }
-  }),
+  z
+    .object({ kind: z.literal('said'), type: z.enum(EVENT_TYPES), payload: z.unknown() })
+    .superRefine(({ type, payload }, context) => {
+      if (!SAYABLE.has(type))
+        context.addIssue({ code: 'custom', message: `“${type}” is not said at a practice engine.` })
+      else
+        try {
+          parseHappening(type, payload)
+        } catch {
+          context.addIssue({ code: 'custom', path: ['payload'], message: `What was said is no ${type}.` })
+        }
+    }),
   z.object({ kind: z.literal('verdict'), valveId, verdict: z.enum(['in', 'tight', 'loose']) }),
   z.object({ kind: z.literal('hint') }),
 ])
 export type Act = z.infer<typeof actSchema>
 
 /** The happening of something said. @throws ZodError for a payload that is not of its type */
-export const happeningOf = ({ type, payload }: Extract<Act, { kind: 'said' }>): Happening => parseHappening(type, payload)
+export const happeningOf = ({ type, payload }: Extract<Act, { kind: 'said' }>): Happening =>
+  parseHappening(type, payload)

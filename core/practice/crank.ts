@@ -12,14 +12,23 @@ export function turnCrank(v: VirtualEngine, deg: number): void {
 export function trueAngle(v: VirtualEngine, place: Place): number {
   const { engine } = v
   switch (place.kind) {
-    case 'mark': return engine.marks[place.markIndex]!.angleDeg
-    case 'cam-mark': return engine.camMarks[place.camMarkIndex]!.angleDeg
-    case 'piston-top': return firingAngle(engine, place.cylinderId)
-    case 'rod-drop': return firingAngle(engine, place.cylinderId) + pastTopDeg(engine, place.dropMm)
+    case 'mark':
+      return engine.marks[place.markIndex]!.angleDeg
+    case 'cam-mark':
+      return engine.camMarks[place.camMarkIndex]!.angleDeg
+    case 'piston-top':
+      return firingAngle(engine, place.cylinderId)
+    case 'rod-drop':
+      return firingAngle(engine, place.cylinderId) + pastTopDeg(engine, place.dropMm)
     case 'valve': {
       const { role, cylinderId } = valveById(engine, place.valveId)
       const { opensDeg, closesDeg, rampDeg } = v.nature.cams[role]
-      const at = { 'starts to open': opensDeg, 'just closed': closesDeg + rampDeg, 'fully open': (opensDeg + closesDeg) / 2, 'open': (opensDeg + closesDeg) / 2 }[place.sight]
+      const at = {
+        'starts to open': opensDeg,
+        'just closed': closesDeg + rampDeg,
+        'fully open': (opensDeg + closesDeg) / 2,
+        'open': (opensDeg + closesDeg) / 2,
+      }[place.sight]
       return firingAngle(engine, cylinderId) + at
     }
   }
@@ -31,7 +40,10 @@ const AT_LEAST_ON_DEG = 7
 /** Turns on until a place shows, for the so-manieth time. @param offDeg how far from it the hand stops */
 export function turnToPlace(v: VirtualEngine, place: Place, times = 1, offDeg = 0): void {
   const period = placePeriod(place)
-  turnCrank(v, AT_LEAST_ON_DEG + wrap(trueAngle(v, place) - v.crankDeg - AT_LEAST_ON_DEG, period) + (times - 1) * period + offDeg)
+  turnCrank(
+    v,
+    AT_LEAST_ON_DEG + wrap(trueAngle(v, place) - v.crankDeg - AT_LEAST_ON_DEG, period) + (times - 1) * period + offDeg,
+  )
 }
 
 /** Whole turns, then to the place nearest to where they end. */
@@ -53,6 +65,8 @@ const RUNS_ON_DEG = { from: 4, to: 14 }
 
 /** How far the crank rolls on by itself when it is let go a little past compression. Degrees, 0 where it rests. */
 export function kickDeg(v: VirtualEngine): number {
-  const past = v.engine.cylinders.map(c => localDeg(v, c.id)).find(deg => deg > RUNS_ON_DEG.from && deg < RUNS_ON_DEG.to)
+  const past = v.engine.cylinders
+    .map(c => localDeg(v, c.id))
+    .find(deg => deg > RUNS_ON_DEG.from && deg < RUNS_ON_DEG.to)
   return past === undefined ? 0 : RUNS_ON_DEG.to - past
 }

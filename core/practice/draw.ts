@@ -7,19 +7,53 @@ import { type Held, type VirtualEngine, virtualEngine } from './virtual-engine'
 
 /** Blade sets that a hand may hold, one engraved in mm and one in thou. */
 const SETS: readonly BladeSet[] = [
-  bladeSetSchema.parse({ name: 'Practice, mm', unit: 'mm', bladesMm: [0.03, 0.04, 0.05, 0.06, 0.07, 0.08, 0.09, 0.10, 0.11, 0.12, 0.13, 0.14, 0.15, 0.16, 0.18, 0.20, 0.25, 0.30] }),
-  bladeSetSchema.parse({ name: 'Practice, thou', unit: 'thou', bladesMm: [1, 1.5, 2, 2.5, 3, 4, 5, 6, 7, 8, 9, 10, 12].map(thou => Math.round(thou * 254) / 10_000) }),
+  bladeSetSchema.parse({
+    name: 'Practice, mm',
+    unit: 'mm',
+    bladesMm: [0.03, 0.04, 0.05, 0.06, 0.07, 0.08, 0.09, 0.1, 0.11, 0.12, 0.13, 0.14, 0.15, 0.16, 0.18, 0.2, 0.25, 0.3],
+  }),
+  bladeSetSchema.parse({
+    name: 'Practice, thou',
+    unit: 'thou',
+    bladesMm: [1, 1.5, 2, 2.5, 3, 4, 5, 6, 7, 8, 9, 10, 12].map(thou => Math.round(thou * 254) / 10_000),
+  }),
 ]
 
 /** What a practice job is judged against. */
 export const practicePin = ({ name, engine }: PracticeEngine, bladeSet: BladeSet = SETS[0]!): JobPin => ({
-  jobId: 0, number: 0, judgementVersion: JUDGEMENT_VERSION, machine: { id: 0, name, tag: '', owner: '', meterUnit: 'h', meter: null, lastMeter: null },
-  modelName: name, modelId: null, spec: { revisionId: 0, revision: 1, status: 'approved', engine }, bladeSet, otherSets: [], wrenches: [], adapters: [], shimStockMm: [], locks: [],
-  target: 'middle', bladeHabit: 'out at torque', pairToProve: false, hand: USUAL_HAND, unit: 'mm', school: null, complaint: '', openedAt: '', openedBy: '', lastAsLeft: null,
+  jobId: 0,
+  number: 0,
+  judgementVersion: JUDGEMENT_VERSION,
+  machine: { id: 0, name, tag: '', owner: '', meterUnit: 'h', meter: null, lastMeter: null },
+  modelName: name,
+  modelId: null,
+  spec: { revisionId: 0, revision: 1, status: 'approved', engine },
+  bladeSet,
+  otherSets: [],
+  wrenches: [],
+  adapters: [],
+  shimStockMm: [],
+  locks: [],
+  target: 'middle',
+  bladeHabit: 'out at torque',
+  pairToProve: false,
+  hand: USUAL_HAND,
+  unit: 'mm',
+  school: null,
+  complaint: '',
+  openedAt: '',
+  openedBy: '',
+  lastAsLeft: null,
 })
 
 /** One drawn engine: its kind, its pin (the same object for all of a kind and set) and what is hidden. */
-export interface Drawn { seed: number, kind: PracticeEngine, pin: JobPin, virtual: VirtualEngine, random: Random }
+export interface Drawn {
+  seed: number
+  kind: PracticeEngine
+  pin: JobPin
+  virtual: VirtualEngine
+  random: Random
+}
 
 /** How engines are, for the drawing. From memory. */
 const ZERO_SHARE = 0.06
@@ -49,7 +83,13 @@ function gapOf(random: Random, minMm: number, maxMm: number): number {
 function heldOf(random: Random, { engine }: PracticeEngine): Held | null {
   const { decompressor } = engine
   if (decompressor.kind === 'none' || random() >= decompressorPrior(engine)) return null
-  return { role: 'exhaust', cylinderId: null, fromDeg: -120 + between(random, -5, 5), toDeg: 10 + between(random, -4, 4), liftMm: between(random, 0.1, 0.6) }
+  return {
+    role: 'exhaust',
+    cylinderId: null,
+    fromDeg: -120 + between(random, -5, 5),
+    toDeg: 10 + between(random, -4, 4),
+    liftMm: between(random, 0.1, 0.6),
+  }
 }
 
 /**
@@ -66,14 +106,21 @@ export function drawEngine(seed: number, kindId?: string): Drawn {
   const off = engine.cam ? CAM_OFF_DEG.known : CAM_OFF_DEG.assumed
   const virtual = virtualEngine(engine, {
     crankDeg: between(random, 0, 720),
-    gapMm: Object.fromEntries(engine.valves.map((v) => {
-      const limits = limitsOf(engine.clearance[v.role]) ?? { minMm: 0.1, maxMm: 0.14 }
-      return [v.id, gapOf(random, limits.minMm, limits.maxMm)]
-    })),
-    held: heldOf(random, kind), camLateDeg: { intake: between(random, -off, off), exhaust: between(random, -off, off) },
+    gapMm: Object.fromEntries(
+      engine.valves.map(v => {
+        const limits = limitsOf(engine.clearance[v.role]) ?? { minMm: 0.1, maxMm: 0.14 }
+        return [v.id, gapOf(random, limits.minMm, limits.maxMm)]
+      }),
+    ),
+    held: heldOf(random, kind),
+    camLateDeg: { intake: between(random, -off, off), exhaust: between(random, -off, off) },
     nature: {
-      creepMm: between(random, CREEP_MM.from, CREEP_MM.to), creepScatterMm: CREEP_SCATTER_MM, chainSlackDeg: between(random, 2, 12),
-      bladeOffMm: Object.fromEntries(leavesOf(set).map(l => [String(l.engravedMm), between(random, -BLADE_OFF_MM, BLADE_OFF_MM)])),
+      creepMm: between(random, CREEP_MM.from, CREEP_MM.to),
+      creepScatterMm: CREEP_SCATTER_MM,
+      chainSlackDeg: between(random, 2, 12),
+      bladeOffMm: Object.fromEntries(
+        leavesOf(set).map(l => [String(l.engravedMm), between(random, -BLADE_OFF_MM, BLADE_OFF_MM)]),
+      ),
     },
   })
   return { seed, kind, pin: pinFor(kind, set), virtual, random }

@@ -9,17 +9,43 @@ export const CLICKS_FROM_MM = 0.012
 export const PULL_N = { free: 0.2, leastDrag: 0.6, mostDrag: 3, leastPinch: 4, mostPinch: 12, refused: 15 }
 
 /** What is touched. `handMm` is how far this hand's own feel is off this time. */
-export type Touch
-  = | { kind: 'blade', valveId: string, engravedMm: readonly number[], thickMm: number, handMm?: number, bands?: HandBands }
-    | { kind: 'rocker', valveId: string }
-    | { kind: 'rod', cylinderId: string }
-    | { kind: 'crank' }
+export type Touch =
+  | {
+      kind: 'blade'
+      valveId: string
+      engravedMm: readonly number[]
+      thickMm: number
+      handMm?: number
+      bands?: HandBands
+    }
+  | { kind: 'rocker'; valveId: string }
+  | { kind: 'rod'; cylinderId: string }
+  | { kind: 'crank' }
 
-export interface BladeFelt { feel: Feel, forceN: number, words: string }
-export interface RockerFelt { slack: boolean, travelMm: number, words: string }
-export interface RodFelt { belowTopMm: number, words: string }
-export interface CrankFelt { kickDeg: number, words: string }
-interface FeltBy { blade: BladeFelt, rocker: RockerFelt, rod: RodFelt, crank: CrankFelt }
+export interface BladeFelt {
+  feel: Feel
+  forceN: number
+  words: string
+}
+export interface RockerFelt {
+  slack: boolean
+  travelMm: number
+  words: string
+}
+export interface RodFelt {
+  belowTopMm: number
+  words: string
+}
+export interface CrankFelt {
+  kickDeg: number
+  words: string
+}
+interface FeltBy {
+  blade: BladeFelt
+  rocker: RockerFelt
+  rod: RodFelt
+  crank: CrankFelt
+}
 
 /** How thick blades really are, mm: what is believed of them, and what each is off. */
 export const trueThicknessMm = ({ nature }: VirtualEngine, engravedMm: readonly number[], thickMm: number): number =>
@@ -31,19 +57,31 @@ export function feelOfRoom(spareMm: number, { dragMm, pinchMm }: HandBands = USU
   return spareMm < 0 ? 'pinched' : spareMm < dragMm ? 'drag' : 'free'
 }
 
-const FEEL_WORDS: Record<Feel, string> = { 'free': 'slides with room to spare', 'drag': 'a light, even tug', 'pinched': 'goes in and is held', 'no-go': 'will not enter' }
+const FEEL_WORDS: Record<Feel, string> = {
+  'free': 'slides with room to spare',
+  'drag': 'a light, even tug',
+  'pinched': 'goes in and is held',
+  'no-go': 'will not enter',
+}
 
 /** The pull on a blade with so much room to spare, in newtons: nearly none, then more the less room there is, up to where it does not enter. */
 export function pullN(spareMm: number, { dragMm, pinchMm }: HandBands = USUAL_HAND): number {
   switch (feelOfRoom(spareMm, { dragMm, pinchMm })) {
-    case 'free': return PULL_N.free
-    case 'drag': return PULL_N.mostDrag - (PULL_N.mostDrag - PULL_N.leastDrag) * spareMm / dragMm
-    case 'pinched': return PULL_N.leastPinch + (PULL_N.mostPinch - PULL_N.leastPinch) * -spareMm / pinchMm
-    case 'no-go': return PULL_N.refused
+    case 'free':
+      return PULL_N.free
+    case 'drag':
+      return PULL_N.mostDrag - ((PULL_N.mostDrag - PULL_N.leastDrag) * spareMm) / dragMm
+    case 'pinched':
+      return PULL_N.leastPinch + ((PULL_N.mostPinch - PULL_N.leastPinch) * -spareMm) / pinchMm
+    case 'no-go':
+      return PULL_N.refused
   }
 }
 
-function bladeFelt(v: VirtualEngine, { valveId, engravedMm, thickMm, handMm = 0, bands }: Extract<Touch, { kind: 'blade' }>): BladeFelt {
+function bladeFelt(
+  v: VirtualEngine,
+  { valveId, engravedMm, thickMm, handMm = 0, bands }: Extract<Touch, { kind: 'blade' }>,
+): BladeFelt {
   const spareMm = roomMm(v, valveId) - trueThicknessMm(v, engravedMm, thickMm) + handMm
   const feel = feelOfRoom(spareMm, bands)
   return { feel, forceN: pullN(spareMm, bands), words: FEEL_WORDS[feel] }
@@ -72,9 +110,13 @@ function crankFelt(v: VirtualEngine): CrankFelt {
 export function feelOf<K extends Touch['kind']>(v: VirtualEngine, touch: Extract<Touch, { kind: K }>): FeltBy[K]
 export function feelOf(v: VirtualEngine, touch: Touch): FeltBy[Touch['kind']] {
   switch (touch.kind) {
-    case 'blade': return bladeFelt(v, touch)
-    case 'rocker': return rockerFelt(v, touch.valveId)
-    case 'rod': return rodFelt(v, touch.cylinderId)
-    case 'crank': return crankFelt(v)
+    case 'blade':
+      return bladeFelt(v, touch)
+    case 'rocker':
+      return rockerFelt(v, touch.valveId)
+    case 'rod':
+      return rodFelt(v, touch.cylinderId)
+    case 'crank':
+      return crankFelt(v)
   }
 }

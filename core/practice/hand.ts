@@ -9,7 +9,12 @@ import { awayFromPlace, camSignsSeen } from './sight'
 import { fitShim, isTrulyClosed, liftedMm, turnScrew, type VirtualEngine, workNut } from './virtual-engine'
 
 /** How a hand errs. `wrongShare` of what it says about the crank is not so; `reachDeg` is how exactly it stops, `feelMm` how far a blade’s feel is off at most. */
-export interface HandErrors { random: Random, wrongShare: number, reachDeg: number, feelMm: number }
+export interface HandErrors {
+  random: Random
+  wrongShare: number
+  reachDeg: number
+  feelMm: number
+}
 /** Stops on the line, feels what is there, and is never wrong. */
 export const STEADY = (): HandErrors => ({ random: () => 0.5, wrongShare: 0, reachDeg: 0, feelMm: 0 })
 
@@ -32,9 +37,14 @@ const hundredths = (mm: number): number => Math.round(mm * 100) / 100
 export class VirtualHand {
   /** Whether the last answer was wrong. */
   lastWrong = false
-  constructor(readonly virtual: VirtualEngine, readonly errors: HandErrors = STEADY()) {}
+  constructor(
+    readonly virtual: VirtualEngine,
+    readonly errors: HandErrors = STEADY(),
+  ) {}
 
-  private get random(): Random { return this.errors.random }
+  private get random(): Random {
+    return this.errors.random
+  }
   private errs = (): boolean => this.errors.wrongShare > 0 && this.random() < this.errors.wrongShare
 
   /** Where this hand ends that was told to stop at a place: near it, or by mistake at another line. */
@@ -45,13 +55,25 @@ export class VirtualHand {
       return this.mistaken(place)
     }
     if (reachDeg === 0) return 0
-    return normal(this.random, place.kind === 'valve' ? SIGHT_SIGMA_DEG : place.kind === 'piston-top' || place.kind === 'rod-drop' ? ROD_SIGMA_DEG[place.kind] : reachDeg)
+    return normal(
+      this.random,
+      place.kind === 'valve'
+        ? SIGHT_SIGMA_DEG
+        : place.kind === 'piston-top' || place.kind === 'rod-drop'
+          ? ROD_SIGMA_DEG[place.kind]
+          : reachDeg,
+    )
   }
 
   private mistaken(place: Place): number {
     const { engine } = this.virtual
     const at = trueAngle(this.virtual, place)
-    const others = place.kind === 'mark' ? engine.marks.map(m => signedWay(at, m.angleDeg, 360)).filter(off => off !== 0 && Math.abs(off) <= OTHER_MARK_WITHIN_DEG) : []
+    const others =
+      place.kind === 'mark'
+        ? engine.marks
+            .map(m => signedWay(at, m.angleDeg, 360))
+            .filter(off => off !== 0 && Math.abs(off) <= OTHER_MARK_WITHIN_DEG)
+        : []
     return others.length ? oneOf(this.random, others) : between(this.random, -ANYWHERE_WITHIN_DEG, ANYWHERE_WITHIN_DEG)
   }
 
@@ -60,11 +82,19 @@ export class VirtualHand {
   /** Whether an answer that turns nothing is so. */
   private isSo(o: Observation): boolean {
     switch (o.kind) {
-      case 'rocker': return o.slack === this.slack(o.valveId)
-      case 'seen': return this.shows(o.place)
-      case 'push-rods': return o.level === (this.ofCylinder(o.cylinderId).every(id => liftedMm(this.virtual, id) < 0.3) || this.inOverlap(o.cylinderId))
-      case 'rocked': return o.still === this.ofCylinder(o.cylinderId).every(id => isTrulyClosed(this.virtual, id))
-      default: return true
+      case 'rocker':
+        return o.slack === this.slack(o.valveId)
+      case 'seen':
+        return this.shows(o.place)
+      case 'push-rods':
+        return (
+          o.level ===
+          (this.ofCylinder(o.cylinderId).every(id => liftedMm(this.virtual, id) < 0.3) || this.inOverlap(o.cylinderId))
+        )
+      case 'rocked':
+        return o.still === this.ofCylinder(o.cylinderId).every(id => isTrulyClosed(this.virtual, id))
+      default:
+        return true
     }
   }
 
@@ -73,7 +103,8 @@ export class VirtualHand {
     return awayFromPlace(this.virtual, place) < SHOWS_WITHIN_DEG[place.kind]
   }
 
-  private ofCylinder = (cylinderId: string): string[] => this.virtual.engine.valves.filter(v => v.cylinderId === cylinderId).map(v => v.id)
+  private ofCylinder = (cylinderId: string): string[] =>
+    this.virtual.engine.valves.filter(v => v.cylinderId === cylinderId).map(v => v.id)
   private inOverlap(cylinderId: string): boolean {
     const lifts = this.ofCylinder(cylinderId).map(id => liftedMm(this.virtual, id))
     return Math.min(...lifts) > 0.3 && Math.max(...lifts) - Math.min(...lifts) < 0.8
@@ -95,13 +126,14 @@ export class VirtualHand {
     if (still.length === 0 || !this.errs()) return observations
     this.lastWrong = true
     const slip = oneOf(this.random, still)
-    return observations.map(o => o === slip ? opposite(o) : o)
+    return observations.map(o => (o === slip ? opposite(o) : o))
   }
 
   private act(happening: Happening): void {
     if (happening.type === 'shim-fitted') fitShim(this.virtual, happening.payload.valveId, happening.payload.mm)
     if (happening.type === 'nut-loosened') workNut(this.virtual, happening.payload.valveId, 'loose')
-    if (happening.type === 'prove-turned' && happening.payload.to) this.proveTurn(happening.payload.turns, happening.payload.to)
+    if (happening.type === 'prove-turned' && happening.payload.to)
+      this.proveTurn(happening.payload.turns, happening.payload.to)
     if (happening.type === 'crank') happening.payload.observations.forEach(o => this.move(o))
   }
 
@@ -113,7 +145,8 @@ export class VirtualHand {
   /** Whether a key says what is so. */
   private fits({ happening }: AnswerKey): boolean {
     if (happening?.type === 'crank') return happening.payload.observations.every(o => this.isSo(o))
-    if (happening?.type === 'mark-checked') return happening.payload.still === (this.place === null || this.shows(this.place))
+    if (happening?.type === 'mark-checked')
+      return happening.payload.still === (this.place === null || this.shows(this.place))
     return happening !== null
   }
 
@@ -121,12 +154,21 @@ export class VirtualHand {
     if (after?.kind === 'screw') turnScrew(this.virtual, valveId, after.deg)
     if (after?.kind === 'nipped') workNut(this.virtual, valveId, 'nipped')
     if (after?.kind === 'torqued') workNut(this.virtual, valveId, 'locked', this.random())
-    return { type: 'trial', payload: { valveId, bladesMm: stack.engravedMm, set, feel: this.feel(valveId, stack), after } }
+    return {
+      type: 'trial',
+      payload: { valveId, bladesMm: stack.engravedMm, set, feel: this.feel(valveId, stack), after },
+    }
   }
 
   feel(valveId: string, stack: Pick<Stack, 'engravedMm' | 'totalMm'>) {
     const handMm = (2 * this.random() - 1) * this.errors.feelMm
-    return feelOf(this.virtual, { kind: 'blade', valveId, engravedMm: stack.engravedMm, thickMm: stack.totalMm, handMm }).feel
+    return feelOf(this.virtual, {
+      kind: 'blade',
+      valveId,
+      engravedMm: stack.engravedMm,
+      thickMm: stack.totalMm,
+      handMm,
+    }).feel
   }
 
   /** Does what the instruction says and answers. @throws Error where no key is true */
@@ -139,10 +181,15 @@ export class VirtualHand {
     }
     const key = next.keys.find(k => this.fits(k))
     if (!key && next.requirement && next.keys.some(k => k.asks === 'reason'))
-      return { type: 'gate-passed', payload: { gate: next.requirement.id, missing: next.requirement.missing, reason: REASON } }
+      return {
+        type: 'gate-passed',
+        payload: { gate: next.requirement.id, missing: next.requirement.missing, reason: REASON },
+      }
     if (!key?.happening) throw new Error(`No key fits: ${next.instruction}`)
     this.act(key.happening)
-    return key.happening.type === 'crank' ? { type: 'crank', payload: { observations: this.say(key.happening.payload.observations) } } : key.happening
+    return key.happening.type === 'crank'
+      ? { type: 'crank', payload: { observations: this.say(key.happening.payload.observations) } }
+      : key.happening
   }
 
   /** Feels or looks once more, as the Bench asks where two answers cannot both be so. */
@@ -155,16 +202,26 @@ export class VirtualHand {
 /** The other answer to the same question; what has more than two stays. */
 function opposite(o: Observation): Observation {
   switch (o.kind) {
-    case 'rocker': return { ...o, slack: !o.slack }
-    case 'push-rods': return { ...o, level: !o.level }
-    case 'rocked': return { ...o, still: !o.still }
-    case 'thumb': return { ...o, pressure: !o.pressure }
-    default: return o
+    case 'rocker':
+      return { ...o, slack: !o.slack }
+    case 'push-rods':
+      return { ...o, level: !o.level }
+    case 'rocked':
+      return { ...o, still: !o.still }
+    case 'thumb':
+      return { ...o, pressure: !o.pressure }
+    default:
+      return o
   }
 }
 
 /** One answer of a job that was worked through, with what was asked. */
-export interface Worked { next: NextThing, happening: Happening, wrong: boolean, again: boolean }
+export interface Worked {
+  next: NextThing
+  happening: Happening
+  wrong: boolean
+  again: boolean
+}
 
 /**
  * Leads a virtual engine through a job, answer by answer, until it is signed or somebody stops it. Where two answers cannot both
@@ -173,7 +230,13 @@ export interface Worked { next: NextThing, happening: Happening, wrong: boolean,
  * @returns what was asked and answered, a line each
  * @throws Error when the job does not end
  */
-export async function workThrough(hand: VirtualHand, look: () => JobView, record: (h: Happening, worked: Worked, view: JobView) => Promise<void> | void, stop: (next: NextThing) => boolean = () => false, most = 250): Promise<string[]> {
+export async function workThrough(
+  hand: VirtualHand,
+  look: () => JobView,
+  record: (h: Happening, worked: Worked, view: JobView) => Promise<void> | void,
+  stop: (next: NextThing) => boolean = () => false,
+  most = 250,
+): Promise<string[]> {
   const story: string[] = []
   for (const step of steps(hand, look, stop, most)) {
     story.push(storyLine(step.worked))
@@ -192,7 +255,13 @@ export function storyLine({ next, happening, wrong, again }: Worked): string {
 export type Watcher = (view: JobView, next: NextThing) => void
 
 /** The answers one after the other; whoever takes one records it before asking for the next. */
-export function* steps(hand: VirtualHand, look: () => JobView, stop: (next: NextThing) => boolean = () => false, most = 250, watch: Watcher = () => undefined): Generator<{ worked: Worked, view: JobView }> {
+export function* steps(
+  hand: VirtualHand,
+  look: () => JobView,
+  stop: (next: NextThing) => boolean = () => false,
+  most = 250,
+  watch: Watcher = () => undefined,
+): Generator<{ worked: Worked; view: JobView }> {
   const lookedAgain = new Set<string>()
   for (let i = 0; i < most; i++) {
     const view = look()

@@ -13,17 +13,41 @@ import { awayFromPlace, strokeWords } from './sight'
 import { isTrulyClosed, liftedMm, localDeg, roomMm } from './virtual-engine'
 
 export const MARKED_STAGES = ['find', 'measure', 'set', 'prove'] as const
-export type MarkedStage = typeof MARKED_STAGES[number]
+export type MarkedStage = (typeof MARKED_STAGES)[number]
 export type Grade = 'right' | 'wrong' | 'needless' | 'dangerous'
 
 /** One thing that was done, judged: what was believed, what was so. `act` is its number, from 0; null for what stands at the end. */
-export interface Mark { act: number | null, stage: MarkedStage, grade: Grade, words: string, truth: string }
+export interface Mark {
+  act: number | null
+  stage: MarkedStage
+  grade: Grade
+  words: string
+  truth: string
+}
 /** A stage’s points of 25, how many answers it took, and how many the Bench’s own way takes. */
-export interface StageMark { stage: MarkedStage, points: number, moves: number, least: number }
+export interface StageMark {
+  stage: MarkedStage
+  points: number
+  moves: number
+  least: number
+}
 /** How one valve was left, by the truth, and what it would do to the engine. */
-export interface ValveLeft { valveId: string, name: string, gapMm: number, inSpec: boolean, believed: string, effect: string }
+export interface ValveLeft {
+  valveId: string
+  name: string
+  gapMm: number
+  inSpec: boolean
+  believed: string
+  effect: string
+}
 
-export interface Marked { score: number, marks: Mark[], stages: StageMark[], valves: ValveLeft[], hints: number }
+export interface Marked {
+  score: number
+  marks: Mark[]
+  stages: StageMark[]
+  valves: ValveLeft[]
+  hints: number
+}
 
 const POINTS = 25
 const COST: Record<Grade, number> = { right: 0, wrong: 5, needless: 1, dangerous: 12 }
@@ -32,7 +56,8 @@ const HINT_COST = 2
 const REACHED_WITHIN_DEG = { 'mark': 6, 'cam-mark': 10, 'piston-top': 8, 'rod-drop': 8, 'valve': 30 }
 
 const mm = (value: number): string => `${snapMm(value).toFixed(2)} mm`
-const stageOf = (step: Step): MarkedStage => step === 'measure' || step === 'set' || step === 'prove' ? step : step === 'close' ? 'prove' : 'find'
+const stageOf = (step: Step): MarkedStage =>
+  step === 'measure' || step === 'set' || step === 'prove' ? step : step === 'close' ? 'prove' : 'find'
 type Judged = Omit<Mark, 'act' | 'stage'>
 const judged = (grade: Grade, words: string, truth: string): Judged => ({ grade, words, truth })
 
@@ -45,13 +70,28 @@ function whereWords({ drawn: { virtual } }: PracticeRun, cylinderId: string): st
 
 const nameOf = ({ start: { kind } }: PracticeRun, valveId: string): string => valveById(kind.engine, valveId).name
 
-function placeMark(run: PracticeRun, o: Extract<Observation, { kind: 'move' | 'turns' | 'watched' | 'seen' }>): Judged[] {
+function placeMark(
+  run: PracticeRun,
+  o: Extract<Observation, { kind: 'move' | 'turns' | 'watched' | 'seen' }>,
+): Judged[] {
   const { virtual } = run.drawn
   const place = o.kind === 'seen' ? o.place : o.to
   const words = `Said: ${placeWords(virtual.engine, place)} is there`
   const away = awayFromPlace(virtual, place)
-  const at = away <= REACHED_WITHIN_DEG[place.kind] ? judged('right', words, `${Math.round(away)}° off`) : judged('wrong', words, `It was ${Math.round(away)}° away: the crank stood at ${Math.round(virtual.crankDeg)}°.`)
-  const slack = virtual.camAheadDeg > 1 ? [judged('wrong', 'Came to it backward', `The cam was left ${Math.round(virtual.camAheadDeg)}° behind. Go round instead.`)] : []
+  const at =
+    away <= REACHED_WITHIN_DEG[place.kind]
+      ? judged('right', words, `${Math.round(away)}° off`)
+      : judged('wrong', words, `It was ${Math.round(away)}° away: the crank stood at ${Math.round(virtual.crankDeg)}°.`)
+  const slack =
+    virtual.camAheadDeg > 1
+      ? [
+          judged(
+            'wrong',
+            'Came to it backward',
+            `The cam was left ${Math.round(virtual.camAheadDeg)}° behind. Go round instead.`,
+          ),
+        ]
+      : []
   const turned = o.kind === 'turns' ? turnsMark(run, o.turns, placePeriod(place)) : []
   return [at, ...slack, ...turned]
 }
@@ -59,21 +99,40 @@ function placeMark(run: PracticeRun, o: Extract<Observation, { kind: 'move' | 't
 /** Whole turns that were said, held against what was turned. */
 function turnsMark(run: PracticeRun, turns: number, period: number): Judged[] {
   const off = Math.abs(run.turnedDeg - 360 * turns)
-  return period === 360 && off > 180 ? [judged('wrong', `Said: ${turns === 1 ? 'one full turn' : `${turns} full turns`}`, `It was ${Math.round(run.turnedDeg)}°: the stroke is another one.`)] : []
+  return period === 360 && off > 180
+    ? [
+        judged(
+          'wrong',
+          `Said: ${turns === 1 ? 'one full turn' : `${turns} full turns`}`,
+          `It was ${Math.round(run.turnedDeg)}°: the stroke is another one.`,
+        ),
+      ]
+    : []
 }
 
 function rockerMark(run: PracticeRun, { valveId, slack }: Extract<Observation, { kind: 'rocker' }>): Judged[] {
   const felt = feelOf(run.drawn.virtual, { kind: 'rocker', valveId })
   const words = `Said: the ${nameOf(run, valveId).toLowerCase()} rocker ${slack ? 'is slack' : 'has no play'}`
-  const unfelt = run.wiggled.has(valveId) ? [] : [judged('wrong', `${nameOf(run, valveId)} was said without feeling it`, 'A guess proves nothing, right or not.')]
-  return [felt.slack === slack ? judged('right', words, felt.words) : judged('wrong', words, `It ${felt.words}.`), ...unfelt]
+  const unfelt = run.wiggled.has(valveId)
+    ? []
+    : [judged('wrong', `${nameOf(run, valveId)} was said without feeling it`, 'A guess proves nothing, right or not.')]
+  return [
+    felt.slack === slack ? judged('right', words, felt.words) : judged('wrong', words, `It ${felt.words}.`),
+    ...unfelt,
+  ]
 }
 
 function observationMarks(run: PracticeRun, o: Observation): Judged[] {
   switch (o.kind) {
-    case 'move': case 'turns': case 'watched': case 'seen': return placeMark(run, o)
-    case 'rocker': return rockerMark(run, o)
-    default: return []
+    case 'move':
+    case 'turns':
+    case 'watched':
+    case 'seen':
+      return placeMark(run, o)
+    case 'rocker':
+      return rockerMark(run, o)
+    default:
+      return []
   }
 }
 
@@ -84,39 +143,71 @@ function groundMark(run: PracticeRun, valveId: string): Judged[] {
   const valve = valveById(virtual.engine, valveId)
   const fromOverlap = Math.abs(signedWay(360, localDeg(virtual, valve.cylinderId)))
   const why = fromOverlap < 90 ? 'Wrong stroke' : 'Not closed here'
-  return [judged('wrong', `${why}: the ${valve.name.toLowerCase()} was measured at ${whereWords(run, valve.cylinderId)}`, `It was lifted ${mm(liftedMm(virtual, valveId))}: the reading proves nothing.`)]
+  return [
+    judged(
+      'wrong',
+      `${why}: the ${valve.name.toLowerCase()} was measured at ${whereWords(run, valve.cylinderId)}`,
+      `It was lifted ${mm(liftedMm(virtual, valveId))}: the reading proves nothing.`,
+    ),
+  ]
 }
 
 function warmMark(run: PracticeRun, valveId: string): Judged[] {
   const { virtual } = run.drawn
   const { coldLimitC, setWhen } = virtual.engine
   if (setWhen === 'hot' || virtual.headC <= coldLimitC) return []
-  return [judged('wrong', `Measured at ${Math.round(virtual.headC)} °C`, `Cold is ${coldLimitC} °C; warm it reads ${mm(virtual.gapMm[valveId]! - roomMm(virtual, valveId) - liftedMm(virtual, valveId))} less.`)]
+  return [
+    judged(
+      'wrong',
+      `Measured at ${Math.round(virtual.headC)} °C`,
+      `Cold is ${coldLimitC} °C; warm it reads ${mm(virtual.gapMm[valveId]! - roomMm(virtual, valveId) - liftedMm(virtual, valveId))} less.`,
+    ),
+  ]
 }
 
-function trialMarks(run: PracticeRun, { valveId, feel, bladesMm }: Extract<Happening, { type: 'trial' }>['payload']): Judged[] {
+function trialMarks(
+  run: PracticeRun,
+  { valveId, feel, bladesMm }: Extract<Happening, { type: 'trial' }>['payload'],
+): Judged[] {
   const slid = run.slid[valveId]
   const blades = slid ?? bladesMm
   const name = blades.map(b => b.toFixed(2)).join(' + ')
-  const felt = feelOf(run.drawn.virtual, { kind: 'blade', valveId, engravedMm: blades, thickMm: believedMm(run, blades) })
+  const felt = feelOf(run.drawn.virtual, {
+    kind: 'blade',
+    valveId,
+    engravedMm: blades,
+    thickMm: believedMm(run, blades),
+  })
   const words = `Said: ${name} in the ${nameOf(run, valveId).toLowerCase()}: ${feel}`
   return [
-    felt.feel === feel ? judged('right', words, `${felt.forceN.toFixed(1)} N`) : judged('wrong', words, `It was ${felt.feel}, ${felt.forceN.toFixed(1)} N.`),
-    ...slid ? [] : [judged('wrong', `${name} was named without sliding it in`, 'A guess proves nothing, right or not.')],
-    ...groundMark(run, valveId), ...warmMark(run, valveId),
+    felt.feel === feel
+      ? judged('right', words, `${felt.forceN.toFixed(1)} N`)
+      : judged('wrong', words, `It was ${felt.feel}, ${felt.forceN.toFixed(1)} N.`),
+    ...(slid
+      ? []
+      : [judged('wrong', `${name} was named without sliding it in`, 'A guess proves nothing, right or not.')]),
+    ...groundMark(run, valveId),
+    ...warmMark(run, valveId),
   ]
 }
 
 function screwMarks(run: PracticeRun, valveId: string): Judged[] {
   const { virtual } = run.drawn
   if (isTrulyClosed(virtual, valveId)) return []
-  return [judged('dangerous', `The ${nameOf(run, valveId).toLowerCase()} screw was turned at ${whereWords(run, valveById(virtual.engine, valveId).cylinderId)}`, `The valve was held ${mm(liftedMm(virtual, valveId))} open: it would be set that much too loose.`)]
+  return [
+    judged(
+      'dangerous',
+      `The ${nameOf(run, valveId).toLowerCase()} screw was turned at ${whereWords(run, valveById(virtual.engine, valveId).cylinderId)}`,
+      `The valve was held ${mm(liftedMm(virtual, valveId))} open: it would be set that much too loose.`,
+    ),
+  ]
 }
 
 function verdictMarks(run: PracticeRun, { valveId, verdict }: Extract<Act, { kind: 'verdict' }>): Judged[] {
   const gapMm = run.drawn.virtual.gapMm[valveId]!
   const limits = limitsOf(run.start.kind.engine.clearance[valveById(run.start.kind.engine, valveId).role])
-  const so = limits === null ? verdict : gapMm < limits.minMm - 0.005 ? 'tight' : gapMm > limits.maxMm + 0.015 ? 'loose' : 'in'
+  const so =
+    limits === null ? verdict : gapMm < limits.minMm - 0.005 ? 'tight' : gapMm > limits.maxMm + 0.015 ? 'loose' : 'in'
   const words = `Called the ${nameOf(run, valveId).toLowerCase()} ${verdict}`
   return [so === verdict ? judged('right', words, mm(gapMm)) : judged('wrong', words, `It is ${so}: ${mm(gapMm)}.`)]
 }
@@ -128,15 +219,30 @@ function marksOf(run: PracticeRun, doing: Act): Judged[] {
   if (doing.kind !== 'said') return []
   const happening = happeningOf(doing)
   switch (happening.type) {
-    case 'crank': return happening.payload.observations.flatMap(o => observationMarks(run, o))
-    case 'trial': return trialMarks(run, happening.payload)
-    case 'prove-turned': return run.sinceLockDeg < 630 ? [judged('wrong', 'Said: two full turns', `It was ${Math.round(run.sinceLockDeg)}° since the last nut was locked.`)] : [judged('right', 'Two full turns', 'made')]
-    default: return []
+    case 'crank':
+      return happening.payload.observations.flatMap(o => observationMarks(run, o))
+    case 'trial':
+      return trialMarks(run, happening.payload)
+    case 'prove-turned':
+      return run.sinceLockDeg < 630
+        ? [
+            judged(
+              'wrong',
+              'Said: two full turns',
+              `It was ${Math.round(run.sinceLockDeg)}° since the last nut was locked.`,
+            ),
+          ]
+        : [judged('right', 'Two full turns', 'made')]
+    default:
+      return []
   }
 }
 
 const EFFECT = {
-  loose: 'Ticks, opens late, and wears tip and screw.', tight: { intake: 'Does not seat: it leaks and starts badly.', exhaust: 'Does not seat: it burns.' }, nut: 'The nut is loose: the screw works out and the valve drops.', in: 'Runs as the maker meant.',
+  loose: 'Ticks, opens late, and wears tip and screw.',
+  tight: { intake: 'Does not seat: it leaks and starts badly.', exhaust: 'Does not seat: it burns.' },
+  nut: 'The nut is loose: the screw works out and the valve drops.',
+  in: 'Runs as the maker meant.',
 }
 
 function leftOf(run: PracticeRun, valveId: string): ValveLeft {
@@ -150,8 +256,13 @@ function leftOf(run: PracticeRun, valveId: string): ValveLeft {
   const called = run.acts.findLast(a => a.kind === 'verdict' && a.valveId === valveId)
   const measured = view.state.valves.find(v => v.valveId === valveId)!.readings.some(r => r.trials.length > 0)
   return {
-    valveId, name, gapMm, inSpec, believed: called?.kind === 'verdict' ? called.verdict : measured ? 'measured' : 'not measured',
-    effect: virtual.nuts[valveId] !== 'locked' ? EFFECT.nut : inSpec ? EFFECT.in : loose ? EFFECT.loose : EFFECT.tight[role],
+    valveId,
+    name,
+    gapMm,
+    inSpec,
+    believed: called?.kind === 'verdict' ? called.verdict : measured ? 'measured' : 'not measured',
+    effect:
+      virtual.nuts[valveId] !== 'locked' ? EFFECT.nut : inSpec ? EFFECT.in : loose ? EFFECT.loose : EFFECT.tight[role],
   }
 }
 
@@ -159,11 +270,34 @@ function leftOf(run: PracticeRun, valveId: string): ValveLeft {
 function endMarks(run: PracticeRun, valves: ValveLeft[]): Mark[] {
   const { virtual } = run.drawn
   const end = (stage: MarkedStage, mark: Judged): Mark => ({ act: null, stage, ...mark })
-  return valves.flatMap((left) => {
-    if (virtual.nuts[left.valveId] !== 'locked') return [end('set', judged('dangerous', `The ${left.name.toLowerCase()} locknut was left loose`, EFFECT.nut))]
-    const found = left.believed === 'not measured' ? [end('measure', judged('wrong', `The ${left.name.toLowerCase()} was never measured`, `It stands at ${mm(left.gapMm)}.`))] : []
-    return [...found, end('set', left.inSpec ? judged('right', `${left.name} left in spec`, mm(left.gapMm)) : judged('wrong', `${left.name} left out of spec`, `${mm(left.gapMm)}. ${left.effect}`))]
-  }).concat(run.acts.some(a => a.kind === 'said' && a.type === 'prove-turned') ? [] : [end('prove', judged('wrong', 'Not proved', 'Two full turns by hand, then every valve again.'))])
+  return valves
+    .flatMap(left => {
+      if (virtual.nuts[left.valveId] !== 'locked')
+        return [end('set', judged('dangerous', `The ${left.name.toLowerCase()} locknut was left loose`, EFFECT.nut))]
+      const found =
+        left.believed === 'not measured'
+          ? [
+              end(
+                'measure',
+                judged('wrong', `The ${left.name.toLowerCase()} was never measured`, `It stands at ${mm(left.gapMm)}.`),
+              ),
+            ]
+          : []
+      return [
+        ...found,
+        end(
+          'set',
+          left.inSpec
+            ? judged('right', `${left.name} left in spec`, mm(left.gapMm))
+            : judged('wrong', `${left.name} left out of spec`, `${mm(left.gapMm)}. ${left.effect}`),
+        ),
+      ]
+    })
+    .concat(
+      run.acts.some(a => a.kind === 'said' && a.type === 'prove-turned')
+        ? []
+        : [end('prove', judged('wrong', 'Not proved', 'Two full turns by hand, then every valve again.'))],
+    )
 }
 
 const counts = (): Record<MarkedStage, number> => ({ find: 0, measure: 0, set: 0, prove: 0 })
@@ -176,17 +310,41 @@ export function leastAnswers(start: PracticeStart): Record<MarkedStage, number> 
   const least = counts()
   const said: Happening[] = []
   try {
-    for (const { worked } of steps(new VirtualHand(run.drawn.virtual), () => viewOf(run), next => next.step === 'close', 300)) {
+    for (const { worked } of steps(
+      new VirtualHand(run.drawn.virtual),
+      () => viewOf(run),
+      next => next.step === 'close',
+      300,
+    )) {
       said.push(worked.happening)
-      run.log.push({ ...worked.happening, id: `l${said.length}`, seq: 1000 + said.length, version: 1, personId: 0, personName: '', deviceId: 'practice', deviceSeq: 1000 + said.length, seenSeq: 0, at: new Date(nowOf(run)).toISOString() } as PracticeRun['log'][number])
+      run.log.push({
+        ...worked.happening,
+        id: `l${said.length}`,
+        seq: 1000 + said.length,
+        version: 1,
+        personId: 0,
+        personName: '',
+        deviceId: 'practice',
+        deviceSeq: 1000 + said.length,
+        seenSeq: 0,
+        at: new Date(nowOf(run)).toISOString(),
+      } as PracticeRun['log'][number])
       if (worked.next.step !== 'ready') least[stageOf(worked.next.step)]++
     }
+  } catch {
+    /* an engine that cannot be ended is held against no one */
   }
-  catch { /* an engine that cannot be ended is held against no one */ }
   return least
 }
 
-const OF_A_STAGE: ReadonlySet<Happening['type']> = new Set(['crank', 'trial', 'mark-checked', 'prove-turned', 'nut-loosened', 'set-chosen'])
+const OF_A_STAGE: ReadonlySet<Happening['type']> = new Set([
+  'crank',
+  'trial',
+  'mark-checked',
+  'prove-turned',
+  'nut-loosened',
+  'set-chosen',
+])
 
 /**
  * Marks a practice run: what was right, wrong, needless or dangerous, step by step with the truth, and what it would have done to
@@ -211,13 +369,23 @@ export function markRun(start: PracticeStart, acts: readonly Act[]): Marked {
   marks.push(...endMarks(run, valves))
   const least = leastAnswers(start)
   const stages = MARKED_STAGES.map(s => stageMark(s, marks, moves[s], least[s]))
-  return { score: Math.max(0, stages.reduce((sum, s) => sum + s.points, 0) - hints * HINT_COST), marks, stages, valves, hints }
+  return {
+    score: Math.max(0, stages.reduce((sum, s) => sum + s.points, 0) - hints * HINT_COST),
+    marks,
+    stages,
+    valves,
+    hints,
+  }
 }
 
 /** Each screw turned in one place is one slip, however often it was turned. */
 function stageMark(stage: MarkedStage, marks: Mark[], moves: number, least: number): StageMark {
   const own = marks.filter(m => m.stage === stage)
-  const different = [...new Map(own.filter(m => m.grade !== 'right').map(m => [m.grade === 'dangerous' ? m.words : `${m.act} ${m.words}`, m])).values()]
+  const different = [
+    ...new Map(
+      own.filter(m => m.grade !== 'right').map(m => [m.grade === 'dangerous' ? m.words : `${m.act} ${m.words}`, m]),
+    ).values(),
+  ]
   const slips = different.reduce((sum, m) => sum + COST[m.grade], 0)
   const needless = Math.min(5, Math.max(0, moves - least)) * COST.needless
   const undone = moves === 0 && least > 0 ? POINTS : 0

@@ -4,7 +4,13 @@ import { type Engine, rodLengthMm, type Role, valveEvents, wrap } from '../engin
  * The true cam of a virtual engine, by local angle: it opens and closes at these angles at the check lift, with ramps before and
  * after. Its flanks follow a law of their own, not the one that the judgement draws, so that neither can hide an error of the other.
  */
-export interface TrueCam { opensDeg: number, closesDeg: number, rampDeg: number, checkMm: number, greatestMm: number }
+export interface TrueCam {
+  opensDeg: number
+  closesDeg: number
+  rampDeg: number
+  checkMm: number
+  greatestMm: number
+}
 
 /** The lift at the check events of seat timing given without one; from memory. */
 const SEAT_LIFT_MM = 0.11
@@ -13,8 +19,14 @@ const GREATEST_PER_STROKE = 0.11
 /** The cam that the data of an engine describe, ground so many degrees late. */
 export function trueCam(engine: Engine, role: Role, lateDeg = 0): TrueCam {
   const { opensDeg, closesDeg, rampDeg } = valveEvents(engine, role)
-  const checkMm = engine.cam === null ? 1 : engine.cam.checkLiftMm ?? SEAT_LIFT_MM
-  return { opensDeg: opensDeg + lateDeg, closesDeg: closesDeg + lateDeg, rampDeg, checkMm, greatestMm: Math.max(engine.strokeMm * GREATEST_PER_STROKE, checkMm * 1.5) }
+  const checkMm = engine.cam === null ? 1 : (engine.cam.checkLiftMm ?? SEAT_LIFT_MM)
+  return {
+    opensDeg: opensDeg + lateDeg,
+    closesDeg: closesDeg + lateDeg,
+    rampDeg,
+    checkMm,
+    greatestMm: Math.max(engine.strokeMm * GREATEST_PER_STROKE, checkMm * 1.5),
+  }
 }
 
 /**
@@ -28,7 +40,7 @@ export function camLiftMm({ opensDeg, closesDeg, rampDeg, checkMm, greatestMm }:
   if (sinceSeat >= open + 2 * rampDeg) return 0
   const onRamp = Math.min(sinceSeat, open + 2 * rampDeg - sinceSeat) / rampDeg
   if (onRamp < 1) return checkMm * (onRamp < 0.5 ? 2 * onRamp ** 2 : 1 - 2 * (1 - onRamp) ** 2)
-  return checkMm + (greatestMm - checkMm) * Math.sin(Math.PI * (sinceSeat - rampDeg) / open)
+  return checkMm + (greatestMm - checkMm) * Math.sin((Math.PI * (sinceSeat - rampDeg)) / open)
 }
 
 /**
@@ -39,7 +51,7 @@ export function camLiftMm({ opensDeg, closesDeg, rampDeg, checkMm, greatestMm }:
 export function pistonBelowTopMm(engine: Pick<Engine, 'strokeMm' | 'rodMm'>, localDeg: number): number {
   const throwMm = engine.strokeMm / 2
   const rodMm = rodLengthMm(engine)
-  const pin = { x: throwMm * Math.sin(localDeg * Math.PI / 180), y: throwMm * Math.cos(localDeg * Math.PI / 180) }
+  const pin = { x: throwMm * Math.sin((localDeg * Math.PI) / 180), y: throwMm * Math.cos((localDeg * Math.PI) / 180) }
   return throwMm + rodMm - (pin.y + Math.sqrt(rodMm ** 2 - pin.x ** 2))
 }
 

@@ -1,7 +1,31 @@
 import { cylinderById, inArc, valveById } from '../engine'
 import { limitsOf, trialErrorMm, USUAL_HAND, BARE_FIGURE_NEAR_MM, BLADE_ERROR_MM } from '../feeler'
-import { clearanceOf, type Happening, type JobEvent, jobTools, type JobPin, type JobTools, type JobView, judgeReading, latestReading, type NextThing, presentReading, type Reading, stopHere, viewJob } from '../job'
-import { arcsOf, crankChance, likelihoodOf, locateMemory, movesCrank, type Noted, predictive, predictiveAnywhere } from '../position'
+import {
+  clearanceOf,
+  type Happening,
+  type JobEvent,
+  jobTools,
+  type JobPin,
+  type JobTools,
+  type JobView,
+  judgeReading,
+  latestReading,
+  type NextThing,
+  presentReading,
+  type Reading,
+  stopHere,
+  viewJob,
+} from '../job'
+import {
+  arcsOf,
+  crankChance,
+  likelihoodOf,
+  locateMemory,
+  movesCrank,
+  type Noted,
+  predictive,
+  predictiveAnywhere,
+} from '../position'
 import { STOP_MARGIN_DEG } from '../stops'
 import { drawEngine, type Drawn } from './draw'
 import { steps, storyLine, VirtualHand, type Worked } from './hand'
@@ -17,7 +41,11 @@ export interface RobotOptions {
 }
 
 /** Said of a thing, and how often it was so: for calibration. */
-export interface Bin { said: number, so: number, count: number }
+export interface Bin {
+  said: number
+  so: number
+  count: number
+}
 export const emptyBins = (): Bin[] => Array.from({ length: 10 }, () => ({ said: 0, so: 0, count: 0 }))
 
 /** What became of one engine. */
@@ -50,7 +78,7 @@ export interface RobotRun {
   stops: number
   stopsPlanned: number
   closed: Bin[]
-  arcs: { asked: number, held: number }
+  arcs: { asked: number; held: number }
   story: string[]
 }
 
@@ -68,12 +96,16 @@ function toolsFor(pin: JobPin): JobTools {
 }
 
 /** What the error of its blades lets a proof be off, mm. */
-const proofErrorMm = (reading: Reading | undefined): number => Math.max(BLADE_ERROR_MM, ...(reading?.trials ?? []).map(trialErrorMm))
+const proofErrorMm = (reading: Reading | undefined): number =>
+  Math.max(BLADE_ERROR_MM, ...(reading?.trials ?? []).map(trialErrorMm))
 
 /** Whether a gap is in spec as a hand can know it: a drag at the loose end may leave its own width, and a blade its error. */
 export function inSpecTruly(view: JobView, valveId: string, gapMm: number, errorMm: number): boolean {
   const clearance = clearanceOf(view.pin, valveId)
-  const { minMm, maxMm } = limitsOf(clearance) ?? { minMm: clearance.form === 'bare' ? clearance.figureMm - BARE_FIGURE_NEAR_MM : 0, maxMm: clearance.form === 'bare' ? clearance.figureMm + 0.05 : 0 }
+  const { minMm, maxMm } = limitsOf(clearance) ?? {
+    minMm: clearance.form === 'bare' ? clearance.figureMm - BARE_FIGURE_NEAR_MM : 0,
+    maxMm: clearance.form === 'bare' ? clearance.figureMm + 0.05 : 0,
+  }
   return gapMm >= minMm - errorMm && gapMm < maxMm + USUAL_HAND.dragMm + errorMm
 }
 
@@ -81,7 +113,11 @@ export function inSpecTruly(view: JobView, valveId: string, gapMm: number, error
 function closedWithMargin(v: VirtualEngine, valveId: string): boolean {
   const valve = valveById(v.engine, valveId)
   const local = camDeg(v) - cylinderById(v.engine, valve.cylinderId).firingAngleDeg
-  return [-STOP_MARGIN_DEG, 0, STOP_MARGIN_DEG].every(off => camLiftMm(v.nature.cams[valve.role], local + off) + heldMm({ ...v, crankDeg: v.crankDeg + off }, valve) < FALSE_FROM_MM)
+  return [-STOP_MARGIN_DEG, 0, STOP_MARGIN_DEG].every(
+    off =>
+      camLiftMm(v.nature.cams[valve.role], local + off) + heldMm({ ...v, crankDeg: v.crankDeg + off }, valve) <
+      FALSE_FROM_MM,
+  )
 }
 
 const isLifted = (v: VirtualEngine, valveId: string): boolean => liftedMm(v, valveId) > FALSE_FROM_MM
@@ -89,8 +125,12 @@ const isLifted = (v: VirtualEngine, valveId: string): boolean => liftedMm(v, val
 /** Whether the answers just given are so improbable after all that went before that the clash rule must name them. */
 function meetsClashRule(view: JobView, given: Noted[]): boolean {
   if (view.state.noted.length === 0 || view.position.lashDeg > 0) return false
-  return given.some(({ observation: o }) => !movesCrank(o) && likelihoodOf(view.model, o) !== null
-    && predictive(view.model, view.position.belief, o) < 0.05 * predictiveAnywhere(view.model, [o]))
+  return given.some(
+    ({ observation: o }) =>
+      !movesCrank(o) &&
+      likelihoodOf(view.model, o) !== null &&
+      predictive(view.model, view.position.belief, o) < 0.05 * predictiveAnywhere(view.model, [o]),
+  )
 }
 
 /** A run under way: the log, what is seen in it, and what is counted. */
@@ -103,23 +143,61 @@ class Run {
   private readonly readings = new Set<string>()
   private settledOnce = false
   private falseNow = false
-  constructor(drawn: Drawn, private readonly hand: VirtualHand, private readonly trace: boolean) {
+  constructor(
+    drawn: Drawn,
+    private readonly hand: VirtualHand,
+    private readonly trace: boolean,
+  ) {
     this.tools = toolsFor(drawn.pin)
     this.run = {
-      seed: drawn.seed, kind: drawn.kind.id, answers: 0, stuck: null, reasons: [], valves: drawn.kind.engine.valves.length, outOfSpec: [], falseIn: [], falseSettled: [], touchedFalsely: [], heldTaken: [],
-      wrong: 0, wrongMet: 0, wrongNamed: 0, clashes: 0, clashesNamed: 0, readings: 0, trials: 0, moves: 0, stops: 0, stopsPlanned: 0, closed: emptyBins(), arcs: { asked: 0, held: 0 }, story: [],
+      seed: drawn.seed,
+      kind: drawn.kind.id,
+      answers: 0,
+      stuck: null,
+      reasons: [],
+      valves: drawn.kind.engine.valves.length,
+      outOfSpec: [],
+      falseIn: [],
+      falseSettled: [],
+      touchedFalsely: [],
+      heldTaken: [],
+      wrong: 0,
+      wrongMet: 0,
+      wrongNamed: 0,
+      clashes: 0,
+      clashesNamed: 0,
+      readings: 0,
+      trials: 0,
+      moves: 0,
+      stops: 0,
+      stopsPlanned: 0,
+      closed: emptyBins(),
+      arcs: { asked: 0, held: 0 },
+      story: [],
     }
   }
 
-  private seen: { upTo: number, view: JobView } | null = null
+  private seen: { upTo: number; view: JobView } | null = null
   look = (): JobView => {
-    if (this.seen?.upTo !== this.log.length) this.seen = { upTo: this.log.length, view: viewJob(this.tools, this.log, NOON) }
+    if (this.seen?.upTo !== this.log.length)
+      this.seen = { upTo: this.log.length, view: viewJob(this.tools, this.log, NOON) }
     return this.seen.view
   }
 
   private record(happening: Happening): JobEvent {
     const n = this.log.length + 1
-    const event = { ...happening, id: `e${n}`, seq: n, version: 1, personId: 1, personName: 'Robot', deviceId: 'robot', deviceSeq: n, seenSeq: n - 1, at: new Date(NOON + n * 1000).toISOString() } as JobEvent
+    const event = {
+      ...happening,
+      id: `e${n}`,
+      seq: n,
+      version: 1,
+      personId: 1,
+      personName: 'Robot',
+      deviceId: 'robot',
+      deviceSeq: n,
+      seenSeq: n - 1,
+      at: new Date(NOON + n * 1000).toISOString(),
+    } as JobEvent
     this.log.push(event)
     return event
   }
@@ -133,7 +211,8 @@ class Run {
       this.settledOnce = true
       this.stopsAt.add(view.model.plan.stops.indexOf(here))
       const lifted = here.valves.filter(v => isLifted(virtual, v.valveId)).map(v => v.valveId)
-      if (lifted.length && !this.falseNow) this.run.falseSettled.push(`${lifted.join(', ')} at ${virtual.crankDeg.toFixed(0)}°`)
+      if (lifted.length && !this.falseNow)
+        this.run.falseSettled.push(`${lifted.join(', ')} at ${virtual.crankDeg.toFixed(0)}°`)
       this.falseNow = lifted.length > 0
     }
   }
@@ -161,7 +240,11 @@ class Run {
       bin.count++
     }
     this.run.arcs.asked++
-    this.run.arcs.held += Number(arcsOf(view.pin.spec.engine, crankChance(view.position.belief), ARCS_ASKED_AT).some(arc => inArc(arc, this.hand.virtual.crankDeg)))
+    this.run.arcs.held += Number(
+      arcsOf(view.pin.spec.engine, crankChance(view.position.belief), ARCS_ASKED_AT).some(arc =>
+        inArc(arc, this.hand.virtual.crankDeg),
+      ),
+    )
   }
 
   /** What a trial proved, held against the truth. */
@@ -179,7 +262,8 @@ class Run {
     const { happening, wrong } = worked
     this.run.answers++
     const event = this.record(happening)
-    if (this.trace) this.run.story.push(`${storyLine(worked)}   [crank truly ${this.hand.virtual.crankDeg.toFixed(0)}°]`)
+    if (this.trace)
+      this.run.story.push(`${storyLine(worked)}   [crank truly ${this.hand.virtual.crankDeg.toFixed(0)}°]`)
     if (wrong) this.run.wrong++
     if (happening.type === 'trial') this.afterTrial(happening.payload.valveId, this.look())
     if (wrong && happening.type === 'crank') this.wrongAnswer(view, event, happening.payload.observations)
@@ -199,7 +283,9 @@ class Run {
     const { clash } = this.look().position
     if (!clash || before.position.clash) return
     this.run.clashes++
-    this.run.clashesNamed += Number([...clash.newest, ...clash.against].some(n => this.wrongIds.has(n.id.split(':')[0]!)))
+    this.run.clashesNamed += Number(
+      [...clash.newest, ...clash.against].some(n => this.wrongIds.has(n.id.split(':')[0]!)),
+    )
   }
 
   go(): RobotRun {
@@ -209,8 +295,9 @@ class Run {
         this.answered(view, worked)
         if (worked.happening.type === 'closed') break
       }
+    } catch (error) {
+      this.run.stuck = (error as Error).message
     }
-    catch (error) { this.run.stuck = (error as Error).message }
     return this.ended(this.look())
   }
 
@@ -236,5 +323,9 @@ const FEEL_MM = 0.001
  */
 export function runRobot(seed: number, { wrongShare, kindId, trace = false }: RobotOptions): RobotRun {
   const drawn = drawEngine(seed, kindId)
-  return new Run(drawn, new VirtualHand(drawn.virtual, { random: drawn.random, wrongShare, reachDeg: REACH_DEG, feelMm: FEEL_MM }), trace).go()
+  return new Run(
+    drawn,
+    new VirtualHand(drawn.virtual, { random: drawn.random, wrongShare, reachDeg: REACH_DEG, feelMm: FEEL_MM }),
+    trace,
+  ).go()
 }

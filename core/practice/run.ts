@@ -1,4 +1,14 @@
-import { type GapChange, type Happening, type JobEvent, jobTools, type JobTools, type JobView, nextThing, type NextThing, viewJob } from '../job'
+import {
+  type GapChange,
+  type Happening,
+  type JobEvent,
+  jobTools,
+  type JobTools,
+  type JobView,
+  nextThing,
+  type NextThing,
+  viewJob,
+} from '../job'
 import { stackNamed } from '../feeler'
 import { type Act, happeningOf } from './act'
 import { turnCrank } from './crank'
@@ -30,11 +40,23 @@ export interface PracticeRun {
 const NINE = Date.UTC(2026, 0, 5, 9)
 const HOUR_MS = 3_600_000
 export const nowOf = ({ hours }: Pick<PracticeRun, 'hours'>): number => NINE + hours * HOUR_MS
-export const viewOf = ({ tools, log, ...run }: Pick<PracticeRun, 'tools' | 'log' | 'hours'>): JobView => viewJob(tools, log, nowOf(run))
+export const viewOf = ({ tools, log, ...run }: Pick<PracticeRun, 'tools' | 'log' | 'hours'>): JobView =>
+  viewJob(tools, log, nowOf(run))
 
 function record(run: PracticeRun, happening: Happening): void {
   const n = run.log.length + 1
-  run.log.push({ ...happening, id: `p${n}`, seq: n, version: 1, personId: 0, personName: '', deviceId: 'practice', deviceSeq: n, seenSeq: n - 1, at: new Date(nowOf(run)).toISOString() } as JobEvent)
+  run.log.push({
+    ...happening,
+    id: `p${n}`,
+    seq: n,
+    version: 1,
+    personId: 0,
+    personName: '',
+    deviceId: 'practice',
+    deviceSeq: n,
+    seenSeq: n - 1,
+    at: new Date(nowOf(run)).toISOString(),
+  } as JobEvent)
 }
 
 /** Gets the machine ready, which is not what is practised: but for a warm head, which the person has to find out. */
@@ -49,9 +71,24 @@ function getReady(run: PracticeRun): void {
 }
 
 /** Begins a run. @param tools may be passed so that moves are weighed elsewhere */
-export function beginPractice(start: PracticeStart, toolsFor: (drawn: Drawn) => JobTools = drawn => jobTools(drawn.pin)): PracticeRun {
+export function beginPractice(
+  start: PracticeStart,
+  toolsFor: (drawn: Drawn) => JobTools = drawn => jobTools(drawn.pin),
+): PracticeRun {
   const drawn = drawPractice(start)
-  const run: PracticeRun = { start, drawn, tools: toolsFor(drawn), log: [], acts: [], hours: 0, sinceTrial: {}, slid: {}, wiggled: new Set(), turnedDeg: 0, sinceLockDeg: 0 }
+  const run: PracticeRun = {
+    start,
+    drawn,
+    tools: toolsFor(drawn),
+    log: [],
+    acts: [],
+    hours: 0,
+    sinceTrial: {},
+    slid: {},
+    wiggled: new Set(),
+    turnedDeg: 0,
+    sinceLockDeg: 0,
+  }
   getReady(run)
   return run
 }
@@ -69,7 +106,8 @@ function moved(run: PracticeRun, deg: number): void {
 
 function worked(run: PracticeRun, valveId: string, change: GapChange): void {
   const before = run.sinceTrial[valveId]
-  run.sinceTrial[valveId] = change.kind === 'screw' && before?.kind === 'screw' ? { kind: 'screw', deg: before.deg + change.deg } : change
+  run.sinceTrial[valveId] =
+    change.kind === 'screw' && before?.kind === 'screw' ? { kind: 'screw', deg: before.deg + change.deg } : change
   run.slid = Object.fromEntries(Object.entries(run.slid).filter(([id]) => id !== valveId))
 }
 
@@ -79,7 +117,10 @@ function trulyMade(run: PracticeRun, happening: Happening): Happening {
   const { valveId } = happening.payload
   const after = run.sinceTrial[valveId] ?? null
   run.sinceTrial[valveId] = null
-  return { type: 'trial', payload: { ...happening.payload, bladesMm: run.slid[valveId] ?? happening.payload.bladesMm, after } }
+  return {
+    type: 'trial',
+    payload: { ...happening.payload, bladesMm: run.slid[valveId] ?? happening.payload.bladesMm, after },
+  }
 }
 
 function nutTo(run: PracticeRun, valveId: string, to: 'loose' | 'nipped' | 'locked'): void {
@@ -87,7 +128,12 @@ function nutTo(run: PracticeRun, valveId: string, to: 'loose' | 'nipped' | 'lock
   if (virtual.nuts[valveId] === to) return
   workNut(virtual, valveId, to, random())
   if (to === 'locked') run.sinceLockDeg = 0
-  if (to !== 'loose') worked(run, valveId, to === 'nipped' ? { kind: 'nipped' } : { kind: 'torqued', torqueNm: kind.engine.torques.locknutNm })
+  if (to !== 'loose')
+    worked(
+      run,
+      valveId,
+      to === 'nipped' ? { kind: 'nipped' } : { kind: 'torqued', torqueNm: kind.engine.torques.locknutNm },
+    )
 }
 
 function saidIt(run: PracticeRun, happening: Happening): void {
@@ -102,23 +148,46 @@ function saidIt(run: PracticeRun, happening: Happening): void {
 export function act(run: PracticeRun, doing: Act): void {
   const { virtual } = run.drawn
   switch (doing.kind) {
-    case 'turn': moved(run, doing.deg); break
-    case 'wiggle': run.wiggled.add(doing.valveId); break
-    case 'slide': run.slid[doing.valveId] = doing.bladesMm; break
-    case 'screw': if (turnScrew(virtual, doing.valveId, doing.deg)) worked(run, doing.valveId, { kind: 'screw', deg: doing.deg }); break
-    case 'nut': nutTo(run, doing.valveId, doing.to); break
-    case 'wait': run.hours += doing.hours; virtual.headC = virtual.nature.airC + (virtual.headC - virtual.nature.airC) * Math.exp(-COOLS_PER_HOUR * doing.hours); break
-    case 'warmth': record(run, { type: 'temperature', payload: { celsius: Math.round(virtual.headC) } }); break
-    case 'said': saidIt(run, happeningOf(doing)); break
-    case 'lower': case 'verdict': case 'hint': break
+    case 'turn':
+      moved(run, doing.deg)
+      break
+    case 'wiggle':
+      run.wiggled.add(doing.valveId)
+      break
+    case 'slide':
+      run.slid[doing.valveId] = doing.bladesMm
+      break
+    case 'screw':
+      if (turnScrew(virtual, doing.valveId, doing.deg)) worked(run, doing.valveId, { kind: 'screw', deg: doing.deg })
+      break
+    case 'nut':
+      nutTo(run, doing.valveId, doing.to)
+      break
+    case 'wait':
+      run.hours += doing.hours
+      virtual.headC =
+        virtual.nature.airC + (virtual.headC - virtual.nature.airC) * Math.exp(-COOLS_PER_HOUR * doing.hours)
+      break
+    case 'warmth':
+      record(run, { type: 'temperature', payload: { celsius: Math.round(virtual.headC) } })
+      break
+    case 'said':
+      saidIt(run, happeningOf(doing))
+      break
+    case 'lower':
+    case 'verdict':
+    case 'hint':
+      break
   }
   const last = run.acts.at(-1)
   // a turn by drag is many small ones: they are kept as one
-  if (doing.kind === 'turn' && last?.kind === 'turn' && Math.sign(last.deg) === Math.sign(doing.deg)) run.acts[run.acts.length - 1] = { kind: 'turn', deg: last.deg + doing.deg }
+  if (doing.kind === 'turn' && last?.kind === 'turn' && Math.sign(last.deg) === Math.sign(doing.deg))
+    run.acts[run.acts.length - 1] = { kind: 'turn', deg: last.deg + doing.deg }
   else run.acts.push(doing)
 }
 
 /** How thick the blades in hand are believed to be, mm. */
-export const believedMm = (run: PracticeRun, bladesMm: readonly number[]): number => stackNamed(run.drawn.pin.bladeSet, bladesMm).totalMm
+export const believedMm = (run: PracticeRun, bladesMm: readonly number[]): number =>
+  stackNamed(run.drawn.pin.bladeSet, bladesMm).totalMm
 /** What the Bench would say now. */
 export const benchSays = (run: PracticeRun): NextThing => nextThing(viewOf(run))

@@ -23,24 +23,60 @@ export interface Tally {
   moves: number
   tooManyStops: number
   closed: Bin[]
-  arcs: { asked: number, held: number }
+  arcs: { asked: number; held: number }
 }
 
 export const emptyTally = (): Tally => ({
-  runs: 0, valves: 0, outOfSpec: 0, falseIn: 0, falseSettled: 0, touchedFalsely: 0, survivedProve: 0, heldTaken: 0, stuck: 0, withReason: 0,
-  wrong: 0, wrongMet: 0, wrongNamed: 0, clashes: 0, clashesNamed: 0, readings: 0, trials: 0, moves: 0, tooManyStops: 0, closed: emptyBins(), arcs: { asked: 0, held: 0 },
+  runs: 0,
+  valves: 0,
+  outOfSpec: 0,
+  falseIn: 0,
+  falseSettled: 0,
+  touchedFalsely: 0,
+  survivedProve: 0,
+  heldTaken: 0,
+  stuck: 0,
+  withReason: 0,
+  wrong: 0,
+  wrongMet: 0,
+  wrongNamed: 0,
+  clashes: 0,
+  clashesNamed: 0,
+  readings: 0,
+  trials: 0,
+  moves: 0,
+  tooManyStops: 0,
+  closed: emptyBins(),
+  arcs: { asked: 0, held: 0 },
 })
 
 /** What one run adds. */
 const countsOf = (run: RobotRun) => ({
-  runs: 1, valves: run.valves, outOfSpec: run.outOfSpec.length, falseIn: run.falseIn.length, falseSettled: Number(run.falseSettled.length > 0), touchedFalsely: run.touchedFalsely.length,
-  survivedProve: Number(run.touchedFalsely.length > 0 && run.outOfSpec.length > 0), heldTaken: run.heldTaken.length, stuck: Number(run.stuck !== null), withReason: Number(run.reasons.length > 0),
-  wrong: run.wrong, wrongMet: run.wrongMet, wrongNamed: run.wrongNamed, clashes: run.clashes, clashesNamed: run.clashesNamed, readings: run.readings, trials: run.trials, moves: run.moves, tooManyStops: Number(run.stops > run.stopsPlanned),
+  runs: 1,
+  valves: run.valves,
+  outOfSpec: run.outOfSpec.length,
+  falseIn: run.falseIn.length,
+  falseSettled: Number(run.falseSettled.length > 0),
+  touchedFalsely: run.touchedFalsely.length,
+  survivedProve: Number(run.touchedFalsely.length > 0 && run.outOfSpec.length > 0),
+  heldTaken: run.heldTaken.length,
+  stuck: Number(run.stuck !== null),
+  withReason: Number(run.reasons.length > 0),
+  wrong: run.wrong,
+  wrongMet: run.wrongMet,
+  wrongNamed: run.wrongNamed,
+  clashes: run.clashes,
+  clashesNamed: run.clashesNamed,
+  readings: run.readings,
+  trials: run.trials,
+  moves: run.moves,
+  tooManyStops: Number(run.stops > run.stopsPlanned),
 })
 
 /** Adds a run to a tally, in place. */
 export function addRun(tally: Tally, run: RobotRun): void {
-  for (const [name, count] of Object.entries(countsOf(run))) (tally as unknown as Record<string, number>)[name]! += count
+  for (const [name, count] of Object.entries(countsOf(run)))
+    (tally as unknown as Record<string, number>)[name]! += count
   run.closed.forEach((bin, i) => addBin(tally.closed[i]!, bin))
   tally.arcs.asked += run.arcs.asked
   tally.arcs.held += run.arcs.held
@@ -54,15 +90,25 @@ function addBin(to: Bin, from: Bin): void {
 
 /** Whether a run shows something that the judgement has to answer for. */
 export const isFailure = (run: RobotRun): boolean =>
-  run.stuck !== null || [run.outOfSpec, run.falseIn, run.heldTaken].some(list => list.length > 0) || run.wrongMet > run.wrongNamed || run.stops > run.stopsPlanned
+  run.stuck !== null ||
+  [run.outOfSpec, run.falseIn, run.heldTaken].some(list => list.length > 0) ||
+  run.wrongMet > run.wrongNamed ||
+  run.stops > run.stopsPlanned
 
 /** What went wrong in a run, in words, a line each. */
 export function failureWords(run: RobotRun): string[] {
   const of = (what: string, list: string[]) => list.map(entry => `${what}: ${entry}`)
   return [
-    ...run.stuck ? [`stuck: ${run.stuck}`] : [], ...of('not in spec', run.outOfSpec), ...of('false “in”', run.falseIn), ...of('false “settled”', run.falseSettled),
-    ...of('screw touched at a false stop', run.touchedFalsely), ...of('decompressor taken for no clearance', run.heldTaken), ...of('only with a reason', run.reasons),
-    ...run.wrongMet > run.wrongNamed ? [`${run.wrongMet - run.wrongNamed} wrong answers met the clash rule and were not named`] : [],
-    ...run.stops > run.stopsPlanned ? [`${run.stops} stops, ${run.stopsPlanned} planned`] : [],
+    ...(run.stuck ? [`stuck: ${run.stuck}`] : []),
+    ...of('not in spec', run.outOfSpec),
+    ...of('false “in”', run.falseIn),
+    ...of('false “settled”', run.falseSettled),
+    ...of('screw touched at a false stop', run.touchedFalsely),
+    ...of('decompressor taken for no clearance', run.heldTaken),
+    ...of('only with a reason', run.reasons),
+    ...(run.wrongMet > run.wrongNamed
+      ? [`${run.wrongMet - run.wrongNamed} wrong answers met the clash rule and were not named`]
+      : []),
+    ...(run.stops > run.stopsPlanned ? [`${run.stops} stops, ${run.stopsPlanned} planned`] : []),
   ]
 }

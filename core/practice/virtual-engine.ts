@@ -1,10 +1,26 @@
 import { degreesFor } from '../adjuster'
-import { ASSUMED_DECOMPRESSOR, cylinderById, type Engine, firingAngle, ROLES, type Role, valveById, type Valve, wrap } from '../engine'
+import {
+  ASSUMED_DECOMPRESSOR,
+  cylinderById,
+  type Engine,
+  firingAngle,
+  ROLES,
+  type Role,
+  valveById,
+  type Valve,
+  wrap,
+} from '../engine'
 import { snapMm } from '../units'
 import { camLiftMm, trueCam, type TrueCam } from './motion'
 
 /** A decompressor at work: over a local arc of its valve it holds it open by `liftMm`, letting go and taking hold over the edges. */
-export interface Held { role: Role, fromDeg: number, toDeg: number, cylinderId: string | null, liftMm: number }
+export interface Held {
+  role: Role
+  fromDeg: number
+  toDeg: number
+  cylinderId: string | null
+  liftMm: number
+}
 
 /** What an engine is really like, and nobody at the bench can look up. */
 export interface Nature {
@@ -67,7 +83,13 @@ function heldOf(engine: Engine, told: Setup['held']): Held | null {
   const { decompressor } = engine
   if (told === null || (told === undefined && decompressor.kind !== 'arc')) return null
   const [known, isArc] = decompressor.kind === 'arc' ? [decompressor, true] : [ASSUMED_DECOMPRESSOR, false]
-  const base: Held = { role: known.role, cylinderId: isArc ? known.cylinderId : null, fromDeg: known.fromDeg, toDeg: known.toDeg, liftMm: USUAL_HELD_MM }
+  const base: Held = {
+    role: known.role,
+    cylinderId: isArc ? known.cylinderId : null,
+    fromDeg: known.fromDeg,
+    toDeg: known.toDeg,
+    liftMm: USUAL_HELD_MM,
+  }
   if (told === undefined) return base
   return 'liftMm' in told ? told : { ...base, fromDeg: told[0], toDeg: told[1] }
 }
@@ -77,16 +99,29 @@ function heldOf(engine: Engine, told: Setup['held']): Held | null {
  * @param setup angles in degrees, lengths in mm, temperatures in °C
  */
 export function virtualEngine(engine: Engine, setup: Setup = {}): VirtualEngine {
-  const every = <T>(of: (valve: Valve, i: number) => T): Record<string, T> => Object.fromEntries(engine.valves.map((v, i) => [v.id, of(v, i)]))
+  const every = <T>(of: (valve: Valve, i: number) => T): Record<string, T> =>
+    Object.fromEntries(engine.valves.map((v, i) => [v.id, of(v, i)]))
   return {
-    engine, crankDeg: setup.crankDeg ?? 430, camAheadDeg: 0, headC: setup.headC ?? AIR_C,
+    engine,
+    crankDeg: setup.crankDeg ?? 430,
+    camAheadDeg: 0,
+    headC: setup.headC ?? AIR_C,
     gapMm: { ...every(v => middleOf(engine, v.role)), ...setup.gapMm },
-    shimMm: { ...every((v, i) => v.adjuster === 'shim' ? snapMm(USUAL_SHIM_MM - i * 0.05) : 0), ...setup.shimMm },
-    nuts: every(() => 'locked'), screwDeg: every(() => 0),
+    shimMm: { ...every((v, i) => (v.adjuster === 'shim' ? snapMm(USUAL_SHIM_MM - i * 0.05) : 0)), ...setup.shimMm },
+    nuts: every(() => 'locked'),
+    screwDeg: every(() => 0),
     nature: {
-      cams: Object.fromEntries(ROLES.map(role => [role, trueCam(engine, role, setup.camLateDeg?.[role])])) as Nature['cams'],
+      cams: Object.fromEntries(
+        ROLES.map(role => [role, trueCam(engine, role, setup.camLateDeg?.[role])]),
+      ) as Nature['cams'],
       held: heldOf(engine, setup.held),
-      chainSlackDeg: 0, creepMm: 0, creepScatterMm: 0, bladeOffMm: {}, growthMm: GROWTH_MM, airC: AIR_C, ...setup.nature,
+      chainSlackDeg: 0,
+      creepMm: 0,
+      creepScatterMm: 0,
+      bladeOffMm: {},
+      growthMm: GROWTH_MM,
+      airC: AIR_C,
+      ...setup.nature,
     },
   }
 }
@@ -111,7 +146,9 @@ export function liftedMm(v: VirtualEngine, valveId: string): number {
 
 /** The room that a blade meets now, mm: the clearance, less what lifts the valve, as warm as the head is. */
 export const roomMm = (v: VirtualEngine, valveId: string): number =>
-  v.gapMm[valveId]! - liftedMm(v, valveId) + v.nature.growthMm[valveById(v.engine, valveId).role] * Math.max(0, v.headC - v.nature.airC)
+  v.gapMm[valveId]! -
+  liftedMm(v, valveId) +
+  v.nature.growthMm[valveById(v.engine, valveId).role] * Math.max(0, v.headC - v.nature.airC)
 
 /** Less lift than a hand can tell from none. mm, from memory. */
 const NOT_FELT_MM = 0.002
@@ -119,7 +156,8 @@ const NOT_FELT_MM = 0.002
 export const isTrulyClosed = (v: VirtualEngine, valveId: string): boolean => liftedMm(v, valveId) < NOT_FELT_MM
 
 /** The piston of a cylinder's own angle, 0 at compression TDC, in [0, 720). */
-export const localDeg = (v: VirtualEngine, cylinderId: string): number => wrap(v.crankDeg - cylinderById(v.engine, cylinderId).firingAngleDeg)
+export const localDeg = (v: VirtualEngine, cylinderId: string): number =>
+  wrap(v.crankDeg - cylinderById(v.engine, cylinderId).firingAngleDeg)
 
 /** Turns a screw; clockwise closes. A locked nut lets nothing turn. @returns whether it turned */
 export function turnScrew(v: VirtualEngine, valveId: string, deg: number): boolean {
@@ -131,7 +169,8 @@ export function turnScrew(v: VirtualEngine, valveId: string, deg: number): boole
 
 /** Loosens a nut, nips it, or locks it to torque, which moves the setting. @param dice even in [0, 1): where in its scatter this lock falls */
 export function workNut(v: VirtualEngine, valveId: string, to: 'locked' | 'loose' | 'nipped', dice = 0.5): void {
-  if (to === 'locked' && v.nuts[valveId] !== 'locked') v.gapMm[valveId]! += v.nature.creepMm + (dice - 0.5) * v.nature.creepScatterMm
+  if (to === 'locked' && v.nuts[valveId] !== 'locked')
+    v.gapMm[valveId]! += v.nature.creepMm + (dice - 0.5) * v.nature.creepScatterMm
   v.nuts[valveId] = to
 }
 

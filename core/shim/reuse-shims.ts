@@ -1,7 +1,13 @@
 import { clearanceWith, type ShimValve, stepsAbout, wouldBeIn } from './shim'
 
 /** Where a valve's shim comes from: it stays, it comes out of another valve, off the shelf, or must be bought. */
-export interface ShimPlace { valveId: string, mm: number, clearanceMm: number, from: 'stays' | 'valve' | 'stock' | 'bought', fromValveId: string | null }
+export interface ShimPlace {
+  valveId: string
+  mm: number
+  clearanceMm: number
+  from: 'stays' | 'valve' | 'stock' | 'bought'
+  fromValveId: string | null
+}
 
 export interface ShimPlan {
   places: ShimPlace[]
@@ -19,7 +25,12 @@ const PURCHASE = 1e6
 const OFF_SHELF = 0.2
 const MOVED = 0.1
 
-interface Source { mm: number, from: ShimPlace['from'], fromValveId: string | null, only: string | null }
+interface Source {
+  mm: number
+  from: ShimPlace['from']
+  fromValveId: string | null
+  only: string | null
+}
 
 /**
  * Which shim goes where over the whole engine: least purchases, then least deviation from the targets. Fitted shims may be
@@ -29,11 +40,21 @@ interface Source { mm: number, from: ShimPlace['from'], fromValveId: string | nu
  * @param stepMm the steps in which new ones come
  * @param work what of the plan is done already: shims that came out of valves and lie ready, and valves whose shim is used
  */
-export function reuseShims(valves: readonly ShimValve[], stockMm: readonly number[], stepMm: number, work: { freed?: readonly { mm: number, fromValveId: string }[], gone?: ReadonlySet<string> } = {}): ShimPlan {
+export function reuseShims(
+  valves: readonly ShimValve[],
+  stockMm: readonly number[],
+  stepMm: number,
+  work: { freed?: readonly { mm: number; fromValveId: string }[]; gone?: ReadonlySet<string> } = {},
+): ShimPlan {
   const sources: Source[] = [
-    ...[...valves.map(v => ({ mm: v.fittedMm, fromValveId: v.valveId })).filter(v => !work.gone?.has(v.fromValveId)), ...work.freed ?? []].map(s => ({ ...s, from: 'valve' as const, only: null })),
+    ...[
+      ...valves.map(v => ({ mm: v.fittedMm, fromValveId: v.valveId })).filter(v => !work.gone?.has(v.fromValveId)),
+      ...(work.freed ?? []),
+    ].map(s => ({ ...s, from: 'valve' as const, only: null })),
     ...stockMm.map(mm => ({ mm, from: 'stock' as const, fromValveId: null, only: null })),
-    ...valves.flatMap(v => stepsAbout(v, stepMm).map(mm => ({ mm, from: 'bought' as const, fromValveId: null, only: v.valveId }))),
+    ...valves.flatMap(v =>
+      stepsAbout(v, stepMm).map(mm => ({ mm, from: 'bought' as const, fromValveId: null, only: v.valveId })),
+    ),
     ...valves.map(v => ({ mm: v.fittedMm, from: 'stays' as const, fromValveId: null, only: `none:${v.valveId}` })),
   ]
   const costs = valves.map(v => sources.map(s => costOf(v, s, stepMm)))
@@ -43,13 +64,30 @@ export function reuseShims(valves: readonly ShimValve[], stockMm: readonly numbe
   valves.forEach((v, i) => {
     const source = sources[chosen[i]!]!
     if (costs[i]![chosen[i]!]! >= NO_SHIM) without.push(v.valveId)
-    else places.push({ valveId: v.valveId, mm: source.mm, clearanceMm: clearanceWith(v.fittedMm, v.measuredMm, source.mm), from: source.fromValveId === v.valveId ? 'stays' : source.from, fromValveId: source.fromValveId === v.valveId ? null : source.fromValveId })
+    else
+      places.push({
+        valveId: v.valveId,
+        mm: source.mm,
+        clearanceMm: clearanceWith(v.fittedMm, v.measuredMm, source.mm),
+        from: source.fromValveId === v.valveId ? 'stays' : source.from,
+        fromValveId: source.fromValveId === v.valveId ? null : source.fromValveId,
+      })
   })
   const used = new Set(places.map(p => p.fromValveId ?? (p.from === 'stays' ? p.valveId : '')))
   return {
-    places, without, buyMm: places.filter(p => p.from === 'bought').map(p => p.mm).sort((a, b) => a - b),
-    leftMm: [...valves.filter(v => !work.gone?.has(v.valveId)).map(v => ({ mm: v.fittedMm, fromValveId: v.valveId })), ...work.freed ?? []]
-      .filter(s => !used.has(s.fromValveId) && !without.includes(s.fromValveId)).map(s => s.mm).sort((a, b) => a - b),
+    places,
+    without,
+    buyMm: places
+      .filter(p => p.from === 'bought')
+      .map(p => p.mm)
+      .sort((a, b) => a - b),
+    leftMm: [
+      ...valves.filter(v => !work.gone?.has(v.valveId)).map(v => ({ mm: v.fittedMm, fromValveId: v.valveId })),
+      ...(work.freed ?? []),
+    ]
+      .filter(s => !used.has(s.fromValveId) && !without.includes(s.fromValveId))
+      .map(s => s.mm)
+      .sort((a, b) => a - b),
   }
 }
 
@@ -59,7 +97,14 @@ function costOf(valve: ShimValve, source: Source, stepMm: number): number {
   if (source.only !== null && source.only !== valve.valveId) return Infinity
   const clearanceMm = clearanceWith(valve.fittedMm, valve.measuredMm, source.mm)
   if (!wouldBeIn(valve.clearance, clearanceMm, stepMm)) return Infinity
-  const way = source.from === 'bought' ? PURCHASE : source.from === 'stock' ? OFF_SHELF : source.fromValveId === valve.valveId ? 0 : MOVED
+  const way =
+    source.from === 'bought'
+      ? PURCHASE
+      : source.from === 'stock'
+        ? OFF_SHELF
+        : source.fromValveId === valve.valveId
+          ? 0
+          : MOVED
   return way + Math.abs(clearanceMm - valve.targetMm) * 1000
 }
 
@@ -89,8 +134,10 @@ export function assign(costs: readonly (readonly number[])[]): number[] {
       }
       u[row]! += step
       for (let j = 0; j < m; j++) {
-        if (done[j]) { u[rowOf[j]!]! += step; v[j]! -= step }
-        else least[j]! -= step
+        if (done[j]) {
+          u[rowOf[j]!]! += step
+          v[j]! -= step
+        } else least[j]! -= step
       }
       done[next] = 1
       column = next
@@ -104,6 +151,8 @@ export function assign(costs: readonly (readonly number[])[]): number[] {
     }
   }
   const columns = new Array<number>(n)
-  rowOf.slice(0, m).forEach((i, j) => { if (i >= 0) columns[i] = j })
+  rowOf.slice(0, m).forEach((i, j) => {
+    if (i >= 0) columns[i] = j
+  })
   return columns
 }

@@ -10,10 +10,12 @@ const THICKEST_MM = 4
  * The shim that would give the wanted clearance: fitted + measured − wanted, all in mm.
  * Source: common practice; 2.38 fitted with 0.13 measured and 0.16 wanted asks for 2.35.
  */
-export const wantedShim = (fittedMm: number, measuredMm: number, wantedMm: number): number => snapMm(fittedMm + measuredMm - wantedMm)
+export const wantedShim = (fittedMm: number, measuredMm: number, wantedMm: number): number =>
+  snapMm(fittedMm + measuredMm - wantedMm)
 
 /** The clearance that another shim would give in place of the fitted one. mm. */
-export const clearanceWith = (fittedMm: number, measuredMm: number, shimMm: number): number => snapMm(fittedMm + measuredMm - shimMm)
+export const clearanceWith = (fittedMm: number, measuredMm: number, shimMm: number): number =>
+  snapMm(fittedMm + measuredMm - shimMm)
 
 /** Engravings are rounded to 0.01: 2.375 reads 2.38. */
 const ENGRAVING_MM = 0.0051
@@ -28,20 +30,34 @@ export function engravedShim(engravedMm: number, stepMm: number): number {
   const text = formatLength(engravedMm, 'mm')
   if (!(engravedMm >= THINNEST_MM && engravedMm <= THICKEST_MM)) {
     const tenfold = [engravedMm / 10, engravedMm * 10, engravedMm / 100].find(v => v >= THINNEST_MM && v <= THICKEST_MM)
-    throw new FigureError(text, `is not a shim’s size: they are ${THINNEST_MM} to ${THICKEST_MM} mm.${tenfold === undefined ? ' Look at the unit.' : ` Was ${formatLength(snapMm(tenfold), 'mm')} mm meant?`}`)
+    throw new FigureError(
+      text,
+      `is not a shim’s size: they are ${THINNEST_MM} to ${THICKEST_MM} mm.${tenfold === undefined ? ' Look at the unit.' : ` Was ${formatLength(snapMm(tenfold), 'mm')} mm meant?`}`,
+    )
   }
   const below = snapMm(Math.floor(engravedMm / stepMm + 1e-9) * stepMm)
   const near = [below, snapMm(below + stepMm)].find(v => Math.abs(v - engravedMm) <= ENGRAVING_MM)
-  if (near === undefined) throw new FigureError(text, `is between two of the ${stepMm} steps, ${formatLength(below, 'mm')} and ${formatLength(snapMm(below + stepMm), 'mm')}. Read it again; a size by micrometer goes in its own field.`)
+  if (near === undefined)
+    throw new FigureError(
+      text,
+      `is between two of the ${stepMm} steps, ${formatLength(below, 'mm')} and ${formatLength(snapMm(below + stepMm), 'mm')}. Read it again; a size by micrometer goes in its own field.`,
+    )
   return near
 }
 
 /** A shim that is on the shelf, or would have to be bought. */
-export interface ShimChoice { mm: number, clearanceMm: number, from: 'stock' | 'bought' }
+export interface ShimChoice {
+  mm: number
+  clearanceMm: number
+  from: 'stock' | 'bought'
+}
 
 /** Whether a clearance is in, for a shim that cannot be felt before it is fitted: inside the limits; a bare figure within half a step. */
 export function wouldBeIn(clearance: Clearance, clearanceMm: number, stepMm: number): boolean {
-  const { minMm, maxMm } = limitsOf(clearance) ?? { minMm: snapMm(targetOf(clearance) - stepMm / 2), maxMm: snapMm(targetOf(clearance) + stepMm / 2) }
+  const { minMm, maxMm } = limitsOf(clearance) ?? {
+    minMm: snapMm(targetOf(clearance) - stepMm / 2),
+    maxMm: snapMm(targetOf(clearance) + stepMm / 2),
+  }
   return clearanceMm >= minMm && clearanceMm <= maxMm
 }
 
@@ -60,7 +76,14 @@ export interface ShimValve {
 export function stepsAbout(valve: ShimValve, stepMm: number): number[] {
   const wanted = wantedShim(valve.fittedMm, valve.measuredMm, valve.targetMm)
   const nearest = Math.round(wanted / stepMm)
-  return [-2, -1, 0, 1, 2].map(i => snapMm((nearest + i) * stepMm)).filter(mm => mm >= THINNEST_MM && mm <= THICKEST_MM && wouldBeIn(valve.clearance, clearanceWith(valve.fittedMm, valve.measuredMm, mm), stepMm))
+  return [-2, -1, 0, 1, 2]
+    .map(i => snapMm((nearest + i) * stepMm))
+    .filter(
+      mm =>
+        mm >= THINNEST_MM &&
+        mm <= THICKEST_MM &&
+        wouldBeIn(valve.clearance, clearanceWith(valve.fittedMm, valve.measuredMm, mm), stepMm),
+    )
 }
 
 /**
@@ -69,8 +92,10 @@ export function stepsAbout(valve: ShimValve, stepMm: number): number[] {
  * @returns null when no size of stock or steps would be in: the steps are too coarse for the limits, or the seat is gone
  */
 export function chooseShim(valve: ShimValve, stockMm: readonly number[], stepMm: number): ShimChoice | null {
-  const choices = (sizes: readonly number[], from: ShimChoice['from']): ShimChoice[] => sizes
-    .map(mm => ({ mm, clearanceMm: clearanceWith(valve.fittedMm, valve.measuredMm, mm), from })).filter(c => wouldBeIn(valve.clearance, c.clearanceMm, stepMm))
+  const choices = (sizes: readonly number[], from: ShimChoice['from']): ShimChoice[] =>
+    sizes
+      .map(mm => ({ mm, clearanceMm: clearanceWith(valve.fittedMm, valve.measuredMm, mm), from }))
+      .filter(c => wouldBeIn(valve.clearance, c.clearanceMm, stepMm))
   const off = (c: ShimChoice) => Math.abs(c.clearanceMm - valve.targetMm)
   const nearest = (list: ShimChoice[]) => [...list].sort((a, b) => off(a) - off(b) || a.mm - b.mm)[0]
   return nearest(choices(stockMm, 'stock')) ?? nearest(choices(stepsAbout(valve, stepMm), 'bought')) ?? null

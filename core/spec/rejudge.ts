@@ -2,7 +2,10 @@ import type { Clearance } from '../engine'
 import { BARE_FIGURE_NEAR_MM, limitsOf, USUAL_HAND, type Verdict } from '../feeler'
 import { snapMm } from '../units'
 
-export interface LeftReading { loMm: number, hiMm: number | null }
+export interface LeftReading {
+  loMm: number
+  hiMm: number | null
+}
 
 /** A bare figure and the next blade up: further apart, the pair says little. As `judge` has it. */
 const NEXT_UP_WITHIN_MM = 0.05
@@ -20,7 +23,12 @@ export function rejudge({ loMm, hiMm }: LeftReading, clearance: Clearance): Verd
     return loMm >= minMm && hiMm !== null && (hiMm <= maxMm || drag) ? 'in' : 'unproved'
   }
   const figureMm = (clearance as { figureMm: number }).figureMm
-  if (hiMm !== null && hiMm <= snapMm(figureMm + BARE_FIGURE_NEAR_MM) && loMm < snapMm(figureMm - BARE_FIGURE_NEAR_MM)) return 'tight'
+  if (hiMm !== null && hiMm <= snapMm(figureMm + BARE_FIGURE_NEAR_MM) && loMm < snapMm(figureMm - BARE_FIGURE_NEAR_MM))
+    return 'tight'
   if (loMm >= snapMm(figureMm + USUAL_HAND.dragMm)) return 'loose'
-  return Math.abs(snapMm(loMm - figureMm)) <= BARE_FIGURE_NEAR_MM && hiMm !== null && hiMm <= snapMm(figureMm + NEXT_UP_WITHIN_MM) ? 'in' : 'unproved'
+  return Math.abs(snapMm(loMm - figureMm)) <= BARE_FIGURE_NEAR_MM &&
+    hiMm !== null &&
+    hiMm <= snapMm(figureMm + NEXT_UP_WITHIN_MM)
+    ? 'in'
+    : 'unproved'
 }

@@ -1,5 +1,15 @@
 import { threadText } from '../adjuster'
-import { type Clearance, closedArcs, type Engine, firingAngle, ROLES, type Role, spareInArc, unitSlip, valveById } from '../engine'
+import {
+  type Clearance,
+  closedArcs,
+  type Engine,
+  firingAngle,
+  ROLES,
+  type Role,
+  spareInArc,
+  unitSlip,
+  valveById,
+} from '../engine'
 import { spanOf, targetOf } from '../feeler'
 import { planStops } from '../stops'
 import { formatLength, MM_PER_INCH, NEWTON_METRES, snapMm } from '../units'
@@ -15,20 +25,28 @@ export interface Doubt {
 }
 
 const plain = (value: number, digits = 4): string => String(Number(value.toFixed(digits)))
-const name = (role: Role): string => role === 'intake' ? 'Intake' : 'Exhaust'
-const printed = (clearance: Clearance): string => /[a-z"″]/i.test(clearance.text) ? clearance.text : `${clearance.text} ${clearance.unit}`
+const name = (role: Role): string => (role === 'intake' ? 'Intake' : 'Exhaust')
+const printed = (clearance: Clearance): string =>
+  /[a-z"″]/i.test(clearance.text) ? clearance.text : `${clearance.text} ${clearance.unit}`
 
 /** Half of the last printed place of a figure, in mm: what rounding may have taken. */
 function roundingMm(clearance: Clearance): number {
   const decimals = Math.max(0, ...[...clearance.text.matchAll(/[.,](\d+)/g)].map(m => m[1]!.length))
   const step = 10 ** -decimals / 2
-  return clearance.unit === 'mm' ? step : clearance.unit === 'in' ? step * MM_PER_INCH : step * MM_PER_INCH / 1000
+  return clearance.unit === 'mm' ? step : clearance.unit === 'in' ? step * MM_PER_INCH : (step * MM_PER_INCH) / 1000
 }
-const figuresOf = (c: Clearance): number[] => c.form === 'limits' ? [c.minMm, c.maxMm] : c.form === 'tolerance' ? [c.figureMm, c.toleranceMm] : [c.figureMm]
+const figuresOf = (c: Clearance): number[] =>
+  c.form === 'limits' ? [c.minMm, c.maxMm] : c.form === 'tolerance' ? [c.figureMm, c.toleranceMm] : [c.figureMm]
 
 /** Ratios that a slip makes: a decimal place, or one unit taken for the other. */
-const SLIPS: [number, string][] = [[10, 'ten times'], [25.4, '25.4 times, as when one unit is taken for the other'], [100, 'a hundred times'], [1000, 'a thousand times']]
-const slipOf = (ratio: number): string | null => SLIPS.find(([times]) => Math.abs(ratio / times - 1) < 0.15)?.[1] ?? null
+const SLIPS: [number, string][] = [
+  [10, 'ten times'],
+  [25.4, '25.4 times, as when one unit is taken for the other'],
+  [100, 'a hundred times'],
+  [1000, 'a thousand times'],
+]
+const slipOf = (ratio: number): string | null =>
+  SLIPS.find(([times]) => Math.abs(ratio / times - 1) < 0.15)?.[1] ?? null
 
 function unitsDiffer(role: Role, first: Clearance, second: Clearance): Doubt[] {
   const [a, b] = [figuresOf(first), figuresOf(second)]
@@ -38,18 +56,30 @@ function unitsDiffer(role: Role, first: Clearance, second: Clearance): Doubt[] {
   if (off < 0) return []
   const [larger, smaller] = [Math.max(x[off]!, y[off]!), Math.min(x[off]!, y[off]!)]
   const slip = smaller > 0 ? slipOf(larger / smaller) : null
-  return [{
-    id: `units:${role}:${first.text}:${second.text}`, field: role === 'intake' ? 'intakeAlso' : 'exhaustAlso',
-    says: `${name(role)}: the page gives two readings. ${printed(second)} is ${plain(y[off]!, 3)} mm, and the page says ${plain(x[off]!, 3)} mm${slip ? `: ${slip} the other` : `, ${plain(larger - smaller, 3)} mm apart, more than rounding does`}.`,
-    readings: [printed(first), printed(second)],
-  }]
+  return [
+    {
+      id: `units:${role}:${first.text}:${second.text}`,
+      field: role === 'intake' ? 'intakeAlso' : 'exhaustAlso',
+      says: `${name(role)}: the page gives two readings. ${printed(second)} is ${plain(y[off]!, 3)} mm, and the page says ${plain(x[off]!, 3)} mm${slip ? `: ${slip} the other` : `, ${plain(larger - smaller, 3)} mm apart, more than rounding does`}.`,
+      readings: [printed(first), printed(second)],
+    },
+  ]
 }
 
 function outside(role: Role, clearance: Clearance, field: SpecField = role): Doubt[] {
   const { minMm, maxMm } = spanOf(clearance)
   const [mm, slip] = [maxMm, minMm].map(v => [v, unitSlip(v)] as const).find(([, s]) => s) ?? [0, null]
   const meant = slip && /Was (.+?) meant/.exec(slip)?.[1]
-  return slip ? [{ id: `range:${field}:${role}:${clearance.text}`, field, says: `${name(role)}: ${slip}`, readings: [`${plain(mm)} mm`, meant ?? 'another figure'] }] : []
+  return slip
+    ? [
+        {
+          id: `range:${field}:${role}:${clearance.text}`,
+          field,
+          says: `${name(role)}: ${slip}`,
+          readings: [`${plain(mm)} mm`, meant ?? 'another figure'],
+        },
+      ]
+    : []
 }
 
 function betweenRoles(clearance: Engine['clearance']): Doubt[] {
@@ -58,8 +88,25 @@ function betweenRoles(clearance: Engine['clearance']): Doubt[] {
   const ratio = Math.max(intake, exhaust) / Math.min(intake, exhaust)
   const slip = slipOf(ratio)
   const id = `${clearance.intake.text}:${clearance.exhaust.text}`
-  if (slip) return [{ id: `tenfold:${id}`, field: 'exhaust', says: `One is ${slip} the other. A slip of the decimal point, or as printed?`, readings }]
-  return exhaust < intake - 1e-9 ? [{ id: `tighter:${id}`, field: 'exhaust', says: 'The exhaust is set tighter than the intake. Exhausts run hotter, so the other way round is usual. Exchanged, or as printed?', readings }] : []
+  if (slip)
+    return [
+      {
+        id: `tenfold:${id}`,
+        field: 'exhaust',
+        says: `One is ${slip} the other. A slip of the decimal point, or as printed?`,
+        readings,
+      },
+    ]
+  return exhaust < intake - 1e-9
+    ? [
+        {
+          id: `tighter:${id}`,
+          field: 'exhaust',
+          says: 'The exhaust is set tighter than the intake. Exhausts run hotter, so the other way round is usual. Exchanged, or as printed?',
+          readings,
+        },
+      ]
+    : []
 }
 
 /** Proof stress of the weakest and strongest usual steel, MPa. Source: ISO 898-1, classes 4.8 and 12.9. */
@@ -68,42 +115,75 @@ const PROOF_MPA = { weakest: 310, strongest: 970 }
 const PRELOAD = { least: 0.25, most: 0.75 }
 const NUT_FACTOR = 0.2
 /** The torques that a thread of steel can be meant to have, N·m. Stress area π/4·(d − 0.9382·P)² by ISO 898-1. */
-export function threadTorques({ threadMm, pitchMm }: { threadMm: number, pitchMm: number }): { leastNm: number, mostNm: number } {
-  const areaMm2 = Math.PI / 4 * (threadMm - 0.9382 * pitchMm) ** 2
-  const at = (share: number, proof: number) => NUT_FACTOR * threadMm / 1000 * share * areaMm2 * proof
+export function threadTorques({ threadMm, pitchMm }: { threadMm: number; pitchMm: number }): {
+  leastNm: number
+  mostNm: number
+} {
+  const areaMm2 = (Math.PI / 4) * (threadMm - 0.9382 * pitchMm) ** 2
+  const at = (share: number, proof: number) => ((NUT_FACTOR * threadMm) / 1000) * share * areaMm2 * proof
   return { leastNm: at(PRELOAD.least, PROOF_MPA.weakest), mostNm: at(PRELOAD.most, PROOF_MPA.strongest) }
 }
 /** Where the thread is not on record, and for covers and plugs: what such parts have, N·m. From memory. */
-const USUAL_NM = { locknut: { leastNm: 3, mostNm: 35 }, cover: { leastNm: 3, mostNm: 30 }, plug: { leastNm: 6, mostNm: 45 } }
+const USUAL_NM = {
+  locknut: { leastNm: 3, mostNm: 35 },
+  cover: { leastNm: 3, mostNm: 30 },
+  plug: { leastNm: 6, mostNm: 45 },
+}
 
 function torques({ torques, adjuster, valves }: Engine): Doubt[] {
   const { threadMm, pitchMm } = adjuster
-  const nut = threadMm === null ? { ...USUAL_NM.locknut, of: 'a locknut' } : { ...threadTorques({ threadMm, pitchMm }), of: `a ${threadText({ threadMm, pitchMm })} nut` }
+  const nut =
+    threadMm === null
+      ? { ...USUAL_NM.locknut, of: 'a locknut' }
+      : { ...threadTorques({ threadMm, pitchMm }), of: `a ${threadText({ threadMm, pitchMm })} nut` }
   const asked = [
-    ['locknut', valves.some(v => v.adjuster === 'screw') ? torques.locknutNm : null, nut], ['cover', torques.coverNm, { ...USUAL_NM.cover, of: 'a cover bolt' }], ['plug', torques.plugNm, { ...USUAL_NM.plug, of: 'a spark plug' }],
+    ['locknut', valves.some(v => v.adjuster === 'screw') ? torques.locknutNm : null, nut],
+    ['cover', torques.coverNm, { ...USUAL_NM.cover, of: 'a cover bolt' }],
+    ['plug', torques.plugNm, { ...USUAL_NM.plug, of: 'a spark plug' }],
   ] as const
   return asked.flatMap(([field, nm, { leastNm, mostNm, of }]) => {
     if (nm === null || (nm >= leastNm && nm <= mostNm)) return []
-    const meant = [[nm / 10, `${plain(nm / 10)} N·m`], [nm * 10, `${plain(nm * 10)} N·m`], [nm * NEWTON_METRES['lbf·in'], `${plain(nm)} lbf·in, ${plain(nm * NEWTON_METRES['lbf·in'], 1)} N·m`], [nm * NEWTON_METRES['lbf·ft'], `${plain(nm)} lbf·ft, ${plain(nm * NEWTON_METRES['lbf·ft'], 1)} N·m`]] as const
+    const meant = [
+      [nm / 10, `${plain(nm / 10)} N·m`],
+      [nm * 10, `${plain(nm * 10)} N·m`],
+      [nm * NEWTON_METRES['lbf·in'], `${plain(nm)} lbf·in, ${plain(nm * NEWTON_METRES['lbf·in'], 1)} N·m`],
+      [nm * NEWTON_METRES['lbf·ft'], `${plain(nm)} lbf·ft, ${plain(nm * NEWTON_METRES['lbf·ft'], 1)} N·m`],
+    ] as const
     const fits = meant.filter(([v]) => v >= leastNm && v <= mostNm).map(([, words]) => words)
-    return [{
-      id: `torque:${field}:${nm}:${threadMm ?? ''}`, field, readings: [`${plain(nm)} N·m`, fits[0] ?? 'another figure'] as [string, string],
-      says: `${plain(nm)} N·m is ${nm > mostNm ? `more than ${of} takes: ${plain(mostNm, 0)} N·m at most` : `less than ${of} needs: ${plain(leastNm, 1)} N·m at least`}.${fits.length ? ` Was ${fits.join(', or ')} meant?` : ''}`,
-    }]
+    return [
+      {
+        id: `torque:${field}:${nm}:${threadMm ?? ''}`,
+        field,
+        readings: [`${plain(nm)} N·m`, fits[0] ?? 'another figure'] as [string, string],
+        says: `${plain(nm)} N·m is ${nm > mostNm ? `more than ${of} takes: ${plain(mostNm, 0)} N·m at most` : `less than ${of} needs: ${plain(leastNm, 1)} N·m at least`}.${fits.length ? ` Was ${fits.join(', or ')} meant?` : ''}`,
+      },
+    ]
   })
 }
 
 function openAtStops(engine: Engine): Doubt[] {
   if (engine.cam === null) return []
   const flagged = engine.makersStops.length
-    ? planStops(engine, 'maker').stops.flatMap(stop => stop.flagged.map(id => ({ id, deg: stop.crankDeg, where: 'the maker’s stop' })))
-    : engine.valves.flatMap((valve) => {
+    ? planStops(engine, 'maker').stops.flatMap(stop =>
+        stop.flagged.map(id => ({ id, deg: stop.crankDeg, where: 'the maker’s stop' })),
+      )
+    : engine.valves.flatMap(valve => {
         const top = firingAngle(engine, valve.cylinderId)
-        return (closedArcs(engine, false)[valve.id] ?? []).some(arc => spareInArc(arc, top).beforeDeg >= 0) ? [] : [{ id: valve.id, deg: top, where: 'compression top' }]
+        return (closedArcs(engine, false)[valve.id] ?? []).some(arc => spareInArc(arc, top).beforeDeg >= 0)
+          ? []
+          : [{ id: valve.id, deg: top, where: 'compression top' }]
       })
   return flagged.map(({ id, deg, where }) => {
     const valve = valveById(engine, id)
-    return { id: `open:${id}:${deg}:${JSON.stringify(engine.cam)}`, field: engine.makersStops.length ? 'stops' : valve.role === 'intake' ? 'ic' : 'ec', says: `By the cam figures the ${valve.name.toLowerCase()} is not shut at ${where}, ${plain(deg)}°. One of the two is a slip, or a decompressor holds it.`, readings: [`${where} at ${plain(deg)}° measures the ${valve.name.toLowerCase()}`, `the cam figures hold it open there`] } satisfies Doubt
+    return {
+      id: `open:${id}:${deg}:${JSON.stringify(engine.cam)}`,
+      field: engine.makersStops.length ? 'stops' : valve.role === 'intake' ? 'ic' : 'ec',
+      says: `By the cam figures the ${valve.name.toLowerCase()} is not shut at ${where}, ${plain(deg)}°. One of the two is a slip, or a decompressor holds it.`,
+      readings: [
+        `${where} at ${plain(deg)}° measures the ${valve.name.toLowerCase()}`,
+        `the cam figures hold it open there`,
+      ],
+    } satisfies Doubt
   })
 }
 
@@ -117,10 +197,24 @@ export function doubtsOf(engine: Engine): Doubt[] {
   const otherRanges = engine.otherClearances.flatMap(o => outside(o.role, o.clearance, 'others'))
   const wide = ROLES.flatMap((role): Doubt[] => {
     const c = clearance[role]
-    return c.form === 'tolerance' && snapMm(c.toleranceMm * 2) > c.figureMm ? [{ id: `wide:${role}:${c.text}`, field: role, says: `${name(role)}: a field ${formatLength(c.toleranceMm * 2, 'mm')} mm wide about ${formatLength(c.figureMm, 'mm')} mm is wider than the figure. Was ± ${plain(c.toleranceMm / 10)} meant?`, readings: [`± ${plain(c.toleranceMm)} mm`, `± ${plain(c.toleranceMm / 10)} mm`] }] : []
+    return c.form === 'tolerance' && snapMm(c.toleranceMm * 2) > c.figureMm
+      ? [
+          {
+            id: `wide:${role}:${c.text}`,
+            field: role,
+            says: `${name(role)}: a field ${formatLength(c.toleranceMm * 2, 'mm')} mm wide about ${formatLength(c.figureMm, 'mm')} mm is wider than the figure. Was ± ${plain(c.toleranceMm / 10)} meant?`,
+            readings: [`± ${plain(c.toleranceMm)} mm`, `± ${plain(c.toleranceMm / 10)} mm`],
+          },
+        ]
+      : []
   })
   return [
-    ...ranges, ...otherRanges, ...wide, ...ROLES.flatMap(role => alsoPrinted[role] ? unitsDiffer(role, clearance[role], alsoPrinted[role]) : []),
-    ...ranges.length ? [] : betweenRoles(clearance), ...torques(engine), ...openAtStops(engine),
+    ...ranges,
+    ...otherRanges,
+    ...wide,
+    ...ROLES.flatMap(role => (alsoPrinted[role] ? unitsDiffer(role, clearance[role], alsoPrinted[role]) : [])),
+    ...(ranges.length ? [] : betweenRoles(clearance)),
+    ...torques(engine),
+    ...openAtStops(engine),
   ]
 }

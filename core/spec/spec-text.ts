@@ -8,63 +8,105 @@ export function parseClearance(text: string, unit: LengthUnit): Clearance {
   if (tolerance) {
     const toleranceUnit = value(tolerance[2]!).unit
     const figure = parseLength(tolerance[1]!, toleranceUnit)
-    return { form: 'tolerance', figureMm: figure.mm, toleranceMm: value(tolerance[2]!).mm, text: text.trim(), unit: figure.unit }
+    return {
+      form: 'tolerance',
+      figureMm: figure.mm,
+      toleranceMm: value(tolerance[2]!).mm,
+      text: text.trim(),
+      unit: figure.unit,
+    }
   }
   // a figure in brackets behind limits is the one that the source says to set to
   const figured = /^(.+?)\(([^)]+)\)\s*$/.exec(text)
   const range = /^(.+?)(?:–|—|-|\bto\b)(.+)$/.exec(figured?.[1] ?? text)
   if (range) {
     const max = value(range[2]!)
-    return { form: 'limits', minMm: parseLength(range[1]!, max.unit).mm, maxMm: max.mm, ...figured ? { figureMm: parseLength(figured[2]!, max.unit).mm } : {}, text: text.trim(), unit: max.unit }
+    return {
+      form: 'limits',
+      minMm: parseLength(range[1]!, max.unit).mm,
+      maxMm: max.mm,
+      ...(figured ? { figureMm: parseLength(figured[2]!, max.unit).mm } : {}),
+      text: text.trim(),
+      unit: max.unit,
+    }
   }
   const figure = value(text)
   return { form: 'bare', figureMm: figure.mm, text: text.trim(), unit: figure.unit }
 }
 
 /** Other printed figures as typed, a line each: “exhaust 0.13–0.17; Bulletin 4”. */
-export const parseOtherFigures = (text: string, unit: LengthUnit): Engine['otherClearances'] => text.split('\n').map(line => line.trim()).filter(Boolean).map((line) => {
-  const match = /^(intake|exhaust)\s*:?\s*([^;]+);\s*(.+)$/i.exec(line)
-  if (!match) throw new FigureError(line, 'cannot be read. Type valve, figure, semicolon, source, such as exhaust 0.13–0.17; Bulletin 4.')
-  return { role: match[1]!.toLowerCase() as Valve['role'], clearance: parseClearance(match[2]!, unit), source: match[3]!.trim() }
-})
+export const parseOtherFigures = (text: string, unit: LengthUnit): Engine['otherClearances'] =>
+  text
+    .split('\n')
+    .map(line => line.trim())
+    .filter(Boolean)
+    .map(line => {
+      const match = /^(intake|exhaust)\s*:?\s*([^;]+);\s*(.+)$/i.exec(line)
+      if (!match)
+        throw new FigureError(
+          line,
+          'cannot be read. Type valve, figure, semicolon, source, such as exhaust 0.13–0.17; Bulletin 4.',
+        )
+      return {
+        role: match[1]!.toLowerCase() as Valve['role'],
+        clearance: parseClearance(match[2]!, unit),
+        source: match[3]!.trim(),
+      }
+    })
 
 /** Between items of a list: a comma before a digit is a decimal comma. */
 const BETWEEN = /[;\n]|,(?!\d)/
-const parts = (text: string, at: RegExp): string[] => text.split(at).map(part => part.trim()).filter(Boolean)
+const parts = (text: string, at: RegExp): string[] =>
+  text
+    .split(at)
+    .map(part => part.trim())
+    .filter(Boolean)
 /** Words and an angle at their end: “T L 180”. */
-function wordsAndAngle(part: string, example: string): { words: string, deg: number } {
+function wordsAndAngle(part: string, example: string): { words: string; deg: number } {
   const match = /^(.+?)\s+(-?\d+(?:[.,]\d+)?)°?$/.exec(part)
   if (!match) throw new FigureError(part, `cannot be read. Type it such as ${example}.`)
   return { words: match[1]!, deg: Number(match[2]!.replace(',', '.')) }
 }
 
-const kindOf = (letter: string): Mark['kind'] => /^f\b/i.test(letter) ? 'fire' : /^(a\b|‖|\|\|)/i.test(letter) ? 'advance' : 'top'
+const kindOf = (letter: string): Mark['kind'] =>
+  /^f\b/i.test(letter) ? 'fire' : /^(a\b|‖|\|\|)/i.test(letter) ? 'advance' : 'top'
 /** Marks as typed: “T L 0, F 346, T R 180”. F fires; A and a double line are advance marks; all else is top. */
-export const parseMarks = (text: string): Mark[] => parts(text, BETWEEN).map((part) => {
-  const { words: letter, deg: angleDeg } = wordsAndAngle(part, 'letter and degrees: T 0, F 346')
-  return { letter, angleDeg, kind: kindOf(letter) }
-})
+export const parseMarks = (text: string): Mark[] =>
+  parts(text, BETWEEN).map(part => {
+    const { words: letter, deg: angleDeg } = wordsAndAngle(part, 'letter and degrees: T 0, F 346')
+    return { letter, angleDeg, kind: kindOf(letter) }
+  })
 
 /** Cylinders as typed, each with its firing angle: “Left 0, Right 360”. */
-export const parseCylinders = (text: string): Engine['cylinders'] => parts(text, BETWEEN).map((part, i) => {
-  const { words: name, deg: firingAngleDeg } = wordsAndAngle(part, 'name and firing angle: Left 0, Right 360')
-  return { id: `cylinder-${i + 1}`, name, firingAngleDeg }
-})
+export const parseCylinders = (text: string): Engine['cylinders'] =>
+  parts(text, BETWEEN).map((part, i) => {
+    const { words: name, deg: firingAngleDeg } = wordsAndAngle(part, 'name and firing angle: Left 0, Right 360')
+    return { id: `cylinder-${i + 1}`, name, firingAngleDeg }
+  })
 
 /** Cam signs as typed, a line each: how it looks when right, and the angle. */
-export const parseCamMarks = (text: string): Engine['camMarks'] => parts(text, /[;\n]/).map((part) => {
-  const { words, deg: angleDeg } = wordsAndAngle(part, 'words and degrees: the two dots face each other 0')
-  return { words, angleDeg }
-})
+export const parseCamMarks = (text: string): Engine['camMarks'] =>
+  parts(text, /[;\n]/).map(part => {
+    const { words, deg: angleDeg } = wordsAndAngle(part, 'words and degrees: the two dots face each other 0')
+    return { words, angleDeg }
+  })
 
 const PLACE_HELP = 'a mark’s letter, “top Left”, “rod 6 mm Left” or “sign 1”'
 function parsePlace(text: string, engine: Pick<Engine, 'cylinders' | 'marks'>, deg: number): Place {
   const away = (markIndex: number) => Math.abs(signedWay(engine.marks[markIndex]!.angleDeg, deg, 360))
-  const nearest = [...engine.marks.keys()].filter(i => engine.marks[i]!.letter.toLowerCase() === text.toLowerCase()).sort((a, b) => away(a) - away(b))[0]
+  const nearest = [...engine.marks.keys()]
+    .filter(i => engine.marks[i]!.letter.toLowerCase() === text.toLowerCase())
+    .sort((a, b) => away(a) - away(b))[0]
   if (nearest !== undefined) return { kind: 'mark', markIndex: nearest }
   const cylinder = (name: string | undefined) => {
-    const found = engine.cylinders.find(c => c.name.toLowerCase() === (name ?? engine.cylinders[0]?.name ?? '').toLowerCase())
-    if (!found) throw new FigureError(name ?? '', `is no cylinder here. They are: ${engine.cylinders.map(c => c.name).join(', ')}.`)
+    const found = engine.cylinders.find(
+      c => c.name.toLowerCase() === (name ?? engine.cylinders[0]?.name ?? '').toLowerCase(),
+    )
+    if (!found)
+      throw new FigureError(
+        name ?? '',
+        `is no cylinder here. They are: ${engine.cylinders.map(c => c.name).join(', ')}.`,
+      )
     return found.id
   }
   const top = /^top(?:\s+(.+))?$/i.exec(text)
@@ -77,36 +119,63 @@ function parsePlace(text: string, engine: Pick<Engine, 'cylinders' | 'marks'>, d
 }
 
 /** The maker’s stops as typed, a line each: “14 P: left intake, left exhaust”. */
-export const parseStops = (text: string, engine: Pick<Engine, 'cylinders' | 'marks'>, valves: Pick<Valve, 'id' | 'name'>[]): Engine['makersStops'] => parts(text, /\n/).map((line) => {
-  const match = /^(\d+(?:[.,]\d+)?)°?\s+([^:]+?)\s*:\s*(.*)$/.exec(line)
-  if (!match) throw new FigureError(line, 'cannot be read. Type degrees, place, colon, valves, such as 14 P: left intake, left exhaust.')
-  const crankDeg = Number(match[1]!.replace(',', '.'))
-  return {
-    crankDeg, place: parsePlace(match[2]!, engine, crankDeg),
-    valveIds: parts(match[3]!, /,/).map((name) => {
-      const valve = valves.find(v => v.name.toLowerCase() === name.toLowerCase())
-      if (!valve) throw new FigureError(name, `is no valve here. They are: ${valves.map(v => v.name.toLowerCase()).join(', ')}.`)
-      return valve.id
-    }),
-  }
-})
+export const parseStops = (
+  text: string,
+  engine: Pick<Engine, 'cylinders' | 'marks'>,
+  valves: Pick<Valve, 'id' | 'name'>[],
+): Engine['makersStops'] =>
+  parts(text, /\n/).map(line => {
+    const match = /^(\d+(?:[.,]\d+)?)°?\s+([^:]+?)\s*:\s*(.*)$/.exec(line)
+    if (!match)
+      throw new FigureError(
+        line,
+        'cannot be read. Type degrees, place, colon, valves, such as 14 P: left intake, left exhaust.',
+      )
+    const crankDeg = Number(match[1]!.replace(',', '.'))
+    return {
+      crankDeg,
+      place: parsePlace(match[2]!, engine, crankDeg),
+      valveIds: parts(match[3]!, /,/).map(name => {
+        const valve = valves.find(v => v.name.toLowerCase() === name.toLowerCase())
+        if (!valve)
+          throw new FigureError(
+            name,
+            `is no valve here. They are: ${valves.map(v => v.name.toLowerCase()).join(', ')}.`,
+          )
+        return valve.id
+      }),
+    }
+  })
 
 /** Figures of a list, without an exponent or idle zeros. */
 const figure = (value: number): string => String(Number(value.toFixed(4)))
 export const marksText = (marks: Mark[]): string => marks.map(m => `${m.letter} ${figure(m.angleDeg)}`).join(', ')
-export const cylindersText = (cylinders: Engine['cylinders']): string => cylinders.map(c => `${c.name} ${figure(c.firingAngleDeg)}`).join(', ')
-export const camMarksText = (camMarks: Engine['camMarks']): string => camMarks.map(m => `${m.words} ${figure(m.angleDeg)}`).join('\n')
-export const otherFiguresText = (others: Engine['otherClearances']): string => others.map(o => `${o.role} ${o.clearance.text}; ${o.source}`).join('\n')
+export const cylindersText = (cylinders: Engine['cylinders']): string =>
+  cylinders.map(c => `${c.name} ${figure(c.firingAngleDeg)}`).join(', ')
+export const camMarksText = (camMarks: Engine['camMarks']): string =>
+  camMarks.map(m => `${m.words} ${figure(m.angleDeg)}`).join('\n')
+export const otherFiguresText = (others: Engine['otherClearances']): string =>
+  others.map(o => `${o.role} ${o.clearance.text}; ${o.source}`).join('\n')
 
 function placeText(engine: Engine, place: Place): string {
   const name = (id: string) => engine.cylinders.find(c => c.id === id)?.name ?? id
   switch (place.kind) {
-    case 'mark': return engine.marks[place.markIndex]?.letter ?? ''
-    case 'piston-top': return `top ${name(place.cylinderId)}`
-    case 'rod-drop': return `rod ${figure(place.dropMm)} mm ${name(place.cylinderId)}`
-    case 'cam-mark': return `sign ${place.camMarkIndex + 1}`
-    default: return ''
+    case 'mark':
+      return engine.marks[place.markIndex]?.letter ?? ''
+    case 'piston-top':
+      return `top ${name(place.cylinderId)}`
+    case 'rod-drop':
+      return `rod ${figure(place.dropMm)} mm ${name(place.cylinderId)}`
+    case 'cam-mark':
+      return `sign ${place.camMarkIndex + 1}`
+    default:
+      return ''
   }
 }
-export const stopsText = (engine: Engine): string => engine.makersStops
-  .map(s => `${figure(s.crankDeg)} ${placeText(engine, s.place)}: ${s.valveIds.map(id => engine.valves.find(v => v.id === id)?.name.toLowerCase() ?? id).join(', ')}`).join('\n')
+export const stopsText = (engine: Engine): string =>
+  engine.makersStops
+    .map(
+      s =>
+        `${figure(s.crankDeg)} ${placeText(engine, s.place)}: ${s.valveIds.map(id => engine.valves.find(v => v.id === id)?.name.toLowerCase() ?? id).join(', ')}`,
+    )
+    .join('\n')

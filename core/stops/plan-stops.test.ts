@@ -9,21 +9,36 @@ describe('stops of a single', () => {
     expect(pastTop).toBe(false)
     expect(unserved).toEqual([])
     expect(stops).toHaveLength(1)
-    expect(stops[0]).toMatchObject({ crankDeg: 0, place: { kind: 'mark', markIndex: 0 }, turnToNextDeg: 720, valves: [{ valveId: 'intake', beforeDeg: 105 }, { valveId: 'exhaust', afterDeg: 105 }] })
+    expect(stops[0]).toMatchObject({
+      crankDeg: 0,
+      place: { kind: 'mark', markIndex: 0 },
+      turnToNextDeg: 720,
+      valves: [
+        { valveId: 'intake', beforeDeg: 105 },
+        { valveId: 'exhaust', afterDeg: 105 },
+      ],
+    })
   })
   it('without a T mark the piston’s own top is the place; F is never one', () => {
     expect(topPlace(engineOf({ marks: [] }), 'only')).toEqual({ kind: 'piston-top', cylinderId: 'only' })
     expect(topPlace(engineOf({ marks: [{ letter: 'F', angleDeg: 0, kind: 'fire' }] }), 'only').kind).toBe('piston-top')
   })
-  it.each([['arc', { kind: 'arc', role: 'exhaust', fromDeg: -120, toDeg: 10 }], ['unknown', { kind: 'unknown' }]] as const)('a decompressor (%s) sends the stop past top', (_, decompressor) => {
+  it.each([
+    ['arc', { kind: 'arc', role: 'exhaust', fromDeg: -120, toDeg: 10 }],
+    ['unknown', { kind: 'unknown' }],
+  ] as const)('a decompressor (%s) sends the stop past top', (_, decompressor) => {
     const { stops, pastTop, unserved } = planStops(engineOf({ decompressor }))
     expect({ pastTop, unserved, count: stops.length }).toEqual({ pastTop: true, unserved: [], count: 1 })
     expect(pistonDrop({ strokeMm: 57.8, rodMm: 100 }, stops[0]!.crankDeg)).toBeCloseTo(6, 6)
   })
   it('a decompressor that lets go late asks for a deeper drop', () => {
-    expect(planStops(engineOf({ decompressor: { kind: 'arc', role: 'exhaust', fromDeg: -120, toDeg: 40 } })).stops[0]?.place).toMatchObject({ kind: 'rod-drop', dropMm: 15 })
+    expect(
+      planStops(engineOf({ decompressor: { kind: 'arc', role: 'exhaust', fromDeg: -120, toDeg: 40 } })).stops[0]?.place,
+    ).toMatchObject({ kind: 'rod-drop', dropMm: 15 })
   })
   it('says which valve no stop serves', () => {
-    expect(planStops(engineOf({ decompressor: { kind: 'arc', role: 'exhaust', fromDeg: -300, toDeg: 300 } })).unserved).toEqual(['exhaust'])
+    expect(
+      planStops(engineOf({ decompressor: { kind: 'arc', role: 'exhaust', fromDeg: -300, toDeg: 300 } })).unserved,
+    ).toEqual(['exhaust'])
   })
 })

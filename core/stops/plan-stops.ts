@@ -1,4 +1,18 @@
-import { angleForDrop, CYCLE_DEG, closedArcs, type Engine, firingAngle, forwardTo, pistonDrop, type Place, placeAngle, placePeriod, placeReach, spareInArc, wrap } from '../engine'
+import {
+  angleForDrop,
+  CYCLE_DEG,
+  closedArcs,
+  type Engine,
+  firingAngle,
+  forwardTo,
+  pistonDrop,
+  type Place,
+  placeAngle,
+  placePeriod,
+  placeReach,
+  spareInArc,
+  wrap,
+} from '../engine'
 import { firstSchool, placesOfSchool, type School, topPlaces } from './school'
 
 /** A valve may be measured at a stop that has this much to spare to every end of its closed arc. */
@@ -8,7 +22,11 @@ export const MAKERS_MARGIN_DEG = 5
 /** Drops past top that a mechanic can be asked for, the usual one first. 6 mm is about the ¼ in of one maker's rule: common practice. */
 export const PAST_TOP_DROPS_MM = [6, 8, 10, 12, 15, 20]
 
-export interface Served { valveId: string, beforeDeg: number, afterDeg: number }
+export interface Served {
+  valveId: string
+  beforeDeg: number
+  afterDeg: number
+}
 
 /** A crank position with the valves that may be measured there, and what each has to spare before and after it. */
 export interface Stop {
@@ -35,9 +53,17 @@ type Candidate = Omit<Stop, 'turnToNextDeg'>
 type Arcs = ReturnType<typeof closedArcs>
 
 /** Which valves are closed at an angle with so much to spare, decompressor edges too, wherever within its reach the place is met. */
-function servedAt(engine: Engine, arcs: Arcs, crankDeg: number, marginDeg: number, reach = { beforeDeg: 0, afterDeg: 0 }): Served[] {
-  return engine.valves.flatMap((valve) => {
-    const spare = (arcs[valve.id] ?? []).map(arc => spareInArc(arc, crankDeg)).find(s => s.beforeDeg >= marginDeg + reach.beforeDeg && s.afterDeg >= marginDeg + reach.afterDeg)
+function servedAt(
+  engine: Engine,
+  arcs: Arcs,
+  crankDeg: number,
+  marginDeg: number,
+  reach = { beforeDeg: 0, afterDeg: 0 },
+): Served[] {
+  return engine.valves.flatMap(valve => {
+    const spare = (arcs[valve.id] ?? [])
+      .map(arc => spareInArc(arc, crankDeg))
+      .find(s => s.beforeDeg >= marginDeg + reach.beforeDeg && s.afterDeg >= marginDeg + reach.afterDeg)
     return spare ? [{ valveId: valve.id, ...spare }] : []
   })
 }
@@ -45,18 +71,32 @@ function servedAt(engine: Engine, arcs: Arcs, crankDeg: number, marginDeg: numbe
 /** Each place at each of its angles of the cycle, with what it serves; those that serve nothing, or stand at an earlier one's angle, are left out. */
 function candidatesAt(engine: Engine, arcs: Arcs, places: Place[]): Candidate[] {
   const all = places
-    .flatMap(place => (placePeriod(place) === CYCLE_DEG ? [0] : [0, 360]).map(turn => ({ place, crankDeg: wrap(placeAngle(engine, place) + turn) })))
-    .map(({ place, crankDeg }) => ({ place, crankDeg, valves: servedAt(engine, arcs, crankDeg, STOP_MARGIN_DEG, placeReach(engine, place)), flagged: [], marginDeg: STOP_MARGIN_DEG }))
+    .flatMap(place =>
+      (placePeriod(place) === CYCLE_DEG ? [0] : [0, 360]).map(turn => ({
+        place,
+        crankDeg: wrap(placeAngle(engine, place) + turn),
+      })),
+    )
+    .map(({ place, crankDeg }) => ({
+      place,
+      crankDeg,
+      valves: servedAt(engine, arcs, crankDeg, STOP_MARGIN_DEG, placeReach(engine, place)),
+      flagged: [],
+      marginDeg: STOP_MARGIN_DEG,
+    }))
     .filter(stop => stop.valves.length > 0)
   return all.filter((stop, i) => all.findIndex(other => Math.abs(other.crankDeg - stop.crankDeg) < 0.01) === i)
 }
 
-const leastMargin = (stops: Candidate[]): number => Math.min(...stops.flatMap(s => s.valves.map(v => Math.min(v.beforeDeg, v.afterDeg))))
+const leastMargin = (stops: Candidate[]): number =>
+  Math.min(...stops.flatMap(s => s.valves.map(v => Math.min(v.beforeDeg, v.afterDeg))))
 
 /** Turning from the first stop to the last when the plan is begun where that is least. */
 function turning(stops: Candidate[]): number {
   const angles = stops.map(s => s.crankDeg).sort((a, b) => a - b)
-  return CYCLE_DEG - Math.max(...angles.map((angle, i) => forwardTo(angle, angles[(i + 1) % angles.length]!) || CYCLE_DEG))
+  return (
+    CYCLE_DEG - Math.max(...angles.map((angle, i) => forwardTo(angle, angles[(i + 1) % angles.length]!) || CYCLE_DEG))
+  )
 }
 
 /** Whether one cover is better than another of as many stops: larger least margin, then less turning. */
@@ -69,7 +109,9 @@ function better(a: Candidate[], b: Candidate[] | null): boolean {
 /** Every choice of `count` of them, in order. */
 function* choices<T>(all: T[], count: number, from = 0): Generator<T[]> {
   if (count === 0) yield []
-  else for (let i = from; i <= all.length - count; i++) for (const rest of choices(all, count - 1, i + 1)) yield [all[i]!, ...rest]
+  else
+    for (let i = from; i <= all.length - count; i++)
+      for (const rest of choices(all, count - 1, i + 1)) yield [all[i]!, ...rest]
 }
 
 /** The best cover of all valves that these candidates can serve at all: fewest stops, then margin, then turning. Exhaustive. */
@@ -93,7 +135,13 @@ function bestCover(engine: Engine, all: Candidate[]): Candidate[] {
 /** The least asked-for drop that clears the decompressor on all of a cylinder's valves, or on most where none clears all. */
 function pastTopPlace(engine: Engine, arcs: Arcs, cylinderId: string): Place[] {
   const own = new Set(engine.valves.filter(v => v.cylinderId === cylinderId).map(v => v.id))
-  const serves = (dropMm: number) => servedAt(engine, arcs, wrap(firingAngle(engine, cylinderId) + angleForDrop(engine, dropMm)), STOP_MARGIN_DEG).filter(v => own.has(v.valveId)).length
+  const serves = (dropMm: number) =>
+    servedAt(
+      engine,
+      arcs,
+      wrap(firingAngle(engine, cylinderId) + angleForDrop(engine, dropMm)),
+      STOP_MARGIN_DEG,
+    ).filter(v => own.has(v.valveId)).length
   const drops = PAST_TOP_DROPS_MM.filter(drop => drop < pistonDrop(engine, 90))
   const most = Math.max(0, ...drops.map(serves))
   const dropMm = most === 0 ? undefined : drops.find(drop => serves(drop) === most)
@@ -103,7 +151,13 @@ function pastTopPlace(engine: Engine, arcs: Arcs, cylinderId: string): Place[] {
 function makersCandidates(engine: Engine, arcs: Arcs): Candidate[] {
   return engine.makersStops.map(({ crankDeg, place, valveIds }) => {
     const valves = servedAt(engine, arcs, crankDeg, MAKERS_MARGIN_DEG).filter(v => valveIds.includes(v.valveId))
-    return { crankDeg, place, valves, flagged: valveIds.filter(id => !valves.some(v => v.valveId === id)), marginDeg: MAKERS_MARGIN_DEG }
+    return {
+      crankDeg,
+      place,
+      valves,
+      flagged: valveIds.filter(id => !valves.some(v => v.valveId === id)),
+      marginDeg: MAKERS_MARGIN_DEG,
+    }
   })
 }
 
@@ -121,7 +175,11 @@ const idsServed = (stops: Candidate[]) => new Set(stops.flatMap(s => s.valves.ma
  * @returns stops in running order from 0°; `unserved` valves have no stop
  * Source: judgement over `closedArcs`; schools and the past-top rule are common practice.
  */
-export function planStops(engine: Engine, school: School = firstSchool(engine, null), decompressorThere?: boolean): StopPlan {
+export function planStops(
+  engine: Engine,
+  school: School = firstSchool(engine, null),
+  decompressorThere?: boolean,
+): StopPlan {
   const arcs = closedArcs(engine, decompressorThere)
   let chosen: Candidate[]
   let pastTop = false
@@ -130,13 +188,25 @@ export function planStops(engine: Engine, school: School = firstSchool(engine, n
     const own = placesOfSchool(engine, school)
     chosen = bestCover(engine, candidatesAt(engine, arcs, own))
     pastTop = idsServed(chosen).size < engine.valves.length
-    if (pastTop) chosen = bestCover(engine, candidatesAt(engine, arcs, [...own, ...school === 'partner' ? topPlaces(engine) : [], ...engine.cylinders.flatMap(c => pastTopPlace(engine, arcs, c.id))]))
+    if (pastTop)
+      chosen = bestCover(
+        engine,
+        candidatesAt(engine, arcs, [
+          ...own,
+          ...(school === 'partner' ? topPlaces(engine) : []),
+          ...engine.cylinders.flatMap(c => pastTopPlace(engine, arcs, c.id)),
+        ]),
+      )
   }
   const ordered = [...chosen].sort((a, b) => a.crankDeg - b.crankDeg)
   const served = idsServed(chosen)
   return {
-    school, pastTop,
-    stops: ordered.map((stop, i) => ({ ...stop, turnToNextDeg: forwardTo(stop.crankDeg, (ordered[i + 1] ?? ordered[0] ?? stop).crankDeg) || CYCLE_DEG })),
+    school,
+    pastTop,
+    stops: ordered.map((stop, i) => ({
+      ...stop,
+      turnToNextDeg: forwardTo(stop.crankDeg, (ordered[i + 1] ?? ordered[0] ?? stop).crankDeg) || CYCLE_DEG,
+    })),
     unserved: engine.valves.map(v => v.id).filter(id => !served.has(id)),
   }
 }

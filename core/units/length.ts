@@ -20,18 +20,31 @@ export type LengthUnit = 'mm' | 'thou' | 'in'
 export const snapMm = (mm: number): number => Math.round(mm * GRID_PER_MM) / GRID_PER_MM + 0
 
 /** Millimetres, on the grid, of a number of thousandths of an inch. Exact for whole thou. */
-export const mmFromThou = (thou: number): number => snapMm(thou * MM_PER_INCH / 1000)
+export const mmFromThou = (thou: number): number => snapMm((thou * MM_PER_INCH) / 1000)
 
 /** Thousandths of an inch of a length in millimetres; not rounded. */
-export const thouFromMm = (mm: number): number => mm * 1000 / MM_PER_INCH
+export const thouFromMm = (mm: number): number => (mm * 1000) / MM_PER_INCH
 
 /** A length as somebody wrote it: the value inside, and the text and unit that it came from. */
-export interface ParsedLength { mm: number, text: string, unit: LengthUnit }
+export interface ParsedLength {
+  mm: number
+  text: string
+  unit: LengthUnit
+}
 
 const UNIT_WORDS: Record<string, LengthUnit> = {
-  'mm': 'mm', 'millimetre': 'mm', 'millimetres': 'mm',
-  'thou': 'thou', 'th': 'thou', 'mil': 'thou', 'mils': 'thou',
-  'in': 'in', 'inch': 'in', 'inches': 'in', '"': 'in', '″': 'in',
+  'mm': 'mm',
+  'millimetre': 'mm',
+  'millimetres': 'mm',
+  'thou': 'thou',
+  'th': 'thou',
+  'mil': 'thou',
+  'mils': 'thou',
+  'in': 'in',
+  'inch': 'in',
+  'inches': 'in',
+  '"': 'in',
+  '″': 'in',
 }
 const LENGTH = /^([+-]?)(\d+(?:[.,]\d*)?|[.,]\d+)\s*([a-z"″]*)\.?$/i
 
@@ -57,7 +70,7 @@ export function parseLength(text: string, bareUnit: LengthUnit = 'mm'): ParsedLe
 }
 
 /** The least decimals, two or three, that show a clearance in mm faithfully: 0.10, 0.135. */
-const decimalsOf = (mm: number): number => Math.abs(mm * 100 - Math.round(mm * 100)) < 1e-6 ? 2 : 3
+const decimalsOf = (mm: number): number => (Math.abs(mm * 100 - Math.round(mm * 100)) < 1e-6 ? 2 : 3)
 
 /**
  * A length for the screen, without its unit: mm to two places, or three where two would lie; thou to one.

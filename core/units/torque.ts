@@ -1,5 +1,5 @@
 /** N·m in one lbf·ft and one lbf·in (NIST SP 811, appendix B). */
-export const NEWTON_METRES = { N·m: 1, lbf·ft: 1.3558179483, lbf·in: 0.1129848290 } as const
+export const NEWTON_METRES = { N·m: 1, lbf·ft: 1.3558179483, lbf·in: 0.112984829 } as const
 
 export type TorqueUnit = keyof typeof NEWTON_METRES
 

@@ -1,7 +1,19 @@
 import fc from 'fast-check'
 import { unit } from 'mathjs'
 import { describe, expect, it } from 'vitest'
-import { fahrenheit, FigureError, formatLength, formatMeter, formatTorque, mmFromThou, NEWTON_METRES, newtonMetres, parseLength, snapMm, thouFromMm } from './index'
+import {
+  fahrenheit,
+  FigureError,
+  formatLength,
+  formatMeter,
+  formatTorque,
+  mmFromThou,
+  NEWTON_METRES,
+  newtonMetres,
+  parseLength,
+  snapMm,
+  thouFromMm,
+} from './index'
 
 describe('lengths', () => {
   it('adds blades exactly, where floating point does not', () => {
@@ -11,25 +23,43 @@ describe('lengths', () => {
   })
 
   // 1 in = 25.4 mm exactly: NIST SP 811, appendix B; rounded pairs from common practice
-  it.each([[4, 0.1016], [6, 0.1524], [1, 0.0254], [11, 0.2794], [0, 0]])('%d thou is %d mm', (thou, mm) => {
+  it.each([
+    [4, 0.1016],
+    [6, 0.1524],
+    [1, 0.0254],
+    [11, 0.2794],
+    [0, 0],
+  ])('%d thou is %d mm', (thou, mm) => {
     expect(mmFromThou(thou)).toBe(mm)
   })
 
   it('agrees with mathjs to 1e-9', () => {
-    fc.assert(fc.property(fc.double({ min: 0.001, max: 20, noNaN: true }), (mm) => {
-      expect(thouFromMm(mm)).toBeCloseTo(unit(mm, 'mm').toNumber('in') * 1000, 8)
-    }))
+    fc.assert(
+      fc.property(fc.double({ min: 0.001, max: 20, noNaN: true }), mm => {
+        expect(thouFromMm(mm)).toBeCloseTo(unit(mm, 'mm').toNumber('in') * 1000, 8)
+      }),
+    )
   })
 
   it.each([
-    ['0.10', 0.10, 'mm'], ['4 thou', 0.1016, 'thou'], ['.004 in', 0.1016, 'in'], ['0,1 mm', 0.1, 'mm'], ['  6 TH ', 0.1524, 'thou'], ['4thou', 0.1016, 'thou'], ['.15', 0.15, 'mm'], ['0.003"', 0.0762, 'in'],
+    ['0.10', 0.1, 'mm'],
+    ['4 thou', 0.1016, 'thou'],
+    ['.004 in', 0.1016, 'in'],
+    ['0,1 mm', 0.1, 'mm'],
+    ['  6 TH ', 0.1524, 'thou'],
+    ['4thou', 0.1016, 'thou'],
+    ['.15', 0.15, 'mm'],
+    ['0.003"', 0.0762, 'in'],
   ])('reads “%s”', (text, mm, unitWord) => {
     expect(parseLength(text)).toMatchObject({ mm, unit: unitWord, text: text.trim() })
   })
 
-  it.each(['', 'four', '0.1.2', '-0.1', '0.1 cm', '10 furlongs', '1001', 'NaN', '0.1 mm mm', '1e3'])('refuses “%s” in words', (text) => {
-    expect(() => parseLength(text)).toThrow(FigureError)
-  })
+  it.each(['', 'four', '0.1.2', '-0.1', '0.1 cm', '10 furlongs', '1001', 'NaN', '0.1 mm mm', '1e3'])(
+    'refuses “%s” in words',
+    text => {
+      expect(() => parseLength(text)).toThrow(FigureError)
+    },
+  )
 
   it('says which unit is not known', () => expect(() => parseLength('0.1 cm')).toThrow(/cm.*Use mm, thou or in/))
   it('shows a third place only where two would lie', () => {
@@ -40,13 +70,28 @@ describe('lengths', () => {
 
 describe('torque and temperature', () => {
   it.each(['lbf·ft', 'lbf·in'] as const)('%s agrees with NIST SP 811, appendix B', name =>
-    expect(NEWTON_METRES[name]).toBeCloseTo(name === 'lbf·ft' ? 1.355818 : 0.1129848, 6))
-  it('agrees with mathjs to 1e-9', () => expect(newtonMetres(12, 'lbf·ft')).toBeCloseTo(unit(12, 'lbf').toNumber('N') * unit(1, 'ft').toNumber('m'), 7))
+    expect(NEWTON_METRES[name]).toBeCloseTo(name === 'lbf·ft' ? 1.355818 : 0.1129848, 6),
+  )
+  it('agrees with mathjs to 1e-9', () =>
+    expect(newtonMetres(12, 'lbf·ft')).toBeCloseTo(unit(12, 'lbf').toNumber('N') * unit(1, 'ft').toNumber('m'), 7))
   // common practice
-  it.each([[10, '10 N·m (89 lbf·in)'], [25, '25 N·m (18 lbf·ft)'], [7.9, '7.9 N·m (70 lbf·in)']])('writes %d N·m', (nm, words) => expect(formatTorque(nm)).toBe(words))
+  it.each([
+    [10, '10 N·m (89 lbf·in)'],
+    [25, '25 N·m (18 lbf·ft)'],
+    [7.9, '7.9 N·m (70 lbf·in)'],
+  ])('writes %d N·m', (nm, words) => expect(formatTorque(nm)).toBe(words))
   // common practice, to the whole figure that people say
-  it.each([[25, 'N·m', 18, 'lbf·ft'], [10, 'N·m', 7, 'lbf·ft'], [8, 'N·m', 6, 'lbf·ft'], [12, 'lbf·ft', 16.3, 'N·m'], [120, 'lbf·in', 13.6, 'N·m'], [70, 'lbf·in', 7.9, 'N·m'], [180, 'lbf·in', 15, 'lbf·ft']] as const)('%d %s is about %d %s', (value, from, other, to) =>
-    expect(Math.abs(newtonMetres(value, from) / newtonMetres(1, to) - other)).toBeLessThan(other % 1 ? 0.06 : 0.5))
+  it.each([
+    [25, 'N·m', 18, 'lbf·ft'],
+    [10, 'N·m', 7, 'lbf·ft'],
+    [8, 'N·m', 6, 'lbf·ft'],
+    [12, 'lbf·ft', 16.3, 'N·m'],
+    [120, 'lbf·in', 13.6, 'N·m'],
+    [70, 'lbf·in', 7.9, 'N·m'],
+    [180, 'lbf·in', 15, 'lbf·ft'],
+  ] as const)('%d %s is about %d %s', (value, from, other, to) =>
+    expect(Math.abs(newtonMetres(value, from) / newtonMetres(1, to) - other)).toBeLessThan(other % 1 ? 0.06 : 0.5),
+  )
   it('35 °C is 95 °F', () => expect(fahrenheit(35)).toBe(95))
   it('writes a meter with its unit', () => expect(formatMeter(14260, 'km')).toBe('14 260 km'))
 })

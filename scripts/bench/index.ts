@@ -9,7 +9,15 @@ import { benchSpecBook } from './spec-book'
 
 async function main(): Promise<void> {
   // one of them alone: npm run bench -- spec-book
-  const all = { 'core': benchCore, 'blades': benchBlades, 'page-size': benchPageSize, 'posting': benchPosting, 'screen': benchScreen, 'spec-book': benchSpecBook, 'memory': benchMemory }
+  const all = {
+    'core': benchCore,
+    'blades': benchBlades,
+    'page-size': benchPageSize,
+    'posting': benchPosting,
+    'screen': benchScreen,
+    'spec-book': benchSpecBook,
+    'memory': benchMemory,
+  }
   const asked = process.argv.slice(2)
   for (const [name, bench] of Object.entries(all)) if (asked.length === 0 || asked.includes(name)) await bench()
 }

@@ -22,27 +22,77 @@ export async function benchPosting(): Promise<void> {
   let machines = 0
   const newJob = async (): Promise<number> => {
     const tag = `B-${++machines}-${Date.now() % 1e6}`
-    const machine = (await ines.post<{ id: number }>('/api/machines', { name: tag, tag, modelId: models[0]!.id, meterUnit: 'h', customer: { name: 'B' } })).body
-    return (await ines.post<{ id: number }>('/api/jobs', { machineId: machine.id, bladeSetId: set!.id, meter: 1 })).body.id
+    const machine = (
+      await ines.post<{ id: number }>('/api/machines', {
+        name: tag,
+        tag,
+        modelId: models[0]!.id,
+        meterUnit: 'h',
+        customer: { name: 'B' },
+      })
+    ).body
+    return (await ines.post<{ id: number }>('/api/jobs', { machineId: machine.id, bladeSetId: set!.id, meter: 1 })).body
+      .id
   }
-  const shopId = (await one<{ shopId: number }>(pool, 'SELECT shop_id AS shopId FROM people WHERE id = ?', [ines.personId])).shopId
+  const shopId = (
+    await one<{ shopId: number }>(pool, 'SELECT shop_id AS shopId FROM people WHERE id = ?', [ines.personId])
+  ).shopId
 
   const bareTransaction = async (job: number, answer: JobEvent, seq: number) => {
     const id = uuidv7()
     const connection = await pool.getConnection()
     await connection.beginTransaction()
-    await connection.execute('SELECT id, number, status, last_seq, closed_at, pin FROM jobs WHERE shop_id = ? AND id = ? FOR UPDATE', [shopId, job])
+    await connection.execute(
+      'SELECT id, number, status, last_seq, closed_at, pin FROM jobs WHERE shop_id = ? AND id = ? FOR UPDATE',
+      [shopId, job],
+    )
     await connection.execute('SELECT seq, job_id, body_hash FROM events WHERE shop_id = ? AND id = ?', [shopId, id])
-    await connection.execute('SELECT seq, id, type, version, payload, person_id, person_name, device_id, device_seq, seen_seq, at FROM events WHERE shop_id = ? AND job_id = ? AND seq > 0 ORDER BY seq', [shopId, job])
-    await connection.execute('SELECT MAX(device_seq) AS n FROM events WHERE shop_id = ? AND job_id = ? AND device_id = ?', [shopId, job, 'bench'])
-    await connection.execute('INSERT INTO events (shop_id, job_id, seq, id, type, version, payload, person_id, person_name, device_id, device_seq, seen_seq, at, server_at, body_hash) VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)',
-      [shopId, job, seq, id, answer.type, 1, JSON.stringify(answer.payload), ines.personId, 'Ines', 'bench', seq, seq - 1, answer.at, new Date(), createHash('sha256').update(id).digest('hex')])
-    await connection.execute('SELECT valve_id, phase, round, clearance_lo_mm, clearance_hi_mm, verdict, proof FROM readings WHERE shop_id = ? AND job_id = ?', [shopId, job])
+    await connection.execute(
+      'SELECT seq, id, type, version, payload, person_id, person_name, device_id, device_seq, seen_seq, at FROM events WHERE shop_id = ? AND job_id = ? AND seq > 0 ORDER BY seq',
+      [shopId, job],
+    )
+    await connection.execute(
+      'SELECT MAX(device_seq) AS n FROM events WHERE shop_id = ? AND job_id = ? AND device_id = ?',
+      [shopId, job, 'bench'],
+    )
+    await connection.execute(
+      'INSERT INTO events (shop_id, job_id, seq, id, type, version, payload, person_id, person_name, device_id, device_seq, seen_seq, at, server_at, body_hash) VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)',
+      [
+        shopId,
+        job,
+        seq,
+        id,
+        answer.type,
+        1,
+        JSON.stringify(answer.payload),
+        ines.personId,
+        'Ines',
+        'bench',
+        seq,
+        seq - 1,
+        answer.at,
+        new Date(),
+        createHash('sha256').update(id).digest('hex'),
+      ],
+    )
+    await connection.execute(
+      'SELECT valve_id, phase, round, clearance_lo_mm, clearance_hi_mm, verdict, proof FROM readings WHERE shop_id = ? AND job_id = ?',
+      [shopId, job],
+    )
     if (answer.type === 'trial') {
       await connection.execute('DELETE FROM readings WHERE shop_id = ? AND job_id = ?', [shopId, job])
-      await connection.execute('INSERT INTO readings (shop_id, job_id, valve_id, phase, round, clearance_lo_mm, clearance_hi_mm, verdict, proof) VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?)', [shopId, job, answer.payload.valveId, 'as found', 0, 0.1, 0.12, 'in', 'pair'])
+      await connection.execute(
+        'INSERT INTO readings (shop_id, job_id, valve_id, phase, round, clearance_lo_mm, clearance_hi_mm, verdict, proof) VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?)',
+        [shopId, job, answer.payload.valveId, 'as found', 0, 0.1, 0.12, 'in', 'pair'],
+      )
     }
-    await connection.execute('UPDATE jobs SET status = ?, last_seq = ?, closed_at = ? WHERE shop_id = ? AND id = ?', ['open', seq, null, shopId, job])
+    await connection.execute('UPDATE jobs SET status = ?, last_seq = ?, closed_at = ? WHERE shop_id = ? AND id = ?', [
+      'open',
+      seq,
+      null,
+      shopId,
+      job,
+    ])
     await connection.commit()
     connection.release()
   }
@@ -65,6 +115,8 @@ export async function benchPosting(): Promise<void> {
   for (const list of [a, b]) list.sort((x, y) => x - y)
   row('one answer through the server', a, '')
   row('the same transaction bare', b, '')
-  console.warn(`${'ratio'.padEnd(52)} p50 ${(percentile(a, 50) / percentile(b, 50)).toFixed(2)} (goal ≤ 1.5)   p99 ${(percentile(a, 99) / percentile(b, 99)).toFixed(2)} (goal ≤ 3)`)
+  console.warn(
+    `${'ratio'.padEnd(52)} p50 ${(percentile(a, 50) / percentile(b, 50)).toFixed(2)} (goal ≤ 1.5)   p99 ${(percentile(a, 99) / percentile(b, 99)).toFixed(2)} (goal ≤ 3)`,
+  )
   await pool.end()
 }

@@ -33,7 +33,9 @@ const FRAMES = `key => new Promise((resolve) => {
 /** From a key press to the next instruction in the document, and to the frame that shows it. */
 export async function benchScreen(): Promise<void> {
   const browser = await chromium.launch(config.use!.launchOptions)
-  const page = await (await browser.newContext({ baseURL: process.env.WEMBRIC_TEST_URL, viewport: { width: 1280, height: 800 } })).newPage()
+  const page = await (
+    await browser.newContext({ baseURL: process.env.WEMBRIC_TEST_URL, viewport: { width: 1280, height: 800 } })
+  ).newPage()
   // the compiler of this script marks functions with a helper of its own
   await page.addInitScript('globalThis.__name = f => f')
   await signIn(page)
@@ -60,21 +62,34 @@ export async function benchScreen(): Promise<void> {
   await page.goto(`/jobs/${await newJob(page, 'Switch 470')}`)
   for (let i = 0; i < 30; i++) {
     await page.getByTestId('instruction').waitFor()
-    if (await page.locator('.step.active').getAttribute('data-step') === 'measure') break
+    if ((await page.locator('.step.active').getAttribute('data-step')) === 'measure') break
     if ((await page.getByTestId('instruction').innerText()).startsWith('Which figure')) {
       await page.keyboard.press('2')
       await page.getByLabel('Why go on without it?').fill('no lead here')
       await page.getByRole('button', { name: 'Record' }).click()
       continue
     }
-    const finding = await page.locator('.step.active').getAttribute('data-step') === 'find'
+    const finding = (await page.locator('.step.active').getAttribute('data-step')) === 'find'
     const key = (await page.getByTestId('instruction').innerText()).startsWith('How cold') ? '2' : '1'
     const seen = await page.evaluate<number[]>(`(${FRAMES})(${JSON.stringify(key)})`)
     if (finding) frames.push(...seen)
   }
   await browser.close()
-  row('key press → next instruction in the document', rendered.sort((a, b) => a - b), 'goal p95 ≤ 10')
-  for (const [asked, ms] of slowest) console.warn(`    after “${asked.slice(0, 40)}”`.padEnd(53) + ms.map(m => m.toFixed(1)).join('  '))
-  row('a frame while the wheel turns, 180° twin', frames.sort((a, b) => a - b), `${frames.filter(f => f > 20).length} of ${frames.length} over 20`)
-  row('key press → painted', painted.sort((a, b) => a - b), 'goal p95 ≤ 33')
+  row(
+    'key press → next instruction in the document',
+    rendered.sort((a, b) => a - b),
+    'goal p95 ≤ 10',
+  )
+  for (const [asked, ms] of slowest)
+    console.warn(`    after “${asked.slice(0, 40)}”`.padEnd(53) + ms.map(m => m.toFixed(1)).join('  '))
+  row(
+    'a frame while the wheel turns, 180° twin',
+    frames.sort((a, b) => a - b),
+    `${frames.filter(f => f > 20).length} of ${frames.length} over 20`,
+  )
+  row(
+    'key press → painted',
+    painted.sort((a, b) => a - b),
+    'goal p95 ≤ 33',
+  )
 }

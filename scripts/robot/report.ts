@@ -1,20 +1,42 @@
 import { failureWords, isFailure, PRACTICE_ENGINES, type RobotRun, type Tally } from '../../core/practice'
 
 /** Many engines with one kind of hand. */
-export interface Pass { name: string, wrongShare: number, asked: number, seconds: number, all: Tally, byKind: Map<string, Tally>, failures: RobotRun[] }
+export interface Pass {
+  name: string
+  wrongShare: number
+  asked: number
+  seconds: number
+  all: Tally
+  byKind: Map<string, Tally>
+  failures: RobotRun[]
+}
 
-const percent = (part: number, of: number, digits = 2): string => of === 0 ? '–' : `${(100 * part / of).toFixed(digits)} %`
-const per = (a: number, b: number, digits = 2): string => b === 0 ? '–' : (a / b).toFixed(digits)
+const percent = (part: number, of: number, digits = 2): string =>
+  of === 0 ? '–' : `${((100 * part) / of).toFixed(digits)} %`
+const per = (a: number, b: number, digits = 2): string => (b === 0 ? '–' : (a / b).toFixed(digits))
 const row = (cells: (string | number)[]): string => `| ${cells.join(' | ')} |`
-const table = (head: string[], rows: (string | number)[][]): string => [row(head), row(head.map((_, i) => i ? '--:' : '---')), ...rows.map(row)].join('\n')
+const table = (head: string[], rows: (string | number)[][]): string =>
+  [row(head), row(head.map((_, i) => (i ? '--:' : '---'))), ...rows.map(row)].join('\n')
 
 /** The measures that the goals speak of. */
 export function summary({ name, asked, seconds, all }: Pass): string {
   const rows: [string, string, string][] = [
-    ['valves in spec at the end', `${percent(all.valves - all.outOfSpec, all.valves, 3)} (${all.outOfSpec} of ${all.valves} not)`, '≥ 99.99 %'],
+    [
+      'valves in spec at the end',
+      `${percent(all.valves - all.outOfSpec, all.valves, 3)} (${all.outOfSpec} of ${all.valves} not)`,
+      '≥ 99.99 %',
+    ],
     ['false “in”', String(all.falseIn), '0'],
-    ['engines with a false “settled”', `${percent(all.falseSettled, all.runs, 3)} (${all.falseSettled})`, '< 0.1 % honest, < 0.4 % with 3 % wrong'],
-    ['screws touched at a false stop; of these engines some valve not in spec', `${all.touchedFalsely}; ${all.survivedProve}`, '; 0'],
+    [
+      'engines with a false “settled”',
+      `${percent(all.falseSettled, all.runs, 3)} (${all.falseSettled})`,
+      '< 0.1 % honest, < 0.4 % with 3 % wrong',
+    ],
+    [
+      'screws touched at a false stop; of these engines some valve not in spec',
+      `${all.touchedFalsely}; ${all.survivedProve}`,
+      '; 0',
+    ],
     ['decompressor taken for no clearance', String(all.heldTaken), '0'],
     ['wrong answers; met the clash rule; named', `${all.wrong}; ${all.wrongMet}; ${all.wrongNamed}`, 'all that met it'],
     ['clashes once something wrong was said; named a wrong answer', `${all.clashes}; ${all.clashesNamed}`, '–'],
@@ -31,23 +53,61 @@ export function summary({ name, asked, seconds, all }: Pass): string {
 
 /** How often a valve said to be closed with such a chance was closed. */
 function deciles({ closed }: Tally): string {
-  return table(['said “closed here”', ...closed.map((_, i) => `${i * 10}–${i * 10 + 10} %`)], [
-    ['mean said', ...closed.map(b => percent(b.said, b.count, 1))], ['was so', ...closed.map(b => percent(b.so, b.count, 1))], ['times', ...closed.map(b => b.count)],
-  ])
+  return table(
+    ['said “closed here”', ...closed.map((_, i) => `${i * 10}–${i * 10 + 10} %`)],
+    [
+      ['mean said', ...closed.map(b => percent(b.said, b.count, 1))],
+      ['was so', ...closed.map(b => percent(b.so, b.count, 1))],
+      ['times', ...closed.map(b => b.count)],
+    ],
+  )
 }
 
 /** A row for each kind of engine. */
 export function kindTable({ byKind }: Pass): string {
-  return table(['engine', 'engines', 'valves in spec', 'false “in”', 'false “settled”', 'met / named', 'stuck', 'moves', 'trials a reading'], PRACTICE_ENGINES.flatMap(({ id, about }) => {
-    const t = byKind.get(id)!
-    return t.runs === 0 ? [] : [[about, t.runs, percent(t.valves - t.outOfSpec, t.valves, 3), t.falseIn, t.falseSettled, `${t.wrongMet} / ${t.wrongNamed}`, t.stuck, per(t.moves, t.runs), per(t.trials, t.readings)]]
-  }))
+  return table(
+    [
+      'engine',
+      'engines',
+      'valves in spec',
+      'false “in”',
+      'false “settled”',
+      'met / named',
+      'stuck',
+      'moves',
+      'trials a reading',
+    ],
+    PRACTICE_ENGINES.flatMap(({ id, about }) => {
+      const t = byKind.get(id)!
+      return t.runs === 0
+        ? []
+        : [
+            [
+              about,
+              t.runs,
+              percent(t.valves - t.outOfSpec, t.valves, 3),
+              t.falseIn,
+              t.falseSettled,
+              `${t.wrongMet} / ${t.wrongNamed}`,
+              t.stuck,
+              per(t.moves, t.runs),
+              per(t.trials, t.readings),
+            ],
+          ]
+    }),
+  )
 }
 
 const MOST_LISTED = 30
 /** The seeds that failed or were settled falsely, each to be told with `npm run robot -- --seed N --trace`. */
 export function failuresTable({ failures, wrongShare }: Pass): string {
   if (failures.length === 0) return 'No seed failed, none was settled falsely.'
-  const listed = [...failures].sort((a, b) => Number(isFailure(b)) - Number(isFailure(a)) || a.seed - b.seed).slice(0, MOST_LISTED)
-  return [`Seeds to look at (${failures.length}${failures.length > MOST_LISTED ? `, the first ${MOST_LISTED}` : ''}; tell one with \`npm run robot -- --seed N${wrongShare ? ` --wrong ${wrongShare}` : ''} --trace\`):`, '', ...listed.map(run => `- ${run.seed}, ${run.kind}: ${failureWords(run).join('; ')}`)].join('\n')
+  const listed = [...failures]
+    .sort((a, b) => Number(isFailure(b)) - Number(isFailure(a)) || a.seed - b.seed)
+    .slice(0, MOST_LISTED)
+  return [
+    `Seeds to look at (${failures.length}${failures.length > MOST_LISTED ? `, the first ${MOST_LISTED}` : ''}; tell one with \`npm run robot -- --seed N${wrongShare ? ` --wrong ${wrongShare}` : ''} --trace\`):`,
+    '',
+    ...listed.map(run => `- ${run.seed}, ${run.kind}: ${failureWords(run).join('; ')}`),
+  ].join('\n')
 }

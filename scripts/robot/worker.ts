@@ -2,5 +2,7 @@ import { parentPort, workerData } from 'node:worker_threads'
 import { runRobot } from '../../core/practice'
 
 /** Runs the seeds that it is given, one after the other, and sends back each run. */
-const { wrongShare, kindId } = workerData as { wrongShare: number, kindId?: string }
-parentPort!.on('message', (seeds: number[]) => parentPort!.postMessage(seeds.map(seed => runRobot(seed, { wrongShare, kindId }))))
+const { wrongShare, kindId } = workerData as { wrongShare: number; kindId?: string }
+parentPort!.on('message', (seeds: number[]) =>
+  parentPort!.postMessage(seeds.map(seed => runRobot(seed, { wrongShare, kindId }))),
+)

@@ -6,7 +6,9 @@ export function command(name, args, options = {}) {
   return new Promise((resolve, reject) => {
     const child = spawn(name, args, { stdio: 'inherit', ...options })
     child.once('error', reject)
-    child.once('exit', code => code === 0 ? resolve() : reject(new StopWithWords(`“${name} ${args.join(' ')}” ended with ${code}.`)))
+    child.once('exit', code =>
+      code === 0 ? resolve() : reject(new StopWithWords(`“${name} ${args.join(' ')}” ended with ${code}.`)),
+    )
   })
 }
 

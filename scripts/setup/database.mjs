@@ -27,7 +27,11 @@ function ensureFiles(data) {
   if (existsSync(files)) return files
   const making = join(data, 'mariadb.making')
   rmSync(making, { recursive: true, force: true })
-  const made = spawnSync('mariadb-install-db', ['--no-defaults', `--datadir=${making}`, '--auth-root-authentication-method=socket', '--skip-test-db', ...userArgs], { encoding: 'utf8' })
+  const made = spawnSync(
+    'mariadb-install-db',
+    ['--no-defaults', `--datadir=${making}`, '--auth-root-authentication-method=socket', '--skip-test-db', ...userArgs],
+    { encoding: 'utf8' },
+  )
   if (made.status !== 0) throw new StopWithWords(`the database files could not be made:\n${made.stderr || made.stdout}`)
   renameSync(making, files)
   return files
@@ -36,13 +40,21 @@ function ensureFiles(data) {
 /** Both accounts, made or brought to this folder's passwords; one statement a line, as the server wants it. */
 function accountsFile(data, { app, migration }) {
   const file = join(data, 'accounts.sql')
-  const account = (name, password, rights) => ['127.0.0.1', 'localhost'].flatMap(host => [
-    `CREATE USER IF NOT EXISTS '${name}'@'${host}';`, `ALTER USER '${name}'@'${host}' IDENTIFIED BY '${password}';`, `GRANT ${rights} ON wembric.* TO '${name}'@'${host}';`,
-  ])
-  writeFileSync(file, [
-    'CREATE DATABASE IF NOT EXISTS wembric CHARACTER SET utf8mb4 COLLATE utf8mb4_unicode_ci;',
-    ...account('wembric_app', app, 'SELECT, INSERT, UPDATE, DELETE'), ...account('wembric_migration', migration, 'ALL PRIVILEGES'),
-  ].join('\n') + '\n', { mode: 0o600 })
+  const account = (name, password, rights) =>
+    ['127.0.0.1', 'localhost'].flatMap(host => [
+      `CREATE USER IF NOT EXISTS '${name}'@'${host}';`,
+      `ALTER USER '${name}'@'${host}' IDENTIFIED BY '${password}';`,
+      `GRANT ${rights} ON wembric.* TO '${name}'@'${host}';`,
+    ])
+  writeFileSync(
+    file,
+    [
+      'CREATE DATABASE IF NOT EXISTS wembric CHARACTER SET utf8mb4 COLLATE utf8mb4_unicode_ci;',
+      ...account('wembric_app', app, 'SELECT, INSERT, UPDATE, DELETE'),
+      ...account('wembric_migration', migration, 'ALL PRIVILEGES'),
+    ].join('\n') + '\n',
+    { mode: 0o600 },
+  )
   return file
 }
 
@@ -54,54 +66,87 @@ function runningServer(data) {
   try {
     const commandLine = readFileSync(`/proc/${pid}/cmdline`, 'utf8')
     return commandLine.includes('mariadbd') && commandLine.includes(join(data, 'mariadb')) ? { pid, port } : null
+  } catch {
+    return null
   }
-  catch { return null }
 }
 
 async function answers(port, password, tries) {
   const { createConnection } = await import('mysql2/promise')
   for (let i = 0; i < tries; i++) {
     try {
-      const connection = await createConnection({ host: '127.0.0.1', port, user: 'wembric_app', password, database: 'wembric', connectTimeout: 2000 })
+      const connection = await createConnection({
+        host: '127.0.0.1',
+        port,
+        user: 'wembric_app',
+        password,
+        database: 'wembric',
+        connectTimeout: 2000,
+      })
       await connection.end()
       return true
+    } catch {
+      await pause(250)
     }
-    catch { await pause(250) }
   }
   return false
 }
 
 async function stopProcess(pid) {
-  try { process.kill(pid, 'SIGTERM') }
-  catch { return }
+  try {
+    process.kill(pid, 'SIGTERM')
+  } catch {
+    return
+  }
   for (let i = 0; i < 120; i++) {
-    try { process.kill(pid, 0) }
-    catch { return }
+    try {
+      process.kill(pid, 0)
+    } catch {
+      return
+    }
     // a child that has ended but was not yet collected still answers to kill
-    if (existsSync(`/proc/${pid}/stat`) && readFileSync(`/proc/${pid}/stat`, 'utf8').split(') ')[1]?.startsWith('Z')) return
+    if (existsSync(`/proc/${pid}/stat`) && readFileSync(`/proc/${pid}/stat`, 'utf8').split(') ')[1]?.startsWith('Z'))
+      return
     await pause(100)
   }
 }
 
 function launch(data, files, port, secrets) {
   const socketFolder = mkdtempSync(join(tmpdir(), 'wembric-'))
-  const child = spawn('mariadbd', [
-    '--no-defaults', `--datadir=${files}`, `--socket=${join(socketFolder, 's')}`, `--pid-file=${join(socketFolder, 'pid')}`, `--port=${port}`, '--bind-address=127.0.0.1',
-    '--skip-name-resolve', '--skip-log-bin', '--performance-schema=OFF', '--character-set-server=utf8mb4', '--collation-server=utf8mb4_unicode_ci',
-    '--sql-mode=STRICT_ALL_TABLES,NO_ZERO_DATE,NO_ZERO_IN_DATE,ERROR_FOR_DIVISION_BY_ZERO,NO_ENGINE_SUBSTITUTION', '--default-time-zone=+00:00',
-    '--innodb-buffer-pool-size=128M', `--init-file=${accountsFile(data, secrets)}`, `--log-error=${join(data, 'mariadb.log')}`, ...userArgs,
-  ], { stdio: 'ignore', detached: true })
+  const child = spawn(
+    'mariadbd',
+    [
+      '--no-defaults',
+      `--datadir=${files}`,
+      `--socket=${join(socketFolder, 's')}`,
+      `--pid-file=${join(socketFolder, 'pid')}`,
+      `--port=${port}`,
+      '--bind-address=127.0.0.1',
+      '--skip-name-resolve',
+      '--skip-log-bin',
+      '--performance-schema=OFF',
+      '--character-set-server=utf8mb4',
+      '--collation-server=utf8mb4_unicode_ci',
+      '--sql-mode=STRICT_ALL_TABLES,NO_ZERO_DATE,NO_ZERO_IN_DATE,ERROR_FOR_DIVISION_BY_ZERO,NO_ENGINE_SUBSTITUTION',
+      '--default-time-zone=+00:00',
+      '--innodb-buffer-pool-size=128M',
+      `--init-file=${accountsFile(data, secrets)}`,
+      `--log-error=${join(data, 'mariadb.log')}`,
+      ...userArgs,
+    ],
+    { stdio: 'ignore', detached: true },
+  )
   writeFileSync(join(data, 'mariadb.json'), JSON.stringify({ pid: child.pid, port }))
   return child
 }
 
-const lastWords = (data) => {
+const lastWords = data => {
   const log = join(data, 'mariadb.log')
   return existsSync(log) ? readFileSync(log, 'utf8').split('\n').slice(-8).join('\n') : 'it left no log'
 }
 
 /** The programs that our own MariaDB wants; none where the environment names another. */
-export const databasePrograms = () => process.env.WEMBRIC_DB_URL ? [] : ['mariadbd', 'mariadb-install-db']
+export const databasePrograms = () => (process.env.WEMBRIC_DB_URL ? [] : ['mariadbd', 'mariadb-install-db'])
 
 /**
  * Starts MariaDB on this data folder, or takes over the one that still runs there; where WEMBRIC_DB_URL names another, that is used.
@@ -114,16 +159,25 @@ export async function startDatabase(data) {
   const running = runningServer(data)
   let pid = running?.pid
   let port = running?.port
-  if (!running || !await answers(port, secrets.app, 8)) {
+  if (!running || !(await answers(port, secrets.app, 8))) {
     if (running) await stopProcess(running.pid)
     const files = ensureFiles(data)
-    port = Number(process.env.WEMBRIC_DB_PORT) || await freePort()
+    port = Number(process.env.WEMBRIC_DB_PORT) || (await freePort())
     pid = launch(data, files, port, secrets).pid
-    if (!await answers(port, secrets.app, 240)) throw new StopWithWords(`MariaDB did not come up within a minute. Its last words (${join(data, 'mariadb.log')}):\n${lastWords(data)}`)
+    if (!(await answers(port, secrets.app, 240)))
+      throw new StopWithWords(
+        `MariaDB did not come up within a minute. Its last words (${join(data, 'mariadb.log')}):\n${lastWords(data)}`,
+      )
   }
   return {
-    env: { WEMBRIC_DB_PORT: String(port), WEMBRIC_DB_APP_PASSWORD: secrets.app, WEMBRIC_DB_MIGRATION_PASSWORD: secrets.migration, WEMBRIC_SESSION_SECRET: process.env.WEMBRIC_SESSION_SECRET ?? secrets.session },
-    pid, port,
+    env: {
+      WEMBRIC_DB_PORT: String(port),
+      WEMBRIC_DB_APP_PASSWORD: secrets.app,
+      WEMBRIC_DB_MIGRATION_PASSWORD: secrets.migration,
+      WEMBRIC_SESSION_SECRET: process.env.WEMBRIC_SESSION_SECRET ?? secrets.session,
+    },
+    pid,
+    port,
     async stop() {
       await stopProcess(pid)
       rmSync(join(data, 'mariadb.json'), { force: true })

@@ -2,7 +2,12 @@ import { statfsSync } from 'node:fs'
 import { command, exists } from './commands.mjs'
 import { say, StopWithWords } from './say.mjs'
 
-const PACKAGES = { 'mariadbd': 'mariadb-server', 'mariadb-install-db': 'mariadb-server', 'chromium': 'chromium', 'pdftotext': 'poppler-utils' }
+const PACKAGES = {
+  'mariadbd': 'mariadb-server',
+  'mariadb-install-db': 'mariadb-server',
+  'chromium': 'chromium',
+  'pdftotext': 'poppler-utils',
+}
 const LEAST_FREE_BYTES = 500e6
 
 /** Sees to it that these programs are there, by the Debian package that has them. */
@@ -10,7 +15,8 @@ export async function ensurePrograms(names) {
   const missing = [...new Set(names.filter(name => !exists(name)).map(name => PACKAGES[name]))]
   if (missing.length === 0) return
   const install = `apt-get install -y --no-install-recommends ${missing.join(' ')}`
-  if (process.getuid?.() !== 0 || !exists('apt-get')) throw new StopWithWords(`${missing.join(' and ')} must be installed. Type: sudo ${install}`)
+  if (process.getuid?.() !== 0 || !exists('apt-get'))
+    throw new StopWithWords(`${missing.join(' and ')} must be installed. Type: sudo ${install}`)
   say(`installing ${missing.join(', ')} …`)
   const env = { ...process.env, DEBIAN_FRONTEND: 'noninteractive' }
   const quiet = { env, stdio: ['ignore', 'ignore', 'inherit'] }
@@ -21,5 +27,8 @@ export async function ensurePrograms(names) {
 /** Stops with words when there is less room than the database and a build want. */
 export function ensureRoom(folder, leastBytes = LEAST_FREE_BYTES) {
   const { bavail, bsize } = statfsSync(folder)
-  if (bavail * bsize < leastBytes) throw new StopWithWords(`only ${Math.round(bavail * bsize / 1e6)} MB are free here, and 500 MB are wanted. Make room, then start again.`)
+  if (bavail * bsize < leastBytes)
+    throw new StopWithWords(
+      `only ${Math.round((bavail * bsize) / 1e6)} MB are free here, and 500 MB are wanted. Make room, then start again.`,
+    )
 }

@@ -4,13 +4,16 @@ import { join } from 'node:path'
 import { command } from './commands.mjs'
 import { say } from './say.mjs'
 
-const digest = files => files.reduce((hash, file) => hash.update(file).update(readFileSync(file)), createHash('sha256')).digest('hex')
-const readOr = (file, other) => existsSync(file) ? readFileSync(file, 'utf8') : other
+const digest = files =>
+  files.reduce((hash, file) => hash.update(file).update(readFileSync(file)), createHash('sha256')).digest('hex')
+const readOr = (file, other) => (existsSync(file) ? readFileSync(file, 'utf8') : other)
 
 function filesUnder(path) {
   if (!existsSync(path)) return []
   if (!statSync(path).isDirectory()) return [path]
-  return readdirSync(path).sort().flatMap(name => filesUnder(join(path, name)))
+  return readdirSync(path)
+    .sort()
+    .flatMap(name => filesUnder(join(path, name)))
 }
 
 /** Installs the packages of the lockfile, unless these very ones are there. */
@@ -27,10 +30,15 @@ const SOURCES = ['core', 'shared', 'server', 'app', 'public', 'nuxt.config.ts', 
 
 /** Builds the application, unless it was built from these very sources. */
 export async function ensureBuild(root) {
-  const wanted = digest(SOURCES.flatMap(source => filesUnder(join(root, source))).filter(file => !file.endsWith('.test.ts')))
+  const wanted = digest(
+    SOURCES.flatMap(source => filesUnder(join(root, source))).filter(file => !file.endsWith('.test.ts')),
+  )
   const note = join(root, '.output/wembric-sources')
   if (readOr(note, '') === wanted) return
   say('building (about a minute) …')
-  await command('npx', ['nuxt', 'build', '--logLevel', 'silent'], { cwd: root, env: { ...process.env, NODE_ENV: 'production', NUXT_TELEMETRY_DISABLED: '1' } })
+  await command('npx', ['nuxt', 'build', '--logLevel', 'silent'], {
+    cwd: root,
+    env: { ...process.env, NODE_ENV: 'production', NUXT_TELEMETRY_DISABLED: '1' },
+  })
   writeFileSync(note, wanted)
 }

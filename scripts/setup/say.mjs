@@ -7,8 +7,7 @@ export class StopWithWords extends Error {}
 export async function run(main) {
   try {
     await main()
-  }
-  catch (error) {
+  } catch (error) {
     console.error(error instanceof StopWithWords ? `\nwembric cannot go on: ${error.message}\n` : error)
     process.exit(1)
   }

@@ -10,10 +10,14 @@ export async function startServer({ root, data, port, args = [], env: more = {} 
   port ??= await freePort()
   // a database of its own: nothing of the caller's is handed on
   const env = Object.fromEntries(Object.entries(process.env).filter(([name]) => !name.startsWith('WEMBRIC_')))
-  const child = spawn('node', [join(root, 'scripts/start.mjs'), ...args], { cwd: root, env: { ...env, PORT: String(port), HOST: '127.0.0.1', WEMBRIC_DATA: data, ...more }, stdio: ['ignore', 'pipe', 'pipe'] })
+  const child = spawn('node', [join(root, 'scripts/start.mjs'), ...args], {
+    cwd: root,
+    env: { ...env, PORT: String(port), HOST: '127.0.0.1', WEMBRIC_DATA: data, ...more },
+    stdio: ['ignore', 'pipe', 'pipe'],
+  })
   let said = ''
   const ready = new Promise((resolve, reject) => {
-    const listen = (chunk) => {
+    const listen = chunk => {
       said += chunk
       if (said.includes('stop with Ctrl-C')) resolve()
     }
@@ -25,13 +29,22 @@ export async function startServer({ root, data, port, args = [], env: more = {} 
   const secrets = secretsOf(data)
   const dbPort = more.WEMBRIC_DB_URL ? 0 : JSON.parse(readFileSync(join(data, 'mariadb.json'), 'utf8')).port
   return {
-    port, data, child, said: () => said,
-    env: { WEMBRIC_TEST_URL: `http://127.0.0.1:${port}`, WEMBRIC_DB_PORT: String(dbPort), WEMBRIC_DB_APP_PASSWORD: secrets.app, WEMBRIC_DB_MIGRATION_PASSWORD: secrets.migration },
-    stop: () => new Promise((resolve) => {
-      if (child.exitCode !== null || child.signalCode !== null) return resolve()
-      child.removeAllListeners('exit')
-      child.once('exit', resolve)
-      child.kill('SIGTERM')
-    }),
+    port,
+    data,
+    child,
+    said: () => said,
+    env: {
+      WEMBRIC_TEST_URL: `http://127.0.0.1:${port}`,
+      WEMBRIC_DB_PORT: String(dbPort),
+      WEMBRIC_DB_APP_PASSWORD: secrets.app,
+      WEMBRIC_DB_MIGRATION_PASSWORD: secrets.migration,
+    },
+    stop: () =>
+      new Promise(resolve => {
+        if (child.exitCode !== null || child.signalCode !== null) return resolve()
+        child.removeAllListeners('exit')
+        child.once('exit', resolve)
+        child.kill('SIGTERM')
+      }),
   }
 }

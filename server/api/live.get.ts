@@ -5,7 +5,7 @@ import { toProblem } from '../utils/problem'
 import { currentPerson } from '../utils/session'
 
 /** A stream that says only “job J is at N”. */
-export default defineEventHandler(async (event) => {
+export default defineEventHandler(async event => {
   try {
     const person = await currentPerson(event)
     const stream = createEventStream(event)
@@ -17,8 +17,7 @@ export default defineEventHandler(async (event) => {
       await stream.close()
     })
     return stream.send()
-  }
-  catch (error) {
+  } catch (error) {
     const problem = toProblem(error)
     setResponseStatus(event, problem.status)
     setResponseHeader(event, 'content-type', 'application/problem+json')

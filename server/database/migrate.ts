@@ -13,18 +13,22 @@ export async function migrate(settings: DatabaseSettings, root: string): Promise
     await takeLock(connection)
     const postgrator = new Postgrator({
       migrationPattern: join(root, 'server/database/migrations/*.sql'),
-      driver: 'mysql', database: settings.database, schemaTable: 'schema_migrations',
+      driver: 'mysql',
+      database: settings.database,
+      schemaTable: 'schema_migrations',
       execQuery: async (sql: string) => ({ rows: ((await connection.query(sql))[0] as RowDataPacket[]) ?? [] }),
     })
     const applied = await postgrator.migrate()
     return applied.map(m => m.name ?? String(m.version))
-  }
-  finally {
+  } finally {
     await connection.end()
   }
 }
 
 async function takeLock(connection: Connection): Promise<void> {
   const [rows] = await connection.query<RowDataPacket[]>('SELECT GET_LOCK(?, ?) AS taken', [LOCK, LOCK_SECONDS])
-  if (rows[0]?.taken !== 1) throw new Error('Another start of Wembric has held the migration lock for a minute. Stop it, or wait, then start again.')
+  if (rows[0]?.taken !== 1)
+    throw new Error(
+      'Another start of Wembric has held the migration lock for a minute. Stop it, or wait, then start again.',
+    )
 }

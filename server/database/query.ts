@@ -28,7 +28,7 @@ export async function one<T>(db: Db, sql: string, values: Value[] = []): Promise
 }
 
 /** A statement that changes rows: how many, and the new id. */
-export async function change(db: Db, sql: string, values: Value[] = []): Promise<{ affected: number, id: number }> {
+export async function change(db: Db, sql: string, values: Value[] = []): Promise<{ affected: number; id: number }> {
   const [result] = await db.execute<ResultSetHeader>(sql, values)
   return { affected: result.affectedRows, id: result.insertId }
 }
@@ -46,12 +46,10 @@ export async function transaction<T>(pool: Pool, work: (connection: PoolConnecti
       const result = await work(connection)
       await connection.commit()
       return result
-    }
-    catch (error) {
+    } catch (error) {
       await connection.rollback().catch(() => connection.destroy())
       if (attempt >= TRIES || !isRetried(error)) throw error
-    }
-    finally {
+    } finally {
       connection.release()
     }
   }

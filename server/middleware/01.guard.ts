@@ -5,20 +5,26 @@ import { Problem, toProblem } from '../utils/problem'
 /** A write must come from our own page: browsers say where a request comes from, and a foreign page cannot hide it. */
 function checkOrigin(origin: string | undefined, host: string | undefined, site: string | undefined): void {
   // a sandboxed page sends the word “null”, which is no address of ours either
-  const foreign = origin ? !URL.canParse(origin) || new URL(origin).host !== host : site !== undefined && site !== 'same-origin' && site !== 'none'
+  const foreign = origin
+    ? !URL.canParse(origin) || new URL(origin).host !== host
+    : site !== undefined && site !== 'same-origin' && site !== 'none'
   if (foreign) throw new Problem(403, 'This request comes from another site. Open Wembric itself and try again.')
 }
 
 /** Before any API route: the database is up to date, and writes come from our own pages. */
-export default defineEventHandler(async (event) => {
+export default defineEventHandler(async event => {
   if (!event.path.startsWith('/api/')) return
-  setResponseHeaders(event, { 'x-content-type-options': 'nosniff', 'content-security-policy': 'default-src \'none\'; frame-ancestors \'none\'', 'referrer-policy': 'no-referrer' })
+  setResponseHeaders(event, {
+    'x-content-type-options': 'nosniff',
+    'content-security-policy': "default-src 'none'; frame-ancestors 'none'",
+    'referrer-policy': 'no-referrer',
+  })
   if (event.path.startsWith('/api/health/live')) return
   try {
-    if (event.method !== 'GET' && event.method !== 'HEAD') checkOrigin(getHeader(event, 'origin'), getHeader(event, 'host'), getHeader(event, 'sec-fetch-site'))
+    if (event.method !== 'GET' && event.method !== 'HEAD')
+      checkOrigin(getHeader(event, 'origin'), getHeader(event, 'host'), getHeader(event, 'sec-fetch-site'))
     await startedUp()
-  }
-  catch (error) {
+  } catch (error) {
     const problem = toProblem(error)
     setResponseStatus(event, problem.status)
     setResponseHeader(event, 'content-type', 'application/problem+json')

@@ -4,14 +4,35 @@ import { change, type Db, many, maybeOne } from '../database/query'
 const SELECT = `
   SELECT c.id, c.name, c.contact, c.email, (SELECT COUNT(*) FROM machines m WHERE m.shop_id = c.shop_id AND m.customer_id = c.id) AS machines
   FROM customers c`
-export interface CustomerGiven { name: string, contact: string, email?: string }
+export interface CustomerGiven {
+  name: string
+  contact: string
+  email?: string
+}
 
-export const customersOfShop = (db: Db, shopId: number): Promise<CustomerRow[]> => many(db, `${SELECT} WHERE c.shop_id = ? ORDER BY c.name, c.id`, [shopId])
-export const customerById = (db: Db, shopId: number, id: number): Promise<CustomerRow | null> => maybeOne(db, `${SELECT} WHERE c.shop_id = ? AND c.id = ?`, [shopId, id])
+export const customersOfShop = (db: Db, shopId: number): Promise<CustomerRow[]> =>
+  many(db, `${SELECT} WHERE c.shop_id = ? ORDER BY c.name, c.id`, [shopId])
+export const customerById = (db: Db, shopId: number, id: number): Promise<CustomerRow | null> =>
+  maybeOne(db, `${SELECT} WHERE c.shop_id = ? AND c.id = ?`, [shopId, id])
 export const insertCustomer = async (db: Db, shopId: number, c: CustomerGiven): Promise<number> =>
-  (await change(db, 'INSERT INTO customers (shop_id, name, contact, email) VALUES (?, ?, ?, ?)', [shopId, c.name, c.contact, c.email ?? ''])).id
-export const updateCustomer = (db: Db, shopId: number, id: number, c: Required<CustomerGiven>) => change(db, 'UPDATE customers SET name = ?, contact = ?, email = ? WHERE shop_id = ? AND id = ?', [c.name, c.contact, c.email, shopId, id])
-export const deleteCustomer = (db: Db, shopId: number, id: number) => change(db, 'DELETE FROM customers WHERE shop_id = ? AND id = ?', [shopId, id])
+  (
+    await change(db, 'INSERT INTO customers (shop_id, name, contact, email) VALUES (?, ?, ?, ?)', [
+      shopId,
+      c.name,
+      c.contact,
+      c.email ?? '',
+    ])
+  ).id
+export const updateCustomer = (db: Db, shopId: number, id: number, c: Required<CustomerGiven>) =>
+  change(db, 'UPDATE customers SET name = ?, contact = ?, email = ? WHERE shop_id = ? AND id = ?', [
+    c.name,
+    c.contact,
+    c.email,
+    shopId,
+    id,
+  ])
+export const deleteCustomer = (db: Db, shopId: number, id: number) =>
+  change(db, 'DELETE FROM customers WHERE shop_id = ? AND id = ?', [shopId, id])
 
 /** All that hangs on a customer goes over to another. */
 export async function moveCustomer(db: Db, shopId: number, from: number, to: number): Promise<void> {
@@ -19,7 +40,17 @@ export async function moveCustomer(db: Db, shopId: number, from: number, to: num
   await change(db, 'UPDATE reminders SET customer_id = ? WHERE shop_id = ? AND customer_id = ?', [to, shopId, from])
 }
 /** Whether anything was ever told to a customer. */
-export const machinesOfCustomer = (db: Db, shopId: number, id: number): Promise<{ id: number, name: string, tag: string, openJobNumber: number | null }[]> => many(db, `
+export const machinesOfCustomer = (
+  db: Db,
+  shopId: number,
+  id: number,
+): Promise<{ id: number; name: string; tag: string; openJobNumber: number | null }[]> =>
+  many(
+    db,
+    `
   SELECT m.id, m.name, m.tag, (SELECT MAX(j.number) FROM jobs j WHERE j.shop_id = m.shop_id AND j.machine_id = m.id AND j.status IN ('open', 'held')) AS openJobNumber
-  FROM machines m WHERE m.shop_id = ? AND m.customer_id = ? ORDER BY m.name`, [shopId, id])
-export const dropRemindersOf = (db: Db, shopId: number, id: number) => change(db, 'DELETE FROM reminders WHERE shop_id = ? AND customer_id = ?', [shopId, id])
+  FROM machines m WHERE m.shop_id = ? AND m.customer_id = ? ORDER BY m.name`,
+    [shopId, id],
+  )
+export const dropRemindersOf = (db: Db, shopId: number, id: number) =>
+  change(db, 'DELETE FROM reminders WHERE shop_id = ? AND customer_id = ?', [shopId, id])

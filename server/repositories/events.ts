@@ -1,7 +1,19 @@
 import type { EventType, JobEvent } from '../../core/job'
 import { change, type Db, many, maybeOne } from '../database/query'
 
-interface Raw { seq: number, id: string, type: EventType, version: 1, payload: string, personId: number, personName: string, deviceId: string, deviceSeq: number, seenSeq: number, at: string }
+interface Raw {
+  seq: number
+  id: string
+  type: EventType
+  version: 1
+  payload: string
+  personId: number
+  personName: string
+  deviceId: string
+  deviceSeq: number
+  seenSeq: number
+  at: string
+}
 const SELECT = `SELECT seq, id, type, version, payload, person_id AS personId, person_name AS personName, device_id AS deviceId,
   device_seq AS deviceSeq, seen_seq AS seenSeq, at FROM events`
 
@@ -9,19 +21,55 @@ const SELECT = `SELECT seq, id, type, version, payload, person_id AS personId, p
  * An event as it was written. It was parsed when it came in and is never rewritten, so it is not parsed again;
  * a later version is brought up from here when there is one.
  */
-const read = ({ payload, ...event }: Raw): JobEvent => ({ ...event, payload: JSON.parse(payload) as unknown }) as JobEvent
+const read = ({ payload, ...event }: Raw): JobEvent =>
+  ({ ...event, payload: JSON.parse(payload) as unknown }) as JobEvent
 
 export const eventsAfter = async (db: Db, shopId: number, jobId: number, seq: number): Promise<JobEvent[]> =>
-  (await many<Raw>(db, `${SELECT} WHERE shop_id = ? AND job_id = ? AND seq > ? ORDER BY seq`, [shopId, jobId, seq])).map(read)
+  (
+    await many<Raw>(db, `${SELECT} WHERE shop_id = ? AND job_id = ? AND seq > ? ORDER BY seq`, [shopId, jobId, seq])
+  ).map(read)
 
-export const eventById = (db: Db, shopId: number, id: string): Promise<{ seq: number, jobId: number, bodyHash: string } | null> =>
-  maybeOne(db, 'SELECT seq, job_id AS jobId, body_hash AS bodyHash FROM events WHERE shop_id = ? AND id = ?', [shopId, id])
+export const eventById = (
+  db: Db,
+  shopId: number,
+  id: string,
+): Promise<{ seq: number; jobId: number; bodyHash: string } | null> =>
+  maybeOne(db, 'SELECT seq, job_id AS jobId, body_hash AS bodyHash FROM events WHERE shop_id = ? AND id = ?', [
+    shopId,
+    id,
+  ])
 
-export const insertEvent = (db: Db, shopId: number, jobId: number, event: JobEvent, bodyHash: string, serverAt: Date) => change(db, `
+export const insertEvent = (db: Db, shopId: number, jobId: number, event: JobEvent, bodyHash: string, serverAt: Date) =>
+  change(
+    db,
+    `
   INSERT INTO events (shop_id, job_id, seq, id, type, version, payload, person_id, person_name, device_id, device_seq, seen_seq, at, server_at, body_hash)
   VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)`,
-[shopId, jobId, event.seq, event.id, event.type, event.version, JSON.stringify(event.payload), event.personId, event.personName, event.deviceId, event.deviceSeq, event.seenSeq, event.at, serverAt, bodyHash])
+    [
+      shopId,
+      jobId,
+      event.seq,
+      event.id,
+      event.type,
+      event.version,
+      JSON.stringify(event.payload),
+      event.personId,
+      event.personName,
+      event.deviceId,
+      event.deviceSeq,
+      event.seenSeq,
+      event.at,
+      serverAt,
+      bodyHash,
+    ],
+  )
 
 /** The last number that a device has given in a job. */
 export const lastOfDevice = async (db: Db, shopId: number, jobId: number, deviceId: string): Promise<number> =>
-  (await maybeOne<{ n: number | null }>(db, 'SELECT MAX(device_seq) AS n FROM events WHERE shop_id = ? AND job_id = ? AND device_id = ?', [shopId, jobId, deviceId]))?.n ?? 0
+  (
+    await maybeOne<{ n: number | null }>(
+      db,
+      'SELECT MAX(device_seq) AS n FROM events WHERE shop_id = ? AND job_id = ? AND device_id = ?',
+      [shopId, jobId, deviceId],
+    )
+  )?.n ?? 0

@@ -2,11 +2,21 @@ import { type JobPin, type Sheet, upcastPin } from '../../core/job'
 import { change, type Db, many, maybeOne, one } from '../database/query'
 
 export type JobStatus = 'open' | 'held' | 'abandoned' | 'closed'
-export interface JobRow { id: number, number: number, status: JobStatus, lastSeq: number, closedAt: Date | null, pin: JobPin }
+export interface JobRow {
+  id: number
+  number: number
+  status: JobStatus
+  lastSeq: number
+  closedAt: Date | null
+  pin: JobPin
+}
 
 type Raw = Omit<JobRow, 'pin'> & { pin: string }
 const SELECT = 'SELECT id, number, status, last_seq AS lastSeq, closed_at AS closedAt, pin FROM jobs'
-const read = (row: Raw): JobRow => ({ ...row, pin: { ...upcastPin(JSON.parse(row.pin)), jobId: row.id, number: row.number } })
+const read = (row: Raw): JobRow => ({
+  ...row,
+  pin: { ...upcastPin(JSON.parse(row.pin)), jobId: row.id, number: row.number },
+})
 
 export const jobById = async (db: Db, shopId: number, id: number): Promise<JobRow | null> => {
   const row = await maybeOne<Raw>(db, `${SELECT} WHERE shop_id = ? AND id = ?`, [shopId, id])
@@ -17,56 +27,139 @@ export const lockJob = async (db: Db, shopId: number, id: number): Promise<JobRo
   const row = await maybeOne<Raw>(db, `${SELECT} WHERE shop_id = ? AND id = ? FOR UPDATE`, [shopId, id])
   return row && read(row)
 }
-export interface BayJobRow extends JobRow { assignedTo: number | null, place: number }
+export interface BayJobRow extends JobRow {
+  assignedTo: number | null
+  place: number
+}
 /** Jobs that are not done, and those done since a moment: each part by an index of its own, for a shop has years of the others. */
-const OPEN_OR_SINCE = 'SELECT id FROM jobs WHERE shop_id = ? AND status IN (\'open\', \'held\') UNION SELECT id FROM jobs WHERE shop_id = ? AND closed_at >= ?'
+const OPEN_OR_SINCE =
+  "SELECT id FROM jobs WHERE shop_id = ? AND status IN ('open', 'held') UNION SELECT id FROM jobs WHERE shop_id = ? AND closed_at >= ?"
 /** Jobs on the board in its order: besides those, signed ones of which something else is still to do. */
 export const jobsForBay = async (db: Db, shopId: number, doneSince: Date): Promise<BayJobRow[]> =>
-  (await many<Raw & { assignedTo: number | null, place: number }>(db, `
+  (
+    await many<Raw & { assignedTo: number | null; place: number }>(
+      db,
+      `
     SELECT j.id, j.number, j.status, j.last_seq AS lastSeq, j.closed_at AS closedAt, j.pin, j.assigned_to AS assignedTo, j.board_place AS place
     FROM (${OPEN_OR_SINCE} UNION SELECT t.job_id FROM job_tasks t JOIN jobs c ON c.shop_id = t.shop_id AND c.id = t.job_id AND c.status = 'closed' WHERE t.shop_id = ? AND t.done_at IS NULL) b
-    JOIN jobs j ON j.shop_id = ? AND j.id = b.id ORDER BY j.board_place, j.id`, [shopId, shopId, doneSince, shopId, shopId]))
-    .map(row => ({ ...read(row), assignedTo: row.assignedTo, place: row.place }))
+    JOIN jobs j ON j.shop_id = ? AND j.id = b.id ORDER BY j.board_place, j.id`,
+      [shopId, shopId, doneSince, shopId, shopId],
+    )
+  ).map(row => ({ ...read(row), assignedTo: row.assignedTo, place: row.place }))
 
-export const insertJob = async (db: Db, shopId: number, job: { number: number, machineId: number, specRevisionId: number, meter: number | null, pin: JobPin, openedAt: Date }): Promise<number> =>
+export const insertJob = async (
+  db: Db,
+  shopId: number,
+  job: { number: number; machineId: number; specRevisionId: number; meter: number | null; pin: JobPin; openedAt: Date },
+): Promise<number> =>
   // a new job comes last on the board: numbers only grow
-  (await change(db, 'INSERT INTO jobs (shop_id, number, machine_id, spec_revision_id, meter, pin, opened_at, board_place) VALUES (?, ?, ?, ?, ?, ?, ?, ?)',
-    [shopId, job.number, job.machineId, job.specRevisionId, job.meter, JSON.stringify(job.pin), job.openedAt, job.number])).id
+  (
+    await change(
+      db,
+      'INSERT INTO jobs (shop_id, number, machine_id, spec_revision_id, meter, pin, opened_at, board_place) VALUES (?, ?, ?, ?, ?, ?, ?, ?)',
+      [
+        shopId,
+        job.number,
+        job.machineId,
+        job.specRevisionId,
+        job.meter,
+        JSON.stringify(job.pin),
+        job.openedAt,
+        job.number,
+      ],
+    )
+  ).id
 
 /** The shop's row, locked until the transaction ends: for what must happen one after the other in a shop. */
 export const lockShop = (db: Db, shopId: number) => one(db, 'SELECT id FROM shops WHERE id = ? FOR UPDATE', [shopId])
 /** The next job number of a shop; two openings do not take the same. */
 export const nextJobNumber = async (db: Db, shopId: number): Promise<number> => {
   await lockShop(db, shopId)
-  return (await one<{ n: number }>(db, 'SELECT COALESCE(MAX(number), 400) + 1 AS n FROM jobs WHERE shop_id = ?', [shopId])).n
+  return (
+    await one<{ n: number }>(db, 'SELECT COALESCE(MAX(number), 400) + 1 AS n FROM jobs WHERE shop_id = ?', [shopId])
+  ).n
 }
 
-export const updateJob = (db: Db, shopId: number, id: number, job: { status: JobStatus, lastSeq: number, closedAt: Date | null }) =>
-  change(db, 'UPDATE jobs SET status = ?, last_seq = ?, closed_at = ? WHERE shop_id = ? AND id = ?', [job.status, job.lastSeq, job.closedAt, shopId, id])
+export const updateJob = (
+  db: Db,
+  shopId: number,
+  id: number,
+  job: { status: JobStatus; lastSeq: number; closedAt: Date | null },
+) =>
+  change(db, 'UPDATE jobs SET status = ?, last_seq = ?, closed_at = ? WHERE shop_id = ? AND id = ?', [
+    job.status,
+    job.lastSeq,
+    job.closedAt,
+    shopId,
+    id,
+  ])
 
 /** The revision that a job goes by now. */
-export const updateJobSpec = (db: Db, shopId: number, id: number, revisionId: number) => change(db, 'UPDATE jobs SET spec_revision_id = ? WHERE shop_id = ? AND id = ?', [revisionId, shopId, id])
+export const updateJobSpec = (db: Db, shopId: number, id: number, revisionId: number) =>
+  change(db, 'UPDATE jobs SET spec_revision_id = ? WHERE shop_id = ? AND id = ?', [revisionId, shopId, id])
 /** The revision in force of the model that a job's machine is of, where it is not the one that the job goes by. */
-export const newerRevisionOfJob = (db: Db, shopId: number, id: number): Promise<{ revisionId: number } | null> => maybeOne(db, `
+export const newerRevisionOfJob = (db: Db, shopId: number, id: number): Promise<{ revisionId: number } | null> =>
+  maybeOne(
+    db,
+    `
   SELECT r.id AS revisionId FROM jobs j JOIN spec_revisions own ON own.shop_id = j.shop_id AND own.id = j.spec_revision_id
   JOIN engine_models e ON e.shop_id = own.shop_id AND e.id = own.model_id JOIN spec_revisions r ON r.shop_id = e.shop_id AND r.id = e.in_force_id
-  WHERE j.shop_id = ? AND j.id = ? AND r.approved_at IS NOT NULL AND r.revision > own.revision`, [shopId, id])
+  WHERE j.shop_id = ? AND j.id = ? AND r.approved_at IS NOT NULL AND r.revision > own.revision`,
+    [shopId, id],
+  )
 
 /** Every job's last number of the log, for those who listen. */
-export const lastSeqs = (db: Db, shopId: number): Promise<{ id: number, lastSeq: number }[]> =>
-  many(db, `SELECT j.id, j.last_seq AS lastSeq FROM (${OPEN_OR_SINCE}) b JOIN jobs j ON j.shop_id = ? AND j.id = b.id`, [shopId, shopId, new Date(Date.now() - 86_400_000), shopId])
+export const lastSeqs = (db: Db, shopId: number): Promise<{ id: number; lastSeq: number }[]> =>
+  many(
+    db,
+    `SELECT j.id, j.last_seq AS lastSeq FROM (${OPEN_OR_SINCE}) b JOIN jobs j ON j.shop_id = ? AND j.id = b.id`,
+    [shopId, shopId, new Date(Date.now() - 86_400_000), shopId],
+  )
 
-export const lastClosedJob = (db: Db, shopId: number, machineId: number): Promise<{ id: number, closedAt: Date } | null> =>
-  maybeOne(db, 'SELECT id, closed_at AS closedAt FROM jobs WHERE shop_id = ? AND machine_id = ? AND status = \'closed\' ORDER BY closed_at DESC, id DESC LIMIT 1', [shopId, machineId])
+export const lastClosedJob = (
+  db: Db,
+  shopId: number,
+  machineId: number,
+): Promise<{ id: number; closedAt: Date } | null> =>
+  maybeOne(
+    db,
+    "SELECT id, closed_at AS closedAt FROM jobs WHERE shop_id = ? AND machine_id = ? AND status = 'closed' ORDER BY closed_at DESC, id DESC LIMIT 1",
+    [shopId, machineId],
+  )
 
-export const allJobIds = (db: Db): Promise<{ id: number, shopId: number }[]> => many(db, 'SELECT id, shop_id AS shopId FROM jobs ORDER BY shop_id, id')
+export const allJobIds = (db: Db): Promise<{ id: number; shopId: number }[]> =>
+  many(db, 'SELECT id, shop_id AS shopId FROM jobs ORDER BY shop_id, id')
 
-export const insertSheet = (db: Db, shopId: number, jobId: number, seq: number, content: Sheet, signedBy: number, signedAt: Date) =>
-  change(db, 'INSERT INTO sheets (shop_id, job_id, seq, content, signed_by, signed_at) VALUES (?, ?, ?, ?, ?, ?)', [shopId, jobId, seq, JSON.stringify(content), signedBy, signedAt])
+export const insertSheet = (
+  db: Db,
+  shopId: number,
+  jobId: number,
+  seq: number,
+  content: Sheet,
+  signedBy: number,
+  signedAt: Date,
+) =>
+  change(db, 'INSERT INTO sheets (shop_id, job_id, seq, content, signed_by, signed_at) VALUES (?, ?, ?, ?, ?, ?)', [
+    shopId,
+    jobId,
+    seq,
+    JSON.stringify(content),
+    signedBy,
+    signedAt,
+  ])
 
 /** The sheets of a job as they were signed, newest first. */
-export const sheetsOfJob = async (db: Db, shopId: number, jobId: number): Promise<{ seq: number, content: Sheet, signedAt: Date, signedBy: string }[]> =>
-  (await many<{ seq: number, content: string, signedAt: Date, signedBy: string }>(db, `
+export const sheetsOfJob = async (
+  db: Db,
+  shopId: number,
+  jobId: number,
+): Promise<{ seq: number; content: Sheet; signedAt: Date; signedBy: string }[]> =>
+  (
+    await many<{ seq: number; content: string; signedAt: Date; signedBy: string }>(
+      db,
+      `
     SELECT s.seq, s.content, s.signed_at AS signedAt, p.name AS signedBy FROM sheets s
-    JOIN people p ON p.shop_id = s.shop_id AND p.id = s.signed_by WHERE s.shop_id = ? AND s.job_id = ? ORDER BY s.seq DESC`, [shopId, jobId]))
-    .map(row => ({ ...row, content: JSON.parse(row.content) as Sheet }))
+    JOIN people p ON p.shop_id = s.shop_id AND p.id = s.signed_by WHERE s.shop_id = ? AND s.job_id = ? ORDER BY s.seq DESC`,
+      [shopId, jobId],
+    )
+  ).map(row => ({ ...row, content: JSON.parse(row.content) as Sheet }))

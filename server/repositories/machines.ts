@@ -15,39 +15,99 @@ const SELECT = `
 const likeOf = (text: string): string => `%${text.replace(/[\\%_]/g, '\\$&')}%`
 
 /** Machines whose name, tag, plate, serial number, owner or model holds the text; all when it is empty. */
-export const findMachines = (db: Db, shopId: number, text: string): Promise<MachineRow[]> => text === ''
-  ? many(db, `${SELECT} WHERE m.shop_id = ? ORDER BY m.name, m.id LIMIT 50`, [shopId])
-  : many(db, `${SELECT} WHERE m.shop_id = ? AND (m.name LIKE ? OR m.tag LIKE ? OR m.plate LIKE ? OR m.serial LIKE ? OR c.name LIKE ? OR CONCAT(e.maker, ' ', e.model) LIKE ?)
-    ORDER BY m.tag = ? DESC, m.plate = ? DESC, m.name, m.id LIMIT 50`, [shopId, ...Array<string>(6).fill(likeOf(text)), text, text])
+export const findMachines = (db: Db, shopId: number, text: string): Promise<MachineRow[]> =>
+  text === ''
+    ? many(db, `${SELECT} WHERE m.shop_id = ? ORDER BY m.name, m.id LIMIT 50`, [shopId])
+    : many(
+        db,
+        `${SELECT} WHERE m.shop_id = ? AND (m.name LIKE ? OR m.tag LIKE ? OR m.plate LIKE ? OR m.serial LIKE ? OR c.name LIKE ? OR CONCAT(e.maker, ' ', e.model) LIKE ?)
+    ORDER BY m.tag = ? DESC, m.plate = ? DESC, m.name, m.id LIMIT 50`,
+        [shopId, ...Array<string>(6).fill(likeOf(text)), text, text],
+      )
 
 export const machineById = (db: Db, shopId: number, id: number): Promise<MachineRow | null> =>
   maybeOne(db, `${SELECT} WHERE m.shop_id = ? AND m.id = ?`, [shopId, id])
-export const machineByTag = (db: Db, shopId: number, tag: string): Promise<{ id: number } | null> => maybeOne(db, 'SELECT id FROM machines WHERE shop_id = ? AND tag = ?', [shopId, tag])
-export const lockMachine = (db: Db, shopId: number, id: number): Promise<{ id: number } | null> => maybeOne(db, 'SELECT id FROM machines WHERE shop_id = ? AND id = ? FOR UPDATE', [shopId, id])
+export const machineByTag = (db: Db, shopId: number, tag: string): Promise<{ id: number } | null> =>
+  maybeOne(db, 'SELECT id FROM machines WHERE shop_id = ? AND tag = ?', [shopId, tag])
+export const lockMachine = (db: Db, shopId: number, id: number): Promise<{ id: number } | null> =>
+  maybeOne(db, 'SELECT id FROM machines WHERE shop_id = ? AND id = ? FOR UPDATE', [shopId, id])
 
-export interface MachineGiven { name: string, tag: string, serial: string, plate?: string, meterUnit: MeterUnit }
-export const insertMachine = async (db: Db, shopId: number, m: MachineGiven & { customerId: number, modelId: number, at?: Date }): Promise<number> =>
-  (await change(db, 'INSERT INTO machines (shop_id, customer_id, model_id, name, tag, serial, plate, meter_unit, created_at) VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?)', [shopId, m.customerId, m.modelId, m.name, m.tag, m.serial, m.plate ?? '', m.meterUnit, m.at ?? new Date()])).id
+export interface MachineGiven {
+  name: string
+  tag: string
+  serial: string
+  plate?: string
+  meterUnit: MeterUnit
+}
+export const insertMachine = async (
+  db: Db,
+  shopId: number,
+  m: MachineGiven & { customerId: number; modelId: number; at?: Date },
+): Promise<number> =>
+  (
+    await change(
+      db,
+      'INSERT INTO machines (shop_id, customer_id, model_id, name, tag, serial, plate, meter_unit, created_at) VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?)',
+      [shopId, m.customerId, m.modelId, m.name, m.tag, m.serial, m.plate ?? '', m.meterUnit, m.at ?? new Date()],
+    )
+  ).id
 export const updateMachine = (db: Db, shopId: number, id: number, m: Required<MachineGiven>) =>
-  change(db, 'UPDATE machines SET name = ?, tag = ?, serial = ?, plate = ?, meter_unit = ? WHERE shop_id = ? AND id = ?', [m.name, m.tag, m.serial, m.plate, m.meterUnit, shopId, id])
-export const setOwner = (db: Db, shopId: number, id: number, customerId: number) => change(db, 'UPDATE machines SET customer_id = ? WHERE shop_id = ? AND id = ?', [customerId, shopId, id])
-export const setModel = (db: Db, shopId: number, id: number, modelId: number) => change(db, 'UPDATE machines SET model_id = ? WHERE shop_id = ? AND id = ?', [modelId, shopId, id])
+  change(
+    db,
+    'UPDATE machines SET name = ?, tag = ?, serial = ?, plate = ?, meter_unit = ? WHERE shop_id = ? AND id = ?',
+    [m.name, m.tag, m.serial, m.plate, m.meterUnit, shopId, id],
+  )
+export const setOwner = (db: Db, shopId: number, id: number, customerId: number) =>
+  change(db, 'UPDATE machines SET customer_id = ? WHERE shop_id = ? AND id = ?', [customerId, shopId, id])
+export const setModel = (db: Db, shopId: number, id: number, modelId: number) =>
+  change(db, 'UPDATE machines SET model_id = ? WHERE shop_id = ? AND id = ?', [modelId, shopId, id])
 
 /** All that hangs on a machine goes over to another, and the double is gone. */
 export async function moveMachine(db: Db, shopId: number, from: number, to: number): Promise<void> {
-  await change(db, 'UPDATE jobs SET machine_id = ?, pin = JSON_SET(pin, \'$.machine.id\', ?) WHERE shop_id = ? AND machine_id = ?', [to, to, shopId, from])
-  for (const table of ['meter_readings', 'machine_records', 'past_visits', 'photos']) await change(db, `UPDATE ${table} SET machine_id = ? WHERE shop_id = ? AND machine_id = ?`, [to, shopId, from])
+  await change(
+    db,
+    "UPDATE jobs SET machine_id = ?, pin = JSON_SET(pin, '$.machine.id', ?) WHERE shop_id = ? AND machine_id = ?",
+    [to, to, shopId, from],
+  )
+  for (const table of ['meter_readings', 'machine_records', 'past_visits', 'photos'])
+    await change(db, `UPDATE ${table} SET machine_id = ? WHERE shop_id = ? AND machine_id = ?`, [to, shopId, from])
   await change(db, 'DELETE FROM machines WHERE shop_id = ? AND id = ?', [shopId, from])
 }
 
 export type RecordKind = 'owner' | 'engine' | 'meter' | 'merged'
-export interface MachineRecord { id: number, kind: RecordKind, at: Date, words: string, person: string }
-export const insertRecord = async (db: Db, shopId: number, r: { machineId: number, kind: RecordKind, at: Date, words: string, personId: number }): Promise<number> =>
-  (await change(db, 'INSERT INTO machine_records (shop_id, machine_id, kind, at, words, person_id, made_at) VALUES (?, ?, ?, ?, ?, ?, UTC_TIMESTAMP(3))', [shopId, r.machineId, r.kind, r.at, r.words.slice(0, 300), r.personId])).id
-export const recordsOfMachine = (db: Db, shopId: number, machineId: number): Promise<MachineRecord[]> => many(db, `
+export interface MachineRecord {
+  id: number
+  kind: RecordKind
+  at: Date
+  words: string
+  person: string
+}
+export const insertRecord = async (
+  db: Db,
+  shopId: number,
+  r: { machineId: number; kind: RecordKind; at: Date; words: string; personId: number },
+): Promise<number> =>
+  (
+    await change(
+      db,
+      'INSERT INTO machine_records (shop_id, machine_id, kind, at, words, person_id, made_at) VALUES (?, ?, ?, ?, ?, ?, UTC_TIMESTAMP(3))',
+      [shopId, r.machineId, r.kind, r.at, r.words.slice(0, 300), r.personId],
+    )
+  ).id
+export const recordsOfMachine = (db: Db, shopId: number, machineId: number): Promise<MachineRecord[]> =>
+  many(
+    db,
+    `
   SELECT r.id, r.kind, r.at, r.words, p.name AS person FROM machine_records r JOIN people p ON p.shop_id = r.shop_id AND p.id = r.person_id
-  WHERE r.shop_id = ? AND r.machine_id = ? ORDER BY r.at DESC, r.id DESC`, [shopId, machineId])
+  WHERE r.shop_id = ? AND r.machine_id = ? ORDER BY r.at DESC, r.id DESC`,
+    [shopId, machineId],
+  )
 /** When machines came to the shop. */
-export const createdOf = (db: Db, shopId: number, ids: readonly number[]): Promise<{ id: number, at: Date }[]> => ids.length === 0
-  ? Promise.resolve([])
-  : many(db, `SELECT id, created_at AS at FROM machines WHERE shop_id = ? AND id IN (${ids.map(() => '?').join(', ')})`, [shopId, ...ids])
+export const createdOf = (db: Db, shopId: number, ids: readonly number[]): Promise<{ id: number; at: Date }[]> =>
+  ids.length === 0
+    ? Promise.resolve([])
+    : many(
+        db,
+        `SELECT id, created_at AS at FROM machines WHERE shop_id = ? AND id IN (${ids.map(() => '?').join(', ')})`,
+        [shopId, ...ids],
+      )

@@ -1,7 +1,14 @@
 import type { PersonRole, PersonRow } from '../../shared/responses'
 import { change, type Db, many, maybeOne } from '../database/query'
 
-export interface PersonRecord { id: number, shopId: number, name: string, role: PersonRole, sessionVersion: number, passwordHash: string }
+export interface PersonRecord {
+  id: number
+  shopId: number
+  name: string
+  role: PersonRole
+  sessionVersion: number
+  passwordHash: string
+}
 
 const COLUMNS = 'id, shop_id AS shopId, name, role, session_version AS sessionVersion, password_hash AS passwordHash'
 
@@ -15,14 +22,34 @@ export const personById = (db: Db, personId: number): Promise<PersonRecord | nul
 export const peopleOfShop = (db: Db, shopId: number): Promise<PersonRow[]> =>
   many(db, 'SELECT id, name, sign_in AS signIn, role FROM people WHERE shop_id = ? ORDER BY name', [shopId])
 
-export const insertPerson = async (db: Db, shopId: number, p: { signIn: string, name: string, role: PersonRole, passwordHash: string }): Promise<number> =>
-  (await change(db, 'INSERT INTO people (shop_id, sign_in, name, role, password_hash, created_at) VALUES (?, ?, ?, ?, ?, UTC_TIMESTAMP(3))', [shopId, p.signIn, p.name, p.role, p.passwordHash])).id
+export const insertPerson = async (
+  db: Db,
+  shopId: number,
+  p: { signIn: string; name: string; role: PersonRole; passwordHash: string },
+): Promise<number> =>
+  (
+    await change(
+      db,
+      'INSERT INTO people (shop_id, sign_in, name, role, password_hash, created_at) VALUES (?, ?, ?, ?, ?, UTC_TIMESTAMP(3))',
+      [shopId, p.signIn, p.name, p.role, p.passwordHash],
+    )
+  ).id
 
 /** The blade set that a person begins jobs with, or null. */
 export const favouriteSetOf = async (db: Db, shopId: number, personId: number): Promise<number | null> =>
-  (await maybeOne<{ id: number | null }>(db, 'SELECT b.id FROM people p LEFT JOIN blade_sets b ON b.shop_id = p.shop_id AND b.id = p.favourite_blade_set_id WHERE p.shop_id = ? AND p.id = ?', [shopId, personId]))?.id ?? null
+  (
+    await maybeOne<{ id: number | null }>(
+      db,
+      'SELECT b.id FROM people p LEFT JOIN blade_sets b ON b.shop_id = p.shop_id AND b.id = p.favourite_blade_set_id WHERE p.shop_id = ? AND p.id = ?',
+      [shopId, personId],
+    )
+  )?.id ?? null
 export const setFavouriteSet = (db: Db, shopId: number, personId: number, bladeSetId: number | null) =>
-  change(db, 'UPDATE people SET favourite_blade_set_id = ? WHERE shop_id = ? AND id = ?', [bladeSetId, shopId, personId])
+  change(db, 'UPDATE people SET favourite_blade_set_id = ? WHERE shop_id = ? AND id = ?', [
+    bladeSetId,
+    shopId,
+    personId,
+  ])
 
 /** Ends every session of a person. */
 export const revokeSessions = (db: Db, shopId: number, personId: number) =>

@@ -12,26 +12,37 @@ const hashOf = (token: string): string => createHash('sha256').update(token).dig
 
 export const listTokens = (db: Db, person: SignedIn): Promise<ApiTokenRow[]> => tokensOfShop(db, person.shopId)
 /** Makes a token. It is told this once; only its hash is kept. */
-export async function makeToken(db: Db, lead: SignedIn, name: string): Promise<{ id: number, token: string }> {
+export async function makeToken(db: Db, lead: SignedIn, name: string): Promise<{ id: number; token: string }> {
   const token = PREFIX + randomBytes(32).toString('base64url')
   return { id: await insertToken(db, lead.shopId, { name, hash: hashOf(token), madeBy: lead.id }), token }
 }
 export async function endToken(db: Db, lead: SignedIn, id: number): Promise<void> {
-  if (!await revokeToken(db, lead.shopId, id)) throw notFound('token that still holds')
+  if (!(await revokeToken(db, lead.shopId, id))) throw notFound('token that still holds')
 }
 /** The shop whose book a token opens. @throws Problem 401 */
 export async function shopForToken(db: Db, header: string | undefined): Promise<number> {
   const token = /^Bearer\s+(\S+)$/i.exec(header ?? '')?.[1]
   const found = token?.startsWith(PREFIX) ? await shopOfToken(db, hashOf(token)) : null
-  if (!found) throw new Problem(401, 'Send a token that holds: “Authorization: Bearer wembric_…”. A lead of the shop makes one on the Shop page.')
+  if (!found)
+    throw new Problem(
+      401,
+      'Send a token that holds: “Authorization: Bearer wembric_…”. A lead of the shop makes one on the Shop page.',
+    )
   await markUsed(db, found.shopId, found.id)
   return found.shopId
 }
 
-const published = (row: ModelRow): PublishedModel => ({ ...asBookModel(row), revision: { number: row.revision, status: row.status, source: row.source, sourceDate: row.sourceDate } })
+const published = (row: ModelRow): PublishedModel => ({
+  ...asBookModel(row),
+  revision: { number: row.revision, status: row.status, source: row.source, sourceDate: row.sourceDate },
+})
 const PAGE = 50
 /** Models in the order of maker and model, a page at a time; `next` is the key to go on after. */
-export async function publishedModels(db: Db, shopId: number, after: string | undefined): Promise<{ models: PublishedModel[], next: string | null }> {
+export async function publishedModels(
+  db: Db,
+  shopId: number,
+  after: string | undefined,
+): Promise<{ models: PublishedModel[]; next: string | null }> {
   const last = after === undefined ? null : await modelByKey(db, shopId, after)
   if (after !== undefined && !last) throw notFound('model to go on after')
   const rows = await modelsAfter(db, shopId, last, PAGE + 1)

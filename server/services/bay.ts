@@ -1,7 +1,20 @@
 import { planDay, type Turn, type Work } from '../../core/board'
 import { temperatureAt } from '../../core/cooling'
 import { limitsOf, targetOf } from '../../core/feeler'
-import { bayColumn, clearanceOf, coolingDown, isWeighing, type JobTools, jobTools, type JobView, judgeReading, latestReading, nextThing, type NextThing, viewJob } from '../../core/job'
+import {
+  bayColumn,
+  clearanceOf,
+  coolingDown,
+  isWeighing,
+  type JobTools,
+  jobTools,
+  type JobView,
+  judgeReading,
+  latestReading,
+  nextThing,
+  type NextThing,
+  viewJob,
+} from '../../core/job'
 import type { BayCard, BayCooling, BayResponse } from '../../shared/responses'
 import type { Db } from '../database/query'
 import { type StoredTask, tasksOfJobs } from '../repositories/board'
@@ -27,11 +40,25 @@ function toolsOf(job: JobRow): JobTools {
 
 /** Midnight of the shop's day, as a moment. */
 export function startOfDay(now: Date, timeZone: string): Date {
-  const parts = Object.fromEntries(new Intl.DateTimeFormat('en-GB', { timeZone, hour: 'numeric', minute: 'numeric', second: 'numeric', hourCycle: 'h23' }).formatToParts(now).map(p => [p.type, Number(p.value)]))
-  return new Date(now.getTime() - (((parts.hour ?? 0) * 60 + (parts.minute ?? 0)) * 60 + (parts.second ?? 0)) * 1000 - now.getMilliseconds())
+  const parts = Object.fromEntries(
+    new Intl.DateTimeFormat('en-GB', {
+      timeZone,
+      hour: 'numeric',
+      minute: 'numeric',
+      second: 'numeric',
+      hourCycle: 'h23',
+    })
+      .formatToParts(now)
+      .map(p => [p.type, Number(p.value)]),
+  )
+  return new Date(
+    now.getTime() -
+      (((parts.hour ?? 0) * 60 + (parts.minute ?? 0)) * 60 + (parts.second ?? 0)) * 1000 -
+      now.getMilliseconds(),
+  )
 }
 
-const cardWords = (next: NextThing): string => isWeighing(next) ? 'Find where the crank is' : next.instruction
+const cardWords = (next: NextThing): string => (isWeighing(next) ? 'Find where the crank is' : next.instruction)
 
 const nextOfSigned = (tasks: StoredTask[]): string => {
   const left = tasks.filter(t => !t.doneAt)
@@ -47,48 +74,115 @@ function coolingOf(view: JobView): BayCooling | null {
   const fromMs = curve.fromMs
   const until = Math.max(view.nowMs, ready.kind === 'at' ? ready.atMs : view.nowMs) + 3_600_000
   return {
-    airC: curve.airC, airAssumed, limitC, ready,
+    airC: curve.airC,
+    airAssumed,
+    limitC,
+    ready,
     readings: view.state.headReadings.map(r => ({ atMs: Date.parse(r.at), celsius: r.celsius })),
-    curve: Array.from({ length: CURVE_POINTS + 1 }, (_, i) => fromMs + (until - fromMs) * i / CURVE_POINTS).map(atMs => ({ atMs, celsius: temperatureAt(curve, atMs) })),
+    curve: Array.from({ length: CURVE_POINTS + 1 }, (_, i) => fromMs + ((until - fromMs) * i) / CURVE_POINTS).map(
+      atMs => ({ atMs, celsius: temperatureAt(curve, atMs) }),
+    ),
   }
 }
 
 type Card = Omit<BayCard, 'turn' | 'assigned'> & { assignedTo: number | null }
-async function cardOf(db: Db, shopId: number, job: BayJobRow, kind: string, tasks: StoredTask[], now: Date): Promise<Card> {
+async function cardOf(
+  db: Db,
+  shopId: number,
+  job: BayJobRow,
+  kind: string,
+  tasks: StoredTask[],
+  now: Date,
+): Promise<Card> {
   const view = viewJob(toolsOf(job), await eventsAfter(db, shopId, job.id, 0), now.getTime())
   const { pin, state } = view
   return {
-    jobId: job.id, number: job.number, column: bayColumn(view), status: state.status, statusReason: state.statusReason,
-    machine: pin.machine.name, model: pin.modelName, kind, owner: pin.machine.owner, people: [...state.people], complaint: pin.complaint,
+    jobId: job.id,
+    number: job.number,
+    column: bayColumn(view),
+    status: state.status,
+    statusReason: state.statusReason,
+    machine: pin.machine.name,
+    model: pin.modelName,
+    kind,
+    owner: pin.machine.owner,
+    people: [...state.people],
+    complaint: pin.complaint,
     temperature: state.temperature && { celsius: state.temperature.celsius, limitC: pin.spec.engine.coldLimitC },
-    rested: state.rested ? `rested ${Number(state.rested.hours.toFixed(1))} h` : null, cooling: coolingOf(view), assignedTo: job.assignedTo, place: job.place,
-    tasks: tasks.map(t => ({ ...t, doneAt: t.doneAt?.toISOString() ?? null, held: t.doneAt ? null : heldBecause(t.needs, job.status) })),
-    valves: state.valves.map((valve) => {
+    rested: state.rested ? `rested ${Number(state.rested.hours.toFixed(1))} h` : null,
+    cooling: coolingOf(view),
+    assignedTo: job.assignedTo,
+    place: job.place,
+    tasks: tasks.map(t => ({
+      ...t,
+      doneAt: t.doneAt?.toISOString() ?? null,
+      held: t.doneAt ? null : heldBecause(t.needs, job.status),
+    })),
+    valves: state.valves.map(valve => {
       const reading = latestReading(valve)
       const { verdict, reading: interval } = judgeReading(pin, reading, valve.valveId)
       const clearance = clearanceOf(pin, valve.valveId)
       const { minMm, maxMm } = limitsOf(clearance) ?? { minMm: targetOf(clearance), maxMm: targetOf(clearance) }
-      return { name: pin.spec.engine.valves.find(v => v.id === valve.valveId)?.name ?? '', verdict: reading ? verdict : 'not measured' as const, loMm: interval.loMm, hiMm: interval.hiMm, minMm, maxMm }
+      return {
+        name: pin.spec.engine.valves.find(v => v.id === valve.valveId)?.name ?? '',
+        verdict: reading ? verdict : ('not measured' as const),
+        loMm: interval.loMm,
+        hiMm: interval.hiMm,
+        minMm,
+        maxMm,
+      }
     }),
-    next: state.status === 'closed' ? nextOfSigned(tasks) : state.status === 'abandoned' ? 'Abandoned' : state.status === 'held' ? 'On hold' : cardWords(nextThing(view)),
+    next:
+      state.status === 'closed'
+        ? nextOfSigned(tasks)
+        : state.status === 'abandoned'
+          ? 'Abandoned'
+          : state.status === 'held'
+            ? 'On hold'
+            : cardWords(nextThing(view)),
     closedAt: state.closedAt,
   }
 }
 
-const clock = (atMs: number, timeZone: string): string => new Date(atMs).toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit', timeZone })
+const clock = (atMs: number, timeZone: string): string =>
+  new Date(atMs).toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit', timeZone })
 
 /** The day's work as `planDay` takes it: each open card's valves, and other tasks also of a signed one. What is on hold or abandoned waits for nobody. */
-function worksOf(cards: readonly Card[], nowMs: number, { timeZone, valveMinutes, taskMinutes }: Pick<ShopRow, 'timeZone' | 'valveMinutes' | 'taskMinutes'>): Work[] {
-  return cards.filter(c => c.status === 'open' || c.status === 'closed').flatMap((c): Work[] => {
-    const ready = c.cooling?.ready
-    const cold = ready?.kind === 'at' ? Math.max(nowMs, ready.atMs) : nowMs
-    const person = c.assignedTo
-    const valves: Work = { id: `valves ${c.jobId}`, person, place: c.place, minutes: valveMinutes, earliestMs: cold, after: null, waitsFor: cold > nowMs ? `cold about ${clock(cold, timeZone)}` : '' }
-    return [...c.status === 'closed' ? [] : [valves], ...c.tasks.filter(t => !t.doneAt).map((t): Work => ({
-      id: `task ${t.id}`, person, place: c.place, minutes: taskMinutes, earliestMs: t.needs === 'cold' ? cold : nowMs, after: t.needs === 'warm' ? valves.id : null,
-      waitsFor: t.needs === 'warm' && c.status !== 'closed' ? 'after the valves' : valves.waitsFor,
-    }))]
-  })
+function worksOf(
+  cards: readonly Card[],
+  nowMs: number,
+  { timeZone, valveMinutes, taskMinutes }: Pick<ShopRow, 'timeZone' | 'valveMinutes' | 'taskMinutes'>,
+): Work[] {
+  return cards
+    .filter(c => c.status === 'open' || c.status === 'closed')
+    .flatMap((c): Work[] => {
+      const ready = c.cooling?.ready
+      const cold = ready?.kind === 'at' ? Math.max(nowMs, ready.atMs) : nowMs
+      const person = c.assignedTo
+      const valves: Work = {
+        id: `valves ${c.jobId}`,
+        person,
+        place: c.place,
+        minutes: valveMinutes,
+        earliestMs: cold,
+        after: null,
+        waitsFor: cold > nowMs ? `cold about ${clock(cold, timeZone)}` : '',
+      }
+      return [
+        ...(c.status === 'closed' ? [] : [valves]),
+        ...c.tasks
+          .filter(t => !t.doneAt)
+          .map((t): Work => ({
+            id: `task ${t.id}`,
+            person,
+            place: c.place,
+            minutes: taskMinutes,
+            earliestMs: t.needs === 'cold' ? cold : nowMs,
+            after: t.needs === 'warm' ? valves.id : null,
+            waitsFor: t.needs === 'warm' && c.status !== 'closed' ? 'after the valves' : valves.waitsFor,
+          })),
+      ]
+    })
 }
 
 /** The day's board: every job that is not done, and those done today by the shop's clock. */
@@ -96,15 +190,60 @@ export async function bayOf(db: Db, shopId: number, now: Date): Promise<BayRespo
   const shop = await shopById(db, shopId)
   const { timeZone } = shop
   const jobs = await jobsForBay(db, shopId, startOfDay(now, timeZone))
-  const kinds = new Map((await kindsOfRevisions(db, shopId, [...new Set(jobs.map(j => j.pin.spec.revisionId))])).map(k => [k.revisionId, k.kind]))
-  const tasks = await tasksOfJobs(db, shopId, jobs.map(j => j.id))
+  const kinds = new Map(
+    (await kindsOfRevisions(db, shopId, [...new Set(jobs.map(j => j.pin.spec.revisionId))])).map(k => [
+      k.revisionId,
+      k.kind,
+    ]),
+  )
+  const tasks = await tasksOfJobs(
+    db,
+    shopId,
+    jobs.map(j => j.id),
+  )
   const crew = (await peopleOfShop(db, shopId)).map(({ id, name }) => ({ id, name }))
   const cards: Card[] = []
-  for (const job of jobs) cards.push(await cardOf(db, shopId, job, kinds.get(job.pin.spec.revisionId) ?? '', tasks.filter(t => t.jobId === job.id), now))
-  const turns = new Map(planDay(worksOf(cards, now.getTime(), shop), crew.map(p => p.id), now.getTime()).map(t => [t.id, t]))
+  for (const job of jobs)
+    cards.push(
+      await cardOf(
+        db,
+        shopId,
+        job,
+        kinds.get(job.pin.spec.revisionId) ?? '',
+        tasks.filter(t => t.jobId === job.id),
+        now,
+      ),
+    )
+  const turns = new Map(
+    planDay(
+      worksOf(cards, now.getTime(), shop),
+      crew.map(p => p.id),
+      now.getTime(),
+    ).map(t => [t.id, t]),
+  )
   /** Which of a person’s cards comes when: their other tasks are not cards. */
-  const nth = (turn: Turn) => [...turns.values()].filter(t => t.id.startsWith('valves') && t.person === turn.person && t.startMs <= turn.startMs).length
-  const turnOf = (turn: Turn | undefined): BayCard['turn'] => turn ? { n: nth(turn), startMs: turn.startMs, why: turn.filling ? `${crew.find(p => p.id === turn.person)?.name ?? 'Somebody'} could take it` : turn.why } : null
-  const today = new Intl.DateTimeFormat('en-GB', { timeZone, weekday: 'long', day: 'numeric', month: 'long' }).format(now)
-  return { today, crew, cards: cards.map(({ assignedTo, ...c }) => ({ ...c, assigned: crew.find(p => p.id === assignedTo) ?? null, turn: turnOf(turns.get(`valves ${c.jobId}`)) })), now: now.toISOString() }
+  const nth = (turn: Turn) =>
+    [...turns.values()].filter(t => t.id.startsWith('valves') && t.person === turn.person && t.startMs <= turn.startMs)
+      .length
+  const turnOf = (turn: Turn | undefined): BayCard['turn'] =>
+    turn
+      ? {
+          n: nth(turn),
+          startMs: turn.startMs,
+          why: turn.filling ? `${crew.find(p => p.id === turn.person)?.name ?? 'Somebody'} could take it` : turn.why,
+        }
+      : null
+  const today = new Intl.DateTimeFormat('en-GB', { timeZone, weekday: 'long', day: 'numeric', month: 'long' }).format(
+    now,
+  )
+  return {
+    today,
+    crew,
+    cards: cards.map(({ assignedTo, ...c }) => ({
+      ...c,
+      assigned: crew.find(p => p.id === assignedTo) ?? null,
+      turn: turnOf(turns.get(`valves ${c.jobId}`)),
+    })),
+    now: now.toISOString(),
+  }
 }

@@ -1,7 +1,16 @@
 import type { PlaceRequest, TaskRequest } from '../../shared/requests'
 import type { TaskRow } from '../../shared/responses'
 import { type Pool, transaction } from '../database/query'
-import { boardOf, bumpBoard, deleteTask, insertTask, setPlace, setTaskDone, type StoredTask, taskById } from '../repositories/board'
+import {
+  boardOf,
+  bumpBoard,
+  deleteTask,
+  insertTask,
+  setPlace,
+  setTaskDone,
+  type StoredTask,
+  taskById,
+} from '../repositories/board'
 import { jobById, lockShop } from '../repositories/jobs'
 import { peopleOfShop } from '../repositories/people'
 import { notFound, Problem } from '../utils/problem'
@@ -14,20 +23,28 @@ const asRow = (task: StoredTask): TaskRow => ({ ...task, doneAt: task.doneAt?.to
 const LEAST_GAP = 1e-6
 
 /** Gives a job to a person and a place among theirs: before another, or last. */
-export async function placeJob(pool: Pool, { shopId }: SignedIn, jobId: number, { personId, beforeJobId }: PlaceRequest): Promise<void> {
-  await transaction(pool, async (db) => {
+export async function placeJob(
+  pool: Pool,
+  { shopId }: SignedIn,
+  jobId: number,
+  { personId, beforeJobId }: PlaceRequest,
+): Promise<void> {
+  await transaction(pool, async db => {
     // two people who move cards at once take turns
     await lockShop(db, shopId)
     const job = await jobById(db, shopId, jobId)
     if (!job) throw notFound('job')
-    if (job.status === 'closed' || job.status === 'abandoned') throw new Problem(409, 'This job is done: it has no place on the board any more.')
-    if (personId !== null && !(await peopleOfShop(db, shopId)).some(p => p.id === personId)) throw new Problem(422, 'Choose somebody of this shop’s crew.')
+    if (job.status === 'closed' || job.status === 'abandoned')
+      throw new Problem(409, 'This job is done: it has no place on the board any more.')
+    if (personId !== null && !(await peopleOfShop(db, shopId)).some(p => p.id === personId))
+      throw new Problem(422, 'Choose somebody of this shop’s crew.')
     const others = (await boardOf(db, shopId)).filter(p => p.jobId !== jobId)
     const index = beforeJobId === null ? -1 : others.findIndex(p => p.jobId === beforeJobId)
     const [previous, next] = index < 0 ? [others.at(-1), undefined] : [others[index - 1], others[index]]
-    const place = next ? previous ? (previous.place + next.place) / 2 : next.place - 1 : (previous?.place ?? 0) + 1
+    const place = next ? (previous ? (previous.place + next.place) / 2 : next.place - 1) : (previous?.place ?? 0) + 1
     await setPlace(db, shopId, { jobId, assignedTo: personId, place })
-    if (next && previous && next.place - previous.place < LEAST_GAP) for (const [i, p] of (await boardOf(db, shopId)).entries()) await setPlace(db, shopId, { ...p, place: i + 1 })
+    if (next && previous && next.place - previous.place < LEAST_GAP)
+      for (const [i, p] of (await boardOf(db, shopId)).entries()) await setPlace(db, shopId, { ...p, place: i + 1 })
     await bumpBoard(db, shopId)
   })
   tellBoard(pool, shopId)
@@ -48,15 +65,29 @@ export async function addTask(pool: Pool, { shopId }: SignedIn, jobId: number, r
 }
 
 /** Why a task is held: what wants a warm engine waits until the valves are done. */
-export const heldBecause = (needs: TaskRow['needs'], jobStatus: string): string | null => needs === 'warm' && jobStatus !== 'closed' && jobStatus !== 'abandoned' ? 'after the valves: a warm engine reads wrong' : null
+export const heldBecause = (needs: TaskRow['needs'], jobStatus: string): string | null =>
+  needs === 'warm' && jobStatus !== 'closed' && jobStatus !== 'abandoned'
+    ? 'after the valves: a warm engine reads wrong'
+    : null
 
 /** Ticks a task, or takes the tick back. One that is held wants a reason. */
-export async function tickTask(pool: Pool, person: SignedIn, id: number, { done, because }: { done: boolean, because: string }, now: Date): Promise<TaskRow> {
+export async function tickTask(
+  pool: Pool,
+  person: SignedIn,
+  id: number,
+  { done, because }: { done: boolean; because: string },
+  now: Date,
+): Promise<TaskRow> {
   const task = await taskById(pool, person.shopId, id)
   if (!task) throw notFound('task')
   const job = (await jobById(pool, person.shopId, task.jobId))!
   const held = heldBecause(task.needs, job.status) !== null
-  if (done && held && !because) throw new Problem(409, `${task.name} wants a warm engine, and the valves of this machine are not done. Do the valves first, or say why not.`, { code: 'held' })
+  if (done && held && !because)
+    throw new Problem(
+      409,
+      `${task.name} wants a warm engine, and the valves of this machine are not done. Do the valves first, or say why not.`,
+      { code: 'held' },
+    )
   await setTaskDone(pool, person.shopId, id, done ? { by: person.id, at: now, because: held ? because : '' } : null)
   await boardChanged(pool, person.shopId)
   return asRow((await taskById(pool, person.shopId, id))!)

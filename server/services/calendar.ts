@@ -17,29 +17,40 @@ const hashOf = (secret: string): string => createHash('sha256').update(secret).d
 export async function dueCalendar(db: Db, shopId: number, now: Date): Promise<WholeFile> {
   const { name } = await shopById(db, shopId)
   const { items } = await dueList(db, shopId, WEEKS, now)
-  const calendar = ical({ name: `${name}: valve checks`, prodId: { company: 'Wembric', product: 'due', language: 'EN' }, method: ICalCalendarMethod.PUBLISH, ttl: 4 * 3600 })
+  const calendar = ical({
+    name: `${name}: valve checks`,
+    prodId: { company: 'Wembric', product: 'due', language: 'EN' },
+    method: ICalCalendarMethod.PUBLISH,
+    ttl: 4 * 3600,
+  })
   for (const item of items) {
     const start = new Date(`${item.day}T00:00:00Z`)
     calendar.createEvent({
-      id: `machine-${item.machineId}-${shopId}@wembric`, stamp: now, start, end: new Date(start.getTime() + 86_400_000), allDay: true,
-      summary: `${item.name}: valve check`, description: [`${item.owner}, tag ${item.tag}`, `${item.cause}: ${item.when}`, item.why].join('\n'),
+      id: `machine-${item.machineId}-${shopId}@wembric`,
+      stamp: now,
+      start,
+      end: new Date(start.getTime() + 86_400_000),
+      allDay: true,
+      summary: `${item.name}: valve check`,
+      description: [`${item.owner}, tag ${item.tag}`, `${item.cause}: ${item.when}`, item.why].join('\n'),
     })
   }
   return { type: 'text/calendar; charset=utf-8', bytes: calendar.toString(), name: 'wembric-due.ics' }
 }
 
-export const listAddresses = async (db: Db, shopId: number): Promise<CalendarAddressRow[]> => (await calendarAddresses(db, shopId)).map(a => ({ ...a, madeAt: a.madeAt.toISOString() }))
+export const listAddresses = async (db: Db, shopId: number): Promise<CalendarAddressRow[]> =>
+  (await calendarAddresses(db, shopId)).map(a => ({ ...a, madeAt: a.madeAt.toISOString() }))
 /** Makes a secret address. It is told this once; only its hash is kept. */
-export async function makeAddress(db: Db, lead: SignedIn): Promise<{ id: number, path: string }> {
+export async function makeAddress(db: Db, lead: SignedIn): Promise<{ id: number; path: string }> {
   const secret = randomBytes(24).toString('base64url')
   return { id: await insertCalendarAddress(db, lead.shopId, hashOf(secret), lead.id), path: `/api/calendar/${secret}` }
 }
 export async function endAddress(db: Db, lead: SignedIn, id: number): Promise<void> {
-  if (!await endCalendarAddress(db, lead.shopId, id)) throw notFound('address that still holds')
+  if (!(await endCalendarAddress(db, lead.shopId, id))) throw notFound('address that still holds')
 }
 /** The calendar at a secret address. @throws Problem 404 for one that was ended, or never was */
 export async function calendarAt(db: Db, secret: string, now: Date): Promise<WholeFile> {
   const found = await shopOfCalendar(db, hashOf(secret.replace(/\.ics$/, '')))
   if (!found) throw notFound('calendar')
-  return { ...await dueCalendar(db, found.shopId, now), name: undefined }
+  return { ...(await dueCalendar(db, found.shopId, now)), name: undefined }
 }

@@ -9,7 +9,13 @@ import { formatMeter } from '../../core/units'
 import { readMachine } from './machines/memory'
 
 /** A year of an owner's machines: what was done on which day, and what comes next. Years by the shop's clock. */
-export async function customerSummary(db: Db, shopId: number, customerId: number, year: number, now: Date): Promise<CustomerSummary> {
+export async function customerSummary(
+  db: Db,
+  shopId: number,
+  customerId: number,
+  year: number,
+  now: Date,
+): Promise<CustomerSummary> {
   const customer = await customerById(db, shopId, customerId)
   if (!customer) throw notFound('owner')
   const { name: shop, timeZone } = await shopById(db, shopId)
@@ -22,11 +28,32 @@ export async function customerSummary(db: Db, shopId: number, customerId: number
     const { machine, visits, due, firstMeter, records, valves } = seen
     const name = (valveId: string) => valves.find(v => v.valveId === valveId)?.name ?? valveId
     machines.push({
-      id, name: machine.name, tag: machine.tag, model: machine.model,
-      visits: visits.filter(v => dayIn(v.at).startsWith(`${year}-`)).map(v => ({ day: dayIn(v.at), number: v.number, meter: v.meter === null ? 'not read' : formatMeter(v.meter, machine.meterUnit), words: v.words })).reverse(),
-      records: records.filter(r => dayIn(r.at).startsWith(`${year}-`)).map(r => ({ day: dayIn(r.at), words: r.words })).reverse(),
-      due: due ? whenWords(due.first, firstMeter, machine.meterUnit) : 'not enough yet', why: whyWords(due, name, now.getTime()),
+      id,
+      name: machine.name,
+      tag: machine.tag,
+      model: machine.model,
+      visits: visits
+        .filter(v => dayIn(v.at).startsWith(`${year}-`))
+        .map(v => ({
+          day: dayIn(v.at),
+          number: v.number,
+          meter: v.meter === null ? 'not read' : formatMeter(v.meter, machine.meterUnit),
+          words: v.words,
+        }))
+        .reverse(),
+      records: records
+        .filter(r => dayIn(r.at).startsWith(`${year}-`))
+        .map(r => ({ day: dayIn(r.at), words: r.words }))
+        .reverse(),
+      due: due ? whenWords(due.first, firstMeter, machine.meterUnit) : 'not enough yet',
+      why: whyWords(due, name, now.getTime()),
     })
   }
-  return { shop, year, customer: { id: customer.id, name: customer.name, contact: customer.contact }, machines, today: dayIn(now.toISOString()) }
+  return {
+    shop,
+    year,
+    customer: { id: customer.id, name: customer.name, contact: customer.contact },
+    machines,
+    today: dayIn(now.toISOString()),
+  }
 }

@@ -16,10 +16,13 @@ const DAY_MS = 86_400_000
 /** A page of the list holds no more; whoever is that far behind works from the top. */
 const MOST = 300
 /** The Monday of a day's week. */
-const mondayOf = (ms: number): string => new Date(ms - (new Date(ms).getUTCDay() + 6) % 7 * DAY_MS).toISOString().slice(0, 10)
+const mondayOf = (ms: number): string =>
+  new Date(ms - ((new Date(ms).getUTCDay() + 6) % 7) * DAY_MS).toISOString().slice(0, 10)
 
 async function itemsOf(db: Db, shopId: number, rows: DueRow[], timeZone: string, now: Date): Promise<DueItem[]> {
-  const engines = new Map((await modelsByIds(db, shopId, [...new Set(rows.map(r => r.modelId))])).map(m => [m.id, m.engine]))
+  const engines = new Map(
+    (await modelsByIds(db, shopId, [...new Set(rows.map(r => r.modelId))])).map(m => [m.id, m.engine]),
+  )
   const dayOf = daysIn(timeZone)
   const todayMs = Date.parse(dayOf(now))
   return rows.map((r): DueItem => {
@@ -29,9 +32,24 @@ async function itemsOf(db: Db, shopId: number, rows: DueRow[], timeZone: string,
     const day = dayOf(r.dueAt)
     const ms = Date.parse(day)
     return {
-      machineId: r.machineId, name: r.name, tag: r.tag, customerId: r.customerId, owner: r.owner, email: r.email, meterUnit: r.meterUnit, dueAt: r.dueAt.toISOString(), day, days: daysWords(ms, todayMs), over: ms < todayMs, week: mondayOf(ms),
-      cause: causeWords(first!, name, engine?.interval ?? { use: null, months: null }, r.meterUnit), when: whenWords(first!, r.firstMeter, r.meterUnit), why: whyWords({ first: first!, all: r.reasons }, name, now.getTime()),
-      reason: first!, openJobId: r.openJobId, toldAt: r.toldAt?.toISOString() ?? null,
+      machineId: r.machineId,
+      name: r.name,
+      tag: r.tag,
+      customerId: r.customerId,
+      owner: r.owner,
+      email: r.email,
+      meterUnit: r.meterUnit,
+      dueAt: r.dueAt.toISOString(),
+      day,
+      days: daysWords(ms, todayMs),
+      over: ms < todayMs,
+      week: mondayOf(ms),
+      cause: causeWords(first!, name, engine?.interval ?? { use: null, months: null }, r.meterUnit),
+      when: whenWords(first!, r.firstMeter, r.meterUnit),
+      why: whyWords({ first: first!, all: r.reasons }, name, now.getTime()),
+      reason: first!,
+      openJobId: r.openJobId,
+      toldAt: r.toldAt?.toISOString() ?? null,
     }
   })
 }
@@ -41,11 +59,23 @@ export async function dueList(db: Db, shopId: number, weeks: number, now: Date, 
   const { timeZone } = await shopById(db, shopId)
   const until = new Date(now.getTime() + weeks * 7 * DAY_MS)
   const rows = await dueUntil(db, shopId, until, most + 1)
-  return { items: await itemsOf(db, shopId, rows.slice(0, most), timeZone, now), today: daysIn(timeZone)(now), until: daysIn(timeZone)(until), more: rows.length > most, working: await anyStale(db, shopId) }
+  return {
+    items: await itemsOf(db, shopId, rows.slice(0, most), timeZone, now),
+    today: daysIn(timeZone)(now),
+    until: daysIn(timeZone)(until),
+    more: rows.length > most,
+    working: await anyStale(db, shopId),
+  }
 }
 
 /** What to tell an owner of those of their machines that are due within some weeks and are not here already. */
-export async function draftReminder(db: Db, shopId: number, customerId: number, weeks: number, now: Date): Promise<ReminderResponse> {
+export async function draftReminder(
+  db: Db,
+  shopId: number,
+  customerId: number,
+  weeks: number,
+  now: Date,
+): Promise<ReminderResponse> {
   const customer = await customerById(db, shopId, customerId)
   if (!customer) throw notFound('owner')
   const { name: shop } = await shopById(db, shopId)
@@ -53,16 +83,46 @@ export async function draftReminder(db: Db, shopId: number, customerId: number, 
   if (due.length === 0) throw new Problem(409, `Nothing of ${customer.name} is due in that time.`)
   const items = due.filter(i => i.openJobId === null)
   if (items.length === 0) throw new Problem(409, `What is due of ${customer.name} is here already, with an open job.`)
-  const { subject, text } = reminderText({ owner: customer.name, shop, lines: items.map(i => ({ machine: i.name, tag: i.tag, when: `Due ${i.when}${i.over ? `, ${i.days}` : ''}`, why: i.why })) })
-  return { customerId, owner: customer.name, email: customer.email, subject, text, machineIds: items.map(i => i.machineId) }
+  const { subject, text } = reminderText({
+    owner: customer.name,
+    shop,
+    lines: items.map(i => ({
+      machine: i.name,
+      tag: i.tag,
+      when: `Due ${i.when}${i.over ? `, ${i.days}` : ''}`,
+      why: i.why,
+    })),
+  })
+  return {
+    customerId,
+    owner: customer.name,
+    email: customer.email,
+    subject,
+    text,
+    machineIds: items.map(i => i.machineId),
+  }
 }
 
 /** Writes down that an owner was told, and sends it where it is to be sent. */
-export async function tellOwner(pool: Pool, person: SignedIn, { customerId, machineIds, how, text, subject }: ReminderRequest, now: Date): Promise<{ id: number, file: string | null }> {
+export async function tellOwner(
+  pool: Pool,
+  person: SignedIn,
+  { customerId, machineIds, how, text, subject }: ReminderRequest,
+  now: Date,
+): Promise<{ id: number; file: string | null }> {
   const customer = await customerById(pool, person.shopId, customerId)
   if (!customer) throw notFound('owner')
-  if (how === 'sent' && !customer.email) throw new Problem(422, `No e-mail address of ${customer.name} is on record. Give one, or copy or print the text.`, { fields: [{ field: 'email', message: 'Give an address first.' }] })
+  if (how === 'sent' && !customer.email)
+    throw new Problem(422, `No e-mail address of ${customer.name} is on record. Give one, or copy or print the text.`, {
+      fields: [{ field: 'email', message: 'Give an address first.' }],
+    })
   const { name: shop } = await shopById(pool, person.shopId)
-  const file = how === 'sent' ? await sendLetter({ from: shop, to: { name: customer.name, address: customer.email }, subject, text, at: now }) : null
-  return { id: await insertReminder(pool, person.shopId, { customerId, machineIds, how, text, personId: person.id, at: now }), file }
+  const file =
+    how === 'sent'
+      ? await sendLetter({ from: shop, to: { name: customer.name, address: customer.email }, subject, text, at: now })
+      : null
+  return {
+    id: await insertReminder(pool, person.shopId, { customerId, machineIds, how, text, personId: person.id, at: now }),
+    file,
+  }
 }

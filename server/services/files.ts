@@ -11,9 +11,23 @@ import { summaryPdf } from './pdf/summary'
 export async function sheetFile(db: Db, shopId: number, jobId: number, paper: Paper, now: Date): Promise<WholeFile> {
   const given = await readSheet(db, shopId, jobId, now)
   const { timeZone } = await shopById(db, shopId)
-  return { type: 'application/pdf', bytes: await jobSheetPdf(paper, { ...given, timeZone }), name: `job-sheet-${given.sheet.number}.pdf` }
+  return {
+    type: 'application/pdf',
+    bytes: await jobSheetPdf(paper, { ...given, timeZone }),
+    name: `job-sheet-${given.sheet.number}.pdf`,
+  }
 }
 /** A year of an owner's machines as PDF. */
-export async function summaryFile(db: Db, shopId: number, customerId: number, { year, paper }: { year: number, paper: Paper }, now: Date): Promise<WholeFile> {
-  return { type: 'application/pdf', bytes: await summaryPdf(paper, await customerSummary(db, shopId, customerId, year, now)), name: `summary-${customerId}-${year}.pdf` }
+export async function summaryFile(
+  db: Db,
+  shopId: number,
+  customerId: number,
+  { year, paper }: { year: number; paper: Paper },
+  now: Date,
+): Promise<WholeFile> {
+  return {
+    type: 'application/pdf',
+    bytes: await summaryPdf(paper, await customerSummary(db, shopId, customerId, year, now)),
+    name: `summary-${customerId}-${year}.pdf`,
+  }
 }

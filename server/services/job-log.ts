@@ -1,6 +1,18 @@
 import { createHash } from 'node:crypto'
 import { same } from '../../core/spec'
-import { figureRefused, type JobEvent, type JobState, type Payload, jobTools, readingRows, type ReadingRow, reduceJob, sheet, specChange, viewJob } from '../../core/job'
+import {
+  figureRefused,
+  type JobEvent,
+  type JobState,
+  type Payload,
+  jobTools,
+  readingRows,
+  type ReadingRow,
+  reduceJob,
+  sheet,
+  specChange,
+  viewJob,
+} from '../../core/job'
 import type { EventRequest, EventResponse } from '../../shared/event-request'
 import { transaction, type Pool, type PoolConnection } from '../database/query'
 import { eventById, eventsAfter, insertEvent, lastOfDevice } from '../repositories/events'
@@ -12,15 +24,20 @@ import { machineChanged } from './machines/outlooks'
 import { takeFittedShims } from './shelf'
 import type { SignedIn } from './people'
 
-const refused = (code: string, title: string): never => { throw new Problem(409, title, { code }) }
+const refused = (code: string, title: string): never => {
+  throw new Problem(409, title, { code })
+}
 
 /** The body as one text: the same answer always gives the same. */
 const hashOf = (r: EventRequest): string =>
-  createHash('sha256').update(JSON.stringify([r.type, r.version, r.payload, r.personId, r.deviceId, r.deviceSeq, r.seenSeq, r.at])).digest('hex')
+  createHash('sha256')
+    .update(JSON.stringify([r.type, r.version, r.payload, r.personId, r.deviceId, r.deviceSeq, r.seenSeq, r.at]))
+    .digest('hex')
 
 /** What an event may not do. Observations and trials are never refused for what they say. */
 function checkAllowed(job: JobRow, log: JobEvent[], request: EventRequest, person: SignedIn): void {
-  if (request.personId !== person.id) refused('actor', 'This answer was given by somebody else on this tablet. It waits until they sign in.')
+  if (request.personId !== person.id)
+    refused('actor', 'This answer was given by somebody else on this tablet. It waits until they sign in.')
   if (job.status === 'closed' || job.status === 'abandoned') {
     if (request.type === 'closed') refused('closed-already', 'This job is closed already.')
     if (request.type !== 'reopened') refused('job-closed', 'This job is closed. A lead can open it again.')
@@ -30,7 +47,8 @@ function checkAllowed(job: JobRow, log: JobEvent[], request: EventRequest, perso
     if (job.status !== 'closed' && job.status !== 'abandoned') refused('not-closed', 'This job is open.')
   }
   if (request.type === 'figure-settled') {
-    if (person.role !== 'lead') throw new Problem(403, 'Only a lead can say which of two figures stands. Ask one to sign in.')
+    if (person.role !== 'lead')
+      throw new Problem(403, 'Only a lead can say which of two figures stands. Ask one to sign in.')
     const { role, clearance } = request.payload as Payload<'figure-settled'>
     const refusal = figureRefused(job.pin.spec.engine, role, clearance)
     if (refusal) throw new Problem(422, refusal, { fields: [{ field: 'clearance', message: refusal }] })
@@ -39,81 +57,156 @@ function checkAllowed(job: JobRow, log: JobEvent[], request: EventRequest, perso
     const { eventId } = request.payload as { eventId: string }
     const target = log.find(e => e.id === eventId)
     if (!target || target.type === 'retracted') refused('nothing-to-retract', 'There is no such answer to take back.')
-    if (log.some(e => e.type === 'retracted' && e.payload.eventId === eventId)) refused('retracted-already', 'That was taken back already.')
+    if (log.some(e => e.type === 'retracted' && e.payload.eventId === eventId))
+      refused('retracted-already', 'That was taken back already.')
   }
 }
 
 /** A revision that is taken is one of this job's model, approved, as the book has it, and fits what was done so far. */
-async function checkRevision(db: PoolConnection, shopId: number, job: JobRow, { revisionId, engine }: Payload<'spec-taken'>): Promise<void> {
-  const [own, taken] = [await revisionById(db, shopId, job.pin.spec.revisionId), await revisionById(db, shopId, revisionId)]
+async function checkRevision(
+  db: PoolConnection,
+  shopId: number,
+  job: JobRow,
+  { revisionId, engine }: Payload<'spec-taken'>,
+): Promise<void> {
+  const [own, taken] = [
+    await revisionById(db, shopId, job.pin.spec.revisionId),
+    await revisionById(db, shopId, revisionId),
+  ]
   if (!taken || taken.modelId !== own?.modelId) throw notFound('revision')
   if (!taken.approvedAt) throw new Problem(422, 'This revision is a draft. A lead approves it first.')
-  if (!same(taken.engine, engine)) throw new Problem(422, 'The figures are not those of this revision. Reload the page and look again.')
+  if (!same(taken.engine, engine))
+    throw new Problem(422, 'The figures are not those of this revision. Reload the page and look again.')
   const { refused: why } = specChange(job.pin.spec.engine, taken.engine)
   if (why) throw new Problem(422, why)
 }
 
 /** Kinds that can change a reading or a job's status; all else is only written down. */
-const PROJECTED: ReadonlySet<JobEvent['type']> = new Set(['trial', 'crank', 'mark-checked', 'nut-loosened', 'prove-turned', 'shim-fitted', 'cam-back', 'figure-settled', 'spec-taken', 'placed', 'retracted', 'held', 'resumed', 'abandoned', 'closed', 'reopened'])
+const PROJECTED: ReadonlySet<JobEvent['type']> = new Set([
+  'trial',
+  'crank',
+  'mark-checked',
+  'nut-loosened',
+  'prove-turned',
+  'shim-fitted',
+  'cam-back',
+  'figure-settled',
+  'spec-taken',
+  'placed',
+  'retracted',
+  'held',
+  'resumed',
+  'abandoned',
+  'closed',
+  'reopened',
+])
 const sameRows = (a: ReadingRow[], b: ReadingRow[]): boolean => {
-  const text = (rows: ReadingRow[]) => rows.map(r => JSON.stringify([r.valveId, r.phase, r.round, r.loMm, r.hiMm, r.verdict, r.proof, r.personId])).sort().join()
+  const text = (rows: ReadingRow[]) =>
+    rows
+      .map(r => JSON.stringify([r.valveId, r.phase, r.round, r.loMm, r.hiMm, r.verdict, r.proof, r.personId]))
+      .sort()
+      .join()
   return a.length === b.length && text(a) === text(b)
 }
 
 /** The shims that a job used leave the shelf when it is signed first; one that is opened and signed again has them already. */
 async function takeOffShelf(db: PoolConnection, shopId: number, job: JobRow, state: JobState): Promise<void> {
   const { shim } = job.pin.spec.engine
-  if (shim && (await sheetsOfJob(db, shopId, job.id)).length === 0) await takeFittedShims(db, shopId, state, shim.diameterMm)
+  if (shim && (await sheetsOfJob(db, shopId, job.id)).length === 0)
+    await takeFittedShims(db, shopId, state, shim.diameterMm)
 }
 
 /** Brings the projections of a job to its log: status, readings, and at signing the sheet. */
-async function project(db: PoolConnection, shopId: number, job: JobRow, before: JobEvent[], event: JobEvent, now: Date): Promise<void> {
+async function project(
+  db: PoolConnection,
+  shopId: number,
+  job: JobRow,
+  before: JobEvent[],
+  event: JobEvent,
+  now: Date,
+): Promise<void> {
   const log = [...before, event]
   const state = reduceJob(job.pin, log)
   const rows = readingRows({ pin: job.pin, state })
   if (!sameRows(rows, await readingsOfJob(db, shopId, job.id))) await replaceReadings(db, shopId, job.id, rows)
   const done = state.status === 'closed' || state.status === 'abandoned'
   await updateJob(db, shopId, job.id, { status: state.status, lastSeq: event.seq!, closedAt: done ? now : null })
-  if (event.type === 'spec-taken' || event.type === 'retracted') await updateJobSpec(db, shopId, job.id, (state.spec ?? job.pin.spec).revisionId)
+  if (event.type === 'spec-taken' || event.type === 'retracted')
+    await updateJobSpec(db, shopId, job.id, (state.spec ?? job.pin.spec).revisionId)
   if (event.type === 'closed') await takeOffShelf(db, shopId, job, state)
-  if (event.type === 'closed') await insertSheet(db, shopId, job.id, event.seq!, sheet(viewJob(jobTools(job.pin), log, now.getTime())), event.personId, now)
+  if (event.type === 'closed')
+    await insertSheet(
+      db,
+      shopId,
+      job.id,
+      event.seq!,
+      sheet(viewJob(jobTools(job.pin), log, now.getTime())),
+      event.personId,
+      now,
+    )
 }
 
 /** The answer to one that came before: the same event, or a refusal where the id stands for something else. */
-async function knownAnswer(db: PoolConnection, shopId: number, job: JobRow, request: EventRequest, bodyHash: string, now: Date): Promise<EventResponse | null> {
+async function knownAnswer(
+  db: PoolConnection,
+  shopId: number,
+  job: JobRow,
+  request: EventRequest,
+  bodyHash: string,
+  now: Date,
+): Promise<EventResponse | null> {
   const known = await eventById(db, shopId, request.id)
   if (!known) return null
-  if (known.jobId !== job.id || known.bodyHash !== bodyHash) refused('id-reused', 'Another answer has this id already. Reload the page.')
+  if (known.jobId !== job.id || known.bodyHash !== bodyHash)
+    refused('id-reused', 'Another answer has this id already. Reload the page.')
   const [event] = await eventsAfter(db, shopId, job.id, known.seq - 1)
   return { event: event!, lastSeq: job.lastSeq, now: now.toISOString() }
 }
 
-const takeEvent = (pool: Pool, person: SignedIn, jobId: number, request: EventRequest, now: Date): Promise<EventResponse & { machineId: number }> => transaction(pool, async (db) => {
-  const job = await lockJob(db, person.shopId, jobId)
-  if (!job) throw notFound('job')
-  const bodyHash = hashOf(request)
-  const known = await knownAnswer(db, person.shopId, job, request, bodyHash, now)
-  if (known) return { ...known, machineId: job.pin.machine.id }
-  const projected = PROJECTED.has(request.type)
-  const log = projected ? await eventsAfter(db, person.shopId, jobId, 0) : []
-  checkAllowed(job, log, request, person)
-  if (request.type === 'spec-taken') await checkRevision(db, person.shopId, job, request.payload as Payload<'spec-taken'>)
-  if (request.deviceSeq <= await lastOfDevice(db, person.shopId, jobId, request.deviceId)) refused('order', 'A later answer of this device is on record already. Reload the page.')
-  const event = { ...request, seq: job.lastSeq + 1, personName: person.name } as JobEvent
-  await insertEvent(db, person.shopId, jobId, event, bodyHash, now)
-  if (projected) await project(db, person.shopId, job, log, event, now)
-  else await updateJob(db, person.shopId, jobId, { status: job.status, lastSeq: event.seq!, closedAt: job.closedAt })
-  return { event, lastSeq: event.seq!, now: now.toISOString(), machineId: job.pin.machine.id }
-})
+const takeEvent = (
+  pool: Pool,
+  person: SignedIn,
+  jobId: number,
+  request: EventRequest,
+  now: Date,
+): Promise<EventResponse & { machineId: number }> =>
+  transaction(pool, async db => {
+    const job = await lockJob(db, person.shopId, jobId)
+    if (!job) throw notFound('job')
+    const bodyHash = hashOf(request)
+    const known = await knownAnswer(db, person.shopId, job, request, bodyHash, now)
+    if (known) return { ...known, machineId: job.pin.machine.id }
+    const projected = PROJECTED.has(request.type)
+    const log = projected ? await eventsAfter(db, person.shopId, jobId, 0) : []
+    checkAllowed(job, log, request, person)
+    if (request.type === 'spec-taken')
+      await checkRevision(db, person.shopId, job, request.payload as Payload<'spec-taken'>)
+    if (request.deviceSeq <= (await lastOfDevice(db, person.shopId, jobId, request.deviceId)))
+      refused('order', 'A later answer of this device is on record already. Reload the page.')
+    const event = { ...request, seq: job.lastSeq + 1, personName: person.name } as JobEvent
+    await insertEvent(db, person.shopId, jobId, event, bodyHash, now)
+    if (projected) await project(db, person.shopId, job, log, event, now)
+    else await updateJob(db, person.shopId, jobId, { status: job.status, lastSeq: event.seq!, closedAt: job.closedAt })
+    return { event, lastSeq: event.seq!, now: now.toISOString(), machineId: job.pin.machine.id }
+  })
 
 const ENDS_OR_REOPENS: ReadonlySet<JobEvent['type']> = new Set(['closed', 'reopened', 'abandoned'])
 /**
  * Takes one answer into a job's log: once, however often it arrives, under the job's lock, with its projections.
  * @throws Problem 404 for another shop's job; 409 with a code for what may not be; the browser keeps a refused answer
  */
-export async function postEvent(pool: Pool, person: SignedIn, jobId: number, request: EventRequest, now: Date): Promise<EventResponse> {
+export async function postEvent(
+  pool: Pool,
+  person: SignedIn,
+  jobId: number,
+  request: EventRequest,
+  now: Date,
+): Promise<EventResponse> {
   const { machineId, ...answer } = await takeEvent(pool, person, jobId, request, now)
   // what is due can be worked out anew at any time: the answer stands whether that goes well or not
-  if (ENDS_OR_REOPENS.has(request.type)) await machineChanged(pool, person.shopId, machineId).catch((error: Error) => console.error(`What is due of machine ${machineId} waits for the next round: ${error.message}`))
+  if (ENDS_OR_REOPENS.has(request.type))
+    await machineChanged(pool, person.shopId, machineId).catch((error: Error) =>
+      console.error(`What is due of machine ${machineId} waits for the next round: ${error.message}`),
+    )
   return answer
 }

@@ -21,54 +21,118 @@ import { checkMeter } from './machines/edit'
 import { machineChanged } from './machines/outlooks'
 import type { SignedIn } from './people'
 
-const missing = (what: string) => (): never => { throw notFound(what) }
+const missing = (what: string) => (): never => {
+  throw notFound(what)
+}
 
 export async function jobOf(db: Db, shopId: number, id: number): Promise<JobRow> {
-  return await jobById(db, shopId, id) ?? missing('job')()
+  return (await jobById(db, shopId, id)) ?? missing('job')()
 }
 
 /** What of the shelf a job may take in hand besides its blade set, as it lies there now. */
-async function pinnedShelf(db: Db, shopId: number, setId: number, shimDiameterMm: number | null): Promise<Pick<JobPin, 'otherSets' | 'wrenches' | 'adapters' | 'shimStockMm'>> {
+async function pinnedShelf(
+  db: Db,
+  shopId: number,
+  setId: number,
+  shimDiameterMm: number | null,
+): Promise<Pick<JobPin, 'otherSets' | 'wrenches' | 'adapters' | 'shimStockMm'>> {
   const bare = <T extends { id: number }>({ id: _, ...rest }: T) => rest
   return {
     otherSets: (await bladeSetsOfShop(db, shopId)).filter(s => s.id !== setId).map(bare),
-    wrenches: (await wrenchesOfShop(db, shopId)).map(bare), adapters: (await adaptersOfShop(db, shopId)).map(bare),
+    wrenches: (await wrenchesOfShop(db, shopId)).map(bare),
+    adapters: (await adaptersOfShop(db, shopId)).map(bare),
     shimStockMm: shimDiameterMm === null ? [] : await shimPieces(db, shopId, shimDiameterMm),
   }
 }
 
 /** Opens a job and pins what it is judged against: spec revision, blades, hand, judgement version. */
-export async function openJob(pool: Pool, person: SignedIn, request: Omit<OpenJobRequest, 'tasks'> & Partial<OpenJobRequest>, now: Date): Promise<{ id: number }> {
+export async function openJob(
+  pool: Pool,
+  person: SignedIn,
+  request: Omit<OpenJobRequest, 'tasks'> & Partial<OpenJobRequest>,
+  now: Date,
+): Promise<{ id: number }> {
   const opened = await transaction(pool, db => opening(db, person, request, now))
   // its meter was read: how much it is used, and so when it is due, may be another
   if (request.meter !== null) await machineChanged(pool, person.shopId, request.machineId)
   return opened
 }
 
-async function opening(db: Db, person: SignedIn, request: Omit<OpenJobRequest, 'tasks'> & Partial<OpenJobRequest>, now: Date): Promise<{ id: number }> {
+async function opening(
+  db: Db,
+  person: SignedIn,
+  request: Omit<OpenJobRequest, 'tasks'> & Partial<OpenJobRequest>,
+  now: Date,
+): Promise<{ id: number }> {
   const { shopId } = person
-  const machine = await machineById(db, shopId, request.machineId) ?? missing('machine')()
-  const model = await modelById(db, shopId, machine.modelId) ?? missing('model')()
-  const bladeSet = await bladeSetById(db, shopId, request.bladeSetId) ?? missing('blade set')()
-  if (machine.openJobId !== null) throw new Problem(409, 'This machine has an open job. Go on with that one, or abandon it first.', { code: 'open-job', detail: String(machine.openJobId) })
-  if (request.meter !== null) await checkMeter(db, shopId, machine, { atMs: now.getTime(), meter: request.meter, replaced: request.meterReplaced })
+  const machine = (await machineById(db, shopId, request.machineId)) ?? missing('machine')()
+  const model = (await modelById(db, shopId, machine.modelId)) ?? missing('model')()
+  const bladeSet = (await bladeSetById(db, shopId, request.bladeSetId)) ?? missing('blade set')()
+  if (machine.openJobId !== null)
+    throw new Problem(409, 'This machine has an open job. Go on with that one, or abandon it first.', {
+      code: 'open-job',
+      detail: String(machine.openJobId),
+    })
+  if (request.meter !== null)
+    await checkMeter(db, shopId, machine, {
+      atMs: now.getTime(),
+      meter: request.meter,
+      replaced: request.meterReplaced,
+    })
   const last = await lastClosedJob(db, shopId, machine.id)
   const number = await nextJobNumber(db, shopId)
   const shop = await shopById(db, shopId)
   const { id: setId, ...set } = bladeSet
   const pin: JobPin = {
-    jobId: 0, number, judgementVersion: JUDGEMENT_VERSION,
-    machine: { id: machine.id, name: machine.name, tag: machine.tag, owner: machine.owner, meterUnit: machine.meterUnit, meter: request.meter, lastMeter: request.meterReplaced ? null : machine.lastMeter },
+    jobId: 0,
+    number,
+    judgementVersion: JUDGEMENT_VERSION,
+    machine: {
+      id: machine.id,
+      name: machine.name,
+      tag: machine.tag,
+      owner: machine.owner,
+      meterUnit: machine.meterUnit,
+      meter: request.meter,
+      lastMeter: request.meterReplaced ? null : machine.lastMeter,
+    },
     modelName: `${model.maker} ${model.model}`,
     spec: { revisionId: model.revisionId, revision: model.revision, status: model.status, engine: model.engine },
-    ...await pinnedShelf(db, shopId, setId, model.engine.shim?.diameterMm ?? null), modelId: machine.modelId, locks: await locksOfShop(db, shopId, machine.modelId),
-    target: shop.target, bladeHabit: shop.bladeHabit, pairToProve: shop.pairToProve,
-    bladeSet: set, hand: USUAL_HAND, unit: shop.unit, school: shop.favouriteSchool, complaint: request.complaint,
-    openedAt: now.toISOString(), openedBy: person.name,
-    lastAsLeft: last && { date: last.closedAt.toISOString().slice(0, 10), readings: await asLeftOfJob(db, shopId, last.id) },
+    ...(await pinnedShelf(db, shopId, setId, model.engine.shim?.diameterMm ?? null)),
+    modelId: machine.modelId,
+    locks: await locksOfShop(db, shopId, machine.modelId),
+    target: shop.target,
+    bladeHabit: shop.bladeHabit,
+    pairToProve: shop.pairToProve,
+    bladeSet: set,
+    hand: USUAL_HAND,
+    unit: shop.unit,
+    school: shop.favouriteSchool,
+    complaint: request.complaint,
+    openedAt: now.toISOString(),
+    openedBy: person.name,
+    lastAsLeft: last && {
+      date: last.closedAt.toISOString().slice(0, 10),
+      readings: await asLeftOfJob(db, shopId, last.id),
+    },
   }
-  const id = await insertJob(db, shopId, { number, machineId: machine.id, specRevisionId: model.revisionId, meter: request.meter, pin, openedAt: now })
-  if (request.meter !== null) await insertMeter(db, shopId, { machineId: machine.id, source: 'job', sourceId: id, at: now, meter: request.meter, replaced: request.meterReplaced })
+  const id = await insertJob(db, shopId, {
+    number,
+    machineId: machine.id,
+    specRevisionId: model.revisionId,
+    meter: request.meter,
+    pin,
+    openedAt: now,
+  })
+  if (request.meter !== null)
+    await insertMeter(db, shopId, {
+      machineId: machine.id,
+      source: 'job',
+      sourceId: id,
+      at: now,
+      meter: request.meter,
+      replaced: request.meterReplaced,
+    })
   for (const task of request.tasks ?? []) await insertTask(db, shopId, id, task)
   return { id }
 }
@@ -76,12 +140,17 @@ async function opening(db: Db, person: SignedIn, request: Omit<OpenJobRequest, '
 /** A job with its log, or the log's end from a number on. */
 export async function readJob(db: Db, shopId: number, id: number, after: number, now: Date): Promise<JobResponse> {
   const job = await jobOf(db, shopId, id)
-  return { pin: job.pin, events: await eventsAfter(db, shopId, id, after), lastSeq: job.lastSeq, now: now.toISOString() }
+  return {
+    pin: job.pin,
+    events: await eventsAfter(db, shopId, id, after),
+    lastSeq: job.lastSeq,
+    now: now.toISOString(),
+  }
 }
 
 /** The revision that came into force since the job began, or null. */
 export async function newerSpec(db: Db, shopId: number, id: number): Promise<{ newer: RevisionRow | null }> {
   await jobOf(db, shopId, id)
   const newer = await newerRevisionOfJob(db, shopId, id)
-  return { newer: newer && await revisionById(db, shopId, newer.revisionId) }
+  return { newer: newer && (await revisionById(db, shopId, newer.revisionId)) }
 }

@@ -5,15 +5,22 @@ import { lastSeqs } from '../repositories/jobs'
 /** Others see a change within a second: half of it is for asking. */
 const POLL_MS = 500
 /** A job is at a number of its log, or the board has changed. */
-export type News = { jobId: number, seq: number } | { board: number }
+export type News = { jobId: number; seq: number } | { board: number }
 type Listener = (news: News) => void
 
 /** One shop's listeners on this node; the database is asked twice a second while there are any. */
-interface Watch { listeners: Set<Listener>, seen: Map<number, number>, board: number, timer: NodeJS.Timeout }
+interface Watch {
+  listeners: Set<Listener>
+  seen: Map<number, number>
+  board: number
+  timer: NodeJS.Timeout
+}
 const watches = new Map<number, Watch>()
 
 async function poll(db: Db, shopId: number, watch: Watch, first: boolean): Promise<void> {
-  const tell = (news: News) => { if (!first) for (const listener of watch.listeners) listener(news) }
+  const tell = (news: News) => {
+    if (!first) for (const listener of watch.listeners) listener(news)
+  }
   for (const { id, lastSeq } of await lastSeqs(db, shopId)) {
     if (watch.seen.get(id) === lastSeq) continue
     watch.seen.set(id, lastSeq)
@@ -29,7 +36,14 @@ async function poll(db: Db, shopId: number, watch: Watch, first: boolean): Promi
 export function listen(db: Db, shopId: number, listener: Listener): () => void {
   let watch = watches.get(shopId)
   if (!watch) {
-    const made: Watch = { listeners: new Set(), seen: new Map(), board: 0, timer: setInterval(() => { poll(db, shopId, made, false).catch(() => {}) }, POLL_MS) }
+    const made: Watch = {
+      listeners: new Set(),
+      seen: new Map(),
+      board: 0,
+      timer: setInterval(() => {
+        poll(db, shopId, made, false).catch(() => {})
+      }, POLL_MS),
+    }
     watch = made
     watches.set(shopId, made)
     poll(db, shopId, made, true).catch(() => {})

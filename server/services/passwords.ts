@@ -1,7 +1,7 @@
 import { randomBytes, scrypt as scryptCallback, timingSafeEqual } from 'node:crypto'
 import { promisify } from 'node:util'
 
-const scrypt = promisify<string, Buffer, number, { N: number, r: number, p: number }, Buffer>(scryptCallback)
+const scrypt = promisify<string, Buffer, number, { N: number; r: number; p: number }, Buffer>(scryptCallback)
 const COST = { N: 16384, r: 8, p: 1 }
 const BYTES = 32
 
@@ -16,6 +16,10 @@ export async function passwordMatches(password: string, stored: string): Promise
   const [, N, r, p, salt = '', hash = ''] = stored.split('$')
   const wanted = Buffer.from(hash, 'base64')
   if (wanted.length === 0) return false
-  const given = await scrypt(password.normalize('NFKC'), Buffer.from(salt, 'base64'), wanted.length, { N: Number(N), r: Number(r), p: Number(p) })
+  const given = await scrypt(password.normalize('NFKC'), Buffer.from(salt, 'base64'), wanted.length, {
+    N: Number(N),
+    r: Number(r),
+    p: Number(p),
+  })
   return timingSafeEqual(wanted, given)
 }

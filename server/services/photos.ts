@@ -3,7 +3,14 @@ import type { PhotoRow } from '../../shared/machines'
 import type { Db, Pool } from '../database/query'
 import { jobById } from '../repositories/jobs'
 import { machineById } from '../repositories/machines'
-import { deletePhoto, insertPhoto, photoById, photoBytes, photosOfMachine, type StoredPhoto } from '../repositories/photos'
+import {
+  deletePhoto,
+  insertPhoto,
+  photoById,
+  photoBytes,
+  photosOfMachine,
+  type StoredPhoto,
+} from '../repositories/photos'
 import type { WholeFile } from '../utils/bytes'
 import { notFound, Problem } from '../utils/problem'
 import type { SignedIn } from './people'
@@ -16,35 +23,63 @@ const SMALL = 360
 /** More than any camera in a pocket takes: such a file is made to fill the memory. */
 const MOST_PIXELS = 60_000_000
 
-const asRow = ({ machineId: _, madeAt, ...photo }: StoredPhoto): PhotoRow => ({ ...photo, madeAt: madeAt.toISOString() })
+const asRow = ({ machineId: _, madeAt, ...photo }: StoredPhoto): PhotoRow => ({
+  ...photo,
+  madeAt: madeAt.toISOString(),
+})
 
 /** What a picture is by its first bytes, whatever its name says. */
 function kindOf(bytes: Buffer): 'JPEG' | 'PNG' | 'WebP' | null {
-  if (bytes.subarray(0, 3).equals(Buffer.from([0xFF, 0xD8, 0xFF]))) return 'JPEG'
-  if (bytes.subarray(0, 8).equals(Buffer.from([0x89, 0x50, 0x4E, 0x47, 0x0D, 0x0A, 0x1A, 0x0A]))) return 'PNG'
-  return bytes.subarray(0, 4).toString('latin1') === 'RIFF' && bytes.subarray(8, 12).toString('latin1') === 'WEBP' ? 'WebP' : null
+  if (bytes.subarray(0, 3).equals(Buffer.from([0xff, 0xd8, 0xff]))) return 'JPEG'
+  if (bytes.subarray(0, 8).equals(Buffer.from([0x89, 0x50, 0x4e, 0x47, 0x0d, 0x0a, 0x1a, 0x0a]))) return 'PNG'
+  return bytes.subarray(0, 4).toString('latin1') === 'RIFF' && bytes.subarray(8, 12).toString('latin1') === 'WEBP'
+    ? 'WebP'
+    : null
 }
 
 /** The picture as it is kept: turned upright, no larger than needed, and without what the camera wrote beside it: place, time, owner. */
-async function cleaned(bytes: Buffer): Promise<{ picture: Buffer, small: Buffer, width: number, height: number }> {
-  if (!kindOf(bytes)) throw new Problem(422, bytes.length === 0 ? 'The file is empty. Choose the photo again.' : 'This is not a JPEG, PNG or WebP picture. Save it as one of these and take that.')
+async function cleaned(bytes: Buffer): Promise<{ picture: Buffer; small: Buffer; width: number; height: number }> {
+  if (!kindOf(bytes))
+    throw new Problem(
+      422,
+      bytes.length === 0
+        ? 'The file is empty. Choose the photo again.'
+        : 'This is not a JPEG, PNG or WebP picture. Save it as one of these and take that.',
+    )
   try {
-    const fit = (side: number) => sharp(bytes, { limitInputPixels: MOST_PIXELS, failOn: 'error' }).rotate().resize({ width: side, height: side, fit: 'inside', withoutEnlargement: true }).webp({ quality: 82 })
+    const fit = (side: number) =>
+      sharp(bytes, { limitInputPixels: MOST_PIXELS, failOn: 'error' })
+        .rotate()
+        .resize({ width: side, height: side, fit: 'inside', withoutEnlargement: true })
+        .webp({ quality: 82 })
     const { data: picture, info } = await fit(KEPT).toBuffer({ resolveWithObject: true })
     return { picture, small: await fit(SMALL).toBuffer(), width: info.width, height: info.height }
+  } catch {
+    throw new Problem(422, 'This picture is damaged, or far too large. Take the photo again.')
   }
-  catch { throw new Problem(422, 'This picture is damaged, or far too large. Take the photo again.') }
 }
 
-export async function addPhoto(pool: Pool, person: SignedIn, machineId: number, given: { job?: number, caption: string }, bytes: Buffer): Promise<PhotoRow> {
-  if (!await machineById(pool, person.shopId, machineId)) throw notFound('machine')
+export async function addPhoto(
+  pool: Pool,
+  person: SignedIn,
+  machineId: number,
+  given: { job?: number; caption: string },
+  bytes: Buffer,
+): Promise<PhotoRow> {
+  if (!(await machineById(pool, person.shopId, machineId))) throw notFound('machine')
   const job = given.job === undefined ? null : await jobById(pool, person.shopId, given.job)
   if (given.job !== undefined && job?.pin.machine.id !== machineId) throw notFound('job')
-  const id = await insertPhoto(pool, person.shopId, { machineId, jobId: job?.id ?? null, caption: given.caption, ...await cleaned(bytes), personId: person.id })
+  const id = await insertPhoto(pool, person.shopId, {
+    machineId,
+    jobId: job?.id ?? null,
+    caption: given.caption,
+    ...(await cleaned(bytes)),
+    personId: person.id,
+  })
   return asRow((await photoById(pool, person.shopId, id))!)
 }
 export async function listPhotos(db: Db, shopId: number, machineId: number): Promise<PhotoRow[]> {
-  if (!await machineById(db, shopId, machineId)) throw notFound('machine')
+  if (!(await machineById(db, shopId, machineId))) throw notFound('machine')
   return (await photosOfMachine(db, shopId, machineId)).map(asRow)
 }
 /** A photo never changes under its number, so that a browser may keep it. */

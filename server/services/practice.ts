@@ -6,7 +6,9 @@ import { bestRunsOfShop, insertPracticeRun } from '../repositories/practice-runs
 import { notFound } from '../utils/problem'
 import type { SignedIn } from './people'
 
-export const readPractice = async (db: Db, shopId: number): Promise<PracticeResponse> => ({ best: await bestRunsOfShop(db, shopId) })
+export const readPractice = async (db: Db, shopId: number): Promise<PracticeResponse> => ({
+  best: await bestRunsOfShop(db, shopId),
+})
 
 const OF_SPEC_BOOK = /^model-(\d+)$/
 
@@ -21,7 +23,12 @@ async function practisedOn(db: Db, shopId: number, engineId: string): Promise<Pr
 }
 
 /** Marks a run and keeps it. The marks are the server's own: a score that is sent is not asked for. */
-export async function handOver(db: Db, person: SignedIn, run: PracticeRunRequest, now: Date): Promise<{ marked: Marked, best: PracticeResponse['best'] }> {
+export async function handOver(
+  db: Db,
+  person: SignedIn,
+  run: PracticeRunRequest,
+  now: Date,
+): Promise<{ marked: Marked; best: PracticeResponse['best'] }> {
   const kind = await practisedOn(db, person.shopId, run.engineId)
   const marked = markRun({ kind, level: run.level, seed: run.seed, guidance: run.guidance, robot: run.robot }, run.acts)
   await insertPracticeRun(db, person.shopId, person.id, run, marked.score, now)

@@ -8,7 +8,7 @@ import { replaceReadings } from '../repositories/readings'
 export async function rebuildReadings(pool: Pool): Promise<number> {
   const jobs = await allJobIds(pool)
   for (const { id, shopId } of jobs) {
-    await transaction(pool, async (db) => {
+    await transaction(pool, async db => {
       const job = (await jobById(db, shopId, id))!
       const state = reduceJob(job.pin, await eventsAfter(db, shopId, id, 0))
       await replaceReadings(db, shopId, id, readingRows({ pin: job.pin, state }))

@@ -17,7 +17,8 @@ async function soonerOf(db: Db, shopId: number, { id, pin }: JobRow, now: Date):
   const machine = await machineById(db, shopId, machineId)
   const kept = await outlookOf(db, shopId, machineId)
   const [first] = kept?.reasons ?? []
-  if (!machine || !kept || first?.cause !== 'forecast' || (await lastClosedJob(db, shopId, machineId))?.id !== id) return null
+  if (!machine || !kept || first?.cause !== 'forecast' || (await lastClosedJob(db, shopId, machineId))?.id !== id)
+    return null
   const name = (valveId: string) => pin.spec.engine.valves.find(v => v.id === valveId)?.name ?? valveId
   return `Sooner by its forecast: ${whenWords(first, kept.firstMeter, machine.meterUnit)}. ${whyWords({ first, all: kept.reasons }, name, now.getTime())}`
 }
@@ -28,11 +29,21 @@ export async function readSheet(db: Db, shopId: number, id: number, now: Date): 
   const { name } = await shopById(db, shopId)
   const signed = await sheetsOfJob(db, shopId, id)
   const current = job.status === 'closed' ? signed[0] : undefined
-  const content = current?.content ?? sheet(viewJob(jobTools(job.pin), await eventsAfter(db, shopId, id, 0), now.getTime()))
+  const content =
+    current?.content ?? sheet(viewJob(jobTools(job.pin), await eventsAfter(db, shopId, id, 0), now.getTime()))
   return {
-    shop: name, sheet: content, signed: current ? { at: current.signedAt.toISOString(), by: current.signedBy } : null,
+    shop: name,
+    sheet: content,
+    signed: current ? { at: current.signedAt.toISOString(), by: current.signedBy } : null,
     earlier: signed.filter(s => s !== current).map(s => ({ seq: s.seq, at: s.signedAt.toISOString() })),
-    tasks: (await tasksOfJobs(db, shopId, [id])).map(t => ({ name: t.name, words: t.doneAt ? `done by ${t.doneBy}${t.because ? `, before the valves: ${t.because}` : ''}` : heldBecause(t.needs, job.status) ? 'to do, after the valves' : 'to do' })),
+    tasks: (await tasksOfJobs(db, shopId, [id])).map(t => ({
+      name: t.name,
+      words: t.doneAt
+        ? `done by ${t.doneBy}${t.because ? `, before the valves: ${t.because}` : ''}`
+        : heldBecause(t.needs, job.status)
+          ? 'to do, after the valves'
+          : 'to do',
+    })),
     sooner: current ? await soonerOf(db, shopId, job, now) : null,
   }
 }

@@ -4,20 +4,41 @@ import type { Adapter, Wrench } from '../../core/torque'
 import type { ShimRequest } from '../../shared/requests'
 import type { BladeSetRow, ShelfResponse } from '../../shared/responses'
 import type { Db } from '../database/query'
-import { bladeSetById, bladeSetsOfShop, deleteBladeSet, insertBladeSet, updateBladeSet } from '../repositories/blade-sets'
+import {
+  bladeSetById,
+  bladeSetsOfShop,
+  deleteBladeSet,
+  insertBladeSet,
+  updateBladeSet,
+} from '../repositories/blade-sets'
 import { setFavouriteSet } from '../repositories/people'
 import { setShimCount, shimsOfShop, takeShim } from '../repositories/shim-stock'
-import { adaptersOfShop, deleteAdapter, deleteWrench, insertAdapter, insertWrench, updateAdapter, updateWrench, wrenchesOfShop } from '../repositories/torque-tools'
+import {
+  adaptersOfShop,
+  deleteAdapter,
+  deleteWrench,
+  insertAdapter,
+  insertWrench,
+  updateAdapter,
+  updateWrench,
+  wrenchesOfShop,
+} from '../repositories/torque-tools'
 import { notFound } from '../utils/problem'
 
-export const readShelf = async (db: Db, shopId: number): Promise<ShelfResponse> =>
-  ({ bladeSets: await bladeSetsOfShop(db, shopId), wrenches: await wrenchesOfShop(db, shopId), adapters: await adaptersOfShop(db, shopId), shims: await shimsOfShop(db, shopId) })
+export const readShelf = async (db: Db, shopId: number): Promise<ShelfResponse> => ({
+  bladeSets: await bladeSetsOfShop(db, shopId),
+  wrenches: await wrenchesOfShop(db, shopId),
+  adapters: await adaptersOfShop(db, shopId),
+  shims: await shimsOfShop(db, shopId),
+})
 
 export const listBladeSets = (db: Db, shopId: number): Promise<BladeSetRow[]> => bladeSetsOfShop(db, shopId)
-export const addBladeSet = async (db: Db, shopId: number, set: BladeSet): Promise<{ id: number }> => ({ id: await insertBladeSet(db, shopId, set) })
+export const addBladeSet = async (db: Db, shopId: number, set: BladeSet): Promise<{ id: number }> => ({
+  id: await insertBladeSet(db, shopId, set),
+})
 
 async function there(db: Db, shopId: number, id: number): Promise<void> {
-  if (!await bladeSetById(db, shopId, id)) throw notFound('blade set')
+  if (!(await bladeSetById(db, shopId, id))) throw notFound('blade set')
 }
 /** Jobs that are open keep the blades that they were opened with. */
 export async function changeBladeSet(db: Db, shopId: number, id: number, set: BladeSet): Promise<void> {
@@ -29,7 +50,12 @@ export async function removeBladeSet(db: Db, shopId: number, id: number): Promis
   await deleteBladeSet(db, shopId, id)
 }
 /** The set that a person likes to begin with; null for the shop's first. */
-export async function chooseFavouriteSet(db: Db, shopId: number, personId: number, bladeSetId: number | null): Promise<void> {
+export async function chooseFavouriteSet(
+  db: Db,
+  shopId: number,
+  personId: number,
+  bladeSetId: number | null,
+): Promise<void> {
   if (bladeSetId !== null) await there(db, shopId, bladeSetId)
   await setFavouriteSet(db, shopId, personId, bladeSetId)
 }
@@ -37,15 +63,26 @@ export async function chooseFavouriteSet(db: Db, shopId: number, personId: numbe
 const known = (what: string, { affected }: { affected: number }): void => {
   if (affected === 0) throw notFound(what)
 }
-export const addWrench = async (db: Db, shopId: number, wrench: Wrench) => ({ id: await insertWrench(db, shopId, wrench) })
-export const changeWrench = async (db: Db, shopId: number, id: number, wrench: Wrench) => known('wrench', await updateWrench(db, shopId, id, wrench))
-export const removeWrench = async (db: Db, shopId: number, id: number) => known('wrench', await deleteWrench(db, shopId, id))
-export const addAdapter = async (db: Db, shopId: number, adapter: Adapter) => ({ id: await insertAdapter(db, shopId, adapter) })
-export const changeAdapter = async (db: Db, shopId: number, id: number, adapter: Adapter) => known('adapter', await updateAdapter(db, shopId, id, adapter))
-export const removeAdapter = async (db: Db, shopId: number, id: number) => known('adapter', await deleteAdapter(db, shopId, id))
-export const countShims = async (db: Db, shopId: number, shim: ShimRequest): Promise<void> => { await setShimCount(db, shopId, shim) }
+export const addWrench = async (db: Db, shopId: number, wrench: Wrench) => ({
+  id: await insertWrench(db, shopId, wrench),
+})
+export const changeWrench = async (db: Db, shopId: number, id: number, wrench: Wrench) =>
+  known('wrench', await updateWrench(db, shopId, id, wrench))
+export const removeWrench = async (db: Db, shopId: number, id: number) =>
+  known('wrench', await deleteWrench(db, shopId, id))
+export const addAdapter = async (db: Db, shopId: number, adapter: Adapter) => ({
+  id: await insertAdapter(db, shopId, adapter),
+})
+export const changeAdapter = async (db: Db, shopId: number, id: number, adapter: Adapter) =>
+  known('adapter', await updateAdapter(db, shopId, id, adapter))
+export const removeAdapter = async (db: Db, shopId: number, id: number) =>
+  known('adapter', await deleteAdapter(db, shopId, id))
+export const countShims = async (db: Db, shopId: number, shim: ShimRequest): Promise<void> => {
+  await setShimCount(db, shopId, shim)
+}
 
 /** What a signed job took off the shelf. */
 export async function takeFittedShims(db: Db, shopId: number, state: JobState, diameterMm: number): Promise<void> {
-  for (const { shim } of state.valves) for (const f of shim.fitted) if (f.from === 'stock') await takeShim(db, shopId, diameterMm, f.mm)
+  for (const { shim } of state.valves)
+    for (const f of shim.fitted) if (f.from === 'stock') await takeShim(db, shopId, diameterMm, f.mm)
 }

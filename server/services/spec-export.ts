@@ -14,12 +14,32 @@ async function* pages(db: Db, shopId: number, ids: number[] | undefined): AsyncG
     last = page.at(-1)!
   }
 }
-export const asBookModel = ({ key, maker, model, code, kind, family, displacementCc, yearFrom, yearTo, engine }: ModelRow): BookModel => ({ key, maker, model, code, kind, family, displacementCc, yearFrom, yearTo, engine })
+export const asBookModel = ({
+  key,
+  maker,
+  model,
+  code,
+  kind,
+  family,
+  displacementCc,
+  yearFrom,
+  yearTo,
+  engine,
+}: ModelRow): BookModel => ({ key, maker, model, code, kind, family, displacementCc, yearFrom, yearTo, engine })
 
 /** The book as CSV, page by page; a mark of byte order first, so that spreadsheets read it as UTF-8. */
-export async function* csvBook(db: Db, shopId: number, ids: number[] | undefined, delimiter: string): AsyncGenerator<string> {
+export async function* csvBook(
+  db: Db,
+  shopId: number,
+  ids: number[] | undefined,
+  delimiter: string,
+): AsyncGenerator<string> {
   yield `\uFEFF${stringify([COLUMNS.map(headingOf)], { delimiter, record_delimiter: '\r\n' })}`
-  for await (const page of pages(db, shopId, ids)) yield stringify(page.map(m => modelRow(asBookModel(m))), { delimiter, record_delimiter: '\r\n' })
+  for await (const page of pages(db, shopId, ids))
+    yield stringify(
+      page.map(m => modelRow(asBookModel(m))),
+      { delimiter, record_delimiter: '\r\n' },
+    )
 }
 /** The book as JSON, page by page, by the schema in docs/formats. */
 export async function* jsonBook(db: Db, shopId: number, ids: number[] | undefined): AsyncGenerator<string> {

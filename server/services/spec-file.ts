@@ -8,14 +8,21 @@ import { jsonModel, type Column, type ReadRow, rowModel } from '../../core/excha
 
 /** Files that get renamed to .csv, by how they begin. */
 const NO_TEXT: [number[], string][] = [
-  [[0x50, 0x4B, 3, 4], 'a zip or a spreadsheet file'], [[0x89, 0x50, 0x4E, 0x47], 'a PNG image'], [[0xFF, 0xD8, 0xFF], 'a JPEG image'], [[0x47, 0x49, 0x46, 0x38], 'a GIF image'],
-  [[0x25, 0x50, 0x44, 0x46], 'a PDF'], [[0x1F, 0x8B], 'a gzip archive'], [[0xD0, 0xCF, 0x11, 0xE0], 'an old spreadsheet or document file'], [[0x52, 0x49, 0x46, 0x46], 'a sound or image file'],
+  [[0x50, 0x4b, 3, 4], 'a zip or a spreadsheet file'],
+  [[0x89, 0x50, 0x4e, 0x47], 'a PNG image'],
+  [[0xff, 0xd8, 0xff], 'a JPEG image'],
+  [[0x47, 0x49, 0x46, 0x38], 'a GIF image'],
+  [[0x25, 0x50, 0x44, 0x46], 'a PDF'],
+  [[0x1f, 0x8b], 'a gzip archive'],
+  [[0xd0, 0xcf, 0x11, 0xe0], 'an old spreadsheet or document file'],
+  [[0x52, 0x49, 0x46, 0x46], 'a sound or image file'],
 ]
 /** Why a file cannot be a table or a book, seen from its first bytes; null where it may be. */
 export function noText(first: Uint8Array): string | null {
   const is = NO_TEXT.find(([bytes]) => bytes.every((b, i) => first[i] === b))
   if (is) return `This is ${is[1]}, not a text file. Save the table as CSV, in UTF-8, and take that.`
-  if ((first[0] === 0xFF && first[1] === 0xFE) || (first[0] === 0xFE && first[1] === 0xFF)) return 'This file is UTF-16. Save it as CSV in UTF-8, and take that.'
+  if ((first[0] === 0xff && first[1] === 0xfe) || (first[0] === 0xfe && first[1] === 0xff))
+    return 'This file is UTF-16. Save it as CSV in UTF-8, and take that.'
   return first.includes(0) ? 'This is not a text file. Save the table as CSV, in UTF-8, and take that.' : null
 }
 
@@ -24,9 +31,15 @@ const MOST_RECORD = 400_000
 /** Bytes as text, a byte that is no UTF-8 as U+FFFD, so that its cell can be named; a mark of byte order is left out. */
 class Decoder extends Transform {
   private readonly decoder = new TextDecoder('utf-8')
-  constructor() { super({ readableObjectMode: false, decodeStrings: false }) }
-  override _transform(chunk: Buffer, _: string, done: (error?: Error | null, data?: string) => void): void { done(null, this.decoder.decode(chunk, { stream: true })) }
-  override _flush(done: (error?: Error | null, data?: string) => void): void { done(null, this.decoder.decode()) }
+  constructor() {
+    super({ readableObjectMode: false, decodeStrings: false })
+  }
+  override _transform(chunk: Buffer, _: string, done: (error?: Error | null, data?: string) => void): void {
+    done(null, this.decoder.decode(chunk, { stream: true }))
+  }
+  override _flush(done: (error?: Error | null, data?: string) => void): void {
+    done(null, this.decoder.decode())
+  }
 }
 
 /** A failure anywhere along a pipeline ends its last stream with the error; whoever reads that one is told. */
@@ -35,26 +48,54 @@ const toldAtTheEnd = (): void => {}
 /** The first rows of a CSV, to suggest how it is read. The beginning of a file may end in the middle of a quote. */
 export async function firstRows(first: Buffer, delimiter: string, most: number): Promise<string[][]> {
   const rows: string[][] = []
-  for await (const row of Readable.from([new TextDecoder('utf-8').decode(first)]).pipe(parse({ delimiter, relax_column_count: true, relax_quotes: true, skip_records_with_error: true, to: most })) as AsyncIterable<string[]>) rows.push(row)
+  for await (const row of Readable.from([new TextDecoder('utf-8').decode(first)]).pipe(
+    parse({ delimiter, relax_column_count: true, relax_quotes: true, skip_records_with_error: true, to: most }),
+  ) as AsyncIterable<string[]>)
+    rows.push(row)
   return rows
 }
 
-export interface FileRow extends ReadRow { rowNo: number }
+export interface FileRow extends ReadRow {
+  rowNo: number
+}
 /** Why the reader skipped a piece of the file. */
-const skippedBecause = (code: string): string => ({
-  CSV_MAX_RECORD_SIZE: 'A row is over 400 KB: a quote that was opened is not closed.', CSV_QUOTE_NOT_CLOSED: 'A quote that was opened is not closed: what follows it in the file is not read.',
-}[code] ?? 'This row cannot be read: look at its quotes.')
+const skippedBecause = (code: string): string =>
+  ({
+    CSV_MAX_RECORD_SIZE: 'A row is over 400 KB: a quote that was opened is not closed.',
+    CSV_QUOTE_NOT_CLOSED: 'A quote that was opened is not closed: what follows it in the file is not read.',
+  })[code] ?? 'This row cannot be read: look at its quotes.'
 
 /** Rows of a CSV as they stand in it, counted as a spreadsheet does: the heading is row 1. What cannot be read is a row with a problem, and the others stay. */
-export async function* csvRows(bytes: AsyncIterable<Buffer>, delimiter: string, headings: string[], mapping: (Column | null)[]): AsyncGenerator<FileRow> {
+export async function* csvRows(
+  bytes: AsyncIterable<Buffer>,
+  delimiter: string,
+  headings: string[],
+  mapping: (Column | null)[],
+): AsyncGenerator<FileRow> {
   let count = 0
   const skipped: FileRow[] = []
-  const reading = pipeline(Readable.from(bytes), new Decoder(), parse({
-    delimiter, relax_column_count: true, relax_quotes: true, max_record_size: MOST_RECORD, skip_records_with_error: true,
-    on_record: cells => ({ rowNo: ++count, cells }) as never,
-    on_skip: (error) => { skipped.push({ rowNo: ++count, title: 'not readable', model: null, notes: [{ column: headings[0] ?? '', says: skippedBecause(error?.code ?? '') }] }) },
-  }), toldAtTheEnd)
-  for await (const { rowNo, cells } of reading as unknown as AsyncIterable<{ rowNo: number, cells: string[] }>) {
+  const reading = pipeline(
+    Readable.from(bytes),
+    new Decoder(),
+    parse({
+      delimiter,
+      relax_column_count: true,
+      relax_quotes: true,
+      max_record_size: MOST_RECORD,
+      skip_records_with_error: true,
+      on_record: cells => ({ rowNo: ++count, cells }) as never,
+      on_skip: error => {
+        skipped.push({
+          rowNo: ++count,
+          title: 'not readable',
+          model: null,
+          notes: [{ column: headings[0] ?? '', says: skippedBecause(error?.code ?? '') }],
+        })
+      },
+    }),
+    toldAtTheEnd,
+  )
+  for await (const { rowNo, cells } of reading as unknown as AsyncIterable<{ rowNo: number; cells: string[] }>) {
     if (rowNo === 1 || cells.every(c => c.trim() === '')) continue
     yield { rowNo, ...rowModel(cells, mapping, headings) }
   }
@@ -64,12 +105,37 @@ export async function* csvRows(bytes: AsyncIterable<Buffer>, delimiter: string, 
 /** Models of a JSON book, counted from 1. */
 export async function* jsonRows(bytes: AsyncIterable<Buffer>): AsyncGenerator<FileRow> {
   let rowNo = 0
-  const reading = pipeline(Readable.from(bytes), chain([parser(), pick({ filter: 'models' }), streamArray()]), toldAtTheEnd)
+  const reading = pipeline(
+    Readable.from(bytes),
+    chain([parser(), pick({ filter: 'models' }), streamArray()]),
+    toldAtTheEnd,
+  )
   try {
-    for await (const { value } of reading as unknown as AsyncIterable<{ value: unknown }>) yield { rowNo: ++rowNo, ...jsonModel(value) }
-    if (rowNo === 0) yield { rowNo: 1, title: 'no models', model: null, notes: [{ column: 'models', says: 'There are no models in this file. It has the form that docs/formats describes: {"format": "wembric spec book", "version": 1, "models": [ … ]}.' }] }
-  }
-  catch (error) {
-    yield { rowNo: rowNo + 1, title: 'from here on unreadable', model: null, notes: [{ column: 'models', says: `This is not readable JSON (${(error as Error).message}). ${rowNo > 0 ? 'The models that were read before can be taken.' : 'Take a file that an export wrote.'}` }] }
+    for await (const { value } of reading as unknown as AsyncIterable<{ value: unknown }>)
+      yield { rowNo: ++rowNo, ...jsonModel(value) }
+    if (rowNo === 0)
+      yield {
+        rowNo: 1,
+        title: 'no models',
+        model: null,
+        notes: [
+          {
+            column: 'models',
+            says: 'There are no models in this file. It has the form that docs/formats describes: {"format": "wembric spec book", "version": 1, "models": [ … ]}.',
+          },
+        ],
+      }
+  } catch (error) {
+    yield {
+      rowNo: rowNo + 1,
+      title: 'from here on unreadable',
+      model: null,
+      notes: [
+        {
+          column: 'models',
+          says: `This is not readable JSON (${(error as Error).message}). ${rowNo > 0 ? 'The models that were read before can be taken.' : 'Take a file that an export wrote.'}`,
+        },
+      ],
+    }
   }
 }

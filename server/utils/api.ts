@@ -1,4 +1,12 @@
-import { defineEventHandler, getHeader, getRouterParam, readRawBody, setResponseHeader, setResponseStatus, type H3Event } from 'h3'
+import {
+  defineEventHandler,
+  getHeader,
+  getRouterParam,
+  readRawBody,
+  setResponseHeader,
+  setResponseStatus,
+  type H3Event,
+} from 'h3'
 import { Readable } from 'node:stream'
 import { z, type ZodType } from 'zod'
 import type { PersonRole } from '../../shared/responses'
@@ -11,19 +19,23 @@ import { Problem, toProblem } from './problem'
 const MOST_BYTES = 256 * 1024
 
 async function readJson(event: H3Event): Promise<unknown> {
-  if (Number(getHeader(event, 'content-length') ?? 0) > MOST_BYTES) throw new Problem(413, 'That is too much in one message: 256 KB is the limit. Send less.')
-  const raw = await readRawBody(event, 'utf8') ?? ''
-  if (raw.length > MOST_BYTES) throw new Problem(413, 'That is too much in one message: 256 KB is the limit. Send less.')
-  try { return JSON.parse(raw) }
-  catch { throw new Problem(400, 'The message is not readable JSON. Reload the page and try again.') }
+  if (Number(getHeader(event, 'content-length') ?? 0) > MOST_BYTES)
+    throw new Problem(413, 'That is too much in one message: 256 KB is the limit. Send less.')
+  const raw = (await readRawBody(event, 'utf8')) ?? ''
+  if (raw.length > MOST_BYTES)
+    throw new Problem(413, 'That is too much in one message: 256 KB is the limit. Send less.')
+  try {
+    return JSON.parse(raw)
+  } catch {
+    throw new Problem(400, 'The message is not readable JSON. Reload the page and try again.')
+  }
 }
 
 async function answer(event: H3Event, work: () => Promise<unknown>): Promise<unknown> {
   setResponseHeader(event, 'cache-control', 'no-store')
   try {
-    return await work() ?? { ok: true }
-  }
-  catch (error) {
+    return (await work()) ?? { ok: true }
+  } catch (error) {
     const problem = toProblem(error)
     setResponseStatus(event, problem.status)
     setResponseHeader(event, 'content-type', 'application/problem+json')
@@ -32,16 +44,28 @@ async function answer(event: H3Event, work: () => Promise<unknown>): Promise<unk
 }
 
 /** A route that anybody may call: parse, then work. */
-export const openRoute = <B>(schema: ZodType<B> | null, work: (given: { event: H3Event, body: B }) => Promise<unknown>) =>
-  defineEventHandler(event => answer(event, async () => work({ event, body: schema ? schema.parse(await readJson(event)) : undefined as B })))
+export const openRoute = <B>(
+  schema: ZodType<B> | null,
+  work: (given: { event: H3Event; body: B }) => Promise<unknown>,
+) =>
+  defineEventHandler(event =>
+    answer(event, async () => work({ event, body: schema ? schema.parse(await readJson(event)) : (undefined as B) })),
+  )
 
 /** A route for people who are signed in: the shop they may see is theirs and nothing else is taken from the request. */
-export const shopRoute = <B>(schema: ZodType<B> | null, work: (given: { event: H3Event, body: B, person: SignedIn }) => Promise<unknown>, role: PersonRole = 'mechanic') =>
-  defineEventHandler(event => answer(event, async () => {
-    const person = await currentPerson(event)
-    if (role === 'lead' && person.role !== 'lead') throw new Problem(403, 'Only a lead may do that. Ask one to sign in.')
-    return work({ event, person, body: schema ? schema.parse(await readJson(event)) : undefined as B })
-  }))
+export const shopRoute = <B>(
+  schema: ZodType<B> | null,
+  work: (given: { event: H3Event; body: B; person: SignedIn }) => Promise<unknown>,
+  role: PersonRole = 'mechanic',
+) =>
+  defineEventHandler(event =>
+    answer(event, async () => {
+      const person = await currentPerson(event)
+      if (role === 'lead' && person.role !== 'lead')
+        throw new Problem(403, 'Only a lead may do that. Ask one to sign in.')
+      return work({ event, person, body: schema ? schema.parse(await readJson(event)) : (undefined as B) })
+    }),
+  )
 
 /** The number in the address. */
 export const idOf = (event: H3Event): number => {
@@ -51,19 +75,25 @@ export const idOf = (event: H3Event): number => {
 }
 
 /** A route that sends a file as it is made. Nothing is sent before the first piece is there, so that a refusal still can be. */
-export const fileRoute = (work: (given: { event: H3Event, person: SignedIn }) => { name: string, type: string, pieces: AsyncGenerator<string> }) =>
-  defineEventHandler(event => answer(event, async () => {
-    const { name, type, pieces } = work({ event, person: await currentPerson(event) })
-    const first = await pieces.next()
-    setResponseHeader(event, 'content-type', type)
-    setResponseHeader(event, 'content-disposition', `attachment; filename="${name}"`)
-    async function* all() {
-      if (!first.done) yield first.value
-      yield* pieces
-    }
-    return Readable.from(all())
-  }))
+export const fileRoute = (
+  work: (given: { event: H3Event; person: SignedIn }) => { name: string; type: string; pieces: AsyncGenerator<string> },
+) =>
+  defineEventHandler(event =>
+    answer(event, async () => {
+      const { name, type, pieces } = work({ event, person: await currentPerson(event) })
+      const first = await pieces.next()
+      setResponseHeader(event, 'content-type', type)
+      setResponseHeader(event, 'content-disposition', `attachment; filename="${name}"`)
+      async function* all() {
+        if (!first.done) yield first.value
+        yield* pieces
+      }
+      return Readable.from(all())
+    }),
+  )
 
 /** A route for other software of a shop, which shows a token. */
-export const tokenRoute = (work: (given: { event: H3Event, shopId: number }) => Promise<unknown>) =>
-  defineEventHandler(event => answer(event, async () => work({ event, shopId: await shopForToken(pool(), getHeader(event, 'authorization')) })))
+export const tokenRoute = (work: (given: { event: H3Event; shopId: number }) => Promise<unknown>) =>
+  defineEventHandler(event =>
+    answer(event, async () => work({ event, shopId: await shopForToken(pool(), getHeader(event, 'authorization')) })),
+  )

@@ -17,7 +17,12 @@ export async function readBytes(event: H3Event, most: number, tooMuch: string): 
 }
 
 /** A file that is made whole before it is sent; `name` makes it one to keep. */
-export interface WholeFile { type: string, bytes: Buffer | string, name?: string, keepSeconds?: number }
+export interface WholeFile {
+  type: string
+  bytes: Buffer | string
+  name?: string
+  keepSeconds?: number
+}
 
 async function send(event: H3Event, work: () => Promise<WholeFile>): Promise<unknown> {
   setResponseHeader(event, 'cache-control', 'no-store')
@@ -27,8 +32,7 @@ async function send(event: H3Event, work: () => Promise<WholeFile>): Promise<unk
     if (name) setResponseHeader(event, 'content-disposition', `attachment; filename="${name}"`)
     if (keepSeconds) setResponseHeader(event, 'cache-control', `private, max-age=${keepSeconds}, immutable`)
     return bytes
-  }
-  catch (error) {
+  } catch (error) {
     const problem = toProblem(error)
     setResponseStatus(event, problem.status)
     setResponseHeader(event, 'content-type', 'application/problem+json')
@@ -37,7 +41,8 @@ async function send(event: H3Event, work: () => Promise<WholeFile>): Promise<unk
 }
 
 /** A route of a signed-in person that answers with a file. */
-export const bytesRoute = (work: (given: { event: H3Event, person: SignedIn }) => Promise<WholeFile>) =>
+export const bytesRoute = (work: (given: { event: H3Event; person: SignedIn }) => Promise<WholeFile>) =>
   defineEventHandler(event => send(event, async () => work({ event, person: await currentPerson(event) })))
 /** A route that answers with a file to whoever knows its secret address. */
-export const openBytesRoute = (work: (given: { event: H3Event }) => Promise<WholeFile>) => defineEventHandler(event => send(event, () => work({ event })))
+export const openBytesRoute = (work: (given: { event: H3Event }) => Promise<WholeFile>) =>
+  defineEventHandler(event => send(event, () => work({ event })))

@@ -5,20 +5,28 @@ import { Problem } from './problem'
 
 export type { SignedIn }
 
-interface SessionData { personId?: number, version?: number }
+interface SessionData {
+  personId?: number
+  version?: number
+}
 const WEEK = 7 * 24 * 3600
 const NAME = 'wembric'
 
 const settings = () => {
   const password = process.env.WEMBRIC_SESSION_SECRET ?? ''
   if (password.length < 32) throw new Error('WEMBRIC_SESSION_SECRET is missing: start Wembric with “npm start”.')
-  return { password, name: NAME, maxAge: WEEK, cookie: { httpOnly: true, sameSite: 'lax' as const, secure: process.env.WEMBRIC_TLS === '1', path: '/' } }
+  return {
+    password,
+    name: NAME,
+    maxAge: WEEK,
+    cookie: { httpOnly: true, sameSite: 'lax' as const, secure: process.env.WEMBRIC_TLS === '1', path: '/' },
+  }
 }
 
 /** Cookies opened lately. Opening one costs more than reading the person; whether it still holds is asked of the database each time. */
 const MOST_OPENED = 500
 const OPENED_MS = 3600_000
-const opened = new Map<string, { data: SessionData, until: number }>()
+const opened = new Map<string, { data: SessionData; until: number }>()
 
 async function sessionData(event: H3Event): Promise<SessionData> {
   const sealed = getCookie(event, NAME)
@@ -31,7 +39,7 @@ async function sessionData(event: H3Event): Promise<SessionData> {
   return data
 }
 
-export async function startSession(event: H3Event, person: { id: number, sessionVersion: number }): Promise<void> {
+export async function startSession(event: H3Event, person: { id: number; sessionVersion: number }): Promise<void> {
   const session = await useSession<SessionData>(event, settings())
   await session.update({ personId: person.id, version: person.sessionVersion })
 }

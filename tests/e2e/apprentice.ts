@@ -2,7 +2,7 @@ import { expect, type Page } from '@playwright/test'
 import { instruction, signIn } from './bench'
 
 /** The key for what two rockers feel like. */
-const keyOf = ([intake, exhaust]: boolean[]): number => intake && exhaust ? 1 : intake ? 2 : exhaust ? 3 : 4
+const keyOf = ([intake, exhaust]: boolean[]): number => (intake && exhaust ? 1 : intake ? 2 : exhaust ? 3 : 4)
 
 /** Somebody at the practice screen: sees the window, hears the rockers, reads the pull, and answers by that alone. */
 export class Apprentice {
@@ -17,14 +17,15 @@ export class Apprentice {
   asked = async () => (await instruction(this.page).innerText()).replaceAll(/\s+/g, ' ')
   take = (tool: string) => this.page.locator(`[data-tool=${tool}]`).click()
   private turn = (deg: number) => this.page.locator(`[data-crank-turn="${deg}"]`).click()
-  private window = async () => await this.page.getByTestId('window').getAttribute('aria-label') ?? ''
+  private window = async () => (await this.page.getByTestId('window').getAttribute('aria-label')) ?? ''
   answer = (key: number) => this.page.locator(`[data-key="${key}"]`).click()
 
   /** Turns on, in big steps and then in small ones, until the line is at the pointer. */
   async turnToT(wholeFirst = 0): Promise<void> {
     await this.take('crank')
     for (let i = 0; i < wholeFirst; i++) await this.turn(180)
-    for (let i = 0; i < 200 && !/\bT at the pointer/.test(await this.window()); i++) await this.turn(/\bT\b/.test(await this.window()) ? 2 : 10)
+    for (let i = 0; i < 200 && !/\bT at the pointer/.test(await this.window()); i++)
+      await this.turn(/\bT\b/.test(await this.window()) ? 2 : 10)
     expect(await this.window()).toMatch(/\bT at the pointer/)
   }
 
@@ -33,7 +34,7 @@ export class Apprentice {
     const clicks: boolean[] = []
     for (const id of ['only-intake', 'only-exhaust']) {
       await this.page.locator(`[data-wiggle="${id}"]`).click()
-      clicks.push(await this.page.locator(`[data-felt="${id}"]`).innerText() === 'clicks')
+      clicks.push((await this.page.locator(`[data-felt="${id}"]`).innerText()) === 'clicks')
     }
     return clicks
   }
@@ -49,7 +50,8 @@ export class Apprentice {
 
   private async screw(deg: number): Promise<void> {
     let rest = Math.abs(deg)
-    for (const step of [90, 15, 5, 1]) for (; rest >= step; rest -= step) await this.page.locator(`[data-turn="${Math.sign(deg) * step}"]`).click()
+    for (const step of [90, 15, 5, 1])
+      for (; rest >= step; rest -= step) await this.page.locator(`[data-turn="${Math.sign(deg) * step}"]`).click()
   }
 
   private async nut(to: string): Promise<void> {
@@ -82,7 +84,7 @@ export class Apprentice {
     else if (/^Turn it over two/.test(text)) await this.twoTurns()
     if (/^Turn (on|one|it)\b/.test(text)) await this.answer(1)
     else if (/^Wiggle both/.test(text)) await this.answer(keyOf(await this.wiggle()))
-    else await this.answer(await this.atTheValve(text) ? await this.slide() : 1)
+    else await this.answer((await this.atTheValve(text)) ? await this.slide() : 1)
     return true
   }
 }

@@ -2,7 +2,7 @@ import AxeBuilder from '@axe-core/playwright'
 import { expect, type Page, test } from '@playwright/test'
 import { instruction, newJob, saved, signIn, workUntil } from './bench'
 
-const tight = () => ({ intake: 0.10, exhaust: 0.105, degPerMm: 720 })
+const tight = () => ({ intake: 0.1, exhaust: 0.105, degPerMm: 720 })
 const clean = async (page: Page, where: string) => {
   const { violations } = await new AxeBuilder({ page }).analyze()
   expect(violations.map(v => `${where}: ${v.id} ${v.nodes[0]?.target}`)).toEqual([])
@@ -23,15 +23,27 @@ test('axe finds nothing on sign-in, Bay, each Bench step and the sheet, in light
   const job = await newJob(page, 'Minnow 125')
   await page.goto(`/jobs/${job}`)
   const gaps = tight()
-  for (const stop of ['Is this the', 'How cold', 'Take the rocker', 'Find intake', 'Wiggle', 'Try', 'Turn the screw', 'Turn it over', 'Which gasket', 'Sign and close']) {
+  for (const stop of [
+    'Is this the',
+    'How cold',
+    'Take the rocker',
+    'Find intake',
+    'Wiggle',
+    'Try',
+    'Turn the screw',
+    'Turn it over',
+    'Which gasket',
+    'Sign and close',
+  ]) {
     await workUntil(page, stop, gaps)
     await clean(page, stop)
     // what is taken in hand has panels of its own
-    if (stop === 'Try') for (const key of ['x', 't', 's', '?']) {
-      await page.keyboard.press(key)
-      await clean(page, `${stop}, ${key}`)
-      await page.keyboard.press('Escape')
-    }
+    if (stop === 'Try')
+      for (const key of ['x', 't', 's', '?']) {
+        await page.keyboard.press(key)
+        await clean(page, `${stop}, ${key}`)
+        await page.keyboard.press('Escape')
+      }
   }
   await page.evaluate(() => document.documentElement.classList.add('dark'))
   await clean(page, 'dim')
@@ -59,7 +71,9 @@ test('undo, at any depth, and for a movement it asks which of the two is meant',
   await saved(page)
 })
 
-test('a gate is gone through with a reason, a finding is written down, and both stand on the sheet', async ({ page }) => {
+test('a gate is gone through with a reason, a finding is written down, and both stand on the sheet', async ({
+  page,
+}) => {
   await signIn(page)
   const job = await newJob(page, 'Minnow 125')
   await page.goto(`/jobs/${job}`)
@@ -120,7 +134,7 @@ test('the picture is the engine: wheel and section stand where the core puts the
   // closed arcs are drawn from the core's angles: the path's first point lies at startDeg / 2 on the dial
   const start = await wheel.locator('[data-valve=intake] .closed').first().getAttribute('d')
   const [x, y] = /M (\S+) (\S+)/.exec(start!)!.slice(1).map(Number) as [number, number]
-  const dial = (Math.atan2(x - 256, 256 - y) * 180 / Math.PI + 360) % 360
+  const dial = ((Math.atan2(x - 256, 256 - y) * 180) / Math.PI + 360) % 360
   // intake: closes 36° after BDC at 1 mm, ramp 30°: the base circle begins at 606°
   expect(dial * 2).toBeCloseTo(606, 0)
   await expect(wheel.locator('.lobe')).toHaveCount(2)
@@ -129,13 +143,15 @@ test('the picture is the engine: wheel and section stand where the core puts the
   await expect.poll(async () => Number(await wheel.getAttribute('data-crank'))).toBeCloseTo(360, 0)
   const drop = Number(await wheel.locator('.piston').getAttribute('data-drop'))
   expect(drop).toBeLessThan(0.05)
-  for (const role of ['intake', 'exhaust']) expect(Number(await wheel.locator(`.valve[data-role=${role}]`).getAttribute('data-lift'))).toBeGreaterThan(0)
+  for (const role of ['intake', 'exhaust'])
+    expect(Number(await wheel.locator(`.valve[data-role=${role}]`).getAttribute('data-lift'))).toBeGreaterThan(0)
   await page.keyboard.press('1')
   // the new place was not felt yet
   await expect(instruction(page)).toHaveText('Wiggle both rockers')
   await page.keyboard.press('1')
   await expect(instruction(page)).toContainText('Try')
-  for (const role of ['intake', 'exhaust']) await expect(page.locator(`.valve[data-role=${role}]`)).toHaveAttribute('data-lift', '0.00')
+  for (const role of ['intake', 'exhaust'])
+    await expect(page.locator(`.valve[data-role=${role}]`)).toHaveAttribute('data-lift', '0.00')
 })
 
 test('a job is put on hold and taken up again; leaving and coming back resumes at the same place', async ({ page }) => {
@@ -165,8 +181,13 @@ test('a job that is not there says so, and leads back', async ({ page }) => {
 
 test('nothing is fetched from anywhere else', async ({ page }) => {
   const foreign: string[] = []
-  page.on('request', (request) => {
-    if (!request.url().startsWith(process.env.WEMBRIC_TEST_URL!) && !request.url().startsWith('data:') && !request.url().startsWith('blob:')) foreign.push(request.url())
+  page.on('request', request => {
+    if (
+      !request.url().startsWith(process.env.WEMBRIC_TEST_URL!) &&
+      !request.url().startsWith('data:') &&
+      !request.url().startsWith('blob:')
+    )
+      foreign.push(request.url())
   })
   await signIn(page)
   await page.goto(`/jobs/${await newJob(page, 'Minnow 125')}`)
@@ -179,7 +200,17 @@ test('the keyboard alone suffices, from sign-in to the first answer and back to 
   await expect(page.getByLabel('Name')).toBeVisible()
   const tabTo = async (name: string) => {
     for (let i = 0; i < 40; i++) {
-      if (await page.evaluate(name => document.activeElement !== document.body && ((document.activeElement?.textContent ?? '').includes(name) || document.activeElement?.getAttribute('name') === name || document.activeElement?.id === name), name)) return
+      if (
+        await page.evaluate(
+          name =>
+            document.activeElement !== document.body &&
+            ((document.activeElement?.textContent ?? '').includes(name) ||
+              document.activeElement?.getAttribute('name') === name ||
+              document.activeElement?.id === name),
+          name,
+        )
+      )
+        return
       await page.keyboard.press('Tab')
     }
     throw new Error(`“${name}” cannot be reached by Tab`)
@@ -212,7 +243,10 @@ test('the keyboard alone suffices, from sign-in to the first answer and back to 
   await expect(page.locator('[data-job]').first()).toBeVisible()
 })
 
-test('two devices: a feel given without having seen the other’s turn waits for “before or after”', async ({ page, browser }) => {
+test('two devices: a feel given without having seen the other’s turn waits for “before or after”', async ({
+  page,
+  browser,
+}) => {
   await signIn(page)
   const job = await newJob(page, 'Minnow 125')
   await page.goto(`/jobs/${job}`)

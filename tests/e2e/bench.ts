@@ -2,7 +2,11 @@ import AxeBuilder from '@axe-core/playwright'
 import { expect, type Page } from '@playwright/test'
 
 /** The hidden truth of a test engine: its gaps in mm, and screw degrees a mm. */
-export interface Gaps { intake: number, exhaust: number, degPerMm: number }
+export interface Gaps {
+  intake: number
+  exhaust: number
+  degPerMm: number
+}
 
 export async function signIn(page: Page, name = 'ines', password = 'quillbrook'): Promise<void> {
   await page.goto('/sign-in')
@@ -15,19 +19,39 @@ export async function signIn(page: Page, name = 'ines', password = 'quillbrook')
 let machines = 0
 /** Adds a machine of a demo model through the API and opens a job on it. */
 export async function newJob(page: Page, model: string, setName: string | null = null): Promise<number> {
-  return page.evaluate(async ({ model, n, setName }) => {
-    const get = async (path: string) => (await fetch(path)).json()
-    const post = async (path: string, body: unknown) => (await fetch(path, { method: 'POST', body: JSON.stringify(body), headers: { 'content-type': 'application/json' } })).json()
-    const found = (await get(`/api/models?q=${encodeURIComponent(model)}`)).rows.find((m: { model: string }) => m.model === model)
-    const machine = await post('/api/machines', { name: `${model}, test ${n}`, tag: `E-${n}-${Date.now() % 1e7}`, modelId: found.id, meterUnit: 'h', customer: { name: 'E. Owner' } })
-    const sets = await get('/api/blade-sets')
-    const set = sets.find((s: { name: string }) => s.name === setName) ?? sets[0]
-    return (await post('/api/jobs', { machineId: machine.id, bladeSetId: set.id, meter: 12, complaint: 'due' })).id as number
-  }, { model, n: ++machines, setName })
+  return page.evaluate(
+    async ({ model, n, setName }) => {
+      const get = async (path: string) => (await fetch(path)).json()
+      const post = async (path: string, body: unknown) =>
+        (
+          await fetch(path, {
+            method: 'POST',
+            body: JSON.stringify(body),
+            headers: { 'content-type': 'application/json' },
+          })
+        ).json()
+      const found = (await get(`/api/models?q=${encodeURIComponent(model)}`)).rows.find(
+        (m: { model: string }) => m.model === model,
+      )
+      const machine = await post('/api/machines', {
+        name: `${model}, test ${n}`,
+        tag: `E-${n}-${Date.now() % 1e7}`,
+        modelId: found.id,
+        meterUnit: 'h',
+        customer: { name: 'E. Owner' },
+      })
+      const sets = await get('/api/blade-sets')
+      const set = sets.find((s: { name: string }) => s.name === setName) ?? sets[0]
+      return (await post('/api/jobs', { machineId: machine.id, bladeSetId: set.id, meter: 12, complaint: 'due' }))
+        .id as number
+    },
+    { model, n: ++machines, setName },
+  )
 }
 
 /** What a screen reader, or an eye that needs contrast, would stumble over: nothing. */
-export const noViolations = async (page: Page) => expect((await new AxeBuilder({ page }).analyze()).violations.map(v => v.id)).toEqual([])
+export const noViolations = async (page: Page) =>
+  expect((await new AxeBuilder({ page }).analyze()).violations.map(v => v.id)).toEqual([])
 
 export const instruction = (page: Page) => page.getByTestId('instruction')
 
@@ -38,14 +62,19 @@ function keyFor(text: string, label: string, gaps: Gaps): number {
   if (!blade) return 1
   const role = label.toLowerCase().includes('exhaust') || text.includes('exhaust') ? 'exhaust' : 'intake'
   const turn = /screw (\d+)° (anti)?clockwise/.exec(text)
-  if (turn) gaps[role] -= Number(turn[1]) * (turn[2] ? -1 : 1) / gaps.degPerMm
+  if (turn) gaps[role] -= (Number(turn[1]) * (turn[2] ? -1 : 1)) / gaps.degPerMm
   const t = blade.split(' + ').reduce((sum, part) => sum + Math.round(Number(part) * 1e4), 0) / 1e4
   const gap = gaps[role]
   return gap < t - 0.01 ? 4 : gap < t ? 3 : gap < t + 0.015 ? 2 : 1
 }
 
 /** Answers, by keyboard or by tapping, until an instruction begins with given words. Returns what was asked. */
-export async function workUntil(page: Page, until: string, gaps: Gaps, how: 'keys' | 'taps' = 'keys'): Promise<string[]> {
+export async function workUntil(
+  page: Page,
+  until: string,
+  gaps: Gaps,
+  how: 'keys' | 'taps' = 'keys',
+): Promise<string[]> {
   const asked: string[] = []
   for (let i = 0; i < 80; i++) {
     const text = await instruction(page).innerText()
@@ -56,7 +85,11 @@ export async function workUntil(page: Page, until: string, gaps: Gaps, how: 'key
     const before = await page.locator('.panel .next').innerText()
     if (how === 'keys') await page.keyboard.press(String(key))
     else await page.locator(`[data-key="${key}"]`).tap()
-    await expect.poll(async () => await page.locator('.panel .next, .panel .closed').first().innerText(), { message: `after “${text}”` }).not.toBe(before)
+    await expect
+      .poll(async () => await page.locator('.panel .next, .panel .closed').first().innerText(), {
+        message: `after “${text}”`,
+      })
+      .not.toBe(before)
   }
   throw new Error(`“${until}” never came:\n${asked.join('\n')}`)
 }

@@ -6,12 +6,18 @@ import { expect, test } from '@playwright/test'
 import { startServer } from '../../scripts/setup/server.mjs'
 import { instruction } from './bench'
 
-test('an empty server: shop and lead, a blade set, a model, a person, a machine and its first job', async ({ browser }) => {
+test('an empty server: shop and lead, a blade set, a model, a person, a machine and its first job', async ({
+  browser,
+}) => {
   test.setTimeout(150_000)
   const data = mkdtempSync(join(tmpdir(), 'wembric-empty-'))
   const server = await startServer({ root: process.cwd(), data, args: ['--empty'] })
   const page = await (await browser.newContext({ baseURL: server.env.WEMBRIC_TEST_URL })).newPage()
-  const fill = (fields: Record<string, string>) => Object.entries(fields).reduce(async (before, [label, value]) => { await before; await page.getByLabel(label, { exact: true }).first().fill(value) }, Promise.resolve())
+  const fill = (fields: Record<string, string>) =>
+    Object.entries(fields).reduce(async (before, [label, value]) => {
+      await before
+      await page.getByLabel(label, { exact: true }).first().fill(value)
+    }, Promise.resolve())
   try {
     await page.goto('/')
     await expect(page.getByRole('heading', { name: 'Your shop' })).toBeVisible()
@@ -33,7 +39,17 @@ test('an empty server: shop and lead, a blade set, a model, a person, a machine 
     await expect(page.getByRole('heading', { name: 'Set A' })).toBeVisible()
 
     await page.goto('/spec-book/new')
-    await fill({ 'Maker': 'Testor', 'Model': 'One', 'Source': 'Manual, p. 3', 'Source’s date': '2024-02-30', 'Intake': '0.12–0.08', 'Exhaust': '0.16 ± 0.03', 'Stroke, mm': '50', 'Seen from': 'the left', 'Turned by': 'the crank nut' })
+    await fill({
+      'Maker': 'Testor',
+      'Model': 'One',
+      'Source': 'Manual, p. 3',
+      'Source’s date': '2024-02-30',
+      'Intake': '0.12–0.08',
+      'Exhaust': '0.16 ± 0.03',
+      'Stroke, mm': '50',
+      'Seen from': 'the left',
+      'Turned by': 'the crank nut',
+    })
     await page.getByRole('button', { name: 'Add it' }).click()
     await expect(page.getByText('The limits are crossed')).toHaveCount(2)
     await expect(page.getByText('year-month-day').first()).toBeVisible()
@@ -60,9 +76,10 @@ test('an empty server: shop and lead, a blade set, a model, a person, a machine 
     await page.getByLabel('Meter, h').fill('12,5')
     await page.getByRole('button', { name: 'Open the job' }).click()
     await expect(instruction(page)).toHaveText('Is this the First mower?')
-    await expect(page.getByText('Assumed, not from the source')).toContainText('cam timing, rod length, screw pitch, whether there is a decompressor')
-  }
-  finally {
+    await expect(page.getByText('Assumed, not from the source')).toContainText(
+      'cam timing, rod length, screw pitch, whether there is a decompressor',
+    )
+  } finally {
     await page.context().close()
     await server.stop()
     rmSync(data, { recursive: true, force: true })

@@ -1,12 +1,25 @@
 import { expect, type Page } from '@playwright/test'
 import { v7 } from 'uuid'
-import { type Happening, jobTools, type JobEvent, type JobPin, type JobTools, type JobView, nextThing, type NextThing, viewJob } from '../../core/job'
+import {
+  type Happening,
+  jobTools,
+  type JobEvent,
+  type JobPin,
+  type JobTools,
+  type JobView,
+  nextThing,
+  type NextThing,
+  viewJob,
+} from '../../core/job'
 import { VirtualHand } from '../../core/practice'
 import { demoEngine } from '../../server/demo/demo-engine'
 import { instruction, newJob, saved } from './bench'
 
 /** What a test tells of an engine beside crank and gaps: what its locks do, and the shims in it. */
-interface Told { creepMm?: number, shimMm?: Record<string, number> }
+interface Told {
+  creepMm?: number
+  shimMm?: Record<string, number>
+}
 const plain = (text: string): string => text.replaceAll(/\s+/g, ' ').trim()
 
 /** A hand at a virtual engine in front of the real Bench: it does what the screen says, and answers on the screen what is true. */
@@ -14,7 +27,14 @@ export class BenchHand {
   readonly hand: VirtualHand
   private readonly tools: JobTools
   private sent = 0
-  private constructor(readonly page: Page, readonly jobId: number, pin: JobPin, crankDeg: number, gapMm: Record<string, number>, told: Told) {
+  private constructor(
+    readonly page: Page,
+    readonly jobId: number,
+    pin: JobPin,
+    crankDeg: number,
+    gapMm: Record<string, number>,
+    told: Told,
+  ) {
     this.tools = jobTools(pin)
     const virtual = demoEngine(pin.spec.engine, { ...middle(pin), ...gapMm }, crankDeg)
     Object.assign(virtual.shimMm, told.shimMm)
@@ -22,13 +42,25 @@ export class BenchHand {
     this.hand = new VirtualHand(virtual)
   }
 
-  static async at(page: Page, jobId: number, crankDeg: number, gapMm: Record<string, number> = {}, told: Told = {}): Promise<BenchHand> {
+  static async at(
+    page: Page,
+    jobId: number,
+    crankDeg: number,
+    gapMm: Record<string, number> = {},
+    told: Told = {},
+  ): Promise<BenchHand> {
     const { pin } = await fetched(page, jobId)
     return new BenchHand(page, jobId, pin, crankDeg, gapMm, told)
   }
 
   /** A new job on a demo model, ready and shown at its Find step, with the crank somewhere. */
-  static async finding(page: Page, model: string, crankDeg: number, gapMm: Record<string, number> = {}, { set = null, ...told }: Told & { set?: string | null } = {}): Promise<BenchHand> {
+  static async finding(
+    page: Page,
+    model: string,
+    crankDeg: number,
+    gapMm: Record<string, number> = {},
+    { set = null, ...told }: Told & { set?: string | null } = {},
+  ): Promise<BenchHand> {
     const jobId = await newJob(page, model, set)
     const hand = await BenchHand.at(page, jobId, crankDeg, gapMm, told)
     await hand.ready()
@@ -37,7 +69,9 @@ export class BenchHand {
     return hand
   }
 
-  get engine() { return this.tools.pin.spec.engine }
+  get engine() {
+    return this.tools.pin.spec.engine
+  }
   async view(): Promise<JobView> {
     return viewJob(this.tools, (await fetched(this.page, this.jobId)).events, Date.now())
   }
@@ -53,10 +87,30 @@ export class BenchHand {
 
   private async send(happening: Happening): Promise<void> {
     this.sent++
-    const status = await this.page.evaluate(async ({ jobId, event }) => {
-      const { person } = await (await fetch('/api/session')).json()
-      return (await fetch(`/api/jobs/${jobId}/events`, { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify({ ...event, personId: person.id }) })).status
-    }, { jobId: this.jobId, event: { ...happening, id: v7(), version: 1, deviceId: 'hand', deviceSeq: this.sent, seenSeq: 0, at: new Date().toISOString() } })
+    const status = await this.page.evaluate(
+      async ({ jobId, event }) => {
+        const { person } = await (await fetch('/api/session')).json()
+        return (
+          await fetch(`/api/jobs/${jobId}/events`, {
+            method: 'POST',
+            headers: { 'content-type': 'application/json' },
+            body: JSON.stringify({ ...event, personId: person.id }),
+          })
+        ).status
+      },
+      {
+        jobId: this.jobId,
+        event: {
+          ...happening,
+          id: v7(),
+          version: 1,
+          deviceId: 'hand',
+          deviceSeq: this.sent,
+          seenSeq: 0,
+          at: new Date().toISOString(),
+        },
+      },
+    )
     expect(status).toBe(200)
   }
 
@@ -64,7 +118,11 @@ export class BenchHand {
   async step(): Promise<NextThing> {
     await saved(this.page)
     const next = nextThing(await this.view())
-    await expect.poll(async () => plain(await instruction(this.page).innerText()), { message: `the Bench says what the core says: ${next.instruction}` }).toBe(plain(next.instruction))
+    await expect
+      .poll(async () => plain(await instruction(this.page).innerText()), {
+        message: `the Bench says what the core says: ${next.instruction}`,
+      })
+      .toBe(plain(next.instruction))
     const happening = this.hand.answer(next)
     if (happening.type === 'shim-read') {
       await this.readShim(happening.payload)
@@ -77,7 +135,13 @@ export class BenchHand {
   }
 
   /** The old shim is typed as it reads and measures. */
-  private async readShim({ engravedMm, measuredMm }: { engravedMm: number | null, measuredMm: number | null }): Promise<void> {
+  private async readShim({
+    engravedMm,
+    measuredMm,
+  }: {
+    engravedMm: number | null
+    measuredMm: number | null
+  }): Promise<void> {
     await this.page.getByRole('button', { name: /^1?\s*Read it/ }).click()
     if (engravedMm !== null) await this.page.getByLabel('Engraved, mm').fill(String(engravedMm))
     if (measuredMm !== null) await this.page.getByLabel('By micrometer, mm').fill(String(measuredMm))
@@ -96,7 +160,7 @@ export class BenchHand {
   }
 }
 
-async function fetched(page: Page, jobId: number): Promise<{ pin: JobPin, events: JobEvent[] }> {
+async function fetched(page: Page, jobId: number): Promise<{ pin: JobPin; events: JobEvent[] }> {
   return page.evaluate(async id => (await fetch(`/api/jobs/${id}?after=0`)).json(), jobId)
 }
 

@@ -2,7 +2,9 @@ import { expect, test } from '@playwright/test'
 import { instruction, noViolations, saved, signIn } from './bench'
 import { BenchHand } from './hand'
 
-test('one more visit shows on the machine’s page, and its reading moves the drift and the due date', async ({ page }) => {
+test('one more visit shows on the machine’s page, and its reading moves the drift and the due date', async ({
+  page,
+}) => {
   test.setTimeout(180_000)
   await signIn(page)
   await page.goto('/machines')
@@ -14,12 +16,22 @@ test('one more visit shows on the machine’s page, and its reading moves the dr
   const valve = page.locator('[data-valve=exhaust]')
   const [before, due] = [await valve.getAttribute('data-drift'), await page.getByTestId('due').innerText()]
   const id = Number(/machines\/(\d+)/.exec(page.url())![1])
-  const made = await page.evaluate(async (machineId) => {
+  const made = await page.evaluate(async machineId => {
     const get = async (path: string) => (await fetch(path)).json()
     const [set] = await get('/api/blade-sets')
     const { machine } = await get(`/api/machines/${machineId}`)
     if (machine.openJobId) return { id: machine.openJobId as number, opened: false }
-    const answer = await fetch('/api/jobs', { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify({ machineId, bladeSetId: set.id, meter: machine.lastMeter + 1500, meterReplaced: false, complaint: 'due' }) })
+    const answer = await fetch('/api/jobs', {
+      method: 'POST',
+      headers: { 'content-type': 'application/json' },
+      body: JSON.stringify({
+        machineId,
+        bladeSetId: set.id,
+        meter: machine.lastMeter + 1500,
+        meterReplaced: false,
+        complaint: 'due',
+      }),
+    })
     return { id: (await answer.json()).id as number, opened: true }
   }, id)
   expect(made.opened).toBe(true)

@@ -4,9 +4,9 @@ import { PNG } from 'pngjs'
 import { instruction, newJob, noViolations, signIn } from './bench'
 import { BenchHand } from './hand'
 
-const ownJob = async (page: Page): Promise<{ id: number, machineId: number, tag: string }> => {
+const ownJob = async (page: Page): Promise<{ id: number; machineId: number; tag: string }> => {
   const id = await newJob(page, 'Hedgerow 18')
-  return page.evaluate(async (jobId) => {
+  return page.evaluate(async jobId => {
     const { pin } = await (await fetch(`/api/jobs/${jobId}?after=0`)).json()
     return { id: jobId, machineId: pin.machine.id as number, tag: pin.machine.tag as string }
   }, id)
@@ -16,9 +16,24 @@ test('a job cools and becomes ready by the clock', async ({ page }) => {
   await page.clock.install({ time: new Date() })
   await signIn(page)
   const { id } = await ownJob(page)
-  await page.evaluate(async (jobId) => {
+  await page.evaluate(async jobId => {
     const { person } = await (await fetch('/api/session')).json()
-    const say = (type: string, payload: object, n: number) => fetch(`/api/jobs/${jobId}/events`, { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify({ type, payload, id: `018f0000-0000-7000-8000-${String(Date.now() % 1e8 + n).padStart(12, '0')}`, version: 1, personId: person.id, deviceId: 'warm', deviceSeq: n, seenSeq: 0, at: new Date(Date.now() - (n === 3 ? 30 : 0) * 60_000).toISOString() }) })
+    const say = (type: string, payload: object, n: number) =>
+      fetch(`/api/jobs/${jobId}/events`, {
+        method: 'POST',
+        headers: { 'content-type': 'application/json' },
+        body: JSON.stringify({
+          type,
+          payload,
+          id: `018f0000-0000-7000-8000-${String((Date.now() % 1e8) + n).padStart(12, '0')}`,
+          version: 1,
+          personId: person.id,
+          deviceId: 'warm',
+          deviceSeq: n,
+          seenSeq: 0,
+          at: new Date(Date.now() - (n === 3 ? 30 : 0) * 60_000).toISOString(),
+        }),
+      })
     await say('confirmed', { item: 'machine' }, 1)
     await say('confirmed', { item: 'spec' }, 2)
     await say('temperature', { celsius: 72, airC: 19 }, 3)
@@ -36,7 +51,10 @@ test('a job cools and becomes ready by the clock', async ({ page }) => {
   await expect(lane('Cooling')).toHaveCount(0)
 })
 
-test('a card that is dragged to another person in one browser is theirs in another within a second', async ({ page, browser }) => {
+test('a card that is dragged to another person in one browser is theirs in another within a second', async ({
+  page,
+  browser,
+}) => {
   await signIn(page)
   const { id } = await ownJob(page)
   const other = await (await browser.newContext({ viewport: { width: 1280, height: 800 } })).newPage()
@@ -63,19 +81,29 @@ test('a card that is dragged to another person in one browser is theirs in anoth
   await expect(page.locator(`[data-job="${id}"]`)).toHaveAttribute('data-person', 'Tam')
   // and back without dragging
   await page.locator(`[data-job="${id}"]`).getByRole('button', { name: /^Move/ }).click()
-  await page.getByRole('group', { name: /^Whose is/ }).getByRole('button', { name: 'Nobody yet' }).click()
-  await expect(other.getByRole('region', { name: 'Nobody yet' }).locator(`[data-job="${id}"]`)).toBeVisible({ timeout: 2000 })
+  await page
+    .getByRole('group', { name: /^Whose is/ })
+    .getByRole('button', { name: 'Nobody yet' })
+    .click()
+  await expect(other.getByRole('region', { name: 'Nobody yet' }).locator(`[data-job="${id}"]`)).toBeVisible({
+    timeout: 2000,
+  })
   await noViolations(page)
 })
 
-test('the tag’s code, read off its picture by another reader, opens the machine on a phone', async ({ page, browser }) => {
+test('the tag’s code, read off its picture by another reader, opens the machine on a phone', async ({
+  page,
+  browser,
+}) => {
   await signIn(page)
   const { machineId, tag } = await ownJob(page)
   await page.goto(`/machines/${machineId}/tag`)
   const shot = PNG.sync.read(await page.getByTestId('tag').screenshot({ scale: 'css' }))
   const read = jsQR(new Uint8ClampedArray(shot.data), shot.width, shot.height)
   expect(read?.data).toBe(`${new URL(page.url()).origin}/t/${tag}`)
-  const phone = await (await browser.newContext({ viewport: { width: 390, height: 844 }, hasTouch: true, isMobile: true })).newPage()
+  const phone = await (
+    await browser.newContext({ viewport: { width: 390, height: 844 }, hasTouch: true, isMobile: true })
+  ).newPage()
   // a stranger signs in first, and lands on the machine all the same
   await phone.goto(read!.data)
   await phone.getByLabel('Name').fill('ines')
@@ -88,7 +116,9 @@ test('the tag’s code, read off its picture by another reader, opens the machin
   await expect(phone.getByRole('alert')).toContainText('has the tag no-such')
 })
 
-test('an owner is told of all that is due; the calendar’s address is made and ended; the page shows what a gap does', async ({ page }) => {
+test('an owner is told of all that is due; the calendar’s address is made and ended; the page shows what a gap does', async ({
+  page,
+}) => {
   await signIn(page)
   await page.goto('/due')
   await page.getByLabel('Weeks ahead').click()
@@ -108,7 +138,10 @@ test('an owner is told of all that is due; the calendar’s address is made and 
   await page.goto('/shop')
   await page.getByRole('button', { name: 'Make an address' }).click()
   await expect(page.getByTestId('calendar-address')).toContainText('/api/calendar/')
-  await page.getByRole('button', { name: /^End the address/ }).first().click()
+  await page
+    .getByRole('button', { name: /^End the address/ })
+    .first()
+    .click()
   await page.goto('/machines')
   await page.getByLabel(/Find by owner, plate/).fill('SL 390')
   await page.locator('tbody a', { hasText: 'Duet 390, cream' }).click()
@@ -117,7 +150,9 @@ test('an owner is told of all that is due; the calendar’s address is made and 
   await noViolations(page)
 })
 
-test('a visit from paper: a meter that cannot be is named, nothing typed is lost, and it takes its place', async ({ page }) => {
+test('a visit from paper: a meter that cannot be is named, nothing typed is lost, and it takes its place', async ({
+  page,
+}) => {
   await signIn(page)
   const { machineId } = await ownJob(page)
   await page.goto(`/machines/${machineId}`)
@@ -142,7 +177,15 @@ test('a visit from paper: a meter that cannot be is named, nothing typed is lost
 test('an oil change waits for the valves on the card; a photo is taken at the bench', async ({ page }) => {
   await signIn(page)
   const { id } = await ownJob(page)
-  await page.evaluate(async jobId => fetch(`/api/jobs/${jobId}/tasks`, { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify({ name: 'Oil change', needs: 'warm' }) }), id)
+  await page.evaluate(
+    async jobId =>
+      fetch(`/api/jobs/${jobId}/tasks`, {
+        method: 'POST',
+        headers: { 'content-type': 'application/json' },
+        body: JSON.stringify({ name: 'Oil change', needs: 'warm' }),
+      }),
+    id,
+  )
   await page.goto('/')
   const card = page.locator(`[data-job="${id}"]`)
   await card.getByLabel(/Oil change/).click()
@@ -155,8 +198,12 @@ test('an oil change waits for the valves on the card; a photo is taken at the be
   await page.getByRole('button', { name: /^Photos/ }).click()
   const picture = new PNG({ width: 60, height: 40 })
   picture.data.fill(140)
-  await page.locator('input[type=file]').setInputFiles({ name: 'head.jpg', mimeType: 'image/jpeg', buffer: Buffer.from('not a photo') })
+  await page
+    .locator('input[type=file]')
+    .setInputFiles({ name: 'head.jpg', mimeType: 'image/jpeg', buffer: Buffer.from('not a photo') })
   await expect(page.getByRole('alert').filter({ hasText: 'JPEG' })).toContainText('not a JPEG, PNG or WebP')
-  await page.locator('input[type=file]').setInputFiles({ name: 'head.png', mimeType: 'image/png', buffer: PNG.sync.write(picture) })
+  await page
+    .locator('input[type=file]')
+    .setInputFiles({ name: 'head.png', mimeType: 'image/png', buffer: PNG.sync.write(picture) })
   await expect(page.getByRole('img', { name: /^Photo of/ })).toBeVisible()
 })

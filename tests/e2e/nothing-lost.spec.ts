@@ -8,22 +8,30 @@ import { many } from '../../server/database/query'
 import { startServer } from '../../scripts/setup/server.mjs'
 import { instruction, newJob, saved, signIn, workUntil } from './bench'
 
-const gaps = () => ({ intake: 0.10, exhaust: 0.145, degPerMm: 720 })
+const gaps = () => ({ intake: 0.1, exhaust: 0.145, degPerMm: 720 })
 /** How many answers lie in the browser's own database. */
-const written = (page: Page): Promise<number> => page.evaluate(() => new Promise<number>((done) => {
-  const opening = indexedDB.open('wembric')
-  opening.onsuccess = () => {
-    const count = opening.result.transaction('waiting').objectStore('waiting').count()
-    count.onsuccess = () => {
-      opening.result.close()
-      done(count.result)
-    }
-  }
-}))
+const written = (page: Page): Promise<number> =>
+  page.evaluate(
+    () =>
+      new Promise<number>(done => {
+        const opening = indexedDB.open('wembric')
+        opening.onsuccess = () => {
+          const count = opening.result.transaction('waiting').objectStore('waiting').count()
+          count.onsuccess = () => {
+            opening.result.close()
+            done(count.result)
+          }
+        }
+      }),
+  )
 /** Each answer once, in the device's order. */
 async function expectOnce(env: Record<string, string>, job: number, least: number): Promise<void> {
   const pool = openPool(databaseSettings(env as unknown as NodeJS.ProcessEnv, 'app'))
-  const rows = await many<{ id: string, seq: number, device_seq: number }>(pool, 'SELECT id, seq, device_seq FROM events WHERE job_id = ? ORDER BY seq', [job])
+  const rows = await many<{ id: string; seq: number; device_seq: number }>(
+    pool,
+    'SELECT id, seq, device_seq FROM events WHERE job_id = ? ORDER BY seq',
+    [job],
+  )
   await pool.end()
   expect(rows.length).toBeGreaterThanOrEqual(least)
   expect(new Set(rows.map(r => r.id)).size).toBe(rows.length)
@@ -31,7 +39,9 @@ async function expectOnce(env: Record<string, string>, job: number, least: numbe
   expect(rows.map(r => r.device_seq)).toEqual([...rows.map(r => r.device_seq)].sort((a, b) => a - b))
 }
 
-test('the server is killed in mid-job, the page is reloaded meanwhile: no answer is lost or doubled', async ({ browser }) => {
+test('the server is killed in mid-job, the page is reloaded meanwhile: no answer is lost or doubled', async ({
+  browser,
+}) => {
   test.setTimeout(150_000)
   const data = mkdtempSync(join(tmpdir(), 'wembric-kill-'))
   const root = process.cwd()
@@ -50,10 +60,12 @@ test('the server is killed in mid-job, the page is reloaded meanwhile: no answer
     server.child.kill('SIGKILL')
     const offline = await workUntil(page, 'Wiggle both rockers', given)
     await expect(page.getByTestId('saved')).toContainText('to send')
-    await expect.poll(() => written(page), { message: 'each answer is written down on this device' }).toBe(offline.length)
+    await expect
+      .poll(() => written(page), { message: 'each answer is written down on this device' })
+      .toBe(offline.length)
     await page.reload()
     await expect(instruction(page)).toHaveText('Wiggle both rockers')
-    offline.push(...await workUntil(page, 'Is T still', given))
+    offline.push(...(await workUntil(page, 'Is T still', given)))
     await expect(page.getByTestId('saved')).toContainText(`${offline.length} to send`)
 
     server = await startServer({ root, data, port: server.port })
@@ -66,15 +78,17 @@ test('the server is killed in mid-job, the page is reloaded meanwhile: no answer
     await expect(instruction(other)).toHaveText('Is T still at the pointer?')
     await other.keyboard.press('1')
     await expect(instruction(page), 'the first browser follows').toContainText('Try', { timeout: 5000 })
-  }
-  finally {
+  } finally {
     await context.close()
     await server.stop()
     rmSync(data, { recursive: true, force: true })
   }
 })
 
-test('an expired session in mid-job keeps the answer and sends it after signing in again', async ({ page, context }) => {
+test('an expired session in mid-job keeps the answer and sends it after signing in again', async ({
+  page,
+  context,
+}) => {
   await signIn(page)
   const job = await newJob(page, 'Minnow 125')
   await page.goto(`/jobs/${job}`)
@@ -93,7 +107,10 @@ test('an expired session in mid-job keeps the answer and sends it after signing 
   await expectOnce(process.env as Record<string, string>, job, 3)
 })
 
-test('an answer to a job that was closed elsewhere is refused, stays visible, and can be discarded', async ({ page, browser }) => {
+test('an answer to a job that was closed elsewhere is refused, stays visible, and can be discarded', async ({
+  page,
+  browser,
+}) => {
   await signIn(page)
   const job = await newJob(page, 'Minnow 125')
   await page.goto(`/jobs/${job}`)
@@ -123,7 +140,9 @@ test('the sheet says which answers are still on their way, and takes them in as 
   const job = await newJob(page, 'Minnow 125')
   await page.goto(`/jobs/${job}`)
   await expect(instruction(page)).toBeVisible()
-  await page.route('**/api/jobs/*/events', route => route.request().method() === 'POST' ? route.abort() : route.continue())
+  await page.route('**/api/jobs/*/events', route =>
+    route.request().method() === 'POST' ? route.abort() : route.continue(),
+  )
   const asked = await workUntil(page, 'Take the spark plug', gaps())
   await expect.poll(() => written(page), { message: 'each answer is written down on this device' }).toBe(asked.length)
   await page.goto(`/jobs/${job}/sheet`)

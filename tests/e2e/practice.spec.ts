@@ -5,21 +5,27 @@ import { instruction, noViolations, signIn } from './bench'
 /** Degrees of the cycle between where the answers put the crank and where it stands. */
 async function apart(page: Page): Promise<number> {
   const wheel = page.getByLabel('What was believed, and what was so').locator('svg.wheel')
-  const [believed, truly] = [Number(await wheel.getAttribute('data-crank')), Number(await wheel.locator('[data-true]').getAttribute('data-true'))]
-  return Math.abs(((truly - believed + 360) % 720 + 720) % 720 - 360)
+  const [believed, truly] = [
+    Number(await wheel.getAttribute('data-crank')),
+    Number(await wheel.locator('[data-true]').getAttribute('data-true')),
+  ]
+  return Math.abs(((((truly - believed + 360) % 720) + 720) % 720) - 360)
 }
 
-test('a whole run by the screen alone: found, measured, set, proved, and marked with nothing against it', async ({ page }) => {
+test('a whole run by the screen alone: found, measured, set, proved, and marked with nothing against it', async ({
+  page,
+}) => {
   test.setTimeout(300_000)
   const hand = await Apprentice.at(page, 'seed=3&level=1&kind=single')
-  for (let i = 0; i < 80 && await hand.step(); i++);
+  for (let i = 0; i < 80 && (await hand.step()); i++);
   await page.getByTestId('hand-over').click()
   await expect(page.getByTestId('score')).toHaveText(/^100 /)
   await expect(page.getByText('Nothing went wrong')).toBeVisible()
   // the truth lies over what was believed, at the last step in one place
-  await page.getByTestId('truth-step').fill(await page.getByTestId('truth-step').getAttribute('max') ?? '')
+  await page.getByTestId('truth-step').fill((await page.getByTestId('truth-step').getAttribute('max')) ?? '')
   expect(await apart(page)).toBeLessThan(15)
-  for (const id of ['only-intake', 'only-exhaust']) await expect(page.locator(`[data-left="${id}"]`)).toHaveAttribute('data-in', 'true')
+  for (const id of ['only-intake', 'only-exhaust'])
+    await expect(page.locator(`[data-left="${id}"]`)).toHaveAttribute('data-in', 'true')
   await expect(page.getByText('Kept with the shop’s runs.')).toBeVisible()
   // it stands among the best of that engine and level
   await page.getByRole('button', { name: 'Choose anew' }).click()
@@ -27,7 +33,9 @@ test('a whole run by the screen alone: found, measured, set, proved, and marked 
   await expect(page.locator('.best li').first()).toContainText('100 of 100')
 })
 
-test('the wrong stroke is said to be slack: the blade and the screw there are marked, and what they would do', async ({ page }) => {
+test('the wrong stroke is said to be slack: the blade and the screw there are marked, and what they would do', async ({
+  page,
+}) => {
   const hand = await Apprentice.at(page, 'seed=3&level=2&kind=single')
   await hand.step()
   await expect(instruction(page)).toHaveText(/Wiggle both rockers/)
@@ -40,12 +48,23 @@ test('the wrong stroke is said to be slack: the blade and the screw there are ma
   await page.locator('[data-nut-to=loose]').click()
   await page.locator('[data-turn="-15"]').click()
   await page.getByTestId('hand-over').click()
-  await expect(page.locator('[data-grade=wrong]').filter({ hasText: /Wrong stroke: the intake was measured at 3\d\d° of the cycle/ })).toBeVisible()
+  await expect(
+    page
+      .locator('[data-grade=wrong]')
+      .filter({ hasText: /Wrong stroke: the intake was measured at 3\d\d° of the cycle/ }),
+  ).toBeVisible()
   await expect(page.locator('[data-grade=wrong]').filter({ hasText: 'said without feeling it' }).first()).toBeVisible()
-  await expect(page.locator('[data-grade=dangerous]').filter({ hasText: /open: it would be set that much too loose/ })).toBeVisible()
+  await expect(
+    page.locator('[data-grade=dangerous]').filter({ hasText: /open: it would be set that much too loose/ }),
+  ).toBeVisible()
   await expect(page.locator('[data-grade=dangerous]').filter({ hasText: 'locknut was left loose' })).toBeVisible()
   // where the rockers were guessed, the answers say compression and the crank stands a turn from it
-  await page.locator('[data-grade=wrong]').filter({ hasText: 'said without feeling it' }).first().getByRole('button').click()
+  await page
+    .locator('[data-grade=wrong]')
+    .filter({ hasText: 'said without feeling it' })
+    .first()
+    .getByRole('button')
+    .click()
   await expect(page.getByTestId('truly-at')).toContainText('exhaust stroke')
   expect(await apart(page)).toBeGreaterThan(300)
   await page.keyboard.press('ArrowRight')
@@ -53,7 +72,9 @@ test('the wrong stroke is said to be slack: the blade and the screw there are ma
   await noViolations(page)
 })
 
-test('in one’s own words: a hint costs, a verdict is called, keys and a drag turn the crank, and nobody is led', async ({ page }) => {
+test('in one’s own words: a hint costs, a verdict is called, keys and a drag turn the crank, and nobody is led', async ({
+  page,
+}) => {
   await signIn(page, 'tam')
   await page.goto('/practice')
   await page.locator('[data-level="2"]').click()
@@ -67,12 +88,17 @@ test('in one’s own words: a hint costs, a verdict is called, keys and a drag t
   const ring = (await page.locator('.ring').boundingBox())!
   const drawn = (await page.getByRole('img', { name: 'Engine, closed' }).boundingBox())!
   // the flywheel’s rim is 75 of the picture’s 376 units from its middle
-  const [x, y, r] = [ring.x + ring.width / 2, ring.y + ring.height / 2, 75 * Math.min(drawn.height / 376, drawn.width / 244)]
+  const [x, y, r] = [
+    ring.x + ring.width / 2,
+    ring.y + ring.height / 2,
+    75 * Math.min(drawn.height / 376, drawn.width / 244),
+  ]
   await page.mouse.move(x, y - r)
   await page.mouse.down()
-  for (let deg = 5; deg <= 60; deg += 5) await page.mouse.move(x + r * Math.sin(deg * Math.PI / 180), y - r * Math.cos(deg * Math.PI / 180))
+  for (let deg = 5; deg <= 60; deg += 5)
+    await page.mouse.move(x + r * Math.sin((deg * Math.PI) / 180), y - r * Math.cos((deg * Math.PI) / 180))
   await page.mouse.up()
-  expect((await crank() - before + 720) % 720).toBeGreaterThan(50)
+  expect(((await crank()) - before + 720) % 720).toBeGreaterThan(50)
   await page.getByTestId('hint').click()
   await expect(instruction(page)).toHaveText(/^Turn on until TL/)
   await page.keyboard.press('b')

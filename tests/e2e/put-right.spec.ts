@@ -3,13 +3,30 @@ import { noViolations, signIn } from './bench'
 
 const now = Date.now() % 1e6
 /** A machine and its owner, made through the API, with the meter read once. */
-const made = (page: Page, name: string, owner: string, meter: number) => page.evaluate(async ({ name, owner, meter }) => {
-  const post = async (path: string, body: unknown) => (await fetch(path, { method: 'POST', body: JSON.stringify(body), headers: { 'content-type': 'application/json' } })).json()
-  const { rows } = await (await fetch('/api/models?q=Hedgerow%2018')).json()
-  const machine = await post('/api/machines', { name, tag: `${name}-${Date.now() % 1e6}`, modelId: rows[0].id, meterUnit: 'h', customer: { name: owner } })
-  await post(`/api/machines/${machine.id}/meter`, { on: new Date().toISOString().slice(0, 10), meter })
-  return machine as { id: number, tag: string, customerId: number }
-}, { name, owner, meter })
+const made = (page: Page, name: string, owner: string, meter: number) =>
+  page.evaluate(
+    async ({ name, owner, meter }) => {
+      const post = async (path: string, body: unknown) =>
+        (
+          await fetch(path, {
+            method: 'POST',
+            body: JSON.stringify(body),
+            headers: { 'content-type': 'application/json' },
+          })
+        ).json()
+      const { rows } = await (await fetch('/api/models?q=Hedgerow%2018')).json()
+      const machine = await post('/api/machines', {
+        name,
+        tag: `${name}-${Date.now() % 1e6}`,
+        modelId: rows[0].id,
+        meterUnit: 'h',
+        customer: { name: owner },
+      })
+      await post(`/api/machines/${machine.id}/meter`, { on: new Date().toISOString().slice(0, 10), meter })
+      return machine as { id: number; tag: string; customerId: number }
+    },
+    { name, owner, meter },
+  )
 
 async function putRight(page: Page, what: RegExp): Promise<void> {
   await page.getByRole('button', { name: 'Put right' }).click()
@@ -17,7 +34,9 @@ async function putRight(page: Page, what: RegExp): Promise<void> {
   await page.getByRole('option', { name: what }).click()
 }
 
-test('a machine on record twice becomes one, found by its tag however many there are; then it goes to another owner', async ({ page }) => {
+test('a machine on record twice becomes one, found by its tag however many there are; then it goes to another owner', async ({
+  page,
+}) => {
   await signIn(page)
   // the one that stays is far beyond the first fifty of a list by name
   const stays = await made(page, 'Zz orchard', `Z. First ${now}`, 30)

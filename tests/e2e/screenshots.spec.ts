@@ -72,7 +72,9 @@ test('the mower past top, dim', async ({ page }) => {
 })
 
 test('the bench on a phone', async ({ browser }) => {
-  const page = await (await browser.newContext({ viewport: { width: 390, height: 844 }, hasTouch: true, isMobile: true })).newPage()
+  const page = await (
+    await browser.newContext({ viewport: { width: 390, height: 844 }, hasTouch: true, isMobile: true })
+  ).newPage()
   await signIn(page)
   await openJob(page, 'M-0106', '12040')
   const gaps = { intake: 0.1, exhaust: 0.115, degPerMm: 720 }
@@ -97,7 +99,11 @@ test('twins: the wheel of each kind, a clash, the reasons', async ({ page }) => 
   const hand = await finding(page, 'Switch 470', 20)
   await hand.until(next => next.step === 'measure')
   await page.keyboard.press('e')
-  await page.getByTestId('offered').filter({ hasText: 'Left exhaust by eye' }).getByRole('button', { name: 'Fully down' }).click()
+  await page
+    .getByTestId('offered')
+    .filter({ hasText: 'Left exhaust by eye' })
+    .getByRole('button', { name: 'Fully down' })
+    .click()
   await expect(page.getByTestId('clash')).toBeVisible()
   await shot(page, 'clash')
 })
@@ -105,8 +111,20 @@ test('twins: the wheel of each kind, a clash, the reasons', async ({ page }) => 
 test('a twin measured and set; shims', async ({ page }) => {
   test.setTimeout(240_000)
   await signIn(page)
-  const hand = await BenchHand.finding(page, 'Duet 390', 0, { 'left-intake': 0.03, 'left-exhaust': 0.165, 'right-intake': 0.085, 'right-exhaust': 0.108 }, { creepMm: -0.035 })
-  await hand.until(next => next.step === 'measure' && next.trial?.valveId === 'right-exhaust' && next.stage.kind === 'blades' && next.trial.stack.bladesMm.length > 1)
+  const hand = await BenchHand.finding(
+    page,
+    'Duet 390',
+    0,
+    { 'left-intake': 0.03, 'left-exhaust': 0.165, 'right-intake': 0.085, 'right-exhaust': 0.108 },
+    { creepMm: -0.035 },
+  )
+  await hand.until(
+    next =>
+      next.step === 'measure' &&
+      next.trial?.valveId === 'right-exhaust' &&
+      next.stage.kind === 'blades' &&
+      next.trial.stack.bladesMm.length > 1,
+  )
   await shot(page, 'measure')
   await hand.until(next => next.instruction.startsWith('Loosen'))
   await page.getByRole('button', { name: /Free, noted/ }).click()
@@ -115,7 +133,13 @@ test('a twin measured and set; shims', async ({ page }) => {
   let turns = 0
   await hand.until(next => next.instruction.startsWith('Turn the screw') && ++turns > 1)
   await shot(page, 'set')
-  const shims = await BenchHand.finding(page, 'Span 850', 200, { 'left-intake': 0.06, 'right-intake': 0.24 }, { shimMm: { 'left-intake': 2.45, 'right-intake': 2.35 } })
+  const shims = await BenchHand.finding(
+    page,
+    'Span 850',
+    200,
+    { 'left-intake': 0.06, 'right-intake': 0.24 },
+    { shimMm: { 'left-intake': 2.45, 'right-intake': 2.35 } },
+  )
   await shims.until(next => next.instruction.startsWith('Fit '))
   await shot(page, 'shims')
 })

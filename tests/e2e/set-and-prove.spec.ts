@@ -5,23 +5,45 @@ import { BenchHand } from './hand'
 /** A twin with one tight, one loose, one that the first blades leave unproved, and one right valve; its locks creep. */
 const GAPS = { 'left-intake': 0.03, 'left-exhaust': 0.165, 'right-intake': 0.085, 'right-exhaust': 0.108 }
 
-const verdicts = (page: Page) => page.locator('.strip .cell').evaluateAll(cells => Object.fromEntries(cells.map(c => [c.getAttribute('data-valve'), c.getAttribute('data-verdict')])))
+const verdicts = (page: Page) =>
+  page
+    .locator('.strip .cell')
+    .evaluateAll(cells =>
+      Object.fromEntries(cells.map(c => [c.getAttribute('data-valve'), c.getAttribute('data-verdict')])),
+    )
 
 // one follows its nut, one is drawn open against all that the demo’s locks have taught
-for (const [set, creepMm] of [['Set A, metric', -0.04], ['Set B, thou', 0.03]] as const) {
+for (const [set, creepMm] of [
+  ['Set A, metric', -0.04],
+  ['Set B, thou', 0.03],
+] as const) {
   test(`a whole twin, tight, loose, unproved and right, with a lock that creeps: ${set}`, async ({ page }) => {
     test.setTimeout(240_000)
     await signIn(page)
     const hand = await BenchHand.finding(page, 'Duet 390', 0, GAPS, { set, creepMm })
     const asked = await hand.until(next => next.step === 'set')
     // what is engraved is what is asked for, in the unit of the set
-    expect(asked.filter(a => a.startsWith('Try ')).every(a => set.includes('thou') ? /^Try [\d.]+( \+ [\d.]+)* thou in the/.test(a) : /^Try 0\.\d+( \+ 0\.\d+)* in the/.test(a)), asked.join('\n')).toBe(true)
+    expect(
+      asked
+        .filter(a => a.startsWith('Try '))
+        .every(a =>
+          set.includes('thou')
+            ? /^Try [\d.]+( \+ [\d.]+)* thou in the/.test(a)
+            : /^Try 0\.\d+( \+ 0\.\d+)* in the/.test(a),
+        ),
+      asked.join('\n'),
+    ).toBe(true)
     const rest = await hand.until(next => next.stage.kind === 'sign')
     // the creep was seen, and set out again
     expect(rest.some(a => /It moved|Loosen the .* locknut/.test(a))).toBe(true)
-    expect(await verdicts(page)).toEqual({ 'left-intake': 'in', 'left-exhaust': 'in', 'right-intake': 'in', 'right-exhaust': 'in' })
+    expect(await verdicts(page)).toEqual({
+      'left-intake': 'in',
+      'left-exhaust': 'in',
+      'right-intake': 'in',
+      'right-exhaust': 'in',
+    })
     for (const [valve, gap] of Object.entries(hand.hand.virtual.gapMm)) {
-      const [least, most] = valve.endsWith('intake') ? [0.06, 0.10] : [0.08, 0.12]
+      const [least, most] = valve.endsWith('intake') ? [0.06, 0.1] : [0.08, 0.12]
       expect(gap, valve).toBeGreaterThanOrEqual(least - 0.005)
       expect(gap, valve).toBeLessThan(most + 0.015 + 0.005)
     }
@@ -34,12 +56,16 @@ for (const [set, creepMm] of [['Set A, metric', -0.04], ['Set B, thou', 0.03]] a
     const view = await hand.view()
     const locked = view.state.valves.flatMap(v => v.readings.filter(r => r.phase === 'torqued')).length
     expect(locked).toBeGreaterThan(2)
-    expect(await rounds.locator('tbody tr').evaluateAll(rows => rows.filter(r => r.children[4]?.textContent).length)).toBe(locked)
+    expect(
+      await rounds.locator('tbody tr').evaluateAll(rows => rows.filter(r => r.children[4]?.textContent).length),
+    ).toBe(locked)
     await expect(page.locator('article.sheet')).toContainText(`Blades: ${set}`)
   })
 }
 
-test('a wrench out of its scale is not taken; one with a crow’s-foot says what to set it to, and the sheet keeps it', async ({ page }) => {
+test('a wrench out of its scale is not taken; one with a crow’s-foot says what to set it to, and the sheet keeps it', async ({
+  page,
+}) => {
   await signIn(page)
   const hand = await BenchHand.finding(page, 'Duet 390', 0, { 'left-intake': 0.03 }, { creepMm: 0 })
   await hand.until(next => next.step === 'set')
@@ -59,12 +85,25 @@ test('a wrench out of its scale is not taken; one with a crow’s-foot says what
   await expect(page.locator('article.sheet')).toContainText('set to 9.5 N·m on Bench beam with Crow’s-foot, 10 mm')
 })
 
-test('shims: old ones read, swapped where they suit, cam back, measured again, and off the shelf when signed', async ({ page }) => {
+test('shims: old ones read, swapped where they suit, cam back, measured again, and off the shelf when signed', async ({
+  page,
+}) => {
   test.setTimeout(240_000)
   await signIn(page)
-  const stock = async () => Object.fromEntries((await page.evaluate(async () => (await (await fetch('/api/shelf')).json()).shims)).map((s: { sizeMm: number, count: number }) => [s.sizeMm, s.count])) as Record<string, number>
+  const stock = async () =>
+    Object.fromEntries(
+      (await page.evaluate(async () => (await (await fetch('/api/shelf')).json()).shims)).map(
+        (s: { sizeMm: number; count: number }) => [s.sizeMm, s.count],
+      ),
+    ) as Record<string, number>
   const before = await stock()
-  const hand = await BenchHand.finding(page, 'Span 850', 200, { 'left-intake': 0.06, 'right-intake': 0.24 }, { shimMm: { 'left-intake': 2.45, 'right-intake': 2.35 } })
+  const hand = await BenchHand.finding(
+    page,
+    'Span 850',
+    200,
+    { 'left-intake': 0.06, 'right-intake': 0.24 },
+    { shimMm: { 'left-intake': 2.45, 'right-intake': 2.35 } },
+  )
   await hand.until(next => next.instruction.startsWith('Read the front intake'))
   await page.keyboard.press('1')
   await page.getByLabel('Engraved, mm').fill('2.43')
@@ -82,11 +121,15 @@ test('shims: old ones read, swapped where they suit, cam back, measured again, a
   await hand.step()
   await saved(page)
   await page.goto(`/jobs/${hand.jobId}/sheet`)
-  await expect(page.locator('article.sheet')).toContainText(/Front intake\s*2.45 engraved, 2.45 measured\s*2.35 out of the rear intake/)
+  await expect(page.locator('article.sheet')).toContainText(
+    /Front intake\s*2.45 engraved, 2.45 measured\s*2.35 out of the rear intake/,
+  )
   expect(await stock()).toEqual(before)
 })
 
-test('two printed figures: a lead settles which stands, with a reason; one outside both is refused, and the sheet says so', async ({ page }) => {
+test('two printed figures: a lead settles which stands, with a reason; one outside both is refused, and the sheet says so', async ({
+  page,
+}) => {
   await signIn(page)
   const jobId = await newJob(page, 'Switch 470')
   await page.goto(`/jobs/${jobId}`)
@@ -108,10 +151,14 @@ test('two printed figures: a lead settles which stands, with a reason; one outsi
   await expect(instruction(page)).toHaveText('How cold is the engine?')
   await expect(page.locator('[data-valve=right-exhaust]').first()).toContainText('0.20–0.25')
   await page.goto(`/jobs/${jobId}/sheet`)
-  await expect(page.locator('article.sheet')).toContainText('Exhaust 0.20–0.25 mm (7.9–9.8 thou): Both letters were seen. Ines.')
+  await expect(page.locator('article.sheet')).toContainText(
+    'Exhaust 0.20–0.25 mm (7.9–9.8 thou): Both letters were seen. Ines.',
+  )
 })
 
-test('the slot’s hour is noted before loosening, and where it points after tells the turn; an estimate proves nothing', async ({ page }) => {
+test('the slot’s hour is noted before loosening, and where it points after tells the turn; an estimate proves nothing', async ({
+  page,
+}) => {
   await signIn(page)
   const hand = await BenchHand.finding(page, 'Minnow 125', 0, { intake: 0.16 }, { creepMm: 0 })
   await hand.until(next => next.step === 'measure' && next.trial !== null)
@@ -147,14 +194,20 @@ test('the slot’s hour is noted before loosening, and where it points after tel
   const centre = { x: box.x + box.width / 2 + (190 - 190) * scale, y: box.y + box.height / 2 + (190 - 196) * scale }
   await page.mouse.move(centre.x, centre.y - 50 * scale)
   await page.mouse.down()
-  await page.mouse.move(centre.x + 80 * scale * Math.sin(Math.PI * 2 / 3), centre.y - 80 * scale * Math.cos(Math.PI * 2 / 3), { steps: 4 })
+  await page.mouse.move(
+    centre.x + 80 * scale * Math.sin((Math.PI * 2) / 3),
+    centre.y - 80 * scale * Math.cos((Math.PI * 2) / 3),
+    { steps: 4 },
+  )
   await page.mouse.up()
   const drawn = [60, 240].sort((a, b) => Math.abs(a - asked) - Math.abs(b - asked))[0]!
   const shown = Number((await page.locator('output').innerText()).replace('°', ''))
   expect(Math.abs(shown - drawn)).toBeLessThan(6)
 })
 
-test('two trials that cannot both be right: either is taken back where it is named; another set and a stack by touch', async ({ page }) => {
+test('two trials that cannot both be right: either is taken back where it is named; another set and a stack by touch', async ({
+  page,
+}) => {
   await signIn(page)
   const hand = await BenchHand.finding(page, 'Minnow 125', 0)
   await hand.until(next => next.step === 'measure' && next.trial !== null)
@@ -174,7 +227,8 @@ test('two trials that cannot both be right: either is taken back where it is nam
   await saved(page)
   await expect(instruction(page)).toHaveText(/^Try [\d.]+ thou in the intake|^Try [\d. +]+ thou in the intake/)
   await page.getByRole('button', { name: /^Stack/ }).click()
-  for (const mm of await page.locator('.blade.chosen').evaluateAll(all => all.map(b => b.getAttribute('data-blade')!))) if ((await page.locator('.blade.chosen').count()) > 1) await blade(mm)
+  for (const mm of await page.locator('.blade.chosen').evaluateAll(all => all.map(b => b.getAttribute('data-blade')!)))
+    if ((await page.locator('.blade.chosen').count()) > 1) await blade(mm)
   await blade('0.0381')
   await expect(instruction(page)).toHaveText(/^Try [\d.]+ \+ 1.5 thou in the intake|^Try 1.5 thou/)
 })

@@ -6,8 +6,19 @@ import { instruction, newJob, saved, signIn } from './bench'
 const field = (page: Page, label: string) => page.getByLabel(label, { exact: true })
 /** A model of this test's own, so that no other test's job is superseded. @returns its page's address */
 async function ownModel(page: Page, model: string): Promise<string> {
-  const id = await page.evaluate(async body => ((await (await fetch('/api/models', { method: 'POST', body: JSON.stringify(body), headers: { 'content-type': 'application/json' } })).json()) as { id: number }).id,
-    { ...MINNOW, model, code: model.replaceAll(' ', ''), approveBecause: 'the only lead here' })
+  const id = await page.evaluate(
+    async body =>
+      (
+        (await (
+          await fetch('/api/models', {
+            method: 'POST',
+            body: JSON.stringify(body),
+            headers: { 'content-type': 'application/json' },
+          })
+        ).json()) as { id: number }
+      ).id,
+    { ...MINNOW, model, code: model.replaceAll(' ', ''), approveBecause: 'the only lead here' },
+  )
   return `/spec-book/${id}`
 }
 const findAndOpen = async (page: Page, typed: string, name: string) => {
@@ -17,7 +28,10 @@ const findAndOpen = async (page: Page, typed: string, name: string) => {
   await expect(page.getByRole('heading', { name, level: 1 })).toBeVisible()
 }
 
-test('find, read, draft, compare, approve; an open job is offered the new figures and takes them', async ({ page, browser }) => {
+test('find, read, draft, compare, approve; an open job is offered the new figures and takes them', async ({
+  page,
+  browser,
+}) => {
   test.setTimeout(120_000)
   await signIn(page)
   await ownModel(page, 'Specimen 131')
@@ -60,14 +74,19 @@ test('find, read, draft, compare, approve; an open job is offered the new figure
   await expect(page.locator('[data-valve=exhaust]').first()).toContainText('0.14–0.18')
   await saved(page)
   await page.goto(`/jobs/${job}/sheet`)
-  await expect(page.locator('article.sheet')).toContainText('Begun by revision 1; revision 2 came into force meanwhile and was taken by Ines')
+  await expect(page.locator('article.sheet')).toContainText(
+    'Begun by revision 1; revision 2 came into force meanwhile and was taken by Ines',
+  )
   await page.goto(address.split('/compare')[0]!)
   await page.locator('[data-revision="1"]').click()
   await expect(page.getByText('Revision 1, superseded').first()).toBeVisible()
   await expect(page.getByText('a bare figure')).toBeVisible()
 })
 
-test('two people change one model at once: the second sees what the first changed, and keeps what was typed', async ({ page, browser }) => {
+test('two people change one model at once: the second sees what the first changed, and keeps what was typed', async ({
+  page,
+  browser,
+}) => {
   await signIn(page)
   const address = await ownModel(page, 'Specimen 137')
   await page.goto(`${address}/draft`)
@@ -97,13 +116,21 @@ test('two people change one model at once: the second sees what the first change
   await expect(page.getByRole('heading', { name: 'Revision 3 is in force' })).toBeVisible()
 })
 
-test('a list of twenty with five mistakes: each is named, the rest is written, and the book comes back the same from its own file', async ({ page }) => {
+test('a list of twenty with five mistakes: each is named, the rest is written, and the book comes back the same from its own file', async ({
+  page,
+}) => {
   await signIn(page)
   await page.goto('/spec-book/import')
   await field(page, 'File').setInputFiles('tests/e2e/files/twenty-models.csv')
   await expect(page.getByText('Every column has its place').or(page.getByText('1 left out'))).toBeVisible()
   await page.getByRole('button', { name: 'Look at the rows' }).click()
-  const mistakes = [[5, 'Exhaust', 'tighter than the intake'], [9, 'Inlet', 'wider than a valve is set to'], [13, 'Inlet', 'The limits are crossed'], [16, 'Model name', 'The same model as row 4'], [19, 'Date', 'year-month-day']] as const
+  const mistakes = [
+    [5, 'Exhaust', 'tighter than the intake'],
+    [9, 'Inlet', 'wider than a valve is set to'],
+    [13, 'Inlet', 'The limits are crossed'],
+    [16, 'Model name', 'The same model as row 4'],
+    [19, 'Date', 'year-month-day'],
+  ] as const
   await expect(page.locator('[data-row]')).toHaveCount(mistakes.length)
   for (const [row, column, says] of mistakes) {
     await expect(page.locator(`[data-row="${row}"]`)).toContainText(column)
@@ -123,14 +150,21 @@ test('a list of twenty with five mistakes: each is named, the rest is written, a
   await page.getByRole('link', { name: 'CSV' }).click()
   const path = await (await download).path()
   await page.goto('/spec-book/import')
-  await field(page, 'File').setInputFiles({ name: 'ours.csv', mimeType: 'text/csv', buffer: await (await import('node:fs/promises')).readFile(path) })
+  await field(page, 'File').setInputFiles({
+    name: 'ours.csv',
+    mimeType: 'text/csv',
+    buffer: await (await import('node:fs/promises')).readFile(path),
+  })
   await expect(page.getByText('Every column has its place')).toBeVisible()
   await page.getByRole('button', { name: 'Look at the rows' }).click()
   await expect(page.getByRole('button', { name: 'Nothing to write' })).toBeDisabled()
-  for (const state of ['with a problem', 'new', 'changed']) await expect(page.getByRole('tab', { name: state })).toContainText('0')
+  for (const state of ['with a problem', 'new', 'changed'])
+    await expect(page.getByRole('tab', { name: state })).toContainText('0')
 })
 
-test('nothing found leads to adding; a picture renamed to .csv is refused in words; a token is shown once', async ({ page }) => {
+test('nothing found leads to adding; a picture renamed to .csv is refused in words; a token is shown once', async ({
+  page,
+}) => {
   await signIn(page)
   await page.goto('/spec-book')
   await field(page, 'Find a model /').fill('qqqqwx 77')
@@ -139,7 +173,11 @@ test('nothing found leads to adding; a picture renamed to .csv is refused in wor
   await expect(page.getByRole('heading', { name: 'Add a model and its spec' })).toBeVisible()
   await expect(field(page, 'Model')).toHaveValue('qqqqwx 77')
   await page.goto('/spec-book/import')
-  await field(page, 'File').setInputFiles({ name: 'models.csv', mimeType: 'text/csv', buffer: Buffer.from([0x89, 0x50, 0x4E, 0x47, 1, 2, 3]) })
+  await field(page, 'File').setInputFiles({
+    name: 'models.csv',
+    mimeType: 'text/csv',
+    buffer: Buffer.from([0x89, 0x50, 0x4e, 0x47, 1, 2, 3]),
+  })
   await expect(page.getByRole('alert')).toContainText('PNG image')
   await page.goto('/shop')
   await page.getByLabel('A token for').fill('Parts counter')
@@ -151,16 +189,38 @@ test('nothing found leads to adding; a picture renamed to .csv is refused in wor
 
 test('the pages of the book stand the accessibility check, on a bench screen and on a phone', async ({ page }) => {
   await signIn(page)
-  const of = (q: string) => page.evaluate(async q => ((await (await fetch(`/api/models?q=${q}`)).json()) as { rows: { id: number }[] }).rows[0]!.id, q)
+  const of = (q: string) =>
+    page.evaluate(
+      async q => ((await (await fetch(`/api/models?q=${q}`)).json()) as { rows: { id: number }[] }).rows[0]!.id,
+      q,
+    )
   const [duet, hedgerow] = [await of('duet'), await of('hedgerow')]
-  const draft = await page.evaluate(async id => ((await (await fetch(`/api/models/${id}`)).json()) as { revisions: { id: number }[] }).revisions.map(r => r.id), hedgerow)
-  for (const size of [{ width: 1280, height: 800 }, { width: 390, height: 844 }]) {
+  const draft = await page.evaluate(
+    async id =>
+      ((await (await fetch(`/api/models/${id}`)).json()) as { revisions: { id: number }[] }).revisions.map(r => r.id),
+    hedgerow,
+  )
+  for (const size of [
+    { width: 1280, height: 800 },
+    { width: 390, height: 844 },
+  ]) {
     await page.setViewportSize(size)
-    for (const [path, shown] of [[`/spec-book/${duet}`, 'the page gives two readings'], [`/spec-book/${hedgerow}/compare?a=${draft[0]}&b=${draft[1]}`, 'What it would do'], [`/spec-book/${hedgerow}/draft`, 'Reason for the change'], ['/spec-book/import', 'Take models in']] as const) {
+    for (const [path, shown] of [
+      [`/spec-book/${duet}`, 'the page gives two readings'],
+      [`/spec-book/${hedgerow}/compare?a=${draft[0]}&b=${draft[1]}`, 'What it would do'],
+      [`/spec-book/${hedgerow}/draft`, 'Reason for the change'],
+      ['/spec-book/import', 'Take models in'],
+    ] as const) {
       await page.goto(path)
       await expect(page.getByText(shown).first()).toBeVisible()
-      expect((await new AxeBuilder({ page }).analyze()).violations.map(v => [v.id, v.nodes[0]?.html]), `${path} at ${size.width}`).toEqual([])
-      expect(await page.evaluate(() => document.documentElement.scrollWidth - innerWidth), `${path} at ${size.width} fits`).toBeLessThanOrEqual(0)
+      expect(
+        (await new AxeBuilder({ page }).analyze()).violations.map(v => [v.id, v.nodes[0]?.html]),
+        `${path} at ${size.width}`,
+      ).toEqual([])
+      expect(
+        await page.evaluate(() => document.documentElement.scrollWidth - innerWidth),
+        `${path} at ${size.width} fits`,
+      ).toBeLessThanOrEqual(0)
     }
   }
 })

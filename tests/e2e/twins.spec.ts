@@ -11,7 +11,11 @@ test.afterAll(() => pool.end())
 test('a side-by-side by its maker’s own stops, from the Bay to the sheet', async ({ page }) => {
   test.setTimeout(240_000)
   await signIn(page)
-  await page.getByRole('link', { name: /New job/ }).or(page.getByRole('button', { name: /New job/ })).first().click()
+  await page
+    .getByRole('link', { name: /New job/ })
+    .or(page.getByRole('button', { name: /New job/ }))
+    .first()
+    .click()
   // the list shows the first fifty: a tag is typed, or scanned
   await page.getByLabel('Scan a tag, or type machine, owner or model').fill('M-0113')
   await page.locator('[data-machine="M-0113"]').click()
@@ -21,19 +25,38 @@ test('a side-by-side by its maker’s own stops, from the Bay to the sheet', asy
   const jobId = Number(/jobs\/(\d+)/.exec(page.url())![1])
   const hand = await BenchHand.at(page, jobId, 120, { 'right-exhaust': 0.29 })
   const asked = await hand.until(next => next.stage.kind === 'sign')
-  for (const said of [/P meets the pointer/, /Q meets the pointer/, /Loosen the rear exhaust locknut/, /Turn it over two full turns/])
-    expect(asked.some(a => said.test(a)), String(said)).toBe(true)
+  for (const said of [
+    /P meets the pointer/,
+    /Q meets the pointer/,
+    /Loosen the rear exhaust locknut/,
+    /Turn it over two full turns/,
+  ])
+    expect(
+      asked.some(a => said.test(a)),
+      String(said),
+    ).toBe(true)
   // every stop was gone round again to prove
   const turned = asked.findIndex(a => /two full turns/.test(a))
-  for (const letter of ['P', 'Q']) expect(asked.slice(turned).some(a => a.includes(`${letter} meets`) || a.includes(`back to ${letter}`)), letter).toBe(true)
+  for (const letter of ['P', 'Q'])
+    expect(
+      asked.slice(turned).some(a => a.includes(`${letter} meets`) || a.includes(`back to ${letter}`)),
+      letter,
+    ).toBe(true)
   await hand.step()
   await saved(page)
 
-  const rows = await many<{ valve: string, verdict: string }>(pool, 'SELECT valve_id AS valve, verdict FROM readings WHERE job_id = ? AND phase = \'proved\' ORDER BY valve_id', [jobId])
-  expect(rows).toEqual(['left-exhaust', 'left-intake', 'right-exhaust', 'right-intake'].map(valve => ({ valve, verdict: 'in' })))
+  const rows = await many<{ valve: string; verdict: string }>(
+    pool,
+    "SELECT valve_id AS valve, verdict FROM readings WHERE job_id = ? AND phase = 'proved' ORDER BY valve_id",
+    [jobId],
+  )
+  expect(rows).toEqual(
+    ['left-exhaust', 'left-intake', 'right-exhaust', 'right-intake'].map(valve => ({ valve, verdict: 'in' })),
+  )
   await page.getByRole('link', { name: 'Job sheet' }).click()
   const sheet = page.locator('article.sheet')
-  for (const name of ['Front intake', 'Front exhaust', 'Rear intake', 'Rear exhaust']) await expect(sheet.locator('.map .valve').filter({ hasText: name })).toContainText('In, by')
+  for (const name of ['Front intake', 'Front exhaust', 'Rear intake', 'Rear exhaust'])
+    await expect(sheet.locator('.map .valve').filter({ hasText: name })).toContainText('In, by')
   await expect(sheet.locator('table').filter({ hasText: 'Did not go' })).toContainText('Q')
   for (const format of ['A4', 'Letter'] as const) {
     const pdf = (await page.pdf({ format, preferCSSPageSize: false })).toString('latin1')
@@ -113,22 +136,39 @@ test('the shop’s favourite way comes first, and new jobs begin with it', async
   await expect(page.getByText('Kept.')).toBeVisible()
 })
 
-test('a twin is added by the form; what cannot be is said at its field, and nothing typed is lost', async ({ page }) => {
+test('a twin is added by the form; what cannot be is said at its field, and nothing typed is lost', async ({
+  page,
+}) => {
   await signIn(page)
   await page.goto('/spec-book/new')
-  const fill = async (fields: Record<string, string>) => { for (const [label, value] of Object.entries(fields)) await page.getByLabel(label, { exact: true }).fill(value) }
+  const fill = async (fields: Record<string, string>) => {
+    for (const [label, value] of Object.entries(fields)) await page.getByLabel(label, { exact: true }).fill(value)
+  }
   const field = (label: string) => page.locator('.field').filter({ has: page.getByLabel(label, { exact: true }) })
   await page.getByRole('combobox', { name: 'Firing interval' }).click()
   await page.getByRole('option', { name: '180° twin' }).click()
   await expect(page.getByLabel('Cylinders and firing angles')).toHaveValue('Left 0, Right 180')
-  await fill({ 'Maker': 'Testor', 'Model': 'Pair', 'Source': 'Manual, p. 9', 'Source’s date': '2024-02-28', 'Intake': '0.08–0.12', 'Exhaust': '0.10–0.14', 'Stroke, mm': '0', 'Seen from': 'the left', 'Turned by': 'the rotor bolt', 'Marks, letter and degrees': 'T L 0, T R 180' })
+  await fill({
+    'Maker': 'Testor',
+    'Model': 'Pair',
+    'Source': 'Manual, p. 9',
+    'Source’s date': '2024-02-28',
+    'Intake': '0.08–0.12',
+    'Exhaust': '0.10–0.14',
+    'Stroke, mm': '0',
+    'Seen from': 'the left',
+    'Turned by': 'the rotor bolt',
+    'Marks, letter and degrees': 'T L 0, T R 180',
+  })
   await page.getByLabel(/The maker’s own stops/).fill('90 T L: left intake, left exhaust')
   await page.getByRole('button', { name: 'Add it' }).click()
   await expect(field('Stroke, mm')).toContainText('10 mm or more')
   await expect(field('Where they show')).toContainText('no pointer')
   await expect(page.locator('.field').filter({ hasText: 'own stops' })).toContainText('90° from there')
   await fill({ 'Stroke, mm': '58', 'Where they show': 'the rotor window' })
-  await page.getByLabel(/The maker’s own stops/).fill('0 T L: left intake, left exhaust\n180 T R: right intake, right exhaust')
+  await page
+    .getByLabel(/The maker’s own stops/)
+    .fill('0 T L: left intake, left exhaust\n180 T R: right intake, right exhaust')
   await page.getByRole('button', { name: 'Add it' }).click()
   await expect(page.getByRole('heading', { name: 'Testor Pair' })).toBeVisible()
   await expect(page.locator('.about')).toContainText('180° twin')
@@ -143,15 +183,35 @@ test('a saved model comes back from its file; one that cannot be is refused fiel
   await page.getByRole('link', { name: 'Save as JSON' }).click()
   const chunks: Buffer[] = []
   for await (const chunk of await (await download).createReadStream()) chunks.push(chunk as Buffer)
-  const book = JSON.parse(Buffer.concat(chunks).toString()) as { models: [Record<string, unknown> & { engine: Engine }] }
+  const book = JSON.parse(Buffer.concat(chunks).toString()) as {
+    models: [Record<string, unknown> & { engine: Engine }]
+  }
   const [model] = book.models
   await page.goto('/spec-book/import')
-  const give = (...models: unknown[]) => page.getByLabel('File', { exact: true }).setInputFiles({ name: 'model.json', mimeType: 'application/json', buffer: Buffer.from(JSON.stringify({ ...book, models })) })
-  const bad = { ...model.engine, strokeMm: 0, markWindow: '', makersStops: [{ ...model.engine.makersStops[0], valveIds: [] }], cam: { ...model.engine.cam, exhaustClosesAfterTdcDeg: -250 } }
+  const give = (...models: unknown[]) =>
+    page
+      .getByLabel('File', { exact: true })
+      .setInputFiles({
+        name: 'model.json',
+        mimeType: 'application/json',
+        buffer: Buffer.from(JSON.stringify({ ...book, models })),
+      })
+  const bad = {
+    ...model.engine,
+    strokeMm: 0,
+    markWindow: '',
+    makersStops: [{ ...model.engine.makersStops[0], valveIds: [] }],
+    cam: { ...model.engine.cam, exhaustClosesAfterTdcDeg: -250 },
+  }
   await give({ ...model, engine: bad }, { ...model, key: 'copy', model: 'Span 850, copy' }, model)
   const problem = page.locator('[data-row="1"]')
   for (const said of ['strokeMm', 'serves no valve', 'look at the sign']) await expect(problem).toContainText(said)
-  for (const [state, n] of [['problem', 1], ['new', 1], ['the same', 1]] as const) await expect(page.getByRole('tab', { name: state })).toContainText(String(n))
+  for (const [state, n] of [
+    ['problem', 1],
+    ['new', 1],
+    ['the same', 1],
+  ] as const)
+    await expect(page.getByRole('tab', { name: state })).toContainText(String(n))
   await page.getByRole('button', { name: 'Write 1 model' }).click()
   await expect(page.getByText('Written.')).toBeVisible()
   await page.getByRole('link', { name: 'To the book' }).click()

@@ -8,7 +8,11 @@ test.afterAll(() => pool.end())
 
 const SIZES = [
   { name: 'a bench screen by keys alone', how: 'keys', use: { viewport: { width: 1280, height: 800 } } },
-  { name: 'a phone by taps alone', how: 'taps', use: { viewport: { width: 390, height: 844 }, hasTouch: true, isMobile: true } },
+  {
+    name: 'a phone by taps alone',
+    how: 'taps',
+    use: { viewport: { width: 390, height: 844 }, hasTouch: true, isMobile: true },
+  },
 ] as const
 
 for (const { name, how, use } of SIZES) {
@@ -17,13 +21,22 @@ for (const { name, how, use } of SIZES) {
     await signIn(page)
     const job = await newJob(page, 'Minnow 125')
     await page.goto(`/jobs/${job}`)
-    const gaps = { intake: 0.10, exhaust: 0.105, degPerMm: 720 }
+    const gaps = { intake: 0.1, exhaust: 0.105, degPerMm: 720 }
     const asked = await workUntil(page, 'This job is closed', gaps, how)
     expect(asked.some(a => a.startsWith('Loosen the exhaust'))).toBe(true)
     await saved(page)
 
-    const rows = await many<{ valve_id: string, phase: string, lo: number, hi: number, verdict: string }>(pool, 'SELECT valve_id, phase, clearance_lo_mm AS lo, clearance_hi_mm AS hi, verdict FROM readings WHERE job_id = ? AND phase IN (\'as found\', \'proved\') ORDER BY valve_id, phase', [job])
-    expect(rows.map(r => [r.valve_id, r.phase, r.verdict])).toEqual([['exhaust', 'as found', 'tight'], ['exhaust', 'proved', 'in'], ['intake', 'as found', 'in'], ['intake', 'proved', 'in']])
+    const rows = await many<{ valve_id: string; phase: string; lo: number; hi: number; verdict: string }>(
+      pool,
+      "SELECT valve_id, phase, clearance_lo_mm AS lo, clearance_hi_mm AS hi, verdict FROM readings WHERE job_id = ? AND phase IN ('as found', 'proved') ORDER BY valve_id, phase",
+      [job],
+    )
+    expect(rows.map(r => [r.valve_id, r.phase, r.verdict])).toEqual([
+      ['exhaust', 'as found', 'tight'],
+      ['exhaust', 'proved', 'in'],
+      ['intake', 'as found', 'in'],
+      ['intake', 'proved', 'in'],
+    ])
     const exhaust = rows.find(r => r.valve_id === 'exhaust' && r.phase === 'proved')!
     expect(gaps.exhaust).toBeGreaterThanOrEqual(exhaust.lo)
     expect(gaps.exhaust).toBeLessThan(exhaust.hi)
@@ -31,7 +44,10 @@ for (const { name, how, use } of SIZES) {
     await page.getByRole('link', { name: 'Job sheet' }).click()
     const sheet = page.locator('article.sheet')
     await expect(sheet).toContainText('signed by Ines')
-    expect(await page.evaluate(() => document.documentElement.scrollWidth), 'the sheet fits the screen').toBeLessThanOrEqual(use.viewport.width)
+    expect(
+      await page.evaluate(() => document.documentElement.scrollWidth),
+      'the sheet fits the screen',
+    ).toBeLessThanOrEqual(use.viewport.width)
     await expect(sheet.locator('.valve.exhaust')).toContainText('Tight')
     await expect(sheet.locator('.valve.exhaust')).toContainText(/0\.14.0\.155 mm\s*In, by drag/)
     await expect(sheet).toContainText('0.08 + 0.04 no-go')

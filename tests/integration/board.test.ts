@@ -12,15 +12,19 @@ let shopId = 0
 beforeAll(async () => {
   await ines.signIn('ines')
   await tam.signIn('tam')
-  const [[row]] = await pool.query('SELECT shop_id AS shopId FROM people WHERE id = ?', [ines.personId]) as unknown as [[{ shopId: number }]]
+  const [[row]] = (await pool.query('SELECT shop_id AS shopId FROM people WHERE id = ?', [
+    ines.personId,
+  ])) as unknown as [[{ shopId: number }]]
   shopId = row.shopId
 })
 afterAll(() => pool.end())
 
 const bay = async () => (await ines.get<BayResponse>('/api/bay')).body
 const cardOf = async (id: number) => (await bay()).cards.find(c => c.jobId === id)!
-const newJob = async (more: Record<string, unknown> = {}) => (await openJob(ines, await newMachine(ines), 10, more)).body.id
-const place = (id: number, personId: number | null, beforeJobId: number | null = null, client = ines) => client.call('PUT', `/api/jobs/${id}/place`, { personId, beforeJobId })
+const newJob = async (more: Record<string, unknown> = {}) =>
+  (await openJob(ines, await newMachine(ines), 10, more)).body.id
+const place = (id: number, personId: number | null, beforeJobId: number | null = null, client = ines) =>
+  client.call('PUT', `/api/jobs/${id}/place`, { personId, beforeJobId })
 
 describe('the board', () => {
   it('a card goes to a person and a place; the order stays for everybody', async () => {
@@ -42,11 +46,15 @@ describe('the board', () => {
     }
     const order = (await bay()).cards.filter(k => [a, b, c].includes(k.jobId)).map(k => k.jobId)
     expect(order).toEqual([a, b, c])
-    expect(new Set((await bay()).cards.filter(k => k.column !== 'done').map(k => k.place)).size).toBe((await bay()).cards.filter(k => k.column !== 'done').length)
+    expect(new Set((await bay()).cards.filter(k => k.column !== 'done').map(k => k.place)).size).toBe(
+      (await bay()).cards.filter(k => k.column !== 'done').length,
+    )
   }, 60_000)
   it('the day is ordered by how long the shop says its valves take', async () => {
     const signIn = `kit-${Date.now()}`
-    const { id: kit } = (await ines.post<{ id: number }>('/api/people', { name: 'Kit', signIn, password: 'quillbrook', role: 'mechanic' })).body
+    const { id: kit } = (
+      await ines.post<{ id: number }>('/api/people', { name: 'Kit', signIn, password: 'quillbrook', role: 'mechanic' })
+    ).body
     const [first, second] = [await newJob(), await newJob()]
     for (const id of [first, second]) await place(id, kit)
     const between = async () => {
@@ -57,7 +65,12 @@ describe('the board', () => {
     expect(await between()).toBe(45)
     expect((await ines.call('PUT', '/api/shop', { valveMinutes: 90 })).status).toBe(200)
     expect(await between()).toBe(90)
-    for (const [valveMinutes, words] of [[3, /at least 5 minutes/], [900, /a working day/], [12.5, /whole minutes/]] as const) expect((await ines.call('PUT', '/api/shop', { valveMinutes })).body.title).toMatch(words)
+    for (const [valveMinutes, words] of [
+      [3, /at least 5 minutes/],
+      [900, /a working day/],
+      [12.5, /whole minutes/],
+    ] as const)
+      expect((await ines.call('PUT', '/api/shop', { valveMinutes })).body.title).toMatch(words)
     expect((await tam.call('PUT', '/api/shop', { valveMinutes: 30 })).status).toBe(403)
     await ines.call('PUT', '/api/shop', { valveMinutes: 45 })
   })
@@ -66,7 +79,9 @@ describe('the board', () => {
     expect((await place(id, 99999999)).body.title).toMatch(/this shop’s crew/)
     const { person } = await otherShop()
     expect((await place(id, person.id)).status).toBe(422)
-    await expect(placeJob(pool, person, id, { personId: null, beforeJobId: null })).rejects.toMatchObject({ status: 404 })
+    await expect(placeJob(pool, person, id, { personId: null, beforeJobId: null })).rejects.toMatchObject({
+      status: 404,
+    })
     await ines.answer(id, { type: 'abandoned', payload: { reason: 'test' } })
     expect((await place(id, null)).status).toBe(409)
   })
@@ -79,7 +94,11 @@ describe('what has cooled', () => {
     const at = Date.now()
     await ines.answer(id, { type: 'confirmed', payload: { item: 'machine' } })
     await ines.answer(id, { type: 'confirmed', payload: { item: 'spec' } })
-    await ines.answer(id, { type: 'temperature', payload: { celsius: 74, airC: 19 } }, { at: new Date(at - 35 * 60_000).toISOString() })
+    await ines.answer(
+      id,
+      { type: 'temperature', payload: { celsius: 74, airC: 19 } },
+      { at: new Date(at - 35 * 60_000).toISOString() },
+    )
     await ines.answer(id, { type: 'temperature', payload: { celsius: 58 } }, { at: new Date(at).toISOString() })
     const card = await cardOf(id)
     expect([card.column, card.cooling?.airC, card.cooling?.airAssumed]).toEqual(['cooling', 19, false])
@@ -95,18 +114,29 @@ describe('what has cooled', () => {
     for (const item of ['machine', 'spec'] as const) await ines.answer(id, { type: 'confirmed', payload: { item } })
     await ines.answer(id, { type: 'temperature', payload: { celsius: 60, airC: 38 } })
     expect((await cardOf(id)).cooling!.ready).toEqual({ kind: 'air too warm' })
-    expect((await ines.answer<{ title: string }>(id, { type: 'temperature', payload: { celsius: 60, airC: 90 } })).body.title).toMatch(/Look at the unit/)
+    expect(
+      (await ines.answer<{ title: string }>(id, { type: 'temperature', payload: { celsius: 60, airC: 90 } })).body
+        .title,
+    ).toMatch(/Look at the unit/)
   })
 })
 
 describe('what else a visit is for', () => {
   it('an oil change is held until the valves are done, or somebody says why not', async () => {
-    const id = await newJob({ tasks: [{ name: 'Oil change', needs: 'warm' }, { name: 'Air filter', needs: 'either' }] })
+    const id = await newJob({
+      tasks: [
+        { name: 'Oil change', needs: 'warm' },
+        { name: 'Air filter', needs: 'either' },
+      ],
+    })
     const [oil, filter] = (await cardOf(id)).tasks
     expect([oil!.held, filter!.held]).toEqual([expect.stringMatching(/after the valves/), null])
     const tick = (task: TaskRow, body: object) => tam.call<TaskRow>('PUT', `/api/tasks/${task.id}`, body)
     expect((await tick(filter!, { done: true })).body.doneBy).toBe('Tam')
-    expect(await tick(oil!, { done: true })).toMatchObject({ status: 409, body: { code: 'held', title: expect.stringMatching(/valves of this machine are not done/) } })
+    expect(await tick(oil!, { done: true })).toMatchObject({
+      status: 409,
+      body: { code: 'held', title: expect.stringMatching(/valves of this machine are not done/) },
+    })
     expect((await tick(oil!, { done: true, because: 'drained cold' })).status).toBe(200)
     expect((await cardOf(id)).tasks[0]).toMatchObject({ doneBy: 'Tam', because: 'drained cold' })
     expect((await tam.call('DELETE', `/api/tasks/${oil!.id}`)).status).toBe(409)
@@ -126,8 +156,12 @@ describe('what else a visit is for', () => {
     const id = await newJob()
     expect((await ines.post(`/api/jobs/${id}/tasks`, { name: 'Brake cable', needs: 'either' })).status).toBe(200)
     expect((await cardOf(id)).tasks.map(t => t.name)).toEqual(['Brake cable'])
-    expect((await ines.post(`/api/jobs/${id}/tasks`, { name: ' ', needs: 'either' })).body.title).toMatch(/what is to be done/)
-    expect((await ines.post(`/api/jobs/${id}/tasks`, { name: 'x', needs: 'hot' })).body.title).toMatch(/cold, warm, or either/)
+    expect((await ines.post(`/api/jobs/${id}/tasks`, { name: ' ', needs: 'either' })).body.title).toMatch(
+      /what is to be done/,
+    )
+    expect((await ines.post(`/api/jobs/${id}/tasks`, { name: 'x', needs: 'hot' })).body.title).toMatch(
+      /cold, warm, or either/,
+    )
     expect((await ines.post('/api/jobs/99999999/tasks', { name: 'x', needs: 'cold' })).status).toBe(404)
   })
 })

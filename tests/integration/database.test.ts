@@ -26,26 +26,56 @@ import { v7 as uuidv7 } from 'uuid'
 import { plainBlade } from '../../core/feeler'
 import type { Happening } from '../../core/job'
 
-const shops: { person: SignedIn, jobId: number }[] = []
+const shops: { person: SignedIn; jobId: number }[] = []
 let count = 0
 
 /** A shop of its own with a lead, a model, a machine and an open job. */
-async function makeShop(): Promise<{ person: SignedIn, jobId: number }> {
+async function makeShop(): Promise<{ person: SignedIn; jobId: number }> {
   const shopId = await insertShop(pool, { name: `Shop ${++count}`, timeZone: 'Etc/UTC', unit: 'mm', demo: 'no' })
   const id = await insertPerson(pool, shopId, { signIn: uuidv7(), name: 'Ada', role: 'lead', passwordHash: 'x' })
   const person: SignedIn = { id, shopId, name: 'Ada', role: 'lead' }
   const modelId = await insertModel(pool, shopId, { maker: 'Test', model: 'M', code: '', kind: '' })
   await insertRevision(pool, shopId, { modelId, revision: 1, engine: engineOf(), authorId: id, approved: true })
   const customerId = await insertCustomer(pool, shopId, { name: 'Owner', contact: '' })
-  const machineId = await insertMachine(pool, shopId, { customerId, modelId, name: 'Machine', tag: 'A', serial: '', meterUnit: 'h' })
+  const machineId = await insertMachine(pool, shopId, {
+    customerId,
+    modelId,
+    name: 'Machine',
+    tag: 'A',
+    serial: '',
+    meterUnit: 'h',
+  })
   const bladeSetId = await insertBladeSet(pool, shopId, setOf('A', [0.05, 0.08, 0.1, 0.12, 0.15]))
-  const { id: jobId } = await openJob(pool, person, { machineId, bladeSetId, meter: 10, meterReplaced: false, complaint: '' }, new Date())
+  const { id: jobId } = await openJob(
+    pool,
+    person,
+    { machineId, bladeSetId, meter: 10, meterReplaced: false, complaint: '' },
+    new Date(),
+  )
   return { person, jobId }
 }
 let seq = 0
 const say = (person: SignedIn, jobId: number, happening: Happening) =>
-  postEvent(pool, person, jobId, { ...happening, id: uuidv7(), version: 1, personId: person.id, deviceId: 'd', deviceSeq: ++seq, seenSeq: 0, at: new Date().toISOString() } as never, new Date())
-const trial = (t: number, feel: 'free' | 'no-go' | 'drag'): Happening => ({ type: 'trial', payload: { valveId: 'exhaust', bladesMm: [t], feel, after: null } })
+  postEvent(
+    pool,
+    person,
+    jobId,
+    {
+      ...happening,
+      id: uuidv7(),
+      version: 1,
+      personId: person.id,
+      deviceId: 'd',
+      deviceSeq: ++seq,
+      seenSeq: 0,
+      at: new Date().toISOString(),
+    } as never,
+    new Date(),
+  )
+const trial = (t: number, feel: 'free' | 'no-go' | 'drag'): Happening => ({
+  type: 'trial',
+  payload: { valveId: 'exhaust', bladesMm: [t], feel, after: null },
+})
 
 beforeAll(async () => {
   shops.push(await makeShop(), await makeShop())
@@ -54,15 +84,21 @@ afterAll(() => pool.end())
 
 describe('each shop sees only its own', () => {
   it('another shop’s job is not there: read, written to, or printed', async () => {
-    const [ours, theirs] = shops as [typeof shops[0], typeof shops[0]]
+    const [ours, theirs] = shops as [(typeof shops)[0], (typeof shops)[0]]
     await expect(readJob(pool, ours.person.shopId, theirs.jobId, 0, new Date())).rejects.toMatchObject({ status: 404 })
     await expect(readSheet(pool, ours.person.shopId, theirs.jobId, new Date())).rejects.toMatchObject({ status: 404 })
     await expect(say(ours.person, theirs.jobId, trial(0.1, 'drag'))).rejects.toMatchObject({ status: 404 })
   })
   it('nor can its rows be tied to ours: foreign keys carry the shop', async () => {
-    const [ours, theirs] = shops as [typeof shops[0], typeof shops[0]]
-    const { machineId } = await one<{ machineId: number }>(pool, 'SELECT machine_id AS machineId FROM jobs WHERE id = ?', [theirs.jobId])
-    await expect(change(pool, 'UPDATE jobs SET machine_id = ? WHERE id = ?', [machineId, ours.jobId])).rejects.toMatchObject({ code: 'ER_NO_REFERENCED_ROW_2' })
+    const [ours, theirs] = shops as [(typeof shops)[0], (typeof shops)[0]]
+    const { machineId } = await one<{ machineId: number }>(
+      pool,
+      'SELECT machine_id AS machineId FROM jobs WHERE id = ?',
+      [theirs.jobId],
+    )
+    await expect(
+      change(pool, 'UPDATE jobs SET machine_id = ? WHERE id = ?', [machineId, ours.jobId]),
+    ).rejects.toMatchObject({ code: 'ER_NO_REFERENCED_ROW_2' })
   })
   it('the application’s account cannot change tables', async () => {
     await expect(pool.query('CREATE TABLE x (a INT)')).rejects.toMatchObject({ code: 'ER_TABLEACCESS_DENIED_ERROR' })
@@ -74,7 +110,18 @@ describe('the readings are a projection of the log', () => {
     const { person, jobId } = shops[0]!
     await say(person, jobId, trial(0.1, 'free'))
     const { event } = await say(person, jobId, trial(0.15, 'no-go'))
-    expect(await readingsOfJob(pool, person.shopId, jobId)).toEqual([{ valveId: 'exhaust', phase: 'as found', round: 0, loMm: 0.1, hiMm: 0.15, verdict: 'unproved', proof: null, personId: person.id }])
+    expect(await readingsOfJob(pool, person.shopId, jobId)).toEqual([
+      {
+        valveId: 'exhaust',
+        phase: 'as found',
+        round: 0,
+        loMm: 0.1,
+        hiMm: 0.15,
+        verdict: 'unproved',
+        proof: null,
+        personId: person.id,
+      },
+    ])
     await say(person, jobId, { type: 'retracted', payload: { eventId: event.id, how: 'recorded wrongly' } })
     const [row] = await readingsOfJob(pool, person.shopId, jobId)
     expect(row).toMatchObject({ loMm: 0.1, hiMm: null })
@@ -94,16 +141,21 @@ describe('the readings are a projection of the log', () => {
 describe('the database', () => {
   it('is migrated once, also when two start together', async () => {
     const root = process.cwd()
-    expect(await Promise.all([migrate(migrationSettings(), root), migrate(migrationSettings(), root)])).toEqual([[], []])
+    expect(await Promise.all([migrate(migrationSettings(), root), migrate(migrationSettings(), root)])).toEqual([
+      [],
+      [],
+    ])
   })
   it('a deadlock is tried again and comes out right', async () => {
     const [a, b] = shops.map(s => s.jobId) as [number, number]
-    const touch = (first: number, second: number) => transaction(pool, async (db) => {
-      await db.execute('UPDATE jobs SET meter = COALESCE(meter, 0) + 1 WHERE id = ?', [first])
-      await new Promise(resolve => setTimeout(resolve, 80))
-      await db.execute('UPDATE jobs SET meter = COALESCE(meter, 0) + 1 WHERE id = ?', [second])
-    })
-    const sum = async () => (await one<{ n: number }>(pool, 'SELECT SUM(meter) AS n FROM jobs WHERE id IN (?, ?)', [a, b])).n
+    const touch = (first: number, second: number) =>
+      transaction(pool, async db => {
+        await db.execute('UPDATE jobs SET meter = COALESCE(meter, 0) + 1 WHERE id = ?', [first])
+        await new Promise(resolve => setTimeout(resolve, 80))
+        await db.execute('UPDATE jobs SET meter = COALESCE(meter, 0) + 1 WHERE id = ?', [second])
+      })
+    const sum = async () =>
+      (await one<{ n: number }>(pool, 'SELECT SUM(meter) AS n FROM jobs WHERE id IN (?, ?)', [a, b])).n
     const before = await sum()
     await Promise.all([touch(a, b), touch(b, a)])
     expect(await sum()).toBe(before + 4)
@@ -115,7 +167,9 @@ describe('the database', () => {
   })
   it('keeps its durability', async () => {
     const connection = await createConnection(migrationSettings())
-    const [rows] = await connection.query('SELECT @@innodb_flush_log_at_trx_commit AS flush, @@innodb_doublewrite AS doublewrite, @@bind_address AS address')
+    const [rows] = await connection.query(
+      'SELECT @@innodb_flush_log_at_trx_commit AS flush, @@innodb_doublewrite AS doublewrite, @@bind_address AS address',
+    )
     expect(rows).toMatchObject([{ flush: 1, doublewrite: 1, address: '127.0.0.1' }])
     await connection.end()
   })
@@ -128,22 +182,36 @@ describe('the database', () => {
 
 describe('the demo', () => {
   it('has jobs in every state, and as many each time it is loaded', async () => {
-    const count = async (shopId: number) => (await bayOf(pool, shopId, new Date())).cards.reduce<Record<string, number>>((all, card) => ({ ...all, [card.column]: (all[card.column] ?? 0) + 1 }), {})
+    const count = async (shopId: number) =>
+      (await bayOf(pool, shopId, new Date())).cards.reduce<Record<string, number>>(
+        (all, card) => ({ ...all, [card.column]: (all[card.column] ?? 0) + 1 }),
+        {},
+      )
     const load = async () => {
       await loadDemo(pool, new Date())
       return one<{ id: number }>(pool, 'SELECT MAX(id) AS id FROM shops')
     }
     // sign-in names are unique on the server, so a second demo needs the first one's to be out of the way
-    const free = () => pool.query('UPDATE people SET sign_in = CONCAT(UUID(), id) WHERE sign_in IN (\'ines\', \'tam\', \'jory\')')
+    const free = () =>
+      pool.query("UPDATE people SET sign_in = CONCAT(UUID(), id) WHERE sign_in IN ('ines', 'tam', 'jory')")
     await free()
     const first = await load()
     const columns = await count(first.id)
     expect(Object.keys(columns).sort()).toEqual(['bench', 'cooling', 'done', 'prove', 'ready'])
-    const statuses = (await many<{ status: string }>(pool, 'SELECT DISTINCT status FROM jobs WHERE shop_id = ?', [first.id])).map(r => r.status).sort()
+    const statuses = (
+      await many<{ status: string }>(pool, 'SELECT DISTINCT status FROM jobs WHERE shop_id = ?', [first.id])
+    )
+      .map(r => r.status)
+      .sort()
     expect(statuses).toEqual(['abandoned', 'closed', 'held', 'open'])
     await free()
     const second = await load()
-    const readings = (shopId: number) => many(pool, 'SELECT j.number, r.valve_id, r.phase, r.round, r.clearance_lo_mm, r.clearance_hi_mm, r.verdict FROM readings r JOIN jobs j ON j.shop_id = r.shop_id AND j.id = r.job_id WHERE r.shop_id = ? ORDER BY 1, 2, 3, 4', [shopId])
+    const readings = (shopId: number) =>
+      many(
+        pool,
+        'SELECT j.number, r.valve_id, r.phase, r.round, r.clearance_lo_mm, r.clearance_hi_mm, r.verdict FROM readings r JOIN jobs j ON j.shop_id = r.shop_id AND j.id = r.job_id WHERE r.shop_id = ? ORDER BY 1, 2, 3, 4',
+        [shopId],
+      )
     expect(await readings(second.id)).toEqual(await readings(first.id))
   }, 120_000)
   it('cut off while loading, it is removed whole', async () => {
@@ -159,47 +227,96 @@ describe('the demo', () => {
 describe('data of an earlier version', () => {
   const asItWas = (engine: object) => {
     const { camMarks: _, makersStops: __, ...rest } = engine as ReturnType<typeof engineOf>
-    return { ...rest, valves: rest.valves.map(({ adjuster: _, ...valve }) => valve), decompressor: { kind: 'arc', role: 'exhaust', fromDeg: -120, toDeg: 10 } }
+    return {
+      ...rest,
+      valves: rest.valves.map(({ adjuster: _, ...valve }) => valve),
+      decompressor: { kind: 'arc', role: 'exhaust', fromDeg: -120, toDeg: 10 },
+    }
   }
   /** What the last two migrations made, taken away again. */
   const UNDO = [
     'DROP TABLE calendar_addresses, reminders, machine_due, valve_drifts, photos, past_visits, machine_records, meter_readings, job_tasks',
     'ALTER TABLE shops DROP COLUMN board_version, DROP COLUMN valve_minutes, DROP COLUMN task_minutes',
     'ALTER TABLE jobs DROP FOREIGN KEY jobs_assigned, DROP KEY jobs_assigned, DROP KEY jobs_closed, DROP COLUMN assigned_to, DROP COLUMN board_place',
-    'ALTER TABLE machines DROP COLUMN plate, DROP KEY machines_name', 'ALTER TABLE customers DROP COLUMN email, DROP KEY customers_name',
+    'ALTER TABLE machines DROP COLUMN plate, DROP KEY machines_name',
+    'ALTER TABLE customers DROP COLUMN email, DROP KEY customers_name',
     'DROP TABLE practice_runs',
     'DROP TABLE api_tokens, spec_import_headings, spec_import_rows, spec_import_chunks, spec_imports, gram_counts, model_grams',
     'ALTER TABLE spec_revisions DROP FOREIGN KEY spec_revisions_sender, DROP COLUMN reason, DROP COLUMN based_on, DROP COLUMN answered, DROP COLUMN approval_reason, DROP COLUMN sent_back_by, DROP COLUMN sent_back_at, DROP COLUMN sent_back_reason',
     'ALTER TABLE engine_models DROP KEY engine_models_key, DROP KEY engine_models_years, DROP COLUMN model_key, DROP COLUMN family, DROP COLUMN displacement_cc, DROP COLUMN year_from, DROP COLUMN year_to, DROP COLUMN in_force_id',
-    'ALTER TABLE shops DROP COLUMN target, DROP COLUMN blade_habit, DROP COLUMN pair_to_prove', 'ALTER TABLE people DROP COLUMN favourite_blade_set_id', 'ALTER TABLE blade_sets DROP COLUMN blades', 'ALTER TABLE readings DROP COLUMN person_id',
-    'DROP TABLE wrenches, adapters, shim_stock', 'DELETE FROM schema_migrations WHERE version > 4',
+    'ALTER TABLE shops DROP COLUMN target, DROP COLUMN blade_habit, DROP COLUMN pair_to_prove',
+    'ALTER TABLE people DROP COLUMN favourite_blade_set_id',
+    'ALTER TABLE blade_sets DROP COLUMN blades',
+    'ALTER TABLE readings DROP COLUMN person_id',
+    'DROP TABLE wrenches, adapters, shim_stock',
+    'DELETE FROM schema_migrations WHERE version > 4',
   ]
   it('a shop from before the last migrations keeps every row; its sets are plain, who measured is learned again, its models are found', async () => {
     const { person } = shops[0]!
     const connection = await createConnection(migrationSettings())
-    const rows = async () => (await many(pool, 'SELECT (SELECT COUNT(*) FROM events) AS events, (SELECT COUNT(*) FROM jobs) AS jobs, (SELECT COUNT(*) FROM spec_revisions) AS specs, (SELECT COUNT(*) FROM shops) AS shops'))[0]
+    const rows = async () =>
+      (
+        await many(
+          pool,
+          'SELECT (SELECT COUNT(*) FROM events) AS events, (SELECT COUNT(*) FROM jobs) AS jobs, (SELECT COUNT(*) FROM spec_revisions) AS specs, (SELECT COUNT(*) FROM shops) AS shops',
+        )
+      )[0]
     const before = await rows()
-    const readings = await many<{ id: string }>(pool, 'SELECT valve_id AS id FROM readings WHERE shop_id = ?', [person.shopId])
+    const readings = await many<{ id: string }>(pool, 'SELECT valve_id AS id FROM readings WHERE shop_id = ?', [
+      person.shopId,
+    ])
     for (const undo of UNDO) await connection.query(undo)
     await connection.end()
-    expect(await migrate(migrationSettings(), process.cwd())).toEqual(['shelf-and-locks', 'spec-book', 'practice', 'memory'])
+    expect(await migrate(migrationSettings(), process.cwd())).toEqual([
+      'shelf-and-locks',
+      'spec-book',
+      'practice',
+      'memory',
+    ])
     await indexOlderModels(pool)
-    expect((await searchModels(pool, person.shopId, { q: 'test m', limit: 5 })).rows).toMatchObject([{ maker: 'Test', model: 'M', key: 'test-m', status: 'approved', revision: 1 }])
-    expect((await bladeSetsOfShop(pool, person.shopId))[0]!.blades).toEqual([0.05, 0.08, 0.1, 0.12, 0.15].map(plainBlade))
+    expect((await searchModels(pool, person.shopId, { q: 'test m', limit: 5 })).rows).toMatchObject([
+      { maker: 'Test', model: 'M', key: 'test-m', status: 'approved', revision: 1 },
+    ])
+    expect((await bladeSetsOfShop(pool, person.shopId))[0]!.blades).toEqual(
+      [0.05, 0.08, 0.1, 0.12, 0.15].map(plainBlade),
+    )
     await rebuildReadings(pool)
     expect(await many(pool, 'SELECT valve_id AS id FROM readings WHERE shop_id = ?', [person.shopId])).toEqual(readings)
-    expect(await many(pool, 'SELECT person_id AS personId FROM readings WHERE shop_id = ? GROUP BY person_id', [person.shopId])).toEqual([{ personId: person.id }])
+    expect(
+      await many(pool, 'SELECT person_id AS personId FROM readings WHERE shop_id = ? GROUP BY person_id', [
+        person.shopId,
+      ]),
+    ).toEqual([{ personId: person.id }])
     expect(await rows()).toEqual(before)
-    expect(await shopById(pool, person.shopId)).toMatchObject({ favouriteSchool: null, target: 'middle', bladeHabit: 'out at torque', pairToProve: false })
+    expect(await shopById(pool, person.shopId)).toMatchObject({
+      favouriteSchool: null,
+      target: 'middle',
+      bladeHabit: 'out at torque',
+      pairToProve: false,
+    })
   })
   it('a job that was opened then is read, goes on and makes its sheet', async () => {
     const { person, jobId } = await makeShop()
     await say(person, jobId, trial(0.1, 'free'))
     const { pin } = await one<{ pin: string }>(pool, 'SELECT pin FROM jobs WHERE id = ?', [jobId])
     const { school: _, otherSets: __, wrenches: ___, locks: ____, target: _____, ...old } = JSON.parse(pin)
-    await change(pool, 'UPDATE jobs SET pin = ? WHERE id = ?', [JSON.stringify({ ...old, bladeSet: { name: 'A', unit: 'mm', bladesMm: [0.05, 0.08, 0.1, 0.12, 0.15] }, spec: { ...old.spec, engine: asItWas(old.spec.engine) } }), jobId])
+    await change(pool, 'UPDATE jobs SET pin = ? WHERE id = ?', [
+      JSON.stringify({
+        ...old,
+        bladeSet: { name: 'A', unit: 'mm', bladesMm: [0.05, 0.08, 0.1, 0.12, 0.15] },
+        spec: { ...old.spec, engine: asItWas(old.spec.engine) },
+      }),
+      jobId,
+    ])
     const read = await readJob(pool, person.shopId, jobId, 0, new Date())
-    expect(read.pin).toMatchObject({ school: null, otherSets: [], locks: [], target: 'middle', bladeSet: { blades: [{ mm: 0.05, measuredMm: null, condition: 'good', stepMm: null }, {}, {}, {}, {}] }, spec: { engine: { camMarks: [], makersStops: [], decompressor: { cylinderId: null } } } })
+    expect(read.pin).toMatchObject({
+      school: null,
+      otherSets: [],
+      locks: [],
+      target: 'middle',
+      bladeSet: { blades: [{ mm: 0.05, measuredMm: null, condition: 'good', stepMm: null }, {}, {}, {}, {}] },
+      spec: { engine: { camMarks: [], makersStops: [], decompressor: { cylinderId: null } } },
+    })
     expect(read.pin.spec.engine.valves.every(v => v.adjuster === 'screw')).toBe(true)
     await say(person, jobId, trial(0.15, 'no-go'))
     expect((await readSheet(pool, person.shopId, jobId, new Date())).sheet.valves).toHaveLength(2)
@@ -207,22 +324,49 @@ describe('data of an earlier version', () => {
   })
   it('a model that was added then is read as it was meant', async () => {
     const { person } = await makeShop()
-    await change(pool, 'UPDATE spec_revisions SET engine = ? WHERE shop_id = ?', [JSON.stringify(asItWas(engineOf())), person.shopId])
+    await change(pool, 'UPDATE spec_revisions SET engine = ? WHERE shop_id = ?', [
+      JSON.stringify(asItWas(engineOf())),
+      person.shopId,
+    ])
     const { id } = await one<{ id: number }>(pool, 'SELECT id FROM engine_models WHERE shop_id = ?', [person.shopId])
-    expect((await modelById(pool, person.shopId, id))?.engine).toEqual(engineOf({ decompressor: { kind: 'arc', role: 'exhaust', fromDeg: -120, toDeg: 10, cylinderId: null } }))
+    expect((await modelById(pool, person.shopId, id))?.engine).toEqual(
+      engineOf({ decompressor: { kind: 'arc', role: 'exhaust', fromDeg: -120, toDeg: 10, cylinderId: null } }),
+    )
   })
 })
 
 describe('opening a job', () => {
   it('pins what was left last time, and what the spec said then', async () => {
     const { person, jobId } = await makeShop()
-    for (const h of [trial(0.1, 'drag'), { type: 'prove-turned', payload: { turns: 2, to: { kind: 'mark', markIndex: 0 } } }, trial(0.12, 'drag'), { type: 'closed', payload: {} }] as Happening[]) await say(person, jobId, h)
-    const { machineId } = await one<{ machineId: number }>(pool, 'SELECT machine_id AS machineId FROM jobs WHERE id = ?', [jobId])
-    const { id: bladeSetId } = await one<{ id: number }>(pool, 'SELECT id FROM blade_sets WHERE shop_id = ?', [person.shopId])
-    const { id } = await openJob(pool, person, { machineId, bladeSetId, meter: 12, meterReplaced: false, complaint: '' }, new Date())
+    for (const h of [
+      trial(0.1, 'drag'),
+      { type: 'prove-turned', payload: { turns: 2, to: { kind: 'mark', markIndex: 0 } } },
+      trial(0.12, 'drag'),
+      { type: 'closed', payload: {} },
+    ] as Happening[])
+      await say(person, jobId, h)
+    const { machineId } = await one<{ machineId: number }>(
+      pool,
+      'SELECT machine_id AS machineId FROM jobs WHERE id = ?',
+      [jobId],
+    )
+    const { id: bladeSetId } = await one<{ id: number }>(pool, 'SELECT id FROM blade_sets WHERE shop_id = ?', [
+      person.shopId,
+    ])
+    const { id } = await openJob(
+      pool,
+      person,
+      { machineId, bladeSetId, meter: 12, meterReplaced: false, complaint: '' },
+      new Date(),
+    )
     const { pin } = await readJob(pool, person.shopId, id, 0, new Date())
     expect(pin.lastAsLeft?.readings).toEqual({ exhaust: { loMm: 0.12, hiMm: 0.135 } })
-    expect(pin).toMatchObject({ number: 402, machine: { meter: 12, lastMeter: 10 }, spec: { revision: 1, status: 'approved' }, judgementVersion: 1 })
+    expect(pin).toMatchObject({
+      number: 402,
+      machine: { meter: 12, lastMeter: 10 },
+      spec: { revision: 1, status: 'approved' },
+      judgementVersion: 1,
+    })
   })
 })
 
@@ -231,7 +375,10 @@ describe('live', () => {
     const [ours, theirs] = [await makeShop(), await makeShop()]
     const heard: News[] = []
     const elsewhere: unknown[] = []
-    const stops = [listen(pool, ours.person.shopId, c => heard.push(c)), listen(pool, theirs.person.shopId, c => elsewhere.push(c))]
+    const stops = [
+      listen(pool, ours.person.shopId, c => heard.push(c)),
+      listen(pool, theirs.person.shopId, c => elsewhere.push(c)),
+    ]
     await new Promise(resolve => setTimeout(resolve, 300))
     await say(ours.person, ours.jobId, trial(0.1, 'drag'))
     await expect.poll(() => heard.filter(n => 'jobId' in n), { timeout: 4000 }).toEqual([{ jobId: ours.jobId, seq: 1 }])
@@ -244,9 +391,16 @@ describe('passwords and days', () => {
   it('a password matches its own hash only, and two hashes of it differ', async () => {
     const [a, b] = [await hashPassword('blade 0.10'), await hashPassword('blade 0.10')]
     expect(a).not.toBe(b)
-    expect([await passwordMatches('blade 0.10', a), await passwordMatches('blade 0.11', a), await passwordMatches('x', '')]).toEqual([true, false, false])
+    expect([
+      await passwordMatches('blade 0.10', a),
+      await passwordMatches('blade 0.11', a),
+      await passwordMatches('x', ''),
+    ]).toEqual([true, false, false])
   })
-  it.each([['2026-11-25T03:00:00.500Z', 'Etc/UTC', '2026-11-25T00:00:00.000Z'], ['2026-11-25T03:00:00.000Z', 'America/New_York', '2026-11-24T05:00:00.000Z']])('the day of %s in %s began at %s', (now, zone, start) => {
+  it.each([
+    ['2026-11-25T03:00:00.500Z', 'Etc/UTC', '2026-11-25T00:00:00.000Z'],
+    ['2026-11-25T03:00:00.000Z', 'America/New_York', '2026-11-24T05:00:00.000Z'],
+  ])('the day of %s in %s began at %s', (now, zone, start) => {
     expect(startOfDay(new Date(now), zone).toISOString()).toBe(start)
   })
 })

@@ -55,14 +55,21 @@ describe('what is due', () => {
     await pool.query('UPDATE machines SET created_at = UTC_TIMESTAMP() - INTERVAL 300 DAY WHERE id = ?', [machine.id])
     await ines.post(`/api/machines/${machine.id}/meter`, { on: new Date().toISOString().slice(0, 10), meter: 10 })
     const page = (await ines.get<MachineResponse>(`/api/machines/${machine.id}`)).body
-    expect((await itemOf(machine))?.day).toBe(page.due ? new Date(page.due.first.atMs!).toISOString().slice(0, 10) : undefined)
+    expect((await itemOf(machine))?.day).toBe(
+      page.due ? new Date(page.due.first.atMs!).toISOString().slice(0, 10) : undefined,
+    )
   })
   it('an approved revision with another interval moves all machines of its model', async () => {
     const machine = await newMachine(ines)
     await visit(ines, machine, 1000, 10, {})
     const before = (await itemOf(machine))!
-    const model = (await ines.get<{ model: { engine: object, revisionId: number } }>(`/api/models/${machine.modelId}`)).body.model
-    const draft = await ines.post<{ id: number }>(`/api/models/${machine.modelId}/drafts`, { engine: { ...model.engine, interval: { use: null, months: 2 } }, basedOn: model.revisionId, reason: 'shorter' })
+    const model = (await ines.get<{ model: { engine: object; revisionId: number } }>(`/api/models/${machine.modelId}`))
+      .body.model
+    const draft = await ines.post<{ id: number }>(`/api/models/${machine.modelId}/drafts`, {
+      engine: { ...model.engine, interval: { use: null, months: 2 } },
+      basedOn: model.revisionId,
+      reason: 'shorter',
+    })
     expect(draft.status, JSON.stringify(draft.body)).toBe(200)
     expect((await ines.post(`/api/revisions/${draft.body.id}/approve`, { reason: 'only lead' })).status).toBe(200)
     await expect.poll(async () => (await itemOf(machine))!.dueAt, { timeout: 10_000 }).not.toBe(before.dueAt)
@@ -81,42 +88,68 @@ describe('what is due', () => {
 })
 
 describe('a reminder', () => {
-  const written = async (customerId: number) => (await ines.get<ReminderResponse>(`/api/customers/${customerId}/reminder?weeks=60`)).body
+  const written = async (customerId: number) =>
+    (await ines.get<ReminderResponse>(`/api/customers/${customerId}/reminder?weeks=60`)).body
   it('names all of an owner’s machines; that they were told is written down', async () => {
     const machine = await newMachine(ines, undefined, { customer: { name: `Told ${unique()}`, email: '' } })
     await visit(ines, machine, 1000, 330, {})
     const draft = await written(machine.customerId)
     expect(draft.text).toContain(machine.tag)
-    const told = (how: string) => ines.post('/api/reminders', { customerId: machine.customerId, machineIds: draft.machineIds, how, text: draft.text, subject: draft.subject })
+    const told = (how: string) =>
+      ines.post('/api/reminders', {
+        customerId: machine.customerId,
+        machineIds: draft.machineIds,
+        how,
+        text: draft.text,
+        subject: draft.subject,
+      })
     expect((await told('sent')).body.title).toMatch(/No e-mail address/)
     expect((await told('copied')).status).toBe(200)
     expect((await itemOf(machine))!.toldAt).not.toBeNull()
     expect((await ines.get('/api/customers/99999999/reminder')).status).toBe(404)
   }, 60_000)
   it('names no machine that is here already', async () => {
-    const first = await newMachine(ines, undefined, { name: 'At home', customer: { name: `Told ${unique()}`, email: '' } })
+    const first = await newMachine(ines, undefined, {
+      name: 'At home',
+      customer: { name: `Told ${unique()}`, email: '' },
+    })
     const second = await newMachine(ines, undefined, { name: 'On the bench', customer: { id: first.customerId } })
     for (const machine of [first, second]) await visit(ines, machine, 1000, 330, {})
     await openJob(ines, second, 1100)
     expect((await written(first.customerId)).machineIds).toEqual([first.id])
     await openJob(ines, first, 1100)
-    expect((await ines.get(`/api/customers/${first.customerId}/reminder?weeks=60`)).body).toMatchObject({ status: 409, title: expect.stringMatching(/here already/) })
+    expect((await ines.get(`/api/customers/${first.customerId}/reminder?weeks=60`)).body).toMatchObject({
+      status: 409,
+      title: expect.stringMatching(/here already/),
+    })
   }, 60_000)
   it('sent, it lies in the outbox as a letter that another mail reader reads', async () => {
     const folder = await mkdtemp(join(tmpdir(), 'outbox-'))
     process.env.WEMBRIC_OUTBOX = folder
     const text = 'Dear Ünal,\nyour “Mower” is due: 0.10–0.12 mm.\n.\nEnd'
-    const file = await sendLetter({ from: 'Shop, the', to: { name: 'Ünal Ö.', address: 'u@owner.example' }, subject: 'Valve check due: Mower — now', text, at: new Date('2026-11-25T09:00:00Z') })
+    const file = await sendLetter({
+      from: 'Shop, the',
+      to: { name: 'Ünal Ö.', address: 'u@owner.example' },
+      subject: 'Valve check due: Mower — now',
+      text,
+      at: new Date('2026-11-25T09:00:00Z'),
+    })
     delete process.env.WEMBRIC_OUTBOX
     expect(await readdir(folder)).toEqual([file])
     const read = await PostalMime.parse(await readFile(join(folder, file)))
-    expect(read).toMatchObject({ subject: 'Valve check due: Mower — now', from: { name: 'Shop, the' }, to: [{ name: 'Ünal Ö.', address: 'u@owner.example' }], date: '2026-11-25T09:00:00.000Z' })
+    expect(read).toMatchObject({
+      subject: 'Valve check due: Mower — now',
+      from: { name: 'Shop, the' },
+      to: [{ name: 'Ünal Ö.', address: 'u@owner.example' }],
+      date: '2026-11-25T09:00:00.000Z',
+    })
     expect(read.text!.replaceAll('\r\n', '\n').trim()).toBe(text)
   })
 })
 
 describe('the calendar', () => {
-  const events = (text: string) => new ICAL.Component(ICAL.parse(text) as never).getAllSubcomponents('vevent').map(c => new ICAL.Event(c))
+  const events = (text: string) =>
+    new ICAL.Component(ICAL.parse(text) as never).getAllSubcomponents('vevent').map(c => new ICAL.Event(c))
   it('is read back by another iCalendar package: a whole day each, with an id that stays', async () => {
     const text = await ines.text('/api/calendar')
     const items = (await due()).items
@@ -125,16 +158,24 @@ describe('the calendar', () => {
     const byId = new Map(read.map(e => [e.uid, e]))
     for (const i of items) {
       const event = [...byId.values()].find(e => e.uid.startsWith(`machine-${i.machineId}-`))!
-      expect([event.startDate.isDate, event.startDate.toString(), event.summary]).toEqual([true, i.day, `${i.name}: valve check`])
+      expect([event.startDate.isDate, event.startDate.toString(), event.summary]).toEqual([
+        true,
+        i.day,
+        `${i.name}: valve check`,
+      ])
       expect(event.description).toContain(i.owner)
     }
-    expect(events(await ines.text('/api/calendar')).map(e => e.uid).sort()).toEqual(read.map(e => e.uid).sort())
+    expect(
+      events(await ines.text('/api/calendar'))
+        .map(e => e.uid)
+        .sort(),
+    ).toEqual(read.map(e => e.uid).sort())
     // RFC 5545, 3.1: no line over 75 octets
     for (const line of text.split('\r\n')) expect(Buffer.byteLength(line)).toBeLessThanOrEqual(75)
   })
   it('its secret address opens without signing in, for this shop alone, until a lead ends it', async () => {
     expect((await tam.post('/api/calendar-addresses')).status).toBe(403)
-    const { id, path } = (await ines.post<{ id: number, path: string }>('/api/calendar-addresses')).body
+    const { id, path } = (await ines.post<{ id: number; path: string }>('/api/calendar-addresses')).body
     const guest = new Client()
     expect(events(await guest.text(path)).length).toBe((await due()).items.length)
     expect(events(await guest.text(`${path}.ics`)).length).toBeGreaterThan(0)
@@ -147,7 +188,7 @@ describe('the calendar', () => {
   })
   it('days are the shop’s own: late in the evening far west it is still today', async () => {
     const { person } = await otherShop()
-    await pool.query('UPDATE shops SET time_zone = \'Pacific/Honolulu\' WHERE id = ?', [person.shopId])
+    await pool.query("UPDATE shops SET time_zone = 'Pacific/Honolulu' WHERE id = ?", [person.shopId])
     expect((await dueList(pool, person.shopId, 4, new Date('2026-11-26T05:00:00Z'))).today).toBe('2026-11-25')
     expect(new Date('2026-11-26T05:00:00Z').getTime() - DAY_MS).toBeLessThan(Date.parse('2026-11-26'))
   })

@@ -22,33 +22,65 @@ beforeAll(async () => {
 afterAll(() => pool.end())
 
 /** A PDF as another program reads it: its words, its fonts, its pages. */
-function read(bytes: Uint8Array): { text: string, fonts: string[], pages: number, size: string } {
+function read(bytes: Uint8Array): { text: string; fonts: string[]; pages: number; size: string } {
   const file = join(mkdtempSync(join(tmpdir(), 'pdf-')), 'a.pdf')
   writeFileSync(file, bytes)
   const run = (name: string, ...args: string[]) => execFileSync(name, args, { encoding: 'utf8' })
   const info = run('pdfinfo', file)
-  return { text: run('pdftotext', '-layout', file, '-').replaceAll(/\s+/g, ' '), fonts: run('pdffonts', file).split('\n').slice(2).filter(Boolean), pages: Number(/Pages:\s+(\d+)/.exec(info)![1]), size: /Page size:\s+(.*)/.exec(info)![1]! }
+  return {
+    text: run('pdftotext', '-layout', file, '-').replaceAll(/\s+/g, ' '),
+    fonts: run('pdffonts', file).split('\n').slice(2).filter(Boolean),
+    pages: Number(/Pages:\s+(\d+)/.exec(info)![1]),
+    size: /Page size:\s+(.*)/.exec(info)![1]!,
+  }
 }
 
 describe('the sheet as PDF', () => {
-  it.each([['A4', '595.28 x 841.89 pts (A4)'], ['Letter', '612 x 792 pts (letter)']])('%s: one page, every font embedded, and all that the sheet says', async (paper, size) => {
+  it.each([
+    ['A4', '595.28 x 841.89 pts (A4)'],
+    ['Letter', '612 x 792 pts (letter)'],
+  ])('%s: one page, every font embedded, and all that the sheet says', async (paper, size) => {
     const { sheet } = (await ines.get<SheetResponse>(`/api/jobs/${jobId}/sheet`)).body
     const pdf = read(await ines.bytes(`/api/jobs/${jobId}/sheet.pdf?paper=${paper}`))
     expect([pdf.pages, pdf.size]).toEqual([1, size])
     expect(pdf.fonts.length).toBeGreaterThan(0)
     // pdffonts: columns emb and sub
     for (const font of pdf.fonts) expect(font).toMatch(/\byes\s+yes\b/)
-    const said = [`Job sheet ${sheet.number}`, sheet.machine.name, sheet.machine.owner, sheet.machine.tag, sheet.machine.meter, sheet.nextDue, sheet.caution, sheet.spec.source, ...sheet.people,
-      ...sheet.valves.flatMap(v => [v.name, v.asFound?.words, v.asLeft?.words, v.proof?.went, v.proof?.refused, v.spec.words]), ...sheet.torques.map(t => t.what)]
+    const said = [
+      `Job sheet ${sheet.number}`,
+      sheet.machine.name,
+      sheet.machine.owner,
+      sheet.machine.tag,
+      sheet.machine.meter,
+      sheet.nextDue,
+      sheet.caution,
+      sheet.spec.source,
+      ...sheet.people,
+      ...sheet.valves.flatMap(v => [
+        v.name,
+        v.asFound?.words,
+        v.asLeft?.words,
+        v.proof?.went,
+        v.proof?.refused,
+        v.spec.words,
+      ]),
+      ...sheet.torques.map(t => t.what),
+    ]
     for (const part of said) if (part) for (const word of part.split(/\s+/)) expect(pdf.text, word).toContain(word)
   })
   it('says how the other tasks of the visit stand, and where its forecast is sooner than what was signed', async () => {
-    for (const name of ['Oil change', 'Air filter']) await ines.post(`/api/jobs/${jobId}/tasks`, { name, needs: 'warm' })
+    for (const name of ['Oil change', 'Air filter'])
+      await ines.post(`/api/jobs/${jobId}/tasks`, { name, needs: 'warm' })
     const [oil] = (await ines.get<BayResponse>('/api/bay')).body.cards.find(c => c.jobId === jobId)!.tasks
     await ines.call('PUT', `/api/tasks/${oil!.id}`, { done: true })
     const given = (await ines.get<SheetResponse>(`/api/jobs/${jobId}/sheet`)).body
-    expect(given.tasks).toEqual([{ name: 'Oil change', words: 'done by Ines' }, { name: 'Air filter', words: 'to do' }])
-    expect(read(await ines.bytes(`/api/jobs/${jobId}/sheet.pdf`)).text).toContain('Oil change: done by Ines; Air filter: to do')
+    expect(given.tasks).toEqual([
+      { name: 'Oil change', words: 'done by Ines' },
+      { name: 'Air filter', words: 'to do' },
+    ])
+    expect(read(await ines.bytes(`/api/jobs/${jobId}/sheet.pdf`)).text).toContain(
+      'Oil change: done by Ines; Air filter: to do',
+    )
   })
   it('names a forecast that comes before what was signed as due, on the last job of its machine alone', async () => {
     const fast = await newMachine(ines)
@@ -57,14 +89,31 @@ describe('the sheet as PDF', () => {
     const due = (await ines.get<MachineResponse>(`/api/machines/${fast.id}`)).body.due!
     const sooner = async (id: number) => (await ines.get<SheetResponse>(`/api/jobs/${id}/sheet`)).body.sooner
     expect(due.first.cause).toBe('forecast')
-    expect(await sooner(last)).toMatch(/^Sooner by its forecast: [\d ]+ km, about \d+ \w+ 20\d\d\. The exhaust may be out/)
+    expect(await sooner(last)).toMatch(
+      /^Sooner by its forecast: [\d ]+ km, about \d+ \w+ 20\d\d\. The exhaust may be out/,
+    )
     expect(await sooner(first)).toBeNull()
     expect(read(await ines.bytes(`/api/jobs/${last}/sheet.pdf`)).text).toContain((await sooner(last))!)
   }, 60_000)
   it('a twin with rounds for each valve still stands on one page; eight valves take what they take', async () => {
     const given = (await ines.get<SheetResponse>(`/api/jobs/${jobId}/sheet`)).body
-    const busy = { ...given.sheet.valves[1]!, rounds: Array.from({ length: 3 }, (_, i) => ({ round: i + 1, screwDeg: 10, turnedDeg: -12, beforeLock: '0.10 drag, 0.13 no-go', nipped: '0.10 drag', torqued: '0.08 drag, 0.10 no-go', verdict: 'tight' as const })) }
-    const of = (n: number) => ({ ...given, timeZone: 'UTC', sheet: { ...given.sheet, valves: Array.from({ length: n }, () => busy) } })
+    const busy = {
+      ...given.sheet.valves[1]!,
+      rounds: Array.from({ length: 3 }, (_, i) => ({
+        round: i + 1,
+        screwDeg: 10,
+        turnedDeg: -12,
+        beforeLock: '0.10 drag, 0.13 no-go',
+        nipped: '0.10 drag',
+        torqued: '0.08 drag, 0.10 no-go',
+        verdict: 'tight' as const,
+      })),
+    }
+    const of = (n: number) => ({
+      ...given,
+      timeZone: 'UTC',
+      sheet: { ...given.sheet, valves: Array.from({ length: n }, () => busy) },
+    })
     expect(read(await jobSheetPdf('Letter', of(4))).pages).toBe(1)
     const eight = read(await jobSheetPdf('A4', of(8)))
     expect(eight.pages).toBeGreaterThan(1)
@@ -77,32 +126,59 @@ describe('the sheet as PDF', () => {
   it('a year of an owner: the visits of that year and what comes next', async () => {
     const year = new Date().getUTCFullYear()
     const pdf = read(await ines.bytes(`/api/customers/${machine.customerId}/summary.pdf?year=${year}&paper=A4`))
-    for (const part of ['Ø. Žižka', String(year), machine.tag, '1 000 km', 'Exhaust set', 'Next due']) expect(pdf.text).toContain(part)
-    expect(read(await ines.bytes(`/api/customers/${machine.customerId}/summary.pdf?year=${year - 3}`)).text).toContain(`Not here in ${year - 3}`)
-    expect((await ines.get(`/api/customers/${machine.customerId}/summary?year=soon`)).body.title).toMatch(/Give the year/)
+    for (const part of ['Ø. Žižka', String(year), machine.tag, '1 000 km', 'Exhaust set', 'Next due'])
+      expect(pdf.text).toContain(part)
+    expect(read(await ines.bytes(`/api/customers/${machine.customerId}/summary.pdf?year=${year - 3}`)).text).toContain(
+      `Not here in ${year - 3}`,
+    )
+    expect((await ines.get(`/api/customers/${machine.customerId}/summary?year=soon`)).body.title).toMatch(
+      /Give the year/,
+    )
   })
 })
 
 describe('photos', () => {
-  const send = (bytes: Uint8Array, query = '') => ines.upload<PhotoRow>(`/api/machines/${machine.id}/photos${query}`, bytes)
+  const send = (bytes: Uint8Array, query = '') =>
+    ines.upload<PhotoRow>(`/api/machines/${machine.id}/photos${query}`, bytes)
   const picture = (width = 2400, height = 1200) => sharp({ create: { width, height, channels: 3, background: '#b33' } })
-  const GPS = { IFD0: { Make: 'A camera', Copyright: 'the owner' }, IFD3: { GPSLatitudeRef: 'N', GPSLatitude: '50/1 4/1 0/1' } }
-  it.each(['jpeg', 'png', 'webp'] as const)('%s is kept upright, smaller, with a small one, and without its place', async (format) => {
-    const given = await picture().withExif(GPS).withMetadata({ orientation: 6 }).toFormat(format).toBuffer()
-    expect(given.includes('A camera')).toBe(true)
-    const { status, body } = await send(given, `?job=${jobId}&caption=Before`)
-    expect([status, body.jobId, body.caption, body.width, body.height]).toEqual([200, jobId, 'Before', 800, 1600])
-    for (const [size, longest] of [['', 1600], ['?size=small', 360]] as const) {
-      const bytes = await ines.bytes(`/api/photos/${body.id}${size}`)
-      const meta = await sharp(bytes).metadata()
-      expect([meta.format, Math.max(meta.width, meta.height), meta.exif, meta.orientation]).toEqual(['webp', longest, undefined, undefined])
-      expect(Buffer.from(bytes).includes('GPS')).toBe(false)
-    }
-  })
+  const GPS = {
+    IFD0: { Make: 'A camera', Copyright: 'the owner' },
+    IFD3: { GPSLatitudeRef: 'N', GPSLatitude: '50/1 4/1 0/1' },
+  }
+  it.each(['jpeg', 'png', 'webp'] as const)(
+    '%s is kept upright, smaller, with a small one, and without its place',
+    async format => {
+      const given = await picture().withExif(GPS).withMetadata({ orientation: 6 }).toFormat(format).toBuffer()
+      expect(given.includes('A camera')).toBe(true)
+      const { status, body } = await send(given, `?job=${jobId}&caption=Before`)
+      expect([status, body.jobId, body.caption, body.width, body.height]).toEqual([200, jobId, 'Before', 800, 1600])
+      for (const [size, longest] of [
+        ['', 1600],
+        ['?size=small', 360],
+      ] as const) {
+        const bytes = await ines.bytes(`/api/photos/${body.id}${size}`)
+        const meta = await sharp(bytes).metadata()
+        expect([meta.format, Math.max(meta.width, meta.height), meta.exif, meta.orientation]).toEqual([
+          'webp',
+          longest,
+          undefined,
+          undefined,
+        ])
+        expect(Buffer.from(bytes).includes('GPS')).toBe(false)
+      }
+    },
+  )
   it.each<[string, () => Promise<Uint8Array> | Uint8Array, number, RegExp]>([
-    ['a PDF with a picture’s name', () => Buffer.from('%PDF-1.7 not a picture'), 422, /not a JPEG, PNG or WebP/], ['nothing', () => Buffer.alloc(0), 422, /empty/],
-    ['a picture that was cut off', async () => (await picture().jpeg().toBuffer()).subarray(0, 900), 422, /damaged/], ['more than 5 MB', () => Buffer.alloc(5 * 1024 * 1024 + 1, 1), 413, /5 MB/],
-    ['an animated drawing in letters', () => Buffer.from('<svg xmlns="http://www.w3.org/2000/svg"/>'), 422, /not a JPEG/],
+    ['a PDF with a picture’s name', () => Buffer.from('%PDF-1.7 not a picture'), 422, /not a JPEG, PNG or WebP/],
+    ['nothing', () => Buffer.alloc(0), 422, /empty/],
+    ['a picture that was cut off', async () => (await picture().jpeg().toBuffer()).subarray(0, 900), 422, /damaged/],
+    ['more than 5 MB', () => Buffer.alloc(5 * 1024 * 1024 + 1, 1), 413, /5 MB/],
+    [
+      'an animated drawing in letters',
+      () => Buffer.from('<svg xmlns="http://www.w3.org/2000/svg"/>'),
+      422,
+      /not a JPEG/,
+    ],
   ])('%s is refused with what to do, and nothing is kept', async (_, bytes, status, words) => {
     const before = (await ines.get<PhotoRow[]>(`/api/machines/${machine.id}/photos`)).body.length
     const answer = await send(await bytes())

@@ -21,8 +21,11 @@ const exhaust = (r: MachineResponse) => r.valves.find(v => v.valveId === 'exhaus
 describe('a machine over its visits', () => {
   it('says “not enough yet” after none and after one, drifts after two, and the second moves the due date', async () => {
     const machine = await newMachine(ines)
-    expect((await read(machine.id))).toMatchObject({ visits: [], usePerDay: null, firstMeter: null })
-    expect(exhaust(await read(machine.id)).drift).toMatchObject({ kind: 'not enough', why: expect.stringMatching(/no visit/) })
+    expect(await read(machine.id)).toMatchObject({ visits: [], usePerDay: null, firstMeter: null })
+    expect(exhaust(await read(machine.id)).drift).toMatchObject({
+      kind: 'not enough',
+      why: expect.stringMatching(/no visit/),
+    })
     await visit(ines, machine, 1000, 400, { intake: 0.1, exhaust: 0.125 })
     const once = await read(machine.id)
     expect(exhaust(once).drift).toMatchObject({ kind: 'not enough', why: expect.stringMatching(/one visit/) })
@@ -32,7 +35,8 @@ describe('a machine over its visits', () => {
     const { drift, forecast, points } = exhaust(twice)
     expect(drift.kind).toBe('drift')
     // 0.02 mm in 2000 km, as exactly as blades tell
-    if (drift.kind === 'drift') expect([drift.perUse * 2000 < -0.005, drift.perUse * 2000 > -0.035]).toEqual([true, true])
+    if (drift.kind === 'drift')
+      expect([drift.perUse * 2000 < -0.005, drift.perUse * 2000 > -0.035]).toEqual([true, true])
     expect(forecast!.side).toBe('tight')
     expect(twice.usePerDay).toBeCloseTo(10, 1)
     expect(twice.due!.all.map(r => r.cause)).toEqual(expect.arrayContaining(['use', 'months']))
@@ -60,7 +64,10 @@ describe('a machine over its visits', () => {
   }, 60_000)
   it('one visit of a machine takes its family’s drift, and only its own model’s', async () => {
     const a = await newMachine(ines)
-    for (const [machine, found] of [[a, 0.105], [await newMachine(ines, a.modelId), 0.103]] as const) {
+    for (const [machine, found] of [
+      [a, 0.105],
+      [await newMachine(ines, a.modelId), 0.103],
+    ] as const) {
       await visit(ines, machine, 0, 300, { exhaust: 0.125 })
       await visit(ines, machine, 2000, 100, { exhaust: found })
     }
@@ -75,10 +82,17 @@ describe('a machine over its visits', () => {
     const machine = await newMachine(ines)
     await visit(ines, machine, 1000, 300, { exhaust: 0.125 })
     const other = (await newMachine(ines)).modelId
-    const { status, body } = await ines.post<{ modelId: number }>(`/api/machines/${machine.id}/engine`, { on: dayAgo(200), modelId: other, words: 'seized' })
+    const { status, body } = await ines.post<{ modelId: number }>(`/api/machines/${machine.id}/engine`, {
+      on: dayAgo(200),
+      modelId: other,
+      words: 'seized',
+    })
     expect([status, body.modelId]).toEqual([200, other])
     const seen = await read(machine.id)
-    expect(exhaust(seen)).toMatchObject({ points: [], drift: { kind: 'not enough', why: expect.stringMatching(/no visit/) } })
+    expect(exhaust(seen)).toMatchObject({
+      points: [],
+      drift: { kind: 'not enough', why: expect.stringMatching(/no visit/) },
+    })
     expect(seen.visits).toMatchObject([{ ofEngineBefore: true }])
     expect(seen.records[0]).toMatchObject({ kind: 'engine', words: expect.stringMatching(/out, Aged .* in\. seized/) })
   }, 60_000)
@@ -89,13 +103,27 @@ describe('a machine over its visits', () => {
 })
 
 describe('a visit from paper', () => {
-  const paper = (on: string, meter: number | null, found: number, more: Record<string, unknown> = {}) => ({ on, meter, valves: { exhaust: { foundMm: { loMm: found - 0.01, hiMm: found + 0.01 }, leftMm: { loMm: found - 0.01, hiMm: found + 0.01 }, touched: false } }, ...more })
+  const paper = (on: string, meter: number | null, found: number, more: Record<string, unknown> = {}) => ({
+    on,
+    meter,
+    valves: {
+      exhaust: {
+        foundMm: { loMm: found - 0.01, hiMm: found + 0.01 },
+        leftMm: { loMm: found - 0.01, hiMm: found + 0.01 },
+        touched: false,
+      },
+    },
+    ...more,
+  })
   it('entered late between two others it takes its place, and the drift is fitted with it', async () => {
     const machine = await newMachine(ines)
     await visit(ines, machine, 1000, 400, { exhaust: 0.13 })
     await visit(ines, machine, 5000, 50, { exhaust: 0.105 })
     const before = exhaust(await read(machine.id)).drift
-    expect((await ines.post(`/api/machines/${machine.id}/visits`, paper(dayAgo(200), 3000, 0.12, { words: 'by R. before' }))).status).toBe(200)
+    expect(
+      (await ines.post(`/api/machines/${machine.id}/visits`, paper(dayAgo(200), 3000, 0.12, { words: 'by R. before' })))
+        .status,
+    ).toBe(200)
     const after = await read(machine.id)
     expect(after.visits.map(v => v.number !== null)).toEqual([true, false, true])
     expect(after.visits[1]!.words).toMatch(/by R. before$/)
@@ -108,15 +136,48 @@ describe('a visit from paper', () => {
     await visit(ines, machine, 5000, 50, {})
     const at = `/api/machines/${machine.id}/visits`
     const low = await ines.post(at, paper(dayAgo(200), 900, 0.12))
-    expect([low.status, low.body.code, low.body.title]).toEqual([422, 'meter-lower', expect.stringMatching(/stood at 1 000 km, and 900 km is less/)])
-    expect(await ines.post(at, paper(dayAgo(200), 6000, 0.12))).toMatchObject({ status: 422, body: { code: 'meter-higher', title: expect.stringMatching(/5 000 km, which is after this day/) } })
+    expect([low.status, low.body.code, low.body.title]).toEqual([
+      422,
+      'meter-lower',
+      expect.stringMatching(/stood at 1 000 km, and 900 km is less/),
+    ])
+    expect(await ines.post(at, paper(dayAgo(200), 6000, 0.12))).toMatchObject({
+      status: 422,
+      body: { code: 'meter-higher', title: expect.stringMatching(/5 000 km, which is after this day/) },
+    })
     expect((await read(machine.id)).visits).toHaveLength(2)
   }, 60_000)
   it.each<[string, Record<string, unknown>, RegExp]>([
-    ['a day to come', paper('2099-01-01', null, 0.12), /still to come/], ['no day', paper('spring', null, 0.12), /year-month-day/], ['no valve', { on: dayAgo(9), meter: null, valves: {} }, /one valve at least/],
-    ['a strange valve', { on: dayAgo(9), meter: null, valves: { fifth: { foundMm: { loMm: 0.1, hiMm: 0.2 }, leftMm: null, touched: false } } }, /no such valve/],
-    ['a reading upside down', { on: dayAgo(9), meter: null, valves: { exhaust: { foundMm: { loMm: 0.3, hiMm: 0.2 }, leftMm: null, touched: false } } }, /less to more/],
-    ['a metre', { on: dayAgo(9), meter: null, valves: { exhaust: { foundMm: { loMm: 1, hiMm: 100 }, leftMm: null, touched: false } } }, /no clearance/],
+    ['a day to come', paper('2099-01-01', null, 0.12), /still to come/],
+    ['no day', paper('spring', null, 0.12), /year-month-day/],
+    ['no valve', { on: dayAgo(9), meter: null, valves: {} }, /one valve at least/],
+    [
+      'a strange valve',
+      {
+        on: dayAgo(9),
+        meter: null,
+        valves: { fifth: { foundMm: { loMm: 0.1, hiMm: 0.2 }, leftMm: null, touched: false } },
+      },
+      /no such valve/,
+    ],
+    [
+      'a reading upside down',
+      {
+        on: dayAgo(9),
+        meter: null,
+        valves: { exhaust: { foundMm: { loMm: 0.3, hiMm: 0.2 }, leftMm: null, touched: false } },
+      },
+      /less to more/,
+    ],
+    [
+      'a metre',
+      {
+        on: dayAgo(9),
+        meter: null,
+        valves: { exhaust: { foundMm: { loMm: 1, hiMm: 100 }, leftMm: null, touched: false } },
+      },
+      /no clearance/,
+    ],
   ])('%s is said, and nothing is kept', async (_, body, words) => {
     const machine = await newMachine(ines)
     const { status, body: problem } = await ines.post(`/api/machines/${machine.id}/visits`, body)
@@ -128,9 +189,15 @@ describe('a visit from paper', () => {
 describe('machines and owners', () => {
   it('are found by owner, plate, serial number and tag; a name with a percent sign is no wildcard', async () => {
     const mark = unique()
-    const machine = await newMachine(ines, undefined, { plate: `P ${mark}`, serial: `S%${mark}`, customer: { name: `Owner ${mark}` } })
-    const find = async (q: string) => (await ines.get<{ id: number }[]>(`/api/machines?q=${encodeURIComponent(q)}`)).body.map(m => m.id)
-    for (const q of [`P ${mark}`, `S%${mark}`, `owner ${mark}`, machine.tag]) expect(await find(q)).toEqual([machine.id])
+    const machine = await newMachine(ines, undefined, {
+      plate: `P ${mark}`,
+      serial: `S%${mark}`,
+      customer: { name: `Owner ${mark}` },
+    })
+    const find = async (q: string) =>
+      (await ines.get<{ id: number }[]>(`/api/machines?q=${encodeURIComponent(q)}`)).body.map(m => m.id)
+    for (const q of [`P ${mark}`, `S%${mark}`, `owner ${mark}`, machine.tag])
+      expect(await find(q)).toEqual([machine.id])
     expect(await find(`S_${mark}`)).toEqual([])
     expect((await ines.get<{ id: number }>(`/api/tags/${machine.tag}`)).body.id).toBe(machine.id)
     expect((await ines.get('/api/tags/none')).body.title).toMatch(/has the tag none/)
@@ -141,12 +208,20 @@ describe('machines and owners', () => {
     const remove = () => ines.call('DELETE', `/api/customers/${machine.customerId}`)
     expect((await remove()).body.title).toMatch(/owns Aged one\. Give it to another owner/)
     const job = (await openJob(ines, machine, 200)).body.id
-    expect(await remove()).toMatchObject({ status: 409, body: { title: expect.stringMatching(/open jobs: job \d+ on Aged one/) } })
+    expect(await remove()).toMatchObject({
+      status: 409,
+      body: { title: expect.stringMatching(/open jobs: job \d+ on Aged one/) },
+    })
     await ines.answer(job, { type: 'abandoned', payload: { reason: 'no time' } })
-    const moved = await ines.post<{ owner: string }>(`/api/machines/${machine.id}/owner`, { customer: { name: 'New Owner' } })
+    const moved = await ines.post<{ owner: string }>(`/api/machines/${machine.id}/owner`, {
+      customer: { name: 'New Owner' },
+    })
     expect(moved.body.owner).toBe('New Owner')
     const seen = await read(machine.id)
-    expect([seen.visits.length, seen.records[0]!.words]).toEqual([1, expect.stringMatching(/^From Old .* to New Owner$/)])
+    expect([seen.visits.length, seen.records[0]!.words]).toEqual([
+      1,
+      expect.stringMatching(/^From Old .* to New Owner$/),
+    ])
     expect((await remove()).status).toBe(200)
   }, 60_000)
   it('two entries of one machine become one; ones that cannot be are kept apart in words', async () => {
@@ -159,16 +234,26 @@ describe('machines and owners', () => {
     await visit(ines, twin, 900, 100, { exhaust: 0.11 })
     expect((await merge(twin.id, a.id)).status).toBe(200)
     const seen = await read(a.id)
-    expect([seen.visits.map(v => v.meter), seen.records[0]!.words]).toEqual([[900, 100], expect.stringContaining(twin.tag)])
+    expect([seen.visits.map(v => v.meter), seen.records[0]!.words]).toEqual([
+      [900, 100],
+      expect.stringContaining(twin.tag),
+    ])
     expect((await ines.get(`/api/machines/${twin.id}`)).status).toBe(404)
     const later = await newMachine(ines, a.modelId)
     await visit(ines, later, 50, 50, {})
     expect((await merge(later.id, a.id)).body.title).toMatch(/meters do not go together: 900 km/)
   }, 90_000)
   it('owners merge: machines go over, what is missing is filled in', async () => {
-    const machine = await newMachine(ines, undefined, { customer: { name: 'Twice', contact: 'at home', email: 'twice@owner.example' } })
+    const machine = await newMachine(ines, undefined, {
+      customer: { name: 'Twice', contact: 'at home', email: 'twice@owner.example' },
+    })
     const stays = (await ines.post<{ id: number }>('/api/customers', { name: 'Twice too' })).body.id
-    expect((await ines.post(`/api/customers/${machine.customerId}/merge`, { intoId: stays })).body).toMatchObject({ name: 'Twice too', contact: 'at home', email: 'twice@owner.example', machines: 1 })
+    expect((await ines.post(`/api/customers/${machine.customerId}/merge`, { intoId: stays })).body).toMatchObject({
+      name: 'Twice too',
+      contact: 'at home',
+      email: 'twice@owner.example',
+      machines: 1,
+    })
     expect((await read(machine.id)).machine.owner).toBe('Twice too')
   })
   it('a meter is told between jobs; backward, or of tomorrow, is asked about; its unit stays once it has readings', async () => {
@@ -180,20 +265,31 @@ describe('machines and owners', () => {
     expect((await tell({ on: dayAgo(-2), meter: 2000 })).body.title).toMatch(/still to come/)
     expect((await read(machine.id)).usePerDay).toBeCloseTo(10, 0)
     const edit = { name: 'Renamed', tag: machine.tag, plate: 'X 1', serial: '', meterUnit: 'km' }
-    expect((await ines.call('PUT', `/api/machines/${machine.id}`, { ...edit, meterUnit: 'mi' })).body.title).toMatch(/replaced one/)
+    expect((await ines.call('PUT', `/api/machines/${machine.id}`, { ...edit, meterUnit: 'mi' })).body.title).toMatch(
+      /replaced one/,
+    )
     expect((await ines.call<{ name: string }>('PUT', `/api/machines/${machine.id}`, edit)).body.name).toBe('Renamed')
     const other = await newMachine(ines)
-    expect(await ines.call('PUT', `/api/machines/${other.id}`, edit)).toMatchObject({ status: 409, body: { title: expect.stringMatching(/merge the two/) } })
+    expect(await ines.call('PUT', `/api/machines/${other.id}`, edit)).toMatchObject({
+      status: 409,
+      body: { title: expect.stringMatching(/merge the two/) },
+    })
   })
   it('another shop’s machines, owners and tags are not there', async () => {
     const { person } = await otherShop()
     const machine = await newMachine(ines)
     await expect(readMachine(pool, person.shopId, machine.id, new Date())).rejects.toMatchObject({ status: 404 })
-    await expect(changeOwner(pool, person, machine.id, { customer: { name: 'Thief', contact: '', email: '' } }, new Date())).rejects.toMatchObject({ status: 404 })
-    await expect(editMachine(pool, person, machine.id, { name: 'x', tag: 'x', serial: '', plate: '', meterUnit: 'km' })).rejects.toMatchObject({ status: 404 })
+    await expect(
+      changeOwner(pool, person, machine.id, { customer: { name: 'Thief', contact: '', email: '' } }, new Date()),
+    ).rejects.toMatchObject({ status: 404 })
+    await expect(
+      editMachine(pool, person, machine.id, { name: 'x', tag: 'x', serial: '', plate: '', meterUnit: 'km' }),
+    ).rejects.toMatchObject({ status: 404 })
     await expect(machineWithTag(pool, person.shopId, machine.tag)).rejects.toMatchObject({ status: 404 })
     await expect(removeCustomer(pool, person.shopId, machine.customerId)).rejects.toMatchObject({ status: 404 })
-    await expect(customerSummary(pool, person.shopId, machine.customerId, 2026, new Date())).rejects.toMatchObject({ status: 404 })
+    await expect(customerSummary(pool, person.shopId, machine.customerId, 2026, new Date())).rejects.toMatchObject({
+      status: 404,
+    })
     await expect(listPhotos(pool, person.shopId, machine.id)).rejects.toMatchObject({ status: 404 })
     expect((await dueList(pool, person.shopId, 60, new Date())).items).toEqual([])
   })

@@ -15,33 +15,68 @@ afterAll(() => pool.end())
 
 const kind = PRACTICE_ENGINES.find(k => k.id === 'twin-180')!
 const played = (seed: number) => playByBench({ kind, level: 1, seed, guidance: 'on' }).acts
-const runOf = (changes: Record<string, unknown> = {}) => ({ engineId: kind.id, level: 1, seed: 21, guidance: 'on', seconds: 300, acts: played(21), ...changes })
-interface Handed { marked: { score: number, marks: { words: string, grade: string }[] }, best: PracticeResponse['best'] }
-const bestOf = async (person: string) => (await tam.get<PracticeResponse>('/api/practice')).body.best.filter(b => b.engineId === kind.id && b.level === 1 && b.person === person)
+const runOf = (changes: Record<string, unknown> = {}) => ({
+  engineId: kind.id,
+  level: 1,
+  seed: 21,
+  guidance: 'on',
+  seconds: 300,
+  acts: played(21),
+  ...changes,
+})
+interface Handed {
+  marked: { score: number; marks: { words: string; grade: string }[] }
+  best: PracticeResponse['best']
+}
+const bestOf = async (person: string) =>
+  (await tam.get<PracticeResponse>('/api/practice')).body.best.filter(
+    b => b.engineId === kind.id && b.level === 1 && b.person === person,
+  )
 
 describe('practice runs', () => {
   it('are marked by the server, whatever score is sent with them, and the best of each person is kept', async () => {
     const { body } = await tam.post<Handed>('/api/practice', { ...runOf(), score: 3 })
     expect(body.marked.score).toBe(100)
-    expect((await jory.post<Handed>('/api/practice', runOf({ acts: [], seconds: 5 }))).body.marked.score).toBeLessThan(30)
+    expect((await jory.post<Handed>('/api/practice', runOf({ acts: [], seconds: 5 }))).body.marked.score).toBeLessThan(
+      30,
+    )
     await tam.post('/api/practice', runOf({ seconds: 200 }))
     await tam.post('/api/practice', runOf({ seconds: 900 }))
     expect(await bestOf('Tam')).toMatchObject([{ score: 100, seconds: 200 }])
     expect(await bestOf('Jory')).toMatchObject([{ seconds: 5 }])
   })
   it('may be made on a model of the shop’s own spec book, and on nobody else’s', async () => {
-    const model = (await tam.post<{ id: number }>('/api/models', { maker: 'Practised', model: `P ${Date.now()}`, engine: engineOf() })).body
-    expect((await tam.post<Handed>('/api/practice', runOf({ engineId: `model-${model.id}`, acts: [] }))).status).toBe(200)
+    const model = (
+      await tam.post<{ id: number }>('/api/models', {
+        maker: 'Practised',
+        model: `P ${Date.now()}`,
+        engine: engineOf(),
+      })
+    ).body
+    expect((await tam.post<Handed>('/api/practice', runOf({ engineId: `model-${model.id}`, acts: [] }))).status).toBe(
+      200,
+    )
     expect((await tam.post('/api/practice', runOf({ engineId: 'model-99999999', acts: [] }))).status).toBe(404)
   })
   it.each<[string, Record<string, unknown>, RegExp]>([
-    ['an engine that is none', { engineId: 'no-such' }, /no such practice engine/], ['a level that is none', { level: 7 }, /A level is 1 to 4/],
-    ['what is not said at a practice engine', { acts: [{ kind: 'said', type: 'closed', payload: {} }] satisfies Act[] }, /not said at a practice engine/],
-    ['an answer that is none', { acts: [{ kind: 'said', type: 'trial', payload: { valveId: 'x' } }] }, /is no trial/], ['more answers than a run keeps', { acts: Array(401).fill({ kind: 'said', type: 'mark-checked', payload: { valveId: 'a-intake', still: true } }) }, /More than 400 answers/],
+    ['an engine that is none', { engineId: 'no-such' }, /no such practice engine/],
+    ['a level that is none', { level: 7 }, /A level is 1 to 4/],
+    [
+      'what is not said at a practice engine',
+      { acts: [{ kind: 'said', type: 'closed', payload: {} }] satisfies Act[] },
+      /not said at a practice engine/,
+    ],
+    ['an answer that is none', { acts: [{ kind: 'said', type: 'trial', payload: { valveId: 'x' } }] }, /is no trial/],
+    [
+      'more answers than a run keeps',
+      { acts: Array(401).fill({ kind: 'said', type: 'mark-checked', payload: { valveId: 'a-intake', still: true } }) },
+      /More than 400 answers/,
+    ],
   ])('refuses %s with words', async (_, changes, words) => {
     const { status, body } = await tam.post('/api/practice', runOf(changes))
     expect([404, 422]).toContain(status)
     expect(JSON.stringify(body)).toMatch(words)
   })
-  it('are for those who are signed in', async () => expect((await new Client().post('/api/practice', runOf({ acts: [] }))).status).toBe(401))
+  it('are for those who are signed in', async () =>
+    expect((await new Client().post('/api/practice', runOf({ acts: [] }))).status).toBe(401))
 })

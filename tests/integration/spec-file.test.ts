@@ -2,7 +2,10 @@ import { describe, expect, it } from 'vitest'
 import { csvRows, jsonRows } from '../../server/services/spec-file'
 
 describe('a file that is taken in', () => {
-  it.each([['CSV', (bytes: AsyncIterable<Buffer>) => csvRows(bytes, ',', ['maker', 'model'], ['maker', 'model'])], ['JSON', jsonRows]])('%s whose bytes stop coming half way ends; nobody waits for the rest', async (_, rows) => {
+  it.each([
+    ['CSV', (bytes: AsyncIterable<Buffer>) => csvRows(bytes, ',', ['maker', 'model'], ['maker', 'model'])],
+    ['JSON', jsonRows],
+  ])('%s whose bytes stop coming half way ends; nobody waits for the rest', async (_, rows) => {
     async function* broken() {
       yield Buffer.from('maker,model\nSpecs,One\n')
       await Promise.resolve()

@@ -12,7 +12,18 @@ afterAll(async () => {
   await pool.end()
 })
 
-const model = { maker: 'Two', model: 'Leads', code: '', family: '', kind: 'Generator', displacementCc: null, yearFrom: null, yearTo: null, answered: [], approveBecause: 'in a hurry' }
+const model = {
+  maker: 'Two',
+  model: 'Leads',
+  code: '',
+  family: '',
+  kind: 'Generator',
+  displacementCc: null,
+  yearFrom: null,
+  yearTo: null,
+  answered: [],
+  approveBecause: 'in a hurry',
+}
 
 it('where a shop has two leads, neither approves their own draft, with a reason or without: the other does', async () => {
   const { person: ada } = await otherShop()
@@ -22,9 +33,22 @@ it('where a shop has two leads, neither approves their own draft, with a reason 
   const made = await addModel(pool, ada, { ...model, engine: engineOf() })
   expect(made.status).toBe('draft')
   const now = new Date()
-  for (const reason of ['', 'nobody else']) await expect(approveDraft(pool, ada, made.revisionId, reason, now)).rejects.toMatchObject({ status: 403, more: { code: 'own-draft' } })
-  expect(await approveDraft(pool, bea, made.revisionId, '', now)).toMatchObject({ revision: 1, approvedBy: 'Bea', author: 'Ada' })
-  const draft = await addDraft(pool, bea, made.id, { engine: engineOf({ coldLimitC: 30 }), reason: 'Bulletin', basedOn: made.revisionId, answered: [] })
+  for (const reason of ['', 'nobody else'])
+    await expect(approveDraft(pool, ada, made.revisionId, reason, now)).rejects.toMatchObject({
+      status: 403,
+      more: { code: 'own-draft' },
+    })
+  expect(await approveDraft(pool, bea, made.revisionId, '', now)).toMatchObject({
+    revision: 1,
+    approvedBy: 'Bea',
+    author: 'Ada',
+  })
+  const draft = await addDraft(pool, bea, made.id, {
+    engine: engineOf({ coldLimitC: 30 }),
+    reason: 'Bulletin',
+    basedOn: made.revisionId,
+    answered: [],
+  })
   await expect(approveDraft(pool, bea, draft.id, 'nobody else', now)).rejects.toMatchObject({ status: 403 })
   expect((await approveDraft(pool, ada, draft.id, '', now)).approvedBy).toBe('Ada')
 })

@@ -4,7 +4,13 @@ import { engineOf, LogBook, pinOf } from './builders'
 
 export const T = { kind: 'mark', markIndex: 0 } as const
 const NOW = Date.UTC(2026, 10, 25, 9)
-export const limits = (minMm: number, maxMm: number): Clearance => ({ form: 'limits', minMm, maxMm, text: '', unit: 'mm' })
+export const limits = (minMm: number, maxMm: number): Clearance => ({
+  form: 'limits',
+  minMm,
+  maxMm,
+  text: '',
+  unit: 'mm',
+})
 export const said = (engine: Engine = engineOf(), changes: Partial<JobPin> = {}) => {
   const tools = jobTools(pinOf(engine, changes))
   const log = new LogBook()
@@ -18,9 +24,35 @@ export const said = (engine: Engine = engineOf(), changes: Partial<JobPin> = {})
   }
   return book
 }
-export const confirmed = (item: 'machine' | 'spec' | 'valves' | 'safe'): Happening => ({ type: 'confirmed', payload: { item } })
-export const trial = (valveId: string, t: number, feel: 'free' | 'drag' | 'pinched' | 'no-go', after: { kind: 'screw', deg: number } | { kind: 'nipped' } | { kind: 'torqued', torqueNm: number | null } | null = null): Happening =>
-  ({ type: 'trial', payload: { valveId, bladesMm: [t], feel, after } })
-export const ready = (book: ReturnType<typeof said>, strip = ['Seat', 'Spark plug', 'Rocker cover']) => book.say(confirmed('machine'), confirmed('spec'), { type: 'rested', payload: { hours: 12 } }, confirmed('safe'),
-  ...strip.map((item): Happening => ({ type: 'came-off', payload: { item } })), { type: 'plug-read', payload: { look: 'Grey to brown' } }, confirmed('valves'))
-export const found = (book: ReturnType<typeof said>) => ready(book).say({ type: 'crank', payload: { observations: [{ kind: 'move', to: T }, { kind: 'rocker', valveId: 'intake', slack: true }, { kind: 'rocker', valveId: 'exhaust', slack: true }] } })
+export const confirmed = (item: 'machine' | 'spec' | 'valves' | 'safe'): Happening => ({
+  type: 'confirmed',
+  payload: { item },
+})
+export const trial = (
+  valveId: string,
+  t: number,
+  feel: 'free' | 'drag' | 'pinched' | 'no-go',
+  after:
+    { kind: 'screw'; deg: number } | { kind: 'nipped' } | { kind: 'torqued'; torqueNm: number | null } | null = null,
+): Happening => ({ type: 'trial', payload: { valveId, bladesMm: [t], feel, after } })
+export const ready = (book: ReturnType<typeof said>, strip = ['Seat', 'Spark plug', 'Rocker cover']) =>
+  book.say(
+    confirmed('machine'),
+    confirmed('spec'),
+    { type: 'rested', payload: { hours: 12 } },
+    confirmed('safe'),
+    ...strip.map((item): Happening => ({ type: 'came-off', payload: { item } })),
+    { type: 'plug-read', payload: { look: 'Grey to brown' } },
+    confirmed('valves'),
+  )
+export const found = (book: ReturnType<typeof said>) =>
+  ready(book).say({
+    type: 'crank',
+    payload: {
+      observations: [
+        { kind: 'move', to: T },
+        { kind: 'rocker', valveId: 'intake', slack: true },
+        { kind: 'rocker', valveId: 'exhaust', slack: true },
+      ],
+    },
+  })

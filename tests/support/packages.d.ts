@@ -7,6 +7,10 @@ declare module 'jstat' {
   export default jstat
 }
 declare module 'unitmath' {
-  interface Unit { mul: (other: Unit) => Unit, to: (unit: string) => Unit, getValue: () => unknown }
+  interface Unit {
+    mul: (other: Unit) => Unit
+    to: (unit: string) => Unit
+    getValue: () => unknown
+  }
   export default function unitmath(value: number, unit: string): Unit
 }

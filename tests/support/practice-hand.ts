@@ -1,18 +1,33 @@
 import { wrap } from '../../core/engine'
 import type { Happening, NextThing } from '../../core/job'
-import { act, type Act, beginPractice, benchSays, type PracticeRun, type PracticeStart, VirtualHand } from '../../core/practice'
+import {
+  act,
+  type Act,
+  beginPractice,
+  benchSays,
+  type PracticeRun,
+  type PracticeStart,
+  VirtualHand,
+} from '../../core/practice'
 import { movesCrank } from '../../core/position'
 
 /** What a hand does at the engine before it can say what it says. */
 function doings(run: PracticeRun, happening: Happening, crankAfterDeg: number): Act[] {
   if (happening.type === 'trial') {
     const { valveId, after, bladesMm } = happening.payload
-    const change: Act[] = after === null ? [] : after.kind === 'screw' ? [{ kind: 'screw', valveId, deg: after.deg }] : [{ kind: 'nut', valveId, to: after.kind === 'nipped' ? 'nipped' : 'locked' }]
+    const change: Act[] =
+      after === null
+        ? []
+        : after.kind === 'screw'
+          ? [{ kind: 'screw', valveId, deg: after.deg }]
+          : [{ kind: 'nut', valveId, to: after.kind === 'nipped' ? 'nipped' : 'locked' }]
     return [...change, { kind: 'slide', valveId, bladesMm }]
   }
   if (happening.type === 'prove-turned') return [{ kind: 'turn', deg: 720 }]
   if (happening.type !== 'crank') return []
-  const wiggled = happening.payload.observations.flatMap((o): Act[] => o.kind === 'rocker' ? [{ kind: 'wiggle', valveId: o.valveId }] : [])
+  const wiggled = happening.payload.observations.flatMap((o): Act[] =>
+    o.kind === 'rocker' ? [{ kind: 'wiggle', valveId: o.valveId }] : [],
+  )
   const way = wrap(crankAfterDeg - run.drawn.virtual.crankDeg)
   return happening.payload.observations.some(movesCrank) ? [{ kind: 'turn', deg: way < 1 ? 720 : way }] : wiggled
 }
@@ -21,7 +36,11 @@ function doings(run: PracticeRun, happening: Happening, crankAfterDeg: number): 
  * Plays a practice run by what the Bench says, with a steady hand.
  * @param spoil changes what is done before something is said, and so makes a mistake
  */
-export function playByBench(start: PracticeStart, spoil: (doing: Act[], next: NextThing) => Act[] = doing => doing, most = 120): PracticeRun {
+export function playByBench(
+  start: PracticeStart,
+  spoil: (doing: Act[], next: NextThing) => Act[] = doing => doing,
+  most = 120,
+): PracticeRun {
   const run = beginPractice(start)
   for (let i = 0; i < most; i++) {
     const next = benchSays(run)

@@ -5,7 +5,11 @@ import type { ProblemBody } from '../../shared/problem'
 /** The server under test: started once by the test command, with the demo shop in it. */
 const BASE = process.env.WEMBRIC_TEST_URL ?? 'http://127.0.0.1:3999'
 
-export interface Answer<T> { status: number, body: T & Partial<ProblemBody>, type: string | null }
+export interface Answer<T> {
+  status: number
+  body: T & Partial<ProblemBody>
+  type: string | null
+}
 
 /** Somebody at a browser: keeps the session cookie, speaks JSON, comes from the server's own page. */
 export class Client {
@@ -14,21 +18,39 @@ export class Client {
   readonly device = `t-${uuidv7().slice(-8)}`
   personId = 0
 
-  async call<T = Record<string, unknown>>(method: string, path: string, body?: unknown, headers: Record<string, string> = {}): Promise<Answer<T>> {
+  async call<T = Record<string, unknown>>(
+    method: string,
+    path: string,
+    body?: unknown,
+    headers: Record<string, string> = {},
+  ): Promise<Answer<T>> {
     const response = await fetch(`${BASE}${path}`, {
-      method, headers: { 'content-type': 'application/json', 'origin': BASE, 'cookie': this.cookie, ...headers },
-      ...body === undefined ? {} : { body: typeof body === 'string' ? body : JSON.stringify(body) },
+      method,
+      headers: { 'content-type': 'application/json', 'origin': BASE, 'cookie': this.cookie, ...headers },
+      ...(body === undefined ? {} : { body: typeof body === 'string' ? body : JSON.stringify(body) }),
     })
     const set = response.headers.get('set-cookie')
     if (set) this.cookie = set.split(';')[0]!
     const text = await response.text()
-    return { status: response.status, body: (text ? JSON.parse(text) : {}) as T & Partial<ProblemBody>, type: response.headers.get('content-type') }
+    return {
+      status: response.status,
+      body: (text ? JSON.parse(text) : {}) as T & Partial<ProblemBody>,
+      type: response.headers.get('content-type'),
+    }
   }
 
   /** Sends the bytes of a file as they are. */
   async upload<T>(path: string, bytes: string | Uint8Array): Promise<Answer<T>> {
-    const response = await fetch(`${BASE}${path}`, { method: 'POST', headers: { 'content-type': 'application/octet-stream', 'origin': BASE, 'cookie': this.cookie }, body: bytes as BodyInit })
-    return { status: response.status, body: await response.json() as T & Partial<ProblemBody>, type: response.headers.get('content-type') }
+    const response = await fetch(`${BASE}${path}`, {
+      method: 'POST',
+      headers: { 'content-type': 'application/octet-stream', 'origin': BASE, 'cookie': this.cookie },
+      body: bytes as BodyInit,
+    })
+    return {
+      status: response.status,
+      body: (await response.json()) as T & Partial<ProblemBody>,
+      type: response.headers.get('content-type'),
+    }
   }
 
   /** A file as it comes. */
@@ -54,8 +76,19 @@ export class Client {
   }
 
   event(happening: Happening, changes: Record<string, unknown> = {}) {
-    return { ...happening, id: uuidv7(), version: 1, personId: this.personId, deviceId: this.device, deviceSeq: ++this.seq, seenSeq: 0, at: new Date().toISOString(), ...changes }
+    return {
+      ...happening,
+      id: uuidv7(),
+      version: 1,
+      personId: this.personId,
+      deviceId: this.device,
+      deviceSeq: ++this.seq,
+      seenSeq: 0,
+      at: new Date().toISOString(),
+      ...changes,
+    }
   }
 
-  answer = <T>(jobId: number, happening: Happening, changes: Record<string, unknown> = {}) => this.post<T>(`/api/jobs/${jobId}/events`, this.event(happening, changes))
+  answer = <T>(jobId: number, happening: Happening, changes: Record<string, unknown> = {}) =>
+    this.post<T>(`/api/jobs/${jobId}/events`, this.event(happening, changes))
 }

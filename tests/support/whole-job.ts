@@ -10,16 +10,26 @@ export const MORNING = Date.UTC(2026, 10, 25, 9)
 export type Told = Pick<Setup, 'crankDeg' | 'gapMm' | 'held' | 'shimMm'> & { creepMm?: number }
 
 /** A virtual engine with the crank at 500 and its gaps in spec, but for what is told. */
-export const virtualFor = (engine: Engine, { creepMm = 0, gapMm, ...setup }: Told = {}): VirtualEngine => virtualEngine(engine, {
-  crankDeg: 500, ...setup, gapMm: { ...Object.fromEntries(engine.valves.map(v => [v.id, v.role === 'intake' ? 0.1 : 0.12])), ...gapMm }, nature: { creepMm },
-})
+export const virtualFor = (engine: Engine, { creepMm = 0, gapMm, ...setup }: Told = {}): VirtualEngine =>
+  virtualEngine(engine, {
+    crankDeg: 500,
+    ...setup,
+    gapMm: { ...Object.fromEntries(engine.valves.map(v => [v.id, v.role === 'intake' ? 0.1 : 0.12])), ...gapMm },
+    nature: { creepMm },
+  })
 
 /** Works a whole job on a virtual engine by what the core says, and nothing else. */
-export async function wholeJob(engine: Engine, told: Told = {}, school: School | null = null): Promise<{ view: JobView, log: LogBook, story: string[], virtual: VirtualEngine }> {
+export async function wholeJob(
+  engine: Engine,
+  told: Told = {},
+  school: School | null = null,
+): Promise<{ view: JobView; log: LogBook; story: string[]; virtual: VirtualEngine }> {
   const tools = jobTools(pinOf(engine, { school }))
   const log = new LogBook()
   const look = () => viewJob(tools, log.events, MORNING)
   const virtual = virtualFor(engine, told)
-  const story = await workThrough(new VirtualHand(virtual), look, (h) => { log.add(h) })
+  const story = await workThrough(new VirtualHand(virtual), look, h => {
+    log.add(h)
+  })
   return { view: look(), log, story, virtual }
 }

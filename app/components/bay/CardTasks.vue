@@ -12,7 +12,9 @@ const form = useForm()
 const asked = ref<number | null>(null)
 const because = ref('')
 async function tick(id: number, done: boolean): Promise<void> {
-  const answer = await form.send(() => api.put(`/api/tasks/${id}`, { done, because: asked.value === id ? because.value : '' }))
+  const answer = await form.send(() =>
+    api.put(`/api/tasks/${id}`, { done, because: asked.value === id ? because.value : '' }),
+  )
   asked.value = answer === null && form.refusal.value?.problem.code === 'held' ? id : null
   if (answer !== null) {
     because.value = ''
@@ -24,14 +26,67 @@ async function tick(id: number, done: boolean): Promise<void> {
 <template>
   <ul class="tasks" aria-label="Also to do">
     <li v-for="t in tasks" :key="t.id" :class="{ held: t.held }">
-      <Checkbox :model-value="t.doneAt !== null" :input-id="`task-${t.id}`" binary @update:model-value="tick(t.id, $event === true)" />
-      <label :for="`task-${t.id}`"><b>{{ t.name }}</b><small v-if="t.doneAt">done, {{ t.doneBy }}{{ t.because ? `: ${t.because}` : '' }}</small><small v-else-if="t.held">held: {{ t.held }}</small><small v-else-if="t.needs === 'warm'">warm engine</small></label>
+      <Checkbox
+        :model-value="t.doneAt !== null"
+        :input-id="`task-${t.id}`"
+        binary
+        @update:model-value="tick(t.id, $event === true)"
+      />
+      <label :for="`task-${t.id}`"
+        ><b>{{ t.name }}</b
+        ><small v-if="t.doneAt">done, {{ t.doneBy }}{{ t.because ? `: ${t.because}` : '' }}</small
+        ><small v-else-if="t.held">held: {{ t.held }}</small
+        ><small v-else-if="t.needs === 'warm'">warm engine</small></label
+      >
     </li>
   </ul>
-  <form v-if="asked !== null" class="why" @submit.prevent="tick(asked, true)"><p class="wrong" role="alert">{{ form.failed.value }}</p><label for="because">Why not?</label><input id="because" v-model="because" class="p-inputtext"><button type="submit" class="quiet" :disabled="!because.trim()">Done all the same</button></form>
+  <form v-if="asked !== null" class="why" @submit.prevent="tick(asked, true)">
+    <p class="wrong" role="alert">{{ form.failed.value }}</p>
+    <label for="because">Why not?</label><input id="because" v-model="because" class="p-inputtext" /><button
+      type="submit"
+      class="quiet"
+      :disabled="!because.trim()"
+    >
+      Done all the same
+    </button>
+  </form>
 </template>
 
 <style scoped>
-.tasks { list-style: none; margin: 8px 0 0; padding: 0; display: grid; gap: 2px; } li { display: flex; gap: 10px; align-items: center; min-height: 44px; } label { cursor: pointer; display: grid; } b { font: 600 16px/1.2 var(--figures); } small { font: 500 14px/1.25 var(--sentences); color: var(--ink2); } .held b { color: var(--ink2); }
-.why { display: grid; gap: 8px; padding: 8px 0; } .why input { min-height: 44px; width: 100%; }
+.tasks {
+  list-style: none;
+  margin: 8px 0 0;
+  padding: 0;
+  display: grid;
+  gap: 2px;
+}
+li {
+  display: flex;
+  gap: 10px;
+  align-items: center;
+  min-height: 44px;
+}
+label {
+  cursor: pointer;
+  display: grid;
+}
+b {
+  font: 600 16px/1.2 var(--figures);
+}
+small {
+  font: 500 14px/1.25 var(--sentences);
+  color: var(--ink2);
+}
+.held b {
+  color: var(--ink2);
+}
+.why {
+  display: grid;
+  gap: 8px;
+  padding: 8px 0;
+}
+.why input {
+  min-height: 44px;
+  width: 100%;
+}
 </style>

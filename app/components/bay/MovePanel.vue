@@ -6,39 +6,111 @@ import { useForm } from '../../composables/useForm'
 import { api } from '../../utils/api'
 
 /** What is done to a card without dragging: whose it is, sooner or later, and what else the visit is for. */
-const props = defineProps<{ card: BayCard, crew: BayResponse['crew'], among: BayCard[] }>()
-const emit = defineEmits<{ place: [personId: number | null, beforeJobId: number | null], changed: [], done: [] }>()
+const props = defineProps<{ card: BayCard; crew: BayResponse['crew']; among: BayCard[] }>()
+const emit = defineEmits<{ place: [personId: number | null, beforeJobId: number | null]; changed: []; done: [] }>()
 const index = computed(() => props.among.findIndex(c => c.jobId === props.card.jobId))
 const sooner = () => emit('place', props.card.assigned?.id ?? null, props.among[index.value - 1]!.jobId)
 const later = () => emit('place', props.card.assigned?.id ?? null, props.among[index.value + 2]?.jobId ?? null)
 
 const form = useForm()
 const name = ref('')
-const NEEDS: { value: TaskRow['needs'], label: string }[] = [{ value: 'either', label: 'any time' }, { value: 'warm', label: 'warm engine' }, { value: 'cold', label: 'cold engine' }]
+const NEEDS: { value: TaskRow['needs']; label: string }[] = [
+  { value: 'either', label: 'any time' },
+  { value: 'warm', label: 'warm engine' },
+  { value: 'cold', label: 'cold engine' },
+]
 async function add(needs: TaskRow['needs']): Promise<void> {
-  if (!await form.send(() => api.post(`/api/jobs/${props.card.jobId}/tasks`, { name: name.value, needs }))) return
+  if (!(await form.send(() => api.post(`/api/jobs/${props.card.jobId}/tasks`, { name: name.value, needs })))) return
   name.value = ''
   emit('changed')
 }
-async function drop(id: number): Promise<void> { if (await form.send(() => api.delete(`/api/tasks/${id}`))) emit('changed') }
+async function drop(id: number): Promise<void> {
+  if (await form.send(() => api.delete(`/api/tasks/${id}`))) emit('changed')
+}
 </script>
 
 <template>
   <div class="move">
     <div class="row" role="group" :aria-label="`Whose is ${card.machine}?`">
-      <button v-for="p in crew" :key="p.id" type="button" class="quiet" :class="{ here: card.assigned?.id === p.id }" :aria-pressed="card.assigned?.id === p.id" @click="emit('place', p.id, null)">{{ p.name }}</button>
-      <button type="button" class="quiet" :class="{ here: !card.assigned }" :aria-pressed="!card.assigned" @click="emit('place', null, null)">Nobody yet</button>
-      <button type="button" class="quiet" :disabled="index <= 0" @click="sooner">Sooner</button><button type="button" class="quiet" :disabled="index < 0 || index >= among.length - 1" @click="later">Later</button>
+      <button
+        v-for="p in crew"
+        :key="p.id"
+        type="button"
+        class="quiet"
+        :class="{ here: card.assigned?.id === p.id }"
+        :aria-pressed="card.assigned?.id === p.id"
+        @click="emit('place', p.id, null)"
+      >
+        {{ p.name }}
+      </button>
+      <button
+        type="button"
+        class="quiet"
+        :class="{ here: !card.assigned }"
+        :aria-pressed="!card.assigned"
+        @click="emit('place', null, null)"
+      >
+        Nobody yet
+      </button>
+      <button type="button" class="quiet" :disabled="index <= 0" @click="sooner">Sooner</button
+      ><button type="button" class="quiet" :disabled="index < 0 || index >= among.length - 1" @click="later">
+        Later
+      </button>
     </div>
     <label :for="`task-new-${card.jobId}`">Also to do</label>
     <InputText :id="`task-new-${card.jobId}`" v-model="name" placeholder="Brake cable" autocomplete="off" />
-    <div class="row"><button v-for="n in NEEDS" :key="n.value" type="button" class="quiet" :disabled="!name.trim()" @click="add(n.value)">Add, {{ n.label }}</button></div>
-    <div v-if="card.tasks.some(t => !t.doneAt)" class="row"><button v-for="t in card.tasks.filter(t => !t.doneAt)" :key="t.id" type="button" class="quiet" @click="drop(t.id)">Take off: {{ t.name }}</button></div>
+    <div class="row">
+      <button
+        v-for="n in NEEDS"
+        :key="n.value"
+        type="button"
+        class="quiet"
+        :disabled="!name.trim()"
+        @click="add(n.value)"
+      >
+        Add, {{ n.label }}
+      </button>
+    </div>
+    <div v-if="card.tasks.some(t => !t.doneAt)" class="row">
+      <button
+        v-for="t in card.tasks.filter(t => !t.doneAt)"
+        :key="t.id"
+        type="button"
+        class="quiet"
+        @click="drop(t.id)"
+      >
+        Take off: {{ t.name }}
+      </button>
+    </div>
     <p v-if="form.failed.value" class="wrong" role="alert">{{ form.failed.value }}</p>
     <button type="button" class="link" @click="emit('done')">Leave it</button>
   </div>
 </template>
 
 <style scoped>
-.move { display: grid; gap: 8px; padding-top: 10px; } .row { display: flex; flex-wrap: wrap; gap: 8px; } .here { background: var(--petrol); color: var(--on-petrol); border-color: var(--petrol); } .quiet:disabled { opacity: .5; } label { font-size: 15px; } .move :deep(input) { min-height: 44px; width: 100%; }
+.move {
+  display: grid;
+  gap: 8px;
+  padding-top: 10px;
+}
+.row {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px;
+}
+.here {
+  background: var(--petrol);
+  color: var(--on-petrol);
+  border-color: var(--petrol);
+}
+.quiet:disabled {
+  opacity: 0.5;
+}
+label {
+  font-size: 15px;
+}
+.move :deep(input) {
+  min-height: 44px;
+  width: 100%;
+}
 </style>

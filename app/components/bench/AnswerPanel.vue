@@ -2,46 +2,157 @@
 import type { AnswerKey } from '~~/core/job'
 
 /** The one next thing, why, and its answers. */
-defineProps<{ label: string, instruction: string, why: string, keys: Pick<AnswerKey, 'title' | 'help'>[], passable: boolean }>()
-defineEmits<{ press: [index: number], pass: [] }>()
+defineProps<{
+  label: string
+  instruction: string
+  why: string
+  keys: Pick<AnswerKey, 'title' | 'help'>[]
+  passable: boolean
+}>()
+defineEmits<{ press: [index: number]; pass: [] }>()
 </script>
 
 <template>
   <div class="next" aria-live="polite">
-    <div class="top"><p class="label">{{ label }}</p><button v-if="passable" type="button" class="pass" @click="$emit('pass')">Go on without <kbd>G</kbd></button></div>
+    <div class="top">
+      <p class="label">{{ label }}</p>
+      <button v-if="passable" type="button" class="pass" @click="$emit('pass')">Go on without <kbd>G</kbd></button>
+    </div>
     <h1 :class="{ long: instruction.length > 40 }" data-testid="instruction">{{ instruction }}</h1>
-    <slot><p class="why">{{ why }}</p></slot>
+    <slot
+      ><p class="why">{{ why }}</p></slot
+    >
   </div>
   <div class="keys" role="group" aria-label="Answers">
-    <button v-for="(k, i) in keys" :key="`${instruction} ${i} ${k.title}`" type="button" class="key" :data-key="i + 1" @click="$emit('press', i)">
+    <button
+      v-for="(k, i) in keys"
+      :key="`${instruction} ${i} ${k.title}`"
+      type="button"
+      class="key"
+      :data-key="i + 1"
+      @click="$emit('press', i)"
+    >
       <span class="digit" aria-hidden="true">{{ i + 1 }}</span>
-      <span class="text"><span class="title">{{ k.title }}</span><span class="help">{{ k.help }}</span></span>
+      <span class="text"
+        ><span class="title">{{ k.title }}</span
+        ><span class="help">{{ k.help }}</span></span
+      >
     </button>
   </div>
 </template>
 
 <style scoped>
-.top { display: flex; justify-content: space-between; align-items: start; gap: 10px; margin-top: -6px; }
-.pass { background: none; border: 0; padding: 6px 0; min-height: 32px; font: 600 15px/1.2 var(--figures); color: var(--ink2); cursor: pointer; white-space: nowrap; text-decoration: underline; text-underline-offset: 3px; }
-.label { padding-top: 6px; font: 600 15px/1.2 var(--figures); color: var(--petrol); }
-h1 { font-size: 34px; line-height: 36px; margin-top: 4px; text-wrap: balance; }
-h1.long { font-size: 28px; line-height: 31px; }
-.why { font-size: 17px; line-height: 22px; color: var(--ink2); margin-top: 8px; }
-.keys { display: grid; gap: 9px; align-content: start; }
-.key { grid-template-columns: 40px 1fr; height: 70px; align-items: stretch; width: 100%; }
-.digit { display: grid; place-items: center; border-right: 1px solid var(--line); color: var(--petrol); font: 600 22px/1 var(--figures); }
-.text { padding: 0 16px; align-self: center; min-width: 0; }
-.title { display: block; font: 600 23px/1.15 var(--figures); }
-.help { display: block; font-size: 15px; color: var(--ink2); line-height: 1.2; }
-@media (max-height: 790px) and (min-width: 701px) { .keys { gap: 7px; } .key { height: 63px; } }
+.top {
+  display: flex;
+  justify-content: space-between;
+  align-items: start;
+  gap: 10px;
+  margin-top: -6px;
+}
+.pass {
+  background: none;
+  border: 0;
+  padding: 6px 0;
+  min-height: 32px;
+  font: 600 15px/1.2 var(--figures);
+  color: var(--ink2);
+  cursor: pointer;
+  white-space: nowrap;
+  text-decoration: underline;
+  text-underline-offset: 3px;
+}
+.label {
+  padding-top: 6px;
+  font: 600 15px/1.2 var(--figures);
+  color: var(--petrol);
+}
+h1 {
+  font-size: 34px;
+  line-height: 36px;
+  margin-top: 4px;
+  text-wrap: balance;
+}
+h1.long {
+  font-size: 28px;
+  line-height: 31px;
+}
+.why {
+  font-size: 17px;
+  line-height: 22px;
+  color: var(--ink2);
+  margin-top: 8px;
+}
+.keys {
+  display: grid;
+  gap: 9px;
+  align-content: start;
+}
+.key {
+  grid-template-columns: 40px 1fr;
+  height: 70px;
+  align-items: stretch;
+  width: 100%;
+}
+.digit {
+  display: grid;
+  place-items: center;
+  border-right: 1px solid var(--line);
+  color: var(--petrol);
+  font: 600 22px/1 var(--figures);
+}
+.text {
+  padding: 0 16px;
+  align-self: center;
+  min-width: 0;
+}
+.title {
+  display: block;
+  font: 600 23px/1.15 var(--figures);
+}
+.help {
+  display: block;
+  font-size: 15px;
+  color: var(--ink2);
+  line-height: 1.2;
+}
+@media (max-height: 790px) and (min-width: 701px) {
+  .keys {
+    gap: 7px;
+  }
+  .key {
+    height: 63px;
+  }
+}
 @media (max-width: 700px) {
-  h1 { font-size: 28px; line-height: 30px; }
-  h1.long { font-size: 24px; line-height: 26px; }
-  .why { font-size: 16px; line-height: 20px; }
-  .keys { grid-template-columns: 1fr 1fr; gap: 10px; }
-  .key { grid-template-columns: 1fr; height: auto; min-height: 76px; }
-  .digit { display: none; }
-  .title { font-size: 21px; }
-  .text { padding: 8px 14px; }
+  h1 {
+    font-size: 28px;
+    line-height: 30px;
+  }
+  h1.long {
+    font-size: 24px;
+    line-height: 26px;
+  }
+  .why {
+    font-size: 16px;
+    line-height: 20px;
+  }
+  .keys {
+    grid-template-columns: 1fr 1fr;
+    gap: 10px;
+  }
+  .key {
+    grid-template-columns: 1fr;
+    height: auto;
+    min-height: 76px;
+  }
+  .digit {
+    display: none;
+  }
+  .title {
+    font-size: 21px;
+  }
+  .text {
+    padding: 8px 14px;
+  }
 }
 </style>

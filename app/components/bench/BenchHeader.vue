@@ -2,18 +2,34 @@
 import { NuxtLink } from '#components'
 
 /** The Bench's title line: which machine, and the few facts that are always wanted. */
-defineProps<{ machine: string, about: string, head: string, revision: string, saved: { word: string, tone: 'ok' | 'wait' | 'stop' }, stepWords: string }>()
+defineProps<{
+  machine: string
+  about: string
+  head: string
+  revision: string
+  saved: { word: string; tone: 'ok' | 'wait' | 'stop' }
+  stepWords: string
+}>()
 defineEmits<{ help: [] }>()
 </script>
 
 <template>
   <header class="bench-header">
-    <NuxtLink to="/" class="brand" aria-label="Wembric, to the Bay"><img src="/mark.svg" alt="" width="24" height="24"><b>Wembric</b></NuxtLink>
+    <NuxtLink to="/" class="brand" aria-label="Wembric, to the Bay"
+      ><img src="/mark.svg" alt="" width="24" height="24" /><b>Wembric</b></NuxtLink
+    >
     <NuxtLink to="/" class="back" aria-label="To the Bay">‹</NuxtLink>
-    <div class="machine"><b>{{ machine }}</b><span>{{ about }}</span></div>
+    <div class="machine">
+      <b>{{ machine }}</b
+      ><span>{{ about }}</span>
+    </div>
     <div class="facts">
-      <span class="fact">Head <b>{{ head }}</b></span>
-      <span class="fact">Spec <b>{{ revision }}</b></span>
+      <span class="fact"
+        >Head <b>{{ head }}</b></span
+      >
+      <span class="fact"
+        >Spec <b>{{ revision }}</b></span
+      >
       <span class="fact saved" :class="saved.tone" role="status" data-testid="saved">{{ saved.word }}</span>
       <NuxtLink to="/" class="fact nav">Bay <kbd>B</kbd></NuxtLink>
       <button type="button" class="fact nav" @click="$emit('help')">Help <kbd>?</kbd></button>
@@ -23,17 +39,133 @@ defineEmits<{ help: [] }>()
 </template>
 
 <style scoped>
-.bench-header { display: grid; grid-template-columns: 164px minmax(0, 1fr) auto; align-items: center; padding: 0 20px; border-bottom: 1.5px solid var(--ink); gap: 0; font-family: var(--figures); }
-.brand { display: flex; align-items: center; gap: 9px; font-size: 21px; color: var(--ink); text-decoration: none; }
-.back, .phone-step { display: none; }
-.machine { display: flex; gap: 12px; align-items: baseline; min-width: 0; white-space: nowrap; overflow: hidden; } .machine b { font-size: 21px; font-weight: 600; } .machine span { font: 400 16px/1 var(--sentences); color: var(--ink2); overflow: hidden; text-overflow: ellipsis; }
-.facts { display: flex; gap: 20px; align-items: center; } .fact { font-size: 16px; font-weight: 500; color: var(--ink2); white-space: nowrap; } .fact b { color: var(--ink); font-weight: 700; }
-.nav { background: none; border: 0; padding: 8px 0; cursor: pointer; text-decoration: none; min-height: 44px; display: inline-flex; align-items: center; gap: 6px; }
-.saved { font-weight: 600; } .saved.ok { color: var(--petrol); } .saved.ok::before { content: '✓ '; } .saved.wait { color: var(--ink); } .saved.wait::before { content: '… '; } .saved.stop { color: var(--tight); } .saved.stop::before { content: '! '; }
-@media (max-width: 1100px) { .bench-header { grid-template-columns: 130px minmax(0, 1fr) auto; } .machine span { display: none; } .facts { gap: 14px; } }
+.bench-header {
+  display: grid;
+  grid-template-columns: 164px minmax(0, 1fr) auto;
+  align-items: center;
+  padding: 0 20px;
+  border-bottom: 1.5px solid var(--ink);
+  gap: 0;
+  font-family: var(--figures);
+}
+.brand {
+  display: flex;
+  align-items: center;
+  gap: 9px;
+  font-size: 21px;
+  color: var(--ink);
+  text-decoration: none;
+}
+.back,
+.phone-step {
+  display: none;
+}
+.machine {
+  display: flex;
+  gap: 12px;
+  align-items: baseline;
+  min-width: 0;
+  white-space: nowrap;
+  overflow: hidden;
+}
+.machine b {
+  font-size: 21px;
+  font-weight: 600;
+}
+.machine span {
+  font: 400 16px/1 var(--sentences);
+  color: var(--ink2);
+  overflow: hidden;
+  text-overflow: ellipsis;
+}
+.facts {
+  display: flex;
+  gap: 20px;
+  align-items: center;
+}
+.fact {
+  font-size: 16px;
+  font-weight: 500;
+  color: var(--ink2);
+  white-space: nowrap;
+}
+.fact b {
+  color: var(--ink);
+  font-weight: 700;
+}
+.nav {
+  background: none;
+  border: 0;
+  padding: 8px 0;
+  cursor: pointer;
+  text-decoration: none;
+  min-height: 44px;
+  display: inline-flex;
+  align-items: center;
+  gap: 6px;
+}
+.saved {
+  font-weight: 600;
+}
+.saved.ok {
+  color: var(--petrol);
+}
+.saved.ok::before {
+  content: '✓ ';
+}
+.saved.wait {
+  color: var(--ink);
+}
+.saved.wait::before {
+  content: '… ';
+}
+.saved.stop {
+  color: var(--tight);
+}
+.saved.stop::before {
+  content: '! ';
+}
+@media (max-width: 1100px) {
+  .bench-header {
+    grid-template-columns: 130px minmax(0, 1fr) auto;
+  }
+  .machine span {
+    display: none;
+  }
+  .facts {
+    gap: 14px;
+  }
+}
 @media (max-width: 700px) {
-  .bench-header { grid-template-columns: 40px minmax(0, 1fr) auto auto; padding: 0 14px 0 6px; } .brand, .fact:not(.saved) { display: none; }
-  .back { display: grid; place-items: center; font-size: 34px; line-height: 1; color: var(--ink); text-decoration: none; min-height: 48px; } .machine b { font-size: 19px; overflow: hidden; text-overflow: ellipsis; }
-  .facts { margin-right: 10px; } .phone-step { display: block; font-size: 15px; color: var(--ink2); }
+  .bench-header {
+    grid-template-columns: 40px minmax(0, 1fr) auto auto;
+    padding: 0 14px 0 6px;
+  }
+  .brand,
+  .fact:not(.saved) {
+    display: none;
+  }
+  .back {
+    display: grid;
+    place-items: center;
+    font-size: 34px;
+    line-height: 1;
+    color: var(--ink);
+    text-decoration: none;
+    min-height: 48px;
+  }
+  .machine b {
+    font-size: 19px;
+    overflow: hidden;
+    text-overflow: ellipsis;
+  }
+  .facts {
+    margin-right: 10px;
+  }
+  .phone-step {
+    display: block;
+    font-size: 15px;
+    color: var(--ink2);
+  }
 }
 </style>

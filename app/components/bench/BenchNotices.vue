@@ -5,20 +5,68 @@ import type { Waiting } from '../../local/database'
 import { asEvent } from '../../local/outbox'
 
 /** What must not be overlooked: an ended session, answers the shop would not take, answers whose place is not known. */
-defineProps<{ expired: boolean, toSend: number, refused: Waiting[], unplaced: JobEvent[], pin: JobPin, newer: RevisionRow | null }>()
-defineEmits<{ signIn: [], discard: [id: string], place: [id: string, when: 'before' | 'after'], newer: [] }>()
+defineProps<{
+  expired: boolean
+  toSend: number
+  refused: Waiting[]
+  unplaced: JobEvent[]
+  pin: JobPin
+  newer: RevisionRow | null
+}>()
+defineEmits<{ signIn: []; discard: [id: string]; place: [id: string, when: 'before' | 'after']; newer: [] }>()
 </script>
 
 <template>
   <div v-if="expired || refused.length || unplaced.length || newer" class="notices" role="alert">
-    <div v-if="expired" class="notice"><p>Your session has ended. {{ toSend === 1 ? 'One answer is' : `${toSend} answers are` }} kept here and sent when you sign in.</p><button type="button" class="quiet" @click="$emit('signIn')">Sign in</button></div>
-    <div v-for="w in refused" :key="w.id" class="notice"><p><b>{{ eventWords(pin, asEvent(w)) }}</b> was not taken: {{ w.refused }}</p><button type="button" class="quiet" @click="$emit('discard', w.id)">Discard it</button></div>
-    <div v-for="e in unplaced" :key="e.id" class="notice"><p><b>{{ eventWords(pin, e) }}</b> ({{ e.personName }}, another device): felt before or after the turn?</p><button type="button" class="quiet" @click="$emit('place', e.id, 'before')">Before</button><button type="button" class="quiet" @click="$emit('place', e.id, 'after')">After</button></div>
-    <div v-if="newer" class="notice"><p><b>The spec was superseded.</b> Revision {{ newer.revision }} is in force; this job goes by {{ pin.spec.revision }}.</p><button type="button" class="quiet" @click="$emit('newer')">See what changes</button></div>
+    <div v-if="expired" class="notice">
+      <p>
+        Your session has ended. {{ toSend === 1 ? 'One answer is' : `${toSend} answers are` }} kept here and sent when
+        you sign in.
+      </p>
+      <button type="button" class="quiet" @click="$emit('signIn')">Sign in</button>
+    </div>
+    <div v-for="w in refused" :key="w.id" class="notice">
+      <p>
+        <b>{{ eventWords(pin, asEvent(w)) }}</b> was not taken: {{ w.refused }}
+      </p>
+      <button type="button" class="quiet" @click="$emit('discard', w.id)">Discard it</button>
+    </div>
+    <div v-for="e in unplaced" :key="e.id" class="notice">
+      <p>
+        <b>{{ eventWords(pin, e) }}</b> ({{ e.personName }}, another device): felt before or after the turn?
+      </p>
+      <button type="button" class="quiet" @click="$emit('place', e.id, 'before')">Before</button
+      ><button type="button" class="quiet" @click="$emit('place', e.id, 'after')">After</button>
+    </div>
+    <div v-if="newer" class="notice">
+      <p>
+        <b>The spec was superseded.</b> Revision {{ newer.revision }} is in force; this job goes by
+        {{ pin.spec.revision }}.
+      </p>
+      <button type="button" class="quiet" @click="$emit('newer')">See what changes</button>
+    </div>
   </div>
 </template>
 
 <style scoped>
-.notices { display: grid; gap: 8px; margin-bottom: 10px; }
-.notice { border: 1.5px solid var(--ink); border-left-width: 6px; padding: 8px 10px; display: flex; flex-wrap: wrap; gap: 8px; align-items: center; background: var(--white); font-size: 15.5px; line-height: 1.3; } .notice p { flex: 1 1 180px; }
+.notices {
+  display: grid;
+  gap: 8px;
+  margin-bottom: 10px;
+}
+.notice {
+  border: 1.5px solid var(--ink);
+  border-left-width: 6px;
+  padding: 8px 10px;
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px;
+  align-items: center;
+  background: var(--white);
+  font-size: 15.5px;
+  line-height: 1.3;
+}
+.notice p {
+  flex: 1 1 180px;
+}
 </style>

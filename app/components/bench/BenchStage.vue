@@ -14,20 +14,50 @@ import type { StripValve } from './ValveStrip.vue'
 import WheelStage from './WheelStage.vue'
 
 /** The middle of the Bench: the picture that goes with the one next thing. */
-defineProps<{ view: JobView, stage: Stage, chosen: Stack | null, stacking: boolean, turnDeg: number | null, topMm: number, strip: StripValve[], stopWords: string, withoutWords?: string }>()
-defineEmits<{ blade: [engravedMm: number], stack: [], sets: [], turn: [deg: number] }>()
-const valveOf = (strip: StripValve[], stage: Stage) => 'valveId' in stage ? strip.find(v => v.valveId === stage.valveId) : undefined
+defineProps<{
+  view: JobView
+  stage: Stage
+  chosen: Stack | null
+  stacking: boolean
+  turnDeg: number | null
+  topMm: number
+  strip: StripValve[]
+  stopWords: string
+  withoutWords?: string
+}>()
+defineEmits<{ blade: [engravedMm: number]; stack: []; sets: []; turn: [deg: number] }>()
+const valveOf = (strip: StripValve[], stage: Stage) =>
+  'valveId' in stage ? strip.find(v => v.valveId === stage.valveId) : undefined
 </script>
 
 <template>
   <div v-if="valveOf(strip, stage)" class="phone-rule">
     <ClearanceRule v-if="stage.kind !== 'screw'" v-bind="valveOf(strip, stage)!" :top-mm="topMm" />
-    <p><b>{{ valveOf(strip, stage)!.words }}</b><span>{{ valveOf(strip, stage)!.other }}</span></p>
+    <p>
+      <b>{{ valveOf(strip, stage)!.words }}</b
+      ><span>{{ valveOf(strip, stage)!.other }}</span>
+    </p>
     <p v-if="stopWords && stage.kind !== 'screw'" class="stop">{{ stopWords }}</p>
   </div>
   <WheelStage v-if="stage.kind === 'wheel'" :view="view" :stage="stage" :without-words="withoutWords" />
-  <BladesStage v-else-if="stage.kind === 'blades'" :view="view" :valve-id="stage.valveId" :chosen="chosen" :stacking="stacking" :top-mm="topMm" @choose="$emit('blade', $event)" @stack="$emit('stack')" @sets="$emit('sets')" />
-  <ScrewStage v-else-if="stage.kind === 'screw'" :view="view" :stage="stage" :turn-deg="turnDeg" @turn="$emit('turn', $event)" />
+  <BladesStage
+    v-else-if="stage.kind === 'blades'"
+    :view="view"
+    :valve-id="stage.valveId"
+    :chosen="chosen"
+    :stacking="stacking"
+    :top-mm="topMm"
+    @choose="$emit('blade', $event)"
+    @stack="$emit('stack')"
+    @sets="$emit('sets')"
+  />
+  <ScrewStage
+    v-else-if="stage.kind === 'screw'"
+    :view="view"
+    :stage="stage"
+    :turn-deg="turnDeg"
+    @turn="$emit('turn', $event)"
+  />
   <ShimsStage v-else-if="stage.kind === 'shims'" :view="view" :valve-id="stage.valveId" />
   <FiguresStage v-else-if="stage.kind === 'figures'" :view="view" :role="stage.role" />
   <ColdStage v-else-if="stage.kind === 'cold'" :view="view" />
@@ -37,9 +67,35 @@ const valveOf = (strip: StripValve[], stage: Stage) => 'valveId' in stage ? stri
 </template>
 
 <style scoped>
-.head-stage { height: 100%; display: grid; place-items: center; padding: 24px; }
-.head-stage > * { max-width: 500px; max-height: 520px; }
-.phone-rule { display: none; padding: 10px 16px 0; }
-.phone-rule p { display: flex; justify-content: space-between; font: 500 16px/1.3 var(--figures); padding-top: 4px; } .phone-rule .stop { color: var(--ink2); }
-@media (max-width: 700px) { .phone-rule { display: block; } .head-stage { padding: 8px 16px; } }
+.head-stage {
+  height: 100%;
+  display: grid;
+  place-items: center;
+  padding: 24px;
+}
+.head-stage > * {
+  max-width: 500px;
+  max-height: 520px;
+}
+.phone-rule {
+  display: none;
+  padding: 10px 16px 0;
+}
+.phone-rule p {
+  display: flex;
+  justify-content: space-between;
+  font: 500 16px/1.3 var(--figures);
+  padding-top: 4px;
+}
+.phone-rule .stop {
+  color: var(--ink2);
+}
+@media (max-width: 700px) {
+  .phone-rule {
+    display: block;
+  }
+  .head-stage {
+    padding: 8px 16px;
+  }
+}
 </style>

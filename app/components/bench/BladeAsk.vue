@@ -7,7 +7,7 @@ import { parseLength } from '~~/core/units'
 
 /** A blade by its size, typed, or a stack with plus signs: of the set in hand, or a message that names the neighbours. */
 const props = defineProps<{ set: BladeSet }>()
-const emit = defineEmits<{ done: [engravedMm: number[]], back: [] }>()
+const emit = defineEmits<{ done: [engravedMm: number[]]; back: [] }>()
 const text = ref('')
 const wrong = ref('')
 const form = useTemplateRef<HTMLElement>('form')
@@ -19,18 +19,26 @@ function bladeOf(part: string): number {
   const known = leaves.find(l => Math.abs(l.engravedMm - mm) < 0.0006)
   if (known) return known.engravedMm
   const say = (v: number) => engraving(v, props.set.unit)
-  const near = [leaves.findLast(l => l.engravedMm < mm), leaves.find(l => l.engravedMm > mm)].filter(l => l !== undefined).map(l => say(l.engravedMm))
+  const near = [leaves.findLast(l => l.engravedMm < mm), leaves.find(l => l.engravedMm > mm)]
+    .filter(l => l !== undefined)
+    .map(l => say(l.engravedMm))
   const gone = props.set.blades.some(b => b.condition === 'missing' && Math.abs(b.mm - mm) < 0.0006)
-  throw new Error(`${say(plainBlade(mm).mm)} ${props.set.unit} is ${gone ? 'missing from' : 'not in'} ${props.set.name}. The nearest: ${near.join(' and ')}.`)
+  throw new Error(
+    `${say(plainBlade(mm).mm)} ${props.set.unit} is ${gone ? 'missing from' : 'not in'} ${props.set.name}. The nearest: ${near.join(' and ')}.`,
+  )
 }
 function choose(): void {
   try {
     const blades = text.value.split('+').map(bladeOf)
     if (blades.length > 3) throw new Error('Three blades at most lie on each other.')
     if (new Set(blades).size < blades.length) throw new Error('The same blade cannot lie in the stack twice.')
-    emit('done', blades.sort((a, b) => b - a))
+    emit(
+      'done',
+      blades.sort((a, b) => b - a),
+    )
+  } catch (error) {
+    wrong.value = error instanceof Error ? error.message : 'That is not a size.'
   }
-  catch (error) { wrong.value = error instanceof Error ? error.message : 'That is not a size.' }
 }
 </script>
 
@@ -38,12 +46,38 @@ function choose(): void {
   <form ref="form" class="ask" @submit.prevent="choose" @keydown.esc="emit('back')">
     <label for="blade-field">Which blade, in {{ set.unit }}?</label>
     <p class="note">A stack with plus: {{ set.unit === 'mm' ? '0.08 + 0.04' : '3 + 1.5' }}.</p>
-    <InputText id="blade-field" v-model="text" :invalid="!!wrong" autocomplete="off" inputmode="text" :aria-describedby="wrong ? 'blade-wrong' : undefined" />
+    <InputText
+      id="blade-field"
+      v-model="text"
+      :invalid="!!wrong"
+      autocomplete="off"
+      inputmode="text"
+      :aria-describedby="wrong ? 'blade-wrong' : undefined"
+    />
     <p v-if="wrong" id="blade-wrong" class="wrong" role="alert">{{ wrong }}</p>
-    <div class="actions"><Button type="submit" label="Try this one" /><button type="button" class="quiet" @click="emit('back')">Back <kbd>Esc</kbd></button></div>
+    <div class="actions">
+      <Button type="submit" label="Try this one" /><button type="button" class="quiet" @click="emit('back')">
+        Back <kbd>Esc</kbd>
+      </button>
+    </div>
   </form>
 </template>
 
 <style scoped>
-.ask { display: grid; gap: 10px; align-content: start; } label { font-size: 18px; } .note { font-size: 15px; color: var(--ink2); } input { font-size: 20px; width: 100%; }
+.ask {
+  display: grid;
+  gap: 10px;
+  align-content: start;
+}
+label {
+  font-size: 18px;
+}
+.note {
+  font-size: 15px;
+  color: var(--ink2);
+}
+input {
+  font-size: 20px;
+  width: 100%;
+}
 </style>

@@ -15,7 +15,25 @@ defineProps<{ clash: ClashWords }>()
 </template>
 
 <style scoped>
-.clash { list-style: none; margin: 8px 0 4px; padding: 0; border-left: 5px solid var(--ink); }
-li { display: grid; grid-template-columns: 52px 1fr; padding: 2px 0 2px 10px; font: 600 17px/1.25 var(--figures); } small { font: 400 14px/1.5 var(--sentences); color: var(--ink2); }
-.advice { font-size: 15px; line-height: 1.25; color: var(--ink2); }
+.clash {
+  list-style: none;
+  margin: 8px 0 4px;
+  padding: 0;
+  border-left: 5px solid var(--ink);
+}
+li {
+  display: grid;
+  grid-template-columns: 52px 1fr;
+  padding: 2px 0 2px 10px;
+  font: 600 17px/1.25 var(--figures);
+}
+small {
+  font: 400 14px/1.5 var(--sentences);
+  color: var(--ink2);
+}
+.advice {
+  font-size: 15px;
+  line-height: 1.25;
+  color: var(--ink2);
+}
 </style>

@@ -7,11 +7,15 @@ import PanelFrame from './PanelFrame.vue'
 
 /** Anything else that was seen, felt or done with the crank: what would tell most stands first. */
 const props = defineProps<{ view: JobView }>()
-const emit = defineEmits<{ record: [happening: Happening], back: [] }>()
+const emit = defineEmits<{ record: [happening: Happening]; back: [] }>()
 const offered = computed(() => offeredWords(props.view))
 const turns = computed(() => turnsToTell(props.view))
 /** What was answered here stands after what would still tell something, so that it can be answered anew. */
-const ordered = computed(() => [...offered.value.filter(q => q.share > 0), ...offered.value.filter(q => q.share === 0 && q.answered), ...offered.value.filter(q => q.share === 0 && !q.answered)])
+const ordered = computed(() => [
+  ...offered.value.filter(q => q.share > 0),
+  ...offered.value.filter(q => q.share === 0 && q.answered),
+  ...offered.value.filter(q => q.share === 0 && !q.answered),
+])
 const degrees = ref('')
 const wrong = ref('')
 
@@ -30,29 +34,138 @@ function tellTurn(back: boolean): void {
   <PanelFrame title="Seen, felt or turned" label="What may be said" @back="emit('back')">
     <h3>Here, what tells most first</h3>
     <div v-for="q in ordered" :key="q.ask" class="ask" :class="{ idle: q.share === 0 }" data-testid="offered">
-      <p><span>{{ q.ask }}<small v-if="q.answered">answered: {{ q.answered }}</small></span><span class="share" :title="q.share === 0 ? 'tells nothing more here' : `would tell ${q.share.toFixed(2)} bits now`"><i :style="{ width: `${Math.max(4, q.share * 100)}%` }" /></span></p>
-      <div class="answers"><button v-for="a in q.answers" :key="a.title" type="button" class="quiet" :aria-pressed="a.title === q.answered" @click="emit('record', a.happening)">{{ a.title }}</button></div>
+      <p>
+        <span
+          >{{ q.ask }}<small v-if="q.answered">answered: {{ q.answered }}</small></span
+        ><span
+          class="share"
+          :title="q.share === 0 ? 'tells nothing more here' : `would tell ${q.share.toFixed(2)} bits now`"
+          ><i :style="{ width: `${Math.max(4, q.share * 100)}%` }"
+        /></span>
+      </p>
+      <div class="answers">
+        <button
+          v-for="a in q.answers"
+          :key="a.title"
+          type="button"
+          class="quiet"
+          :aria-pressed="a.title === q.answered"
+          @click="emit('record', a.happening)"
+        >
+          {{ a.title }}
+        </button>
+      </div>
     </div>
     <h3>The crank was turned</h3>
     <form class="turn" @submit.prevent="tellTurn(false)">
       <label for="turned-by">By how many degrees</label>
-      <InputText id="turned-by" v-model="degrees" inputmode="decimal" placeholder="90" autocomplete="off" :invalid="!!wrong" :aria-describedby="wrong ? 'turned-wrong' : undefined" />
-      <Button type="submit" label="Forward" /><button type="button" class="quiet" @click="tellTurn(true)">Back a bit</button>
+      <InputText
+        id="turned-by"
+        v-model="degrees"
+        inputmode="decimal"
+        placeholder="90"
+        autocomplete="off"
+        :invalid="!!wrong"
+        :aria-describedby="wrong ? 'turned-wrong' : undefined"
+      />
+      <Button type="submit" label="Forward" /><button type="button" class="quiet" @click="tellTurn(true)">
+        Back a bit
+      </button>
       <p v-if="wrong" id="turned-wrong" class="wrong" role="alert">{{ wrong }}</p>
     </form>
-    <div class="turns"><button v-for="t in turns" :key="t.title" type="button" class="quiet" @click="emit('record', t.happening)">{{ t.title }}</button></div>
+    <div class="turns">
+      <button v-for="t in turns" :key="t.title" type="button" class="quiet" @click="emit('record', t.happening)">
+        {{ t.title }}
+      </button>
+    </div>
   </PanelFrame>
 </template>
 
 <style scoped>
-h3 { font-size: 16px; color: var(--petrol); padding-top: 6px; }
-.ask { padding: 6px 0 8px; border-bottom: 1px solid var(--line); }
-.ask p { font: 600 16.5px/1.25 var(--figures); display: flex; justify-content: space-between; gap: 12px; align-items: center; }
-.ask small { display: block; font: 400 14px/1.2 var(--sentences); color: var(--ink2); } .answers [aria-pressed=true] { border: 2px solid var(--petrol); }
-.ask.idle p { color: var(--ink3); }
-.share { flex: none; width: 56px; height: 8px; background: var(--sunk); display: block; } .share i { display: block; height: 100%; background: var(--petrol); } .idle .share i { background: var(--edge); }
-.answers { display: flex; flex-wrap: wrap; gap: 6px; padding-top: 6px; } .answers .quiet { min-height: 44px; background: var(--white); text-align: left; line-height: 1.15; padding-block: 6px; }
-.turn { display: grid; grid-template-columns: 1fr auto auto; gap: 6px 8px; align-items: center; padding: 4px 0 8px; } .turn label, .turn .wrong { grid-column: 1 / -1; font-size: 16px; } .turn input { min-height: 48px; width: 100%; font-size: 18px; }
-.turn :deep(.p-button) { min-height: 48px; }
-.turns { display: grid; gap: 6px; } .turns .quiet { min-height: 48px; text-align: left; line-height: 1.2; padding-block: 8px; background: var(--white); }
+h3 {
+  font-size: 16px;
+  color: var(--petrol);
+  padding-top: 6px;
+}
+.ask {
+  padding: 6px 0 8px;
+  border-bottom: 1px solid var(--line);
+}
+.ask p {
+  font: 600 16.5px/1.25 var(--figures);
+  display: flex;
+  justify-content: space-between;
+  gap: 12px;
+  align-items: center;
+}
+.ask small {
+  display: block;
+  font: 400 14px/1.2 var(--sentences);
+  color: var(--ink2);
+}
+.answers [aria-pressed='true'] {
+  border: 2px solid var(--petrol);
+}
+.ask.idle p {
+  color: var(--ink3);
+}
+.share {
+  flex: none;
+  width: 56px;
+  height: 8px;
+  background: var(--sunk);
+  display: block;
+}
+.share i {
+  display: block;
+  height: 100%;
+  background: var(--petrol);
+}
+.idle .share i {
+  background: var(--edge);
+}
+.answers {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 6px;
+  padding-top: 6px;
+}
+.answers .quiet {
+  min-height: 44px;
+  background: var(--white);
+  text-align: left;
+  line-height: 1.15;
+  padding-block: 6px;
+}
+.turn {
+  display: grid;
+  grid-template-columns: 1fr auto auto;
+  gap: 6px 8px;
+  align-items: center;
+  padding: 4px 0 8px;
+}
+.turn label,
+.turn .wrong {
+  grid-column: 1 / -1;
+  font-size: 16px;
+}
+.turn input {
+  min-height: 48px;
+  width: 100%;
+  font-size: 18px;
+}
+.turn :deep(.p-button) {
+  min-height: 48px;
+}
+.turns {
+  display: grid;
+  gap: 6px;
+}
+.turns .quiet {
+  min-height: 48px;
+  text-align: left;
+  line-height: 1.2;
+  padding-block: 8px;
+  background: var(--white);
+}
 </style>

@@ -4,7 +4,15 @@ import { engraving, type Stack } from '~~/core/feeler'
 import { formatLength } from '~~/core/units'
 
 /** The gap between screw and valve tip to scale: what is proved open, what is still possible, and the blade or stack to try. */
-const props = defineProps<{ loMm: number, hiMm: number | null, minMm: number, maxMm: number, next: Stack | null, unit: 'mm' | 'thou', topMm: number }>()
+const props = defineProps<{
+  loMm: number
+  hiMm: number | null
+  minMm: number
+  maxMm: number
+  next: Stack | null
+  unit: 'mm' | 'thou'
+  topMm: number
+}>()
 const hatch = useId()
 const TIP = 300
 const scale = computed(() => 200 / props.topMm)
@@ -25,11 +33,40 @@ const far = computed(() => Math.abs(y(props.loMm) - top.value) > 18)
 </script>
 
 <template>
-  <svg viewBox="0 0 330 400" class="gap" role="img" :aria-label="nothing ? 'Gap not measured' : `Gap from ${mm(loMm)} to ${hiMm === null ? 'more' : mm(hiMm)} mm`">
-    <defs><pattern :id="hatch" width="8" height="8" patternUnits="userSpaceOnUse" patternTransform="rotate(45)"><rect width="8" height="8" fill="var(--hatch-ground)" /><path d="M 0 0 V 8" stroke="var(--hatch)" stroke-width="2.6" /></pattern></defs>
-    <path :d="`M 66 ${top - 62} V ${top - 10} Q 66 ${top} 76 ${top} H 174 Q 184 ${top} 184 ${top - 10} V ${top - 62} Z`" fill="var(--metal)" stroke="var(--ink)" stroke-width="1.8" />
-    <path v-for="i in 3" :key="i" :d="`M 66 ${top - 58 + i * 13} L 184 ${top - 52 + i * 13}`" stroke="var(--ink)" stroke-width="1" />
-    <rect x="42" :y="top - 98" width="166" height="37" fill="var(--metal-light)" stroke="var(--ink)" stroke-width="1.8" />
+  <svg
+    viewBox="0 0 330 400"
+    class="gap"
+    role="img"
+    :aria-label="nothing ? 'Gap not measured' : `Gap from ${mm(loMm)} to ${hiMm === null ? 'more' : mm(hiMm)} mm`"
+  >
+    <defs>
+      <pattern :id="hatch" width="8" height="8" patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
+        <rect width="8" height="8" fill="var(--hatch-ground)" />
+        <path d="M 0 0 V 8" stroke="var(--hatch)" stroke-width="2.6" />
+      </pattern>
+    </defs>
+    <path
+      :d="`M 66 ${top - 62} V ${top - 10} Q 66 ${top} 76 ${top} H 174 Q 184 ${top} 184 ${top - 10} V ${top - 62} Z`"
+      fill="var(--metal)"
+      stroke="var(--ink)"
+      stroke-width="1.8"
+    />
+    <path
+      v-for="i in 3"
+      :key="i"
+      :d="`M 66 ${top - 58 + i * 13} L 184 ${top - 52 + i * 13}`"
+      stroke="var(--ink)"
+      stroke-width="1"
+    />
+    <rect
+      x="42"
+      :y="top - 98"
+      width="166"
+      height="37"
+      fill="var(--metal-light)"
+      stroke="var(--ink)"
+      stroke-width="1.8"
+    />
     <path :d="`M 88 ${top - 98} v 37 M 162 ${top - 98} v 37`" stroke="var(--ink)" stroke-width="1.4" />
     <text x="125" :y="top - 74" text-anchor="middle" font-size="16" font-weight="600">Screw, nut</text>
     <rect x="66" :y="top" width="118" :height="Math.max(2, y(loMm) - top)" :fill="`url(#${hatch})`" class="possible" />
@@ -41,24 +78,62 @@ const far = computed(() => Math.abs(y(props.loMm) - top.value) > 18)
       <path :d="`M 4 ${y(maxMm)} H 36 M 4 ${y(minMm)} H 36`" stroke="var(--petrol)" stroke-width="2" />
     </template>
     <path v-else :d="`M 4 ${y(minMm)} H 36`" stroke="var(--petrol)" stroke-width="3" />
-    <text x="20" :y="y(maxMm) - 8" text-anchor="middle" font-size="14" font-weight="600" style="fill: var(--petrol)">Spec</text>
+    <text x="20" :y="y(maxMm) - 8" text-anchor="middle" font-size="14" font-weight="600" style="fill: var(--petrol)">
+      Spec
+    </text>
     <template v-if="!nothing">
       <path v-if="hiMm !== null" :d="`M 44 ${top} H 66`" stroke="var(--ink)" stroke-width="1.4" />
-      <text v-if="hiMm !== null" x="60" :y="top - 5" text-anchor="end" font-size="16" font-weight="600">{{ mm(hiMm) }}</text>
+      <text v-if="hiMm !== null" x="60" :y="top - 5" text-anchor="end" font-size="16" font-weight="600">
+        {{ mm(hiMm) }}
+      </text>
       <path v-if="loMm > 0" :d="`M 44 ${y(loMm)} H 66`" stroke="var(--ink)" stroke-width="1.4" />
-      <text v-if="loMm > 0 && far" x="60" :y="y(loMm) + 15" text-anchor="end" font-size="16" font-weight="600">{{ mm(loMm) }}</text>
+      <text v-if="loMm > 0 && far" x="60" :y="y(loMm) + 15" text-anchor="end" font-size="16" font-weight="600">
+        {{ mm(loMm) }}
+      </text>
     </template>
     <template v-if="next">
       <g v-for="(b, i) in blades" :key="i" class="next-blade">
-        <rect x="200" :y="b.y" width="140" :height="b.height" rx="5" fill="var(--white)" stroke="var(--petrol)" stroke-width="2.4" />
-        <text x="266" :y="b.y + b.height / 2 + 6" text-anchor="middle" font-size="18" font-weight="700" style="fill: var(--petrol)">{{ b.words }}</text>
+        <rect
+          x="200"
+          :y="b.y"
+          width="140"
+          :height="b.height"
+          rx="5"
+          fill="var(--white)"
+          stroke="var(--petrol)"
+          stroke-width="2.4"
+        />
+        <text
+          x="266"
+          :y="b.y + b.height / 2 + 6"
+          text-anchor="middle"
+          font-size="18"
+          font-weight="700"
+          style="fill: var(--petrol)"
+        >
+          {{ b.words }}
+        </text>
       </g>
-      <text x="266" :y="TIP + 22" text-anchor="middle" font-size="16" font-weight="600" style="fill: var(--petrol)">{{ next.engravedMm.length > 1 ? `← ${mm(next.totalMm)} mm next` : '← try next' }}</text>
+      <text x="266" :y="TIP + 22" text-anchor="middle" font-size="16" font-weight="600" style="fill: var(--petrol)">
+        {{ next.engravedMm.length > 1 ? `← ${mm(next.totalMm)} mm next` : '← try next' }}
+      </text>
     </template>
-    <text x="66" y="372" font-size="15" font-weight="500" style="fill: var(--ink2)">{{ nothing ? 'Nothing tried yet: the gap is open' : hiMm === null ? 'No blade refused yet' : 'The gap ends in the hatching' }}</text>
+    <text x="66" y="372" font-size="15" font-weight="500" style="fill: var(--ink2)">
+      {{
+        nothing
+          ? 'Nothing tried yet: the gap is open'
+          : hiMm === null
+            ? 'No blade refused yet'
+            : 'The gap ends in the hatching'
+      }}
+    </text>
   </svg>
 </template>
 
 <style scoped>
-.gap { display: block; width: 100%; height: 100%; }
+.gap {
+  display: block;
+  width: 100%;
+  height: 100%;
+}
 </style>

@@ -2,7 +2,20 @@
 import InputText from 'primevue/inputtext'
 import { computed, ref, watch } from 'vue'
 import { parseClock, turnBySlot } from '~~/core/adjuster'
-import { adjusterWords, bracketOf, clearanceOf, flatsWords, gainWords, judgeReading, type JobView, readingIn, roundsOf, shiftWords, type Stage, turnDoubt } from '~~/core/job'
+import {
+  adjusterWords,
+  bracketOf,
+  clearanceOf,
+  flatsWords,
+  gainWords,
+  judgeReading,
+  type JobView,
+  readingIn,
+  roundsOf,
+  shiftWords,
+  type Stage,
+  turnDoubt,
+} from '~~/core/job'
 import { spanOf } from '~~/core/feeler'
 import { formatLength } from '~~/core/units'
 import AimRule from './AimRule.vue'
@@ -10,7 +23,7 @@ import SlotClock, { type SlotTry } from './SlotClock.vue'
 import VerdictShape from './VerdictShape.vue'
 
 /** Set: the slot as a clock, the aim, the way through the lock, each round, and the turn, which may be changed before it is recorded. */
-const props = defineProps<{ view: JobView, stage: Extract<Stage, { kind: 'screw' }>, turnDeg: number | null }>()
+const props = defineProps<{ view: JobView; stage: Extract<Stage, { kind: 'screw' }>; turnDeg: number | null }>()
 const emit = defineEmits<{ turn: [deg: number] }>()
 const valve = computed(() => props.view.state.valves.find(v => v.valveId === props.stage.valveId)!)
 const adjuster = computed(() => props.view.pin.spec.engine.adjuster)
@@ -18,14 +31,36 @@ const origin = computed(() => valve.value.slotFromDeg ?? 0)
 const onClock = (screwDeg: number): number => origin.value + screwDeg
 const tries = computed<SlotTry[]>(() => {
   const found = readingIn(valve.value, 'as found')
-  const side = (verdict: string): SlotTry['side'] => verdict === 'tight' || verdict === 'loose' || verdict === 'in' ? verdict : 'unproved'
-  const first = found ? [{ deg: onClock(0), side: side(judgeReading(props.view.pin, found, valve.value.valveId).verdict), words: 'As found' }] : []
+  const side = (verdict: string): SlotTry['side'] =>
+    verdict === 'tight' || verdict === 'loose' || verdict === 'in' ? verdict : 'unproved'
+  const first = found
+    ? [
+        {
+          deg: onClock(0),
+          side: side(judgeReading(props.view.pin, found, valve.value.valveId).verdict),
+          words: 'As found',
+        },
+      ]
+    : []
   // earlier rounds are told beside the dial: a lock moves what an angle means
-  return [...first, ...valve.value.tries.filter(t => t.round === valve.value.round).map((t): SlotTry => {
-    const { verdict } = judgeReading(props.view.pin, { trials: t.trials, phase: 'before lock' }, valve.value.valveId)
-    const last = t.trials.at(-1)!
-    return { deg: onClock(t.screwDeg), side: verdict === 'unproved' ? (last.feel === 'free' ? 'loose' : 'tight') : side(verdict), words: `${last.name?.replace(/ \(.*/, '') ?? ''} ${last.feel}` }
-  })]
+  return [
+    ...first,
+    ...valve.value.tries
+      .filter(t => t.round === valve.value.round)
+      .map((t): SlotTry => {
+        const { verdict } = judgeReading(
+          props.view.pin,
+          { trials: t.trials, phase: 'before lock' },
+          valve.value.valveId,
+        )
+        const last = t.trials.at(-1)!
+        return {
+          deg: onClock(t.screwDeg),
+          side: verdict === 'unproved' ? (last.feel === 'free' ? 'loose' : 'tight') : side(verdict),
+          words: `${last.name?.replace(/ \(.*/, '') ?? ''} ${last.feel}`,
+        }
+      }),
+  ]
 })
 const bracket = computed(() => {
   const { looseDeg, tightDeg } = bracketOf(props.view, valve.value, props.stage.aim.beforeMm)
@@ -37,32 +72,54 @@ const stations = computed(() => {
   const here = order.indexOf(props.stage.stage)
   const nm = props.view.pin.spec.engine.torques.locknutNm
   return [
-    { name: 'Nut free', words: 'note the slot' }, { name: 'Before lock', words: 'turn, then feel' },
-    { name: 'Nipped', words: 'hold it still' }, { name: 'Torqued', words: nm === null ? 'firm' : `${nm} N·m` },
+    { name: 'Nut free', words: 'note the slot' },
+    { name: 'Before lock', words: 'turn, then feel' },
+    { name: 'Nipped', words: 'hold it still' },
+    { name: 'Torqued', words: nm === null ? 'firm' : `${nm} N·m` },
   ].map((s, i) => ({ ...s, state: i < here ? 'done' : i === here ? 'here' : 'to come' }))
 })
 /** The rounds that were locked, the newest last. */
-const rounds = computed(() => roundsOf(props.view, valve.value).filter(r => r.torqued || r.nipped).slice(-2))
+const rounds = computed(() =>
+  roundsOf(props.view, valve.value)
+    .filter(r => r.torqued || r.nipped)
+    .slice(-2),
+)
 const words = computed(() => adjusterWords(adjuster.value))
 const mm = (v: number) => `${formatLength(v, 'mm')} mm`
 const aimWords = computed(() => {
   const { aim } = props.stage
-  return aim.shift ? { title: `Aim ${mm(aim.beforeMm)}, end at ${mm(Math.max(0, aim.beforeMm + aim.shift.shiftMm))}`, why: `${shiftWords(aim.shift).replace(/^l/, 'L')}: ${aim.by}` } : { title: `Aim ${mm(aim.beforeMm)}`, why: 'Nothing is aimed off until two locks are on record.' }
+  return aim.shift
+    ? {
+        title: `Aim ${mm(aim.beforeMm)}, end at ${mm(Math.max(0, aim.beforeMm + aim.shift.shiftMm))}`,
+        why: `${shiftWords(aim.shift).replace(/^l/, 'L')}: ${aim.by}`,
+      }
+    : { title: `Aim ${mm(aim.beforeMm)}`, why: 'Nothing is aimed off until two locks are on record.' }
 })
 const change = (by: number) => emit('turn', (props.turnDeg ?? 0) + by)
 /** The turn that brings the slot to a place on the clock: of those that look alike, the one nearest to what was asked. */
-const turnTo = (clockDeg: number) => emit('turn', Math.round(turnBySlot(onClock(valve.value.screwDeg), clockDeg, props.stage.askedDeg ?? 0, adjuster.value.head)))
+const turnTo = (clockDeg: number) =>
+  emit(
+    'turn',
+    Math.round(turnBySlot(onClock(valve.value.screwDeg), clockDeg, props.stage.askedDeg ?? 0, adjuster.value.head)),
+  )
 const hour = ref('')
 const wrong = ref('')
-watch(() => props.view.state, () => { hour.value = ''; wrong.value = '' })
+watch(
+  () => props.view.state,
+  () => {
+    hour.value = ''
+    wrong.value = ''
+  },
+)
 function point(): void {
   wrong.value = ''
   try {
     turnTo(parseClock(hour.value))
     // the answer keys take over again
     if (document.activeElement instanceof HTMLElement) document.activeElement.blur()
+  } catch (error) {
+    wrong.value = (error as Error).message
   }
-  catch (error) { wrong.value = (error as Error).message }
 }
 </script>
 
@@ -70,51 +127,236 @@ function point(): void {
   <div class="screw-stage">
     <div class="left">
       <ol class="stations">
-        <li v-for="s in stations" :key="s.name" :class="s.state"><b>{{ s.name }}</b><span>{{ s.words }}</span></li>
+        <li v-for="s in stations" :key="s.name" :class="s.state">
+          <b>{{ s.name }}</b
+          ><span>{{ s.words }}</span>
+        </li>
       </ol>
       <ol v-if="rounds.length" class="rounds" aria-label="Rounds so far">
-        <li v-for="r in rounds" :key="r.round"><b>Round {{ r.round }} <VerdictShape :verdict="r.verdict" /></b><span>{{ r.torqued ? `torqued ${r.torqued}` : `nipped ${r.nipped}` }}</span></li>
+        <li v-for="r in rounds" :key="r.round">
+          <b>Round {{ r.round }} <VerdictShape :verdict="r.verdict" /></b
+          ><span>{{ r.torqued ? `torqued ${r.torqued}` : `nipped ${r.nipped}` }}</span>
+        </li>
       </ol>
     </div>
-    <SlotClock class="clock" :slot-deg="onClock(valve.screwDeg)" :noted="valve.slotFromDeg !== null" :turn-deg="turnDeg" :tries="tries" :bracket="bracket" :head="adjuster.head" @drag="turnTo" />
+    <SlotClock
+      class="clock"
+      :slot-deg="onClock(valve.screwDeg)"
+      :noted="valve.slotFromDeg !== null"
+      :turn-deg="turnDeg"
+      :tries="tries"
+      :bracket="bracket"
+      :head="adjuster.head"
+      @drag="turnTo"
+    />
     <div class="aims">
-      <p><b>{{ aimWords.title }}</b> {{ aimWords.why }}</p>
+      <p>
+        <b>{{ aimWords.title }}</b> {{ aimWords.why }}
+      </p>
       <AimRule :aim="stage.aim" v-bind="limits" />
     </div>
     <div class="turn">
       <template v-if="turnDeg !== null">
-        <span class="words">{{ flatsWords(turnDeg) }}<template v-if="stage.turn">, {{ turnDoubt(stage.turn) }}</template></span>
-        <button type="button" class="quiet" aria-label="5 degrees less clockwise" @click="change(-5)">−5° <kbd>[</kbd></button>
+        <span class="words"
+          >{{ flatsWords(turnDeg) }}<template v-if="stage.turn">, {{ turnDoubt(stage.turn) }}</template></span
+        >
+        <button type="button" class="quiet" aria-label="5 degrees less clockwise" @click="change(-5)">
+          −5° <kbd>[</kbd>
+        </button>
         <output class="figures">{{ turnDeg > 0 ? '+' : '' }}{{ turnDeg }}°</output>
-        <button type="button" class="quiet" aria-label="5 degrees more clockwise" @click="change(5)">+5° <kbd>]</kbd></button>
-        <form class="hour" @submit.prevent="point"><label for="slot-hour">{{ adjuster.head === 'slot' ? 'Slot' : 'Mark' }} at</label><InputText id="slot-hour" v-model="hour" placeholder="2:30" autocomplete="off" :invalid="!!wrong" aria-describedby="slot-wrong" @change="hour && point()" /></form>
+        <button type="button" class="quiet" aria-label="5 degrees more clockwise" @click="change(5)">
+          +5° <kbd>]</kbd>
+        </button>
+        <form class="hour" @submit.prevent="point">
+          <label for="slot-hour">{{ adjuster.head === 'slot' ? 'Slot' : 'Mark' }} at</label
+          ><InputText
+            id="slot-hour"
+            v-model="hour"
+            placeholder="2:30"
+            autocomplete="off"
+            :invalid="!!wrong"
+            aria-describedby="slot-wrong"
+            @change="hour && point()"
+          />
+        </form>
         <p v-if="wrong" id="slot-wrong" class="wrong" role="alert">{{ wrong }}</p>
       </template>
-      <span v-else class="words">{{ words.tool.replace(/^a/, 'A') }}. {{ view.pin.spec.engine.tools }}. {{ gainWords(adjuster) }}</span>
+      <span v-else class="words"
+        >{{ words.tool.replace(/^a/, 'A') }}. {{ view.pin.spec.engine.tools }}. {{ gainWords(adjuster) }}</span
+      >
     </div>
   </div>
 </template>
 
 <style scoped>
-.screw-stage { height: 100%; display: grid; grid-template: minmax(0, 1fr) auto auto / 178px minmax(0, 1fr); }
-.left { display: grid; align-content: start; min-height: 0; overflow: hidden; }
-.stations { list-style: none; margin: 0; padding: 20px 0 0 20px; display: grid; align-content: start; gap: 0; }
-.stations li { position: relative; padding: 0 0 14px 34px; display: grid; color: var(--ink2); font-size: 15px; line-height: 1.25; }
-.stations li::before { content: ''; position: absolute; left: 2px; top: 2px; width: 18px; height: 18px; border-radius: 50%; border: 2px solid var(--edge); background: var(--ground); }
-.stations li:not(:last-child)::after { content: ''; position: absolute; left: 12px; top: 24px; bottom: 0; border-left: 2px solid var(--edge); }
-.stations b { font: 600 18px/1.2 var(--figures); color: var(--ink); }
-.stations .here b { color: var(--petrol); }
-.stations .here::before { border: 6px solid var(--petrol); }
-.stations .done::before { background: var(--petrol); border-color: var(--petrol); }
-.rounds { list-style: none; margin: 0; padding: 4px 0 0 20px; display: grid; gap: 6px; } .rounds li { display: grid; font-size: 14.5px; line-height: 1.25; color: var(--ink2); } .rounds b { display: flex; gap: 6px; align-items: center; font: 600 16px/1.2 var(--figures); color: var(--ink); }
-.clock { padding: 10px 12px 4px 0; min-height: 0; }
-.aims { grid-column: 1 / -1; border-top: 1px solid var(--line); padding: 8px 20px 4px; } .aims p { font-size: 15px; line-height: 1.3; color: var(--ink2); padding-bottom: 4px; } .aims b { font: 600 18px/1.2 var(--figures); color: var(--ink); margin-right: 10px; }
-.turn { grid-column: 1 / -1; border-top: 1px solid var(--line); display: flex; flex-wrap: wrap; align-items: center; gap: 6px 10px; padding: 7px 20px; min-height: 58px; }
-.words { font: 500 16px/1.25 var(--figures); color: var(--ink2); margin-right: auto; }
-output { font-size: 22px; font-weight: 700; min-width: 60px; text-align: center; color: var(--petrol); }
-.hour { display: flex; gap: 6px; align-items: center; font: 600 15.5px/1 var(--figures); } .hour input { width: 74px; min-height: 44px; font-size: 17px; } .wrong { flex-basis: 100%; }
+.screw-stage {
+  height: 100%;
+  display: grid;
+  grid-template: minmax(0, 1fr) auto auto / 178px minmax(0, 1fr);
+}
+.left {
+  display: grid;
+  align-content: start;
+  min-height: 0;
+  overflow: hidden;
+}
+.stations {
+  list-style: none;
+  margin: 0;
+  padding: 20px 0 0 20px;
+  display: grid;
+  align-content: start;
+  gap: 0;
+}
+.stations li {
+  position: relative;
+  padding: 0 0 14px 34px;
+  display: grid;
+  color: var(--ink2);
+  font-size: 15px;
+  line-height: 1.25;
+}
+.stations li::before {
+  content: '';
+  position: absolute;
+  left: 2px;
+  top: 2px;
+  width: 18px;
+  height: 18px;
+  border-radius: 50%;
+  border: 2px solid var(--edge);
+  background: var(--ground);
+}
+.stations li:not(:last-child)::after {
+  content: '';
+  position: absolute;
+  left: 12px;
+  top: 24px;
+  bottom: 0;
+  border-left: 2px solid var(--edge);
+}
+.stations b {
+  font: 600 18px/1.2 var(--figures);
+  color: var(--ink);
+}
+.stations .here b {
+  color: var(--petrol);
+}
+.stations .here::before {
+  border: 6px solid var(--petrol);
+}
+.stations .done::before {
+  background: var(--petrol);
+  border-color: var(--petrol);
+}
+.rounds {
+  list-style: none;
+  margin: 0;
+  padding: 4px 0 0 20px;
+  display: grid;
+  gap: 6px;
+}
+.rounds li {
+  display: grid;
+  font-size: 14.5px;
+  line-height: 1.25;
+  color: var(--ink2);
+}
+.rounds b {
+  display: flex;
+  gap: 6px;
+  align-items: center;
+  font: 600 16px/1.2 var(--figures);
+  color: var(--ink);
+}
+.clock {
+  padding: 10px 12px 4px 0;
+  min-height: 0;
+}
+.aims {
+  grid-column: 1 / -1;
+  border-top: 1px solid var(--line);
+  padding: 8px 20px 4px;
+}
+.aims p {
+  font-size: 15px;
+  line-height: 1.3;
+  color: var(--ink2);
+  padding-bottom: 4px;
+}
+.aims b {
+  font: 600 18px/1.2 var(--figures);
+  color: var(--ink);
+  margin-right: 10px;
+}
+.turn {
+  grid-column: 1 / -1;
+  border-top: 1px solid var(--line);
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 6px 10px;
+  padding: 7px 20px;
+  min-height: 58px;
+}
+.words {
+  font: 500 16px/1.25 var(--figures);
+  color: var(--ink2);
+  margin-right: auto;
+}
+output {
+  font-size: 22px;
+  font-weight: 700;
+  min-width: 60px;
+  text-align: center;
+  color: var(--petrol);
+}
+.hour {
+  display: flex;
+  gap: 6px;
+  align-items: center;
+  font: 600 15.5px/1 var(--figures);
+}
+.hour input {
+  width: 74px;
+  min-height: 44px;
+  font-size: 17px;
+}
+.wrong {
+  flex-basis: 100%;
+}
 @media (max-width: 700px) {
-  .screw-stage { grid-template: auto auto auto / 1fr; height: auto; } .stations { display: none; } .left { order: 4; } .rounds { padding: 8px 16px; }
-  .clock { height: 224px; padding: 0; order: 1; } .turn { order: 2; } .aims { padding: 6px 16px; order: 3; } .turn { padding: 6px 16px; gap: 8px; } .words { flex-basis: 100%; }
+  .screw-stage {
+    grid-template: auto auto auto / 1fr;
+    height: auto;
+  }
+  .stations {
+    display: none;
+  }
+  .left {
+    order: 4;
+  }
+  .rounds {
+    padding: 8px 16px;
+  }
+  .clock {
+    height: 224px;
+    padding: 0;
+    order: 1;
+  }
+  .turn {
+    order: 2;
+  }
+  .aims {
+    padding: 6px 16px;
+    order: 3;
+  }
+  .turn {
+    padding: 6px 16px;
+    gap: 8px;
+  }
+  .words {
+    flex-basis: 100%;
+  }
 }
 </style>

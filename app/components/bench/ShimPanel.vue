@@ -9,8 +9,8 @@ import { formatLength, parseLength } from '~~/core/units'
 import PanelFrame from './PanelFrame.vue'
 
 /** The old shim as it reads and measures, or another size than the one asked for. */
-const props = defineProps<{ view: JobView, valveId: string, kind: 'shim-read' | 'shim-size' }>()
-const emit = defineEmits<{ record: [happening: Happening], back: [] }>()
+const props = defineProps<{ view: JobView; valveId: string; kind: 'shim-read' | 'shim-size' }>()
+const emit = defineEmits<{ record: [happening: Happening]; back: [] }>()
 const name = computed(() => valveById(props.view.pin.spec.engine, props.valveId).name.toLowerCase())
 const stepMm = computed(() => props.view.pin.spec.engine.shim?.stepMm ?? 0.05)
 const engraved = ref('')
@@ -24,24 +24,51 @@ function submit(): void {
   try {
     const size = engraved.value.trim() === '' ? null : engravedShim(parseLength(engraved.value, 'mm').mm, stepMm.value)
     const by = measured.value.trim() === '' ? null : parseLength(measured.value, 'mm').mm
-    if (size !== null && by !== null && Math.abs(size - by) > WORN_MM) throw new Error(`Engraved ${formatLength(size, 'mm')} and measured ${formatLength(by, 'mm')} are too far apart. Read both again; leave out the one you doubt.`)
+    if (size !== null && by !== null && Math.abs(size - by) > WORN_MM)
+      throw new Error(
+        `Engraved ${formatLength(size, 'mm')} and measured ${formatLength(by, 'mm')} are too far apart. Read both again; leave out the one you doubt.`,
+      )
     if (props.kind === 'shim-size' && size === null) throw new Error('Type the size, such as 2.35.')
-    const happening = props.kind === 'shim-read'
-      ? { type: 'shim-read' as const, payload: { valveId: props.valveId, engravedMm: size, measuredMm: by } }
-      : { type: 'shim-fitted' as const, payload: { valveId: props.valveId, mm: size!, from: props.view.pin.shimStockMm.includes(size!) ? 'stock' as const : 'bought' as const, fromValveId: null } }
+    const happening =
+      props.kind === 'shim-read'
+        ? { type: 'shim-read' as const, payload: { valveId: props.valveId, engravedMm: size, measuredMm: by } }
+        : {
+            type: 'shim-fitted' as const,
+            payload: {
+              valveId: props.valveId,
+              mm: size!,
+              from: props.view.pin.shimStockMm.includes(size!) ? ('stock' as const) : ('bought' as const),
+              fromValveId: null,
+            },
+          }
     const parsed = payloadSchemas[happening.type].safeParse(happening.payload)
     if (!parsed.success) throw new Error(parsed.error.issues[0]!.message)
     emit('record', { type: happening.type, payload: parsed.data } as Happening)
+  } catch (error) {
+    wrong.value = error instanceof Error ? error.message : 'That is not a size.'
   }
-  catch (error) { wrong.value = error instanceof Error ? error.message : 'That is not a size.' }
 }
 </script>
 
 <template>
   <PanelFrame :title="kind === 'shim-read' ? `Shim of the ${name}` : 'Another size'" label="Shim" @back="$emit('back')">
     <form class="shim" @submit.prevent="submit">
-      <div class="field"><label for="shim-engraved">{{ kind === 'shim-read' ? 'Engraved, mm' : `Size for the ${name}, mm` }}</label><InputText id="shim-engraved" v-model="engraved" autofocus inputmode="decimal" autocomplete="off" placeholder="2.35" /></div>
-      <div v-if="kind === 'shim-read'" class="field"><label for="shim-measured">By micrometer, mm</label><InputText id="shim-measured" v-model="measured" inputmode="decimal" autocomplete="off" placeholder="2.352" /><p class="note">The measured size is what counts; without it the engraving.</p></div>
+      <div class="field">
+        <label for="shim-engraved">{{ kind === 'shim-read' ? 'Engraved, mm' : `Size for the ${name}, mm` }}</label
+        ><InputText
+          id="shim-engraved"
+          v-model="engraved"
+          autofocus
+          inputmode="decimal"
+          autocomplete="off"
+          placeholder="2.35"
+        />
+      </div>
+      <div v-if="kind === 'shim-read'" class="field">
+        <label for="shim-measured">By micrometer, mm</label
+        ><InputText id="shim-measured" v-model="measured" inputmode="decimal" autocomplete="off" placeholder="2.352" />
+        <p class="note">The measured size is what counts; without it the engraving.</p>
+      </div>
       <p v-if="wrong" class="wrong" role="alert">{{ wrong }}</p>
       <Button type="submit" :label="kind === 'shim-read' ? 'Record' : 'It is in'" />
     </form>
@@ -49,5 +76,12 @@ function submit(): void {
 </template>
 
 <style scoped>
-.shim { display: grid; gap: 12px; } input { font-size: 20px; width: 100%; }
+.shim {
+  display: grid;
+  gap: 12px;
+}
+input {
+  font-size: 20px;
+  width: 100%;
+}
 </style>

@@ -2,22 +2,74 @@
 import { computed } from 'vue'
 import { eventWords, type JobEvent, type JobView } from '~~/core/job'
 
-export type MoreChoice = 'finding' | 'note' | 'replaced' | 'item-in' | 'item-off' | 'hold' | 'abandon' | 'log' | 'blade' | 'evidence' | 'reasons' | 'school' | 'sets' | 'wrench' | 'ways' | 'estimate' | 'photos' | `set:${string}`
+export type MoreChoice =
+  | 'finding'
+  | 'note'
+  | 'replaced'
+  | 'item-in'
+  | 'item-off'
+  | 'hold'
+  | 'abandon'
+  | 'log'
+  | 'blade'
+  | 'evidence'
+  | 'reasons'
+  | 'school'
+  | 'sets'
+  | 'wrench'
+  | 'ways'
+  | 'estimate'
+  | 'photos'
+  | `set:${string}`
 /** What stands in the keys' place when asked for: more actions, the answers so far, or help. */
-const props = defineProps<{ kind: 'more' | 'log' | 'help', view: JobView, log: JobEvent[], settable: { valveId: string, name: string }[], shortcutsOn: boolean, tryingBlade: boolean }>()
-defineEmits<{ back: [], choose: [choice: MoreChoice], retract: [event: JobEvent], shortcuts: [] }>()
+const props = defineProps<{
+  kind: 'more' | 'log' | 'help'
+  view: JobView
+  log: JobEvent[]
+  settable: { valveId: string; name: string }[]
+  shortcutsOn: boolean
+  tryingBlade: boolean
+}>()
+defineEmits<{ back: []; choose: [choice: MoreChoice]; retract: [event: JobEvent]; shortcuts: [] }>()
 const entries = computed(() => [...props.log].reverse().filter(e => e.type !== 'retracted' && e.type !== 'placed'))
 const gone = (e: JobEvent): boolean => props.view.state.retracted.has(e.id)
 const time = (e: JobEvent): string => new Date(e.at).toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit' })
-const KEYS = [['1–4', 'the answer keys'], ['← →', 'another blade'], ['S', 'a blade or stack by its size'], ['+', 'stack: tap adds a blade'], ['X', 'another blade set'], ['[ ]', 'turn 5° less, more'], ['O', 'where the slot points now'], ['T', 'torque wrench, adapter'], ['Enter', 'the first answer, where there is one way on'], ['U', 'take the last answer back'], ['V', 'next valve'], ['M', 'more: finding, hold'], ['E', 'something else seen, felt or turned'], ['W', 'why the crank is said to be there'], ['L', 'all answers'], ['C', 'caution understood'], ['G', 'go on with a reason'], ['B', 'to the Bay'], ['?', 'this help']]
+const KEYS = [
+  ['1–4', 'the answer keys'],
+  ['← →', 'another blade'],
+  ['S', 'a blade or stack by its size'],
+  ['+', 'stack: tap adds a blade'],
+  ['X', 'another blade set'],
+  ['[ ]', 'turn 5° less, more'],
+  ['O', 'where the slot points now'],
+  ['T', 'torque wrench, adapter'],
+  ['Enter', 'the first answer, where there is one way on'],
+  ['U', 'take the last answer back'],
+  ['V', 'next valve'],
+  ['M', 'more: finding, hold'],
+  ['E', 'something else seen, felt or turned'],
+  ['W', 'why the crank is said to be there'],
+  ['L', 'all answers'],
+  ['C', 'caution understood'],
+  ['G', 'go on with a reason'],
+  ['B', 'to the Bay'],
+  ['?', 'this help'],
+]
 </script>
 
 <template>
   <div class="side">
-    <div class="title"><h2>{{ { more: 'More', log: 'Answers so far', help: 'Keys' }[kind] }}</h2><button type="button" class="quiet" @click="$emit('back')">Back <kbd>Esc</kbd></button></div>
+    <div class="title">
+      <h2>{{ { more: 'More', log: 'Answers so far', help: 'Keys' }[kind] }}</h2>
+      <button type="button" class="quiet" @click="$emit('back')">Back <kbd>Esc</kbd></button>
+    </div>
     <div v-if="kind === 'more'" class="choices">
-      <button type="button" class="quiet" @click="$emit('choose', 'evidence')">Something seen, felt or turned <kbd>E</kbd></button>
-      <button type="button" class="quiet" @click="$emit('choose', 'reasons')">Why the crank is said to be there <kbd>W</kbd></button>
+      <button type="button" class="quiet" @click="$emit('choose', 'evidence')">
+        Something seen, felt or turned <kbd>E</kbd>
+      </button>
+      <button type="button" class="quiet" @click="$emit('choose', 'reasons')">
+        Why the crank is said to be there <kbd>W</kbd>
+      </button>
       <button type="button" class="quiet" @click="$emit('choose', 'school')">Find the stops another way</button>
       <button type="button" class="quiet" @click="$emit('choose', 'finding')">Write down a finding</button>
       <button type="button" class="quiet" @click="$emit('choose', 'note')">Add a note</button>
@@ -25,39 +77,139 @@ const KEYS = [['1–4', 'the answer keys'], ['← →', 'another blade'], ['S', 
       <button type="button" class="quiet" @click="$emit('choose', 'replaced')">Something was replaced</button>
       <button type="button" class="quiet" @click="$emit('choose', 'item-in')">Something went in</button>
       <button type="button" class="quiet" @click="$emit('choose', 'item-off')">Something came off</button>
-      <button v-if="tryingBlade" type="button" class="quiet" @click="$emit('choose', 'blade')">Another blade or stack, by size <kbd>S</kbd></button>
+      <button v-if="tryingBlade" type="button" class="quiet" @click="$emit('choose', 'blade')">
+        Another blade or stack, by size <kbd>S</kbd>
+      </button>
       <button type="button" class="quiet" @click="$emit('choose', 'sets')">Another blade set <kbd>X</kbd></button>
-      <button v-if="tryingBlade" type="button" class="quiet" @click="$emit('choose', 'estimate')">An estimate, by eye or ear</button>
-      <button type="button" class="quiet" @click="$emit('choose', 'wrench')">Torque wrench and adapter <kbd>T</kbd></button>
+      <button v-if="tryingBlade" type="button" class="quiet" @click="$emit('choose', 'estimate')">
+        An estimate, by eye or ear
+      </button>
+      <button type="button" class="quiet" @click="$emit('choose', 'wrench')">
+        Torque wrench and adapter <kbd>T</kbd>
+      </button>
       <button type="button" class="quiet" @click="$emit('choose', 'ways')">Target, and the blade while locking</button>
-      <button v-for="v in settable" :key="v.valveId" type="button" class="quiet" @click="$emit('choose', `set:${v.valveId}`)">Set the {{ v.name.toLowerCase() }} all the same</button>
+      <button
+        v-for="v in settable"
+        :key="v.valveId"
+        type="button"
+        class="quiet"
+        @click="$emit('choose', `set:${v.valveId}`)"
+      >
+        Set the {{ v.name.toLowerCase() }} all the same
+      </button>
       <button type="button" class="quiet" @click="$emit('choose', 'log')">All answers so far <kbd>L</kbd></button>
       <button type="button" class="quiet" @click="$emit('choose', 'hold')">Put the job on hold</button>
       <button type="button" class="quiet" @click="$emit('choose', 'abandon')">Abandon the job</button>
     </div>
     <ol v-else-if="kind === 'log'" class="log">
       <li v-for="e in entries" :key="e.id" :class="{ gone: gone(e) }">
-        <span class="words">{{ eventWords(view.pin, e) }}<small>{{ e.personName }}, {{ time(e) }}{{ e.seq === null ? ', not sent yet' : '' }}{{ gone(e) ? ', taken back' : '' }}</small></span>
-        <button v-if="!gone(e) && e.type !== 'closed' && e.type !== 'reopened'" type="button" class="quiet" :aria-label="`Take back: ${eventWords(view.pin, e)}`" @click="$emit('retract', e)">Take back</button>
+        <span class="words"
+          >{{ eventWords(view.pin, e)
+          }}<small
+            >{{ e.personName }}, {{ time(e) }}{{ e.seq === null ? ', not sent yet' : ''
+            }}{{ gone(e) ? ', taken back' : '' }}</small
+          ></span
+        >
+        <button
+          v-if="!gone(e) && e.type !== 'closed' && e.type !== 'reopened'"
+          type="button"
+          class="quiet"
+          :aria-label="`Take back: ${eventWords(view.pin, e)}`"
+          @click="$emit('retract', e)"
+        >
+          Take back
+        </button>
       </li>
       <li v-if="entries.length === 0">Nothing was answered yet.</li>
     </ol>
     <template v-else>
-      <dl class="help"><template v-for="[k, what] in KEYS" :key="k"><dt><kbd>{{ k }}</kbd></dt><dd>{{ what }}</dd></template></dl>
-      <button type="button" class="quiet" @click="$emit('shortcuts')">{{ shortcutsOn ? 'Switch single keys off' : 'Switch single keys on' }}</button>
-      <p class="note">Each answer is kept on this device first, then sent. “Saved” means that the shop’s database has it.</p>
+      <dl class="help">
+        <template v-for="[k, what] in KEYS" :key="k"
+          ><dt>
+            <kbd>{{ k }}</kbd>
+          </dt>
+          <dd>{{ what }}</dd></template
+        >
+      </dl>
+      <button type="button" class="quiet" @click="$emit('shortcuts')">
+        {{ shortcutsOn ? 'Switch single keys off' : 'Switch single keys on' }}
+      </button>
+      <p class="note">
+        Each answer is kept on this device first, then sent. “Saved” means that the shop’s database has it.
+      </p>
     </template>
   </div>
 </template>
 
 <style scoped>
-.side { display: grid; gap: 12px; align-content: start; min-height: 0; grid-template-rows: auto minmax(0, 1fr); height: 100%; }
-.title { display: flex; justify-content: space-between; align-items: center; } h2 { font-size: 26px; }
-.choices { display: grid; gap: 8px; align-content: start; } .choices .quiet { justify-content: space-between; min-height: 48px; font-size: 17px; }
-.log { list-style: none; margin: 0; padding: 0; overflow: auto; }
-.log li { display: flex; justify-content: space-between; gap: 10px; align-items: center; padding: 8px 2px; border-bottom: 1px solid var(--line); }
-.words { font: 600 16.5px/1.25 var(--figures); overflow-wrap: anywhere; min-width: 0; } small { display: block; font: 400 14px/1.3 var(--sentences); color: var(--ink3); }
-.gone .words { text-decoration: line-through; color: var(--ink3); }
-.log .quiet { flex: none; }
-.help { display: grid; grid-template-columns: 70px 1fr; gap: 8px; margin: 0; } dd { margin: 0; } .note { font-size: 15px; color: var(--ink2); }
+.side {
+  display: grid;
+  gap: 12px;
+  align-content: start;
+  min-height: 0;
+  grid-template-rows: auto minmax(0, 1fr);
+  height: 100%;
+}
+.title {
+  display: flex;
+  justify-content: space-between;
+  align-items: center;
+}
+h2 {
+  font-size: 26px;
+}
+.choices {
+  display: grid;
+  gap: 8px;
+  align-content: start;
+}
+.choices .quiet {
+  justify-content: space-between;
+  min-height: 48px;
+  font-size: 17px;
+}
+.log {
+  list-style: none;
+  margin: 0;
+  padding: 0;
+  overflow: auto;
+}
+.log li {
+  display: flex;
+  justify-content: space-between;
+  gap: 10px;
+  align-items: center;
+  padding: 8px 2px;
+  border-bottom: 1px solid var(--line);
+}
+.words {
+  font: 600 16.5px/1.25 var(--figures);
+  overflow-wrap: anywhere;
+  min-width: 0;
+}
+small {
+  display: block;
+  font: 400 14px/1.3 var(--sentences);
+  color: var(--ink3);
+}
+.gone .words {
+  text-decoration: line-through;
+  color: var(--ink3);
+}
+.log .quiet {
+  flex: none;
+}
+.help {
+  display: grid;
+  grid-template-columns: 70px 1fr;
+  gap: 8px;
+  margin: 0;
+}
+dd {
+  margin: 0;
+}
+.note {
+  font-size: 15px;
+  color: var(--ink2);
+}
 </style>

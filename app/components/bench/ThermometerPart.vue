@@ -17,9 +17,11 @@ async function read(open: () => Promise<LinePort> | LinePort): Promise<void> {
     if (airC !== null) air.value = String(airC)
     state.value = `Read ${headC} °C. Look whether it fits, then record.`
     emit('read', headC)
+  } catch (error) {
+    state.value = (error as Error).message
+  } finally {
+    busy.value = false
   }
-  catch (error) { state.value = (error as Error).message }
-  finally { busy.value = false }
 }
 </script>
 
@@ -27,11 +29,42 @@ async function read(open: () => Promise<LinePort> | LinePort): Promise<void> {
   <div class="part">
     <label for="ask-air">Air about it, °C</label>
     <InputText id="ask-air" v-model="air" placeholder="20 where nobody says" inputmode="decimal" autocomplete="off" />
-    <p class="doors"><button v-if="hasSerial()" type="button" class="quiet" :disabled="busy" @click="read(openSerial)">From the thermometer</button><button v-if="standIn" type="button" class="quiet" :disabled="busy" @click="read(() => openStandIn(() => Date.now()))">From the stand-in</button></p>
+    <p class="doors">
+      <button v-if="hasSerial()" type="button" class="quiet" :disabled="busy" @click="read(openSerial)">
+        From the thermometer</button
+      ><button
+        v-if="standIn"
+        type="button"
+        class="quiet"
+        :disabled="busy"
+        @click="read(() => openStandIn(() => Date.now()))"
+      >
+        From the stand-in
+      </button>
+    </p>
     <p v-if="state" class="note" role="status">{{ state }}</p>
   </div>
 </template>
 
 <style scoped>
-.part { display: grid; gap: 8px; } .doors { display: flex; gap: 10px; flex-wrap: wrap; } .part :deep(input) { width: 100%; min-height: 48px; } label { font-size: 16px; } .note { font-size: 15px; color: var(--ink2); }
+.part {
+  display: grid;
+  gap: 8px;
+}
+.doors {
+  display: flex;
+  gap: 10px;
+  flex-wrap: wrap;
+}
+.part :deep(input) {
+  width: 100%;
+  min-height: 48px;
+}
+label {
+  font-size: 16px;
+}
+.note {
+  font-size: 15px;
+  color: var(--ink2);
+}
 </style>

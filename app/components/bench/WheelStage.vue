@@ -7,7 +7,7 @@ import MarkWindow from '../engine/MarkWindow.vue'
 import { marksStatement, placeStatement, stopStatement, turnStatement } from './stage-words'
 
 /** The Find step's picture: wheel and section, with what is known in its corners, and the mark as it looks when right. */
-const props = defineProps<{ view: JobView, stage: Extract<Stage, { kind: 'wheel' }>, withoutWords?: string }>()
+const props = defineProps<{ view: JobView; stage: Extract<Stage, { kind: 'wheel' }>; withoutWords?: string }>()
 const engine = computed(() => props.view.pin.spec.engine)
 const crank = useSmoothAngle(toRef(() => props.view.position.peakDeg))
 const feel = computed(() => engine.value.valves.filter(v => props.stage.feelValveIds.includes(v.id)).map(v => v.role))
@@ -16,7 +16,12 @@ const stops = computed(() => props.view.model.plan.stops)
 const target = computed(() => nearestStop(props.view))
 const stop = computed(() => stopStatement(props.view, target.value))
 /** The cylinder that the step is about: the one felt or turned to, else the one of the stop. */
-const cylinderId = computed(() => props.stage.cylinderId ?? engine.value.valves.find(v => v.id === target.value?.valves[0]?.valveId)?.cylinderId ?? engine.value.cylinders[0]!.id)
+const cylinderId = computed(
+  () =>
+    props.stage.cylinderId ??
+    engine.value.valves.find(v => v.id === target.value?.valves[0]?.valveId)?.cylinderId ??
+    engine.value.cylinders[0]!.id,
+)
 /** The line to look for: the one turned to, else the stop's, else any top line. */
 const markIndex = computed(() => {
   const place = props.stage.target ?? target.value?.place
@@ -26,27 +31,166 @@ const markIndex = computed(() => {
 
 <template>
   <div class="wheel-stage" :class="{ turning: stage.target?.kind === 'mark' }">
-    <div class="corner tl"><h2>{{ withoutWords ? `Without it: ${place.title}` : place.title }}</h2><p>{{ withoutWords ?? place.words }}</p></div>
-    <div class="corner tr"><h2>{{ stop.title }}</h2><p>{{ stop.words }}</p></div>
-    <CycleWheel class="picture" :engine="engine" :arcs="view.position.arcs" :crank-deg="crank" :stops="stops" :target="target" :at-stop="target !== null && stopHere(view) === target" :feel="feel" :cylinder-id="cylinderId" />
+    <div class="corner tl">
+      <h2>{{ withoutWords ? `Without it: ${place.title}` : place.title }}</h2>
+      <p>{{ withoutWords ?? place.words }}</p>
+    </div>
+    <div class="corner tr">
+      <h2>{{ stop.title }}</h2>
+      <p>{{ stop.words }}</p>
+    </div>
+    <CycleWheel
+      class="picture"
+      :engine="engine"
+      :arcs="view.position.arcs"
+      :crank-deg="crank"
+      :stops="stops"
+      :target="target"
+      :at-stop="target !== null && stopHere(view) === target"
+      :feel="feel"
+      :cylinder-id="cylinderId"
+    />
     <p class="corner bl">{{ turnStatement(engine) }}</p>
-    <div class="corner br"><MarkWindow v-if="markIndex >= 0" :engine="engine" :mark-index="markIndex" /><p>{{ marksStatement(engine, markIndex) }}</p></div>
+    <div class="corner br">
+      <MarkWindow v-if="markIndex >= 0" :engine="engine" :mark-index="markIndex" />
+      <p>{{ marksStatement(engine, markIndex) }}</p>
+    </div>
   </div>
 </template>
 
 <style scoped>
-.wheel-stage { position: relative; height: 100%; display: grid; place-items: center; min-height: 0; }
-.picture { height: 100%; max-height: 580px; width: 100%; }
-.corner { position: absolute; width: 152px; font-size: 15.5px; line-height: 1.25; color: var(--ink2); }
-.corner h2 { font-size: 22px; line-height: 1.1; color: var(--ink); }
-.tl { top: 20px; left: 20px; } .tr { top: 20px; right: 20px; text-align: right; width: 134px; }
-.bl { bottom: 16px; left: 20px; width: 112px; } .br { bottom: 12px; right: 16px; text-align: right; width: 128px; } .br :deep(.window) { width: 112px; margin-left: auto; } .br p { padding-top: 2px; font-size: 14.5px; line-height: 1.2; }
-@media (max-width: 1100px) { .corner { font-size: 14px; } .corner h2 { font-size: 19px; } .tl { left: 12px; } .tr { right: 12px; width: 108px; } .bl { left: 12px; bottom: 8px; width: 94px; } .br { right: 8px; bottom: 8px; width: 100px; } .br :deep(.window) { width: 86px; } .br p { font-size: 13.5px; } }
+.wheel-stage {
+  position: relative;
+  height: 100%;
+  display: grid;
+  place-items: center;
+  min-height: 0;
+}
+.picture {
+  height: 100%;
+  max-height: 580px;
+  width: 100%;
+}
+.corner {
+  position: absolute;
+  width: 152px;
+  font-size: 15.5px;
+  line-height: 1.25;
+  color: var(--ink2);
+}
+.corner h2 {
+  font-size: 22px;
+  line-height: 1.1;
+  color: var(--ink);
+}
+.tl {
+  top: 20px;
+  left: 20px;
+}
+.tr {
+  top: 20px;
+  right: 20px;
+  text-align: right;
+  width: 134px;
+}
+.bl {
+  bottom: 16px;
+  left: 20px;
+  width: 112px;
+}
+.br {
+  bottom: 12px;
+  right: 16px;
+  text-align: right;
+  width: 128px;
+}
+.br :deep(.window) {
+  width: 112px;
+  margin-left: auto;
+}
+.br p {
+  padding-top: 2px;
+  font-size: 14.5px;
+  line-height: 1.2;
+}
+@media (max-width: 1100px) {
+  .corner {
+    font-size: 14px;
+  }
+  .corner h2 {
+    font-size: 19px;
+  }
+  .tl {
+    left: 12px;
+  }
+  .tr {
+    right: 12px;
+    width: 108px;
+  }
+  .bl {
+    left: 12px;
+    bottom: 8px;
+    width: 94px;
+  }
+  .br {
+    right: 8px;
+    bottom: 8px;
+    width: 100px;
+  }
+  .br :deep(.window) {
+    width: 86px;
+  }
+  .br p {
+    font-size: 13.5px;
+  }
+}
 @media (max-width: 700px) {
-  .wheel-stage { grid-template-columns: 1fr 1fr; gap: 0 12px; align-content: start; height: auto; }
-  .picture { grid-column: 1 / -1; height: 250px; order: 2; } .corner { position: static; width: auto; padding: 4px 16px; font-size: 14.5px; align-self: start; justify-self: stretch; } .bl, .br { order: 3; }
+  .wheel-stage {
+    grid-template-columns: 1fr 1fr;
+    gap: 0 12px;
+    align-content: start;
+    height: auto;
+  }
+  .picture {
+    grid-column: 1 / -1;
+    height: 250px;
+    order: 2;
+  }
+  .corner {
+    position: static;
+    width: auto;
+    padding: 4px 16px;
+    font-size: 14.5px;
+    align-self: start;
+    justify-self: stretch;
+  }
+  .bl,
+  .br {
+    order: 3;
+  }
   /* while a line is looked for, how it looks when right stands above the wheel */
-  .turning .br { order: 1; grid-column: 1 / -1; grid-template-columns: 120px 1fr; align-items: center; text-align: left; } .turning .br :deep(.window) { width: 112px; justify-self: start; margin: 0; } .corner h2 { font-size: 19px; }
-  .br { display: grid; gap: 4px; } .br :deep(.window) { max-width: 150px; justify-self: end; }
+  .turning .br {
+    order: 1;
+    grid-column: 1 / -1;
+    grid-template-columns: 120px 1fr;
+    align-items: center;
+    text-align: left;
+  }
+  .turning .br :deep(.window) {
+    width: 112px;
+    justify-self: start;
+    margin: 0;
+  }
+  .corner h2 {
+    font-size: 19px;
+  }
+  .br {
+    display: grid;
+    gap: 4px;
+  }
+  .br :deep(.window) {
+    max-width: 150px;
+    justify-self: end;
+  }
 }
 </style>

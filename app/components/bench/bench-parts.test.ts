@@ -15,9 +15,11 @@ import { marksStatement, placeStatement, stopStatement, turnStatement } from './
 const plugins = { global: { plugins: [PrimeVue] } }
 
 describe('the clearance rule', () => {
-  const rule = (reading: { loMm: number, hiMm: number | null } | null, verdict: 'in' | 'tight' | 'unproved' | 'not measured' = 'in') =>
-    mount(ClearanceRule, { props: { minMm: 0.08, maxMm: 0.12, targetMm: 0.1, topMm: 0.2, reading, verdict } })
-  const x = (mm: number) => 8 + mm / 0.2 * 264
+  const rule = (
+    reading: { loMm: number; hiMm: number | null } | null,
+    verdict: 'in' | 'tight' | 'unproved' | 'not measured' = 'in',
+  ) => mount(ClearanceRule, { props: { minMm: 0.08, maxMm: 0.12, targetMm: 0.1, topMm: 0.2, reading, verdict } })
+  const x = (mm: number) => 8 + (mm / 0.2) * 264
   it('draws spec and reading to one scale', () => {
     const drawn = rule({ loMm: 0.08, hiMm: 0.1 })
     expect(Number(drawn.find('.spec').attributes('x'))).toBeCloseTo(x(0.08), 6)
@@ -28,19 +30,31 @@ describe('the clearance rule', () => {
     const open = rule({ loMm: 0.1, hiMm: null }, 'unproved').find('.reading')
     expect(Number(open.attributes('x')) + Number(open.attributes('width'))).toBeGreaterThan(280)
   })
-  it('shows the target while nothing was measured', () => expect(rule(null, 'not measured').find('.reading').exists()).toBe(false))
+  it('shows the target while nothing was measured', () =>
+    expect(rule(null, 'not measured').find('.reading').exists()).toBe(false))
 })
 
 describe('verdicts', () => {
   it('each has a shape of its own', () => {
-    const shapes = (['in', 'tight', 'loose', 'unproved', 'not measured'] as const).map(verdict => mount(VerdictShape, { props: { verdict } }).html())
+    const shapes = (['in', 'tight', 'loose', 'unproved', 'not measured'] as const).map(verdict =>
+      mount(VerdictShape, { props: { verdict } }).html(),
+    )
     expect(new Set(shapes).size).toBe(5)
   })
 })
 
 describe('the slot clock', () => {
   it('says the turn in words, and draws it clockwise for a positive one', () => {
-    const clock = mount(SlotClock, { props: { slotDeg: 0, noted: true, turnDeg: -18, tries: [{ deg: 0, side: 'tight', words: 'As found' }], bracket: { fromDeg: -60, toDeg: 0 }, head: 'slot' } })
+    const clock = mount(SlotClock, {
+      props: {
+        slotDeg: 0,
+        noted: true,
+        turnDeg: -18,
+        tries: [{ deg: 0, side: 'tight', words: 'As found' }],
+        bracket: { fromDeg: -60, toDeg: 0 },
+        head: 'slot',
+      },
+    })
     expect(clock.attributes('aria-label')).toBe('Turn the slot 18° anticlockwise')
     expect(clock.find('.sweep').exists()).toBe(true)
     expect(clock.find('.between').exists()).toBe(true)
@@ -49,12 +63,26 @@ describe('the slot clock', () => {
 })
 
 describe('the blade fan', () => {
-  const fan = () => mount(BladeFan, { props: { set: setOf('A', Array.from({ length: 30 }, (_, i) => (i + 3) / 100)), chosen: [0.12], felt: new Map([['0.1', 'free']]), stacking: false, several: true } })
+  const fan = () =>
+    mount(BladeFan, {
+      props: {
+        set: setOf(
+          'A',
+          Array.from({ length: 30 }, (_, i) => (i + 3) / 100),
+        ),
+        chosen: [0.12],
+        felt: new Map([['0.1', 'free']]),
+        stacking: false,
+        several: true,
+      },
+    })
   it('shows the neighbours of the blade to try, in both units', () => {
     const blades = fan().findAll('.blade')
     expect(blades.map(b => b.attributes('data-blade'))).toContain('0.12')
     expect(blades.find(b => b.classes('chosen'))?.text()).toContain('4.7')
-    expect(blades.find(b => b.attributes('data-blade') === '0.1')?.attributes('aria-label')).toBe('0.10 mm, 3.9 thou, free')
+    expect(blades.find(b => b.attributes('data-blade') === '0.1')?.attributes('aria-label')).toBe(
+      '0.10 mm, 3.9 thou, free',
+    )
   })
   it('any other blade may be taken', async () => {
     const set = fan()
@@ -75,23 +103,43 @@ describe('the answer panel', () => {
 })
 
 describe('a field in place of the keys', () => {
-  const ask = (asks: 'temperature' | 'hours' | 'finding' | 'due' | 'reason') => mount(AskForm, { ...plugins, props: { asks, step: 'ready' as const, gate: { id: 'cold', missing: 'Not cold.' } } })
+  const ask = (asks: 'temperature' | 'hours' | 'finding' | 'due' | 'reason') =>
+    mount(AskForm, { ...plugins, props: { asks, step: 'ready' as const, gate: { id: 'cold', missing: 'Not cold.' } } })
   const submit = async (asks: Parameters<typeof ask>[0], text: string) => {
     const form = ask(asks)
     await form.find('input, textarea').setValue(text)
     await form.find('form').trigger('submit')
-    return { said: form.emitted('done')?.[0]?.[0] as Happening | undefined, wrong: form.find('.wrong').exists() ? form.find('.wrong').text() : null }
+    return {
+      said: form.emitted('done')?.[0]?.[0] as Happening | undefined,
+      wrong: form.find('.wrong').exists() ? form.find('.wrong').text() : null,
+    }
   }
-  it.each([['20', 20], ['20,5 °C', 20.5], ['68 F', 20], ['95f', 35], ['-3', -3]])('reads “%s” as %d °C', async (text, celsius) => {
+  it.each([
+    ['20', 20],
+    ['20,5 °C', 20.5],
+    ['68 F', 20],
+    ['95f', 35],
+    ['-3', -3],
+  ])('reads “%s” as %d °C', async (text, celsius) => {
     expect((await submit('temperature', text)).said).toEqual({ type: 'temperature', payload: { celsius } })
   })
-  it.each([['temperature', 'warm'], ['temperature', '500'], ['hours', '-2'], ['finding', '   '], ['due', 'next May'], ['reason', '']] as const)('%s “%s” says what is wrong, and keeps what was typed', async (asks, text) => {
+  it.each([
+    ['temperature', 'warm'],
+    ['temperature', '500'],
+    ['hours', '-2'],
+    ['finding', '   '],
+    ['due', 'next May'],
+    ['reason', ''],
+  ] as const)('%s “%s” says what is wrong, and keeps what was typed', async (asks, text) => {
     const { said, wrong } = await submit(asks, text)
     expect(said).toBeUndefined()
     expect(wrong).toMatch(/\S/)
   })
   it('a gate’s reason names the gate', async () => {
-    expect((await submit('reason', 'Owner waits')).said).toEqual({ type: 'gate-passed', payload: { gate: 'cold', missing: 'Not cold.', reason: 'Owner waits' } })
+    expect((await submit('reason', 'Owner waits')).said).toEqual({
+      type: 'gate-passed',
+      payload: { gate: 'cold', missing: 'Not cold.', reason: 'Owner waits' },
+    })
   })
 })
 
@@ -101,14 +149,31 @@ describe('the words around the wheel', () => {
     for (const h of happenings) log.add(h)
     return viewJob(jobTools(pinOf()), log.events, 0)
   }
-  const toT: Happening = { type: 'crank', payload: { observations: [{ kind: 'move', to: { kind: 'mark', markIndex: 0 } }] } }
+  const toT: Happening = {
+    type: 'crank',
+    payload: { observations: [{ kind: 'move', to: { kind: 'mark', markIndex: 0 } }] },
+  }
   it('say what is still possible', () => {
     expect(placeStatement(view()).title).toBe('Anywhere')
-    expect(placeStatement(view(toT))).toMatchObject({ title: expect.stringMatching(/^(0° or 360°|360° or 0°)$/), words: 'Two places fit what was seen' })
+    expect(placeStatement(view(toT))).toMatchObject({
+      title: expect.stringMatching(/^(0° or 360°|360° or 0°)$/),
+      words: 'Two places fit what was seen',
+    })
   })
   it('promise no margin while the cam is assumed', () => {
-    const known = engineOf({ cam: { checkLiftMm: 1, intakeOpensBeforeTdcDeg: 6, intakeClosesAfterBdcDeg: 36, exhaustOpensBeforeBdcDeg: 38, exhaustClosesAfterTdcDeg: 4 } })
-    const stopOf = (engine: typeof known) => { const seen = viewJob(jobTools(pinOf(engine)), [], 0); return stopStatement(seen, seen.model.plan.stops[0]!).words }
+    const known = engineOf({
+      cam: {
+        checkLiftMm: 1,
+        intakeOpensBeforeTdcDeg: 6,
+        intakeClosesAfterBdcDeg: 36,
+        exhaustOpensBeforeBdcDeg: 38,
+        exhaustClosesAfterTdcDeg: 4,
+      },
+    })
+    const stopOf = (engine: typeof known) => {
+      const seen = viewJob(jobTools(pinOf(engine)), [], 0)
+      return stopStatement(seen, seen.model.plan.stops[0]!).words
+    }
     expect(stopOf(known)).toContain('112° spare each way')
     expect(stopOf(engineOf())).not.toContain('spare')
   })
@@ -118,7 +183,9 @@ describe('the words around the wheel', () => {
   })
   it('say from which side the drawing is seen', () => {
     expect(turnStatement(engineOf())).toContain('drawn from the other side')
-    expect(turnStatement(engineOf({ turning: { direction: 'clockwise', seenFrom: 'above', means: 'nut' } }))).toContain('as drawn')
+    expect(turnStatement(engineOf({ turning: { direction: 'clockwise', seenFrom: 'above', means: 'nut' } }))).toContain(
+      'as drawn',
+    )
   })
 })
 
@@ -127,7 +194,10 @@ describe('a blade by its size', () => {
     const form = mount(BladeAsk, { ...plugins, props: { set: setOf('Set A', [0.05, 0.1016, 0.15], unit) } })
     await form.find('input').setValue(text)
     await form.find('form').trigger('submit')
-    return { chosen: form.emitted('done')?.[0], wrong: form.find('.wrong').exists() ? form.find('.wrong').text() : null }
+    return {
+      chosen: form.emitted('done')?.[0],
+      wrong: form.find('.wrong').exists() ? form.find('.wrong').text() : null,
+    }
   }
   it('takes one of the set, in either unit', async () => {
     expect((await ask('0.15')).chosen).toEqual([[0.15]])
@@ -136,6 +206,7 @@ describe('a blade by its size', () => {
     expect((await ask('0.05 + 0.15')).chosen).toEqual([[0.15, 0.05]])
     expect((await ask('0.05+0.05')).wrong).toContain('twice')
   })
-  it('names the neighbours of one that is not there', async () => expect((await ask('0.12')).wrong).toBe('0.12 mm is not in Set A. The nearest: 0.102 and 0.15.'))
+  it('names the neighbours of one that is not there', async () =>
+    expect((await ask('0.12')).wrong).toBe('0.12 mm is not in Set A. The nearest: 0.102 and 0.15.'))
   it('nonsense is said to be nonsense', async () => expect((await ask('thick')).wrong).toContain('is not a length'))
 })

@@ -2,7 +2,10 @@ import { cylinderById, type Engine, wrap } from '~~/core/engine'
 import { dropWords, type JobView, listed, marginWords } from '~~/core/job'
 import type { Stop } from '~~/core/stops'
 
-export interface Statement { title: string, words: string }
+export interface Statement {
+  title: string
+  words: string
+}
 
 /** Where the crank may be, for the corner of the wheel. */
 export function placeStatement({ position }: JobView): Statement {
@@ -12,8 +15,15 @@ export function placeStatement({ position }: JobView): Statement {
   const deg = (d: number) => `${Math.round(d)}°`
   if (standing.kind === 'settled') return { title: `Settled at ${deg(peakDeg)}`, words: first.name }
   const likely = arcs.filter(a => a.probability > 0.02)
-  if (likely.length === 1) return { title: deg(peakDeg), words: standing.kind === 'elsewhere' ? `${first.name}: known, but not the stop` : first.name }
-  return { title: `${deg(likely[0]!.peakDeg)} or ${deg(likely[1]!.peakDeg)}`, words: `${likely.length === 2 ? 'Two' : likely.length} places fit what was seen` }
+  if (likely.length === 1)
+    return {
+      title: deg(peakDeg),
+      words: standing.kind === 'elsewhere' ? `${first.name}: known, but not the stop` : first.name,
+    }
+  return {
+    title: `${deg(likely[0]!.peakDeg)} or ${deg(likely[1]!.peakDeg)}`,
+    words: `${likely.length === 2 ? 'Two' : likely.length} places fit what was seen`,
+  }
 }
 
 /** “Both left valves”, “All four valves”, “Left exhaust and right intake”: what a stop serves. */
@@ -39,19 +49,31 @@ export function stopStatement({ pin, model }: JobView, stop: Stop | null): State
   const { engine } = pin.spec
   const which = model.plan.stops.length > 1 ? ` ${model.plan.stops.indexOf(stop) + 1}` : ''
   const where = `Stop${which} at ${Math.round(stop.crankDeg)}°`
-  if (stop.place.kind === 'rod-drop') return { title: where, words: `Past top: rod ${dropWords(stop.place.dropMm)} down` }
+  if (stop.place.kind === 'rod-drop')
+    return { title: where, words: `Past top: rod ${dropWords(stop.place.dropMm)} down` }
   const margin = marginWords(engine, stop)
-  return { title: where, words: `${servedWords(engine, stop)} shut. ${margin ? margin.split(':')[0]!.replace(' to spare', ' spare') : engine.cam === null ? 'Cam assumed: meet it well' : 'A decompressor is possible: meet it well'}` }
+  return {
+    title: where,
+    words: `${servedWords(engine, stop)} shut. ${margin ? margin.split(':')[0]!.replace(' to spare', ' spare') : engine.cam === null ? 'Cam assumed: meet it well' : 'A decompressor is possible: meet it well'}`,
+  }
 }
 
 /** How to turn: the drawing turns clockwise, the hand perhaps not. */
 export const turnStatement = ({ turning, cam }: Engine): string =>
-  (turning.direction === 'clockwise' ? `Turn clockwise seen from ${turning.seenFrom}, as drawn.` : `Turn anticlockwise seen from ${turning.seenFrom}; drawn from the other side.`) + (cam === null ? ' Closed arcs assumed.' : '')
+  (turning.direction === 'clockwise'
+    ? `Turn clockwise seen from ${turning.seenFrom}, as drawn.`
+    : `Turn anticlockwise seen from ${turning.seenFrom}; drawn from the other side.`) +
+  (cam === null ? ' Closed arcs assumed.' : '')
 
 /** Which line is the right one, and which must not be taken for it. */
 export function marksStatement({ marks }: Engine, markIndex: number): string {
   const right = marks[markIndex]
   if (!right) return 'No top mark: soft rod, wood or plastic, never steel'
-  const before = marks.filter(m => m.kind === 'fire').map(m => ({ ...m, ahead: wrap(right.angleDeg - m.angleDeg, 360) })).sort((a, b) => a.ahead - b.ahead)[0]
-  return before && before.ahead < 60 ? `The line beside ${right.letter}. ${before.letter} comes ${Math.round(before.ahead)}° before it: do not stop there` : `The line beside ${right.letter}, on both strokes`
+  const before = marks
+    .filter(m => m.kind === 'fire')
+    .map(m => ({ ...m, ahead: wrap(right.angleDeg - m.angleDeg, 360) }))
+    .sort((a, b) => a.ahead - b.ahead)[0]
+  return before && before.ahead < 60
+    ? `The line beside ${right.letter}. ${before.letter} comes ${Math.round(before.ahead)}° before it: do not stop there`
+    : `The line beside ${right.letter}, on both strokes`
 }

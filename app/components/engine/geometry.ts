@@ -1,8 +1,11 @@
 /** Points and paths of the wheel. Screen angle = cycle angle / 2, 0 at the top, clockwise: once round for 720°. */
-export interface Point { x: number, y: number }
+export interface Point {
+  x: number
+  y: number
+}
 
 export const at = (centre: Point, radius: number, cycleDeg: number): Point => {
-  const a = (cycleDeg / 2 - 90) * Math.PI / 180
+  const a = ((cycleDeg / 2 - 90) * Math.PI) / 180
   return { x: centre.x + radius * Math.cos(a), y: centre.y + radius * Math.sin(a) }
 }
 
@@ -15,21 +18,32 @@ export function ringPath(centre: Point, inner: number, outer: number, startDeg: 
   const end = startDeg + sweep
   const large = sweep > 360 ? 1 : 0
   return [
-    `M ${xy(at(centre, outer, startDeg))}`, `A ${outer} ${outer} 0 ${large} 1 ${xy(at(centre, outer, end))}`,
-    `L ${xy(at(centre, inner, end))}`, `A ${inner} ${inner} 0 ${large} 0 ${xy(at(centre, inner, startDeg))}`, 'Z',
+    `M ${xy(at(centre, outer, startDeg))}`,
+    `A ${outer} ${outer} 0 ${large} 1 ${xy(at(centre, outer, end))}`,
+    `L ${xy(at(centre, inner, end))}`,
+    `A ${inner} ${inner} 0 ${large} 0 ${xy(at(centre, inner, startDeg))}`,
+    'Z',
   ].join(' ')
 }
 
 /** An open arc for text to run along; reversed in the lower half, so that no label stands on its head. */
 export function textArc(centre: Point, radius: number, middleDeg: number, spanDeg: number): string {
-  const lower = Math.cos(middleDeg / 2 * Math.PI / 180) < 0
+  const lower = Math.cos(((middleDeg / 2) * Math.PI) / 180) < 0
   const r = lower ? radius + 5 : radius - 4
-  const [from, to] = lower ? [middleDeg + spanDeg / 2, middleDeg - spanDeg / 2] : [middleDeg - spanDeg / 2, middleDeg + spanDeg / 2]
+  const [from, to] = lower
+    ? [middleDeg + spanDeg / 2, middleDeg - spanDeg / 2]
+    : [middleDeg - spanDeg / 2, middleDeg + spanDeg / 2]
   return `M ${xy(at(centre, r, from))} A ${r} ${r} 0 0 ${lower ? 0 : 1} ${xy(at(centre, r, to))}`
 }
 
 /** A curve around the centre whose radius follows a function of the cycle angle. */
-export function polarPath(centre: Point, fromDeg: number, toDeg: number, stepDeg: number, radius: (deg: number) => number): string {
+export function polarPath(
+  centre: Point,
+  fromDeg: number,
+  toDeg: number,
+  stepDeg: number,
+  radius: (deg: number) => number,
+): string {
   const points: string[] = []
   for (let deg = fromDeg; deg <= toDeg + 1e-9; deg += stepDeg) points.push(xy(at(centre, radius(deg), deg)))
   return `M ${points.join(' L ')}`

@@ -3,7 +3,14 @@ import Select from 'primevue/select'
 import { useId } from 'vue'
 
 /** A labelled choice among a few. */
-defineProps<{ label: string, options: { value: T, label: string }[], note?: string, wrong?: string, placeholder?: string, filter?: boolean }>()
+defineProps<{
+  label: string
+  options: { value: T; label: string }[]
+  note?: string
+  wrong?: string
+  placeholder?: string
+  filter?: boolean
+}>()
 const value = defineModel<T | null>({ required: true })
 const id = useId()
 </script>
@@ -11,7 +18,17 @@ const id = useId()
 <template>
   <div class="field">
     <label :id="`${id}-label`" :for="id">{{ label }}</label>
-    <Select v-model="value" :input-id="id" :aria-labelledby="`${id}-label`" :options="options" option-label="label" option-value="value" :placeholder="placeholder" :filter="filter" :invalid="!!wrong" />
+    <Select
+      v-model="value"
+      :input-id="id"
+      :aria-labelledby="`${id}-label`"
+      :options="options"
+      option-label="label"
+      option-value="value"
+      :placeholder="placeholder"
+      :filter="filter"
+      :invalid="!!wrong"
+    />
     <p v-if="wrong" class="wrong" role="alert">{{ wrong }}</p>
     <p v-else-if="note" class="note">{{ note }}</p>
   </div>

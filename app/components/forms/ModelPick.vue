@@ -5,30 +5,48 @@ import type { ModelHit } from '~~/shared/spec-book'
 import { useModelSearch } from '../../composables/useModelSearch'
 
 /** An engine model of the spec book, found as it is typed; what was typed of it so far until one is picked. */
-defineProps<{ label: string, wrong?: string }>()
+defineProps<{ label: string; wrong?: string }>()
 const model = defineModel<ModelHit | string | null>({ required: true })
 const emit = defineEmits<{ none: [] }>()
 const id = useId()
 const { q, found, find } = useModelSearch(12)
 onMounted(find)
 const suggestions = ref<ModelHit[]>([])
-watch(found, (answer) => {
+watch(found, answer => {
   suggestions.value = answer?.rows ?? []
   if (answer?.total === 0) emit('none')
 })
 function suggest({ query }: { query: string }): void {
   // the list wants an answer to each asking, also to the same one
-  suggestions.value = [...found.value?.rows ?? []]
+  suggestions.value = [...(found.value?.rows ?? [])]
   q.value = query
 }
-const nameOf = (m: ModelHit | string) => typeof m === 'string' ? m : `${m.maker} ${m.model}${m.code ? `, ${m.code}` : ''}`
+const nameOf = (m: ModelHit | string) =>
+  typeof m === 'string' ? m : `${m.maker} ${m.model}${m.code ? `, ${m.code}` : ''}`
 </script>
 
 <template>
   <div class="field">
     <label :for="id">{{ label }}</label>
-    <AutoComplete v-model="model" :input-id="id" :suggestions="suggestions" :option-label="nameOf" :delay="0" :min-length="0" complete-on-focus placeholder="Type maker, model or code" :invalid="!!wrong" @complete="suggest">
-      <template #option="{ option }"><span>{{ nameOf(option) }}<br><small>{{ option.kind }}, intake {{ option.intake }}, exhaust {{ option.exhaust }}</small></span></template>
+    <AutoComplete
+      v-model="model"
+      :input-id="id"
+      :suggestions="suggestions"
+      :option-label="nameOf"
+      :delay="0"
+      :min-length="0"
+      complete-on-focus
+      placeholder="Type maker, model or code"
+      :invalid="!!wrong"
+      @complete="suggest"
+    >
+      <template #option="{ option }"
+        ><span
+          >{{ nameOf(option) }}<br /><small
+            >{{ option.kind }}, intake {{ option.intake }}, exhaust {{ option.exhaust }}</small
+          ></span
+        ></template
+      >
       <template #empty>Nothing like that in the spec book.</template>
     </AutoComplete>
     <p v-if="wrong" class="wrong" role="alert">{{ wrong }}</p>

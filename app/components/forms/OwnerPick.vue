@@ -7,19 +7,36 @@ import { ownerWords } from './owner-words'
 import TextField from './TextField.vue'
 
 /** An owner of the shop, or a new one by name. */
-export type Owner = { id: number } | { name: string, contact: string }
-defineProps<{ wrong?: string, butId?: number }>()
+export type Owner = { id: number } | { name: string; contact: string }
+defineProps<{ wrong?: string; butId?: number }>()
 const owner = defineModel<Owner | null>({ required: true })
 const NEW = 0
 const customers = ref<CustomerRow[]>([])
 const chosen = ref<number | null>(NEW)
 const name = ref('')
-onMounted(async () => { customers.value = await api.get<CustomerRow[]>('/api/customers').catch(() => []) })
-const options = computed(() => [{ value: NEW, label: 'A new owner' }, ...customers.value.map(c => ({ value: c.id, label: ownerWords(c) }))])
-watch([chosen, name], () => { owner.value = chosen.value === NEW ? { name: name.value, contact: '' } : { id: chosen.value! } }, { immediate: true })
+onMounted(async () => {
+  customers.value = await api.get<CustomerRow[]>('/api/customers').catch(() => [])
+})
+const options = computed(() => [
+  { value: NEW, label: 'A new owner' },
+  ...customers.value.map(c => ({ value: c.id, label: ownerWords(c) })),
+])
+watch(
+  [chosen, name],
+  () => {
+    owner.value = chosen.value === NEW ? { name: name.value, contact: '' } : { id: chosen.value! }
+  },
+  { immediate: true },
+)
 </script>
 
 <template>
-  <ChoiceField v-model="chosen" label="Owner" :options="options.filter(o => o.value !== butId)" filter :wrong="chosen === NEW ? undefined : wrong" />
+  <ChoiceField
+    v-model="chosen"
+    label="Owner"
+    :options="options.filter(o => o.value !== butId)"
+    filter
+    :wrong="chosen === NEW ? undefined : wrong"
+  />
   <TextField v-if="chosen === NEW" v-model="name" label="New owner’s name" :wrong="wrong" />
 </template>

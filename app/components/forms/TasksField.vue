@@ -3,13 +3,23 @@ import InputText from 'primevue/inputtext'
 import { computed, ref } from 'vue'
 
 /** What else the visit is for: the usual ones as keys, others by name; each says what it wants of the engine. */
-interface Task { name: string, needs: 'cold' | 'warm' | 'either' }
+interface Task {
+  name: string
+  needs: 'cold' | 'warm' | 'either'
+}
 const tasks = defineModel<Task[]>({ required: true })
-const USUAL: Task[] = [{ name: 'Oil change', needs: 'warm' }, { name: 'Idle and mixture', needs: 'warm' }, { name: 'Head bolts', needs: 'cold' }, { name: 'Air filter', needs: 'either' }]
+const USUAL: Task[] = [
+  { name: 'Oil change', needs: 'warm' },
+  { name: 'Idle and mixture', needs: 'warm' },
+  { name: 'Head bolts', needs: 'cold' },
+  { name: 'Air filter', needs: 'either' },
+]
 const WORDS = { warm: 'warm engine, after the valves', cold: 'cold engine', either: 'any time' }
 const own = ref('')
 const has = (name: string) => tasks.value.some(t => t.name === name)
-const toggle = (task: Task) => { tasks.value = has(task.name) ? tasks.value.filter(t => t.name !== task.name) : [...tasks.value, task] }
+const toggle = (task: Task) => {
+  tasks.value = has(task.name) ? tasks.value.filter(t => t.name !== task.name) : [...tasks.value, task]
+}
 const others = computed(() => tasks.value.filter(t => !USUAL.some(u => u.name === t.name)))
 function add(): void {
   const name = own.value.trim()
@@ -22,14 +32,82 @@ function add(): void {
   <fieldset class="tasks">
     <legend>Also to do on this visit</legend>
     <div class="keys">
-      <button v-for="t in USUAL" :key="t.name" type="button" class="quiet" :aria-pressed="has(t.name)" @click="toggle(t)"><span>{{ t.name }}<small>{{ WORDS[t.needs] }}</small></span></button>
-      <button v-for="t in others" :key="t.name" type="button" class="quiet" aria-pressed="true" @click="toggle(t)"><span>{{ t.name }}<small>{{ WORDS[t.needs] }}</small></span></button>
+      <button
+        v-for="t in USUAL"
+        :key="t.name"
+        type="button"
+        class="quiet"
+        :aria-pressed="has(t.name)"
+        @click="toggle(t)"
+      >
+        <span
+          >{{ t.name }}<small>{{ WORDS[t.needs] }}</small></span
+        >
+      </button>
+      <button v-for="t in others" :key="t.name" type="button" class="quiet" aria-pressed="true" @click="toggle(t)">
+        <span
+          >{{ t.name }}<small>{{ WORDS[t.needs] }}</small></span
+        >
+      </button>
     </div>
-    <div class="own"><label for="task-own">Something else</label><InputText id="task-own" v-model="own" placeholder="Brake cable" @keydown.enter.prevent="add" /><button type="button" class="quiet" :disabled="!own.trim()" @click="add">Add</button></div>
+    <div class="own">
+      <label for="task-own">Something else</label
+      ><InputText id="task-own" v-model="own" placeholder="Brake cable" @keydown.enter.prevent="add" /><button
+        type="button"
+        class="quiet"
+        :disabled="!own.trim()"
+        @click="add"
+      >
+        Add
+      </button>
+    </div>
   </fieldset>
 </template>
 
 <style scoped>
-.tasks { border: 0; margin: 0; padding: 0; display: grid; gap: 10px; } legend { font-size: 16px; padding: 0 0 6px; } .keys { display: flex; flex-wrap: wrap; gap: 8px; } .quiet { min-height: 52px; } .quiet span { display: grid; gap: 3px; text-align: left; } small { font: 500 14px/1.1 var(--sentences); color: var(--ink2); } [aria-pressed=true] { border-color: var(--petrol); box-shadow: inset 0 -4px 0 var(--petrol); }
-.own { display: flex; gap: 10px; align-items: center; flex-wrap: wrap; } .own :deep(input) { min-height: 48px; width: 220px; } label { font-size: 16px; }
+.tasks {
+  border: 0;
+  margin: 0;
+  padding: 0;
+  display: grid;
+  gap: 10px;
+}
+legend {
+  font-size: 16px;
+  padding: 0 0 6px;
+}
+.keys {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px;
+}
+.quiet {
+  min-height: 52px;
+}
+.quiet span {
+  display: grid;
+  gap: 3px;
+  text-align: left;
+}
+small {
+  font: 500 14px/1.1 var(--sentences);
+  color: var(--ink2);
+}
+[aria-pressed='true'] {
+  border-color: var(--petrol);
+  box-shadow: inset 0 -4px 0 var(--petrol);
+}
+.own {
+  display: flex;
+  gap: 10px;
+  align-items: center;
+  flex-wrap: wrap;
+}
+.own :deep(input) {
+  min-height: 48px;
+  width: 220px;
+}
+label {
+  font-size: 16px;
+}
 </style>

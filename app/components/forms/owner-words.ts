@@ -1,4 +1,5 @@
 import type { CustomerRow } from '~~/shared/responses'
 
 /** An owner in a list, told from another of the same name: “R. Alder, 555 0103, 2 machines”. */
-export const ownerWords = ({ name, contact, machines }: CustomerRow): string => [name, contact, machines === 1 ? '1 machine' : `${machines} machines`].filter(Boolean).join(', ')
+export const ownerWords = ({ name, contact, machines }: CustomerRow): string =>
+  [name, contact, machines === 1 ? '1 machine' : `${machines} machines`].filter(Boolean).join(', ')

@@ -9,20 +9,29 @@ import { formatLength } from '~~/core/units'
 import type { ValveHistory } from '~~/shared/machines'
 
 /** What the gap as found does to a valve, beside the gap as it should be: where it opens and where it closes, near its seat, where a gap shows. */
-const props = defineProps<{ engine: Engine, valve: ValveHistory }>()
+const props = defineProps<{ engine: Engine; valve: ValveHistory }>()
 defineEmits<{ done: [] }>()
 Chart.register(LineController, LineElement, PointElement, LinearScale)
 const [opening, closing] = [ref<HTMLCanvasElement | null>(null), ref<HTMLCanvasElement | null>(null)]
 let charts: Chart<'line', ScatterDataPoint[]>[] = []
 /** The visit that shows most: the last one that found it other than in, or the last. */
-const point = computed(() => props.valve.points.findLast(p => p.asFound && p.asFound.verdict !== 'in') ?? props.valve.points.findLast(p => p.asFound ?? p.asLeft) ?? null)
+const point = computed(
+  () =>
+    props.valve.points.findLast(p => p.asFound && p.asFound.verdict !== 'in') ??
+    props.valve.points.findLast(p => p.asFound ?? p.asLeft) ??
+    null,
+)
 const reading = computed(() => point.value?.asFound ?? point.value?.asLeft ?? null)
-const foundMm = computed(() => reading.value ? middleOf(reading.value) : 0)
+const foundMm = computed(() => (reading.value ? middleOf(reading.value) : 0))
 const wantedMm = computed(() => targetOf(props.engine.clearance[props.valve.role]))
 const found = computed(() => gapEffect(props.engine, props.valve.role, foundMm.value))
 const wanted = computed(() => gapEffect(props.engine, props.valve.role, wantedMm.value))
 const words = computed(() => gapEffectWords(found.value, wanted.value))
-const when = computed(() => point.value ? new Date(point.value.atMs).toLocaleDateString('en-GB', { day: 'numeric', month: 'short', year: 'numeric' }) : '')
+const when = computed(() =>
+  point.value
+    ? new Date(point.value.atMs).toLocaleDateString('en-GB', { day: 'numeric', month: 'short', year: 'numeric' })
+    : '',
+)
 const isOpen = computed(() => reading.value?.hiMm === null)
 
 /** Degrees on either side of where it opens or closes, and how much of the lift is shown. mm */
@@ -32,23 +41,58 @@ function chartAt(canvas: HTMLCanvasElement, middle: number): Chart<'line', Scatt
   const style = getComputedStyle(document.documentElement)
   const colour = (name: string) => style.getPropertyValue(`--${name}`).trim()
   const font = { family: 'Barlow Semi Condensed', size: 14, weight: 500 as const }
-  const curve = (gapMm: number): ScatterDataPoint[] => Array.from({ length: 177 }, (_, i) => middle - SPAN_DEG + i / 4).map(x => ({ x, y: liftWithGap(props.engine, props.valve.role, gapMm, x) }))
+  const curve = (gapMm: number): ScatterDataPoint[] =>
+    Array.from({ length: 177 }, (_, i) => middle - SPAN_DEG + i / 4).map(x => ({
+      x,
+      y: liftWithGap(props.engine, props.valve.role, gapMm, x),
+    }))
   const line = { pointRadius: 0, tension: 0, clip: 0 }
   return new Chart<'line', ScatterDataPoint[]>(canvas, {
     type: 'line',
-    data: { datasets: [{ ...line, data: curve(wantedMm.value), borderColor: colour('petrol'), borderWidth: 3 }, { ...line, data: curve(foundMm.value), borderColor: colour('ink'), borderWidth: 2, borderDash: [5, 4] }] },
+    data: {
+      datasets: [
+        { ...line, data: curve(wantedMm.value), borderColor: colour('petrol'), borderWidth: 3 },
+        { ...line, data: curve(foundMm.value), borderColor: colour('ink'), borderWidth: 2, borderDash: [5, 4] },
+      ],
+    },
     options: {
-      animation: false, responsive: true, maintainAspectRatio: false, events: [], plugins: { legend: { display: false }, tooltip: { enabled: false } } as object,
+      animation: false,
+      responsive: true,
+      maintainAspectRatio: false,
+      events: [],
+      plugins: { legend: { display: false }, tooltip: { enabled: false } } as object,
       scales: {
-        x: { type: 'linear', min: Math.round(middle - SPAN_DEG), max: Math.round(middle + SPAN_DEG), grid: { display: false }, border: { color: colour('ink') }, ticks: { color: colour('ink2'), font, stepSize: 10, maxRotation: 0, callback: v => Number(v) % 20 === 0 ? `${v}°` : '' } },
-        y: { min: 0, max: TOP_MM, grid: { display: false }, border: { color: colour('ink') }, ticks: { color: colour('ink2'), font, stepSize: 0.1, callback: v => Number(v).toFixed(1) } },
+        x: {
+          type: 'linear',
+          min: Math.round(middle - SPAN_DEG),
+          max: Math.round(middle + SPAN_DEG),
+          grid: { display: false },
+          border: { color: colour('ink') },
+          ticks: {
+            color: colour('ink2'),
+            font,
+            stepSize: 10,
+            maxRotation: 0,
+            callback: v => (Number(v) % 20 === 0 ? `${v}°` : ''),
+          },
+        },
+        y: {
+          min: 0,
+          max: TOP_MM,
+          grid: { display: false },
+          border: { color: colour('ink') },
+          ticks: { color: colour('ink2'), font, stepSize: 0.1, callback: v => Number(v).toFixed(1) },
+        },
       },
     },
   })
 }
 function draw(): void {
   charts.forEach(c => c.destroy())
-  charts = opening.value && closing.value ? [chartAt(opening.value, wanted.value.opensDeg), chartAt(closing.value, wanted.value.closesDeg)] : []
+  charts =
+    opening.value && closing.value
+      ? [chartAt(opening.value, wanted.value.opensDeg), chartAt(closing.value, wanted.value.closesDeg)]
+      : []
 }
 onMounted(draw)
 // another theme has other colours
@@ -59,21 +103,96 @@ watch(() => props.valve.valveId, draw, { flush: 'post' })
 
 <template>
   <div class="lift">
-    <header><h2>What the gap does</h2><button type="button" class="quiet" @click="$emit('done')">Close</button></header>
+    <header>
+      <h2>What the gap does</h2>
+      <button type="button" class="quiet" @click="$emit('done')">Close</button>
+    </header>
     <p v-if="!reading" class="note">{{ valve.name }} was not measured yet.</p>
     <template v-else>
-      <p class="said" data-testid="lift-words"><b>{{ valve.name }}, {{ when }}.</b> {{ words }}</p>
+      <p class="said" data-testid="lift-words">
+        <b>{{ valve.name }}, {{ when }}.</b> {{ words }}
+      </p>
       <div class="pair">
-        <figure><figcaption>Opens</figcaption><div class="plot"><canvas ref="opening" role="img" :aria-label="`${valve.name}: ${words}`" /></div></figure>
-        <figure><figcaption>Closes</figcaption><div class="plot"><canvas ref="closing" aria-hidden="true" /></div></figure>
+        <figure>
+          <figcaption>Opens</figcaption>
+          <div class="plot"><canvas ref="opening" role="img" :aria-label="`${valve.name}: ${words}`" /></div>
+        </figure>
+        <figure>
+          <figcaption>Closes</figcaption>
+          <div class="plot"><canvas ref="closing" aria-hidden="true" /></div>
+        </figure>
       </div>
-      <ul class="legend"><li><i class="wanted" />as it should be, {{ formatLength(wantedMm, 'mm') }} mm</li><li><i class="found" />as found, {{ formatLength(foundMm, 'mm') }} mm</li></ul>
-      <p class="note">Lift near the seat in mm, by degrees after compression TDC. {{ engine.cam ? 'The lift is assumed from the stroke' : 'Cam timing and lift are assumed' }}{{ isOpen ? '; the reading was open upward, its lower end is drawn' : '' }}. It shows how, not how much to the degree.</p>
+      <ul class="legend">
+        <li><i class="wanted" />as it should be, {{ formatLength(wantedMm, 'mm') }} mm</li>
+        <li><i class="found" />as found, {{ formatLength(foundMm, 'mm') }} mm</li>
+      </ul>
+      <p class="note">
+        Lift near the seat in mm, by degrees after compression TDC.
+        {{ engine.cam ? 'The lift is assumed from the stroke' : 'Cam timing and lift are assumed'
+        }}{{ isOpen ? '; the reading was open upward, its lower end is drawn' : '' }}. It shows how, not how much to the
+        degree.
+      </p>
     </template>
   </div>
 </template>
 
 <style scoped>
-.lift { display: grid; gap: 12px; align-content: start; } header { display: flex; justify-content: space-between; align-items: center; } h2 { font-size: 22px; } .pair { display: grid; grid-template-columns: 1fr 1fr; gap: 10px; } figure { margin: 0; } figcaption { font: 600 16px/1.2 var(--figures); padding-bottom: 4px; } .plot { position: relative; height: 200px; } .plot canvas { position: absolute; inset: 0; } .note { font-size: 15px; color: var(--ink2); } .said { font-size: 17px; }
-.legend { list-style: none; margin: 0; padding: 0; display: grid; gap: 4px; font: 500 16px/1.3 var(--figures); } i { display: inline-block; width: 30px; border-top: 3px solid var(--petrol); margin-right: 10px; vertical-align: middle; } .found { border-top: 2px dashed var(--ink); }
+.lift {
+  display: grid;
+  gap: 12px;
+  align-content: start;
+}
+header {
+  display: flex;
+  justify-content: space-between;
+  align-items: center;
+}
+h2 {
+  font-size: 22px;
+}
+.pair {
+  display: grid;
+  grid-template-columns: 1fr 1fr;
+  gap: 10px;
+}
+figure {
+  margin: 0;
+}
+figcaption {
+  font: 600 16px/1.2 var(--figures);
+  padding-bottom: 4px;
+}
+.plot {
+  position: relative;
+  height: 200px;
+}
+.plot canvas {
+  position: absolute;
+  inset: 0;
+}
+.note {
+  font-size: 15px;
+  color: var(--ink2);
+}
+.said {
+  font-size: 17px;
+}
+.legend {
+  list-style: none;
+  margin: 0;
+  padding: 0;
+  display: grid;
+  gap: 4px;
+  font: 500 16px/1.3 var(--figures);
+}
+i {
+  display: inline-block;
+  width: 30px;
+  border-top: 3px solid var(--petrol);
+  margin-right: 10px;
+  vertical-align: middle;
+}
+.found {
+  border-top: 2px dashed var(--ink);
+}
 </style>

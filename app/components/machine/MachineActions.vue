@@ -16,20 +16,33 @@ import { meterOf } from './meter-field'
 import PastVisitForm from './PastVisitForm.vue'
 
 /** What may be put right or told of a machine outside a job, one thing at a time. */
-const props = defineProps<{ seen: MachineResponse, unit: 'mm' | 'thou' }>()
-const emit = defineEmits<{ done: [], changed: [intoId?: number] }>()
+const props = defineProps<{ seen: MachineResponse; unit: 'mm' | 'thou' }>()
+const emit = defineEmits<{ done: []; changed: [intoId?: number] }>()
 const form = useForm()
 type What = 'edit' | 'owner' | 'meter' | 'visit' | 'engine' | 'double'
 const what = ref<What>('edit')
-const WHATS: { value: What, label: string }[] = [{ value: 'edit', label: 'Name, tag, plate, numbers' }, { value: 'owner', label: 'Another owner' }, { value: 'meter', label: 'The meter was read' }, { value: 'visit', label: 'An earlier visit, from paper' }, { value: 'engine', label: 'Another engine was put in' }, { value: 'double', label: 'It is on record twice' }]
+const WHATS: { value: What; label: string }[] = [
+  { value: 'edit', label: 'Name, tag, plate, numbers' },
+  { value: 'owner', label: 'Another owner' },
+  { value: 'meter', label: 'The meter was read' },
+  { value: 'visit', label: 'An earlier visit, from paper' },
+  { value: 'engine', label: 'Another engine was put in' },
+  { value: 'double', label: 'It is on record twice' },
+]
 const id = computed(() => props.seen.machine.id)
 const today = new Intl.DateTimeFormat('en-CA').format(new Date())
-const edit = reactive({ name: props.seen.machine.name, tag: props.seen.machine.tag, plate: props.seen.machine.plate, serial: props.seen.machine.serial, meterUnit: props.seen.machine.meterUnit as MachineRow['meterUnit'] | null })
+const edit = reactive({
+  name: props.seen.machine.name,
+  tag: props.seen.machine.tag,
+  plate: props.seen.machine.plate,
+  serial: props.seen.machine.serial,
+  meterUnit: props.seen.machine.meterUnit as MachineRow['meterUnit'] | null,
+})
 const customer = ref<Owner | null>(null)
 const model = ref<ModelHit | string | null>(null)
 const told = reactive({ on: today, meter: '', replaced: false, words: '' })
 const into = ref<MachineRow | string | null>(null)
-const intoId = computed(() => typeof into.value === 'object' ? into.value?.id ?? null : null)
+const intoId = computed(() => (typeof into.value === 'object' ? (into.value?.id ?? null) : null))
 const kept = ref('')
 
 async function submit(): Promise<void> {
@@ -38,11 +51,20 @@ async function submit(): Promise<void> {
   const meter = meterOf(told.meter)
   const answer = await form.send(() => {
     switch (what.value) {
-      case 'edit': return api.put<MachineRow>(at, edit)
-      case 'owner': return api.post<MachineRow>(`${at}/owner`, { customer: customer.value })
-      case 'meter': return api.post<MachineRow>(`${at}/meter`, { on: told.on, meter, replaced: told.replaced })
-      case 'engine': return api.post<MachineRow>(`${at}/engine`, { on: told.on, modelId: typeof model.value === 'object' ? model.value?.id : null, words: told.words })
-      default: return api.post<MachineRow>(`${at}/merge`, { intoId: intoId.value })
+      case 'edit':
+        return api.put<MachineRow>(at, edit)
+      case 'owner':
+        return api.post<MachineRow>(`${at}/owner`, { customer: customer.value })
+      case 'meter':
+        return api.post<MachineRow>(`${at}/meter`, { on: told.on, meter, replaced: told.replaced })
+      case 'engine':
+        return api.post<MachineRow>(`${at}/engine`, {
+          on: told.on,
+          modelId: typeof model.value === 'object' ? model.value?.id : null,
+          words: told.words,
+        })
+      default:
+        return api.post<MachineRow>(`${at}/merge`, { intoId: intoId.value })
     }
   })
   if (!answer) return
@@ -53,24 +75,100 @@ async function submit(): Promise<void> {
 
 <template>
   <div class="actions-panel">
-    <header><h2>Put right</h2><button type="button" class="quiet" @click="emit('done')">Close</button></header>
+    <header>
+      <h2>Put right</h2>
+      <button type="button" class="quiet" @click="emit('done')">Close</button>
+    </header>
     <ChoiceField v-model="what" label="What" :options="WHATS" />
     <PastVisitForm v-if="what === 'visit'" :seen="seen" :unit="unit" @changed="emit('changed')" />
     <form v-else class="one" @submit.prevent="submit">
       <template v-if="what === 'edit'">
-        <TextField v-model="edit.name" label="Name" :wrong="form.wrong('name')" /><TextField v-model="edit.tag" label="Tag" :wrong="form.wrong('tag')" /><TextField v-model="edit.plate" label="Plate" :wrong="form.wrong('plate')" /><TextField v-model="edit.serial" label="Serial number" :wrong="form.wrong('serial')" />
-        <ChoiceField v-model="edit.meterUnit" label="Meter counts" :options="[{ value: 'h', label: 'hours' }, { value: 'km', label: 'km' }, { value: 'mi', label: 'miles' }]" :wrong="form.wrong('meterUnit')" />
+        <TextField v-model="edit.name" label="Name" :wrong="form.wrong('name')" /><TextField
+          v-model="edit.tag"
+          label="Tag"
+          :wrong="form.wrong('tag')"
+        /><TextField v-model="edit.plate" label="Plate" :wrong="form.wrong('plate')" /><TextField
+          v-model="edit.serial"
+          label="Serial number"
+          :wrong="form.wrong('serial')"
+        />
+        <ChoiceField
+          v-model="edit.meterUnit"
+          label="Meter counts"
+          :options="[
+            { value: 'h', label: 'hours' },
+            { value: 'km', label: 'km' },
+            { value: 'mi', label: 'miles' },
+          ]"
+          :wrong="form.wrong('meterUnit')"
+        />
       </template>
-      <template v-else-if="what === 'owner'"><p class="note">Its history stays with the machine.</p><OwnerPick v-model="customer" :but-id="seen.machine.customerId" :wrong="form.wrong('customer.name') ?? form.wrong('customer')" /></template>
-      <template v-else-if="what === 'meter'"><TextField v-model="told.on" label="On" type="date" :wrong="form.wrong('on')" /><TextField v-model="told.meter" :label="`Meter, ${seen.machine.meterUnit}`" inputmode="decimal" :wrong="form.wrong('meter')" /><div class="tick"><Checkbox v-model="told.replaced" input-id="meter-replaced" binary /><label for="meter-replaced">The meter was replaced before</label></div></template>
-      <template v-else-if="what === 'engine'"><p class="note">Drift begins anew with the new engine. Visits of the old one stay in the log.</p><TextField v-model="told.on" label="Put in on" type="date" :wrong="form.wrong('on')" /><ModelPick v-model="model" label="Engine model now" :wrong="form.wrong('modelId')" /><TextField v-model="told.words" label="Why, in a word or two" :wrong="form.wrong('words')" /></template>
-      <template v-else><p class="note">All that is on record here goes over to the other; this entry and its tag are gone.</p><MachinePick v-model="into" label="The one that stays" :but-id="id" :wrong="form.wrong('intoId')" /></template>
-      <p v-if="form.failed.value" class="wrong" role="alert">{{ form.failed.value }}</p><p v-else-if="kept" class="note" role="status">{{ kept }}</p>
-      <div class="actions"><Button type="submit" :label="what === 'double' ? 'Merge them' : 'Keep'" :loading="form.busy.value" /></div>
+      <template v-else-if="what === 'owner'"
+        ><p class="note">Its history stays with the machine.</p>
+        <OwnerPick
+          v-model="customer"
+          :but-id="seen.machine.customerId"
+          :wrong="form.wrong('customer.name') ?? form.wrong('customer')"
+      /></template>
+      <template v-else-if="what === 'meter'"
+        ><TextField v-model="told.on" label="On" type="date" :wrong="form.wrong('on')" /><TextField
+          v-model="told.meter"
+          :label="`Meter, ${seen.machine.meterUnit}`"
+          inputmode="decimal"
+          :wrong="form.wrong('meter')"
+        />
+        <div class="tick">
+          <Checkbox v-model="told.replaced" input-id="meter-replaced" binary /><label for="meter-replaced"
+            >The meter was replaced before</label
+          >
+        </div></template
+      >
+      <template v-else-if="what === 'engine'"
+        ><p class="note">Drift begins anew with the new engine. Visits of the old one stay in the log.</p>
+        <TextField v-model="told.on" label="Put in on" type="date" :wrong="form.wrong('on')" /><ModelPick
+          v-model="model"
+          label="Engine model now"
+          :wrong="form.wrong('modelId')" /><TextField
+          v-model="told.words"
+          label="Why, in a word or two"
+          :wrong="form.wrong('words')"
+      /></template>
+      <template v-else
+        ><p class="note">All that is on record here goes over to the other; this entry and its tag are gone.</p>
+        <MachinePick v-model="into" label="The one that stays" :but-id="id" :wrong="form.wrong('intoId')"
+      /></template>
+      <p v-if="form.failed.value" class="wrong" role="alert">{{ form.failed.value }}</p>
+      <p v-else-if="kept" class="note" role="status">{{ kept }}</p>
+      <div class="actions">
+        <Button type="submit" :label="what === 'double' ? 'Merge them' : 'Keep'" :loading="form.busy.value" />
+      </div>
     </form>
   </div>
 </template>
 
 <style scoped>
-.actions-panel, .one { display: grid; gap: 14px; align-content: start; } header { display: flex; justify-content: space-between; align-items: center; } h2 { font-size: 22px; } .tick { display: flex; gap: 10px; align-items: center; min-height: 44px; } .note { color: var(--ink2); font-size: 16px; }
+.actions-panel,
+.one {
+  display: grid;
+  gap: 14px;
+  align-content: start;
+}
+header {
+  display: flex;
+  justify-content: space-between;
+  align-items: center;
+}
+h2 {
+  font-size: 22px;
+}
+.tick {
+  display: flex;
+  gap: 10px;
+  align-items: center;
+  min-height: 44px;
+}
+.note {
+  color: var(--ink2);
+  font-size: 16px;
+}
 </style>

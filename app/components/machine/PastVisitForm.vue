@@ -10,7 +10,7 @@ import { api } from '../../utils/api'
 import { meterOf } from './meter-field'
 
 /** A visit that stands on paper: the day, the meter, and of each valve what was found and left, as far as the paper says. */
-const props = defineProps<{ seen: MachineResponse, unit: 'mm' | 'thou' }>()
+const props = defineProps<{ seen: MachineResponse; unit: 'mm' | 'thou' }>()
 const emit = defineEmits<{ changed: [] }>()
 const form = useForm()
 const given = reactive({ on: '', meter: '', replaced: false, words: '' })
@@ -19,7 +19,7 @@ const kept = ref('')
 
 /** “0.10–0.12”, or one figure with a thousandth of an inch about it: paper gives no more than the blade that dragged. */
 const HALF_MM = 0.0127
-function intervalOf(typed: string): { loMm: number, hiMm: number } | null {
+function intervalOf(typed: string): { loMm: number; hiMm: number } | null {
   if (typed.trim() === '') return null
   const parts = typed.split(/\s*[–—]\s*|\s+-\s+|(?<=\d)-(?=\d)/)
   const [lo, hi] = parts.map(p => parseLength(p, props.unit).mm)
@@ -32,14 +32,21 @@ async function submit(): Promise<void> {
   let wrong = false
   for (const [id, v] of Object.entries(valves)) {
     v.wrong = ''
-    try { body[id] = { foundMm: intervalOf(v.found), leftMm: intervalOf(v.left || v.found), touched: v.left.trim() !== '' && v.left.trim() !== v.found.trim() } }
-    catch (error) {
+    try {
+      body[id] = {
+        foundMm: intervalOf(v.found),
+        leftMm: intervalOf(v.left || v.found),
+        touched: v.left.trim() !== '' && v.left.trim() !== v.found.trim(),
+      }
+    } catch (error) {
       v.wrong = (error as Error).message
       wrong = true
     }
   }
   if (wrong) return
-  const answer = await form.send(() => api.post(`/api/machines/${props.seen.machine.id}/visits`, { ...given, meter: meterOf(given.meter), valves: body }))
+  const answer = await form.send(() =>
+    api.post(`/api/machines/${props.seen.machine.id}/visits`, { ...given, meter: meterOf(given.meter), valves: body }),
+  )
   if (!answer) return
   kept.value = 'Kept: it stands in the log by its day.'
   emit('changed')
@@ -48,16 +55,69 @@ async function submit(): Promise<void> {
 
 <template>
   <form class="past" @submit.prevent="submit">
-    <div class="pair"><TextField v-model="given.on" label="Day" type="date" :wrong="form.wrong('on')" /><TextField v-model="given.meter" :label="`Meter, ${seen.machine.meterUnit}`" inputmode="decimal" note="Empty: not read." :wrong="form.wrong('meter')" /></div>
-    <div v-if="form.refusal.value?.problem.code === 'meter-lower'" class="tick"><Checkbox v-model="given.replaced" input-id="past-replaced" binary /><label for="past-replaced">The meter was replaced before</label></div>
-    <p class="note">Two figures with a dash are from what went to what did not; one alone counts as half a thou either way.</p>
-    <fieldset v-for="v in seen.valves" :key="v.valveId"><legend>{{ v.name }}</legend><div class="pair"><TextField v-model="valves[v.valveId]!.found" label="Found" placeholder="0.10–0.12" :wrong="valves[v.valveId]!.wrong || form.wrong(`valves.${v.valveId}`)" /><TextField v-model="valves[v.valveId]!.left" label="Left" placeholder="as found" /></div></fieldset>
+    <div class="pair">
+      <TextField v-model="given.on" label="Day" type="date" :wrong="form.wrong('on')" /><TextField
+        v-model="given.meter"
+        :label="`Meter, ${seen.machine.meterUnit}`"
+        inputmode="decimal"
+        note="Empty: not read."
+        :wrong="form.wrong('meter')"
+      />
+    </div>
+    <div v-if="form.refusal.value?.problem.code === 'meter-lower'" class="tick">
+      <Checkbox v-model="given.replaced" input-id="past-replaced" binary /><label for="past-replaced"
+        >The meter was replaced before</label
+      >
+    </div>
+    <p class="note">
+      Two figures with a dash are from what went to what did not; one alone counts as half a thou either way.
+    </p>
+    <fieldset v-for="v in seen.valves" :key="v.valveId">
+      <legend>{{ v.name }}</legend>
+      <div class="pair">
+        <TextField
+          v-model="valves[v.valveId]!.found"
+          label="Found"
+          placeholder="0.10–0.12"
+          :wrong="valves[v.valveId]!.wrong || form.wrong(`valves.${v.valveId}`)"
+        /><TextField v-model="valves[v.valveId]!.left" label="Left" placeholder="as found" />
+      </div>
+    </fieldset>
     <TextField v-model="given.words" label="What else the paper says" :wrong="form.wrong('words')" />
-    <p v-if="form.failed.value" class="wrong" role="alert">{{ form.failed.value }}</p><p v-else-if="kept" class="note" role="status">{{ kept }}</p>
+    <p v-if="form.failed.value" class="wrong" role="alert">{{ form.failed.value }}</p>
+    <p v-else-if="kept" class="note" role="status">{{ kept }}</p>
     <div class="actions"><Button type="submit" label="Keep the visit" :loading="form.busy.value" /></div>
   </form>
 </template>
 
 <style scoped>
-.past { display: grid; gap: 12px; } .pair { display: grid; grid-template-columns: 1fr 1fr; gap: 12px; } fieldset { border: 0; border-top: 1px solid var(--line); margin: 0; padding: 8px 0 0; } legend { font-size: 17px; padding: 0 8px 0 0; } .tick { display: flex; gap: 10px; align-items: center; min-height: 44px; } .note { color: var(--ink2); font-size: 16px; }
+.past {
+  display: grid;
+  gap: 12px;
+}
+.pair {
+  display: grid;
+  grid-template-columns: 1fr 1fr;
+  gap: 12px;
+}
+fieldset {
+  border: 0;
+  border-top: 1px solid var(--line);
+  margin: 0;
+  padding: 8px 0 0;
+}
+legend {
+  font-size: 17px;
+  padding: 0 8px 0 0;
+}
+.tick {
+  display: flex;
+  gap: 10px;
+  align-items: center;
+  min-height: 44px;
+}
+.note {
+  color: var(--ink2);
+  font-size: 16px;
+}
 </style>

@@ -7,27 +7,51 @@ import { barsOf, meterTicks } from './chart-data'
 import LogRule from './LogRule.vue'
 import { meterOf } from './meter-field'
 
-const point = (changes: Partial<ValvePoint> = {}): ValvePoint => ({ visit: 'job 1', atMs: 0, use: 100, minMm: 0.1, maxMm: 0.14, asFound: { loMm: 0.06, hiMm: 0.08, verdict: 'tight' }, asLeft: { loMm: 0.11, hiMm: 0.13, verdict: 'in' }, touched: true, ...changes })
+const point = (changes: Partial<ValvePoint> = {}): ValvePoint => ({
+  visit: 'job 1',
+  atMs: 0,
+  use: 100,
+  minMm: 0.1,
+  maxMm: 0.14,
+  asFound: { loMm: 0.06, hiMm: 0.08, verdict: 'tight' },
+  asLeft: { loMm: 0.11, hiMm: 0.13, verdict: 'in' },
+  touched: true,
+  ...changes,
+})
 
 describe('figures along a chart', () => {
-  it.each([[{ from: 0, to: 20_000 }, 540], [{ from: -30, to: 260 }, 12], [{ from: 0, to: 1 }, 0]])('%o from %i on are round on the meter, in order, and inside', (span, meterAt) => {
+  it.each([
+    [{ from: 0, to: 20_000 }, 540],
+    [{ from: -30, to: 260 }, 12],
+    [{ from: 0, to: 1 }, 0],
+  ])('%o from %i on are round on the meter, in order, and inside', (span, meterAt) => {
     const ticks = meterTicks(span, meterAt)
     expect(ticks.length).toBeGreaterThan(2)
     expect(ticks.length).toBeLessThan(8)
     const step = ticks[1]! - ticks[0]!
-    for (const t of ticks) expect([Math.abs((t + meterAt) / step - Math.round((t + meterAt) / step)) < 1e-9, t >= span.from && t <= span.to]).toEqual([true, true])
+    for (const t of ticks)
+      expect([
+        Math.abs((t + meterAt) / step - Math.round((t + meterAt) / step)) < 1e-9,
+        t >= span.from && t <= span.to,
+      ]).toEqual([true, true])
   })
 })
 
 describe('a visit’s bars', () => {
   it('two where the valve was set, one where it was left alone, none where the meter was not read', () => {
-    expect(barsOf([point()], 5).map(b => [b.use, b.kind])).toEqual([[95, 'as found'], [105, 'as left']])
+    expect(barsOf([point()], 5).map(b => [b.use, b.kind])).toEqual([
+      [95, 'as found'],
+      [105, 'as left'],
+    ])
     expect(barsOf([point({ touched: false })], 5).map(b => b.use)).toEqual([100])
     expect(barsOf([point({ use: null })], 5)).toEqual([])
   })
   it('the log’s rule has as found above as left, and says both verdicts', () => {
     const rule = mount(LogRule, { props: { point: point(), name: 'Left exhaust' } })
-    const bars = rule.findAll('rect').slice(2).map(r => [Number(r.attributes('y')), Number(r.attributes('x'))])
+    const bars = rule
+      .findAll('rect')
+      .slice(2)
+      .map(r => [Number(r.attributes('y')), Number(r.attributes('x'))])
     expect(bars[0]![0]!).toBeLessThan(bars[1]![0]!)
     expect(bars[0]![1]!).toBeLessThan(bars[1]![1]!)
     expect(rule.text()).toContain('Left exhaust: tight, then in')
@@ -35,13 +59,27 @@ describe('a visit’s bars', () => {
   })
 })
 
-it.each([['14 260', 14260], ['14\u202F260,5', 14260.5], ['', null], ['about 300', undefined], ['1.234.5', undefined]])('a meter typed as “%s” is %s', (typed, meter) => expect(meterOf(typed)).toBe(meter))
+it.each([
+  ['14 260', 14260],
+  ['14\u202F260,5', 14260.5],
+  ['', null],
+  ['about 300', undefined],
+  ['1.234.5', undefined],
+])('a meter typed as “%s” is %s', (typed, meter) => expect(meterOf(typed)).toBe(meter))
 
 describe('a thermometer on a line', () => {
   const port = (lines: string[]) => {
     const state = { closed: 0 }
-    async function* all() { for (const l of lines) yield await Promise.resolve(l) }
-    return { lines: all(), close: async () => { await Promise.resolve(state.closed++) }, state }
+    async function* all() {
+      for (const l of lines) yield await Promise.resolve(l)
+    }
+    return {
+      lines: all(),
+      close: async () => {
+        await Promise.resolve(state.closed++)
+      },
+      state,
+    }
   }
   const line = (headC: number) => thermometerLine({ headC, airC: 20 })
   it('the middle one of three good lines counts; what is damaged between is left out; the port is closed', async () => {
@@ -50,9 +88,17 @@ describe('a thermometer on a line', () => {
     expect(given.state.closed).toBe(1)
   })
   it('nothing but noise, and silence, are said in words', async () => {
-    await expect(readThermometer(port(Array.from({ length: 20 }, () => 'x')))).rejects.toThrow(/no line of a thermometer/)
+    await expect(readThermometer(port(Array.from({ length: 20 }, () => 'x')))).rejects.toThrow(
+      /no line of a thermometer/,
+    )
     await expect(readThermometer(port([]))).rejects.toThrow(/sends nothing/)
-    const silent = { lines: { [Symbol.asyncIterator]: () => ({ next: () => new Promise<never>(() => {}) }) }, closed: 0, close: async () => { await Promise.resolve(silent.closed++) } }
+    const silent = {
+      lines: { [Symbol.asyncIterator]: () => ({ next: () => new Promise<never>(() => {}) }) },
+      closed: 0,
+      close: async () => {
+        await Promise.resolve(silent.closed++)
+      },
+    }
     await expect(readThermometer(silent, 20)).rejects.toThrow(/sends nothing/)
     expect(silent.closed).toBe(1)
   })

@@ -5,8 +5,14 @@ import type { BladeFelt, LevelRules } from '~~/core/practice'
 import PullBar from './PullBar.vue'
 
 /** A blade, or two on each other, slid into the gap: its pull is felt and not named. While it is in, the crank is held. */
-const props = defineProps<{ set: BladeSet, bladesMm: number[], asked: number[] | null, felt: () => BladeFelt | null, rules: LevelRules }>()
-const emit = defineEmits<{ choose: [mm: number[]], slid: [felt: BladeFelt], in: [isIn: boolean] }>()
+const props = defineProps<{
+  set: BladeSet
+  bladesMm: number[]
+  asked: number[] | null
+  felt: () => BladeFelt | null
+  rules: LevelRules
+}>()
+const emit = defineEmits<{ choose: [mm: number[]]; slid: [felt: BladeFelt]; in: [isIn: boolean] }>()
 const DEPTH_MM = 20
 const depth = ref(0)
 const trace = ref<number[]>([])
@@ -16,7 +22,10 @@ const slidIn = ref(false)
 const sizes = computed(() => leavesOf(props.set).map(l => l.engravedMm))
 const words = computed(() => engravedWords(props.bladesMm, props.set.unit) + (props.set.unit === 'mm' ? ' mm' : ''))
 let frame = 0
-watch(() => props.bladesMm, () => reset())
+watch(
+  () => props.bladesMm,
+  () => reset(),
+)
 function reset(): void {
   cancelAnimationFrame(frame)
   depth.value = 0
@@ -25,7 +34,10 @@ function reset(): void {
   slidIn.value = false
   emit('in', false)
 }
-onUnmounted(() => { cancelAnimationFrame(frame); emit('in', false) })
+onUnmounted(() => {
+  cancelAnimationFrame(frame)
+  emit('in', false)
+})
 
 /** A hand is never quite even: the pull wavers by a tenth. */
 const waver = (n: number, at: number): number => n * (1 + 0.1 * Math.sin(at * 2.1) * Math.sin(at * 0.7))
@@ -47,13 +59,20 @@ function slideTo(mm: number): boolean {
 function slide(): void {
   reset()
   const started = performance.now()
-  const on = (now: number) => { if (!slideTo((now - started) / 700 * DEPTH_MM)) frame = requestAnimationFrame(on) }
+  const on = (now: number) => {
+    if (!slideTo(((now - started) / 700) * DEPTH_MM)) frame = requestAnimationFrame(on)
+  }
   frame = requestAnimationFrame(on)
 }
-function takeOut(): void { reset() }
+function takeOut(): void {
+  reset()
+}
 
 const pulling = ref<number | null>(null)
-function grab(event: PointerEvent): void { pulling.value = event.clientX; (event.currentTarget as Element).setPointerCapture(event.pointerId) }
+function grab(event: PointerEvent): void {
+  pulling.value = event.clientX
+  ;(event.currentTarget as Element).setPointerCapture(event.pointerId)
+}
 function pull(event: PointerEvent): void {
   if (pulling.value === null) return
   const by = (pulling.value - event.clientX) / 6
@@ -63,34 +82,117 @@ function pull(event: PointerEvent): void {
 const stack = ref(false)
 function pick(mm: number): void {
   if (!stack.value) emit('choose', [mm])
-  else emit('choose', props.bladesMm.includes(mm) ? props.bladesMm.filter(b => b !== mm) : [...props.bladesMm, mm].sort((a, b) => b - a).slice(0, 2))
+  else
+    emit(
+      'choose',
+      props.bladesMm.includes(mm)
+        ? props.bladesMm.filter(b => b !== mm)
+        : [...props.bladesMm, mm].sort((a, b) => b - a).slice(0, 2),
+    )
 }
 defineExpose({ slide })
 </script>
 
 <template>
   <section class="blade-tool" aria-label="Blade" :data-slid="slidIn">
-    <svg viewBox="0 0 290 96" role="img" :aria-label="depth > 1 ? `${words} in the gap` : 'Gap, not known'" @pointerdown="grab" @pointermove="pull" @pointerup="pulling = null" @pointercancel="pulling = null">
-      <path d="M 30 2 H 112 V 36 Q 112 42 106 42 H 36 Q 30 42 30 36 Z" fill="var(--metal)" stroke="var(--ink)" stroke-width="1.5" /><path d="M 30 14 L 112 20 M 30 26 L 112 32" stroke="var(--ink)" />
-      <rect x="30" y="42" width="82" height="16" fill="var(--hatch-ground)" /><path v-for="i in 10" :key="i" :d="`M ${26 + i * 8} 58 l 10 -16`" stroke="var(--hatch)" stroke-width="2" />
-      <rect x="30" y="58" width="82" height="34" fill="var(--metal-light)" stroke="var(--ink)" stroke-width="1.5" /><text x="71" y="80" text-anchor="middle" font-size="13" font-weight="500">Valve tip</text>
-      <g :transform="`translate(${-depth * 4} 0)`"><rect x="116" y="43" width="190" height="14" rx="4" fill="var(--petrol)" /><text x="204" y="54.5" text-anchor="middle" font-size="13" font-weight="600" style="fill: var(--on-petrol)">{{ words }}</text></g>
+    <svg
+      viewBox="0 0 290 96"
+      role="img"
+      :aria-label="depth > 1 ? `${words} in the gap` : 'Gap, not known'"
+      @pointerdown="grab"
+      @pointermove="pull"
+      @pointerup="pulling = null"
+      @pointercancel="pulling = null"
+    >
+      <path
+        d="M 30 2 H 112 V 36 Q 112 42 106 42 H 36 Q 30 42 30 36 Z"
+        fill="var(--metal)"
+        stroke="var(--ink)"
+        stroke-width="1.5"
+      />
+      <path d="M 30 14 L 112 20 M 30 26 L 112 32" stroke="var(--ink)" />
+      <rect x="30" y="42" width="82" height="16" fill="var(--hatch-ground)" />
+      <path v-for="i in 10" :key="i" :d="`M ${26 + i * 8} 58 l 10 -16`" stroke="var(--hatch)" stroke-width="2" />
+      <rect x="30" y="58" width="82" height="34" fill="var(--metal-light)" stroke="var(--ink)" stroke-width="1.5" />
+      <text x="71" y="80" text-anchor="middle" font-size="13" font-weight="500">Valve tip</text>
+      <g :transform="`translate(${-depth * 4} 0)`">
+        <rect x="116" y="43" width="190" height="14" rx="4" fill="var(--petrol)" />
+        <text x="204" y="54.5" text-anchor="middle" font-size="13" font-weight="600" style="fill: var(--on-petrol)">
+          {{ words }}
+        </text>
+      </g>
     </svg>
     <div class="sizes" role="group" aria-label="Blades of the set">
-      <button v-for="mm in sizes" :key="mm" type="button" class="size" :class="{ taken: bladesMm.includes(mm), asked: asked?.includes(mm) }" :aria-pressed="bladesMm.includes(mm)" :data-blade="mm" @click="pick(mm)">{{ engraving(mm, set.unit) }}</button>
+      <button
+        v-for="mm in sizes"
+        :key="mm"
+        type="button"
+        class="size"
+        :class="{ taken: bladesMm.includes(mm), asked: asked?.includes(mm) }"
+        :aria-pressed="bladesMm.includes(mm)"
+        :data-blade="mm"
+        @click="pick(mm)"
+      >
+        {{ engraving(mm, set.unit) }}
+      </button>
     </div>
     <div class="do">
       <button type="button" class="quiet" data-testid="slide" @click="slide">Slide it in <kbd>S</kbd></button>
       <button v-if="depth > 1" type="button" class="quiet" @click="takeOut">Take it out</button>
-      <button type="button" class="quiet" :aria-pressed="stack" :class="{ on: stack }" @click="stack = !stack">Stack two</button>
+      <button type="button" class="quiet" :aria-pressed="stack" :class="{ on: stack }" @click="stack = !stack">
+        Stack two
+      </button>
     </div>
     <PullBar :force-n="forceN" :most-n="mostN" :trace="trace" :zones="rules.zones" />
   </section>
 </template>
 
 <style scoped>
-.blade-tool { display: grid; gap: 6px; } svg { touch-action: none; cursor: ew-resize; width: 100%; max-height: 92px; }
-.sizes { display: grid; grid-template-columns: repeat(auto-fill, minmax(46px, 1fr)); gap: 4px; } .size { min-height: 34px; border: 1px solid var(--edge); border-radius: 6px; background: var(--white); font: 600 14px/1 var(--figures); cursor: pointer; color: var(--ink); padding: 0; }
-.size.taken { background: var(--petrol); color: var(--on-petrol); border-color: var(--petrol); } .size.asked:not(.taken) { border: 2px solid var(--petrol); }
-.do { display: flex; gap: 6px; flex-wrap: wrap; } .do .quiet { min-height: 40px; font-size: 15px; padding: 0 9px; } .on { border-color: var(--petrol); box-shadow: inset 0 -3px 0 var(--petrol); }
+.blade-tool {
+  display: grid;
+  gap: 6px;
+}
+svg {
+  touch-action: none;
+  cursor: ew-resize;
+  width: 100%;
+  max-height: 92px;
+}
+.sizes {
+  display: grid;
+  grid-template-columns: repeat(auto-fill, minmax(46px, 1fr));
+  gap: 4px;
+}
+.size {
+  min-height: 34px;
+  border: 1px solid var(--edge);
+  border-radius: 6px;
+  background: var(--white);
+  font: 600 14px/1 var(--figures);
+  cursor: pointer;
+  color: var(--ink);
+  padding: 0;
+}
+.size.taken {
+  background: var(--petrol);
+  color: var(--on-petrol);
+  border-color: var(--petrol);
+}
+.size.asked:not(.taken) {
+  border: 2px solid var(--petrol);
+}
+.do {
+  display: flex;
+  gap: 6px;
+  flex-wrap: wrap;
+}
+.do .quiet {
+  min-height: 40px;
+  font-size: 15px;
+  padding: 0 9px;
+}
+.on {
+  border-color: var(--petrol);
+  box-shadow: inset 0 -3px 0 var(--petrol);
+}
 </style>

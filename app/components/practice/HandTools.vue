@@ -8,14 +8,42 @@ import BladeTool from './BladeTool.vue'
 import ScrewTool from './ScrewTool.vue'
 
 /** What can be done with the tool in hand. */
-const props = defineProps<{ run: PracticeRun, tool: Tool, valveId: string, bladesMm: number[], next: NextThing | null, leads: boolean, rules: LevelRules, crankDeg: number, felt: () => BladeFelt | null, bladeIn: boolean, version: number }>()
-const emit = defineEmits<{ act: [doing: Act], turn: [deg: number], valve: [id: string], blades: [mm: number[]], in: [isIn: boolean], heard: [what: 'click' | 'dead' | Feel] }>()
+const props = defineProps<{
+  run: PracticeRun
+  tool: Tool
+  valveId: string
+  bladesMm: number[]
+  next: NextThing | null
+  leads: boolean
+  rules: LevelRules
+  crankDeg: number
+  felt: () => BladeFelt | null
+  bladeIn: boolean
+  version: number
+}>()
+const emit = defineEmits<{
+  act: [doing: Act]
+  turn: [deg: number]
+  valve: [id: string]
+  blades: [mm: number[]]
+  in: [isIn: boolean]
+  heard: [what: 'click' | 'dead' | Feel]
+}>()
 const valves = computed(() => props.run.start.kind.engine.valves)
 const valve = computed(() => valves.value.find(v => v.id === props.valveId)!)
 const TURNS = [-10, -2, 2, 10, 90, 180]
-const nut = computed(() => { void props.version; return props.run.drawn.virtual.nuts[props.valveId]! })
-const deg = computed(() => { void props.version; return props.run.drawn.virtual.screwDeg[props.valveId]! })
-const warmth = computed(() => { void props.version; return props.run.acts.some(a => a.kind === 'warmth') ? props.run.drawn.virtual.headC : null })
+const nut = computed(() => {
+  void props.version
+  return props.run.drawn.virtual.nuts[props.valveId]!
+})
+const deg = computed(() => {
+  void props.version
+  return props.run.drawn.virtual.screwDeg[props.valveId]!
+})
+const warmth = computed(() => {
+  void props.version
+  return props.run.acts.some(a => a.kind === 'warmth') ? props.run.drawn.virtual.headC : null
+})
 const wiggled = ref<Record<string, string>>({})
 function wiggle(id: string): void {
   const felt = feelOf(props.run.drawn.virtual, { kind: 'rocker', valveId: id })
@@ -24,11 +52,24 @@ function wiggle(id: string): void {
   wiggled.value = { ...wiggled.value, [id]: felt.words }
   emit('heard', felt.slack ? 'click' : 'dead')
 }
-const feltHere = (id: string) => (void props.version, props.run.wiggled.has(id)) ? wiggled.value[id] ?? '' : 'not felt here'
-const rod = computed(() => { void props.crankDeg; return feelOf(props.run.drawn.virtual, { kind: 'rod', cylinderId: valve.value.cylinderId }) })
-const rest = computed(() => { void props.crankDeg; return feelOf(props.run.drawn.virtual, { kind: 'crank' }).words })
-const askedBlade = computed(() => props.leads && props.next?.trial?.valveId === props.valveId ? props.next.trial.stack.engravedMm : null)
-const askedDeg = computed(() => props.leads && props.next?.trial?.valveId === props.valveId && props.next.trial.after?.kind === 'screw' ? props.next.trial.after.deg : null)
+const feltHere = (id: string) =>
+  (void props.version, props.run.wiggled.has(id)) ? (wiggled.value[id] ?? '') : 'not felt here'
+const rod = computed(() => {
+  void props.crankDeg
+  return feelOf(props.run.drawn.virtual, { kind: 'rod', cylinderId: valve.value.cylinderId })
+})
+const rest = computed(() => {
+  void props.crankDeg
+  return feelOf(props.run.drawn.virtual, { kind: 'crank' }).words
+})
+const askedBlade = computed(() =>
+  props.leads && props.next?.trial?.valveId === props.valveId ? props.next.trial.stack.engravedMm : null,
+)
+const askedDeg = computed(() =>
+  props.leads && props.next?.trial?.valveId === props.valveId && props.next.trial.after?.kind === 'screw'
+    ? props.next.trial.after.deg
+    : null,
+)
 function slid(felt: BladeFelt): void {
   emit('act', { kind: 'slide', valveId: props.valveId, bladesMm: props.bladesMm })
   emit('heard', felt.feel)
@@ -39,33 +80,184 @@ defineExpose({ slide: () => blade.value?.slide(), wiggle: () => wiggle(props.val
 
 <template>
   <div class="tools">
-    <select v-if="(tool === 'blade' || tool === 'screw' || tool === 'rod') && valves.length > 4" class="p-inputtext choose" aria-label="Valve" :value="valveId" @change="emit('valve', ($event.target as HTMLSelectElement).value)"><option v-for="v in valves" :key="v.id" :value="v.id">{{ v.name }}</option></select>
-    <div v-else-if="tool === 'blade' || tool === 'screw' || tool === 'rod'" class="valves" role="radiogroup" aria-label="Valve">
-      <button v-for="v in valves" :key="v.id" type="button" role="radio" class="valve" :class="{ chosen: v.id === valveId }" :aria-checked="v.id === valveId" :data-valve="v.id" @click="emit('valve', v.id)">{{ v.name }}</button>
+    <select
+      v-if="(tool === 'blade' || tool === 'screw' || tool === 'rod') && valves.length > 4"
+      class="p-inputtext choose"
+      aria-label="Valve"
+      :value="valveId"
+      @change="emit('valve', ($event.target as HTMLSelectElement).value)"
+    >
+      <option v-for="v in valves" :key="v.id" :value="v.id">{{ v.name }}</option>
+    </select>
+    <div
+      v-else-if="tool === 'blade' || tool === 'screw' || tool === 'rod'"
+      class="valves"
+      role="radiogroup"
+      aria-label="Valve"
+    >
+      <button
+        v-for="v in valves"
+        :key="v.id"
+        type="button"
+        role="radio"
+        class="valve"
+        :class="{ chosen: v.id === valveId }"
+        :aria-checked="v.id === valveId"
+        :data-valve="v.id"
+        @click="emit('valve', v.id)"
+      >
+        {{ v.name }}
+      </button>
     </div>
     <section v-if="tool === 'crank' || tool === 'window'" class="part" aria-label="Crank">
       <p class="says">The crank {{ bladeIn ? 'is held: a blade is in' : rest }}.</p>
-      <div class="turns"><button v-for="by in TURNS" :key="by" type="button" class="quiet" :disabled="bladeIn" :data-crank-turn="by" @click="emit('turn', by)">{{ by < 0 ? '−' : '+' }}{{ Math.abs(by) }}°</button></div>
-      <p class="note">Drag the flywheel, roll the wheel, or use ← → (Shift: 10°). The running direction is to the right; turned back, chain and decompressor lie.</p>
-      <button type="button" class="quiet warm" data-testid="thermometer" @click="emit('act', { kind: 'warmth' })">Thermometer on the head<b v-if="warmth !== null">{{ Math.round(warmth) }} °C</b></button>
-      <button v-if="warmth !== null && warmth > run.start.kind.engine.coldLimitC" type="button" class="quiet" @click="emit('act', { kind: 'wait', hours: 1 }); emit('act', { kind: 'warmth' })">Let it stand an hour</button>
+      <div class="turns">
+        <button
+          v-for="by in TURNS"
+          :key="by"
+          type="button"
+          class="quiet"
+          :disabled="bladeIn"
+          :data-crank-turn="by"
+          @click="emit('turn', by)"
+        >
+          {{ by < 0 ? '−' : '+' }}{{ Math.abs(by) }}°
+        </button>
+      </div>
+      <p class="note">
+        Drag the flywheel, roll the wheel, or use ← → (Shift: 10°). The running direction is to the right; turned back,
+        chain and decompressor lie.
+      </p>
+      <button type="button" class="quiet warm" data-testid="thermometer" @click="emit('act', { kind: 'warmth' })">
+        Thermometer on the head<b v-if="warmth !== null">{{ Math.round(warmth) }} °C</b>
+      </button>
+      <button
+        v-if="warmth !== null && warmth > run.start.kind.engine.coldLimitC"
+        type="button"
+        class="quiet"
+        @click="
+          emit('act', { kind: 'wait', hours: 1 })
+          emit('act', { kind: 'warmth' })
+        "
+      >
+        Let it stand an hour
+      </button>
     </section>
     <section v-else-if="tool === 'rockers'" class="part" :class="{ many: valves.length > 4 }" aria-label="Rockers">
-      <div v-for="v in valves" :key="v.id" class="rocker"><button type="button" class="quiet" :data-wiggle="v.id" @click="wiggle(v.id)">{{ valves.length > 4 ? v.name : `Wiggle ${v.name.toLowerCase()}` }}</button><b :data-felt="v.id">{{ feltHere(v.id) }}</b></div>
+      <div v-for="v in valves" :key="v.id" class="rocker">
+        <button type="button" class="quiet" :data-wiggle="v.id" @click="wiggle(v.id)">
+          {{ valves.length > 4 ? v.name : `Wiggle ${v.name.toLowerCase()}` }}</button
+        ><b :data-felt="v.id">{{ feltHere(v.id) }}</b>
+      </div>
     </section>
     <section v-else-if="tool === 'rod'" class="part" aria-label="Soft rod">
-      <p v-if="rules.rod" class="says"><b data-testid="rod">{{ rod.words }}</b></p><p v-else class="says">The plug stays in on this level: marks and rockers alone.</p>
+      <p v-if="rules.rod" class="says">
+        <b data-testid="rod">{{ rod.words }}</b>
+      </p>
+      <p v-else class="says">The plug stays in on this level: marks and rockers alone.</p>
       <p class="note">Turn the crank and watch the rod. The piston tops on both strokes; the rockers tell which.</p>
-      <div class="turns"><button v-for="by in TURNS.slice(0, 5)" :key="by" type="button" class="quiet" :data-crank-turn="by" @click="emit('turn', by)">{{ by < 0 ? '−' : '+' }}{{ Math.abs(by) }}°</button></div>
+      <div class="turns">
+        <button
+          v-for="by in TURNS.slice(0, 5)"
+          :key="by"
+          type="button"
+          class="quiet"
+          :data-crank-turn="by"
+          @click="emit('turn', by)"
+        >
+          {{ by < 0 ? '−' : '+' }}{{ Math.abs(by) }}°
+        </button>
+      </div>
     </section>
-    <BladeTool v-else-if="tool === 'blade'" ref="blade" :set="run.drawn.pin.bladeSet" :blades-mm="bladesMm" :asked="askedBlade" :felt="felt" :rules="rules" @choose="emit('blades', $event)" @slid="slid" @in="emit('in', $event)" />
-    <ScrewTool v-else :nut="nut" :deg="deg" :asked-deg="askedDeg" @nut="emit('act', { kind: 'nut', valveId, to: $event })" @screw="emit('act', { kind: 'screw', valveId, deg: $event })" />
+    <BladeTool
+      v-else-if="tool === 'blade'"
+      ref="blade"
+      :set="run.drawn.pin.bladeSet"
+      :blades-mm="bladesMm"
+      :asked="askedBlade"
+      :felt="felt"
+      :rules="rules"
+      @choose="emit('blades', $event)"
+      @slid="slid"
+      @in="emit('in', $event)"
+    />
+    <ScrewTool
+      v-else
+      :nut="nut"
+      :deg="deg"
+      :asked-deg="askedDeg"
+      @nut="emit('act', { kind: 'nut', valveId, to: $event })"
+      @screw="emit('act', { kind: 'screw', valveId, deg: $event })"
+    />
   </div>
 </template>
 
 <style scoped>
-.tools { display: grid; gap: 8px; align-content: start; } .part { display: grid; gap: 10px; } .says { font: 600 19px/1.25 var(--figures); } .note { font-size: 15px; line-height: 1.35; color: var(--ink2); }
-.valves { display: grid; grid-template-columns: 1fr 1fr; gap: 4px; } .valve { border: 1px solid var(--edge); border-radius: 6px; background: none; min-height: 34px; padding: 0 8px; font: 600 14.5px/1 var(--figures); cursor: pointer; color: var(--ink); } .valve.chosen { border-color: var(--petrol); box-shadow: inset 0 -3px 0 var(--petrol); }
-.turns { display: grid; grid-template-columns: repeat(3, 1fr); gap: 6px; } .turns .quiet { justify-content: center; } .quiet[disabled] { opacity: .45; } .warm { justify-content: space-between; }
-.rocker { display: grid; grid-template-columns: 1fr auto; gap: 10px; align-items: center; } .many { gap: 4px; } .choose { min-height: 40px; font: 600 16px/1 var(--figures); padding: 4px 10px; } .rocker b { font: 600 16px/1.2 var(--figures); }
+.tools {
+  display: grid;
+  gap: 8px;
+  align-content: start;
+}
+.part {
+  display: grid;
+  gap: 10px;
+}
+.says {
+  font: 600 19px/1.25 var(--figures);
+}
+.note {
+  font-size: 15px;
+  line-height: 1.35;
+  color: var(--ink2);
+}
+.valves {
+  display: grid;
+  grid-template-columns: 1fr 1fr;
+  gap: 4px;
+}
+.valve {
+  border: 1px solid var(--edge);
+  border-radius: 6px;
+  background: none;
+  min-height: 34px;
+  padding: 0 8px;
+  font: 600 14.5px/1 var(--figures);
+  cursor: pointer;
+  color: var(--ink);
+}
+.valve.chosen {
+  border-color: var(--petrol);
+  box-shadow: inset 0 -3px 0 var(--petrol);
+}
+.turns {
+  display: grid;
+  grid-template-columns: repeat(3, 1fr);
+  gap: 6px;
+}
+.turns .quiet {
+  justify-content: center;
+}
+.quiet[disabled] {
+  opacity: 0.45;
+}
+.warm {
+  justify-content: space-between;
+}
+.rocker {
+  display: grid;
+  grid-template-columns: 1fr auto;
+  gap: 10px;
+  align-items: center;
+}
+.many {
+  gap: 4px;
+}
+.choose {
+  min-height: 40px;
+  font: 600 16px/1 var(--figures);
+  padding: 4px 10px;
+}
+.rocker b {
+  font: 600 16px/1.2 var(--figures);
+}
 </style>

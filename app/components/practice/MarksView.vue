@@ -5,10 +5,15 @@ import type { Grade, Mark, Marked, Replayed } from '~~/core/practice'
 import TruthOver from './TruthOver.vue'
 
 /** The truth laid over what was believed, step by step: what was right, wrong, needless or dangerous. */
-const props = defineProps<{ marked: Marked, steps: Replayed[] }>()
+const props = defineProps<{ marked: Marked; steps: Replayed[] }>()
 const all = ref(false)
 const NAMES: Record<Grade, string> = { right: 'Right', wrong: 'Wrong', needless: 'Needless', dangerous: 'Dangerous' }
-const SHAPES: Record<Grade, string> = { right: 'M 3 10 L 8 15 L 17 4', wrong: 'M 4 4 L 16 16 M 16 4 L 4 16', needless: 'M 3 10 H 17', dangerous: 'M 10 2 L 19 18 H 1 Z M 10 8 V 12 M 10 14.6 V 15' }
+const SHAPES: Record<Grade, string> = {
+  right: 'M 3 10 L 8 15 L 17 4',
+  wrong: 'M 4 4 L 16 16 M 16 4 L 4 16',
+  needless: 'M 3 10 H 17',
+  dangerous: 'M 10 2 L 19 18 H 1 Z M 10 8 V 12 M 10 14.6 V 15',
+}
 const shown = computed<Mark[]>(() => props.marked.marks.filter(m => all.value || m.grade !== 'right'))
 /** The step shown, at first the first that went wrong; one for each thing that was said or done to a gap. */
 const stepOf = (act: number): number => props.steps.findIndex(s => s.act === act)
@@ -21,24 +26,154 @@ const mm = (value: number) => `${snapMm(value).toFixed(2)} mm`
 <template>
   <section class="marks" aria-label="Marks">
     <TruthOver v-if="steps.length" ref="over" v-model="at" :steps="steps" />
-    <header><h2>{{ shown.some(m => m.grade !== 'right') ? 'Where it went wrong' : 'Nothing went wrong' }}</h2><button type="button" class="quiet" @click="all = !all">{{ all ? 'Only what was wrong' : 'All steps' }}</button></header>
+    <header>
+      <h2>{{ shown.some(m => m.grade !== 'right') ? 'Where it went wrong' : 'Nothing went wrong' }}</h2>
+      <button type="button" class="quiet" @click="all = !all">{{ all ? 'Only what was wrong' : 'All steps' }}</button>
+    </header>
     <ol v-if="shown.length">
-      <li v-for="(m, i) in shown" :key="i" :class="[`is-${m.grade}`, { here: m.act !== null && m.act === steps[at]?.act }]" :data-grade="m.grade">
-        <svg width="20" height="20" viewBox="0 0 20 20" aria-hidden="true"><path :d="SHAPES[m.grade]" fill="none" stroke="currentColor" stroke-width="2.4" stroke-linecap="round" stroke-linejoin="round" /></svg>
-        <div><p><b>{{ NAMES[m.grade] }}</b> {{ m.words }}</p><p class="truth">{{ m.truth }}</p></div><small v-if="m.act === null || stepOf(m.act) < 0">at the end</small><button v-else type="button" class="quiet at" :aria-pressed="at === stepOf(m.act)" @click="at = stepOf(m.act)">{{ m.stage }}, step {{ stepOf(m.act) }}</button>
+      <li
+        v-for="(m, i) in shown"
+        :key="i"
+        :class="[`is-${m.grade}`, { here: m.act !== null && m.act === steps[at]?.act }]"
+        :data-grade="m.grade"
+      >
+        <svg width="20" height="20" viewBox="0 0 20 20" aria-hidden="true">
+          <path
+            :d="SHAPES[m.grade]"
+            fill="none"
+            stroke="currentColor"
+            stroke-width="2.4"
+            stroke-linecap="round"
+            stroke-linejoin="round"
+          />
+        </svg>
+        <div>
+          <p>
+            <b>{{ NAMES[m.grade] }}</b> {{ m.words }}
+          </p>
+          <p class="truth">{{ m.truth }}</p>
+        </div>
+        <small v-if="m.act === null || stepOf(m.act) < 0">at the end</small
+        ><button v-else type="button" class="quiet at" :aria-pressed="at === stepOf(m.act)" @click="at = stepOf(m.act)">
+          {{ m.stage }}, step {{ stepOf(m.act) }}
+        </button>
       </li>
     </ol>
     <h2>How the engine was left</h2>
     <table>
-      <thead><tr><th>Valve</th><th>Truly</th><th>You said</th><th>What it does</th></tr></thead>
-      <tbody><tr v-for="v in marked.valves" :key="v.valveId" :data-left="v.valveId" :data-in="v.inSpec"><td>{{ v.name }}</td><td class="figures">{{ mm(v.gapMm) }}, {{ v.inSpec ? 'in' : 'out' }}</td><td>{{ v.believed }}</td><td>{{ v.effect }}</td></tr></tbody>
+      <thead>
+        <tr>
+          <th>Valve</th>
+          <th>Truly</th>
+          <th>You said</th>
+          <th>What it does</th>
+        </tr>
+      </thead>
+      <tbody>
+        <tr v-for="v in marked.valves" :key="v.valveId" :data-left="v.valveId" :data-in="v.inSpec">
+          <td>{{ v.name }}</td>
+          <td class="figures">{{ mm(v.gapMm) }}, {{ v.inSpec ? 'in' : 'out' }}</td>
+          <td>{{ v.believed }}</td>
+          <td>{{ v.effect }}</td>
+        </tr>
+      </tbody>
     </table>
   </section>
 </template>
 
 <style scoped>
-.marks { padding: 16px 20px; overflow: auto; height: 100%; display: grid; gap: 10px; align-content: start; } header { display: flex; justify-content: space-between; align-items: center; gap: 10px; } h2 { font-size: 22px; }
-ol { list-style: none; margin: 0; padding: 0; } li { display: grid; grid-template-columns: 20px 1fr auto; gap: 12px; padding: 8px 0; border-bottom: 1px solid var(--line); align-items: start; } li svg { margin-top: 3px; }
-li p { font-size: 16.5px; line-height: 1.3; } li b { font-family: var(--figures); } .truth { color: var(--ink2); } small { font-size: 14.5px; color: var(--ink3); white-space: nowrap; } li { padding-inline: 8px; margin-inline: -8px; } li.here { background: var(--sheet); } .at { min-height: 40px; white-space: nowrap; font-size: 15px; } .at[aria-pressed=true] { border-color: var(--petrol); box-shadow: inset 0 -3px 0 var(--petrol); } li.is-dangerous { color: var(--tight); } .is-dangerous .truth { color: var(--tight); } .is-right svg { color: var(--petrol); }
-table { border-collapse: collapse; width: 100%; } th { text-align: left; font-size: 15px; color: var(--ink2); border-bottom: 1.5px solid var(--ink); padding: 6px 10px 6px 0; } td { padding: 8px 10px 8px 0; border-bottom: 1px solid var(--line); font-size: 16px; vertical-align: top; } .figures { font: 600 16px/1.3 var(--figures); white-space: nowrap; }
+.marks {
+  padding: 16px 20px;
+  overflow: auto;
+  height: 100%;
+  display: grid;
+  gap: 10px;
+  align-content: start;
+}
+header {
+  display: flex;
+  justify-content: space-between;
+  align-items: center;
+  gap: 10px;
+}
+h2 {
+  font-size: 22px;
+}
+ol {
+  list-style: none;
+  margin: 0;
+  padding: 0;
+}
+li {
+  display: grid;
+  grid-template-columns: 20px 1fr auto;
+  gap: 12px;
+  padding: 8px 0;
+  border-bottom: 1px solid var(--line);
+  align-items: start;
+}
+li svg {
+  margin-top: 3px;
+}
+li p {
+  font-size: 16.5px;
+  line-height: 1.3;
+}
+li b {
+  font-family: var(--figures);
+}
+.truth {
+  color: var(--ink2);
+}
+small {
+  font-size: 14.5px;
+  color: var(--ink3);
+  white-space: nowrap;
+}
+li {
+  padding-inline: 8px;
+  margin-inline: -8px;
+}
+li.here {
+  background: var(--sheet);
+}
+.at {
+  min-height: 40px;
+  white-space: nowrap;
+  font-size: 15px;
+}
+.at[aria-pressed='true'] {
+  border-color: var(--petrol);
+  box-shadow: inset 0 -3px 0 var(--petrol);
+}
+li.is-dangerous {
+  color: var(--tight);
+}
+.is-dangerous .truth {
+  color: var(--tight);
+}
+.is-right svg {
+  color: var(--petrol);
+}
+table {
+  border-collapse: collapse;
+  width: 100%;
+}
+th {
+  text-align: left;
+  font-size: 15px;
+  color: var(--ink2);
+  border-bottom: 1.5px solid var(--ink);
+  padding: 6px 10px 6px 0;
+}
+td {
+  padding: 8px 10px 8px 0;
+  border-bottom: 1px solid var(--line);
+  font-size: 16px;
+  vertical-align: top;
+}
+.figures {
+  font: 600 16px/1.3 var(--figures);
+  white-space: nowrap;
+}
 </style>

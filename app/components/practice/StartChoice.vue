@@ -4,50 +4,212 @@ import { type Guidance, GUIDANCES, type Level, LEVEL_RULES, type PracticeEngine,
 import type { BestRun } from '~~/shared/practice'
 
 /** What to practise on and how hard: an engine, a level, and how much the Bench helps; with the best that was done. */
-const props = defineProps<{ engines: PracticeEngine[], own: PracticeEngine[], best: BestRun[], failed: string }>()
-const emit = defineEmits<{ begin: [choice: { kind: PracticeEngine, level: Level, guidance: Guidance }], find: [q: string] }>()
+const props = defineProps<{ engines: PracticeEngine[]; own: PracticeEngine[]; best: BestRun[]; failed: string }>()
+const emit = defineEmits<{
+  begin: [choice: { kind: PracticeEngine; level: Level; guidance: Guidance }]
+  find: [q: string]
+}>()
 const kind = ref(props.engines[0]!)
 const level = ref<Level>(1)
 const guidance = ref<Guidance>('on')
 const q = ref('')
-watch(level, (l) => { guidance.value = rulesOf(l).guidance })
+watch(level, l => {
+  guidance.value = rulesOf(l).guidance
+})
 watch(q, text => emit('find', text))
-const GUIDANCE_WORDS: Record<Guidance, string> = { 'on': 'The Bench leads', 'on demand': 'When I ask, 2 points a time', 'off': 'Not at all' }
-const bests = computed(() => props.best.filter(b => b.engineId === kind.value.id && b.level === level.value).slice(0, 5))
+const GUIDANCE_WORDS: Record<Guidance, string> = {
+  'on': 'The Bench leads',
+  'on demand': 'When I ask, 2 points a time',
+  'off': 'Not at all',
+}
+const bests = computed(() =>
+  props.best.filter(b => b.engineId === kind.value.id && b.level === level.value).slice(0, 5),
+)
 const time = (seconds: number) => `${Math.floor(seconds / 60)}:${String(seconds % 60).padStart(2, '0')}`
 </script>
 
 <template>
   <main class="start">
     <section>
-      <h1>Practice</h1><p class="lead">A virtual engine with its truth hidden. Go wrong here: it costs nothing but points.</p>
+      <h1>Practice</h1>
+      <p class="lead">A virtual engine with its truth hidden. Go wrong here: it costs nothing but points.</p>
       <h2 id="engines">Engine</h2>
       <div class="engines" role="radiogroup" aria-labelledby="engines">
-        <button v-for="e in engines" :key="e.id" type="button" role="radio" class="key pick" :class="{ chosen: e.id === kind.id }" :aria-checked="e.id === kind.id" :data-engine="e.id" @click="kind = e"><b>{{ e.name }}</b><span>{{ e.about }}</span></button>
+        <button
+          v-for="e in engines"
+          :key="e.id"
+          type="button"
+          role="radio"
+          class="key pick"
+          :class="{ chosen: e.id === kind.id }"
+          :aria-checked="e.id === kind.id"
+          :data-engine="e.id"
+          @click="kind = e"
+        >
+          <b>{{ e.name }}</b
+          ><span>{{ e.about }}</span>
+        </button>
       </div>
-      <label class="find" for="own-engine">Or a model of the spec book</label><input id="own-engine" v-model="q" type="search" class="p-inputtext" placeholder="Type maker or model" autocomplete="off">
-      <div v-if="own.length" class="engines" role="radiogroup" aria-label="Models of the spec book"><button v-for="e in own" :key="e.id" type="button" role="radio" class="key pick" :class="{ chosen: e.id === kind.id }" :aria-checked="e.id === kind.id" :data-engine="e.id" @click="kind = e"><b>{{ e.name }}</b><span>{{ e.about }}</span></button></div>
+      <label class="find" for="own-engine">Or a model of the spec book</label
+      ><input
+        id="own-engine"
+        v-model="q"
+        type="search"
+        class="p-inputtext"
+        placeholder="Type maker or model"
+        autocomplete="off"
+      />
+      <div v-if="own.length" class="engines" role="radiogroup" aria-label="Models of the spec book">
+        <button
+          v-for="e in own"
+          :key="e.id"
+          type="button"
+          role="radio"
+          class="key pick"
+          :class="{ chosen: e.id === kind.id }"
+          :aria-checked="e.id === kind.id"
+          :data-engine="e.id"
+          @click="kind = e"
+        >
+          <b>{{ e.name }}</b
+          ><span>{{ e.about }}</span>
+        </button>
+      </div>
       <p v-if="failed" class="wrong" role="alert">{{ failed }}</p>
     </section>
     <section>
       <h2 id="levels">Level</h2>
-      <div class="levels" role="radiogroup" aria-labelledby="levels"><button v-for="r in LEVEL_RULES" :key="r.level" type="button" role="radio" class="key pick" :class="{ chosen: r.level === level }" :aria-checked="r.level === level" :data-level="r.level" @click="level = r.level"><b>{{ r.level }}. {{ r.name }}</b><span>{{ r.about }}</span></button></div>
+      <div class="levels" role="radiogroup" aria-labelledby="levels">
+        <button
+          v-for="r in LEVEL_RULES"
+          :key="r.level"
+          type="button"
+          role="radio"
+          class="key pick"
+          :class="{ chosen: r.level === level }"
+          :aria-checked="r.level === level"
+          :data-level="r.level"
+          @click="level = r.level"
+        >
+          <b>{{ r.level }}. {{ r.name }}</b
+          ><span>{{ r.about }}</span>
+        </button>
+      </div>
       <h2 id="help">Help from the Bench</h2>
-      <div class="helps" role="radiogroup" aria-labelledby="help"><button v-for="g in GUIDANCES" :key="g" type="button" role="radio" class="key pick" :class="{ chosen: g === guidance }" :aria-checked="g === guidance" :data-guidance="g" @click="guidance = g"><b>{{ GUIDANCE_WORDS[g] }}</b></button></div>
-      <button type="button" class="key go" data-testid="begin" @click="emit('begin', { kind, level, guidance })">Begin on the {{ kind.name }}</button>
+      <div class="helps" role="radiogroup" aria-labelledby="help">
+        <button
+          v-for="g in GUIDANCES"
+          :key="g"
+          type="button"
+          role="radio"
+          class="key pick"
+          :class="{ chosen: g === guidance }"
+          :aria-checked="g === guidance"
+          :data-guidance="g"
+          @click="guidance = g"
+        >
+          <b>{{ GUIDANCE_WORDS[g] }}</b>
+        </button>
+      </div>
+      <button type="button" class="key go" data-testid="begin" @click="emit('begin', { kind, level, guidance })">
+        Begin on the {{ kind.name }}
+      </button>
       <h2>Best here</h2>
       <p v-if="bests.length === 0" class="lead">Nobody has handed this one over yet.</p>
-      <ol v-else class="best"><li v-for="b in bests" :key="b.personId"><b>{{ b.person }}</b><span>{{ b.score }} of 100</span><span>{{ time(b.seconds) }}</span></li></ol>
+      <ol v-else class="best">
+        <li v-for="b in bests" :key="b.personId">
+          <b>{{ b.person }}</b
+          ><span>{{ b.score }} of 100</span><span>{{ time(b.seconds) }}</span>
+        </li>
+      </ol>
     </section>
   </main>
 </template>
 
 <style scoped>
-.pick { align-content: start; }
-.start { display: grid; grid-template-columns: minmax(0, 1.25fr) minmax(0, 1fr); gap: 0 36px; padding: 24px 28px 48px; max-width: 1280px; align-items: start; } section { display: grid; gap: 12px; } h1 { font-size: 34px; line-height: 36px; } h2 { font-size: 20px; padding-top: 8px; } .lead { color: var(--ink2); }
-.engines { display: grid; grid-template-columns: repeat(auto-fill, minmax(215px, 1fr)); gap: 8px; } .levels { display: grid; gap: 8px; } .helps { display: grid; grid-template-columns: repeat(3, 1fr); gap: 8px; } .helps b { font-size: 16.5px; }
-.find { margin-top: 6px; font-size: 16px; } input { min-height: 48px; max-width: 440px; }
-.go { min-height: 64px; place-items: center; font: 600 23px/1.1 var(--figures); background: var(--petrol); color: var(--on-petrol); border-color: var(--ink); padding: 0 16px; }
-.best { list-style: none; padding: 0; margin: 0; } .best li { display: grid; grid-template-columns: 1fr auto 70px; gap: 14px; padding: 8px 0; border-bottom: 1px solid var(--line); font: 500 17px/1.2 var(--figures); } .best span:last-child { text-align: right; }
-@media (max-width: 800px) { .start { grid-template-columns: 1fr; padding: 16px; } .helps { grid-template-columns: 1fr; } }
+.pick {
+  align-content: start;
+}
+.start {
+  display: grid;
+  grid-template-columns: minmax(0, 1.25fr) minmax(0, 1fr);
+  gap: 0 36px;
+  padding: 24px 28px 48px;
+  max-width: 1280px;
+  align-items: start;
+}
+section {
+  display: grid;
+  gap: 12px;
+}
+h1 {
+  font-size: 34px;
+  line-height: 36px;
+}
+h2 {
+  font-size: 20px;
+  padding-top: 8px;
+}
+.lead {
+  color: var(--ink2);
+}
+.engines {
+  display: grid;
+  grid-template-columns: repeat(auto-fill, minmax(215px, 1fr));
+  gap: 8px;
+}
+.levels {
+  display: grid;
+  gap: 8px;
+}
+.helps {
+  display: grid;
+  grid-template-columns: repeat(3, 1fr);
+  gap: 8px;
+}
+.helps b {
+  font-size: 16.5px;
+}
+.find {
+  margin-top: 6px;
+  font-size: 16px;
+}
+input {
+  min-height: 48px;
+  max-width: 440px;
+}
+.go {
+  min-height: 64px;
+  place-items: center;
+  font: 600 23px/1.1 var(--figures);
+  background: var(--petrol);
+  color: var(--on-petrol);
+  border-color: var(--ink);
+  padding: 0 16px;
+}
+.best {
+  list-style: none;
+  padding: 0;
+  margin: 0;
+}
+.best li {
+  display: grid;
+  grid-template-columns: 1fr auto 70px;
+  gap: 14px;
+  padding: 8px 0;
+  border-bottom: 1px solid var(--line);
+  font: 500 17px/1.2 var(--figures);
+}
+.best span:last-child {
+  text-align: right;
+}
+@media (max-width: 800px) {
+  .start {
+    grid-template-columns: 1fr;
+    padding: 16px;
+  }
+  .helps {
+    grid-template-columns: 1fr;
+  }
+}
 </style>

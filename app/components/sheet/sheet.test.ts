@@ -5,8 +5,10 @@ import { engineOf, pinOf } from '~~/tests/support/builders'
 import { wholeJob } from '~~/tests/support/whole-job'
 import JobSheet from './JobSheet.vue'
 
-const print = (content: ReturnType<typeof sheet>, signed: { at: string, by: string } | null = { at: '2026-11-25T14:40:00Z', by: 'Ada' }) =>
-  mount(JobSheet, { props: { sheet: content, shop: 'Test shop', timeZone: 'Etc/UTC', signed } })
+const print = (
+  content: ReturnType<typeof sheet>,
+  signed: { at: string; by: string } | null = { at: '2026-11-25T14:40:00Z', by: 'Ada' },
+) => mount(JobSheet, { props: { sheet: content, shop: 'Test shop', timeZone: 'Etc/UTC', signed } })
 
 describe('the printed sheet', () => {
   it('tells each valve as found and as left, how it was proved, and the rounds between', async () => {
@@ -27,14 +29,34 @@ describe('the printed sheet', () => {
   })
   it('an unsigned, empty job claims nothing', () => {
     const page = print(sheet(viewJob(jobTools(pinOf()), [], 0)), null).text()
-    for (const words of ['not signed', 'not measured', 'not proved', 'nothing on record', 'not ticked', 'not run', 'not recorded']) expect(page).toContain(words)
+    for (const words of [
+      'not signed',
+      'not measured',
+      'not proved',
+      'nothing on record',
+      'not ticked',
+      'not run',
+      'not recorded',
+    ])
+      expect(page).toContain(words)
     expect(page).not.toContain('☑')
   })
   it('says how other tasks of the visit stand, and a forecast that is sooner', () => {
-    const page = mount(JobSheet, { props: { sheet: sheet(viewJob(jobTools(pinOf()), [], 0)), shop: 'Test shop', timeZone: 'Etc/UTC', signed: null, tasks: [{ name: 'Oil change', words: 'to do, after the valves' }], sooner: 'Sooner by its forecast: 3 900 km.' } }).text()
-    for (const words of ['Oil change: to do, after the valves.', 'Sooner by its forecast: 3 900 km.']) expect(page).toContain(words)
+    const page = mount(JobSheet, {
+      props: {
+        sheet: sheet(viewJob(jobTools(pinOf()), [], 0)),
+        shop: 'Test shop',
+        timeZone: 'Etc/UTC',
+        signed: null,
+        tasks: [{ name: 'Oil change', words: 'to do, after the valves' }],
+        sooner: 'Sooner by its forecast: 3 900 km.',
+      },
+    }).text()
+    for (const words of ['Oil change: to do, after the valves.', 'Sooner by its forecast: 3 900 km.'])
+      expect(page).toContain(words)
   })
-  it('defers to the manual and a qualified technician', () => expect(print(sheet(viewJob(jobTools(pinOf()), [], 0))).text()).toContain('If unsure, ask a qualified technician.'))
+  it('defers to the manual and a qualified technician', () =>
+    expect(print(sheet(viewJob(jobTools(pinOf()), [], 0))).text()).toContain('If unsure, ask a qualified technician.'))
   it('a draft spec is called one', () => {
     const pin = pinOf(engineOf(), { spec: { revisionId: 1, revision: 3, status: 'draft', engine: engineOf() } })
     expect(print(sheet(viewJob(jobTools(pin), [], 0))).text()).toContain('revision 3, a draft')

@@ -8,58 +8,182 @@ import ChoiceField from '../forms/ChoiceField.vue'
 import TextField from '../forms/TextField.vue'
 
 /** One blade set: each blade with both units and what is known of it. A tap opens the blade for its measured size and condition. */
-const props = defineProps<{ set: BladeSetRow, mine: boolean, isLead: boolean, busy: boolean }>()
-const emit = defineEmits<{ change: [set: BladeSetRow], favourite: [], remove: [] }>()
-const other = computed(() => props.set.unit === 'mm' ? 'thou' as const : 'mm' as const)
+const props = defineProps<{ set: BladeSetRow; mine: boolean; isLead: boolean; busy: boolean }>()
+const emit = defineEmits<{ change: [set: BladeSetRow]; favourite: []; remove: [] }>()
+const other = computed(() => (props.set.unit === 'mm' ? ('thou' as const) : ('mm' as const)))
 const open = ref<number | null>(null)
 const typed = reactive({ measured: '', condition: 'good' as Blade['condition'] | null })
 const wrong = ref('')
 
-const note = (b: Blade): string => [b.stepMm === null ? '' : `steps to ${engraving(b.stepMm, props.set.unit)}`, b.condition === 'good' ? '' : b.condition, b.measuredMm === null ? '' : `is ${engraving(b.measuredMm, 'mm')}`].filter(Boolean).join(', ')
+const note = (b: Blade): string =>
+  [
+    b.stepMm === null ? '' : `steps to ${engraving(b.stepMm, props.set.unit)}`,
+    b.condition === 'good' ? '' : b.condition,
+    b.measuredMm === null ? '' : `is ${engraving(b.measuredMm, 'mm')}`,
+  ]
+    .filter(Boolean)
+    .join(', ')
 function look(i: number): void {
   open.value = open.value === i ? null : i
   const blade = props.set.blades[i]!
-  Object.assign(typed, { measured: blade.measuredMm === null ? '' : String(blade.measuredMm), condition: blade.condition })
+  Object.assign(typed, {
+    measured: blade.measuredMm === null ? '' : String(blade.measuredMm),
+    condition: blade.condition,
+  })
   wrong.value = ''
 }
 function keep(): void {
   try {
     const measuredMm = typed.measured.trim() === '' ? null : parseLength(typed.measured, 'mm').mm
-    const blades = props.set.blades.map((b, i) => i === open.value ? { ...b, measuredMm, condition: typed.condition ?? 'good' } : b)
+    const blades = props.set.blades.map((b, i) =>
+      i === open.value ? { ...b, measuredMm, condition: typed.condition ?? 'good' } : b,
+    )
     const parsed = bladeSetSchema.safeParse({ name: props.set.name, unit: props.set.unit, blades })
     if (!parsed.success) throw new Error(parsed.error.issues[0]!.message)
     open.value = null
     emit('change', { ...parsed.data, id: props.set.id })
+  } catch (error) {
+    wrong.value = (error as Error).message
   }
-  catch (error) { wrong.value = (error as Error).message }
 }
 </script>
 
 <template>
   <section class="set" :data-set="set.name">
     <header>
-      <h3>{{ set.name }}</h3><span class="quietly">{{ set.unit === 'mm' ? 'mm over thou' : 'thou over mm' }}</span>
-      <button type="button" class="quiet" :aria-pressed="mine" :disabled="busy" @click="$emit('favourite')">{{ mine ? 'My set' : 'Make it my set' }}</button>
-      <button v-if="isLead" type="button" class="quiet" :disabled="busy" :aria-label="`Take ${set.name} off the shelf`" @click="$emit('remove')">Take off</button>
+      <h3>{{ set.name }}</h3>
+      <span class="quietly">{{ set.unit === 'mm' ? 'mm over thou' : 'thou over mm' }}</span>
+      <button type="button" class="quiet" :aria-pressed="mine" :disabled="busy" @click="$emit('favourite')">
+        {{ mine ? 'My set' : 'Make it my set' }}
+      </button>
+      <button
+        v-if="isLead"
+        type="button"
+        class="quiet"
+        :disabled="busy"
+        :aria-label="`Take ${set.name} off the shelf`"
+        @click="$emit('remove')"
+      >
+        Take off
+      </button>
     </header>
     <div class="blades">
-      <button v-for="(b, i) in set.blades" :key="`${b.mm}/${b.stepMm}`" type="button" class="blade" :class="[b.condition, { open: open === i, measured: b.measuredMm !== null }]" :aria-expanded="open === i" :aria-label="`Blade ${engraving(b.mm, 'mm')} mm, ${engraving(b.mm, 'thou')} thou${note(b) ? `, ${note(b)}` : ''}`" @click="look(i)">
-        <b>{{ engraving(b.mm, set.unit) }}</b><small>{{ engraving(b.mm, other) }}</small><i v-if="note(b)">{{ note(b) }}</i>
+      <button
+        v-for="(b, i) in set.blades"
+        :key="`${b.mm}/${b.stepMm}`"
+        type="button"
+        class="blade"
+        :class="[b.condition, { open: open === i, measured: b.measuredMm !== null }]"
+        :aria-expanded="open === i"
+        :aria-label="`Blade ${engraving(b.mm, 'mm')} mm, ${engraving(b.mm, 'thou')} thou${note(b) ? `, ${note(b)}` : ''}`"
+        @click="look(i)"
+      >
+        <b>{{ engraving(b.mm, set.unit) }}</b><small>{{ engraving(b.mm, other) }}</small
+        ><i v-if="note(b)">{{ note(b) }}</i>
       </button>
     </div>
     <form v-if="open !== null" class="blade-form" @submit.prevent="keep">
-      <TextField v-model="typed.measured" label="By micrometer, mm" placeholder="as engraved" inputmode="decimal" :wrong="wrong" /><ChoiceField v-model="typed.condition" label="The blade is" :options="BLADE_CONDITIONS.map(c => ({ value: c, label: c }))" />
-      <div class="actions"><Button type="submit" label="Keep" :loading="busy" /><button type="button" class="quiet" @click="open = null">Leave it</button></div>
+      <TextField
+        v-model="typed.measured"
+        label="By micrometer, mm"
+        placeholder="as engraved"
+        inputmode="decimal"
+        :wrong="wrong"
+      /><ChoiceField
+        v-model="typed.condition"
+        label="The blade is"
+        :options="BLADE_CONDITIONS.map(c => ({ value: c, label: c }))"
+      />
+      <div class="actions">
+        <Button type="submit" label="Keep" :loading="busy" /><button type="button" class="quiet" @click="open = null">
+          Leave it
+        </button>
+      </div>
     </form>
   </section>
 </template>
 
 <style scoped>
-.set { border-top: 1px solid var(--line); padding: 12px 0 4px; } header { display: flex; flex-wrap: wrap; gap: 8px 12px; align-items: center; } h3 { font-size: 20px; } .quietly { color: var(--ink3); font-size: 15px; margin-right: auto; }
-.quiet[aria-pressed=true] { border-color: var(--petrol); color: var(--petrol); box-shadow: inset 4px 0 0 var(--petrol); }
-.blades { display: flex; flex-wrap: wrap; gap: 6px; padding: 10px 0 6px; }
-.blade { min-width: 58px; min-height: 64px; border: 1.5px solid var(--ink); border-radius: 22px 22px 0 0; background: var(--white); padding: 8px 8px 6px; display: grid; justify-items: center; align-content: start; font-family: var(--figures); cursor: pointer; }
-.blade b { font-size: 18px; line-height: 1.15; } .blade small { font-size: 14.5px; color: var(--ink2); } .blade i { font: 600 13px/1.2 var(--figures); max-width: 84px; text-align: center; }
-.blade.missing { border-style: dashed; border-color: var(--edge); background: transparent; color: var(--ink3); } .blade.bent, .blade.worn { background: var(--hatch-ground); } .blade.open { background: var(--petrol); border-color: var(--petrol); color: var(--on-petrol); } .blade.open small { color: inherit; }
-.blade-form { display: grid; grid-template-columns: repeat(auto-fit, minmax(180px, 1fr)); gap: 12px 16px; align-items: end; border: 1.5px solid var(--ink); padding: 14px; background: var(--sheet); }
+.set {
+  border-top: 1px solid var(--line);
+  padding: 12px 0 4px;
+}
+header {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px 12px;
+  align-items: center;
+}
+h3 {
+  font-size: 20px;
+}
+.quietly {
+  color: var(--ink3);
+  font-size: 15px;
+  margin-right: auto;
+}
+.quiet[aria-pressed='true'] {
+  border-color: var(--petrol);
+  color: var(--petrol);
+  box-shadow: inset 4px 0 0 var(--petrol);
+}
+.blades {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 6px;
+  padding: 10px 0 6px;
+}
+.blade {
+  min-width: 58px;
+  min-height: 64px;
+  border: 1.5px solid var(--ink);
+  border-radius: 22px 22px 0 0;
+  background: var(--white);
+  padding: 8px 8px 6px;
+  display: grid;
+  justify-items: center;
+  align-content: start;
+  font-family: var(--figures);
+  cursor: pointer;
+}
+.blade b {
+  font-size: 18px;
+  line-height: 1.15;
+}
+.blade small {
+  font-size: 14.5px;
+  color: var(--ink2);
+}
+.blade i {
+  font: 600 13px/1.2 var(--figures);
+  max-width: 84px;
+  text-align: center;
+}
+.blade.missing {
+  border-style: dashed;
+  border-color: var(--edge);
+  background: transparent;
+  color: var(--ink3);
+}
+.blade.bent,
+.blade.worn {
+  background: var(--hatch-ground);
+}
+.blade.open {
+  background: var(--petrol);
+  border-color: var(--petrol);
+  color: var(--on-petrol);
+}
+.blade.open small {
+  color: inherit;
+}
+.blade-form {
+  display: grid;
+  grid-template-columns: repeat(auto-fit, minmax(180px, 1fr));
+  gap: 12px 16px;
+  align-items: end;
+  border: 1.5px solid var(--ink);
+  padding: 14px;
+  background: var(--sheet);
+}
 </style>

@@ -7,13 +7,28 @@ import type { useForm } from '../../composables/useForm'
 import TextField from '../forms/TextField.vue'
 
 /** Shims in stock by diameter and thickness; whoever takes or finds one counts it. A signed job takes its own off the shelf. */
-const props = defineProps<{ shims: ShimStockRow[], form: ReturnType<typeof useForm> }>()
-const emit = defineEmits<{ count: [shim: ShimStockRow | { diameterMm: number | null, sizeMm: number | null, count: number | null }, done: () => void] }>()
+const props = defineProps<{ shims: ShimStockRow[]; form: ReturnType<typeof useForm> }>()
+const emit = defineEmits<{
+  count: [
+    shim: ShimStockRow | { diameterMm: number | null; sizeMm: number | null; count: number | null },
+    done: () => void,
+  ]
+}>()
 const typed = reactive({ diameter: '', size: '', count: '1' })
-const diameters = computed(() => [...new Set(props.shims.map(s => s.diameterMm))].map(mm => ({ mm, shims: props.shims.filter(s => s.diameterMm === mm) })))
-const number = (text: string): number | null => text.trim() === '' ? null : Number(text.replace(/\s*mm$/i, '').replace(',', '.'))
-const add = () => emit('count', { diameterMm: number(typed.diameter), sizeMm: number(typed.size), count: number(typed.count) }, () => Object.assign(typed, { size: '', count: '1' }))
-const step = (shim: ShimStockRow, by: number) => emit('count', { ...shim, count: Math.max(0, shim.count + by) }, () => {})
+const diameters = computed(() =>
+  [...new Set(props.shims.map(s => s.diameterMm))].map(mm => ({
+    mm,
+    shims: props.shims.filter(s => s.diameterMm === mm),
+  })),
+)
+const number = (text: string): number | null =>
+  text.trim() === '' ? null : Number(text.replace(/\s*mm$/i, '').replace(',', '.'))
+const add = () =>
+  emit('count', { diameterMm: number(typed.diameter), sizeMm: number(typed.size), count: number(typed.count) }, () =>
+    Object.assign(typed, { size: '', count: '1' }),
+  )
+const step = (shim: ShimStockRow, by: number) =>
+  emit('count', { ...shim, count: Math.max(0, shim.count + by) }, () => {})
 </script>
 
 <template>
@@ -21,16 +36,73 @@ const step = (shim: ShimStockRow, by: number) => emit('count', { ...shim, count:
   <section v-for="d in diameters" :key="d.mm" class="diameter">
     <h3>{{ d.mm }} mm across</h3>
     <ul>
-      <li v-for="s in d.shims" :key="s.sizeMm"><b>{{ formatLength(s.sizeMm, 'mm') }}</b><button type="button" class="quiet" :aria-label="`One ${formatLength(s.sizeMm, 'mm')} less`" @click="step(s, -1)">−</button><output :aria-label="`${formatLength(s.sizeMm, 'mm')} in stock`">{{ s.count }}</output><button type="button" class="quiet" :aria-label="`One ${formatLength(s.sizeMm, 'mm')} more`" @click="step(s, 1)">+</button></li>
+      <li v-for="s in d.shims" :key="s.sizeMm">
+        <b>{{ formatLength(s.sizeMm, 'mm') }}</b
+        ><button
+          type="button"
+          class="quiet"
+          :aria-label="`One ${formatLength(s.sizeMm, 'mm')} less`"
+          @click="step(s, -1)"
+        >
+          −</button
+        ><output :aria-label="`${formatLength(s.sizeMm, 'mm')} in stock`">{{ s.count }}</output
+        ><button
+          type="button"
+          class="quiet"
+          :aria-label="`One ${formatLength(s.sizeMm, 'mm')} more`"
+          @click="step(s, 1)"
+        >
+          +
+        </button>
+      </li>
     </ul>
   </section>
   <p v-if="shims.length === 0" class="note">None counted yet.</p>
   <form class="grid" aria-label="Shims" @submit.prevent="add">
-    <TextField v-model="typed.diameter" label="Diameter, mm" inputmode="decimal" placeholder="9.5" :wrong="form.wrong('diameterMm')" /><TextField v-model="typed.size" label="Thickness, mm" inputmode="decimal" placeholder="2.35" :wrong="form.wrong('sizeMm')" /><TextField v-model="typed.count" label="How many" inputmode="numeric" :wrong="form.wrong('count')" />
+    <TextField
+      v-model="typed.diameter"
+      label="Diameter, mm"
+      inputmode="decimal"
+      placeholder="9.5"
+      :wrong="form.wrong('diameterMm')"
+    /><TextField
+      v-model="typed.size"
+      label="Thickness, mm"
+      inputmode="decimal"
+      placeholder="2.35"
+      :wrong="form.wrong('sizeMm')"
+    /><TextField v-model="typed.count" label="How many" inputmode="numeric" :wrong="form.wrong('count')" />
     <div class="actions wide"><Button type="submit" label="Count them" :loading="form.busy.value" /></div>
   </form>
 </template>
 
 <style scoped>
-h3 { font-size: 18px; } ul { list-style: none; margin: 0; padding: 8px 0 0; display: grid; grid-template-columns: repeat(auto-fill, minmax(190px, 1fr)); gap: 6px 18px; } li { display: grid; grid-template-columns: 1fr 44px 34px 44px; align-items: center; font: 600 18px/1 var(--figures); } output { text-align: center; } .quiet { justify-content: center; padding: 0; } .note { color: var(--ink2); font-size: 15px; }
+h3 {
+  font-size: 18px;
+}
+ul {
+  list-style: none;
+  margin: 0;
+  padding: 8px 0 0;
+  display: grid;
+  grid-template-columns: repeat(auto-fill, minmax(190px, 1fr));
+  gap: 6px 18px;
+}
+li {
+  display: grid;
+  grid-template-columns: 1fr 44px 34px 44px;
+  align-items: center;
+  font: 600 18px/1 var(--figures);
+}
+output {
+  text-align: center;
+}
+.quiet {
+  justify-content: center;
+  padding: 0;
+}
+.note {
+  color: var(--ink2);
+  font-size: 15px;
+}
 </style>

@@ -2,21 +2,63 @@
 import type { CalendarAddressRow } from '~~/shared/machines'
 
 /** Secret addresses under which a calendar program fetches what is due: made, told once, ended. */
-defineProps<{ addresses: CalendarAddressRow[], made: string | null, timeZone: string }>()
-defineEmits<{ make: [], end: [id: number] }>()
-const day = (iso: string, zone: string) => new Intl.DateTimeFormat('en-GB', { dateStyle: 'medium', timeZone: zone }).format(new Date(iso))
+defineProps<{ addresses: CalendarAddressRow[]; made: string | null; timeZone: string }>()
+defineEmits<{ make: []; end: [id: number] }>()
+const day = (iso: string, zone: string) =>
+  new Intl.DateTimeFormat('en-GB', { dateStyle: 'medium', timeZone: zone }).format(new Date(iso))
 </script>
 
 <template>
   <section class="calendar" aria-label="Calendar">
     <h2>Calendar</h2>
-    <p class="note">A calendar program that knows the address fetches what is due, with owners’ names, without signing in. Give it to nobody else, and end it when it got about. <a href="/api/calendar" download="wembric-due.ics">Or take it as a file, once</a>.</p>
-    <p v-if="made" class="made" role="status"><b>Copy it now; it is not shown again.</b><code data-testid="calendar-address">{{ made }}</code></p>
-    <ul v-if="addresses.length"><li v-for="(a, i) in addresses" :key="a.id"><span>Made by {{ a.madeBy }}, {{ day(a.madeAt, timeZone) }}</span><button type="button" class="quiet" :aria-label="`End the address ${i + 1}`" @click="$emit('end', a.id)">End it</button></li></ul>
+    <p class="note">
+      A calendar program that knows the address fetches what is due, with owners’ names, without signing in. Give it to
+      nobody else, and end it when it got about.
+      <a href="/api/calendar" download="wembric-due.ics">Or take it as a file, once</a>.
+    </p>
+    <p v-if="made" class="made" role="status">
+      <b>Copy it now; it is not shown again.</b><code data-testid="calendar-address">{{ made }}</code>
+    </p>
+    <ul v-if="addresses.length">
+      <li v-for="(a, i) in addresses" :key="a.id">
+        <span>Made by {{ a.madeBy }}, {{ day(a.madeAt, timeZone) }}</span
+        ><button type="button" class="quiet" :aria-label="`End the address ${i + 1}`" @click="$emit('end', a.id)">
+          End it
+        </button>
+      </li>
+    </ul>
     <p class="actions"><button type="button" class="quiet" @click="$emit('make')">Make an address</button></p>
   </section>
 </template>
 
 <style scoped>
-.calendar { display: grid; gap: 14px; } .made { border: 2px solid var(--petrol); background: var(--white); padding: 12px 14px; display: grid; gap: 6px; } code { font-size: 17px; overflow-wrap: anywhere; user-select: all; } ul { list-style: none; margin: 0; padding: 0; } li { display: flex; justify-content: space-between; gap: 12px; align-items: center; border-bottom: 1px solid var(--line); padding: 6px 0; }
+.calendar {
+  display: grid;
+  gap: 14px;
+}
+.made {
+  border: 2px solid var(--petrol);
+  background: var(--white);
+  padding: 12px 14px;
+  display: grid;
+  gap: 6px;
+}
+code {
+  font-size: 17px;
+  overflow-wrap: anywhere;
+  user-select: all;
+}
+ul {
+  list-style: none;
+  margin: 0;
+  padding: 0;
+}
+li {
+  display: flex;
+  justify-content: space-between;
+  gap: 12px;
+  align-items: center;
+  border-bottom: 1px solid var(--line);
+  padding: 6px 0;
+}
 </style>

@@ -5,12 +5,14 @@ import type { Engine } from '~~/core/engine'
 /** All marks of the rim, unrolled under the fixed pointer: the one that passes first lies furthest along the motion. */
 const props = defineProps<{ engine: Engine }>()
 const W = 328
-const sign = computed(() => props.engine.turning.direction === 'clockwise' ? 1 : -1)
+const sign = computed(() => (props.engine.turning.direction === 'clockwise' ? 1 : -1))
 /** In the order in which they pass: those shortly before the first top mark, then it, then what follows. */
 const ordered = computed(() => {
   const { marks } = props.engine
   const top = marks.find(m => m.kind === 'top')?.angleDeg ?? 0
-  return marks.map(mark => ({ ...mark, beforeDeg: (top - mark.angleDeg + 720 + 180) % 360 - 180 })).sort((a, b) => b.beforeDeg - a.beforeDeg)
+  return marks
+    .map(mark => ({ ...mark, beforeDeg: ((top - mark.angleDeg + 720 + 180) % 360) - 180 }))
+    .sort((a, b) => b.beforeDeg - a.beforeDeg)
 })
 const KINDS = { top: 'top', fire: 'fires', advance: 'advance' }
 const NTH = ['1st', '2nd', '3rd', '4th', '5th', '6th', '7th', '8th', '9th', '10th', '11th', '12th']
@@ -21,25 +23,67 @@ const lines = computed(() => {
     return { ...mark, nth: NTH[i], x: 50 + (sign.value > 0 ? 1 - along : along) * (W - 100) }
   })
 })
-const words = (m: { beforeDeg: number, kind: keyof typeof KINDS }) => Math.abs(m.beforeDeg) < 0.5 ? KINDS[m.kind] : `${Number(Math.abs(m.beforeDeg).toFixed(1))}° ${m.beforeDeg > 0 ? 'before' : 'after'}`
+const words = (m: { beforeDeg: number; kind: keyof typeof KINDS }) =>
+  Math.abs(m.beforeDeg) < 0.5
+    ? KINDS[m.kind]
+    : `${Number(Math.abs(m.beforeDeg).toFixed(1))}° ${m.beforeDeg > 0 ? 'before' : 'after'}`
 </script>
 
 <template>
   <p v-if="engine.marks.length === 0" class="none">No marks: the rod finds top.</p>
-  <svg v-else class="strip" :viewBox="`0 0 ${W} 150`" role="img" :aria-label="`Marks as they pass: ${lines.map(l => `${l.letter} ${words(l)}`).join(', ')}`">
-    <path :d="sign < 0 ? 'M 30 10 H 4 l 7 -5 m -7 5 l 7 5' : `M ${W - 30} 10 H ${W - 4} l -7 -5 m 7 5 l -7 5`" fill="none" stroke="var(--ink2)" stroke-width="1.8" />
-    <text :x="sign < 0 ? 38 : W - 38" y="15" :text-anchor="sign < 0 ? 'start' : 'end'" font-size="14" style="fill: var(--ink2)">rim moves</text>
+  <svg
+    v-else
+    class="strip"
+    :viewBox="`0 0 ${W} 150`"
+    role="img"
+    :aria-label="`Marks as they pass: ${lines.map(l => `${l.letter} ${words(l)}`).join(', ')}`"
+  >
+    <path
+      :d="sign < 0 ? 'M 30 10 H 4 l 7 -5 m -7 5 l 7 5' : `M ${W - 30} 10 H ${W - 4} l -7 -5 m 7 5 l -7 5`"
+      fill="none"
+      stroke="var(--ink2)"
+      stroke-width="1.8"
+    />
+    <text
+      :x="sign < 0 ? 38 : W - 38"
+      y="15"
+      :text-anchor="sign < 0 ? 'start' : 'end'"
+      font-size="14"
+      style="fill: var(--ink2)"
+    >
+      rim moves
+    </text>
     <rect x="1" y="24" :width="W - 2" height="74" fill="var(--sunk)" stroke="var(--edge)" stroke-dasharray="5 3" />
     <g v-for="l in lines" :key="l.letter + l.angleDeg">
-      <template v-if="l.kind === 'advance'"><path v-for="off in [-4, 4]" :key="off" :d="`M ${l.x + off} 30 V 92`" stroke="var(--ink)" stroke-width="1.8" /></template>
+      <template v-if="l.kind === 'advance'">
+        <path v-for="off in [-4, 4]" :key="off" :d="`M ${l.x + off} 30 V 92`" stroke="var(--ink)" stroke-width="1.8" />
+      </template>
       <path v-else :d="`M ${l.x} 30 V 92`" stroke="var(--ink)" :stroke-width="l.kind === 'top' ? 4 : 1.8" />
-      <text v-if="l.kind !== 'advance'" :transform="`translate(${l.x + sign * 15} 61) rotate(${-90 * sign})`" text-anchor="middle" dominant-baseline="central" font-size="19" :font-weight="l.kind === 'top' ? 700 : 500">{{ l.letter }}</text>
-      <text :x="l.x" y="116" text-anchor="middle" font-size="14" :font-weight="l.kind === 'top' ? 700 : 500">{{ l.nth }}: {{ l.kind === 'advance' ? 'advance' : l.letter }}</text>
+      <text
+        v-if="l.kind !== 'advance'"
+        :transform="`translate(${l.x + sign * 15} 61) rotate(${-90 * sign})`"
+        text-anchor="middle"
+        dominant-baseline="central"
+        font-size="19"
+        :font-weight="l.kind === 'top' ? 700 : 500"
+      >
+        {{ l.letter }}
+      </text>
+      <text :x="l.x" y="116" text-anchor="middle" font-size="14" :font-weight="l.kind === 'top' ? 700 : 500">
+        {{ l.nth }}: {{ l.kind === 'advance' ? 'advance' : l.letter }}
+      </text>
       <text :x="l.x" y="133" text-anchor="middle" font-size="13.5" style="fill: var(--ink2)">{{ words(l) }}</text>
     </g>
   </svg>
 </template>
 
 <style scoped>
-.strip { width: 100%; display: block; } .none { color: var(--ink2); font-size: 15px; }
+.strip {
+  width: 100%;
+  display: block;
+}
+.none {
+  color: var(--ink2);
+  font-size: 15px;
+}
 </style>

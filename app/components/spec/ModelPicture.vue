@@ -11,14 +11,21 @@ const props = defineProps<{ engine: Engine }>()
 const facts = computed(() => derivedFacts(props.engine))
 const first = computed(() => facts.value.stops[0])
 const plan = computed(() => facts.value.stops.map(s => s.stop))
-const cylinderOf = computed(() => props.engine.valves.find(v => v.id === first.value?.stop.valves[0]?.valveId)?.cylinderId ?? props.engine.cylinders[0]!.id)
+const cylinderOf = computed(
+  () =>
+    props.engine.valves.find(v => v.id === first.value?.stop.valves[0]?.valveId)?.cylinderId ??
+    props.engine.cylinders[0]!.id,
+)
 const valves = (ids: string[]) => {
   const names = ids.map(id => props.engine.valves.find(v => v.id === id)!.name.toLowerCase())
   return ids.length === props.engine.valves.length ? 'all valves' : names.join(', ')
 }
 const corner = computed(() => {
   const { boreMm, strokeMm, rodMm } = props.engine
-  return [boreMm === null ? `Stroke ${strokeMm} mm` : `Bore ${boreMm}, stroke ${strokeMm}`, rodMm === null ? null : `rod ${rodMm} mm`].filter(Boolean)
+  return [
+    boreMm === null ? `Stroke ${strokeMm} mm` : `Bore ${boreMm}, stroke ${strokeMm}`,
+    rodMm === null ? null : `rod ${rodMm} mm`,
+  ].filter(Boolean)
 })
 </script>
 
@@ -26,25 +33,119 @@ const corner = computed(() => {
   <div class="picture">
     <div v-for="(s, i) in facts.stops.slice(0, 2)" :key="s.stop.crankDeg" :class="['stop', i ? 'lower' : 'upper']">
       <h2>Stop {{ i + 1 }} at {{ Math.round(s.stop.crankDeg) }}°</h2>
-      <p>{{ placeWords(engine, s.stop.place) }}: {{ valves(s.stop.valves.map(v => v.valveId)) }}<br>{{ Math.floor(s.leastSpareDeg) }}° to spare<template v-if="s.dropMm !== null">, piston {{ s.dropMm.toFixed(1) }} mm down</template></p>
+      <p>
+        {{ placeWords(engine, s.stop.place) }}: {{ valves(s.stop.valves.map(v => v.valveId)) }}<br />{{
+          Math.floor(s.leastSpareDeg)
+        }}° to spare<template v-if="s.dropMm !== null">, piston {{ s.dropMm.toFixed(1) }} mm down</template>
+      </p>
     </div>
-    <div class="data upper"><p v-for="c in corner" :key="c!">{{ c }}</p><p v-if="engine.rodMm === null"><span class="assumed">(rod {{ Math.round(rodLengthMm(engine)) }} mm)</span> <i>assumed</i></p></div>
+    <div class="data upper">
+      <p v-for="c in corner" :key="c!">{{ c }}</p>
+      <p v-if="engine.rodMm === null">
+        <span class="assumed">(rod {{ Math.round(rodLengthMm(engine)) }} mm)</span> <i>assumed</i>
+      </p>
+    </div>
     <div class="data lower">
-      <p v-if="engine.cam">Cam {{ engine.cam.intakeOpensBeforeTdcDeg }}/{{ engine.cam.intakeClosesAfterBdcDeg }}/{{ engine.cam.exhaustOpensBeforeBdcDeg }}/{{ engine.cam.exhaustClosesAfterTdcDeg }}</p><p v-else><span class="assumed">(cam timing)</span> <i>assumed</i></p>
+      <p v-if="engine.cam">
+        Cam {{ engine.cam.intakeOpensBeforeTdcDeg }}/{{ engine.cam.intakeClosesAfterBdcDeg }}/{{
+          engine.cam.exhaustOpensBeforeBdcDeg
+        }}/{{ engine.cam.exhaustClosesAfterTdcDeg }}
+      </p>
+      <p v-else><span class="assumed">(cam timing)</span> <i>assumed</i></p>
       <p v-if="engine.decompressor.kind === 'unknown'"><span class="assumed">(decompressor)</span> <i>not known</i></p>
       <p>Turns {{ engine.turning.direction }}, seen from {{ engine.turning.seenFrom }}</p>
     </div>
-    <div class="wheel-of"><CycleWheel :engine="engine" :arcs="[]" :crank-deg="first?.stop.crankDeg ?? 0" :stops="plan" :target="null" :at-stop="false" :feel="[]" :cylinder-id="cylinderOf" at-rest /></div>
+    <div class="wheel-of">
+      <CycleWheel
+        :engine="engine"
+        :arcs="[]"
+        :crank-deg="first?.stop.crankDeg ?? 0"
+        :stops="plan"
+        :target="null"
+        :at-stop="false"
+        :feel="[]"
+        :cylinder-id="cylinderOf"
+        at-rest
+      />
+    </div>
     <p v-if="facts.stops.length > 2" class="more">{{ facts.stops.length }} stops in all.</p>
-    <p v-if="facts.unserved.length" class="more"><b>No stop serves {{ valves(facts.unserved) }}.</b></p>
+    <p v-if="facts.unserved.length" class="more">
+      <b>No stop serves {{ valves(facts.unserved) }}.</b>
+    </p>
   </div>
 </template>
 
 <style scoped>
-.picture { position: relative; display: grid; min-height: 420px; height: 100%; padding: 14px 16px; font-family: var(--figures); overflow: hidden; }
-.wheel-of { grid-area: 1 / 1; align-self: center; justify-self: center; width: 100%; max-width: 480px; aspect-ratio: 1.13; }
-.stop, .data { position: absolute; font-size: 15px; line-height: 1.25; color: var(--ink2); z-index: 1; max-width: 170px; } .stop h2 { font-size: 19px; color: var(--ink); white-space: nowrap; }
-.stop { left: 16px; } .data { right: 16px; text-align: right; max-width: 150px; } .upper { top: 12px; } .lower { bottom: 12px; } .assumed { border-bottom: 2px dotted var(--ink2); } i { font-style: normal; font-weight: 600; }
-.more { position: absolute; left: 50%; bottom: 2px; transform: translateX(-50%); font-size: 14px; white-space: nowrap; }
-@media (max-width: 700px) { .picture { display: block; } .stop, .data { position: static; text-align: left; max-width: none; margin-bottom: 6px; } }
+.picture {
+  position: relative;
+  display: grid;
+  min-height: 420px;
+  height: 100%;
+  padding: 14px 16px;
+  font-family: var(--figures);
+  overflow: hidden;
+}
+.wheel-of {
+  grid-area: 1 / 1;
+  align-self: center;
+  justify-self: center;
+  width: 100%;
+  max-width: 480px;
+  aspect-ratio: 1.13;
+}
+.stop,
+.data {
+  position: absolute;
+  font-size: 15px;
+  line-height: 1.25;
+  color: var(--ink2);
+  z-index: 1;
+  max-width: 170px;
+}
+.stop h2 {
+  font-size: 19px;
+  color: var(--ink);
+  white-space: nowrap;
+}
+.stop {
+  left: 16px;
+}
+.data {
+  right: 16px;
+  text-align: right;
+  max-width: 150px;
+}
+.upper {
+  top: 12px;
+}
+.lower {
+  bottom: 12px;
+}
+.assumed {
+  border-bottom: 2px dotted var(--ink2);
+}
+i {
+  font-style: normal;
+  font-weight: 600;
+}
+.more {
+  position: absolute;
+  left: 50%;
+  bottom: 2px;
+  transform: translateX(-50%);
+  font-size: 14px;
+  white-space: nowrap;
+}
+@media (max-width: 700px) {
+  .picture {
+    display: block;
+  }
+  .stop,
+  .data {
+    position: static;
+    text-align: left;
+    max-width: none;
+    margin-bottom: 6px;
+  }
+}
 </style>

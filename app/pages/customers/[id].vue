@@ -23,23 +23,33 @@ const year = ref<number | null>(thisYear)
 const paper = ref<'A4' | 'Letter' | null>('A4')
 const intoId = ref<number | null>(null)
 const kept = ref('')
-const loadYear = async () => { summary.value = await form.send(() => api.get<CustomerSummary>(`/api/customers/${id}/summary?year=${year.value}`)) ?? summary.value }
+const loadYear = async () => {
+  summary.value =
+    (await form.send(() => api.get<CustomerSummary>(`/api/customers/${id}/summary?year=${year.value}`))) ??
+    summary.value
+}
 onMounted(async () => {
   await loadYear()
-  all.value = await form.send(() => api.get<CustomerRow[]>('/api/customers')) ?? []
+  all.value = (await form.send(() => api.get<CustomerRow[]>('/api/customers'))) ?? []
   const own = all.value.find(c => c.id === id)
   if (own) Object.assign(given, { name: own.name, contact: own.contact, email: own.email })
 })
 watch(year, loadYear)
 useHead({ title: () => `${summary.value?.customer.name ?? 'Owner'}, Wembric` })
-const day = (iso: string) => new Date(iso).toLocaleDateString('en-GB', { day: 'numeric', month: 'short', timeZone: 'UTC' })
+const day = (iso: string) =>
+  new Date(iso).toLocaleDateString('en-GB', { day: 'numeric', month: 'short', timeZone: 'UTC' })
 const pdf = computed(() => `/api/customers/${id}/summary.pdf?year=${year.value}&paper=${paper.value}`)
 async function keep(): Promise<void> {
-  kept.value = await other.send(() => api.put(`/api/customers/${id}`, given)) ? 'Kept.' : ''
+  kept.value = (await other.send(() => api.put(`/api/customers/${id}`, given))) ? 'Kept.' : ''
   if (kept.value) await loadYear()
 }
-async function merge(): Promise<void> { if (await other.send(() => api.post(`/api/customers/${id}/merge`, { intoId: intoId.value }))) await navigateTo(`/customers/${intoId.value}`) }
-async function remove(): Promise<void> { if (await other.send(() => api.delete(`/api/customers/${id}`))) await navigateTo('/machines') }
+async function merge(): Promise<void> {
+  if (await other.send(() => api.post(`/api/customers/${id}/merge`, { intoId: intoId.value })))
+    await navigateTo(`/customers/${intoId.value}`)
+}
+async function remove(): Promise<void> {
+  if (await other.send(() => api.delete(`/api/customers/${id}`))) await navigateTo('/machines')
+}
 </script>
 
 <template>
@@ -47,16 +57,75 @@ async function remove(): Promise<void> { if (await other.send(() => api.delete(`
     <h1>{{ summary?.customer.name ?? 'Owner' }}</h1>
     <p v-if="form.failed.value" class="wrong" role="alert">{{ form.failed.value }}</p>
     <template v-if="summary">
-      <section class="year"><h2>Machines, and what was done in {{ summary.year }}</h2>
-        <div class="bar"><ChoiceField v-model="year" label="Year" :options="Array.from({ length: 6 }, (_, i) => ({ value: thisYear - i, label: String(thisYear - i) }))" /><ChoiceField v-model="paper" label="Paper" :options="[{ value: 'A4', label: 'A4' }, { value: 'Letter', label: 'Letter' }]" /><a class="quiet" :href="pdf" download>Summary as PDF</a></div>
+      <section class="year">
+        <h2>Machines, and what was done in {{ summary.year }}</h2>
+        <div class="bar">
+          <ChoiceField
+            v-model="year"
+            label="Year"
+            :options="Array.from({ length: 6 }, (_, i) => ({ value: thisYear - i, label: String(thisYear - i) }))"
+          /><ChoiceField
+            v-model="paper"
+            label="Paper"
+            :options="[
+              { value: 'A4', label: 'A4' },
+              { value: 'Letter', label: 'Letter' },
+            ]"
+          /><a class="quiet" :href="pdf" download>Summary as PDF</a>
+        </div>
         <p v-if="summary.machines.length === 0" class="lead">No machine is on record.</p>
-        <article v-for="m in summary.machines" :key="m.id"><h3><NuxtLink :to="`/machines/${m.id}`">{{ m.name }}</NuxtLink><small>{{ m.tag }}, {{ m.model }}</small></h3>
-          <table v-if="m.visits.length + m.records.length" class="rows"><tbody><tr v-for="v in m.visits" :key="`v${v.day}${v.number}`"><td class="figures">{{ day(v.day) }}</td><td>{{ v.number === null ? 'from paper' : `job ${v.number}` }}</td><td class="figures">{{ v.meter }}</td><td>{{ v.words }}</td></tr><tr v-for="(r, i) in m.records" :key="`r${i}`"><td class="figures">{{ day(r.day) }}</td><td /><td /><td>{{ r.words }}</td></tr></tbody></table>
-          <p v-else class="note">Not here in {{ summary.year }}.</p><p class="next">Next due {{ m.due }}. {{ m.why }}</p></article>
+        <article v-for="m in summary.machines" :key="m.id">
+          <h3>
+            <NuxtLink :to="`/machines/${m.id}`">{{ m.name }}</NuxtLink
+            ><small>{{ m.tag }}, {{ m.model }}</small>
+          </h3>
+          <table v-if="m.visits.length + m.records.length" class="rows">
+            <tbody>
+              <tr v-for="v in m.visits" :key="`v${v.day}${v.number}`">
+                <td class="figures">{{ day(v.day) }}</td>
+                <td>{{ v.number === null ? 'from paper' : `job ${v.number}` }}</td>
+                <td class="figures">{{ v.meter }}</td>
+                <td>{{ v.words }}</td>
+              </tr>
+              <tr v-for="(r, i) in m.records" :key="`r${i}`">
+                <td class="figures">{{ day(r.day) }}</td>
+                <td />
+                <td />
+                <td>{{ r.words }}</td>
+              </tr>
+            </tbody>
+          </table>
+          <p v-else class="note">Not here in {{ summary.year }}.</p>
+          <p class="next">Next due {{ m.due }}. {{ m.why }}</p>
+        </article>
       </section>
-      <section><h2>How to reach them</h2>
-        <form class="fields" @submit.prevent="keep"><div class="grid"><TextField v-model="given.name" label="Name" :wrong="other.wrong('name')" /><TextField v-model="given.contact" label="Telephone, address" :wrong="other.wrong('contact')" /><TextField v-model="given.email" label="E-mail" :wrong="other.wrong('email')" /></div><div class="actions"><Button type="submit" label="Keep" :loading="other.busy.value" /><p v-if="kept" class="note" role="status">{{ kept }}</p></div></form>
-        <div class="grid more"><ChoiceField v-model="intoId" label="On record twice? The one that stays" :options="all.filter(c => c.id !== id).map(c => ({ value: c.id, label: ownerWords(c) }))" filter /><div class="actions"><button type="button" class="quiet" :disabled="!intoId" @click="merge">Merge</button><button type="button" class="quiet" @click="remove">Take off the list</button></div></div>
+      <section>
+        <h2>How to reach them</h2>
+        <form class="fields" @submit.prevent="keep">
+          <div class="grid">
+            <TextField v-model="given.name" label="Name" :wrong="other.wrong('name')" /><TextField
+              v-model="given.contact"
+              label="Telephone, address"
+              :wrong="other.wrong('contact')"
+            /><TextField v-model="given.email" label="E-mail" :wrong="other.wrong('email')" />
+          </div>
+          <div class="actions">
+            <Button type="submit" label="Keep" :loading="other.busy.value" />
+            <p v-if="kept" class="note" role="status">{{ kept }}</p>
+          </div>
+        </form>
+        <div class="grid more">
+          <ChoiceField
+            v-model="intoId"
+            label="On record twice? The one that stays"
+            :options="all.filter(c => c.id !== id).map(c => ({ value: c.id, label: ownerWords(c) }))"
+            filter
+          />
+          <div class="actions">
+            <button type="button" class="quiet" :disabled="!intoId" @click="merge">Merge</button
+            ><button type="button" class="quiet" @click="remove">Take off the list</button>
+          </div>
+        </div>
         <p v-if="other.failed.value" class="wrong" role="alert">{{ other.failed.value }}</p>
       </section>
     </template>
@@ -65,5 +134,57 @@ async function remove(): Promise<void> { if (await other.send(() => api.delete(`
 </template>
 
 <style scoped>
-.customer { max-width: 1000px; } section { display: grid; gap: 16px; } .bar { display: flex; gap: 16px; align-items: end; flex-wrap: wrap; } .bar .field { width: 150px; } article { display: grid; gap: 6px; } h3 { font-size: 20px; display: flex; gap: 12px; align-items: baseline; } h3 a { min-height: 32px; } h3 small { font: 500 15px/1.2 var(--sentences); color: var(--ink2); } .next { font-weight: 600; font-size: 16px; } .note { color: var(--ink2); font-size: 15.5px; } .fields { display: grid; gap: 14px; } .more { align-items: end; padding-top: 10px; border-top: 1px solid var(--line); } td:first-child { white-space: nowrap; }
+.customer {
+  max-width: 1000px;
+}
+section {
+  display: grid;
+  gap: 16px;
+}
+.bar {
+  display: flex;
+  gap: 16px;
+  align-items: end;
+  flex-wrap: wrap;
+}
+.bar .field {
+  width: 150px;
+}
+article {
+  display: grid;
+  gap: 6px;
+}
+h3 {
+  font-size: 20px;
+  display: flex;
+  gap: 12px;
+  align-items: baseline;
+}
+h3 a {
+  min-height: 32px;
+}
+h3 small {
+  font: 500 15px/1.2 var(--sentences);
+  color: var(--ink2);
+}
+.next {
+  font-weight: 600;
+  font-size: 16px;
+}
+.note {
+  color: var(--ink2);
+  font-size: 15.5px;
+}
+.fields {
+  display: grid;
+  gap: 14px;
+}
+.more {
+  align-items: end;
+  padding-top: 10px;
+  border-top: 1px solid var(--line);
+}
+td:first-child {
+  white-space: nowrap;
+}
 </style>

@@ -26,16 +26,25 @@ text.value = String(useRoute().query.q ?? '')
 const machine = ref<MachineRow | null>(null)
 const adding = ref(false)
 const sets = ref<BladeSetRow[]>([])
-const job = reactive({ bladeSetId: null as number | null, meter: '', meterReplaced: false, complaint: '', tasks: [] as { name: string, needs: 'cold' | 'warm' | 'either' }[] })
+const job = reactive({
+  bladeSetId: null as number | null,
+  meter: '',
+  meterReplaced: false,
+  complaint: '',
+  tasks: [] as { name: string; needs: 'cold' | 'warm' | 'either' }[],
+})
 const meterWrong = ref('')
 
 /** A machine that was named in the address, as a tag's page does, or the only one that fits it, is chosen at once. */
 const wanted = Number(useRoute().query.machine ?? 0)
 onMounted(async () => {
-  if (wanted) machine.value = await loading.send(async () => (await api.get<{ machine: MachineRow }>(`/api/machines/${wanted}`)).machine)
+  if (wanted)
+    machine.value = await loading.send(
+      async () => (await api.get<{ machine: MachineRow }>(`/api/machines/${wanted}`)).machine,
+    )
   await find()
   if (!machine.value && text.value && found.value?.length === 1) await choose(found.value[0]!)
-  sets.value = await loading.send(() => api.get<BladeSetRow[]>('/api/blade-sets')) ?? []
+  sets.value = (await loading.send(() => api.get<BladeSetRow[]>('/api/blade-sets'))) ?? []
   const mine = sets.value.find(s => s.id === session.person?.favouriteSetId) ?? sets.value[0]
   job.bladeSetId = mine?.id ?? null
 })
@@ -45,7 +54,9 @@ async function open(): Promise<void> {
   const meter = meterOf(job.meter)
   meterWrong.value = meter === undefined ? 'Give the meter as a figure such as 1204.5, or leave it empty.' : ''
   if (meter === undefined || !machine.value) return
-  const made = await form.send(() => api.post<{ id: number }>('/api/jobs', { ...job, meter, machineId: machine.value!.id }))
+  const made = await form.send(() =>
+    api.post<{ id: number }>('/api/jobs', { ...job, meter, machineId: machine.value!.id }),
+  )
   if (made) await navigateTo(`/jobs/${made.id}`)
 }
 /** The next field takes the focus, so that the keyboard goes on where the eye does. */
@@ -64,35 +75,115 @@ function added(row: MachineRow): void {
   <main class="form">
     <h1>New job</h1>
     <template v-if="!machine && !adding">
-      <div class="field"><label for="find">Scan a tag, or type machine, owner or model</label><InputText id="find" v-model="text" autofocus placeholder="M-0101, Hedgerow …" /></div>
+      <div class="field">
+        <label for="find">Scan a tag, or type machine, owner or model</label
+        ><InputText id="find" v-model="text" autofocus placeholder="M-0101, Hedgerow …" />
+      </div>
       <ul class="found" aria-label="Machines">
         <li v-for="m in found" :key="m.id">
           <button type="button" class="key" :data-machine="m.tag" @click="choose(m)">
-            <span><b>{{ m.name }}</b><small>{{ m.tag }} · {{ m.model }} · {{ m.owner }}{{ m.openJobId ? ' · has an open job' : '' }}</small></span>
+            <span
+              ><b>{{ m.name }}</b
+              ><small
+                >{{ m.tag }} · {{ m.model }} · {{ m.owner }}{{ m.openJobId ? ' · has an open job' : '' }}</small
+              ></span
+            >
           </button>
         </li>
       </ul>
-      <p v-if="found?.length === 0" class="lead">{{ text ? 'No machine of this shop fits. Add it.' : 'This shop has no machines yet. Add the first.' }}</p>
+      <p v-if="found?.length === 0" class="lead">
+        {{ text ? 'No machine of this shop fits. Add it.' : 'This shop has no machines yet. Add the first.' }}
+      </p>
       <p v-if="failed || loading.failed.value" class="wrong" role="alert">{{ failed || loading.failed.value }}</p>
-      <div class="actions"><button type="button" class="quiet" @click="adding = true">Add a machine</button><NuxtLink class="quiet" to="/">Back to the Bay</NuxtLink></div>
+      <div class="actions">
+        <button type="button" class="quiet" @click="adding = true">Add a machine</button
+        ><NuxtLink class="quiet" to="/">Back to the Bay</NuxtLink>
+      </div>
     </template>
     <MachineForm v-else-if="adding" @added="added" @back="adding = false" />
     <form v-else-if="machine" class="open" @submit.prevent="open">
-      <p class="said"><b class="figures">{{ machine.name }}</b>, {{ machine.model }}, {{ machine.owner }}. Spec revision {{ machine.revision ?? 'none' }}<b v-if="machine.status === 'draft'"> (draft)</b>; you confirm it at the bench.</p>
-      <p v-if="machine.openJobId" class="said">This machine has an open job. <NuxtLink :to="`/jobs/${machine.openJobId}`">Go on with that one</NuxtLink>.</p>
+      <p class="said">
+        <b class="figures">{{ machine.name }}</b
+        >, {{ machine.model }}, {{ machine.owner }}. Spec revision {{ machine.revision ?? 'none'
+        }}<b v-if="machine.status === 'draft'"> (draft)</b>; you confirm it at the bench.
+      </p>
+      <p v-if="machine.openJobId" class="said">
+        This machine has an open job. <NuxtLink :to="`/jobs/${machine.openJobId}`">Go on with that one</NuxtLink>.
+      </p>
       <div class="grid">
-        <TextField v-model="job.meter" :label="`Meter, ${machine.meterUnit}`" inputmode="decimal" :note="machine.lastMeter === null ? 'Not read before. Empty means not read.' : `Last time ${formatMeter(machine.lastMeter, machine.meterUnit)}.`" :wrong="meterWrong || form.wrong('meter')" />
-        <ChoiceField v-model="job.bladeSetId" label="Blade set" :options="setOptions" :wrong="form.wrong('bladeSetId')" :note="sets.length ? undefined : 'None on the shelf yet: a lead adds one under Shelf.'" />
-        <TextField v-model="job.complaint" class="wide" label="What did it come for?" placeholder="hard to start, due, ticks …" :wrong="form.wrong('complaint')" />
+        <TextField
+          v-model="job.meter"
+          :label="`Meter, ${machine.meterUnit}`"
+          inputmode="decimal"
+          :note="
+            machine.lastMeter === null
+              ? 'Not read before. Empty means not read.'
+              : `Last time ${formatMeter(machine.lastMeter, machine.meterUnit)}.`
+          "
+          :wrong="meterWrong || form.wrong('meter')"
+        />
+        <ChoiceField
+          v-model="job.bladeSetId"
+          label="Blade set"
+          :options="setOptions"
+          :wrong="form.wrong('bladeSetId')"
+          :note="sets.length ? undefined : 'None on the shelf yet: a lead adds one under Shelf.'"
+        />
+        <TextField
+          v-model="job.complaint"
+          class="wide"
+          label="What did it come for?"
+          placeholder="hard to start, due, ticks …"
+          :wrong="form.wrong('complaint')"
+        />
         <TasksField v-model="job.tasks" class="wide" />
-        <div v-if="form.refusal.value?.problem.code === 'meter-lower'" class="wide tick"><Checkbox v-model="job.meterReplaced" input-id="replaced" binary /><label for="replaced">The meter was replaced</label></div>
+        <div v-if="form.refusal.value?.problem.code === 'meter-lower'" class="wide tick">
+          <Checkbox v-model="job.meterReplaced" input-id="replaced" binary /><label for="replaced"
+            >The meter was replaced</label
+          >
+        </div>
       </div>
       <p v-if="form.failed.value && !form.wrong('meter')" class="wrong" role="alert">{{ form.failed.value }}</p>
-      <div class="actions"><Button type="submit" label="Open the job" :loading="form.busy.value" /><button type="button" class="quiet" @click="machine = null">Another machine</button></div>
+      <div class="actions">
+        <Button type="submit" label="Open the job" :loading="form.busy.value" /><button
+          type="button"
+          class="quiet"
+          @click="machine = null"
+        >
+          Another machine
+        </button>
+      </div>
     </form>
   </main>
 </template>
 
 <style scoped>
-.found { list-style: none; margin: 0; padding: 0; display: grid; gap: 8px; } .key { width: 100%; padding: 10px 16px; } b { font: 600 20px/1.2 var(--figures); } small { display: block; font-size: 15px; color: var(--ink2); } .open { display: grid; gap: 20px; } .tick { display: flex; gap: 10px; align-items: center; }
+.found {
+  list-style: none;
+  margin: 0;
+  padding: 0;
+  display: grid;
+  gap: 8px;
+}
+.key {
+  width: 100%;
+  padding: 10px 16px;
+}
+b {
+  font: 600 20px/1.2 var(--figures);
+}
+small {
+  display: block;
+  font-size: 15px;
+  color: var(--ink2);
+}
+.open {
+  display: grid;
+  gap: 20px;
+}
+.tick {
+  display: flex;
+  gap: 10px;
+  align-items: center;
+}
 </style>

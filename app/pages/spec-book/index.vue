@@ -19,41 +19,128 @@ onMounted(async () => {
 })
 /** The row that Enter opens. */
 const at = ref(0)
-watch(found, () => { at.value = 0 })
+watch(found, () => {
+  at.value = 0
+})
 const rows = computed(() => found.value?.rows ?? [])
-const open = (row: ModelHit | undefined) => row ? navigateTo(`/spec-book/${row.id}`) : undefined
-const move = (by: number) => { at.value = Math.min(rows.value.length - 1, Math.max(0, at.value + by)) }
+const open = (row: ModelHit | undefined) => (row ? navigateTo(`/spec-book/${row.id}`) : undefined)
+const move = (by: number) => {
+  at.value = Math.min(rows.value.length - 1, Math.max(0, at.value + by))
+}
 const picked = ref<number[]>([])
-const pick = (id: number) => { picked.value = picked.value.includes(id) ? picked.value.filter(p => p !== id) : [...picked.value, id] }
-const about = (m: ModelHit) => [m.kind, m.code, m.displacementCc === null ? '' : `${m.displacementCc} cm³`, m.layout, m.yearFrom === null && m.yearTo === null ? '' : `${m.yearFrom ?? ''}–${m.yearTo ?? ''}`].filter(Boolean).join(', ')
-const exported = (format: string) => `/api/spec-export?${new URLSearchParams({ format, ...picked.value.length ? { ids: picked.value.join() } : {} })}`
-useKeys({ '/': () => field.value?.$el.focus(), 'n': () => { void navigateTo('/spec-book/new') } })
+const pick = (id: number) => {
+  picked.value = picked.value.includes(id) ? picked.value.filter(p => p !== id) : [...picked.value, id]
+}
+const about = (m: ModelHit) =>
+  [
+    m.kind,
+    m.code,
+    m.displacementCc === null ? '' : `${m.displacementCc} cm³`,
+    m.layout,
+    m.yearFrom === null && m.yearTo === null ? '' : `${m.yearFrom ?? ''}–${m.yearTo ?? ''}`,
+  ]
+    .filter(Boolean)
+    .join(', ')
+const exported = (format: string) =>
+  `/api/spec-export?${new URLSearchParams({ format, ...(picked.value.length ? { ids: picked.value.join() } : {}) })}`
+useKeys({
+  '/': () => field.value?.$el.focus(),
+  'n': () => {
+    void navigateTo('/spec-book/new')
+  },
+})
 </script>
 
 <template>
   <main class="form book">
     <div class="actions">
-      <h1>Spec book</h1><span class="count">{{ found ? `${found.total.toLocaleString('en-GB')} ${found.total === 1 ? 'model' : 'models'}` : '' }}</span>
-      <div class="right"><NuxtLink class="quiet" to="/spec-book/import">Import</NuxtLink><a class="quiet" :href="exported('csv')" download>CSV</a><a class="quiet" :href="exported('json')" download>JSON</a><NuxtLink class="quiet" to="/spec-book/new">Add a model <kbd>N</kbd></NuxtLink></div>
+      <h1>Spec book</h1>
+      <span class="count">{{
+        found ? `${found.total.toLocaleString('en-GB')} ${found.total === 1 ? 'model' : 'models'}` : ''
+      }}</span>
+      <div class="right">
+        <NuxtLink class="quiet" to="/spec-book/import">Import</NuxtLink
+        ><a class="quiet" :href="exported('csv')" download>CSV</a
+        ><a class="quiet" :href="exported('json')" download>JSON</a
+        ><NuxtLink class="quiet" to="/spec-book/new">Add a model <kbd>N</kbd></NuxtLink>
+      </div>
     </div>
-    <div class="find"><label for="find">Find a model <kbd>/</kbd></label><InputText id="find" ref="field" v-model="q" type="search" placeholder="Maker, model, engine code, family, cm³ or year" autocomplete="off" @keydown.down.prevent="move(1)" @keydown.up.prevent="move(-1)" @keydown.enter.prevent="open(rows[at])" /></div>
-    <p v-if="failed" class="wrong" role="alert">{{ failed }} <button type="button" class="link" @click="find">Try again</button></p>
+    <div class="find">
+      <label for="find">Find a model <kbd>/</kbd></label
+      ><InputText
+        id="find"
+        ref="field"
+        v-model="q"
+        type="search"
+        placeholder="Maker, model, engine code, family, cm³ or year"
+        autocomplete="off"
+        @keydown.down.prevent="move(1)"
+        @keydown.up.prevent="move(-1)"
+        @keydown.enter.prevent="open(rows[at])"
+      />
+    </div>
+    <p v-if="failed" class="wrong" role="alert">
+      {{ failed }} <button type="button" class="link" @click="find">Try again</button>
+    </p>
     <p v-else-if="!found" class="note" role="status">Opening the book …</p>
     <template v-else-if="rows.length === 0">
-      <p v-if="found.total === 0" class="lead">No models yet. Add one from a manual that you hold; the source and its date are kept with it.</p>
-      <p v-else class="lead" role="status">Nothing like “{{ q }}” in this book. Look at the plate again, or <NuxtLink :to="`/spec-book/new?model=${encodeURIComponent(q)}`">add it from the manual</NuxtLink>.</p>
+      <p v-if="found.total === 0" class="lead">
+        No models yet. Add one from a manual that you hold; the source and its date are kept with it.
+      </p>
+      <p v-else class="lead" role="status">
+        Nothing like “{{ q }}” in this book. Look at the plate again, or
+        <NuxtLink :to="`/spec-book/new?model=${encodeURIComponent(q)}`">add it from the manual</NuxtLink>.
+      </p>
     </template>
     <template v-else>
-      <p class="note" role="status">{{ found.recent ? 'Last used here first' : q ? `${rows.length} that fit${rows.length === 20 ? ' best' : ''}` : '' }}<template v-if="picked.length"> · {{ picked.length }} chosen: CSV and JSON hold these alone</template></p>
+      <p class="note" role="status">
+        {{
+          found.recent
+            ? 'Last used here first'
+            : q
+              ? `${rows.length} that fit${rows.length === 20 ? ' best' : ''}`
+              : ''
+        }}<template v-if="picked.length"> · {{ picked.length }} chosen: CSV and JSON hold these alone</template>
+      </p>
       <table class="rows">
-        <thead><tr><th><span class="hidden-words">Choose</span></th><th>Model</th><th>Intake</th><th>Exhaust</th><th>thou</th><th>Source</th><th>Revision</th></tr></thead>
+        <thead>
+          <tr>
+            <th><span class="hidden-words">Choose</span></th>
+            <th>Model</th>
+            <th>Intake</th>
+            <th>Exhaust</th>
+            <th>thou</th>
+            <th>Source</th>
+            <th>Revision</th>
+          </tr>
+        </thead>
         <tbody>
           <tr v-for="(m, i) in rows" :key="m.id" :class="{ at: i === at && q !== '' }" @click="open(m)">
-            <td class="pick-cell" @click.stop><input type="checkbox" :checked="picked.includes(m.id)" :aria-label="`Choose ${m.maker} ${m.model}`" @change="pick(m.id)"></td>
-            <td class="figures"><NuxtLink :to="`/spec-book/${m.id}`" @click.stop>{{ m.maker }} {{ m.model }}</NuxtLink><br><small>{{ about(m) }}</small></td>
-            <td class="figures whole">{{ m.intake }}</td><td class="figures whole">{{ m.exhaust }}</td><td class="whole">{{ m.thou }}</td>
-            <td class="source">{{ m.source }}, <span class="whole">{{ m.sourceDate }}</span></td>
-            <td class="whole"><span v-if="m.status === 'approved'" class="ok">✓ {{ m.revision }}</span><span v-else class="draft">{{ m.revision }}, draft</span><br v-if="m.waiting"><small v-if="m.waiting">{{ m.waiting === 1 ? 'a draft waits' : `${m.waiting} drafts wait` }}</small></td>
+            <td class="pick-cell" @click.stop>
+              <input
+                type="checkbox"
+                :checked="picked.includes(m.id)"
+                :aria-label="`Choose ${m.maker} ${m.model}`"
+                @change="pick(m.id)"
+              />
+            </td>
+            <td class="figures">
+              <NuxtLink :to="`/spec-book/${m.id}`" @click.stop>{{ m.maker }} {{ m.model }}</NuxtLink
+              ><br /><small>{{ about(m) }}</small>
+            </td>
+            <td class="figures whole">{{ m.intake }}</td>
+            <td class="figures whole">{{ m.exhaust }}</td>
+            <td class="whole">{{ m.thou }}</td>
+            <td class="source">
+              {{ m.source }}, <span class="whole">{{ m.sourceDate }}</span>
+            </td>
+            <td class="whole">
+              <span v-if="m.status === 'approved'" class="ok">✓ {{ m.revision }}</span
+              ><span v-else class="draft">{{ m.revision }}, draft</span><br v-if="m.waiting" /><small
+                v-if="m.waiting"
+                >{{ m.waiting === 1 ? 'a draft waits' : `${m.waiting} drafts wait` }}</small
+              >
+            </td>
           </tr>
         </tbody>
       </table>
@@ -62,9 +149,90 @@ useKeys({ '/': () => field.value?.$el.focus(), 'n': () => { void navigateTo('/sp
 </template>
 
 <style scoped>
-.book { max-width: 1240px; gap: 14px; } .right { margin-left: auto; display: flex; gap: 8px; flex-wrap: wrap; } .count { font: 500 17px/1 var(--figures); color: var(--ink2); align-self: center; } .whole, th { white-space: nowrap; }
-.find { display: grid; gap: 6px; } .find input { font-size: 20px; min-height: 56px; width: 100%; border-width: 1.5px; border-color: var(--ink); } small { font: 400 14.5px/1.3 var(--sentences); color: var(--ink3); }
-tbody tr { cursor: pointer; } tbody tr:hover { background: var(--sheet); } .at { box-shadow: inset 5px 0 0 var(--petrol); background: var(--sheet); } .pick-cell { width: 46px; padding-left: 12px; } .pick-cell input { width: 22px; height: 22px; accent-color: var(--petrol); } .figures a { color: var(--ink); text-decoration: none; font-size: 18px; } .figures a:hover { text-decoration: underline; } .source { font-size: 15px; color: var(--ink2); overflow-wrap: anywhere; }
-.ok { color: var(--petrol); font-weight: 600; } .draft { border: 1.5px dashed var(--ink2); border-radius: 4px; padding: 2px 6px; }
-@media (max-width: 700px) { .source, th:nth-child(5), td:nth-child(5), th:nth-child(6) { display: none; } .right { margin-left: 0; } }
+.book {
+  max-width: 1240px;
+  gap: 14px;
+}
+.right {
+  margin-left: auto;
+  display: flex;
+  gap: 8px;
+  flex-wrap: wrap;
+}
+.count {
+  font: 500 17px/1 var(--figures);
+  color: var(--ink2);
+  align-self: center;
+}
+.whole,
+th {
+  white-space: nowrap;
+}
+.find {
+  display: grid;
+  gap: 6px;
+}
+.find input {
+  font-size: 20px;
+  min-height: 56px;
+  width: 100%;
+  border-width: 1.5px;
+  border-color: var(--ink);
+}
+small {
+  font: 400 14.5px/1.3 var(--sentences);
+  color: var(--ink3);
+}
+tbody tr {
+  cursor: pointer;
+}
+tbody tr:hover {
+  background: var(--sheet);
+}
+.at {
+  box-shadow: inset 5px 0 0 var(--petrol);
+  background: var(--sheet);
+}
+.pick-cell {
+  width: 46px;
+  padding-left: 12px;
+}
+.pick-cell input {
+  width: 22px;
+  height: 22px;
+  accent-color: var(--petrol);
+}
+.figures a {
+  color: var(--ink);
+  text-decoration: none;
+  font-size: 18px;
+}
+.figures a:hover {
+  text-decoration: underline;
+}
+.source {
+  font-size: 15px;
+  color: var(--ink2);
+  overflow-wrap: anywhere;
+}
+.ok {
+  color: var(--petrol);
+  font-weight: 600;
+}
+.draft {
+  border: 1.5px dashed var(--ink2);
+  border-radius: 4px;
+  padding: 2px 6px;
+}
+@media (max-width: 700px) {
+  .source,
+  th:nth-child(5),
+  td:nth-child(5),
+  th:nth-child(6) {
+    display: none;
+  }
+  .right {
+    margin-left: 0;
+  }
+}
 </style>

@@ -33,7 +33,14 @@ onMounted(async () => {
 async function submit(): Promise<void> {
   const engine = given.engine()
   if (!engine || given.open().length) return
-  const made = await form.send(() => api.post<ModelRow>('/api/models', { ...given.identity(), engine, answered: answered.value, approveBecause: onlyLead.value ? approveBecause.value : '' }))
+  const made = await form.send(() =>
+    api.post<ModelRow>('/api/models', {
+      ...given.identity(),
+      engine,
+      answered: answered.value,
+      approveBecause: onlyLead.value ? approveBecause.value : '',
+    }),
+  )
   if (made) await navigateTo(`/spec-book/${made.id}`)
 }
 </script>
@@ -42,14 +49,30 @@ async function submit(): Promise<void> {
   <main>
     <form class="form" novalidate @submit.prevent="submit">
       <h1>Add a model and its spec</h1>
-      <p class="lead">What you leave empty is taken as assumed or not on record, and is marked so at the bench. From a file: <NuxtLink to="/spec-book/import">import</NuxtLink>. {{ onlyLead ? 'As the shop’s only lead you may approve it yourself, with a reason.' : 'It is a draft until a lead who did not write it approves it; a job can use it with a reason.' }}</p>
+      <p class="lead">
+        What you leave empty is taken as assumed or not on record, and is marked so at the bench. From a file:
+        <NuxtLink to="/spec-book/import">import</NuxtLink>.
+        {{
+          onlyLead
+            ? 'As the shop’s only lead you may approve it yourself, with a reason.'
+            : 'It is a draft until a lead who did not write it approves it; a job can use it with a reason.'
+        }}
+      </p>
       <IdentityFields v-model="model" :wrong="form.wrong" />
       <SpecFields v-model:spec="spec" v-model:firing="firing" :wrong="wrong" :odd="f => given.doubtAt(f)?.says" />
-      <div v-if="onlyLead" class="grid"><TextField v-model="approveBecause" label="Approved by yourself, because" note="Empty: it stays a draft." /></div>
+      <div v-if="onlyLead" class="grid">
+        <TextField v-model="approveBecause" label="Approved by yourself, because" note="Empty: it stays a draft." />
+      </div>
       <DoubtList v-model="answered" :doubts="doubts" />
-      <p v-if="Object.keys(wrong).length" class="wrong" role="alert">Look at the fields that are marked: {{ Object.values(wrong)[0] }}</p>
+      <p v-if="Object.keys(wrong).length" class="wrong" role="alert">
+        Look at the fields that are marked: {{ Object.values(wrong)[0] }}
+      </p>
       <p v-else-if="form.failed.value" class="wrong" role="alert">{{ form.failed.value }}</p>
-      <div class="actions"><Button type="submit" label="Add it" :loading="form.busy.value" /><NuxtLink class="quiet" to="/spec-book">Back</NuxtLink></div>
+      <div class="actions">
+        <Button type="submit" label="Add it" :loading="form.busy.value" /><NuxtLink class="quiet" to="/spec-book"
+          >Back</NuxtLink
+        >
+      </div>
     </form>
   </main>
 </template>

@@ -16,5 +16,10 @@ onMounted(async () => {
 </script>
 
 <template>
-  <main class="form"><h1>Tag {{ tag }}</h1><p v-if="form.failed.value" class="wrong" role="alert">{{ form.failed.value }}</p><p v-else role="status">Looking for the machine …</p><p v-if="form.failed.value" class="actions"><NuxtLink class="quiet" to="/machines">All machines</NuxtLink></p></main>
+  <main class="form">
+    <h1>Tag {{ tag }}</h1>
+    <p v-if="form.failed.value" class="wrong" role="alert">{{ form.failed.value }}</p>
+    <p v-else role="status">Looking for the machine …</p>
+    <p v-if="form.failed.value" class="actions"><NuxtLink class="quiet" to="/machines">All machines</NuxtLink></p>
+  </main>
 </template>

@@ -4,7 +4,7 @@ import type { JobView } from '../view'
 import { type Draft, key } from './thing'
 
 /** The next check by the spec’s own interval from today's meter, whichever comes first. */
-export function suggestedDue({ pin, nowMs }: JobView): { use: number | null, date: string | null } {
+export function suggestedDue({ pin, nowMs }: JobView): { use: number | null; date: string | null } {
   const { use, months } = pin.spec.engine.interval
   const date = new Date(nowMs)
   if (months !== null) date.setUTCMonth(date.getUTCMonth() + months)
@@ -14,8 +14,17 @@ export function suggestedDue({ pin, nowMs }: JobView): { use: number | null, dat
   }
 }
 
-export function dueWords({ pin }: Pick<JobView, 'pin'>, due: { use: number | null, date: string | null }): string {
-  const parts = [due.use !== null && formatMeter(due.use, pin.machine.meterUnit), due.date !== null && new Date(due.date).toLocaleDateString('en-GB', { day: 'numeric', month: 'short', year: 'numeric', timeZone: 'UTC' })]
+export function dueWords({ pin }: Pick<JobView, 'pin'>, due: { use: number | null; date: string | null }): string {
+  const parts = [
+    due.use !== null && formatMeter(due.use, pin.machine.meterUnit),
+    due.date !== null &&
+      new Date(due.date).toLocaleDateString('en-GB', {
+        day: 'numeric',
+        month: 'short',
+        year: 'numeric',
+        timeZone: 'UTC',
+      }),
+  ]
   return parts.filter(Boolean).join(' or ') || 'no date'
 }
 
@@ -24,44 +33,87 @@ export function closeThing(view: JobView, { id }: Requirement): Draft {
   const { torques, gasket, coverPattern } = view.pin.spec.engine
   const item = id.slice(id.indexOf(':') + 1)
   const stage: Draft['stage'] = { kind: 'close' }
-  if (id.startsWith('out:')) return {
-    label: 'What went in', instruction: `Take out: ${item}`, why: 'A rag left in an intake goes through the engine.', stage,
-    keys: [key('It is out', 'seen and counted', { type: 'came-out', payload: { item } }), key('Leave it', 'say why', null, 'reason')],
-  }
-  if (id.startsWith('back:')) return {
-    label: 'What came off', instruction: `Put back: ${item}`, why: 'Start the awkward bolt by hand first; none tight before all are in.', stage,
-    keys: [key('It is back', 'fastened', { type: 'went-back', payload: { item } }), key('Leave it off', 'say why', null, 'reason')],
-  }
-  if (id === 'gasket') return {
-    label: 'Gasket', instruction: 'Which gasket goes on the cover?', stage,
-    why: gasket ? `The spec says: ${gasket}. Faces clean first.` : 'The spec says nothing. Faces clean first.',
-    keys: [
-      key('A new one', 'seated all round', { type: 'gasket', payload: { choice: 'new', note: '' } }),
-      key('The old one', 'sound, used again', { type: 'gasket', payload: { choice: 'used again', note: '' } }),
-      key('Compound', 'left to skin first', { type: 'gasket', payload: { choice: 'compound', note: '' } }),
-    ],
-  }
+  if (id.startsWith('out:'))
+    return {
+      label: 'What went in',
+      instruction: `Take out: ${item}`,
+      why: 'A rag left in an intake goes through the engine.',
+      stage,
+      keys: [
+        key('It is out', 'seen and counted', { type: 'came-out', payload: { item } }),
+        key('Leave it', 'say why', null, 'reason'),
+      ],
+    }
+  if (id.startsWith('back:'))
+    return {
+      label: 'What came off',
+      instruction: `Put back: ${item}`,
+      why: 'Start the awkward bolt by hand first; none tight before all are in.',
+      stage,
+      keys: [
+        key('It is back', 'fastened', { type: 'went-back', payload: { item } }),
+        key('Leave it off', 'say why', null, 'reason'),
+      ],
+    }
+  if (id === 'gasket')
+    return {
+      label: 'Gasket',
+      instruction: 'Which gasket goes on the cover?',
+      stage,
+      why: gasket ? `The spec says: ${gasket}. Faces clean first.` : 'The spec says nothing. Faces clean first.',
+      keys: [
+        key('A new one', 'seated all round', { type: 'gasket', payload: { choice: 'new', note: '' } }),
+        key('The old one', 'sound, used again', { type: 'gasket', payload: { choice: 'used again', note: '' } }),
+        key('Compound', 'left to skin first', { type: 'gasket', payload: { choice: 'compound', note: '' } }),
+      ],
+    }
   if (id === 'torque-cover' || id === 'torque-plug') {
-    const what = id === 'torque-cover' ? 'cover' as const : 'plug' as const
+    const what = id === 'torque-cover' ? ('cover' as const) : ('plug' as const)
     const nm = what === 'cover' ? torques.coverNm : torques.plugNm
     return {
-      label: what === 'cover' ? 'Cover bolts' : 'Plug', stage,
+      label: what === 'cover' ? 'Cover bolts' : 'Plug',
+      stage,
       instruction: nm === null ? `Tighten the ${what} evenly` : `Torque the ${what} to ${Number(nm.toFixed(1))} N·m`,
-      why: nm === null ? 'The spec gives no torque: go by the maker’s manual. Overtight cracks or strips.' : `${formatTorque(nm)}${what === 'cover' ? `, ${coverPattern || 'crosswise'}, a little at a time` : ', lead on its own plug'}.`,
-      keys: [key('Done', nm === null ? 'even and firm' : 'with the wrench', { type: 'torqued', payload: { what, torqueNm: nm } }), key('Not done', 'say why', null, 'reason')],
+      why:
+        nm === null
+          ? 'The spec gives no torque: go by the maker’s manual. Overtight cracks or strips.'
+          : `${formatTorque(nm)}${what === 'cover' ? `, ${coverPattern || 'crosswise'}, a little at a time` : ', lead on its own plug'}.`,
+      keys: [
+        key('Done', nm === null ? 'even and firm' : 'with the wrench', {
+          type: 'torqued',
+          payload: { what, torqueNm: nm },
+        }),
+        key('Not done', 'say why', null, 'reason'),
+      ],
     }
   }
-  if (id === 'ran') return {
-    label: 'Run it', instruction: 'Run it outdoors a few minutes', why: 'Starts, idles, no tick, no weep. Look at caps and bolts again after.', stage,
-    keys: (['clean', 'ticks', 'weeps', 'will not start'] as const).map((result, i) =>
-      key(['Runs clean', 'It ticks', 'It weeps', 'Will not start'][i]!, ['no tick, no weep', 'tell the owner', 'cover or cap', 'write it down after'][i]!, { type: 'ran', payload: { result, note: '' } })),
-  }
+  if (id === 'ran')
+    return {
+      label: 'Run it',
+      instruction: 'Run it outdoors a few minutes',
+      why: 'Starts, idles, no tick, no weep. Look at caps and bolts again after.',
+      stage,
+      keys: (['clean', 'ticks', 'weeps', 'will not start'] as const).map((result, i) =>
+        key(
+          ['Runs clean', 'It ticks', 'It weeps', 'Will not start'][i]!,
+          ['no tick, no weep', 'tell the owner', 'cover or cap', 'write it down after'][i]!,
+          { type: 'ran', payload: { result, note: '' } },
+        ),
+      ),
+    }
   const due = suggestedDue(view)
   return {
-    label: 'Next check', instruction: 'When is the next check due?', stage,
-    why: due.use === null && due.date === null ? 'The spec names no interval. Type what you will tell the owner.' : 'By the spec’s interval, whichever comes first. Tell the owner.',
+    label: 'Next check',
+    instruction: 'When is the next check due?',
+    stage,
+    why:
+      due.use === null && due.date === null
+        ? 'The spec names no interval. Type what you will tell the owner.'
+        : 'By the spec’s interval, whichever comes first. Tell the owner.',
     keys: [
-      ...due.use !== null || due.date !== null ? [key(dueWords(view, due), 'by the spec', { type: 'next-due', payload: due })] : [],
+      ...(due.use !== null || due.date !== null
+        ? [key(dueWords(view, due), 'by the spec', { type: 'next-due', payload: due })]
+        : []),
       key('Another date', 'type it', null, 'due'),
       key('None', 'nothing is promised', { type: 'next-due', payload: { use: null, date: null } }),
     ],

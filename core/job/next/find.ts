@@ -1,4 +1,14 @@
-import { cylinderById, decompressorArc, type Engine, forwardTo, type Place, placePeriod, samePlace, type Valve, valveById } from '../../engine'
+import {
+  cylinderById,
+  decompressorArc,
+  type Engine,
+  forwardTo,
+  type Place,
+  placePeriod,
+  samePlace,
+  type Valve,
+  valveById,
+} from '../../engine'
 import { type Advice, adviseByTable, cylindersAt, type Observation } from '../../position'
 import type { Stop } from '../../stops'
 import type { Happening } from '../event'
@@ -18,13 +28,15 @@ function shortName(engine: Engine, valve: Valve): string {
   const rest = valve.name.startsWith(cylinder) ? valve.name.slice(cylinder.length).trim() : valve.name
   return (rest || valve.name).toLowerCase()
 }
-const whose = (engine: Engine, cylinderId: string): string => engine.cylinders.length > 1 ? `${cylinderById(engine, cylinderId).name.toLowerCase()} ` : ''
+const whose = (engine: Engine, cylinderId: string): string =>
+  engine.cylinders.length > 1 ? `${cylinderById(engine, cylinderId).name.toLowerCase()} ` : ''
 
 /** The place the crank was last brought to, for asking whether it is still there. */
 export const lastPlace = ({ state }: JobView): Place | null => lastPlaceIn(state.noted)
 
 /** The cylinder that a place is about, for the picture; null leaves it to the picture. */
-const cylinderFor = (view: JobView, place: Place | null): string | null => place ? cylindersAt(view.model, place)[0] ?? null : null
+const cylinderFor = (view: JobView, place: Place | null): string | null =>
+  place ? (cylindersAt(view.model, place)[0] ?? null) : null
 
 /** From so much to spare on, a finger's width on the flywheel does not matter. From memory. */
 const FINGERS_WIDTH_DEG = 30
@@ -34,7 +46,8 @@ export function marginWords(engine: Engine, stop: Stop): string {
   if (engine.cam === null || engine.decompressor.kind === 'unknown' || stop.valves.length === 0) return ''
   const before = Math.floor(Math.min(...stop.valves.map(v => v.beforeDeg)))
   const after = Math.floor(Math.min(...stop.valves.map(v => v.afterDeg)))
-  if (Math.min(before, after) >= FINGERS_WIDTH_DEG) return `${Math.min(before, after)}° to spare each way: a finger’s width either side of ${placeWords(engine, stop.place)} changes nothing.`
+  if (Math.min(before, after) >= FINGERS_WIDTH_DEG)
+    return `${Math.min(before, after)}° to spare each way: a finger’s width either side of ${placeWords(engine, stop.place)} changes nothing.`
   return `${before}° to spare short of it, ${after}° past it: come to it with care.`
 }
 
@@ -42,59 +55,108 @@ export function marginWords(engine: Engine, stop: Stop): string {
 export function pastTopWords(engine: Engine, stop: Stop): string {
   if (stop.place.kind !== 'rod-drop') return ''
   const { cylinderId, dropMm } = stop.place
-  const held = engine.valves.filter(v => v.cylinderId === cylinderId).map(v => decompressorArc(engine, v)).find(arc => arc !== null)
+  const held = engine.valves
+    .filter(v => v.cylinderId === cylinderId)
+    .map(v => decompressorArc(engine, v))
+    .find(arc => arc !== null)
   const firing = cylinderById(engine, cylinderId).firingAngleDeg
   const at = Math.round(forwardTo(firing, stop.crankDeg))
-  const why = held ? `A decompressor ${engine.decompressor.kind === 'unknown' ? 'may hold' : 'holds'} the exhaust until ${Math.round(forwardTo(firing, held.startDeg + held.sweepDeg))}° past top; ${at}° past it has let go.` : `Top alone does not serve every valve; ${at}° past it does.`
+  const why = held
+    ? `A decompressor ${engine.decompressor.kind === 'unknown' ? 'may hold' : 'holds'} the exhaust until ${Math.round(forwardTo(firing, held.startDeg + held.sweepDeg))}° past top; ${at}° past it has let go.`
+    : `Top alone does not serve every valve; ${at}° past it does.`
   return `${why} Rod down ${dropWords(dropMm)}${engine.rodMm === null ? ', its length assumed' : ''}.`
 }
 
 /** Whether the last answer was of going past a place and coming round to it once more. */
 function wentRound({ state }: JobView): boolean {
   const [a, b] = [state.noted.at(-2), state.noted.at(-1)]
-  return a !== undefined && b?.observation.kind === 'turns' && a.observation.kind === 'move' && eventIdOf(a.id) === eventIdOf(b.id)
+  return (
+    a !== undefined &&
+    b?.observation.kind === 'turns' &&
+    a.observation.kind === 'move' &&
+    eventIdOf(a.id) === eventIdOf(b.id)
+  )
 }
 /** How often on this job a place was passed and come round to again. */
-const timesRound = ({ state }: JobView): number => state.noted.filter((n, i) => {
-  const before = state.noted[i - 1]
-  return n.observation.kind === 'turns' && before?.observation.kind === 'move' && eventIdOf(before.id) === eventIdOf(n.id)
-}).length
+const timesRound = ({ state }: JobView): number =>
+  state.noted.filter((n, i) => {
+    const before = state.noted[i - 1]
+    return (
+      n.observation.kind === 'turns' && before?.observation.kind === 'move' && eventIdOf(before.id) === eventIdOf(n.id)
+    )
+  }).length
 
-const timesWords = (view: JobView): string => timesRound(view) === 1 ? 'once' : `${timesRound(view)} times`
+const timesWords = (view: JobView): string => (timesRound(view) === 1 ? 'once' : `${timesRound(view)} times`)
 
 function moveWhy(view: JobView, { to, why, turnDeg }: Extract<Advice, { kind: 'move' }>): string {
   const { engine } = view.pin.spec
   const stop = view.model.plan.stops.find(s => samePlace(s.place, to))
   const round = wentRound(view) ? `Passed ${timesWords(view)}: a turn further, counted. ` : ''
   switch (why) {
-    case 'start': return to.kind === 'mark'
-      ? `The line beside ${placeWords(engine, to)} in ${engine.markWindow}. It shows twice a cycle; the rockers tell which.`
-      : to.kind === 'rod-drop' && stop ? pastTopWords(engine, stop) : placePeriod(to) === 720 ? 'It shows once in a cycle, so it tells the stroke by itself.' : 'The piston tops twice in a cycle; the rockers will tell which. Wood or plastic rod, never steel.'
-    case 'neither has play': return `${round}Neither rocker has play: most likely the exhaust TDC. The next one is compression.`
-    case 'one has play': return to.kind === 'rod-drop' ? `${round}A decompressor may be holding one open. Past top it has let go: then feel again.` : `${round}Other stroke, or a valve without clearance: one turn on will tell.`
-    case 'stop is elsewhere': return `${round}${stop?.place.kind === 'rod-drop' ? pastTopWords(engine, stop) : `${turnDeg === null ? '' : `The stop is ${Math.round(turnDeg)}° on. `}${stop ? marginWords(engine, stop) : ''}`}`.trim()
-    case 'try the other top': return `${round}That did not settle it. Feel both again at the next top.`
-    case 'tells most': return `${round}Feeling the rockers there tells the strokes apart with the least turning.`
-    case 'turned back': return 'Turned back, chain and decompressor give false readings. Go round in the running direction.'
-    case 'by school': return 'It shows once in a cycle, so it tells the stroke by itself.'
+    case 'start':
+      return to.kind === 'mark'
+        ? `The line beside ${placeWords(engine, to)} in ${engine.markWindow}. It shows twice a cycle; the rockers tell which.`
+        : to.kind === 'rod-drop' && stop
+          ? pastTopWords(engine, stop)
+          : placePeriod(to) === 720
+            ? 'It shows once in a cycle, so it tells the stroke by itself.'
+            : 'The piston tops twice in a cycle; the rockers will tell which. Wood or plastic rod, never steel.'
+    case 'neither has play':
+      return `${round}Neither rocker has play: most likely the exhaust TDC. The next one is compression.`
+    case 'one has play':
+      return to.kind === 'rod-drop'
+        ? `${round}A decompressor may be holding one open. Past top it has let go: then feel again.`
+        : `${round}Other stroke, or a valve without clearance: one turn on will tell.`
+    case 'stop is elsewhere':
+      return `${round}${stop?.place.kind === 'rod-drop' ? pastTopWords(engine, stop) : `${turnDeg === null ? '' : `The stop is ${Math.round(turnDeg)}° on. `}${stop ? marginWords(engine, stop) : ''}`}`.trim()
+    case 'try the other top':
+      return `${round}That did not settle it. Feel both again at the next top.`
+    case 'tells most':
+      return `${round}Feeling the rockers there tells the strokes apart with the least turning.`
+    case 'turned back':
+      return 'Turned back, chain and decompressor give false readings. Go round in the running direction.'
+    case 'by school':
+      return 'It shows once in a cycle, so it tells the stroke by itself.'
   }
 }
 
 function moveDraft(view: JobView, advice: Extract<Advice, { kind: 'move' }>): Draft {
   const { engine } = view.pin.spec
   const { to, turns, times, turnDeg } = advice
-  const arrived: Observation = turns ? { kind: 'turns', turns, to } : { kind: 'move', to, ...times > 1 ? { times } : {} }
+  const arrived: Observation = turns
+    ? { kind: 'turns', turns, to }
+    : { kind: 'move', to, ...(times > 1 ? { times } : {}) }
   const again = placePeriod(to) / 360
-  const round: Observation[] = turns ? [{ kind: 'turns', turns: turns + again, to }] : [{ kind: 'move', to, ...times > 1 ? { times } : {} }, { kind: 'turns', turns: again, to }]
+  const round: Observation[] = turns
+    ? [{ kind: 'turns', turns: turns + again, to }]
+    : [
+        { kind: 'move', to, ...(times > 1 ? { times } : {}) },
+        { kind: 'turns', turns: again, to },
+      ]
   const second = times > 1 ? ', the second time' : ''
-  const far = turnDeg !== null && engine.cylinders.length > 1 ? `Turn on ${crankTurnWords(turnDeg)}, until` : 'Turn on until'
+  const far =
+    turnDeg !== null && engine.cylinders.length > 1 ? `Turn on ${crankTurnWords(turnDeg)}, until` : 'Turn on until'
   const until = `${untilWords(engine, to)}${second}`
   return {
     label: `Turn ${turningWords(engine)}`,
-    instruction: turns ? samePlace(lastPlace(view), to) ? `Turn one full turn on, until ${until}` : `Turn one full turn, then on until ${until}` : `${far} ${until}`,
+    instruction: turns
+      ? samePlace(lastPlace(view), to)
+        ? `Turn one full turn on, until ${until}`
+        : `Turn one full turn, then on until ${until}`
+      : `${far} ${until}`,
     why: moveWhy(view, advice),
     keys: [
-      key(to.kind === 'piston-top' ? 'Rod at its highest' : to.kind === 'rod-drop' ? `${to.dropMm} mm down` : to.kind === 'mark' ? `${placeWords(engine, to)} is there` : 'It is there', 'stopped there', crank(arrived)),
+      key(
+        to.kind === 'piston-top'
+          ? 'Rod at its highest'
+          : to.kind === 'rod-drop'
+            ? `${to.dropMm} mm down`
+            : to.kind === 'mark'
+              ? `${placeWords(engine, to)} is there`
+              : 'It is there',
+        'stopped there',
+        crank(arrived),
+      ),
       key('Went past it', 'and came round to it again', crank(...round)),
       lost,
     ],
@@ -110,19 +172,30 @@ function feelDraft(view: JobView, { valveIds, why }: Extract<Advice, { kind: 'fe
   const stage: Draft['stage'] = { kind: 'wheel', target: null, feelValveIds: valveIds, cylinderId }
   const several = engine.cylinders.length > 1
   const felt = view.state.noted.some(n => n.observation.kind === 'rocker')
-  const whyWords = why === 'decompressor or clearance'
-    ? felt
-      ? 'The decompressor has let go here: slack now means that it was the decompressor.'
-      : `The decompressor has let go here: both slack means that ${several ? whose(engine, a!.cylinderId) : 'it '}is on compression.`
-    : several
-      ? `Both slack: ${whose(engine, a!.cylinderId).trim()} is on compression. Neither moving: on its exhaust stroke, or two valves without clearance.`
-      : 'Both slack: compression. Neither moving: the exhaust TDC, or two valves without clearance.'
-  const label = wentRound(view) ? `Passed ${timesWords(view)}: a turn further, counted` : view.state.places > 1 ? 'Feel again, here' : 'One feel should settle it'
+  const whyWords =
+    why === 'decompressor or clearance'
+      ? felt
+        ? 'The decompressor has let go here: slack now means that it was the decompressor.'
+        : `The decompressor has let go here: both slack means that ${several ? whose(engine, a!.cylinderId) : 'it '}is on compression.`
+      : several
+        ? `Both slack: ${whose(engine, a!.cylinderId).trim()} is on compression. Neither moving: on its exhaust stroke, or two valves without clearance.`
+        : 'Both slack: compression. Neither moving: the exhaust TDC, or two valves without clearance.'
+  const label = wentRound(view)
+    ? `Passed ${timesWords(view)}: a turn further, counted`
+    : view.state.places > 1
+      ? 'Feel again, here'
+      : 'One feel should settle it'
   if (a && b) {
     const [first, second] = [shortName(engine, a), shortName(engine, b)]
-    const both = a.role === b.role ? `both ${whose(engine, a.cylinderId)}${a.role} rockers` : `both ${whose(engine, a.cylinderId)}rockers`
+    const both =
+      a.role === b.role
+        ? `both ${whose(engine, a.cylinderId)}${a.role} rockers`
+        : `both ${whose(engine, a.cylinderId)}rockers`
     return {
-      label, instruction: `Wiggle ${both}`, why: whyWords, stage,
+      label,
+      instruction: `Wiggle ${both}`,
+      why: whyWords,
+      stage,
       keys: [
         key('Both slack', 'each clicks', crank(play(a.id, true), play(b.id, true))),
         key(`Only ${first} slack`, `${second} does not move`, crank(play(a.id, true), play(b.id, false))),
@@ -133,25 +206,47 @@ function feelDraft(view: JobView, { valveIds, why }: Extract<Advice, { kind: 'fe
   }
   const valve = a ?? valveById(engine, valveIds[0]!)
   return {
-    label, instruction: `Wiggle the ${valve.name.toLowerCase()} rocker`, why: whyWords, stage,
-    keys: [key('Slack', 'it clicks', crank(play(valve.id, true))), key('No play', 'it does not move', crank(play(valve.id, false))), lost],
+    label,
+    instruction: `Wiggle the ${valve.name.toLowerCase()} rocker`,
+    why: whyWords,
+    stage,
+    keys: [
+      key('Slack', 'it clicks', crank(play(valve.id, true))),
+      key('No play', 'it does not move', crank(play(valve.id, false))),
+      lost,
+    ],
   }
 }
 
 function watchDraft(view: JobView, { cylinderId, to, why }: Extract<Advice, { kind: 'watch' }>): Draft {
   const { engine } = view.pin.spec
-  const because = { 'no play anywhere': 'No play at either top: two valves without clearance, perhaps. Watching tells the stroke.', 'still open': 'The rockers do not settle it. An intake that was watched does: no look away in between.', 'by school': 'The top after the intake has shut is compression. No look away in between.' }
+  const because = {
+    'no play anywhere': 'No play at either top: two valves without clearance, perhaps. Watching tells the stroke.',
+    'still open': 'The rockers do not settle it. An intake that was watched does: no look away in between.',
+    'by school': 'The top after the intake has shut is compression. No look away in between.',
+  }
   return {
     label: 'This tells the stroke whatever the rockers do',
     instruction: `Watch the ${whose(engine, cylinderId)}intake open and shut, then on to ${placeWords(engine, to)}`,
     why: because[why],
-    keys: [key(`Watched, ${to.kind === 'mark' ? `${placeWords(engine, to)} is there` : 'at the top'}`, 'never looked away', crank({ kind: 'watched', cylinderId, to })), lost],
+    keys: [
+      key(
+        `Watched, ${to.kind === 'mark' ? `${placeWords(engine, to)} is there` : 'at the top'}`,
+        'never looked away',
+        crank({ kind: 'watched', cylinderId, to }),
+      ),
+      lost,
+    ],
     stage: { kind: 'wheel', target: to, feelValveIds: [], cylinderId },
   }
 }
 
 const WEIGHING: Draft = {
-  label: 'One moment', instruction: 'Working out the next move', why: 'Weighing which move settles the most with the least turning.', keys: [lost], stage: { kind: 'wheel', target: null, feelValveIds: [], cylinderId: null },
+  label: 'One moment',
+  instruction: 'Working out the next move',
+  why: 'Weighing which move settles the most with the least turning.',
+  keys: [lost],
+  stage: { kind: 'wheel', target: null, feelValveIds: [], cylinderId: null },
 }
 
 /** Whether the moves are still being weighed elsewhere, so that there is nothing to do for a moment. */
@@ -161,9 +256,14 @@ export const isWeighing = ({ instruction }: Pick<Draft, 'instruction'>): boolean
 function vainDraft(view: JobView, valveId: string): Draft {
   const { name, cylinderId } = valveById(view.pin.spec.engine, valveId)
   return {
-    label: `${name}: leave it as it is`, instruction: `Stop: the ${name.toLowerCase()} is not closed here`,
+    label: `${name}: leave it as it is`,
+    instruction: `Stop: the ${name.toLowerCase()} is not closed here`,
     why: `${valveById(view.pin.spec.engine, valveId).adjuster === 'shim' ? 'Its shim is far thinner now' : 'Its screw was opened far'} and the blade still will not go, so it is held open here. Leave it as it is; find the place anew.`,
-    keys: [key('Find the place anew', 'nothing of it is believed', crank({ kind: 'lost' })), key('Another way', 'choose how stops are found', null, 'school'), key('Go on', 'say why', null, 'reason')],
+    keys: [
+      key('Find the place anew', 'nothing of it is believed', crank({ kind: 'lost' })),
+      key('Another way', 'choose how stops are found', null, 'school'),
+      key('Go on', 'say why', null, 'reason'),
+    ],
     stage: { kind: 'wheel', target: null, feelValveIds: [valveId], cylinderId },
   }
 }
@@ -172,9 +272,13 @@ function vainDraft(view: JobView, valveId: string): Draft {
 function noStopDraft(view: JobView, valveId: string): Draft {
   const { name, cylinderId } = valveById(view.pin.spec.engine, valveId)
   return {
-    label: `${name}: no stop`, instruction: `No stop serves the ${name.toLowerCase()}`,
+    label: `${name}: no stop`,
+    instruction: `No stop serves the ${name.toLowerCase()}`,
     why: 'By this engine’s cam data it is closed at none of these stops. Choose another way of finding them, or go on with a reason.',
-    keys: [key('Another way', 'choose how stops are found', null, 'school'), key('Measure it anyway', 'say why', null, 'reason')],
+    keys: [
+      key('Another way', 'choose how stops are found', null, 'school'),
+      key('Measure it anyway', 'say why', null, 'reason'),
+    ],
     stage: { kind: 'wheel', target: null, feelValveIds: [valveId], cylinderId },
   }
 }
@@ -185,12 +289,23 @@ export function findThing(view: JobView, { id }: Requirement): Draft {
   if (kind === 'no-stop') return noStopDraft(view, valveId)
   if (kind === 'vain') return vainDraft(view, valveId)
   const { model, position, state } = view
-  const advice = adviseByTable(model, position, state.noted, wantedStops(view)) ?? view.tools.weigh(model, position, state.noted)
+  const advice =
+    adviseByTable(model, position, state.noted, wantedStops(view)) ?? view.tools.weigh(model, position, state.noted)
   if (advice === null) return WEIGHING
   switch (advice.kind) {
-    case 'move': return moveDraft(view, advice)
-    case 'feel': return feelDraft(view, advice)
-    case 'watch': return watchDraft(view, advice)
-    case 'settled': return { label: 'Found', instruction: 'The valves are closed here', why: '', keys: [lost], stage: { kind: 'wheel', target: null, feelValveIds: [], cylinderId: null } }
+    case 'move':
+      return moveDraft(view, advice)
+    case 'feel':
+      return feelDraft(view, advice)
+    case 'watch':
+      return watchDraft(view, advice)
+    case 'settled':
+      return {
+        label: 'Found',
+        instruction: 'The valves are closed here',
+        why: '',
+        keys: [lost],
+        stage: { kind: 'wheel', target: null, feelValveIds: [], cylinderId: null },
+      }
   }
 }

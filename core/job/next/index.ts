@@ -19,21 +19,34 @@ export { dueWords, suggestedDue } from './close'
 export { isWeighing, lastPlace, marginWords, pastTopWords } from './find'
 
 const SIGN: Draft = {
-  label: 'All done', instruction: 'Sign and close the job', why: 'The sheet is kept as it is signed. Only a lead can open it again.',
-  keys: [key('Sign and close', 'the sheet is made', { type: 'closed', payload: {} }), key('Add a note', 'for the sheet', null, 'note')], stage: { kind: 'sign' },
+  label: 'All done',
+  instruction: 'Sign and close the job',
+  why: 'The sheet is kept as it is signed. Only a lead can open it again.',
+  keys: [
+    key('Sign and close', 'the sheet is made', { type: 'closed', payload: {} }),
+    key('Add a note', 'for the sheet', null, 'note'),
+  ],
+  stage: { kind: 'sign' },
 }
 
 /** The Measure step keeps to the valve that was tapped, else takes the first that is not proved as found. */
-const valveFor = (view: JobView, requirement: Requirement) => view.state.valves.find(v => requirement.id.endsWith(`:${v.valveId}`))!
+const valveFor = (view: JobView, requirement: Requirement) =>
+  view.state.valves.find(v => requirement.id.endsWith(`:${v.valveId}`))!
 
 function draftFor(view: JobView, requirement: Requirement): Draft {
   switch (requirement.step) {
-    case 'ready': return readyThing(view, requirement)
-    case 'find': return findThing(view, requirement)
-    case 'measure': return trialThing(view, valveFor(view, requirement), 'as found')
-    case 'set': return setThing(view, view.state.valves.find(v => v.nut !== 'locked') ?? valveFor(view, requirement))
-    case 'prove': return proveThing(view, requirement)
-    case 'close': return closeThing(view, requirement)
+    case 'ready':
+      return readyThing(view, requirement)
+    case 'find':
+      return findThing(view, requirement)
+    case 'measure':
+      return trialThing(view, valveFor(view, requirement), 'as found')
+    case 'set':
+      return setThing(view, view.state.valves.find(v => v.nut !== 'locked') ?? valveFor(view, requirement))
+    case 'prove':
+      return proveThing(view, requirement)
+    case 'close':
+      return closeThing(view, requirement)
   }
 }
 
@@ -45,7 +58,13 @@ function offStop(view: JobView, valveId: string): Requirement | null {
   if (!here || serves(here, valveId) || view.model.plan.unserved.includes(valveId)) return null
   const id = offStopId(view, valveId)
   if (view.state.passed.some(p => p.gate === id)) return null
-  return { id, step: 'measure', missing: `${valveById(view.pin.spec.engine, valveId).name}: measured at a stop that does not serve it.`, met: false, passed: null }
+  return {
+    id,
+    step: 'measure',
+    missing: `${valveById(view.pin.spec.engine, valveId).name}: measured at a stop that does not serve it.`,
+    met: false,
+    passed: null,
+  }
 }
 
 function offStopDraft(view: JobView, valveId: string): Draft {
@@ -56,9 +75,13 @@ function offStopDraft(view: JobView, valveId: string): Draft {
   const flagged = stopHere(view)?.flagged.includes(valveId)
   const closed = Math.round((view.position.closed[valveId] ?? 0) * 100)
   return {
-    label: `${name}: not at this stop`, instruction: `The ${name.toLowerCase()} is not measured here`,
+    label: `${name}: not at this stop`,
+    instruction: `The ${name.toLowerCase()} is not measured here`,
     why: `${flagged ? 'The maker’s list names it here, but by its cam data it is not closed.' : `Chance that it is closed here with room to spare: ${closed} %.`}${own >= 0 ? ` Its turn comes at stop ${own + 1}, ${placeWords(engine, stops[own]!.place)}.` : ''}`,
-    keys: [key('Leave it', own >= 0 ? `until stop ${own + 1}` : 'go on here', null, 'back'), key('Measure it here', 'say why', null, 'reason')],
+    keys: [
+      key('Leave it', own >= 0 ? `until stop ${own + 1}` : 'go on here', null, 'back'),
+      key('Measure it here', 'say why', null, 'reason'),
+    ],
     stage: { kind: 'wheel', target: null, feelValveIds: [valveId], cylinderId: valveById(engine, valveId).cylinderId },
   }
 }
@@ -75,13 +98,20 @@ export function nextThing(view: JobView, wanted: string | null = null): NextThin
   const all = gates(view)
   const first = firstOpen(all)
   if (!first) return { ...SIGN, step: 'close', trial: null, doubted: [], requirement: null }
-  const tapped = wanted !== null && AT_VALVES.has(first.step) && first.id !== 'turned' && view.state.valves.every(v => v.nut === 'locked') ? openOf(all, wanted) : null
+  const tapped =
+    wanted !== null &&
+    AT_VALVES.has(first.step) &&
+    first.id !== 'turned' &&
+    view.state.valves.every(v => v.nut === 'locked')
+      ? openOf(all, wanted)
+      : null
   if (tapped && (tapped.step !== 'prove' || view.state.proving)) {
     const gate = offStop(view, wanted!)
     if (gate) return { trial: null, doubted: [], ...offStopDraft(view, wanted!), step: gate.step, requirement: gate }
     // every valve of a stop is measured as found before a screw is touched; one that was let in with a reason is taken now
     const letIn = view.state.passed.some(p => p.gate === offStopId(view, wanted!))
-    if (letIn || tapped.step === first.step) return { trial: null, doubted: [], ...draftFor(view, tapped), step: tapped.step, requirement: tapped }
+    if (letIn || tapped.step === first.step)
+      return { trial: null, doubted: [], ...draftFor(view, tapped), step: tapped.step, requirement: tapped }
   }
   return { trial: null, doubted: [], ...draftFor(view, first), step: first.step, requirement: first }
 }

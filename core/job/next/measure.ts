@@ -1,5 +1,14 @@
 import { valveById } from '../../engine'
-import { BARE_FIGURE_NEAR_MM, type BladeSet, engravedWords, type Feel, limitsOf, type Stack, targetOf, type Verdict } from '../../feeler'
+import {
+  BARE_FIGURE_NEAR_MM,
+  type BladeSet,
+  engravedWords,
+  type Feel,
+  limitsOf,
+  type Stack,
+  targetOf,
+  type Verdict,
+} from '../../feeler'
 import { formatLength, snapMm } from '../../units'
 import type { GapChange } from '../event'
 import { presentReading, type ValveState } from '../state'
@@ -9,13 +18,28 @@ import { stopHere } from '../stop-work'
 import { lastPlace, marginWords } from './find'
 import { type AnswerKey, type Draft, key } from './thing'
 
-const FEEL_HELP: Record<Feel, string> = { 'free': 'slides with room to spare', 'drag': 'light, even tug', 'pinched': 'goes in, but is held', 'no-go': 'will not enter' }
+const FEEL_HELP: Record<Feel, string> = {
+  'free': 'slides with room to spare',
+  'drag': 'light, even tug',
+  'pinched': 'goes in, but is held',
+  'no-go': 'will not enter',
+}
 const FEEL_TITLE: Record<Feel, string> = { 'free': 'Free', 'drag': 'Drag', 'pinched': 'Pinched', 'no-go': 'No-go' }
 
 /** The four feel keys for a blade; what was done to the gap just before is recorded with the answer. */
-export const feelKeys = (valveId: string, { engravedMm }: Stack, set: BladeSet, after: GapChange | null, help: Partial<Record<Feel, string>> = {}): AnswerKey[] =>
+export const feelKeys = (
+  valveId: string,
+  { engravedMm }: Stack,
+  set: BladeSet,
+  after: GapChange | null,
+  help: Partial<Record<Feel, string>> = {},
+): AnswerKey[] =>
   (['free', 'drag', 'pinched', 'no-go'] as const).map(feel =>
-    key(FEEL_TITLE[feel], help[feel] ?? FEEL_HELP[feel], { type: 'trial', payload: { valveId, bladesMm: engravedMm, set: set.name, feel, after } }))
+    key(FEEL_TITLE[feel], help[feel] ?? FEEL_HELP[feel], {
+      type: 'trial',
+      payload: { valveId, bladesMm: engravedMm, set: set.name, feel, after },
+    }),
+  )
 
 /** What the blade would prove, said once. */
 function wouldProve(view: JobView, valveId: string, bladeMm: number, verdict: Verdict): string {
@@ -23,9 +47,12 @@ function wouldProve(view: JobView, valveId: string, bladeMm: number, verdict: Ve
   const clearance = clearanceOf(view.pin, valveId)
   const limits = limitsOf(clearance)
   const figure = `${formatLength(targetOf(clearance), view.pin.unit)} ${view.pin.unit}`
-  if (!limits) return Math.abs(snapMm(bladeMm - targetOf(clearance))) <= BARE_FIGURE_NEAR_MM
-    ? `A drag is in. Refused is tight. Free: the next one up will tell. ${figure} is wanted.`
-    : bladeMm > targetOf(clearance) ? `If it goes the gap is loose; if not, ${figure} stands.` : 'If it will not go, the gap is tight. If it goes, nothing is proved yet.'
+  if (!limits)
+    return Math.abs(snapMm(bladeMm - targetOf(clearance))) <= BARE_FIGURE_NEAR_MM
+      ? `A drag is in. Refused is tight. Free: the next one up will tell. ${figure} is wanted.`
+      : bladeMm > targetOf(clearance)
+        ? `If it goes the gap is loose; if not, ${figure} stands.`
+        : 'If it will not go, the gap is tight. If it goes, nothing is proved yet.'
   if (bladeMm < limits.minMm) return 'If it will not go, the gap is tight. If it goes, nothing is proved yet.'
   if (bladeMm === limits.minMm) return 'If it will not go, the gap is tight. If it drags, the gap is in.'
   if (bladeMm === limits.maxMm) return 'If it will not go, the top limit holds. If it runs free, the gap is loose.'
@@ -39,7 +66,8 @@ const alreadySaid = (view: JobView, valve: ValveState): string => {
 }
 
 /** Whether the mark must be looked at before this valve is measured: somebody may have leaned on the crank since. */
-export const wantsMarkCheck = ({ state }: JobView, valveId: string): boolean => !state.freshPlace && state.markCheckedFor !== valveId
+export const wantsMarkCheck = ({ state }: JobView, valveId: string): boolean =>
+  !state.freshPlace && state.markCheckedFor !== valveId
 
 export function markCheckThing(view: JobView, valveId: string): Draft {
   const { engine } = view.pin.spec
@@ -50,7 +78,10 @@ export function markCheckThing(view: JobView, valveId: string): Draft {
     instruction: place ? stillWords(engine, place) : 'Has the crank stayed where it was?',
     why: `A leaned-on crank creeps. ${here && marginWords(engine, here) ? marginWords(engine, here) : 'A reading off the closed arc proves nothing.'}`,
     keys: [
-      key(place ? `Still on ${placeWords(engine, place)}` : 'It has not moved', 'as it was left', { type: 'mark-checked', payload: { valveId, still: true } }),
+      key(place ? `Still on ${placeWords(engine, place)}` : 'It has not moved', 'as it was left', {
+        type: 'mark-checked',
+        payload: { valveId, still: true },
+      }),
       key('It moved', 'find the place again', { type: 'mark-checked', payload: { valveId, still: false } }),
     ],
     stage: { kind: 'blades', valveId, next: null },
@@ -59,22 +90,32 @@ export function markCheckThing(view: JobView, valveId: string): Draft {
 
 /** Trials that cannot both be right, named so that either can be taken back. */
 const doubtedOf = (view: JobView, valve: ValveState): Draft['doubted'] =>
-  judgeReading(view.pin, presentReading(valve), valve.valveId).reading.contradiction?.map(t => ({ eventId: t.id, words: `${t.name ?? ''} ${t.feel}` })) ?? []
+  judgeReading(view.pin, presentReading(valve), valve.valveId).reading.contradiction?.map(t => ({
+    eventId: t.id,
+    words: `${t.name ?? ''} ${t.feel}`,
+  })) ?? []
 
 /** As found, the other valves of the stop are measured before a screw is touched; later the nut is loosened at once. */
-const setIt = ({ valveId, phase }: ValveState): AnswerKey => phase === 'as found'
-  ? key('Set it', 'once all here are measured', { type: 'set-chosen', payload: { valveId } })
-  : key('Set it again', 'loosen the nut', { type: 'nut-loosened', payload: { valveId } })
+const setIt = ({ valveId, phase }: ValveState): AnswerKey =>
+  phase === 'as found'
+    ? key('Set it', 'once all here are measured', { type: 'set-chosen', payload: { valveId } })
+    : key('Set it again', 'loosen the nut', { type: 'nut-loosened', payload: { valveId } })
 
 /** No blade of the set tells on which side of a limit the gap is. A screw can be set to where one does. */
 function notProvable(view: JobView, valve: ValveState): Omit<Draft, 'label'> {
   const { valveId } = valve
   const bySet = valveById(view.pin.spec.engine, valveId).adjuster === 'screw'
-  const ways = [...bySet ? ['set it to where one does'] : [], ...view.pin.otherSets.length ? ['take another set'] : [], 'try one again', 'go on with a reason']
+  const ways = [
+    ...(bySet ? ['set it to where one does'] : []),
+    ...(view.pin.otherSets.length ? ['take another set'] : []),
+    'try one again',
+    'go on with a reason',
+  ]
   return {
-    instruction: 'This set cannot prove it', stage: { kind: 'blades', valveId, next: null },
+    instruction: 'This set cannot prove it',
+    stage: { kind: 'blades', valveId, next: null },
     why: `${alreadySaid(view, valve)}No blade or stack of ${setInHand(view).name} settles it: ${ways.slice(0, -1).join(', ')}, or ${ways.at(-1)}.`,
-    keys: [...bySet ? [setIt(valve)] : [], key('Go on', 'say why', null, 'reason')],
+    keys: [...(bySet ? [setIt(valve)] : []), key('Go on', 'say why', null, 'reason')],
   }
 }
 
@@ -87,13 +128,17 @@ export function trialThing(view: JobView, valve: ValveState, label: string): Dra
   const set = setInHand(view)
   const stack = expectedPolicy(view, valve)(reading?.trials ?? [])?.stack
   if (!stack) return { label: `${name}, ${label}`, ...notProvable(view, valve) }
-  const stacked = stack.bladesMm.length > 1 && !reading?.trials.length ? `No blade of that size: stack ${['', '', 'two', 'three'][stack.bladesMm.length]}. ` : ''
+  const stacked =
+    stack.bladesMm.length > 1 && !reading?.trials.length
+      ? `No blade of that size: stack ${['', '', 'two', 'three'][stack.bladesMm.length]}. `
+      : ''
   return {
     label: `${name}, ${label}`,
     instruction: `Try ${engravedWords(stack.engravedMm, set.unit)} in the ${name.toLowerCase()}`,
     why: `${alreadySaid(view, valve)}${stacked}${wouldProve(view, valveId, stack.totalMm, judgeReading(view.pin, reading, valveId).verdict)}`,
     keys: feelKeys(valveId, stack, set, null),
     stage: { kind: 'blades', valveId, next: stack },
-    trial: { valveId, stack, set: set.name, after: null }, doubted: doubtedOf(view, valve),
+    trial: { valveId, stack, set: set.name, after: null },
+    doubted: doubtedOf(view, valve),
   }
 }

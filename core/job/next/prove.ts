@@ -12,11 +12,18 @@ import { type Draft, key } from './thing'
 export function proveThing(view: JobView, { id }: Requirement): Draft {
   const { engine } = view.pin.spec
   if (id === 'turned') {
-    const to = (stopHere(view) ?? view.model.plan.stops[0])?.place ?? lastPlace(view) ?? topPlace(engine, engine.cylinders[0]!.id)
+    const to =
+      (stopHere(view) ?? view.model.plan.stops[0])?.place ??
+      lastPlace(view) ??
+      topPlace(engine, engine.cylinders[0]!.id)
     const where = placeWords(engine, to)
-    const turned = (turns: number, place: typeof to | null) => ({ type: 'prove-turned' as const, payload: { turns, to: place } })
+    const turned = (turns: number, place: typeof to | null) => ({
+      type: 'prove-turned' as const,
+      payload: { turns, to: place },
+    })
     return {
-      label: 'Prove it', instruction: `Turn it over two full turns, back to ${where}`,
+      label: 'Prove it',
+      instruction: `Turn it over two full turns, back to ${where}`,
       why: `By hand, ${engine.turning.direction} seen from ${engine.turning.seenFrom}. Feel for binding; see that nothing has jumped.`,
       keys: [
         key(`Back on ${where}`, 'two full turns', turned(2, to)),
@@ -30,7 +37,11 @@ export function proveThing(view: JobView, { id }: Requirement): Draft {
   const valve = view.state.valves.find(v => id.endsWith(`:${v.valveId}`))!
   if (id.startsWith('look-again')) {
     const draft = trialThing(view, valve, 'look again')
-    return { ...draft, label: `${valveById(engine, valve.valveId).name}: look again`, why: `What this rested on was taken back. ${draft.why}` }
+    return {
+      ...draft,
+      label: `${valveById(engine, valve.valveId).name}: look again`,
+      why: `What this rested on was taken back. ${draft.why}`,
+    }
   }
   return trialThing(view, valve, 'proof')
 }

@@ -1,4 +1,12 @@
-import { bracketSlot, degreesFor, nextSlot, type ScrewTurn, screwTurn, type SlotBracket, type SlotTried } from '../../adjuster'
+import {
+  bracketSlot,
+  degreesFor,
+  nextSlot,
+  type ScrewTurn,
+  screwTurn,
+  type SlotBracket,
+  type SlotTried,
+} from '../../adjuster'
 import { valveById } from '../../engine'
 import { engravedWords, type Interval, leavesOf } from '../../feeler'
 import { adjusterWords } from '../adjuster-words'
@@ -19,13 +27,26 @@ const SEARCH_STEP_MM = 0.02
 function slotsTried(view: JobView, valve: ValveState): SlotTried[] {
   const { pin } = view
   return [
-    ...valve.readings.length ? [{ screwDeg: valve.moves.filter(m => m.round < valve.round).at(-1)?.screwDeg ?? 0, reading: startReading(view, valve) }] : [],
-    ...valve.tries.filter(t => t.round === valve.round).map(t => ({ screwDeg: t.screwDeg, reading: judgeReading(pin, { trials: t.trials, phase: 'before lock' }, valve.valveId).reading })),
+    ...(valve.readings.length
+      ? [
+          {
+            screwDeg: valve.moves.filter(m => m.round < valve.round).at(-1)?.screwDeg ?? 0,
+            reading: startReading(view, valve),
+          },
+        ]
+      : []),
+    ...valve.tries
+      .filter(t => t.round === valve.round)
+      .map(t => ({
+        screwDeg: t.screwDeg,
+        reading: judgeReading(pin, { trials: t.trials, phase: 'before lock' }, valve.valveId).reading,
+      })),
   ]
 }
 
 /** Between which angles of the screw the answer lies. */
-export const bracketOf = (view: JobView, valve: ValveState, wantedMm: number): SlotBracket => bracketSlot(slotsTried(view, valve), wantedMm)
+export const bracketOf = (view: JobView, valve: ValveState, wantedMm: number): SlotBracket =>
+  bracketSlot(slotsTried(view, valve), wantedMm)
 
 /** What the valve measured before this round's screw was touched. */
 function startReading(view: JobView, valve: ValveState): Interval {
@@ -34,7 +55,7 @@ function startReading(view: JobView, valve: ValveState): Interval {
 }
 
 /** The next turn of the screw: the model's, kept between what was too loose and too tight, or halfway where it would leave that. */
-function nextTurn(view: JobView, valve: ValveState, wantedMm: number): { turn: ScrewTurn, deg: number } {
+function nextTurn(view: JobView, valve: ValveState, wantedMm: number): { turn: ScrewTurn; deg: number } {
   const { adjuster } = view.pin.spec.engine
   const now: Reading | undefined = presentReading(valve)
   const measured = now?.trials.length ? judgeReading(view.pin, now, valve.valveId).reading : startReading(view, valve)
@@ -42,13 +63,21 @@ function nextTurn(view: JobView, valve: ValveState, wantedMm: number): { turn: S
   const turn = screwTurn(adjuster, measured, wantedMm, thinnest)
   const inVain = valve.moves.filter(m => m.round === valve.round).length
   const step = degreesFor(adjuster, SEARCH_STEP_MM) * 2 ** Math.min(inVain, 3)
-  const model = turn.kind === 'turn'
-    ? turn.deg
-    : turn.kind === 'open-until'
-      ? -Math.max(degreesFor(adjuster, wantedMm), step)
-      : (turn.direction === 'clockwise' ? 1 : -1) * Math.max(turn.deg, step)
+  const model =
+    turn.kind === 'turn'
+      ? turn.deg
+      : turn.kind === 'open-until'
+        ? -Math.max(degreesFor(adjuster, wantedMm), step)
+        : (turn.direction === 'clockwise' ? 1 : -1) * Math.max(turn.deg, step)
   const bracket = bracketOf(view, valve, wantedMm)
-  return { turn, deg: handTurn(nextSlot(bracket, valve.screwDeg + model, turn.kind === 'turn') - valve.screwDeg, valve.screwDeg, bracket) }
+  return {
+    turn,
+    deg: handTurn(
+      nextSlot(bracket, valve.screwDeg + model, turn.kind === 'turn') - valve.screwDeg,
+      valve.screwDeg,
+      bracket,
+    ),
+  }
 }
 
 /** A turn as a hand makes it: in fives where that stays between too loose and too tight, else in single degrees, and never none. */
@@ -66,8 +95,10 @@ const againWords = (view: JobView, reading: Reading | undefined, valveId: string
 function nothingToSet(view: JobView, valve: ValveState): Draft {
   const { name } = valveById(view.pin.spec.engine, valve.valveId)
   return {
-    label: `${name}, ${latestVerdict(view.pin, valve).verdict}`, stage: { kind: 'blades', valveId: valve.valveId, next: null },
-    instruction: `The ${name.toLowerCase()} has no adjuster`, why: 'Nothing here can be turned: it is a matter for seat, tip or lifter.',
+    label: `${name}, ${latestVerdict(view.pin, valve).verdict}`,
+    stage: { kind: 'blades', valveId: valve.valveId, next: null },
+    instruction: `The ${name.toLowerCase()} has no adjuster`,
+    why: 'Nothing here can be turned: it is a matter for seat, tip or lifter.',
     keys: [key('Leave it for now', 'say why', null, 'reason'), key('Write it down', 'for the owner', null, 'finding')],
   }
 }
@@ -83,9 +114,10 @@ export function setThing(view: JobView, valve: ValveState): Draft {
   const { adjuster } = valveById(view.pin.spec.engine, valve.valveId)
   if (adjuster === 'shim') return shimThing(view, valve)
   if (adjuster === 'none') return nothingToSet(view, valve)
-  if (valve.nut === 'locked') return valve.phase === 'torqued' && torqueUnread(view, valve)
-    ? trialThing(view, valve, 'torqued')
-    : loosenThing(view, valve)
+  if (valve.nut === 'locked')
+    return valve.phase === 'torqued' && torqueUnread(view, valve)
+      ? trialThing(view, valve, 'torqued')
+      : loosenThing(view, valve)
   return valve.nut === 'nipped' ? nippedThing(view, valve) : looseThing(view, valve)
 }
 
@@ -96,8 +128,13 @@ function torqueUnread(view: JobView, valve: ValveState): boolean {
   return verdict === 'unproved' || (verdict !== 'in' && expectedPolicy(view, valve)(reading?.trials ?? []) !== null)
 }
 
-const screwStage = (valve: ValveState, aim: Aim, stage: 'loosen' | 'before lock' | 'nip' | 'torque', turn: ScrewTurn | null = null, askedDeg: number | null = null): Draft['stage'] =>
-  ({ kind: 'screw', valveId: valve.valveId, aim, turn, askedDeg, stage })
+const screwStage = (
+  valve: ValveState,
+  aim: Aim,
+  stage: 'loosen' | 'before lock' | 'nip' | 'torque',
+  turn: ScrewTurn | null = null,
+  askedDeg: number | null = null,
+): Draft['stage'] => ({ kind: 'screw', valveId: valve.valveId, aim, turn, askedDeg, stage })
 
 function loosenThing(view: JobView, valve: ValveState): Draft {
   const { engine } = view.pin.spec
@@ -130,18 +167,29 @@ function nippedThing(view: JobView, valve: ValveState): Draft {
   // it is good where it stands, or where the torque will leave it
   const good = here.verdict === 'in' || judgeAfterLock(view, valve, aim.shift).verdict === 'in'
   if (!good && here.verdict === 'unproved') return trialThing(view, valve, 'nipped')
-  if (!good) return {
-    label: `${name}, nipped`, instruction: `It moved: loosen the ${words.nip} again`, why: `${here.reason} Locking often moves it; the next round aims off.`,
-    keys: [key('It is free', 'go round again', { type: 'nut-loosened', payload: { valveId, slotDeg: null } })], stage: screwStage(valve, aim, 'loosen'),
-  }
+  if (!good)
+    return {
+      label: `${name}, nipped`,
+      instruction: `It moved: loosen the ${words.nip} again`,
+      why: `${here.reason} Locking often moves it; the next round aims off.`,
+      keys: [key('It is free', 'go round again', { type: 'nut-loosened', payload: { valveId, slotDeg: null } })],
+      stage: screwStage(valve, aim, 'loosen'),
+    }
   const set = setInHand(view)
   const stack = aim.after ?? aim.anyway
   const torque = lockTorque(view)
-  const after: GapChange = { kind: 'torqued', torqueNm: engine.torques.locknutNm, ...torque.by ? { by: torque.by } : {} }
+  const after: GapChange = {
+    kind: 'torqued',
+    torqueNm: engine.torques.locknutNm,
+    ...(torque.by ? { by: torque.by } : {}),
+  }
   return {
-    label: `${name}, lock`, instruction: `Torque the ${words.nip}${torque.instruction}, feel ${engravedWords(stack.engravedMm, set.unit)}`,
+    label: `${name}, lock`,
+    instruction: `Torque the ${words.nip}${torque.instruction}, feel ${engravedWords(stack.engravedMm, set.unit)}`,
     why: `${torque.why} ${bladeHabitWords(view)}`,
-    keys: feelKeys(valveId, stack, set, after), stage: screwStage(valve, aim, 'torque'), trial: { valveId, stack, set: set.name, after },
+    keys: feelKeys(valveId, stack, set, after),
+    stage: screwStage(valve, aim, 'torque'),
+    trial: { valveId, stack, set: set.name, after },
   }
 }
 
@@ -158,9 +206,14 @@ function looseThing(view: JobView, valve: ValveState): Draft {
   if (predicted.verdict === 'in') {
     const after = { kind: 'nipped' as const }
     return {
-      label: `${name}, before lock`, instruction: `Hold ${words.hold}, nip the ${words.nip}, feel ${blade}`,
-      why: aim.shift ? `${lastFelt(present)} With what the lock does it ends in the spec. It likes to follow: hold it still.` : `${predicted.reason} It likes to follow the nut: hold it still.`,
-      keys: feelKeys(valveId, stack, set, after), stage: screwStage(valve, aim, 'nip'), trial: { valveId, stack, set: set.name, after },
+      label: `${name}, before lock`,
+      instruction: `Hold ${words.hold}, nip the ${words.nip}, feel ${blade}`,
+      why: aim.shift
+        ? `${lastFelt(present)} With what the lock does it ends in the spec. It likes to follow: hold it still.`
+        : `${predicted.reason} It likes to follow the nut: hold it still.`,
+      keys: feelKeys(valveId, stack, set, after),
+      stage: screwStage(valve, aim, 'nip'),
+      trial: { valveId, stack, set: set.name, after },
     }
   }
   const { turn, deg } = nextTurn(view, valve, aim.beforeMm)
@@ -169,8 +222,13 @@ function looseThing(view: JobView, valve: ValveState): Draft {
     label: `${name}, before lock`,
     instruction: `Turn the ${words.turned} ${turnWords(deg)}, feel ${blade}`,
     why: `${againWords(view, present ?? latestReading(valve), valveId)}That is ${flatsWords(deg)}, ${turnDoubt(turn)}.`,
-    keys: feelKeys(valveId, stack, set, after, { 'free': 'still loose', 'drag': `nip the ${words.nip} next`, 'no-go': 'past it' }),
-    stage: screwStage(valve, aim, 'before lock', turn, after.deg), trial: { valveId, stack, set: set.name, after },
+    keys: feelKeys(valveId, stack, set, after, {
+      'free': 'still loose',
+      'drag': `nip the ${words.nip} next`,
+      'no-go': 'past it',
+    }),
+    stage: screwStage(valve, aim, 'before lock', turn, after.deg),
+    trial: { valveId, stack, set: set.name, after },
   }
 }
 

@@ -6,20 +6,50 @@ import type { Requirement } from '../requirements'
 import type { Aim } from '../aim'
 
 /** What an answer key asks for before it can be recorded. */
-export type Asks = 'school' | 'back' | 'temperature' | 'hours' | 'item-off' | 'item-in' | 'finding' | 'reason' | 'due' | 'note' | 'slot' | 'figure' | 'shim-read' | 'shim-size'
+export type Asks =
+  | 'school'
+  | 'back'
+  | 'temperature'
+  | 'hours'
+  | 'item-off'
+  | 'item-in'
+  | 'finding'
+  | 'reason'
+  | 'due'
+  | 'note'
+  | 'slot'
+  | 'figure'
+  | 'shim-read'
+  | 'shim-size'
 
 /** An answer: what is felt or done, and what it records. A key that asks opens one field; a key with neither is the gate. */
-export interface AnswerKey { title: string, help: string, happening: Happening | null, asks: Asks | null }
+export interface AnswerKey {
+  title: string
+  help: string
+  happening: Happening | null
+  asks: Asks | null
+}
 
 /** What the middle of the Bench shows beside the instruction. */
-export type Stage
-  = | { kind: 'start' } | { kind: 'cold' } | { kind: 'list' } | { kind: 'head' }
-    | { kind: 'wheel', target: Place | null, feelValveIds: string[], cylinderId: string | null }
-    | { kind: 'blades', valveId: string, next: Stack | null }
-    | { kind: 'screw', valveId: string, aim: Aim, turn: ScrewTurn | null, askedDeg: number | null, stage: 'loosen' | 'before lock' | 'nip' | 'torque' }
-    | { kind: 'shims', valveId: string }
-    | { kind: 'figures', role: Role }
-    | { kind: 'close' } | { kind: 'sign' }
+export type Stage =
+  | { kind: 'start' }
+  | { kind: 'cold' }
+  | { kind: 'list' }
+  | { kind: 'head' }
+  | { kind: 'wheel'; target: Place | null; feelValveIds: string[]; cylinderId: string | null }
+  | { kind: 'blades'; valveId: string; next: Stack | null }
+  | {
+      kind: 'screw'
+      valveId: string
+      aim: Aim
+      turn: ScrewTurn | null
+      askedDeg: number | null
+      stage: 'loosen' | 'before lock' | 'nip' | 'torque'
+    }
+  | { kind: 'shims'; valveId: string }
+  | { kind: 'figures'; role: Role }
+  | { kind: 'close' }
+  | { kind: 'sign' }
 
 /** The one next thing: an instruction of two lines at most, why, and the answers. */
 export interface NextThing {
@@ -30,12 +60,23 @@ export interface NextThing {
   keys: AnswerKey[]
   stage: Stage
   /** The blade of the feel keys and what was done just before it; the mechanic may choose another blade. */
-  trial: { valveId: string, stack: Stack, set: string, after: Extract<Happening, { type: 'trial' }>['payload']['after'] } | null
+  trial: {
+    valveId: string
+    stack: Stack
+    set: string
+    after: Extract<Happening, { type: 'trial' }>['payload']['after']
+  } | null
   /** Trials that cannot all be right, each of which may be taken back. */
-  doubted: { eventId: string, words: string }[]
+  doubted: { eventId: string; words: string }[]
   requirement: Requirement | null
 }
 
-export type Draft = Omit<NextThing, 'step' | 'requirement' | 'trial' | 'doubted'> & Partial<Pick<NextThing, 'trial' | 'doubted'>>
+export type Draft = Omit<NextThing, 'step' | 'requirement' | 'trial' | 'doubted'> &
+  Partial<Pick<NextThing, 'trial' | 'doubted'>>
 
-export const key = (title: string, help: string, happening: Happening | null, asks: Asks | null = null): AnswerKey => ({ title, help, happening, asks })
+export const key = (title: string, help: string, happening: Happening | null, asks: Asks | null = null): AnswerKey => ({
+  title,
+  help,
+  happening,
+  asks,
+})

@@ -3,4 +3,8 @@ import { changeAdapter } from '../../services/shelf'
 import { pool } from '../../startup'
 import { idOf, shopRoute } from '../../utils/api'
 
-export default shopRoute(adapterRequestSchema, ({ event, person, body }) => changeAdapter(pool(), person.shopId, idOf(event), body), 'lead')
+export default shopRoute(
+  adapterRequestSchema,
+  ({ event, person, body }) => changeAdapter(pool(), person.shopId, idOf(event), body),
+  'lead',
+)

@@ -4,4 +4,6 @@ import { pool } from '../../startup'
 import { idOf, shopRoute } from '../../utils/api'
 
 // a mechanic too: whoever finds a blade bent or gone marks it
-export default shopRoute(bladeSetRequestSchema, ({ event, person, body }) => changeBladeSet(pool(), person.shopId, idOf(event), body))
+export default shopRoute(bladeSetRequestSchema, ({ event, person, body }) =>
+  changeBladeSet(pool(), person.shopId, idOf(event), body),
+)

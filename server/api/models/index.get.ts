@@ -4,4 +4,6 @@ import { searchModels } from '../../services/spec-book'
 import { pool } from '../../startup'
 import { shopRoute } from '../../utils/api'
 
-export default shopRoute(null, ({ event, person }) => searchModels(pool(), person.shopId, searchSchema.parse(getQuery(event))))
+export default shopRoute(null, ({ event, person }) =>
+  searchModels(pool(), person.shopId, searchSchema.parse(getQuery(event))),
+)

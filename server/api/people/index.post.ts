@@ -3,4 +3,8 @@ import { addPerson } from '../../services/people'
 import { pool } from '../../startup'
 import { shopRoute } from '../../utils/api'
 
-export default shopRoute(personSchema, async ({ person, body }) => ({ id: await addPerson(pool(), person.shopId, body) }), 'lead')
+export default shopRoute(
+  personSchema,
+  async ({ person, body }) => ({ id: await addPerson(pool(), person.shopId, body) }),
+  'lead',
+)

@@ -4,4 +4,6 @@ import { pool } from '../../startup'
 import { idOf } from '../../utils/api'
 import { bytesRoute } from '../../utils/bytes'
 
-export default bytesRoute(({ event, person }) => readPhoto(pool(), person.shopId, idOf(event), getQuery(event).size === 'small' ? 'small' : 'picture'))
+export default bytesRoute(({ event, person }) =>
+  readPhoto(pool(), person.shopId, idOf(event), getQuery(event).size === 'small' ? 'small' : 'picture'),
+)

@@ -4,4 +4,6 @@ import { uploadImport } from '../../services/spec-import'
 import { pool } from '../../startup'
 import { shopRoute } from '../../utils/api'
 
-export default shopRoute(null, ({ event, person }) => uploadImport(pool(), person, uploadSchema.parse(getQuery(event)).name, event))
+export default shopRoute(null, ({ event, person }) =>
+  uploadImport(pool(), person, uploadSchema.parse(getQuery(event)).name, event),
+)

@@ -3,4 +3,6 @@ import { tickTask } from '../../services/board'
 import { pool } from '../../startup'
 import { idOf, shopRoute } from '../../utils/api'
 
-export default shopRoute(taskDoneSchema, ({ event, person, body }) => tickTask(pool(), person, idOf(event), body, new Date()))
+export default shopRoute(taskDoneSchema, ({ event, person, body }) =>
+  tickTask(pool(), person, idOf(event), body, new Date()),
+)

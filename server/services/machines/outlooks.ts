@@ -4,56 +4,111 @@ import type { KnownDrift, Outlook, OutlookFacts } from '../../../core/history'
 import type { Db, Pool } from '../../database/query'
 import { createdOf, machineById } from '../../repositories/machines'
 import { modelById, modelsByIds } from '../../repositories/models'
-import { FAMILY_MACHINES, familyDrifts, keptDrifts, markFamilyStale, staleMachines, storeOutlooks, type StoredOutlook } from '../../repositories/outlooks'
+import {
+  FAMILY_MACHINES,
+  familyDrifts,
+  keptDrifts,
+  markFamilyStale,
+  staleMachines,
+  storeOutlooks,
+  type StoredOutlook,
+} from '../../repositories/outlooks'
 import { outlooksElsewhere } from '../../workers/outlook-thread'
 import { asVisit, type MachinePast, pastsOf } from './visits'
 
-type FamilyRow = KnownDrift & { machineId: number, valveId: string }
+type FamilyRow = KnownDrift & { machineId: number; valveId: string }
 /** How the others of a machine’s model drift, by valve. */
 export function familyWithout(rows: readonly FamilyRow[], machineId: number): OutlookFacts['family'] {
   const family: Record<string, KnownDrift[]> = {}
-  for (const { valveId, machineId: of, perUse, sigma } of rows) if (of !== machineId) (family[valveId] ??= []).push({ perUse, sigma })
+  for (const { valveId, machineId: of, perUse, sigma } of rows)
+    if (of !== machineId) (family[valveId] ??= []).push({ perUse, sigma })
   return family
 }
 
 /** What `outlook` needs of one machine. */
-export const factsOf = (engine: Engine, past: MachinePast, family: OutlookFacts['family'], since: Date): OutlookFacts => ({
-  interval: engine.interval, limits: Object.fromEntries(engine.valves.map(v => [v.id, limitsOf(engine.clearance[v.role])])),
-  visits: past.visits.map(asVisit), uses: past.uses, sinceMs: past.engineAtMs ?? Math.min(since.getTime(), past.visits[0]?.atMs ?? Infinity), family,
+export const factsOf = (
+  engine: Engine,
+  past: MachinePast,
+  family: OutlookFacts['family'],
+  since: Date,
+): OutlookFacts => ({
+  interval: engine.interval,
+  limits: Object.fromEntries(engine.valves.map(v => [v.id, limitsOf(engine.clearance[v.role])])),
+  visits: past.visits.map(asVisit),
+  uses: past.uses,
+  sinceMs: past.engineAtMs ?? Math.min(since.getTime(), past.visits[0]?.atMs ?? Infinity),
+  family,
 })
 
-const stored = (machineId: number, modelId: number, past: MachinePast, { due, usePerDay, valves }: Outlook): StoredOutlook => ({
-  machineId, modelId, dueAt: due?.first.atMs === null || due?.first.atMs === undefined ? null : new Date(due.first.atMs), reasons: due?.all ?? [], firstMeter: past.firstMeter, usePerDay,
-  drifts: Object.entries(valves).flatMap(([valveId, { drift }]) => drift.kind === 'drift' ? [{ valveId, perUse: drift.perUse, sigma: drift.sigma }] : []),
+const stored = (
+  machineId: number,
+  modelId: number,
+  past: MachinePast,
+  { due, usePerDay, valves }: Outlook,
+): StoredOutlook => ({
+  machineId,
+  modelId,
+  dueAt: due?.first.atMs === null || due?.first.atMs === undefined ? null : new Date(due.first.atMs),
+  reasons: due?.all ?? [],
+  firstMeter: past.firstMeter,
+  usePerDay,
+  drifts: Object.entries(valves).flatMap(([valveId, { drift }]) =>
+    drift.kind === 'drift' ? [{ valveId, perUse: drift.perUse, sigma: drift.sigma }] : [],
+  ),
 })
 
-const driftWords = (rows: readonly ({ valveId: string } & KnownDrift)[]): string => rows.map(r => `${r.valveId} ${r.perUse} ${r.sigma}`).sort().join()
+const driftWords = (rows: readonly ({ valveId: string } & KnownDrift)[]): string =>
+  rows
+    .map(r => `${r.valveId} ${r.perUse} ${r.sigma}`)
+    .sort()
+    .join()
 
 /** Works out some machines of one shop and model in the other thread and writes it down. @returns whether one of a small family drifts otherwise than was kept: others rest on it */
 async function refresh(db: Db, shopId: number, modelId: number, ids: readonly number[]): Promise<boolean> {
   const [model] = await modelsByIds(db, shopId, [modelId])
   // a model without any figures says nothing, and is not asked again until it has some
   if (!model) {
-    await storeOutlooks(db, shopId, ids.map(machineId => ({ machineId, modelId, dueAt: null, reasons: [], firstMeter: null, usePerDay: null, drifts: [] })))
+    await storeOutlooks(
+      db,
+      shopId,
+      ids.map(machineId => ({
+        machineId,
+        modelId,
+        dueAt: null,
+        reasons: [],
+        firstMeter: null,
+        usePerDay: null,
+        drifts: [],
+      })),
+    )
     return false
   }
-  const pasts = await pastsOf(db, shopId, ids.map(id => ({ id, specAt: () => model.engine })))
+  const pasts = await pastsOf(
+    db,
+    shopId,
+    ids.map(id => ({ id, specAt: () => model.engine })),
+  )
   const since = new Map((await createdOf(db, shopId, ids)).map(m => [m.id, m.at]))
   const valveIds = model.engine.valves.map(v => v.id)
   const family = await familyDrifts(db, shopId, modelId, valveIds)
   const before = await keptDrifts(db, shopId, ids)
-  const facts = ids.map(id => factsOf(model.engine, pasts.get(id)!, familyWithout(family, id), since.get(id) ?? new Date()))
+  const facts = ids.map(id =>
+    factsOf(model.engine, pasts.get(id)!, familyWithout(family, id), since.get(id) ?? new Date()),
+  )
   const found = await outlooksElsewhere(facts)
   const rows = ids.map((id, i) => stored(id, modelId, pasts.get(id)!, found[i]!))
   await storeOutlooks(db, shopId, rows)
-  return family.length < FAMILY_MACHINES * valveIds.length && rows.some(r => driftWords(r.drifts) !== driftWords(before.filter(f => f.machineId === r.machineId)))
+  return (
+    family.length < FAMILY_MACHINES * valveIds.length &&
+    rows.some(r => driftWords(r.drifts) !== driftWords(before.filter(f => f.machineId === r.machineId)))
+  )
 }
 
 /** One machine has changed: it is worked out at once, and what others of its model take from it later. */
 export async function machineChanged(pool: Pool, shopId: number, machineId: number): Promise<void> {
   const machine = await machineById(pool, shopId, machineId)
-  if (!machine || !await modelById(pool, shopId, machine.modelId)) return
-  if (!await refresh(pool, shopId, machine.modelId, [machineId])) return
+  if (!machine || !(await modelById(pool, shopId, machine.modelId))) return
+  if (!(await refresh(pool, shopId, machine.modelId, [machineId]))) return
   await markFamilyStale(pool, shopId, machine.modelId, machineId)
   refreshSoon(pool)
 }
@@ -67,7 +122,12 @@ export async function refreshStale(pool: Pool): Promise<number> {
     if (rows.length === 0) return done
     const { shopId, modelId } = rows[0]!
     const same = rows.filter(r => r.shopId === shopId && r.modelId === modelId)
-    await refresh(pool, shopId, modelId, same.map(r => r.id))
+    await refresh(
+      pool,
+      shopId,
+      modelId,
+      same.map(r => r.id),
+    )
     done += same.length
   }
 }
@@ -80,12 +140,16 @@ export function refreshSoon(pool: Pool): void {
     again = true
     return
   }
-  running = refreshStale(pool).catch((error: Error) => console.error(`What is due could not be worked out: ${error.message}`)).finally(() => {
-    running = null
-    if (!again) return
-    again = false
-    refreshSoon(pool)
-  })
+  running = refreshStale(pool)
+    .catch((error: Error) => console.error(`What is due could not be worked out: ${error.message}`))
+    .finally(() => {
+      running = null
+      if (!again) return
+      again = false
+      refreshSoon(pool)
+    })
 }
 /** When the round that is under way has ended. */
-export const refreshed = async (): Promise<void> => { while (running) await running }
+export const refreshed = async (): Promise<void> => {
+  while (running) await running
+}

@@ -8,25 +8,70 @@ type SheetGiven = Pick<SheetResponse, 'shop' | 'sheet' | 'signed' | 'tasks' | 's
 const WORDS: Record<Verdict, string> = { in: 'In', tight: 'Tight', loose: 'Loose', unproved: 'Unproved' }
 /** A verdict's shape in black, as on the screen's sheet: a ringed tick, ▼ full, ▲ open, hatch. */
 function drawVerdict({ doc, scale }: PdfPaper, verdict: Verdict, x: number, y: number): void {
-  doc.save().translate(x, y + scale).scale(0.62 * scale).lineWidth(1.3).strokeColor('#111111').fillColor('#111111')
+  doc
+    .save()
+    .translate(x, y + scale)
+    .scale(0.62 * scale)
+    .lineWidth(1.3)
+    .strokeColor('#111111')
+    .fillColor('#111111')
   if (verdict === 'in') doc.circle(6.5, 6.5, 5.8).stroke().moveTo(3.6, 6.8).lineTo(5.8, 8.9).lineTo(9.6, 4.4).stroke()
   if (verdict === 'tight') doc.moveTo(0.5, 1.5).lineTo(12.5, 1.5).lineTo(6.5, 12).fill()
   if (verdict === 'loose') doc.moveTo(1, 11.5).lineTo(12, 11.5).lineTo(6.5, 1.5).closePath().stroke()
-  if (verdict === 'unproved') doc.rect(1, 1, 11, 11).stroke().moveTo(1, 7).lineTo(7, 1).moveTo(1, 12).lineTo(12, 1).moveTo(7, 12).lineTo(12, 7).stroke()
+  if (verdict === 'unproved')
+    doc
+      .rect(1, 1, 11, 11)
+      .stroke()
+      .moveTo(1, 7)
+      .lineTo(7, 1)
+      .moveTo(1, 12)
+      .lineTo(12, 1)
+      .moveTo(7, 12)
+      .lineTo(12, 7)
+      .stroke()
   doc.restore()
 }
-const verdictCell = (verdict: Verdict, proof: 'pair' | 'drag' | null, scale: number): Cell => ({ text: `${WORDS[verdict]}${proof ? `, by ${proof}` : ''}`, width: 12 * scale, draw: (pdf, x, y) => drawVerdict(pdf, verdict, x, y) })
+const verdictCell = (verdict: Verdict, proof: 'pair' | 'drag' | null, scale: number): Cell => ({
+  text: `${WORDS[verdict]}${proof ? `, by ${proof}` : ''}`,
+  width: 12 * scale,
+  draw: (pdf, x, y) => drawVerdict(pdf, verdict, x, y),
+})
 
 /** A rule with the spec as a tint, the reading as found open and as left solid. */
-function drawRule(pdf: PdfPaper, valve: SheetValve, x: number, y: number, width: number, height: number, fromMm: number, topMm: number): void {
+function drawRule(
+  pdf: PdfPaper,
+  valve: SheetValve,
+  x: number,
+  y: number,
+  width: number,
+  height: number,
+  fromMm: number,
+  topMm: number,
+): void {
   const { doc } = pdf
   const at = (mm: number) => x + Math.max(0, Math.min(1, (mm - fromMm) / (topMm - fromMm))) * width
   doc.save().rect(x, y, width, height).lineWidth(0.9).strokeColor('#111111').stroke()
-  doc.rect(at(valve.spec.minMm), y + 0.5, Math.max(1, at(valve.spec.maxMm) - at(valve.spec.minMm)), height - 1).fill('#E2E2E2')
-  for (let mm = fromMm; mm <= topMm + 1e-9; mm += 0.01) doc.moveTo(at(mm), y).lineTo(at(mm), y + (Math.round(mm * 100) % 5 ? 2 : 4)).lineWidth(0.4).stroke('#111111')
-  const figures = Array.from({ length: Math.floor(topMm / 0.05) + 1 }, (_, i) => i * 0.05).filter(mm => mm >= fromMm - 1e-9)
-  for (const mm of figures) pdf.font('plain', 7).text(mm.toFixed(2), at(mm) - pdf.size(12), y - pdf.size(8.5), { width: pdf.size(24), align: 'center', lineBreak: false })
-  const bar = (reading: { loMm: number, hiMm: number | null } | null, top: number, full: boolean) => {
+  doc
+    .rect(at(valve.spec.minMm), y + 0.5, Math.max(1, at(valve.spec.maxMm) - at(valve.spec.minMm)), height - 1)
+    .fill('#E2E2E2')
+  for (let mm = fromMm; mm <= topMm + 1e-9; mm += 0.01)
+    doc
+      .moveTo(at(mm), y)
+      .lineTo(at(mm), y + (Math.round(mm * 100) % 5 ? 2 : 4))
+      .lineWidth(0.4)
+      .stroke('#111111')
+  const figures = Array.from({ length: Math.floor(topMm / 0.05) + 1 }, (_, i) => i * 0.05).filter(
+    mm => mm >= fromMm - 1e-9,
+  )
+  for (const mm of figures)
+    pdf
+      .font('plain', 7)
+      .text(mm.toFixed(2), at(mm) - pdf.size(12), y - pdf.size(8.5), {
+        width: pdf.size(24),
+        align: 'center',
+        lineBreak: false,
+      })
+  const bar = (reading: { loMm: number; hiMm: number | null } | null, top: number, full: boolean) => {
     if (!reading) return
     const [lo, hi] = [at(reading.loMm), at(reading.hiMm ?? topMm)]
     doc.rect(lo, top, Math.max(2, hi - lo), height * 0.22).lineWidth(0.9)
@@ -39,9 +84,14 @@ function drawRule(pdf: PdfPaper, valve: SheetValve, x: number, y: number, width:
 }
 
 /** All that the sheet's valves need of a common scale. */
-function scaleOf(valves: readonly SheetValve[]): { fromMm: number, topMm: number } {
-  const all = valves.flatMap(v => [v.spec.minMm, v.spec.maxMm, v.asFound?.loMm, v.asFound?.hiMm, v.asLeft?.loMm, v.asLeft?.hiMm]).filter(v => v !== undefined && v !== null)
-  return { fromMm: Math.max(0, Math.floor((Math.min(...all) - 0.02) * 50) / 50), topMm: Math.ceil((Math.max(...all) + 0.02) * 50) / 50 }
+function scaleOf(valves: readonly SheetValve[]): { fromMm: number; topMm: number } {
+  const all = valves
+    .flatMap(v => [v.spec.minMm, v.spec.maxMm, v.asFound?.loMm, v.asFound?.hiMm, v.asLeft?.loMm, v.asLeft?.hiMm])
+    .filter(v => v !== undefined && v !== null)
+  return {
+    fromMm: Math.max(0, Math.floor((Math.min(...all) - 0.02) * 50) / 50),
+    topMm: Math.ceil((Math.max(...all) + 0.02) * 50) / 50,
+  }
 }
 
 function valveBlock(pdf: PdfPaper, valve: SheetValve, unit: Sheet['unit'], fromMm: number, topMm: number): void {
@@ -52,68 +102,183 @@ function valveBlock(pdf: PdfPaper, valve: SheetValve, unit: Sheet['unit'], fromM
   const spec = unit === 'thou' ? `${valve.spec.thou} thou` : `${valve.spec.words} mm`
   pdf.font('bold', 10.5).text(valve.name, pdf.left, y, { width: pdf.width * 0.24 })
   pdf.font('plain', 9, 'grey').text(`Spec ${spec}`, pdf.left, y + pdf.size(12), { width: pdf.width * 0.24 })
-  for (const [i, [label, reading]] of ([['As found', valve.asFound], ['As left', valve.asLeft]] as const).entries()) {
+  for (const [i, [label, reading]] of (
+    [
+      ['As found', valve.asFound],
+      ['As left', valve.asLeft],
+    ] as const
+  ).entries()) {
     const top = y + pdf.size(i * 11)
-    pdf.font('plain', 9, 'grey').text(label, pdf.left + pdf.width * 0.25, top, { width: pdf.width * 0.08, lineBreak: false })
-    pdf.font('bold', 9).text(reading?.words ?? (i ? 'not proved' : 'not measured'), pdf.left + pdf.width * 0.325, top, { width: pdf.width * 0.15, lineBreak: false })
+    pdf
+      .font('plain', 9, 'grey')
+      .text(label, pdf.left + pdf.width * 0.25, top, { width: pdf.width * 0.08, lineBreak: false })
+    pdf
+      .font('bold', 9)
+      .text(reading?.words ?? (i ? 'not proved' : 'not measured'), pdf.left + pdf.width * 0.325, top, {
+        width: pdf.width * 0.15,
+        lineBreak: false,
+      })
     if (!reading) continue
     drawVerdict(pdf, reading.verdict, pdf.left + pdf.width * 0.465, top)
-    pdf.font('plain', 9).text(`${WORDS[reading.verdict]}${reading.proof ? `, by ${reading.proof}` : ''}`, pdf.left + pdf.width * 0.465 + pdf.size(11), top, { width: pdf.width * 0.13, lineBreak: false })
+    pdf
+      .font('plain', 9)
+      .text(
+        `${WORDS[reading.verdict]}${reading.proof ? `, by ${reading.proof}` : ''}`,
+        pdf.left + pdf.width * 0.465 + pdf.size(11),
+        top,
+        { width: pdf.width * 0.13, lineBreak: false },
+      )
   }
   pdf.doc.x = pdf.left
   pdf.doc.y = y + height + pdf.size(12)
 }
 
-const day = (iso: string, timeZone: string) => new Date(iso).toLocaleDateString('en-GB', { weekday: 'long', day: 'numeric', month: 'long', year: 'numeric', timeZone })
-const hour = (iso: string, timeZone: string) => new Date(iso).toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit', timeZone })
+const day = (iso: string, timeZone: string) =>
+  new Date(iso).toLocaleDateString('en-GB', {
+    weekday: 'long',
+    day: 'numeric',
+    month: 'long',
+    year: 'numeric',
+    timeZone,
+  })
+const hour = (iso: string, timeZone: string) =>
+  new Date(iso).toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit', timeZone })
 
 function head(pdf: PdfPaper, { shop, sheet: s, signed, timeZone }: SheetGiven): void {
   const y = pdf.doc.y
   pdf.font('bold', 19).text(`Job sheet ${s.number}`, pdf.left, y, { width: pdf.width * 0.5 })
   pdf.font('bold', 9).text(shop, pdf.left + pdf.width * 0.5, y, { width: pdf.width * 0.5, align: 'right' })
-  pdf.font('plain', 9).text(`${day(signed?.at ?? s.opened.at, timeZone)}, ${signed ? `signed by ${signed.by} at ${hour(signed.at, timeZone)}` : 'not signed'}`, pdf.left + pdf.width * 0.4, y + pdf.size(12), { width: pdf.width * 0.6, align: 'right' })
+  pdf
+    .font('plain', 9)
+    .text(
+      `${day(signed?.at ?? s.opened.at, timeZone)}, ${signed ? `signed by ${signed.by} at ${hour(signed.at, timeZone)}` : 'not signed'}`,
+      pdf.left + pdf.width * 0.4,
+      y + pdf.size(12),
+      { width: pdf.width * 0.6, align: 'right' },
+    )
   pdf.doc.y = y + pdf.size(25)
   pdf.line(1.4)
-  pdf.table(['Machine', 'Owner', 'Meter', 'Engine, cold'].map(title => ({ title, part: 1 })), [
-    [`${s.machine.name}. ${s.machine.model}, tag ${s.machine.tag}`, `${s.machine.owner}. ${s.complaint ? `Came for: ${s.complaint}` : 'Nothing said'}`, `${s.machine.meter}, ${s.machine.sinceLast}`, `${s.cold}, by ${s.people.join(', ') || 'nobody yet'}`],
-  ])
+  pdf.table(
+    ['Machine', 'Owner', 'Meter', 'Engine, cold'].map(title => ({ title, part: 1 })),
+    [
+      [
+        `${s.machine.name}. ${s.machine.model}, tag ${s.machine.tag}`,
+        `${s.machine.owner}. ${s.complaint ? `Came for: ${s.complaint}` : 'Nothing said'}`,
+        `${s.machine.meter}, ${s.machine.sinceLast}`,
+        `${s.cold}, by ${s.people.join(', ') || 'nobody yet'}`,
+      ],
+    ],
+  )
 }
 
 function work(pdf: PdfPaper, { sheet: s, timeZone }: SheetGiven): void {
   pdf.heading('Proofs, after two full turns')
-  pdf.table([['Valve', 1.2], ['Stop', 1.6], ['Went', 1], ['Did not go', 1], ['Verdict', 1.1]].map(([title, part]) => ({ title: title as string, part: part as number })), s.valves.map(v => v.proof && v.asLeft
-    ? [v.name, v.proof.place, v.proof.went, v.proof.refused, verdictCell(v.asLeft.verdict, v.asLeft.proof, pdf.scale)]
-    : [v.name, 'not proved', '', '', '']))
-  for (const v of s.valves) for (const words of [...v.cautions ?? [], ...(v.estimates ?? []).map(e => `estimated ${e}, which proves nothing`)]) pdf.paragraph(`${v.name}: ${words}`, { points: 8, grey: true })
-  const rounds = s.valves.flatMap(v => v.rounds.map((r, i) => ({ v, r, first: i === 0 || r.round !== v.rounds[i - 1]!.round })))
+  pdf.table(
+    [
+      ['Valve', 1.2],
+      ['Stop', 1.6],
+      ['Went', 1],
+      ['Did not go', 1],
+      ['Verdict', 1.1],
+    ].map(([title, part]) => ({ title: title as string, part: part as number })),
+    s.valves.map(v =>
+      v.proof && v.asLeft
+        ? [
+            v.name,
+            v.proof.place,
+            v.proof.went,
+            v.proof.refused,
+            verdictCell(v.asLeft.verdict, v.asLeft.proof, pdf.scale),
+          ]
+        : [v.name, 'not proved', '', '', ''],
+    ),
+  )
+  for (const v of s.valves)
+    for (const words of [
+      ...(v.cautions ?? []),
+      ...(v.estimates ?? []).map(e => `estimated ${e}, which proves nothing`),
+    ])
+      pdf.paragraph(`${v.name}: ${words}`, { points: 8, grey: true })
+  const rounds = s.valves.flatMap(v =>
+    v.rounds.map((r, i) => ({ v, r, first: i === 0 || r.round !== v.rounds[i - 1]!.round })),
+  )
   pdf.heading('Rounds of setting')
-  if (rounds.length) pdf.table([['Valve', 1.2], ['Screw', 1], ['Before lock', 1.4], ['Nipped', 1.2], ['Torqued', 1.2], ['Verdict', 0.9]].map(([title, part]) => ({ title: title as string, part: part as number })), rounds.map(({ v, r, first }): Cell[] => [
-    first ? `${v.name} ${r.round}` : '', r.turnedDeg === null ? 'as it was' : `${Math.abs(r.turnedDeg)}° ${r.turnedDeg >= 0 ? 'clockwise' : 'back'}`, r.beforeLock, r.nipped, r.torqued, r.torqued ? verdictCell(r.verdict, null, pdf.scale) : '',
-  ]))
+  if (rounds.length)
+    pdf.table(
+      [
+        ['Valve', 1.2],
+        ['Screw', 1],
+        ['Before lock', 1.4],
+        ['Nipped', 1.2],
+        ['Torqued', 1.2],
+        ['Verdict', 0.9],
+      ].map(([title, part]) => ({ title: title as string, part: part as number })),
+      rounds.map(({ v, r, first }): Cell[] => [
+        first ? `${v.name} ${r.round}` : '',
+        r.turnedDeg === null ? 'as it was' : `${Math.abs(r.turnedDeg)}° ${r.turnedDeg >= 0 ? 'clockwise' : 'back'}`,
+        r.beforeLock,
+        r.nipped,
+        r.torqued,
+        r.torqued ? verdictCell(r.verdict, null, pdf.scale) : '',
+      ]),
+    )
   const shims = s.valves.filter(v => v.shim)
-  if (shims.length) pdf.table([{ title: 'Shim of', part: 1 }, { title: 'Old', part: 1.5 }, { title: 'In its place', part: 1.5 }], shims.map(v => [v.name, v.shim!.old, v.shim!.fitted]))
-  if (rounds.length === 0 && shims.length === 0) pdf.paragraph('No valve was set: all were in as found, or left as they were.')
+  if (shims.length)
+    pdf.table(
+      [
+        { title: 'Shim of', part: 1 },
+        { title: 'Old', part: 1.5 },
+        { title: 'In its place', part: 1.5 },
+      ],
+      shims.map(v => [v.name, v.shim!.old, v.shim!.fitted]),
+    )
+  if (rounds.length === 0 && shims.length === 0)
+    pdf.paragraph('No valve was set: all were in as found, or left as they were.')
   pdf.heading('Departures')
   for (const d of s.departures) pdf.paragraph(`${d.missing} ${d.reason}. ${d.by}, ${hour(d.at, timeZone)}.`)
   if (s.departures.length === 0) pdf.paragraph('None.')
 }
 
 function rest(pdf: PdfPaper, { sheet: s, tasks, sooner }: SheetGiven): void {
-  const ticked = (done: boolean, yes: string) => done ? yes : 'not ticked'
+  const ticked = (done: boolean, yes: string) => (done ? yes : 'not ticked')
   const many = (all: string[], none: string) => all.join('; ') || none
   pdf.heading('On the machine')
-  pdf.table([{ title: '', part: 1 }, { title: '', part: 4 }], [
-    ['Came off, went back', many(s.cameOff.map(i => `${i.item}: ${ticked(i.back, 'back')}`), 'nothing on record')],
-    ['Went in, came out', many(s.wentIn.map(i => `${i.item}: ${ticked(i.out, 'out')}`), 'nothing on record')],
-    ['Torques', s.torques.map(t => `${t.what} ${t.wanted}: ${ticked(t.done, 'done')}${t.by ? `, ${t.by}` : ''}`).join('; ')],
-    ['Plug, gasket', `${s.plug}. ${s.gasket}.`], ['Run', `${s.run}.`],
-    ...tasks.length ? [['Other tasks', tasks.map(t => `${t.name}: ${t.words}`).join('; ')]] : [],
-    ...s.replaced.length ? [['Replaced', s.replaced.join('; ')]] : [],
-    ...s.findings.length ? [['Findings', s.findings.map(f => `${f.text}. ${f.by}.`).join(' ')]] : [],
-    ...s.notes.length ? [['Notes', s.notes.map(n => n.text).join(' ')]] : [],
-  ])
+  pdf.table(
+    [
+      { title: '', part: 1 },
+      { title: '', part: 4 },
+    ],
+    [
+      [
+        'Came off, went back',
+        many(
+          s.cameOff.map(i => `${i.item}: ${ticked(i.back, 'back')}`),
+          'nothing on record',
+        ),
+      ],
+      [
+        'Went in, came out',
+        many(
+          s.wentIn.map(i => `${i.item}: ${ticked(i.out, 'out')}`),
+          'nothing on record',
+        ),
+      ],
+      [
+        'Torques',
+        s.torques.map(t => `${t.what} ${t.wanted}: ${ticked(t.done, 'done')}${t.by ? `, ${t.by}` : ''}`).join('; '),
+      ],
+      ['Plug, gasket', `${s.plug}. ${s.gasket}.`],
+      ['Run', `${s.run}.`],
+      ...(tasks.length ? [['Other tasks', tasks.map(t => `${t.name}: ${t.words}`).join('; ')]] : []),
+      ...(s.replaced.length ? [['Replaced', s.replaced.join('; ')]] : []),
+      ...(s.findings.length ? [['Findings', s.findings.map(f => `${f.text}. ${f.by}.`).join(' ')]] : []),
+      ...(s.notes.length ? [['Notes', s.notes.map(n => n.text).join(' ')]] : []),
+    ],
+  )
   pdf.heading(`Spec used: revision ${s.spec.revision}${s.spec.status === 'draft' ? ', a draft' : ''}`)
-  pdf.paragraph(`${s.spec.source}, ${s.spec.sourceDate}. Blades: ${s.spec.bladeSet}.${s.strangeBlades.length ? ` Of no set: ${s.strangeBlades.join(', ')} mm.` : ''} ${(s.setting ?? []).join(' ')}`)
+  pdf.paragraph(
+    `${s.spec.source}, ${s.spec.sourceDate}. Blades: ${s.spec.bladeSet}.${s.strangeBlades.length ? ` Of no set: ${s.strangeBlades.join(', ')} mm.` : ''} ${(s.setting ?? []).join(' ')}`,
+  )
   for (const f of s.figures ?? []) pdf.paragraph(f)
   pdf.space(5)
   pdf.room(pdf.size(52))
@@ -122,8 +287,16 @@ function rest(pdf: PdfPaper, { sheet: s, tasks, sooner }: SheetGiven): void {
   if (sooner) pdf.paragraph(sooner)
   pdf.space(14)
   const y = pdf.doc.y
-  for (const [label, from, to] of [['Signed', 0.45, 0.8], ['Date', 0.82, 1]] as const) {
-    pdf.doc.moveTo(pdf.left + pdf.width * from, y).lineTo(pdf.left + pdf.width * to, y).lineWidth(0.6).strokeColor('#111111').stroke()
+  for (const [label, from, to] of [
+    ['Signed', 0.45, 0.8],
+    ['Date', 0.82, 1],
+  ] as const) {
+    pdf.doc
+      .moveTo(pdf.left + pdf.width * from, y)
+      .lineTo(pdf.left + pdf.width * to, y)
+      .lineWidth(0.6)
+      .strokeColor('#111111')
+      .stroke()
     pdf.font('plain', 8, 'grey').text(label, pdf.left + pdf.width * from, y + 2, { lineBreak: false })
   }
   pdf.doc.x = pdf.left
@@ -131,13 +304,20 @@ function rest(pdf: PdfPaper, { sheet: s, tasks, sooner }: SheetGiven): void {
   pdf.paragraph(`${s.caution} Run the engine outdoors.`, { points: 8.5, bold: true })
 }
 
-async function at(scale: number, paper: Paper, given: SheetGiven): Promise<{ bytes: Buffer, pages: number }> {
-  const pdf = new PdfPaper(paper, scale, { title: `Job sheet ${given.sheet.number}`, author: given.shop, at: new Date(given.signed?.at ?? given.sheet.opened.at) })
+async function at(scale: number, paper: Paper, given: SheetGiven): Promise<{ bytes: Buffer; pages: number }> {
+  const pdf = new PdfPaper(paper, scale, {
+    title: `Job sheet ${given.sheet.number}`,
+    author: given.shop,
+    at: new Date(given.signed?.at ?? given.sheet.opened.at),
+  })
   head(pdf, given)
   pdf.space(3)
   const { fromMm, topMm } = scaleOf(given.sheet.valves)
   for (const valve of given.sheet.valves) valveBlock(pdf, valve, given.sheet.unit, fromMm, topMm)
-  pdf.paragraph('Rules in mm: grey is the spec, the open bar as found, the solid bar as left.', { points: 7.5, grey: true })
+  pdf.paragraph('Rules in mm: grey is the spec, the open bar as found, the solid bar as left.', {
+    points: 7.5,
+    grey: true,
+  })
   work(pdf, given)
   rest(pdf, given)
   const bytes = await pdf.end(`${given.shop}, job ${given.sheet.number}, judgement ${given.sheet.judgementVersion}`)

@@ -5,14 +5,20 @@ export type Paper = 'A4' | 'Letter'
 
 /** Whole fonts lie in the package: subsets of them are embedded, so that a sheet prints the same everywhere. */
 const FONTS = join(process.env.WEMBRIC_ROOT ?? process.cwd(), 'node_modules/@expo-google-fonts/barlow-semi-condensed')
-const FONT_FILES = { plain: '500Medium/BarlowSemiCondensed_500Medium.ttf', bold: '600SemiBold/BarlowSemiCondensed_600SemiBold.ttf' }
+const FONT_FILES = {
+  plain: '500Medium/BarlowSemiCondensed_500Medium.ttf',
+  bold: '600SemiBold/BarlowSemiCondensed_600SemiBold.ttf',
+}
 const INK = '#111111'
 const GREY = '#444444'
 const MARGIN = 34
 
-export interface Column { title: string, part: number }
+export interface Column {
+  title: string
+  part: number
+}
 /** A cell is text, or text behind a drawing of some width. */
-export type Cell = string | { text: string, draw: (pdf: PdfPaper, x: number, y: number) => void, width: number }
+export type Cell = string | { text: string; draw: (pdf: PdfPaper, x: number, y: number) => void; width: number }
 
 /** A sheet of paper that is written from top to bottom; a page more is taken where it is full. Sizes in points, times a scale. */
 export class PdfPaper {
@@ -22,24 +28,57 @@ export class PdfPaper {
   private readonly pieces: Buffer[] = []
   pages = 1
 
-  constructor(paper: Paper, readonly scale: number, info: { title: string, author: string, at: Date }) {
-    this.doc = new PDFDocument({ size: paper === 'A4' ? 'A4' : 'LETTER', margin: MARGIN, bufferPages: true, lang: 'en', displayTitle: true, pdfVersion: '1.7', info: { Title: info.title, Author: info.author, CreationDate: info.at }, font: join(FONTS, FONT_FILES.plain) })
+  constructor(
+    paper: Paper,
+    readonly scale: number,
+    info: { title: string; author: string; at: Date },
+  ) {
+    this.doc = new PDFDocument({
+      size: paper === 'A4' ? 'A4' : 'LETTER',
+      margin: MARGIN,
+      bufferPages: true,
+      lang: 'en',
+      displayTitle: true,
+      pdfVersion: '1.7',
+      info: { Title: info.title, Author: info.author, CreationDate: info.at },
+      font: join(FONTS, FONT_FILES.plain),
+    })
     for (const [name, file] of Object.entries(FONT_FILES)) this.doc.registerFont(name, join(FONTS, file))
     this.doc.on('data', (piece: Buffer) => this.pieces.push(piece))
-    this.doc.on('pageAdded', () => { this.pages++ })
+    this.doc.on('pageAdded', () => {
+      this.pages++
+    })
     this.width = this.doc.page.width - 2 * MARGIN
     this.font('plain', 9)
   }
 
-  size(points: number): number { return points * this.scale }
-  font(name: 'plain' | 'bold', points: number, colour: 'ink' | 'grey' = 'ink'): PDFKit.PDFDocument { return this.doc.font(name).fontSize(this.size(points)).fillColor(colour === 'ink' ? INK : GREY) }
-  get bottom(): number { return this.doc.page.height - MARGIN - this.size(10) }
+  size(points: number): number {
+    return points * this.scale
+  }
+  font(name: 'plain' | 'bold', points: number, colour: 'ink' | 'grey' = 'ink'): PDFKit.PDFDocument {
+    return this.doc
+      .font(name)
+      .fontSize(this.size(points))
+      .fillColor(colour === 'ink' ? INK : GREY)
+  }
+  get bottom(): number {
+    return this.doc.page.height - MARGIN - this.size(10)
+  }
   /** Takes a new page where so much does not fit on this one any more. */
-  room(height: number): void { if (this.doc.y + height > this.bottom) this.doc.addPage() }
-  space(points: number): void { this.doc.y += this.size(points) }
+  room(height: number): void {
+    if (this.doc.y + height > this.bottom) this.doc.addPage()
+  }
+  space(points: number): void {
+    this.doc.y += this.size(points)
+  }
 
   line(weight = 0.8): void {
-    this.doc.moveTo(this.left, this.doc.y).lineTo(this.left + this.width, this.doc.y).lineWidth(weight).strokeColor(INK).stroke()
+    this.doc
+      .moveTo(this.left, this.doc.y)
+      .lineTo(this.left + this.width, this.doc.y)
+      .lineWidth(weight)
+      .strokeColor(INK)
+      .stroke()
     this.space(3)
   }
 
@@ -51,7 +90,9 @@ export class PdfPaper {
   }
 
   paragraph(text: string, { points = 9, grey = false, bold = false } = {}): void {
-    const height = this.font(bold ? 'bold' : 'plain', points, grey ? 'grey' : 'ink').heightOfString(text, { width: this.width })
+    const height = this.font(bold ? 'bold' : 'plain', points, grey ? 'grey' : 'ink').heightOfString(text, {
+      width: this.width,
+    })
     this.room(height)
     this.doc.text(text, this.left, this.doc.y, { width: this.width })
   }
@@ -60,25 +101,45 @@ export class PdfPaper {
   private row(columns: readonly Column[], cells: readonly Cell[], bold: boolean, grey: boolean): void {
     const whole = columns.reduce((s, c) => s + c.part, 0)
     const gap = this.size(5)
-    const widths = columns.map(c => this.width * c.part / whole - gap)
+    const widths = columns.map(c => (this.width * c.part) / whole - gap)
     this.font(bold ? 'bold' : 'plain', 9, grey ? 'grey' : 'ink')
     const inside = (cell: Cell, i: number) => widths[i]! - (typeof cell === 'string' ? 0 : cell.width)
-    const height = Math.max(...cells.map((cell, i) => this.doc.heightOfString(typeof cell === 'string' ? cell : cell.text, { width: inside(cell, i) })))
+    const height = Math.max(
+      ...cells.map((cell, i) =>
+        this.doc.heightOfString(typeof cell === 'string' ? cell : cell.text, { width: inside(cell, i) }),
+      ),
+    )
     this.room(height + this.size(3))
     const y = this.doc.y
     let x = this.left
     for (const [i, cell] of cells.entries()) {
       if (typeof cell !== 'string') cell.draw(this, x, y)
-      this.font(bold ? 'bold' : 'plain', 9, grey ? 'grey' : 'ink').text(typeof cell === 'string' ? cell : cell.text, x + widths[i]! - inside(cell, i), y, { width: inside(cell, i) })
+      this.font(bold ? 'bold' : 'plain', 9, grey ? 'grey' : 'ink').text(
+        typeof cell === 'string' ? cell : cell.text,
+        x + widths[i]! - inside(cell, i),
+        y,
+        { width: inside(cell, i) },
+      )
       x += widths[i]! + gap
     }
     this.doc.y = y + height + this.size(1)
-    this.doc.moveTo(this.left, this.doc.y).lineTo(this.left + this.width, this.doc.y).lineWidth(0.3).strokeColor('#BBBBBB').stroke()
+    this.doc
+      .moveTo(this.left, this.doc.y)
+      .lineTo(this.left + this.width, this.doc.y)
+      .lineWidth(0.3)
+      .strokeColor('#BBBBBB')
+      .stroke()
     this.space(1.5)
   }
 
   table(columns: readonly Column[], rows: readonly (readonly Cell[])[]): void {
-    if (columns.some(c => c.title)) this.row(columns, columns.map(c => c.title), false, true)
+    if (columns.some(c => c.title))
+      this.row(
+        columns,
+        columns.map(c => c.title),
+        false,
+        true,
+      )
     for (const cells of rows) this.row(columns, cells, false, false)
     this.doc.x = this.left
   }
@@ -89,9 +150,14 @@ export class PdfPaper {
     for (let i = 0; i < count; i++) {
       this.doc.switchToPage(i)
       this.doc.page.margins.bottom = 0
-      this.font('plain', 8, 'grey').text(count > 1 ? `${footer}, page ${i + 1} of ${count}` : footer, this.left, this.doc.page.height - MARGIN - this.size(4), { width: this.width, lineBreak: false })
+      this.font('plain', 8, 'grey').text(
+        count > 1 ? `${footer}, page ${i + 1} of ${count}` : footer,
+        this.left,
+        this.doc.page.height - MARGIN - this.size(4),
+        { width: this.width, lineBreak: false },
+      )
     }
-    return new Promise((done) => {
+    return new Promise(done => {
       this.doc.on('end', () => done(Buffer.concat(this.pieces)))
       this.doc.end()
     })

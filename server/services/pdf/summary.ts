@@ -1,7 +1,8 @@
 import type { CustomerSummary } from '../../../shared/machines'
 import { type Paper, PdfPaper } from './paper'
 
-const day = (iso: string) => new Date(iso).toLocaleDateString('en-GB', { day: 'numeric', month: 'short', year: 'numeric', timeZone: 'UTC' })
+const day = (iso: string) =>
+  new Date(iso).toLocaleDateString('en-GB', { day: 'numeric', month: 'short', year: 'numeric', timeZone: 'UTC' })
 
 /** A year of an owner's machines as PDF: to lay beside the bill. */
 export function summaryPdf(paper: Paper, s: CustomerSummary): Promise<Buffer> {
@@ -14,8 +15,20 @@ export function summaryPdf(paper: Paper, s: CustomerSummary): Promise<Buffer> {
     pdf.space(3)
     pdf.heading(`${m.name}, tag ${m.tag}`, 12)
     pdf.paragraph(m.model, { grey: true })
-    const rows = [...m.visits.map(v => [v.day, v.number === null ? 'from paper' : `job ${v.number}`, v.meter, v.words]), ...m.records.map(r => [r.day, '', '', r.words])].sort((a, b) => a[0]! < b[0]! ? -1 : 1)
-    if (rows.length) pdf.table([['Day', 1], ['', 0.8], ['Meter', 1], ['What was done', 3.4]].map(([title, part]) => ({ title: title as string, part: part as number })), rows.map(([d, ...cells]) => [day(d!), ...cells]))
+    const rows = [
+      ...m.visits.map(v => [v.day, v.number === null ? 'from paper' : `job ${v.number}`, v.meter, v.words]),
+      ...m.records.map(r => [r.day, '', '', r.words]),
+    ].sort((a, b) => (a[0]! < b[0]! ? -1 : 1))
+    if (rows.length)
+      pdf.table(
+        [
+          ['Day', 1],
+          ['', 0.8],
+          ['Meter', 1],
+          ['What was done', 3.4],
+        ].map(([title, part]) => ({ title: title as string, part: part as number })),
+        rows.map(([d, ...cells]) => [day(d!), ...cells]),
+      )
     else pdf.paragraph(`Not here in ${s.year}.`)
     pdf.paragraph(`Next due: ${m.due}. ${m.why}`, { bold: true })
   }

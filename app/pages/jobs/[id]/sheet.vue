@@ -14,14 +14,18 @@ const jobId = Number(useRoute().params.id)
 const session = useSessionStore()
 const form = useForm()
 const given = ref<SheetResponse | null>(null)
-const load = async () => { given.value = await form.send(() => api.get<SheetResponse>(`/api/jobs/${jobId}/sheet`)) }
+const load = async () => {
+  given.value = await form.send(() => api.get<SheetResponse>(`/api/jobs/${jobId}/sheet`))
+}
 onMounted(load)
 
 // answers still on their way from this device come onto the sheet as the shop takes them
 const outbox = useOutboxStore()
-const onTheirWay = computed(() => outbox.waiting.filter(w => w.jobId === jobId && w.shopId === session.shop?.id && !w.refused).length)
-watch(onTheirWay, (left, before) => left < before ? void load() : undefined)
-useHead({ title: () => given.value ? `Job sheet ${given.value.sheet.number}` : 'Job sheet, Wembric' })
+const onTheirWay = computed(
+  () => outbox.waiting.filter(w => w.jobId === jobId && w.shopId === session.shop?.id && !w.refused).length,
+)
+watch(onTheirWay, (left, before) => (left < before ? void load() : undefined))
+useHead({ title: () => (given.value ? `Job sheet ${given.value.sheet.number}` : 'Job sheet, Wembric') })
 const print = () => window.print()
 
 function download(): void {
@@ -38,23 +42,75 @@ function download(): void {
   <main class="page-of-sheet">
     <nav class="bar" aria-label="Sheet">
       <NuxtLink class="quiet" to="/">Bay</NuxtLink><NuxtLink class="quiet" :to="`/jobs/${jobId}`">Job</NuxtLink>
-      <button type="button" class="quiet" :disabled="!given" @click="print">Print</button><button type="button" class="quiet" :disabled="!given" @click="download">JSON</button>
-      <a v-for="paper in ['A4', 'Letter']" :key="paper" class="quiet" :href="`/api/jobs/${jobId}/sheet.pdf?paper=${paper}`" download>PDF, {{ paper }}</a>
+      <button type="button" class="quiet" :disabled="!given" @click="print">Print</button
+      ><button type="button" class="quiet" :disabled="!given" @click="download">JSON</button>
+      <a
+        v-for="paper in ['A4', 'Letter']"
+        :key="paper"
+        class="quiet"
+        :href="`/api/jobs/${jobId}/sheet.pdf?paper=${paper}`"
+        download
+        >PDF, {{ paper }}</a
+      >
       <span v-if="given?.earlier.length">Signed before: {{ given.earlier.length }}</span>
     </nav>
-    <p v-if="form.failed.value" class="said" role="alert">{{ form.failed.value }} <button type="button" class="link" @click="load">Try again</button></p>
-    <p v-else-if="onTheirWay" class="said" role="status">{{ onTheirWay === 1 ? 'An answer is' : `${onTheirWay} answers are` }} still on the way to the shop, and not on this sheet yet.</p>
+    <p v-if="form.failed.value" class="said" role="alert">
+      {{ form.failed.value }} <button type="button" class="link" @click="load">Try again</button>
+    </p>
+    <p v-else-if="onTheirWay" class="said" role="status">
+      {{ onTheirWay === 1 ? 'An answer is' : `${onTheirWay} answers are` }} still on the way to the shop, and not on
+      this sheet yet.
+    </p>
     <p v-else-if="!given" class="said" role="status">Fetching the sheet …</p>
-    <JobSheet v-if="given" :sheet="given.sheet" :shop="given.shop" :time-zone="session.shop?.timeZone ?? 'UTC'" :signed="given.signed" :tasks="given.tasks" :sooner="given.sooner" />
+    <JobSheet
+      v-if="given"
+      :sheet="given.sheet"
+      :shop="given.shop"
+      :time-zone="session.shop?.timeZone ?? 'UTC'"
+      :signed="given.signed"
+      :tasks="given.tasks"
+      :sooner="given.sooner"
+    />
   </main>
 </template>
 
 <style>
-@page { margin: 8mm; }
-@media print { .bar, .said { display: none !important; } html, body, #__nuxt { height: auto; background: #fff; } .page-of-sheet { padding: 0 !important; } }
+@page {
+  margin: 8mm;
+}
+@media print {
+  .bar,
+  .said {
+    display: none !important;
+  }
+  html,
+  body,
+  #__nuxt {
+    height: auto;
+    background: #fff;
+  }
+  .page-of-sheet {
+    padding: 0 !important;
+  }
+}
 </style>
 
 <style scoped>
-.page-of-sheet { padding: 16px; display: grid; justify-items: center; gap: 14px; align-content: start; }
-.bar { display: flex; flex-wrap: wrap; gap: 10px; align-items: center; justify-self: stretch; max-width: 760px; margin: 0 auto; width: 100%; }
+.page-of-sheet {
+  padding: 16px;
+  display: grid;
+  justify-items: center;
+  gap: 14px;
+  align-content: start;
+}
+.bar {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 10px;
+  align-items: center;
+  justify-self: stretch;
+  max-width: 760px;
+  margin: 0 auto;
+  width: 100%;
+}
 </style>

@@ -22,9 +22,11 @@ const id = Number(useRoute().params.id)
 const session = useSessionStore()
 const form = useForm()
 const seen = ref<MachineResponse | null>(null)
-const load = async () => { seen.value = await form.send(() => api.get<MachineResponse>(`/api/machines/${id}`)) ?? seen.value }
+const load = async () => {
+  seen.value = (await form.send(() => api.get<MachineResponse>(`/api/machines/${id}`))) ?? seen.value
+}
 onMounted(load)
-useHead({ title: () => seen.value ? `${seen.value.machine.name}, Wembric` : 'Machine, Wembric' })
+useHead({ title: () => (seen.value ? `${seen.value.machine.name}, Wembric` : 'Machine, Wembric') })
 const unit = computed(() => seen.value?.machine.meterUnit ?? 'h')
 const name = (valveId: string) => seen.value?.valves.find(v => v.valveId === valveId)?.name ?? valveId
 /** From a little before the first reading to a check and a half beyond now. */
@@ -36,52 +38,249 @@ const span = computed(() => {
   return { from: first - pad, to: Math.max(last, uses.at(-1) ?? 0) + ahead * 1.2 }
 })
 const due = computed(() => seen.value?.due ?? null)
-const when = computed(() => due.value ? whenWords(due.value.first, seen.value!.firstMeter, unit.value) : 'Not enough yet')
+const when = computed(() =>
+  due.value ? whenWords(due.value.first, seen.value!.firstMeter, unit.value) : 'Not enough yet',
+)
 /** What stands in the side panel instead of the due date and the tag. */
-const panel = ref<{ kind: 'lift', valveId: string } | { kind: 'actions' } | { kind: 'tell' } | { kind: 'photos' } | null>(null)
-const liftOf = computed(() => panel.value?.kind === 'lift' ? seen.value?.valves.find(v => v.valveId === (panel.value as { valveId: string }).valveId) ?? null : null)
+const panel = ref<
+  { kind: 'lift'; valveId: string } | { kind: 'actions' } | { kind: 'tell' } | { kind: 'photos' } | null
+>(null)
+const liftOf = computed(() =>
+  panel.value?.kind === 'lift'
+    ? (seen.value?.valves.find(v => v.valveId === (panel.value as { valveId: string }).valveId) ?? null)
+    : null,
+)
 async function changed(intoId?: number): Promise<void> {
   if (intoId !== undefined) await navigateTo(`/machines/${intoId}`)
   else await load()
 }
 const about = computed(() => {
   const m = seen.value!.machine
-  return [m.plate, m.model, m.lastMeter === null ? 'meter not read' : formatMeter(m.lastMeter, unit.value)].filter(Boolean).join(', ')
+  return [m.plate, m.model, m.lastMeter === null ? 'meter not read' : formatMeter(m.lastMeter, unit.value)]
+    .filter(Boolean)
+    .join(', ')
 })
 </script>
 
 <template>
   <main v-if="seen" class="machine">
-    <header><h1>{{ seen.machine.name }}</h1><p><NuxtLink :to="`/customers/${seen.machine.customerId}`">{{ seen.machine.owner }}</NuxtLink>, {{ about }}. Spec revision {{ seen.machine.revision ?? 'none' }}</p>
-      <button type="button" class="quiet" @click="panel = { kind: 'photos' }">Photos</button><button type="button" class="quiet" @click="panel = { kind: 'actions' }">Put right</button><NuxtLink v-if="seen.machine.openJobId" class="key go" :to="`/jobs/${seen.machine.openJobId}`">To the open job</NuxtLink><NuxtLink v-else class="key go" :to="`/jobs/new?machine=${id}`">New job</NuxtLink></header>
+    <header>
+      <h1>{{ seen.machine.name }}</h1>
+      <p>
+        <NuxtLink :to="`/customers/${seen.machine.customerId}`">{{ seen.machine.owner }}</NuxtLink
+        >, {{ about }}. Spec revision {{ seen.machine.revision ?? 'none' }}
+      </p>
+      <button type="button" class="quiet" @click="panel = { kind: 'photos' }">Photos</button
+      ><button type="button" class="quiet" @click="panel = { kind: 'actions' }">Put right</button
+      ><NuxtLink v-if="seen.machine.openJobId" class="key go" :to="`/jobs/${seen.machine.openJobId}`"
+        >To the open job</NuxtLink
+      ><NuxtLink v-else class="key go" :to="`/jobs/new?machine=${id}`">New job</NuxtLink>
+    </header>
     <div class="charts" :class="{ few: seen.valves.length <= 2 }">
-      <ValveChart v-for="v in seen.valves" :key="v.valveId" :valve="v" :limits="spanOf(seen.engine.clearance[v.role])" :span="span" :meter-at="seen.firstMeter ?? 0" :unit="unit" :due="due?.first.use ?? null" :causes="due?.first.valveId === v.valveId" @effect="panel = { kind: 'lift', valveId: v.valveId }" />
+      <ValveChart
+        v-for="v in seen.valves"
+        :key="v.valveId"
+        :valve="v"
+        :limits="spanOf(seen.engine.clearance[v.role])"
+        :span="span"
+        :meter-at="seen.firstMeter ?? 0"
+        :unit="unit"
+        :due="due?.first.use ?? null"
+        :causes="due?.first.valveId === v.valveId"
+        @effect="panel = { kind: 'lift', valveId: v.valveId }"
+      />
     </div>
-    <ReminderPanel v-if="panel?.kind === 'tell'" :customer-id="seen.machine.customerId" :weeks="60" @done="panel = null" />
+    <ReminderPanel
+      v-if="panel?.kind === 'tell'"
+      :customer-id="seen.machine.customerId"
+      :weeks="60"
+      @done="panel = null"
+    />
     <aside v-else :aria-label="panel ? 'More' : 'Next due'">
       <LiftCurve v-if="liftOf" :engine="seen.engine" :valve="liftOf" @done="panel = null" />
-      <MachineActions v-else-if="panel?.kind === 'actions'" :seen="seen" :unit="session.shop?.unit ?? 'mm'" @done="panel = null" @changed="changed" />
-      <template v-else-if="panel?.kind === 'photos'"><header><h2>Photos</h2><button type="button" class="quiet" @click="panel = null">Close</button></header><PhotoStrip :machine-id="id" /></template>
+      <MachineActions
+        v-else-if="panel?.kind === 'actions'"
+        :seen="seen"
+        :unit="session.shop?.unit ?? 'mm'"
+        @done="panel = null"
+        @changed="changed"
+      />
+      <template v-else-if="panel?.kind === 'photos'"
+        ><header>
+          <h2>Photos</h2>
+          <button type="button" class="quiet" @click="panel = null">Close</button>
+        </header>
+        <PhotoStrip :machine-id="id"
+      /></template>
       <template v-else>
-        <p class="label">Next due</p><h2 data-testid="due">{{ when }}</h2><p class="why">{{ whyWords(due, name, Date.parse(seen.now)) }}</p>
-        <ol v-if="due"><li v-for="(r, i) in due.all" :key="i" :class="{ first: i === 0 }"><span>{{ causeWords(r, name, seen.engine.interval, unit) }}</span><b>{{ whenWords(r, seen.firstMeter, unit) }}</b></li></ol>
-        <p class="foot"><span>{{ seen.usePerDay === null ? 'Use a day: not enough yet.' : `${seen.usePerDay.toFixed(1)} ${unit} a day. Fans hold eight of ten.` }}</span><button v-if="due" type="button" class="quiet" @click="panel = { kind: 'tell' }">Tell the owner</button></p>
-        <NuxtLink class="tag-link" :to="`/machines/${id}/tag`" aria-label="Print the tag"><MachineTag :tag="seen.machine.tag" :lines="[...tagLines(seen.machine), 'Print the tag →']" :address="tagAddress(seen.machine.tag)" /></NuxtLink>
+        <p class="label">Next due</p>
+        <h2 data-testid="due">{{ when }}</h2>
+        <p class="why">{{ whyWords(due, name, Date.parse(seen.now)) }}</p>
+        <ol v-if="due">
+          <li v-for="(r, i) in due.all" :key="i" :class="{ first: i === 0 }">
+            <span>{{ causeWords(r, name, seen.engine.interval, unit) }}</span
+            ><b>{{ whenWords(r, seen.firstMeter, unit) }}</b>
+          </li>
+        </ol>
+        <p class="foot">
+          <span>{{
+            seen.usePerDay === null
+              ? 'Use a day: not enough yet.'
+              : `${seen.usePerDay.toFixed(1)} ${unit} a day. Fans hold eight of ten.`
+          }}</span
+          ><button v-if="due" type="button" class="quiet" @click="panel = { kind: 'tell' }">Tell the owner</button>
+        </p>
+        <NuxtLink class="tag-link" :to="`/machines/${id}/tag`" aria-label="Print the tag"
+          ><MachineTag
+            :tag="seen.machine.tag"
+            :lines="[...tagLines(seen.machine), 'Print the tag →']"
+            :address="tagAddress(seen.machine.tag)"
+        /></NuxtLink>
       </template>
     </aside>
     <VisitLog :seen="seen" />
   </main>
-  <main v-else class="form"><h1>Machine</h1><p v-if="form.failed.value" class="wrong" role="alert">{{ form.failed.value }}</p><p v-else role="status">Looking at the machine …</p></main>
+  <main v-else class="form">
+    <h1>Machine</h1>
+    <p v-if="form.failed.value" class="wrong" role="alert">{{ form.failed.value }}</p>
+    <p v-else role="status">Looking at the machine …</p>
+  </main>
 </template>
 
 <style scoped>
-.machine { display: grid; grid-template: 76px minmax(540px, 1fr) auto / minmax(0, 1fr) 384px; min-height: calc(100dvh - 57px); }
-.machine > header { grid-column: 1 / -1; display: flex; gap: 14px; align-items: center; padding: 0 20px; border-bottom: 1.5px solid var(--ink); } h1 { font-size: 34px; line-height: 36px; } .machine > header p { color: var(--ink2); flex: 1; min-width: 0; } .go { place-items: center; padding: 0 18px; background: var(--petrol); color: var(--on-petrol); font: 600 19px/1 var(--figures); text-decoration: none; white-space: nowrap; }
-.charts { display: grid; grid-template-columns: 1fr 1fr; grid-auto-rows: minmax(239px, 1fr); min-width: 0; } .charts.few { grid-template-columns: 1fr; }
+.machine {
+  display: grid;
+  grid-template: 76px minmax(540px, 1fr) auto / minmax(0, 1fr) 384px;
+  min-height: calc(100dvh - 57px);
+}
+.machine > header {
+  grid-column: 1 / -1;
+  display: flex;
+  gap: 14px;
+  align-items: center;
+  padding: 0 20px;
+  border-bottom: 1.5px solid var(--ink);
+}
+h1 {
+  font-size: 34px;
+  line-height: 36px;
+}
+.machine > header p {
+  color: var(--ink2);
+  flex: 1;
+  min-width: 0;
+}
+.go {
+  place-items: center;
+  padding: 0 18px;
+  background: var(--petrol);
+  color: var(--on-petrol);
+  font: 600 19px/1 var(--figures);
+  text-decoration: none;
+  white-space: nowrap;
+}
+.charts {
+  display: grid;
+  grid-template-columns: 1fr 1fr;
+  grid-auto-rows: minmax(239px, 1fr);
+  min-width: 0;
+}
+.charts.few {
+  grid-template-columns: 1fr;
+}
 /* what stands in the panel never stretches the charts */
-aside, :deep(.tell) { overflow-y: auto; height: 0; min-height: 100%; }
-aside { border-left: 1.5px solid var(--ink); background: var(--sheet); padding: 20px 24px; display: grid; gap: 10px; align-content: start; min-width: 0; } aside > header { display: flex; justify-content: space-between; align-items: center; } .label { font: 600 15px/1.2 var(--figures); color: var(--petrol); } aside h2 { font-size: 30px; line-height: 33px; } .why { font-size: 17px; line-height: 22px; color: var(--ink2); }
-ol { list-style: none; margin: 2px 0; padding: 0; } ol li { display: grid; grid-template-columns: 1fr auto; gap: 12px; padding: 8px 0; border-bottom: 1px solid var(--line); font: 500 16px/1.25 var(--figures); } li b { text-align: right; } li.first { font-weight: 700; box-shadow: inset 4px 0 0 var(--petrol); padding-left: 12px; }
-.foot { display: flex; justify-content: space-between; gap: 12px; align-items: center; font-size: 15.5px; line-height: 1.25; color: var(--ink2); } .foot .quiet { flex: none; } .tag-link { display: block; margin-top: 8px; }
-@media (max-width: 900px) { .machine { display: block; } .machine > header { flex-wrap: wrap; padding: 12px 16px; } .machine > header p { flex: 1 1 100%; } .charts { grid-template-columns: 1fr; } aside { border: 0; padding: 16px; } aside, :deep(.tell) { height: auto; min-height: 0; } }
+aside,
+:deep(.tell) {
+  overflow-y: auto;
+  height: 0;
+  min-height: 100%;
+}
+aside {
+  border-left: 1.5px solid var(--ink);
+  background: var(--sheet);
+  padding: 20px 24px;
+  display: grid;
+  gap: 10px;
+  align-content: start;
+  min-width: 0;
+}
+aside > header {
+  display: flex;
+  justify-content: space-between;
+  align-items: center;
+}
+.label {
+  font: 600 15px/1.2 var(--figures);
+  color: var(--petrol);
+}
+aside h2 {
+  font-size: 30px;
+  line-height: 33px;
+}
+.why {
+  font-size: 17px;
+  line-height: 22px;
+  color: var(--ink2);
+}
+ol {
+  list-style: none;
+  margin: 2px 0;
+  padding: 0;
+}
+ol li {
+  display: grid;
+  grid-template-columns: 1fr auto;
+  gap: 12px;
+  padding: 8px 0;
+  border-bottom: 1px solid var(--line);
+  font: 500 16px/1.25 var(--figures);
+}
+li b {
+  text-align: right;
+}
+li.first {
+  font-weight: 700;
+  box-shadow: inset 4px 0 0 var(--petrol);
+  padding-left: 12px;
+}
+.foot {
+  display: flex;
+  justify-content: space-between;
+  gap: 12px;
+  align-items: center;
+  font-size: 15.5px;
+  line-height: 1.25;
+  color: var(--ink2);
+}
+.foot .quiet {
+  flex: none;
+}
+.tag-link {
+  display: block;
+  margin-top: 8px;
+}
+@media (max-width: 900px) {
+  .machine {
+    display: block;
+  }
+  .machine > header {
+    flex-wrap: wrap;
+    padding: 12px 16px;
+  }
+  .machine > header p {
+    flex: 1 1 100%;
+  }
+  .charts {
+    grid-template-columns: 1fr;
+  }
+  aside {
+    border: 0;
+    padding: 16px;
+  }
+  aside,
+  :deep(.tell) {
+    height: auto;
+    min-height: 0;
+  }
+}
 </style>

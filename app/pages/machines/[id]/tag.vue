@@ -12,23 +12,59 @@ definePageMeta({ layout: false })
 const id = Number(useRoute().params.id)
 const form = useForm()
 const seen = ref<MachineResponse | null>(null)
-onMounted(async () => { seen.value = await form.send(() => api.get<MachineResponse>(`/api/machines/${id}`)) })
-useHead({ title: () => seen.value ? `Tag ${seen.value.machine.tag}` : 'Tag, Wembric' })
+onMounted(async () => {
+  seen.value = await form.send(() => api.get<MachineResponse>(`/api/machines/${id}`))
+})
+useHead({ title: () => (seen.value ? `Tag ${seen.value.machine.tag}` : 'Tag, Wembric') })
 const print = () => window.print()
 </script>
 
 <template>
   <main class="page-of-tag">
-    <nav aria-label="Tag"><NuxtLink class="quiet" :to="`/machines/${id}`">Machine</NuxtLink><button type="button" class="quiet" :disabled="!seen" @click="print">Print</button></nav>
+    <nav aria-label="Tag">
+      <NuxtLink class="quiet" :to="`/machines/${id}`">Machine</NuxtLink
+      ><button type="button" class="quiet" :disabled="!seen" @click="print">Print</button>
+    </nav>
     <p v-if="form.failed.value" class="wrong" role="alert">{{ form.failed.value }}</p>
     <template v-if="seen">
-      <div class="paper"><MachineTag :tag="seen.machine.tag" :lines="tagLines(seen.machine)" :address="tagAddress(seen.machine.tag)" /></div>
-      <p class="note">85 × 32 mm. The code holds the address {{ tagAddress(seen.machine.tag) }}: it opens where the phone reaches the shop’s server by that name.</p>
+      <div class="paper">
+        <MachineTag :tag="seen.machine.tag" :lines="tagLines(seen.machine)" :address="tagAddress(seen.machine.tag)" />
+      </div>
+      <p class="note">
+        85 × 32 mm. The code holds the address {{ tagAddress(seen.machine.tag) }}: it opens where the phone reaches the
+        shop’s server by that name.
+      </p>
     </template>
   </main>
 </template>
 
 <style scoped>
-.page-of-tag { padding: 20px; display: grid; gap: 16px; justify-items: start; } nav { display: flex; gap: 10px; } .paper { width: 85mm; } .note { max-width: 56ch; color: var(--ink2); font-size: 16px; overflow-wrap: anywhere; }
-@media print { nav, .note { display: none !important; } .page-of-tag { padding: 0; } }
+.page-of-tag {
+  padding: 20px;
+  display: grid;
+  gap: 16px;
+  justify-items: start;
+}
+nav {
+  display: flex;
+  gap: 10px;
+}
+.paper {
+  width: 85mm;
+}
+.note {
+  max-width: 56ch;
+  color: var(--ink2);
+  font-size: 16px;
+  overflow-wrap: anywhere;
+}
+@media print {
+  nav,
+  .note {
+    display: none !important;
+  }
+  .page-of-tag {
+    padding: 0;
+  }
+}
 </style>

@@ -32,14 +32,26 @@ onMounted(async () => {
   // a draft is begun from what is in force, but knows of every revision until now
   basedOn.value = given.value.revisions.at(-1)!
   drafted.fill(given.value.model.engine, given.value.model)
-  answered.value = given.value.revisions.find(r => r.id === given.value!.model.revisionId)?.answered.map(a => a.id) ?? []
+  answered.value =
+    given.value.revisions.find(r => r.id === given.value!.model.revisionId)?.answered.map(a => a.id) ?? []
 })
-const betweenLines = computed(() => between.value && given.value ? compareSpecs(given.value.model.engine, between.value.engine).filter(l => l.change !== 'same') : [])
+const betweenLines = computed(() =>
+  between.value && given.value
+    ? compareSpecs(given.value.model.engine, between.value.engine).filter(l => l.change !== 'same')
+    : [],
+)
 
 async function submit(): Promise<void> {
   const engine = drafted.engine()
   if (!engine || drafted.open().length) return
-  const made = await form.send(() => api.post<RevisionRow>(`/api/models/${modelId}/drafts`, { engine, reason: reason.value, basedOn: basedOn.value?.id, answered: answered.value }))
+  const made = await form.send(() =>
+    api.post<RevisionRow>(`/api/models/${modelId}/drafts`, {
+      engine,
+      reason: reason.value,
+      basedOn: basedOn.value?.id,
+      answered: answered.value,
+    }),
+  )
   if (made) await navigateTo(`/spec-book/${modelId}/compare?a=${given.value!.model.revisionId}&b=${made.id}`)
   else if (form.refusal.value?.problem.code === 'newer-revision') {
     const now = await api.get<ModelResponse>(`/api/models/${modelId}`)
@@ -63,34 +75,77 @@ async function rename(): Promise<void> {
     <p v-if="!given && form.failed.value" class="wrong" role="alert">{{ form.failed.value }}</p>
     <div v-if="given" class="form">
       <h1>New draft: {{ given.model.maker }} {{ given.model.model }}</h1>
-      <p class="lead">It begins with the figures in force, revision {{ given.model.revision }}. Change what the new source says otherwise. Jobs that are open keep theirs.</p>
+      <p class="lead">
+        It begins with the figures in force, revision {{ given.model.revision }}. Change what the new source says
+        otherwise. Jobs that are open keep theirs.
+      </p>
       <section v-if="between" class="between" role="alert">
-        <h2>{{ between.author }} saved {{ between.approvedAt ? 'revision' : 'draft' }} {{ between.revision }} while you were typing</h2>
+        <h2>
+          {{ between.author }} saved {{ between.approvedAt ? 'revision' : 'draft' }} {{ between.revision }} while you
+          were typing
+        </h2>
         <p>{{ between.reason }}. Against the figures in force it says:</p>
-        <ul><li v-for="l in betweenLines" :key="l.id"><b>{{ l.name }}</b>: {{ l.before.value || 'none' }} → {{ l.after.value || 'none' }}</li><li v-if="betweenLines.length === 0">nothing else than before</li></ul>
+        <ul>
+          <li v-for="l in betweenLines" :key="l.id">
+            <b>{{ l.name }}</b
+            >: {{ l.before.value || 'none' }} → {{ l.after.value || 'none' }}
+          </li>
+          <li v-if="betweenLines.length === 0">nothing else than before</li>
+        </ul>
         <p>What you typed is still below. Take over what is right, then save.</p>
         <button type="button" class="quiet" @click="seen">I have looked at it</button>
       </section>
       <form novalidate class="inner" @submit.prevent="submit">
         <SpecFields v-model:spec="spec" v-model:firing="firing" :wrong="wrong" :odd="f => drafted.doubtAt(f)?.says" />
         <h2>Why</h2>
-        <TextField v-model="reason" label="Reason for the change" placeholder="Bulletin 7 raises the exhaust" :wrong="form.wrong('reason')" />
+        <TextField
+          v-model="reason"
+          label="Reason for the change"
+          placeholder="Bulletin 7 raises the exhaust"
+          :wrong="form.wrong('reason')"
+        />
         <DoubtList v-model="answered" :doubts="doubts" />
-        <p v-if="Object.keys(wrong).length" class="wrong" role="alert">Look at the fields that are marked: {{ Object.values(wrong)[0] }}</p>
+        <p v-if="Object.keys(wrong).length" class="wrong" role="alert">
+          Look at the fields that are marked: {{ Object.values(wrong)[0] }}
+        </p>
         <p v-else-if="form.failed.value" class="wrong" role="alert">{{ form.failed.value }}</p>
-        <div class="actions"><Button type="submit" label="Save the draft" :loading="form.busy.value" :disabled="between !== null" /><NuxtLink class="quiet" :to="`/spec-book/${modelId}`">Back</NuxtLink></div>
+        <div class="actions">
+          <Button
+            type="submit"
+            label="Save the draft"
+            :loading="form.busy.value"
+            :disabled="between !== null"
+          /><NuxtLink class="quiet" :to="`/spec-book/${modelId}`">Back</NuxtLink>
+        </div>
       </form>
       <form v-if="session.isLead" novalidate class="inner" @submit.prevent="rename">
         <h2>What it is called and found by</h2>
         <p class="lead">This is no part of the figures and counts at once.</p>
         <IdentityFields v-model="model" :wrong="naming.wrong" />
         <p v-if="naming.failed.value" class="wrong" role="alert">{{ naming.failed.value }}</p>
-        <div class="actions"><Button type="submit" label="Rename it" severity="secondary" :loading="naming.busy.value" /></div>
+        <div class="actions">
+          <Button type="submit" label="Rename it" severity="secondary" :loading="naming.busy.value" />
+        </div>
       </form>
     </div>
   </main>
 </template>
 
 <style scoped>
-.inner { display: grid; gap: 18px; } .between { border: 2px solid var(--ink); background: var(--white); padding: 14px 18px; display: grid; gap: 8px; justify-items: start; } ul { margin: 0; padding-left: 20px; }
+.inner {
+  display: grid;
+  gap: 18px;
+}
+.between {
+  border: 2px solid var(--ink);
+  background: var(--white);
+  padding: 14px 18px;
+  display: grid;
+  gap: 8px;
+  justify-items: start;
+}
+ul {
+  margin: 0;
+  padding-left: 20px;
+}
 </style>

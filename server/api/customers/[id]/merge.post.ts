@@ -3,4 +3,6 @@ import { mergeCustomers } from '../../../services/customers'
 import { pool } from '../../../startup'
 import { idOf, shopRoute } from '../../../utils/api'
 
-export default shopRoute(mergeSchema, ({ event, person, body }) => mergeCustomers(pool(), person.shopId, idOf(event), body.intoId))
+export default shopRoute(mergeSchema, ({ event, person, body }) =>
+  mergeCustomers(pool(), person.shopId, idOf(event), body.intoId),
+)

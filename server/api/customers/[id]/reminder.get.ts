@@ -4,4 +4,6 @@ import { draftReminder } from '../../../services/due'
 import { pool } from '../../../startup'
 import { idOf, shopRoute } from '../../../utils/api'
 
-export default shopRoute(null, ({ event, person }) => draftReminder(pool(), person.shopId, idOf(event), weeksSchema.parse(getQuery(event)).weeks, new Date()))
+export default shopRoute(null, ({ event, person }) =>
+  draftReminder(pool(), person.shopId, idOf(event), weeksSchema.parse(getQuery(event)).weeks, new Date()),
+)

@@ -5,4 +5,6 @@ import { pool } from '../../../startup'
 import { idOf } from '../../../utils/api'
 import { bytesRoute } from '../../../utils/bytes'
 
-export default bytesRoute(({ event, person }) => summaryFile(pool(), person.shopId, idOf(event), summarySchema.parse(getQuery(event)), new Date()))
+export default bytesRoute(({ event, person }) =>
+  summaryFile(pool(), person.shopId, idOf(event), summarySchema.parse(getQuery(event)), new Date()),
+)

@@ -3,4 +3,6 @@ import { postEvent } from '../../../services/job-log'
 import { pool } from '../../../startup'
 import { idOf, shopRoute } from '../../../utils/api'
 
-export default shopRoute(eventRequestSchema, ({ event, person, body }) => postEvent(pool(), person, idOf(event), body, new Date()))
+export default shopRoute(eventRequestSchema, ({ event, person, body }) =>
+  postEvent(pool(), person, idOf(event), body, new Date()),
+)

@@ -5,4 +5,6 @@ import { pool } from '../../../startup'
 import { idOf } from '../../../utils/api'
 import { bytesRoute } from '../../../utils/bytes'
 
-export default bytesRoute(({ event, person }) => sheetFile(pool(), person.shopId, idOf(event), paperSchema.parse(getQuery(event)).paper, new Date()))
+export default bytesRoute(({ event, person }) =>
+  sheetFile(pool(), person.shopId, idOf(event), paperSchema.parse(getQuery(event)).paper, new Date()),
+)

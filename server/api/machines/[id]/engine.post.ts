@@ -3,4 +3,6 @@ import { changeEngine } from '../../../services/machines/edit'
 import { pool } from '../../../startup'
 import { idOf, shopRoute } from '../../../utils/api'
 
-export default shopRoute(engineChangeSchema, ({ event, person, body }) => changeEngine(pool(), person, idOf(event), body, new Date()))
+export default shopRoute(engineChangeSchema, ({ event, person, body }) =>
+  changeEngine(pool(), person, idOf(event), body, new Date()),
+)

@@ -6,4 +6,11 @@ import { idOf, shopRoute } from '../../../utils/api'
 import { readBytes } from '../../../utils/bytes'
 
 export default shopRoute(null, async ({ event, person }) =>
-  addPhoto(pool(), person, idOf(event), photoSchema.parse(getQuery(event)), await readBytes(event, MOST_PHOTO_BYTES, PHOTO_TOO_LARGE)))
+  addPhoto(
+    pool(),
+    person,
+    idOf(event),
+    photoSchema.parse(getQuery(event)),
+    await readBytes(event, MOST_PHOTO_BYTES, PHOTO_TOO_LARGE),
+  ),
+)

@@ -3,4 +3,6 @@ import { addPastVisit } from '../../../services/machines/edit'
 import { pool } from '../../../startup'
 import { idOf, shopRoute } from '../../../utils/api'
 
-export default shopRoute(pastVisitSchema, ({ event, person, body }) => addPastVisit(pool(), person, idOf(event), body, new Date()))
+export default shopRoute(pastVisitSchema, ({ event, person, body }) =>
+  addPastVisit(pool(), person, idOf(event), body, new Date()),
+)

@@ -3,4 +3,8 @@ import { renameModel } from '../../../services/spec-book'
 import { pool } from '../../../startup'
 import { idOf, shopRoute } from '../../../utils/api'
 
-export default shopRoute(identitySchema, ({ event, person, body }) => renameModel(pool(), person, idOf(event), body), 'lead')
+export default shopRoute(
+  identitySchema,
+  ({ event, person, body }) => renameModel(pool(), person, idOf(event), body),
+  'lead',
+)

@@ -3,4 +3,6 @@ import { acceptImport } from '../../../services/spec-import'
 import { pool } from '../../../startup'
 import { idOf, shopRoute } from '../../../utils/api'
 
-export default shopRoute(acceptImportSchema, ({ event, person, body }) => acceptImport(pool(), person, idOf(event), body.approveBecause))
+export default shopRoute(acceptImportSchema, ({ event, person, body }) =>
+  acceptImport(pool(), person, idOf(event), body.approveBecause),
+)

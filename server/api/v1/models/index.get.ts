@@ -4,4 +4,6 @@ import { publishedModels } from '../../../services/api-tokens'
 import { pool } from '../../../startup'
 import { tokenRoute } from '../../../utils/api'
 
-export default tokenRoute(({ event, shopId }) => publishedModels(pool(), shopId, publishedPageSchema.parse(getQuery(event)).after))
+export default tokenRoute(({ event, shopId }) =>
+  publishedModels(pool(), shopId, publishedPageSchema.parse(getQuery(event)).after),
+)

@@ -30,6 +30,14 @@ const security = {
 
 export default defineNuxtConfig({
   modules: ['@pinia/nuxt', '@primevue/nuxt-module', 'nuxt-security', '@vite-pwa/nuxt', '@nuxt/eslint'],
+  $development: {
+    vite: {
+      // what the first pages need, bundled at once: found one by one, each makes the page reload
+      optimizeDeps: { include: ['@vueuse/core', 'chart.js', 'comlink', 'idb', 'uuid', 'vue-draggable-plus', 'zod'] },
+      // with rendering in the browser alone, the dev server's node side asks for an entry of this name
+      $client: { build: { rollupOptions: { input: { server: 'nuxt/dist/app/entry-spa' } } } },
+    },
+  },
   // behind a login and used offline: rendered in the browser, the server is the API (docs/decisions/0003)
   ssr: false,
   components: false,

@@ -7,11 +7,16 @@ const alias = { '~~': root.replace(/\/$/, '') }
 
 export default defineConfig({
   test: {
+    // the default leaves one processor of two idle
+    maxWorkers: 2,
     projects: [
       {
         resolve: { alias },
         test: {
           name: 'core',
+          isolate: false,
+          pool: 'threads',
+
           include: ['core/**/*.test.ts', 'shared/**/*.test.ts'],
           environment: 'node',
           testTimeout: 30_000,

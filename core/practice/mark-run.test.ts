@@ -1,0 +1,112 @@
+import { describe, expect, it } from 'vitest'
+import { playByBench } from '../../tests/support/practice-hand'
+import { signedWay } from '../engine'
+import { LEVELS, markRun, PRACTICE_ENGINES, type PracticeStart, replayRun, type Replayed } from './index'
+
+const startOf = (level: 1 | 2 | 3 | 4, seed = 5, id = 'single'): PracticeStart => ({
+  kind: PRACTICE_ENGINES.find(k => k.id === id)!,
+  level,
+  seed,
+  guidance: 'on',
+})
+const slips = (start: PracticeStart, acts: Parameters<typeof markRun>[1]) =>
+  markRun(start, acts).marks.filter(m => m.grade !== 'right')
+const playByBenchless = (level: 1 | 2 | 3 | 4, seed: number) =>
+  markRun(startOf(level, seed), []).valves.map(v => v.gapMm)
+
+describe('a practice run is marked', () => {
+  it('the wrong stroke is named, the screw turned there is dangerous, and what it does to the engine is said', () => {
+    const start = startOf(2)
+    // the whole turn that leads to compression is said and not made
+    const acts = playByBench(start).acts
+    const first = acts.findIndex(a => a.kind === 'said' && a.type === 'crank')
+    const wrong = [
+      ...acts.slice(0, first + 1),
+      {
+        kind: 'said',
+        type: 'trial',
+        payload: { valveId: 'only-exhaust', bladesMm: [0.12], feel: 'no-go', after: null },
+      },
+      { kind: 'nut', valveId: 'only-exhaust', to: 'loose' },
+      { kind: 'screw', valveId: 'only-exhaust', deg: -180 },
+    ] as typeof acts
+    const marks = slips(start, wrong)
+    expect(marks.some(m => m.words.startsWith('Wrong stroke: the exhaust was measured at 3'))).toBe(true)
+    expect(marks.find(m => m.grade === 'dangerous')!.truth).toMatch(
+      /held \d.\d\d mm open: it would be set that much too loose/,
+    )
+    expect(marks.some(m => m.words === 'The exhaust locknut was left loose')).toBe(true)
+    expect(markRun(start, wrong).valves.find(v => v.valveId === 'only-exhaust')!.effect).toMatch(/valve drops/)
+    expect(markRun(start, wrong).score).toBeLessThan(30)
+  })
+  it('done over again, each step shows where the answers put the crank and where it stood: together when told truly, a turn apart when not', () => {
+    const start = startOf(1)
+    const { acts } = playByBench(start)
+    const apart = (steps: Replayed[]) =>
+      steps.filter(s => s.act >= 0).map(s => Math.abs(signedWay(s.view.position.peakDeg, s.crankDeg)))
+    const truly = replayRun(start, acts)
+    expect(Math.max(...apart(truly.filter(s => s.view.position.standing.kind === 'settled')))).toBeLessThan(15)
+    for (const v of truly.at(-1)!.valves)
+      expect([v.believed!.loMm <= v.trueMm + 0.005, v.trueMm < (v.believed!.hiMm ?? 9) + 0.005], v.name).toEqual([
+        true,
+        true,
+      ])
+    // from near the wrong top, the whole turn to compression is said and not made
+    const other = startOf(2)
+    const theirs = playByBench(other).acts
+    const turned = theirs.findIndex((a, i) => i > 3 && a.kind === 'turn')
+    expect(
+      Math.max(
+        ...apart(
+          replayRun(
+            other,
+            theirs.filter((_, i) => i !== turned),
+          ),
+        ),
+      ),
+    ).toBeGreaterThan(180)
+  })
+  it('a screw that was turned leaves nothing measured of its valve until a blade tells again', () => {
+    const start = startOf(1)
+    const { acts } = playByBench(start)
+    const steps = replayRun(start, acts)
+    const screw = steps.findIndex(s => acts[s.act]?.kind === 'screw')
+    const of = (i: number) =>
+      steps[i]!.valves.find(v => v.valveId === (acts[steps[screw]!.act] as { valveId: string }).valveId)!
+    expect(of(screw - 1).believed).not.toBeNull()
+    expect(of(screw).believed).toBeNull()
+    expect(of(screw).trueMm).not.toBe(of(screw - 1).trueMm)
+  })
+  it('a turn that was said and not made is held against it', () => {
+    const start = startOf(2)
+    const { acts } = playByBench(start)
+    const turned = acts.findIndex((a, i) => i > 3 && a.kind === 'turn')
+    expect(
+      slips(
+        start,
+        acts.filter((_, i) => i !== turned),
+      ).some(m => /full turn/.test(m.words)),
+    ).toBe(true)
+  })
+  it('an answer without feeling, a warm head and a hint are counted', () => {
+    const warm = startOf(4, 2)
+    const said = {
+      kind: 'said',
+      type: 'trial',
+      payload: { valveId: 'only-intake', bladesMm: [0.1], feel: 'drag', after: null },
+    } as const
+    const marks = slips(warm, [said]).map(m => m.words)
+    expect(marks.some(w => w === '0.10 was named without sliding it in')).toBe(true)
+    expect(marks.some(w => /^Measured at \d\d °C$/.test(w))).toBe(true)
+    const start = startOf(1)
+    const { acts } = playByBench(start)
+    expect(markRun(start, [...acts, { kind: 'hint' }]).score).toBe(98)
+  })
+  it('the same start gives the same engine, another seed another one, on each level', () => {
+    for (const level of LEVELS) {
+      const [a, b, c] = [7, 7, 8].map(seed => playByBenchless(level, seed))
+      expect(a).toEqual(b)
+      expect(a).not.toEqual(c)
+    }
+  })
+})

@@ -1,14 +1,21 @@
 import { defineConfig } from '@playwright/test'
 
-/** One worker, Debian's Chromium, no background requests. The test command starts the server and names it. */
+/** The servers under test, as the test command started them: each worker has one of its own. */
+const servers = JSON.parse(process.env.WEMBRIC_TEST_SERVERS ?? '[]') as Record<string, string>[]
+Object.assign(process.env, servers[Number(process.env.TEST_PARALLEL_INDEX ?? 0)])
+
+/** Debian's Chromium, without background requests. */
 export default defineConfig({
   testDir: 'tests/e2e',
-  workers: 1,
+  workers: Number(process.env.WEMBRIC_TEST_WORKERS ?? 1),
   timeout: 90_000,
   expect: { timeout: 10_000 },
   reporter: [['list']],
   use: {
     baseURL: process.env.WEMBRIC_TEST_URL,
+    // loading and animating is most of the work on two processors: tests of either ask for it
+    serviceWorkers: 'block',
+    contextOptions: { reducedMotion: 'reduce' },
     viewport: { width: 1280, height: 800 },
     launchOptions: {
       executablePath: '/usr/bin/chromium',

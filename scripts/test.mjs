@@ -1,65 +1,98 @@
 #!/usr/bin/env node
-// npm test: from a fresh clone to every check. Stops at the first that fails. --only=browser and the like run one part.
-import { mkdtempSync, rmSync } from 'node:fs'
-import { tmpdir } from 'node:os'
-import { dirname, join } from 'node:path'
+// npm test: from a fresh clone to every check, on two processors at once. Stops at the first that fails.
+// --only=browser and the like run one part; what follows -- goes to its program.
+import { join, dirname } from 'node:path'
 import { fileURLToPath } from 'node:url'
-import { command } from './setup/commands.mjs'
+import { runLanes } from './setup/lanes.mjs'
 import { ensurePrograms, ensureRoom } from './setup/machine.mjs'
 import { ensureBuild, ensurePackages } from './setup/packages.mjs'
 import { run, say } from './setup/say.mjs'
-import { startServer } from './setup/server.mjs'
+import { demoTemplate, withServers } from './setup/test-servers.mjs'
 
 const root = dirname(dirname(fileURLToPath(import.meta.url)))
 const only = process.argv.find(a => a.startsWith('--only='))?.slice(7)
 const screenshots = process.argv.includes('--screenshots')
-const npx = (args, env = {}) =>
-  command('npx', args, { cwd: root, env: { ...process.env, ...env, NUXT_TELEMETRY_DISABLED: '1' } })
+const more = process.argv.includes('--') ? process.argv.slice(process.argv.indexOf('--') + 1) : []
+const BROWSERS = 2
 
-/** A server of its own, with the demo, on a free port and in a folder that is thrown away. */
-async function withServer(work) {
-  const data = mkdtempSync(join(tmpdir(), 'wembric-test-'))
-  const server = await startServer({ root, data })
-  try {
-    await work(server)
-  } finally {
-    await server.stop()
-    rmSync(data, { recursive: true, force: true })
-  }
-}
+const bin = (name, ...args) => ['node', [join(root, 'node_modules', ...name.split('/')), ...args]]
+const eslint = [
+  'eslint/bin/eslint.js',
+  '.',
+  '--max-warnings',
+  '0',
+  '--cache',
+  '--cache-location',
+  'node_modules/.cache/eslint/',
+]
+const vitest = (...projects) =>
+  bin('vitest/vitest.mjs', 'run', ...projects.flatMap(project => ['--project', project]), ...more)
+
+let template = null
+const demo = async () => (template ??= await demoTemplate(root)).data
+/** Each browser worker finds its own server by its number. */
+const inTurn = servers => ({
+  WEMBRIC_TEST_SERVERS: JSON.stringify(servers.map(s => ({ ...s.env, WEMBRIC_TEST_DATA: s.data }))),
+})
+
+const browser = project => async exec =>
+  withServers(root, await demo(), project === 'browser' ? BROWSERS : 1, servers =>
+    exec(...bin('@playwright/test/cli.js', 'test', ...more, '--project', project), {
+      ...inTurn(servers),
+      WEMBRIC_TEST_WORKERS: String(servers.length),
+    }),
+  )
 
 const PARTS = {
-  'lint': () => npx(['eslint', '.', '--max-warnings', '0']),
-  'types': async () => {
-    await npx(['tsc', '-p', 'core'])
-    await npx(['vue-tsc', '-b', '--noEmit'])
-    await npx(['tsc', '-p', 'tests'])
+  'format': exec => exec(...bin('prettier/bin/prettier.cjs', '--check', '--log-level', 'warn', '--cache', '.')),
+  'lint': exec => exec(...bin(...eslint)),
+  'types': async exec => {
+    await exec(...bin('typescript/bin/tsc', '-p', 'core'))
+    await exec(...bin('vue-tsc/bin/vue-tsc.js', '-b', '--noEmit'))
+    await exec(...bin('typescript/bin/tsc', '-p', 'tests'))
   },
-  'imports': () => npx(['depcruise', '--config', '.dependency-cruiser.cjs', 'core', 'shared', 'server', 'app']),
-  'dead-code': () => npx(['knip']),
-  'core': () => npx(['vitest', 'run', '--project', 'core', '--project', 'app']),
-  'server': () => withServer(server => npx(['vitest', 'run', '--project', 'server'], server.env)),
-  'browser': () =>
-    withServer(server =>
-      npx(['playwright', 'test', ...(screenshots ? ['--project', 'screenshots'] : ['--project', 'browser'])], {
-        ...server.env,
-        WEMBRIC_TEST_DATA: server.data,
-      }),
+  'imports': exec =>
+    exec(
+      ...bin(
+        'dependency-cruiser/bin/dependency-cruise.mjs',
+        ...['--config', '.dependency-cruiser.cjs', 'core', 'shared', 'server', 'app'],
+      ),
     ),
+  'dead-code': exec => exec(...bin('knip/bin/knip.js')),
+  'core': exec => exec(...vitest('core', 'app')),
+  'build': () => ensureBuild(root),
+  'server': async exec => withServers(root, await demo(), 1, ([server]) => exec(...vitest('server'), server.env)),
+  'browser': browser('browser'),
+}
+const part = name => ({ name, work: PARTS[name] })
+
+/** What needs the built application goes in one lane, the rest in the other. */
+const LANES = [
+  ['build', 'server', 'browser'],
+  ['format', 'lint', 'types', 'imports', 'dead-code', 'core'],
+]
+const lanes = () => {
+  if (screenshots) return [[part('build'), { name: 'screenshots', work: browser('screenshots') }]]
+  if (!only) return LANES.map(lane => lane.map(part))
+  return [[...(['server', 'browser'].includes(only) ? ['build'] : []), only].map(part)]
 }
 
 run(async () => {
+  const from = Date.now()
   ensureRoom(root)
   await ensurePrograms(['mariadbd', 'mariadb-install-db', 'chromium', 'pdftotext'])
   await ensurePackages(root)
-  await npx(['nuxt', 'prepare', '--logLevel', 'silent'])
-  const parts = screenshots ? ['browser'] : only ? [only] : Object.keys(PARTS)
-  for (const part of parts) {
-    if (part === 'server' || part === 'browser') await ensureBuild(root)
-    const start = Date.now()
-    say(`${part} …`)
-    await PARTS[part]()
-    say(`${part} passed, ${Math.round((Date.now() - start) / 1000)} s`)
+  try {
+    await runLanes(
+      [[{ name: 'prepare', work: exec => exec(...bin('nuxt/bin/nuxt.mjs', 'prepare', '--logLevel', 'silent')) }]],
+      {
+        cwd: root,
+        env: { NUXT_TELEMETRY_DISABLED: '1' },
+      },
+    )
+    const count = await runLanes(lanes(), { cwd: root, env: { NUXT_TELEMETRY_DISABLED: '1' } })
+    say(`${count} parts passed, ${Math.round((Date.now() - from) / 1000)} s in all`)
+  } finally {
+    template?.remove()
   }
-  say(`${parts.length} of ${parts.length} parts passed`)
 })

@@ -58,7 +58,11 @@ describe('answers kept on the device', () => {
       payload: { text: 'x' },
     })
   })
-  it('the device keeps its name', async () => expect(await deviceId()).toBe(await deviceId()))
+  it('the device keeps its name, also when two ask for it at the first moment', async () => {
+    const [first, second] = await Promise.all([deviceId(), deviceId()])
+    expect(first).toBe(second)
+    expect(await deviceId()).toBe(first)
+  })
 })
 
 describe('what is needed without a server', () => {

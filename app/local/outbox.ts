@@ -5,14 +5,13 @@ import { localDatabase, type Waiting } from './database'
 
 const STRICT = { durability: 'strict' } as const
 
-/** This browser's name among devices, made once. */
+/** This browser's name among devices, made once: two parts of a page that ask at the same time get the same. */
 export async function deviceId(): Promise<string> {
-  const db = await localDatabase()
-  const known = (await db.get('device', 'id')) as string | undefined
-  if (known) return known
-  const made = `d-${uuidv7().slice(-12)}`
-  await db.put('device', made, 'id')
-  return made
+  const { store, done } = (await localDatabase()).transaction('device', 'readwrite', STRICT)
+  let id = (await store.get('id')) as string | undefined
+  if (!id) await store.put((id = `d-${uuidv7().slice(-12)}`), 'id')
+  await done
+  return id
 }
 
 /**

@@ -1,11 +1,14 @@
 import { createHash } from 'node:crypto'
 import { existsSync, readdirSync, readFileSync, statSync, writeFileSync } from 'node:fs'
-import { join } from 'node:path'
+import { join, relative } from 'node:path'
 import { command } from './commands.mjs'
 import { say } from './say.mjs'
 
-const digest = files =>
-  files.reduce((hash, file) => hash.update(file).update(readFileSync(file)), createHash('sha256')).digest('hex')
+/** Of names below the root and contents: a moved or copied folder is the same. */
+const digest = (root, files) =>
+  files
+    .reduce((hash, file) => hash.update(relative(root, file)).update(readFileSync(file)), createHash('sha256'))
+    .digest('hex')
 const readOr = (file, other) => (existsSync(file) ? readFileSync(file, 'utf8') : other)
 
 function filesUnder(path) {
@@ -18,7 +21,7 @@ function filesUnder(path) {
 
 /** Installs the packages of the lockfile, unless these very ones are there. */
 export async function ensurePackages(root) {
-  const wanted = digest([join(root, 'package-lock.json')])
+  const wanted = digest(root, [join(root, 'package-lock.json')])
   const note = join(root, 'node_modules/.wembric-lock')
   if (readOr(note, '') === wanted) return
   say('installing packages …')
@@ -31,6 +34,7 @@ const SOURCES = ['core', 'shared', 'server', 'app', 'public', 'nuxt.config.ts', 
 /** Builds the application, unless it was built from these very sources. */
 export async function ensureBuild(root) {
   const wanted = digest(
+    root,
     SOURCES.flatMap(source => filesUnder(join(root, source))).filter(file => !file.endsWith('.test.ts')),
   )
   const note = join(root, '.output/wembric-sources')

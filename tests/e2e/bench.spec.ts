@@ -13,6 +13,7 @@ test('axe finds nothing on sign-in, Bay, each Bench step and the sheet, in light
   await page.goto('/sign-in')
   await clean(page, 'sign-in')
   await signIn(page)
+  await page.goto('/')
   await expect(page.locator('[data-job]').first()).toBeVisible()
   await clean(page, 'Bay')
   for (const path of ['/jobs/new', '/spec-book', '/spec-book/new', '/shelf', '/shop']) {

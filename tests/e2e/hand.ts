@@ -13,7 +13,7 @@ import {
 } from '../../core/job'
 import { VirtualHand } from '../../core/practice'
 import { demoEngine } from '../../server/demo/demo-engine'
-import { instruction, newJob, saved } from './bench'
+import { instruction, newJob, saved, SOON } from './bench'
 
 /** What a test tells of an engine beside crank and gaps: what its locks do, and the shims in it. */
 interface Told {
@@ -120,6 +120,7 @@ export class BenchHand {
     const next = nextThing(await this.view())
     await expect
       .poll(async () => plain(await instruction(this.page).innerText()), {
+        ...SOON,
         message: `the Bench says what the core says: ${next.instruction}`,
       })
       .toBe(plain(next.instruction))

@@ -8,6 +8,9 @@ import { many } from '../../server/database/query'
 import { startServer } from '../../scripts/setup/server.mjs'
 import { instruction, newJob, saved, signIn, workUntil } from './bench'
 
+// the page must open without a server
+test.use({ serviceWorkers: 'allow' })
+
 const gaps = () => ({ intake: 0.1, exhaust: 0.145, degPerMm: 720 })
 /** How many answers lie in the browser's own database. */
 const written = (page: Page): Promise<number> =>

@@ -21,6 +21,7 @@ const STOPS = [['Wiggle', 'find']] as const
 
 test('the bench at 1280 × 800', async ({ page }) => {
   await signIn(page)
+  await page.goto('/')
   await expect(page.locator('[data-job]').first()).toBeVisible()
   await shot(page, 'bay')
   await openJob(page, 'M-0106', '12020')

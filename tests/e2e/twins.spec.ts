@@ -11,6 +11,7 @@ test.afterAll(() => pool.end())
 test('a side-by-side by its maker’s own stops, from the Bay to the sheet', async ({ page }) => {
   test.setTimeout(240_000)
   await signIn(page)
+  await page.goto('/')
   await page
     .getByRole('link', { name: /New job/ })
     .or(page.getByRole('button', { name: /New job/ }))
@@ -189,13 +190,11 @@ test('a saved model comes back from its file; one that cannot be is refused fiel
   const [model] = book.models
   await page.goto('/spec-book/import')
   const give = (...models: unknown[]) =>
-    page
-      .getByLabel('File', { exact: true })
-      .setInputFiles({
-        name: 'model.json',
-        mimeType: 'application/json',
-        buffer: Buffer.from(JSON.stringify({ ...book, models })),
-      })
+    page.getByLabel('File', { exact: true }).setInputFiles({
+      name: 'model.json',
+      mimeType: 'application/json',
+      buffer: Buffer.from(JSON.stringify({ ...book, models })),
+    })
   const bad = {
     ...model.engine,
     strokeMm: 0,

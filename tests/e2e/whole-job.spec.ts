@@ -75,6 +75,7 @@ test('the mower without a mark: rod to top, feel, past top because of its decomp
 
 test('the sheet prints on one page of A4 and of Letter', async ({ page }) => {
   await signIn(page)
+  await page.goto('/')
   await page.locator('[data-column=done]').first().click()
   await expect(page.locator('article.sheet')).toBeVisible()
   for (const format of ['A4', 'Letter'] as const) {

@@ -28,6 +28,10 @@ function take(w: (typeof wrenches.value)[number]): void {
   if (w.refused) wrong.value = w.refused
   else emit('record', { type: 'wrench-taken', payload: { wrench: w.name, adapter: adapter.value } })
 }
+function choose(name: string | null): void {
+  adapter.value = name
+  wrong.value = ''
+}
 </script>
 
 <template>
@@ -40,10 +44,7 @@ function take(w: (typeof wrenches.value)[number]): void {
         type="button"
         class="quiet"
         :aria-pressed="adapter === null"
-        @click="
-          adapter = null
-          wrong = ''
-        "
+        @click="choose(null)"
       >
         Nothing
       </button>
@@ -53,10 +54,7 @@ function take(w: (typeof wrenches.value)[number]): void {
         type="button"
         class="quiet"
         :aria-pressed="adapter === a.name"
-        @click="
-          adapter = a.name
-          wrong = ''
-        "
+        @click="choose(a.name)"
       >
         {{ a.name }}
       </button>

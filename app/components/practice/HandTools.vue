@@ -76,6 +76,10 @@ function slid(felt: BladeFelt): void {
 }
 const blade = ref<InstanceType<typeof BladeTool> | null>(null)
 defineExpose({ slide: () => blade.value?.slide(), wiggle: () => wiggle(props.valveId) })
+function waitAnHour(): void {
+  emit('act', { kind: 'wait', hours: 1 })
+  emit('act', { kind: 'warmth' })
+}
 </script>
 
 <template>
@@ -135,10 +139,7 @@ defineExpose({ slide: () => blade.value?.slide(), wiggle: () => wiggle(props.val
         v-if="warmth !== null && warmth > run.start.kind.engine.coldLimitC"
         type="button"
         class="quiet"
-        @click="
-          emit('act', { kind: 'wait', hours: 1 })
-          emit('act', { kind: 'warmth' })
-        "
+        @click="waitAnHour"
       >
         Let it stand an hour
       </button>

@@ -257,12 +257,12 @@ const called = computed(() => {
     <ToolRail :tool="tool" :words="toolWords" @take="take">
       <div class="about">
         <p>
-          <b>{{ run.start.kind.name }}</b
-          >{{ run.start.kind.about }}
+          <b>{{ run.start.kind.name }}</b>{{ run.start.kind.about }}
         </p>
         <p>
-          <b>{{ run.start.robot ? `Robot’s engine ${run.start.seed}` : `Level ${rules.level} of 4` }}</b
-          >{{ rules.name }}
+          <b>{{ run.start.robot ? `Robot’s engine ${run.start.seed}` : `Level ${rules.level} of 4` }}</b>{{
+            rules.name
+          }}
         </p>
         <label><input v-model="sounds.on.value" type="checkbox" /> Sound and shaking</label>
       </div>

@@ -126,8 +126,7 @@ const turn = computed(() => {
       </p>
       <p v-if="turn" class="line small">{{ turn }}</p>
       <p class="next">
-        <span>{{ next }}</span
-        ><span aria-hidden="true">→</span>
+        <span>{{ next }}</span><span aria-hidden="true">→</span>
       </p>
     </NuxtLink>
     <CardTasks v-if="card.tasks.length" :tasks="card.tasks" @changed="$emit('changed')" />

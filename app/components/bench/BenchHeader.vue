@@ -20,8 +20,7 @@ defineEmits<{ help: [] }>()
     >
     <NuxtLink to="/" class="back" aria-label="To the Bay">‹</NuxtLink>
     <div class="machine">
-      <b>{{ machine }}</b
-      ><span>{{ about }}</span>
+      <b>{{ machine }}</b><span>{{ about }}</span>
     </div>
     <div class="facts">
       <span class="fact"

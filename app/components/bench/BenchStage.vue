@@ -34,8 +34,7 @@ const valveOf = (strip: StripValve[], stage: Stage) =>
   <div v-if="valveOf(strip, stage)" class="phone-rule">
     <ClearanceRule v-if="stage.kind !== 'screw'" v-bind="valveOf(strip, stage)!" :top-mm="topMm" />
     <p>
-      <b>{{ valveOf(strip, stage)!.words }}</b
-      ><span>{{ valveOf(strip, stage)!.other }}</span>
+      <b>{{ valveOf(strip, stage)!.words }}</b><span>{{ valveOf(strip, stage)!.other }}</span>
     </p>
     <p v-if="stopWords && stage.kind !== 'screw'" class="stop">{{ stopWords }}</p>
   </div>

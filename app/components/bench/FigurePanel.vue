@@ -59,8 +59,7 @@ function settle(): void {
         :aria-pressed="chosen === i"
         @click="chosen = i"
       >
-        <b>{{ clearanceWords(p.clearance) }}</b
-        ><span>{{ p.source }}</span>
+        <b>{{ clearanceWords(p.clearance) }}</b><span>{{ p.source }}</span>
       </button>
       <button
         type="button"

@@ -20,8 +20,8 @@ const ticked = (item: string): boolean =>
       <h2>{{ closing ? 'Back on, in this order' : 'Comes off' }}</h2>
       <ul>
         <li v-for="item in off" :key="item" :class="{ ticked: ticked(item) }">
-          <i aria-hidden="true">{{ ticked(item) ? '✓' : '' }}</i
-          >{{ item }}<span class="hidden-words">{{ ticked(item) ? 'done' : 'to do' }}</span>
+          <i aria-hidden="true">{{ ticked(item) ? '✓' : '' }}</i>{{ item
+          }}<span class="hidden-words">{{ ticked(item) ? 'done' : 'to do' }}</span>
         </li>
       </ul>
       <p v-if="off.length === 0" class="none">Nothing is on record as taken off.</p>
@@ -30,8 +30,7 @@ const ticked = (item: string): boolean =>
       <h2>{{ closing ? 'Comes out' : 'Went in' }}</h2>
       <ul>
         <li v-for="item in state.putIn" :key="item" :class="{ ticked: state.cameOut.has(item) }">
-          <i aria-hidden="true">{{ state.cameOut.has(item) ? '✓' : '' }}</i
-          >{{ item }}
+          <i aria-hidden="true">{{ state.cameOut.has(item) ? '✓' : '' }}</i>{{ item }}
         </li>
       </ul>
       <p v-if="state.putIn.length === 0" class="none">

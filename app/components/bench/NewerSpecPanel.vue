@@ -28,8 +28,7 @@ const take = () =>
           <td>{{ l.before.value || 'none' }}</td>
           <td aria-hidden="true">→</td>
           <td>
-            <b>{{ l.after.value || 'none' }}</b
-            ><small v-if="l.note">{{ l.note }}</small>
+            <b>{{ l.after.value || 'none' }}</b><small v-if="l.note">{{ l.note }}</small>
           </td>
         </tr>
       </tbody>

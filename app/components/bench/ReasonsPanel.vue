@@ -71,8 +71,14 @@ const decompressor = computed(() =>
             :aria-pressed="without === r.eventId"
             @click="$emit('see', without === r.eventId ? null : r.eventId)"
           >
-            {{ without === r.eventId ? 'With it again' : 'See without it' }}</button
-          ><button v-if="!r.gone" type="button" class="quiet" @click="$emit('retract', r.eventId)">Take back</button>
+            {{ without === r.eventId ? 'With it again' : 'See without it' }}</button><button
+            v-if="!r.gone"
+            type="button"
+            class="quiet"
+            @click="$emit('retract', r.eventId)"
+          >
+            Take back
+          </button>
         </div>
       </li>
     </ol>

@@ -128,8 +128,7 @@ function point(): void {
     <div class="left">
       <ol class="stations">
         <li v-for="s in stations" :key="s.name" :class="s.state">
-          <b>{{ s.name }}</b
-          ><span>{{ s.words }}</span>
+          <b>{{ s.name }}</b><span>{{ s.words }}</span>
         </li>
       </ol>
       <ol v-if="rounds.length" class="rounds" aria-label="Rounds so far">

@@ -54,8 +54,9 @@ function submit(): void {
   <PanelFrame :title="kind === 'shim-read' ? `Shim of the ${name}` : 'Another size'" label="Shim" @back="$emit('back')">
     <form class="shim" @submit.prevent="submit">
       <div class="field">
-        <label for="shim-engraved">{{ kind === 'shim-read' ? 'Engraved, mm' : `Size for the ${name}, mm` }}</label
-        ><InputText
+        <label for="shim-engraved">{{
+          kind === 'shim-read' ? 'Engraved, mm' : `Size for the ${name}, mm`
+        }}</label><InputText
           id="shim-engraved"
           v-model="engraved"
           autofocus

@@ -39,8 +39,7 @@ const kind = computed(() => props.view.pin.spec.engine.shim)
             </td>
             <td class="how">{{ mm(l.wantedMm) }}</td>
             <td>
-              <b>{{ mm(l.place?.mm) }}</b
-              ><small>{{ l.fitted ? '✓ in' : shimFromWords(view, l) }}</small>
+              <b>{{ mm(l.place?.mm) }}</b><small>{{ l.fitted ? '✓ in' : shimFromWords(view, l) }}</small>
             </td>
             <td>{{ mm(l.place?.clearanceMm) }}</td>
           </tr>
@@ -48,8 +47,9 @@ const kind = computed(() => props.view.pin.spec.engine.shim)
       </table>
     </div>
     <p class="sum">
-      <b>{{ work.buyMm.length ? `To buy: ${work.buyMm.map(v => mm(v)).join(', ')}` : 'Nothing to buy' }}</b
-      ><span v-if="work.leftMm.length">Left over: {{ work.leftMm.map(v => mm(v)).join(', ') }}</span
+      <b>{{ work.buyMm.length ? `To buy: ${work.buyMm.map(v => mm(v)).join(', ')}` : 'Nothing to buy' }}</b><span
+        v-if="work.leftMm.length"
+        >Left over: {{ work.leftMm.map(v => mm(v)).join(', ') }}</span
       ><span v-if="work.without.length">No size would do: {{ work.without.map(name).join(', ') }}</span>
     </p>
     <p class="note">

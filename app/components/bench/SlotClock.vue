@@ -84,14 +84,12 @@ const COLOURS = { loose: 'var(--loose)', tight: 'var(--tight)', in: 'var(--petro
 /** So near on the dial that words would lie on each other: the later one keeps its own. */
 const CROWDED_DEG = 16
 const placed = computed(() =>
-  props.tries
-    .slice(-3)
-    .map((t, i, all) => ({
-      ...t,
-      words: all.slice(i + 1).some(later => Math.abs(later.deg - t.deg) < CROWDED_DEG) ? '' : t.words,
-      at: point(t.deg, R + 18),
-      right: Math.sin((t.deg * Math.PI) / 180) >= -0.01,
-    })),
+  props.tries.slice(-3).map((t, i, all) => ({
+    ...t,
+    words: all.slice(i + 1).some(later => Math.abs(later.deg - t.deg) < CROWDED_DEG) ? '' : t.words,
+    at: point(t.deg, R + 18),
+    right: Math.sin((t.deg * Math.PI) / 180) >= -0.01,
+  })),
 )
 const turnAt = computed(() =>
   target.value === null ? null : { p: point(target.value, 60), right: Math.sin((target.value * Math.PI) / 180) >= 0 },

@@ -40,14 +40,7 @@ function choose(name: string | null): void {
       {{ nm === null ? 'The spec gives no locknut torque.' : `Locknut ${formatTorque(nm)}.` }} In line with the wrench:
     </p>
     <div class="line" role="group" aria-label="Adapter">
-      <button
-        type="button"
-        class="quiet"
-        :aria-pressed="adapter === null"
-        @click="choose(null)"
-      >
-        Nothing
-      </button>
+      <button type="button" class="quiet" :aria-pressed="adapter === null" @click="choose(null)">Nothing</button>
       <button
         v-for="a in view.pin.adapters"
         :key="a.name"

@@ -52,8 +52,7 @@ const entries = computed((): Entry[] =>
         <p class="words">{{ e.visit.ofEngineBefore ? 'The engine before. ' : '' }}{{ e.visit.words }}</p>
       </component>
       <div v-else class="visit record" :data-record="e.record.kind">
-        <b>{{ day(e.record.at) }}</b
-        ><span>{{ KINDS[e.record.kind] }}</span>
+        <b>{{ day(e.record.at) }}</b><span>{{ KINDS[e.record.kind] }}</span>
         <p class="met">{{ e.record.words }}</p>
         <p class="words">{{ e.record.person }}</p>
       </div>

@@ -147,8 +147,9 @@ function waitAnHour(): void {
     <section v-else-if="tool === 'rockers'" class="part" :class="{ many: valves.length > 4 }" aria-label="Rockers">
       <div v-for="v in valves" :key="v.id" class="rocker">
         <button type="button" class="quiet" :data-wiggle="v.id" @click="wiggle(v.id)">
-          {{ valves.length > 4 ? v.name : `Wiggle ${v.name.toLowerCase()}` }}</button
-        ><b :data-felt="v.id">{{ feltHere(v.id) }}</b>
+          {{ valves.length > 4 ? v.name : `Wiggle ${v.name.toLowerCase()}` }}</button><b :data-felt="v.id">{{
+          feltHere(v.id)
+        }}</b>
       </div>
     </section>
     <section v-else-if="tool === 'rod'" class="part" aria-label="Soft rod">

@@ -27,8 +27,7 @@ const pointsOf = (id: MarkedStage): string => {
   <div class="strip">
     <section v-for="s in STAGES" :key="s.id" :class="{ at: s.id === at }" :data-stage="s.id">
       <p>
-        <b>{{ s.name }}</b
-        ><span>{{ pointsOf(s.id) }}</span>
+        <b>{{ s.name }}</b><span>{{ pointsOf(s.id) }}</span>
       </p>
       <svg
         :viewBox="`0 0 ${W} 62`"

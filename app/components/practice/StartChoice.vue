@@ -46,8 +46,7 @@ const time = (seconds: number) => `${Math.floor(seconds / 60)}:${String(seconds 
           :data-engine="e.id"
           @click="kind = e"
         >
-          <b>{{ e.name }}</b
-          ><span>{{ e.about }}</span>
+          <b>{{ e.name }}</b><span>{{ e.about }}</span>
         </button>
       </div>
       <label class="find" for="own-engine">Or a model of the spec book</label
@@ -71,8 +70,7 @@ const time = (seconds: number) => `${Math.floor(seconds / 60)}:${String(seconds 
           :data-engine="e.id"
           @click="kind = e"
         >
-          <b>{{ e.name }}</b
-          ><span>{{ e.about }}</span>
+          <b>{{ e.name }}</b><span>{{ e.about }}</span>
         </button>
       </div>
       <p v-if="failed" class="wrong" role="alert">{{ failed }}</p>
@@ -118,8 +116,7 @@ const time = (seconds: number) => `${Math.floor(seconds / 60)}:${String(seconds 
       <p v-if="bests.length === 0" class="lead">Nobody has handed this one over yet.</p>
       <ol v-else class="best">
         <li v-for="b in bests" :key="b.personId">
-          <b>{{ b.person }}</b
-          ><span>{{ b.score }} of 100</span><span>{{ time(b.seconds) }}</span>
+          <b>{{ b.person }}</b><span>{{ b.score }} of 100</span><span>{{ time(b.seconds) }}</span>
         </li>
       </ol>
     </section>

@@ -106,8 +106,7 @@ defineExpose({ go })
       <ul class="gaps" :class="{ many: step.valves.length > 4 }">
         <li v-for="v in step.valves" :key="v.valveId" :data-then="v.valveId">
           <p>
-            <b>{{ v.name }}</b
-            ><em v-if="v.believed || step.valves.length < 5">{{ believedWords(v) }}</em
+            <b>{{ v.name }}</b><em v-if="v.believed || step.valves.length < 5">{{ believedWords(v) }}</em
             ><span>{{ mm(v.trueMm) }}{{ v.openMm > 0.005 ? `, held ${mm(v.openMm)} open` : '' }}</span>
           </p>
           <svg

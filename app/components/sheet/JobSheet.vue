@@ -57,8 +57,7 @@ const thouFirst = computed(() => s.value.unit === 'thou')
     <header>
       <h1>Job sheet {{ s.number }}</h1>
       <p class="right">
-        <b>{{ shop }}</b
-        ><br />{{ day(signed?.at ?? s.opened.at) }},
+        <b>{{ shop }}</b><br />{{ day(signed?.at ?? s.opened.at) }},
         <template v-if="signed">signed by {{ signed.by }} at {{ hour(signed.at) }}</template
         ><b v-else>not signed</b>
       </p>
@@ -66,31 +65,28 @@ const thouFirst = computed(() => s.value.unit === 'thou')
     <section class="cells">
       <div>
         <h2 class="small">Machine</h2>
-        <b>{{ s.machine.name }}</b
-        ><span>{{ s.machine.model }}, tag {{ s.machine.tag }}</span>
+        <b>{{ s.machine.name }}</b><span>{{ s.machine.model }}, tag {{ s.machine.tag }}</span>
       </div>
       <div>
         <h2 class="small">Owner</h2>
-        <b>{{ s.machine.owner }}</b
-        ><span>{{ s.complaint ? `came for: ${s.complaint}` : 'nothing said' }}</span>
+        <b>{{ s.machine.owner }}</b><span>{{ s.complaint ? `came for: ${s.complaint}` : 'nothing said' }}</span>
       </div>
       <div>
         <h2 class="small">Meter</h2>
-        <b>{{ s.machine.meter }}</b
-        ><span>{{ s.machine.sinceLast }}</span>
+        <b>{{ s.machine.meter }}</b><span>{{ s.machine.sinceLast }}</span>
       </div>
       <div>
         <h2 class="small">Engine, cold</h2>
-        <b>{{ s.cold }}</b
-        ><span>by {{ s.people.join(', ') || 'nobody yet' }}</span>
+        <b>{{ s.cold }}</b><span>by {{ s.people.join(', ') || 'nobody yet' }}</span>
       </div>
     </section>
     <h2>Valves, seen from above</h2>
     <section class="map" :class="{ many: s.valves.length > 2 }">
       <div v-for="valve in s.valves" :key="valve.valveId" class="valve" :class="valve.role">
         <p class="name">
-          <b>{{ valve.name }}</b
-          ><span>Spec {{ thouFirst ? valve.spec.thou + ' thou' : valve.spec.words + ' mm' }}</span>
+          <b>{{ valve.name }}</b><span
+            >Spec {{ thouFirst ? valve.spec.thou + ' thou' : valve.spec.words + ' mm' }}</span
+          >
         </p>
         <p class="line">
           <span>As found</span><b>{{ valve.asFound?.words ?? 'not measured' }}</b

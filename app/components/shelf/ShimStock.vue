@@ -37,8 +37,7 @@ const step = (shim: ShimStockRow, by: number) =>
     <h3>{{ d.mm }} mm across</h3>
     <ul>
       <li v-for="s in d.shims" :key="s.sizeMm">
-        <b>{{ formatLength(s.sizeMm, 'mm') }}</b
-        ><button
+        <b>{{ formatLength(s.sizeMm, 'mm') }}</b><button
           type="button"
           class="quiet"
           :aria-label="`One ${formatLength(s.sizeMm, 'mm')} less`"

@@ -29,8 +29,7 @@ const left = () => props.doubts.filter(d => !answered.value.includes(d.id)).leng
     <div v-for="d in doubts" :key="d.id" class="doubt" :data-doubt="d.field">
       <p>{{ d.says }}</p>
       <p class="readings">
-        <b>{{ d.readings[0] }}</b
-        ><span>or</span><b>{{ d.readings[1] }}</b>
+        <b>{{ d.readings[0] }}</b><span>or</span><b>{{ d.readings[1] }}</b>
       </p>
       <button type="button" class="quiet" :aria-pressed="answered.includes(d.id)" @click="toggle(d.id)">
         {{ answered.includes(d.id) ? '✓ As printed' : 'It is printed so' }}

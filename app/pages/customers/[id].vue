@@ -76,8 +76,7 @@ async function remove(): Promise<void> {
         <p v-if="summary.machines.length === 0" class="lead">No machine is on record.</p>
         <article v-for="m in summary.machines" :key="m.id">
           <h3>
-            <NuxtLink :to="`/machines/${m.id}`">{{ m.name }}</NuxtLink
-            ><small>{{ m.tag }}, {{ m.model }}</small>
+            <NuxtLink :to="`/machines/${m.id}`">{{ m.name }}</NuxtLink><small>{{ m.tag }}, {{ m.model }}</small>
           </h3>
           <table v-if="m.visits.length + m.records.length" class="rows">
             <tbody>

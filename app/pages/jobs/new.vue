@@ -103,9 +103,8 @@ function added(row: MachineRow): void {
     <MachineForm v-else-if="adding" @added="added" @back="adding = false" />
     <form v-else-if="machine" class="open" @submit.prevent="open">
       <p class="said">
-        <b class="figures">{{ machine.name }}</b
-        >, {{ machine.model }}, {{ machine.owner }}. Spec revision {{ machine.revision ?? 'none'
-        }}<b v-if="machine.status === 'draft'"> (draft)</b>; you confirm it at the bench.
+        <b class="figures">{{ machine.name }}</b>, {{ machine.model }}, {{ machine.owner }}. Spec revision
+        {{ machine.revision ?? 'none' }}<b v-if="machine.status === 'draft'"> (draft)</b>; you confirm it at the bench.
       </p>
       <p v-if="machine.openJobId" class="said">
         This machine has an open job. <NuxtLink :to="`/jobs/${machine.openJobId}`">Go on with that one</NuxtLink>.

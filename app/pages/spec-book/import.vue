@@ -152,8 +152,8 @@ const again = () => {
 
     <template v-if="taken">
       <p class="file">
-        <b>{{ taken.fileName }}</b
-        ><span>{{ (taken.bytes / 1024).toLocaleString('en-GB', { maximumFractionDigits: 1 }) }} KB</span
+        <b>{{ taken.fileName }}</b><span
+          >{{ (taken.bytes / 1024).toLocaleString('en-GB', { maximumFractionDigits: 1 }) }} KB</span
         ><button v-if="!busy" type="button" class="quiet" @click="again">Another file</button>
       </p>
       <section v-if="taken.state === 'uploaded' && taken.format === 'csv'" class="mapping" aria-label="Columns">
@@ -226,8 +226,7 @@ const again = () => {
             :data-count="taken.counts[s.state]"
             @click="open(s.state)"
           >
-            <b>{{ taken.counts[s.state].toLocaleString('en-GB') }}</b
-            ><span>{{ s.sign }} {{ s.name }}</span>
+            <b>{{ taken.counts[s.state].toLocaleString('en-GB') }}</b><span>{{ s.sign }} {{ s.name }}</span>
           </button>
         </div>
         <table v-if="rows.length" class="rows">

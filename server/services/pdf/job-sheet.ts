@@ -64,13 +64,11 @@ function drawRule(
     mm => mm >= fromMm - 1e-9,
   )
   for (const mm of figures)
-    pdf
-      .font('plain', 7)
-      .text(mm.toFixed(2), at(mm) - pdf.size(12), y - pdf.size(8.5), {
-        width: pdf.size(24),
-        align: 'center',
-        lineBreak: false,
-      })
+    pdf.font('plain', 7).text(mm.toFixed(2), at(mm) - pdf.size(12), y - pdf.size(8.5), {
+      width: pdf.size(24),
+      align: 'center',
+      lineBreak: false,
+    })
   const bar = (reading: { loMm: number; hiMm: number | null } | null, top: number, full: boolean) => {
     if (!reading) return
     const [lo, hi] = [at(reading.loMm), at(reading.hiMm ?? topMm)]
@@ -112,12 +110,10 @@ function valveBlock(pdf: PdfPaper, valve: SheetValve, unit: Sheet['unit'], fromM
     pdf
       .font('plain', 9, 'grey')
       .text(label, pdf.left + pdf.width * 0.25, top, { width: pdf.width * 0.08, lineBreak: false })
-    pdf
-      .font('bold', 9)
-      .text(reading?.words ?? (i ? 'not proved' : 'not measured'), pdf.left + pdf.width * 0.325, top, {
-        width: pdf.width * 0.15,
-        lineBreak: false,
-      })
+    pdf.font('bold', 9).text(reading?.words ?? (i ? 'not proved' : 'not measured'), pdf.left + pdf.width * 0.325, top, {
+      width: pdf.width * 0.15,
+      lineBreak: false,
+    })
     if (!reading) continue
     drawVerdict(pdf, reading.verdict, pdf.left + pdf.width * 0.465, top)
     pdf

@@ -67,8 +67,8 @@ const about = computed(() => {
     <header>
       <h1>{{ seen.machine.name }}</h1>
       <p>
-        <NuxtLink :to="`/customers/${seen.machine.customerId}`">{{ seen.machine.owner }}</NuxtLink
-        >, {{ about }}. Spec revision {{ seen.machine.revision ?? 'none' }}
+        <NuxtLink :to="`/customers/${seen.machine.customerId}`">{{ seen.machine.owner }}</NuxtLink>, {{ about }}. Spec
+        revision {{ seen.machine.revision ?? 'none' }}
       </p>
       <button type="button" class="quiet" @click="panel = { kind: 'photos' }">Photos</button
       ><button type="button" class="quiet" @click="panel = { kind: 'actions' }">Put right</button
@@ -118,8 +118,9 @@ const about = computed(() => {
         <p class="why">{{ whyWords(due, name, Date.parse(seen.now)) }}</p>
         <ol v-if="due">
           <li v-for="(r, i) in due.all" :key="i" :class="{ first: i === 0 }">
-            <span>{{ causeWords(r, name, seen.engine.interval, unit) }}</span
-            ><b>{{ whenWords(r, seen.firstMeter, unit) }}</b>
+            <span>{{ causeWords(r, name, seen.engine.interval, unit) }}</span><b>{{
+              whenWords(r, seen.firstMeter, unit)
+            }}</b>
           </li>
         </ol>
         <p class="foot">
@@ -127,8 +128,9 @@ const about = computed(() => {
             seen.usePerDay === null
               ? 'Use a day: not enough yet.'
               : `${seen.usePerDay.toFixed(1)} ${unit} a day. Fans hold eight of ten.`
-          }}</span
-          ><button v-if="due" type="button" class="quiet" @click="panel = { kind: 'tell' }">Tell the owner</button>
+          }}</span><button v-if="due" type="button" class="quiet" @click="panel = { kind: 'tell' }">
+            Tell the owner
+          </button>
         </p>
         <NuxtLink class="tag-link" :to="`/machines/${id}/tag`" aria-label="Print the tag"
           ><MachineTag

@@ -125,8 +125,7 @@ const oldJobs = computed(() => given.value?.openJobs.filter(j => j.revisionId !=
         </div>
         <div v-for="l in shown" :key="l.id" class="tr" :class="l.change" :data-line="l.id">
           <div class="name">
-            <b>{{ l.name }}</b
-            ><small>{{ l.sub }}</small>
+            <b>{{ l.name }}</b><small>{{ l.sub }}</small>
           </div>
           <div>
             <ClearanceRule
@@ -266,8 +265,14 @@ const oldJobs = computed(() => given.value?.openJobs.filter(j => j.revisionId !=
               :wrong="form.wrong('reason')"
             />
             <p class="two">
-              <button type="submit" class="quiet">{{ asking === 'approve' ? 'Approve it' : 'Send it back' }}</button
-              ><button type="button" class="quiet" @click="asking = null">Wait</button>
+              <button type="submit" class="quiet">
+                {{ asking === 'approve' ? 'Approve it' : 'Send it back' }}</button><button
+                type="button"
+                class="quiet"
+                @click="asking = null"
+              >
+                Wait
+              </button>
             </p>
           </form>
           <NuxtLink v-else class="key" :to="`/spec-book/${modelId}`"

@@ -87,8 +87,7 @@ async function rename(): Promise<void> {
         <p>{{ between.reason }}. Against the figures in force it says:</p>
         <ul>
           <li v-for="l in betweenLines" :key="l.id">
-            <b>{{ l.name }}</b
-            >: {{ l.before.value || 'none' }} → {{ l.after.value || 'none' }}
+            <b>{{ l.name }}</b>: {{ l.before.value || 'none' }} → {{ l.after.value || 'none' }}
           </li>
           <li v-if="betweenLines.length === 0">nothing else than before</li>
         </ul>

@@ -162,8 +162,7 @@ useKeys({
           </p>
           <div v-for="c in clearances" :key="c.role" class="clearance">
             <p class="row">
-              <b class="h">{{ c.line.name }}</b
-              ><span class="value"
+              <b class="h">{{ c.line.name }}</b><span class="value"
                 ><b>{{ c.line.value }}</b> {{ c.line.more }}</span
               >
             </p>
@@ -239,8 +238,9 @@ useKeys({
             <span>Gasket</span><span>{{ engine.gasket || '–' }}</span>
           </p>
           <p class="line">
-            <span>{{ engine.setWhen === 'hot' ? 'Set hot' : 'Cold' }}</span
-            ><span>{{ fact('cold').value }}{{ fact('cold').more ? `, ${fact('cold').more}` : '' }}</span>
+            <span>{{ engine.setWhen === 'hot' ? 'Set hot' : 'Cold' }}</span><span
+              >{{ fact('cold').value }}{{ fact('cold').more ? `, ${fact('cold').more}` : '' }}</span
+            >
           </p>
           <p v-if="engine.stripDown.length" class="line">
             <span>Comes off</span><span>{{ engine.stripDown.join(', ') }}</span>

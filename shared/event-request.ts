@@ -1,6 +1,9 @@
 import { z } from 'zod'
 import { EVENT_TYPES, type JobEvent, payloadSchemas } from '../core/job'
 
+/** What the database's columns hold. */
+const MOST = 2 ** 32 - 1
+
 /** One answer as a browser sends it. The id is its own, so that it may arrive any number of times and counts once. */
 export const eventRequestSchema = z
   .object({
@@ -10,9 +13,12 @@ export const eventRequestSchema = z
     payload: z.unknown(),
     personId: z.number().int().positive(),
     deviceId: z.string().min(1).max(40),
-    deviceSeq: z.number().int().positive(),
-    seenSeq: z.number().int().min(0),
-    at: z.iso.datetime({ offset: true, error: 'The time must be ISO 8601 with an offset.' }),
+    deviceSeq: z.number().int().positive().max(MOST),
+    seenSeq: z.number().int().min(0).max(MOST),
+    seenDeviceSeq: z.number().int().min(0).max(MOST).optional(),
+    at: z.iso
+      .datetime({ offset: true, error: 'The time must be ISO 8601 with an offset.' })
+      .max(35, { error: 'The time must be ISO 8601 with an offset, to the millisecond.' }),
   })
   .superRefine((event, context) => {
     const parsed = payloadSchemas[event.type].safeParse(event.payload)

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { LogBook } from '~~/tests/support/builders'
 import { isoWithOffset } from '../local/outbox'
-import { mergeEvents } from './useBench'
+import { mergeEvents } from '../local/jobs'
 
 describe('events from two sides', () => {
   it('come together once each, in the log’s order', () => {

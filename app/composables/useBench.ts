@@ -1,5 +1,6 @@
 import { computed, onMounted, onUnmounted, ref, shallowRef, watch } from 'vue'
 import {
+  browserOf,
   gates,
   type Happening,
   type JobEvent,
@@ -12,7 +13,7 @@ import {
   viewJob,
 } from '~~/core/job'
 import type { JobResponse } from '~~/shared/responses'
-import { knownJob, rememberJob } from '../local/jobs'
+import { knownJob, mergeEvents, rememberJob } from '../local/jobs'
 import { asEvent, deviceId } from '../local/outbox'
 import { useOutboxStore } from '../stores/outbox'
 import { useSessionStore } from '../stores/session'
@@ -21,12 +22,14 @@ import { useAdvice } from './useAdvice'
 import { useLive } from './useLive'
 
 const CLOCK_MS = 20_000
+/** After so long without an answer nobody is asked whether to take a job over. From memory. */
+const IN_HAND_MINUTES = 30
+/** What may be said of a job that is in another's hand. */
+const FROM_OUTSIDE: ReadonlySet<Happening['type']> = new Set(['taken-over', 'placed', 'note', 'reopened'])
 
-/** Adds events that came from the server to those that are known, once each, in the log's order. */
-export function mergeEvents(known: JobEvent[], more: JobEvent[]): JobEvent[] {
-  const byId = new Map(known.map(e => [e.id, e]))
-  for (const event of more) byId.set(event.id, event)
-  return [...byId.values()].sort((a, b) => (a.seq ?? 0) - (b.seq ?? 0))
+export interface OtherHand {
+  personName: string
+  minutes: number
 }
 
 /** One job at the bench: its log from server and outbox together, what it means, and how to answer. */
@@ -41,6 +44,10 @@ export function useBench(jobId: number) {
   const nowMs = ref(Date.now())
   const wanted = ref<string | null>(null)
   const device = ref('')
+  /** All that this browser had given up to here was on the screen when the page read its store. */
+  let seenDeviceSeq = 0
+  /** What was wrong with the last answer, so that it does not count; null while all is well. */
+  const unrecorded = ref<string | null>(null)
 
   function take(job: Pick<JobResponse, 'pin' | 'events' | 'lastSeq'>): void {
     tools.value ??= jobTools(job.pin, weigh)
@@ -67,12 +74,22 @@ export function useBench(jobId: number) {
     }
   }
 
+  /** Reads this browser's own store: what waits first, so that an answer which is taken meanwhile is in one of the two. */
+  async function readStore(): Promise<void> {
+    try {
+      device.value = await deviceId()
+      const number = await outbox.load()
+      const known = session.shop && (await knownJob(session.shop.id, jobId))
+      if (known) take(known)
+      seenDeviceSeq = number
+    } catch {
+      // no store, or none that can be read: the shop's server has the log
+    }
+  }
+
   async function load(): Promise<void> {
     failed.value = null
-    device.value = await deviceId()
-    await outbox.load()
-    const known = session.shop && (await knownJob(session.shop.id, jobId))
-    if (known) take(known)
+    await readStore()
     await fetchMore()
     if (!tools.value && !failed.value)
       failed.value = 'This job is not on this device, and the shop’s server does not answer. Try again when it does.'
@@ -96,7 +113,29 @@ export function useBench(jobId: number) {
   const view = computed(() => (tools.value ? viewJob(tools.value, log.value, nowMs.value) : null))
   const next = computed(() => view.value && nextThing(view.value, wanted.value))
 
+  /** Somebody else who answered lately on another device: the job is in their hand, and the keys rest here. */
+  const otherHand = computed((): OtherHand | null => {
+    const { hand, status } = view.value?.state ?? {}
+    if (!hand || status !== 'open' || hand.personId === session.person?.id || hand.browser === device.value) return null
+    const minutes = Math.max(0, Math.round((nowMs.value - Date.parse(hand.at)) / 60_000))
+    return minutes > IN_HAND_MINUTES ? null : { personName: hand.personName, minutes }
+  })
+  /** Answers of others that wait in this browser until they sign in here. */
+  const othersWaiting = computed(() => pending.value.filter(w => w.personId !== session.person?.id))
+
+  /** Why an answer may not be given here and now, in words, or null. */
+  function refusal(happening: Happening): string | null {
+    if (otherHand.value && !FROM_OUTSIDE.has(happening.type))
+      return `${otherHand.value.personName} has this job in hand. Take it over first.`
+    const [other] = othersWaiting.value
+    if (happening.type === 'closed' && other)
+      return `Answers of ${other.personName} are kept on this device and have not reached the shop. ${other.personName} must sign in here before the job is signed.`
+    return null
+  }
+
   async function answer(happening: Happening): Promise<void> {
+    unrecorded.value = refusal(happening)
+    if (unrecorded.value) return
     nowMs.value = Date.now() + session.skewMs
     // a reason for measuring the tapped valve here lets it in: it stays the one that is worked on
     const keepsValve =
@@ -104,7 +143,13 @@ export function useBench(jobId: number) {
       happening.type === 'trial' ||
       (happening.type === 'gate-passed' && happening.payload.gate.startsWith('off-stop:'))
     if (!keepsValve) wanted.value = null
-    await outbox.add(jobId, happening, lastSeq.value)
+    const whole: Happening =
+      happening.type === 'closed' ? { type: 'closed', payload: { after: pending.value.map(w => w.id) } } : happening
+    try {
+      await outbox.add(jobId, whole, { seenSeq: lastSeq.value, seenDeviceSeq })
+    } catch (error) {
+      unrecorded.value = wordsFor(error)
+    }
   }
 
   /** This browser's last answer that still stands, from whichever of its pages. */
@@ -112,7 +157,7 @@ export function useBench(jobId: number) {
     () =>
       log.value.findLast(
         e =>
-          e.deviceId.split('.')[0] === device.value &&
+          browserOf(e.deviceId) === device.value &&
           e.type !== 'retracted' &&
           e.type !== 'closed' &&
           !view.value?.state.retracted.has(e.id),
@@ -121,9 +166,9 @@ export function useBench(jobId: number) {
   const isMovement = (event: JobEvent): boolean => movesSomething(event) || event.type === 'nut-loosened'
 
   let timer: ReturnType<typeof setInterval> | undefined
-  let stop: (() => void) | undefined
+  let stop: (() => void)[] = []
   onMounted(() => {
-    stop = outbox.onTaken((id, event, seq) => {
+    const stopTaken = outbox.onTaken((id, event, seq) => {
       if (id !== jobId) return
       events.value = mergeEvents(events.value, [event])
       // only what came without a hole counts as seen; a hole is fetched
@@ -131,6 +176,10 @@ export function useBench(jobId: number) {
       else void fetchMore()
       remember()
     })
+    const stopOther = outbox.onOtherPage(id => {
+      if (id === jobId) void readStore()
+    })
+    stop = [stopTaken, stopOther]
     timer = setInterval(() => {
       nowMs.value = Date.now() + session.skewMs
     }, CLOCK_MS)
@@ -138,11 +187,17 @@ export function useBench(jobId: number) {
   })
   onUnmounted(() => {
     clearInterval(timer)
-    stop?.()
+    for (const end of stop) end()
   })
-  useLive(news => {
-    if ('jobId' in news && news.jobId === jobId && news.seq > lastSeq.value) void fetchMore()
-  })
+  useLive(
+    news => {
+      if ('jobId' in news && news.jobId === jobId && news.seq > lastSeq.value) void fetchMore()
+    },
+    () => {
+      void fetchMore()
+      void outbox.flush()
+    },
+  )
 
   return {
     view,
@@ -153,6 +208,8 @@ export function useBench(jobId: number) {
     lastOwn,
     isMovement,
     answer,
+    unrecorded,
+    otherHand,
     load,
     steps: computed(() => (view.value ? progress(view.value) : [])),
     requirements: computed(() => (view.value ? gates(view.value) : [])),

@@ -21,6 +21,7 @@ import { engravedWords, intervalWords, leavesOf, spanOf, stackNamed, thickness }
 import { formatLength, thouFromMm } from '~~/core/units'
 import type { Field } from '../components/bench/AskForm.vue'
 import type { StripValve } from '../components/bench/ValveStrip.vue'
+import { useHandOver } from './useHandOver'
 import { useOutboxStore } from '../stores/outbox'
 import { useSessionStore } from '../stores/session'
 import type { useBench } from './useBench'
@@ -107,11 +108,13 @@ export function useBenchScreen(bench: ReturnType<typeof useBench>, jobId: number
       : own
   })
 
+  const handOver = useHandOver(bench)
   async function record(happening: Happening): Promise<void> {
     panel.value = { kind: 'keys' }
     await bench.answer(happening)
   }
   async function press(index: number): Promise<void> {
+    if (handOver.asked.value) return void handOver.press(index)
     if (clash.value && panel.value.kind === 'keys') return clashKeys.value[index]?.act()
     const key = keys.value[index]
     if (!key || panel.value.kind !== 'keys' || !isOpen.value) return
@@ -215,6 +218,7 @@ export function useBenchScreen(bench: ReturnType<typeof useBench>, jobId: number
   const saved = computed((): { word: string; tone: 'ok' | 'wait' | 'stop' } => {
     const refused = outbox.refused.filter(w => w.jobId === jobId).length
     if (refused) return { word: `${refused} not taken`, tone: 'stop' }
+    if (bench.unrecorded.value) return { word: 'Not saved', tone: 'stop' }
     if (session.expired) return { word: `Sign in to send ${bench.toSend.value}`, tone: 'stop' }
     if (bench.toSend.value)
       return session.offline
@@ -314,6 +318,7 @@ export function useBenchScreen(bench: ReturnType<typeof useBench>, jobId: number
     topMm,
     settable,
     saved,
+    handOver,
     evidence,
     head,
   }

@@ -37,10 +37,11 @@ export function useBoard() {
   }
   onMounted(load)
   let soon: ReturnType<typeof setTimeout> | undefined
-  useLive(() => {
+  const loadSoon = () => {
     clearTimeout(soon)
     soon = setTimeout(load, 100)
-  })
+  }
+  useLive(loadSoon, loadSoon)
 
   /** A card that cools stands among the ready ones once the clock says so, without asking the shop. */
   const columnOf = (card: BayCard): BayColumn =>

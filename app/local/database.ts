@@ -28,23 +28,50 @@ interface Schema extends DBSchema {
 }
 
 let opened: Promise<IDBPDatabase<Schema>> | null = null
+const lost = new Set<() => void>()
+
+/** Tells when the browser has closed the store, as it does when its data are cleared. Returns how to stop. */
+export function onStoreLost(listener: () => void): () => void {
+  lost.add(listener)
+  return () => lost.delete(listener)
+}
+
+/** Lets the store go: the next who asks opens it anew. */
+export function forgetStore(): void {
+  opened = null
+}
 
 /** The browser's own store: answers first, then what is needed to go on without a server. */
-export const localDatabase = (): Promise<IDBPDatabase<Schema>> =>
-  (opened ??= openDB<Schema>('wembric', 1, {
+export function localDatabase(): Promise<IDBPDatabase<Schema>> {
+  if (opened) return opened
+  const opening = openDB<Schema>('wembric', 1, {
     upgrade(db) {
       db.createObjectStore('waiting', { keyPath: 'id' })
       db.createObjectStore('jobs', { keyPath: 'key' })
       db.createObjectStore('device')
     },
-  }))
+    terminated() {
+      if (opened === opening) forgetStore()
+      for (const listener of lost) listener()
+    },
+  })
+  opened = opening
+  // one that did not open is tried again by the next who asks
+  opening.catch(() => {
+    if (opened === opening) forgetStore()
+  })
+  return opening
+}
 
 export const jobKey = (shopId: number, jobId: number): string => `${shopId}/${jobId}`
+
+/** Data without the proxies of a screen, which a store cannot take. */
+export const plain = <T>(value: T): T => JSON.parse(JSON.stringify(value)) as T
 
 /** The last session on this device, to carry on with when no server answers. */
 export const rememberSession = async (session: SessionResponse | null): Promise<void> => {
   const db = await localDatabase()
-  if (session) await db.put('device', JSON.parse(JSON.stringify(session)), 'session')
+  if (session) await db.put('device', plain(session), 'session')
   else await db.delete('device', 'session')
 }
 export const rememberedSession = async (): Promise<SessionResponse | null> =>

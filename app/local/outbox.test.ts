@@ -4,13 +4,20 @@ import type { Happening } from '~~/core/job'
 import { eventRequestSchema } from '~~/shared/event-request'
 import { localDatabase, rememberedSession, rememberSession } from './database'
 import { knownJob, rememberJob } from './jobs'
-import { asEvent, deviceId, draftAnswer, keep, lastDeviceNumber, letGo, markRefused, waitingAnswers } from './outbox'
+import { asEvent, deviceId, draftAnswer, keep, keepAgain, letGo, markRefused, settle, waitingAnswers } from './outbox'
 import { LogBook, pinOf } from '~~/tests/support/builders'
 
 const ada = { shopId: 1, personId: 7, personName: 'Ada' }
 const note = (text: string): Happening => ({ type: 'note', payload: { text } })
 const draft = async (text: string, author = ada) =>
-  draftAnswer(author, await deviceId(), (await lastDeviceNumber()) + 1, 5, note(text), 3, Date.UTC(2026, 10, 25, 8))
+  draftAnswer(
+    author,
+    { id: await deviceId(), seq: (await waitingAnswers()).lastNumber + 1 },
+    5,
+    note(text),
+    { seenSeq: 3, seenDeviceSeq: 0 },
+    Date.UTC(2026, 10, 25, 8),
+  )
 
 beforeEach(async () => {
   const db = await localDatabase()
@@ -25,7 +32,9 @@ describe('answers kept on the device', () => {
   })
   it('come back in the order in which they were given', async () => {
     for (const text of ['one', 'two', 'three']) await keep(await draft(text))
-    expect((await waitingAnswers()).map(w => [w.deviceSeq, (w.request.payload as { text: string }).text])).toEqual([
+    expect(
+      (await waitingAnswers()).waiting.map(w => [w.deviceSeq, (w.request.payload as { text: string }).text]),
+    ).toEqual([
       [1, 'one'],
       [2, 'two'],
       [3, 'three'],
@@ -42,13 +51,13 @@ describe('answers kept on the device', () => {
   it('numbers go on after the answers were sent', async () => {
     const first = await keep(await draft('one'))
     await letGo(first.id)
-    expect(await waitingAnswers()).toEqual([])
+    expect((await waitingAnswers()).waiting).toEqual([])
     expect((await keep(await draft('two'))).deviceSeq).toBe(2)
   })
   it('a refused answer stays, with the words of the refusal', async () => {
     const kept = await keep(await draft('late'))
     await markRefused(kept, 'This job is closed.')
-    expect(await waitingAnswers()).toMatchObject([{ id: kept.id, refused: 'This job is closed.' }])
+    expect((await waitingAnswers()).waiting).toMatchObject([{ id: kept.id, refused: 'This job is closed.' }])
   })
   it('is an event without a place in the log until the server gives it one', async () => {
     expect(asEvent(await draft('x'))).toMatchObject({

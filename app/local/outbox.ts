@@ -1,7 +1,8 @@
 import { v7 as uuidv7 } from 'uuid'
 import type { Happening, JobEvent } from '~~/core/job'
 import type { EventRequest } from '~~/shared/event-request'
-import { localDatabase, type Waiting } from './database'
+import { forgetStore, jobKey, localDatabase, plain, type Waiting } from './database'
+import { mergeEvents } from './jobs'
 
 const STRICT = { durability: 'strict' } as const
 
@@ -14,15 +15,12 @@ export async function deviceId(): Promise<string> {
   return id
 }
 
+const page = uuidv7().slice(-8)
 /**
- * The name under which this page sends. Each page of a browser counts as a device of its own, so that the order of its
- * answers is kept whichever page sends first; the browser's name in front says whose they are.
+ * The name under which this page sends. Each page counts as a device of its own from its loading on, so that one that
+ * is reloaded, duplicated or opened again never passes for another; the browser's name in front says whose they are.
  */
-export async function pageDeviceId(): Promise<string> {
-  let page = sessionStorage.getItem('wembric-page')
-  if (!page) sessionStorage.setItem('wembric-page', (page = uuidv7().slice(-8)))
-  return `${await deviceId()}.${page}`
-}
+export const pageDeviceId = async (): Promise<string> => `${await deviceId()}.${page}`
 
 /** A time with the offset of the place, as the device's (corrected) clock has it. */
 export function isoWithOffset(ms: number): string {
@@ -37,59 +35,113 @@ export interface Author {
   personId: number
   personName: string
 }
-
+/** What was on the screen when an answer was given: the shop's log up to a number, and this browser's own up to another. */
+export interface Seen {
+  seenSeq: number
+  seenDeviceSeq: number
+}
 /** An answer as it is painted, before it is written down: its number is the next as far as this page knows. */
 export function draftAnswer(
   author: Author,
-  device: string,
-  deviceSeq: number,
+  device: { id: string; seq: number },
   jobId: number,
   happening: Happening,
-  seenSeq: number,
+  seen: Seen,
   atMs: number,
 ): Waiting {
   const id = uuidv7()
-  const request = JSON.parse(
-    JSON.stringify({
-      ...happening,
-      id,
-      version: 1,
-      personId: author.personId,
-      deviceId: device,
-      deviceSeq,
-      seenSeq,
-      at: isoWithOffset(atMs),
-    }),
-  ) as EventRequest
-  return { id, ...author, jobId, deviceSeq, request, refused: null }
+  const request = plain({
+    ...happening,
+    ...seen,
+    id,
+    version: 1,
+    personId: author.personId,
+    deviceId: device.id,
+    deviceSeq: device.seq,
+    at: isoWithOffset(atMs),
+  }) as EventRequest
+  return { id, ...author, jobId, deviceSeq: device.seq, request, refused: null }
 }
 
-/** Writes an answer down in one strictly durable transaction, with the next number of this device, whatever other pages took meanwhile. */
-export async function keep(draft: Waiting): Promise<Waiting> {
-  const transaction = (await localDatabase()).transaction(['waiting', 'device'], 'readwrite', STRICT)
-  const deviceSeq = (await lastNumber(transaction.objectStore('device'))) + 1
-  const kept: Waiting = { ...draft, deviceSeq, request: { ...draft.request, deviceSeq } }
-  await transaction.objectStore('device').put(deviceSeq, 'seq')
-  await transaction.objectStore('waiting').put(kept)
-  await transaction.done
-  return kept
+/** Pauses before writing is tried again, ms. */
+const AGAIN_AFTER_MS = [50, 250]
+/** Work in the store; where it fails, the store is opened anew and the work is done again. @throws the last error */
+async function withStore<T>(work: (db: Awaited<ReturnType<typeof localDatabase>>) => Promise<T>): Promise<T> {
+  for (let attempt = 0; ; attempt++) {
+    try {
+      return await work(await localDatabase())
+    } catch (error) {
+      const pause = AGAIN_AFTER_MS[attempt]
+      if (pause === undefined) throw error
+      forgetStore()
+      await new Promise(done => setTimeout(done, pause))
+    }
+  }
 }
+
+/**
+ * Writes an answer down in one strictly durable transaction, with the next number of this device, whatever other pages
+ * took meanwhile.
+ * @throws DOMException where the browser cannot write: no room, or its data were cleared and cannot be made again
+ */
+export const keep = (draft: Waiting): Promise<Waiting> =>
+  withStore(async db => {
+    const transaction = db.transaction(['waiting', 'device'], 'readwrite', STRICT)
+    transaction.done.catch(() => {})
+    // never lower than what this page has given already: the store may have been cleared under it
+    const deviceSeq = Math.max((await lastNumber(transaction.objectStore('device'))) + 1, draft.deviceSeq)
+    const kept: Waiting = { ...draft, deviceSeq, request: { ...draft.request, deviceSeq } }
+    await transaction.objectStore('device').put(deviceSeq, 'seq')
+    await transaction.objectStore('waiting').put(kept)
+    await transaction.done
+    return kept
+  })
+
+/** Writes an answer down again as it is: the store was cleared, and it may be on its way already under its number. */
+export const keepAgain = (entry: Waiting): Promise<void> =>
+  withStore(async db => {
+    const transaction = db.transaction(['waiting', 'device'], 'readwrite', STRICT)
+    transaction.done.catch(() => {})
+    const last = await lastNumber(transaction.objectStore('device'))
+    await transaction.objectStore('device').put(Math.max(last, entry.deviceSeq), 'seq')
+    await transaction.objectStore('waiting').put(plain(entry))
+    await transaction.done
+  })
 
 const lastNumber = async (store: { get: (key: string) => Promise<unknown> }): Promise<number> =>
   ((await store.get('seq')) as number | undefined) ?? 0
-/** The last number that this device has given. */
-export const lastDeviceNumber = async (): Promise<number> =>
-  ((await (await localDatabase()).get('device', 'seq')) as number | undefined) ?? 0
 
-/** All that waits, in the order in which it was answered. */
-export const waitingAnswers = async (): Promise<Waiting[]> =>
-  (await (await localDatabase()).getAll('waiting')).sort((a, b) => a.deviceSeq - b.deviceSeq)
+/** All that waits, in the order in which it was answered, and the last number that this device has given. */
+export const waitingAnswers = (): Promise<{ waiting: Waiting[]; lastNumber: number }> =>
+  withStore(async db => {
+    const transaction = db.transaction(['waiting', 'device'])
+    const waiting = await transaction.objectStore('waiting').getAll()
+    return {
+      waiting: waiting.sort((a, b) => a.deviceSeq - b.deviceSeq),
+      lastNumber: await lastNumber(transaction.objectStore('device')),
+    }
+  })
 
-export const markRefused = async (waiting: Waiting, words: string): Promise<void> => {
-  const db = await localDatabase()
-  await db.put('waiting', { ...(JSON.parse(JSON.stringify(waiting)) as Waiting), refused: words })
-}
-export const letGo = async (id: string): Promise<void> => (await localDatabase()).delete('waiting', id)
+export const markRefused = (waiting: Waiting, words: string): Promise<unknown> =>
+  withStore(db => db.put('waiting', { ...plain(waiting), refused: words }))
+
+export const letGo = (id: string): Promise<void> => withStore(db => db.delete('waiting', id))
+
+/** An answer that the shop has taken goes over from those that wait to the job's log, so that it is always in one of them. */
+export const settle = (entry: Waiting, event: JobEvent): Promise<void> =>
+  withStore(async db => {
+    const transaction = db.transaction(['waiting', 'jobs'], 'readwrite')
+    const jobs = transaction.objectStore('jobs')
+    const known = await jobs.get(jobKey(entry.shopId, entry.jobId))
+    if (known)
+      await jobs.put({
+        ...known,
+        events: mergeEvents(known.events, [plain(event)]),
+        lastSeq: event.seq === known.lastSeq + 1 ? event.seq : known.lastSeq,
+      })
+    await transaction.objectStore('waiting').delete(entry.id)
+    await transaction.done
+  })
 
 /** A waiting answer as an event that has no place in the log yet. */
 export const asEvent = ({ request, personName }: Waiting): JobEvent => ({

@@ -57,7 +57,7 @@ async function workAs(id: number, shopId = 1) {
   store.begin(session(id, shopId))
   const outbox = useOutboxStore()
   await outbox.load()
-  const say = (text: string) => outbox.add(5, { type: 'note', payload: { text } }, 0)
+  const say = (text: string) => outbox.add(5, { type: 'note', payload: { text } }, { seenSeq: 0, seenDeviceSeq: 0 })
   return { store, outbox, say }
 }
 const settled = (outbox: ReturnType<typeof useOutboxStore>, waiting: number) =>

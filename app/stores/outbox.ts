@@ -2,54 +2,115 @@ import { defineStore } from 'pinia'
 import { computed, ref, shallowRef } from 'vue'
 import type { Happening, JobEvent } from '~~/core/job'
 import type { EventResponse } from '~~/shared/event-request'
-import type { Waiting } from '../local/database'
-import { draftAnswer, keep, lastDeviceNumber, letGo, markRefused, pageDeviceId, waitingAnswers } from '../local/outbox'
+import { onStoreLost, type Waiting } from '../local/database'
+import {
+  draftAnswer,
+  keep,
+  keepAgain,
+  letGo,
+  markRefused,
+  pageDeviceId,
+  type Seen,
+  settle,
+  waitingAnswers,
+} from '../local/outbox'
 import { api, NoAnswer, Refused } from '../utils/api'
 import { useSessionStore } from './session'
 
 const RETRY_MS = 2000
+/** So long is waited for another tab that sends, before an answer that cannot be written down is given up. */
+const TURN_MS = 5000
 type Taken = (jobId: number, event: JobEvent, lastSeq: number) => void
+type Changed = (jobId: number) => void
+
+/** An answer that could neither be written down here nor sent. It does not count. */
+export class NotRecorded extends Error {
+  override readonly name = 'NotRecorded'
+  constructor() {
+    super(
+      'That answer was not saved: this device has no room to keep it, and the shop’s server does not answer. Free some room or get back online, then answer again.',
+    )
+  }
+}
 
 /** Answers on their way to the shop: kept here first, sent one after another, gone only when they are committed. */
 export const useOutboxStore = defineStore('outbox', () => {
   const session = useSessionStore()
   const waiting = shallowRef<Waiting[]>([])
-  const sending = ref(false)
+  /** What is wrong with keeping answers on this device, in words; null while all is well. */
+  const trouble = ref<string | null>(null)
   const listeners = new Set<Taken>()
+  const watchers = new Set<Changed>()
   let timer: ReturnType<typeof setTimeout> | null = null
 
   const mine = (w: Waiting): boolean => w.shopId === session.shop?.id && w.personId === session.person?.id
   let device = ''
   let lastNumber = 0
-  /** Painted, but not yet written down: not to be sent. */
+  /** Painted, and just being written down: not to be sent before. */
   const unwritten = new Set<string>()
+  /** In this page's memory alone, for the store could not be written. */
+  const unkept = new Set<string>()
 
-  async function load(): Promise<void> {
+  /** Other pages of this browser hear of each answer, and look into the store again. */
+  const others = typeof BroadcastChannel === 'undefined' ? null : new BroadcastChannel('wembric-answers')
+  const tellOthers = (jobId: number) => others?.postMessage(jobId)
+  others?.addEventListener('message', ({ data }: MessageEvent<number>) => {
+    for (const watcher of watchers) watcher(data)
+  })
+
+  /** Reads what waits in this browser. @returns the last number that was given: all up to it is known now, or was sent */
+  async function load(): Promise<number> {
     device = await pageDeviceId()
-    lastNumber = Math.max(lastNumber, await lastDeviceNumber())
-    waiting.value = [...(await waitingAnswers()), ...waiting.value.filter(w => unwritten.has(w.id))]
+    const found = await waitingAnswers()
+    lastNumber = Math.max(lastNumber, found.lastNumber)
+    const here = new Set(found.waiting.map(w => w.id))
+    const inMemory = waiting.value.filter(w => (unwritten.has(w.id) || unkept.has(w.id)) && !here.has(w.id))
+    waiting.value = [...found.waiting, ...inMemory]
+    return found.lastNumber
   }
 
-  /** Takes an answer: on the screen at once, written down beside it, then sent. */
-  async function add(jobId: number, happening: Happening, seenSeq: number): Promise<void> {
+  const drop = (id: string): void => {
+    unwritten.delete(id)
+    unkept.delete(id)
+    waiting.value = waiting.value.filter(w => w.id !== id)
+  }
+
+  /**
+   * Takes an answer: on the screen at once, written down beside it, then sent. What cannot be written down goes to the
+   * shop at once.
+   * @throws NotRecorded where neither works; the answer is taken off the screen again
+   */
+  async function add(jobId: number, happening: Happening, seen: Seen): Promise<void> {
     const { person, shop } = session
     if (!person || !shop) throw new Error('Nobody is signed in.')
     const draft = draftAnswer(
       { shopId: shop.id, personId: person.id, personName: person.name },
-      device,
-      ++lastNumber,
+      { id: device, seq: ++lastNumber },
       jobId,
       happening,
-      seenSeq,
+      seen,
       Date.now() + session.skewMs,
     )
     unwritten.add(draft.id)
     waiting.value = [...waiting.value, draft]
-    const kept = await keep(draft)
+    try {
+      const kept = await keep(draft)
+      lastNumber = Math.max(lastNumber, kept.deviceSeq)
+      waiting.value = waiting.value.map(w => (w.id === kept.id ? kept : w))
+      trouble.value = null
+      tellOthers(jobId)
+    } catch {
+      unkept.add(draft.id)
+    }
     unwritten.delete(draft.id)
-    lastNumber = Math.max(lastNumber, kept.deviceSeq)
-    waiting.value = waiting.value.map(w => (w.id === kept.id ? kept : w))
-    void flush()
+    if (!unkept.has(draft.id)) return void flush()
+    await flush(TURN_MS)
+    if (!unkept.has(draft.id)) {
+      trouble.value = 'This device cannot keep answers: it has no room. They go straight to the shop.'
+      return
+    }
+    drop(draft.id)
+    throw new NotRecorded()
   }
 
   function later(): void {
@@ -59,6 +120,18 @@ export const useOutboxStore = defineStore('outbox', () => {
     }, RETRY_MS)
   }
 
+  /** The shop has it: it waits no more, whether the store can say so or not. */
+  async function taken(entry: Waiting, event: JobEvent): Promise<void> {
+    await settle(entry, event).catch(() => {})
+    drop(entry.id)
+    tellOthers(entry.jobId)
+  }
+
+  async function refuse(entry: Waiting, words: string): Promise<void> {
+    await markRefused(entry, words).catch(() => unkept.add(entry.id))
+    waiting.value = waiting.value.map(w => (w.id === entry.id ? { ...w, refused: words } : w))
+  }
+
   /** Sends one answer. Returns whether the next may go. */
   async function send(entry: Waiting): Promise<boolean> {
     try {
@@ -66,50 +139,69 @@ export const useOutboxStore = defineStore('outbox', () => {
       session.learnTime(now)
       session.offline = false
       for (const listener of listeners) listener(entry.jobId, event, lastSeq)
-      await letGo(entry.id)
-      waiting.value = waiting.value.filter(w => w.id !== entry.id)
+      await taken(entry, event)
       return true
     } catch (error) {
       if (error instanceof NoAnswer) session.offline = true
       if (error instanceof Refused && error.status === 401) session.expired = true
-      if (!(error instanceof Refused) || error.status >= 500) later()
+      if (!(error instanceof Refused) || error.status >= 500 || error.status === 429) later()
       else if (error.status !== 401) {
-        await markRefused(entry, error.message)
-        await load()
+        await refuse(entry, error.message)
         return true
       }
       return false
     }
   }
 
-  const nextToSend = () => waiting.value.find(w => mine(w) && !w.refused && !unwritten.has(w.id))
-
-  async function flushHere(): Promise<void> {
-    if (sending.value || session.expired) return
-    sending.value = true
-    try {
-      for (let next = nextToSend(); next; next = nextToSend()) if (!(await send(next))) break
-    } finally {
-      sending.value = false
-    }
+  /** The first that may go. One that is just being written down holds up those after it: order is kept. */
+  function nextToSend(): Waiting | null {
+    const next = waiting.value.find(w => mine(w) && !w.refused)
+    return next && !unwritten.has(next.id) ? next : null
   }
 
-  /** One tab sends at a time, so that the device's order is kept. */
-  async function flush(): Promise<void> {
+  async function sendAll(): Promise<void> {
+    if (session.expired) return
+    for (let next = nextToSend(); next; next = nextToSend()) if (!(await send(next))) break
+  }
+  let running: Promise<void> | null = null
+  const flushHere = (): Promise<void> =>
+    (running ??= sendAll().finally(() => {
+      running = null
+    }))
+
+  /** One tab sends at a time, so that the device's order is kept. @param turnMs waits so long for its turn; else it tries later */
+  async function flush(turnMs = 0): Promise<void> {
     if (!navigator.locks) return flushHere()
-    await navigator.locks.request('wembric-outbox', { ifAvailable: true }, async lock => {
-      if (lock) await flushHere()
-      else later()
-    })
+    const turn = turnMs ? { signal: AbortSignal.timeout(turnMs) } : { ifAvailable: true }
+    await navigator.locks
+      .request('wembric-outbox', turn, async lock => {
+        if (lock) await flushHere()
+        else later()
+      })
+      .catch(later)
   }
 
   async function discard(id: string): Promise<void> {
+    drop(id)
     await letGo(id)
     await load()
   }
 
+  // cleared under our feet: what still waits is written down anew
+  onStoreLost(() => {
+    for (const entry of waiting.value) {
+      if (unwritten.has(entry.id)) continue
+      unkept.add(entry.id)
+      keepAgain(entry)
+        .then(() => unkept.delete(entry.id))
+        .catch(() => {})
+    }
+    void flush()
+  })
+
   return {
     waiting,
+    trouble,
     load,
     add,
     flush,
@@ -118,6 +210,11 @@ export const useOutboxStore = defineStore('outbox', () => {
     onTaken: (listener: Taken) => {
       listeners.add(listener)
       return () => listeners.delete(listener)
+    },
+    /** Tells when another page of this browser has given an answer or seen one taken. Returns how to stop. */
+    onOtherPage: (watcher: Changed) => {
+      watchers.add(watcher)
+      return () => watchers.delete(watcher)
     },
     toSend: computed(() => waiting.value.filter(w => mine(w) && !w.refused).length),
     ofOthers: computed(() => waiting.value.filter(w => !mine(w)).length),

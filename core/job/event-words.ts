@@ -51,6 +51,8 @@ export function eventWords(pin: Pick<JobPin, 'spec' | 'bladeSet' | 'otherSets'>,
       return `Head ${event.payload.celsius} °C${event.payload.airC === undefined ? '' : `, air ${event.payload.airC} °C`}`
     case 'rested':
       return `At rest ${event.payload.hours} h`
+    case 'taken-over':
+      return 'took the job over'
     case 'came-off':
       return `Off: ${event.payload.item}`
     case 'put-in':

@@ -120,10 +120,13 @@ export const payloadSchemas = {
   'ran': z.object({ result: z.enum(['clean', 'ticks', 'weeps', 'will not start']), note: z.string().trim().max(300) }),
   'note': z.object({ text: text(1000) }),
   'next-due': z.object({ use: z.number().positive().max(1e7).nullable(), date: z.iso.date().nullable() }),
+  /** Another person's job is taken in hand: on their device the keys rest from then on. */
+  'taken-over': z.object({}),
   'held': z.object({ reason: text(300) }),
   'resumed': z.object({}),
   'abandoned': z.object({ reason: text(300) }),
-  'closed': z.object({}),
+  /** `after`: answers that the signing device held and had not sent; the job is closed once they have arrived. */
+  'closed': z.object({ after: z.array(z.uuid()).max(1000).optional() }),
   'reopened': z.object({ reason: text(300) }),
   'placed': z.object({ eventId: z.uuid(), when: z.enum(['before', 'after']) }),
   'retracted': z.object({ eventId: z.uuid(), how: z.enum(['recorded wrongly', 'turned back']) }),
@@ -136,7 +139,11 @@ export type Payload<T extends EventType> = z.infer<(typeof payloadSchemas)[T]>
 /** A happening without its envelope: what an answer key says. */
 export type Happening = { [T in EventType]: { type: T; payload: Payload<T> } }[EventType]
 
-/** An event of a job's log. `seq` is the server's, null while the event waits in a browser; `seenSeq` is the last the device had seen. */
+/**
+ * An event of a job's log. `seq` is the server's, null while the event waits in a browser; `seenSeq` is the last the device
+ * had seen. `seenDeviceSeq` is the last number that the browser had given when the page opened the job: all of its own
+ * store up to there was on the screen. Events of earlier versions have none.
+ */
 export interface Envelope {
   id: string
   seq: number | null
@@ -146,6 +153,7 @@ export interface Envelope {
   deviceId: string
   deviceSeq: number
   seenSeq: number
+  seenDeviceSeq?: number
   /** When it happened, ISO 8601 with offset, by the device's clock. */
   at: string
 }

@@ -1,7 +1,7 @@
 import { upcastEngine } from '../engine'
 import { note, readingStands } from './crank-work'
 import type { JobEvent, Payload } from './event'
-import { movesSomething, workingOrder } from './order'
+import { browserOf, inWorkingOrder, movesSomething, workingOrder } from './order'
 import type { JobPin } from './pin'
 import type { JobState, ValveState } from './state'
 import { changeGap, loosen, shimFitted, trial } from './valve-work'
@@ -38,6 +38,7 @@ const emptyState = (pin: JobPin): JobState => ({
   camOut: false,
   personId: null,
   personName: '',
+  hand: null,
   places: 0,
   markCheckedFor: null,
   freshPlace: false,
@@ -100,6 +101,12 @@ function apply(pin: JobPin, state: JobState, event: JobEvent): void {
   state.people.add(event.personName)
   state.personId = event.personId
   state.personName = event.personName
+  state.hand = {
+    personId: event.personId,
+    personName: event.personName,
+    browser: browserOf(event.deviceId),
+    at: event.at,
+  }
   switch (event.type) {
     case 'confirmed':
       state.confirmed.add(event.payload.item)
@@ -233,6 +240,7 @@ function apply(pin: JobPin, state: JobState, event: JobEvent): void {
       break
     case 'placed':
     case 'retracted':
+    case 'taken-over':
       break
   }
 }
@@ -283,11 +291,7 @@ function turnBack(state: JobState, event: JobEvent): void {
 
 /** Whatever was measured or set after an answer, and rested on it, is to be looked at again once that answer is gone. */
 function markToLookAgain(state: JobState, log: JobEvent[], retracted: ReadonlyMap<string, JobEvent>): void {
-  const order = new Map(
-    [...log]
-      .sort((a, b) => (a.seq ?? Infinity) - (b.seq ?? Infinity) || a.deviceSeq - b.deviceSeq)
-      .map((e, i) => [e.id, i]),
-  )
+  const order = new Map(inWorkingOrder(log).map((e, i) => [e.id, i]))
   const place = (e: JobEvent) => order.get(e.id) ?? Infinity
   const trials = log.filter((e): e is JobEvent & { type: 'trial' } => e.type === 'trial' && !retracted.has(e.id))
   for (const [id, retraction] of retracted) {

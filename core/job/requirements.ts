@@ -19,9 +19,11 @@ export interface Requirement {
   missing: string
   met: boolean
   passed: Passed | null
+  /** No reason lets a mechanic through without it. */
+  firm?: true
 }
 
-type Asked = Pick<Requirement, 'id' | 'missing' | 'met'>
+type Asked = Pick<Requirement, 'id' | 'missing' | 'met' | 'firm'>
 const ask = (id: string, missing: string, met: boolean): Asked => ({ id, missing, met })
 
 /** Whether a valve is to be set: out, chosen, or in the middle of it. */
@@ -120,6 +122,10 @@ function close({ state, pin }: JobView): Asked[] {
       state.torqued[what] !== undefined,
     )
   return [
+    {
+      ...ask('unplaced', 'Answers of two devices have no order yet.', state.unplaced.length === 0),
+      firm: true,
+    },
     ...state.putIn.map(item =>
       ask(`out:${item}`, `“${item}” went in and was not seen to come out.`, state.cameOut.has(item)),
     ),
@@ -262,7 +268,7 @@ const passedFor = ({ state }: JobView, id: string): Passed | null => state.passe
  */
 export function gates(view: JobView): Requirement[] {
   return [...at('ready', ready(view)), ...measuring(view), ...proving(view), ...at('close', close(view))].map(
-    asked => ({ ...asked, passed: asked.met ? null : passedFor(view, asked.id) }),
+    asked => ({ ...asked, passed: asked.met || asked.firm ? null : passedFor(view, asked.id) }),
   )
 }
 

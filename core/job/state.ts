@@ -130,6 +130,8 @@ export interface JobState {
   /** Who gave the last answer. */
   personId: number | null
   personName: string
+  /** Whose device gave the last answer, and when: the job is in that person's hand. */
+  hand: { personId: number; personName: string; browser: string; at: string } | null
   /** How many times the crank has moved; a place that was gated counts for this place only. */
   places: number
   /** The valve whose mark was checked at this place, and not since. */

@@ -12,17 +12,22 @@ interface Raw {
   deviceId: string
   deviceSeq: number
   seenSeq: number
+  seenDeviceSeq: number | null
   at: string
 }
 const SELECT = `SELECT seq, id, type, version, payload, person_id AS personId, person_name AS personName, device_id AS deviceId,
-  device_seq AS deviceSeq, seen_seq AS seenSeq, at FROM events`
+  device_seq AS deviceSeq, seen_seq AS seenSeq, seen_device_seq AS seenDeviceSeq, at FROM events`
 
 /**
  * An event as it was written. It was parsed when it came in and is never rewritten, so it is not parsed again;
  * a later version is brought up from here when there is one.
  */
-const read = ({ payload, ...event }: Raw): JobEvent =>
-  ({ ...event, payload: JSON.parse(payload) as unknown }) as JobEvent
+const read = ({ payload, seenDeviceSeq, ...event }: Raw): JobEvent =>
+  ({
+    ...event,
+    ...(seenDeviceSeq === null ? {} : { seenDeviceSeq }),
+    payload: JSON.parse(payload) as unknown,
+  }) as JobEvent
 
 export const eventsAfter = async (db: Db, shopId: number, jobId: number, seq: number): Promise<JobEvent[]> =>
   (
@@ -43,8 +48,9 @@ export const insertEvent = (db: Db, shopId: number, jobId: number, event: JobEve
   change(
     db,
     `
-  INSERT INTO events (shop_id, job_id, seq, id, type, version, payload, person_id, person_name, device_id, device_seq, seen_seq, at, server_at, body_hash)
-  VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)`,
+  INSERT INTO events (shop_id, job_id, seq, id, type, version, payload, person_id, person_name, device_id, device_seq, seen_seq, seen_device_seq, at,
+    server_at, body_hash)
+  VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)`,
     [
       shopId,
       jobId,
@@ -58,18 +64,9 @@ export const insertEvent = (db: Db, shopId: number, jobId: number, event: JobEve
       event.deviceId,
       event.deviceSeq,
       event.seenSeq,
+      event.seenDeviceSeq ?? null,
       event.at,
       serverAt,
       bodyHash,
     ],
   )
-
-/** The last number that a device has given in a job. */
-export const lastOfDevice = async (db: Db, shopId: number, jobId: number, deviceId: string): Promise<number> =>
-  (
-    await maybeOne<{ n: number | null }>(
-      db,
-      'SELECT MAX(device_seq) AS n FROM events WHERE shop_id = ? AND job_id = ? AND device_id = ?',
-      [shopId, jobId, deviceId],
-    )
-  )?.n ?? 0

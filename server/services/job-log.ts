@@ -15,7 +15,7 @@ import {
 } from '../../core/job'
 import type { EventRequest, EventResponse } from '../../shared/event-request'
 import { transaction, type Pool, type PoolConnection } from '../database/query'
-import { eventById, eventsAfter, insertEvent, lastOfDevice } from '../repositories/events'
+import { eventById, eventsAfter, insertEvent } from '../repositories/events'
 import { insertSheet, type JobRow, lockJob, sheetsOfJob, updateJob, updateJobSpec } from '../repositories/jobs'
 import { revisionById } from '../repositories/revisions'
 import { readingsOfJob, replaceReadings } from '../repositories/readings'
@@ -31,8 +31,31 @@ const refused = (code: string, title: string): never => {
 /** The body as one text: the same answer always gives the same. */
 const hashOf = (r: EventRequest): string =>
   createHash('sha256')
-    .update(JSON.stringify([r.type, r.version, r.payload, r.personId, r.deviceId, r.deviceSeq, r.seenSeq, r.at]))
+    .update(
+      JSON.stringify([
+        ...[r.type, r.version, r.payload, r.personId, r.deviceId, r.deviceSeq, r.seenSeq, r.at],
+        // left out where it is not said, as it was before there was such a thing
+        ...(r.seenDeviceSeq === undefined ? [] : [r.seenDeviceSeq]),
+      ]),
+    )
     .digest('hex')
+
+/** A job is signed once all that was answered has arrived and has a place in the work. */
+function checkWhole(job: JobRow, log: JobEvent[], { after = [] }: Payload<'closed'>): void {
+  const here = new Set(log.map(e => e.id))
+  const missing = after.filter(id => !here.has(id)).length
+  if (missing)
+    refused(
+      'answers-missing',
+      `${missing === 1 ? 'One answer' : `${missing} answers`} given on this device ${missing === 1 ? 'has' : 'have'} not reached the shop: whoever gave ${missing === 1 ? 'it' : 'them'} must sign in here first. Then sign the job.`,
+    )
+  const { unplaced } = reduceJob(job.pin, log)
+  if (unplaced.length)
+    refused(
+      'unplaced',
+      `${unplaced.length === 1 ? 'One answer was' : `${unplaced.length} answers were`} given on another device while the crank or a screw was moved. Say “before” or “after” for each, then sign the job.`,
+    )
+}
 
 /** What an event may not do. Observations and trials are never refused for what they say. */
 function checkAllowed(job: JobRow, log: JobEvent[], request: EventRequest, person: SignedIn): void {
@@ -46,6 +69,7 @@ function checkAllowed(job: JobRow, log: JobEvent[], request: EventRequest, perso
     if (person.role !== 'lead') throw new Problem(403, 'Only a lead can open a closed job again.')
     if (job.status !== 'closed' && job.status !== 'abandoned') refused('not-closed', 'This job is open.')
   }
+  if (request.type === 'closed') checkWhole(job, log, request.payload as Payload<'closed'>)
   if (request.type === 'figure-settled') {
     if (person.role !== 'lead')
       throw new Problem(403, 'Only a lead can say which of two figures stands. Ask one to sign in.')
@@ -181,8 +205,6 @@ const takeEvent = (
     checkAllowed(job, log, request, person)
     if (request.type === 'spec-taken')
       await checkRevision(db, person.shopId, job, request.payload as Payload<'spec-taken'>)
-    if (request.deviceSeq <= (await lastOfDevice(db, person.shopId, jobId, request.deviceId)))
-      refused('order', 'A later answer of this device is on record already. Reload the page.')
     const event = { ...request, seq: job.lastSeq + 1, personName: person.name } as JobEvent
     await insertEvent(db, person.shopId, jobId, event, bodyHash, now)
     if (projected) await project(db, person.shopId, job, log, event, now)

@@ -119,7 +119,7 @@ defineEmits<{ help: [] }>()
   content: '… ';
 }
 .saved.stop {
-  color: var(--tight);
+  color: var(--alarm);
 }
 .saved.stop::before {
   content: '! ';

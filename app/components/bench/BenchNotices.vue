@@ -7,6 +7,8 @@ import { asEvent } from '../../local/outbox'
 /** What must not be overlooked: an ended session, answers the shop would not take, answers whose place is not known. */
 defineProps<{
   expired: boolean
+  /** Why the last answer does not count, or what is wrong with keeping answers here. */
+  unrecorded: string | null
   toSend: number
   refused: Waiting[]
   unplaced: JobEvent[]
@@ -17,7 +19,10 @@ defineEmits<{ signIn: []; discard: [id: string]; place: [id: string, when: 'befo
 </script>
 
 <template>
-  <div v-if="expired || refused.length || unplaced.length || newer" class="notices" role="alert">
+  <div v-if="unrecorded || expired || refused.length || unplaced.length || newer" class="notices" role="alert">
+    <div v-if="unrecorded" class="notice stop" data-testid="unrecorded">
+      <p>{{ unrecorded }}</p>
+    </div>
     <div v-if="expired" class="notice">
       <p>
         Your session has ended. {{ toSend === 1 ? 'One answer is' : `${toSend} answers are` }} kept here and sent when
@@ -65,6 +70,11 @@ defineEmits<{ signIn: []; discard: [id: string]; place: [id: string, when: 'befo
   background: var(--white);
   font-size: 15.5px;
   line-height: 1.3;
+}
+.notice.stop {
+  border-color: var(--alarm);
+  color: var(--alarm);
+  font-weight: 600;
 }
 .notice p {
   flex: 1 1 180px;

@@ -1,4 +1,5 @@
 import { formatMeter, formatTorque } from '../../units'
+import { eventWords } from '../event-words'
 import type { Requirement } from '../requirements'
 import type { JobView } from '../view'
 import { type Draft, key } from './thing'
@@ -28,11 +29,32 @@ export function dueWords({ pin }: Pick<JobView, 'pin'>, due: { use: number | nul
   return parts.filter(Boolean).join(' or ') || 'no date'
 }
 
+/** An answer of one device that had not seen the other's movement: nothing is signed before it has its place. */
+function placeDraft({ state, pin }: JobView): Draft {
+  const event = state.unplaced[0]!
+  const placed = (when: 'before' | 'after') => ({ type: 'placed', payload: { eventId: event.id, when } }) as const
+  return {
+    label: 'Two devices',
+    instruction: 'Was this before or after the move?',
+    why: `${event.personName}: ${eventWords(pin, event)}. The other device moved the crank or a screw meanwhile.`,
+    stage: { kind: 'close' },
+    keys: [
+      key('Before', 'it counts where it was felt', placed('before')),
+      key('After', 'it counts from the move on', placed('after')),
+      key('Leave it out', 'it does not count', {
+        type: 'retracted',
+        payload: { eventId: event.id, how: 'recorded wrongly' },
+      }),
+    ],
+  }
+}
+
 /** The Close step: what went in comes out, the reverse of what came off, and the record. */
 export function closeThing(view: JobView, { id }: Requirement): Draft {
   const { torques, gasket, coverPattern } = view.pin.spec.engine
   const item = id.slice(id.indexOf(':') + 1)
   const stage: Draft['stage'] = { kind: 'close' }
+  if (id === 'unplaced') return placeDraft(view)
   if (id.startsWith('out:'))
     return {
       label: 'What went in',

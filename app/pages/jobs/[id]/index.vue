@@ -141,7 +141,7 @@ useKeys({
   'c': () => (acknowledged.value ? false : acknowledge()),
   'b': () => navigateTo('/'),
   'g': () => {
-    if (gate.value && screen.isOpen.value) panel.value = { kind: 'ask', asks: 'reason' }
+    if (gate.value && !gate.value.firm && screen.isOpen.value) panel.value = { kind: 'ask', asks: 'reason' }
   },
 })
 const signOutAndIn = () => navigateTo({ path: '/sign-in', query: { back: `/jobs/${jobId}` } })
@@ -197,6 +197,7 @@ const stopWords = computed(() => {
       <h1 v-if="panel.kind !== 'keys'" class="hidden-words">{{ view.pin.machine.name }}</h1>
       <BenchNotices
         :expired="session.expired"
+        :unrecorded="bench.unrecorded.value ?? outbox.trouble"
         :to-send="bench.toSend.value"
         :refused="refused"
         :unplaced="unplaced"
@@ -216,7 +217,17 @@ const stopWords = computed(() => {
       />
       <template v-else-if="panel.kind === 'keys'">
         <AnswerPanel
-          v-if="screen.clash.value"
+          v-if="screen.handOver.asked.value"
+          :label="screen.handOver.asked.value.label"
+          :instruction="screen.handOver.asked.value.instruction"
+          :why="screen.handOver.asked.value.why"
+          :keys="screen.handOver.asked.value.keys"
+          :passable="false"
+          data-testid="hand-over"
+          @press="screen.press($event)"
+        />
+        <AnswerPanel
+          v-else-if="screen.clash.value"
           label="An answer does not fit"
           :instruction="`These cannot ${screen.clash.value.against.length > 1 ? 'all' : 'both'} be so`"
           why=""
@@ -231,7 +242,7 @@ const stopWords = computed(() => {
           :instruction="screen.instruction.value"
           :why="next.why"
           :keys="screen.keys.value"
-          :passable="gate !== null && !next.keys.some(k => k.asks === 'reason')"
+          :passable="gate !== null && !gate.firm && !next.keys.some(k => k.asks === 'reason')"
           @press="screen.press($event)"
           @pass="panel = { kind: 'ask', asks: 'reason' }"
         >

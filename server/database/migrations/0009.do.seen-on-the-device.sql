@@ -1,0 +1,1 @@
+ALTER TABLE events ADD COLUMN IF NOT EXISTS seen_device_seq INT UNSIGNED NULL AFTER seen_seq;

@@ -16,7 +16,7 @@ const security = {
       'default-src': ["'self'"],
       'connect-src': ["'self'"],
       'font-src': ["'self'", 'data:'],
-      'img-src': ["'self'", 'data:'],
+      'img-src': ["'self'", 'data:', 'blob:'],
       'script-src': ["'self'", "'nonce-{{nonce}}'", "'strict-dynamic'"],
       // the component library writes its theme into a style element
       'style-src': ["'self'", "'unsafe-inline'"],

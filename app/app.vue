@@ -3,14 +3,20 @@ import { NuxtLayout, NuxtPage } from '#components'
 import { onMounted, watch } from 'vue'
 import { useEventListener, useStorage } from '@vueuse/core'
 import { useOutboxStore } from './stores/outbox'
+import { usePhotosStore } from './stores/photos'
 
 const outbox = useOutboxStore()
+const photos = usePhotosStore()
 const dim = useStorage('wembric-dim', false)
 watch(dim, on => document.documentElement.classList.toggle('dark', on), { immediate: true })
-useEventListener(window, 'online', () => outbox.flush())
+const send = () => Promise.all([outbox.flush(), photos.flush()])
+useEventListener(window, 'online', send)
 onMounted(async () => {
-  await outbox.load()
-  await outbox.flush()
+  // without a store there is nothing that waits
+  await Promise.all([outbox.load().catch(() => {}), photos.load().catch(() => {})])
+  await send()
+  // a browser that is short of room asks nobody before it clears what it may
+  await navigator.storage?.persist?.().catch(() => false)
 })
 </script>
 

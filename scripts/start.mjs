@@ -7,6 +7,7 @@ import { fileURLToPath, pathToFileURL } from 'node:url'
 import { databasePrograms, startDatabase } from './setup/database.mjs'
 import { ensurePrograms, ensureRoom } from './setup/machine.mjs'
 import { ensureBuild, ensurePackages } from './setup/packages.mjs'
+import { guardConsole } from './setup/output.mjs'
 import { run, say, StopWithWords } from './setup/say.mjs'
 
 const root = dirname(dirname(fileURLToPath(import.meta.url)))
@@ -55,12 +56,19 @@ async function serve() {
 }
 
 async function waitReady(address) {
-  const answer = await fetch(`${address}/api/health/ready`)
-  if (!answer.ok) throw new StopWithWords((await answer.json()).title)
+  for (;;) {
+    const answer = await fetch(`${address}/api/health/ready`)
+    if (answer.ok) return
+    const { code, title } = await answer.json()
+    // migrations and the demo may take a while
+    if (code !== 'starting') throw new StopWithWords(title)
+  }
 }
 
 run(async () => {
+  guardConsole()
   ensureRoom(root)
+  ensureRoom(data)
   await ensurePort()
   await ensurePrograms(databasePrograms())
   await ensurePackages(root)
@@ -70,6 +78,7 @@ run(async () => {
   Object.assign(process.env, database.env, {
     WEMBRIC_ROOT: root,
     WEMBRIC_DEMO: demo ? '1' : '0',
+    WEMBRIC_DATA: data,
     WEMBRIC_OUTBOX: process.env.WEMBRIC_OUTBOX ?? join(data, 'outbox'),
   })
 
@@ -82,8 +91,8 @@ run(async () => {
     await database.stop()
     process.exit(0)
   }
-  process.on('SIGINT', stop)
-  process.on('SIGTERM', stop)
+  // a closed terminal hangs up: server and database end together
+  for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP']) process.on(signal, stop)
 
   try {
     stopServer = await serve()

@@ -3,7 +3,10 @@ import { migrate } from './database/migrate'
 import { databaseSettings, openPool } from './database/pool'
 import { loadDemo } from './demo'
 import { indexOlderModels } from './repositories/models'
+import { removeOldAnswers } from './repositories/asked-once'
 import { countShops, halfLoadedDemo, removeHalfLoadedDemo } from './repositories/shops'
+import { removeOldSessions } from './repositories/sessions'
+import { removeOldTries } from './repositories/sign-in-tries'
 import { refreshSoon } from './services/machines/outlooks'
 
 let opened: Pool | null = null
@@ -20,6 +23,17 @@ async function prepare(): Promise<void> {
   if (half) await removeHalfLoadedDemo(pool(), half.id)
   if (process.env.WEMBRIC_DEMO === '1' && (await countShops(pool())) === 0) await loadDemo(pool(), new Date())
   refreshSoon(pool())
+  sweep(pool())
+}
+
+/** What is kept for a time only goes, at the start and once a day. */
+function sweep(db: Pool): void {
+  const now = () =>
+    Promise.all([removeOldSessions(db), removeOldTries(db), removeOldAnswers(db)]).catch((error: Error) =>
+      console.error(`Old sessions could not be swept away: ${error.message}`),
+    )
+  void now()
+  setInterval(now, 86_400_000).unref()
 }
 
 /** Migrations and, for a first start with demo, the demo: once for the process; every request waits for it. */

@@ -77,6 +77,8 @@ export interface BayCard {
 }
 export interface BayResponse {
   today: string
+  /** How little room is left on the server’s disk, for a lead; null where there is enough. */
+  room: { freeMb: number; urgent: boolean } | null
   cards: BayCard[]
   crew: { id: number; name: string }[]
   now: string

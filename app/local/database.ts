@@ -21,10 +21,25 @@ export interface KnownJob extends Omit<JobResponse, 'now'> {
   shopId: number
 }
 
+/** A photo that the shop has not taken yet. */
+export interface WaitingPhoto {
+  id: string
+  shopId: number
+  personId: number
+  machineId: number
+  jobId: number | null
+  takenAt: number
+  bytes: ArrayBuffer
+  type: string
+  /** The server's words when it refused. */
+  refused: string | null
+}
+
 interface Schema extends DBSchema {
   waiting: { key: string; value: Waiting }
   jobs: { key: string; value: KnownJob }
   device: { key: string; value: unknown }
+  photos: { key: string; value: WaitingPhoto }
 }
 
 let opened: Promise<IDBPDatabase<Schema>> | null = null
@@ -44,11 +59,19 @@ export function forgetStore(): void {
 /** The browser's own store: answers first, then what is needed to go on without a server. */
 export function localDatabase(): Promise<IDBPDatabase<Schema>> {
   if (opened) return opened
-  const opening = openDB<Schema>('wembric', 1, {
-    upgrade(db) {
-      db.createObjectStore('waiting', { keyPath: 'id' })
-      db.createObjectStore('jobs', { keyPath: 'key' })
-      db.createObjectStore('device')
+  const opening = openDB<Schema>('wembric', 2, {
+    upgrade(db, from) {
+      if (from < 1) {
+        db.createObjectStore('waiting', { keyPath: 'id' })
+        db.createObjectStore('jobs', { keyPath: 'key' })
+        db.createObjectStore('device')
+      }
+      if (from < 2) db.createObjectStore('photos', { keyPath: 'id' })
+    },
+    // a page with a later version wants to change the store: it goes on without us, and the next who asks opens it anew
+    blocking(_, __, event) {
+      ;(event.target as IDBDatabase).close()
+      if (opened === opening) forgetStore()
     },
     terminated() {
       if (opened === opening) forgetStore()

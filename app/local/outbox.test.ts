@@ -59,6 +59,25 @@ describe('answers kept on the device', () => {
     await markRefused(kept, 'This job is closed.')
     expect((await waitingAnswers()).waiting).toMatchObject([{ id: kept.id, refused: 'This job is closed.' }])
   })
+  it('is written down again under its own number when the store was cleared under it', async () => {
+    const kept = await keep(await draft('one'))
+    const db = await localDatabase()
+    await Promise.all([db.clear('waiting'), db.clear('device')])
+    await keepAgain(kept)
+    expect(await waitingAnswers()).toEqual({ waiting: [kept], lastNumber: kept.deviceSeq })
+    expect((await keep(await draft('two'))).deviceSeq).toBe(kept.deviceSeq + 1)
+  })
+  it('goes over to the job’s log in one piece when the shop has it: another page finds it in one of the two', async () => {
+    const log = new LogBook()
+    await rememberJob(1, { pin: { ...pinOf(), jobId: 5 }, events: [], lastSeq: 0 })
+    const kept = await keep(await draft('one'))
+    await settle(kept, { ...log.add(note('one')), id: kept.id, seq: 1 })
+    expect((await waitingAnswers()).waiting).toEqual([])
+    expect(await knownJob(1, 5)).toMatchObject({ lastSeq: 1, events: [{ id: kept.id }] })
+    // a page that knew less does not take it out again
+    await rememberJob(1, { pin: { ...pinOf(), jobId: 5 }, events: [], lastSeq: 0 })
+    expect(await knownJob(1, 5)).toMatchObject({ lastSeq: 1, events: [{ id: kept.id }] })
+  })
   it('is an event without a place in the log until the server gives it one', async () => {
     expect(asEvent(await draft('x'))).toMatchObject({
       type: 'note',

@@ -110,6 +110,14 @@ const amongOf = (card: BayCard) =>
       </form>
       <NuxtLink to="/jobs/new" class="new">New job <kbd>N</kbd></NuxtLink>
     </div>
+    <p v-if="bay?.room" class="said room" :class="{ urgent: bay.room.urgent }" role="alert">
+      <b>{{ bay.room.freeMb }} MB are left on the server’s disk.</b>
+      {{
+        bay.room.urgent
+          ? 'Make room now: when it is full, nothing can be saved.'
+          : 'Make room before it is full: then nothing can be saved.'
+      }}
+    </p>
     <p v-if="failed" class="said" role="alert">
       {{ failed }} <button type="button" class="link" @click="load">Try again</button>
     </p>
@@ -171,6 +179,14 @@ const amongOf = (card: BayCard) =>
 </template>
 
 <style scoped>
+.room {
+  border-left: 6px solid var(--loose);
+  padding-left: 10px;
+}
+.room.urgent {
+  border-left-color: var(--alarm);
+  color: var(--alarm);
+}
 .bay {
   display: grid;
   grid-template-rows: 84px auto 1fr auto;

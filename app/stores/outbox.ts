@@ -135,7 +135,7 @@ export const useOutboxStore = defineStore('outbox', () => {
   /** Sends one answer. Returns whether the next may go. */
   async function send(entry: Waiting): Promise<boolean> {
     try {
-      const { event, lastSeq, now } = await api.post<EventResponse>(`/api/jobs/${entry.jobId}/events`, entry.request)
+      const { event, lastSeq, now } = await api.append<EventResponse>(`/api/jobs/${entry.jobId}/events`, entry.request)
       session.learnTime(now)
       session.offline = false
       for (const listener of listeners) listener(entry.jobId, event, lastSeq)

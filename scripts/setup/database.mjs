@@ -1,6 +1,16 @@
 import { spawn, spawnSync } from 'node:child_process'
 import { randomBytes } from 'node:crypto'
-import { existsSync, mkdirSync, mkdtempSync, readFileSync, renameSync, rmSync, writeFileSync } from 'node:fs'
+import {
+  accessSync,
+  constants,
+  existsSync,
+  mkdirSync,
+  mkdtempSync,
+  readFileSync,
+  renameSync,
+  rmSync,
+  writeFileSync,
+} from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { existingDatabase } from './existing-database.mjs'
@@ -52,6 +62,10 @@ function accountsFile(data, { app, migration }) {
       'CREATE DATABASE IF NOT EXISTS wembric CHARACTER SET utf8mb4 COLLATE utf8mb4_unicode_ci;',
       ...account('wembric_app', app, 'SELECT, INSERT, UPDATE, DELETE'),
       ...account('wembric_migration', migration, 'ALL PRIVILEGES'),
+      // databases that tests make and drop
+      ...['127.0.0.1', 'localhost'].map(
+        host => `GRANT ALL PRIVILEGES ON \`wembric\\_test%\`.* TO 'wembric_migration'@'${host}';`,
+      ),
     ].join('\n') + '\n',
     { mode: 0o600 },
   )
@@ -148,12 +162,79 @@ const lastWords = data => {
 /** The programs that our own MariaDB wants; none where the environment names another. */
 export const databasePrograms = () => (process.env.WEMBRIC_DB_URL ? [] : ['mariadbd', 'mariadb-install-db'])
 
+const LOOK_EVERY_MS = 500
+const LONGEST_PAUSE_MS = 60_000
+/** One that ran for so long before it ended is started again at once. */
+const STEADY_MS = 60_000
+
+const isRunning = pid => {
+  try {
+    return !readFileSync(`/proc/${pid}/stat`, 'utf8').split(') ')[1]?.startsWith('Z')
+  } catch {
+    return false
+  }
+}
+
+/**
+ * Watches our own MariaDB and starts it again whenever it ends, after pauses that grow while it does not stay up.
+ * @param server its `pid` and `port`; the pid is kept up to date
+ * @returns how to stop watching
+ */
+function watchDatabase(data, secrets, server) {
+  let stopped = false
+  let timer
+  let failures = 0
+  let since = Date.now()
+  const later = ms => {
+    if (!stopped) timer = setTimeout(look, ms)
+  }
+  async function look() {
+    if (isRunning(server.pid)) return later(LOOK_EVERY_MS)
+    failures = Date.now() - since > STEADY_MS ? 0 : failures + 1
+    const pauseMs = failures === 0 ? 0 : Math.min(500 * 2 ** failures, LONGEST_PAUSE_MS)
+    console.error(
+      `wembric  MariaDB has ended (log: ${join(data, 'mariadb.log')}). It is started again${pauseMs ? ` in ${pauseMs / 1000} s` : ''}.`,
+    )
+    await pause(pauseMs)
+    if (stopped) return
+    since = Date.now()
+    server.pid = launch(data, join(data, 'mariadb'), server.port, secrets).pid
+    if (await answers(server.port, secrets.app, 240)) console.error('wembric  MariaDB is back.')
+    later(LOOK_EVERY_MS)
+  }
+  later(LOOK_EVERY_MS)
+  return () => {
+    stopped = true
+    clearTimeout(timer)
+  }
+}
+
+/** Makes the data folder, or says why it cannot be. */
+function ensureFolder(data) {
+  try {
+    mkdirSync(data, { recursive: true })
+    accessSync(data, constants.W_OK)
+  } catch (error) {
+    const why = {
+      EACCES: 'this account may not write there',
+      EROFS: 'the disk is read-only',
+      ENOTDIR: 'a file is in the way',
+      EEXIST: 'a file is in the way',
+      ENOSPC: 'the disk is full',
+    }[error.code]
+    throw new StopWithWords(
+      `the data folder ${data} cannot be used: ${why ?? error.message}. Make it writable, or name another: WEMBRIC_DATA=/path npm start`,
+    )
+  }
+}
+
 /**
  * Starts MariaDB on this data folder, or takes over the one that still runs there; where WEMBRIC_DB_URL names another, that is used.
+ * Our own is watched while we live, and started again when it ends.
  * @returns the environment for the application, and how to stop it
  */
 export async function startDatabase(data) {
-  mkdirSync(data, { recursive: true })
+  ensureFolder(data)
   const secrets = secretsOf(data)
   if (process.env.WEMBRIC_DB_URL) return existingDatabase(secrets.session)
   const running = runningServer(data)
@@ -169,6 +250,8 @@ export async function startDatabase(data) {
         `MariaDB did not come up within a minute. Its last words (${join(data, 'mariadb.log')}):\n${lastWords(data)}`,
       )
   }
+  const server = { pid, port }
+  const stopWatching = watchDatabase(data, secrets, server)
   return {
     env: {
       WEMBRIC_DB_PORT: String(port),
@@ -176,10 +259,9 @@ export async function startDatabase(data) {
       WEMBRIC_DB_MIGRATION_PASSWORD: secrets.migration,
       WEMBRIC_SESSION_SECRET: process.env.WEMBRIC_SESSION_SECRET ?? secrets.session,
     },
-    pid,
-    port,
     async stop() {
-      await stopProcess(pid)
+      stopWatching()
+      await stopProcess(server.pid)
       rmSync(join(data, 'mariadb.json'), { force: true })
     },
   }

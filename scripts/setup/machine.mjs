@@ -1,4 +1,5 @@
-import { statfsSync } from 'node:fs'
+import { existsSync, statfsSync } from 'node:fs'
+import { dirname } from 'node:path'
 import { command, exists } from './commands.mjs'
 import { say, StopWithWords } from './say.mjs'
 
@@ -24,11 +25,15 @@ export async function ensurePrograms(names) {
   await command('apt-get', ['install', '-y', '-qq', '--no-install-recommends', ...missing], quiet)
 }
 
-/** Stops with words when there is less room than the database and a build want. */
-export function ensureRoom(folder, leastBytes = LEAST_FREE_BYTES) {
+/** The folder itself, or the nearest above it that is there. */
+const nearest = folder => (existsSync(folder) || dirname(folder) === folder ? folder : nearest(dirname(folder)))
+
+/** Stops with words when there is less room where a folder lies, or will lie, than the database and a build want. */
+export function ensureRoom(wanted, leastBytes = LEAST_FREE_BYTES) {
+  const folder = nearest(wanted)
   const { bavail, bsize } = statfsSync(folder)
   if (bavail * bsize < leastBytes)
     throw new StopWithWords(
-      `only ${Math.round((bavail * bsize) / 1e6)} MB are free here, and 500 MB are wanted. Make room, then start again.`,
+      `only ${Math.round((bavail * bsize) / 1e6)} MB are free at ${folder}, and 500 MB are wanted. Make room, then start again.`,
     )
 }

@@ -1,26 +1,46 @@
-import { createEventStream, defineEventHandler, setResponseHeader, setResponseStatus } from 'h3'
+import { defineEventHandler } from 'h3'
 import { listen } from '../services/live'
 import { pool } from '../startup'
-import { toProblem } from '../utils/problem'
+import { sendProblem } from '../utils/send-problem'
 import { currentPerson } from '../utils/session'
 
-/** A stream that says only “job J is at N”. */
+const ALIVE_MS = 20_000
+/** A listener that takes nothing for so long is let go: what is kept for it must not fill the memory. */
+const MOST_BUFFERED = 256 * 1024
+
+/** A stream that says only “job J is at N”. Written straight to the line: a thousand listeners cost a thousand writes and no more. */
 export default defineEventHandler(async event => {
   try {
     const person = await currentPerson(event)
-    const stream = createEventStream(event)
-    const stop = listen(pool(), person.shopId, changed => stream.push(JSON.stringify(changed)))
-    const alive = setInterval(() => stream.push({ event: 'alive', data: '' }), 20_000)
-    stream.onClosed(async () => {
-      clearInterval(alive)
-      stop()
-      await stream.close()
+    const { req, res } = event.node
+    res.writeHead(200, {
+      'content-type': 'text/event-stream',
+      'cache-control': 'no-store, no-transform',
+      'x-accel-buffering': 'no',
+      'connection': 'keep-alive',
     })
-    return stream.send()
+    const say = (lines: string) => {
+      if (res.writableLength > MOST_BUFFERED) res.destroy()
+      else res.write(lines)
+    }
+    // headers and a first sign of life at once, so that whoever waits for the line knows that it is open
+    say('event: alive\ndata:\n\n')
+    const stop = listen(pool(), person.shopId, say)
+    const alive = setInterval(() => {
+      // a session that has ended hears no more; a database that does not answer ends nobody
+      currentPerson(event).then(
+        () => say('event: alive\ndata:\n\n'),
+        (error: { status?: number }) => (error.status === 401 ? res.end() : say('event: alive\ndata:\n\n')),
+      )
+    }, ALIVE_MS)
+    await new Promise<void>(done => {
+      res.once('close', done)
+      res.once('error', () => done())
+      req.once('aborted', done)
+    })
+    clearInterval(alive)
+    stop()
   } catch (error) {
-    const problem = toProblem(error)
-    setResponseStatus(event, problem.status)
-    setResponseHeader(event, 'content-type', 'application/problem+json')
-    return JSON.stringify(problem)
+    return sendProblem(event, error)
   }
 })

@@ -1,34 +1,38 @@
 import { join } from 'node:path'
-import { createConnection, type Connection, type RowDataPacket } from 'mysql2/promise'
+import { createConnection, type RowDataPacket } from 'mysql2/promise'
 import Postgrator from 'postgrator'
+import { withMigrationLease } from './migration-lease'
+import { runSteps } from './migration-steps'
 import type { DatabaseSettings } from './pool'
 
-const LOCK = 'wembric_migrations'
-const LOCK_SECONDS = 60
-
-/** Runs the numbered migrations that are still missing, one process at a time under a named lock. */
-export async function migrate(settings: DatabaseSettings, root: string): Promise<string[]> {
-  const connection = await createConnection({ ...settings, multipleStatements: true, timezone: 'Z' })
+/**
+ * Runs the numbered migrations that are still missing, one process at a time, each from where it stopped.
+ * @param between see `runSteps`; for tests
+ * @returns the names of those that were run to their end
+ */
+export async function migrate(
+  settings: DatabaseSettings,
+  root: string,
+  between?: (step: number, statement: string) => void,
+): Promise<string[]> {
+  const open = () => createConnection({ ...settings, timezone: 'Z' })
+  // the lease has a connection of its own: it is renewed while a long change of tables runs on the other
+  const [leasing, connection] = [await open(), await open()]
   try {
-    await takeLock(connection)
-    const postgrator = new Postgrator({
-      migrationPattern: join(root, 'server/database/migrations/*.sql'),
-      driver: 'mysql',
-      database: settings.database,
-      schemaTable: 'schema_migrations',
-      execQuery: async (sql: string) => ({ rows: ((await connection.query(sql))[0] as RowDataPacket[]) ?? [] }),
+    return await withMigrationLease(leasing, async () => {
+      const postgrator = new Postgrator({
+        migrationPattern: join(root, 'server/database/migrations/*.sql'),
+        driver: 'mysql',
+        database: settings.database,
+        schemaTable: 'schema_migrations',
+        execQuery: async (sql: string) => ({ rows: ((await connection.query(sql))[0] as RowDataPacket[]) ?? [] }),
+        execSqlScript: (script: string) => runSteps(connection, script, between),
+      })
+      const applied = await postgrator.migrate()
+      if (applied.length) await connection.query('DELETE FROM migration_steps')
+      return applied.map(m => m.name ?? String(m.version))
     })
-    const applied = await postgrator.migrate()
-    return applied.map(m => m.name ?? String(m.version))
   } finally {
-    await connection.end()
+    for (const c of [leasing, connection]) await c.end().catch(() => c.destroy())
   }
-}
-
-async function takeLock(connection: Connection): Promise<void> {
-  const [rows] = await connection.query<RowDataPacket[]>('SELECT GET_LOCK(?, ?) AS taken', [LOCK, LOCK_SECONDS])
-  if (rows[0]?.taken !== 1)
-    throw new Error(
-      'Another start of Wembric has held the migration lock for a minute. Stop it, or wait, then start again.',
-    )
 }

@@ -1,4 +1,6 @@
 import type { Pool, PoolConnection, ResultSetHeader, RowDataPacket } from 'mysql2/promise'
+import { claim, unclaimed } from './asked-once'
+import { CommitNotKnown, DatabaseBusy, isLost, isRepeatable } from './errors'
 
 export type { Pool, PoolConnection }
 
@@ -27,28 +29,45 @@ export async function one<T>(db: Db, sql: string, values: Value[] = []): Promise
   return row
 }
 
-/** A statement that changes rows: how many, and the new id. */
+const isPool = (db: Db): db is Pool => 'getConnection' in db
+
+/** A statement that changes rows: how many, and the new id. @throws CommitNotKnown where the connection broke meanwhile */
 export async function change(db: Db, sql: string, values: Value[] = []): Promise<{ affected: number; id: number }> {
-  const [result] = await db.execute<ResultSetHeader>(sql, values)
+  if (isPool(db) && unclaimed()) return transaction(db, connection => change(connection, sql, values))
+  const [result] = await db.execute<ResultSetHeader>(sql, values).catch((error: unknown) => {
+    // a single statement commits by itself; where nobody was there to take it, nothing was changed
+    throw isPool(db) && isLost(error) && (error as { code?: string }).code !== 'ECONNREFUSED'
+      ? new CommitNotKnown(error)
+      : error
+  })
   return { affected: result.affectedRows, id: result.insertId }
 }
 
 const TRIES = 3
-const RETRIED = new Set(['ER_LOCK_DEADLOCK', 'ER_LOCK_WAIT_TIMEOUT', 'ER_CHECKREAD'])
-const isRetried = (error: unknown): boolean => RETRIED.has((error as { code?: string }).code ?? '')
 
-/** Runs work in one transaction; a deadlock or a lock that did not come is tried three times in all. */
+/**
+ * Runs work in one transaction; what the database undid by itself (a deadlock, a lock that did not come, a connection
+ * that was gone before the work began) is tried three times in all.
+ * @throws DatabaseBusy after the third time; CommitNotKnown where the connection broke at the commit
+ */
 export async function transaction<T>(pool: Pool, work: (connection: PoolConnection) => Promise<T>): Promise<T> {
   for (let attempt = 1; ; attempt++) {
     const connection = await pool.getConnection()
+    let reached: 'nothing' | 'work' | 'commit' = 'nothing'
     try {
       await connection.beginTransaction()
+      reached = 'work'
+      const asked = await claim(connection)
       const result = await work(connection)
+      reached = 'commit'
       await connection.commit()
+      if (asked) asked.claimed = true
       return result
     } catch (error) {
       await connection.rollback().catch(() => connection.destroy())
-      if (attempt >= TRIES || !isRetried(error)) throw error
+      if (reached === 'commit' && isLost(error)) throw new CommitNotKnown(error)
+      if (!isRepeatable(error) && !(reached === 'nothing' && isLost(error))) throw error
+      if (attempt >= TRIES) throw isLost(error) ? error : new DatabaseBusy(error)
     } finally {
       connection.release()
     }

@@ -1,6 +1,7 @@
-import { defineEventHandler, getHeader, setResponseHeader, setResponseHeaders, setResponseStatus } from 'h3'
+import { defineEventHandler, getHeader, setResponseHeaders } from 'h3'
 import { startedUp } from '../startup'
-import { Problem, toProblem } from '../utils/problem'
+import { Problem } from '../utils/problem'
+import { sendProblem } from '../utils/send-problem'
 
 /** A write must come from our own page: browsers say where a request comes from, and a foreign page cannot hide it. */
 function checkOrigin(origin: string | undefined, host: string | undefined, site: string | undefined): void {
@@ -19,15 +20,12 @@ export default defineEventHandler(async event => {
     'content-security-policy': "default-src 'none'; frame-ancestors 'none'",
     'referrer-policy': 'no-referrer',
   })
-  if (event.path.startsWith('/api/health/live')) return
+  if (event.path.startsWith('/api/health/')) return
   try {
     if (event.method !== 'GET' && event.method !== 'HEAD')
       checkOrigin(getHeader(event, 'origin'), getHeader(event, 'host'), getHeader(event, 'sec-fetch-site'))
     await startedUp()
   } catch (error) {
-    const problem = toProblem(error)
-    setResponseStatus(event, problem.status)
-    setResponseHeader(event, 'content-type', 'application/problem+json')
-    return JSON.stringify(problem)
+    return sendProblem(event, error)
   }
 })

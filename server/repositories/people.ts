@@ -51,6 +51,9 @@ export const setFavouriteSet = (db: Db, shopId: number, personId: number, bladeS
     personId,
   ])
 
+export const setPasswordHash = (db: Db, shopId: number, personId: number, hash: string) =>
+  change(db, 'UPDATE people SET password_hash = ? WHERE shop_id = ? AND id = ?', [hash, shopId, personId])
+
 /** Ends every session of a person. */
 export const revokeSessions = (db: Db, shopId: number, personId: number) =>
   change(db, 'UPDATE people SET session_version = session_version + 1 WHERE shop_id = ? AND id = ?', [shopId, personId])

@@ -1,3 +1,4 @@
+import { LRUCache } from 'lru-cache'
 import { planDay, type Turn, type Work } from '../../core/board'
 import { temperatureAt } from '../../core/cooling'
 import { limitsOf, targetOf } from '../../core/feeler'
@@ -15,7 +16,7 @@ import {
   type NextThing,
   viewJob,
 } from '../../core/job'
-import type { BayCard, BayCooling, BayResponse } from '../../shared/responses'
+import type { BayCard, BayCooling, BayResponse, PersonRole } from '../../shared/responses'
 import type { Db } from '../database/query'
 import { type StoredTask, tasksOfJobs } from '../repositories/board'
 import { eventsAfter } from '../repositories/events'
@@ -23,39 +24,20 @@ import { type BayJobRow, type JobRow, jobsForBay } from '../repositories/jobs'
 import { kindsOfRevisions } from '../repositories/models'
 import { peopleOfShop } from '../repositories/people'
 import { shopById, type ShopRow } from '../repositories/shops'
+import { startOfDay } from '../utils/days'
 import { heldBecause } from './board'
+import { littleRoom } from './health'
 
 /** Tools of jobs looked at lately: an engine's tables need not be made anew for each look at the board. */
-const MOST_TOOLS = 60
-const tools = new Map<number, JobTools>()
-function toolsOf(job: JobRow): JobTools {
-  const known = tools.get(job.id)
+const tools = new LRUCache<string, JobTools>({ max: 400 })
+function toolsOf(shopId: number, job: JobRow): JobTools {
+  const key = `${shopId}/${job.id}`
+  const known = tools.get(key)
   if (known) return known
-  if (tools.size >= MOST_TOOLS) tools.delete(tools.keys().next().value!)
   // the board only names the next thing: what must be weighed is weighed at the bench
   const made = jobTools(job.pin, () => null)
-  tools.set(job.id, made)
+  tools.set(key, made)
   return made
-}
-
-/** Midnight of the shop's day, as a moment. */
-export function startOfDay(now: Date, timeZone: string): Date {
-  const parts = Object.fromEntries(
-    new Intl.DateTimeFormat('en-GB', {
-      timeZone,
-      hour: 'numeric',
-      minute: 'numeric',
-      second: 'numeric',
-      hourCycle: 'h23',
-    })
-      .formatToParts(now)
-      .map(p => [p.type, Number(p.value)]),
-  )
-  return new Date(
-    now.getTime() -
-      (((parts.hour ?? 0) * 60 + (parts.minute ?? 0)) * 60 + (parts.second ?? 0)) * 1000 -
-      now.getMilliseconds(),
-  )
 }
 
 const cardWords = (next: NextThing): string => (isWeighing(next) ? 'Find where the crank is' : next.instruction)
@@ -94,7 +76,7 @@ async function cardOf(
   tasks: StoredTask[],
   now: Date,
 ): Promise<Card> {
-  const view = viewJob(toolsOf(job), await eventsAfter(db, shopId, job.id, 0), now.getTime())
+  const view = viewJob(toolsOf(shopId, job), await eventsAfter(db, shopId, job.id, 0), now.getTime())
   const { pin, state } = view
   return {
     jobId: job.id,
@@ -186,7 +168,7 @@ function worksOf(
 }
 
 /** The day's board: every job that is not done, and those done today by the shop's clock. */
-export async function bayOf(db: Db, shopId: number, now: Date): Promise<BayResponse> {
+export async function bayOf(db: Db, shopId: number, now: Date, role: PersonRole = 'mechanic'): Promise<BayResponse> {
   const shop = await shopById(db, shopId)
   const { timeZone } = shop
   const jobs = await jobsForBay(db, shopId, startOfDay(now, timeZone))
@@ -238,6 +220,7 @@ export async function bayOf(db: Db, shopId: number, now: Date): Promise<BayRespo
   )
   return {
     today,
+    room: role === 'lead' ? await littleRoom() : null,
     crew,
     cards: cards.map(({ assignedTo, ...c }) => ({
       ...c,

@@ -225,10 +225,6 @@ export async function postEvent(
   now: Date,
 ): Promise<EventResponse> {
   const { machineId, ...answer } = await takeEvent(pool, person, jobId, request, now)
-  // what is due can be worked out anew at any time: the answer stands whether that goes well or not
-  if (ENDS_OR_REOPENS.has(request.type))
-    await machineChanged(pool, person.shopId, machineId).catch((error: Error) =>
-      console.error(`What is due of machine ${machineId} waits for the next round: ${error.message}`),
-    )
+  if (ENDS_OR_REOPENS.has(request.type)) await machineChanged(pool, person.shopId, machineId)
   return answer
 }

@@ -3,6 +3,7 @@ import { JUDGEMENT_VERSION, type JobPin } from '../../core/job'
 import type { OpenJobRequest } from '../../shared/requests'
 import type { JobResponse } from '../../shared/responses'
 import type { RevisionRow } from '../../shared/spec-book'
+import { isDuplicateOf } from '../database/errors'
 import { type Db, transaction, type Pool } from '../database/query'
 import { bladeSetById, bladeSetsOfShop } from '../repositories/blade-sets'
 import { eventsAfter } from '../repositories/events'
@@ -45,6 +46,18 @@ async function pinnedShelf(
   }
 }
 
+const NUMBER_TRIES = 5
+/** Two nodes of a cluster may take the same job number at once: the one that comes second takes the next. */
+async function withFreeNumber<T>(open: () => Promise<T>): Promise<T> {
+  for (let attempt = 1; ; attempt++) {
+    try {
+      return await open()
+    } catch (error) {
+      if (attempt >= NUMBER_TRIES || !isDuplicateOf(error, 'jobs_number')) throw error
+    }
+  }
+}
+
 /** Opens a job and pins what it is judged against: spec revision, blades, hand, judgement version. */
 export async function openJob(
   pool: Pool,
@@ -52,7 +65,7 @@ export async function openJob(
   request: Omit<OpenJobRequest, 'tasks'> & Partial<OpenJobRequest>,
   now: Date,
 ): Promise<{ id: number }> {
-  const opened = await transaction(pool, db => opening(db, person, request, now))
+  const opened = await withFreeNumber(() => transaction(pool, db => opening(db, person, request, now)))
   // its meter was read: how much it is used, and so when it is due, may be another
   if (request.meter !== null) await machineChanged(pool, person.shopId, request.machineId)
   return opened

@@ -9,11 +9,13 @@ import {
   personBySignIn,
   type PersonRecord,
   revokeSessions,
+  setPasswordHash,
 } from '../repositories/people'
 import { countShops, insertShop, shopById } from '../repositories/shops'
-import { countFailure, failuresOf, forgetFailures } from '../repositories/sign-in-attempts'
 import { notFound, Problem } from '../utils/problem'
-import { hashPassword, passwordMatches } from './passwords'
+import { insertSession, personOfSession } from '../repositories/sessions'
+import { hashPassword, isOutdated, nobodysHash, passwordMatches } from './passwords'
+import { countTry, forgetOwnTries, type TryFrom } from './sign-in-throttle'
 
 /** Who a request comes from, and the one shop that it may see. */
 export interface SignedIn {
@@ -23,40 +25,29 @@ export interface SignedIn {
   role: PersonRole
 }
 
-const WINDOW_MINUTES = 15
-/** Wrong passwords before a name, or an address, must wait. */
-const MOST_FAILURES = { name: 8, address: 40 }
-/** Compared when there is no such name, so that both answers take as long. */
-const NOBODY = 'scrypt$16384$8$1$AAAAAAAAAAAAAAAAAAAAAA==$AAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAA='
+const WRONG = 'Name and password do not fit together. Try again.'
 
-/** Checks a sign-in. Failures are counted in the database, by name and by address. @throws Problem 401, 429 */
-export async function checkSignIn(db: Db, signIn: string, password: string, address: string): Promise<PersonRecord> {
-  const subjects = [
-    { key: `name:${signIn.toLowerCase()}`, most: MOST_FAILURES.name },
-    { key: `address:${address}`, most: MOST_FAILURES.address },
-  ]
-  for (const { key, most } of subjects)
-    if ((await failuresOf(db, key, WINDOW_MINUTES)) >= most)
-      throw new Problem(429, `Too many wrong passwords. Wait ${WINDOW_MINUTES} minutes, or ask a lead.`)
-  const person = await personBySignIn(db, signIn)
-  const right = await passwordMatches(password, person?.passwordHash ?? NOBODY)
-  if (!person || !right) {
-    for (const { key } of subjects) await countFailure(db, key, WINDOW_MINUTES)
-    throw new Problem(401, 'Name and password do not fit together. Try again.', {
-      fields: [{ field: 'password', message: 'Name and password do not fit together. Try again.' }],
-    })
-  }
-  await forgetFailures(db, subjects[0]!.key)
+/** Checks a sign-in. Each try is counted before its password is looked at. @throws Problem 401, 429 */
+export async function checkSignIn(pool: Pool, from: TryFrom, password: string): Promise<PersonRecord> {
+  await countTry(pool, from)
+  const person = await personBySignIn(pool, from.signIn)
+  // as much work where there is no such name, so that both answers take as long
+  const right = await passwordMatches(password, person?.passwordHash ?? nobodysHash())
+  if (!person || !right) throw new Problem(401, WRONG, { fields: [{ field: 'password', message: WRONG }] })
+  await forgetOwnTries(pool, from)
+  if (isOutdated(person.passwordHash))
+    await setPasswordHash(pool, person.shopId, person.id, await hashPassword(password))
   return person
 }
 
-/** The person of a session, unless the session was revoked since. */
-export async function personForSession(db: Db, personId: number, version: number): Promise<SignedIn | null> {
-  const person = await personById(db, personId)
-  return person && person.sessionVersion === version
-    ? { id: person.id, shopId: person.shopId, name: person.name, role: person.role }
-    : null
-}
+export const beginSession = (
+  db: Db,
+  id: string,
+  { id: personId, shopId, sessionVersion }: Pick<PersonRecord, 'id' | 'shopId' | 'sessionVersion'>,
+) => insertSession(db, { id, shopId, personId, sessionVersion })
+
+/** The person of a session, unless it has ended. */
+export const personForSession = (db: Db, id: string): Promise<SignedIn | null> => personOfSession(db, id)
 
 export async function sessionOf(db: Db, person: SignedIn): Promise<SessionResponse> {
   const shop = await shopById(db, person.shopId)

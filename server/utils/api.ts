@@ -1,24 +1,21 @@
-import {
-  defineEventHandler,
-  getHeader,
-  getRouterParam,
-  readRawBody,
-  setResponseHeader,
-  setResponseStatus,
-  type H3Event,
-} from 'h3'
+import { defineEventHandler, getHeader, getRouterParam, readRawBody, setResponseHeader, type H3Event } from 'h3'
 import { Readable } from 'node:stream'
 import { z, type ZodType } from 'zod'
 import type { PersonRole } from '../../shared/responses'
 import { shopForToken } from '../services/api-tokens'
 import { pool } from '../startup'
 import { currentPerson, type SignedIn } from './session'
-import { Problem, toProblem } from './problem'
+import { answeredOnce } from './answered-once'
+import { Problem } from './problem'
+import { sendProblem } from './send-problem'
 
 /** More than any answer or spec needs. */
 const MOST_BYTES = 256 * 1024
 
 async function readJson(event: H3Event): Promise<unknown> {
+  const type = getHeader(event, 'content-type')?.split(';')[0]?.trim().toLowerCase()
+  if (type !== 'application/json' && !type?.endsWith('+json'))
+    throw new Problem(415, 'The message must be JSON (content-type: application/json). Reload the page and try again.')
   if (Number(getHeader(event, 'content-length') ?? 0) > MOST_BYTES)
     throw new Problem(413, 'That is too much in one message: 256 KB is the limit. Send less.')
   const raw = (await readRawBody(event, 'utf8')) ?? ''
@@ -36,10 +33,7 @@ async function answer(event: H3Event, work: () => Promise<unknown>): Promise<unk
   try {
     return (await work()) ?? { ok: true }
   } catch (error) {
-    const problem = toProblem(error)
-    setResponseStatus(event, problem.status)
-    setResponseHeader(event, 'content-type', 'application/problem+json')
-    return JSON.stringify(problem)
+    return sendProblem(event, error)
   }
 }
 
@@ -63,7 +57,8 @@ export const shopRoute = <B>(
       const person = await currentPerson(event)
       if (role === 'lead' && person.role !== 'lead')
         throw new Problem(403, 'Only a lead may do that. Ask one to sign in.')
-      return work({ event, person, body: schema ? schema.parse(await readJson(event)) : (undefined as B) })
+      const body = schema ? schema.parse(await readJson(event)) : (undefined as B)
+      return answeredOnce(event, person, body, () => work({ event, person, body }))
     }),
   )
 

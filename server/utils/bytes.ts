@@ -1,6 +1,7 @@
-import { defineEventHandler, getHeader, type H3Event, setResponseHeader, setResponseStatus } from 'h3'
+import { defineEventHandler, getHeader, type H3Event, setResponseHeader } from 'h3'
 import type { SignedIn } from '../services/people'
-import { Problem, toProblem } from './problem'
+import { Problem } from './problem'
+import { sendProblem } from './send-problem'
 import { currentPerson } from './session'
 
 /** The body as bytes, up to a limit: no more of it is taken into memory. */
@@ -33,10 +34,7 @@ async function send(event: H3Event, work: () => Promise<WholeFile>): Promise<unk
     if (keepSeconds) setResponseHeader(event, 'cache-control', `private, max-age=${keepSeconds}, immutable`)
     return bytes
   } catch (error) {
-    const problem = toProblem(error)
-    setResponseStatus(event, problem.status)
-    setResponseHeader(event, 'content-type', 'application/problem+json')
-    return JSON.stringify(problem)
+    return sendProblem(event, error)
   }
 }
 

@@ -1,58 +1,85 @@
-import { getCookie, type H3Event, useSession } from 'h3'
+import { createHash, createHmac, randomBytes, timingSafeEqual } from 'node:crypto'
+import { getCookie, type H3Event, setCookie, useSession } from 'h3'
+import { LRUCache } from 'lru-cache'
 import { pool } from '../startup'
-import { personForSession, type SignedIn } from '../services/people'
+import { beginSession, personForSession, type SignedIn } from '../services/people'
+import { endSessionRow, SESSION_DAYS } from '../repositories/sessions'
 import { Problem } from './problem'
 
 export type { SignedIn }
 
 interface SessionData {
-  personId?: number
-  version?: number
+  token?: string
 }
-const WEEK = 7 * 24 * 3600
 const NAME = 'wembric'
+const DEVICE = 'wembric-device'
+const YEAR_S = 365 * 24 * 3600
 
-const settings = () => {
+const secret = (): string => {
   const password = process.env.WEMBRIC_SESSION_SECRET ?? ''
   if (password.length < 32) throw new Error('WEMBRIC_SESSION_SECRET is missing: start Wembric with “npm start”.')
-  return {
-    password,
-    name: NAME,
-    maxAge: WEEK,
-    cookie: { httpOnly: true, sameSite: 'lax' as const, secure: process.env.WEMBRIC_TLS === '1', path: '/' },
-  }
+  return password
 }
+const cookie = () => ({
+  httpOnly: true,
+  sameSite: 'lax' as const,
+  secure: process.env.WEMBRIC_TLS === '1',
+  path: '/',
+})
+const settings = () => ({ password: secret(), name: NAME, maxAge: SESSION_DAYS * 24 * 3600, cookie: cookie() })
 
 /** Cookies opened lately. Opening one costs more than reading the person; whether it still holds is asked of the database each time. */
-const MOST_OPENED = 500
-const OPENED_MS = 3600_000
-const opened = new Map<string, { data: SessionData; until: number }>()
+const opened = new LRUCache<string, SessionData>({ max: 500, ttl: 3600_000 })
+const hashed = (token: string): string => createHash('sha256').update(token).digest('hex')
 
 async function sessionData(event: H3Event): Promise<SessionData> {
   const sealed = getCookie(event, NAME)
   if (!sealed) return {}
   const known = opened.get(sealed)
-  if (known && known.until > Date.now()) return known.data
+  if (known) return known
   const { data } = await useSession<SessionData>(event, settings())
-  if (opened.size >= MOST_OPENED) opened.delete(opened.keys().next().value!)
-  if (data.personId) opened.set(sealed, { data: { ...data }, until: Date.now() + OPENED_MS })
+  if (data.token) opened.set(sealed, { ...data })
   return data
 }
 
-export async function startSession(event: H3Event, person: { id: number; sessionVersion: number }): Promise<void> {
-  const session = await useSession<SessionData>(event, settings())
-  await session.update({ personId: person.id, version: person.sessionVersion })
+/** The mark of a device for a name: who signed in there by it once is not held up by strangers who guess. */
+const signed = (device: string, signIn: string): string =>
+  createHmac('sha256', secret()).update(`${device} ${signIn.toLowerCase()}`).digest('base64url')
+const markName = (signIn: string): string => `${DEVICE}-${hashed(signIn.toLowerCase()).slice(0, 12)}`
+
+/** The device that a sign-in comes from, if somebody has signed in by this name on it before; else null. */
+export function knownDevice(event: H3Event, signIn: string): string | null {
+  const [device = '', mark = ''] = (getCookie(event, markName(signIn)) ?? '').split('.')
+  const wanted = Buffer.from(signed(device, signIn))
+  const given = Buffer.from(mark)
+  return device && wanted.length === given.length && timingSafeEqual(wanted, given) ? device : null
 }
 
+export async function startSession(
+  event: H3Event,
+  person: { id: number; shopId: number; sessionVersion: number },
+  signIn: string,
+): Promise<void> {
+  const token = randomBytes(32).toString('base64url')
+  await beginSession(pool(), hashed(token), person)
+  const session = await useSession<SessionData>(event, settings())
+  await session.update({ token })
+  const device = knownDevice(event, signIn) ?? randomBytes(9).toString('base64url')
+  setCookie(event, markName(signIn), `${device}.${signed(device, signIn)}`, { ...cookie(), maxAge: YEAR_S })
+}
+
+/** Ends the session at the server too: a copy of its cookie opens nothing any more. */
 export async function endSession(event: H3Event): Promise<void> {
+  const { token } = await sessionData(event)
+  if (token) await endSessionRow(pool(), hashed(token))
   const session = await useSession<SessionData>(event, settings())
   await session.clear()
 }
 
-/** Who is signed in. The session's version is held against the person's on each request, so that it can be revoked. */
+/** Who is signed in. The session is looked up on each request, so that it can be ended. */
 export async function currentPerson(event: H3Event): Promise<SignedIn> {
-  const data = await sessionData(event)
-  const person = data.personId ? await personForSession(pool(), data.personId, data.version ?? 0) : null
+  const { token } = await sessionData(event)
+  const person = token ? await personForSession(pool(), hashed(token)) : null
   if (!person) throw new Problem(401, 'Sign in first. What you answered is kept on this device and will be sent after.')
   return person
 }

@@ -73,12 +73,10 @@ describe('who may', () => {
     for (const path of ['/api/people', '/api/blade-sets', '/api/revisions/1/approve'])
       expect((await tam.post(path, {})).status).toBe(403)
   })
-  it('a wrong password and an unknown name get the same answer, and too many must wait', async () => {
+  it('a wrong password and an unknown name get the same answer', async () => {
     const wrong = await nobody.post('/api/session', { signIn: 'jory', password: 'nonsense' })
     const unknown = await nobody.post('/api/session', { signIn: 'nobody-here', password: 'nonsense' })
     expect([wrong.status, wrong.body.title]).toEqual([unknown.status, unknown.body.title])
-    for (let i = 0; i < 8; i++) await nobody.post('/api/session', { signIn: 'no-such-person', password: 'nonsense' })
-    expect((await nobody.post('/api/session', { signIn: 'no-such-person', password: 'nonsense' })).status).toBe(429)
   })
   it('signing out ends the session; a lead can end it on every device', async () => {
     const there = await new Client().signIn('jory')

@@ -19,7 +19,8 @@ import { hashPassword, passwordMatches } from '../../server/services/passwords'
 import type { SignedIn } from '../../server/services/people'
 import { searchModels } from '../../server/services/spec-book'
 import { rebuildReadings } from '../../server/services/rebuild'
-import { bayOf, startOfDay } from '../../server/services/bay'
+import { bayOf } from '../../server/services/bay'
+import { startOfDay } from '../../server/utils/days'
 import { listen, type News } from '../../server/services/live'
 import { loadDemo } from '../../server/demo'
 import { v7 as uuidv7 } from 'uuid'
@@ -148,16 +149,29 @@ describe('the database', () => {
   })
   it('a deadlock is tried again and comes out right', async () => {
     const [a, b] = shops.map(s => s.jobId) as [number, number]
+    let tries = 0
+    let letGo = () => {}
+    const held = new Promise<void>(resolve => {
+      letGo = resolve
+    })
+    const bothHold = () => {
+      if (tries === 2) letGo()
+      return held
+    }
     const touch = (first: number, second: number) =>
       transaction(pool, async db => {
         await db.execute('UPDATE jobs SET meter = COALESCE(meter, 0) + 1 WHERE id = ?', [first])
-        await new Promise(resolve => setTimeout(resolve, 80))
+        // both hold their first row before either asks for its second: only so is there a deadlock
+        tries++
+        if (tries <= 2) await bothHold()
         await db.execute('UPDATE jobs SET meter = COALESCE(meter, 0) + 1 WHERE id = ?', [second])
       })
     const sum = async () =>
       (await one<{ n: number }>(pool, 'SELECT SUM(meter) AS n FROM jobs WHERE id IN (?, ?)', [a, b])).n
     const before = await sum()
     await Promise.all([touch(a, b), touch(b, a)])
+    // one of the two was undone and tried again
+    expect(tries).toBe(3)
     expect(await sum()).toBe(before + 4)
   })
   it('one row means one row', async () => {
@@ -235,6 +249,8 @@ describe('data of an earlier version', () => {
   }
   /** What the last two migrations made, taken away again. */
   const UNDO = [
+    'DROP TABLE sessions, sign_in_tries, asked_once',
+    'ALTER TABLE events DROP COLUMN seen_device_seq',
     'DROP TABLE calendar_addresses, reminders, machine_due, valve_drifts, photos, past_visits, machine_records, meter_readings, job_tasks',
     'ALTER TABLE shops DROP COLUMN board_version, DROP COLUMN valve_minutes, DROP COLUMN task_minutes',
     'ALTER TABLE jobs DROP FOREIGN KEY jobs_assigned, DROP KEY jobs_assigned, DROP KEY jobs_closed, DROP COLUMN assigned_to, DROP COLUMN board_place',
@@ -272,6 +288,10 @@ describe('data of an earlier version', () => {
       'spec-book',
       'practice',
       'memory',
+      'seen-on-the-device',
+      'sessions',
+      'sign-in-tries',
+      'asked-once',
     ])
     await indexOlderModels(pool)
     expect((await searchModels(pool, person.shopId, { q: 'test m', limit: 5 })).rows).toMatchObject([
@@ -373,10 +393,11 @@ describe('opening a job', () => {
 describe('live', () => {
   it('tells every listener of the shop, and no other, that a job moved on', async () => {
     const [ours, theirs] = [await makeShop(), await makeShop()]
+    const newsOf = (lines: string) => [...lines.matchAll(/^data: (.+)$/gm)].map(m => JSON.parse(m[1]!) as News)
     const heard: News[] = []
     const elsewhere: unknown[] = []
     const stops = [
-      listen(pool, ours.person.shopId, c => heard.push(c)),
+      listen(pool, ours.person.shopId, lines => heard.push(...newsOf(lines))),
       listen(pool, theirs.person.shopId, c => elsewhere.push(c)),
     ]
     await new Promise(resolve => setTimeout(resolve, 300))
@@ -400,6 +421,13 @@ describe('passwords and days', () => {
   it.each([
     ['2026-11-25T03:00:00.500Z', 'Etc/UTC', '2026-11-25T00:00:00.000Z'],
     ['2026-11-25T03:00:00.000Z', 'America/New_York', '2026-11-24T05:00:00.000Z'],
+    // days on which clocks are changed, north and south (IANA time zone database)
+    ['2026-03-29T12:00:00.000Z', 'Europe/Berlin', '2026-03-28T23:00:00.000Z'],
+    ['2026-10-25T12:00:00.000Z', 'Europe/Berlin', '2026-10-24T22:00:00.000Z'],
+    ['2026-03-08T20:00:00.000Z', 'America/New_York', '2026-03-08T05:00:00.000Z'],
+    ['2026-11-01T20:00:00.000Z', 'America/New_York', '2026-11-01T04:00:00.000Z'],
+    ['2026-10-04T08:00:00.000Z', 'Australia/Sydney', '2026-10-03T14:00:00.000Z'],
+    ['2026-04-05T08:00:00.000Z', 'Australia/Sydney', '2026-04-04T13:00:00.000Z'],
   ])('the day of %s in %s began at %s', (now, zone, start) => {
     expect(startOfDay(new Date(now), zone).toISOString()).toBe(start)
   })

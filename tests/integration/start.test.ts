@@ -207,6 +207,6 @@ describe('npm start', () => {
 
   it('too little room is said before anything is begun', () => {
     expect(() => ensureRoom(root)).not.toThrow()
-    expect(() => ensureRoom(root, Number.MAX_SAFE_INTEGER)).toThrow(/MB are free here/)
+    expect(() => ensureRoom(root, Number.MAX_SAFE_INTEGER)).toThrow(/MB are free at/)
   })
 })

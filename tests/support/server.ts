@@ -9,11 +9,12 @@ export interface Answer<T> {
   status: number
   body: T & Partial<ProblemBody>
   type: string | null
+  retryAfter: string | null
 }
 
 /** Somebody at a browser: keeps the session cookie, speaks JSON, comes from the server's own page. */
 export class Client {
-  private cookie = ''
+  private readonly cookies = new Map<string, string>()
   private seq = 0
   readonly device = `t-${uuidv7().slice(-8)}`
   personId = 0
@@ -29,13 +30,16 @@ export class Client {
       headers: { 'content-type': 'application/json', 'origin': BASE, 'cookie': this.cookie, ...headers },
       ...(body === undefined ? {} : { body: typeof body === 'string' ? body : JSON.stringify(body) }),
     })
-    const set = response.headers.get('set-cookie')
-    if (set) this.cookie = set.split(';')[0]!
+    for (const set of response.headers.getSetCookie()) {
+      const [name, value] = set.split(';')[0]!.split(/=(.*)/) as [string, string]
+      this.cookies.set(name, value)
+    }
     const text = await response.text()
     return {
       status: response.status,
       body: (text ? JSON.parse(text) : {}) as T & Partial<ProblemBody>,
       type: response.headers.get('content-type'),
+      retryAfter: response.headers.get('retry-after'),
     }
   }
 
@@ -50,6 +54,7 @@ export class Client {
       status: response.status,
       body: (await response.json()) as T & Partial<ProblemBody>,
       type: response.headers.get('content-type'),
+      retryAfter: response.headers.get('retry-after'),
     }
   }
 
@@ -64,6 +69,16 @@ export class Client {
     const response = await fetch(`${BASE}${path}`, { headers: { cookie: this.cookie } })
     if (!response.ok) throw new Error(await response.text())
     return new Uint8Array(await response.arrayBuffer())
+  }
+
+  private get cookie(): string {
+    return [...this.cookies].map(([name, value]) => `${name}=${value}`).join('; ')
+  }
+  /** Another browser with a copy of this one's cookies. */
+  copy(): Client {
+    const other = new Client()
+    for (const [name, value] of this.cookies) other.cookies.set(name, value)
+    return other
   }
 
   get = <T>(path: string) => this.call<T>('GET', path)

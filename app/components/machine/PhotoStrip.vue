@@ -1,50 +1,15 @@
 <script setup lang="ts">
-import { onMounted, ref } from 'vue'
 import type { PhotoRow } from '~~/shared/machines'
-import { useForm } from '../../composables/useForm'
-import { api } from '../../utils/api'
-import { upload } from '../../utils/upload'
+import { usePhotos } from '../../composables/usePhotos'
 
 /** Photos of a machine, or of one job on it: taken with the phone’s camera or chosen, shown small, opened large. */
 const props = defineProps<{ machineId: number; jobId?: number }>()
-const form = useForm()
-const photos = ref<PhotoRow[]>([])
-const part = ref<number | null>(null)
-const load = async () => {
-  photos.value = (
-    (await form.send(() => api.get<PhotoRow[]>(`/api/machines/${props.machineId}/photos`))) ?? photos.value
-  ).filter(p => props.jobId === undefined || p.jobId === props.jobId)
-}
-onMounted(load)
-const MOST = 5 * 1024 * 1024
-async function take(event: Event): Promise<void> {
+const { photos, waiting, part, failed, take, drop, discard } = usePhotos(props)
+async function chosen(event: Event): Promise<void> {
   const field = event.target as HTMLInputElement
   const file = field.files?.[0]
-  if (!file) return
-  part.value = 0
-  await form.send(async () => {
-    if (file.size > MOST)
-      throw new Error(
-        `This photo has ${(file.size / 1024 / 1024).toFixed(1)} MB; 5 MB is the limit. Take it smaller, or crop it.`,
-      )
-    const query = new URLSearchParams(props.jobId === undefined ? {} : { job: String(props.jobId) })
-    return upload<PhotoRow>(
-      `/api/machines/${props.machineId}/photos?${query}`,
-      file,
-      p => {
-        part.value = p
-      },
-      new AbortController().signal,
-    )
-  })
-  part.value = null
+  if (file) await take(file)
   field.value = ''
-  const wrong = form.failed.value
-  await load()
-  form.failed.value = wrong
-}
-async function drop(id: number): Promise<void> {
-  if (await form.send(() => api.delete(`/api/photos/${id}`))) await load()
 }
 const words = (p: PhotoRow) =>
   `${new Date(p.madeAt).toLocaleDateString('en-GB', { day: 'numeric', month: 'short', year: 'numeric' })}, ${p.person}`
@@ -52,8 +17,15 @@ const words = (p: PhotoRow) =>
 
 <template>
   <div class="photos">
-    <p v-if="form.failed.value" class="wrong" role="alert">{{ form.failed.value }}</p>
-    <ul v-if="photos.length" aria-label="Photos">
+    <p v-if="failed" class="wrong" role="alert">{{ failed }}</p>
+    <ul v-if="photos.length || waiting.length" aria-label="Photos">
+      <li v-for="p in waiting" :key="p.id" data-testid="photo-waiting">
+        <img :src="p.address" alt="Photo kept on this device" width="108" height="81" />
+        <small>{{ p.refused ?? 'Kept on this device, not sent yet' }}</small>
+        <button type="button" class="link" aria-label="Remove the photo that was not sent" @click="discard(p.id)">
+          Remove
+        </button>
+      </li>
       <li v-for="p in photos" :key="p.id">
         <a :href="`/api/photos/${p.id}`" target="_blank" rel="noopener"
           ><img
@@ -70,7 +42,7 @@ const words = (p: PhotoRow) =>
     </ul>
     <label class="quiet take"
       >{{ part === null ? 'Add a photo' : `Sending ${Math.round(part * 100)} %`
-      }}<input type="file" accept="image/jpeg,image/png,image/webp" :disabled="part !== null" @change="take"
+      }}<input type="file" accept="image/jpeg,image/png,image/webp" :disabled="part !== null" @change="chosen"
     /></label>
   </div>
 </template>

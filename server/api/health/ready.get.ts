@@ -1,7 +1,5 @@
+import { checkReady } from '../../services/health'
+import { pool } from '../../startup'
 import { openRoute } from '../../utils/api'
-import { startedUp } from '../../startup'
 
-export default openRoute(null, async () => {
-  await startedUp()
-  return { status: 'ready' }
-})
+export default openRoute(null, () => checkReady(pool()))

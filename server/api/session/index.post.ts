@@ -1,12 +1,13 @@
-import { getRequestIP } from 'h3'
 import { signInSchema } from '../../../shared/requests'
 import { checkSignIn, sessionOf } from '../../services/people'
 import { pool } from '../../startup'
 import { openRoute } from '../../utils/api'
-import { startSession } from '../../utils/session'
+import { clientAddress } from '../../utils/client-address'
+import { knownDevice, startSession } from '../../utils/session'
 
-export default openRoute(signInSchema, async ({ event, body }) => {
-  const person = await checkSignIn(pool(), body.signIn, body.password, getRequestIP(event) ?? 'unknown')
-  await startSession(event, person)
+export default openRoute(signInSchema, async ({ event, body: { signIn, password } }) => {
+  const from = { signIn, address: clientAddress(event), device: knownDevice(event, signIn) }
+  const person = await checkSignIn(pool(), from, password)
+  await startSession(event, person, signIn)
   return sessionOf(pool(), person)
 })

@@ -6,6 +6,6 @@ import { startSession } from '../../utils/session'
 
 export default openRoute(setupSchema, async ({ event, body }) => {
   const lead = await setUpShop(pool(), body)
-  await startSession(event, lead)
+  await startSession(event, lead, body.lead.signIn)
   return sessionOf(pool(), lead)
 })

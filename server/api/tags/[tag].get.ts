@@ -1,8 +1,18 @@
 import { getRouterParam } from 'h3'
+import { Problem } from '../../utils/problem'
 import { machineWithTag } from '../../services/machines/edit'
 import { pool } from '../../startup'
 import { shopRoute } from '../../utils/api'
 
+/** The tag as it was typed or scanned. @throws Problem 404 where it is no text */
+function tagOf(written: string): string {
+  try {
+    return decodeURIComponent(written).slice(0, 40)
+  } catch {
+    throw new Problem(404, 'There is no machine with such a tag.')
+  }
+}
+
 export default shopRoute(null, ({ event, person }) =>
-  machineWithTag(pool(), person.shopId, decodeURIComponent(getRouterParam(event, 'tag') ?? '').slice(0, 40)),
+  machineWithTag(pool(), person.shopId, tagOf(getRouterParam(event, 'tag') ?? '')),
 )

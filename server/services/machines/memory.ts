@@ -3,14 +3,13 @@ import { spanOf } from '../../../core/feeler'
 import { outlook, type Outlook } from '../../../core/history'
 import type { MachineResponse, ValveHistory, ValvePoint, VisitSummary } from '../../../shared/machines'
 import type { Db } from '../../database/query'
-import { createdOf, machineById, recordsOfMachine } from '../../repositories/machines'
+import { machineById, recordsOfMachine } from '../../repositories/machines'
 import { modelById } from '../../repositories/models'
-import { familyDrifts } from '../../repositories/outlooks'
 import { specsOfModel } from '../../repositories/revisions'
 import { jobVisits, pastVisitsOf } from '../../repositories/visits'
 import { notFound } from '../../utils/problem'
-import { factsOf, familyWithout } from './outlooks'
-import { pastsOf, type VisitRecord } from './visits'
+import { gatherFacts } from './outlooks'
+import type { VisitRecord } from './visits'
 
 const keyOf = ({ kind, id }: Pick<VisitRecord, 'kind' | 'id'>): string => `${kind} ${id}`
 
@@ -62,26 +61,11 @@ export async function readMachine(db: Db, shopId: number, id: number, now: Date)
   const { engine } = model
   const approved = await specsOfModel(db, shopId, machine.modelId)
   const specAt = (at: Date): Engine => (approved.findLast(r => r.approvedAt <= at) ?? approved[0])?.engine ?? engine
-  const past = (await pastsOf(db, shopId, [{ id, specAt }])).get(id)!
+  const { pasts, facts } = await gatherFacts(db, shopId, { modelId: machine.modelId, engine }, [id], specAt)
+  const past = pasts.get(id)!
   const jobs = await jobVisits(db, shopId, id)
   const late = await pastVisitsOf(db, shopId, [id])
-  const [created] = await createdOf(db, shopId, [id])
-  const found = outlook(
-    factsOf(
-      engine,
-      past,
-      familyWithout(
-        await familyDrifts(
-          db,
-          shopId,
-          machine.modelId,
-          engine.valves.map(v => v.id),
-        ),
-        id,
-      ),
-      created!.at,
-    ),
-  )
+  const found = outlook(facts.get(id)!)
   const specThen = new Map<string, Engine>([
     ...jobs.map(j => [`job ${j.id}`, upcastEngine(j.engine)] as const),
     ...late.map(p => [`past visit ${p.id}`, specAt(p.at)] as const),

@@ -1,7 +1,7 @@
 import type { Engine } from '../../../core/engine'
 import { limitsOf } from '../../../core/feeler'
 import type { KnownDrift, Outlook, OutlookFacts } from '../../../core/history'
-import type { Db, Pool } from '../../database/query'
+import { type Db, type Pool, transaction } from '../../database/query'
 import { createdOf, machineById } from '../../repositories/machines'
 import { modelById, modelsByIds } from '../../repositories/models'
 import {
@@ -9,6 +9,7 @@ import {
   familyDrifts,
   keptDrifts,
   markFamilyStale,
+  markStale,
   staleMachines,
   storeOutlooks,
   type StoredOutlook,
@@ -63,12 +64,42 @@ const driftWords = (rows: readonly ({ valveId: string } & KnownDrift)[]): string
     .sort()
     .join()
 
+/** All that is known of some machines of one model, and what `outlook` makes of it: the machine's page and the list of what is due rest on the same. */
+export async function gatherFacts(
+  db: Db,
+  shopId: number,
+  model: { modelId: number; engine: Engine },
+  ids: readonly number[],
+  specAt: (at: Date) => Engine,
+): Promise<{ pasts: Map<number, MachinePast>; facts: Map<number, OutlookFacts>; family: FamilyRow[] }> {
+  const pasts = await pastsOf(
+    db,
+    shopId,
+    ids.map(id => ({ id, specAt })),
+  )
+  const since = new Map((await createdOf(db, shopId, ids)).map(m => [m.id, m.at]))
+  const family = await familyDrifts(
+    db,
+    shopId,
+    model.modelId,
+    model.engine.valves.map(v => v.id),
+  )
+  const facts = new Map(
+    ids.map(id => [id, factsOf(model.engine, pasts.get(id)!, familyWithout(family, id), since.get(id) ?? new Date())]),
+  )
+  return { pasts, facts, family }
+}
+
+/** Writes down what was worked out: all of a machine, or nothing. */
+const store = (pool: Pool, shopId: number, rows: StoredOutlook[]): Promise<void> =>
+  transaction(pool, db => storeOutlooks(db, shopId, rows))
+
 /** Works out some machines of one shop and model in the other thread and writes it down. @returns whether one of a small family drifts otherwise than was kept: others rest on it */
-async function refresh(db: Db, shopId: number, modelId: number, ids: readonly number[]): Promise<boolean> {
+async function refresh(db: Pool, shopId: number, modelId: number, ids: readonly number[]): Promise<boolean> {
   const [model] = await modelsByIds(db, shopId, [modelId])
   // a model without any figures says nothing, and is not asked again until it has some
   if (!model) {
-    await storeOutlooks(
+    await store(
       db,
       shopId,
       ids.map(machineId => ({
@@ -83,34 +114,38 @@ async function refresh(db: Db, shopId: number, modelId: number, ids: readonly nu
     )
     return false
   }
-  const pasts = await pastsOf(
+  const before = await keptDrifts(db, shopId, ids)
+  const { pasts, facts, family } = await gatherFacts(
     db,
     shopId,
-    ids.map(id => ({ id, specAt: () => model.engine })),
+    { modelId, engine: model.engine },
+    ids,
+    () => model.engine,
   )
-  const since = new Map((await createdOf(db, shopId, ids)).map(m => [m.id, m.at]))
-  const valveIds = model.engine.valves.map(v => v.id)
-  const family = await familyDrifts(db, shopId, modelId, valveIds)
-  const before = await keptDrifts(db, shopId, ids)
-  const facts = ids.map(id =>
-    factsOf(model.engine, pasts.get(id)!, familyWithout(family, id), since.get(id) ?? new Date()),
-  )
-  const found = await outlooksElsewhere(facts)
+  const found = await outlooksElsewhere(ids.map(id => facts.get(id)!))
   const rows = ids.map((id, i) => stored(id, modelId, pasts.get(id)!, found[i]!))
-  await storeOutlooks(db, shopId, rows)
+  await store(db, shopId, rows)
   return (
-    family.length < FAMILY_MACHINES * valveIds.length &&
+    family.length < FAMILY_MACHINES * model.engine.valves.length &&
     rows.some(r => driftWords(r.drifts) !== driftWords(before.filter(f => f.machineId === r.machineId)))
   )
 }
 
-/** One machine has changed: it is worked out at once, and what others of its model take from it later. */
+/**
+ * One machine has changed: it is worked out at once, and what others of its model take from it later. It follows what was
+ * committed already and never undoes that: where it cannot be done now, the machine waits for the next round.
+ */
 export async function machineChanged(pool: Pool, shopId: number, machineId: number): Promise<void> {
-  const machine = await machineById(pool, shopId, machineId)
-  if (!machine || !(await modelById(pool, shopId, machine.modelId))) return
-  if (!(await refresh(pool, shopId, machine.modelId, [machineId]))) return
-  await markFamilyStale(pool, shopId, machine.modelId, machineId)
-  refreshSoon(pool)
+  try {
+    const machine = await machineById(pool, shopId, machineId)
+    if (!machine || !(await modelById(pool, shopId, machine.modelId))) return
+    if (!(await refresh(pool, shopId, machine.modelId, [machineId]))) return
+    await markFamilyStale(pool, shopId, machine.modelId, machineId)
+    refreshSoon(pool)
+  } catch (error) {
+    console.error(`What is due of machine ${machineId} waits for the next round: ${(error as Error).message}`)
+    await markStale(pool, shopId, machineId).catch(() => {})
+  }
 }
 
 /** Few enough that requests are not held up while they are read and handed over. */

@@ -1,0 +1,75 @@
+import { computed, onMounted, onUnmounted, ref, watch } from 'vue'
+import type { PhotoRow } from '~~/shared/machines'
+import { usePhotosStore } from '../stores/photos'
+import { api, NoAnswer } from '../utils/api'
+import { useForm } from './useForm'
+
+const MOST = 5 * 1024 * 1024
+
+/** Photos of a machine, or of one job on it: those that the shop has, and those that still wait on this device. */
+export function usePhotos(given: { machineId: number; jobId?: number }) {
+  const store = usePhotosStore()
+  const form = useForm()
+  const photos = ref<PhotoRow[]>([])
+  const part = ref<number | null>(null)
+
+  async function load(): Promise<void> {
+    try {
+      photos.value = (await api.get<PhotoRow[]>(`/api/machines/${given.machineId}/photos`)).filter(
+        p => given.jobId === undefined || p.jobId === given.jobId,
+      )
+    } catch (error) {
+      // without an answer what is known stays; new ones are kept here
+      if (!(error instanceof NoAnswer)) form.failed.value = (error as Error).message
+    }
+  }
+  /** Addresses of the pictures that wait, made once each and given back when they are gone. */
+  const addresses = new Map<string, string>()
+  const waiting = computed(() =>
+    store.waiting
+      .filter(p => p.machineId === given.machineId && (given.jobId === undefined || p.jobId === given.jobId))
+      .map(p => {
+        const address = addresses.get(p.id) ?? URL.createObjectURL(new Blob([p.bytes], { type: p.type }))
+        addresses.set(p.id, address)
+        return { id: p.id, address, refused: p.refused }
+      }),
+  )
+  watch(waiting, now => {
+    for (const [id, address] of addresses)
+      if (!now.some(p => p.id === id)) {
+        URL.revokeObjectURL(address)
+        addresses.delete(id)
+      }
+  })
+
+  async function take(file: File): Promise<void> {
+    part.value = 0
+    await form.send(async () => {
+      if (file.size > MOST)
+        throw new Error(
+          `This photo has ${(file.size / 1024 / 1024).toFixed(1)} MB; 5 MB is the limit. Take it smaller, or crop it.`,
+        )
+      await store.add(given.machineId, given.jobId ?? null, file, p => {
+        part.value = p
+      })
+    })
+    part.value = null
+  }
+  async function drop(id: number): Promise<void> {
+    if (await form.send(() => api.delete(`/api/photos/${id}`))) await load()
+  }
+
+  let stop = () => {}
+  onMounted(async () => {
+    const end = store.onTaken(machineId => {
+      if (machineId === given.machineId) void load()
+    })
+    stop = () => void end()
+    await Promise.all([load(), store.load().catch(() => {})])
+  })
+  onUnmounted(() => {
+    stop()
+    for (const address of addresses.values()) URL.revokeObjectURL(address)
+  })
+  return { photos, waiting, part, failed: form.failed, take, drop, discard: store.discard }
+}

@@ -1,0 +1,53 @@
+import { createHash } from 'node:crypto'
+import { getHeader, type H3Event } from 'h3'
+import { z } from 'zod'
+import { askedBy, type Asked } from '../database/asked-once'
+import { isDuplicateOf } from '../database/errors'
+import { askedBefore, keepAnswer } from '../repositories/asked-once'
+import { pool } from '../startup'
+import { Problem } from './problem'
+import type { SignedIn } from './session'
+
+const idSchema = z.uuid({ error: 'The id of a request is a UUID. Reload the page and try again.' })
+const hashOf = (event: H3Event, person: SignedIn, body: unknown): string =>
+  createHash('sha256')
+    .update(JSON.stringify([event.method, event.path, person.id, body ?? null]))
+    .digest('hex')
+
+/** The answer that was given before; one that was lost is said to be, for what was asked has been made. */
+function again(known: { requestHash: string; answer: string | null }, requestHash: string): unknown {
+  if (known.requestHash !== requestHash)
+    throw new Problem(409, 'Another request has this id already. Reload the page and try again.', { code: 'id-reused' })
+  if (known.answer === null)
+    throw new Problem(409, 'This was saved before. Reload the page to see it.', { code: 'saved-already' })
+  return JSON.parse(known.answer)
+}
+
+/**
+ * Answers a request that carries an id of its browser's (the header `idempotency-key`) once: when it comes again, after
+ * a reply that was lost, it is answered as it was and makes nothing. Requests without an id are worked as they come.
+ */
+export async function answeredOnce(
+  event: H3Event,
+  person: SignedIn,
+  body: unknown,
+  work: () => Promise<unknown>,
+): Promise<unknown> {
+  const header = getHeader(event, 'idempotency-key')
+  if (header === undefined) return work()
+  const id = idSchema.parse(header)
+  const requestHash = hashOf(event, person, body)
+  const known = await askedBefore(pool(), person.shopId, id)
+  if (known) return again(known, requestHash)
+  const asked: Asked = { shopId: person.shopId, id, requestHash, claimed: false }
+  try {
+    const answer = (await askedBy(asked, work)) ?? { ok: true }
+    if (asked.claimed) await keepAnswer(pool(), person.shopId, id, JSON.stringify(answer))
+    return answer
+  } catch (error) {
+    // two at the same time: the second waited for the first, and finds it answered
+    const first = isDuplicateOf(error, 'PRIMARY') ? await askedBefore(pool(), person.shopId, id) : null
+    if (!first) throw error
+    return again(first, requestHash)
+  }
+}

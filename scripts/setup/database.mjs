@@ -85,9 +85,10 @@ function runningServer(data) {
   }
 }
 
-async function answers(port, password, tries) {
+/** Whether a MariaDB answers at a port, asked so many times, and no longer than `lives` says that it is worth it. */
+async function answers(port, password, tries, lives = () => true) {
   const { createConnection } = await import('mysql2/promise')
-  for (let i = 0; i < tries; i++) {
+  for (let i = 0; i < tries && lives(); i++) {
     try {
       const connection = await createConnection({
         host: '127.0.0.1',
@@ -199,7 +200,8 @@ function watchDatabase(data, secrets, server) {
     if (stopped) return
     since = Date.now()
     server.pid = launch(data, join(data, 'mariadb'), server.port, secrets).pid
-    if (await answers(server.port, secrets.app, 240)) console.error('wembric  MariaDB is back.')
+    if (await answers(server.port, secrets.app, 240, () => isRunning(server.pid)))
+      console.error('wembric  MariaDB is back.')
     later(LOOK_EVERY_MS)
   }
   later(LOOK_EVERY_MS)

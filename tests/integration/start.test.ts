@@ -1,5 +1,5 @@
 import { spawn, spawnSync } from 'node:child_process'
-import { existsSync, mkdtempSync, readFileSync, rmSync } from 'node:fs'
+import { existsSync, mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs'
 import { createServer } from 'node:net'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
@@ -9,6 +9,11 @@ import { afterAll, describe, expect, it } from 'vitest'
 import { ensureRoom } from '../../scripts/setup/machine.mjs'
 // @ts-expect-error plain scripts
 import { checkDatabase } from '../../scripts/setup/existing-database.mjs'
+// @ts-expect-error plain scripts
+import { startDatabase } from '../../scripts/setup/database.mjs'
+// @ts-expect-error plain scripts
+import { boundedLog } from '../../scripts/setup/output.mjs'
+import { littleRoom } from '../../server/services/health'
 // @ts-expect-error plain scripts
 import { startServer } from '../../scripts/setup/server.mjs'
 
@@ -39,6 +44,7 @@ interface FakeServer {
 
 const databasePid = (data: string): number =>
   (JSON.parse(readFileSync(join(data, 'mariadb.json'), 'utf8')) as { pid: number }).pid
+const databasePidOr = (data: string): number => (existsSync(join(data, 'mariadb.json')) ? databasePid(data) : 0)
 const lives = (pid: number): boolean => {
   const status = spawnSync('sh', ['-c', `cat /proc/${pid}/stat 2>/dev/null`], { encoding: 'utf8' }).stdout
   return status !== '' && !status.split(') ')[1]!.startsWith('Z')
@@ -208,5 +214,87 @@ describe('npm start', () => {
   it('too little room is said before anything is begun', () => {
     expect(() => ensureRoom(root)).not.toThrow()
     expect(() => ensureRoom(root, Number.MAX_SAFE_INTEGER)).toThrow(/MB are free at/)
+  })
+})
+
+describe('a server that is left alone', () => {
+  /** CPU seconds and resident MB of a process so far. */
+  const load = (pid: number) => {
+    const fields = readFileSync(`/proc/${pid}/stat`, 'utf8').split(') ')[1]!.split(' ')
+    const rssKb = Number(/VmRSS:\s+(\d+)/.exec(readFileSync(`/proc/${pid}/status`, 'utf8'))![1])
+    return { cpuS: (Number(fields[11]) + Number(fields[12])) / 100, mb: rssKb / 1024 }
+  }
+  const until = async (what: () => Promise<boolean>, words: string, ms = 40_000) => {
+    for (const end = Date.now() + ms; Date.now() < end; await new Promise(done => setTimeout(done, 100)))
+      if (await what().catch(() => false)) return
+    throw new Error(words)
+  }
+
+  it('answers on when whoever reads its output dies, and a MariaDB that dies is back by itself', async () => {
+    const data = folder()
+    const server = await startServer({ root, data, args: ['--empty'] })
+    const { WEMBRIC_TEST_URL: url } = server.env
+    const ready = async () => (await fetch(`${url}/api/health/ready`)).ok
+    server.child.stdout.destroy()
+    server.child.stderr.destroy()
+    // killed twice: each end and each return is a line that nobody reads
+    for (let i = 0; i < 2; i++) {
+      const before = databasePid(data)
+      process.kill(before, 'SIGKILL')
+      await until(async () => !(await ready()), 'it says that it is ready without a database')
+      expect((await fetch(`${url}/api/setup`)).status).toBe(503)
+      expect((await fetch(`${url}/api/health/live`)).status).toBe(200)
+      await until(ready, 'MariaDB was not started again').catch((error: Error) => {
+        throw new Error(`${error.message}: ${readFileSync(join(data, 'mariadb.log'), 'utf8').slice(-1500)}`)
+      })
+      expect(databasePid(data)).not.toBe(before)
+    }
+    const pid = server.child.pid!
+    const before = load(pid)
+    await new Promise(done => setTimeout(done, 3000))
+    const after = load(pid)
+    expect(after.cpuS - before.cpuS, 'CPU seconds in three').toBeLessThan(0.6)
+    expect(after.mb).toBeLessThan(700)
+    expect((await fetch(`${url}/api/health/live`)).status).toBe(200)
+    await server.stop()
+    expect(lives(databasePidOr(data))).toBe(false)
+  }, 120_000)
+
+  it('ends with its database when its terminal is closed', async () => {
+    const data = folder()
+    const server = await startServer({ root, data, args: ['--empty'] })
+    const pid = databasePid(data)
+    server.child.kill('SIGHUP')
+    await new Promise(done => server.child.once('exit', done))
+    await until(async () => !lives(pid), 'MariaDB is left running')
+  }, 60_000)
+
+  it('says how much is logged, and no more than can be read', () => {
+    const lines: string[] = []
+    let now = 0
+    const log = boundedLog(
+      (line: string) => lines.push(line),
+      () => now,
+    )
+    for (let i = 0; i < 5000; i++) log(`line ${i}`)
+    expect(lines).toHaveLength(60)
+    now = 10_001
+    log('later')
+    expect(lines.slice(60)).toEqual(['(4940 more lines in ten seconds were left out)', 'later'])
+  })
+
+  it('a data folder that cannot be is named, with why and what to do', async () => {
+    const file = join(folder(), 'file')
+    writeFileSync(file, '')
+    await expect(startDatabase(join(file, 'data'))).rejects.toThrow(/a file is in the way.*WEMBRIC_DATA=/)
+  })
+
+  it('room is looked for where the data will lie, also before the folder is there', () => {
+    expect(() => ensureRoom(join(folder(), 'not', 'there', 'yet'))).not.toThrow()
+  })
+
+  it('a lead is told when the disk is nearly full', async () => {
+    expect(await littleRoom('/proc')).toEqual({ freeMb: 0, urgent: true })
+    expect(await littleRoom(join(folder(), 'nowhere'))).toBeNull()
   })
 })

@@ -213,6 +213,7 @@ export function useBench(jobId: number) {
     load,
     steps: computed(() => (view.value ? progress(view.value) : [])),
     requirements: computed(() => (view.value ? gates(view.value) : [])),
-    toSend: computed(() => pending.value.length),
+    toSend: computed(() => pending.value.length - othersWaiting.value.length),
+    othersWaiting,
   }
 }

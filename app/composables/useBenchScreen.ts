@@ -224,6 +224,8 @@ export function useBenchScreen(bench: ReturnType<typeof useBench>, jobId: number
       return session.offline
         ? { word: `Kept here, ${bench.toSend.value} to send`, tone: 'wait' }
         : { word: 'Saving', tone: 'wait' }
+    const [other] = bench.othersWaiting.value
+    if (other) return { word: `${other.personName}’s ${bench.othersWaiting.value.length} not sent`, tone: 'wait' }
     return session.offline ? { word: 'No server, nothing lost', tone: 'wait' } : { word: 'Saved', tone: 'ok' }
   })
 

@@ -19,7 +19,7 @@ const password = ref('')
 
 async function submit(): Promise<void> {
   const given = await form.send(() =>
-    api.post<SessionResponse>('/api/session', { signIn: signIn.value, password: password.value }),
+    api.append<SessionResponse>('/api/session', { signIn: signIn.value, password: password.value }),
   )
   if (!given) return
   session.begin(given)

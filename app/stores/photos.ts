@@ -45,6 +45,11 @@ export const usePhotosStore = defineStore('photos', () => {
     }
     waiting.value = [...waiting.value, photo]
     await flush(onPart)
+    const refused = waiting.value.find(p => p.id === photo.id)?.refused
+    if (!refused) return
+    // whoever chose the file is here and is told; nothing of it is kept
+    await discard(photo.id)
+    throw new Error(refused)
   }
 
   async function sendOne(photo: WaitingPhoto, onPart: (part: number) => void): Promise<void> {

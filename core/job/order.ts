@@ -16,6 +16,8 @@ export const movesSomething = (event: JobEvent): boolean =>
   (event.type === 'trial' && event.payload.after !== null)
 
 export interface Order {
+  /** All events, as they were given. */
+  events: JobEvent[]
   steps: OrderedEvent[]
   /** Events of one device that had not seen another's movement: kept, not folded, until a person says before or after. */
   unplaced: JobEvent[]
@@ -104,5 +106,5 @@ export function workingOrder(log: readonly JobEvent[]): Order {
     }
     if (several && !retraction && movesSomething(event)) movements.push(event)
   }
-  return { steps, unplaced, retracted }
+  return { events, steps, unplaced, retracted }
 }

@@ -1,7 +1,7 @@
 import { upcastEngine } from '../engine'
 import { note, readingStands } from './crank-work'
 import type { JobEvent, Payload } from './event'
-import { browserOf, inWorkingOrder, movesSomething, workingOrder } from './order'
+import { browserOf, movesSomething, workingOrder } from './order'
 import type { JobPin } from './pin'
 import type { JobState, ValveState } from './state'
 import { changeGap, loosen, shimFitted, trial } from './valve-work'
@@ -77,7 +77,7 @@ const emptyState = (pin: JobPin): JobState => ({
  * @returns a new state; equal logs give equal states
  */
 export function reduceJob(pin: JobPin, log: JobEvent[]): JobState {
-  const { steps, unplaced, retracted } = workingOrder(log)
+  const { events, steps, unplaced, retracted } = workingOrder(log)
   const state = emptyState(pin)
   for (const { event, undone } of steps) {
     if (undone) turnBack(state, event)
@@ -85,9 +85,21 @@ export function reduceJob(pin: JobPin, log: JobEvent[]): JobState {
   }
   state.unplaced = unplaced
   state.retracted = new Set(retracted.keys())
-  markToLookAgain(state, log, retracted)
+  state.hand = handOf(events.findLast(e => !unplaced.includes(e)))
+  markToLookAgain(state, events, retracted)
   return state
 }
+
+/** The job is in the hand of whoever answered last. */
+const handOf = (event: JobEvent | undefined): JobState['hand'] =>
+  event
+    ? {
+        personId: event.personId,
+        personName: event.personName,
+        browser: browserOf(event.deviceId),
+        at: event.at,
+      }
+    : null
 
 const said = (event: JobEvent, text: string) => ({ text, by: event.personName, at: event.at })
 const valveOf = (state: JobState, id: string): ValveState | undefined => state.valves.find(v => v.valveId === id)
@@ -101,12 +113,6 @@ function apply(pin: JobPin, state: JobState, event: JobEvent): void {
   state.people.add(event.personName)
   state.personId = event.personId
   state.personName = event.personName
-  state.hand = {
-    personId: event.personId,
-    personName: event.personName,
-    browser: browserOf(event.deviceId),
-    at: event.at,
-  }
   switch (event.type) {
     case 'confirmed':
       state.confirmed.add(event.payload.item)
@@ -290,12 +296,12 @@ function turnBack(state: JobState, event: JobEvent): void {
 }
 
 /** Whatever was measured or set after an answer, and rested on it, is to be looked at again once that answer is gone. */
-function markToLookAgain(state: JobState, log: JobEvent[], retracted: ReadonlyMap<string, JobEvent>): void {
-  const order = new Map(inWorkingOrder(log).map((e, i) => [e.id, i]))
+function markToLookAgain(state: JobState, events: JobEvent[], retracted: ReadonlyMap<string, JobEvent>): void {
+  const order = new Map(events.map((e, i) => [e.id, i]))
   const place = (e: JobEvent) => order.get(e.id) ?? Infinity
-  const trials = log.filter((e): e is JobEvent & { type: 'trial' } => e.type === 'trial' && !retracted.has(e.id))
+  const trials = events.filter((e): e is JobEvent & { type: 'trial' } => e.type === 'trial' && !retracted.has(e.id))
   for (const [id, retraction] of retracted) {
-    const gone = log.find(e => e.id === id)
+    const gone = events.find(e => e.id === id)
     if (!gone) continue
     const bearing = gone.type === 'crank' || gone.type === 'prove-turned' || gone.type === 'mark-checked'
     for (const valve of state.valves) {

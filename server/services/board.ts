@@ -13,7 +13,7 @@ import {
 } from '../repositories/board'
 import { jobById, lockShop } from '../repositories/jobs'
 import { peopleOfShop } from '../repositories/people'
-import { notFound, Problem } from '../utils/problem'
+import { notFound, Problem, unfit } from '../utils/problem'
 import { tellBoard } from './live'
 import type { SignedIn } from './people'
 
@@ -37,7 +37,7 @@ export async function placeJob(
     if (job.status === 'closed' || job.status === 'abandoned')
       throw new Problem(409, 'This job is done: it has no place on the board any more.')
     if (personId !== null && !(await peopleOfShop(db, shopId)).some(p => p.id === personId))
-      throw new Problem(422, 'Choose somebody of this shop’s crew.')
+      throw unfit('personId', 'Choose somebody of this shop’s crew.')
     const others = (await boardOf(db, shopId)).filter(p => p.jobId !== jobId)
     const index = beforeJobId === null ? -1 : others.findIndex(p => p.jobId === beforeJobId)
     const [previous, next] = index < 0 ? [others.at(-1), undefined] : [others[index - 1], others[index]]

@@ -19,7 +19,7 @@ import { eventById, eventsAfter, insertEvent } from '../repositories/events'
 import { insertSheet, type JobRow, lockJob, sheetsOfJob, updateJob, updateJobSpec } from '../repositories/jobs'
 import { revisionById } from '../repositories/revisions'
 import { readingsOfJob, replaceReadings } from '../repositories/readings'
-import { notFound, Problem } from '../utils/problem'
+import { notFound, Problem, unfit } from '../utils/problem'
 import { machineChanged } from './machines/outlooks'
 import { takeFittedShims } from './shelf'
 import type { SignedIn } from './people'
@@ -98,11 +98,11 @@ async function checkRevision(
     await revisionById(db, shopId, revisionId),
   ]
   if (!taken || taken.modelId !== own?.modelId) throw notFound('revision')
-  if (!taken.approvedAt) throw new Problem(422, 'This revision is a draft. A lead approves it first.')
+  if (!taken.approvedAt) throw unfit('payload.revisionId', 'This revision is a draft. A lead approves it first.')
   if (!same(taken.engine, engine))
-    throw new Problem(422, 'The figures are not those of this revision. Reload the page and look again.')
+    throw unfit('payload.engine', 'The figures are not those of this revision. Reload the page and look again.')
   const { refused: why } = specChange(job.pin.spec.engine, taken.engine)
-  if (why) throw new Problem(422, why)
+  if (why) throw unfit('payload.engine', why)
 }
 
 /** Kinds that can change a reading or a job's status; all else is only written down. */

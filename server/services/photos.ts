@@ -12,7 +12,7 @@ import {
   type StoredPhoto,
 } from '../repositories/photos'
 import type { WholeFile } from '../utils/bytes'
-import { notFound, Problem } from '../utils/problem'
+import { notFound, unfit } from '../utils/problem'
 import type { SignedIn } from './people'
 
 export const MOST_PHOTO_BYTES = 5 * 1024 * 1024
@@ -40,8 +40,8 @@ function kindOf(bytes: Buffer): 'JPEG' | 'PNG' | 'WebP' | null {
 /** The picture as it is kept: turned upright, no larger than needed, and without what the camera wrote beside it: place, time, owner. */
 async function cleaned(bytes: Buffer): Promise<{ picture: Buffer; small: Buffer; width: number; height: number }> {
   if (!kindOf(bytes))
-    throw new Problem(
-      422,
+    throw unfit(
+      'photo',
       bytes.length === 0
         ? 'The file is empty. Choose the photo again.'
         : 'This is not a JPEG, PNG or WebP picture. Save it as one of these and take that.',
@@ -55,7 +55,7 @@ async function cleaned(bytes: Buffer): Promise<{ picture: Buffer; small: Buffer;
     const { data: picture, info } = await fit(KEPT).toBuffer({ resolveWithObject: true })
     return { picture, small: await fit(SMALL).toBuffer(), width: info.width, height: info.height }
   } catch {
-    throw new Problem(422, 'This picture is damaged, or far too large. Take the photo again.')
+    throw unfit('photo', 'This picture is damaged, or far too large. Take the photo again.')
   }
 }
 

@@ -29,7 +29,7 @@ import {
   type StoredRow,
   updateRow,
 } from '../repositories/spec-imports'
-import { notFound, Problem } from '../utils/problem'
+import { notFound, Problem, unfit } from '../utils/problem'
 import { refreshSoon } from './machines/outlooks'
 import type { SignedIn } from './people'
 import { onlyLead } from './spec-book'
@@ -185,11 +185,11 @@ export async function beginReading(
   const found = await importOf(pool, shopId, id)
   if (found.format === 'csv') {
     const doubled = mapping.find((c, i) => c !== null && mapping.indexOf(c) !== i)
-    if (doubled) throw new Problem(422, `Two headings are said to be “${doubled}”. Choose one of them.`)
+    if (doubled) throw unfit('settings', `Two headings are said to be “${doubled}”. Choose one of them.`)
     if (!['maker', 'model'].every(c => mapping.includes(c)))
-      throw new Problem(422, 'No heading is said to be the maker, or none the model. Choose both.')
+      throw unfit('settings', 'No heading is said to be the maker, or none the model. Choose both.')
     if (mapping.length !== found.settings.headings.length)
-      throw new Problem(422, 'The headings have changed. Reload the page and look again.')
+      throw unfit('settings', 'The headings have changed. Reload the page and look again.')
   }
   if (!(await advanceImport(pool, shopId, id, ['uploaded', 'preview'], 'reading')))
     throw new Problem(409, 'This file is being read, or is done with. Reload the page.')
@@ -323,7 +323,7 @@ export async function answerRow(pool: Pool, person: SignedIn, id: number, rowNo:
   const row = await rowOf(pool, person.shopId, id, rowNo)
   if (!row) throw notFound('row')
   if (!row.content || row.notes.some(n => !n.doubt))
-    throw new Problem(422, 'This row has a problem that must be put right in the file.')
+    throw unfit('answer', 'This row has a problem that must be put right in the file.')
   const answered = {
     ...row,
     state: row.content.would,
@@ -343,7 +343,7 @@ export async function acceptImport(
   const { shopId } = person
   const found = await importOf(pool, shopId, id)
   const { new: fresh, changed } = await rowCounts(pool, shopId, id)
-  if (fresh + changed === 0) throw new Problem(422, 'There is nothing in it to write.')
+  if (fresh + changed === 0) throw unfit('file', 'There is nothing in it to write.')
   const approved = approveBecause !== '' && (await onlyLead(pool, person))
   if (!(await advanceImport(pool, shopId, id, ['preview'], 'writing')))
     throw new Problem(409, 'This file is being read or written, or is done with. Reload the page.')

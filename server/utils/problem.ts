@@ -22,6 +22,9 @@ export class Problem extends Error {
   }
 }
 
+/** A refusal of one field: what is wrong with it and what to do. */
+export const unfit = (field: string, message: string): Problem =>
+  new Problem(422, message, { fields: [{ field, message }] })
 export const notFound = (what: string): Problem => new Problem(404, `There is no such ${what} in this shop.`)
 
 const fieldsOf = (error: ZodError): NonNullable<ProblemBody['fields']> =>
@@ -79,7 +82,8 @@ export function toProblem(error: unknown): Answer {
     const fields = fieldsOf(error)
     return body(422, fields[0]?.message ?? 'Something in it is not right.', { fields })
   }
-  if (error instanceof FigureError) return body(422, error.message)
+  if (error instanceof FigureError)
+    return body(422, error.message, { fields: [{ field: 'body', message: error.message }] })
   const ofDatabase = databaseProblem(error)
   if (ofDatabase) return { type: 'about:blank', ...ofDatabase }
   console.error(error)

@@ -71,7 +71,7 @@ export class Client {
     return new Uint8Array(await response.arrayBuffer())
   }
 
-  private get cookie(): string {
+  get cookie(): string {
     return [...this.cookies].map(([name, value]) => `${name}=${value}`).join('; ')
   }
   /** Another browser with a copy of this one's cookies. */

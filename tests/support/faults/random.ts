@@ -1,0 +1,12 @@
+/** A generator of numbers in [0, 1) by seed (mulberry32, public domain). */
+export function random(seed: number): () => number {
+  let state = seed >>> 0
+  return () => {
+    state = (state + 0x6d2b79f5) >>> 0
+    let t = state
+    t = Math.imul(t ^ (t >>> 15), t | 1)
+    t ^= t + Math.imul(t ^ (t >>> 7), t | 61)
+    return ((t ^ (t >>> 14)) >>> 0) / 4294967296
+  }
+}
+export const pick = <T>(draw: () => number, from: readonly T[]): T => from[Math.floor(draw() * from.length)]!

@@ -99,16 +99,33 @@ class Browser {
   }
 }
 
+/** Runs `work` and stops what it started, whatever happens. */
+async function stopping<T>(work: (started: { server?: RunningServer }) => Promise<T>): Promise<T> {
+  const started: { server?: RunningServer } = {}
+  try {
+    return await work(started)
+  } finally {
+    await started.server?.stop()
+  }
+}
+
 /** Injects faults into answers that are sent through a failing wire to a server that is killed, and says what came of it. */
-export async function answersUnderFaults(given: {
+export const answersUnderFaults = (given: FaultPlan): Promise<AnswerCounts> =>
+  stopping(started => injectFaults(given, started))
+
+interface FaultPlan {
   root: string
   data: string
   faults: number
   kills: number
   seed: number
-}): Promise<AnswerCounts> {
+}
+
+async function injectFaults(given: FaultPlan, started: { server?: RunningServer }): Promise<AnswerCounts> {
   const draw = random(given.seed)
-  let server = (await startServer({ root: given.root, data: given.data })) as RunningServer
+  const start = async (options: object = {}): Promise<RunningServer> =>
+    (started.server = (await startServer({ root: given.root, data: given.data, ...options })) as RunningServer)
+  let server = await start()
   const { port } = server
   const wire = await new Wire(port).listen()
   const counts: AnswerCounts = {
@@ -202,9 +219,10 @@ export async function answersUnderFaults(given: {
   /** Sends one answer until the shop has spoken, whatever happens to it on the way; nine in ten meet a fault. */
   async function deliver(browser: Browser, n: number): Promise<void> {
     const entry = browser.said[n]!
-    const until = Date.now() + 90_000
+    const until = Date.now() + 60_000
+    let last = 'nothing'
     for (let attempt = 0; !entry.taken && !entry.refused; attempt++) {
-      if (Date.now() > until) throw new Error('the shop never answers')
+      if (Date.now() > until) throw new Error(`the shop never answers: ${last}`)
       const fault = attempt < 4 && draw() < 0.9 ? pick(draw, FAULTS) : 'none'
       if (fault !== 'none') count(fault)
       wire.fail(WIRE.has(fault as WireFault) ? (fault as WireFault) : 'none')
@@ -212,6 +230,7 @@ export async function answersUnderFaults(given: {
         post(browser, n),
         ...(fault === 'sent twice at once' ? [post(browser, n)] : []),
       ])
+      last = `${reply.status} ${String(reply.body.title)}`
       if (reply.status === 200) entry.taken = true
       else if (reply.status >= 400 && reply.status < 500 && reply.status !== 429) entry.refused = true
       else if (attempt > 3) await new Promise(done => setTimeout(done, 50))
@@ -224,7 +243,7 @@ export async function answersUnderFaults(given: {
     const gone = new Promise<void>(done => server.child.once('exit', () => done()))
     server.child.kill('SIGKILL')
     await gone
-    server = (await startServer({ root: given.root, data: given.data, port })) as RunningServer
+    server = await start({ port })
   }
   function killDatabase(): void {
     count('database killed')
@@ -292,7 +311,6 @@ export async function answersUnderFaults(given: {
     if (JSON.stringify(wanted) !== JSON.stringify(kept)) counts.readingsAstray++
   }
   await pool.end()
-  await server.stop()
   return counts
 }
 

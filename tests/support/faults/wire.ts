@@ -36,11 +36,8 @@ export class Wire {
     server.on('error', () => client.destroy())
     server.once('close', () => client.end())
     client.once('close', () => server.destroy())
-    if (fault === 'slow') client.once('data', piece => setTimeout(() => server.write(piece), 40))
-    else client.once('data', piece => server.write(piece))
-    client.on('data', piece => {
-      if (server.bytesWritten > 0) server.write(piece)
-    })
+    if (fault === 'slow') setTimeout(() => client.pipe(server), 40)
+    else client.pipe(server)
     // the request arrives and is worked; its reply is lost
     if (fault === 'cut after') server.once('data', () => client.destroy())
     else if (fault === 'cut in the reply')

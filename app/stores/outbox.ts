@@ -24,7 +24,7 @@ type Taken = (jobId: number, event: JobEvent, lastSeq: number) => void
 type Changed = (jobId: number) => void
 
 /** An answer that could neither be written down here nor sent. It does not count. */
-export class NotRecorded extends Error {
+class NotRecorded extends Error {
   override readonly name = 'NotRecorded'
   constructor() {
     super(

@@ -7,7 +7,7 @@ const SPAN_MS = 10_000
  * cannot be written is no reason to end, and none to log about.
  * @param streams those to guard; the process's own by default
  */
-export function guardOutput(streams = [process.stdout, process.stderr]) {
+function guardOutput(streams = [process.stdout, process.stderr]) {
   for (const stream of streams) stream.on('error', () => {})
 }
 

@@ -19,7 +19,7 @@ import { asVisit, type MachinePast, pastsOf } from './visits'
 
 type FamilyRow = KnownDrift & { machineId: number; valveId: string }
 /** How the others of a machine’s model drift, by valve. */
-export function familyWithout(rows: readonly FamilyRow[], machineId: number): OutlookFacts['family'] {
+function familyWithout(rows: readonly FamilyRow[], machineId: number): OutlookFacts['family'] {
   const family: Record<string, KnownDrift[]> = {}
   for (const { valveId, machineId: of, perUse, sigma } of rows)
     if (of !== machineId) (family[valveId] ??= []).push({ perUse, sigma })
@@ -27,12 +27,7 @@ export function familyWithout(rows: readonly FamilyRow[], machineId: number): Ou
 }
 
 /** What `outlook` needs of one machine. */
-export const factsOf = (
-  engine: Engine,
-  past: MachinePast,
-  family: OutlookFacts['family'],
-  since: Date,
-): OutlookFacts => ({
+const factsOf = (engine: Engine, past: MachinePast, family: OutlookFacts['family'], since: Date): OutlookFacts => ({
   interval: engine.interval,
   limits: Object.fromEntries(engine.valves.map(v => [v.id, limitsOf(engine.clearance[v.role])])),
   visits: past.visits.map(asVisit),

@@ -19,7 +19,7 @@ const filesOf = (folder: string): string[] =>
   )
 
 /** Every route of the server by method and path, as its files say; parameters in brackets. */
-export function routesOf(root: string): { method: string; path: string }[] {
+function routesOf(root: string): { method: string; path: string }[] {
   const folder = join(root, 'server/api')
   return filesOf(folder).flatMap(file => {
     const found = /^(.*?)\.(get|post|put|delete)\.ts$/.exec(relative(folder, file))
@@ -94,8 +94,8 @@ function spoilt(draw: () => number, body: object): object {
   look(copy)
   if (places.length === 0) return copy
   const [at, key] = pick(draw, places)
-  if (draw() < 0.15) delete at[key]
-  else at[key] = pick(draw, ODD)
+  // one that is undefined is left out of the JSON
+  at[key] = draw() < 0.15 ? undefined : pick(draw, ODD)
   return copy
 }
 

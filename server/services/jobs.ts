@@ -48,7 +48,7 @@ async function pinnedShelf(
 
 const NUMBER_TRIES = 5
 /** Two nodes of a cluster may take the same job number at once: the one that comes second takes the next. */
-async function withFreeNumber<T>(open: () => Promise<T>): Promise<T> {
+export async function withFreeNumber<T>(open: () => Promise<T>): Promise<T> {
   for (let attempt = 1; ; attempt++) {
     try {
       return await open()

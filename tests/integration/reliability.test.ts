@@ -7,7 +7,9 @@ import { runSteps, statementsOf } from '../../server/database/migration-steps'
 import { CommitNotKnown } from '../../server/database/errors'
 import { many, one, transaction } from '../../server/database/query'
 import { hashPassword, isOutdated, passwordMatches } from '../../server/services/passwords'
+import { withFreeNumber } from '../../server/services/jobs'
 import { countTry, forgetOwnTries } from '../../server/services/sign-in-throttle'
+import { clientAddress } from '../../server/utils/client-address'
 import { toProblem } from '../../server/utils/problem'
 import { migrationSettings, pool } from '../support/database'
 import { Client } from '../support/server'
@@ -127,6 +129,49 @@ describe('signing in', () => {
       'tam',
     ])
     expect([isOutdated(hash), await passwordMatches('quillbrook', hash)]).toEqual([false, true])
+  })
+})
+
+describe('what a request is taken for', () => {
+  const from = (forwarded: string, trusted?: string) => {
+    process.env.WEMBRIC_TRUSTED_PROXY = trusted
+    if (trusted === undefined) delete process.env.WEMBRIC_TRUSTED_PROXY
+    const req = { headers: { 'x-forwarded-for': forwarded }, socket: { remoteAddress: '127.0.0.1' } }
+    const address = clientAddress({ node: { req } } as never)
+    delete process.env.WEMBRIC_TRUSTED_PROXY
+    return address
+  }
+  it('its address is what a named proxy says, and what it comes from where none is named', () => {
+    expect(from('203.0.113.9')).toBe('127.0.0.1')
+    expect(from('203.0.113.9', '192.0.2.7')).toBe('127.0.0.1')
+    expect(from('203.0.113.9', '127.0.0.1')).toBe('203.0.113.9')
+    // the last that was not a proxy of ours: what stands before it anybody may have written
+    expect(from('198.51.100.1, 203.0.113.9', '127.0.0.1')).toBe('203.0.113.9')
+  })
+  it('a body that does not say that it is JSON is refused, with what to do', async () => {
+    const { status, body } = await ines.call('POST', '/api/customers', { name: 'X' }, { 'content-type': 'text/plain' })
+    expect([status, body.title]).toEqual([415, expect.stringContaining('must be JSON')])
+  })
+  it('the line for news is open at once: headers and a sign of life come before any news', async () => {
+    const response = await fetch(`${process.env.WEMBRIC_TEST_URL}/api/live`, {
+      headers: { cookie: ines.cookie },
+      signal: AbortSignal.timeout(3000),
+    })
+    expect(response.headers.get('content-type')).toBe('text/event-stream')
+    const reader = response.body!.getReader()
+    expect(new TextDecoder().decode((await reader.read()).value)).toContain('event: alive')
+    await reader.cancel()
+  })
+  it('a job number that another node took at the same moment is taken anew', async () => {
+    let tries = 0
+    const taken = Object.assign(new Error("Duplicate entry '1-402' for key 'jobs_number'"), { code: 'ER_DUP_ENTRY' })
+    expect(
+      await withFreeNumber(async () => {
+        if (++tries < 3) throw taken
+        return 'opened'
+      }),
+    ).toBe('opened')
+    await expect(withFreeNumber(() => Promise.reject(taken))).rejects.toBe(taken)
   })
 })
 

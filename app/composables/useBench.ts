@@ -27,6 +27,9 @@ const IN_HAND_MINUTES = 30
 /** What may be said of a job that is in another's hand. */
 const FROM_OUTSIDE: ReadonlySet<Happening['type']> = new Set(['taken-over', 'placed', 'note', 'reopened'])
 
+/** What Undo passes over. */
+const NOT_TAKEN_BACK: ReadonlySet<Happening['type']> = new Set(['retracted', 'closed', 'taken-over'])
+
 export interface OtherHand {
   personName: string
   minutes: number
@@ -67,6 +70,7 @@ export function useBench(jobId: number) {
       const job = await api.get<JobResponse>(`/api/jobs/${jobId}?after=${lastSeq.value}`)
       session.learnTime(job.now)
       session.offline = false
+      nowMs.value = Date.now() + session.skewMs
       take(job)
     } catch (error) {
       if (error instanceof NoAnswer) session.offline = true
@@ -158,8 +162,7 @@ export function useBench(jobId: number) {
       log.value.findLast(
         e =>
           browserOf(e.deviceId) === device.value &&
-          e.type !== 'retracted' &&
-          e.type !== 'closed' &&
+          !NOT_TAKEN_BACK.has(e.type) &&
           !view.value?.state.retracted.has(e.id),
       ) ?? null,
   )

@@ -5,6 +5,8 @@ import { sendProblem } from '../utils/send-problem'
 import { currentPerson } from '../utils/session'
 
 const ALIVE_MS = 20_000
+/** Whether a listener is still signed in is looked up each five minutes: it hears nothing but numbers, and must not cost a poll. */
+const SIGNS_A_LOOK = 15
 /** A listener that takes nothing for so long is let go: what is kept for it must not fill the memory. */
 const MOST_BUFFERED = 256 * 1024
 
@@ -26,12 +28,14 @@ export default defineEventHandler(async event => {
     // headers and a first sign of life at once, so that whoever waits for the line knows that it is open
     say('event: alive\ndata:\n\n')
     const stop = listen(pool(), person.shopId, say)
+    let signs = 0
     const alive = setInterval(() => {
+      say('event: alive\ndata:\n\n')
       // a session that has ended hears no more; a database that does not answer ends nobody
-      currentPerson(event).then(
-        () => say('event: alive\ndata:\n\n'),
-        (error: { status?: number }) => (error.status === 401 ? res.end() : say('event: alive\ndata:\n\n')),
-      )
+      if (++signs % SIGNS_A_LOOK === 0)
+        currentPerson(event).catch((error: { status?: number }) => {
+          if (error.status === 401) res.end()
+        })
     }, ALIVE_MS)
     await new Promise<void>(done => {
       res.once('close', done)

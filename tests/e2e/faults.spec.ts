@@ -159,6 +159,7 @@ for (let round = 1; round <= ROUNDS; round++) {
     await page.evaluate(() => Object.assign(window, { full: true }))
     await workUntil(page, CLOSED, gaps, 'keys', few(1, 3))
     await expect(page.getByTestId('unrecorded')).toContainText('go straight to the shop')
+    await saved(page)
     await context.setOffline(true)
     const before = await instruction(page).innerText()
     await page.keyboard.press('1')

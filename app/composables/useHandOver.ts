@@ -16,7 +16,7 @@ export function useHandOver(bench: ReturnType<typeof useBench>) {
   )
   const takeOver: Key = {
     title: 'Take over',
-    help: 'the keys work here, and rest there',
+    help: 'the keys work here and stop there',
     act: () => bench.answer({ type: 'taken-over', payload: {} }),
   }
   const asked = computed(() => {
@@ -25,19 +25,19 @@ export function useHandOver(bench: ReturnType<typeof useBench>) {
     const name = other.personName
     if (looksOn.value)
       return {
-        label: `Looking on: ${name}, ${since(other)}`,
+        label: `Looking on: ${name} answered ${since(other)}`,
         instruction: bench.next.value?.instruction ?? '',
-        why: `${name} has this job in hand. What ${name} answers shows here at once.`,
+        why: `${name} has this job. Each answer shows here at once.`,
         keys: [takeOver],
       }
     return {
-      label: 'In another hand',
-      instruction: `${name} has this job, ${since(other)}`,
-      why: 'Two who answer at once spoil each other’s readings. Look on, or take it over; the other is told.',
+      label: `Last answer ${since(other)}`,
+      instruction: `${name} has this job`,
+      why: `Look on, or take it over. ${name} will see it at once.`,
       keys: [
         {
           title: 'Look on',
-          help: 'see each answer as it is given',
+          help: 'watch the answers come in',
           act: () => {
             looksOn.value = true
           },

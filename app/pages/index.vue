@@ -3,6 +3,7 @@ import { navigateTo, useHead } from '#imports'
 import { NuxtLink } from '#components'
 import { useLocalStorage } from '@vueuse/core'
 import { computed, ref } from 'vue'
+import InputText from 'primevue/inputtext'
 import { VueDraggable } from 'vue-draggable-plus'
 import type { BayColumn } from '~~/core/job'
 import type { BayCard } from '~~/shared/responses'
@@ -100,13 +101,7 @@ const amongOf = (card: BayCard) =>
       </div>
       <form class="find" role="search" @submit.prevent="navigateTo({ path: '/jobs/new', query: { q: text } })">
         <label for="bay-find" class="hidden-words">Scan a tag or type a machine</label
-        ><input
-          id="bay-find"
-          v-model="text"
-          class="p-inputtext"
-          placeholder="Scan a tag, type a machine"
-          autocomplete="off"
-        />
+        ><InputText id="bay-find" v-model="text" placeholder="Scan a tag, type a machine" autocomplete="off" />
       </form>
       <NuxtLink to="/jobs/new" class="new">New job <kbd>N</kbd></NuxtLink>
     </div>

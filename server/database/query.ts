@@ -5,7 +5,7 @@ import { CommitNotKnown, DatabaseBusy, isLost, isRepeatable } from './errors'
 export type { Pool, PoolConnection }
 
 /** A value that may be sent as a parameter. */
-export type Value = string | number | boolean | Date | null
+export type Value = string | number | boolean | Date | Buffer | null
 /** The pool, or one connection inside a transaction: repositories take either. */
 export type Db = Pool | PoolConnection
 

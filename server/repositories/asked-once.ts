@@ -8,6 +8,14 @@ export const askedBefore = (
 ): Promise<{ requestHash: string; answer: string | null } | null> =>
   maybeOne(db, 'SELECT request_hash AS requestHash, answer FROM asked_once WHERE shop_id = ? AND id = ?', [shopId, id])
 
+/** A request that was worked outside a transaction of ours. */
+export const noteAsked = (db: Db, shopId: number, id: string, requestHash: string) =>
+  change(db, 'INSERT IGNORE INTO asked_once (shop_id, id, request_hash, asked_at) VALUES (?, ?, ?, UTC_TIMESTAMP(3))', [
+    shopId,
+    id,
+    requestHash,
+  ])
+
 export const keepAnswer = (db: Db, shopId: number, id: string, answer: string) =>
   change(db, 'UPDATE asked_once SET answer = ? WHERE shop_id = ? AND id = ?', [answer, shopId, id])
 

@@ -40,11 +40,13 @@ export async function insertPhoto(
     personId: number
   },
 ): Promise<number> {
-  const [result] = await db.query(
-    'INSERT INTO photos (shop_id, machine_id, job_id, caption, width, height, picture, small, person_id, made_at) VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, UTC_TIMESTAMP(3))',
+  const { id } = await change(
+    db,
+    `INSERT INTO photos (shop_id, machine_id, job_id, caption, width, height, picture, small, person_id, made_at)
+     VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, UTC_TIMESTAMP(3))`,
     [shopId, p.machineId, p.jobId, p.caption, p.width, p.height, p.picture, p.small, p.personId],
   )
-  return (result as { insertId: number }).insertId
+  return id
 }
 export const deletePhoto = (db: Db, shopId: number, id: number) =>
   change(db, 'DELETE FROM photos WHERE shop_id = ? AND id = ?', [shopId, id])

@@ -3,7 +3,7 @@ import { getHeader, type H3Event } from 'h3'
 import { z } from 'zod'
 import { askedBy, type Asked } from '../database/asked-once'
 import { isDuplicateOf } from '../database/errors'
-import { askedBefore, keepAnswer } from '../repositories/asked-once'
+import { askedBefore, keepAnswer, noteAsked } from '../repositories/asked-once'
 import { pool } from '../startup'
 import { Problem } from './problem'
 import type { SignedIn } from './session'
@@ -42,7 +42,9 @@ export async function answeredOnce(
   const asked: Asked = { shopId: person.shopId, id, requestHash, claimed: false }
   try {
     const answer = (await askedBy(asked, work)) ?? { ok: true }
-    if (asked.claimed) await keepAnswer(pool(), person.shopId, id, JSON.stringify(answer))
+    // what changed rows by another way than ours is written down after it: a repeat finds it all the same
+    if (!asked.claimed) await noteAsked(pool(), person.shopId, id, requestHash)
+    await keepAnswer(pool(), person.shopId, id, JSON.stringify(answer))
     return answer
   } catch (error) {
     // two at the same time: the second waited for the first, and finds it answered

@@ -1,4 +1,5 @@
 import { createConnection } from 'mysql2/promise'
+import sharp from 'sharp'
 import { v7 as uuidv7 } from 'uuid'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import type { Happening, JobEvent } from '../../core/job'
@@ -191,6 +192,17 @@ describe('a request that makes something', () => {
       expect([a.status, a.body.code]).toEqual([409, 'saved-already'])
     expect(await many(pool, 'SELECT id FROM customers WHERE name = ?', [body.name])).toHaveLength(1)
     expect((await ask(ines, body, id)).body.id).toBe(made[0]!.body.id)
+  })
+  it('makes a photo once too, sent again after its reply was lost', async () => {
+    const machine = await newMachine(ines)
+    const picture = await sharp({ create: { width: 40, height: 30, channels: 3, background: '#888' } })
+      .png()
+      .toBuffer()
+    const id = uuidv7()
+    const send = () => ines.upload<{ id: number }>(`/api/machines/${machine.id}/photos`, picture, id)
+    const [first, second] = [await send(), await send()]
+    expect([first.status, second.status, second.body.id]).toEqual([200, 200, first.body.id])
+    expect(await many(pool, 'SELECT id FROM photos WHERE machine_id = ?', [machine.id])).toHaveLength(1)
   })
   it('refuses the id for something else, and for what is no id', async () => {
     const id = uuidv7()

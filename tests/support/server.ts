@@ -44,10 +44,15 @@ export class Client {
   }
 
   /** Sends the bytes of a file as they are. */
-  async upload<T>(path: string, bytes: string | Uint8Array): Promise<Answer<T>> {
+  async upload<T>(path: string, bytes: string | Uint8Array, id?: string): Promise<Answer<T>> {
     const response = await fetch(`${BASE}${path}`, {
       method: 'POST',
-      headers: { 'content-type': 'application/octet-stream', 'origin': BASE, 'cookie': this.cookie },
+      headers: {
+        'content-type': 'application/octet-stream',
+        'origin': BASE,
+        'cookie': this.cookie,
+        ...(id ? { 'idempotency-key': id } : {}),
+      },
       body: bytes as BodyInit,
     })
     return {

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import InputText from 'primevue/inputtext'
 import Checkbox from 'primevue/checkbox'
 import { ref } from 'vue'
 import type { BayCard } from '~~/shared/responses'
@@ -42,7 +43,7 @@ async function tick(id: number, done: boolean): Promise<void> {
   </ul>
   <form v-if="asked !== null" class="why" @submit.prevent="tick(asked, true)">
     <p class="wrong" role="alert">{{ form.failed.value }}</p>
-    <label for="because">Why not?</label><input id="because" v-model="because" class="p-inputtext" /><button
+    <label for="because">Why not?</label><InputText id="because" v-model="because" /><button
       type="submit"
       class="quiet"
       :disabled="!because.trim()"

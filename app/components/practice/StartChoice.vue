@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import InputText from 'primevue/inputtext'
 import { computed, ref, watch } from 'vue'
 import { type Guidance, GUIDANCES, type Level, LEVEL_RULES, type PracticeEngine, rulesOf } from '~~/core/practice'
 import type { BestRun } from '~~/shared/practice'
@@ -50,14 +51,7 @@ const time = (seconds: number) => `${Math.floor(seconds / 60)}:${String(seconds 
         </button>
       </div>
       <label class="find" for="own-engine">Or a model of the spec book</label
-      ><input
-        id="own-engine"
-        v-model="q"
-        type="search"
-        class="p-inputtext"
-        placeholder="Type maker or model"
-        autocomplete="off"
-      />
+      ><InputText id="own-engine" v-model="q" type="search" placeholder="Type maker or model" autocomplete="off" />
       <div v-if="own.length" class="engines" role="radiogroup" aria-label="Models of the spec book">
         <button
           v-for="e in own"

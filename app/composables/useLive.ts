@@ -13,18 +13,17 @@ const SILENCE_MS = 50_000
  * A line to the shop's news that is opened again whatever ends it: a browser gives up for good at the first answer that
  * is an error, as a proxy gives while the server starts anew.
  * @param changed told of each piece of news
- * @param returned told when the line is open again after it was not: what came meanwhile must be fetched
+ * @param opened told each time the line is open, also the first: what came before is not told on it and must be fetched
  */
-export function openLine(changed: (news: News) => void, returned: () => void) {
+export function openLine(changed: (news: News) => void, opened: () => void) {
   let source: EventSource | null = null
   let again: ReturnType<typeof setTimeout> | undefined
   let silence: ReturnType<typeof setTimeout> | undefined
   let failures = 0
-  let broken = false
 
   function heard(): void {
     clearTimeout(silence)
-    silence = setTimeout(reopen, SILENCE_MS)
+    silence = setTimeout(open, SILENCE_MS)
   }
   function open(): void {
     clearTimeout(again)
@@ -33,8 +32,7 @@ export function openLine(changed: (news: News) => void, returned: () => void) {
     source.onopen = () => {
       failures = 0
       heard()
-      if (broken) returned()
-      broken = false
+      opened()
     }
     source.onmessage = message => {
       heard()
@@ -42,7 +40,6 @@ export function openLine(changed: (news: News) => void, returned: () => void) {
     }
     source.addEventListener('alive', heard)
     source.onerror = () => {
-      broken = true
       clearTimeout(silence)
       // one that only lost its connection is tried again by the browser itself; one that was answered by an error is not
       if (source?.readyState !== EventSource.CLOSED) return
@@ -50,10 +47,6 @@ export function openLine(changed: (news: News) => void, returned: () => void) {
       clearTimeout(again)
       again = setTimeout(open, pause * (0.75 + Math.random() / 2))
     }
-  }
-  function reopen(): void {
-    broken = true
-    open()
   }
   function close(): void {
     clearTimeout(again)
@@ -66,7 +59,7 @@ export function openLine(changed: (news: News) => void, returned: () => void) {
     close,
     /** Somebody is back at the page, or the network is: opens at once what is closed or still waits. */
     wake: () => {
-      if (source?.readyState !== EventSource.OPEN) reopen()
+      if (source?.readyState !== EventSource.OPEN) open()
     },
   }
 }

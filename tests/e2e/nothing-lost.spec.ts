@@ -80,7 +80,7 @@ test('the server is killed in mid-job, the page is reloaded meanwhile: no answer
     await other.goto(`/jobs/${job}`)
     await expect(instruction(other)).toHaveText('Is T still at the pointer?')
     await other.keyboard.press('1')
-    await expect(instruction(page), 'the first browser follows').toContainText('Try', { timeout: 5000 })
+    await expect(instruction(page), 'the first browser follows').toContainText('Try')
   } finally {
     await context.close()
     await server.stop()

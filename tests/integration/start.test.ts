@@ -14,6 +14,7 @@ import { startDatabase } from '../../scripts/setup/database.mjs'
 // @ts-expect-error plain scripts
 import { boundedLog } from '../../scripts/setup/output.mjs'
 import { littleRoom } from '../../server/services/health'
+import { Client } from '../support/server'
 // @ts-expect-error plain scripts
 import { startServer } from '../../scripts/setup/server.mjs'
 
@@ -40,6 +41,12 @@ interface FakeServer {
   on: (what: 'connection', work: (connection: FakeConnection) => void) => void
   listen: (port: number, host: string, backlog: undefined, done: () => void) => void
   close: (done: () => void) => void
+}
+
+/** A disk of a size of its own, or null where this user may not mount one. */
+function mountDisk(megabytes: number): string | null {
+  const at = folder()
+  return spawnSync('mount', ['-t', 'tmpfs', '-o', `size=${megabytes}m`, 'tmpfs', at]).status === 0 ? at : null
 }
 
 const databasePid = (data: string): number =>
@@ -297,4 +304,46 @@ describe('a server that is left alone', () => {
     expect(await littleRoom('/proc')).toEqual({ freeMb: 0, urgent: true })
     expect(await littleRoom(join(folder(), 'nowhere'))).toBeNull()
   })
+})
+
+describe('a disk that fills up', () => {
+  const disk = mountDisk(760)
+  afterAll(() => disk && spawnSync('umount', ['-l', disk]))
+
+  // where no disk may be mounted, it cannot be shown
+  it.skipIf(!disk)(
+    'refuses in words while it is full, loses nothing it took, and goes on once there is room',
+    async () => {
+      const server = await startServer({ root, data: join(disk!, 'data') })
+      try {
+        const ines = await new Client(server.env.WEMBRIC_TEST_URL).signIn('ines')
+        const filler = join(disk!, 'filler')
+        spawnSync('dd', ['if=/dev/zero', `of=${filler}`, 'bs=64k'])
+        const owner = (n: number) =>
+          ines.post<{ id: number }>('/api/customers', { name: `Owner ${n}`, contact: 'by letter '.repeat(10) })
+        const taken: number[] = []
+        let refused = 0
+        for (let n = 0; n < 3000 && refused < 20; n++) {
+          const { status, body } = await owner(n)
+          if (status === 200 || status === 201) taken.push(body.id)
+          else {
+            expect(status).toBe(503)
+            expect(body.title).toMatch(/disk .* is full.*make room/)
+            refused++
+          }
+        }
+        expect(refused, 'it never filled').toBe(20)
+        expect((await fetch(`${server.env.WEMBRIC_TEST_URL}/api/health/live`)).status).toBe(200)
+        rmSync(filler)
+        const after = await owner(9999)
+        expect(after.status).toBeLessThan(300)
+        const { body: all } = await ines.get<{ id: number }[]>('/api/customers')
+        const kept = new Set(Object.values(all).map(o => (o as { id: number }).id))
+        expect([...taken, after.body.id].filter(id => !kept.has(id))).toEqual([])
+      } finally {
+        await server.stop()
+      }
+    },
+    120_000,
+  )
 })

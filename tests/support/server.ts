@@ -19,15 +19,17 @@ export class Client {
   readonly device = `t-${uuidv7().slice(-8)}`
   personId = 0
 
+  constructor(private readonly base = BASE) {}
+
   async call<T = Record<string, unknown>>(
     method: string,
     path: string,
     body?: unknown,
     headers: Record<string, string> = {},
   ): Promise<Answer<T>> {
-    const response = await fetch(`${BASE}${path}`, {
+    const response = await fetch(`${this.base}${path}`, {
       method,
-      headers: { 'content-type': 'application/json', 'origin': BASE, 'cookie': this.cookie, ...headers },
+      headers: { 'content-type': 'application/json', 'origin': this.base, 'cookie': this.cookie, ...headers },
       ...(body === undefined ? {} : { body: typeof body === 'string' ? body : JSON.stringify(body) }),
     })
     for (const set of response.headers.getSetCookie()) {
@@ -45,11 +47,11 @@ export class Client {
 
   /** Sends the bytes of a file as they are. */
   async upload<T>(path: string, bytes: string | Uint8Array, id?: string): Promise<Answer<T>> {
-    const response = await fetch(`${BASE}${path}`, {
+    const response = await fetch(`${this.base}${path}`, {
       method: 'POST',
       headers: {
         'content-type': 'application/octet-stream',
-        'origin': BASE,
+        'origin': this.base,
         'cookie': this.cookie,
         ...(id ? { 'idempotency-key': id } : {}),
       },
@@ -65,13 +67,13 @@ export class Client {
 
   /** A file as it comes. */
   async text(path: string): Promise<string> {
-    const response = await fetch(`${BASE}${path}`, { headers: { cookie: this.cookie } })
+    const response = await fetch(`${this.base}${path}`, { headers: { cookie: this.cookie } })
     return new TextDecoder('utf-8', { ignoreBOM: true }).decode(await response.arrayBuffer())
   }
 
   /** The bytes of a file as they come. @throws Error with what was said instead */
   async bytes(path: string): Promise<Uint8Array> {
-    const response = await fetch(`${BASE}${path}`, { headers: { cookie: this.cookie } })
+    const response = await fetch(`${this.base}${path}`, { headers: { cookie: this.cookie } })
     if (!response.ok) throw new Error(await response.text())
     return new Uint8Array(await response.arrayBuffer())
   }
@@ -81,7 +83,7 @@ export class Client {
   }
   /** Another browser with a copy of this one's cookies. */
   copy(): Client {
-    const other = new Client()
+    const other = new Client(this.base)
     for (const [name, value] of this.cookies) other.cookies.set(name, value)
     return other
   }

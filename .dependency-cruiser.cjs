@@ -14,6 +14,18 @@ module.exports = {
       { path: '^(server|app)/' },
       'shared imports neither server nor app',
     ),
+    forbid(
+      'the-product-ships-no-examiner',
+      { path: '^(core|shared|server|app)/' },
+      { path: '^evaluation/' },
+      'evaluation is for tests and npm run robot',
+    ),
+    forbid(
+      'evaluation-sees-the-core-alone',
+      { path: '^evaluation/', pathNot: '\\.test\\.ts$' },
+      { path: '^(shared|server|app)/' },
+      'evaluation judges the core',
+    ),
     forbid('server-not-app', { path: '^server/' }, { path: '^app/' }, 'server does not import app'),
     forbid('app-not-server', { path: '^app/' }, { path: '^server/' }, 'app does not import server'),
     forbid(

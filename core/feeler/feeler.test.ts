@@ -9,6 +9,7 @@ import {
   type BladeSet,
   bladeSetSchema,
   clearanceInterval,
+  countedAsIn,
   type Feel,
   FEELS,
   intervalWords,
@@ -34,6 +35,8 @@ const setOf = (...blades: Partial<BladeSet['blades'][number]>[]): Pick<BladeSet,
   blades: blades.map(b => ({ ...plainBlade(b.mm!), ...b })),
 })
 const plain = (...bladesMm: number[]) => setOf(...bladesMm.map(mm => ({ mm })))
+/** As most rolls have them, with 0.14 and 0.15 besides. */
+const COMMON = plain(0.05, 0.08, 0.1, 0.13, 0.14, 0.15, 0.18, 0.2)
 const trials = (...said: [number, Feel][]): Trial[] =>
   said.map(([t, feel], i) => ({ id: `t${i}`, bladesMm: [t], feel }))
 /** What a hand feels, by the definitions: no-go c < t − 0.010, pinched to t, drag to t + 0.015, free above. */
@@ -185,7 +188,7 @@ describe('the verdict', () => {
     ['refused at the least is tight', limits(0.08, 0.12), [[0.08, 'no-go']], 'tight', null],
     ['pinched at the least is tight', limits(0.08, 0.12), [[0.08, 'pinched']], 'tight', null],
     ['the upper end of a drag is no pair', limits(0.1, 0.12), [[0.095, 'drag']], 'unproved', null],
-    ['the lower end of a pinch is no pair', limits(0.08, 0.12), [[0.1, 'pinched']], 'unproved', null],
+    ['a pinch whose whole interval lies inside', limits(0.08, 0.12), [[0.1, 'pinched']], 'in', 'interval'],
     ['a drag just below the least: try the least', limits(0.1, 0.14), [[0.09, 'drag']], 'unproved', null],
     [
       'a pair of limits exactly',
@@ -280,8 +283,53 @@ describe('the verdict', () => {
     ],
     ['not measured', limits(0.08, 0.12), [], 'unproved', null],
   ])('%s', (_, clearance, said, verdict, proof) =>
-    expect(judge(trials(...said), clearance)).toMatchObject({ verdict, proof }),
+    expect(judge(trials(...said), clearance, { set: COMMON })).toMatchObject({ verdict, proof }),
   )
+
+  describe('a bare figure has one band, whichever blades were at hand', () => {
+    const inches = plain(...[5, 6, 6.5, 7, 8].map(thou => (thou * 254) / 10_000))
+    const thou = (n: number) => (n * 254) / 10_000
+    it('0.15 with thou blades: a gap of 0.170 is loose, whichever blades bracket it', () => {
+      const by = (...said: [number, Feel][]) => judge(trials(...said), bare(0.15), { set: inches }).verdict
+      expect(by([thou(6), 'free'], [thou(7), 'no-go'])).toBe('loose')
+      expect(by([thou(6.5), 'drag'], [thou(7), 'no-go'])).toBe('unproved')
+      expect(nextBlade(inches, trials([thou(6.5), 'drag'], [thou(7), 'no-go']), bare(0.15))?.stack.totalMm).toBe(
+        thou(6),
+      )
+    })
+    it('ends at the next blade of the set, or with the drag of its own where the next is far', () => {
+      expect(countedAsIn(bare(0.1), plain(0.1, 0.13))).toEqual({ minMm: 0.1, maxMm: 0.13, topCounts: false })
+      expect(countedAsIn(bare(0.1), plain(0.1, 0.11, 0.13))).toMatchObject({ maxMm: 0.115 })
+      expect(countedAsIn(bare(0.1), plain(0.1, 0.2))).toMatchObject({ maxMm: 0.115 })
+      expect(countedAsIn(limits(0.08, 0.12), plain(0.1))).toEqual({ minMm: 0.08, maxMm: 0.12, topCounts: true })
+    })
+    it('no two sets of trials that can both be right give in and loose, or in and tight', () => {
+      fc.assert(
+        fc.property(
+          fc.integer({ min: 600, max: 2500 }),
+          fc.uniqueArray(fc.constantFrom(...inches.blades.map(b => b.mm)), { minLength: 1, maxLength: 3 }),
+          fc.uniqueArray(fc.constantFrom(...inches.blades.map(b => b.mm)), { minLength: 1, maxLength: 3 }),
+          (tenth, some, others) => {
+            const gap = snapMm(tenth / 10_000)
+            const verdicts = [some, others].map(
+              blades =>
+                judge(trials(...blades.map((t): [number, Feel] => [t, feelOf(gap, t)])), bare(0.15), { set: inches })
+                  .verdict,
+            )
+            const told = new Set(verdicts.filter(v => v !== 'unproved'))
+            expect(told.size, `${gap}: ${some} ${others}`).toBeLessThan(2)
+          },
+        ),
+        { seed: 15, numRuns: 2000 },
+      )
+    })
+  })
+  it('a reading that lies wholly inside the limits is in, also by a pinch alone', () =>
+    expect(judge(trials([0.152, 'pinched']), limits(0.13, 0.19))).toMatchObject({ verdict: 'in', proof: 'interval' }))
+  it('a drag at the loose limit is in, and that is remarked', () => {
+    expect(judge(trials([0.12, 'drag']), limits(0.08, 0.12)).cautions.join()).toMatch(/loose limit/)
+    expect(judge(trials([0.1, 'drag']), limits(0.08, 0.12)).cautions.join()).not.toMatch(/loose limit/)
+  })
 
   it('a shop may demand the pair', () =>
     expect(judge(trials([0.1, 'drag']), limits(0.08, 0.12), { pairDemanded: true }).verdict).toBe('unproved'))

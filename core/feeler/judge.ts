@@ -1,15 +1,18 @@
 import type { Clearance, Role } from '../engine'
 import { formatLength, snapMm } from '../units'
-import { limitsOf } from './clearance'
+import type { BladeSet } from './blade'
+import { BARE_FIGURE_NEAR_MM, countedAsIn, limitsOf } from './clearance'
 import { clearanceInterval, latestTrials, type ClearanceReading } from './interval'
 import { type HandBands, thickness, type Trial, trialErrorMm, USUAL_HAND, went } from './trial'
 
 export type Verdict = 'in' | 'tight' | 'loose' | 'unproved'
 
+/** How “in” is proved: by one that goes and one that does not, by a drag, or because all that is left lies inside. */
+export type Proof = 'pair' | 'drag' | 'interval'
+
 export interface Judgement {
   verdict: Verdict
-  /** How “in” is proved. */
-  proof: 'pair' | 'drag' | null
+  proof: Proof | null
   reading: ClearanceReading
   /** What is proved or still possible, as a sentence. */
   reason: string
@@ -23,18 +26,14 @@ export interface JudgeOptions {
   hand?: HandBands
   /** A shop may demand a go and a no-go; a drag alone then proves nothing. */
   pairDemanded?: boolean
-  /** For a bare figure, the next thickness up that the set has: a pair with a thicker one is not asked for. */
-  nextUpMm?: number
+  /** The set in hand: its next blade up ends what counts as in for a bare figure. */
+  set?: Pick<BladeSet, 'blades'>
   /** Which valve it is: an exhaust at its tight limit is remarked. */
   role?: Role
   /** The shop's favourite unit, in which reasons are written. */
   unit?: 'mm' | 'thou'
 }
 
-/** A blade this near to a bare figure counts as the figure: 0.1016 (4 thou) for 0.10. */
-export const BARE_FIGURE_NEAR_MM = 0.005
-/** The next blade up must be this near for “drags, and the next one will not go”. */
-const BARE_NEXT_WITHIN_MM = 0.05
 /** Further than this it is called coarse. From memory. */
 const BARE_COARSE_MM = 0.03
 
@@ -81,7 +80,7 @@ function extremes(trials: Trial[]): Extremes {
 /** What trials decide, with the reason still to be worded: the next blade is sought over thousands of states. */
 interface Decision {
   verdict: Verdict
-  proof: 'pair' | 'drag' | null
+  proof: Proof | null
   reason: () => string
   settleWithMm: number | null
 }
@@ -108,9 +107,7 @@ function decide(
   if (reading.contradiction) return contradictory(reading.contradiction)
   if (trials.length === 0) return unproved(() => 'Not measured yet.', null)
   const limits = limitsOf(clearance)
-  return limits
-    ? byLimits(reading, seen, limits, options)
-    : byFigure(seen, (clearance as { figureMm: number }).figureMm, options)
+  return limits ? byLimits(reading, seen, limits, options) : byFigure(reading, seen, clearance as BareFigure, options)
 }
 
 /** The bare verdict and interval, without words: as `judge`, and as fast as a search needs it. */
@@ -140,9 +137,11 @@ export function judge(trials: Trial[], clearance: Clearance, options: JudgeOptio
     reason: reason(),
     settleWithMm,
     reading,
-    cautions: cautionsOf(verdict, seen, reading, limitsOf(clearance) ?? figureSpan(clearance), options),
+    cautions: cautionsOf({ verdict, proof }, seen, reading, limitsOf(clearance) ?? figureSpan(clearance), options),
   }
 }
+
+type BareFigure = Extract<Clearance, { form: 'bare' }>
 
 /** A bare figure's span of blades that count as it. */
 const figureSpan = (clearance: Clearance): { minMm: number; maxMm: number } => {
@@ -152,7 +151,7 @@ const figureSpan = (clearance: Clearance): { minMm: number; maxMm: number } => {
 
 /** The blades that a verdict rests on may be off by their error: said beside it where that could change it. */
 function cautionsOf(
-  verdict: Verdict,
+  { verdict, proof }: Pick<Judgement, 'verdict' | 'proof'>,
   { goes, refused, goesMm, refusedMm }: Extremes,
   reading: ClearanceReading,
   { minMm, maxMm }: { minMm: number; maxMm: number },
@@ -162,11 +161,14 @@ function cautionsOf(
   const by = (trial: Trial | null, what: string) =>
     `Could be ${what} by blade error: ${nameOf(trial!)} may be ${length(off(trial), unit)} off.`
   const near: string[] = []
-  if (verdict === 'in' && goesMm - off(goes) < minMm) near.push(by(goes, 'tight'))
+  const tightest = goes ?? refused
+  if (verdict === 'in' && reading.loMm - off(tightest) < minMm) near.push(by(tightest, 'tight'))
   else if (verdict === 'in' && refused && refusedMm <= maxMm && refusedMm + off(refused) > maxMm)
     near.push(by(refused, 'loose'))
   if (verdict === 'tight' && refused && (reading.hiMm ?? 0) + off(refused) > minMm) near.push(by(refused, 'in'))
   if (verdict === 'loose' && goes && goesMm - off(goes) < maxMm) near.push(by(goes, 'in'))
+  if (verdict === 'in' && proof === 'drag' && maxMm > minMm + 2 * BARE_FIGURE_NEAR_MM && (reading.hiMm ?? 0) > maxMm)
+    near.push('At its loose limit: a drag leaves a little more than the blade.')
   if (reading.withinBladeError) near.push('The trials disagree, by no more than their blades may be off.')
   const doubtful = [goes, refused].find(t => t?.doubt)
   if (doubtful) near.push(`${nameOf(doubtful)} is ${doubtful.doubt}: try another.`)
@@ -211,6 +213,8 @@ function byLimits(
     return proved('in', () => `${nameOf(goes)} goes and ${nameOf(refused)} does not: inside ${limits()}.`, 'pair')
   if (goes?.feel === 'drag' && goesMm >= minMm && goesMm <= maxMm && !refusedUnderMin && !pairDemanded)
     return proved('in', () => `${nameOf(goes)} drags, inside ${limits()}.`, 'drag')
+  if (loMm >= minMm && hiMm !== null && hiMm <= maxMm && !pairDemanded)
+    return proved('in', () => `The gap is ${gap()}, all of it inside ${limits()}.`, 'interval')
   return unproved(
     () => stillPossible(reading, minMm, maxMm, unit),
     settlingThickness({ goes, refused, goesMm, refusedMm }, minMm, maxMm),
@@ -238,30 +242,30 @@ function settlingThickness(
 }
 
 function byFigure(
+  { loMm, hiMm }: ClearanceReading,
   { latest, goes, refused, goesMm, refusedMm }: Extremes,
-  figureMm: number,
-  { pairDemanded, unit, nextUpMm = Infinity, hand = USUAL_HAND }: JudgeOptions,
+  clearance: BareFigure,
+  { pairDemanded, unit, set, hand = USUAL_HAND }: JudgeOptions,
 ): Decision {
+  const { figureMm } = clearance
+  const band = countedAsIn(clearance, set, hand)
   const near = (t: number) => Math.abs(snapMm(t - figureMm)) <= BARE_FIGURE_NEAR_MM
   const figure = length(figureMm, unit)
-  if (refused && (near(refusedMm) || refusedMm < figureMm))
+  const own = latest.find(t => near(thickness(t)))
+  if (refused && (refusedMm <= band.minMm || (near(refusedMm) && goesMm < band.minMm)))
     return proved('tight', () => `${nameOf(refused)} does not go; ${figure} is wanted.`)
-  if (goes && goesMm > figureMm && !near(goesMm)) {
-    // a blade little over the figure may go where the figure itself still drags, and that drag is in
-    const own = latest.find(t => near(thickness(t)))
-    if (own?.feel === 'drag' && goesMm < snapMm(figureMm + hand.dragMm) && !pairDemanded)
-      return proved('in', () => `${nameOf(own)} drags; ${figure} is wanted.`, 'drag')
-    return own?.feel === 'free' || goesMm >= snapMm(figureMm + hand.dragMm)
-      ? proved('loose', () => `${nameOf(goes)} goes; ${figure} is wanted.`)
-      : unproved(() => `${nameOf(goes)} goes: a blade of ${figure} may still drag. Try it.`, figureMm)
-  }
-  if (!goes || !near(goesMm)) return unproved(() => `Try a blade of ${figure}.`, figureMm)
-  if (goes.feel === 'drag' && !pairDemanded)
-    return proved('in', () => `${nameOf(goes)} drags; ${figure} is wanted.`, 'drag')
-  const stepMm = snapMm(refusedMm - figureMm)
-  if (refused && stepMm <= BARE_NEXT_WITHIN_MM && refusedMm <= nextUpMm) {
-    const coarse = stepMm > BARE_COARSE_MM ? ' The step between them is coarse.' : ''
+  const runsFree = latest.some(t => t.feel === 'free' && thickness(t) >= snapMm(band.maxMm - hand.dragMm))
+  if (goes && (goesMm >= band.maxMm || runsFree))
+    return proved('loose', () => `${nameOf(goes)} goes; ${figure} is wanted.`)
+  // a blade little over the figure may go where the figure itself still drags, and that drag is in
+  if (own?.feel === 'drag' && !pairDemanded)
+    return proved('in', () => `${nameOf(own)} drags; ${figure} is wanted.`, 'drag')
+  if (goes && refused && goesMm >= band.minMm && refusedMm <= band.maxMm) {
+    const coarse = snapMm(refusedMm - figureMm) > BARE_COARSE_MM ? ' The step between them is coarse.' : ''
     return proved('in', () => `${nameOf(goes)} goes and ${nameOf(refused)}, the next up, does not.${coarse}`, 'pair')
   }
-  return unproved(() => `${nameOf(goes)} goes: ${figure} or more. The next blade up will tell.`, null)
+  if (loMm >= band.minMm && hiMm !== null && hiMm <= band.maxMm && !pairDemanded)
+    return proved('in', () => `The gap is ${intervalWords({ loMm, hiMm }, unit)}; ${figure} is wanted.`, 'interval')
+  if (!goes || goesMm < band.minMm) return unproved(() => `Try a blade of ${figure}.`, figureMm)
+  return unproved(() => `${nameOf(goes)} goes: ${figure} or more. The next blade up will tell.`, band.maxMm)
 }

@@ -1,9 +1,9 @@
 import type { Clearance } from '../engine'
 import { snapMm } from '../units'
 import type { BladeSet } from './blade'
-import { limitsOf, spanOf, targetOf } from './clearance'
+import { BARE_FIGURE_NEAR_MM, bladeOfFigure, limitsOf, spanOf, targetOf } from './clearance'
 import { clearanceInterval, latestTrials } from './interval'
-import { BARE_FIGURE_NEAR_MM, type JudgeOptions, verdictOf } from './judge'
+import { type JudgeOptions, verdictOf } from './judge'
 import { type Stack, stacks } from './stacks'
 import { type Feel, FEELS, type HandBands, thickness, type Trial, trialErrorMm, USUAL_HAND, went } from './trial'
 
@@ -71,11 +71,16 @@ export function trialStacks(set: Pick<BladeSet, 'blades'>, clearance: Clearance)
 }
 
 /** A blade little over a bare figure tells nothing: it may go where the figure drags, which is in, and where it is free. */
-function idle({ totalMm }: Pick<Stack, 'totalMm'>, clearance: Clearance, { dragMm }: HandBands): boolean {
+function idle(
+  { totalMm }: Pick<Stack, 'totalMm'>,
+  clearance: Clearance,
+  { dragMm }: HandBands,
+  set: JudgeOptions['set'],
+) {
   return (
     clearance.form === 'bare' &&
     totalMm > snapMm(clearance.figureMm + BARE_FIGURE_NEAR_MM) &&
-    totalMm < snapMm(clearance.figureMm + dragMm)
+    totalMm < snapMm(bladeOfFigure(clearance.figureMm, set) + dragMm)
   )
 }
 
@@ -133,7 +138,7 @@ export function bladePolicy(
 ): BladePolicy {
   const hand = options.hand ?? USUAL_HAND
   const candidates = candidatesOf(
-    choices.filter(c => !idle(c, clearance, hand)),
+    choices.filter(c => !idle(c, clearance, hand, options.set)),
     clearance,
   )
   const t = candidates.map(c => c.totalMm)
@@ -142,11 +147,6 @@ export function bladePolicy(
     Math.max(...t, limitsOf(clearance)?.maxMm ?? 0) + 0.1,
   )
   const outcomes = candidates.map(c => feltOver(c.totalMm, hand))
-  // a pair about a bare figure is as fine as the set has it, so that the proof does not find another blade between
-  const finest =
-    clearance.form === 'bare'
-      ? { ...options, nextUpMm: t.find(mm => mm >= snapMm(clearance.figureMm + hand.dragMm)) ?? Infinity }
-      : options
   const handling = candidates.map(c => 1 + JOINT_COST * (c.bladesMm.length - 1))
 
   const trialsOf = (state: State): Trial[] => [
@@ -184,7 +184,7 @@ export function bladePolicy(
 
   const settled = (state: State): boolean => {
     if ((state.refused < 0 ? candidates.length : state.refused) - state.goes <= 1) return true
-    const { verdict, reading } = verdictOf(trialsOf(state), clearance, finest)
+    const { verdict, reading } = verdictOf(trialsOf(state), clearance, options)
     return (
       verdict === 'in' ||
       (verdict !== 'unproved' && reading.hiMm !== null && snapMm(reading.hiMm - reading.loMm) <= OUT_READING_WIDTH_MM)
@@ -235,7 +235,7 @@ export function bladePolicy(
     // a person may have tried a blade just over a bare figure: then the figure itself settles it
     const overIt =
       clearance.form === 'bare' &&
-      trials.some(trial => went(trial) && idle({ totalMm: thickness(trial) }, clearance, hand))
+      trials.some(trial => went(trial) && idle({ totalMm: thickness(trial) }, clearance, hand, options.set))
     const own =
       overIt && judgement.verdict === 'unproved'
         ? candidates.find(
@@ -265,7 +265,7 @@ export const nextBlade = (
   trials: Trial[],
   clearance: Clearance,
   options: JudgeOptions & { prior?: ClearancePrior } = {},
-): BladeAdvice | null => bladePolicy(trialStacks(set, clearance), clearance, options)(trials)
+): BladeAdvice | null => bladePolicy(trialStacks(set, clearance), clearance, { ...options, set })(trials)
 
 /**
  * The blade or stack to set a valve with: the one whose light drag ends nearest the aim, and which proves the setting once it is locked.

@@ -80,6 +80,7 @@ export function judgeAfterLock(view: JobView, valve: ValveState, shift: LockShif
   const trials: Trial[] = presentReading(valve)?.trials ?? []
   const role = view.pin.spec.engine.valves.find(v => v.id === valve.valveId)?.role
   return judge(shift ? shiftedTrials(trials, shift.shiftMm) : trials, clearanceOf(view.pin, valve.valveId), {
+    set: setInHand(view),
     hand: view.pin.hand,
     unit: view.pin.unit,
     role,

@@ -336,8 +336,8 @@ describe('progress, board and sheet', () => {
     const { view: done } = await wholeJob(engineOf(), { gapMm: { intake: 0.1, exhaust: 0.05 } })
     const made = sheet(done)
     expect(made.valves[0]).toMatchObject({
-      asLeft: { words: '0.08–0.12 mm', proof: 'pair' },
-      proof: { place: 'T', went: '0.08 free', refused: '0.12 no-go' },
+      asLeft: { words: '0.10–0.115 mm', proof: 'drag' },
+      proof: { place: 'T', went: '0.10 drag', refused: 'not needed' },
     })
     expect(made.valves[1]?.rounds.length).toBeGreaterThan(0)
     expect(made).toMatchObject({

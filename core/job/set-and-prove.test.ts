@@ -316,6 +316,6 @@ describe('shimmed valves', () => {
         asked.some(a => a.endsWith(name)),
         name,
       ).toBe(true)
-    expect(shimWork(look()).lines).toMatchObject([{ valveId: 'left-intake', place: { mm: 2.35, from: 'stock' } }])
+    expect(shimWork(look()).lines).toMatchObject([{ valveId: 'left-intake', place: { mm: 2.4, from: 'stock' } }])
   })
 })

@@ -1,5 +1,15 @@
 import { valveById, type Role } from '../engine'
-import { intervalWords, leavesOf, spanOf, type Verdict, went, thickness, type Trial } from '../feeler'
+import {
+  intervalWords,
+  latestTrials,
+  leavesOf,
+  type Proof,
+  spanOf,
+  type Verdict,
+  went,
+  thickness,
+  type Trial,
+} from '../feeler'
 import { formatLength, formatMeter, formatTorque, fahrenheit, thouFromMm } from '../units'
 import { DEFER } from './cautions'
 import { dueWords } from './next/close'
@@ -17,7 +27,7 @@ export interface SheetReading {
   hiMm: number | null
   words: string
   verdict: Verdict
-  proof: 'pair' | 'drag' | null
+  proof: Proof | null
   reason: string
   trials: { blades: string; feel: Trial['feel'] }[]
 }
@@ -112,17 +122,14 @@ function specOf(view: JobView, valveId: string): SheetValve['spec'] {
 function proofOf(view: JobView, valve: ValveState): SheetValve['proof'] {
   const reading = readingIn(valve, 'proved')
   if (!reading) return null
-  const say = (trials: Trial[], none: string) =>
-    trials.sort((a, b) => thickness(b) - thickness(a)).map(t => `${nameOf(t)} ${t.feel}`)[0] ?? none
+  // a blade that was tried again proves what it did last
+  const trials = latestTrials(reading.trials)
+  const words = (trial: Trial | undefined, none: string) => (trial ? `${nameOf(trial)} ${trial.feel}` : none)
+  const byThickness = (a: Trial, b: Trial) => thickness(a) - thickness(b)
   return {
     place: reading.at ? placeWords(view.pin.spec.engine, reading.at) : 'not known',
-    went: say(reading.trials.filter(went), 'none'),
-    refused: reading.trials.some(t => !went(t))
-      ? reading.trials
-          .filter(t => !went(t))
-          .sort((a, b) => thickness(a) - thickness(b))
-          .map(t => `${nameOf(t)} ${t.feel}`)[0]!
-      : 'not needed',
+    went: words(trials.filter(went).sort(byThickness).at(-1), 'none'),
+    refused: words(trials.filter(t => !went(t)).sort(byThickness)[0], 'not needed'),
   }
 }
 
@@ -369,7 +376,7 @@ export interface ReadingRow {
   loMm: number
   hiMm: number | null
   verdict: Verdict
-  proof: 'pair' | 'drag' | null
+  proof: Proof | null
   personId: number | null
 }
 

@@ -97,6 +97,7 @@ export function jobTools(pin: JobPin, weigh: Weigh = adviseBySearch): JobTools {
           ? { prior: { meanMm: (expected.loMm + expected.hiMm) / 2, sigmaMm: EXPECTED_SIGMA_MM } }
           : {}
       return bladePolicy(choices([set, clearance]), clearance, {
+        set,
         hand: pin.hand,
         role,
         pairDemanded,
@@ -204,6 +205,7 @@ export const judgeReading = (
   valveId: string,
 ): Judgement =>
   judge(reading?.trials ?? [], clearanceOf(pin, valveId), {
+    set: setNamed(pin, reading?.trials.at(-1)?.set ?? null),
     hand: pin.hand,
     role: roleOf(pin, valveId),
     unit: pin.unit,

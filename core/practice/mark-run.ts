@@ -8,7 +8,7 @@ import { feelOf } from './feel'
 import { steps, VirtualHand } from './hand'
 import type { PracticeStart } from './level'
 import { act, beginPractice, believedMm, benchSays, nowOf, type PracticeRun, viewOf } from './run'
-import { inSpecTruly } from './robot'
+import { inSpecTruly } from './truth'
 import { awayFromPlace, strokeWords } from './sight'
 import { isTrulyClosed, liftedMm, localDeg, roomMm } from './virtual-engine'
 

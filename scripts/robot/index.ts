@@ -3,18 +3,9 @@ import { availableParallelism } from 'node:os'
 import { fileURLToPath } from 'node:url'
 import { parseArgs } from 'node:util'
 import { Worker } from 'node:worker_threads'
-import {
-  addRun,
-  drawEngine,
-  emptyTally,
-  failureWords,
-  isFailure,
-  PRACTICE_ENGINES,
-  type RobotRun,
-  runRobot,
-  type Tally,
-} from '../../core/practice'
-import { failuresTable, kindTable, summary, type Pass } from './report'
+import { drawEngine, PRACTICE_ENGINES } from '../../core/practice'
+import { addRun, emptyTally, failureWords, isFailure, type RobotRun, runRobot, type Tally } from '../../evaluation'
+import { failuresTable, kindTable, summary, type Pass } from '../../evaluation/report'
 
 const { values: given } = parseArgs({
   options: {

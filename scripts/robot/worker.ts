@@ -1,5 +1,5 @@
 import { parentPort, workerData } from 'node:worker_threads'
-import { runRobot } from '../../core/practice'
+import { runRobot } from '../../evaluation'
 
 /** Runs the seeds that it is given, one after the other, and sends back each run. */
 const { wrongShare, kindId } = workerData as { wrongShare: number; kindId?: string }

@@ -1,8 +1,8 @@
 <script setup lang="ts">
-import type { Verdict } from '~~/core/feeler'
+import type { Proof, Verdict } from '~~/core/feeler'
 
 /** A verdict in black: its shape and its word. */
-defineProps<{ verdict: Verdict; proof?: 'pair' | 'drag' | null }>()
+defineProps<{ verdict: Verdict; proof?: Proof | null }>()
 const WORDS: Record<Verdict, string> = { in: 'In', tight: 'Tight', loose: 'Loose', unproved: 'Unproved' }
 </script>
 

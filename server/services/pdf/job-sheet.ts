@@ -1,4 +1,4 @@
-import type { Verdict } from '../../../core/feeler'
+import type { Proof, Verdict } from '../../../core/feeler'
 import type { Sheet, SheetValve } from '../../../core/job'
 import type { SheetResponse } from '../../../shared/responses'
 import { type Cell, type Paper, PdfPaper } from './paper'
@@ -31,7 +31,7 @@ function drawVerdict({ doc, scale }: PdfPaper, verdict: Verdict, x: number, y: n
       .stroke()
   doc.restore()
 }
-const verdictCell = (verdict: Verdict, proof: 'pair' | 'drag' | null, scale: number): Cell => ({
+const verdictCell = (verdict: Verdict, proof: Proof | null, scale: number): Cell => ({
   text: `${WORDS[verdict]}${proof ? `, by ${proof}` : ''}`,
   width: 12 * scale,
   draw: (pdf, x, y) => drawVerdict(pdf, verdict, x, y),

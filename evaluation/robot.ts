@@ -1,7 +1,5 @@
-import { cylinderById, inArc, valveById } from '../engine'
-import { limitsOf, trialErrorMm, USUAL_HAND, BARE_FIGURE_NEAR_MM, BLADE_ERROR_MM } from '../feeler'
+import { cylinderById, inArc, valveById } from '../core/engine'
 import {
-  clearanceOf,
   type Happening,
   type JobEvent,
   jobTools,
@@ -12,10 +10,9 @@ import {
   latestReading,
   type NextThing,
   presentReading,
-  type Reading,
   stopHere,
   viewJob,
-} from '../job'
+} from '../core/job'
 import {
   arcsOf,
   crankChance,
@@ -25,12 +22,23 @@ import {
   type Noted,
   predictive,
   predictiveAnywhere,
-} from '../position'
-import { STOP_MARGIN_DEG } from '../stops'
-import { drawEngine, type Drawn } from './draw'
-import { steps, storyLine, VirtualHand, type Worked } from './hand'
-import { camLiftMm } from './motion'
-import { camDeg, heldMm, liftedMm, type VirtualEngine } from './virtual-engine'
+} from '../core/position'
+import { STOP_MARGIN_DEG } from '../core/stops'
+import {
+  camDeg,
+  camLiftMm,
+  drawEngine,
+  type Drawn,
+  heldMm,
+  inSpecTruly,
+  liftedMm,
+  proofErrorMm,
+  steps,
+  storyLine,
+  VirtualHand,
+  type VirtualEngine,
+  type Worked,
+} from '../core/practice'
 
 export interface RobotOptions {
   /** Share of what the hand says of the crank that is not so. */
@@ -93,20 +101,6 @@ const toolsOf = new Map<JobPin, JobTools>()
 function toolsFor(pin: JobPin): JobTools {
   if (!toolsOf.has(pin)) toolsOf.set(pin, jobTools(pin))
   return { ...toolsOf.get(pin)!, memory: locateMemory() }
-}
-
-/** What the error of its blades lets a proof be off, mm. */
-const proofErrorMm = (reading: Reading | undefined): number =>
-  Math.max(BLADE_ERROR_MM, ...(reading?.trials ?? []).map(trialErrorMm))
-
-/** Whether a gap is in spec as a hand can know it: a drag at the loose end may leave its own width, and a blade its error. */
-export function inSpecTruly(view: JobView, valveId: string, gapMm: number, errorMm: number): boolean {
-  const clearance = clearanceOf(view.pin, valveId)
-  const { minMm, maxMm } = limitsOf(clearance) ?? {
-    minMm: clearance.form === 'bare' ? clearance.figureMm - BARE_FIGURE_NEAR_MM : 0,
-    maxMm: clearance.form === 'bare' ? clearance.figureMm + 0.05 : 0,
-  }
-  return gapMm >= minMm - errorMm && gapMm < maxMm + USUAL_HAND.dragMm + errorMm
 }
 
 /** Whether a valve is shut with the stop's margin to every edge, which is what the judgement means by closed. */

@@ -1,4 +1,5 @@
-import { failureWords, isFailure, PRACTICE_ENGINES, type RobotRun, type Tally } from '../../core/practice'
+import { PRACTICE_ENGINES } from '../core/practice'
+import { failureWords, isFailure, type RobotRun, type Tally } from './index'
 
 /** Many engines with one kind of hand. */
 export interface Pass {

@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest'
-import { addRun, drawEngine, emptyTally, isFailure, PRACTICE_ENGINES, runRobot } from './index'
+import { drawEngine, PRACTICE_ENGINES } from '../core/practice'
+import { addRun, emptyTally, isFailure, runRobot } from './index'
 
 describe('the robot mechanic', () => {
   it.each(PRACTICE_ENGINES.map(k => k.id))(

@@ -1,0 +1,2 @@
+export * from './robot'
+export * from './tally'

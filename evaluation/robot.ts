@@ -24,6 +24,7 @@ import {
   predictiveAnywhere,
 } from '../core/position'
 import { STOP_MARGIN_DEG } from '../core/stops'
+import { USUAL_HAND } from '../core/feeler'
 import {
   camDeg,
   camLiftMm,
@@ -39,11 +40,15 @@ import {
   type VirtualEngine,
   type Worked,
 } from '../core/practice'
+import { ProgressWatch } from './progress'
+import { drawWide, type WideDrawn } from './wide-world'
 
 export interface RobotOptions {
   /** Share of what the hand says of the crank that is not so. */
   wrongShare: number
   kindId?: string
+  /** Draws from the wider world: everything that the usual drawing leaves out. */
+  wide?: boolean
   /** Keeps what was asked and answered, a line each. */
   trace?: boolean
 }
@@ -85,6 +90,15 @@ export interface RobotRun {
   moves: number
   stops: number
   stopsPlanned: number
+  /** What is out of the ordinary about the engine, the drawer, the hand. */
+  features: string[]
+  /** Valves signed as in that are out by more than blades and drag can be off. */
+  signedOut: string[]
+  /** Asked a third time on the same evidence; readings of more than a dozen trials; turns on a guess; screws opened in vain. */
+  repeats: string[]
+  longReadings: string[]
+  violent: string[]
+  vain: string[]
   closed: Bin[]
   arcs: { asked: number; held: number }
   story: string[]
@@ -95,6 +109,8 @@ export const ARCS_ASKED_AT = 0.9
 /** A stop counts as false when a valve is lifted there by more than this: less changes no verdict. mm. */
 const FALSE_FROM_MM = 0.005
 const NOON = Date.UTC(2026, 0, 5, 12)
+
+const isWide = (drawn: Drawn): drawn is WideDrawn => 'features' in drawn
 
 const toolsOf = new Map<JobPin, JobTools>()
 /** Policies and tables serve every job of one kind and set; only the belief's memory is a job's own. */
@@ -135,14 +151,15 @@ class Run {
   private readonly wrongIds = new Set<string>()
   private readonly stopsAt = new Set<number>()
   private readonly readings = new Set<string>()
+  private readonly watch = new ProgressWatch()
   private settledOnce = false
   private falseNow = false
   constructor(
-    drawn: Drawn,
+    private readonly drawn: Drawn,
     private readonly hand: VirtualHand,
     private readonly trace: boolean,
   ) {
-    this.tools = toolsFor(drawn.pin)
+    this.tools = isWide(drawn) ? jobTools(drawn.pin) : toolsFor(drawn.pin)
     this.run = {
       seed: drawn.seed,
       kind: drawn.kind.id,
@@ -165,6 +182,12 @@ class Run {
       moves: 0,
       stops: 0,
       stopsPlanned: 0,
+      features: [],
+      signedOut: [],
+      repeats: [],
+      longReadings: [],
+      violent: [],
+      vain: [],
       closed: emptyBins(),
       arcs: { asked: 0, held: 0 },
       story: [],
@@ -286,6 +309,7 @@ class Run {
     try {
       for (const { worked, view } of steps(this.hand, this.look, undefined, 400, this.before)) {
         this.done(worked)
+        this.watch.saw(worked, view)
         this.answered(view, worked)
         if (worked.happening.type === 'closed') break
       }
@@ -299,6 +323,26 @@ class Run {
     const { gapMm } = this.hand.virtual
     this.run.outOfSpec = view.state.valves
       .filter(valve => !inSpecTruly(view, valve.valveId, gapMm[valve.valveId]!, proofErrorMm(latestReading(valve))))
+      .map(valve => `${valve.valveId}: ${gapMm[valve.valveId]!.toFixed(3)} mm`)
+    const { repeats, longReadings, violent, vain } = this.watch
+    Object.assign(this.run, {
+      repeats,
+      longReadings,
+      violent,
+      vain,
+      features: isWide(this.drawn) ? this.drawn.features : [],
+    })
+    this.run.signedOut = view.state.valves
+      .filter(valve => {
+        const reading = latestReading(valve)
+        const { verdict } = judgeReading(view.pin, reading, valve.valveId)
+        const bandMm = isWide(this.drawn) ? Math.max(0, this.drawn.hand.dragMm - USUAL_HAND.dragMm) : 0
+        return (
+          view.state.status === 'closed' &&
+          verdict === 'in' &&
+          !inSpecTruly(view, valve.valveId, gapMm[valve.valveId]!, proofErrorMm(reading) + bandMm)
+        )
+      })
       .map(valve => `${valve.valveId}: ${gapMm[valve.valveId]!.toFixed(3)} mm`)
     this.run.stops = this.stopsAt.size
     this.run.readings = this.readings.size
@@ -315,11 +359,16 @@ const FEEL_MM = 0.001
  * Lets the robot work one drawn engine from cold to signed, doing only what the core says, and holds each step against the hidden truth.
  * The same seed and options give the same run.
  */
-export function runRobot(seed: number, { wrongShare, kindId, trace = false }: RobotOptions): RobotRun {
-  const drawn = drawEngine(seed, kindId)
-  return new Run(
-    drawn,
-    new VirtualHand(drawn.virtual, { random: drawn.random, wrongShare, reachDeg: REACH_DEG, feelMm: FEEL_MM }),
-    trace,
-  ).go()
+export function runRobot(seed: number, { wrongShare, kindId, wide = false, trace = false }: RobotOptions): RobotRun {
+  const drawn = wide ? drawWide(seed) : drawEngine(seed, kindId)
+  const odd = isWide(drawn) ? drawn.hand : null
+  const hand = new VirtualHand(drawn.virtual, {
+    random: drawn.random,
+    wrongShare,
+    reachDeg: odd?.reachDeg ?? REACH_DEG,
+    feelMm: FEEL_MM,
+    ...(odd ? { bands: { dragMm: odd.dragMm, pinchMm: odd.pinchMm } } : {}),
+    ...(odd ? { clicksFromMm: odd.clicksFromMm, turnsBackShare: odd.turnsBackShare } : {}),
+  })
+  return new Run(drawn, hand, trace).go()
 }

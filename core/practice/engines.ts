@@ -3,7 +3,8 @@ import type { z } from 'zod'
 
 type Given = Partial<z.input<typeof engineSchema>>
 
-const head = (cylinderId: string, name: string, x: number, each = 1): Given['valves'] =>
+/** The valves of one cylinder over a head: so many of each role. */
+export const headValves = (cylinderId: string, name: string, x: number, each = 1): Given['valves'] =>
   (['intake', 'exhaust'] as const).flatMap(role =>
     Array.from({ length: each }, (_, i) => ({
       id: `${cylinderId}-${role}${each > 1 ? i + 1 : ''}`,
@@ -31,13 +32,13 @@ const CAM = {
 }
 
 /** An invented engine; everything about it may be replaced. */
-const engine = (given: Given): Engine =>
+export const inventedEngine = (given: Given): Engine =>
   engineSchema.parse({
     strokeMm: 54.2,
     rodMm: 96,
     boreMm: 58,
     cylinders: [{ id: 'only', name: 'Cylinder', firingAngleDeg: 0 }],
-    valves: head('only', '', 0.5),
+    valves: headValves('only', '', 0.5),
     layout: 'overhead cam',
     cam: CAM,
     decompressor: { kind: 'none' },
@@ -65,12 +66,12 @@ const engine = (given: Given): Engine =>
 
 /** Two cylinders, the second firing so many degrees after the first; on one crank pin where both tops come at one mark. */
 const twin = (names: [string, string], laterDeg: number, given: Given = {}): Engine =>
-  engine({
+  inventedEngine({
     cylinders: [
       { id: 'a', name: names[0], firingAngleDeg: 0 },
       { id: 'b', name: names[1], firingAngleDeg: laterDeg },
     ],
-    valves: [...head('a', names[0], 0.3)!, ...head('b', names[1], 0.7)!],
+    valves: [...headValves('a', names[0], 0.3)!, ...headValves('b', names[1], 0.7)!],
     marks:
       laterDeg % 360 === 0
         ? [
@@ -100,24 +101,29 @@ export interface PracticeEngine {
 }
 
 export const PRACTICE_ENGINES: readonly PracticeEngine[] = [
-  { id: 'single', name: 'Pelloway G30', about: 'Single, push-rods, T on the flywheel', engine: engine(pushRods) },
+  {
+    id: 'single',
+    name: 'Pelloway G30',
+    about: 'Single, push-rods, T on the flywheel',
+    engine: inventedEngine(pushRods),
+  },
   {
     id: 'single-decompressor',
     name: 'Pelloway G34',
     about: 'Single with a decompressor on record',
-    engine: engine({ ...pushRods, decompressor: KNOWN }),
+    engine: inventedEngine({ ...pushRods, decompressor: KNOWN }),
   },
   {
     id: 'single-maybe',
     name: 'Quarrel 160',
     about: 'Single; a decompressor may be there',
-    engine: engine({ decompressor: { kind: 'unknown' } }),
+    engine: inventedEngine({ decompressor: { kind: 'unknown' } }),
   },
   {
     id: 'single-no-marks',
     name: 'Tumbrel 190',
     about: 'Single, pivot nuts, no marks: by rod',
-    engine: engine({
+    engine: inventedEngine({
       ...pushRods,
       marks: [],
       markWindow: '',
@@ -128,13 +134,13 @@ export const PRACTICE_ENGINES: readonly PracticeEngine[] = [
     id: 'single-assumed',
     name: 'Lackaday 110',
     about: 'Single without cam data on record',
-    engine: engine({ cam: null, rodMm: null }),
+    engine: inventedEngine({ cam: null, rodMm: null }),
   },
   {
     id: 'four-valve',
     name: 'Sparling 250',
     about: 'Single with four valves',
-    engine: engine({ valves: head('only', '', 0.5, 2) }),
+    engine: inventedEngine({ valves: headValves('only', '', 0.5, 2) }),
   },
   {
     id: 'twin-360',
@@ -176,9 +182,9 @@ function shimmedTwin(): Engine {
 
 function four(): Engine {
   const order = [1, 3, 4, 2]
-  return engine({
+  return inventedEngine({
     cylinders: [1, 2, 3, 4].map(n => ({ id: `c${n}`, name: `Cylinder ${n}`, firingAngleDeg: order.indexOf(n) * 180 })),
-    valves: [1, 2, 3, 4].flatMap(n => head(`c${n}`, `Cylinder ${n}`, n / 5)!),
+    valves: [1, 2, 3, 4].flatMap(n => headValves(`c${n}`, `Cylinder ${n}`, n / 5)!),
     marks: [{ letter: 'T', angleDeg: 0, kind: 'top' }],
   })
 }

@@ -18,7 +18,7 @@ export type Touch =
       handMm?: number
       bands?: HandBands
     }
-  | { kind: 'rocker'; valveId: string }
+  | { kind: 'rocker'; valveId: string; clicksFromMm?: number }
   | { kind: 'rod'; cylinderId: string }
   | { kind: 'crank' }
 
@@ -87,9 +87,9 @@ function bladeFelt(
   return { feel, forceN: pullN(spareMm, bands), words: FEEL_WORDS[feel] }
 }
 
-function rockerFelt(v: VirtualEngine, valveId: string): RockerFelt {
+function rockerFelt(v: VirtualEngine, valveId: string, clicksFromMm = CLICKS_FROM_MM): RockerFelt {
   const travelMm = Math.max(0, roomMm(v, valveId))
-  const slack = travelMm >= CLICKS_FROM_MM
+  const slack = travelMm >= clicksFromMm
   return { slack, travelMm, words: slack ? 'clicks' : 'does not move' }
 }
 
@@ -113,7 +113,7 @@ export function feelOf(v: VirtualEngine, touch: Touch): FeltBy[Touch['kind']] {
     case 'blade':
       return bladeFelt(v, touch)
     case 'rocker':
-      return rockerFelt(v, touch.valveId)
+      return rockerFelt(v, touch.valveId, touch.clicksFromMm)
     case 'rod':
       return rodFelt(v, touch.cylinderId)
     case 'crank':

@@ -1,8 +1,8 @@
 import { type Place, signedWay } from '../engine'
 import { type AnswerKey, cheapestToLookAtAgain, type Happening, type JobView, nextThing, type NextThing } from '../job'
-import type { Stack } from '../feeler'
+import type { HandBands, Stack } from '../feeler'
 import { movesCrank, type Observation } from '../position'
-import { trueAngle, turnToPlace, turnWhole, watchIntake } from './crank'
+import { trueAngle, turnCrank, turnToPlace, turnWhole, watchIntake } from './crank'
 import { feelOf } from './feel'
 import { between, normal, oneOf, type Random } from './random'
 import { awayFromPlace, camSignsSeen } from './sight'
@@ -14,6 +14,11 @@ export interface HandErrors {
   wrongShare: number
   reachDeg: number
   feelMm: number
+  /** How wide this hand's drag and pinch are, and from how much play on it feels a rocker click; as usual where not told. mm */
+  bands?: HandBands
+  clicksFromMm?: number
+  /** Share of stops at which it overshoots and turns back, and says nothing of it. */
+  turnsBackShare?: number
 }
 /** Stops on the line, feels what is there, and is never wrong. */
 export const STEADY = (): HandErrors => ({ random: () => 0.5, wrongShare: 0, reachDeg: 0, feelMm: 0 })
@@ -27,6 +32,9 @@ const SHOWS_WITHIN_DEG = { 'mark': 7, 'piston-top': 8, 'rod-drop': 8, 'valve': 2
 const OTHER_MARK_WITHIN_DEG = 40
 /** Who misreads a place altogether stops anywhere about it. */
 const ANYWHERE_WITHIN_DEG = 45
+
+/** A hand that overshoots goes on by so much. */
+const OVERSHOOT_DEG = 12
 
 /** The reason that a hand gives where it goes through a gate. */
 const REASON = 'Owner told; booked in for it'
@@ -77,7 +85,8 @@ export class VirtualHand {
     return others.length ? oneOf(this.random, others) : between(this.random, -ANYWHERE_WITHIN_DEG, ANYWHERE_WITHIN_DEG)
   }
 
-  private slack = (valveId: string): boolean => feelOf(this.virtual, { kind: 'rocker', valveId }).slack
+  private slack = (valveId: string): boolean =>
+    feelOf(this.virtual, { kind: 'rocker', valveId, clicksFromMm: this.errors.clicksFromMm }).slack
 
   /** Whether an answer that turns nothing is so. */
   private isSo(o: Observation): boolean {
@@ -118,6 +127,10 @@ export class VirtualHand {
     if (o.kind === 'move') turnToPlace(this.virtual, o.to, o.times, this.offAt(o.to))
     if (o.kind === 'turns') turnWhole(this.virtual, o.turns, o.to, this.offAt(o.to))
     if (o.kind === 'watched') watchIntake(this.virtual, o.cylinderId, o.to, this.offAt(o.to))
+    if (this.errors.turnsBackShare && this.random() < this.errors.turnsBackShare) {
+      turnCrank(this.virtual, OVERSHOOT_DEG)
+      turnCrank(this.virtual, -OVERSHOOT_DEG)
+    }
   }
 
   /** Says what is so, or with a slip the contrary of one of the things that an answer says. */
@@ -152,7 +165,8 @@ export class VirtualHand {
 
   private trial({ valveId, after, stack, set }: NonNullable<NextThing['trial']>): Happening {
     if (after?.kind === 'screw') turnScrew(this.virtual, valveId, after.deg)
-    if (after?.kind === 'nipped') workNut(this.virtual, valveId, 'nipped')
+    if (after?.kind === 'nipped')
+      workNut(this.virtual, valveId, 'nipped', this.virtual.nature.nipScatterMm ? this.random() : 0.5)
     if (after?.kind === 'torqued') workNut(this.virtual, valveId, 'locked', this.random())
     return {
       type: 'trial',
@@ -168,6 +182,7 @@ export class VirtualHand {
       engravedMm: stack.engravedMm,
       thickMm: stack.totalMm,
       handMm,
+      bands: this.errors.bands,
     }).feel
   }
 

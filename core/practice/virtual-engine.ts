@@ -31,6 +31,13 @@ export interface Nature {
   /** What locking does to a gap: by so much, give or take half the scatter. mm, negative closes. */
   creepMm: number
   creepScatterMm: number
+  /** What nipping the nut does before it is locked, likewise. mm */
+  nipMm: number
+  nipScatterMm: number
+  /** How far a screw turns back before its thread takes hold. Degrees */
+  backlashDeg: number
+  /** Valves whose nut turns the stud, so that the screw does nothing. */
+  spinning: readonly string[]
   /** How far each blade is off what is believed of it, by its engraving in mm. */
   bladeOffMm: Record<string, number>
   /** What each degree of warmth over the air does to a gap, mm per °C. */
@@ -49,8 +56,9 @@ export interface VirtualEngine {
   gapMm: Record<string, number>
   shimMm: Record<string, number>
   nuts: Record<string, 'locked' | 'loose' | 'nipped'>
-  /** Cumulative angle of each screw since the start, clockwise positive. */
+  /** Cumulative angle of each screw since the start, clockwise positive, and how far it stands from the anticlockwise end of its thread's play. */
   screwDeg: Record<string, number>
+  screwPlayDeg: Record<string, number>
   headC: number
 }
 
@@ -110,6 +118,7 @@ export function virtualEngine(engine: Engine, setup: Setup = {}): VirtualEngine 
     shimMm: { ...every((v, i) => (v.adjuster === 'shim' ? snapMm(USUAL_SHIM_MM - i * 0.05) : 0)), ...setup.shimMm },
     nuts: every(() => 'locked'),
     screwDeg: every(() => 0),
+    screwPlayDeg: every(() => (setup.nature?.backlashDeg ?? 0) / 2),
     nature: {
       cams: Object.fromEntries(
         ROLES.map(role => [role, trueCam(engine, role, setup.camLateDeg?.[role])]),
@@ -118,6 +127,10 @@ export function virtualEngine(engine: Engine, setup: Setup = {}): VirtualEngine 
       chainSlackDeg: 0,
       creepMm: 0,
       creepScatterMm: 0,
+      nipMm: 0,
+      nipScatterMm: 0,
+      backlashDeg: 0,
+      spinning: [],
       bladeOffMm: {},
       growthMm: GROWTH_MM,
       airC: AIR_C,
@@ -161,16 +174,20 @@ export const localDeg = (v: VirtualEngine, cylinderId: string): number =>
 
 /** Turns a screw; clockwise closes. A locked nut lets nothing turn. @returns whether it turned */
 export function turnScrew(v: VirtualEngine, valveId: string, deg: number): boolean {
-  if (v.nuts[valveId] === 'locked') return false
-  v.gapMm[valveId]! -= deg / degreesFor(v.engine.adjuster, 1)
+  if (v.nuts[valveId] === 'locked' || v.nature.spinning.includes(valveId)) return false
+  const play = v.screwPlayDeg[valveId]!
+  const inPlay = deg > 0 ? Math.min(v.nature.backlashDeg - play, deg) : -Math.min(play, -deg)
+  v.screwPlayDeg[valveId] = play + inPlay
+  v.gapMm[valveId]! -= (deg - inPlay) / degreesFor(v.engine.adjuster, 1)
   v.screwDeg[valveId]! += deg
   return true
 }
 
 /** Loosens a nut, nips it, or locks it to torque, which moves the setting. @param dice even in [0, 1): where in its scatter this lock falls */
 export function workNut(v: VirtualEngine, valveId: string, to: 'locked' | 'loose' | 'nipped', dice = 0.5): void {
-  if (to === 'locked' && v.nuts[valveId] !== 'locked')
-    v.gapMm[valveId]! += v.nature.creepMm + (dice - 0.5) * v.nature.creepScatterMm
+  const { creepMm, creepScatterMm, nipMm, nipScatterMm } = v.nature
+  if (to === 'locked' && v.nuts[valveId] !== 'locked') v.gapMm[valveId]! += creepMm + (dice - 0.5) * creepScatterMm
+  if (to === 'nipped' && v.nuts[valveId] === 'loose') v.gapMm[valveId]! += nipMm + (dice - 0.5) * nipScatterMm
   v.nuts[valveId] = to
 }
 

@@ -1,0 +1,71 @@
+import { degreesFor } from '../core/adjuster'
+import type { Happening, JobView, NextThing } from '../core/job'
+import type { Worked } from '../core/practice'
+import { judgeReading, latestReading } from '../core/job'
+
+/** What an answer of a trial or of the crank comes to, without what is only bookkeeping. */
+function saidWords(happening: Happening): string {
+  if (happening.type === 'trial') return `${happening.payload.bladesMm.join('+')} ${happening.payload.feel}`
+  if (happening.type === 'crank') return JSON.stringify(happening.payload.observations)
+  return happening.type
+}
+
+/** The most that anything may be asked on the same evidence, and the most trials for one reading. */
+const MOST_ASKED = 2
+export const MOST_TRIALS = 12
+/** A turn above this wants a blade that bounds the gap on both sides. Degrees */
+const VIOLENT_DEG = 60
+/** No valve lacks more than this: a screw opened by more, and the blade still refused, was opened in vain. mm */
+const VAIN_MM = 0.16
+
+/**
+ * Watches that a job gets on: that nothing is asked a third time on the same evidence, that no reading takes a dozen trials, that
+ * no screw is turned far on a guess or opened in vain.
+ */
+export class ProgressWatch {
+  readonly repeats: string[] = []
+  readonly longReadings: string[] = []
+  readonly violent: string[] = []
+  readonly vain: string[] = []
+  private readonly asked = new Map<string, number>()
+  private readonly trials = new Map<string, number>()
+  private readonly refusedSince = new Map<string, number>()
+
+  saw({ next, happening }: Worked, view: JobView): void {
+    this.repeated(next, happening, view)
+    if (happening.type !== 'trial') return
+    const { valveId, after, feel } = happening.payload
+    const valve = view.state.valves.find(v => v.valveId === valveId)!
+    const reading = `${valveId}|${view.state.places}|${after ? 'moved' : valve.phase}|${valve.round}|${valve.screwDeg}`
+    const count = (this.trials.get(reading) ?? 0) + 1
+    this.trials.set(reading, count)
+    if (count === MOST_TRIALS + 1) this.longReadings.push(`${valveId}: ${next.instruction}`)
+    const adjuster = view.pin.spec.engine.adjuster
+    if (after?.kind === 'screw') {
+      const latest = judgeReading(view.pin, latestReading(valve), valveId).reading
+      if (Math.abs(after.deg) > VIOLENT_DEG && (latest.hiMm === null || latest.loMm <= 0))
+        this.violent.push(`${valveId}: ${after.deg}° at ${latest.loMm}–${latest.hiMm ?? '∞'}`)
+      if (after.deg < 0) this.refusedSince.set(valveId, (this.refusedSince.get(valveId) ?? 0) - after.deg)
+    }
+    const openedDeg = this.refusedSince.get(valveId) ?? 0
+    if (feel === 'free' || feel === 'drag') this.refusedSince.delete(valveId)
+    else if (openedDeg / degreesFor(adjuster, 1) > VAIN_MM + happening.payload.bladesMm.reduce((a, b) => a + b, 0)) {
+      this.vain.push(`${valveId}: opened ${(openedDeg / degreesFor(adjuster, 1)).toFixed(2)} mm, still ${feel}`)
+      this.refusedSince.delete(valveId)
+    }
+  }
+
+  private repeated(next: NextThing, happening: Happening, view: JobView): void {
+    const valveId = 'valveId' in next.stage ? next.stage.valveId : ''
+    const valve = view.state.valves.find(v => v.valveId === valveId)
+    // a place found anew, and a round of the nut, are new evidence; where the crank is sought, what was answered since is
+    const episode =
+      next.step === 'find'
+        ? `${view.state.valves.reduce((sum, v) => sum + v.round + v.readings.length + v.moves.length, 0)}|${next.requirement?.id.split(':')[0]}`
+        : `${valveId}|${valve?.round ?? ''}|${view.state.places}|${valve?.phase ?? ''}`
+    const key = `${next.step}|${episode}|${next.instruction}|${saidWords(happening)}`
+    const count = (this.asked.get(key) ?? 0) + 1
+    this.asked.set(key, count)
+    if (count === MOST_ASKED + 1) this.repeats.push(`${next.instruction} → ${saidWords(happening).slice(0, 60)}`)
+  }
+}

@@ -15,8 +15,9 @@ const MOST_ASKED = 2
 export const MOST_TRIALS = 12
 /** A turn above this wants a blade that bounds the gap on both sides. Degrees */
 const VIOLENT_DEG = 60
-/** No valve lacks more than this: a screw opened by more, and the blade still refused, was opened in vain. mm */
-const VAIN_MM = 0.16
+const ROUNDED_DEG = 5
+/** No valve lacks more than 0.15 mm, and a step is 0.05: a screw opened by more, and the blade still refused, was opened in vain. mm */
+const VAIN_MM = 0.2
 
 /**
  * Watches that a job gets on: that nothing is asked a third time on the same evidence, that no reading takes a dozen trials, that
@@ -43,7 +44,10 @@ export class ProgressWatch {
     const adjuster = view.pin.spec.engine.adjuster
     if (after?.kind === 'screw') {
       const latest = judgeReading(view.pin, latestReading(valve), valveId).reading
-      if (Math.abs(after.deg) > VIOLENT_DEG && (latest.hiMm === null || latest.loMm <= 0))
+      const aimMm = next.stage.kind === 'screw' ? next.stage.aim.beforeMm : 0
+      const provedDeg = degreesFor(adjuster, after.deg > 0 ? latest.loMm - aimMm : aimMm - (latest.hiMm ?? Infinity))
+      const bounded = latest.hiMm !== null && latest.loMm > 0
+      if (!bounded && Math.abs(after.deg) > Math.max(VIOLENT_DEG, provedDeg + ROUNDED_DEG))
         this.violent.push(`${valveId}: ${after.deg}° at ${latest.loMm}–${latest.hiMm ?? '∞'}`)
       if (after.deg < 0) this.refusedSince.set(valveId, (this.refusedSince.get(valveId) ?? 0) - after.deg)
     }

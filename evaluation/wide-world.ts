@@ -219,7 +219,10 @@ function drawEngineData(random: Random, features: string[]): { engine: Engine; a
 /** Now and then a maker's own list, and now and then a wrong one: two valves changed over. */
 function withMakersList(random: Random, base: Engine, features: string[]): Engine {
   if (random() >= WORLD.makersList) return base
-  const { stops } = planStops({ ...base, decompressor: { kind: 'none' } }, 'marks')
+  const { stops } = planStops(
+    base.decompressor.kind === 'arc' ? base : { ...base, decompressor: { kind: 'none' } },
+    'marks',
+  )
   const lists = stops.map(s => s.valves.map(v => v.valveId))
   if (random() < WORLD.wrongMakersList / WORLD.makersList && lists.length > 1) {
     features.push('wrong maker’s list')

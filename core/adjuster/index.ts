@@ -1,4 +1,5 @@
 export * from './bracket-slot'
+export * from './by-angle'
 export * from './clock'
 export * from './lock-shift'
 export * from './screw-turn'

@@ -1,9 +1,12 @@
-import { aimBeforeLock, type Lock, lockOf, type LockShift, lockShift, shiftedTrials } from '../adjuster'
+import { aimBeforeLock, type LockShift, shiftedTrials } from '../adjuster'
 import { type Judgement, judge, settingBlade, type Stack, type Trial } from '../feeler'
 import { snapMm } from '../units'
-import type { JobPin } from './pin'
-import { type JobState, presentReading, type ValveState } from './state'
-import { clearanceOf, judgeReading, type JobView, setInHand, targetFor } from './view'
+import { type NutShift, nutShift } from './lock-learning'
+import { presentReading, type ValveState } from './state'
+import { clearanceOf, type JobView, setInHand, targetFor } from './view'
+
+/** What one round of a nut says of the next, as a standard deviation. mm, from memory */
+const ONE_ROUND_SPREAD_MM = 0.008
 
 /** Where a valve is set to, and where it should stand before the nut is locked. */
 export interface Aim {
@@ -11,7 +14,9 @@ export interface Aim {
   targetMm: number
   /** Where it should stand before the lock, mm. */
   beforeMm: number
-  shift: LockShift | null
+  shift: Pick<LockShift, 'shiftMm' | 'spreadMm'> | null
+  /** What is left of it once the nut is nipped, mm. */
+  torqueShiftMm: number
   /** Whose locks the shift rests on. */
   by: string
   /** The blade to feel before the lock, and the one to feel after it; null where the set has none that would prove it. */
@@ -20,27 +25,6 @@ export interface Aim {
   /** Some blade of the set all the same. */
   anyway: Stack
 }
-
-/** What the locks of this job did so far: torqued − before lock, by round, where both were read narrowly. */
-function locksOf({ valves }: JobState, pin: JobPin): Lock[] {
-  return valves.flatMap(valve =>
-    valve.readings
-      .filter(r => r.phase === 'torqued')
-      .flatMap(torqued => {
-        const before = valve.readings.find(r => r.phase === 'before lock' && r.round === torqued.round)
-        const shiftMm =
-          before &&
-          lockOf(judgeReading(pin, before, valve.valveId).reading, judgeReading(pin, torqued, valve.valveId).reading)
-        return shiftMm === undefined || shiftMm === null
-          ? []
-          : [{ shiftMm, personId: torqued.personId, modelId: pin.modelId }]
-      }),
-  )
-}
-
-/** What the lock is expected to do to this job's valves, from the shop's records and this job's own; null until two locks are known. */
-export const expectedShift = ({ pin, state }: Pick<JobView, 'pin' | 'state'>): LockShift | null =>
-  lockShift([...pin.locks, ...locksOf(state, pin)], { personId: state.personId, modelId: pin.modelId })
 
 /** "locking closes it by 0.010 ± 0.006 mm". */
 export function shiftWords({ shiftMm, spreadMm }: Pick<LockShift, 'shiftMm' | 'spreadMm'>): string {
@@ -52,7 +36,11 @@ export function aimOf(view: JobView, valve: ValveState): Aim {
   const { pin, tools } = view
   const clearance = clearanceOf(pin, valve.valveId)
   const choices = tools.choicesFor(setInHand(view), clearance)
-  const shift = expectedShift(view)
+  const nut = nutShift(view, valve.valveId)
+  const shift =
+    nut.records || nut.allMm !== 0 || nut.ownRounds > 0
+      ? { shiftMm: nut.allMm, spreadMm: nut.records?.spreadMm ?? ONE_ROUND_SPREAD_MM }
+      : null
   const targetMm = targetFor(view, valve.valveId)
   const aimMm = aimBeforeLock(targetMm, shift)
   const before = settingBlade(choices, clearance, { aimMm, shiftMm: shift?.shiftMm ?? 0, hand: pin.hand })
@@ -60,26 +48,29 @@ export function aimOf(view: JobView, valve: ValveState): Aim {
   const anyway = before ?? after ?? choices.findLast(c => c.totalMm <= aimMm) ?? choices[0]!
   // with a blade chosen, the middle of its drag is what the screw is turned to, for a bare figure too: its drag is in, its edge is a toss
   const beforeMm = before === null ? aimMm : snapMm(before.totalMm + pin.hand.dragMm / 2)
-  return { targetMm, beforeMm, shift, by: whoseWords(shift, view), before, after, anyway }
+  return { targetMm, beforeMm, shift, torqueShiftMm: nut.torqueMm, by: whoseWords(nut, view), before, after, anyway }
 }
 
 /** "Ada, this model, 11 locks": whose locks a shift rests on. */
-function whoseWords(shift: LockShift | null, { state, pin }: Pick<JobView, 'state' | 'pin'>): string {
-  if (!shift) return 'too few locks on record'
-  const count = (n: number) => `${n} lock${n === 1 ? '' : 's'}`
+function whoseWords({ records, ownRounds }: NutShift, { state, pin }: Pick<JobView, 'state' | 'pin'>): string {
+  const count = (n: number, what: string) => `${n} ${what}${n === 1 ? '' : 's'}`
+  if (ownRounds > 0) return `this nut, ${count(ownRounds, 'round')}`
+  if (!records) return 'the other nuts of this job'
   // the narrowest of them that has two, as the scatter is taken
-  if (shift.own > 1) return `${state.personName}, this model, ${count(shift.own)}`
-  return shift.model > 1 ? `${pin.modelName}, ${count(shift.model)}` : `this shop, ${count(shift.shop)}`
+  if (records.own > 1) return `${state.personName}, this model, ${count(records.own, 'lock')}`
+  return records.model > 1
+    ? `${pin.modelName}, ${count(records.model, 'lock')}`
+    : `this shop, ${count(records.shop, 'lock')}`
 }
 
 /**
  * The verdict on trials before the lock, as the lock will leave them: each blade counts as thick as it will be worth then. A drag
  * of 0.13 before a lock that closes by 0.01 is a drag of 0.12 after it.
  */
-export function judgeAfterLock(view: JobView, valve: ValveState, shift: LockShift | null): Judgement {
+export function judgeAfterLock(view: JobView, valve: ValveState, shiftMm: number): Judgement {
   const trials: Trial[] = presentReading(valve)?.trials ?? []
   const role = view.pin.spec.engine.valves.find(v => v.id === valve.valveId)?.role
-  return judge(shift ? shiftedTrials(trials, shift.shiftMm) : trials, clearanceOf(view.pin, valve.valveId), {
+  return judge(shiftMm === 0 ? trials : shiftedTrials(trials, shiftMm), clearanceOf(view.pin, valve.valveId), {
     set: setInHand(view),
     hand: view.pin.hand,
     unit: view.pin.unit,

@@ -7,7 +7,13 @@ export interface OrderedEvent {
 }
 
 /** Kinds whose meaning depends on where crank and screw stood when they happened. */
-const DEPENDS_ON_PLACE: ReadonlySet<JobEvent['type']> = new Set(['crank', 'trial', 'mark-checked', 'nut-loosened'])
+const DEPENDS_ON_PLACE: ReadonlySet<JobEvent['type']> = new Set([
+  'crank',
+  'trial',
+  'mark-checked',
+  'nut-loosened',
+  'screw-checked',
+])
 /** Whether an event moved the crank or a screw, so that what was felt before it means something else after it. */
 export const movesSomething = (event: JobEvent): boolean =>
   event.type === 'prove-turned' ||

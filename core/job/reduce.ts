@@ -4,7 +4,7 @@ import type { JobEvent, Payload } from './event'
 import { browserOf, movesSomething, workingOrder } from './order'
 import type { JobPin } from './pin'
 import type { JobState, ValveState } from './state'
-import { changeGap, loosen, shimFitted, trial } from './valve-work'
+import { changeGap, loosen, screwChecked, shimFitted, trial } from './valve-work'
 
 const emptyState = (pin: JobPin): JobState => ({
   status: 'open',
@@ -58,6 +58,9 @@ const emptyState = (pin: JobPin): JobState => ({
     shim: { engravedMm: null, measuredMm: null, fitted: [] },
     readings: [],
     setChosen: false,
+    screwChecked: false,
+    leftAtPlace: null,
+    spins: false,
     lookAgain: false,
   })),
   proving: false,
@@ -225,6 +228,9 @@ function apply(pin: JobPin, state: JobState, event: JobEvent): void {
       break
     case 'nut-loosened':
       onValve(state, event.payload.valveId, valve => loosen(valve, event.payload.slotDeg ?? null))
+      break
+    case 'screw-checked':
+      onValve(state, event.payload.valveId, valve => screwChecked(state, valve, event.payload.found))
       break
     case 'prove-turned':
       proveTurned(pin, state, event.id, event.payload)

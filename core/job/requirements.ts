@@ -28,7 +28,7 @@ const ask = (id: string, missing: string, met: boolean): Asked => ({ id, missing
 
 /** Whether a valve is to be set: out, chosen, or in the middle of it. */
 export function needsSetting(view: JobView, valve: ValveState): boolean {
-  if (valve.nut !== 'locked') return true
+  if (valve.nut !== 'locked' || valve.spins || valve.leftAtPlace === view.state.places) return true
   const latest = latestVerdict(view.pin, valve).verdict
   if (latest === 'tight' || latest === 'loose') return true
   if (valve.phase === 'torqued') return verdictIn(view.pin, valve, 'torqued').verdict !== 'in'
@@ -192,7 +192,9 @@ const unserved = (view: JobView): ValveState[] =>
   view.state.valves.filter(v => view.model.plan.unserved.includes(v.valveId))
 const noStop = (view: JobView, valve: ValveState): Asked =>
   ask(
-    openedInVain(view, valve.valveId) ? `vain:${valve.valveId}:${view.state.places}` : `no-stop:${valve.valveId}`,
+    openedInVain(view, valve.valveId)
+      ? `vain:${valve.valveId}:${view.state.places}`
+      : `no-stop:${valve.valveId}:${view.state.places}`,
     `${nameOf(view, valve)}: no stop of this school serves it.`,
     asFoundDone(view, valve) && !needsSetting(view, valve) && isProved(view, valve),
   )

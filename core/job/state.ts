@@ -46,6 +46,8 @@ export interface ShimState {
 /** What the blades said at one screw angle before the lock. */
 export interface ScrewTry {
   round: number
+  /** The crank place at which they said it. */
+  place: number
   screwDeg: number
   trials: Trial[]
 }
@@ -71,6 +73,12 @@ export interface ValveState {
   shim: ShimState
   readings: Reading[]
   setChosen: boolean
+  /** Turned and nothing changed: it was looked at, and it is the right screw. */
+  screwChecked: boolean
+  /** It was turned back to where it was found and locked at this place: nothing is set there. */
+  leftAtPlace: number | null
+  /** The stud turns with its nut. */
+  spins: boolean
   /** What it rested on was taken back since it was measured. */
   lookAgain: boolean
 }

@@ -54,17 +54,17 @@ export function trial(
   const made = trialOf(pin, id, payload)
   reading.trials.push(made)
   reading.personId = personId
-  if (valve.phase === 'before lock') tryAt(valve).push(made)
+  if (valve.phase === 'before lock') tryAt(valve, state.places).push(made)
   valve.lookAgain = false
   state.freshPlace = false
   bladeSpeaks(pin, state, valve, made, leavesOf(setNamed(pin, payload.set ?? null))[0]?.mm ?? 0)
 }
 
 /** The trials made at the screw's present angle in this round. */
-function tryAt(valve: ValveState): Trial[] {
+function tryAt(valve: ValveState, place: number): Trial[] {
   let here = valve.tries.at(-1)
-  if (here?.round !== valve.round || here.screwDeg !== valve.screwDeg)
-    valve.tries.push((here = { round: valve.round, screwDeg: valve.screwDeg, trials: [] }))
+  if (here?.round !== valve.round || here.place !== place || here.screwDeg !== valve.screwDeg)
+    valve.tries.push((here = { round: valve.round, place, screwDeg: valve.screwDeg, trials: [] }))
   return here.trials
 }
 
@@ -116,6 +116,21 @@ export function loosen(valve: ValveState, slotDeg: number | null = null): void {
   valve.nut = 'loose'
   valve.phase = 'before lock'
   valve.round++
+  valve.screwChecked = false
+}
+
+/** A screw that was turned and changed nothing: it was the right one after all, another one, or its stud turns. */
+export function screwChecked(state: JobState, valve: ValveState, found: Payload<'screw-checked'>['found']): void {
+  if (found === 'right') valve.screwChecked = true
+  if (found === 'spins') Object.assign(valve, { spins: true, nut: 'locked' })
+  if (found === 'turned back')
+    Object.assign(valve, { nut: 'locked', phase: 'torqued', screwDeg: 0, setChosen: false, leftAtPlace: state.places })
+  if (found !== 'other') return
+  // what was turned was not this screw: it stands where it stood, and what the other one did is looked at again
+  valve.screwDeg = valve.moves.filter(m => m.round < valve.round).at(-1)?.screwDeg ?? 0
+  valve.moves = valve.moves.filter(m => m.round < valve.round)
+  valve.tries = valve.tries.filter(t => t.round < valve.round)
+  for (const other of state.valves) if (other !== valve && other.readings.length) other.lookAgain = true
 }
 
 export function changeGap(

@@ -124,11 +124,30 @@ export const roundTurn = (deg: number): number => (Math.abs(deg) >= 30 ? Math.ro
 export const turnWords = (deg: number): string =>
   `${Math.abs(roundTurn(deg))}° ${deg >= 0 ? 'clockwise' : 'anticlockwise'}`
 
-/** A turn as flats of the nut: “a quarter flat”, “1½ flats”. */
+const PARTS: [number, string][] = [
+  [15, '¼'],
+  [20, '⅓'],
+  [30, '½'],
+  [40, '⅔'],
+  [45, '¾'],
+]
+/** A fraction of a flat is said only where it is right within this. Degrees */
+const FRACTION_WITHIN_DEG = 2
+
+/** A turn as flats of the nut, where a fraction is right within 2°: “a quarter flat”, “1½ flats”; else in tenths: “a touch: 6°, a tenth of a flat”. */
 export function flatsWords(deg: number): string {
-  const quarters = Math.max(1, Math.round(Math.abs(deg) / 15))
-  const [whole, part] = [Math.floor(quarters / 4), ['', '¼', '½', '¾'][quarters % 4] ?? '']
-  return `${whole || ''}${part} flat${quarters > 4 ? 's' : ''}`
+  const turned = Math.abs(deg)
+  const whole = Math.floor((turned + FRACTION_WITHIN_DEG) / 60)
+  const rest = turned - whole * 60
+  const part =
+    Math.abs(rest) <= FRACTION_WITHIN_DEG ? '' : PARTS.find(([at]) => Math.abs(rest - at) <= FRACTION_WITHIN_DEG)?.[1]
+  const many = (flats: string, count: number) => `${flats} flat${count > 1 ? 's' : ''}`
+  if (part !== undefined && whole + Number(part !== '') > 0)
+    return many(`${whole || ''}${part}`, whole + Number(whole > 0 && part !== ''))
+  if (turned < 10)
+    return `a touch: ${Math.max(1, Math.round(turned))}°, ${turned < 4.5 ? 'a twentieth' : 'a tenth'} of a flat`
+  const tenths = Math.round(turned / 6) / 10
+  return tenths < 1 ? `${tenths} of a flat` : many(String(tenths), tenths)
 }
 
 /** Names of an engine's valves by id. */

@@ -1,9 +1,18 @@
 import { type Place, signedWay } from '../engine'
-import { type AnswerKey, cheapestToLookAtAgain, type Happening, type JobView, nextThing, type NextThing } from '../job'
+import {
+  type AnswerKey,
+  cheapestToLookAtAgain,
+  type Happening,
+  type JobView,
+  nextThing,
+  type NextThing,
+  type Payload,
+} from '../job'
 import type { HandBands, Stack } from '../feeler'
 import { movesCrank, type Observation } from '../position'
 import { trueAngle, turnCrank, turnToPlace, turnWhole, watchIntake } from './crank'
 import { feelOf } from './feel'
+import { type School, schoolsFor } from '../stops'
 import { between, normal, oneOf, type Random } from './random'
 import { awayFromPlace, camSignsSeen } from './sight'
 import { fitShim, isTrulyClosed, liftedMm, turnScrew, type VirtualEngine, workNut } from './virtual-engine'
@@ -49,6 +58,10 @@ export class VirtualHand {
     readonly virtual: VirtualEngine,
     readonly errors: HandErrors = STEADY(),
   ) {}
+
+  private inFind = false
+  /** Other ways of finding stops that it has not tried. */
+  private schoolsLeft: School[] | null = null
 
   private get random(): Random {
     return this.errors.random
@@ -145,9 +158,15 @@ export class VirtualHand {
   private act(happening: Happening): void {
     if (happening.type === 'shim-fitted') fitShim(this.virtual, happening.payload.valveId, happening.payload.mm)
     if (happening.type === 'nut-loosened') workNut(this.virtual, happening.payload.valveId, 'loose')
+    if (happening.type === 'screw-checked') this.screwLeft(happening.payload)
     if (happening.type === 'prove-turned' && happening.payload.to)
       this.proveTurn(happening.payload.turns, happening.payload.to)
     if (happening.type === 'crank') happening.payload.observations.forEach(o => this.move(o))
+  }
+
+  private screwLeft({ valveId, found }: Payload<'screw-checked'>): void {
+    if (found === 'turned back') turnScrew(this.virtual, valveId, -this.virtual.screwDeg[valveId]!)
+    if (found === 'turned back' || found === 'spins') workNut(this.virtual, valveId, 'locked')
   }
 
   private proveTurn(turns: number, to: Place): void {
@@ -160,6 +179,15 @@ export class VirtualHand {
     if (happening?.type === 'crank') return happening.payload.observations.every(o => this.isSo(o))
     if (happening?.type === 'mark-checked')
       return happening.payload.still === (this.place === null || this.shows(this.place))
+    if (happening?.type === 'screw-checked')
+      return (
+        happening.payload.found ===
+        (this.virtual.nature.spinning.includes(happening.payload.valveId)
+          ? 'spins'
+          : this.inFind
+            ? 'turned back'
+            : 'right')
+      )
     return happening !== null
   }
 
@@ -189,12 +217,17 @@ export class VirtualHand {
   /** Does what the instruction says and answers. @throws Error where no key is true */
   answer(next: NextThing): Happening {
     this.lastWrong = false
+    this.inFind = next.step === 'find'
     if (next.trial) return this.trial(next.trial)
     if (next.keys.some(k => k.asks === 'shim-read') && 'valveId' in next.stage) {
       const mm = this.virtual.shimMm[next.stage.valveId]!
       return { type: 'shim-read', payload: { valveId: next.stage.valveId, engravedMm: hundredths(mm), measuredMm: mm } }
     }
-    const key = next.keys.find(k => this.fits(k))
+    const school = next.keys.some(k => k.asks === 'school')
+      ? (this.schoolsLeft ??= schoolsFor(this.virtual.engine)).shift()
+      : undefined
+    if (school) return { type: 'school-chosen', payload: { school } }
+    const key = next.wayOut ? undefined : next.keys.find(k => this.fits(k))
     if (!key && next.requirement && next.keys.some(k => k.asks === 'reason'))
       return {
         type: 'gate-passed',

@@ -255,15 +255,21 @@ export const isWeighing = ({ instruction }: Pick<Draft, 'instruction'>): boolean
 /** A screw opened in vain: the valve is held open here, whatever was answered before. */
 function vainDraft(view: JobView, valveId: string): Draft {
   const { name, cylinderId } = valveById(view.pin.spec.engine, valveId)
+  const vain = view.state.noted.filter(
+    ({ id, observation: o }) => id.endsWith(':vain') && o.kind === 'rocker' && o.valveId === valveId,
+  )
+  const again = vain.length > 1
+  const anew = key('Find the place anew', 'nothing of it is believed', crank({ kind: 'lost' }))
+  const another = key('Another way', 'choose how stops are found', null, 'school')
+  const back = key('Turned back and locked', 'as it was found', {
+    type: 'screw-checked',
+    payload: { valveId, found: 'turned back' },
+  })
   return {
     label: `${name}: leave it as it is`,
     instruction: `Stop: the ${name.toLowerCase()} is not closed here`,
     why: `${valveById(view.pin.spec.engine, valveId).adjuster === 'shim' ? 'Its shim is far thinner now' : 'Its screw was opened far'} and the blade still will not go, so it is held open here. Leave it as it is; find the place anew.`,
-    keys: [
-      key('Find the place anew', 'nothing of it is believed', crank({ kind: 'lost' })),
-      key('Another way', 'choose how stops are found', null, 'school'),
-      key('Go on', 'say why', null, 'reason'),
-    ],
+    keys: again ? [back, anew, another] : [anew, another, back],
     stage: { kind: 'wheel', target: null, feelValveIds: [valveId], cylinderId },
   }
 }

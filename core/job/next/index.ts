@@ -13,7 +13,7 @@ import { setThing } from './set'
 import { type Draft, key, type NextThing } from './thing'
 
 export * from './thing'
-export { bracketOf, turnDoubt } from './set'
+export { turnDoubt } from './set'
 export { shimFromWords } from './shims'
 export { dueWords, suggestedDue } from './close'
 export { isWeighing, lastPlace, marginWords, pastTopWords } from './find'

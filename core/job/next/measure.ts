@@ -4,14 +4,18 @@ import {
   type BladeSet,
   engravedWords,
   type Feel,
+  intervalWords,
   limitsOf,
   type Stack,
   targetOf,
+  thickness,
   type Verdict,
 } from '../../feeler'
 import { formatLength, snapMm } from '../../units'
 import type { GapChange } from '../event'
 import { presentReading, type ValveState } from '../state'
+import { aimOf } from '../aim'
+import { standsByAngle } from '../setting'
 import { clearanceOf, expectedPolicy, judgeReading, type JobView, setInHand } from '../view'
 import { placeWords, stillWords } from '../words'
 import { stopHere } from '../stop-work'
@@ -101,23 +105,58 @@ const setIt = ({ valveId, phase }: ValveState): AnswerKey =>
     ? key('Set it', 'once all here are measured', { type: 'set-chosen', payload: { valveId } })
     : key('Set it again', 'loosen the nut', { type: 'nut-loosened', payload: { valveId } })
 
+/** Where the screw’s angle puts it, as an estimate. */
+function angleWords(view: JobView, valve: ValveState): string {
+  const stands = standsByAngle(view, valve)
+  return stands ? ` By the screw’s angle it stands at ${intervalWords(stands, view.pin.unit)}: an estimate.` : ''
+}
+
 /** No blade of the set tells on which side of a limit the gap is. A screw can be set to where one does. */
 function notProvable(view: JobView, valve: ValveState): Omit<Draft, 'label'> {
   const { valveId } = valve
   const bySet = valveById(view.pin.spec.engine, valveId).adjuster === 'screw'
+  // one that was set already stands where the set can bring it, or it would have been proved
+  const helps = bySet && valve.round === 0 && aimOf(view, valve).after !== null
   const ways = [
-    ...(bySet ? ['set it to where one does'] : []),
+    ...(helps ? ['set it to where one does'] : []),
     ...(view.pin.otherSets.length ? ['take another set'] : []),
     'try one again',
     'go on with a reason',
   ]
+  const goOn = key('Go on', 'say why', null, 'reason')
   return {
     instruction: 'This set cannot prove it',
     stage: { kind: 'blades', valveId, next: null },
-    why: `${alreadySaid(view, valve)}No blade or stack of ${setInHand(view).name} settles it: ${ways.slice(0, -1).join(', ')}, or ${ways.at(-1)}.`,
-    keys: [...(bySet ? [setIt(valve)] : []), key('Go on', 'say why', null, 'reason')],
+    why: `${alreadySaid(view, valve)}No blade or stack of ${setInHand(view).name} settles it: ${ways.slice(0, -1).join(', ')}, or ${ways.at(-1)}.${angleWords(view, valve)}`,
+    keys: helps ? [setIt(valve), goOn] : [goOn, ...(bySet ? [setIt(valve)] : [])],
+    ...(helps ? {} : { wayOut: true as const }),
   }
 }
+
+/** A valve that is out and was left so with a reason: its proof says so again. */
+function leftOut(view: JobView, valve: ValveState): Omit<Draft, 'label'> {
+  const bySet = valveById(view.pin.spec.engine, valve.valveId).adjuster === 'screw'
+  return {
+    instruction: 'It is still out of the spec',
+    stage: { kind: 'blades', valveId: valve.valveId, next: null },
+    why: `${alreadySaid(view, valve)}It was left so. Leave it with a reason for the sheet, or set it again.`,
+    keys: [key('Leave it so', 'say why', null, 'reason'), ...(bySet ? [setIt(valve)] : [])],
+    wayOut: true,
+  }
+}
+
+/** Blades that were tried again and still do not agree: another set, or a reason. */
+function inDispute(view: JobView, valve: ValveState): Omit<Draft, 'label'> {
+  return {
+    instruction: 'These blades do not agree',
+    stage: { kind: 'blades', valveId: valve.valveId, next: null },
+    why: `${alreadySaid(view, valve)}They were tried again and say the same. Wipe and measure them${view.pin.otherSets.length ? ', take another set' : ''}, take one answer back, or go on with a reason.`,
+    keys: [key('Go on', 'say why', null, 'reason')],
+    wayOut: true,
+  }
+}
+/** A blade is asked for so often in one reading; then its answer stands. */
+const MOST_ASKED = 2
 
 /** The next blade for a valve that is being measured, as found or as proof. */
 export function trialThing(view: JobView, valve: ValveState, label: string): Draft {
@@ -127,7 +166,14 @@ export function trialThing(view: JobView, valve: ValveState, label: string): Dra
   const reading = presentReading(valve)
   const set = setInHand(view)
   const stack = expectedPolicy(view, valve)(reading?.trials ?? [])?.stack
-  if (!stack) return { label: `${name}, ${label}`, ...notProvable(view, valve) }
+  const judged = judgeReading(view.pin, reading, valveId)
+  if (!stack) {
+    const out = judged.verdict === 'tight' || judged.verdict === 'loose'
+    return { label: `${name}, ${label}`, ...(out ? leftOut(view, valve) : notProvable(view, valve)) }
+  }
+  const askedBefore = (reading?.trials ?? []).filter(t => thickness(t) === stack.totalMm).length
+  if (askedBefore >= MOST_ASKED)
+    return { label: `${name}, ${label}`, ...inDispute(view, valve), doubted: doubtedOf(view, valve) }
   const stacked =
     stack.bladesMm.length > 1 && !reading?.trials.length
       ? `No blade of that size: stack ${['', '', 'two', 'three'][stack.bladesMm.length]}. `
@@ -135,7 +181,7 @@ export function trialThing(view: JobView, valve: ValveState, label: string): Dra
   return {
     label: `${name}, ${label}`,
     instruction: `Try ${engravedWords(stack.engravedMm, set.unit)} in the ${name.toLowerCase()}`,
-    why: `${alreadySaid(view, valve)}${stacked}${wouldProve(view, valveId, stack.totalMm, judgeReading(view.pin, reading, valveId).verdict)}`,
+    why: `${alreadySaid(view, valve)}${stacked}${wouldProve(view, valveId, stack.totalMm, judged.verdict)}`,
     keys: feelKeys(valveId, stack, set, null),
     stage: { kind: 'blades', valveId, next: stack },
     trial: { valveId, stack, set: set.name, after: null },

@@ -1,92 +1,17 @@
-import {
-  bracketSlot,
-  degreesFor,
-  nextSlot,
-  type ScrewTurn,
-  screwTurn,
-  type SlotBracket,
-  type SlotTried,
-} from '../../adjuster'
+import type { ScrewTurn } from '../../adjuster'
 import { valveById } from '../../engine'
-import { engravedWords, type Interval, leavesOf } from '../../feeler'
+import { engravedWords } from '../../feeler'
 import { adjusterWords } from '../adjuster-words'
 import { type Aim, aimOf, judgeAfterLock } from '../aim'
 import type { GapChange } from '../event'
+import { MOST_ROUNDS, type Setting, settingOf } from '../setting'
 import { latestReading, presentReading, type Reading, type ValveState } from '../state'
 import { expectedPolicy, judgeReading, type JobView, latestVerdict, setInHand } from '../view'
-import { flatsWords, roundTurn, turnWords } from '../words'
+import { flatsWords, turnWords } from '../words'
 import { bladeHabitWords, lockTorque } from '../lock-torque'
 import { feelKeys, markCheckThing, trialThing, wantsMarkCheck } from './measure'
 import { shimThing } from './shims'
 import { type Draft, key } from './thing'
-
-/** When only one side is known, the screw is turned by this much of a gap, then felt again; twice as much each time it did not do. */
-const SEARCH_STEP_MM = 0.02
-
-/** What was found at each angle of this round's screw, with the reading before it. */
-function slotsTried(view: JobView, valve: ValveState): SlotTried[] {
-  const { pin } = view
-  return [
-    ...(valve.readings.length
-      ? [
-          {
-            screwDeg: valve.moves.filter(m => m.round < valve.round).at(-1)?.screwDeg ?? 0,
-            reading: startReading(view, valve),
-          },
-        ]
-      : []),
-    ...valve.tries
-      .filter(t => t.round === valve.round)
-      .map(t => ({
-        screwDeg: t.screwDeg,
-        reading: judgeReading(pin, { trials: t.trials, phase: 'before lock' }, valve.valveId).reading,
-      })),
-  ]
-}
-
-/** Between which angles of the screw the answer lies. */
-export const bracketOf = (view: JobView, valve: ValveState, wantedMm: number): SlotBracket =>
-  bracketSlot(slotsTried(view, valve), wantedMm)
-
-/** What the valve measured before this round's screw was touched. */
-function startReading(view: JobView, valve: ValveState): Interval {
-  const before = valve.readings.filter(r => r.round < valve.round && r.trials.length > 0).at(-1)
-  return judgeReading(view.pin, before, valve.valveId).reading
-}
-
-/** The next turn of the screw: the model's, kept between what was too loose and too tight, or halfway where it would leave that. */
-function nextTurn(view: JobView, valve: ValveState, wantedMm: number): { turn: ScrewTurn; deg: number } {
-  const { adjuster } = view.pin.spec.engine
-  const now: Reading | undefined = presentReading(valve)
-  const measured = now?.trials.length ? judgeReading(view.pin, now, valve.valveId).reading : startReading(view, valve)
-  const thinnest = leavesOf(setInHand(view))[0]?.mm ?? 0.05
-  const turn = screwTurn(adjuster, measured, wantedMm, thinnest)
-  const inVain = valve.moves.filter(m => m.round === valve.round).length
-  const step = degreesFor(adjuster, SEARCH_STEP_MM) * 2 ** Math.min(inVain, 3)
-  const model =
-    turn.kind === 'turn'
-      ? turn.deg
-      : turn.kind === 'open-until'
-        ? -Math.max(degreesFor(adjuster, wantedMm), step)
-        : (turn.direction === 'clockwise' ? 1 : -1) * Math.max(turn.deg, step)
-  const bracket = bracketOf(view, valve, wantedMm)
-  return {
-    turn,
-    deg: handTurn(
-      nextSlot(bracket, valve.screwDeg + model, turn.kind === 'turn') - valve.screwDeg,
-      valve.screwDeg,
-      bracket,
-    ),
-  }
-}
-
-/** A turn as a hand makes it: in fives where that stays between too loose and too tight, else in single degrees, and never none. */
-function handTurn(deg: number, fromDeg: number, { looseDeg, tightDeg }: SlotBracket): number {
-  const rounded = roundTurn(deg)
-  const to = fromDeg + rounded
-  const inside = (looseDeg === null || to > looseDeg) && (tightDeg === null || to < tightDeg)
-  return rounded !== 0 && inside ? rounded : Math.round(deg) || Math.sign(deg) || -1
-}
 
 const againWords = (view: JobView, reading: Reading | undefined, valveId: string): string =>
   reading?.trials.length ? `${judgeReading(view.pin, reading, valveId).reason} ` : ''
@@ -114,6 +39,8 @@ export function setThing(view: JobView, valve: ValveState): Draft {
   const { adjuster } = valveById(view.pin.spec.engine, valve.valveId)
   if (adjuster === 'shim') return shimThing(view, valve)
   if (adjuster === 'none') return nothingToSet(view, valve)
+  if (valve.spins) return spinsThing(view, valve)
+  if (valve.leftAtPlace === view.state.places && valve.nut === 'locked') return leftThing(view, valve)
   if (valve.nut === 'locked')
     return valve.phase === 'torqued' && torqueUnread(view, valve)
       ? trialThing(view, valve, 'torqued')
@@ -136,20 +63,77 @@ const screwStage = (
   askedDeg: number | null = null,
 ): Draft['stage'] => ({ kind: 'screw', valveId: valve.valveId, aim, turn, askedDeg, stage })
 
+/** A stud that turns with its nut: nothing can be set before that is put right. */
+function spinsThing(view: JobView, valve: ValveState): Draft {
+  const { name } = valveById(view.pin.spec.engine, valve.valveId)
+  return {
+    label: `${name}: cannot be set`,
+    instruction: `The ${name.toLowerCase()} stud turns with its nut`,
+    why: 'Nothing that is turned here moves the gap. The stud wants to be put right first: write it down for the owner.',
+    keys: [key('Leave it for now', 'say why', null, 'reason'), key('Write it down', 'for the owner', null, 'finding')],
+    stage: { kind: 'blades', valveId: valve.valveId, next: null },
+    wayOut: true,
+  }
+}
+
+/** Its screw was opened in vain at this place and turned back: it is not set here. */
+function leftThing(view: JobView, valve: ValveState): Draft {
+  const { name } = valveById(view.pin.spec.engine, valve.valveId)
+  return {
+    label: `${name}: as it was found`,
+    instruction: `The ${name.toLowerCase()} is left as it was found`,
+    why: 'It would not come free here, so this is not where it is closed. Find the place anew, or leave it with a reason.',
+    keys: [
+      key('Find the place anew', 'nothing of it is believed', {
+        type: 'crank',
+        payload: { observations: [{ kind: 'lost' }] },
+      }),
+      key('Leave it so', 'say why', null, 'reason'),
+    ],
+    stage: { kind: 'blades', valveId: valve.valveId, next: null },
+    wayOut: true,
+  }
+}
+
+/** What the blades in hand will be able to say once it is set: said before the nut is loosened. */
+function withoutBladeWords(view: JobView, aim: Aim): string {
+  if (aim.after) return ''
+  const others = view.pin.otherSets.map(s => s.name)
+  return ` No blade or stack of ${setInHand(view).name} proves this spec. It can be set by the screw’s angle, as an estimate${others.length ? `, or take ${others.join(' or ')}` : ', or with a finer set'}.`
+}
+
 function loosenThing(view: JobView, valve: ValveState): Draft {
   const { engine } = view.pin.spec
   const { valveId } = valve
   const { name } = valveById(engine, valveId)
   const words = adjusterWords(engine.adjuster)
-  const stage = screwStage(valve, aimOf(view, valve), 'loosen')
+  const aim = aimOf(view, valve)
+  const stage = screwStage(valve, aim, 'loosen')
   if (wantsMarkCheck(view, valveId)) return { ...markCheckThing(view, valveId), stage }
   const { verdict } = latestVerdict(view.pin, valve)
+  const free = key('It is free', `${words.turned} has not moved`, {
+    type: 'nut-loosened',
+    payload: { valveId, slotDeg: null },
+  })
+  if (valve.round >= MOST_ROUNDS)
+    return {
+      label: `${name}, set ${valve.round} times`,
+      instruction: `The ${name.toLowerCase()} will not stay where it is set`,
+      why: `${againWords(view, latestReading(valve), valveId)}Look at thread, nut and seat before another round. It may be left as it is with a reason, or gone round once more.`,
+      keys: [
+        key('Leave it as it is', 'say why', null, 'reason'),
+        key('Once more', 'the nut is free again', free.happening),
+        key('Write it down', 'for the owner', null, 'finding'),
+      ],
+      stage,
+      wayOut: true,
+    }
   return {
     label: `${name}, ${verdict === 'unproved' ? 'to be set' : verdict}`,
     instruction: `Loosen the ${name.toLowerCase()} ${words.nut}`,
-    why: `${againWords(view, latestReading(valve), valveId)}Note first where the ${engine.adjuster.head === 'slot' ? 'slot points' : 'key stands'}: mark one end.`,
+    why: `${againWords(view, latestReading(valve), valveId)}Note first where the ${engine.adjuster.head === 'slot' ? 'slot points' : 'key stands'}: mark one end.${withoutBladeWords(view, aim)}`,
     keys: [
-      key('It is free', `${words.turned} has not moved`, { type: 'nut-loosened', payload: { valveId, slotDeg: null } }),
+      free,
       key('Free, noted', 'type the clock hour', null, 'slot'),
       key('It will not move', 'write it down', null, 'finding'),
     ],
@@ -157,24 +141,39 @@ function loosenThing(view: JobView, valve: ValveState): Draft {
   }
 }
 
+/** So many blades at the nip are enough to see which way it went. */
+const MOST_AT_THE_NIP = 4
+
 function nippedThing(view: JobView, valve: ValveState): Draft {
   const { valveId } = valve
   const { engine } = view.pin.spec
   const { name } = valveById(engine, valveId)
   const words = adjusterWords(engine.adjuster)
   const aim = aimOf(view, valve)
-  const here = judgeReading(view.pin, presentReading(valve), valveId)
-  // it is good where it stands, or where the torque will leave it
-  const good = here.verdict === 'in' || judgeAfterLock(view, valve, aim.shift).verdict === 'in'
-  if (!good && here.verdict === 'unproved') return trialThing(view, valve, 'nipped')
-  if (!good)
+  const reading = presentReading(valve)
+  const here = judgeReading(view.pin, reading, valveId)
+  // it is good where it stands, or where the torque will leave it; what no blade tells is left to the screw's angle
+  const torqued = judgeAfterLock(view, valve, aim.torqueShiftMm)
+  const more = (reading?.trials.length ?? 0) < MOST_AT_THE_NIP && expectedPolicy(view, valve)(reading?.trials ?? [])
+  const good = here.verdict === 'in' || torqued.verdict === 'in'
+  const out = [here, torqued].every(j => j.verdict === 'tight' || j.verdict === 'loose')
+  // what the nip did is read narrowly, so that the next round aims off by it
+  if (!good && more) return trialThing(view, valve, 'nipped')
+  if (out)
     return {
       label: `${name}, nipped`,
       instruction: `It moved: loosen the ${words.nip} again`,
-      why: `${here.reason} Locking often moves it; the next round aims off.`,
+      why: `${here.reason} The next round aims off by what the nut did.`,
       keys: [key('It is free', 'go round again', { type: 'nut-loosened', payload: { valveId, slotDeg: null } })],
       stage: screwStage(valve, aim, 'loosen'),
     }
+  return torqueThing(view, valve, aim)
+}
+
+function torqueThing(view: JobView, valve: ValveState, aim: Aim): Draft {
+  const { valveId } = valve
+  const { engine } = view.pin.spec
+  const { name } = valveById(engine, valveId)
   const set = setInHand(view)
   const stack = aim.after ?? aim.anyway
   const torque = lockTorque(view)
@@ -185,7 +184,7 @@ function nippedThing(view: JobView, valve: ValveState): Draft {
   }
   return {
     label: `${name}, lock`,
-    instruction: `Torque the ${words.nip}${torque.instruction}, feel ${engravedWords(stack.engravedMm, set.unit)}`,
+    instruction: `Torque the ${adjusterWords(engine.adjuster).nip}${torque.instruction}, feel ${engravedWords(stack.engravedMm, set.unit)}`,
     why: `${torque.why} ${bladeHabitWords(view)}`,
     keys: feelKeys(valveId, stack, set, after),
     stage: screwStage(valve, aim, 'torque'),
@@ -193,30 +192,60 @@ function nippedThing(view: JobView, valve: ValveState): Draft {
   }
 }
 
+/** Nothing changed although the screw was turned: no bigger turn before it is known why. */
+function noChangeThing(view: JobView, valve: ValveState, { aim, turn }: Setting): Draft {
+  const { valveId } = valve
+  const { name } = valveById(view.pin.spec.engine, valveId)
+  const words = adjusterWords(view.pin.spec.engine.adjuster)
+  const say = (found: 'right' | 'other' | 'spins') => ({ type: 'screw-checked' as const, payload: { valveId, found } })
+  return {
+    label: `${name}: no change`,
+    instruction: `Is that the ${name.toLowerCase()} ${words.turned}, and does it turn?`,
+    why: `Half a flat and more, and the blade feels the same. Perhaps it is another valve’s ${words.turned}, or the stud turns with its nut.`,
+    keys: [
+      key('It turns, and it is the right one', 'go on', say('right')),
+      key('It was another one', 'that is turned back', say('other')),
+      key('The stud turns with it', 'nothing can be set', say('spins')),
+    ],
+    stage: screwStage(valve, aim, 'before lock', turn),
+  }
+}
+
+const READY_WORDS = {
+  'angle': 'By the screw’s angle it stands in the spec: lock it, then the blades prove it.',
+  'as near as it gets': 'It comes no nearer with this set and screw: lock it, then see what the blades say.',
+}
+
 function looseThing(view: JobView, valve: ValveState): Draft {
   const { valveId } = valve
   const { name } = valveById(view.pin.spec.engine, valveId)
   const words = adjusterWords(view.pin.spec.engine.adjuster)
-  const aim = aimOf(view, valve)
+  const setting = settingOf(view, valve)
+  const { aim, blade: stack, deg, ready, turn } = setting
   const set = setInHand(view)
-  const stack = aim.anyway
   const blade = engravedWords(stack.engravedMm, set.unit)
   const present = presentReading(valve)
-  const predicted = judgeAfterLock(view, valve, aim.shift)
-  if (predicted.verdict === 'in') {
+  if (ready) {
     const after = { kind: 'nipped' as const }
     return {
       label: `${name}, before lock`,
       instruction: `Hold ${words.hold}, nip the ${words.nip}, feel ${blade}`,
-      why: aim.shift
-        ? `${lastFelt(present)} With what the lock does it ends in the spec. It likes to follow: hold it still.`
-        : `${predicted.reason} It likes to follow the nut: hold it still.`,
+      why: `${ready === 'blade' ? (aim.shift ? `${lastFelt(present)} With what the lock does it ends in the spec.` : judgeAfterLock(view, valve, 0).reason) : READY_WORDS[ready]} It likes to follow the nut: hold it still.`,
       keys: feelKeys(valveId, stack, set, after),
       stage: screwStage(valve, aim, 'nip'),
       trial: { valveId, stack, set: set.name, after },
     }
   }
-  const { turn, deg } = nextTurn(view, valve, aim.beforeMm)
+  if (setting.feelFirst)
+    return {
+      label: `${name}, before lock`,
+      instruction: `Try ${blade} in the ${name.toLowerCase()} again`,
+      why: 'The crank was moved since: felt once more before the screw is turned.',
+      keys: feelKeys(valveId, stack, set, null),
+      stage: screwStage(valve, aim, 'before lock', turn),
+      trial: { valveId, stack, set: set.name, after: null },
+    }
+  if (setting.noChange) return noChangeThing(view, valve, setting)
   const after = { kind: 'screw' as const, deg }
   return {
     label: `${name}, before lock`,

@@ -69,6 +69,8 @@ export interface NextThing {
   /** Trials that cannot all be right, each of which may be taken back. */
   doubted: { eventId: string; words: string }[]
   requirement: Requirement | null
+  /** It has come to a dead end: whoever goes on does so with a reason, or another way that is offered. */
+  wayOut?: true
 }
 
 export type Draft = Omit<NextThing, 'step' | 'requirement' | 'trial' | 'doubted'> &

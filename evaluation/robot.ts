@@ -18,6 +18,7 @@ import {
   crankChance,
   likelihoodOf,
   locateMemory,
+  type LocateMemory,
   movesCrank,
   type Noted,
   predictive,
@@ -116,7 +117,13 @@ const toolsOf = new Map<JobPin, JobTools>()
 /** Policies and tables serve every job of one kind and set; only the belief's memory is a job's own. */
 function toolsFor(pin: JobPin): JobTools {
   if (!toolsOf.has(pin)) toolsOf.set(pin, jobTools(pin))
-  return { ...toolsOf.get(pin)!, memory: locateMemory() }
+  const memories = new Map<string, LocateMemory>()
+  const memoryFor: JobTools['memoryFor'] = found => {
+    const kept = memories.get(String(found)) ?? locateMemory()
+    memories.set(String(found), kept)
+    return kept
+  }
+  return { ...toolsOf.get(pin)!, memoryFor }
 }
 
 /** Whether a valve is shut with the stop's margin to every edge, which is what the judgement means by closed. */

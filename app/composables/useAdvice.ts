@@ -29,8 +29,7 @@ export function useAdvice(): Weigh {
     const request = JSON.parse(
       JSON.stringify({ engine: model.engine, school: model.plan.school, noted }),
     ) as AdviceRequest
-    request.decompressorThere = model.decompressorThere
-    const key = JSON.stringify([request.school, request.decompressorThere, request.noted])
+    const key = JSON.stringify([request.engine.decompressor, request.school, request.noted])
     const known = found.value.get(key)
     if (known || asked.has(key)) return known ?? null
     asked.add(key)

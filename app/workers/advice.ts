@@ -15,16 +15,15 @@ import type { School } from '~~/core/stops'
 export interface AdviceRequest {
   engine: Engine
   school: School
-  decompressorThere: boolean | undefined
   noted: Noted[]
 }
 
 let last: { key: string; model: PositionModel; memory: ReturnType<typeof locateMemory> } | null = null
 
 /** Weighs the moves apart from the page, so that no frame waits for it. */
-function advise({ engine, school, decompressorThere, noted }: AdviceRequest): Advice {
-  const key = JSON.stringify([engine, school, decompressorThere])
-  if (last?.key !== key) last = { key, model: positionModel(engine, school, decompressorThere), memory: locateMemory() }
+function advise({ engine, school, noted }: AdviceRequest): Advice {
+  const key = JSON.stringify([engine, school])
+  if (last?.key !== key) last = { key, model: positionModel(engine, school), memory: locateMemory() }
   const { model, memory } = last
   return adviseBySearch(model, locate(model, noted, { memory }), noted)
 }

@@ -137,6 +137,21 @@ export const decompressorSchema = z.discriminatedUnion('kind', [
 ])
 export type Decompressor = z.infer<typeof decompressorSchema>
 
+/** Where the source says that a valve is measured: at the T line, past its top by so much of the piston, at the maker's stops; or it does not say. */
+export const measuredAtSchema = z.discriminatedUnion('kind', [
+  z.object({ kind: z.literal('not said') }),
+  z.object({ kind: z.literal('top') }),
+  z.object({
+    kind: z.literal('past top'),
+    dropMm: z
+      .number({ error: 'Give how far past its top the piston is to be, such as 6 mm.' })
+      .min(1, { error: 'Under 1 mm past the top is the top.' })
+      .max(40, { error: 'More than 40 mm past the top is no place to measure at. Look at the unit.' }),
+  }),
+  z.object({ kind: z.literal('makers stops') }),
+])
+export type MeasuredAt = z.infer<typeof measuredAtSchema>
+
 /** A line on flywheel or rotor: the cycle angle, in [0, 360), at which it stands at the pointer. */
 export const markSchema = z.object({
   letter: words(6),
@@ -235,6 +250,7 @@ export const engineParts = z.object({
   layout: z.enum(['overhead cam', 'push-rods']),
   cam: camSchema.nullable(),
   decompressor: decompressorSchema,
+  measuredAt: measuredAtSchema.default({ kind: 'not said' }),
   marks: z.array(markSchema).max(12),
   /** Where the pointer, notch or window is that the marks are held against. */
   markWindow: words(80),

@@ -70,6 +70,13 @@ export const engineSchema = engineParts.superRefine((engine, context) => {
         message: `The stop is printed at ${stop.crankDeg}°, but its place shows ${Math.round(away)}° from there.`,
       })
   })
+  if (engine.measuredAt.kind === 'makers stops' && engine.makersStops.length === 0)
+    context.addIssue({
+      code: 'custom',
+      path: ['measuredAt'],
+      message:
+        'The source measures at the maker’s stops, and none are listed here: enter them, or choose another answer.',
+    })
   if (engine.shim === null && engine.valves.some(v => v.adjuster === 'shim'))
     context.addIssue({
       code: 'custom',
@@ -106,6 +113,7 @@ export function upcastEngine(stored: unknown): Engine {
       engine.decompressor.kind === 'arc'
         ? { ...engine.decompressor, cylinderId: engine.decompressor.cylinderId ?? null }
         : engine.decompressor,
+    measuredAt: engine.measuredAt ?? { kind: 'not said' },
     camMarks: engine.camMarks ?? [],
     makersStops: engine.makersStops ?? [],
     otherClearances: engine.otherClearances ?? [],

@@ -53,8 +53,6 @@ export function valveEvents(engine: Pick<Engine, 'cam'>, role: Role): ValveEvent
 
 /** Chance that an unknown decompressor is there: singles have one to be started by hand or by a small motor; others seldom. From memory. */
 export const UNKNOWN_DECOMPRESSOR_PRIOR = { single: 0.3, several: 0.05 }
-/** An unknown decompressor is planned for from this chance up; below it, *settled* guards against it. */
-export const PLANNED_FOR_FROM = 0.1
 
 /** Chance that this engine has a decompressor, before anything is felt: 0 or 1 where it is on record. */
 export function decompressorPrior({ decompressor, cylinders }: Pick<Engine, 'decompressor' | 'cylinders'>): number {
@@ -90,13 +88,30 @@ export function closedArcsOf(engine: Engine, valve: Valve, decompressorThere: bo
 
 /**
  * Where each valve may be measured: its base circle less the decompressor's arc, as arcs of the cycle `[start, start + sweep)`.
- * An unknown decompressor is taken out too where it is likely enough (what is possible must not be measured on).
- * @param decompressorThere whether to take a decompressor out that is not on record; by default where one is likely enough
+ * An unknown decompressor is taken out too, however unlikely: what is possible must not be measured on.
  * @returns per valve id, none, one or two arcs
  */
 export function closedArcs(
   engine: Engine,
-  decompressorThere = decompressorPrior(engine) >= PLANNED_FOR_FROM,
+  decompressorThere = engine.decompressor.kind !== 'none',
 ): Record<string, Arc[]> {
   return Object.fromEntries(engine.valves.map(valve => [valve.id, closedArcsOf(engine, valve, decompressorThere)]))
+}
+
+/** What a job or an earlier one found out about a decompressor that is not on record. */
+export type DecompressorFound = 'none' | 'there'
+
+/**
+ * The engine with what is known of its decompressor: what a test found stands over the record's silence, and over its “none”
+ * where one was found. Where the source itself says that valves are measured at the top, or at the maker's stops, its own
+ * places are believed: a decompressor that nobody recorded does not hold a valve there.
+ */
+export function withDecompressor(engine: Engine, found: DecompressorFound | null): Engine {
+  const { decompressor, measuredAt } = engine
+  if (decompressor.kind === 'arc') return engine
+  if (found === 'there') return { ...engine, decompressor: { ...ASSUMED_DECOMPRESSOR, kind: 'arc', cylinderId: null } }
+  const believed = measuredAt.kind === 'top' || measuredAt.kind === 'makers stops'
+  return decompressor.kind === 'unknown' && (found === 'none' || believed)
+    ? { ...engine, decompressor: { kind: 'none' } }
+    : engine
 }

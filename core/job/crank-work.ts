@@ -17,7 +17,9 @@ export function note(state: JobState, id: string, observation: Observation): voi
 /** The trials made so far no longer speak of the present gap. A verdict that was reached stays on record; a half-made one is dropped. */
 function restart(valve: ValveState): void {
   const reading = presentReading(valve)
-  if (reading && !readingStands(reading.trials)) valve.readings = valve.readings.filter(r => r !== reading)
+  if (!reading || readingStands(reading.trials)) return
+  if (reading.trials.length) valve.elsewhere.push(reading)
+  valve.readings = valve.readings.filter(r => r !== reading)
 }
 /** Whether trials bound the gap from above, so that they are a reading and not a beginning: a valve that refuses even the thinnest blade has been read. */
 export const readingStands = (trials: Trial[]): boolean => trials.some(t => t.feel !== 'free')

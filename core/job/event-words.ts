@@ -57,6 +57,10 @@ export function eventWords(pin: Pick<JobPin, 'spec' | 'bladeSet' | 'otherSets'>,
       return `Off: ${event.payload.item}`
     case 'put-in':
       return `In: ${event.payload.item}`
+    case 'decompressor-tested':
+      return event.payload.there
+        ? 'Decompressor: it holds the exhaust at the top'
+        : 'Decompressor: none, the exhaust reads the same at the top'
     case 'screw-checked':
       return `${valve(event.payload.valveId)} screw looked at: ${{ 'right': 'it turns, and it is the right one', 'other': 'it was another one', 'spins': 'the stud turns with it', 'turned back': 'turned back to where it was found, and locked' }[event.payload.found]}`
     case 'plug-read':

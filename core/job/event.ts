@@ -110,6 +110,8 @@ export const payloadSchemas = {
   'cam-back': z.object({}),
   'set-chosen': z.object({ valveId }),
   'nut-loosened': z.object({ valveId, slotDeg: z.number().min(0).lt(360).nullable().optional() }),
+  /** The same valve felt by blade at the top and past it: held at the top by a decompressor, or not. */
+  'decompressor-tested': z.object({ valveId, there: z.boolean(), bladesMm }),
   /** Why a screw that was turned changed nothing; or that it was turned back to where it was found, and locked. */
   'screw-checked': z.object({ valveId, found: z.enum(['right', 'other', 'spins', 'turned back']) }),
   'prove-turned': z.object({ turns: z.number().int().min(2).max(4), to: placeSchema.nullable() }),

@@ -151,7 +151,7 @@ const IDLE = {
 export function reasons(view: JobView): EffectWords[] {
   const { engine } = view.pin.spec
   const groups = new Map<string, Effect[]>()
-  for (const effect of effectsOf(view.model, view.state.noted, view.tools.memory)) {
+  for (const effect of effectsOf(view.model, view.state.noted, view.tools.memoryFor(view.state.decompressor))) {
     const id = eventIdOf(effect.noted.id)
     groups.set(id, [...(groups.get(id) ?? []), effect])
   }

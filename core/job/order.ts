@@ -13,6 +13,7 @@ const DEPENDS_ON_PLACE: ReadonlySet<JobEvent['type']> = new Set([
   'mark-checked',
   'nut-loosened',
   'screw-checked',
+  'decompressor-tested',
 ])
 /** Whether an event moved the crank or a screw, so that what was felt before it means something else after it. */
 export const movesSomething = (event: JobEvent): boolean =>

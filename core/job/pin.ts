@@ -1,4 +1,4 @@
-import { type Engine, upcastEngine } from '../engine'
+import { type DecompressorFound, type Engine, upcastEngine } from '../engine'
 import type { Lock } from '../adjuster'
 import { type BladeSet, type HandBands, type TargetSchool, upcastBladeSet } from '../feeler'
 import type { School } from '../stops'
@@ -48,6 +48,8 @@ export interface JobPin {
   unit: Extract<LengthUnit, 'mm' | 'thou'>
   /** The shop's favourite way of finding stops when the job was opened; null where it has none. */
   school: School | null
+  /** What an earlier job found out about a decompressor that is not on record; null where nobody looked. */
+  decompressor: DecompressorFound | null
   complaint: string
   openedAt: string
   openedBy: string
@@ -76,6 +78,7 @@ export function upcastPin(stored: unknown): JobPin {
   const pin = stored as JobPin
   return {
     ...NEW_IN_0_3(),
+    ...{ decompressor: null },
     ...pin,
     spec: { ...pin.spec, engine: upcastEngine(pin.spec.engine) },
     school: pin.school ?? null,

@@ -35,6 +35,8 @@ const emptyState = (pin: JobPin): JobState => ({
   wrench: null,
   figures: {},
   spec: null,
+  decompressor: pin.decompressor,
+  decompressorTested: false,
   camOut: false,
   personId: null,
   personName: '',
@@ -58,6 +60,7 @@ const emptyState = (pin: JobPin): JobState => ({
     shim: { engravedMm: null, measuredMm: null, fitted: [] },
     readings: [],
     setChosen: false,
+    elsewhere: [],
     screwChecked: false,
     leftAtPlace: null,
     spins: false,
@@ -228,6 +231,10 @@ function apply(pin: JobPin, state: JobState, event: JobEvent): void {
       break
     case 'nut-loosened':
       onValve(state, event.payload.valveId, valve => loosen(valve, event.payload.slotDeg ?? null))
+      break
+    case 'decompressor-tested':
+      state.decompressor = event.payload.there ? 'there' : 'none'
+      state.decompressorTested = true
       break
     case 'screw-checked':
       onValve(state, event.payload.valveId, valve => screwChecked(state, valve, event.payload.found))

@@ -1,6 +1,7 @@
-import { valveById } from '../engine'
+import { samePlace, valveById } from '../engine'
 import { movesCrank, standingToward } from '../position'
-import type { Stop } from '../stops'
+import { type Stop, topPlace } from '../stops'
+import { lastPlaceIn } from './crank-work'
 import { OUT_READING_WIDTH_MM } from '../feeler'
 import { formatTorque } from '../units'
 import type { Step } from './event'
@@ -8,6 +9,7 @@ import { expectedPolicy, isCold, type JobView, judgeReading, latestVerdict, verd
 import { type Passed, presentReading, readingIn, type ValveState } from './state'
 import { unsettledRoles } from './figures'
 import { stopHere, type StopWork, stopsInOrder } from './stop-work'
+import { decompressorTest, differsHere } from './two-places'
 
 export const PLUG = 'Spark plug'
 export const COVER = 'Rocker cover'
@@ -83,6 +85,9 @@ function openedInVain({ state }: JobView, valveId: string): boolean {
   )
 }
 
+const differsId = ({ state }: JobView, { valveId }: ValveState): string => `differs:${valveId}:${state.places}`
+const differencePassed = (view: JobView, valve: ValveState): boolean => passedFor(view, differsId(view, valve)) !== null
+
 /** The position of a stop is asked for while a valve there has something to be done. A reason given counts for this place only. */
 function find(view: JobView, { stop, index, valves }: StopWork, todo: (valve: ValveState) => boolean): Asked {
   const vain = valves.find(v => openedInVain(view, v.valveId))
@@ -92,6 +97,10 @@ function find(view: JobView, { stop, index, valves }: StopWork, todo: (valve: Va
       `${nameOf(view, vain)}: the screw was opened far, and the blade is still refused.`,
       false,
     )
+  // what is not quite closed reads tighter, never looser: where it reads looser, it is the earlier place that was false
+  const differs = valves.find(v => !differencePassed(view, v) && differsHere(view, v)?.tighterHere)
+  if (differs)
+    return ask(differsId(view, differs), `${nameOf(view, differs)}: it reads differently at two places.`, false)
   const id = view.model.plan.stops.length > 1 ? `place:${index + 1}:${view.state.places}` : `place:${view.state.places}`
   return ask(
     id,
@@ -228,6 +237,19 @@ function measuring(view: JobView): (Asked & { step: Step })[] {
   ]
 }
 
+/** How sure it must be that the test is made on compression. */
+const ON_COMPRESSION_AT = 0.95
+/** Whether the crank was just turned over to the top of the exhaust that is to be tested, on compression. */
+function atTop(view: JobView): boolean {
+  const test = decompressorTest(view)!
+  const { engine } = view.pin.spec
+  const place = lastPlaceIn(view.state.noted)
+  if (!place || !samePlace(place, topPlace(engine, test.valve.cylinderId))) return false
+  // the intake of its cylinder is held by nothing: where it is closed, the exhaust is too, but for a decompressor
+  const intake = engine.valves.find(v => v.cylinderId === test.valve.cylinderId && v.role === 'intake')
+  return intake !== undefined && (view.position.closed[intake.id] ?? 0) >= ON_COMPRESSION_AT
+}
+
 /** Turn it over, then go round all stops again. */
 function proving(view: JobView): (Asked & { step: Step })[] {
   const todo = toProve(view)
@@ -238,6 +260,15 @@ function proving(view: JobView): (Asked & { step: Step })[] {
         'The engine was not turned over by hand.',
         view.state.proving || view.state.valves.every(v => isProved(view, v)),
       ),
+      ...(view.state.proving && decompressorTest(view) && atTop(view)
+        ? [
+            ask(
+              `decompressor-test:${view.state.places}`,
+              'Nobody looked whether a decompressor holds the exhaust at the top.',
+              false,
+            ),
+          ]
+        : []),
     ]),
     ...stopsInOrder(view, todo).flatMap(work => [
       ...at('find', [find(view, work, todo)]),

@@ -10,6 +10,7 @@ const GROUND = [
   'rodMm',
   'cam',
   'decompressor',
+  'measuredAt',
   'marks',
   'markWindow',
   'camMarks',

@@ -1,5 +1,5 @@
 import type { TargetSchool, Trial } from '../feeler'
-import type { Clearance, Engine, Place, Role } from '../engine'
+import type { Clearance, DecompressorFound, Engine, Place, Role } from '../engine'
 import type { Noted } from '../position'
 import type { School } from '../stops'
 import type { GapChange, JobEvent, Payload } from './event'
@@ -73,6 +73,8 @@ export interface ValveState {
   shim: ShimState
   readings: Reading[]
   setChosen: boolean
+  /** Readings of this very gap made at earlier places of the crank: nothing has changed it since. */
+  elsewhere: Reading[]
   /** Turned and nothing changed: it was looked at, and it is the right screw. */
   screwChecked: boolean
   /** It was turned back to where it was found and locked at this place: nothing is set there. */
@@ -133,6 +135,10 @@ export interface JobState {
   figures: Partial<Record<Role, { clearance: Clearance; reason: string; by: string; at: string }>>
   /** The revision that took the place of the pinned one, and who took it. */
   spec: { revisionId: number; revision: number; engine: Engine; by: string; at: string } | null
+  /** What a test in this job, or an earlier one, found out about a decompressor that is not on record. */
+  decompressor: DecompressorFound | null
+  /** It was found out in this job. */
+  decompressorTested: boolean
   /** The cam is out for its shims. */
   camOut: boolean
   /** Who gave the last answer. */

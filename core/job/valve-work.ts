@@ -34,7 +34,8 @@ export function trial(
   if (after) changeGap(state, valve, id, after)
   let reading = presentReading(valve)
   if (reading && reading.place !== state.places) {
-    // measured again after the crank moved: the new trials stand alone
+    // measured again after the crank moved: the new trials stand alone, and the old ones are held against them
+    valve.elsewhere.push(reading)
     valve.readings = valve.readings.filter(r => r !== reading)
     reading = undefined
   }
@@ -115,6 +116,7 @@ export function loosen(valve: ValveState, slotDeg: number | null = null): void {
   if (slotDeg !== null) valve.slotFromDeg = slotDeg - valve.screwDeg
   valve.nut = 'loose'
   valve.phase = 'before lock'
+  valve.elsewhere = []
   valve.round++
   valve.screwChecked = false
 }
@@ -140,6 +142,7 @@ export function changeGap(
   change: NonNullable<Payload<'trial'>['after']>,
 ): void {
   state.lastChange = change.kind
+  valve.elsewhere = []
   if (change.kind === 'screw') {
     if (valve.nut !== 'loose') loosen(valve)
     valve.screwDeg += change.deg

@@ -1,4 +1,4 @@
-import { type Clearance, decompressorPrior, PLANNED_FOR_FROM, type Role } from '../engine'
+import { type Clearance, type DecompressorFound, type Role, withDecompressor } from '../engine'
 import {
   type BladePolicy,
   bladePolicy,
@@ -49,8 +49,9 @@ export interface PolicyKey {
 export interface JobTools {
   pin: JobPin
   /** The engine prepared for inference with the stops of a school; one memory serves all, for what is believed does not hang on the stops. */
-  modelFor: (school: School, decompressorThere?: boolean) => PositionModel
-  memory: LocateMemory
+  modelFor: (school: School, decompressor: DecompressorFound | null) => PositionModel
+  /** What is believed of the crank, kept between answers; another one where something was found out about a decompressor. */
+  memoryFor: (decompressor: DecompressorFound | null) => LocateMemory
   /** Weighs the moves where no rule settles the next one; null while that is still being worked out elsewhere. */
   weigh: Weigh
   /** The blades and stacks of a set that may be asked for on a spec. */
@@ -80,9 +81,9 @@ const EXPECTED_SIGMA_MM = 0.02
 
 /** @param weigh default: at once, which may take a tenth of a second; a screen passes one that asks a worker */
 export function jobTools(pin: JobPin, weigh: Weigh = adviseBySearch): JobTools {
-  const models = kept<[School, boolean | undefined], PositionModel>(
+  const models = kept<[School, DecompressorFound | null], PositionModel>(
     key => key.join(),
-    ([school, there]) => positionModel(pin.spec.engine, school, there),
+    ([school, decompressor]) => positionModel(withDecompressor(pin.spec.engine, decompressor), school),
   )
   const choices = kept<[BladeSet, Clearance], Stack[]>(
     ([set, clearance]) => `${set.name}|${JSON.stringify(clearance)}`,
@@ -108,9 +109,9 @@ export function jobTools(pin: JobPin, weigh: Weigh = adviseBySearch): JobTools {
   )
   return {
     pin,
-    memory: locateMemory(),
+    memoryFor: kept<DecompressorFound | null, LocateMemory>(String, () => locateMemory()),
     weigh,
-    modelFor: (school, there) => models([school, there]),
+    modelFor: (school, decompressor) => models([school, decompressor]),
     choicesFor: (set, clearance) => choices([set, clearance]),
     policyFor: policies,
   }
@@ -130,13 +131,16 @@ export function preparePolicies(tools: JobTools): void {
 }
 
 /** The pin with the revision that was taken and the figures that a lead settled put in: all that is judged goes by them. */
-export function settledPin(begun: JobPin, { figures, spec }: Pick<JobState, 'figures' | 'spec'>): JobPin {
-  const pin: JobPin = spec
-    ? {
-        ...begun,
-        spec: { revisionId: spec.revisionId, revision: spec.revision, status: 'approved', engine: spec.engine },
-      }
-    : begun
+export function settledPin(
+  begun: JobPin,
+  { figures, spec, decompressor }: Pick<JobState, 'figures' | 'spec' | 'decompressor'>,
+): JobPin {
+  const taken = spec
+    ? { revisionId: spec.revisionId, revision: spec.revision, status: 'approved' as const, engine: spec.engine }
+    : begun.spec
+  const settled = withDecompressor(taken.engine, decompressor)
+  const pin: JobPin =
+    taken === begun.spec && settled === taken.engine ? begun : { ...begun, spec: { ...taken, engine: settled } }
   if (Object.keys(figures).length === 0) return pin
   const { engine } = pin.spec
   return {
@@ -160,9 +164,6 @@ export const setInHand = ({ pin, state }: Pick<JobView, 'pin' | 'state'>): Blade
 export const targetFor = ({ pin, state }: Pick<JobView, 'pin' | 'state'>, valveId: string): number =>
   targetOf(clearanceOf(pin, valveId), state.target ?? pin.target, roleOf(pin, valveId))
 
-/** From this chance up, a decompressor that was not planned for is planned for. */
-const FELT_FROM = 0.3
-
 /** A job as the Bench looks at it: the fold, where the crank is, and the time by which rests are counted. */
 export interface JobView {
   tools: JobTools
@@ -180,22 +181,16 @@ export function viewJob(tools: JobTools, log: JobEvent[], nowMs: number): JobVie
   const pin = settledPin(tools.pin, state)
   const { engine } = pin.spec
   const school = state.school ?? firstSchool(engine, pin.school ?? null)
-  const look = (model: PositionModel) => ({
+  const model = tools.modelFor(school, state.decompressor)
+  return {
     tools,
     pin,
     state,
     school,
     model,
     nowMs,
-    position: locate(model, state.noted, { memory: tools.memory }),
-  })
-  const view = look(tools.modelFor(school))
-  // one that was too unlikely to plan for, and now is felt: the stops must lie where it has let go
-  const found =
-    engine.decompressor.kind === 'unknown' &&
-    decompressorPrior(engine) < PLANNED_FOR_FROM &&
-    view.position.decompressor >= FELT_FROM
-  return found ? look(tools.modelFor(school, true)) : view
+    position: locate(model, state.noted, { memory: tools.memoryFor(state.decompressor) }),
+  }
 }
 
 /** What one reading proves. A shop that demands the pair demands it of the proof. */

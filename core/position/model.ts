@@ -58,8 +58,6 @@ export interface Way {
 export interface PositionModel {
   engine: Engine
   plan: StopPlan
-  /** Whether a decompressor that is not on record was planned for by order; undefined leaves it to its chance. */
-  decompressorThere: boolean | undefined
   hypotheses: Hypothesis[]
   /** slackChance[valve]: for a valve with clearance. */
   slackChance: Pair<Float64Array>[]
@@ -184,15 +182,13 @@ export function arrivalAt(model: PositionModel, place: Place): Arrival {
 /**
  * Prepares an engine for `locate`. Costs a few milliseconds; one model serves a whole job.
  * @param school by which the stops are planned; default as for `planStops`
- * @param decompressorThere plans for a decompressor that is not on record; default as for `planStops`
  */
-export function positionModel(engine: Engine, school?: School, decompressorThere?: boolean): PositionModel {
-  const plan = planStops(engine, school, decompressorThere)
+export function positionModel(engine: Engine, school?: School): PositionModel {
+  const plan = planStops(engine, school)
   const allClosed = plan.stops.map(stop => allClosedTable(engine, stop))
   return {
     engine,
     plan,
-    decompressorThere,
     allClosed,
     arrivals: new Map(),
     likelihoods: new Map(),

@@ -330,7 +330,7 @@ describe('on several cylinders', () => {
     expect(advice.kind).toBe('watch')
   })
   it('a decompressor is excluded before a valve is said to have no clearance', () => {
-    const model = positionModel(twinOf(270, { decompressor: { kind: 'unknown' } }), 'marks', true)
+    const model = positionModel(twinOf(270, { decompressor: { kind: 'unknown' } }), 'marks')
     const { position } = look(model, toT, rocker('l-intake', true), rocker('l-exhaust', false))
     expect(position.standing.kind).not.toBe('settled')
   })

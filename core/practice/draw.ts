@@ -40,6 +40,7 @@ export const practicePin = ({ name, engine }: PracticeEngine, bladeSet: BladeSet
   hand: USUAL_HAND,
   unit: 'mm',
   school: null,
+  decompressor: null,
   complaint: '',
   openedAt: '',
   openedBy: '',

@@ -179,13 +179,18 @@ export class VirtualHand {
     if (happening?.type === 'crank') return happening.payload.observations.every(o => this.isSo(o))
     if (happening?.type === 'mark-checked')
       return happening.payload.still === (this.place === null || this.shows(this.place))
+    if (happening?.type === 'decompressor-tested') {
+      const { valveId, bladesMm, there } = happening.payload
+      const feel = this.feel(valveId, { engravedMm: bladesMm, totalMm: bladesMm.reduce((a, b) => a + b, 0) })
+      return there === (feel === 'pinched' || feel === 'no-go')
+    }
     if (happening?.type === 'screw-checked')
       return (
         happening.payload.found ===
-        (this.virtual.nature.spinning.includes(happening.payload.valveId)
-          ? 'spins'
-          : this.inFind
-            ? 'turned back'
+        (this.inFind
+          ? 'turned back'
+          : this.virtual.nature.spinning.includes(happening.payload.valveId)
+            ? 'spins'
             : 'right')
       )
     return happening !== null
@@ -223,9 +228,11 @@ export class VirtualHand {
       const mm = this.virtual.shimMm[next.stage.valveId]!
       return { type: 'shim-read', payload: { valveId: next.stage.valveId, engravedMm: hundredths(mm), measuredMm: mm } }
     }
-    const school = next.keys.some(k => k.asks === 'school')
-      ? (this.schoolsLeft ??= schoolsFor(this.virtual.engine)).shift()
-      : undefined
+    const elsewhere = next.keys.some(k => k.happening?.type === 'crank')
+    const school =
+      !elsewhere && next.keys.some(k => k.asks === 'school')
+        ? (this.schoolsLeft ??= schoolsFor(this.virtual.engine)).shift()
+        : undefined
     if (school) return { type: 'school-chosen', payload: { school } }
     const key = next.wayOut ? undefined : next.keys.find(k => this.fits(k))
     if (!key && next.requirement && next.keys.some(k => k.asks === 'reason'))

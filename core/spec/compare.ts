@@ -144,6 +144,17 @@ export function specLines(engine: Engine): SpecLine[] {
           : 'not known',
     ),
     line(
+      'measured-at',
+      'Measured',
+      engine.measuredAt,
+      {
+        'not said': 'the source does not say where',
+        'top': 'at the top mark',
+        'past top': engine.measuredAt.kind === 'past top' ? `${engine.measuredAt.dropMm} mm past the top` : '',
+        'makers stops': 'at the maker’s stops',
+      }[engine.measuredAt.kind],
+    ),
+    line(
       'marks',
       'Marks',
       [engine.marks, engine.markWindow],

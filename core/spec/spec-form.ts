@@ -46,6 +46,8 @@ export const SPEC_DEFAULTS = {
   heldFrom: '',
   heldTo: '',
   heldOn: '',
+  measuredAt: 'not said',
+  measuredDrop: '',
   marks: '',
   markWindow: '',
   camMarks: '',
@@ -95,6 +97,7 @@ const FIELDS_OF: Record<keyof Engine, SpecField[]> = {
   shim: ['shimDiameter', 'shimStep', 'intakeBy', 'exhaustBy'],
   cam: ['checkLift', 'io', 'ic', 'eo', 'ec'],
   decompressor: ['decompressor', 'heldFrom', 'heldTo', 'heldOn'],
+  measuredAt: ['measuredAt', 'measuredDrop'],
   marks: ['marks'],
   markWindow: ['markWindow'],
   camMarks: ['camMarks'],
@@ -119,6 +122,7 @@ const FIELD_AT: Record<string, SpecField> = {
   'shim.stepMm': 'shimStep',
   'valves': 'cylinders',
   'decompressor.cylinderId': 'heldOn',
+  'measuredAt.dropMm': 'measuredDrop',
   'decompressor.fromDeg': 'heldFrom',
   'decompressor.toDeg': 'heldTo',
   'cam.checkLiftMm': 'checkLift',
@@ -248,6 +252,8 @@ function candidate(text: SpecText, exact: Exact): { data: Record<string, unknown
             cylinderId: heldOn,
           }
         : { kind: text.decompressor },
+    measuredAt:
+      text.measuredAt === 'past top' ? { kind: 'past top', dropMm: number('measuredDrop') } : { kind: text.measuredAt },
     marks,
     markWindow: text.markWindow,
     camMarks: attempt('camMarks', () => parseCamMarks(text.camMarks)) ?? [],
@@ -354,6 +360,8 @@ function specText(engine: Engine): SpecText {
     heldTo: decompressor.kind === 'arc' ? figure(decompressor.toDeg) : '',
     heldOn:
       decompressor.kind === 'arc' ? (engine.cylinders.find(c => c.id === decompressor.cylinderId)?.name ?? '') : '',
+    measuredAt: engine.measuredAt.kind,
+    measuredDrop: engine.measuredAt.kind === 'past top' ? figure(engine.measuredAt.dropMm) : '',
     marks: marksText(engine.marks),
     markWindow: engine.markWindow,
     camMarks: camMarksText(engine.camMarks),

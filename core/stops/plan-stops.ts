@@ -171,16 +171,11 @@ const idsServed = (stops: Candidate[]) => new Set(stops.flatMap(s => s.valves.ma
  * as candidates and the whole is minimised again. A maker's own list is kept as it is printed; valves that it names and
  * that the cam data says are not closed there are flagged.
  * @param school default: the maker's list where there is one, else marks, else the piston's top
- * @param decompressorThere whether to plan for a decompressor that is not on record; by default where one is likely enough
  * @returns stops in running order from 0°; `unserved` valves have no stop
  * Source: judgement over `closedArcs`; schools and the past-top rule are common practice.
  */
-export function planStops(
-  engine: Engine,
-  school: School = firstSchool(engine, null),
-  decompressorThere?: boolean,
-): StopPlan {
-  const arcs = closedArcs(engine, decompressorThere)
+export function planStops(engine: Engine, school: School = firstSchool(engine, null)): StopPlan {
+  const arcs = closedArcs(engine)
   let chosen: Candidate[]
   let pastTop = false
   if (school === 'maker') chosen = makersCandidates(engine, arcs)

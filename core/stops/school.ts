@@ -23,6 +23,12 @@ const distinct = (places: Place[]): Place[] => [
 /** Every top of the engine, marks first in mind: one a cylinder, or one for two whose pistons rise together. */
 export const topPlaces = (engine: Engine): Place[] => distinct(engine.cylinders.map(c => topPlace(engine, c.id)))
 
+/** Past each top by so much, where the source measures there; else null. */
+const sourcesPlaces = ({ measuredAt, cylinders }: Engine): Place[] | null =>
+  measuredAt.kind === 'past top'
+    ? cylinders.map(c => ({ kind: 'rod-drop', cylinderId: c.id, dropMm: measuredAt.dropMm }))
+    : null
+
 /**
  * The places a school stops at, before it is asked which valves they serve.
  * Fire and advance marks are never a place to stop at. Source: common practice.
@@ -35,9 +41,9 @@ export function placesOfSchool(engine: Engine, school: School): Place[] {
       return engine.makersStops.map(stop => stop.place)
     case 'marks':
     case 'watching':
-      return topPlaces(engine)
+      return sourcesPlaces(engine) ?? topPlaces(engine)
     case 'rod':
-      return engine.cylinders.map(c => ({ kind: 'piston-top', cylinderId: c.id }))
+      return sourcesPlaces(engine) ?? engine.cylinders.map(c => ({ kind: 'piston-top', cylinderId: c.id }))
     case 'cam-signs':
       return engine.camMarks.map((_, camMarkIndex) => ({ kind: 'cam-mark', camMarkIndex }))
     case 'exhaust-opens':

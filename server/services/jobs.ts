@@ -121,6 +121,7 @@ async function opening(
     hand: USUAL_HAND,
     unit: shop.unit,
     school: shop.favouriteSchool,
+    decompressor: machine.decompressor ?? model.decompressor,
     complaint: request.complaint,
     openedAt: now.toISOString(),
     openedBy: person.name,

@@ -80,6 +80,7 @@ export function pinOf(engine: Engine = engineOf(), changes: Partial<JobPin> = {}
     hand: USUAL_HAND,
     unit: 'mm',
     school: null,
+    decompressor: null,
     complaint: 'hard to start',
     openedAt: '2026-11-25T08:00:00+00:00',
     openedBy: 'Ada',

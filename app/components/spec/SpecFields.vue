@@ -112,6 +112,25 @@ const said = (field: SpecField): string | undefined => props.wrong[field] ?? pro
         :wrong="wrong.shimStep"
     /></template>
     <ChoiceField
+      v-model="spec.measuredAt"
+      label="Where does the source measure?"
+      :options="[
+        { value: 'not said', label: 'it does not say' },
+        { value: 'top', label: 'at the T line' },
+        { value: 'past top', label: 'past the top by …' },
+        { value: 'makers stops', label: 'at the maker’s stops' },
+      ]"
+      note="Its own place is believed. Where it does not say, a decompressor may hold a valve at the top, so it is measured past it."
+      :wrong="wrong.measuredAt"
+    />
+    <TextField
+      v-if="spec.measuredAt === 'past top'"
+      v-model="spec.measuredDrop"
+      label="The piston is below its top by, mm"
+      placeholder="6"
+      :wrong="wrong.measuredDrop"
+    />
+    <ChoiceField
       v-model="spec.decompressor"
       label="Automatic decompressor"
       :options="[

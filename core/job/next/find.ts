@@ -10,11 +10,14 @@ import {
   valveById,
 } from '../../engine'
 import { type Advice, adviseByTable, cylindersAt, type Observation } from '../../position'
+import { intervalWords } from '../../feeler'
 import type { Stop } from '../../stops'
 import type { Happening } from '../event'
 import { eventIdOf } from '../event-words'
 import { lastPlaceIn } from '../crank-work'
 import { type Requirement, wantedStops } from '../requirements'
+import { presentReading } from '../state'
+import { differsHere } from '../two-places'
 import type { JobView } from '../view'
 import { crankTurnWords, dropWords, placeWords, turningWords, untilWords } from '../words'
 import { type Draft, key } from './thing'
@@ -274,6 +277,33 @@ function vainDraft(view: JobView, valveId: string): Draft {
   }
 }
 
+/** A locked valve that reads differently at two places: never a matter for its screw. */
+function differsDraft(view: JobView, valveId: string): Draft {
+  const valve = view.state.valves.find(v => v.valveId === valveId)!
+  const { name, cylinderId } = valveById(view.pin.spec.engine, valveId)
+  const { there, here, decompressor, places } = differsHere(view, valve)!
+  const words = (i: typeof here) => intervalWords(i, view.pin.unit)
+  const anew = key('Find the place anew', 'nothing of it is believed', crank({ kind: 'lost' }))
+  const another = key('Another way', 'choose how stops are found', null, 'school')
+  const held = key('A decompressor holds it here', 'measure past the top', {
+    type: 'decompressor-tested',
+    payload: {
+      valveId,
+      there: true,
+      bladesMm: presentReading(valve)!.trials.at(-1)!.engravedMm ?? [here.loMm || 0.05],
+    },
+  })
+  const goOn = key('Go on', 'say why', null, 'reason')
+  return {
+    label: `${name}: two places, two readings`,
+    instruction: `Leave the ${name.toLowerCase()} screw: it reads differently here`,
+    why: `${words(there)} before, ${words(here)} here, and its nut was not touched. A valve that is not quite closed reads tighter: this place is not right for it.`,
+    keys: [...(decompressor ? [held] : []), ...(places > 1 ? [goOn, anew] : [anew, another, goOn])],
+    stage: { kind: 'wheel', target: null, feelValveIds: [valveId], cylinderId },
+    ...(places > 1 && !decompressor ? { wayOut: true as const } : {}),
+  }
+}
+
 /** A valve that no stop of the chosen school serves. */
 function noStopDraft(view: JobView, valveId: string): Draft {
   const { name, cylinderId } = valveById(view.pin.spec.engine, valveId)
@@ -294,6 +324,7 @@ export function findThing(view: JobView, { id }: Requirement): Draft {
   const [kind, valveId = ''] = id.split(':')
   if (kind === 'no-stop') return noStopDraft(view, valveId)
   if (kind === 'vain') return vainDraft(view, valveId)
+  if (kind === 'differs') return differsDraft(view, valveId)
   const { model, position, state } = view
   const advice =
     adviseByTable(model, position, state.noted, wantedStops(view)) ?? view.tools.weigh(model, position, state.noted)

@@ -1,18 +1,44 @@
 import { valveById } from '../../engine'
+import { engravedWords } from '../../feeler'
 import { topPlace } from '../../stops'
 import type { Requirement } from '../requirements'
 import { stopHere } from '../stop-work'
 import type { JobView } from '../view'
 import { placeWords } from '../words'
 import { lastPlace } from './find'
+import { decompressorTest, type DecompressorTest } from '../two-places'
 import { trialThing } from './measure'
 import { type Draft, key } from './thing'
+
+/** The same valve, by the same blade, at its top and past it: held at the top or not. */
+function decompressorThing(view: JobView, { valve, bladesMm, set }: DecompressorTest): Draft {
+  const unit = [view.pin.bladeSet, ...view.pin.otherSets].find(s => s.name === set)?.unit ?? view.pin.bladeSet.unit
+  const blade = engravedWords(bladesMm, unit)
+  const say = (there: boolean) => ({
+    type: 'decompressor-tested' as const,
+    payload: { valveId: valve.id, there, bladesMm },
+  })
+  return {
+    label: 'Is there a decompressor?',
+    instruction: `Here at the top, try ${blade} in the ${valve.name.toLowerCase()}`,
+    why: `Past the top it goes. If it goes here too, no decompressor holds the valve, and from now on it can be measured at the top.`,
+    keys: [
+      key('It goes here too', 'no decompressor', say(false)),
+      key('Tighter, or refused', 'a decompressor holds it', say(true)),
+      key('Not now', 'say why', null, 'reason'),
+    ],
+    stage: { kind: 'wheel', target: null, feelValveIds: [valve.id], cylinderId: valve.cylinderId },
+  }
+}
 
 /** The Prove step: two turns by hand, back to the stop, and every valve again. */
 export function proveThing(view: JobView, { id }: Requirement): Draft {
   const { engine } = view.pin.spec
+  if (id.startsWith('decompressor-test')) return decompressorThing(view, decompressorTest(view)!)
   if (id === 'turned') {
+    const test = decompressorTest(view)
     const to =
+      (test && topPlace(engine, test.valve.cylinderId)) ??
       (stopHere(view) ?? view.model.plan.stops[0])?.place ??
       lastPlace(view) ??
       topPlace(engine, engine.cylinders[0]!.id)

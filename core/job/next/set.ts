@@ -159,7 +159,7 @@ function nippedThing(view: JobView, valve: ValveState): Draft {
   const out = [here, torqued].every(j => j.verdict === 'tight' || j.verdict === 'loose')
   // what the nip did is read narrowly, so that the next round aims off by it
   if (!good && more) return trialThing(view, valve, 'nipped')
-  if (out)
+  if (out && valve.round < MOST_ROUNDS)
     return {
       label: `${name}, nipped`,
       instruction: `It moved: loosen the ${words.nip} again`,

@@ -1,0 +1,114 @@
+import { ASSUMED_DECOMPRESSOR, firingAngle, signedWay, type Valve, valveById } from '../engine'
+import { type Interval, thickness, trialErrorMm, went } from '../feeler'
+import { snapMm } from '../units'
+import { presentReading, type Reading, type ValveState } from './state'
+import { judgeReading, type JobView } from './view'
+
+/** A hand feels the same blade a little differently at another place. mm, from memory */
+const HAND_MM = 0.004
+
+/** The readings of a valve’s present gap, its nut locked throughout, oldest first: the last is of this place. */
+function readingsOfThisGap(valve: ValveState, places: number): Reading[] {
+  const present = presentReading(valve)
+  if (valve.nut !== 'locked' || !present?.trials.length || present.place !== places) return []
+  const torqued = valve.phase === 'proved' && valve.readings.find(r => r.phase === 'torqued' && r.round === valve.round)
+  const found = valve.round === 0 && valve.phase === 'proved' && valve.readings.find(r => r.phase === 'as found')
+  return [torqued, found, ...valve.elsewhere, present].filter((r): r is Reading => !!r && r.trials.length > 0)
+}
+
+const errorOf = (reading: Reading): number => Math.max(...reading.trials.map(trialErrorMm))
+
+/** Two readings of one locked gap that cannot both be right: at one of the places the valve was not closed. */
+export interface TwoPlaces {
+  valveId: string
+  there: Interval
+  here: Interval
+  /** A valve that is held or not quite closed reads tighter, never looser: then it is this place that is false. */
+  tighterHere: boolean
+  /** Whether a decompressor that is not on record would explain it. */
+  decompressor: boolean
+  /** How many other places it was read at. */
+  places: number
+}
+
+/** Whether a valve reads differently here than at an earlier place, by more than its blades may be off, though nothing has moved its gap. */
+export function differsHere(view: JobView, valve: ValveState): TwoPlaces | null {
+  const readings = readingsOfThisGap(valve, view.state.places)
+  const present = readings.pop()
+  if (!present) return null
+  const of = (r: Reading) => judgeReading(view.pin, r, valve.valveId).reading
+  const here = of(present)
+  for (const reading of readings.reverse()) {
+    if (reading.place === present.place) continue
+    const there = of(reading)
+    const mayMm = errorOf(reading) + errorOf(present) + HAND_MM
+    const apart = (a: Interval, b: Interval) => a.hiMm !== null && snapMm(a.hiMm + mayMm) <= b.loMm
+    const tighterHere = apart(here, there)
+    if (!tighterHere && !apart(there, here)) continue
+    return {
+      valveId: valve.valveId,
+      there,
+      here,
+      tighterHere,
+      decompressor: tighterHere && mayBeHeld(view, valve.valveId),
+      places: readings.length,
+    }
+  }
+  return null
+}
+
+/** How near its arc's ends a decompressor that nobody recorded may still hold. Degrees, from memory */
+const ARC_MAY_BE_OFF_DEG = 15
+
+/** Whether the assumed arc of a decompressor may hold this valve where the crank most likely stands. */
+function mayBeHeld(view: JobView, valveId: string): boolean {
+  const { engine } = view.pin.spec
+  const valve = valveById(engine, valveId)
+  if (engine.decompressor.kind === 'arc' || valve.role !== ASSUMED_DECOMPRESSOR.role) return false
+  const past = signedWay(firingAngle(engine, valve.cylinderId), view.position.peakDeg, 720)
+  return (
+    past > ASSUMED_DECOMPRESSOR.fromDeg - ARC_MAY_BE_OFF_DEG && past < ASSUMED_DECOMPRESSOR.toDeg + ARC_MAY_BE_OFF_DEG
+  )
+}
+
+/** A blade that tells whether a decompressor holds an exhaust at its top: it goes past the top, and just so. */
+export interface DecompressorTest {
+  valve: Valve
+  bladesMm: number[]
+  set: string
+}
+
+/** A gap known no finer than this says too little of what a decompressor would take of it. mm */
+const FINE_ENOUGH_MM = 0.035
+
+/**
+ * The test of a decompressor that nobody recorded, while it is worth making: an exhaust has been read past its top, and the blade
+ * that went there is tried at the top. It costs no turn: the engine is turned over to prove it anyway.
+ */
+export function decompressorTest(view: JobView): DecompressorTest | null {
+  const { pin, state } = view
+  const { engine } = pin.spec
+  if (engine.decompressor.kind !== 'unknown' || engine.measuredAt.kind !== 'not said' || state.decompressorTested)
+    return null
+  if (!engine.marks.some(m => m.kind === 'top')) return null
+  for (const valve of state.valves) {
+    const own = valveById(engine, valve.valveId)
+    if (own.role !== ASSUMED_DECOMPRESSOR.role || valve.nut !== 'locked') continue
+    const reading = lastKnown(valve)
+    const interval = reading && judgeReading(pin, reading, valve.valveId).reading
+    if (!interval || interval.hiMm === null || snapMm(interval.hiMm - interval.loMm) > FINE_ENOUGH_MM) continue
+    const thickest = reading.trials
+      .filter(went)
+      .sort((a, b) => thickness(a) - thickness(b))
+      .at(-1)
+    if (thickest?.engravedMm && thickness(thickest) >= interval.loMm)
+      return { valve: own, bladesMm: thickest.engravedMm, set: thickest.set ?? pin.bladeSet.name }
+  }
+  return null
+}
+
+/** The last whole reading of the gap as it is now. */
+const lastKnown = (valve: ValveState): Reading | undefined =>
+  valve.readings
+    .filter(r => r.trials.length > 0 && (r.phase === 'torqued' || r.phase === 'as found' || r.phase === 'proved'))
+    .at(-1)

@@ -37,7 +37,8 @@ export class ProgressWatch {
     if (happening.type !== 'trial') return
     const { valveId, after, feel } = happening.payload
     const valve = view.state.valves.find(v => v.valveId === valveId)!
-    const reading = `${valveId}|${view.state.places}|${after ? 'moved' : valve.phase}|${valve.round}|${valve.screwDeg}`
+    // all turns of one round count as one setting
+    const reading = `${valveId}|${view.state.places}|${valve.phase}|${valve.round}`
     const count = (this.trials.get(reading) ?? 0) + 1
     this.trials.set(reading, count)
     if (count === MOST_TRIALS + 1) this.longReadings.push(`${valveId}: ${next.instruction}`)
@@ -66,7 +67,7 @@ export class ProgressWatch {
     const episode =
       next.step === 'find'
         ? `${view.state.valves.reduce((sum, v) => sum + v.round + v.readings.length + v.moves.length, 0)}|${next.requirement?.id.split(':')[0]}`
-        : `${valveId}|${valve?.round ?? ''}|${view.state.places}|${valve?.phase ?? ''}`
+        : `${valveId}|${valve?.round ?? ''}|${view.state.places}|${valve?.phase ?? ''}|${valve?.screwDeg ?? ''}`
     const key = `${next.step}|${episode}|${next.instruction}|${saidWords(happening)}`
     const count = (this.asked.get(key) ?? 0) + 1
     this.asked.set(key, count)

@@ -76,6 +76,8 @@ function ready({ state, pin, tools, ...view }: JobView): Asked[] {
 
 /** A screw opened here by more than any valve lacks, and the blade still refused: whatever the belief says, the valve is not closed here. */
 function openedInVain({ state }: JobView, valveId: string): boolean {
+  // it was turned back since, and is left alone here
+  if (state.valves.some(v => v.valveId === valveId && v.leftAtPlace === state.places)) return false
   const since = state.noted.slice(state.noted.findLastIndex(n => movesCrank(n.observation)) + 1)
   const vain = since.findLastIndex(
     ({ id, observation: o }) => id.endsWith(':vain') && o.kind === 'rocker' && o.valveId === valveId,

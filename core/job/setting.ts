@@ -116,13 +116,17 @@ export function settingOf(view: JobView, valve: ValveState): Setting {
         ? 'blade'
         : felt && inside
           ? 'angle'
-          : felt && (noNearer || turns.length >= MOST_TURNS)
+          : felt && (noNearer || turns.length >= MOST_TURNS || triedAlready(valve, valve.screwDeg + deg))
             ? 'as near as it gets'
             : null,
     feelFirst: !felt && valve.tries.some(t => t.round === valve.round),
     noChange: felt && !valve.screwChecked && nothingChanged(valve),
   }
 }
+
+/** An angle that was felt in this round says nothing new. */
+const triedAlready = (valve: ValveState, screwDeg: number): boolean =>
+  valve.tries.some(t => t.round === valve.round && Math.abs(t.screwDeg - screwDeg) < 0.5)
 
 const middleOf = ({ loMm, hiMm }: Interval): number => (loMm + (hiMm ?? loMm)) / 2
 

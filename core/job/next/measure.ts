@@ -15,7 +15,7 @@ import { formatLength, snapMm } from '../../units'
 import type { GapChange } from '../event'
 import { presentReading, type ValveState } from '../state'
 import { aimOf } from '../aim'
-import { standsByAngle } from '../setting'
+import { MOST_ROUNDS, standsByAngle } from '../setting'
 import { clearanceOf, expectedPolicy, judgeReading, type JobView, setInHand } from '../view'
 import { placeWords, stillWords } from '../words'
 import { stopHere } from '../stop-work'
@@ -115,8 +115,8 @@ function angleWords(view: JobView, valve: ValveState): string {
 function notProvable(view: JobView, valve: ValveState): Omit<Draft, 'label'> {
   const { valveId } = valve
   const bySet = valveById(view.pin.spec.engine, valveId).adjuster === 'screw'
-  // one that was set already stands where the set can bring it, or it would have been proved
-  const helps = bySet && valve.round === 0 && aimOf(view, valve).after !== null
+  // some blade would prove it, were it set to that blade; after some rounds it stands as near as it can be brought
+  const helps = bySet && valve.round < MOST_ROUNDS - 1 && aimOf(view, valve).after !== null
   const ways = [
     ...(helps ? ['set it to where one does'] : []),
     ...(view.pin.otherSets.length ? ['take another set'] : []),

@@ -8,10 +8,9 @@ export function note(state: JobState, id: string, observation: Observation): voi
   state.noted.push({ id, observation })
   if (movesCrank(observation)) {
     state.places++
-    state.markCheckedFor = null
     for (const valve of state.valves) restart(valve)
   }
-  if (observation.kind !== 'blade' && observation.kind !== 'screw-set') state.freshPlace = true
+  if (observation.kind !== 'blade' && observation.kind !== 'screw-set') state.mayHaveMoved = false
 }
 
 /** The trials made so far no longer speak of the present gap. A verdict that was reached stays on record; a half-made one is dropped. */

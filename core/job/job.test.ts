@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { engineOf, LogBook, pinOf } from '../../tests/support/builders'
+import { engineOf, LogBook, afterLast, pinOf } from '../../tests/support/builders'
 import { MORNING, wholeJob } from '../../tests/support/whole-job'
 import type { Place } from '../engine'
 import {
@@ -55,7 +55,7 @@ const book = (...happenings: Happening[]): LogBook => {
 }
 const pin = pinOf()
 const tools = jobTools(pin)
-const view = (log: LogBook, nowMs = MORNING) => viewJob(tools, log.events, nowMs)
+const view = (log: LogBook, nowMs = afterLast(log, MORNING)) => viewJob(tools, log.events, nowMs)
 const verdictOf = (log: LogBook, id: string) => readingRows(view(log)).filter(r => r.valveId === id)
 
 describe('the fold', () => {
@@ -237,12 +237,17 @@ describe('gates', () => {
 
 describe('the next thing', () => {
   const measured = [...READY, toT, slack, trial('intake', 0.1, 'drag')]
-  it('asks whether the mark is still there before the next valve, and not again within it', () => {
+  it('asks whether the mark is still there after a pause or another hand, and not before each valve', () => {
     const log = book(...measured)
-    expect(nextThing(view(log)).instruction).toBe('Is T still at the pointer?')
+    const last = Date.parse(log.events.at(-1)!.at)
+    const after = (ms: number) => nextThing(viewJob(jobTools(pinOf()), log.events, last + ms))
+    expect(after(1000)).toMatchObject({ step: 'measure', trial: { valveId: 'exhaust' } })
+    expect(after(10 * 60_000).instruction).toBe('Is T still at the pointer?')
     log.add({ type: 'mark-checked', payload: { valveId: 'exhaust', still: true } })
     log.add(trial('exhaust', 0.1, 'free'))
-    expect(nextThing(view(log))).toMatchObject({ step: 'measure', trial: { valveId: 'exhaust' } })
+    expect(after(62_000)).toMatchObject({ step: 'measure', trial: { valveId: 'exhaust' } })
+    log.add(trial('exhaust', 0.15, 'free'), { personId: 2, personName: 'Bea' })
+    expect(after(3 * 60_000 + 1000).instruction).toBe('Is T still at the pointer?')
   })
   it('“it moved” sends back to Find', () => {
     const log = book(...measured, { type: 'mark-checked', payload: { valveId: 'exhaust', still: false } })
@@ -262,6 +267,12 @@ describe('the next thing', () => {
       trial('intake', 0.1, 'drag'),
       trial('exhaust', 0.1, 'pinched'),
     )
+    // the same gap, read tighter at another place: the place is doubted first
+    expect(nextThing(view(log))).toMatchObject({ step: 'find', requirement: { id: 'differs:exhaust:2' } })
+    log.add({
+      type: 'gate-passed',
+      payload: { gate: 'differs:exhaust:2', missing: '', reason: 'Found anew by rod, the same' },
+    })
     expect(nextThing(view(log))).toMatchObject({ step: 'set', stage: { valveId: 'exhaust' } })
     for (const h of [
       { type: 'nut-loosened', payload: { valveId: 'exhaust' } },

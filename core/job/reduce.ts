@@ -42,8 +42,8 @@ const emptyState = (pin: JobPin): JobState => ({
   personName: '',
   hand: null,
   places: 0,
-  markCheckedFor: null,
-  freshPlace: false,
+  mayHaveMoved: false,
+  lastAt: null,
   valves: pin.spec.engine.valves.map(valve => ({
     valveId: valve.id,
     phase: 'as found',
@@ -96,6 +96,13 @@ export function reduceJob(pin: JobPin, log: JobEvent[]): JobState {
   return state
 }
 
+/** A pause so long that somebody may have leaned on the crank. From memory. */
+export const PAUSE_MS = 120_000
+const handChanged = (state: JobState, event: JobEvent): boolean =>
+  state.personId !== null && state.personId !== event.personId
+const pausedBefore = (state: JobState, event: JobEvent): boolean =>
+  state.lastAt !== null && Date.parse(event.at) - Date.parse(state.lastAt) >= PAUSE_MS
+
 /** The job is in the hand of whoever answered last. */
 const handOf = (event: JobEvent | undefined): JobState['hand'] =>
   event
@@ -116,6 +123,8 @@ const onValve = (state: JobState, id: string, change: (valve: ValveState) => voi
 const addOnce = (list: string[], item: string): string[] => (list.includes(item) ? list : [...list, item])
 
 function apply(pin: JobPin, state: JobState, event: JobEvent): void {
+  if (handChanged(state, event) || pausedBefore(state, event)) state.mayHaveMoved = true
+  state.lastAt = event.at
   state.people.add(event.personName)
   state.personId = event.personId
   state.personName = event.personName
@@ -264,8 +273,8 @@ function apply(pin: JobPin, state: JobState, event: JobEvent): void {
   }
 }
 
-function markChecked(state: JobState, id: string, { valveId, still }: Payload<'mark-checked'>): void {
-  if (still) state.markCheckedFor = valveId
+function markChecked(state: JobState, id: string, { still }: Payload<'mark-checked'>): void {
+  if (still) state.mayHaveMoved = false
   else note(state, id, { kind: 'lost' })
 }
 

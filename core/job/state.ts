@@ -148,10 +148,10 @@ export interface JobState {
   hand: { personId: number; personName: string; browser: string; at: string } | null
   /** How many times the crank has moved; a place that was gated counts for this place only. */
   places: number
-  /** The valve whose mark was checked at this place, and not since. */
-  markCheckedFor: string | null
-  /** Nothing was measured since the crank was last answered for. */
-  freshPlace: boolean
+  /** Something happened since the crank was last looked at that may have moved it: a pause, another hand, a nut torqued. */
+  mayHaveMoved: boolean
+  /** When the last answer was given, ISO 8601; null before the first. */
+  lastAt: string | null
   valves: ValveState[]
   /** Two full turns were made by hand since the last screw was locked. */
   proving: boolean

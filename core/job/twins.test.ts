@@ -1,8 +1,8 @@
 import { describe, expect, it } from 'vitest'
 import { fourOf, fourValveSingle, twinOf } from '../../tests/support/engines'
 import { MORNING, type Told, virtualFor, wholeJob } from '../../tests/support/whole-job'
-import { engineOf, LogBook, pinOf } from '../../tests/support/builders'
-import { VirtualHand, workThrough } from '../practice'
+import { engineOf, LogBook, afterLast, pinOf } from '../../tests/support/builders'
+import { STEADY, VirtualHand, workThrough } from '../practice'
 import type { Engine } from '../engine'
 import { limitsOf } from '../feeler'
 import type { School } from '../stops'
@@ -113,9 +113,9 @@ describe('a maker’s own list', () => {
     ])
     const tools = jobTools(pinOf(engine))
     const log = new LogBook()
-    const look = () => viewJob(tools, log.events, MORNING)
+    const look = () => viewJob(tools, log.events, afterLast(log, MORNING))
     const story = await workThrough(
-      new VirtualHand(virtualFor(engine)),
+      new VirtualHand(virtualFor(engine), { ...STEADY(), keepsToItsWay: true }),
       look,
       h => {
         log.add(h)
@@ -141,9 +141,9 @@ describe('a maker’s own list', () => {
     })
     const tools = jobTools(pinOf(engine))
     const log = new LogBook()
-    const look = () => viewJob(tools, log.events, MORNING)
+    const look = () => viewJob(tools, log.events, afterLast(log, MORNING))
     await workThrough(
-      new VirtualHand(virtualFor(engine)),
+      new VirtualHand(virtualFor(engine), { ...STEADY(), keepsToItsWay: true }),
       look,
       h => {
         log.add(h)
@@ -180,7 +180,7 @@ describe('a valve that this stop does not serve', () => {
     const tools = jobTools(pinOf(engine))
     const log = new LogBook()
     const hand = new VirtualHand(virtualFor(engine, { crankDeg: 20 }))
-    const look = () => viewJob(tools, log.events, MORNING)
+    const look = () => viewJob(tools, log.events, afterLast(log, MORNING))
     await workThrough(
       hand,
       look,
@@ -233,7 +233,7 @@ describe('a wrong answer in the middle', () => {
     const tools = jobTools(pinOf(engine))
     const log = new LogBook()
     const hand = new VirtualHand(virtualFor(engine, { crankDeg: 20 }))
-    const look = () => viewJob(tools, log.events, MORNING)
+    const look = () => viewJob(tools, log.events, afterLast(log, MORNING))
     await workThrough(
       hand,
       look,

@@ -38,23 +38,19 @@ export function differsHere(view: JobView, valve: ValveState): TwoPlaces | null 
   if (!present) return null
   const of = (r: Reading) => judgeReading(view.pin, r, valve.valveId).reading
   const here = of(present)
-  for (const reading of readings.reverse()) {
-    if (reading.place === present.place) continue
-    const there = of(reading)
-    const mayMm = errorOf(reading) + errorOf(present) + HAND_MM
-    const apart = (a: Interval, b: Interval) => a.hiMm !== null && snapMm(a.hiMm + mayMm) <= b.loMm
-    const tighterHere = apart(here, there)
-    if (!tighterHere && !apart(there, here)) continue
-    return {
-      valveId: valve.valveId,
-      there,
-      here,
-      tighterHere,
-      decompressor: tighterHere && mayBeHeld(view, valve.valveId),
-      places: readings.length,
-    }
+  const others = readings.filter(r => r.place !== present.place)
+  const apart = (a: Reading, b: Reading) => {
+    const [from, to] = [of(a), of(b)]
+    return from.hiMm !== null && snapMm(from.hiMm + errorOf(a) + errorOf(b) + HAND_MM) <= to.loMm
   }
-  return null
+  const other = others.findLast(r => apart(present, r) || apart(r, present))
+  if (!other) return null
+  const tighterHere = apart(present, other)
+  const decompressor = tighterHere && mayBeHeld(view, valve.valveId)
+  // found anew and read again, it says the same: then it has moved, unless something holds it at each such place
+  const saysItAgain = others.some(r => !apart(present, r) && !apart(r, present) && of(r).hiMm !== null)
+  if (saysItAgain && !decompressor) return null
+  return { valveId: valve.valveId, there: of(other), here, tighterHere, decompressor, places: others.length }
 }
 
 /** How near its arc's ends a decompressor that nobody recorded may still hold. Degrees, from memory */

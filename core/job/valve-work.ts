@@ -51,13 +51,11 @@ export function trial(
         personId: null,
       }),
     )
-  if (state.freshPlace) state.markCheckedFor = valveId
   const made = trialOf(pin, id, payload)
   reading.trials.push(made)
   reading.personId = personId
   if (valve.phase === 'before lock') tryAt(valve, state.places).push(made)
   valve.lookAgain = false
-  state.freshPlace = false
   bladeSpeaks(pin, state, valve, made, leavesOf(setNamed(pin, payload.set ?? null))[0]?.mm ?? 0)
 }
 
@@ -157,6 +155,7 @@ export function changeGap(
     valve.phase = 'torqued'
     valve.torqueNm = change.torqueNm
     valve.torquedBy = change.by ?? null
+    state.mayHaveMoved = true
   }
   valve.readings = valve.readings.filter(r => !(r.phase === valve.phase && r.round === valve.round))
 }

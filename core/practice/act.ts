@@ -19,6 +19,8 @@ const SAYABLE: ReadonlySet<EventType> = new Set([
   'set-chosen',
   'school-chosen',
   'gate-passed',
+  'decompressor-tested',
+  'screw-checked',
 ])
 
 /**

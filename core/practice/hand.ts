@@ -28,6 +28,8 @@ export interface HandErrors {
   clicksFromMm?: number
   /** Share of stops at which it overshoots and turns back, and says nothing of it. */
   turnsBackShare?: number
+  /** Gives a reason rather than choosing another way of finding the stops. */
+  keepsToItsWay?: boolean
 }
 /** Stops on the line, feels what is there, and is never wrong. */
 export const STEADY = (): HandErrors => ({ random: () => 0.5, wrongShare: 0, reachDeg: 0, feelMm: 0 })
@@ -230,7 +232,7 @@ export class VirtualHand {
     }
     const elsewhere = next.keys.some(k => k.happening?.type === 'crank')
     const school =
-      !elsewhere && next.keys.some(k => k.asks === 'school')
+      !this.errors.keepsToItsWay && !elsewhere && next.keys.some(k => k.asks === 'school')
         ? (this.schoolsLeft ??= schoolsFor(this.virtual.engine)).shift()
         : undefined
     if (school) return { type: 'school-chosen', payload: { school } }

@@ -343,6 +343,8 @@ const OF_A_STAGE: ReadonlySet<Happening['type']> = new Set([
   'mark-checked',
   'prove-turned',
   'nut-loosened',
+  'screw-checked',
+  'decompressor-tested',
   'set-chosen',
 ])
 

@@ -139,6 +139,10 @@ function nutTo(run: PracticeRun, valveId: string, to: 'loose' | 'nipped' | 'lock
 function saidIt(run: PracticeRun, happening: Happening): void {
   const { virtual } = run.drawn
   if (happening.type === 'nut-loosened') nutTo(run, happening.payload.valveId, 'loose')
+  if (happening.type === 'screw-checked' && happening.payload.found === 'turned back') {
+    const { valveId } = happening.payload
+    if (turnScrew(virtual, valveId, -virtual.screwDeg[valveId]!)) nutTo(run, valveId, 'locked')
+  }
   if (happening.type === 'shim-fitted') fitShim(virtual, happening.payload.valveId, happening.payload.mm)
   if (happening.type === 'crank' || happening.type === 'prove-turned') run.turnedDeg = 0
   record(run, trulyMade(run, happening))

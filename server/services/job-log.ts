@@ -15,6 +15,7 @@ import {
 } from '../../core/job'
 import type { EventRequest, EventResponse } from '../../shared/event-request'
 import { transaction, type Pool, type PoolConnection } from '../database/query'
+import { keepDecompressor } from '../repositories/decompressors'
 import { eventById, eventsAfter, insertEvent } from '../repositories/events'
 import { insertSheet, type JobRow, lockJob, sheetsOfJob, updateJob, updateJobSpec } from '../repositories/jobs'
 import { revisionById } from '../repositories/revisions'
@@ -158,6 +159,12 @@ async function project(
   if (event.type === 'spec-taken' || event.type === 'retracted')
     await updateJobSpec(db, shopId, job.id, (state.spec ?? job.pin.spec).revisionId)
   if (event.type === 'closed') await takeOffShelf(db, shopId, job, state)
+  if (event.type === 'closed' && state.decompressorTested && state.decompressor)
+    await keepDecompressor(db, shopId, state.decompressor, {
+      machineId: job.pin.machine.id,
+      modelId: job.pin.modelId,
+      personId: event.personId,
+    })
   if (event.type === 'closed')
     await insertSheet(
       db,

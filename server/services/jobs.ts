@@ -8,6 +8,7 @@ import { type Db, transaction, type Pool } from '../database/query'
 import { bladeSetById, bladeSetsOfShop } from '../repositories/blade-sets'
 import { eventsAfter } from '../repositories/events'
 import { insertJob, jobById, type JobRow, lastClosedJob, newerRevisionOfJob, nextJobNumber } from '../repositories/jobs'
+import { decompressorKnown } from '../repositories/decompressors'
 import { insertTask } from '../repositories/board'
 import { machineById } from '../repositories/machines'
 import { insertMeter } from '../repositories/meters'
@@ -121,7 +122,7 @@ async function opening(
     hand: USUAL_HAND,
     unit: shop.unit,
     school: shop.favouriteSchool,
-    decompressor: machine.decompressor ?? model.decompressor,
+    decompressor: await decompressorKnown(db, shopId, { machineId: machine.id, modelId: machine.modelId }),
     complaint: request.complaint,
     openedAt: now.toISOString(),
     openedBy: person.name,

@@ -90,6 +90,10 @@ export function pinOf(engine: Engine = engineOf(), changes: Partial<JobPin> = {}
 }
 
 /** Writes a job's log by hand: each happening gets the next id and sequence. */
+/** A second after the last answer of a log: nobody has paused. */
+export const afterLast = (log: LogBook, otherwise: number): number =>
+  log.events.length ? Date.parse(log.events.at(-1)!.at) + 1000 : otherwise
+
 export class LogBook {
   readonly events: JobEvent[] = []
   constructor(readonly device = 'bench-1') {}

@@ -19,7 +19,7 @@ export const said = (engine: Engine = engineOf(), changes: Partial<JobPin> = {})
       for (const h of happenings) log.add(h)
       return book
     },
-    view: () => viewJob(tools, log.events, NOW),
+    view: () => viewJob(tools, log.events, Date.parse(log.events.at(-1)?.at ?? new Date(NOW).toISOString()) + 1000),
     next: (wanted: string | null = null) => nextThing(book.view(), wanted),
   }
   return book

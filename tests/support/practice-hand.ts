@@ -23,6 +23,8 @@ function doings(run: PracticeRun, happening: Happening, crankAfterDeg: number): 
           : [{ kind: 'nut', valveId, to: after.kind === 'nipped' ? 'nipped' : 'locked' }]
     return [...change, { kind: 'slide', valveId, bladesMm }]
   }
+  if (happening.type === 'decompressor-tested')
+    return [{ kind: 'slide', valveId: happening.payload.valveId, bladesMm: happening.payload.bladesMm }]
   if (happening.type === 'prove-turned') return [{ kind: 'turn', deg: 720 }]
   if (happening.type !== 'crank') return []
   const wiggled = happening.payload.observations.flatMap((o): Act[] =>

@@ -26,7 +26,7 @@ export async function wholeJob(
 ): Promise<{ view: JobView; log: LogBook; story: string[]; virtual: VirtualEngine }> {
   const tools = jobTools(pinOf(engine, { school }))
   const log = new LogBook()
-  const look = () => viewJob(tools, log.events, MORNING)
+  const look = () => viewJob(tools, log.events, Date.parse(log.events.at(-1)?.at ?? new Date(MORNING).toISOString()))
   const virtual = virtualFor(engine, told)
   const story = await workThrough(new VirtualHand(virtual), look, h => {
     log.add(h)

@@ -13,6 +13,7 @@ import {
 } from '../../feeler'
 import { formatLength, snapMm } from '../../units'
 import type { GapChange } from '../event'
+import { PAUSE_MS } from '../reduce'
 import { presentReading, type ValveState } from '../state'
 import { aimOf } from '../aim'
 import { MOST_ROUNDS, standsByAngle } from '../setting'
@@ -69,9 +70,9 @@ const alreadySaid = (view: JobView, valve: ValveState): string => {
   return reading?.trials.length ? `${judgeReading(view.pin, reading, valve.valveId).reason} ` : ''
 }
 
-/** Whether the mark must be looked at before this valve is measured: somebody may have leaned on the crank since. */
-export const wantsMarkCheck = ({ state }: JobView, valveId: string): boolean =>
-  !state.freshPlace && state.markCheckedFor !== valveId
+/** Whether the mark is looked at before a valve is measured or its nut loosened: after a pause, another hand, or a nut that was torqued. */
+export const wantsMarkCheck = ({ state, nowMs }: JobView): boolean =>
+  state.mayHaveMoved || (state.lastAt !== null && nowMs - Date.parse(state.lastAt) >= PAUSE_MS)
 
 export function markCheckThing(view: JobView, valveId: string): Draft {
   const { engine } = view.pin.spec
@@ -161,7 +162,7 @@ const MOST_ASKED = 2
 /** The next blade for a valve that is being measured, as found or as proof. */
 export function trialThing(view: JobView, valve: ValveState, label: string): Draft {
   const { valveId } = valve
-  if (wantsMarkCheck(view, valveId)) return markCheckThing(view, valveId)
+  if (wantsMarkCheck(view)) return markCheckThing(view, valveId)
   const name = valveById(view.pin.spec.engine, valveId).name
   const reading = presentReading(valve)
   const set = setInHand(view)

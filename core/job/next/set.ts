@@ -109,7 +109,7 @@ function loosenThing(view: JobView, valve: ValveState): Draft {
   const words = adjusterWords(engine.adjuster)
   const aim = aimOf(view, valve)
   const stage = screwStage(valve, aim, 'loosen')
-  if (wantsMarkCheck(view, valveId)) return { ...markCheckThing(view, valveId), stage }
+  if (wantsMarkCheck(view)) return { ...markCheckThing(view, valveId), stage }
   const { verdict } = latestVerdict(view.pin, valve)
   const free = key('It is free', `${words.turned} has not moved`, {
     type: 'nut-loosened',

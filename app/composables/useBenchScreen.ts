@@ -17,7 +17,7 @@ import {
   turnWords,
   valveNames,
 } from '~~/core/job'
-import { engravedWords, intervalWords, leavesOf, spanOf, stackNamed, thickness } from '~~/core/feeler'
+import { countedAsIn, engravedWords, intervalWords, leavesOf, stackNamed, thickness } from '~~/core/feeler'
 import { formatLength, thouFromMm } from '~~/core/units'
 import type { Field } from '../components/bench/AskForm.vue'
 import type { StripValve } from '../components/bench/ValveStrip.vue'
@@ -163,7 +163,8 @@ export function useBenchScreen(bench: ReturnType<typeof useBench>, jobId: number
         const { pin } = view.value!
         const reading = latestReading(valve)
         const judged = latestVerdict(pin, valve)
-        const limits = spanOf(clearanceOf(pin, valve.valveId))
+        const { minMm, maxMm } = countedAsIn(clearanceOf(pin, valve.valveId), setInHand(view.value!))
+        const limits = { minMm, maxMm }
         const span = (f: (mm: number) => string) =>
           limits.minMm === limits.maxMm ? f(limits.minMm) : `${f(limits.minMm)}–${f(limits.maxMm)}`
         const interval = reading ? judged.reading : null

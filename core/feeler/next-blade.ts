@@ -18,8 +18,8 @@ export const OUT_READING_WIDTH_MM = 0.03
 /** So many thicknesses near the limits are enough to choose from. */
 const CANDIDATES = 24
 const GRID_MM = 0.0025
-/** Two blades are fetched and held together: a stack counts as so much more than a trial for each joint. From memory. */
-const JOINT_COST = 0.1
+/** A stack is asked for only where it saves a whole expected trial for each joint. */
+const JOINT_COST = 1
 /** A stack this near to a thickness that is there already tells nothing more. */
 const SAME_MM = 0.004
 

@@ -64,9 +64,22 @@ describe('Ready asks in the order of the work', () => {
     const book = said().say(confirmed('machine'), confirmed('spec'), { type: 'temperature', payload: { celsius: 52 } })
     expect(book.next().why).toBe('52 °C is over the limit of 35 °C. Set warm is set wrong.')
   })
-  it('a spec that is set hot asks for no cold engine', () => {
+  it('a spec that is set hot asks how warm the head is, as one that is set cold does how cold', () => {
     const book = said(engineOf({ setWhen: 'hot' })).say(confirmed('machine'), confirmed('spec'))
+    expect(book.next().instruction).toBe('How warm is the head?')
+    book.say({ type: 'temperature', payload: { celsius: 30 } })
+    expect(book.next().why).toMatch(/30 °C is not warm/)
+    book.say({ type: 'temperature', payload: { celsius: 82 } })
     expect(book.next().requirement?.id).toBe('safe')
+  })
+  it('a warm reading is not outdone by a rest that was said a minute later', () => {
+    const book = said().say(
+      confirmed('machine'),
+      confirmed('spec'),
+      { type: 'temperature', payload: { celsius: 52 } },
+      { type: 'rested', payload: { hours: 4 } },
+    )
+    expect(book.next().requirement?.id).toBe('cold')
   })
 })
 
@@ -345,7 +358,7 @@ describe('Set', () => {
       trial('exhaust', 0.12, 'drag', { kind: 'nipped' }),
     )
     expect(book.next()).toMatchObject({
-      instruction: 'Torque the nut, feel 0.12',
+      instruction: 'Lock the nut, feel 0.12',
       trial: { after: { kind: 'torqued', torqueNm: null } },
     })
     expect(book.next().why).toContain('The spec gives no torque')

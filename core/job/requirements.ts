@@ -119,6 +119,20 @@ const set = (view: JobView, valve: ValveState): Asked =>
     `${nameOf(view, valve)}: ${valve.nut === 'locked' ? 'not set' : 'the locknut is not tight'}.`,
     !needsSetting(view, valve),
   )
+/** A screw is seldom set further from where it was found than this: each time again it wants a reason. Degrees, from memory */
+const FAR_DEG = 540
+function far(view: JobView, valve: ValveState): Asked[] {
+  const times = Math.floor(Math.abs(valve.screwDeg) / FAR_DEG)
+  return valve.nut === 'locked' || times === 0
+    ? []
+    : [
+        ask(
+          `far:${valve.valveId}:${times}`,
+          `${nameOf(view, valve)}: its screw is ${(Math.abs(valve.screwDeg) / 360).toFixed(1)} turns from where it was found.`,
+          false,
+        ),
+      ]
+}
 const prove = (view: JobView, valve: ValveState): Asked[] => [
   ask(`proved:${valve.valveId}`, `${nameOf(view, valve)}: not proved after two turns.`, isProved(view, valve)),
   ask(`look-again:${valve.valveId}`, `${nameOf(view, valve)}: what it rested on was taken back.`, !valve.lookAgain),
@@ -224,13 +238,13 @@ function measuring(view: JobView): (Asked & { step: Step })[] {
       ),
       ...at(
         'set',
-        work.valves.filter(v => !byShim.includes(v)).map(v => set(view, v)),
+        work.valves.filter(v => !byShim.includes(v)).flatMap(v => [...far(view, v), set(view, v)]),
       ),
     ]),
     ...unserved(view).flatMap(v => [
       ...at('find', [noStop(view, v)]),
       ...at('measure', [measure(view, v)]),
-      ...(byShim.includes(v) ? [] : at('set', [set(view, v)])),
+      ...(byShim.includes(v) ? [] : at('set', [...far(view, v), set(view, v)])),
     ]),
     ...at(
       'set',

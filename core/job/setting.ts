@@ -82,6 +82,24 @@ export interface Setting {
   noChange: boolean
 }
 
+/** The single blade that was tried last in this round stays in hand where it would prove the setting once locked. */
+function bladeInHand(view: JobView, valve: ValveState): Stack | null {
+  const last = valve.tries
+    .filter(t => t.round === valve.round)
+    .at(-1)
+    ?.trials.at(-1)
+  if (!last || last.bladesMm.length > 1) return null
+  const shiftMm = aimOf(view, valve).shift?.shiftMm ?? 0
+  const band = countedAsIn(clearanceOf(view.pin, valve.valveId), setInHand(view), view.pin.hand)
+  const locked = thickness(last) + shiftMm
+  if (locked < band.minMm || locked + view.pin.hand.dragMm / 2 > band.maxMm) return null
+  return (
+    view.tools
+      .choicesFor(setInHand(view), clearanceOf(view.pin, valve.valveId))
+      .find(c => c.totalMm === thickness(last)) ?? null
+  )
+}
+
 /** How sure a gap is: what lies between its bounds, or null where one side is open. */
 const widthOf = ({ loMm, hiMm }: Interval): number | null => (hiMm === null || loMm <= 0 ? null : snapMm(hiMm - loMm))
 
@@ -108,7 +126,7 @@ export function settingOf(view: JobView, valve: ValveState): Setting {
   return {
     aim,
     stands,
-    blade: aim.anyway,
+    blade: bladeInHand(view, valve) ?? aim.anyway,
     turn,
     deg,
     ready:

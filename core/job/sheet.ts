@@ -4,7 +4,7 @@ import {
   latestTrials,
   leavesOf,
   type Proof,
-  spanOf,
+  countedAsIn,
   type Verdict,
   went,
   thickness,
@@ -15,7 +15,7 @@ import { DEFER } from './cautions'
 import { dueWords } from './next/close'
 import { gates } from './requirements'
 import { latestReading, type Phase, type Reading, readingIn, type ScrewTry, type ValveState } from './state'
-import { clearanceOf, hoursAtRest, judgeReading, type JobView, settledPin, targetFor } from './view'
+import { clearanceOf, hoursAtRest, judgeReading, type JobView, settledPin, targetFor, setInHand } from './view'
 import { shiftWords } from './aim'
 import { expectedShift } from './lock-learning'
 import { clearanceWords } from './figures'
@@ -114,8 +114,11 @@ function sheetReading({ pin }: JobView, reading: Reading | undefined): SheetRead
 
 function specOf(view: JobView, valveId: string): SheetValve['spec'] {
   const targetMm = targetFor(view, valveId)
-  const { minMm, maxMm } = spanOf(clearanceOf(view.pin, valveId))
-  const span = (f: (mm: number) => string) => (minMm === maxMm ? f(minMm) : `${f(minMm)}–${f(maxMm)}`)
+  const clearance = clearanceOf(view.pin, valveId)
+  const { minMm, maxMm } = countedAsIn(clearance, setInHand(view))
+  // a bare figure is printed as it is, and the band that counts as it is drawn and said beside it
+  const span = (f: (mm: number) => string) =>
+    clearance.form === 'bare' ? `${f(clearance.figureMm)}, in to under ${f(maxMm)}` : `${f(minMm)}–${f(maxMm)}`
   return { minMm, maxMm, targetMm, words: span(v => formatLength(v, 'mm')), thou: span(v => thouFromMm(v).toFixed(1)) }
 }
 
@@ -256,12 +259,17 @@ export function sheet(view: JobView): Sheet {
     cameOff: state.cameOff.map(item => ({ item, back: state.wentBack.has(item) })),
     wentIn: state.putIn.map(item => ({ item, out: state.cameOut.has(item) })),
     torques: [
-      torque(
-        'Locknut',
-        engine.torques.locknutNm,
-        state.valves.some(v => v.torqueNm !== null),
-        wrenchWords(view),
-      ),
+      // where no nut was loosened there is nothing to tick
+      ...(state.valves.some(v => v.round > 0)
+        ? [
+            torque(
+              'Locknut',
+              engine.torques.locknutNm,
+              state.valves.every(v => v.nut === 'locked'),
+              wrenchWords(view),
+            ),
+          ]
+        : []),
       torque('Cover', engine.torques.coverNm, state.torqued.cover !== undefined),
       torque('Plug', engine.torques.plugNm, state.torqued.plug !== undefined),
     ],

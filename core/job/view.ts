@@ -225,16 +225,20 @@ export function hoursAtRest({ state, nowMs }: Pick<JobView, 'state' | 'nowMs'>):
 /** Rest that counts as cold where no thermometer says otherwise. From memory. */
 export const COLD_AFTER_HOURS = 4
 
-/** Cold enough to measure: the head under the maker's limit, or without a thermometer long enough at rest. */
+/** A head that is set hot is read at this or more. °C, from memory */
+export const WARM_FROM_C = 60
+
+/**
+ * Cold enough to measure: the head under the maker's limit by the thermometer, which decides where it was used, or without one
+ * long enough at rest. A rest that is older than the last reading says nothing against it. Set hot, the head is read as well.
+ */
 export function isCold(view: Pick<JobView, 'state' | 'nowMs' | 'pin'>): boolean {
   const { temperature } = view.state
-  if (view.pin.spec.engine.setWhen === 'hot') return true
-  if (temperature && temperature.celsius <= view.pin.spec.engine.coldLimitC) return true
-  const rested = hoursAtRest(view)
-  const restSaidLater =
-    view.state.rested !== null &&
-    (temperature === null || Date.parse(view.state.rested.at) >= Date.parse(temperature.at))
-  return rested !== null && restSaidLater && rested >= COLD_AFTER_HOURS
+  const { setWhen, coldLimitC } = view.pin.spec.engine
+  if (setWhen === 'hot') return temperature !== null && temperature.celsius >= WARM_FROM_C
+  if (temperature && temperature.celsius <= coldLimitC) return true
+  const sinceRead = temperature ? (view.nowMs - Date.parse(temperature.at)) / 3_600_000 : Infinity
+  return (hoursAtRest(view) ?? 0) >= COLD_AFTER_HOURS && sinceRead >= COLD_AFTER_HOURS
 }
 
 /** From this chance up, a valve is expected to have no clearance, and the thinnest blade is worth trying first. */

@@ -331,7 +331,7 @@ describe('data of an earlier version', () => {
     const read = await readJob(pool, person.shopId, jobId, 0, new Date())
     expect(read.pin).toMatchObject({
       school: null,
-    decompressor: null,
+      decompressor: null,
       otherSets: [],
       locks: [],
       target: 'middle',

@@ -55,7 +55,12 @@ const valveOf = (strip: StripValve[], stage: Stage) =>
     :view="view"
     :stage="stage"
     :turn-deg="turnDeg"
+    :chosen="chosen"
+    :stacking="stacking"
     @turn="$emit('turn', $event)"
+    @choose="$emit('blade', $event)"
+    @stack="$emit('stack')"
+    @sets="$emit('sets')"
   />
   <ShimsStage v-else-if="stage.kind === 'shims'" :view="view" :valve-id="stage.valveId" />
   <FiguresStage v-else-if="stage.kind === 'figures'" :view="view" :role="stage.role" />

@@ -2,7 +2,7 @@
 import { computed } from 'vue'
 import { valveById } from '~~/core/engine'
 import { clearanceOf, judgeReading, type JobView, presentReading, setInHand, stopHere } from '~~/core/job'
-import { spanOf, type Stack } from '~~/core/feeler'
+import { countedAsIn, type Stack } from '~~/core/feeler'
 import { formatLength } from '~~/core/units'
 import CycleWheel from '../engine/CycleWheel.vue'
 import BladeFan from './BladeFan.vue'
@@ -15,7 +15,7 @@ const pin = computed(() => props.view.pin)
 const valve = computed(() => props.view.state.valves.find(v => v.valveId === props.valveId))
 const reading = computed(() => valve.value && presentReading(valve.value))
 const judged = computed(() => judgeReading(pin.value, reading.value, props.valveId))
-const limits = computed(() => spanOf(clearanceOf(pin.value, props.valveId)))
+const limits = computed(() => countedAsIn(clearanceOf(pin.value, props.valveId), setInHand(props.view)))
 const set = computed(() => setInHand(props.view))
 const felt = computed(
   () => new Map(reading.value?.trials.map(t => [(t.engravedMm ?? t.bladesMm).join('+'), t.feel] as const) ?? []),

@@ -12,19 +12,27 @@ import {
   type JobView,
   readingIn,
   roundsOf,
+  setInHand,
   shiftWords,
   type Stage,
   turnDoubt,
 } from '~~/core/job'
-import { spanOf } from '~~/core/feeler'
+import { countedAsIn, type Stack } from '~~/core/feeler'
 import { formatLength } from '~~/core/units'
 import AimRule from './AimRule.vue'
+import BladeFan from './BladeFan.vue'
 import SlotClock, { type SlotTry } from './SlotClock.vue'
 import VerdictShape from './VerdictShape.vue'
 
 /** Set: the slot as a clock, the aim, the way through the lock, each round, and the turn, which may be changed before it is recorded. */
-const props = defineProps<{ view: JobView; stage: Extract<Stage, { kind: 'screw' }>; turnDeg: number | null }>()
-const emit = defineEmits<{ turn: [deg: number] }>()
+const props = defineProps<{
+  view: JobView
+  stage: Extract<Stage, { kind: 'screw' }>
+  turnDeg: number | null
+  chosen: Stack | null
+  stacking: boolean
+}>()
+const emit = defineEmits<{ turn: [deg: number]; choose: [engravedMm: number]; stack: []; sets: [] }>()
 const valve = computed(() => props.view.state.valves.find(v => v.valveId === props.stage.valveId)!)
 const adjuster = computed(() => props.view.pin.spec.engine.adjuster)
 const origin = computed(() => valve.value.slotFromDeg ?? 0)
@@ -66,7 +74,16 @@ const bracket = computed(() => {
   const { looseDeg, tightDeg } = bracketOf(props.view, valve.value, props.stage.aim.beforeMm)
   return looseDeg === null || tightDeg === null ? null : { fromDeg: onClock(looseDeg), toDeg: onClock(tightDeg) }
 })
-const limits = computed(() => spanOf(clearanceOf(props.view.pin, valve.value.valveId)))
+const limits = computed(() => countedAsIn(clearanceOf(props.view.pin, valve.value.valveId), setInHand(props.view)))
+/** What the blades said at the screw's present angle. */
+const felt = computed(
+  () =>
+    new Map(
+      valve.value.tries
+        .filter(t => t.round === valve.value.round && t.screwDeg === valve.value.screwDeg)
+        .flatMap(t => t.trials.map(tr => [(tr.engravedMm ?? tr.bladesMm).join('+'), tr.feel] as const)),
+    ),
+)
 const stations = computed(() => {
   const order = ['loosen', 'before lock', 'nip', 'torque'] as const
   const here = order.indexOf(props.stage.stage)
@@ -152,8 +169,20 @@ function point(): void {
       <p>
         <b>{{ aimWords.title }}</b> {{ aimWords.why }}
       </p>
-      <AimRule :aim="stage.aim" v-bind="limits" />
+      <AimRule :aim="stage.aim" :min-mm="limits.minMm" :max-mm="limits.maxMm" />
     </div>
+    <BladeFan
+      v-if="chosen"
+      class="fan"
+      :set="setInHand(view)"
+      :chosen="chosen.engravedMm"
+      :felt="felt"
+      :stacking="stacking"
+      :several="view.pin.otherSets.length > 0"
+      @choose="$emit('choose', $event)"
+      @stack="$emit('stack')"
+      @sets="$emit('sets')"
+    />
     <div class="turn">
       <template v-if="turnDeg !== null">
         <span class="words"
@@ -191,7 +220,7 @@ function point(): void {
 .screw-stage {
   height: 100%;
   display: grid;
-  grid-template: minmax(0, 1fr) auto auto / 178px minmax(0, 1fr);
+  grid-template: minmax(0, 1fr) auto auto auto / 178px minmax(0, 1fr);
 }
 .left {
   display: grid;
@@ -288,6 +317,10 @@ function point(): void {
   color: var(--ink);
   margin-right: 10px;
 }
+.fan {
+  grid-column: 1 / -1;
+  border-top: 1px solid var(--line);
+}
 .turn {
   grid-column: 1 / -1;
   border-top: 1px solid var(--line);
@@ -344,6 +377,9 @@ output {
     order: 1;
   }
   .turn {
+    order: 2;
+  }
+  .fan {
     order: 2;
   }
   .aims {

@@ -9,7 +9,7 @@ import { findThing } from './find'
 import { trialThing } from './measure'
 import { proveThing } from './prove'
 import { readyThing } from './ready'
-import { setThing } from './set'
+import { farThing, setThing } from './set'
 import { type Draft, key, type NextThing } from './thing'
 
 export * from './thing'
@@ -42,6 +42,11 @@ function draftFor(view: JobView, requirement: Requirement): Draft {
     case 'measure':
       return trialThing(view, valveFor(view, requirement), 'as found')
     case 'set':
+      if (requirement.id.startsWith('far:'))
+        return farThing(
+          view,
+          view.state.valves.find(v => requirement.id.split(':')[1] === v.valveId)!,
+        )
       return setThing(view, view.state.valves.find(v => v.nut !== 'locked') ?? valveFor(view, requirement))
     case 'prove':
       return proveThing(view, requirement)

@@ -2,7 +2,7 @@ import type { Role } from '../../engine'
 import { clearanceWords, disagreeing } from '../figures'
 import type { Requirement } from '../requirements'
 import { COVER, PLUG } from '../requirements'
-import { hoursAtRest, type JobView } from '../view'
+import { hoursAtRest, type JobView, WARM_FROM_C } from '../view'
 import { type Draft, key } from './thing'
 
 const confirm = (item: 'machine' | 'spec' | 'valves' | 'safe') => ({ type: 'confirmed' as const, payload: { item } })
@@ -65,6 +65,17 @@ export function readyThing(view: JobView, { id }: Requirement): Draft {
       stage: { kind: 'start' },
       why: 'Ask a lead to approve it. Or go on with a reason: the sheet will say so.',
       keys: [key('Go on', 'say why', null, 'reason')],
+    }
+  if (id === 'cold' && pin.spec.engine.setWhen === 'hot')
+    return {
+      label: 'Warm engine',
+      instruction: 'How warm is the head?',
+      stage: { kind: 'cold' },
+      why: `${view.state.temperature ? `${view.state.temperature.celsius} °C is not warm. ` : ''}This source sets clearances hot: run it until it is warm through, ${WARM_FROM_C} °C and more at the head, as the manual says. Mind the hot parts.`,
+      keys: [
+        key('Read the head', 'type the temperature', null, 'temperature'),
+        key('Go on', 'say why', null, 'reason'),
+      ],
     }
   if (id === 'cold')
     return {

@@ -76,6 +76,32 @@ function spinsThing(view: JobView, valve: ValveState): Draft {
   }
 }
 
+/** Further from where it was found than a screw is ever set: each further turn and a half wants a reason. */
+export function farThing(view: JobView, valve: ValveState): Draft {
+  const { valveId } = valve
+  const { name } = valveById(view.pin.spec.engine, valveId)
+  const words = adjusterWords(view.pin.spec.engine.adjuster)
+  const closed = Math.round((view.position.closed[valveId] ?? 0) * 100)
+  return {
+    label: `${name}: far from as found`,
+    instruction: `Stop: the ${words.turned} is ${(Math.abs(valve.screwDeg) / 360).toFixed(1)} turns from where it was found`,
+    why: `So far no valve is set. Is it the right ${words.turned}, and is the valve closed? Chance that it is closed here with room to spare: ${closed} %.`,
+    keys: [
+      key('Find the place anew', 'nothing of it is believed', {
+        type: 'crank',
+        payload: { observations: [{ kind: 'lost' }] },
+      }),
+      key('Turned back and locked', 'as it was found', {
+        type: 'screw-checked',
+        payload: { valveId, found: 'turned back' },
+      }),
+      key('Go on', 'say why', null, 'reason'),
+    ],
+    stage: { kind: 'wheel', target: null, feelValveIds: [valveId], cylinderId: null },
+    wayOut: true,
+  }
+}
+
 /** Its screw was opened in vain at this place and turned back: it is not set here. */
 function leftThing(view: JobView, valve: ValveState): Draft {
   const { name } = valveById(view.pin.spec.engine, valve.valveId)
@@ -184,7 +210,7 @@ function torqueThing(view: JobView, valve: ValveState, aim: Aim): Draft {
   }
   return {
     label: `${name}, lock`,
-    instruction: `Torque the ${adjusterWords(engine.adjuster).nip}${torque.instruction}, feel ${engravedWords(stack.engravedMm, set.unit)}`,
+    instruction: `${engine.torques.locknutNm === null ? 'Lock' : 'Torque'} the ${adjusterWords(engine.adjuster).nip}${torque.instruction}, feel ${engravedWords(stack.engravedMm, set.unit)}`,
     why: `${torque.why} ${bladeHabitWords(view)}`,
     keys: feelKeys(valveId, stack, set, after),
     stage: screwStage(valve, aim, 'torque'),

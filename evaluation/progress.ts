@@ -14,7 +14,7 @@ function saidWords(happening: Happening): string {
 const MOST_ASKED = 2
 export const MOST_TRIALS = 12
 /** A turn above this wants a blade that bounds the gap on both sides. Degrees */
-const VIOLENT_DEG = 60
+const VIOLENT_DEG = 65
 const ROUNDED_DEG = 5
 /** No valve lacks more than 0.15 mm, and a step is 0.05: a screw opened by more, and the blade still refused, was opened in vain. mm */
 const VAIN_MM = 0.2

@@ -1,0 +1,143 @@
+import { describe, expect, it } from 'vitest'
+import { engineOf, setOf } from '../../tests/support/builders'
+import { found, limits, said, trial } from '../../tests/support/job-book'
+import { nutShift } from './lock-learning'
+import type { GapChange, Happening } from './index'
+
+const screw = (deg: number): GapChange => ({ kind: 'screw', deg })
+const nipped: GapChange = { kind: 'nipped' }
+const torqued = { kind: 'torqued', torqueNm: 8 } as const
+const free: Happening = { type: 'nut-loosened', payload: { valveId: 'exhaust' } }
+/** The exhaust is tight and its nut is free. */
+const atTheScrew = (...changes: Parameters<typeof said>) =>
+  found(said(...changes)).say(
+    trial('intake', 0.1, 'drag'),
+    trial('exhaust', 0.07, 'no-go'),
+    trial('exhaust', 0.06, 'drag'),
+    free,
+  )
+const degOf = (book: ReturnType<typeof said>): number => {
+  const after = book.next().trial?.after
+  return after?.kind === 'screw' ? after.deg : Number.NaN
+}
+
+describe('a turn', () => {
+  it('on a guess is a flat at most, and doubles only one way and only in vain', () => {
+    const book = found(said()).say(trial('intake', 0.1, 'drag'), trial('exhaust', 0.03, 'no-go'), free)
+    const turns: number[] = []
+    for (let i = 0; i < 6; i++) {
+      const deg = degOf(book)
+      if (Number.isNaN(deg)) break
+      turns.push(deg)
+      book.say(trial('exhaust', 0.12, 'no-go', screw(deg)))
+      if (book.next().instruction.startsWith('Is that'))
+        book.say({ type: 'screw-checked', payload: { valveId: 'exhaust', found: 'right' } })
+    }
+    // the first is what the blade proves: from under 0.03 to 0.1275 is 0.0975 mm, 46.8°
+    expect(turns[0]).toBe(-45)
+    expect(turns.slice(1).every(deg => deg < 0 && deg >= -60)).toBe(true)
+  })
+  it('half a flat without change is asked about, and no bigger turn comes before the answer', () => {
+    const book = atTheScrew().say(
+      trial('exhaust', 0.12, 'no-go', screw(-20)),
+      trial('exhaust', 0.12, 'no-go', screw(-30)),
+    )
+    expect(book.next().instruction).toBe('Is that the exhaust screw, and does it turn?')
+    book.say({ type: 'screw-checked', payload: { valveId: 'exhaust', found: 'spins' } })
+    expect(book.next()).toMatchObject({ instruction: 'The exhaust stud turns with its nut', wayOut: true })
+  })
+  it('another valve’s screw: this one stands where it stood, and the others are looked at again', () => {
+    const book = atTheScrew().say(
+      trial('exhaust', 0.12, 'no-go', screw(-20)),
+      trial('exhaust', 0.12, 'no-go', screw(-30)),
+      { type: 'screw-checked', payload: { valveId: 'exhaust', found: 'other' } },
+    )
+    const [intake, exhaust] = book.view().state.valves
+    expect([exhaust!.screwDeg, intake!.lookAgain]).toEqual([0, true])
+  })
+})
+
+describe('a nut', () => {
+  it('that moves its screw at the nip is aimed off by in the next round, the torque apart', () => {
+    const book = atTheScrew().say(
+      trial('exhaust', 0.12, 'drag', screw(-30)),
+      trial('exhaust', 0.09, 'drag', nipped),
+      trial('exhaust', 0.08, 'drag', torqued),
+      free,
+    )
+    const shift = nutShift(book.view(), 'exhaust')
+    // 0.1275 to 0.0975 to 0.0875: one round weighs two thirds, against its own two parts weighed likewise
+    expect(shift.allMm).toBeCloseTo(-0.04 * (2 / 3) - (0.04 * (2 / 3)) / 3, 3)
+    expect(shift.torqueMm).toBeCloseTo(-0.01 * (2 / 3), 3)
+    expect(shift.ownRounds).toBe(1)
+  })
+  it('says something of the other nuts of the job, and less than of itself', () => {
+    const book = atTheScrew().say(
+      trial('exhaust', 0.12, 'drag', screw(-30)),
+      trial('exhaust', 0.09, 'drag', nipped),
+      trial('exhaust', 0.09, 'drag', torqued),
+    )
+    expect(nutShift(book.view(), 'intake').allMm).toBeCloseTo(-0.015, 3)
+  })
+  it('that will not stay after four rounds may be left with a reason', () => {
+    const book = atTheScrew()
+    for (let i = 0; i < 4; i++)
+      book.say(
+        trial('exhaust', 0.12, 'drag', screw(-20)),
+        trial('exhaust', 0.12, 'drag', nipped),
+        trial('exhaust', 0.08, 'drag', torqued),
+        ...(i < 3 ? [free] : []),
+      )
+    book.say({ type: 'mark-checked', payload: { valveId: 'exhaust', still: true } })
+    expect(book.next()).toMatchObject({ instruction: 'The exhaust will not stay where it is set', wayOut: true })
+  })
+})
+
+describe('where no blade shows the aim', () => {
+  // 0.072 to 0.078 lies between every blade of this set
+  const engine = engineOf({ clearance: { intake: limits(0.08, 0.12), exhaust: limits(0.062, 0.072) } })
+  const coarse = { bladeSet: setOf('Coarse', [0.05, 0.1, 0.15, 0.2]) }
+  it('it is said before the nut is loosened, with what could', () => {
+    const book = found(said(engine, coarse)).say(trial('intake', 0.1, 'drag'), trial('exhaust', 0.1, 'drag'))
+    expect(book.next().instruction).toBe('Loosen the exhaust locknut')
+    expect(book.next().why).toMatch(/No blade or stack of Coarse proves this spec.*screw’s angle.*finer set/)
+  })
+  it('it is set by the screw’s angle, and what that says is an estimate on the way out', () => {
+    const book = found(said(engine, coarse)).say(trial('intake', 0.1, 'drag'), trial('exhaust', 0.1, 'drag'), free)
+    // a true gap of 0.1075, and the screw of this engine: 480° a mm
+    let gapMm = 0.1075
+    for (let i = 0; i < 12 && book.next().trial?.after?.kind === 'screw'; i++) {
+      const { stack, after } = book.next().trial!
+      gapMm -= (after as { deg: number }).deg / 480
+      const spare = gapMm - stack.totalMm
+      book.say(
+        trial(
+          'exhaust',
+          stack.totalMm,
+          spare >= 0.015 ? 'free' : spare >= 0 ? 'drag' : spare >= -0.01 ? 'pinched' : 'no-go',
+          after,
+        ),
+      )
+    }
+    expect(gapMm).toBeGreaterThan(0.06)
+    expect(gapMm).toBeLessThan(0.074)
+    expect(book.next().instruction).toMatch(/nip the nut/)
+    book.say(
+      trial('exhaust', 0.05, 'free', nipped),
+      trial('exhaust', 0.05, 'free', torqued),
+      trial('exhaust', 0.1, 'no-go'),
+    )
+    book.say({ type: 'mark-checked', payload: { valveId: 'exhaust', still: true } })
+    expect(book.next()).toMatchObject({ instruction: 'This set cannot prove it', wayOut: true })
+    expect(book.next().why).toMatch(/By the screw’s angle it stands at .*: an estimate\./)
+  })
+})
+
+it('blades that do not agree, tried again, are not asked for a third time', () => {
+  const book = found(said()).say(trial('intake', 0.1, 'free'), trial('intake', 0.08, 'no-go'))
+  for (let i = 0; i < 3 && book.next().trial; i++) {
+    const mm = book.next().trial!.stack.totalMm
+    book.say(trial('intake', mm, mm >= 0.1 ? 'free' : 'no-go'))
+  }
+  expect(book.next()).toMatchObject({ instruction: 'These blades do not agree', wayOut: true })
+})

@@ -1,0 +1,100 @@
+import { describe, expect, it } from 'vitest'
+import { engineOf } from '../../tests/support/builders'
+import { twinOf } from '../../tests/support/engines'
+import { found, ready, said, T, trial } from '../../tests/support/job-book'
+import { withDecompressor } from '../engine'
+import { planStops, schoolsFor } from '../stops'
+import type { Happening } from './index'
+
+const UNKNOWN = { decompressor: { kind: 'unknown' } } as const
+const PAST = { kind: 'rod-drop', cylinderId: 'only', dropMm: 6 } as const
+/** A single, nobody knows of a decompressor, found past its top. */
+const pastTop = () =>
+  ready(said(engineOf(UNKNOWN))).say({
+    type: 'crank',
+    payload: {
+      observations: [
+        { kind: 'move', to: T },
+        { kind: 'rocker', valveId: 'intake', slack: true },
+        { kind: 'rocker', valveId: 'exhaust', slack: false },
+        { kind: 'move', to: PAST },
+        { kind: 'rocker', valveId: 'intake', slack: true },
+        { kind: 'rocker', valveId: 'exhaust', slack: true },
+      ],
+    },
+  })
+const overToTheTop: Happening = { type: 'prove-turned', payload: { turns: 2, to: T } }
+
+describe('a decompressor that nobody recorded', () => {
+  it.each([360, 180, 270, 450, 405])(
+    'is planned for on a twin firing at %d°, by every school: no exhaust is measured where it might hold',
+    laterDeg => {
+      const engine = twinOf(laterDeg, UNKNOWN)
+      for (const school of schoolsFor(engine))
+        for (const stop of planStops(engine, school).stops)
+          for (const { valveId } of stop.valves) {
+            const valve = engine.valves.find(v => v.id === valveId)!
+            if (valve.role !== 'exhaust') continue
+            const local =
+              (stop.crankDeg - engine.cylinders.find(c => c.id === valve.cylinderId)!.firingAngleDeg + 1440) % 720
+            // the default arc, −120 to 10°, with the usual margin
+            expect(local >= 20 && local <= 590, `${school} ${valveId} at ${local}°`).toBe(true)
+          }
+    },
+  )
+  it('is not looked for where the source itself measures at the top or at the maker’s stops', () => {
+    for (const kind of ['top', 'makers stops'] as const)
+      expect(withDecompressor({ ...engineOf(UNKNOWN), measuredAt: { kind } }, null).decompressor.kind).toBe('none')
+    const engine = withDecompressor({ ...engineOf(UNKNOWN), measuredAt: { kind: 'top' } }, null)
+    expect(planStops(engine, 'marks').stops.map(s => s.place.kind)).toEqual(['mark'])
+  })
+  it('where the source measures past the top, its own place is the place', () => {
+    const engine = { ...engineOf(UNKNOWN), measuredAt: { kind: 'past top', dropMm: 8 } as const }
+    for (const school of ['marks', 'rod', 'watching'] as const)
+      expect(
+        planStops(engine, school).stops.map(s => s.place),
+        school,
+      ).toEqual([{ kind: 'rod-drop', cylinderId: 'only', dropMm: 8 }])
+  })
+  it('is tested by one blade on the turn that proves it anyway; with none the top is used again', () => {
+    const book = pastTop().say(trial('intake', 0.1, 'drag'), trial('exhaust', 0.12, 'drag'))
+    expect(book.next().instruction).toBe('Turn it over two full turns, back to T')
+    book.say(overToTheTop)
+    expect(book.next().instruction).toBe('Here at the top, try 0.12 in the exhaust')
+    book.say(book.next().keys[0]!.happening!)
+    expect(book.view().model.plan.stops.map(s => s.place.kind)).toEqual(['mark'])
+    expect(book.next()).toMatchObject({ step: 'prove', trial: { valveId: 'intake' } })
+  })
+  it('with one there it is measured past the top from then on', () => {
+    const book = pastTop().say(trial('intake', 0.1, 'drag'), trial('exhaust', 0.12, 'drag'), overToTheTop)
+    book.say(book.next().keys[1]!.happening!)
+    expect(book.view().pin.spec.engine.decompressor.kind).toBe('arc')
+    expect(book.view().model.plan.stops.every(s => s.place.kind === 'rod-drop')).toBe(true)
+  })
+  it('what an earlier job found out is not asked again', () => {
+    const book = ready(said(engineOf(UNKNOWN), { decompressor: 'none' }))
+    expect(book.view().model.plan.stops.map(s => s.place.kind)).toEqual(['mark'])
+  })
+})
+
+describe('a locked valve that reads differently at two places', () => {
+  const proved = () => found(said()).say(trial('intake', 0.1, 'drag'), trial('exhaust', 0.12, 'drag'), overToTheTop)
+  it('is a matter of the place, never of the screw', () => {
+    const book = proved().say(trial('intake', 0.08, 'pinched'), trial('intake', 0.07, 'drag'))
+    const next = book.next()
+    expect(next).toMatchObject({ step: 'find', instruction: 'Leave the intake screw: it reads differently here' })
+    expect(next.keys.map(k => k.title)).toEqual(['Find the place anew', 'Another way', 'Go on'])
+  })
+  it('an exhaust that reads tighter at its top may be held there by what the record denies', () => {
+    const book = proved().say(
+      trial('intake', 0.1, 'drag'),
+      trial('exhaust', 0.08, 'pinched'),
+      trial('exhaust', 0.07, 'drag'),
+    )
+    expect(book.next().keys[0]!.title).toBe('A decompressor holds it here')
+  })
+  it('by no more than the blades may be off, says nothing', () => {
+    const book = proved().say(trial('intake', 0.09, 'drag'))
+    expect(book.next().step).toBe('prove')
+  })
+})

@@ -285,7 +285,7 @@ export function settingBlade(
   const locked = (s: Stack) => snapMm(s.totalMm + shiftMm)
   const fits = choices.filter(s =>
     limits
-      ? locked(s) >= limits.minMm && locked(s) <= limits.maxMm
+      ? locked(s) >= limits.minMm && snapMm(locked(s) + endsWithin(limits, hand)) <= limits.maxMm
       : Math.abs(snapMm(locked(s) - targetOf(clearance))) <= BARE_FIGURE_NEAR_MM,
   )
   // a drag leaves 0 to 0.015 more than the blade; for a bare figure the drag at the figure is the spec itself
@@ -298,5 +298,9 @@ export function settingBlade(
     )[0] ?? null
   )
 }
+/** A drag ends somewhere in its width: its middle lies inside limits that are wide enough for it. */
+const endsWithin = ({ minMm, maxMm }: { minMm: number; maxMm: number }, { dragMm }: HandBands): number =>
+  maxMm - minMm >= dragMm ? 0 : dragMm / 2
+
 /** A stack is taken for setting only where it comes nearer by more than this: two blades are awkward to hold while a nut is turned. From memory. */
 const JOINT_OFF_MM = 0.006

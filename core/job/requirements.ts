@@ -9,7 +9,7 @@ import { expectedPolicy, isCold, type JobView, judgeReading, latestVerdict, verd
 import { type Passed, presentReading, readingIn, type ValveState } from './state'
 import { unsettledRoles } from './figures'
 import { stopHere, type StopWork, stopsInOrder } from './stop-work'
-import { decompressorTest, differsHere } from './two-places'
+import { decompressorTest, differsHere, oneBladeMore } from './two-places'
 
 export const PLUG = 'Spark plug'
 export const COVER = 'Rocker cover'
@@ -269,8 +269,12 @@ function atTop(view: JobView): boolean {
 /** Turn it over, then go round all stops again. */
 function proving(view: JobView): (Asked & { step: Step })[] {
   const todo = toProve(view)
+  const more = view.state.proving ? null : oneBladeMore(view)
   return [
     ...at('prove', [
+      ...(more
+        ? [ask(`narrower:${more.valveId}`, 'Nobody looked whether a decompressor holds the exhaust at the top.', false)]
+        : []),
       ask(
         'turned',
         'The engine was not turned over by hand.',

@@ -1,8 +1,8 @@
 import { ASSUMED_DECOMPRESSOR, firingAngle, signedWay, type Valve, valveById } from '../engine'
-import { type Interval, thickness, trialErrorMm, went } from '../feeler'
+import { type Interval, type Stack, trialErrorMm } from '../feeler'
 import { snapMm } from '../units'
 import { presentReading, type Reading, type ValveState } from './state'
-import { judgeReading, type JobView } from './view'
+import { clearanceOf, judgeReading, type JobView, setInHand } from './view'
 
 /** A hand feels the same blade a little differently at another place. mm, from memory */
 const HAND_MM = 0.004
@@ -77,28 +77,61 @@ export interface DecompressorTest {
 /** A gap known no finer than this says too little of what a decompressor would take of it. mm */
 const FINE_ENOUGH_MM = 0.035
 
+/** Whether it is worth finding out: nobody knows, the source does not say where it measures, and there is a line to come back to. */
+const mayTest = ({ pin, state }: JobView): boolean => {
+  const { decompressor, measuredAt, marks } = pin.spec.engine
+  return (
+    decompressor.kind === 'unknown' &&
+    measuredAt.kind === 'not said' &&
+    !state.decompressorTested &&
+    marks.some(m => m.kind === 'top')
+  )
+}
+
 /**
- * The test of a decompressor that nobody recorded, while it is worth making: an exhaust has been read past its top, and the blade
- * that went there is tried at the top. It costs no turn: the engine is turned over to prove it anyway.
+ * The test of a decompressor that nobody recorded, while it is worth making: an exhaust has been read past its top, and the
+ * thickest blade that goes there is tried at the top. It costs no turn: the engine is turned over to prove it anyway.
  */
 export function decompressorTest(view: JobView): DecompressorTest | null {
   const { pin, state } = view
   const { engine } = pin.spec
-  if (engine.decompressor.kind !== 'unknown' || engine.measuredAt.kind !== 'not said' || state.decompressorTested)
-    return null
-  if (!engine.marks.some(m => m.kind === 'top')) return null
+  if (!mayTest(view)) return null
   for (const valve of state.valves) {
     const own = valveById(engine, valve.valveId)
     if (own.role !== ASSUMED_DECOMPRESSOR.role || valve.nut !== 'locked') continue
     const reading = lastKnown(valve)
     const interval = reading && judgeReading(pin, reading, valve.valveId).reading
-    if (!interval || interval.hiMm === null || snapMm(interval.hiMm - interval.loMm) > FINE_ENOUGH_MM) continue
-    const thickest = reading.trials
-      .filter(went)
-      .sort((a, b) => thickness(a) - thickness(b))
-      .at(-1)
-    if (thickest?.engravedMm && thickness(thickest) >= interval.loMm)
-      return { valve: own, bladesMm: thickest.engravedMm, set: thickest.set ?? pin.bladeSet.name }
+    if (!interval || interval.hiMm === null) continue
+    const { loMm, hiMm } = interval
+    // the thickest that goes past the top, single blades before stacks
+    const blade = view.tools
+      .choicesFor(setInHand(view), clearanceOf(pin, valve.valveId))
+      .filter(c => c.totalMm <= loMm && snapMm(hiMm - c.totalMm) <= FINE_ENOUGH_MM)
+      .sort((a, b) => a.bladesMm.length - b.bladesMm.length || b.totalMm - a.totalMm)[0]
+    if (blade) return { valve: own, bladesMm: blade.engravedMm, set: setInHand(view).name }
+  }
+  return null
+}
+
+/**
+ * One blade more, past the top, where the reading there is too wide to tell what a decompressor would take of it: the one next to
+ * the middle of what is open. Null where it is narrow enough, or the set has none between.
+ */
+export function oneBladeMore(view: JobView): { valveId: string; stack: Stack } | null {
+  const { pin, state } = view
+  if (!mayTest(view) || decompressorTest(view)) return null
+  for (const valve of state.valves) {
+    const own = valveById(pin.spec.engine, valve.valveId)
+    const reading = presentReading(valve)
+    if (own.role !== ASSUMED_DECOMPRESSOR.role || valve.nut !== 'locked' || reading?.place !== state.places) continue
+    const { loMm, hiMm } = judgeReading(pin, reading, valve.valveId).reading
+    if (hiMm === null) continue
+    const middle = (loMm + hiMm) / 2
+    const between = view.tools
+      .choicesFor(setInHand(view), clearanceOf(pin, valve.valveId))
+      .filter(c => c.totalMm > loMm && c.totalMm < hiMm)
+      .sort((a, b) => Math.abs(a.totalMm - middle) - Math.abs(b.totalMm - middle))[0]
+    if (between) return { valveId: valve.valveId, stack: between }
   }
   return null
 }

@@ -80,7 +80,7 @@ h1.long {
   font-size: 17px;
   line-height: 22px;
   color: var(--ink2);
-  margin-top: 8px;
+  margin: 8px 0 12px;
 }
 .keys {
   display: grid;

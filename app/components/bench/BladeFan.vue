@@ -9,6 +9,8 @@ const props = defineProps<{
   felt: Map<string, string>
   stacking: boolean
   several: boolean
+  /** A low row, where another picture has the room. */
+  low?: boolean
 }>()
 defineEmits<{ choose: [engravedMm: number]; stack: []; sets: [] }>()
 const MOST = 12
@@ -59,7 +61,7 @@ const stacksFelt = computed(() =>
 </script>
 
 <template>
-  <div class="fan">
+  <div class="fan" :class="{ low }">
     <div ref="list" class="blades" role="group" aria-label="Blades">
       <button
         v-for="(blade, i) in shown"
@@ -194,6 +196,26 @@ const stacksFelt = computed(() =>
   background: var(--petrol);
   border-color: var(--petrol);
   color: var(--on-petrol);
+}
+@media (min-width: 701px) {
+  .low .blades {
+    height: 62px;
+    align-items: flex-start;
+  }
+  .low .blade {
+    height: 72px;
+    padding-top: 5px;
+    transform: translateY(9px) !important;
+  }
+  .low .blade.chosen {
+    transform: translateY(2px) !important;
+  }
+  .low .felt {
+    display: none;
+  }
+  .low .set {
+    padding-block: 1px;
+  }
 }
 @media (max-width: 1100px) {
   .units,

@@ -174,6 +174,7 @@ function point(): void {
     <BladeFan
       v-if="chosen"
       class="fan"
+      low
       :set="setInHand(view)"
       :chosen="chosen.engravedMm"
       :felt="felt"

@@ -3,12 +3,26 @@ import { engravedWords } from '../../feeler'
 import { topPlace } from '../../stops'
 import type { Requirement } from '../requirements'
 import { stopHere } from '../stop-work'
-import type { JobView } from '../view'
+import { type JobView, setInHand } from '../view'
 import { placeWords } from '../words'
 import { lastPlace } from './find'
-import { decompressorTest, type DecompressorTest } from '../two-places'
-import { trialThing } from './measure'
+import { decompressorTest, type DecompressorTest, oneBladeMore } from '../two-places'
+import { feelKeys, trialThing } from './measure'
 import { type Draft, key } from './thing'
+
+/** Read a little finer past the top, so that the same blade at the top tells. */
+function narrowerThing(view: JobView, { valveId, stack }: NonNullable<ReturnType<typeof oneBladeMore>>): Draft {
+  const { name } = valveById(view.pin.spec.engine, valveId)
+  const set = setInHand(view)
+  return {
+    label: `${name}, one blade more`,
+    instruction: `Try ${engravedWords(stack.engravedMm, set.unit)} in the ${name.toLowerCase()}`,
+    why: 'It is in. One blade more here, and the same blade at the top will tell whether a decompressor holds the valve there.',
+    keys: feelKeys(valveId, stack, set, null),
+    stage: { kind: 'blades', valveId, next: stack },
+    trial: { valveId, stack, set: set.name, after: null },
+  }
+}
 
 /** The same valve, by the same blade, at its top and past it: held at the top or not. */
 function decompressorThing(view: JobView, { valve, bladesMm, set }: DecompressorTest): Draft {
@@ -35,6 +49,7 @@ function decompressorThing(view: JobView, { valve, bladesMm, set }: Decompressor
 export function proveThing(view: JobView, { id }: Requirement): Draft {
   const { engine } = view.pin.spec
   if (id.startsWith('decompressor-test')) return decompressorThing(view, decompressorTest(view)!)
+  if (id.startsWith('narrower:')) return narrowerThing(view, oneBladeMore(view)!)
   if (id === 'turned') {
     const test = decompressorTest(view)
     const to =

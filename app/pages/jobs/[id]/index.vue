@@ -463,7 +463,7 @@ const stopWords = computed(() => {
   font-size: 17px;
   line-height: 22px;
   color: var(--ink2);
-  margin-top: 8px;
+  margin: 8px 0 12px;
 }
 .doubted {
   display: flex;

@@ -7,6 +7,8 @@ import { dueList } from '../../server/services/due'
 import { changeOwner, editMachine, machineWithTag } from '../../server/services/machines/edit'
 import { readMachine } from '../../server/services/machines/memory'
 import { listPhotos } from '../../server/services/photos'
+import type { JobPin } from '../../core/job'
+import { engineOf } from '../support/builders'
 import { otherShop } from '../support/other-shop'
 import { Client } from '../support/server'
 import { dayAgo, newMachine, openJob, unique, visit } from '../support/shop-work'
@@ -293,4 +295,29 @@ describe('machines and owners', () => {
     await expect(listPhotos(pool, person.shopId, machine.id)).rejects.toMatchObject({ status: 404 })
     expect((await dueList(pool, person.shopId, 60, new Date())).items).toEqual([])
   })
+})
+
+describe('a decompressor that nobody recorded', () => {
+  const known = async (client: Client, machine: { id: number }) => {
+    const { id } = (await openJob(client, machine, null)).body
+    const { pin } = (await client.get<{ pin: JobPin }>(`/api/jobs/${id}?after=0`)).body
+    return pin.decompressor
+  }
+  const unknown = () => ({
+    maker: 'Aged',
+    model: `D ${unique()}`,
+    engine: engineOf({ decompressor: { kind: 'unknown' } }),
+    approveBecause: 'only lead',
+  })
+  it('once tested is kept with the machine, and where a lead signed it with the model; a spec that says more stands over it', async () => {
+    const tam = await new Client().signIn('tam')
+    const model = (await ines.post<{ id: number }>('/api/models', unknown())).body.id
+    const [first, second] = [await newMachine(ines, model), await newMachine(ines, model)]
+    // a mechanic's job says it of this machine alone
+    await visit(tam, first, 100, 30, { exhaust: 0.125 })
+    expect([await known(ines, first), await known(ines, second)]).toEqual(['none', null])
+    const third = await newMachine(ines, model)
+    await visit(ines, third, 100, 30, { exhaust: 0.125 })
+    expect(await known(ines, await newMachine(ines, model))).toBe('none')
+  }, 90_000)
 })

@@ -99,6 +99,42 @@ describe('each slip is named with both readings', () => {
       /less than a M6/,
     ],
     ['plug torque tenfold', { plug: '120' }, 'plug', ['120 N·m', '12 N·m'], /12 N·m/],
+    [
+      'both figures tenfold',
+      { intake: '0.5', exhaust: '0.6' },
+      'intake',
+      ['0.5 and 0.6 mm', '0.05 and 0.06 mm'],
+      /wide for a small engine/,
+    ],
+    ['firing 36 for 360', { cylinders: 'Left 0, Right 36' }, 'cylinders', ['36°', '360°'], /Was 360° meant/],
+    [
+      'opening and closing exchanged',
+      { io: '45', ic: '10', eo: '45', ec: '10', checkLift: '1' },
+      'io',
+      ['opens 45°, closes 10°', 'opens 10°, closes 45°'],
+      /other way round is usual/,
+    ],
+    [
+      'hydraulic lifters',
+      { intakeBy: 'none', exhaustBy: 'none' },
+      'intakeBy',
+      ['nothing can be set: measured only', 'a screw or a shim'],
+      /not set by blade/,
+    ],
+    [
+      'a maker’s list that leaves a valve out',
+      { marks: 'T 0', markWindow: 'w', stops: '0 T: intake', io: '5', ic: '35', eo: '35', ec: '5', checkLift: '1' },
+      'stops',
+      ['a stop wants another valve', 'the maker lists none'],
+      /no place for the exhaust/,
+    ],
+    [
+      'a maker’s list without cam timing',
+      { marks: 'T 0', markWindow: 'w', stops: '0 T: intake, exhaust' },
+      'stops',
+      ['each line was read twice', 'cam timing can be given too'],
+      /nothing checks this list/,
+    ],
   ] as [string, Partial<SpecText>, string, [string, string], RegExp][])('%s', (_, changes, field, readings, says) => {
     const [first] = doubts(changes)
     expect(first).toMatchObject({ field, readings })

@@ -109,6 +109,28 @@ function betweenRoles(clearance: Engine['clearance']): Doubt[] {
     : []
 }
 
+/** Small engines are seldom set wider or closer than this in both fields. mm, from memory */
+const BOTH_SELDOM_MM = { over: 0.4, under: 0.04 }
+/** A place slipped in both fields: neither looks odd beside the other. */
+function bothTenfold({ intake, exhaust }: Engine['clearance']): Doubt[] {
+  const figures = [targetOf(intake), targetOf(exhaust)]
+  const times = figures.every(mm => mm >= BOTH_SELDOM_MM.over)
+    ? 0.1
+    : figures.every(mm => mm <= BOTH_SELDOM_MM.under)
+      ? 10
+      : 0
+  if (times === 0) return []
+  const meant = figures.map(mm => plain(mm * times, 3)).join(' and ')
+  return [
+    {
+      id: `both:${intake.text}:${exhaust.text}`,
+      field: 'intake',
+      says: `Both figures are ${times < 1 ? 'wide' : 'close'} for a small engine. Was ${meant} mm meant?`,
+      readings: [`${figures.map(mm => plain(mm, 3)).join(' and ')} mm`, `${meant} mm`],
+    },
+  ]
+}
+
 /** Proof stress of the weakest and strongest usual steel, MPa. Source: ISO 898-1, classes 4.8 and 12.9. */
 const PROOF_MPA = { weakest: 310, strongest: 970 }
 /** Preload as part of the proof load, and the nut factor of T = K·d·F. Source: Shigley, Mechanical Engineering Design, bolt preload. */
@@ -187,6 +209,90 @@ function openAtStops(engine: Engine): Doubt[] {
   })
 }
 
+const listedNames = (names: string[]): string =>
+  names.length < 2 ? names.join('') : `${names.slice(0, -1).join(', ')} and ${names.at(-1)}`
+
+/** A maker's list that leaves a valve out, or that nothing can be held against. */
+function makersList({ makersStops, valves, cam }: Engine): Doubt[] {
+  if (makersStops.length === 0) return []
+  const named = new Set(makersStops.flatMap(s => s.valveIds))
+  const left = valves.filter(v => !named.has(v.id)).map(v => v.name.toLowerCase())
+  const id = makersStops.map(s => `${s.crankDeg}=${s.valveIds.join('+')}`).join()
+  return [
+    ...(left.length
+      ? [
+          {
+            id: `left-out:${id}`,
+            field: 'stops' as const,
+            says: `The list of stops names no place for the ${listedNames(left)}. Left out when it was typed, or not listed by the maker?`,
+            readings: ['a stop wants another valve', 'the maker lists none'] as [string, string],
+          },
+        ]
+      : []),
+    ...(cam === null
+      ? [
+          {
+            id: `unchecked:${id}`,
+            field: 'stops' as const,
+            says: 'Without cam timing nothing checks this list: a valve that is listed at the wrong stop would be set wide open. Is each line as printed?',
+            readings: ['each line was read twice', 'cam timing can be given too'] as [string, string],
+          },
+        ]
+      : []),
+  ]
+}
+
+/** Two cylinders never fire nearer to each other than this, on the engines that are meant here. Degrees, from memory */
+const NEAREST_FIRING_DEG = 90
+/** A firing angle with a place lost: 36 for 360. */
+function firing({ cylinders }: Engine): Doubt[] {
+  return cylinders.flatMap((cylinder, i) => {
+    const before = cylinders[i - 1]
+    if (!before) return []
+    const apart = Math.abs(cylinder.firingAngleDeg - before.firingAngleDeg)
+    const near = Math.min(apart, 720 - apart)
+    const meant = before.firingAngleDeg + apart * 10
+    return near >= NEAREST_FIRING_DEG
+      ? []
+      : [
+          {
+            id: `firing:${cylinder.name}:${cylinder.firingAngleDeg}`,
+            field: 'cylinders' as const,
+            says: `${cylinder.name} would fire ${plain(near)}° from ${before.name}.${meant < 720 ? ` Was ${plain(meant)}° meant?` : ''} Angles are of the cycle of 720°.`,
+            readings: [`${plain(cylinder.firingAngleDeg)}°`, meant < 720 ? `${plain(meant)}°` : 'another angle'],
+          },
+        ]
+  })
+}
+
+/** Intakes close later after their dead center than they open before it, exhausts the other way round: common practice. */
+function exchangedTiming({ cam }: Engine): Doubt[] {
+  if (!cam) return []
+  const { intakeOpensBeforeTdcDeg: io, intakeClosesAfterBdcDeg: ic } = cam
+  const { exhaustOpensBeforeBdcDeg: eo, exhaustClosesAfterTdcDeg: ec } = cam
+  const doubt = (field: 'io' | 'eo', which: string, opens: number, closes: number): Doubt => ({
+    id: `exchanged:${field}:${opens}:${closes}`,
+    field,
+    says: `The ${which} opens at ${plain(opens)}° and closes at ${plain(closes)}°: the other way round is usual. Exchanged, or as printed?`,
+    readings: [`opens ${plain(opens)}°, closes ${plain(closes)}°`, `opens ${plain(closes)}°, closes ${plain(opens)}°`],
+  })
+  return [...(io > ic ? [doubt('io', 'intake', io, ic)] : []), ...(ec > eo ? [doubt('eo', 'exhaust', eo, ec)] : [])]
+}
+
+/** Lifters that take up their own slack have no clearance to set. */
+function hydraulic({ valves }: Engine): Doubt[] {
+  return valves.every(v => v.adjuster === 'none')
+    ? [
+        {
+          id: 'hydraulic',
+          field: 'intakeBy' as const,
+          says: 'No valve has an adjuster, and clearances are given. Hydraulic lifters are not set by blade: is this the right engine, or is there a screw or a shim?',
+          readings: ['nothing can be set: measured only', 'a screw or a shim'],
+        },
+      ]
+    : []
+}
+
 /**
  * What in a spec may be a slip, each with both readings. An empty list says that nothing looked odd, not that the page was read rightly.
  * @param engine data that the schema has taken
@@ -213,8 +319,12 @@ export function doubtsOf(engine: Engine): Doubt[] {
     ...otherRanges,
     ...wide,
     ...ROLES.flatMap(role => (alsoPrinted[role] ? unitsDiffer(role, clearance[role], alsoPrinted[role]) : [])),
-    ...(ranges.length ? [] : betweenRoles(clearance)),
+    ...(ranges.length ? [] : [...betweenRoles(clearance), ...bothTenfold(clearance)]),
     ...torques(engine),
     ...openAtStops(engine),
+    ...makersList(engine),
+    ...firing(engine),
+    ...exchangedTiming(engine),
+    ...hydraulic(engine),
   ]
 }

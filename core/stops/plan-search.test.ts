@@ -145,8 +145,8 @@ describe('schools', () => {
     expect(schoolsFor(engineOf())).toEqual(['marks', 'rod', 'watching', 'exhaust-opens'])
     expect(schoolsFor(twinOf(360, { camMarks: [{ words: 'the dots face', angleDeg: 0 }] }))).toEqual([
       'marks',
-      'rod',
       'cam-signs',
+      'rod',
       'watching',
       'exhaust-opens',
       'partner',

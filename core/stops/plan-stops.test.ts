@@ -1,7 +1,8 @@
 import { describe, expect, it } from 'vitest'
 import { engineOf } from '../../tests/support/builders'
+import { twinOf } from '../../tests/support/engines'
 import { pistonDrop } from '../engine'
-import { planStops, topPlace } from './index'
+import { firstSchool, planStops, topPlace } from './index'
 
 describe('stops of a single', () => {
   it('one stop at T serves both valves, with what each has to spare', () => {
@@ -42,3 +43,31 @@ describe('stops of a single', () => {
     ).toEqual(['exhaust'])
   })
 })
+
+describe('a V-twin whose cam timing is assumed', () => {
+  it.each([405, 415, 450])('firing at %d° is done one cylinder at a time, each at its own top', laterDeg => {
+    const plan = planStops(twinOf(laterDeg, { cam: null }), 'marks')
+    expect(plan.byCylinder).toBe(true)
+    for (const stop of plan.stops) expect(new Set(stop.valves.map(v => v.valveId[0])).size).toBe(1)
+    expect(plan.unserved).toEqual([])
+  })
+  it('with its timing on record has the fewest stops', () =>
+    expect(
+      planStops(
+        twinOf(450, {
+          cam: {
+            checkLiftMm: 1,
+            intakeOpensBeforeTdcDeg: 10,
+            intakeClosesAfterBdcDeg: 40,
+            exhaustOpensBeforeBdcDeg: 40,
+            exhaustClosesAfterTdcDeg: 10,
+          },
+        }),
+        'marks',
+      ).byCylinder,
+    ).toBe(false))
+})
+it('cam signs come before the rod where there are no marks', () =>
+  expect(firstSchool(engineOf({ marks: [], camMarks: [{ words: 'the dots face', angleDeg: 0 }] }), null)).toBe(
+    'cam-signs',
+  ))

@@ -45,6 +45,8 @@ export interface StopPlan {
   stops: Stop[]
   /** The school's own places do not serve every valve, so that positions past top were added. */
   pastTop: boolean
+  /** Each cylinder is done at its own stops, also where one stop would serve valves of two. */
+  byCylinder: boolean
   unserved: string[]
 }
 
@@ -68,8 +70,28 @@ function servedAt(
   })
 }
 
+/** A cylinder's own stop lies at its compression top, or past it by less than this. Degrees */
+const OWN_UNTIL_DEG = 130
+const isOwn = (engine: Engine, valveId: string, crankDeg: number): boolean => {
+  const valve = engine.valves.find(v => v.id === valveId)!
+  return wrap(crankDeg - firingAngle(engine, valve.cylinderId) + STOP_MARGIN_DEG) <= OWN_UNTIL_DEG + STOP_MARGIN_DEG
+}
+
+/** Schools whose places are tops, so that each cylinder has its own. */
+const BY_TOPS: ReadonlySet<School> = new Set(['marks', 'rod', 'watching'])
+/**
+ * Two cylinders that rise neither together nor turn about, as in a V, share closed arcs by little; where those arcs are assumed,
+ * nothing but a cylinder's own top is sure.
+ */
+const oneAtATime = ({ cylinders, cam }: Engine, school: School): boolean => {
+  const [a, b] = cylinders
+  return (
+    cylinders.length === 2 && cam === null && BY_TOPS.has(school) && (b!.firingAngleDeg - a!.firingAngleDeg) % 180 !== 0
+  )
+}
+
 /** Each place at each of its angles of the cycle, with what it serves; those that serve nothing, or stand at an earlier one's angle, are left out. */
-function candidatesAt(engine: Engine, arcs: Arcs, places: Place[]): Candidate[] {
+function candidatesAt(engine: Engine, arcs: Arcs, places: Place[], byCylinder: boolean): Candidate[] {
   const all = places
     .flatMap(place =>
       (placePeriod(place) === CYCLE_DEG ? [0] : [0, 360]).map(turn => ({
@@ -80,7 +102,9 @@ function candidatesAt(engine: Engine, arcs: Arcs, places: Place[]): Candidate[] 
     .map(({ place, crankDeg }) => ({
       place,
       crankDeg,
-      valves: servedAt(engine, arcs, crankDeg, STOP_MARGIN_DEG, placeReach(engine, place)),
+      valves: servedAt(engine, arcs, crankDeg, STOP_MARGIN_DEG, placeReach(engine, place)).filter(
+        ({ valveId }) => !byCylinder || isOwn(engine, valveId, crankDeg),
+      ),
       flagged: [],
       marginDeg: STOP_MARGIN_DEG,
     }))
@@ -176,21 +200,27 @@ const idsServed = (stops: Candidate[]) => new Set(stops.flatMap(s => s.valves.ma
  */
 export function planStops(engine: Engine, school: School = firstSchool(engine, null)): StopPlan {
   const arcs = closedArcs(engine)
+  const byCylinder = oneAtATime(engine, school)
   let chosen: Candidate[]
   let pastTop = false
   if (school === 'maker') chosen = makersCandidates(engine, arcs)
   else {
     const own = placesOfSchool(engine, school)
-    chosen = bestCover(engine, candidatesAt(engine, arcs, own))
+    chosen = bestCover(engine, candidatesAt(engine, arcs, own, byCylinder))
     pastTop = idsServed(chosen).size < engine.valves.length
     if (pastTop)
       chosen = bestCover(
         engine,
-        candidatesAt(engine, arcs, [
-          ...own,
-          ...(school === 'partner' ? topPlaces(engine) : []),
-          ...engine.cylinders.flatMap(c => pastTopPlace(engine, arcs, c.id)),
-        ]),
+        candidatesAt(
+          engine,
+          arcs,
+          [
+            ...own,
+            ...(school === 'partner' ? topPlaces(engine) : []),
+            ...engine.cylinders.flatMap(c => pastTopPlace(engine, arcs, c.id)),
+          ],
+          byCylinder,
+        ),
       )
   }
   const ordered = [...chosen].sort((a, b) => a.crankDeg - b.crankDeg)
@@ -198,6 +228,7 @@ export function planStops(engine: Engine, school: School = firstSchool(engine, n
   return {
     school,
     pastTop,
+    byCylinder,
     stops: ordered.map((stop, i) => ({
       ...stop,
       turnToNextDeg: forwardTo(stop.crankDeg, (ordered[i + 1] ?? ordered[0] ?? stop).crankDeg) || CYCLE_DEG,

@@ -1,7 +1,7 @@
 import { cylinderById, type Engine, firingAngle, type Place, signedWay, wrap } from '../engine'
 
 /** How mechanics find their stops. Each is a school of its own; a shop has its favourite, a job may take another. */
-export const SCHOOLS = ['maker', 'marks', 'rod', 'cam-signs', 'watching', 'exhaust-opens', 'partner'] as const
+export const SCHOOLS = ['maker', 'marks', 'cam-signs', 'rod', 'watching', 'exhaust-opens', 'partner'] as const
 export type School = (typeof SCHOOLS)[number]
 
 /** A top mark belongs to a cylinder when it stands at the pointer within this of the cylinder's TDC. */

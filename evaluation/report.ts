@@ -64,6 +64,65 @@ function deciles({ closed }: Tally): string {
   )
 }
 
+/** What the record itself denies: counted apart, for no rule can know it before a second place has told. */
+const DENIED = 'decompressor denied, and there'
+
+/** The measures of the wider world. */
+export function wideSummary({ name, asked, seconds, all, byKind }: Pass): string {
+  const denied = byKind.get(DENIED)
+  const without = (of: 'signedOut' | 'touchedFalsely' | 'falseSettled') => all[of] - (denied?.[of] ?? 0)
+  const rows: [string, string, string][] = [
+    [
+      'valves signed in that are out by more than blades and drag can be',
+      `${without('signedOut')} of ${all.valves}; ${denied?.signedOut ?? 0} more where the record denies a decompressor`,
+      '0 honest, ≤ 1 in 10,000 with 3 % wrong',
+    ],
+    [
+      'screws touched at a false stop',
+      `${without('touchedFalsely')} in ${all.runs} engines; ${denied?.touchedFalsely ?? 0} more where the record denies it`,
+      '≤ 1 in 1,000 engines',
+    ],
+    ['stuck', String(all.stuck), '0'],
+    ['engines with more than 12 trials in a reading or a round', String(all.longReadings), '0'],
+    ['engines in which something was asked a third time on the same evidence', String(all.repeats), '0'],
+    ['engines with a turn over 60° without a blade that proves it', String(all.violent), '0'],
+    ['engines with a screw opened in vain', String(all.vain), '0'],
+    ['ended with a reason somewhere', `${all.withReason} (${percent(all.withReason, all.runs, 1)})`, '–'],
+    ['trials a reading', per(all.trials, all.readings), '–'],
+    ['moves to the first settled stop', per(all.moves, all.runs), '–'],
+  ]
+  const fewer = all.runs < asked ? `, fewer than the ${asked} asked for: the time was up` : ''
+  return `### The wider world, ${name}: ${all.runs} engines in ${seconds.toFixed(0)} s${fewer}\n\n${table(['measure', 'reached', 'goal'], rows)}`
+}
+
+/** A row for each thing that is out of the ordinary; an engine counts at each of its own. */
+export const featureTable = ({ byKind }: Pass): string =>
+  table(
+    [
+      'with',
+      'engines',
+      'signed in, and out',
+      'false stop touched',
+      'stuck',
+      'asked a third time',
+      'with a reason',
+      'trials a reading',
+    ],
+    [...byKind]
+      .filter(([, t]) => t.runs > 0)
+      .sort(([a], [b]) => a.localeCompare(b))
+      .map(([feature, t]) => [
+        feature,
+        t.runs,
+        t.signedOut,
+        t.touchedFalsely,
+        t.stuck,
+        t.repeats,
+        percent(t.withReason, t.runs, 0),
+        per(t.trials, t.readings),
+      ]),
+  )
+
 /** A row for each kind of engine. */
 export function kindTable({ byKind }: Pass): string {
   return table(

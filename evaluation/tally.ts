@@ -22,6 +22,12 @@ export interface Tally {
   trials: number
   moves: number
   tooManyStops: number
+  /** Valves signed in that are out; and runs in which something did not get on. */
+  signedOut: number
+  repeats: number
+  longReadings: number
+  violent: number
+  vain: number
   closed: Bin[]
   arcs: { asked: number; held: number }
 }
@@ -46,6 +52,11 @@ export const emptyTally = (): Tally => ({
   trials: 0,
   moves: 0,
   tooManyStops: 0,
+  signedOut: 0,
+  repeats: 0,
+  longReadings: 0,
+  violent: 0,
+  vain: 0,
   closed: emptyBins(),
   arcs: { asked: 0, held: 0 },
 })
@@ -71,6 +82,11 @@ const countsOf = (run: RobotRun) => ({
   trials: run.trials,
   moves: run.moves,
   tooManyStops: Number(run.stops > run.stopsPlanned),
+  signedOut: run.signedOut.length,
+  repeats: Number(run.repeats.length > 0),
+  longReadings: Number(run.longReadings.length > 0),
+  violent: Number(run.violent.length > 0),
+  vain: Number(run.vain.length > 0),
 })
 
 /** Adds a run to a tally, in place. */
@@ -95,6 +111,11 @@ export const isFailure = (run: RobotRun): boolean =>
   run.wrongMet > run.wrongNamed ||
   run.stops > run.stopsPlanned
 
+/** In the wider world a case may end with a reason; it must end, get on, and sign nothing in that is out. */
+export const isWideFailure = (run: RobotRun): boolean =>
+  run.stuck !== null ||
+  [run.signedOut, run.repeats, run.longReadings, run.violent, run.vain].some(list => list.length > 0)
+
 /** What went wrong in a run, in words, a line each. */
 export function failureWords(run: RobotRun): string[] {
   const of = (what: string, list: string[]) => list.map(entry => `${what}: ${entry}`)
@@ -105,6 +126,11 @@ export function failureWords(run: RobotRun): string[] {
     ...of('false “settled”', run.falseSettled),
     ...of('screw touched at a false stop', run.touchedFalsely),
     ...of('decompressor taken for no clearance', run.heldTaken),
+    ...of('signed in, and out', run.signedOut),
+    ...of('asked a third time', run.repeats),
+    ...of('more than a dozen trials', run.longReadings),
+    ...of('a far turn on a guess', run.violent),
+    ...of('opened in vain', run.vain),
     ...of('only with a reason', run.reasons),
     ...(run.wrongMet > run.wrongNamed
       ? [`${run.wrongMet - run.wrongNamed} wrong answers met the clash rule and were not named`]

@@ -4,8 +4,17 @@ import { fileURLToPath } from 'node:url'
 import { parseArgs } from 'node:util'
 import { Worker } from 'node:worker_threads'
 import { drawEngine, PRACTICE_ENGINES } from '../../core/practice'
-import { addRun, emptyTally, failureWords, isFailure, type RobotRun, runRobot, type Tally } from '../../evaluation'
-import { failuresTable, kindTable, summary, type Pass } from '../../evaluation/report'
+import {
+  addRun,
+  emptyTally,
+  failureWords,
+  isFailure,
+  isWideFailure,
+  type RobotRun,
+  runRobot,
+  type Tally,
+} from '../../evaluation'
+import { failuresTable, featureTable, kindTable, summary, type Pass, wideSummary } from '../../evaluation/report'
 
 const { values: given } = parseArgs({
   options: {
@@ -15,6 +24,7 @@ const { values: given } = parseArgs({
     runs: { type: 'string' },
     minutes: { type: 'string' },
     kind: { type: 'string' },
+    wide: { type: 'boolean' },
   },
 })
 
@@ -31,6 +41,12 @@ if (given.kind && !PRACTICE_ENGINES.some(k => k.id === given.kind))
 
 /** One engine alone, as a story. */
 function tellOne(seed: number, wrongShare: number): void {
+  if (given.wide) {
+    const run = runRobot(seed, { wrongShare, wide: true, trace: given.trace })
+    console.log(`Seed ${seed} of the wider world: ${run.features.join('; ')}.`)
+    for (const line of [...run.story, ...failureWords(run)]) console.log(line)
+    return
+  }
   const { kind, virtual } = drawEngine(seed, given.kind)
   console.log(
     `Seed ${seed}: ${kind.name}, ${kind.about}. Crank at ${virtual.crankDeg.toFixed(0)}°, gaps ${Object.entries(
@@ -56,8 +72,12 @@ async function pass(name: string, wrongShare: number, most: number, untilMs: num
   let next = firstSeed
   const started = Date.now()
   const take = (run: RobotRun) => {
-    for (const tally of [all, byKind.get(run.kind)!]) addRun(tally, run)
-    if (isFailure(run) || run.falseSettled.length > 0) failures.push(run)
+    for (const name of given.wide ? run.features : [run.kind]) {
+      if (!byKind.has(name)) byKind.set(name, emptyTally())
+      addRun(byKind.get(name)!, run)
+    }
+    addRun(all, run)
+    if (given.wide ? isWideFailure(run) : isFailure(run) || run.falseSettled.length > 0) failures.push(run)
   }
   await Promise.all(
     Array.from(
@@ -65,7 +85,7 @@ async function pass(name: string, wrongShare: number, most: number, untilMs: num
       () =>
         new Promise<void>((resolve, reject) => {
           const worker = new Worker(fileURLToPath(new URL('worker.mjs', import.meta.url)), {
-            workerData: { wrongShare, kindId: given.kind },
+            workerData: { wrongShare, kindId: given.kind, wide: given.wide },
           })
           const more = () => {
             const seeds = Array.from({ length: Math.min(BATCH, firstSeed + most - next) }, (_, i) => next + i)
@@ -109,6 +129,9 @@ else {
   console.log(`Seeds ${firstSeed} to ${firstSeed + runs - 1}, ${minutes} minutes at most.\n`)
   for (const [name, wrongShare] of hands) {
     const done = await pass(name, wrongShare, runs, end)
-    console.log([summary(done), kindTable(done), failuresTable(done)].join('\n\n'), '\n')
+    const parts = given.wide
+      ? [wideSummary(done), featureTable(done), failuresTable(done)]
+      : [summary(done), kindTable(done), failuresTable(done)]
+    console.log(parts.join('\n\n'), '\n')
   }
 }

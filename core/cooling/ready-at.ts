@@ -1,5 +1,5 @@
 import { normalUnder } from '../chance'
-import type { CoolingCurve } from './cooling-curve'
+import { type CoolingCurve, leftOver } from './cooling-curve'
 
 /** When a head is cold enough: with such a confidence, or never while the air is as warm as the limit. */
 export type Readiness = { kind: 'at'; atMs: number; soonestMs: number } | { kind: 'air too warm' }
@@ -11,10 +11,10 @@ const MOST_HOURS = 72
 const STEP_HOURS = 1 / 60
 
 /** The chance that the head is under a limit at a time. */
-export function coldChance({ ways, airC, fromMs }: CoolingCurve, limitC: number, atMs: number): number {
+export function coldChance({ ways, fromMs }: CoolingCurve, limitC: number, atMs: number): number {
   const hours = (atMs - fromMs) / HOUR_MS
-  return ways.reduce((sum, { perHour, startC, startSigmaC, weight }) => {
-    const fall = Math.exp(-perHour * hours)
+  return ways.reduce((sum, { airC, startC, startSigmaC, weight, ...way }) => {
+    const fall = leftOver(way, hours)
     return sum + weight * normalUnder((limitC - airC - (startC - airC) * fall) / (startSigmaC * fall))
   }, 0)
 }
@@ -26,10 +26,15 @@ export function coldChance({ ways, airC, fromMs }: CoolingCurve, limitC: number,
  */
 export function readyAt(curve: CoolingCurve, limitC: number, confidence = READY_AT): Readiness {
   if (curve.airC >= limitC) return { kind: 'air too warm' }
+  // the chance only grows while it cools, so the minute is halved for
   const first = (chance: number): number => {
-    for (let hours = 0; hours < MOST_HOURS; hours += STEP_HOURS)
-      if (coldChance(curve, limitC, curve.fromMs + hours * HOUR_MS) >= chance) return curve.fromMs + hours * HOUR_MS
-    return curve.fromMs + MOST_HOURS * HOUR_MS
+    let [from, to] = [-1, MOST_HOURS / STEP_HOURS]
+    while (to - from > 1) {
+      const middle = Math.floor((from + to) / 2)
+      if (coldChance(curve, limitC, curve.fromMs + middle * STEP_HOURS * HOUR_MS) >= chance) to = middle
+      else from = middle
+    }
+    return curve.fromMs + to * STEP_HOURS * HOUR_MS
   }
   return { kind: 'at', atMs: first(confidence), soonestMs: first(1 - confidence) }
 }

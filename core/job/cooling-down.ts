@@ -1,4 +1,4 @@
-import { coolingCurve, type CoolingCurve, type Readiness, readyAt } from '../cooling'
+import { AIR_SIGMA_C, coolingCurve, type CoolingCurve, type Readiness, readyAt } from '../cooling'
 import type { JobView } from './view'
 
 /** The air of a shop where nobody read it. °C, from memory, and said to be assumed. */
@@ -19,6 +19,7 @@ export function coolingDown({ pin, state }: Pick<JobView, 'pin' | 'state'>): Coo
   const curve = coolingCurve(
     state.headReadings.map(r => ({ atMs: Date.parse(r.at), celsius: r.celsius })),
     state.airC ?? USUAL_AIR_C,
+    state.airC === null ? AIR_SIGMA_C.assumed : AIR_SIGMA_C.read,
   )
   return { curve, limitC, ready: readyAt(curve, limitC), airAssumed: state.airC === null }
 }

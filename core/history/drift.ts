@@ -19,7 +19,15 @@ export interface DriftBound {
 
 /** Clearance change per unit of use, mm, with its standard uncertainty; or why there is none. */
 export type Drift =
-  | { kind: 'drift'; perUse: number; sigma: number; points: DriftPoint[]; bounds: DriftBound[] }
+  | {
+      kind: 'drift'
+      perUse: number
+      sigma: number
+      /** Covariance of the drift with the reading that the valve was left at, where that is the last point's own reading. mm² per use */
+      withLeft: number
+      points: DriftPoint[]
+      bounds: DriftBound[]
+    }
   | { kind: 'not enough'; why: string; points: DriftPoint[]; bounds: DriftBound[] }
 
 /** The standard uncertainty of an interval taken as even: half-width over √3. Source: GUM 4.3.7. */
@@ -100,7 +108,25 @@ export function drift(visits: readonly Visit[], valveId: string): Drift {
   const points = raw.map((p, i) => ({ ...p, jumped: jumped.has(i) }))
   const fitted = points.filter(p => !p.jumped)
   if (fitted.length === 0) return { kind: 'not enough', why: notEnough(visits, bounds), points, bounds }
-  return { kind: 'drift', ...lineThroughOrigin(fitted), points, bounds }
+  const line = lineThroughOrigin(fitted)
+  return { kind: 'drift', ...line, withLeft: covarianceWithLeft(visits, valveId, fitted), points, bounds }
+}
+
+/**
+ * A valve that was measured and left alone is left at the reading that ends its last change: one reading, counted in the drift and
+ * in where it starts from. Its error bears on both the same way.
+ * Source: covariance of a weighted least-squares slope with one of its own observations.
+ */
+function covarianceWithLeft(visits: readonly Visit[], valveId: string, fitted: readonly DriftPoint[]): number {
+  const last = [...visits]
+    .sort((a, b) => a.atMs - b.atMs)
+    .findLast(v => v.valves[valveId]?.asLeft ?? v.valves[valveId]?.asFound)
+  const { asFound = null, asLeft = null } = last?.valves[valveId] ?? {}
+  const point = fitted.find(p => p.atMs === last?.atMs)
+  const same = asFound && (!asLeft || (asLeft.loMm === asFound.loMm && asLeft.hiMm === asFound.hiMm))
+  if (!point || !same || asFound.hiMm === null) return 0
+  const sxx = fitted.reduce((s, p) => s + p.use ** 2 / p.sigmaMm ** 2, 0)
+  return ((point.use / point.sigmaMm ** 2) * sigmaOf(asFound) ** 2) / sxx
 }
 
 function notEnough(visits: readonly Visit[], bounds: readonly DriftBound[]): string {

@@ -12,6 +12,8 @@ export interface FamilyDrift {
 export interface KnownDrift {
   perUse: number
   sigma: number
+  /** Covariance with the reading that the valve was left at, mm² per use; none where it is not its own. */
+  withLeft?: number
 }
 /** Fewer than this are no family. From memory. */
 const LEAST_MACHINES = 2
@@ -42,9 +44,13 @@ export function familyDrift(known: readonly KnownDrift[]): FamilyDrift | null {
 export function withFamily(own: Drift, family: FamilyDrift | null): KnownDrift | null {
   if (own.kind !== 'drift')
     return family && { perUse: family.perUse, sigma: Math.hypot(family.sigma, family.betweenSigma) }
-  if (!family) return { perUse: own.perUse, sigma: own.sigma }
+  if (!family) return { perUse: own.perUse, sigma: own.sigma, withLeft: own.withLeft }
   const [a, b] = [1 / own.sigma ** 2, 1 / (family.sigma ** 2 + family.betweenSigma ** 2)]
-  return { perUse: (own.perUse * a + family.perUse * b) / (a + b), sigma: Math.sqrt(1 / (a + b)) }
+  return {
+    perUse: (own.perUse * a + family.perUse * b) / (a + b),
+    sigma: Math.sqrt(1 / (a + b)),
+    withLeft: (own.withLeft * a) / (a + b),
+  }
 }
 
 /** How many uncertainties apart a valve must be from its family to be named. */

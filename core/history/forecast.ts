@@ -25,20 +25,21 @@ const FAN_POINTS = 24
 /**
  * Where a valve's clearance goes from how it was left, and when it leaves its limits.
  * @param left the last proved reading; it must be bounded
- * @param slope mm per unit of use with its standard uncertainty
+ * @param slope mm per unit of use with its standard uncertainty, and its covariance with the reading it starts from
  * @param horizon use beyond which nothing is said
  * @returns null for an open reading
  * Source: a straight line with normal uncertainties of both ends; crossing by bisection.
  */
 export function forecast(
   left: Interval,
-  slope: { perUse: number; sigma: number },
+  slope: { perUse: number; sigma: number; withLeft?: number },
   limits: { minMm: number; maxMm: number },
   horizon: number,
 ): Forecast | null {
   if (left.hiMm === null) return null
   const [startMm, startSigma] = [middleOf(left), sigmaOf(left)]
-  const sigmaAt = (use: number) => Math.hypot(startSigma, slope.sigma * use)
+  const sigmaAt = (use: number) =>
+    Math.sqrt(startSigma ** 2 + 2 * use * (slope.withLeft ?? 0) + (slope.sigma * use) ** 2)
   const middleAt = (use: number) => startMm + slope.perUse * use
   const outBy = (use: number) => {
     const sigma = Math.max(1e-9, sigmaAt(use))

@@ -120,6 +120,7 @@ describe('drift', () => {
 describe('a family', () => {
   const slope = (perUse: number, sigma = 1e-6): Extract<Drift, { kind: 'drift' }> => ({
     kind: 'drift',
+    withLeft: 0,
     perUse,
     sigma,
     points: [],
@@ -193,6 +194,42 @@ describe('forecast', () => {
     expect(held / RUNS).toBeGreaterThan(0.77)
     expect(held / RUNS).toBeLessThan(0.83)
   }, 30_000)
+})
+
+describe('a valve that was measured and left alone', () => {
+  it('two visits: an 80 % fan holds the truth, for start and drift share a reading (simulated)', () => {
+    const random = randomOf(20261128)
+    let held = 0
+    const RUNS = 4000
+    for (let run = 0; run < RUNS; run++) {
+      const slope = -between(random, 2e-6, 1.2e-5)
+      const read = (mm: number) => {
+        const off = between(random, -0.006, 0.006)
+        return { loMm: mm + off - 0.006, hiMm: mm + off + 0.006 }
+      }
+      const then = 0.14 + slope * 1500 + normal(random, 0.002)
+      const found = read(then)
+      const visits: Visit[] = [
+        { atMs: at(0), use: 0, valves: { e: { asFound: null, asLeft: read(0.14) } } },
+        { atMs: at(200), use: 1500, valves: { e: { asFound: found, asLeft: found } } },
+      ]
+      const fan = forecast(found, known(drift(visits, 'e')), { minMm: 0.1, maxMm: 0.2 }, 3000)!.fan.at(-1)!
+      const truth = then + slope * 3000
+      held += Number(truth >= fan.loMm && truth <= fan.hiMm)
+    }
+    expect(held / RUNS).toBeGreaterThan(0.77)
+    expect(held / RUNS).toBeLessThan(0.86)
+  }, 30_000)
+  it('the covariance is that of weighted least squares, worked by hand', () => {
+    // one change c = r₂ − r₁ over u: slope c/u, so cov(slope, r₂) = σ²(r₂)/u
+    const reading = { loMm: 0.1, hiMm: 0.112 }
+    const visits: Visit[] = [
+      { atMs: at(0), use: 0, valves: { e: { asFound: null, asLeft: { loMm: 0.12, hiMm: 0.132 } } } },
+      { atMs: at(200), use: 1500, valves: { e: { asFound: reading, asLeft: reading } } },
+    ]
+    const d = drift(visits, 'e')
+    expect(d.kind === 'drift' && d.withLeft).toBeCloseTo(0.006 ** 2 / 3 / 1500, 12)
+  })
 })
 
 describe('meters', () => {

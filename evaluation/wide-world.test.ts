@@ -45,14 +45,18 @@ describe('the wider world', () => {
     'V of any angle',
     'wrong maker’s list',
     'a stud that spins',
-  ])('%s: every job ends, nothing is asked a third time, and nothing is signed in that is out', feature => {
-    for (const seed of seedsWith(feature, 2)) {
-      getsOn(run(seed))
-      // what the record itself denies is found where it can be, and is counted apart
-      if (!run(seed).features.includes('decompressor denied, and there'))
-        expect(run(seed).signedOut, `seed ${seed}`).toEqual([])
-    }
-  }, 120_000)
+  ])(
+    '%s: every job ends, nothing is asked a third time, and nothing is signed in that is out',
+    feature => {
+      for (const seed of seedsWith(feature, 2)) {
+        getsOn(run(seed))
+        // what the record itself denies is found where it can be, and is counted apart
+        if (!run(seed).features.includes('decompressor denied, and there'))
+          expect(run(seed).signedOut, `seed ${seed}`).toEqual([])
+      }
+    },
+    120_000,
+  )
   it('a decompressor that the record denies: the job ends all the same', () => {
     for (const seed of seedsWith('decompressor denied, and there', 2)) getsOn(run(seed))
   }, 120_000)

@@ -1,4 +1,4 @@
-import { type Clearance, type Engine, engineSchema, type Role } from '../core/engine'
+import { type Clearance, type Engine, engineSchema, type Role, withDecompressor } from '../core/engine'
 import { type BladeSet, bladeSetSchema, countedAsIn, leavesOf, TARGET_SCHOOLS } from '../core/feeler'
 import {
   between,
@@ -219,10 +219,7 @@ function drawEngineData(random: Random, features: string[]): { engine: Engine; a
 /** Now and then a maker's own list, and now and then a wrong one: two valves changed over. */
 function withMakersList(random: Random, base: Engine, features: string[]): Engine {
   if (random() >= WORLD.makersList) return base
-  const { stops } = planStops(
-    base.decompressor.kind === 'arc' ? base : { ...base, decompressor: { kind: 'none' } },
-    'marks',
-  )
+  const { stops } = planStops(base.decompressor.kind === 'unknown' ? withDecompressor(base, 'there') : base, 'marks')
   const lists = stops.map(s => s.valves.map(v => v.valveId))
   if (random() < WORLD.wrongMakersList / WORLD.makersList && lists.length > 1) {
     features.push('wrong maker’s list')

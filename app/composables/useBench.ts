@@ -197,6 +197,8 @@ export function useBench(jobId: number) {
       if ('jobId' in news && news.jobId === jobId && news.seq > lastSeq.value) void fetchMore()
     },
     () => {
+      // at first the store is read before the shop is asked
+      if (!device.value) return
       void fetchMore()
       void outbox.flush()
     },

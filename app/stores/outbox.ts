@@ -83,6 +83,8 @@ export const useOutboxStore = defineStore('outbox', () => {
   async function add(jobId: number, happening: Happening, seen: Seen): Promise<void> {
     const { person, shop } = session
     if (!person || !shop) throw new Error('Nobody is signed in.')
+    // the job may be on the screen before this page has read its own name
+    device ||= await pageDeviceId()
     const draft = draftAnswer(
       { shopId: shop.id, personId: person.id, personName: person.name },
       { id: device, seq: ++lastNumber },

@@ -110,7 +110,10 @@ export function withDecompressor(engine: Engine, found: DecompressorFound | null
   const { decompressor, measuredAt } = engine
   if (decompressor.kind === 'arc') return engine
   if (found === 'there') return { ...engine, decompressor: { ...ASSUMED_DECOMPRESSOR, kind: 'arc', cylinderId: null } }
-  const believed = measuredAt.kind === 'top' || measuredAt.kind === 'makers stops'
+  const believed =
+    measuredAt.kind === 'top' ||
+    measuredAt.kind === 'makers stops' ||
+    (measuredAt.kind === 'not said' && engine.makersStops.length > 0)
   return decompressor.kind === 'unknown' && (found === 'none' || believed)
     ? { ...engine, decompressor: { kind: 'none' } }
     : engine

@@ -9,6 +9,7 @@ import {
   spareInArc,
   unitSlip,
   valveById,
+  withDecompressor,
 } from '../engine'
 import { spanOf, targetOf } from '../feeler'
 import { planStops } from '../stops'
@@ -186,7 +187,7 @@ function torques({ torques, adjuster, valves }: Engine): Doubt[] {
 function openAtStops(engine: Engine): Doubt[] {
   if (engine.cam === null) return []
   const flagged = engine.makersStops.length
-    ? planStops(engine, 'maker').stops.flatMap(stop =>
+    ? planStops(withDecompressor(engine, null), 'maker').stops.flatMap(stop =>
         stop.flagged.map(id => ({ id, deg: stop.crankDeg, where: 'the maker’s stop' })),
       )
     : engine.valves.flatMap(valve => {

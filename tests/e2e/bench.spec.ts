@@ -105,10 +105,17 @@ test('“it moved” sends back to Find; contradicting blades are named, and one
   await signIn(page)
   await page.goto(`/jobs/${await newJob(page, 'Minnow 125')}`)
   const gaps = tight()
+  // who pulls a nut tight leans on the crank: what a torque left out of the spec is gone over once more
+  gaps.exhaust = 0.1
+  await workUntil(page, 'Torque the nut', gaps)
+  gaps.exhaust = 0.05
   await workUntil(page, 'Is T still', gaps)
   await page.keyboard.press('2')
   await expect(instruction(page)).toContainText('Turn on until T')
-  await workUntil(page, 'Try', gaps)
+  await saved(page)
+
+  await page.goto(`/jobs/${await newJob(page, 'Minnow 125')}`)
+  await workUntil(page, 'Try', tight())
   const asked = await instruction(page).innerText()
   for (let i = 0; i < 4; i++) await page.keyboard.press('ArrowLeft')
   await saved(page)

@@ -166,7 +166,15 @@ test('a twin is added by the form; what cannot be is said at its field, and noth
   await expect(field('Stroke, mm')).toContainText('10 mm or more')
   await expect(field('Where they show')).toContainText('no pointer')
   await expect(page.locator('.field').filter({ hasText: 'own stops' })).toContainText('90° from there')
-  await fill({ 'Stroke, mm': '58', 'Where they show': 'the rotor window' })
+  await fill({
+    'Stroke, mm': '58',
+    'Where they show': 'the rotor window',
+    'At lift, mm': '1',
+    'Intake opens, ° before TDC': '5',
+    'Intake closes, ° after BDC': '35',
+    'Exhaust opens, ° before BDC': '35',
+    'Exhaust closes, ° after TDC': '5',
+  })
   await page
     .getByLabel(/The maker’s own stops/)
     .fill('0 T L: left intake, left exhaust\n180 T R: right intake, right exhaust')

@@ -117,7 +117,7 @@ test('“it moved” sends back to Find; contradicting blades are named, and one
   await page.goto(`/jobs/${await newJob(page, 'Minnow 125')}`)
   await workUntil(page, 'Try', tight())
   const asked = await instruction(page).innerText()
-  for (let i = 0; i < 4; i++) await page.keyboard.press('ArrowLeft')
+  for (let i = 0; i < 2; i++) await page.keyboard.press('ArrowLeft')
   await saved(page)
   await expect(instruction(page), 'the chosen blade outlasts the sending').not.toHaveText(asked)
   const thin = await page.locator('.blade.chosen .first').innerText()

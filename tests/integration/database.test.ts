@@ -249,6 +249,8 @@ describe('data of an earlier version', () => {
   }
   /** What the last two migrations made, taken away again. */
   const UNDO = [
+    'ALTER TABLE machines DROP COLUMN decompressor',
+    'ALTER TABLE engine_models DROP COLUMN decompressor',
     'DROP TABLE sessions, sign_in_tries, asked_once',
     'ALTER TABLE events DROP COLUMN seen_device_seq',
     'DROP TABLE calendar_addresses, reminders, machine_due, valve_drifts, photos, past_visits, machine_records, meter_readings, job_tasks',

@@ -294,6 +294,8 @@ describe('data of an earlier version', () => {
       'sessions',
       'sign-in-tries',
       'asked-once',
+      'proof-by-interval',
+      'decompressor-found',
     ])
     await indexOlderModels(pool)
     expect((await searchModels(pool, person.shopId, { q: 'test m', limit: 5 })).rows).toMatchObject([

@@ -242,6 +242,8 @@ describe('the next thing', () => {
     const last = Date.parse(log.events.at(-1)!.at)
     const after = (ms: number) => nextThing(viewJob(jobTools(pinOf()), log.events, last + ms))
     expect(after(1000)).toMatchObject({ step: 'measure', trial: { valveId: 'exhaust' } })
+    // three minutes with a blade in the gap: the keys do not change under the hand
+    expect(after(3 * 60_000)).toMatchObject({ step: 'measure', trial: { valveId: 'exhaust' } })
     expect(after(10 * 60_000).instruction).toBe('Is T still at the pointer?')
     log.add({ type: 'mark-checked', payload: { valveId: 'exhaust', still: true } })
     log.add(trial('exhaust', 0.1, 'free'))

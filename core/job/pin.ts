@@ -5,8 +5,8 @@ import type { School } from '../stops'
 import type { Adapter, Wrench } from '../torque'
 import type { LengthUnit, MeterUnit } from '../units'
 
-/** How the verdicts of this version of the core are meant; a job keeps the number it was opened with. */
-export const JUDGEMENT_VERSION = 1
+/** How the verdicts of this version of the core are meant; a job keeps the number it was opened with. 2: a bare figure by one band, in by interval. */
+export const JUDGEMENT_VERSION = 2
 
 /** Where the blade is while the nut is locked: out for the final torque, in throughout, or out throughout. A pinched blade is ruined. */
 export const BLADE_HABITS = ['out at torque', 'in', 'out'] as const
@@ -57,11 +57,21 @@ export interface JobPin {
   lastAsLeft: { date: string; readings: Record<string, { loMm: number; hiMm: number | null }> } | null
 }
 
-/** What version 0.3 added, as it stood before. */
-const NEW_IN_0_3 = (): Pick<
+/** What later versions added, as it stood before. */
+const NEW_SINCE_0_2 = (): Pick<
   JobPin,
-  'modelId' | 'otherSets' | 'wrenches' | 'adapters' | 'shimStockMm' | 'locks' | 'target' | 'bladeHabit' | 'pairToProve'
+  | 'decompressor'
+  | 'modelId'
+  | 'otherSets'
+  | 'wrenches'
+  | 'adapters'
+  | 'shimStockMm'
+  | 'locks'
+  | 'target'
+  | 'bladeHabit'
+  | 'pairToProve'
 > => ({
+  decompressor: null,
   modelId: null,
   otherSets: [],
   wrenches: [],
@@ -77,8 +87,7 @@ const NEW_IN_0_3 = (): Pick<
 export function upcastPin(stored: unknown): JobPin {
   const pin = stored as JobPin
   return {
-    ...NEW_IN_0_3(),
-    ...{ decompressor: null },
+    ...NEW_SINCE_0_2(),
     ...pin,
     spec: { ...pin.spec, engine: upcastEngine(pin.spec.engine) },
     school: pin.school ?? null,

@@ -97,7 +97,7 @@ export function reduceJob(pin: JobPin, log: JobEvent[]): JobState {
 }
 
 /** A pause so long that somebody may have leaned on the crank. From memory. */
-export const PAUSE_MS = 120_000
+const PAUSE_MS = 120_000
 const handChanged = (state: JobState, event: JobEvent): boolean =>
   state.personId !== null && state.personId !== event.personId
 const pausedBefore = (state: JobState, event: JobEvent): boolean =>

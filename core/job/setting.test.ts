@@ -94,7 +94,7 @@ describe('a nut', () => {
 })
 
 describe('where no blade shows the aim', () => {
-  // 0.072 to 0.078 lies between every blade of this set
+  // 0.062 to 0.072 lies between every blade of this set
   const engine = engineOf({ clearance: { intake: limits(0.08, 0.12), exhaust: limits(0.062, 0.072) } })
   const coarse = { bladeSet: setOf('Coarse', [0.05, 0.1, 0.15, 0.2]) }
   it('it is said before the nut is loosened, with what could', () => {

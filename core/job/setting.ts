@@ -83,13 +83,12 @@ export interface Setting {
 }
 
 /** The single blade that was tried last in this round stays in hand where it would prove the setting once locked. */
-function bladeInHand(view: JobView, valve: ValveState): Stack | null {
+function bladeInHand(view: JobView, valve: ValveState, shiftMm: number): Stack | null {
   const last = valve.tries
     .filter(t => t.round === valve.round)
     .at(-1)
     ?.trials.at(-1)
   if (!last || last.bladesMm.length > 1) return null
-  const shiftMm = aimOf(view, valve).shift?.shiftMm ?? 0
   const band = countedAsIn(clearanceOf(view.pin, valve.valveId), setInHand(view), view.pin.hand)
   const locked = thickness(last) + shiftMm
   if (locked < band.minMm || locked + view.pin.hand.dragMm / 2 > band.maxMm) return null
@@ -126,7 +125,7 @@ export function settingOf(view: JobView, valve: ValveState): Setting {
   return {
     aim,
     stands,
-    blade: bladeInHand(view, valve) ?? aim.anyway,
+    blade: bladeInHand(view, valve, shiftMm) ?? aim.anyway,
     turn,
     deg,
     ready:

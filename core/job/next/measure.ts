@@ -13,7 +13,6 @@ import {
 } from '../../feeler'
 import { formatLength, snapMm } from '../../units'
 import type { GapChange } from '../event'
-import { PAUSE_MS } from '../reduce'
 import { presentReading, type ValveState } from '../state'
 import { aimOf } from '../aim'
 import { MOST_ROUNDS, standsByAngle } from '../setting'
@@ -70,9 +69,11 @@ const alreadySaid = (view: JobView, valve: ValveState): string => {
   return reading?.trials.length ? `${judgeReading(view.pin, reading, valve.valveId).reason} ` : ''
 }
 
+/** Nobody answered for so long: whoever comes back looks first. Longer than a pause, for keys must not change under a hand that takes its time. From memory. */
+const AWAY_MS = 600_000
 /** Whether the mark is looked at before a valve is measured or its nut loosened: after a pause, another hand, or a nut that was torqued. */
 export const wantsMarkCheck = ({ state, nowMs }: JobView): boolean =>
-  state.mayHaveMoved || (state.lastAt !== null && nowMs - Date.parse(state.lastAt) >= PAUSE_MS)
+  state.mayHaveMoved || (state.lastAt !== null && nowMs - Date.parse(state.lastAt) >= AWAY_MS)
 
 export function markCheckThing(view: JobView, valveId: string): Draft {
   const { engine } = view.pin.spec

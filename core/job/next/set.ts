@@ -85,7 +85,7 @@ export function farThing(view: JobView, valve: ValveState): Draft {
   return {
     label: `${name}: far from as found`,
     instruction: `Stop: the ${words.turned} is ${(Math.abs(valve.screwDeg) / 360).toFixed(1)} turns from where it was found`,
-    why: `So far no valve is set. Is it the right ${words.turned}, and is the valve closed? Chance that it is closed here with room to spare: ${closed} %.`,
+    why: `No valve is set that far from where it was. Is it the right ${words.turned}, and is the valve closed? Chance that it is closed here with room to spare: ${closed} %.`,
     keys: [
       key('Find the place anew', 'nothing of it is believed', {
         type: 'crank',

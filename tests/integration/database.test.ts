@@ -390,7 +390,7 @@ describe('opening a job', () => {
       number: 402,
       machine: { meter: 12, lastMeter: 10 },
       spec: { revision: 1, status: 'approved' },
-      judgementVersion: 1,
+      judgementVersion: 2,
     })
   })
 })

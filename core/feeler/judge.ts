@@ -228,7 +228,8 @@ function stillPossible(
   unit: JudgeOptions['unit'],
 ): string {
   const may = [loMm < minMm && 'tight', 'in', (hiMm === null || hiMm > maxMm) && 'loose'].filter(Boolean)
-  return `${intervalWords({ loMm, hiMm }, unit)}: it may be ${may.join(' or ')}.`
+  const gap = intervalWords({ loMm, hiMm }, unit).replace(/^[a-z]/, letter => letter.toUpperCase())
+  return `${gap}: it may be ${may.join(' or ')}.`
 }
 
 /** The limit that is still open, the tight side first: tight is the dangerous direction. */

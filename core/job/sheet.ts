@@ -118,7 +118,7 @@ function specOf(view: JobView, valveId: string): SheetValve['spec'] {
   const { minMm, maxMm } = countedAsIn(clearance, setInHand(view))
   // a bare figure is printed as it is, and the band that counts as it is drawn and said beside it
   const span = (f: (mm: number) => string) =>
-    clearance.form === 'bare' ? `${f(clearance.figureMm)}, in to under ${f(maxMm)}` : `${f(minMm)}–${f(maxMm)}`
+    clearance.form === 'bare' ? `${f(clearance.figureMm)}, up to ${f(maxMm)}` : `${f(minMm)}–${f(maxMm)}`
   return { minMm, maxMm, targetMm, words: span(v => formatLength(v, 'mm')), thou: span(v => thouFromMm(v).toFixed(1)) }
 }
 

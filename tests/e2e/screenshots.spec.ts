@@ -31,6 +31,7 @@ test('the bench at 1280 × 800', async ({ page }) => {
     await shot(page, name)
   }
   await workUntil(page, 'This job is closed', gaps)
+  await saved(page)
   await page.getByRole('link', { name: 'Job sheet' }).click()
   await expect(page.locator('article.sheet')).toBeVisible()
   await page.screenshot({ path: 'docs/screenshots/sheet.png', fullPage: true })

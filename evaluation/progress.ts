@@ -1,5 +1,6 @@
 import { degreesFor } from '../core/adjuster'
 import type { Happening, JobView, NextThing } from '../core/job'
+import { movesCrank } from '../core/position'
 import type { Worked } from '../core/practice'
 import { judgeReading, latestReading } from '../core/job'
 
@@ -9,6 +10,10 @@ function saidWords(happening: Happening): string {
   if (happening.type === 'crank') return JSON.stringify(happening.payload.observations)
   return happening.type
 }
+
+/** The place that the crank was last turned to. */
+const cameTo = (view: JobView): string =>
+  JSON.stringify(view.state.noted.findLast(n => movesCrank(n.observation))?.observation ?? null)
 
 /** The most that anything may be asked on the same evidence, and the most trials for one reading. */
 const MOST_ASKED = 2
@@ -47,7 +52,11 @@ export class ProgressWatch {
       const latest = judgeReading(view.pin, latestReading(valve), valveId).reading
       const aimMm = next.stage.kind === 'screw' ? next.stage.aim.beforeMm : 0
       const provedDeg = degreesFor(adjuster, after.deg > 0 ? latest.loMm - aimMm : aimMm - (latest.hiMm ?? Infinity))
-      const bounded = latest.hiMm !== null && latest.loMm > 0
+      // between angles that were felt in this round nothing new is risked
+      const felt = valve.tries.filter(t => t.round === valve.round).map(t => t.screwDeg)
+      const to = valve.screwDeg + after.deg
+      const bounded =
+        (latest.hiMm !== null && latest.loMm > 0) || (to >= Math.min(...felt) && to <= Math.max(...felt))
       if (!bounded && Math.abs(after.deg) > Math.max(VIOLENT_DEG, provedDeg + ROUNDED_DEG))
         this.violent.push(`${valveId}: ${after.deg}° at ${latest.loMm}–${latest.hiMm ?? '∞'}`)
       if (after.deg < 0) this.refusedSince.set(valveId, (this.refusedSince.get(valveId) ?? 0) - after.deg)
@@ -63,10 +72,10 @@ export class ProgressWatch {
   private repeated(next: NextThing, happening: Happening, view: JobView): void {
     const valveId = 'valveId' in next.stage ? next.stage.valveId : ''
     const valve = view.state.valves.find(v => v.valveId === valveId)
-    // a place found anew, and a round of the nut, are new evidence; where the crank is sought, what was answered since is
+    // a place found anew, and a round of the nut, are new evidence; where the crank is sought, the place it came to is
     const episode =
       next.step === 'find'
-        ? `${view.state.valves.reduce((sum, v) => sum + v.round + v.readings.length + v.moves.length, 0)}|${next.requirement?.id.split(':')[0]}`
+        ? `${view.state.valves.reduce((sum, v) => sum + v.round + v.readings.length + v.moves.length, 0)}|${next.requirement?.id.split(':')[0]}|${cameTo(view)}`
         : `${valveId}|${valve?.round ?? ''}|${view.state.places}|${valve?.phase ?? ''}|${valve?.screwDeg ?? ''}`
     const key = `${next.step}|${episode}|${next.instruction}|${saidWords(happening)}`
     const count = (this.asked.get(key) ?? 0) + 1

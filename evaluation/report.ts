@@ -70,7 +70,7 @@ const DENIED = 'decompressor denied, and there'
 /** The measures of the wider world. */
 export function wideSummary({ name, asked, seconds, all, byKind }: Pass): string {
   const denied = byKind.get(DENIED)
-  const without = (of: 'signedOut' | 'touchedFalsely' | 'falseSettled') => all[of] - (denied?.[of] ?? 0)
+  const without = (of: 'signedOut' | 'touchedRuns') => all[of] - (denied?.[of] ?? 0)
   const rows: [string, string, string][] = [
     [
       'valves signed in that are out by more than blades and drag can be',
@@ -78,8 +78,8 @@ export function wideSummary({ name, asked, seconds, all, byKind }: Pass): string
       '0 honest, ≤ 1 in 10,000 with 3 % wrong',
     ],
     [
-      'screws touched at a false stop',
-      `${without('touchedFalsely')} in ${all.runs} engines; ${denied?.touchedFalsely ?? 0} more where the record denies it`,
+      'engines with a screw touched at a false stop',
+      `${without('touchedRuns')} of ${all.runs}; ${denied?.touchedRuns ?? 0} more where the record denies it`,
       '≤ 1 in 1,000 engines',
     ],
     ['stuck', String(all.stuck), '0'],
@@ -115,7 +115,7 @@ export const featureTable = ({ byKind }: Pass): string =>
         feature,
         t.runs,
         t.signedOut,
-        t.touchedFalsely,
+        t.touchedRuns,
         t.stuck,
         t.repeats,
         percent(t.withReason, t.runs, 0),

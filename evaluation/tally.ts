@@ -8,6 +8,8 @@ export interface Tally {
   falseIn: number
   falseSettled: number
   touchedFalsely: number
+  /** Runs in which a screw was touched at a false stop. */
+  touchedRuns: number
   /** Runs in which a screw was touched at a false stop and some valve did not end in spec. */
   survivedProve: number
   heldTaken: number
@@ -39,6 +41,7 @@ export const emptyTally = (): Tally => ({
   falseIn: 0,
   falseSettled: 0,
   touchedFalsely: 0,
+  touchedRuns: 0,
   survivedProve: 0,
   heldTaken: 0,
   stuck: 0,
@@ -69,6 +72,7 @@ const countsOf = (run: RobotRun) => ({
   falseIn: run.falseIn.length,
   falseSettled: Number(run.falseSettled.length > 0),
   touchedFalsely: run.touchedFalsely.length,
+  touchedRuns: Number(run.touchedFalsely.length > 0),
   survivedProve: Number(run.touchedFalsely.length > 0 && run.outOfSpec.length > 0),
   heldTaken: run.heldTaken.length,
   stuck: Number(run.stuck !== null),

@@ -27,9 +27,14 @@ export function useAdvice(): Weigh {
   return (model, position, noted) => {
     // plain data: what waits in the outbox is reactive, and a worker takes no proxies
     const request = JSON.parse(
-      JSON.stringify({ engine: model.engine, school: model.plan.school, noted }),
+      JSON.stringify({
+        engine: model.engine,
+        school: model.plan.school,
+        oneAtATime: model.plan.byCylinder,
+        noted,
+      }),
     ) as AdviceRequest
-    const key = JSON.stringify([request.engine.decompressor, request.school, request.noted])
+    const key = JSON.stringify([request.engine.decompressor, request.school, request.oneAtATime, request.noted])
     const known = found.value.get(key)
     if (known || asked.has(key)) return known ?? null
     asked.add(key)

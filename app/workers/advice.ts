@@ -15,15 +15,16 @@ import type { School } from '~~/core/stops'
 export interface AdviceRequest {
   engine: Engine
   school: School
+  oneAtATime: boolean
   noted: Noted[]
 }
 
 let last: { key: string; model: PositionModel; memory: ReturnType<typeof locateMemory> } | null = null
 
 /** Weighs the moves apart from the page, so that no frame waits for it. */
-function advise({ engine, school, noted }: AdviceRequest): Advice {
-  const key = JSON.stringify([engine, school])
-  if (last?.key !== key) last = { key, model: positionModel(engine, school), memory: locateMemory() }
+function advise({ engine, school, oneAtATime, noted }: AdviceRequest): Advice {
+  const key = JSON.stringify([engine, school, oneAtATime])
+  if (last?.key !== key) last = { key, model: positionModel(engine, school, oneAtATime), memory: locateMemory() }
   const { model, memory } = last
   return adviseBySearch(model, locate(model, noted, { memory }), noted)
 }

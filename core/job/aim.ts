@@ -38,7 +38,7 @@ export function aimOf(view: JobView, valve: ValveState): Aim {
   const choices = tools.choicesFor(setInHand(view), clearance)
   const nut = nutShift(view, valve.valveId)
   const shift =
-    nut.records || nut.allMm !== 0 || nut.ownRounds > 0
+    nut.records || view.state.aimOffMm !== null || nut.allMm !== 0 || nut.ownRounds > 0
       ? { shiftMm: nut.allMm, spreadMm: nut.records?.spreadMm ?? ONE_ROUND_SPREAD_MM }
       : null
   const targetMm = targetFor(view, valve.valveId)
@@ -55,6 +55,7 @@ export function aimOf(view: JobView, valve: ValveState): Aim {
 function whoseWords({ records, ownRounds }: NutShift, { state, pin }: Pick<JobView, 'state' | 'pin'>): string {
   const count = (n: number, what: string) => `${n} ${what}${n === 1 ? '' : 's'}`
   if (ownRounds > 0) return `this nut, ${count(ownRounds, 'round')}`
+  if (state.aimOffMm !== null) return 'said for this job'
   if (!records) return 'the other nuts of this job'
   // the narrowest of them that has two, as the scatter is taken
   if (records.own > 1) return `${state.personName}, this model, ${count(records.own, 'lock')}`

@@ -5,7 +5,7 @@ import { formatLength, formatTorque } from '../units'
 import { clearanceWords } from './figures'
 import type { JobEvent } from './event'
 import { type JobPin, setNamed } from './pin'
-import { HABIT_NAMES, placeWords, SCHOOL_NAMES, TARGET_NAMES, turnWords } from './words'
+import { HABIT_NAMES, placeWords, PROOF_NAMES, SCHOOL_NAMES, TARGET_NAMES, turnWords } from './words'
 
 const nameOf = (engine: Engine, id: string): string => engine.valves.find(v => v.id === id)?.name ?? id
 
@@ -97,6 +97,16 @@ export function eventWords(pin: Pick<JobPin, 'spec' | 'bladeSet' | 'otherSets'>,
       return `Set to: ${TARGET_NAMES[event.payload.target].toLowerCase()}`
     case 'blade-habit-chosen':
       return `While locking: ${HABIT_NAMES[event.payload.habit].toLowerCase()}`
+    case 'proof-chosen':
+      return `Proof: ${PROOF_NAMES[event.payload.pair ? 'pair' : 'drag'].toLowerCase()}`
+    case 'aim-off-chosen':
+      return event.payload.shiftMm === null
+        ? 'Locking: as the records have it'
+        : event.payload.shiftMm === 0
+          ? 'Locking leaves the gap as it is'
+          : `Locking ${event.payload.shiftMm < 0 ? 'closes' : 'opens'} it by ${formatLength(Math.abs(event.payload.shiftMm), 'mm')} mm`
+    case 'plan-chosen':
+      return event.payload.oneAtATime ? 'One cylinder at a time' : 'The fewest stops'
     case 'wrench-taken':
       return event.payload.wrench === null
         ? 'No torque wrench'

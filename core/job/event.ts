@@ -89,6 +89,19 @@ export const payloadSchemas = {
   'estimate': z.object({ valveId, mm: sizeMm, text: text(60) }),
   'blades-taken': z.object({ set: setName }),
   'target-chosen': z.object({ target: z.enum(TARGET_SCHOOLS) }),
+  /** Whether this job’s proof must be a pair, whatever the shop’s way is. */
+  'proof-chosen': z.object({ pair: z.boolean() }),
+  /** What locking does to the gap by the mechanic’s own word, mm, negative closes; null: by what is on record. */
+  'aim-off-chosen': z.object({
+    shiftMm: z
+      .number({ error: 'Give a figure such as 0.02 or 1 thou.' })
+      .min(-0.15, { error: 'A lock that moves the gap by more than 0.15 mm is one to mend first: look at the unit.' })
+      .max(0.15, { error: 'A lock that moves the gap by more than 0.15 mm is one to mend first: look at the unit.' })
+      .transform(snapMm)
+      .nullable(),
+  }),
+  /** Each cylinder at its own top, one after the other, or the fewest stops. */
+  'plan-chosen': z.object({ oneAtATime: z.boolean() }),
   'blade-habit-chosen': z.object({ habit: z.enum(BLADE_HABITS) }),
   'wrench-taken': z.object({ wrench: z.string().max(60).nullable(), adapter: z.string().max(60).nullable() }),
   'figure-settled': z.object({ role: z.enum(ROLES), clearance: clearanceSchema, reason: text(300) }),

@@ -103,7 +103,9 @@ export interface NutShift {
  * other nuts of the job and the shop's records count where it has none.
  */
 export function nutShift(view: Pick<JobView, 'pin' | 'state'>, valveId: string): NutShift {
-  const records = expectedShift(view)
+  // a mechanic who knows these nuts is believed before the records are, and a nut’s own rounds before both
+  const { aimOffMm } = view.state
+  const records = aimOffMm === null ? expectedShift(view) : null
   const rounds = roundsOf(view.state, view.pin)
   const own = rounds.filter(r => r.valveId === valveId)
   const blend = (of: (r: Round) => number | null, otherwise: number): number => {
@@ -114,14 +116,15 @@ export function nutShift(view: Pick<JobView, 'pin' | 'state'>, valveId: string):
   const others = rounds.filter(r => r.valveId !== valveId)
   const nips = known(others.map(r => r.nipMm))
   // one nut of the job that moved at the nip says something of the next
-  const nipElse = nips.length ? (median(nips)! * nips.length) / (nips.length + 1) : 0
+  const nipElse = nips.length && aimOffMm === null ? (median(nips)! * nips.length) / (nips.length + 1) : 0
+  const allElse = aimOffMm ?? records?.shiftMm ?? null
   const nipMm = blend(r => r.nipMm, nipElse)
-  const torqueMm = blend(r => r.torqueMm, records ? records.shiftMm - nipElse : 0)
+  const torqueMm = blend(r => r.torqueMm, allElse === null ? 0 : allElse - nipElse)
   const wholes = known(own.map(r => r.allMm))
   return {
     records,
     torqueMm: snapMm(torqueMm),
-    allMm: snapMm(wholes.length ? blend(r => r.allMm, records?.shiftMm ?? nipMm + torqueMm) : nipMm + torqueMm),
+    allMm: snapMm(wholes.length ? blend(r => r.allMm, allElse ?? nipMm + torqueMm) : nipMm + torqueMm),
     ownRounds: own.filter(r => r.nipMm !== null || r.allMm !== null).length,
   }
 }

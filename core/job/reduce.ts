@@ -32,6 +32,9 @@ const emptyState = (pin: JobPin): JobState => ({
   setName: null,
   target: null,
   bladeHabit: null,
+  pairToProve: null,
+  aimOffMm: null,
+  oneAtATime: null,
   wrench: null,
   figures: {},
   spec: null,
@@ -204,6 +207,15 @@ function apply(pin: JobPin, state: JobState, event: JobEvent): void {
       break
     case 'blade-habit-chosen':
       state.bladeHabit = event.payload.habit
+      break
+    case 'proof-chosen':
+      state.pairToProve = event.payload.pair
+      break
+    case 'aim-off-chosen':
+      state.aimOffMm = event.payload.shiftMm
+      break
+    case 'plan-chosen':
+      state.oneAtATime = event.payload.oneAtATime
       break
     case 'wrench-taken':
       state.wrench = event.payload

@@ -9,7 +9,7 @@ import { expectedPolicy, isCold, type JobView, judgeReading, latestVerdict, verd
 import { type Passed, presentReading, readingIn, type ValveState } from './state'
 import { unsettledRoles } from './figures'
 import { stopHere, type StopWork, stopsInOrder } from './stop-work'
-import { decompressorTest, differsHere, oneBladeMore } from './two-places'
+import { decompressorTest, differsHere, oneBladeMore, tellsApart } from './two-places'
 
 export const PLUG = 'Spark plug'
 export const COVER = 'Rocker cover'
@@ -119,6 +119,11 @@ const set = (view: JobView, valve: ValveState): Asked =>
     `${nameOf(view, valve)}: ${valve.nut === 'locked' ? 'not set' : 'the locknut is not tight'}.`,
     !needsSetting(view, valve),
   )
+/** Tight here and in elsewhere: how far apart the two are is known before its nut is loosened. */
+const apart = (view: JobView, valve: ValveState): Asked[] =>
+  tellsApart(view, valve)
+    ? [ask(`apart:${valve.valveId}`, `${nameOf(view, valve)}: it may read differently at two places.`, false)]
+    : []
 /** A screw is seldom set further from where it was found than this: each time again it wants a reason. Degrees, from memory */
 const FAR_DEG = 540
 function far(view: JobView, valve: ValveState): Asked[] {
@@ -234,7 +239,7 @@ function measuring(view: JobView): (Asked & { step: Step })[] {
       ...at('find', [find(view, work, todo)]),
       ...at(
         'measure',
-        work.valves.map(v => measure(view, v)),
+        work.valves.flatMap(v => [measure(view, v), ...apart(view, v)]),
       ),
       ...at(
         'set',
@@ -243,7 +248,7 @@ function measuring(view: JobView): (Asked & { step: Step })[] {
     ]),
     ...unserved(view).flatMap(v => [
       ...at('find', [noStop(view, v)]),
-      ...at('measure', [measure(view, v)]),
+      ...at('measure', [measure(view, v), ...apart(view, v)]),
       ...(byShim.includes(v) ? [] : at('set', [...far(view, v), set(view, v)])),
     ]),
     ...at(

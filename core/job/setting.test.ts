@@ -37,6 +37,22 @@ describe('a turn', () => {
     expect(turns[0]).toBe(-45)
     expect(turns.slice(1).every(deg => deg < 0 && deg >= -60)).toBe(true)
   })
+  it('opens a screw for a refused blade by what valves lack at most, whoever says that it is the right one', () => {
+    const book = found(said()).say(trial('intake', 0.1, 'drag'), trial('exhaust', 0.03, 'no-go'), free)
+    let opened = 0
+    for (let i = 0; i < 12 && book.next().step === 'set'; i++) {
+      const deg = degOf(book)
+      if (Number.isNaN(deg)) book.say({ type: 'screw-checked', payload: { valveId: 'exhaust', found: 'right' } })
+      else {
+        opened -= deg
+        book.say(trial('exhaust', 0.12, 'no-go', screw(deg)))
+      }
+    }
+    expect(book.next().step).toBe('find')
+    // a pitch of 0.75 mm: a blade of 0.12 and 0.15 more are 0.27 mm, 130°; a hand turns in fives
+    expect(opened).toBeGreaterThanOrEqual(125)
+    expect(opened).toBeLessThanOrEqual(135)
+  })
   it('half a flat without change is asked about, and no bigger turn comes before the answer', () => {
     const book = atTheScrew().say(
       trial('exhaust', 0.12, 'no-go', screw(-20)),

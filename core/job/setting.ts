@@ -12,6 +12,7 @@ import { snapMm } from '../units'
 import { type Aim, aimOf, judgeAfterLock } from './aim'
 import { presentReading, type ValveState } from './state'
 import { clearanceOf, judgeReading, type JobView, setInHand } from './view'
+import { mayOpenMm } from './valve-work'
 import { roundTurn } from './words'
 
 /** When only one side is known, the screw is turned by this much of a gap, then felt again; twice as much each time it did not do. */
@@ -113,7 +114,9 @@ export function settingOf(view: JobView, valve: ValveState): Setting {
   const turn = screwTurn(adjuster, stands, aim.beforeMm, thinnest)
   const turns = valve.moves.filter(m => m.round === valve.round)
   const felt = triedHere(view, valve).length > 0
-  const wanted = wantedTurn(stands, aim.beforeMm, perMm, stepsInVain(view, valve))
+  const blade = bladeInHand(view, valve, shiftMm) ?? aim.anyway
+  const openAtMostDeg = mayOpenMm(view.pin, valve, blade.totalMm) * perMm
+  const wanted = Math.max(-openAtMostDeg, wantedTurn(stands, aim.beforeMm, perMm, stepsInVain(view, valve)))
   const deg = inHand(wanted, (band.maxMm - band.minMm) * perMm)
   const width = widthOf(stands)
   const inside = stands.hiMm !== null && stands.loMm + shiftMm >= band.minMm && stands.hiMm + shiftMm <= band.maxMm
@@ -125,7 +128,7 @@ export function settingOf(view: JobView, valve: ValveState): Setting {
   return {
     aim,
     stands,
-    blade: bladeInHand(view, valve, shiftMm) ?? aim.anyway,
+    blade,
     turn,
     deg,
     ready:

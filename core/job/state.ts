@@ -129,6 +129,12 @@ export interface JobState {
   setName: string | null
   target: TargetSchool | null
   bladeHabit: BladeHabit | null
+  /** Whether a proof must be a pair; null while the shop’s way stands. */
+  pairToProve: boolean | null
+  /** What locking does to the gap by the mechanic’s own word, mm, negative closes; null while the records say it. */
+  aimOffMm: number | null
+  /** Each cylinder at its own top, or the fewest stops; null while nobody chose. */
+  oneAtATime: boolean | null
   /** The torque wrench in hand, and what stands in line with it. */
   wrench: { wrench: string | null; adapter: string | null } | null
   /** Which of two figures stands, by role, settled by a lead with a reason. */

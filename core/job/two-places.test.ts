@@ -93,6 +93,25 @@ describe('a locked valve that reads differently at two places', () => {
     )
     expect(book.next().keys[0]!.title).toBe('A decompressor holds it here')
   })
+  /** In at its tight limit, and refused there now: 0.09 would be the screw’s doing, 0.08 refused is the place’s. */
+  const refusedNow = () =>
+    found(said()).say(
+      trial('intake', 0.1, 'drag'),
+      trial('exhaust', 0.1, 'drag'),
+      overToTheTop,
+      trial('intake', 0.1, 'drag'),
+      trial('exhaust', 0.1, 'no-go'),
+    )
+  it('tight here and in before: one blade more tells the place from the screw, before a nut is loosened', () => {
+    const book = refusedNow()
+    expect(book.next()).toMatchObject({ step: 'measure', instruction: 'Try 0.08 in the exhaust' })
+    book.say(trial('exhaust', 0.08, 'no-go'))
+    expect(book.next().instruction).toBe('Leave the exhaust screw: it reads differently here')
+  })
+  it('tight here by no more than blades may be off is a matter of the screw', () => {
+    const book = refusedNow().say(trial('exhaust', 0.08, 'free'))
+    expect(book.next()).toMatchObject({ step: 'set', instruction: 'Loosen the exhaust locknut' })
+  })
   it('by no more than the blades may be off, says nothing', () => {
     const book = proved().say(trial('intake', 0.09, 'drag'))
     expect(book.next().step).toBe('prove')

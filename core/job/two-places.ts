@@ -53,6 +53,30 @@ export function differsHere(view: JobView, valve: ValveState): TwoPlaces | null 
   return { valveId: valve.valveId, there: of(other), here, tighterHere, decompressor, places: others.length }
 }
 
+/**
+ * The blade that tells whether a valve that is tight here, and was in at another place, reads differently by more than blades may
+ * be off: asked for before its nut is loosened. Null where that is known, or the set has none.
+ */
+export function tellsApart(view: JobView, valve: ValveState): Stack | null {
+  const readings = readingsOfThisGap(valve, view.state.places)
+  const present = readings.pop()
+  if (!present || judgeReading(view.pin, present, valve.valveId).verdict !== 'tight') return null
+  if (differsHere(view, valve)) return null
+  const other = readings.findLast(
+    r => r.place !== present.place && judgeReading(view.pin, r, valve.valveId).verdict === 'in',
+  )
+  if (!other) return null
+  const here = judgeReading(view.pin, present, valve.valveId).reading
+  const apartBelow =
+    judgeReading(view.pin, other, valve.valveId).reading.loMm - errorOf(other) - errorOf(present) - HAND_MM
+  return (
+    view.tools
+      .choicesFor(setInHand(view), clearanceOf(view.pin, valve.valveId))
+      .filter(c => c.totalMm > here.loMm && snapMm(c.totalMm) <= snapMm(apartBelow))
+      .sort((a, b) => a.bladesMm.length - b.bladesMm.length || b.totalMm - a.totalMm)[0] ?? null
+  )
+}
+
 /** How near its arc's ends a decompressor that nobody recorded may still hold. Degrees, from memory */
 const ARC_MAY_BE_OFF_DEG = 15
 

@@ -1,6 +1,7 @@
 import { degreesFor } from '../adjuster'
 import { leavesOf, stackNamed, thickness, type Trial, trialName, went } from '../feeler'
 import { movesCrank } from '../position'
+import { snapMm } from '../units'
 import { lastPlaceIn } from './crank-work'
 import type { JobEvent, Payload } from './event'
 import { type JobPin, setNamed } from './pin'
@@ -76,9 +77,8 @@ function bladeSpeaks(pin: JobPin, state: JobState, valve: ValveState, made: Tria
   const screwMovedHere = state.noted
     .slice(state.noted.findLastIndex(n => movesCrank(n.observation)) + 1)
     .some(n => n.observation.kind === 'screw-set' && n.observation.valveId === valve.valveId)
-  const openedMm = -valve.screwDeg / degreesFor(pin.spec.engine.adjuster, 1) + thinnerBy(valve)
-  const openedInVain = openedMm - valve.lastWent.openedMm > thickness(made) - valve.lastWent.mm + MOST_LACKING_MM
-  if (went(made)) valve.lastWent = { mm: thickness(made), openedMm }
+  const openedInVain = inVainMm(pin, valve, thickness(made)) >= MOST_LACKING_MM
+  if (went(made)) valve.lastWent = { mm: thickness(made), openedMm: openedMm(pin, valve) }
   if (openedInVain && !went(made))
     state.noted.push({ id: `${made.id}:vain`, observation: { kind: 'rocker', valveId: valve.valveId, slack: false } })
   if (went(made) || openedInVain || (thickness(made) <= thinnest && !screwMovedHere))
@@ -92,6 +92,15 @@ function bladeSpeaks(pin: JobPin, state: JobState, valve: ValveState, made: Tria
       },
     })
 }
+/** By how much a valve was opened since it was found, by screw and by shim. */
+const openedMm = (pin: JobPin, valve: ValveState): number =>
+  -valve.screwDeg / degreesFor(pin.spec.engine.adjuster, 1) + thinnerBy(valve)
+/** By how much more a valve was opened since a blade last went than a blade needs that is refused still. */
+const inVainMm = (pin: JobPin, valve: ValveState, bladeMm: number): number =>
+  snapMm(openedMm(pin, valve) - valve.lastWent.openedMm - (bladeMm - valve.lastWent.mm))
+/** How much further a valve may be opened for a blade that is refused, before its place is in doubt; never less than a hair. */
+export const mayOpenMm = (pin: JobPin, valve: ValveState, bladeMm: number): number =>
+  Math.max(0.01, MOST_LACKING_MM - inVainMm(pin, valve, bladeMm))
 /** How much thinner the shim is than the one that was found. */
 const thinnerBy = ({ shim }: ValveState): number => {
   const [old, now] = [shim.measuredMm ?? shim.engravedMm, shim.fitted.at(-1)?.mm]

@@ -49,7 +49,7 @@ export interface PolicyKey {
 export interface JobTools {
   pin: JobPin
   /** The engine prepared for inference with the stops of a school; one memory serves all, for what is believed does not hang on the stops. */
-  modelFor: (school: School, decompressor: DecompressorFound | null) => PositionModel
+  modelFor: (school: School, decompressor: DecompressorFound | null, oneAtATime: boolean | null) => PositionModel
   /** What is believed of the crank, kept between answers; another one where something was found out about a decompressor. */
   memoryFor: (decompressor: DecompressorFound | null) => LocateMemory
   /** Weighs the moves where no rule settles the next one; null while that is still being worked out elsewhere. */
@@ -81,9 +81,10 @@ const EXPECTED_SIGMA_MM = 0.02
 
 /** @param weigh default: at once, which may take a tenth of a second; a screen passes one that asks a worker */
 export function jobTools(pin: JobPin, weigh: Weigh = adviseBySearch): JobTools {
-  const models = kept<[School, DecompressorFound | null], PositionModel>(
+  const models = kept<[School, DecompressorFound | null, boolean | null], PositionModel>(
     key => key.join(),
-    ([school, decompressor]) => positionModel(withDecompressor(pin.spec.engine, decompressor), school),
+    ([school, decompressor, oneAtATime]) =>
+      positionModel(withDecompressor(pin.spec.engine, decompressor), school, oneAtATime),
   )
   const choices = kept<[BladeSet, Clearance], Stack[]>(
     ([set, clearance]) => `${set.name}|${JSON.stringify(clearance)}`,
@@ -111,7 +112,7 @@ export function jobTools(pin: JobPin, weigh: Weigh = adviseBySearch): JobTools {
     pin,
     memoryFor: kept<DecompressorFound | null, LocateMemory>(String, () => locateMemory()),
     weigh,
-    modelFor: (school, decompressor) => models([school, decompressor]),
+    modelFor: (school, decompressor, oneAtATime) => models([school, decompressor, oneAtATime]),
     choicesFor: (set, clearance) => choices([set, clearance]),
     policyFor: policies,
   }
@@ -133,14 +134,16 @@ export function preparePolicies(tools: JobTools): void {
 /** The pin with the revision that was taken and the figures that a lead settled put in: all that is judged goes by them. */
 export function settledPin(
   begun: JobPin,
-  { figures, spec, decompressor }: Pick<JobState, 'figures' | 'spec' | 'decompressor'>,
+  { figures, spec, decompressor, pairToProve }: Pick<JobState, 'figures' | 'spec' | 'decompressor' | 'pairToProve'>,
 ): JobPin {
   const taken = spec
     ? { revisionId: spec.revisionId, revision: spec.revision, status: 'approved' as const, engine: spec.engine }
     : begun.spec
   const settled = withDecompressor(taken.engine, decompressor)
-  const pin: JobPin =
-    taken === begun.spec && settled === taken.engine ? begun : { ...begun, spec: { ...taken, engine: settled } }
+  const unchanged = taken === begun.spec && settled === taken.engine && pairToProve === null
+  const pin: JobPin = unchanged
+    ? begun
+    : { ...begun, spec: { ...taken, engine: settled }, pairToProve: pairToProve ?? begun.pairToProve }
   if (Object.keys(figures).length === 0) return pin
   const { engine } = pin.spec
   return {
@@ -181,7 +184,7 @@ export function viewJob(tools: JobTools, log: JobEvent[], nowMs: number): JobVie
   const pin = settledPin(tools.pin, state)
   const { engine } = pin.spec
   const school = state.school ?? firstSchool(engine, pin.school ?? null)
-  const model = tools.modelFor(school, state.decompressor)
+  const model = tools.modelFor(school, state.decompressor, state.oneAtATime)
   return {
     tools,
     pin,

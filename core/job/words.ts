@@ -117,6 +117,11 @@ export const HABIT_NAMES: Record<BladeHabit, string> = {
   'out': 'Blade out throughout',
 }
 
+export const PROOF_NAMES: Record<'pair' | 'drag', string> = {
+  pair: 'One blade that goes and one that does not',
+  drag: 'A drag is enough',
+}
+
 /** Degrees as a person turns a screw: whole, in steps of five from 30° up. */
 export const roundTurn = (deg: number): number => (Math.abs(deg) >= 30 ? Math.round(deg / 5) * 5 : Math.round(deg))
 

@@ -1,9 +1,10 @@
-import { UnknownPartError } from '../engine'
+import { signedWay, UnknownPartError } from '../engine'
 import { type Belief, giveClearance, moved, normal } from './belief'
 import { likelihoodOf } from './evidence'
-import { CELLS } from './grid'
+import { CELL_DEG, CELLS } from './grid'
 import type { Likelihood, PositionModel } from './model'
 import { movesCrank, type Observation } from './observation'
+import { ONE_PLACE_DEG, type Weighed } from './repeats'
 
 /** The likelihood's chance under one hypothesis at one cell, summed over a belief's mass: how probable the observation is. */
 function weighed(model: PositionModel, mass: Float64Array, { valve, usual, none }: Likelihood): number {
@@ -61,13 +62,43 @@ function weigh(model: PositionModel, { mass }: Belief, { valve, usual, none }: L
   return normal(next)
 }
 
+/** What is felt again where it was felt so before, is felt so again: so often, whatever the valve is like. From memory. */
+const AGAIN_ALIKE = 0.97
+
+/** A feel that was given alike before says nothing new of valve and hand within that place; elsewhere what it always says. */
+function weighAgain(
+  model: PositionModel,
+  before: Belief,
+  likelihood: Likelihood,
+  { atDeg, period }: NonNullable<Weighed['again']>,
+): Belief {
+  const { valve, usual, none } = likelihood
+  const within = Array.from(
+    { length: CELLS },
+    (_, i) => Math.abs(signedWay(atDeg, i * CELL_DEG, period)) <= ONE_PLACE_DEG,
+  )
+  const next = before.mass.map((mass, at) => {
+    const i = at % CELLS
+    const { noClearance, decompressor } = model.hypotheses[(at - i) / CELLS]!
+    return mass * (within[i] ? AGAIN_ALIKE : valve >= 0 && noClearance.includes(valve) ? none : usual[decompressor][i]!)
+  })
+  return normal(next)
+}
+
 /**
  * The belief after one observation more.
+ * @param again where it was given alike before
  * @throws UnknownPartError for a valve, cylinder or mark that this engine does not have
  */
-export function observe(model: PositionModel, belief: Belief, observation: Observation): Belief {
+export function observe(
+  model: PositionModel,
+  belief: Belief,
+  observation: Observation,
+  again?: Weighed['again'],
+): Belief {
   if (movesCrank(observation)) return moved(model, belief, observation)
   const likelihood = likelihoodOf(model, observation)
+  if (likelihood && again) return weighAgain(model, belief, likelihood, again)
   if (likelihood) return weigh(model, belief, likelihood)
   const valve = observation.kind === 'screw-set' ? model.engine.valves.findIndex(v => v.id === observation.valveId) : -1
   if (valve < 0) throw new UnknownPartError('valve', observation.kind === 'screw-set' ? observation.valveId : '')

@@ -2,6 +2,7 @@ import { observe } from './apply'
 import { type Belief, meanWay, openBelief } from './belief'
 import type { PositionModel } from './model'
 import { isCamSide, movesCrank, type Noted, replaces, saidAlready } from './observation'
+import { markRepeats, type Weighed } from './repeats'
 
 /** After a backward turn the cam lags behind the crank until so much forward has been turned. From memory. */
 export const LASH_DEG = 30
@@ -24,7 +25,7 @@ export interface LocateMemory<Found = unknown> {
 export const locateMemory = (): LocateMemory => ({ snapshots: new Map(), surprises: new Map(), last: new Map() })
 
 /** One crank place: the movement that led to it, and the answers given there, the last of each kind. */
-interface Segment {
+export interface Segment {
   move: Noted | null
   answers: Noted[]
 }
@@ -53,16 +54,17 @@ function lashAfter(model: PositionModel, { belief, lashDeg }: Folded, { observat
 }
 
 /** One observation more. What hangs on the cam says nothing while the cam lags behind. */
-function step(model: PositionModel, folded: Folded, entry: Noted): Folded {
+function step(model: PositionModel, folded: Folded, entry: Weighed): Folded {
   if (folded.lashDeg > 0 && isCamSide(entry.observation)) return folded
-  return { belief: observe(model, folded.belief, entry.observation), lashDeg: lashAfter(model, folded, entry) }
+  return { belief: observe(model, folded.belief, entry.observation, entry.again), lashDeg: lashAfter(model, folded, entry) }
 }
 
 const MOST_SNAPSHOTS = 120
 
 /** The belief after all observations, from the nearest snapshot. */
 export function folded(model: PositionModel, noted: Noted[], memory?: LocateMemory): Folded {
-  const entries = segments(noted).flatMap(s => (s.move ? [s.move, ...s.answers] : s.answers))
+  const pieces = markRepeats(model.engine, segments(noted))
+  const entries: Weighed[] = pieces.flatMap(s => (s.move ? [s.move, ...s.answers] : s.answers))
   const keys: string[] = []
   for (const entry of entries) keys.push(`${keys.at(-1) ?? ''}|${entry.id}`)
   let known = entries.length

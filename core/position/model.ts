@@ -182,9 +182,10 @@ export function arrivalAt(model: PositionModel, place: Place): Arrival {
 /**
  * Prepares an engine for `locate`. Costs a few milliseconds; one model serves a whole job.
  * @param school by which the stops are planned; default as for `planStops`
+ * @param oneAtATime as for `planStops`
  */
-export function positionModel(engine: Engine, school?: School): PositionModel {
-  const plan = planStops(engine, school)
+export function positionModel(engine: Engine, school?: School, oneAtATime: boolean | null = null): PositionModel {
+  const plan = planStops(engine, school, oneAtATime)
   const allClosed = plan.stops.map(stop => allClosedTable(engine, stop))
   return {
     engine,

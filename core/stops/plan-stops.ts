@@ -83,12 +83,14 @@ const BY_TOPS: ReadonlySet<School> = new Set(['marks', 'rod', 'watching'])
  * Two cylinders that rise neither together nor turn about, as in a V, share closed arcs by little; where those arcs are assumed,
  * nothing but a cylinder's own top is sure.
  */
-const oneAtATime = ({ cylinders, cam }: Engine, school: School): boolean => {
+const oneAtATimeByDefault = ({ cylinders, cam }: Engine): boolean => {
   const [a, b] = cylinders
-  return (
-    cylinders.length === 2 && cam === null && BY_TOPS.has(school) && (b!.firingAngleDeg - a!.firingAngleDeg) % 180 !== 0
-  )
+  return cylinders.length === 2 && cam === null && (b!.firingAngleDeg - a!.firingAngleDeg) % 180 !== 0
 }
+
+/** Whether each cylinder can be done at its own top by a school, so that it is a choice. */
+export const canBeOneAtATime = ({ cylinders }: Engine, school: School): boolean =>
+  cylinders.length > 1 && BY_TOPS.has(school)
 
 /** Each place at each of its angles of the cycle, with what it serves; those that serve nothing, or stand at an earlier one's angle, are left out. */
 function candidatesAt(engine: Engine, arcs: Arcs, places: Place[], byCylinder: boolean): Candidate[] {
@@ -195,12 +197,18 @@ const idsServed = (stops: Candidate[]) => new Set(stops.flatMap(s => s.valves.ma
  * as candidates and the whole is minimised again. A maker's own list is kept as it is printed; valves that it names and
  * that the cam data says are not closed there are flagged.
  * @param school default: the maker's list where there is one, else marks, else the piston's top
+ * @param oneAtATime each cylinder at its own top instead of the fewest stops, where the school goes by tops; default: on a V whose
+ *   timing is assumed
  * @returns stops in running order from 0°; `unserved` valves have no stop
  * Source: judgement over `closedArcs`; schools and the past-top rule are common practice.
  */
-export function planStops(engine: Engine, school: School = firstSchool(engine, null)): StopPlan {
+export function planStops(
+  engine: Engine,
+  school: School = firstSchool(engine, null),
+  oneAtATime: boolean | null = null,
+): StopPlan {
   const arcs = closedArcs(engine)
-  const byCylinder = oneAtATime(engine, school)
+  const byCylinder = canBeOneAtATime(engine, school) && (oneAtATime ?? oneAtATimeByDefault(engine))
   let chosen: Candidate[]
   let pastTop = false
   if (school === 'maker') chosen = makersCandidates(engine, arcs)

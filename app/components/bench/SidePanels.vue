@@ -87,7 +87,7 @@ const KEYS = [
       <button type="button" class="quiet" @click="$emit('choose', 'wrench')">
         Torque wrench and adapter <kbd>T</kbd>
       </button>
-      <button type="button" class="quiet" @click="$emit('choose', 'ways')">Target, and the blade while locking</button>
+      <button type="button" class="quiet" @click="$emit('choose', 'ways')">Target, locking and proof</button>
       <button
         v-for="v in settable"
         :key="v.valveId"

@@ -9,13 +9,13 @@ import {
   type Valve,
   valveById,
 } from '../../engine'
-import { type Advice, adviseByTable, cylindersAt, type Observation } from '../../position'
+import { type Advice, adviseByTable, cylindersAt, movesCrank, type Observation } from '../../position'
 import { intervalWords } from '../../feeler'
 import type { Stop } from '../../stops'
 import type { Happening } from '../event'
 import { eventIdOf } from '../event-words'
 import { lastPlaceIn } from '../crank-work'
-import { type Requirement, wantedStops } from '../requirements'
+import { nearestStop, type Requirement, wantedStops } from '../requirements'
 import { presentReading } from '../state'
 import { differsHere } from '../two-places'
 import type { JobView } from '../view'
@@ -319,6 +319,40 @@ function noStopDraft(view: JobView, valveId: string): Draft {
   }
 }
 
+/** So often an intake is watched, and so often the crank is moved, before it is said that this settles nothing. From memory. */
+const MOST_WATCHED = 2
+const MOST_MOVES = 12
+
+/** Whether the place was sought so long, since a blade was last tried or the place given up, that more of the same settles nothing. */
+function soughtInVain({ noted }: JobView['state'], advice: Advice): boolean {
+  const since = noted.findLastIndex(
+    ({ observation: o }) => o.kind === 'blade' || o.kind === 'screw-set' || o.kind === 'lost',
+  )
+  const moves = noted.slice(since + 1).filter(n => movesCrank(n.observation))
+  const watched = moves.filter(n => n.observation.kind === 'watched').length
+  return moves.length >= MOST_MOVES || (advice.kind === 'watch' && watched >= MOST_WATCHED)
+}
+
+/** What is felt does not agree with what was watched, and keeps doing so. */
+function inVainDraft(view: JobView): Draft {
+  const { engine } = view.pin.spec
+  const stop = nearestStop(view)
+  const place = stop?.place ?? lastPlace(view)
+  const cylinderId = stop ? cylinderFor(view, stop.place) : null
+  return {
+    label: 'Feels that do not agree',
+    instruction: 'This does not settle where the crank is',
+    why: `Watched and felt several times, and it still does not fit. A stiff rocker may feel as if it had no play: press on its valve end. Then find the place anew, take another way, or go on${place ? ` at ${placeWords(engine, place)}` : ''} with a reason.`,
+    keys: [
+      key('Go on here', 'say why', null, 'reason'),
+      key('Find the place anew', 'nothing of it is believed', crank({ kind: 'lost' })),
+      key('Another way', 'choose how stops are found', null, 'school'),
+    ],
+    stage: { kind: 'wheel', target: null, feelValveIds: [], cylinderId },
+    wayOut: true,
+  }
+}
+
 /** The Find step: the next whole move or feel. */
 export function findThing(view: JobView, { id }: Requirement): Draft {
   const [kind, valveId = ''] = id.split(':')
@@ -329,6 +363,7 @@ export function findThing(view: JobView, { id }: Requirement): Draft {
   const advice =
     adviseByTable(model, position, state.noted, wantedStops(view)) ?? view.tools.weigh(model, position, state.noted)
   if (advice === null) return WEIGHING
+  if (advice.kind !== 'settled' && advice.kind !== 'feel' && soughtInVain(state, advice)) return inVainDraft(view)
   switch (advice.kind) {
     case 'move':
       return moveDraft(view, advice)

@@ -6,7 +6,7 @@ import type { JobView } from '../view'
 import { placeWords } from '../words'
 import { closeThing } from './close'
 import { findThing } from './find'
-import { trialThing } from './measure'
+import { apartThing, trialThing } from './measure'
 import { proveThing } from './prove'
 import { readyThing } from './ready'
 import { farThing, setThing } from './set'
@@ -40,6 +40,7 @@ function draftFor(view: JobView, requirement: Requirement): Draft {
     case 'find':
       return findThing(view, requirement)
     case 'measure':
+      if (requirement.id.startsWith('apart:')) return apartThing(view, valveFor(view, requirement))
       return trialThing(view, valveFor(view, requirement), 'as found')
     case 'set':
       if (requirement.id.startsWith('far:'))

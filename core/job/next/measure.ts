@@ -19,6 +19,7 @@ import { MOST_ROUNDS, standsByAngle } from '../setting'
 import { clearanceOf, expectedPolicy, judgeReading, type JobView, setInHand } from '../view'
 import { placeWords, stillWords } from '../words'
 import { stopHere } from '../stop-work'
+import { tellsApart } from '../two-places'
 import { lastPlace, marginWords } from './find'
 import { type AnswerKey, type Draft, key } from './thing'
 
@@ -157,6 +158,23 @@ function inDispute(view: JobView, valve: ValveState): Omit<Draft, 'label'> {
     wayOut: true,
   }
 }
+/** One blade more for a valve that is tight here and was in elsewhere. */
+export function apartThing(view: JobView, valve: ValveState): Draft {
+  const { valveId } = valve
+  const stack = tellsApart(view, valve)!
+  const name = valveById(view.pin.spec.engine, valveId).name
+  const set = setInHand(view)
+  return {
+    label: `${name}, one blade more`,
+    instruction: `Try ${engravedWords(stack.engravedMm, set.unit)} in the ${name.toLowerCase()}`,
+    why: `${alreadySaid(view, valve)}At another place it was in. If this will not go either, it is the place that differs, not the screw.`,
+    keys: feelKeys(valveId, stack, set, null),
+    stage: { kind: 'blades', valveId, next: stack },
+    trial: { valveId, stack, set: set.name, after: null },
+    doubted: doubtedOf(view, valve),
+  }
+}
+
 /** A blade is asked for so often in one reading; then its answer stands. */
 const MOST_ASKED = 2
 

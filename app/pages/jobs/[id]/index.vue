@@ -335,6 +335,7 @@ const stopWords = computed(() => {
         :view="view"
         :favourite="session.shop?.favouriteSchool ?? null"
         @choose="screen.record({ type: 'school-chosen', payload: { school: $event } })"
+        @record="screen.record($event)"
         @back="back"
       />
       <SidePanels

@@ -1,0 +1,71 @@
+<script setup lang="ts">
+import Button from 'primevue/button'
+import InputText from 'primevue/inputtext'
+import SelectButton from 'primevue/selectbutton'
+import { computed, ref } from 'vue'
+import { type Happening, payloadSchemas } from '~~/core/job'
+import { formatLength, parseLength } from '~~/core/units'
+
+/** What tightening the nut does to the gap, by the mechanic’s own word: so much is aimed off until this job’s nuts say otherwise. */
+const props = defineProps<{ shiftMm: number | null; unit: 'mm' | 'thou' }>()
+const emit = defineEmits<{ record: [happening: Happening] }>()
+const WAYS = [
+  { label: 'Closes it by', sign: -1 },
+  { label: 'Opens it by', sign: 1 },
+]
+const way = ref((props.shiftMm ?? -1) > 0 ? 1 : -1)
+const text = ref(props.shiftMm === null ? '' : formatLength(Math.abs(props.shiftMm), props.unit))
+const wrong = ref('')
+const hint = computed(() => (props.unit === 'thou' ? '1 thou, or 0.02 mm' : '0.02, or 1 thou'))
+
+function submit(): void {
+  try {
+    const shiftMm = way.value * parseLength(text.value, props.unit).mm
+    const parsed = payloadSchemas['aim-off-chosen'].safeParse({ shiftMm })
+    if (parsed.success) emit('record', { type: 'aim-off-chosen', payload: parsed.data })
+    else wrong.value = parsed.error.issues[0]!.message
+  } catch (error) {
+    wrong.value = (error as Error).message
+  }
+}
+</script>
+
+<template>
+  <form class="aim-off" @submit.prevent="submit">
+    <SelectButton
+      v-model="way"
+      :options="WAYS"
+      option-label="label"
+      option-value="sign"
+      :allow-empty="false"
+      aria-label="Which way locking moves the gap"
+    />
+    <label for="aim-off" class="hidden-words">By how much</label>
+    <InputText
+      id="aim-off"
+      v-model="text"
+      :placeholder="hint"
+      :invalid="!!wrong"
+      autocomplete="off"
+      :aria-describedby="wrong ? 'aim-off-wrong' : undefined"
+    />
+    <Button type="submit" label="Aim off by this" />
+    <p v-if="wrong" id="aim-off-wrong" class="wrong" role="alert">{{ wrong }}</p>
+  </form>
+</template>
+
+<style scoped>
+.aim-off {
+  display: grid;
+  grid-template-columns: 1fr auto;
+  gap: 8px;
+}
+.aim-off > :first-child,
+.wrong {
+  grid-column: 1 / -1;
+}
+input {
+  font-size: 18px;
+  min-width: 0;
+}
+</style>

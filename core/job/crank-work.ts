@@ -23,6 +23,9 @@ function restart(valve: ValveState): void {
 /** Whether trials bound the gap from above, so that they are a reading and not a beginning: a valve that refuses even the thinnest blade has been read. */
 export const readingStands = (trials: Trial[]): boolean => trials.some(t => t.feel !== 'free')
 
+/** Whether a place is a piston’s top: there a decompressor may hold its valve. */
+export const isTop = (place: Place): boolean => place.kind === 'mark' || place.kind === 'piston-top'
+
 /** What the crank was last said to stand at, or null. */
 export function lastPlaceIn(noted: Noted[]): Place | null {
   const last = noted.findLast(

@@ -4,7 +4,7 @@ import type { JobEvent, Payload } from './event'
 import { browserOf, movesSomething, workingOrder } from './order'
 import type { JobPin } from './pin'
 import type { JobState, ValveState } from './state'
-import { changeGap, loosen, screwChecked, shimFitted, trial } from './valve-work'
+import { changeGap, heldAtTop, loosen, screwChecked, shimFitted, trial } from './valve-work'
 
 const emptyState = (pin: JobPin): JobState => ({
   status: 'open',
@@ -256,6 +256,7 @@ function apply(pin: JobPin, state: JobState, event: JobEvent): void {
     case 'decompressor-tested':
       state.decompressor = event.payload.there ? 'there' : 'none'
       state.decompressorTested = true
+      if (event.payload.there) onValve(state, event.payload.valveId, heldAtTop)
       break
     case 'screw-checked':
       onValve(state, event.payload.valveId, valve => screwChecked(state, valve, event.payload.found))

@@ -9,7 +9,7 @@ import { expectedPolicy, isCold, type JobView, judgeReading, latestVerdict, verd
 import { type Passed, presentReading, readingIn, type ValveState } from './state'
 import { unsettledRoles } from './figures'
 import { stopHere, type StopWork, stopsInOrder } from './stop-work'
-import { decompressorTest, differsHere, oneBladeMore, tellsApart } from './two-places'
+import { decompressorTest, differsHere, oneBladeMore, secondPlace, tellsApart } from './two-places'
 
 export const PLUG = 'Spark plug'
 export const COVER = 'Rocker cover'
@@ -305,6 +305,12 @@ function proving(view: JobView): (Asked & { step: Step })[] {
     ...at(
       'prove',
       unserved(view).flatMap(v => prove(view, v)),
+    ),
+    ...at(
+      'prove',
+      secondPlace(view)
+        ? [ask('second-place', 'It kicks or is hard to start, and the exhaust was read at its top only.', false)]
+        : [],
     ),
   ]
 }

@@ -1,6 +1,7 @@
 import { ASSUMED_DECOMPRESSOR, firingAngle, signedWay, type Valve, valveById } from '../engine'
 import { type Interval, type Stack, trialErrorMm } from '../feeler'
 import { snapMm } from '../units'
+import { isTop } from './crank-work'
 import { presentReading, type Reading, type ValveState } from './state'
 import { clearanceOf, judgeReading, type JobView, setInHand } from './view'
 
@@ -156,6 +157,38 @@ export function oneBladeMore(view: JobView): { valveId: string; stack: Stack } |
       .filter(c => c.totalMm > loMm && c.totalMm < hiMm)
       .sort((a, b) => Math.abs(a.totalMm - middle) - Math.abs(b.totalMm - middle))[0]
     if (between) return { valveId: valve.valveId, stack: between }
+  }
+  return null
+}
+
+/** What an owner says of an engine whose compression is not let go. From memory */
+const KICKS = /\bkick|hard(er)?\s+(to\s+)?(start|pull|turn|crank)|(starts?|pulls?|turns?|cranks?)\s+(over\s+)?(too\s+)?hard|(will not|won.t|does not|doesn.t)\s+start/i
+/** So far past its top any exhaust is let go. mm, as common practice has it: a quarter inch */
+export const PAST_TOP_MM = 6
+/** A blade this much over what the top let in tells that the valve was held there. mm */
+const OVER_MM = 0.01
+const OVER_AT_MOST_MM = 0.1
+
+/**
+ * The second place that a complaint asks for: the engine kicks or is hard to start, the record has no decompressor, and an exhaust
+ * was proved at its top. The thinnest blade that cannot go there unless the valve was held at the top.
+ */
+export function secondPlace(view: JobView): DecompressorTest | null {
+  const { pin, state } = view
+  const { engine } = pin.spec
+  if (engine.decompressor.kind !== 'none' || state.decompressorTested || !KICKS.test(pin.complaint)) return null
+  for (const valve of state.valves) {
+    const own = valveById(engine, valve.valveId)
+    const proof = valve.readings.findLast(r => r.phase === 'proved' && r.round === valve.round && r.trials.length > 0)
+    if (own.role !== ASSUMED_DECOMPRESSOR.role || !proof?.at || !isTop(proof.at)) continue
+    const { hiMm } = judgeReading(pin, proof, valve.valveId).reading
+    const blade =
+      hiMm !== null &&
+      view.tools
+        .choicesFor(setInHand(view), clearanceOf(pin, valve.valveId))
+        .filter(c => c.totalMm >= snapMm(hiMm + OVER_MM) && c.totalMm <= snapMm(hiMm + OVER_AT_MOST_MM))
+        .sort((a, b) => a.totalMm - b.totalMm)[0]
+    if (blade) return { valve: own, bladesMm: blade.engravedMm, set: setInHand(view).name }
   }
   return null
 }

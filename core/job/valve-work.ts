@@ -2,7 +2,7 @@ import { degreesFor } from '../adjuster'
 import { leavesOf, stackNamed, thickness, type Trial, trialName, went } from '../feeler'
 import { movesCrank } from '../position'
 import { snapMm } from '../units'
-import { lastPlaceIn } from './crank-work'
+import { isTop, lastPlaceIn } from './crank-work'
 import type { JobEvent, Payload } from './event'
 import { type JobPin, setNamed } from './pin'
 import { type JobState, presentReading, type ValveState } from './state'
@@ -117,6 +117,14 @@ function refusedBefore(state: JobState, valveId: string): boolean {
 }
 /** No valve is set this far below no clearance. From memory. */
 const MOST_LACKING_MM = 0.15
+
+/** A proof at the top of a valve that a decompressor holds there proves nothing. */
+export function heldAtTop(valve: ValveState): void {
+  const proof = valve.readings.find(r => r.phase === 'proved' && r.round === valve.round)
+  if (!proof?.at || !isTop(proof.at)) return
+  valve.elsewhere.push(proof)
+  valve.readings = valve.readings.filter(r => r !== proof)
+}
 
 export function loosen(valve: ValveState, slotDeg: number | null = null): void {
   // the slot's place is cumulative from the first time that it was noted

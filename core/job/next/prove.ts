@@ -1,12 +1,12 @@
-import { valveById } from '../../engine'
+import { type Place, samePlace, valveById } from '../../engine'
 import { engravedWords } from '../../feeler'
 import { topPlace } from '../../stops'
 import type { Requirement } from '../requirements'
 import { stopHere } from '../stop-work'
 import { type JobView, setInHand } from '../view'
-import { placeWords } from '../words'
+import { placeWords, untilWords } from '../words'
 import { lastPlace } from './find'
-import { decompressorTest, type DecompressorTest, oneBladeMore } from '../two-places'
+import { decompressorTest, type DecompressorTest, oneBladeMore, PAST_TOP_MM, secondPlace } from '../two-places'
 import { feelKeys, trialThing } from './measure'
 import { type Draft, key } from './thing'
 
@@ -45,10 +45,50 @@ function decompressorThing(view: JobView, { valve, bladesMm, set }: Decompressor
   }
 }
 
+/** The complaint asks whether the record is right that nothing holds the exhaust: read past its top as well. */
+function secondPlaceThing(view: JobView, { valve, bladesMm, set }: DecompressorTest): Draft {
+  const { engine } = view.pin.spec
+  const place: Place = { kind: 'rod-drop', cylinderId: valve.cylinderId, dropMm: PAST_TOP_MM }
+  const notNow = key('Not now', 'say why', null, 'reason')
+  const stage: Draft['stage'] = { kind: 'wheel', target: null, feelValveIds: [valve.id], cylinderId: valve.cylinderId }
+  const complaint = `The complaint is “${view.pin.complaint}”, and the record has no decompressor.`
+  if (!samePlace(lastPlace(view), place))
+    return {
+      label: 'Is there a decompressor after all?',
+      instruction: `Turn on until ${untilWords(engine, place)}`,
+      why: `${complaint} One that holds the exhaust at its top has let go here: one blade will tell.`,
+      keys: [
+        key(`${PAST_TOP_MM} mm down`, 'stopped there', {
+          type: 'crank',
+          payload: { observations: [{ kind: 'move', to: place }] },
+        }),
+        notNow,
+      ],
+      stage: { ...stage, target: place, feelValveIds: [] },
+    }
+  const unit = [view.pin.bladeSet, ...view.pin.otherSets].find(s => s.name === set)?.unit ?? view.pin.bladeSet.unit
+  const say = (there: boolean) => ({
+    type: 'decompressor-tested' as const,
+    payload: { valveId: valve.id, there, bladesMm },
+  })
+  return {
+    label: 'Is there a decompressor after all?',
+    instruction: `Past the top, try ${engravedWords(bladesMm, unit)} in the ${valve.name.toLowerCase()}`,
+    why: `${complaint} At the top this blade is too thick. If it goes here, a decompressor held the valve there, and it is measured past the top from now on.`,
+    keys: [
+      key('Refused here too', 'no decompressor', say(false)),
+      key('It goes', 'a decompressor holds it at the top', say(true)),
+      notNow,
+    ],
+    stage,
+  }
+}
+
 /** The Prove step: two turns by hand, back to the stop, and every valve again. */
 export function proveThing(view: JobView, { id }: Requirement): Draft {
   const { engine } = view.pin.spec
   if (id.startsWith('decompressor-test')) return decompressorThing(view, decompressorTest(view)!)
+  if (id === 'second-place') return secondPlaceThing(view, secondPlace(view)!)
   if (id.startsWith('narrower:')) return narrowerThing(view, oneBladeMore(view)!)
   if (id === 'turned') {
     const test = decompressorTest(view)

@@ -55,8 +55,7 @@ export class ProgressWatch {
       // between angles that were felt in this round nothing new is risked
       const felt = valve.tries.filter(t => t.round === valve.round).map(t => t.screwDeg)
       const to = valve.screwDeg + after.deg
-      const bounded =
-        (latest.hiMm !== null && latest.loMm > 0) || (to >= Math.min(...felt) && to <= Math.max(...felt))
+      const bounded = (latest.hiMm !== null && latest.loMm > 0) || (to >= Math.min(...felt) && to <= Math.max(...felt))
       if (!bounded && Math.abs(after.deg) > Math.max(VIOLENT_DEG, provedDeg + ROUNDED_DEG))
         this.violent.push(`${valveId}: ${after.deg}° at ${latest.loMm}–${latest.hiMm ?? '∞'}`)
       if (after.deg < 0) this.refusedSince.set(valveId, (this.refusedSince.get(valveId) ?? 0) - after.deg)

@@ -148,5 +148,4 @@ export interface SheetResponse {
   signed: { at: string; by: string } | null
   earlier: { seq: number; at: string }[]
   tasks: SheetTask[]
-  sooner: string | null
 }

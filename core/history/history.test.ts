@@ -1,5 +1,6 @@
 import fc from 'fast-check'
 import { linearRegression } from 'simple-statistics'
+import MultivariateLinearRegression from 'ml-regression-multivariate-linear'
 import { describe, expect, it } from 'vitest'
 import { between, normal, randomOf } from '../practice'
 import {
@@ -55,6 +56,22 @@ describe('drift', () => {
       [-p.use, -p.changeMm],
     ])
     expect(known(drift(visits, 'e')).perUse).toBeCloseTo(linearRegression(mirrored).m, 12)
+  })
+  it('and its uncertainty are those of a regression package that gives the covariance, weights as scaled rows', () => {
+    const visits = [
+      visit(0, 0, null, 0.14, 0.004),
+      visit(200, 1000, 0.12, 0.14, 0.006),
+      visit(400, 2400, 0.133, 0.14, 0.005),
+      visit(600, 3900, 0.112, null, 0.009),
+    ]
+    const d = known(drift(visits, 'e'))
+    expect(d.points.some(p => p.jumped)).toBe(false)
+    const x = d.points.map(p => [p.use / p.sigmaMm])
+    const y = d.points.map(p => [p.changeMm / p.sigmaMm])
+    const reference = new MultivariateLinearRegression(x, y, { intercept: false })
+    expect(d.perUse).toBeCloseTo(reference.weights[0]![0]!, 12)
+    // its covariance takes the scatter as it is; ours where it is more than the readings allow, as it is here
+    expect(d.sigma).toBeCloseTo(Math.sqrt(reference.stdErrorMatrix.get(0, 0)), 12)
   })
   it('weighs by 1/(u₁² + u₂²): a wide reading counts little', () => {
     const wide = [
@@ -136,9 +153,12 @@ describe('a family', () => {
   })
   it('stands in for a machine with one visit, and pulls little where a machine is known well', () => {
     const family = familyDrift([slope(-4e-6), slope(-6e-6)])!
-    expect(withFamily({ kind: 'not enough', why: '', points: [], bounds: [] }, family)!.perUse).toBeCloseTo(-5e-6, 12)
-    expect(withFamily(slope(-9e-6, 1e-8), family)!.perUse).toBeCloseTo(-9e-6, 7)
-    expect(withFamily({ kind: 'not enough', why: '', points: [], bounds: [] }, null)).toBeNull()
+    expect(withFamily({ kind: 'not enough', why: '', points: [], bounds: [] }, family, 4000)!.perUse).toBeCloseTo(
+      -5e-6,
+      12,
+    )
+    expect(withFamily(slope(-9e-6, 1e-8), family, 4000)!.perUse).toBeCloseTo(-9e-6, 7)
+    expect(withFamily({ kind: 'not enough', why: '', points: [], bounds: [] }, null, 4000)).toBeNull()
   })
   it('names the valve that moves faster, not the one that stands still', () => {
     const family = familyDrift([slope(-4e-6), slope(-5e-6), slope(-6e-6)])

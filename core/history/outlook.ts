@@ -1,5 +1,5 @@
 import { drift, type Drift } from './drift'
-import { familyDrift, type FamilyDrift, type KnownDrift, movesFaster, withFamily } from './family'
+import { type FamilyDrift, type KnownDrift, movesFaster, withFamily } from './family'
 import { type Forecast, forecast } from './forecast'
 import { type DueFacts, type NextDue, nextDue } from './next-due'
 import { usePerDay, type Visit } from './visit'
@@ -14,15 +14,18 @@ export interface OutlookFacts {
   uses: readonly { atMs: number; use: number }[]
   /** When it came to the shop. ms since 1970. */
   sinceMs: number
-  /** How the other machines of its model drift, by valve. */
-  family: Record<string, readonly KnownDrift[]>
+  /** How the other machines of its model drift, by valve; null where too few are known. */
+  family: Record<string, FamilyDrift | null>
 }
 /** Where one valve goes. */
 export interface ValveOutlook {
   drift: Drift
   family: number
   faster: boolean
+  /** Its drift: level, with all of its doubt, where it is not known to move. */
   slope: KnownDrift | null
+  /** It is not known to move either way: it calls nobody back, and is drawn level. */
+  steady: boolean
   forecast: Forecast | null
   leftAtUse: number | null
 }
@@ -35,13 +38,17 @@ export interface Outlook {
 /** Twice a check's distance is as far as a forecast is shown; without one, this far. */
 const HORIZON_INTERVALS = 2
 const HORIZON_USE = 10_000
+/** A check where the spec names none. In the meter’s unit, from memory */
+const CHECK_USE = 5000
 /** A valve is known to move at all from so many uncertainties up: a wide reading alone calls nobody back. */
 const MOVES_AT = 2
 
 function valveOutlook(facts: OutlookFacts, valveId: string): ValveOutlook {
   const own = drift(facts.visits, valveId)
-  const kin: FamilyDrift | null = familyDrift(facts.family[valveId] ?? [])
-  const slope = withFamily(own, kin)
+  const kin = facts.family[valveId] ?? null
+  const fitted = withFamily(own, kin, facts.interval.use ?? CHECK_USE)
+  const steady = fitted !== null && Math.abs(fitted.perUse) < MOVES_AT * fitted.sigma
+  const slope = fitted && steady ? { perUse: 0, sigma: Math.hypot(fitted.sigma, fitted.perUse) } : fitted
   const last = facts.visits.findLast(v => v.valves[valveId]?.asLeft && v.use !== null)
   const left = last?.valves[valveId]?.asLeft ?? null
   const limits = facts.limits[valveId] ?? null
@@ -51,11 +58,11 @@ function valveOutlook(facts: OutlookFacts, valveId: string): ValveOutlook {
     family: kin?.machines ?? 0,
     faster: movesFaster(own, kin),
     slope,
+    steady,
     forecast: slope && left && limits ? forecast(left, slope, limits, horizon) : null,
     leftAtUse: last?.use ?? null,
   }
 }
-const moves = ({ slope }: ValveOutlook): boolean => slope !== null && Math.abs(slope.perUse) >= MOVES_AT * slope.sigma
 
 /** Where a machine's valves go, how much it is used, and when it must come back for which reason. Dates do not depend on today. */
 export function outlook(facts: OutlookFacts): Outlook {
@@ -69,7 +76,7 @@ export function outlook(facts: OutlookFacts): Outlook {
     read: facts.uses.at(-1) ?? null,
     usePerDay: perDay,
     forecasts: Object.entries(valves)
-      .filter(([, v]) => moves(v))
+      .filter(([, v]) => !v.steady)
       .map(([valveId, v]) => ({ valveId, soonest: v.forecast?.soonest ?? null })),
   })
   return { valves, usePerDay: perDay, due }

@@ -1,5 +1,6 @@
 import { type DecompressorFound, type Engine, upcastEngine } from '../engine'
 import type { Lock } from '../adjuster'
+import type { MachinePast } from './due'
 import { type BladeSet, type HandBands, type TargetSchool, upcastBladeSet } from '../feeler'
 import type { School } from '../stops'
 import type { Adapter, Wrench } from '../torque'
@@ -50,6 +51,8 @@ export interface JobPin {
   school: School | null
   /** What an earlier job found out about a decompressor that is not on record; null where nobody looked. */
   decompressor: DecompressorFound | null
+  /** What its earlier visits say of where its valves go; null in jobs of before that was kept. */
+  past: MachinePast | null
   complaint: string
   openedAt: string
   openedBy: string
@@ -61,6 +64,7 @@ export interface JobPin {
 const NEW_SINCE_0_2 = (): Pick<
   JobPin,
   | 'decompressor'
+  | 'past'
   | 'modelId'
   | 'otherSets'
   | 'wrenches'
@@ -72,6 +76,7 @@ const NEW_SINCE_0_2 = (): Pick<
   | 'pairToProve'
 > => ({
   decompressor: null,
+  past: null,
   modelId: null,
   otherSets: [],
   wrenches: [],

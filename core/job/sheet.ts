@@ -12,7 +12,7 @@ import {
 } from '../feeler'
 import { formatLength, formatMeter, formatTorque, fahrenheit, thouFromMm } from '../units'
 import { DEFER } from './cautions'
-import { dueWords } from './next/close'
+import { dueWords } from './due'
 import { gates } from './requirements'
 import { latestReading, type Phase, type Reading, readingIn, type ScrewTry, type ValveState } from './state'
 import { clearanceOf, hoursAtRest, judgeReading, type JobView, settledPin, targetFor, setInHand } from './view'

@@ -56,7 +56,10 @@ function lashAfter(model: PositionModel, { belief, lashDeg }: Folded, { observat
 /** One observation more. What hangs on the cam says nothing while the cam lags behind. */
 function step(model: PositionModel, folded: Folded, entry: Weighed): Folded {
   if (folded.lashDeg > 0 && isCamSide(entry.observation)) return folded
-  return { belief: observe(model, folded.belief, entry.observation, entry.again), lashDeg: lashAfter(model, folded, entry) }
+  return {
+    belief: observe(model, folded.belief, entry.observation, entry.again),
+    lashDeg: lashAfter(model, folded, entry),
+  }
 }
 
 const MOST_SNAPSHOTS = 120

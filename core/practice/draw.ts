@@ -41,6 +41,7 @@ export const practicePin = ({ name, engine }: PracticeEngine, bladeSet: BladeSet
   unit: 'mm',
   school: null,
   decompressor: null,
+  past: null,
   complaint: '',
   openedAt: '',
   openedBy: '',

@@ -20,7 +20,7 @@ import { shopById } from '../repositories/shops'
 import { adaptersOfShop, wrenchesOfShop } from '../repositories/torque-tools'
 import { notFound, Problem } from '../utils/problem'
 import { checkMeter } from './machines/edit'
-import { machineChanged } from './machines/outlooks'
+import { machineChanged, pastForJob } from './machines/outlooks'
 import type { SignedIn } from './people'
 
 const missing = (what: string) => (): never => {
@@ -123,6 +123,7 @@ async function opening(
     unit: shop.unit,
     school: shop.favouriteSchool,
     decompressor: await decompressorKnown(db, shopId, { machineId: machine.id, modelId: machine.modelId }),
+    past: await pastForJob(db, shopId, { modelId: machine.modelId, engine: model.engine }, machine.id),
     complaint: request.complaint,
     openedAt: now.toISOString(),
     openedBy: person.name,

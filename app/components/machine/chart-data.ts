@@ -130,16 +130,13 @@ export function chartOf(
 
 /** The drift in a few words: “tightens 0.011 mm in 1000 km”. */
 export function driftWords(
-  { drift, slope, family, faster }: Pick<ValveHistory, 'drift' | 'slope' | 'family' | 'faster'>,
+  { drift, slope, steady, family, faster }: Pick<ValveHistory, 'drift' | 'slope' | 'steady' | 'family' | 'faster'>,
   unit: string,
 ): string {
   const per = unit === 'h' ? 100 : 1000
   if (!slope) return drift.kind === 'not enough' ? drift.why : ''
   const mm = slope.perUse * per
-  const own =
-    Math.abs(mm) < 2 * slope.sigma * per
-      ? 'steady'
-      : `${mm < 0 ? 'tightens' : 'opens'} ${Math.abs(mm).toFixed(3)} mm in ${per} ${unit}`
+  const own = steady ? 'steady' : `${mm < 0 ? 'tightens' : 'opens'} ${Math.abs(mm).toFixed(3)} mm in ${per} ${unit}`
   const jumped = drift.points.some(p => p.jumped) ? '; one visit jumped' : ''
   return `${own}${drift.kind === 'not enough' ? `, by ${family} others of its model` : ''}${faster ? ', faster than its family' : ''}${jumped}`
 }

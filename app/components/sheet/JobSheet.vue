@@ -12,7 +12,6 @@ const props = defineProps<{
   timeZone: string
   signed: { at: string; by: string } | null
   tasks?: SheetTask[]
-  sooner?: string | null
 }>()
 const s = computed(() => props.sheet)
 const day = (iso: string) =>
@@ -316,9 +315,6 @@ const thouFirst = computed(() => s.value.unit === 'thou')
       <div>
         <h2>Next due: {{ s.nextDue }}</h2>
         <p>Whichever comes first.</p>
-        <p v-if="sooner">
-          <b>{{ sooner }}</b>
-        </p>
       </div>
       <div class="sign"><span>Signed</span><span>Date</span></div>
       <p class="caution"><b>!</b> {{ s.caution }} Run the engine outdoors.</p>

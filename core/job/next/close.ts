@@ -1,33 +1,9 @@
-import { formatMeter, formatTorque } from '../../units'
+import { formatTorque } from '../../units'
+import { dueByForecast, dueWords, suggestedDue } from '../due'
 import { eventWords } from '../event-words'
 import type { Requirement } from '../requirements'
 import type { JobView } from '../view'
 import { type Draft, key } from './thing'
-
-/** The next check by the spec’s own interval from today's meter, whichever comes first. */
-export function suggestedDue({ pin, nowMs }: JobView): { use: number | null; date: string | null } {
-  const { use, months } = pin.spec.engine.interval
-  const date = new Date(nowMs)
-  if (months !== null) date.setUTCMonth(date.getUTCMonth() + months)
-  return {
-    use: use !== null && pin.machine.meter !== null ? pin.machine.meter + use : null,
-    date: months !== null ? date.toISOString().slice(0, 10) : null,
-  }
-}
-
-export function dueWords({ pin }: Pick<JobView, 'pin'>, due: { use: number | null; date: string | null }): string {
-  const parts = [
-    due.use !== null && formatMeter(due.use, pin.machine.meterUnit),
-    due.date !== null &&
-      new Date(due.date).toLocaleDateString('en-GB', {
-        day: 'numeric',
-        month: 'short',
-        year: 'numeric',
-        timeZone: 'UTC',
-      }),
-  ]
-  return parts.filter(Boolean).join(' or ') || 'no date'
-}
 
 /** An answer of one device that had not seen the other's movement: nothing is signed before it has its place. */
 function placeDraft({ state, pin }: JobView): Draft {
@@ -124,15 +100,26 @@ export function closeThing(view: JobView, { id }: Requirement): Draft {
       ),
     }
   const due = suggestedDue(view)
+  const forecast = dueByForecast(view)
   return {
     label: 'Next check',
     instruction: 'When is the next check due?',
     stage,
     why:
-      due.use === null && due.date === null
-        ? 'The spec names no interval. Type what you will tell the owner.'
-        : 'By the spec’s interval, whichever comes first. Tell the owner.',
+      forecast !== null
+        ? `${forecast.why} Tell the owner.`
+        : due.use === null && due.date === null
+          ? 'The spec names no interval. Type what you will tell the owner.'
+          : 'By the spec’s interval, whichever comes first. Tell the owner.',
     keys: [
+      ...(forecast
+        ? [
+            key(dueWords(view, forecast), 'sooner, by its forecast', {
+              type: 'next-due',
+              payload: { use: forecast.use, date: forecast.date },
+            }),
+          ]
+        : []),
       ...(due.use !== null || due.date !== null
         ? [key(dueWords(view, due), 'by the spec', { type: 'next-due', payload: due })]
         : []),

@@ -15,7 +15,6 @@ import { type Draft, key, type NextThing } from './thing'
 export * from './thing'
 export { turnDoubt } from './set'
 export { shimFromWords } from './shims'
-export { dueWords, suggestedDue } from './close'
 export { isWeighing, lastPlace, marginWords, pastTopWords } from './find'
 
 const SIGN: Draft = {

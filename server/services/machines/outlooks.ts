@@ -1,6 +1,7 @@
 import type { Engine } from '../../../core/engine'
 import { limitsOf } from '../../../core/feeler'
-import type { KnownDrift, Outlook, OutlookFacts } from '../../../core/history'
+import type { MachinePast as PinnedPast } from '../../../core/job'
+import { familyDrift, type KnownDrift, type Outlook, type OutlookFacts } from '../../../core/history'
 import { type Db, type Pool, transaction } from '../../database/query'
 import { createdOf, machineById } from '../../repositories/machines'
 import { modelById, modelsByIds } from '../../repositories/models'
@@ -20,10 +21,10 @@ import { asVisit, type MachinePast, pastsOf } from './visits'
 type FamilyRow = KnownDrift & { machineId: number; valveId: string }
 /** How the others of a machine’s model drift, by valve. */
 function familyWithout(rows: readonly FamilyRow[], machineId: number): OutlookFacts['family'] {
-  const family: Record<string, KnownDrift[]> = {}
+  const others: Record<string, KnownDrift[]> = {}
   for (const { valveId, machineId: of, perUse, sigma } of rows)
-    if (of !== machineId) (family[valveId] ??= []).push({ perUse, sigma })
-  return family
+    if (of !== machineId) (others[valveId] ??= []).push({ perUse, sigma })
+  return Object.fromEntries(Object.entries(others).map(([valveId, known]) => [valveId, familyDrift(known)]))
 }
 
 /** What `outlook` needs of one machine. */
@@ -83,6 +84,18 @@ export async function gatherFacts(
     ids.map(id => [id, factsOf(model.engine, pasts.get(id)!, familyWithout(family, id), since.get(id) ?? new Date())]),
   )
   return { pasts, facts, family }
+}
+
+/** What a new job of a machine is told of its past. */
+export async function pastForJob(
+  db: Db,
+  shopId: number,
+  model: { modelId: number; engine: Engine },
+  machineId: number,
+): Promise<PinnedPast> {
+  const { facts } = await gatherFacts(db, shopId, model, [machineId], () => model.engine)
+  const { visits, uses, sinceMs, family } = facts.get(machineId)!
+  return { visits: [...visits], uses: [...uses.slice(0, 1), ...uses.slice(1).slice(-1)], sinceMs, family }
 }
 
 /** Writes down what was worked out: all of a machine, or nothing. */

@@ -3,7 +3,7 @@ import type { Sheet, SheetValve } from '../../../core/job'
 import type { SheetResponse } from '../../../shared/responses'
 import { type Cell, type Paper, PdfPaper } from './paper'
 
-type SheetGiven = Pick<SheetResponse, 'shop' | 'sheet' | 'signed' | 'tasks' | 'sooner'> & { timeZone: string }
+type SheetGiven = Pick<SheetResponse, 'shop' | 'sheet' | 'signed' | 'tasks'> & { timeZone: string }
 
 const WORDS: Record<Verdict, string> = { in: 'In', tight: 'Tight', loose: 'Loose', unproved: 'Unproved' }
 /** A verdict's shape in black, as on the screen's sheet: a ringed tick, ▼ full, ▲ open, hatch. */
@@ -235,7 +235,7 @@ function work(pdf: PdfPaper, { sheet: s, timeZone }: SheetGiven): void {
   if (s.departures.length === 0) pdf.paragraph('None.')
 }
 
-function rest(pdf: PdfPaper, { sheet: s, tasks, sooner }: SheetGiven): void {
+function rest(pdf: PdfPaper, { sheet: s, tasks }: SheetGiven): void {
   const ticked = (done: boolean, yes: string) => (done ? yes : 'not ticked')
   const many = (all: string[], none: string) => all.join('; ') || none
   pdf.heading('On the machine')
@@ -280,7 +280,6 @@ function rest(pdf: PdfPaper, { sheet: s, tasks, sooner }: SheetGiven): void {
   pdf.room(pdf.size(52))
   pdf.line(1.4)
   pdf.heading(`Next due: ${s.nextDue}`, 12)
-  if (sooner) pdf.paragraph(sooner)
   pdf.space(14)
   const y = pdf.doc.y
   for (const [label, from, to] of [

@@ -69,7 +69,6 @@ function download(): void {
       :time-zone="session.shop?.timeZone ?? 'UTC'"
       :signed="given.signed"
       :tasks="given.tasks"
-      :sooner="given.sooner"
     />
   </main>
 </template>

@@ -1,0 +1,104 @@
+import { type FamilyDrift, type NextDue, outlook, type Visit, whyWords } from '../history'
+import { limitsOf } from '../feeler'
+import { formatMeter } from '../units'
+import type { JobState } from './state'
+import { clearanceOf, type JobView, verdictIn } from './view'
+
+/** What earlier visits of the machine say of where its valves go, pinned when the job is opened. Uses are totals on one count. */
+export interface MachinePast {
+  visits: Visit[]
+  /** The first and the last time its meter was read before this job. */
+  uses: { atMs: number; use: number }[]
+  sinceMs: number
+  family: Record<string, FamilyDrift | null>
+}
+
+/** When a machine comes back: by its meter, by a date, or both, whichever comes first. */
+export interface Due {
+  use: number | null
+  date: string | null
+}
+
+const isoDay = (atMs: number): string => new Date(atMs).toISOString().slice(0, 10)
+
+/** The next check by the spec’s own interval from today’s meter, whichever comes first. */
+export function suggestedDue({ pin, nowMs }: JobView): Due {
+  const { use, months } = pin.spec.engine.interval
+  const date = new Date(nowMs)
+  if (months !== null) date.setUTCMonth(date.getUTCMonth() + months)
+  return {
+    use: use !== null && pin.machine.meter !== null ? pin.machine.meter + use : null,
+    date: months !== null ? isoDay(date.getTime()) : null,
+  }
+}
+
+export function dueWords({ pin }: Pick<JobView, 'pin'>, due: Due): string {
+  const parts = [
+    due.use !== null && formatMeter(due.use, pin.machine.meterUnit),
+    due.date !== null &&
+      new Date(due.date).toLocaleDateString('en-GB', {
+        day: 'numeric',
+        month: 'short',
+        year: 'numeric',
+        timeZone: 'UTC',
+      }),
+  ]
+  return parts.filter(Boolean).join(' or ') || 'no date'
+}
+
+/** What this job found and left, as a visit of today. */
+const todaysVisit = ({ pin, nowMs }: JobView, { valves }: JobState, use: number): Visit => ({
+  atMs: nowMs,
+  use,
+  valves: Object.fromEntries(
+    valves.map(valve => {
+      const found = verdictIn(pin, valve, 'as found')
+      const proved = verdictIn(pin, valve, 'proved')
+      return [
+        valve.valveId,
+        {
+          asFound: found.verdict === 'unproved' ? null : found.reading,
+          asLeft: proved.verdict === 'in' ? proved.reading : null,
+        },
+      ]
+    }),
+  ),
+})
+
+/** Nobody is called back sooner than after this share of the spec’s own interval: a valve left near its limit is told of otherwise. */
+const LEAST_SHARE = 0.1
+
+/**
+ * The next check where a valve is likely to leave its limits before the spec’s interval is over, by what this job found and left and
+ * by earlier visits; null where the interval comes first, or too little is known.
+ */
+export function dueByForecast(view: JobView): (Due & { why: string }) | null {
+  const { pin, state, nowMs } = view
+  const { past, machine } = pin
+  const { engine } = pin.spec
+  if (!past || machine.meter === null) return null
+  const last = past.uses.at(-1)
+  const useNow = last ? last.use + machine.meter - (machine.lastMeter ?? 0) : 0
+  const { due } = outlook({
+    interval: engine.interval,
+    limits: Object.fromEntries(engine.valves.map(v => [v.id, limitsOf(clearanceOf(pin, v.id))])),
+    visits: [...past.visits, todaysVisit(view, state, useNow)],
+    uses: [...past.uses, { atMs: nowMs, use: useNow }],
+    sinceMs: past.sinceMs,
+    family: past.family,
+  })
+  return due?.first.cause === 'forecast' ? sooner(view, due, useNow) : null
+}
+
+function sooner({ pin, nowMs }: JobView, due: NextDue, useNow: number): Due & { why: string } {
+  const { interval, valves } = pin.spec.engine
+  const { use, atMs } = due.first
+  const least = (interval.use ?? 0) * LEAST_SHARE
+  const ahead = Math.max(least, (use ?? useNow) - useNow)
+  const perMs = use !== null && atMs !== null && atMs > nowMs ? (use - useNow) / (atMs - nowMs) : null
+  return {
+    use: Math.round(pin.machine.meter! + ahead),
+    date: perMs !== null && perMs > 0 ? isoDay(nowMs + ahead / perMs) : null,
+    why: whyWords(due, id => valves.find(v => v.id === id)?.name ?? id, nowMs),
+  }
+}

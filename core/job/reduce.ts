@@ -72,6 +72,7 @@ const emptyState = (pin: JobPin): JobState => ({
   proving: false,
   unplaced: [],
   retracted: new Set(),
+  takenBack: [],
   people: new Set(),
   closedAt: null,
   closedBy: null,
@@ -94,6 +95,12 @@ export function reduceJob(pin: JobPin, log: JobEvent[]): JobState {
   }
   state.unplaced = unplaced
   state.retracted = new Set(retracted.keys())
+  state.takenBack = events.flatMap(event => {
+    const back = retracted.get(event.id)
+    return back?.type === 'retracted' && event.type !== 'retracted'
+      ? [{ event, by: back.personName, at: back.at, how: back.payload.how }]
+      : []
+  })
   state.hand = handOf(events.findLast(e => !unplaced.includes(e)))
   markToLookAgain(state, events, retracted)
   return state

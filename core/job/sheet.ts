@@ -18,6 +18,7 @@ import { latestReading, type Phase, type Reading, readingIn, type ScrewTry, type
 import { clearanceOf, hoursAtRest, judgeReading, type JobView, settledPin, targetFor, setInHand } from './view'
 import { shiftWords } from './aim'
 import { expectedShift } from './lock-learning'
+import { eventWords } from './event-words'
 import { clearanceWords } from './figures'
 import { setNamed } from './pin'
 import { HABIT_NAMES, placeWords, TARGET_NAMES } from './words'
@@ -75,6 +76,8 @@ export interface Sheet {
   unit: 'mm' | 'thou'
   valves: SheetValve[]
   departures: { missing: string; reason: string; by: string; at: string }[]
+  /** Answers that were taken back, and blades that felt otherwise when they were tried again: none of them proves anything. */
+  corrections?: string[]
   findings: { text: string; by: string; at: string }[]
   notes: { text: string; by: string; at: string }[]
   replaced: string[]
@@ -96,7 +99,8 @@ export interface Sheet {
 }
 
 const nameOf = (t: Trial): string => t.name ?? formatLength(thickness(t), 'mm')
-const trialsOf = (reading: Reading) => reading.trials.map(t => ({ blades: nameOf(t), feel: t.feel }))
+/** The trials that count: a blade that was tried again says what it said last. */
+const trialsOf = (reading: Reading) => latestTrials(reading.trials).map(t => ({ blades: nameOf(t), feel: t.feel }))
 
 function sheetReading({ pin }: JobView, reading: Reading | undefined): SheetReading | null {
   if (!reading?.trials.length) return null
@@ -138,7 +142,7 @@ function proofOf(view: JobView, valve: ValveState): SheetValve['proof'] {
 }
 
 const tryWords = (tries: ScrewTry | undefined): string =>
-  tries?.trials.map(t => `${nameOf(t)} ${t.feel}`).join(', ') ?? ''
+  (tries ? latestTrials(tries.trials) : []).map(t => `${nameOf(t)} ${t.feel}`).join(', ')
 
 /** Each angle of the screw that was tried; what followed a lock stands on the last of its round. */
 export function roundsOf({ pin }: Pick<JobView, 'pin'>, valve: ValveState): SheetRound[] {
@@ -166,6 +170,27 @@ export function roundsOf({ pin }: Pick<JobView, 'pin'>, valve: ValveState): Shee
       verdict: judgeReading(pin, last, valve.valveId).verdict,
     }
   })
+}
+
+/** What was corrected: blades that felt otherwise when tried again, and answers taken back. */
+function correctionsOf({ pin, state }: JobView): string[] {
+  const { engine } = pin.spec
+  const again = state.valves.flatMap(valve =>
+    [...valve.readings, ...valve.elsewhere].flatMap(({ phase, trials }) => {
+      const last = new Map(trials.map(t => [thickness(t), t]))
+      return trials
+        .filter(t => last.get(thickness(t))!.feel !== t.feel)
+        .map(
+          t =>
+            `${valveById(engine, valve.valveId).name}, ${phase}: ${nameOf(t)} ${t.feel} at first, ${last.get(thickness(t))!.feel} when tried again.`,
+        )
+    }),
+  )
+  const back = state.takenBack.map(
+    ({ event, by, how }) =>
+      `${eventWords(pin, event)}: ${how === 'recorded wrongly' ? 'recorded wrongly, taken back' : 'turned back on the engine'}, ${by}.`,
+  )
+  return [...again, ...back]
 }
 
 function coldWords(view: JobView): string {
@@ -253,6 +278,7 @@ export function sheet(view: JobView): Sheet {
         ]),
       ).values(),
     ],
+    corrections: correctionsOf(view),
     findings: state.findings.map(({ text, by, at }) => ({ text, by, at })),
     notes: state.notes,
     replaced: state.replaced.map(r => r.text),

@@ -163,6 +163,8 @@ export interface JobState {
   proving: boolean
   unplaced: JobEvent[]
   retracted: ReadonlySet<string>
+  /** The answers that were taken back, each with who did it. */
+  takenBack: { event: JobEvent; by: string; at: string; how: Payload<'retracted'>['how'] }[]
   people: Set<string>
   closedAt: string | null
   closedBy: string | null

@@ -202,11 +202,9 @@ const thouFirst = computed(() => s.value.unit === 'thou')
             <template v-for="v in rounds" :key="v.valveId"
               ><tr v-for="(r, i) in v.rounds" :key="i">
                 <td>{{ i === 0 || r.round !== v.rounds[i - 1]?.round ? `${v.name} ${r.round}` : '' }}</td>
-                <td>
+                <td class="whole">
                   {{
-                    r.turnedDeg === null
-                      ? 'as it was'
-                      : `${Math.abs(r.turnedDeg)}° ${r.turnedDeg >= 0 ? 'clockwise' : 'back'}`
+                    r.turnedDeg === null ? 'as it was' : `${Math.abs(r.turnedDeg)}° ${r.turnedDeg >= 0 ? 'clockwise' : 'back'}`
                   }}
                 </td>
                 <td>{{ r.beforeLock }}</td>
@@ -240,6 +238,10 @@ const thouFirst = computed(() => s.value.unit === 'thou')
           <b>{{ d.missing }}</b> {{ d.reason }}. {{ d.by }}, {{ hour(d.at) }}.
         </p>
         <p v-if="s.departures.length === 0">None.</p>
+        <template v-if="s.corrections?.length">
+          <h2>Corrections</h2>
+          <p v-for="(c, i) in s.corrections" :key="i">{{ c }}</p>
+        </template>
         <h2>Run</h2>
         <p>{{ s.run }}.</p>
       </div>
@@ -323,6 +325,9 @@ const thouFirst = computed(() => s.value.unit === 'thou')
 </template>
 
 <style scoped>
+.whole {
+  white-space: nowrap;
+}
 .sheet {
   background: #fff;
   color: #111;

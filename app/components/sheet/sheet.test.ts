@@ -2,6 +2,7 @@ import { mount } from '@vue/test-utils'
 import { describe, expect, it } from 'vitest'
 import { jobTools, sheet, viewJob } from '~~/core/job'
 import { engineOf, pinOf } from '~~/tests/support/builders'
+import { found, said, trial } from '~~/tests/support/job-book'
 import { wholeJob } from '~~/tests/support/whole-job'
 import JobSheet from './JobSheet.vue'
 
@@ -56,6 +57,22 @@ describe('the printed sheet', () => {
     }).text()
     expect(page).toContain('Oil change: to do, after the valves.')
     expect(page.match(/due/gi)).toHaveLength(1)
+  })
+  it('shows corrections as corrections, and never as proof', () => {
+    const book = found(said()).say(
+      trial('intake', 0.12, 'free'),
+      trial('intake', 0.12, 'pinched'),
+      trial('exhaust', 0.15, 'free'),
+    )
+    const wrong = book.view().state.valves[1]!.readings[0]!.trials[0]!.id
+    book.say({ type: 'retracted', payload: { eventId: wrong, how: 'recorded wrongly' } })
+    const content = sheet(book.view())
+    expect(content.corrections).toEqual([
+      'Intake, as found: 0.12 free at first, pinched when tried again.',
+      'Exhaust: 0.15 free: recorded wrongly, taken back, Ada.',
+    ])
+    expect(content.valves.map(v => v.asFound?.trials ?? [])).toEqual([[{ blades: '0.12', feel: 'pinched' }], []])
+    expect(print(content).text()).toContain('0.12 free at first, pinched when tried again.')
   })
   it('defers to the manual and a qualified technician', () =>
     expect(print(sheet(viewJob(jobTools(pinOf()), [], 0))).text()).toContain('If unsure, ask a qualified technician.'))

@@ -233,6 +233,8 @@ function work(pdf: PdfPaper, { sheet: s, timeZone }: SheetGiven): void {
   pdf.heading('Departures')
   for (const d of s.departures) pdf.paragraph(`${d.missing} ${d.reason}. ${d.by}, ${hour(d.at, timeZone)}.`)
   if (s.departures.length === 0) pdf.paragraph('None.')
+  if (s.corrections?.length) pdf.heading('Corrections')
+  for (const correction of s.corrections ?? []) pdf.paragraph(correction)
 }
 
 function rest(pdf: PdfPaper, { sheet: s, tasks }: SheetGiven): void {

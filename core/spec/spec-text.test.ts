@@ -54,6 +54,13 @@ describe('a maker’s stops as they are typed', () => {
     ['0 sign 1: left intake', { crankDeg: 0, place: { kind: 'cam-mark', camMarkIndex: 0 }, valveIds: ['li'] }],
   ])('%s', (text, wanted) => expect(parseStops(text, twin, valves)).toEqual([wanted]))
   it.each([
+    ['0 P: left intake\n+270 P: right exhaust\n250 on P: right exhaust', [0, 270, 520]],
+    ['450 P: left intake\n+ 400 P: right exhaust', [450, 130]],
+  ])('%s: turns from one to the next are added up', (text, angles) =>
+    expect(parseStops(text, twin, valves).map(s => s.crankDeg)).toEqual(angles),
+  )
+  it.each([
+    ['+270 P: left intake', /Give the first line its own degrees/],
     ['P: left intake', /degrees, place, colon/],
     ['14 Z: left intake', /no place of this engine/],
     ['14 top Rear: left intake', /no cylinder here/],

@@ -1,4 +1,4 @@
-import { type Clearance, type Engine, type Mark, type Place, signedWay, type Valve } from '../engine'
+import { type Clearance, type Engine, type Mark, type Place, signedWay, wrap, type Valve } from '../engine'
 import { FigureError, type LengthUnit, parseLength } from '../units'
 
 /** One clearance as it is typed: “0.08–0.12”, “0.08–0.14 (0.10)”, “0.16 ± 0.03”, “4 thou”. @throws FigureError with what to type instead */
@@ -118,24 +118,37 @@ function parsePlace(text: string, engine: Pick<Engine, 'cylinders' | 'marks'>, d
   throw new FigureError(text, `is no place of this engine. Give ${PLACE_HELP}.`)
 }
 
-/** The maker’s stops as typed, a line each: “14 P: left intake, left exhaust”. */
-export const parseStops = (
+/** A line of the maker’s stops: degrees, or how far on from the line before; place; valves. */
+const STOP_LINE = /^(\+\s*)?(\d+(?:[.,]\d+)?)°?\s+(on\s+)?([^:]+?)\s*:\s*(.*)$/i
+
+/**
+ * The maker’s stops as typed, a line each: “14 P: left intake, left exhaust”. Makers also print how far to turn from one to the
+ * next: “+270 P: …” or “270 on P: …” counts from the line before.
+ */
+export function parseStops(
   text: string,
   engine: Pick<Engine, 'cylinders' | 'marks'>,
   valves: Pick<Valve, 'id' | 'name'>[],
-): Engine['makersStops'] =>
-  parts(text, /\n/).map(line => {
-    const match = /^(\d+(?:[.,]\d+)?)°?\s+([^:]+?)\s*:\s*(.*)$/.exec(line)
+): Engine['makersStops'] {
+  let beforeDeg: number | null = null
+  return parts(text, /\n/).map(line => {
+    const match = STOP_LINE.exec(line)
     if (!match)
       throw new FigureError(
         line,
         'cannot be read. Type degrees, place, colon, valves, such as 14 P: left intake, left exhaust.',
       )
-    const crankDeg = Number(match[1]!.replace(',', '.'))
+    const [, plus, figures, on, place, names] = match
+    const deg = Number(figures!.replace(',', '.'))
+    const further = plus !== undefined || on !== undefined
+    if (further && beforeDeg === null)
+      throw new FigureError(line, 'counts on from a line before it. Give the first line its own degrees.')
+    const crankDeg = further ? wrap(beforeDeg! + deg) : deg
+    beforeDeg = crankDeg
     return {
       crankDeg,
-      place: parsePlace(match[2]!, engine, crankDeg),
-      valveIds: parts(match[3]!, /,/).map(name => {
+      place: parsePlace(place!, engine, crankDeg),
+      valveIds: parts(names!, /,/).map(name => {
         const valve = valves.find(v => v.name.toLowerCase() === name.toLowerCase())
         if (!valve)
           throw new FigureError(
@@ -146,6 +159,7 @@ export const parseStops = (
       }),
     }
   })
+}
 
 /** Figures of a list, without an exponent or idle zeros. */
 const figure = (value: number): string => String(Number(value.toFixed(4)))

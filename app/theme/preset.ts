@@ -4,12 +4,36 @@ import button from '@primeuix/themes/aura/button'
 import checkbox from '@primeuix/themes/aura/checkbox'
 import inputtext from '@primeuix/themes/aura/inputtext'
 import select from '@primeuix/themes/aura/select'
+import selectbutton from '@primeuix/themes/aura/selectbutton'
 import textarea from '@primeuix/themes/aura/textarea'
+import togglebutton from '@primeuix/themes/aura/togglebutton'
+
+const toggle = {
+  root: {
+    background: 'var(--white)',
+    checkedBackground: 'var(--petrol)',
+    hoverBackground: 'var(--petrol-tint)',
+    borderColor: 'var(--edge)',
+    checkedBorderColor: 'var(--petrol)',
+    color: 'var(--ink)',
+    hoverColor: 'var(--ink)',
+    checkedColor: 'var(--on-petrol)',
+  },
+  content: { checkedBackground: 'transparent' },
+}
 
 /** Tokens of the look: warm ground, ink, petrol. Contrast figures stand in assets/base.css. */
 export const WembricPreset = definePreset(
-  { ...Base, components: { button, checkbox, inputtext, select, textarea } } as typeof Base,
+  { ...Base, components: { button, checkbox, inputtext, select, selectbutton, textarea, togglebutton } } as typeof Base,
   {
+    components: {
+      togglebutton: {
+        root: { padding: '0', fontWeight: '600' },
+        content: { padding: '10px 14px', checkedShadow: 'none' },
+        // by variables of the page, which change with the theme
+        colorScheme: { light: toggle, dark: toggle },
+      },
+    },
     semantic: {
       primary: {
         50: '#EAF1F0',

@@ -162,8 +162,17 @@ export function oneBladeMore(view: JobView): { valveId: string; stack: Stack } |
 }
 
 /** What an owner says of an engine whose compression is not let go. From memory */
-const KICKS =
-  /\bkick|hard(er)?\s+(to\s+)?(start|pull|turn|crank)|(starts?|pulls?|turns?|cranks?)\s+(over\s+)?(too\s+)?hard|(will not|won.t|does not|doesn.t)\s+start/i
+const KICKS = new RegExp(
+  [
+    /\bkick/,
+    /hard(er)?\s+(to\s+)?(start|pull|turn|crank)/,
+    /(starts?|pulls?|turns?|cranks?)\s+(over\s+)?(too\s+)?hard/,
+    /(will not|won.t|does not|doesn.t)\s+start/,
+  ]
+    .map(r => r.source)
+    .join('|'),
+  'i',
+)
 /** So far past its top any exhaust is let go. mm, as common practice has it: a quarter inch */
 export const PAST_TOP_MM = 6
 /** A blade this much over what the top let in tells that the valve was held there. mm */

@@ -1,6 +1,6 @@
 import type { DueReason, KnownDrift } from '../../core/history'
 import type { MeterUnit } from '../../core/units'
-import { change, type Db, many, maybeOne } from '../database/query'
+import { change, type Db, many } from '../database/query'
 
 const marks = (n: number, group: string): string => Array.from({ length: n }, () => group).join(', ')
 
@@ -94,20 +94,6 @@ export const staleMachines = async (
 /** Whether a round of a shop is still to come or under way. */
 export const anyStale = async (db: Db, shopId: number): Promise<boolean> =>
   (await many(db, 'SELECT 1 FROM machine_due WHERE shop_id = ? AND stale = TRUE LIMIT 1', [shopId])).length > 0
-
-/** What is kept of when a machine is due; null when that is not worked out yet, or no longer so. */
-export const outlookOf = async (
-  db: Db,
-  shopId: number,
-  machineId: number,
-): Promise<{ reasons: DueReason[]; firstMeter: number | null } | null> => {
-  const row = await maybeOne<{ reasons: string; firstMeter: number | null }>(
-    db,
-    'SELECT reasons, first_meter AS firstMeter FROM machine_due WHERE shop_id = ? AND machine_id = ? AND stale = FALSE',
-    [shopId, machineId],
-  )
-  return row && { ...row, reasons: JSON.parse(row.reasons) as DueReason[] }
-}
 
 /** A machine on the list of what is due. */
 export interface DueRow {

@@ -21,12 +21,13 @@ const target = computed(() => props.view.state.target ?? props.view.pin.target)
 const PROOFS = ['drag', 'pair'] as const
 const proof = computed(() => (props.view.pin.pairToProve ? 'pair' : 'drag'))
 const shopsProof = computed(() => (props.view.tools.pin.pairToProve ? 'pair' : 'drag'))
+const capital = (words: string) => words.charAt(0).toUpperCase() + words.slice(1)
 /** What locking is taken to do to the first valve that a screw sets, and whose word that is. */
 const locking = computed(() => {
   const bySet = props.view.pin.spec.engine.valves.find(v => v.adjuster === 'screw')
   const valve = props.view.state.valves.find(v => v.valveId === bySet?.id)
   const aim = valve && aimOf(props.view, valve)
-  return aim?.shift ? `${aim.by}: ${shiftWords(aim.shift)}` : 'Nothing is known yet: nothing is aimed off.'
+  return aim?.shift ? `${capital(aim.by)}: ${shiftWords(aim.shift)}.` : 'Nothing is known yet: nothing is aimed off.'
 })
 const habit = computed(() => props.view.state.bladeHabit ?? props.view.pin.bladeHabit)
 </script>

@@ -204,7 +204,9 @@ const thouFirst = computed(() => s.value.unit === 'thou')
                 <td>{{ i === 0 || r.round !== v.rounds[i - 1]?.round ? `${v.name} ${r.round}` : '' }}</td>
                 <td class="whole">
                   {{
-                    r.turnedDeg === null ? 'as it was' : `${Math.abs(r.turnedDeg)}° ${r.turnedDeg >= 0 ? 'clockwise' : 'back'}`
+                    r.turnedDeg === null
+                      ? 'as it was'
+                      : `${Math.abs(r.turnedDeg)}° ${r.turnedDeg >= 0 ? 'clockwise' : 'back'}`
                   }}
                 </td>
                 <td>{{ r.beforeLock }}</td>

@@ -74,7 +74,7 @@ function secondPlaceThing(view: JobView, { valve, bladesMm, set }: DecompressorT
   return {
     label: 'Is there a decompressor after all?',
     instruction: `Past the top, try ${engravedWords(bladesMm, unit)} in the ${valve.name.toLowerCase()}`,
-    why: `${complaint} At the top this blade is too thick. If it goes here, a decompressor held the valve there, and it is measured past the top from now on.`,
+    why: 'At the top this blade was too thick. If it goes here, a decompressor held the valve at the top: from now on it is measured here.',
     keys: [
       key('Refused here too', 'no decompressor', say(false)),
       key('It goes', 'a decompressor holds it at the top', say(true)),

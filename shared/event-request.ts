@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { EVENT_TYPES, type JobEvent, payloadSchemas } from '../core/job'
+import { EVENT_TYPES, type JobEvent, EVENTS } from '../core/job'
 
 /** What the database's columns hold. */
 const MOST = 2 ** 32 - 1
@@ -20,12 +20,12 @@ export const eventRequestSchema = z
       .datetime({ offset: true, error: 'The time must be ISO 8601 with an offset.' })
       .max(35, { error: 'The time must be ISO 8601 with an offset, to the millisecond.' }),
   })
-  .superRefine((event, context) => {
-    const parsed = payloadSchemas[event.type].safeParse(event.payload)
+  .transform((event, context) => {
+    const parsed = EVENTS[event.type].payload.safeParse(event.payload)
     for (const issue of parsed.error?.issues ?? [])
       context.addIssue({ code: 'custom', path: ['payload', ...issue.path], message: issue.message })
+    return parsed.success ? { ...event, payload: parsed.data } : z.NEVER
   })
-  .transform(event => ({ ...event, payload: payloadSchemas[event.type].parse(event.payload) }))
 export type EventRequest = z.infer<typeof eventRequestSchema>
 
 /** What the server answers: the event with its place in the log. */

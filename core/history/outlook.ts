@@ -17,6 +17,15 @@ export interface OutlookFacts {
   /** How the other machines of its model drift, by valve; null where too few are known. */
   family: Record<string, FamilyDrift | null>
 }
+/** What earlier visits of the machine say of where its valves go, pinned when the job is opened. Uses are totals on one count. */
+export interface MachinePast {
+  visits: Visit[]
+  /** The first and the last time its meter was read before this job. */
+  uses: { atMs: number; use: number }[]
+  sinceMs: number
+  family: Record<string, FamilyDrift | null>
+}
+
 /** Where one valve goes. */
 export interface ValveOutlook {
   drift: Drift

@@ -1,4 +1,4 @@
-import type { Step } from './event'
+import type { Step } from './steps'
 
 /** The danger that belongs to each step, in a line or two. The maker's manual and local rules come first, always. Common practice. */
 export const CAUTIONS: Record<Step, string> = {

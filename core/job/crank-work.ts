@@ -1,10 +1,10 @@
 import type { Place } from '../engine'
 import type { Trial } from '../feeler'
 import { movesCrank, type Noted, type Observation } from '../position'
-import { type JobState, presentReading, type ValveState } from './state'
+import { type WorkState, presentReading, type ValveState } from './state'
 
 /** Takes an observation up for `locate`. A moved crank starts every reading that is under way again. */
-export function note(state: JobState, id: string, observation: Observation): void {
+export function note(state: WorkState, id: string, observation: Observation): void {
   state.noted.push({ id, observation })
   if (movesCrank(observation)) {
     state.places++

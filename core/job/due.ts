@@ -1,17 +1,8 @@
-import { type FamilyDrift, type NextDue, outlook, type Visit, whyWords } from '../history'
+import { type NextDue, outlook, type Visit, whyWords } from '../history'
 import { limitsOf } from '../feeler'
 import { formatMeter } from '../units'
-import type { JobState } from './state'
+import type { JobState } from './job-state'
 import { clearanceOf, type JobView, verdictIn } from './view'
-
-/** What earlier visits of the machine say of where its valves go, pinned when the job is opened. Uses are totals on one count. */
-export interface MachinePast {
-  visits: Visit[]
-  /** The first and the last time its meter was read before this job. */
-  uses: { atMs: number; use: number }[]
-  sinceMs: number
-  family: Record<string, FamilyDrift | null>
-}
 
 /** When a machine comes back: by its meter, by a date, or both, whichever comes first. */
 export interface Due {

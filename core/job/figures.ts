@@ -2,7 +2,7 @@ import { type Clearance, type Engine, type OtherClearance, type Role, ROLES } fr
 import { spanOf } from '../feeler'
 import { spanWords } from '../spec'
 import { formatLength } from '../units'
-import type { JobState } from './state'
+import type { WorkState } from './state'
 
 /** Two figures are one spec in two roundings when they differ by no more than this: 6 thou and 0.15 mm. */
 const ROUNDING_MM = 0.005
@@ -22,7 +22,7 @@ export function disagreeing(
 }
 
 /** Roles for which two figures disagree and no lead has settled which one stands. */
-export const unsettledRoles = (engine: Engine, { figures }: Pick<JobState, 'figures'>): Role[] =>
+export const unsettledRoles = (engine: Engine, { figures }: Pick<WorkState, 'figures'>): Role[] =>
   ROLES.filter(role => !figures[role] && disagreeing(engine, role).length > 0)
 
 /** A clearance with both units: "0.10–0.14 mm (3.9–5.5 thou)". */

@@ -13,7 +13,7 @@ import {
 import { SCHOOL_CAUTION, SCHOOL_HELP, SCHOOL_NAMES, listed, placeWords, untilWords } from './words'
 import { type School, schoolsFor, topPlace } from '../stops'
 import { eventIdOf, notedWords, observationWords } from './event-words'
-import type { Happening } from './event'
+import type { Happening } from './events'
 import type { JobView } from './view'
 
 /** One answer that may be given unasked. */

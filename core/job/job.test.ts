@@ -11,7 +11,7 @@ import {
   isCold,
   jobTools,
   nextThing,
-  payloadSchemas,
+  EVENTS,
   progress,
   readingRows,
   reduceJob,
@@ -371,7 +371,7 @@ describe('payloads', () => {
     ['trial', { valveId: 'intake', bladesMm: [], feel: 'drag', after: null }, /./],
     ['retracted', { eventId: 'none', how: 'recorded wrongly' }, /./],
   ] as const)('refuses a %s that cannot be', (type, payload, words) =>
-    expect(payloadSchemas[type].safeParse(payload).error?.issues[0]?.message).toMatch(words),
+    expect(EVENTS[type].payload.safeParse(payload).error?.issues[0]?.message).toMatch(words),
   )
 })
 

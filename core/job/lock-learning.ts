@@ -2,7 +2,7 @@ import { gapByAngle, type Lock, lockOf, type LockShift, lockShift } from '../adj
 import type { Interval } from '../feeler'
 import { snapMm } from '../units'
 import type { JobPin } from './pin'
-import type { JobState, Reading, ValveState } from './state'
+import type { Reading, ValveState, WorkState } from './state'
 import { judgeReading, type JobView } from './view'
 
 /** What one round of a nut did to its gap: at the nip, at the torque, and in all. mm, negative closes; null where it was not read. */
@@ -45,7 +45,7 @@ function beforeLock(pin: JobPin, valve: ValveState, round: number): Interval | n
 }
 
 /** What the nuts of this job did, round by round. */
-function roundsOf({ valves }: JobState, pin: JobPin): Round[] {
+function roundsOf({ valves }: WorkState, pin: JobPin): Round[] {
   return valves.flatMap(valve =>
     Array.from({ length: valve.round }, (_, i): Round => {
       const read = (phase: Reading['phase']) =>
@@ -65,7 +65,7 @@ function roundsOf({ valves }: JobState, pin: JobPin): Round[] {
 }
 
 /** Whole locks of this job, as they are kept: both readings narrow. */
-function locksOf({ valves }: JobState, pin: JobPin): Lock[] {
+function locksOf({ valves }: WorkState, pin: JobPin): Lock[] {
   return valves.flatMap(valve =>
     valve.readings
       .filter(r => r.phase === 'torqued')

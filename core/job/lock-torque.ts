@@ -1,6 +1,6 @@
 import { torqueOn, wrenchSetting } from '../torque'
 import { formatTorque } from '../units'
-import type { GapChange } from './event'
+import type { GapChange } from './gap-change'
 import type { JobView } from './view'
 
 type TorquedBy = NonNullable<Extract<GapChange, { kind: 'torqued' }>['by']>

@@ -1,7 +1,7 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { LogBook } from '../../tests/support/builders'
-import type { Happening, JobEvent } from './event'
+import type { Happening, JobEvent } from './index'
 import { hadSeen, inWorkingOrder, workingOrder } from './order'
 
 const toT: Happening = {

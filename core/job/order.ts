@@ -1,4 +1,5 @@
-import type { JobEvent, Payload } from './event'
+import type { JobEvent } from './event'
+import { kindOf, type Payload } from './events'
 
 /** An event in working order; `undone` marks the place where something was turned back on the engine itself. */
 export interface OrderedEvent {
@@ -6,21 +7,8 @@ export interface OrderedEvent {
   undone: boolean
 }
 
-/** Kinds whose meaning depends on where crank and screw stood when they happened. */
-const DEPENDS_ON_PLACE: ReadonlySet<JobEvent['type']> = new Set([
-  'crank',
-  'trial',
-  'mark-checked',
-  'nut-loosened',
-  'screw-checked',
-  'decompressor-tested',
-])
 /** Whether an event moved the crank or a screw, so that what was felt before it means something else after it. */
-export const movesSomething = (event: JobEvent): boolean =>
-  event.type === 'prove-turned' ||
-  (event.type === 'crank' &&
-    event.payload.observations.some(o => o.kind !== 'rocker' && o.kind !== 'seen' && o.kind !== 'blade')) ||
-  (event.type === 'trial' && event.payload.after !== null)
+export const movesSomething = ({ type, payload }: JobEvent): boolean => kindOf(type).moves?.(payload) ?? false
 
 export interface Order {
   /** All events, as they were given. */
@@ -103,7 +91,7 @@ export function workingOrder(log: readonly JobEvent[]): Order {
     }
     const retraction = retracted.get(event.id)
     if (retraction?.type === 'retracted' && retraction.payload.how === 'recorded wrongly') continue
-    const missed = DEPENDS_ON_PLACE.has(event.type) ? movements.find(m => !hadSeen(event, m)) : undefined
+    const missed = kindOf(event.type).dependsOnPlace ? movements.find(m => !hadSeen(event, m)) : undefined
     const when = placed.get(event.id)
     if (missed && !when) unplaced.push(event)
     else {

@@ -1,6 +1,6 @@
 import { type DecompressorFound, type Engine, upcastEngine } from '../engine'
 import type { Lock } from '../adjuster'
-import type { MachinePast } from './due'
+import type { MachinePast } from '../history'
 import { type BladeSet, type HandBands, type TargetSchool, upcastBladeSet } from '../feeler'
 import type { School } from '../stops'
 import type { Adapter, Wrench } from '../torque'

@@ -1,5 +1,5 @@
 import { coldByClock, coolingDown } from './cooling-down'
-import { STEPS, type Step } from './event'
+import { STEPS, type Step } from './steps'
 import { asFoundDone, firstOpen, gates, needsSetting } from './requirements'
 import { stopHere } from './stop-work'
 import { presentReading } from './state'

@@ -1,10 +1,8 @@
-import { upcastEngine } from '../engine'
-import { note, readingStands } from './crank-work'
-import type { JobEvent, Payload } from './event'
+import type { JobEvent } from './event'
+import { kindOf } from './events'
+import type { JobState } from './job-state'
 import { browserOf, movesSomething, workingOrder } from './order'
 import type { JobPin } from './pin'
-import type { JobState, ValveState } from './state'
-import { changeGap, heldAtTop, loosen, screwChecked, shimFitted, trial } from './valve-work'
 
 const emptyState = (pin: JobPin): JobState => ({
   status: 'open',
@@ -90,7 +88,8 @@ export function reduceJob(pin: JobPin, log: JobEvent[]): JobState {
   const { events, steps, unplaced, retracted } = workingOrder(log)
   const state = emptyState(pin)
   for (const { event, undone } of steps) {
-    if (undone) turnBack(state, event)
+    // the log keeps the movement, and the engine stands as before it, or is lost
+    if (undone) kindOf(event.type).turnBack?.(state, event.payload, `${event.id}:back`)
     else apply(pin, state, event)
   }
   state.unplaced = unplaced
@@ -124,217 +123,13 @@ const handOf = (event: JobEvent | undefined): JobState['hand'] =>
       }
     : null
 
-const said = (event: JobEvent, text: string) => ({ text, by: event.personName, at: event.at })
-const valveOf = (state: JobState, id: string): ValveState | undefined => state.valves.find(v => v.valveId === id)
-const onValve = (state: JobState, id: string, change: (valve: ValveState) => void): void => {
-  const valve = valveOf(state, id)
-  if (valve) change(valve)
-}
-const addOnce = (list: string[], item: string): string[] => (list.includes(item) ? list : [...list, item])
-
 function apply(pin: JobPin, state: JobState, event: JobEvent): void {
   if (handChanged(state, event) || pausedBefore(state, event)) state.mayHaveMoved = true
   state.lastAt = event.at
   state.people.add(event.personName)
   state.personId = event.personId
   state.personName = event.personName
-  switch (event.type) {
-    case 'confirmed':
-      state.confirmed.add(event.payload.item)
-      break
-    case 'temperature':
-      state.temperature = { celsius: event.payload.celsius, at: event.at }
-      state.headReadings.push(state.temperature)
-      state.airC = event.payload.airC ?? state.airC
-      break
-    case 'rested':
-      state.rested = { hours: event.payload.hours, at: event.at }
-      break
-    case 'came-off':
-      state.cameOff = addOnce(state.cameOff, event.payload.item)
-      break
-    case 'went-back':
-      state.wentBack.add(event.payload.item)
-      break
-    case 'put-in':
-      state.putIn = addOnce(state.putIn, event.payload.item)
-      break
-    case 'came-out':
-      state.cameOut.add(event.payload.item)
-      break
-    case 'plug-read':
-      state.plugRead = event.payload.look
-      break
-    case 'finding':
-      state.findings.push({ ...said(event, event.payload.text), step: event.payload.step })
-      break
-    case 'note':
-      state.notes.push(said(event, event.payload.text))
-      break
-    case 'replaced':
-      state.replaced.push(said(event, event.payload.text))
-      break
-    case 'gasket':
-      state.gasket = event.payload
-      break
-    case 'torqued':
-      state.torqued[event.payload.what] = { torqueNm: event.payload.torqueNm }
-      break
-    case 'ran':
-      state.ran = event.payload
-      break
-    case 'next-due':
-      state.nextDue = event.payload
-      break
-    case 'gate-passed':
-      state.passed.push({ ...event.payload, by: event.personName, at: event.at })
-      break
-    case 'school-chosen':
-      state.school = event.payload.school
-      break
-    case 'crank':
-      event.payload.observations.forEach((o, i) => note(state, `${event.id}:${i}`, o))
-      break
-    case 'mark-checked':
-      markChecked(state, event.id, event.payload)
-      break
-    case 'trial':
-      onValve(state, event.payload.valveId, valve => trial(pin, state, valve, event, event.payload))
-      break
-    case 'estimate':
-      onValve(state, event.payload.valveId, valve => {
-        valve.estimates.push({ mm: event.payload.mm, text: event.payload.text, by: event.personName })
-      })
-      break
-    case 'blades-taken':
-      state.setName = event.payload.set
-      break
-    case 'target-chosen':
-      state.target = event.payload.target
-      break
-    case 'blade-habit-chosen':
-      state.bladeHabit = event.payload.habit
-      break
-    case 'proof-chosen':
-      state.pairToProve = event.payload.pair
-      break
-    case 'aim-off-chosen':
-      state.aimOffMm = event.payload.shiftMm
-      break
-    case 'plan-chosen':
-      state.oneAtATime = event.payload.oneAtATime
-      break
-    case 'wrench-taken':
-      state.wrench = event.payload
-      break
-    case 'figure-settled':
-      state.figures[event.payload.role] = {
-        clearance: event.payload.clearance,
-        reason: event.payload.reason,
-        by: event.personName,
-        at: event.at,
-      }
-      break
-    case 'spec-taken':
-      Object.assign(state, {
-        spec: { ...event.payload, engine: upcastEngine(event.payload.engine), by: event.personName, at: event.at },
-        figures: {},
-      })
-      break
-    case 'shim-read':
-      onValve(state, event.payload.valveId, valve =>
-        Object.assign(valve.shim, { engravedMm: event.payload.engravedMm, measuredMm: event.payload.measuredMm }),
-      )
-      break
-    case 'shim-fitted':
-      onValve(state, event.payload.valveId, valve => shimFitted(state, valve, event.payload))
-      break
-    case 'cam-back':
-      camBack(state, event.id)
-      break
-    case 'set-chosen':
-      onValve(state, event.payload.valveId, valve => {
-        valve.setChosen = true
-      })
-      break
-    case 'nut-loosened':
-      onValve(state, event.payload.valveId, valve => loosen(valve, event.payload.slotDeg ?? null))
-      break
-    case 'decompressor-tested':
-      state.decompressor = event.payload.there ? 'there' : 'none'
-      state.decompressorTested = true
-      if (event.payload.there) onValve(state, event.payload.valveId, heldAtTop)
-      break
-    case 'screw-checked':
-      onValve(state, event.payload.valveId, valve => screwChecked(state, valve, event.payload.found))
-      break
-    case 'prove-turned':
-      proveTurned(pin, state, event.id, event.payload)
-      break
-    case 'held':
-    case 'abandoned':
-      state.status = event.type
-      state.statusReason = event.payload.reason
-      break
-    case 'resumed':
-      state.status = 'open'
-      state.statusReason = null
-      break
-    case 'reopened':
-      Object.assign(state, { status: 'open', statusReason: event.payload.reason, closedAt: null, closedBy: null })
-      break
-    case 'closed':
-      Object.assign(state, { status: 'closed', statusReason: null, closedAt: event.at, closedBy: event.personName })
-      break
-    case 'placed':
-    case 'retracted':
-    case 'taken-over':
-      break
-  }
-}
-
-function markChecked(state: JobState, id: string, { still }: Payload<'mark-checked'>): void {
-  if (still) state.mayHaveMoved = false
-  else note(state, id, { kind: 'lost' })
-}
-
-/** With the cam back in, nobody knows how the crank stands to it until it was looked at again. */
-function camBack(state: JobState, id: string): void {
-  state.camOut = false
-  note(state, `${id}:cam`, { kind: 'lost' })
-  for (const valve of state.valves)
-    if (valve.shim.fitted.length)
-      state.noted.push({ id: `${id}:${valve.valveId}`, observation: { kind: 'screw-set', valveId: valve.valveId } })
-}
-
-/** Two full turns by hand: every valve is measured again, but for those that stand proved since. Rounds of proving count on. */
-function proveTurned(pin: JobPin, state: JobState, id: string, { turns, to }: Payload<'prove-turned'>): void {
-  note(state, id, to ? { kind: 'turns', turns, to } : { kind: 'lost' })
-  state.proving = true
-  for (const valve of state.valves) {
-    if (
-      valve.phase === 'proved' &&
-      valve.readings.some(r => r.phase === 'proved' && r.round === valve.round && readingStands(r.trials))
-    )
-      continue
-    valve.phase = 'proved'
-  }
-}
-
-/** Something was turned back on the engine: the log keeps the movement, and the engine stands as before it, or is lost. */
-function turnBack(state: JobState, event: JobEvent): void {
-  const back = `${event.id}:back`
-  if (event.type === 'crank' || event.type === 'prove-turned') note(state, back, { kind: 'lost' })
-  if (event.type === 'nut-loosened') {
-    const valve = valveOf(state, event.payload.valveId)
-    if (valve) valve.nut = 'nipped'
-  }
-  if (event.type !== 'trial' || !event.payload.after) return
-  const valve = valveOf(state, event.payload.valveId)
-  if (!valve) return
-  if (event.payload.after.kind === 'screw')
-    changeGap(state, valve, back, { kind: 'screw', deg: -event.payload.after.deg })
-  else Object.assign(valve, { nut: 'loose', phase: 'before lock' })
+  kindOf(event.type).fold?.(state, event.payload, event, pin)
 }
 
 /** Whatever was measured or set after an answer, and rested on it, is to be looked at again once that answer is gone. */

@@ -2,8 +2,9 @@ import type { TargetSchool, Trial } from '../feeler'
 import type { Clearance, DecompressorFound, Engine, Place, Role } from '../engine'
 import type { Noted } from '../position'
 import type { School } from '../stops'
-import type { GapChange, JobEvent, Payload } from './event'
+import type { GapChange } from './gap-change'
 import type { BladeHabit } from './pin'
+import type { Confirmable } from './steps'
 
 export const PHASES = ['as found', 'before lock', 'nipped', 'torqued', 'proved'] as const
 export type Phase = (typeof PHASES)[number]
@@ -98,11 +99,22 @@ export interface Said {
   at: string
 }
 
-/** A job as its log tells it: nothing here is stored, everything is a fold. */
-export interface JobState {
+/** Which gasket went on the cover. */
+export interface Gasket {
+  choice: 'new' | 'used again' | 'compound'
+  note: string
+}
+/** How the engine ran afterwards. */
+export interface Run {
+  result: 'clean' | 'ticks' | 'weeps' | 'will not start'
+  note: string
+}
+
+/** The work of a job as its log tells it: nothing here is stored, everything is a fold. */
+export interface WorkState {
   status: 'open' | 'held' | 'abandoned' | 'closed'
   statusReason: string | null
-  confirmed: Set<Payload<'confirmed'>['item']>
+  confirmed: Set<Confirmable>
   temperature: { celsius: number; at: string } | null
   /** Every reading of the head, as it came, and the air about it where somebody said. */
   headReadings: { celsius: number; at: string }[]
@@ -116,10 +128,10 @@ export interface JobState {
   findings: (Said & { step: string })[]
   notes: Said[]
   replaced: Said[]
-  gasket: Payload<'gasket'> | null
+  gasket: Gasket | null
   torqued: Partial<Record<'cover' | 'plug', { torqueNm: number | null }>>
-  ran: Payload<'ran'> | null
-  nextDue: Payload<'next-due'> | null
+  ran: Run | null
+  nextDue: { use: number | null; date: string | null } | null
   passed: Passed[]
   /** Everything seen, felt and turned, for `locate`. */
   noted: Noted[]
@@ -161,10 +173,7 @@ export interface JobState {
   valves: ValveState[]
   /** Two full turns were made by hand since the last screw was locked. */
   proving: boolean
-  unplaced: JobEvent[]
   retracted: ReadonlySet<string>
-  /** The answers that were taken back, each with who did it. */
-  takenBack: { event: JobEvent; by: string; at: string; how: Payload<'retracted'>['how'] }[]
   people: Set<string>
   closedAt: string | null
   closedBy: string | null
@@ -182,3 +191,11 @@ export const presentReading = (valve: ValveState): Reading | undefined =>
 /** The last reading with a trial in it, whatever its phase. */
 export const latestReading = (valve: ValveState): Reading | undefined =>
   valve.readings.filter(r => r.trials.length > 0).at(-1)
+
+export const valveOf = ({ valves }: Pick<WorkState, 'valves'>, id: string): ValveState | undefined =>
+  valves.find(v => v.valveId === id)
+/** Changes a valve in place; one that the engine has not is ignored, for an observation is never refused. */
+export const onValve = (state: WorkState, id: string, change: (valve: ValveState) => void): void => {
+  const valve = valveOf(state, id)
+  if (valve) change(valve)
+}

@@ -1,14 +1,25 @@
 import { degreesFor } from '../adjuster'
-import { leavesOf, stackNamed, thickness, type Trial, trialName, went } from '../feeler'
+import { type Feel, leavesOf, stackNamed, thickness, type Trial, trialName, went } from '../feeler'
 import { movesCrank } from '../position'
 import { snapMm } from '../units'
-import { isTop, lastPlaceIn } from './crank-work'
-import type { JobEvent, Payload } from './event'
+import { isTop, lastPlaceIn, readingStands } from './crank-work'
+import type { Envelope } from './envelope'
+import type { GapChange } from './gap-change'
 import { type JobPin, setNamed } from './pin'
-import { type JobState, presentReading, type ValveState } from './state'
+import { type WorkState, presentReading, type ValveState } from './state'
+
+/** A trial as it was said: blades by their engravings. */
+interface TrialSaid {
+  valveId: string
+  bladesMm: number[]
+  set?: string | undefined
+  feel: Feel
+  after: GapChange | null
+}
+type FittedShim = ValveState['shim']['fitted'][number]
 
 /** A trial as the blades of its set make it: how thick they truly are, what is engraved on them, how far they may be off. */
-function trialOf(pin: JobPin, id: string, { bladesMm, set, feel }: Payload<'trial'>): Trial {
+function trialOf(pin: JobPin, id: string, { bladesMm, set, feel }: TrialSaid): Trial {
   const blades = setNamed(pin, set ?? null)
   const stack = stackNamed(blades, bladesMm)
   return {
@@ -24,12 +35,12 @@ function trialOf(pin: JobPin, id: string, { bladesMm, set, feel }: Payload<'tria
 }
 
 /** Takes a trial up: what was done to the gap before it, the reading that it belongs to, and what the blade says of the crank. */
-export function trial(
+export function takeTrial(
   pin: JobPin,
-  state: JobState,
+  state: WorkState,
   valve: ValveState,
-  { id, personId }: JobEvent,
-  payload: Payload<'trial'>,
+  { id, personId }: Envelope,
+  payload: TrialSaid,
 ): void {
   const { valveId, after } = payload
   if (after) changeGap(state, valve, id, after)
@@ -73,7 +84,7 @@ function tryAt(valve: ValveState, place: number): Trial[] {
  * of the screw. But a screw opened, or a shim thinner, by more than any valve lacks, and a blade still refused: then the valve
  * is not closed.
  */
-function bladeSpeaks(pin: JobPin, state: JobState, valve: ValveState, made: Trial, thinnest: number): void {
+function bladeSpeaks(pin: JobPin, state: WorkState, valve: ValveState, made: Trial, thinnest: number): void {
   const screwMovedHere = state.noted
     .slice(state.noted.findLastIndex(n => movesCrank(n.observation)) + 1)
     .some(n => n.observation.kind === 'screw-set' && n.observation.valveId === valve.valveId)
@@ -108,7 +119,7 @@ const thinnerBy = ({ shim }: ValveState): number => {
 }
 
 /** Whether the thinnest blade was refused by this valve at an earlier place, its screw not moved since. */
-function refusedBefore(state: JobState, valveId: string): boolean {
+function refusedBefore(state: WorkState, valveId: string): boolean {
   const here = state.noted.findLastIndex(n => movesCrank(n.observation))
   const screw = state.noted.findLastIndex(n => n.observation.kind === 'screw-set' && n.observation.valveId === valveId)
   return state.noted.some(
@@ -137,7 +148,11 @@ export function loosen(valve: ValveState, slotDeg: number | null = null): void {
 }
 
 /** A screw that was turned and changed nothing: it was the right one after all, another one, or its stud turns. */
-export function screwChecked(state: JobState, valve: ValveState, found: Payload<'screw-checked'>['found']): void {
+export function takeScrewCheck(
+  state: WorkState,
+  valve: ValveState,
+  found: 'right' | 'other' | 'spins' | 'turned back',
+): void {
   if (found === 'right') valve.screwChecked = true
   if (found === 'spins') Object.assign(valve, { spins: true, nut: 'locked' })
   if (found === 'turned back')
@@ -150,12 +165,7 @@ export function screwChecked(state: JobState, valve: ValveState, found: Payload<
   for (const other of state.valves) if (other !== valve && other.readings.length) other.lookAgain = true
 }
 
-export function changeGap(
-  state: JobState,
-  valve: ValveState,
-  id: string,
-  change: NonNullable<Payload<'trial'>['after']>,
-): void {
+export function changeGap(state: WorkState, valve: ValveState, id: string, change: GapChange): void {
   state.lastChange = change.kind
   valve.elsewhere = []
   if (change.kind === 'screw') {
@@ -178,10 +188,23 @@ export function changeGap(
 }
 
 /** Another shim is in: its valve is measured anew once the cam is back, as after a lock. */
-export function shimFitted(state: JobState, valve: ValveState, fitted: Omit<Payload<'shim-fitted'>, 'valveId'>): void {
+export function fitShim(state: WorkState, valve: ValveState, fitted: FittedShim): void {
   valve.shim.fitted.push({ mm: fitted.mm, from: fitted.from, fromValveId: fitted.fromValveId })
   valve.round++
   valve.phase = 'torqued'
   state.camOut = true
   state.proving = false
+}
+
+/** Two full turns by hand: every valve is measured again, but for those that stand proved since. Rounds of proving count on. */
+export function beginProof(state: WorkState): void {
+  state.proving = true
+  for (const valve of state.valves) {
+    if (
+      valve.phase === 'proved' &&
+      valve.readings.some(r => r.phase === 'proved' && r.round === valve.round && readingStands(r.trials))
+    )
+      continue
+    valve.phase = 'proved'
+  }
 }

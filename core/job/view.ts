@@ -24,17 +24,10 @@ import {
 } from '../position'
 import { firstSchool, type School } from '../stops'
 import type { JobEvent } from './event'
+import type { JobState } from './job-state'
 import { type JobPin, setNamed } from './pin'
 import { reduceJob } from './reduce'
-import {
-  type JobState,
-  latestReading,
-  type Phase,
-  presentReading,
-  type Reading,
-  readingIn,
-  type ValveState,
-} from './state'
+import { latestReading, type Phase, presentReading, type Reading, readingIn, type ValveState } from './state'
 
 /** What a blade policy is made for. `expected` is what was read last, or what the last visit left. */
 export interface PolicyKey {

@@ -1,5 +1,5 @@
 import { type Engine, type Place, valveById } from '../engine'
-import { segments } from './fold'
+import { segments } from './segments'
 import type { PositionModel } from './model'
 import type { Noted, Observation } from './observation'
 

@@ -1,5 +1,6 @@
 import { predictive, predictiveAnywhere } from './apply'
-import { folded, type LocateMemory, segments } from './fold'
+import { folded, type LocateMemory } from './fold'
+import { segments } from './segments'
 import type { PositionModel } from './model'
 import { isCamSide, movesCrank, type Noted } from './observation'
 

@@ -1,7 +1,8 @@
 import { observe } from './apply'
 import { type Belief, meanWay, openBelief } from './belief'
 import type { PositionModel } from './model'
-import { isCamSide, movesCrank, type Noted, replaces, saidAlready } from './observation'
+import { isCamSide, movesCrank, type Noted } from './observation'
+import { segments } from './segments'
 import { markRepeats, type Weighed } from './repeats'
 
 /** After a backward turn the cam lags behind the crank until so much forward has been turned. From memory. */
@@ -23,29 +24,6 @@ export interface LocateMemory<Found = unknown> {
   last: Map<PositionModel, { key: string; found: Found }>
 }
 export const locateMemory = (): LocateMemory => ({ snapshots: new Map(), surprises: new Map(), last: new Map() })
-
-/** One crank place: the movement that led to it, and the answers given there, the last of each kind. */
-export interface Segment {
-  move: Noted | null
-  answers: Noted[]
-}
-
-/** Splits a job's observations at its crank movements; in each piece a later answer takes the place of the same earlier one. */
-export function segments(noted: Noted[]): Segment[] {
-  const all: Segment[] = [{ move: null, answers: [] }]
-  for (const entry of noted) {
-    if (movesCrank(entry.observation)) all.push({ move: entry, answers: [] })
-    else {
-      const here = all.at(-1)!
-      if (here.answers.some(a => saidAlready(entry.observation, a.observation))) continue
-      here.answers = [...here.answers.filter(a => !replaces(entry.observation, a.observation)), entry]
-    }
-  }
-  return all
-}
-
-/** The answers given since the crank last moved. */
-export const answersHere = (noted: Noted[]): Noted[] => segments(noted).at(-1)!.answers
 
 function lashAfter(model: PositionModel, { belief, lashDeg }: Folded, { observation }: Noted): number {
   if (!movesCrank(observation)) return lashDeg

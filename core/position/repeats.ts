@@ -1,5 +1,5 @@
 import { type Engine, placeAngle, placePeriod, signedWay, wrap } from '../engine'
-import type { Segment } from './fold'
+import type { Segment } from './segments'
 import type { Movement, Noted, Observation } from './observation'
 import { placeAfterWatch, wayByTurns, wayToNext } from './places'
 

@@ -4,6 +4,7 @@ import {
   figureRefused,
   type JobEvent,
   type JobState,
+  kindOf,
   type Payload,
   jobTools,
   readingRows,
@@ -106,25 +107,6 @@ async function checkRevision(
   if (why) throw unfit('payload.engine', why)
 }
 
-/** Kinds that can change a reading or a job's status; all else is only written down. */
-const PROJECTED: ReadonlySet<JobEvent['type']> = new Set([
-  'trial',
-  'crank',
-  'mark-checked',
-  'nut-loosened',
-  'prove-turned',
-  'shim-fitted',
-  'cam-back',
-  'figure-settled',
-  'spec-taken',
-  'placed',
-  'retracted',
-  'held',
-  'resumed',
-  'abandoned',
-  'closed',
-  'reopened',
-])
 const sameRows = (a: ReadingRow[], b: ReadingRow[]): boolean => {
   const text = (rows: ReadingRow[]) =>
     rows
@@ -207,7 +189,7 @@ const takeEvent = (
     const bodyHash = hashOf(request)
     const known = await knownAnswer(db, person.shopId, job, request, bodyHash, now)
     if (known) return { ...known, machineId: job.pin.machine.id }
-    const projected = PROJECTED.has(request.type)
+    const projected = kindOf(request.type).projected === true
     const log = projected ? await eventsAfter(db, person.shopId, jobId, 0) : []
     checkAllowed(job, log, request, person)
     if (request.type === 'spec-taken')

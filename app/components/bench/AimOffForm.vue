@@ -3,7 +3,7 @@ import Button from 'primevue/button'
 import InputText from 'primevue/inputtext'
 import SelectButton from 'primevue/selectbutton'
 import { computed, ref } from 'vue'
-import { type Happening, payloadSchemas } from '~~/core/job'
+import { type Happening, EVENTS } from '~~/core/job'
 import { formatLength, parseLength } from '~~/core/units'
 
 /** What tightening the nut does to the gap, by the mechanic’s own word: so much is aimed off until this job’s nuts say otherwise. */
@@ -21,7 +21,7 @@ const hint = computed(() => (props.unit === 'thou' ? '1 thou, or 0.02 mm' : '0.0
 function submit(): void {
   try {
     const shiftMm = way.value * parseLength(text.value, props.unit).mm
-    const parsed = payloadSchemas['aim-off-chosen'].safeParse({ shiftMm })
+    const parsed = EVENTS['aim-off-chosen'].payload.safeParse({ shiftMm })
     if (parsed.success) emit('record', { type: 'aim-off-chosen', payload: parsed.data })
     else wrong.value = parsed.error.issues[0]!.message
   } catch (error) {

@@ -4,7 +4,7 @@ import InputText from 'primevue/inputtext'
 import Textarea from 'primevue/textarea'
 import { computed, nextTick, onMounted, ref, useTemplateRef } from 'vue'
 import type { Asks, Happening, Step } from '~~/core/job'
-import { payloadSchemas } from '~~/core/job'
+import { EVENTS } from '~~/core/job'
 import { parseClock } from '~~/core/adjuster'
 import { parseLength } from '~~/core/units'
 import ThermometerPart from './ThermometerPart.vue'
@@ -108,7 +108,7 @@ function submit(): void {
     wrong.value = (error as Error).message
     return
   }
-  const parsed = payloadSchemas[given.type].safeParse(given.payload)
+  const parsed = EVENTS[given.type].payload.safeParse(given.payload)
   if (parsed.success) emit('done', { type: given.type, payload: parsed.data } as Happening)
   else
     wrong.value =

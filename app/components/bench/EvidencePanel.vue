@@ -2,7 +2,7 @@
 import Button from 'primevue/button'
 import InputText from 'primevue/inputtext'
 import { computed, ref } from 'vue'
-import { type Happening, type JobView, offeredWords, payloadSchemas, turnsToTell, turnTold } from '~~/core/job'
+import { type Happening, type JobView, offeredWords, EVENTS, turnsToTell, turnTold } from '~~/core/job'
 import PanelFrame from './PanelFrame.vue'
 
 /** Anything else that was seen, felt or done with the crank: what would tell most stands first. */
@@ -23,7 +23,7 @@ function tellTurn(back: boolean): void {
   const given = /^\s*(\d+(?:[.,]\d+)?)\s*°?\s*$/.exec(degrees.value)
   const deg = given ? Number(given[1]!.replace(',', '.')) : Number.NaN
   const happening = turnTold(back ? -deg : deg)
-  const parsed = payloadSchemas.crank.safeParse(happening.payload)
+  const parsed = EVENTS.crank.payload.safeParse(happening.payload)
   if (Number.isNaN(deg)) wrong.value = 'Give the degrees as a figure, such as 90: a quarter turn.'
   else if (parsed.success) emit('record', happening)
   else wrong.value = parsed.error.issues[0]?.message ?? 'That is not a turn.'

@@ -4,7 +4,7 @@ import InputText from 'primevue/inputtext'
 import Textarea from 'primevue/textarea'
 import { computed, ref } from 'vue'
 import type { Clearance, Role } from '~~/core/engine'
-import { clearanceWords, disagreeing, figureRefused, type Happening, type JobView, payloadSchemas } from '~~/core/job'
+import { clearanceWords, disagreeing, figureRefused, type Happening, type JobView, EVENTS } from '~~/core/job'
 import { parseClearance } from '~~/core/spec'
 import PanelFrame from './PanelFrame.vue'
 
@@ -30,7 +30,7 @@ function settle(): void {
       chosen.value === OWN ? parseClearance(own.value, props.view.pin.unit) : printed.value[chosen.value]!.clearance
     const refusal = figureRefused(engine.value, props.role, clearance)
     if (refusal) throw new Error(refusal)
-    const parsed = payloadSchemas['figure-settled'].safeParse({ role: props.role, clearance, reason: reason.value })
+    const parsed = EVENTS['figure-settled'].payload.safeParse({ role: props.role, clearance, reason: reason.value })
     if (!parsed.success)
       throw new Error(
         parsed.error.issues[0]!.path[0] === 'reason'

@@ -3,7 +3,7 @@ import Button from 'primevue/button'
 import InputText from 'primevue/inputtext'
 import { computed, ref } from 'vue'
 import { valveById } from '~~/core/engine'
-import { type Happening, type JobView, payloadSchemas } from '~~/core/job'
+import { type Happening, type JobView, EVENTS } from '~~/core/job'
 import { engravedShim } from '~~/core/shim'
 import { formatLength, parseLength } from '~~/core/units'
 import PanelFrame from './PanelFrame.vue'
@@ -41,7 +41,7 @@ function submit(): void {
               fromValveId: null,
             },
           }
-    const parsed = payloadSchemas[happening.type].safeParse(happening.payload)
+    const parsed = EVENTS[happening.type].payload.safeParse(happening.payload)
     if (!parsed.success) throw new Error(parsed.error.issues[0]!.message)
     emit('record', { type: happening.type, payload: parsed.data } as Happening)
   } catch (error) {

@@ -12,7 +12,7 @@ import {
 import { type Advice, adviseByTable, cylindersAt, movesCrank, type Observation } from '../../position'
 import { intervalWords } from '../../feeler'
 import type { Stop } from '../../stops'
-import type { Happening } from '../event'
+import type { Happening } from '../events'
 import { eventIdOf } from '../event-words'
 import { lastPlaceIn } from '../crank-work'
 import { nearestStop, type Requirement, wantedStops } from '../requirements'

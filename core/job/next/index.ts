@@ -1,5 +1,5 @@
 import { valveById } from '../../engine'
-import type { Step } from '../event'
+import type { Step } from '../steps'
 import { firstOpen, gates, openOf, type Requirement } from '../requirements'
 import { serves, stopHere } from '../stop-work'
 import type { JobView } from '../view'

@@ -12,7 +12,7 @@ import {
   type Verdict,
 } from '../../feeler'
 import { formatLength, snapMm } from '../../units'
-import type { GapChange } from '../event'
+import type { GapChange } from '../gap-change'
 import { presentReading, type ValveState } from '../state'
 import { aimOf } from '../aim'
 import { MOST_ROUNDS, standsByAngle } from '../setting'

@@ -1,7 +1,8 @@
 import type { ScrewTurn } from '../../adjuster'
 import type { Place, Role } from '../../engine'
 import type { Stack } from '../../feeler'
-import type { Happening, Step } from '../event'
+import type { Happening } from '../events'
+import type { Step } from '../steps'
 import type { Requirement } from '../requirements'
 import type { Aim } from '../aim'
 

@@ -1,7 +1,12 @@
 import type { Engine } from '../../../core/engine'
 import { limitsOf } from '../../../core/feeler'
-import type { MachinePast as PinnedPast } from '../../../core/job'
-import { familyDrift, type KnownDrift, type Outlook, type OutlookFacts } from '../../../core/history'
+import {
+  familyDrift,
+  type KnownDrift,
+  type MachinePast as PinnedPast,
+  type Outlook,
+  type OutlookFacts,
+} from '../../../core/history'
 import { type Db, type Pool, transaction } from '../../database/query'
 import { createdOf, machineById } from '../../repositories/machines'
 import { modelById, modelsByIds } from '../../repositories/models'

@@ -1,0 +1,19 @@
+import { z } from 'zod'
+import { snapMm } from '../../units'
+import { defineEvent } from './define'
+
+/** What locking does to the gap by the mechanic’s own word, mm, negative closes; null: by what is on record. */
+export const aimOffChosen = defineEvent({
+  type: 'aim-off-chosen',
+  payload: z.object({
+    shiftMm: z
+      .number({ error: 'Give a figure such as 0.02 or 1 thou.' })
+      .min(-0.15, { error: 'A lock that moves the gap by more than 0.15 mm is one to mend first: look at the unit.' })
+      .max(0.15, { error: 'A lock that moves the gap by more than 0.15 mm is one to mend first: look at the unit.' })
+      .transform(snapMm)
+      .nullable(),
+  }),
+  fold: (state, { shiftMm }) => {
+    state.aimOffMm = shiftMm
+  },
+})

@@ -1,0 +1,16 @@
+import { z } from 'zod'
+import { onValve } from '../state'
+import { defineEvent } from './define'
+import { valveId, shimMm } from './fields'
+
+/** The size of a shim, by engraving and micrometer. */
+export const shimRead = defineEvent({
+  type: 'shim-read',
+  payload: z
+    .object({ valveId, engravedMm: shimMm.nullable(), measuredMm: shimMm.nullable() })
+    .refine(s => s.engravedMm !== null || s.measuredMm !== null, { error: 'Give the engraved or the measured size.' }),
+  fold: (state, { valveId: id, engravedMm, measuredMm }) =>
+    onValve(state, id, valve => {
+      Object.assign(valve.shim, { engravedMm, measuredMm })
+    }),
+})

@@ -74,7 +74,7 @@ export class ProgressWatch {
     // a place found anew, and a round of the nut, are new evidence; where the crank is sought, the place it came to is
     const episode =
       next.step === 'find'
-        ? `${view.state.valves.reduce((sum, v) => sum + v.round + v.readings.length + v.moves.length, 0)}|${next.requirement?.id.split(':')[0]}|${cameTo(view)}`
+        ? `${view.state.valves.reduce((sum, v) => sum + v.round + v.readings.length + v.moves.length, 0)}|${next.requirement?.what.kind}|${cameTo(view)}`
         : `${valveId}|${valve?.round ?? ''}|${view.state.places}|${valve?.phase ?? ''}|${valve?.screwDeg ?? ''}`
     const key = `${next.step}|${episode}|${next.instruction}|${saidWords(happening)}`
     const count = (this.asked.get(key) ?? 0) + 1

@@ -232,7 +232,7 @@ class Run {
     const { virtual } = this.hand
     if (next.step === 'find' && view.state.noted.length > 0) this.calibrate(view)
     const here = stopHere(view)
-    if (here && ['measure', 'set', 'prove'].includes(next.step) && next.requirement?.id !== 'turned') {
+    if (here && ['measure', 'set', 'prove'].includes(next.step) && next.requirement?.what.kind !== 'turned') {
       this.settledOnce = true
       this.stopsAt.add(view.model.plan.stops.indexOf(here))
       const lifted = here.valves.filter(v => isLifted(virtual, v.valveId)).map(v => v.valveId)

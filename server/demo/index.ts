@@ -49,15 +49,15 @@ function uuid7(ms: number, count: number): string {
 
 const STOPS: Record<Exclude<End, 'closed'>, (next: NextThing) => boolean> = {
   cooling: next => next.stage.kind === 'cold',
-  ready: next => next.requirement?.id === 'safe',
+  ready: next => next.requirement?.what.kind === 'safe',
   measure: next =>
     next.trial !== null &&
-    next.requirement?.id.startsWith('as-found:') === true &&
-    next.requirement.id.endsWith('exhaust'),
+    next.requirement?.what.kind === 'as-found' &&
+    next.requirement.what.valveId.endsWith('exhaust'),
   prove: next => next.step === 'prove',
   finding: next => next.step === 'find' && next.keys.length > 3,
   held: next => next.step === 'find',
-  abandoned: next => next.requirement?.id === 'valves',
+  abandoned: next => next.requirement?.what.kind === 'valves',
 }
 const LAST: Partial<Record<End, Happening[]>> = {
   held: [

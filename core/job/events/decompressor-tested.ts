@@ -10,7 +10,6 @@ export const decompressorTested = defineEvent({
   payload: z.object({ valveId, there: z.boolean(), bladesMm }),
   dependsOnPlace: true,
   projected: true,
-  projected: true,
   fold: (state, { valveId: id, there }) => {
     state.decompressor = there ? 'there' : 'none'
     state.decompressorTested = true

@@ -10,6 +10,5 @@ export const screwChecked = defineEvent({
   payload: z.object({ valveId, found: z.enum(['right', 'other', 'spins', 'turned back']) }),
   dependsOnPlace: true,
   projected: true,
-  projected: true,
   fold: (state, { valveId: id, found }) => onValve(state, id, valve => takeScrewCheck(state, valve, found)),
 })

@@ -26,34 +26,33 @@ function placeDraft({ state, pin }: JobView): Draft {
 }
 
 /** The Close step: what went in comes out, the reverse of what came off, and the record. */
-export function closeThing(view: JobView, { id }: Requirement): Draft {
+export function closeThing(view: JobView, { what }: Requirement): Draft {
   const { torques, gasket, coverPattern } = view.pin.spec.engine
-  const item = id.slice(id.indexOf(':') + 1)
   const stage: Draft['stage'] = { kind: 'close' }
-  if (id === 'unplaced') return placeDraft(view)
-  if (id.startsWith('out:'))
+  if (what.kind === 'unplaced') return placeDraft(view)
+  if (what.kind === 'out')
     return {
       label: 'What went in',
-      instruction: `Take out: ${item}`,
+      instruction: `Take out: ${what.item}`,
       why: 'A rag left in an intake goes through the engine.',
       stage,
       keys: [
-        key('It is out', 'seen and counted', { type: 'came-out', payload: { item } }),
+        key('It is out', 'seen and counted', { type: 'came-out', payload: { item: what.item } }),
         key('Leave it', 'say why', null, 'reason'),
       ],
     }
-  if (id.startsWith('back:'))
+  if (what.kind === 'back')
     return {
       label: 'What came off',
-      instruction: `Put back: ${item}`,
+      instruction: `Put back: ${what.item}`,
       why: 'Start the awkward bolt by hand first; none tight before all are in.',
       stage,
       keys: [
-        key('It is back', 'fastened', { type: 'went-back', payload: { item } }),
+        key('It is back', 'fastened', { type: 'went-back', payload: { item: what.item } }),
         key('Leave it off', 'say why', null, 'reason'),
       ],
     }
-  if (id === 'gasket')
+  if (what.kind === 'gasket')
     return {
       label: 'Gasket',
       instruction: 'Which gasket goes on the cover?',
@@ -65,27 +64,27 @@ export function closeThing(view: JobView, { id }: Requirement): Draft {
         key('Compound', 'left to skin first', { type: 'gasket', payload: { choice: 'compound', note: '' } }),
       ],
     }
-  if (id === 'torque-cover' || id === 'torque-plug') {
-    const what = id === 'torque-cover' ? ('cover' as const) : ('plug' as const)
-    const nm = what === 'cover' ? torques.coverNm : torques.plugNm
+  if (what.kind === 'torque') {
+    const part = what.what
+    const nm = part === 'cover' ? torques.coverNm : torques.plugNm
     return {
-      label: what === 'cover' ? 'Cover bolts' : 'Plug',
+      label: part === 'cover' ? 'Cover bolts' : 'Plug',
       stage,
-      instruction: nm === null ? `Tighten the ${what} evenly` : `Torque the ${what} to ${Number(nm.toFixed(1))} N·m`,
+      instruction: nm === null ? `Tighten the ${part} evenly` : `Torque the ${part} to ${Number(nm.toFixed(1))} N·m`,
       why:
         nm === null
           ? 'The spec gives no torque: go by the maker’s manual. Overtight cracks or strips.'
-          : `${formatTorque(nm)}${what === 'cover' ? `, ${coverPattern || 'crosswise'}, a little at a time` : ', lead on its own plug'}.`,
+          : `${formatTorque(nm)}${part === 'cover' ? `, ${coverPattern || 'crosswise'}, a little at a time` : ', lead on its own plug'}.`,
       keys: [
         key('Done', nm === null ? 'even and firm' : 'with the wrench', {
           type: 'torqued',
-          payload: { what, torqueNm: nm },
+          payload: { what: part, torqueNm: nm },
         }),
         key('Not done', 'say why', null, 'reason'),
       ],
     }
   }
-  if (id === 'ran')
+  if (what.kind === 'ran')
     return {
       label: 'Run it',
       instruction: 'Run it outdoors a few minutes',

@@ -354,11 +354,10 @@ function inVainDraft(view: JobView): Draft {
 }
 
 /** The Find step: the next whole move or feel. */
-export function findThing(view: JobView, { id }: Requirement): Draft {
-  const [kind, valveId = ''] = id.split(':')
-  if (kind === 'no-stop') return noStopDraft(view, valveId)
-  if (kind === 'vain') return vainDraft(view, valveId)
-  if (kind === 'differs') return differsDraft(view, valveId)
+export function findThing(view: JobView, { what }: Requirement): Draft {
+  if (what.kind === 'no-stop') return noStopDraft(view, what.valveId)
+  if (what.kind === 'vain') return vainDraft(view, what.valveId)
+  if (what.kind === 'differs') return differsDraft(view, what.valveId)
   const { model, position, state } = view
   const advice =
     adviseByTable(model, position, state.noted, wantedStops(view)) ?? view.tools.weigh(model, position, state.noted)

@@ -1,6 +1,7 @@
 import { valveById } from '../../engine'
 import type { Step } from '../steps'
-import { firstOpen, gates, openOf, type Requirement } from '../requirements'
+import { firstOpen, gateOf, gates, openOf, type Requirement, type What } from '../requirements'
+import { type ValveState, valveOf } from '../state'
 import { serves, stopHere } from '../stop-work'
 import type { JobView } from '../view'
 import { placeWords } from '../words'
@@ -28,9 +29,9 @@ const SIGN: Draft = {
   stage: { kind: 'sign' },
 }
 
-/** The Measure step keeps to the valve that was tapped, else takes the first that is not proved as found. */
-const valveFor = (view: JobView, requirement: Requirement) =>
-  view.state.valves.find(v => requirement.id.endsWith(`:${v.valveId}`))!
+/** The valve that is asked about. */
+const valveFor = (view: JobView, { what }: Requirement): ValveState =>
+  valveOf(view.state, 'valveId' in what ? what.valveId : '')!
 
 function draftFor(view: JobView, requirement: Requirement): Draft {
   switch (requirement.step) {
@@ -39,14 +40,10 @@ function draftFor(view: JobView, requirement: Requirement): Draft {
     case 'find':
       return findThing(view, requirement)
     case 'measure':
-      if (requirement.id.startsWith('apart:')) return apartThing(view, valveFor(view, requirement))
+      if (requirement.what.kind === 'apart') return apartThing(view, valveFor(view, requirement))
       return trialThing(view, valveFor(view, requirement), 'as found')
     case 'set':
-      if (requirement.id.startsWith('far:'))
-        return farThing(
-          view,
-          view.state.valves.find(v => requirement.id.split(':')[1] === v.valveId)!,
-        )
+      if (requirement.what.kind === 'far') return farThing(view, valveFor(view, requirement))
       return setThing(view, view.state.valves.find(v => v.nut !== 'locked') ?? valveFor(view, requirement))
     case 'prove':
       return proveThing(view, requirement)
@@ -55,15 +52,17 @@ function draftFor(view: JobView, requirement: Requirement): Draft {
   }
 }
 
-const offStopId = (view: JobView, valveId: string): string => `off-stop:${valveId}:${view.state.places}`
+const offStop = (view: JobView, valveId: string): What => ({ kind: 'off-stop', valveId, place: view.state.places })
 
 /** The gate for measuring a valve at a stop that does not serve it. A reason counts for this place only. */
-function offStop(view: JobView, valveId: string): Requirement | null {
+function offStopGate(view: JobView, valveId: string): Requirement | null {
   const here = stopHere(view)
   if (!here || serves(here, valveId) || view.model.plan.unserved.includes(valveId)) return null
-  const id = offStopId(view, valveId)
+  const what = offStop(view, valveId)
+  const id = gateOf(what)
   if (view.state.passed.some(p => p.gate === id)) return null
   return {
+    what,
     id,
     step: 'measure',
     missing: `${valveById(view.pin.spec.engine, valveId).name}: measured at a stop that does not serve it.`,
@@ -106,15 +105,15 @@ export function nextThing(view: JobView, wanted: string | null = null): NextThin
   const tapped =
     wanted !== null &&
     AT_VALVES.has(first.step) &&
-    first.id !== 'turned' &&
+    first.what.kind !== 'turned' &&
     view.state.valves.every(v => v.nut === 'locked')
       ? openOf(all, wanted)
       : null
   if (tapped && (tapped.step !== 'prove' || view.state.proving)) {
-    const gate = offStop(view, wanted!)
+    const gate = offStopGate(view, wanted!)
     if (gate) return { trial: null, doubted: [], ...offStopDraft(view, wanted!), step: gate.step, requirement: gate }
     // every valve of a stop is measured as found before a screw is touched; one that was let in with a reason is taken now
-    const letIn = view.state.passed.some(p => p.gate === offStopId(view, wanted!))
+    const letIn = view.state.passed.some(p => p.gate === gateOf(offStop(view, wanted!)))
     if (letIn || tapped.step === first.step)
       return { trial: null, doubted: [], ...draftFor(view, tapped), step: tapped.step, requirement: tapped }
   }

@@ -2,6 +2,7 @@ import { type Place, samePlace, valveById } from '../../engine'
 import { engravedWords } from '../../feeler'
 import { topPlace } from '../../stops'
 import type { Requirement } from '../requirements'
+import { valveOf } from '../state'
 import { stopHere } from '../stop-work'
 import { type JobView, setInHand } from '../view'
 import { placeWords, untilWords } from '../words'
@@ -85,12 +86,12 @@ function secondPlaceThing(view: JobView, { valve, bladesMm, set }: DecompressorT
 }
 
 /** The Prove step: two turns by hand, back to the stop, and every valve again. */
-export function proveThing(view: JobView, { id }: Requirement): Draft {
+export function proveThing(view: JobView, { what }: Requirement): Draft {
   const { engine } = view.pin.spec
-  if (id.startsWith('decompressor-test')) return decompressorThing(view, decompressorTest(view)!)
-  if (id === 'second-place') return secondPlaceThing(view, secondPlace(view)!)
-  if (id.startsWith('narrower:')) return narrowerThing(view, oneBladeMore(view)!)
-  if (id === 'turned') {
+  if (what.kind === 'decompressor-test') return decompressorThing(view, decompressorTest(view)!)
+  if (what.kind === 'second-place') return secondPlaceThing(view, secondPlace(view)!)
+  if (what.kind === 'narrower') return narrowerThing(view, oneBladeMore(view)!)
+  if (what.kind === 'turned') {
     const test = decompressorTest(view)
     const to =
       (test && topPlace(engine, test.valve.cylinderId)) ??
@@ -115,8 +116,8 @@ export function proveThing(view: JobView, { id }: Requirement): Draft {
       stage: { kind: 'wheel', target: to, feelValveIds: [], cylinderId: null },
     }
   }
-  const valve = view.state.valves.find(v => id.endsWith(`:${v.valveId}`))!
-  if (id.startsWith('look-again')) {
+  const valve = valveOf(view.state, 'valveId' in what ? what.valveId : '')!
+  if (what.kind === 'look-again') {
     const draft = trialThing(view, valve, 'look again')
     return {
       ...draft,

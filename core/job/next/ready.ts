@@ -1,6 +1,6 @@
 import type { Role } from '../../engine'
 import { clearanceWords, disagreeing } from '../figures'
-import type { Requirement } from '../requirements'
+import type { Requirement, What } from '../requirements'
 import { COVER, PLUG } from '../requirements'
 import { hoursAtRest, type JobView, WARM_FROM_C } from '../view'
 import { type Draft, key } from './thing'
@@ -32,97 +32,27 @@ function figureThing({ tools, state }: JobView, role: Role): Draft {
   }
 }
 
-/** The Ready step, one thing at a time. */
-export function readyThing(view: JobView, { id }: Requirement): Draft {
-  const { pin } = view
-  if (id === 'machine')
-    return {
-      label: 'Right machine',
-      instruction: `Is this the ${pin.machine.name}?`,
-      stage: { kind: 'start' },
-      why: `Look at plate and tag: ${pin.modelName}, tag ${pin.machine.tag}.`,
-      keys: [
-        key('It is', 'plate and tag agree', confirm('machine')),
-        key('Something is odd', 'write it down', null, 'finding'),
-      ],
-    }
-  if (id === 'spec')
-    return {
-      label: 'Right spec',
-      instruction: 'Is this its spec?',
-      stage: { kind: 'start' },
-      why: `Revision ${pin.spec.revision}: ${pin.spec.engine.source}. A later bulletin would win.`,
-      keys: [
-        key('It is', 'no later bulletin known', confirm('spec')),
-        key('Something is odd', 'write it down', null, 'finding'),
-      ],
-    }
-  if (id.startsWith('figure:')) return figureThing(view, id.slice('figure:'.length) as Role)
-  if (id === 'spec-approved')
-    return {
-      label: 'Draft spec',
-      instruction: 'No lead has approved this spec',
-      stage: { kind: 'start' },
-      why: 'Ask a lead to approve it. Or go on with a reason: the sheet will say so.',
-      keys: [key('Go on', 'say why', null, 'reason')],
-    }
-  if (id === 'cold' && pin.spec.engine.setWhen === 'hot')
-    return {
-      label: 'Warm engine',
-      instruction: 'How warm is the head?',
-      stage: { kind: 'cold' },
-      why: `${view.state.temperature ? `${view.state.temperature.celsius} °C is not warm. ` : ''}This source sets clearances hot: run it until it is warm through, ${WARM_FROM_C} °C and more at the head, as the manual says. Mind the hot parts.`,
-      keys: [
-        key('Read the head', 'type the temperature', null, 'temperature'),
-        key('Go on', 'say why', null, 'reason'),
-      ],
-    }
-  if (id === 'cold')
-    return {
-      label: 'Cold engine',
-      instruction: 'How cold is the engine?',
-      stage: { kind: 'cold' },
-      why: coldWords(view),
-      keys: [
-        key('Read the head', 'type the temperature', null, 'temperature'),
-        key('Stood overnight', '12 h or more', { type: 'rested', payload: { hours: 12 } }),
-        key('Stood 4 h or more', 'not run since', { type: 'rested', payload: { hours: 4 } }),
-        key('Type the hours', 'since it last ran', null, 'hours'),
-      ],
-    }
-  if (id === 'safe')
-    return {
-      label: 'Safe',
-      instruction: 'Make sure that it cannot start',
-      stage: { kind: 'list' },
-      why: 'Lead off the plug and grounded, key out, fuel off; stand and chocks firm; clean round cover and plug.',
-      keys: [
-        key('All done', 'it cannot start', confirm('safe')),
-        key('Something is odd', 'write it down', null, 'finding'),
-      ],
-    }
-  if (id === 'plug-read')
-    return {
-      label: 'Plug',
-      instruction: 'What does the plug look like?',
-      stage: { kind: 'list' },
-      why: `Light grey to brown is good; anything else is worth telling the owner.${pin.spec.engine.plugGap ? ` Gap ${pin.spec.engine.plugGap}.` : ''}`,
-      keys: ['Grey to brown', 'Black or wet', 'White, blistered', 'Not looked at'].map((look, i) =>
-        key(look, ['burning well', 'rich, oil or weak spark', 'lean or hot', 'nothing is claimed'][i]!, {
-          type: 'plug-read',
-          payload: { look },
-        }),
-      ),
-    }
-  if (id === 'valves')
-    return {
-      label: 'Which valve is which',
-      instruction: 'Find intake and exhaust on the head',
-      stage: { kind: 'head' },
-      why: 'Intake is on the carburettor side, exhaust on the muffler side.',
-      keys: [key('Found both', 'as drawn', confirm('valves')), key('Not as drawn', 'write it down', null, 'finding')],
-    }
-  const item = id.slice('off:'.length)
+const warmThing = (view: JobView): Draft => ({
+  label: 'Warm engine',
+  instruction: 'How warm is the head?',
+  stage: { kind: 'cold' },
+  why: `${view.state.temperature ? `${view.state.temperature.celsius} °C is not warm. ` : ''}This source sets clearances hot: run it until it is warm through, ${WARM_FROM_C} °C and more at the head, as the manual says. Mind the hot parts.`,
+  keys: [key('Read the head', 'type the temperature', null, 'temperature'), key('Go on', 'say why', null, 'reason')],
+})
+const coldThing = (view: JobView): Draft => ({
+  label: 'Cold engine',
+  instruction: 'How cold is the engine?',
+  stage: { kind: 'cold' },
+  why: coldWords(view),
+  keys: [
+    key('Read the head', 'type the temperature', null, 'temperature'),
+    key('Stood overnight', '12 h or more', { type: 'rested', payload: { hours: 12 } }),
+    key('Stood 4 h or more', 'not run since', { type: 'rested', payload: { hours: 4 } }),
+    key('Type the hours', 'since it last ran', null, 'hours'),
+  ],
+})
+
+function offThing({ pin }: JobView, item: string): Draft {
   return {
     label: 'Access',
     instruction:
@@ -139,4 +69,72 @@ export function readyThing(view: JobView, { id }: Requirement): Draft {
       key('Something went in', 'rag, tape, cap', null, 'item-in'),
     ],
   }
+}
+
+/** What each requirement before the work is worded as. */
+const THINGS = {
+  'machine': (view: JobView): Draft => ({
+    label: 'Right machine',
+    instruction: `Is this the ${view.pin.machine.name}?`,
+    stage: { kind: 'start' },
+    why: `Look at plate and tag: ${view.pin.modelName}, tag ${view.pin.machine.tag}.`,
+    keys: [
+      key('It is', 'plate and tag agree', confirm('machine')),
+      key('Something is odd', 'write it down', null, 'finding'),
+    ],
+  }),
+  'spec': (view: JobView): Draft => ({
+    label: 'Right spec',
+    instruction: 'Is this its spec?',
+    stage: { kind: 'start' },
+    why: `Revision ${view.pin.spec.revision}: ${view.pin.spec.engine.source}. A later bulletin would win.`,
+    keys: [
+      key('It is', 'no later bulletin known', confirm('spec')),
+      key('Something is odd', 'write it down', null, 'finding'),
+    ],
+  }),
+  'spec-approved': (): Draft => ({
+    label: 'Draft spec',
+    instruction: 'No lead has approved this spec',
+    stage: { kind: 'start' },
+    why: 'Ask a lead to approve it. Or go on with a reason: the sheet will say so.',
+    keys: [key('Go on', 'say why', null, 'reason')],
+  }),
+  'cold': (view: JobView): Draft => (view.pin.spec.engine.setWhen === 'hot' ? warmThing(view) : coldThing(view)),
+  'safe': (): Draft => ({
+    label: 'Safe',
+    instruction: 'Make sure that it cannot start',
+    stage: { kind: 'list' },
+    why: 'Lead off the plug and grounded, key out, fuel off; stand and chocks firm; clean round cover and plug.',
+    keys: [
+      key('All done', 'it cannot start', confirm('safe')),
+      key('Something is odd', 'write it down', null, 'finding'),
+    ],
+  }),
+  'plug-read': (view: JobView): Draft => ({
+    label: 'Plug',
+    instruction: 'What does the plug look like?',
+    stage: { kind: 'list' },
+    why: `Light grey to brown is good; anything else is worth telling the owner.${view.pin.spec.engine.plugGap ? ` Gap ${view.pin.spec.engine.plugGap}.` : ''}`,
+    keys: ['Grey to brown', 'Black or wet', 'White, blistered', 'Not looked at'].map((look, i) =>
+      key(look, ['burning well', 'rich, oil or weak spark', 'lean or hot', 'nothing is claimed'][i]!, {
+        type: 'plug-read',
+        payload: { look },
+      }),
+    ),
+  }),
+  'valves': (): Draft => ({
+    label: 'Which valve is which',
+    instruction: 'Find intake and exhaust on the head',
+    stage: { kind: 'head' },
+    why: 'Intake is on the carburettor side, exhaust on the muffler side.',
+    keys: [key('Found both', 'as drawn', confirm('valves')), key('Not as drawn', 'write it down', null, 'finding')],
+  }),
+} satisfies Partial<Record<What['kind'], (view: JobView) => Draft>>
+
+/** The Ready step, one thing at a time. */
+export function readyThing(view: JobView, { what }: Requirement): Draft {
+  if (what.kind === 'figure') return figureThing(view, what.role)
+  if (what.kind === 'off') return offThing(view, what.item)
+  return THINGS[what.kind as keyof typeof THINGS](view)
 }

@@ -1,0 +1,78 @@
+import { samePlace } from '../../engine'
+import { topPlace } from '../../stops'
+import { lastPlaceIn } from '../crank-work'
+import { stopsInOrder } from '../stop-work'
+import { decompressorTest, oneBladeMore, secondPlace } from '../two-places'
+import type { JobView } from '../view'
+import { find, unserved } from './place'
+import { ask, at, type AskedAt } from './requirement'
+import { isProved, prove, toProve } from './valve'
+
+/** How sure it must be that the test is made on compression. */
+const ON_COMPRESSION_AT = 0.95
+/** Whether the crank was just turned over to the top of the exhaust that is to be tested, on compression. */
+function atTop(view: JobView): boolean {
+  const test = decompressorTest(view)!
+  const { engine } = view.pin.spec
+  const place = lastPlaceIn(view.state.noted)
+  if (!place || !samePlace(place, topPlace(engine, test.valve.cylinderId))) return false
+  // the intake of its cylinder is held by nothing: where it is closed, the exhaust is too, but for a decompressor
+  const intake = engine.valves.find(v => v.cylinderId === test.valve.cylinderId && v.role === 'intake')
+  return intake !== undefined && (view.position.closed[intake.id] ?? 0) >= ON_COMPRESSION_AT
+}
+
+/** Turn it over, then go round all stops again. */
+export function proving(view: JobView): AskedAt[] {
+  const todo = toProve(view)
+  const more = view.state.proving ? null : oneBladeMore(view)
+  return [
+    ...at('prove', [
+      ...(more
+        ? [
+            ask(
+              { kind: 'narrower', valveId: more.valveId },
+              'Nobody looked whether a decompressor holds the exhaust at the top.',
+              false,
+            ),
+          ]
+        : []),
+      ask(
+        { kind: 'turned' },
+        'The engine was not turned over by hand.',
+        view.state.proving || view.state.valves.every(v => isProved(view, v)),
+      ),
+      ...(view.state.proving && decompressorTest(view) && atTop(view)
+        ? [
+            ask(
+              { kind: 'decompressor-test', place: view.state.places },
+              'Nobody looked whether a decompressor holds the exhaust at the top.',
+              false,
+            ),
+          ]
+        : []),
+    ]),
+    ...stopsInOrder(view, todo).flatMap(work => [
+      ...at('find', [find(view, work, todo)]),
+      ...at(
+        'prove',
+        work.valves.flatMap(v => prove(view, v)),
+      ),
+    ]),
+    ...at(
+      'prove',
+      unserved(view).flatMap(v => prove(view, v)),
+    ),
+    ...at(
+      'prove',
+      secondPlace(view)
+        ? [
+            ask(
+              { kind: 'second-place' },
+              'It kicks or is hard to start, and the exhaust was read at its top only.',
+              false,
+            ),
+          ]
+        : [],
+    ),
+  ]
+}

@@ -1,0 +1,53 @@
+import { type Role, valveById } from '../../engine'
+import type { Passed, ValveState } from '../state'
+import type { Step } from '../steps'
+import type { JobView } from '../view'
+
+/** What a step asks for, as data. `place` counts the crank’s movements: a reason given there counts for that place alone. */
+export type What =
+  | { kind: 'machine' | 'spec' | 'spec-approved' | 'cold' | 'safe' | 'plug-read' | 'valves' }
+  | { kind: 'figure'; role: Role }
+  | { kind: 'off' | 'out' | 'back'; item: string }
+  | { kind: 'place'; stop: number | null; place: number }
+  | { kind: 'vain' | 'differs' | 'no-stop' | 'off-stop'; valveId: string; place: number }
+  | { kind: 'as-found' | 'apart' | 'set' | 'proved' | 'look-again' | 'narrower'; valveId: string }
+  | { kind: 'far'; valveId: string; times: number }
+  | { kind: 'turned' | 'second-place' }
+  | { kind: 'decompressor-test'; place: number }
+  | { kind: 'torque'; what: 'cover' | 'plug' }
+  | { kind: 'unplaced' | 'gasket' | 'ran' | 'next-due' }
+
+/** Its name in a `gate-passed` event: the kind, and what tells it from others of its kind. */
+export function gateOf(what: What): string {
+  if (what.kind === 'torque') return `torque-${what.what}`
+  const { kind, ...rest } = what
+  const parts = { valveId: '', role: '', item: '', stop: null, times: null, place: null, ...rest }
+  return [kind, parts.valveId || parts.role || parts.item, parts.stop, parts.times, parts.place]
+    .filter(part => part !== null && part !== '')
+    .join(':')
+}
+
+/** Something a step asks for. A mechanic may go through without it, with a reason that the sheet shows. */
+export interface Requirement {
+  what: What
+  /** Its gate’s name. */
+  id: string
+  step: Step
+  missing: string
+  met: boolean
+  passed: Passed | null
+  /** No reason lets a mechanic through without it. */
+  firm?: true
+}
+
+export type Asked = Pick<Requirement, 'what' | 'missing' | 'met' | 'firm'>
+export const ask = (what: What, missing: string, met: boolean): Asked => ({ what, missing, met })
+
+/** An asked thing with the step that it belongs to. */
+export type AskedAt = Asked & { step: Step }
+export const at = (step: Step, asked: Asked[]): AskedAt[] => asked.map(a => ({ ...a, step }))
+
+export const passedFor = ({ state }: JobView, gate: string): Passed | null =>
+  state.passed.findLast(p => p.gate === gate) ?? null
+
+export const nameOf = (view: JobView, valve: ValveState): string => valveById(view.pin.spec.engine, valve.valveId).name

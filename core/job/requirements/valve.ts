@@ -1,0 +1,102 @@
+import { valveById } from '../../engine'
+import { OUT_READING_WIDTH_MM } from '../../feeler'
+import { presentReading, readingIn, type ValveState } from '../state'
+import { tellsApart } from '../two-places'
+import { expectedPolicy, type JobView, judgeReading, latestVerdict, verdictIn } from '../view'
+import { type Asked, ask, gateOf, nameOf, passedFor } from './requirement'
+
+/** Whether a valve is to be set: out, chosen, or in the middle of it. */
+export function needsSetting(view: JobView, valve: ValveState): boolean {
+  if (valve.nut !== 'locked' || valve.spins || valve.leftAtPlace === view.state.places) return true
+  const latest = latestVerdict(view.pin, valve).verdict
+  if (latest === 'tight' || latest === 'loose') return true
+  if (valve.phase === 'torqued') return verdictIn(view.pin, valve, 'torqued').verdict !== 'in'
+  return valve.setChosen && valve.round === 0
+}
+
+/** As found is done when the verdict is proved, or cannot be with this set and the valve is to be set; and for a valve that is out, as narrowly as serves the screw and the history. */
+export function asFoundDone(view: JobView, valve: ValveState): boolean {
+  if (valve.round > 0) return true
+  const { verdict, reading } = verdictIn(view.pin, valve, 'as found')
+  if (verdict === 'unproved' && !valve.setChosen) return false
+  if (verdict === 'in' || (reading.hiMm !== null && reading.hiMm - reading.loMm <= OUT_READING_WIDTH_MM + 1e-9))
+    return true
+  return expectedPolicy(view, valve)(readingIn(valve, 'as found')?.trials ?? []) === null
+}
+
+export const isProved = (view: JobView, valve: ValveState): boolean =>
+  valve.phase === 'proved' &&
+  verdictIn(view.pin, valve, 'proved').verdict === 'in' &&
+  valve.readings.some(r => r.phase === 'proved' && r.round === valve.round && r.trials.length > 0)
+
+export const measure = (view: JobView, valve: ValveState): Asked =>
+  ask(
+    { kind: 'as-found', valveId: valve.valveId },
+    `${nameOf(view, valve)}: as found is not proved.`,
+    asFoundDone(view, valve),
+  )
+export const set = (view: JobView, valve: ValveState): Asked =>
+  ask(
+    { kind: 'set', valveId: valve.valveId },
+    `${nameOf(view, valve)}: ${valve.nut === 'locked' ? 'not set' : 'the locknut is not tight'}.`,
+    !needsSetting(view, valve),
+  )
+/** Tight here and in elsewhere: how far apart the two are is known before its nut is loosened. */
+export const apart = (view: JobView, valve: ValveState): Asked[] =>
+  tellsApart(view, valve)
+    ? [
+        ask(
+          { kind: 'apart', valveId: valve.valveId },
+          `${nameOf(view, valve)}: it may read differently at two places.`,
+          false,
+        ),
+      ]
+    : []
+/** A screw is seldom set further from where it was found than this: each time again it wants a reason. Degrees, from memory */
+const FAR_DEG = 540
+export function far(view: JobView, valve: ValveState): Asked[] {
+  const times = Math.floor(Math.abs(valve.screwDeg) / FAR_DEG)
+  return valve.nut === 'locked' || times === 0
+    ? []
+    : [
+        ask(
+          { kind: 'far', valveId: valve.valveId, times },
+          `${nameOf(view, valve)}: its screw is ${(Math.abs(valve.screwDeg) / 360).toFixed(1)} turns from where it was found.`,
+          false,
+        ),
+      ]
+}
+
+export const prove = (view: JobView, valve: ValveState): Asked[] => [
+  ask(
+    { kind: 'proved', valveId: valve.valveId },
+    `${nameOf(view, valve)}: not proved after two turns.`,
+    isProved(view, valve),
+  ),
+  ask(
+    { kind: 'look-again', valveId: valve.valveId },
+    `${nameOf(view, valve)}: what it rested on was taken back.`,
+    !valve.lookAgain,
+  ),
+]
+
+const isShimmed = ({ pin }: JobView, valve: ValveState): boolean =>
+  valveById(pin.spec.engine, valve.valveId).adjuster === 'shim'
+/** A shimmed valve is out of the crank's hands until its new shim is in and the cam is back. */
+export const awaitsShim = (view: JobView, valve: ValveState): boolean =>
+  isShimmed(view, valve) &&
+  asFoundDone(view, valve) &&
+  needsSetting(view, valve) &&
+  (view.state.camOut ||
+    valve.phase !== 'torqued' ||
+    judgeReading(view.pin, presentReading(valve), valve.valveId).verdict !== 'unproved')
+
+/** Whether a valve has something to be done before the engine is turned over. A gate passed for it counts as done. */
+export const toMeasureOrSet =
+  (view: JobView) =>
+  (valve: ValveState): boolean =>
+    [measure(view, valve), set(view, valve)].some(asked => !asked.met && !passedFor(view, gateOf(asked.what)))
+export const toProve =
+  (view: JobView) =>
+  (valve: ValveState): boolean =>
+    prove(view, valve).some(asked => !asked.met && !passedFor(view, gateOf(asked.what)))

@@ -10,7 +10,7 @@ import FiguresStage from './FiguresStage.vue'
 import ScrewStage from './ScrewStage.vue'
 import ShimsStage from './ShimsStage.vue'
 import StartStage from './StartStage.vue'
-import type { StripValve } from './ValveStrip.vue'
+import type { StripValve } from '../../bench/strip'
 import WheelStage from './WheelStage.vue'
 
 /** The middle of the Bench: the picture that goes with the one next thing. */

@@ -1,25 +1,9 @@
 <script setup lang="ts">
-import type { Verdict } from '~~/core/feeler'
+import type { StripValve } from '../../bench/strip'
 import ClearanceRule from './ClearanceRule.vue'
 import VerdictShape from './VerdictShape.vue'
 import { VERDICT_COLOUR, VERDICT_WORDS } from './verdict-words'
 
-export interface StripValve {
-  valveId: string
-  name: string
-  verdict: Verdict | 'not measured'
-  reading: { loMm: number; hiMm: number | null } | null
-  minMm: number
-  maxMm: number
-  targetMm: number
-  words: string
-  other: string
-  asLeft: { loMm: number; hiMm: number | null } | null
-  lookAgain: boolean
-  trials: { mm: number; feel: string }[]
-  /** What stands beside the verdict: blade error near a limit, a bent blade. */
-  caution: string
-}
 /** A cell a valve along the bottom of the Bench: its verdict, its rule, its figures in both units. */
 defineProps<{ valves: StripValve[]; active: string | null; topMm: number }>()
 defineEmits<{ choose: [valveId: string] }>()

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { StripValve } from './ValveStrip.vue'
+import type { StripValve } from '../../bench/strip'
 import VerdictShape from './VerdictShape.vue'
 import { VERDICT_WORDS } from './verdict-words'
 

@@ -1,6 +1,8 @@
+import { readFileSync } from 'node:fs'
+import { gunzipSync } from 'node:zlib'
 import { mount } from '@vue/test-utils'
 import { describe, expect, it } from 'vitest'
-import { jobTools, sheet, viewJob } from '~~/core/job'
+import { jobTools, type Sheet, sheet, viewJob } from '~~/core/job'
 import { engineOf, pinOf } from '~~/tests/support/builders'
 import { found, said, trial } from '~~/tests/support/job-book'
 import { wholeJob } from '~~/tests/support/whole-job'
@@ -57,6 +59,12 @@ describe('the printed sheet', () => {
     }).text()
     expect(page).toContain('Oil change: to do, after the valves.')
     expect(page.match(/due/gi)).toHaveLength(1)
+  })
+  it('prints what version 0.6 signed', () => {
+    const stored = gunzipSync(readFileSync('tests/support/earlier/demo-0.6.json.gz')).toString()
+    const sheets = (JSON.parse(stored) as { jobs: { sheet: Sheet | null }[] }).jobs.flatMap(j => j.sheet ?? [])
+    expect(sheets.length).toBeGreaterThan(3)
+    for (const old of sheets) expect(print(old).text()).toContain(`Next due: ${old.nextDue}`)
   })
   it('shows corrections as corrections, and never as proof', () => {
     const book = found(said()).say(

@@ -1,0 +1,55 @@
+import { type BladeSet, engravedWords, leavesOf } from '~~/core/feeler'
+import { type Happening, type NextThing, turnWords } from '~~/core/job'
+
+/** What a hand has chosen on the picture instead of what is asked for: blades by their engravings, and how far the screw is turned. */
+export interface InHand {
+  blades: number[] | null
+  turnDeg: number | null
+}
+
+/** More than three blades on each other slip. */
+const MOST_BLADES = 3
+
+/** A tap takes one blade, or while stacking adds it to those in hand or lays it down; one always stays. */
+export function tapped(held: number[], engravedMm: number, stacking: boolean): number[] {
+  if (!stacking) return [engravedMm]
+  if (held.includes(engravedMm)) return held.length > 1 ? held.filter(b => b !== engravedMm) : held
+  return held.length < MOST_BLADES ? [...held, engravedMm].sort((a, b) => b - a) : held
+}
+
+/** The single blade next to a thickness, thicker or thinner; null at the set’s end. */
+export function bladeBeside(set: BladeSet, thickMm: number, step: -1 | 1): number | null {
+  const leaves = leavesOf(set)
+  const to = step > 0 ? leaves.find(l => l.mm > thickMm) : leaves.findLast(l => l.mm < thickMm)
+  return to?.engravedMm ?? null
+}
+
+/** A trial as it was made: with the blades and the turn that were chosen. */
+export function asMade(happening: Happening, { blades, turnDeg }: InHand): Happening {
+  if (happening.type !== 'trial') return happening
+  const { after, ...trial } = happening.payload
+  return {
+    type: 'trial',
+    payload: {
+      ...trial,
+      bladesMm: blades ?? trial.bladesMm,
+      after: after?.kind === 'screw' ? { kind: 'screw', deg: turnDeg ?? after.deg } : after,
+    },
+  }
+}
+
+/** The instruction with what was chosen in the place of what was asked for. */
+export function instructionFor(
+  { instruction, trial }: Pick<NextThing, 'instruction' | 'trial'>,
+  { blades, turnDeg }: InHand,
+  unit: BladeSet['unit'],
+): string {
+  if (!trial) return instruction
+  const own =
+    blades === null
+      ? instruction
+      : instruction.replace(engravedWords(trial.stack.engravedMm, unit), engravedWords(blades, unit))
+  return trial.after?.kind === 'screw' && turnDeg !== null
+    ? own.replace(turnWords(trial.after.deg), turnWords(turnDeg))
+    : own
+}

@@ -1,0 +1,95 @@
+<script setup lang="ts">
+/** The last answer, and the ways on from the keys. In Find it also leads to what else was seen, and to the reasons. */
+defineProps<{ last: string; finding: boolean; canUndo: boolean }>()
+defineEmits<{ show: [panel: 'evidence' | 'reasons' | 'more']; undo: [] }>()
+</script>
+
+<template>
+  <footer class="foot" :class="{ finding }">
+    <p><b>Last</b> {{ last }}</p>
+    <template v-if="finding">
+      <button type="button" class="quiet" title="E" @click="$emit('show', 'evidence')">Something else</button>
+      <button type="button" class="quiet" title="W" @click="$emit('show', 'reasons')">Why?</button>
+    </template>
+    <button type="button" class="quiet" @click="$emit('show', 'more')">More <kbd>M</kbd></button>
+    <button type="button" class="quiet" :disabled="!canUndo" data-testid="undo" @click="$emit('undo')">
+      Undo <kbd>U</kbd>
+    </button>
+  </footer>
+</template>
+
+<style scoped>
+.foot {
+  align-self: end;
+  border-top: 1px solid var(--line);
+  margin-top: 10px;
+  padding-top: 12px;
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) auto auto;
+  gap: 10px;
+  align-items: center;
+}
+p {
+  font-size: 15.5px;
+  line-height: 1.25;
+  color: var(--ink2);
+  overflow: hidden;
+  display: -webkit-box;
+  -webkit-line-clamp: 2;
+  line-clamp: 2;
+  -webkit-box-orient: vertical;
+}
+b {
+  color: var(--ink);
+}
+.finding {
+  grid-template-columns: 1.5fr 0.8fr 1fr 1fr;
+  gap: 5px 6px;
+  margin-top: 6px;
+  padding-top: 5px;
+}
+.finding p {
+  grid-column: 1 / -1;
+  -webkit-line-clamp: 1;
+  line-clamp: 1;
+  line-height: 1.15;
+}
+.finding .quiet {
+  padding: 0 8px;
+  font-size: 15px;
+  justify-content: center;
+  gap: 5px;
+  white-space: nowrap;
+}
+@media (max-width: 1100px) {
+  .finding .quiet {
+    padding: 0 4px;
+    font-size: 14px;
+  }
+  .finding kbd {
+    display: none;
+  }
+}
+@media (max-height: 790px) and (min-width: 701px) {
+  .finding p {
+    display: none;
+  }
+}
+@media (max-width: 700px) {
+  .foot {
+    align-self: stretch;
+    margin: 0;
+    border: 0;
+    padding: 8px 16px;
+    height: 61px;
+    grid-template-columns: minmax(0, 1fr) auto auto;
+  }
+  .finding {
+    height: 86px;
+    grid-template-columns: 1.5fr 1fr 1fr 1fr;
+  }
+  .finding .quiet {
+    min-height: 48px;
+  }
+}
+</style>

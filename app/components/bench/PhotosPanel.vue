@@ -1,0 +1,34 @@
+<script setup lang="ts">
+import { NuxtLink } from '#components'
+import PhotoStrip from '../machine/PhotoStrip.vue'
+
+/** Photos of this job, and the way to the machine’s page. */
+defineProps<{ machineId: number; jobId: number }>()
+defineEmits<{ back: [] }>()
+</script>
+
+<template>
+  <div class="side photos">
+    <h2>
+      Photos of this job <button type="button" class="quiet" @click="$emit('back')">Back <kbd>Esc</kbd></button>
+    </h2>
+    <PhotoStrip :machine-id="machineId" :job-id="jobId" />
+    <NuxtLink class="quiet" :to="`/machines/${machineId}`">The machine’s page</NuxtLink>
+  </div>
+</template>
+
+<style scoped>
+.photos {
+  display: grid;
+  gap: 14px;
+  align-content: start;
+  justify-items: start;
+}
+h2 {
+  font-size: 26px;
+  display: flex;
+  justify-content: space-between;
+  align-items: center;
+  justify-self: stretch;
+}
+</style>

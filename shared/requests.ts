@@ -196,3 +196,13 @@ export type ReminderRequest = z.infer<typeof reminderSchema>
 export type PlaceRequest = z.infer<typeof placeSchema>
 export type TaskRequest = z.infer<typeof taskSchema>
 export type OpenJobRequest = z.infer<typeof openJobSchema>
+
+/** Events of a job after a number: what the browser has seen is left out. */
+export const afterSchema = z.object({ after: z.coerce.number().int().min(0).catch(0).default(0) })
+/** What a machine is looked for by. */
+export const findSchema = z.object({
+  q: z
+    .string()
+    .default('')
+    .transform(q => q.slice(0, 80)),
+})

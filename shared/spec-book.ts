@@ -135,6 +135,8 @@ export type IdentityRequest = Identity
 
 export type ImportState = 'uploaded' | 'reading' | 'preview' | 'writing' | 'done' | 'cancelled' | 'failed'
 export type ImportRowState = 'new' | 'changed' | 'same' | 'problem'
+const DELIMITERS = [',', ';', '\t', '|'] as const
+export type Delimiter = (typeof DELIMITERS)[number]
 export interface ImportSettings {
   delimiter: string
   headings: string[]
@@ -166,7 +168,7 @@ export interface ImportRow {
 
 export const uploadSchema = z.object({ name: z.string().trim().min(1).max(120).default('file.csv') })
 export const readImportSchema = z.object({
-  delimiter: z.enum([',', ';', '\t', '|'], { error: 'Choose what parts the cells.' }),
+  delimiter: z.enum(DELIMITERS, { error: 'Choose what parts the cells.' }),
   mapping: z.array(z.enum(COLUMNS as readonly [string, ...string[]]).nullable()).max(200),
 })
 export const acceptImportSchema = z.object({ approveBecause: optional(300) })
@@ -182,7 +184,7 @@ export const exportSchema = z.object({
     .regex(/^\d+(,\d+){0,999}$/, { error: 'Models are named by their numbers, up to a thousand.' })
     .transform(t => t.split(',').map(Number))
     .optional(),
-  delimiter: z.enum([',', ';', '\t', '|']).default(','),
+  delimiter: z.enum(DELIMITERS).default(','),
 })
 
 /** A key by which other software of the shop reads the book. */

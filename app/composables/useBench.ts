@@ -67,7 +67,7 @@ export function useBench(jobId: number) {
 
   async function fetchMore(): Promise<void> {
     try {
-      const job = await api.get<JobResponse>(`/api/jobs/${jobId}?after=${lastSeq.value}`)
+      const job = await api('GET /api/jobs/:id', { id: jobId, query: { after: lastSeq.value } })
       session.learnTime(job.now)
       session.offline = false
       nowMs.value = Date.now() + session.skewMs

@@ -25,11 +25,11 @@ export function useBoard() {
 
   async function load(): Promise<void> {
     try {
-      bay.value = await api.get<BayResponse>('/api/bay')
+      bay.value = await api('GET /api/bay')
       session.learnTime(bay.value.now)
       session.offline = false
       failed.value = ''
-      due.value = await api.get<DueResponse>('/api/due?weeks=6&most=40')
+      due.value = await api('GET /api/due', { query: { weeks: 6, most: 40 } })
     } catch (error) {
       session.offline = error instanceof NoAnswer
       failed.value = wordsFor(error)
@@ -57,7 +57,7 @@ export function useBoard() {
     bay.value = { ...bay.value!, cards: [...others.slice(0, index), moved, ...others.slice(index)] }
     let wrong = ''
     try {
-      await api.put(`/api/jobs/${jobId}/place`, { personId, beforeJobId })
+      await api('PUT /api/jobs/:id/place', { id: jobId, body: { personId, beforeJobId } })
     } catch (error) {
       wrong = wordsFor(error)
     }

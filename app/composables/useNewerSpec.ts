@@ -11,7 +11,7 @@ export function useNewerSpec(jobId: number, view: () => JobView | null) {
   const known = ref<RevisionRow | null>(null)
   async function ask(): Promise<void> {
     try {
-      known.value = (await api.get<{ newer: RevisionRow | null }>(`/api/jobs/${jobId}/newer-spec`)).newer
+      known.value = (await api('GET /api/jobs/:id/newer-spec', { id: jobId })).newer
     } catch {
       /* no answer: the job goes on by what it has */
     }

@@ -15,7 +15,7 @@ export function usePhotos(given: { machineId: number; jobId?: number }) {
 
   async function load(): Promise<void> {
     try {
-      photos.value = (await api.get<PhotoRow[]>(`/api/machines/${given.machineId}/photos`)).filter(
+      photos.value = (await api('GET /api/machines/:id/photos', { id: given.machineId })).filter(
         p => given.jobId === undefined || p.jobId === given.jobId,
       )
     } catch (error) {
@@ -56,7 +56,7 @@ export function usePhotos(given: { machineId: number; jobId?: number }) {
     part.value = null
   }
   async function drop(id: number): Promise<void> {
-    if (await form.send(() => api.delete(`/api/photos/${id}`))) await load()
+    if (await form.send(() => api('DELETE /api/photos/:id', { id }))) await load()
   }
 
   let stop = () => {}

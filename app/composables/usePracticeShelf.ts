@@ -1,7 +1,6 @@
 import { computed, onMounted, ref } from 'vue'
 import type { Act, PracticeEngine, PracticeStart } from '~~/core/practice'
-import type { BestRun, PracticeResponse } from '~~/shared/practice'
-import type { ModelResponse, SearchResponse } from '~~/shared/spec-book'
+import type { BestRun } from '~~/shared/practice'
 import { api, wordsFor } from '../utils/api'
 import { useFinder } from './useFinder'
 import { useForm } from './useForm'
@@ -9,8 +8,8 @@ import { useForm } from './useForm'
 /** Models of the spec book as engines to practise on. */
 async function enginesLike(text: string): Promise<PracticeEngine[]> {
   if (!text.trim()) return []
-  const { rows } = await api.get<SearchResponse>(`/api/models?q=${encodeURIComponent(text)}&limit=6`)
-  const models = await Promise.all(rows.map(row => api.get<ModelResponse>(`/api/models/${row.id}`)))
+  const { rows } = await api('GET /api/models', { query: { q: text, limit: 6 } })
+  const models = await Promise.all(rows.map(row => api('GET /api/models/:id', { id: row.id })))
   return models.map(({ model }) => ({
     id: `model-${model.id}`,
     name: `${model.maker} ${model.model}`,
@@ -27,7 +26,7 @@ export function usePracticeShelf() {
   const { q, found, failed } = useFinder(enginesLike, 200)
   onMounted(() =>
     runs.send(async () => {
-      best.value = (await api.get<PracticeResponse>('/api/practice')).best
+      best.value = (await api('GET /api/practice')).best
     }),
   )
 
@@ -39,14 +38,16 @@ export function usePracticeShelf() {
   ): Promise<void> {
     kept.value = 'Handing it over …'
     try {
-      const answer = await api.post<{ best: BestRun[] }>('/api/practice', {
-        engineId: kind.id,
-        level,
-        seed,
-        guidance,
-        robot: robot ?? false,
-        seconds,
-        acts,
+      const answer = await api('POST /api/practice', {
+        body: {
+          engineId: kind.id,
+          level,
+          seed,
+          guidance,
+          robot: robot ?? false,
+          seconds,
+          acts,
+        },
       })
       best.value = answer.best
       kept.value = 'Kept with the shop’s runs.'

@@ -10,6 +10,6 @@ export default defineNuxtRouteMiddleware(async to => {
   if (!store.loaded) await store.load()
   if (store.session && to.path === '/sign-in' && !store.expired) return navigateTo('/')
   if (store.session || OPEN.has(to.path)) return
-  const { needed } = await api.get<{ needed: boolean }>('/api/setup').catch(() => ({ needed: false }))
+  const { needed } = await api('GET /api/setup').catch(() => ({ needed: false }))
   return navigateTo(needed ? '/setup' : { path: '/sign-in', query: to.path === '/' ? {} : { back: to.fullPath } })
 })

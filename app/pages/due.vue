@@ -14,7 +14,7 @@ const due = ref<DueResponse | null>(null)
 const weeks = ref<number | null>(8)
 const told = ref<{ customerId: number } | null>(null)
 const load = async () => {
-  due.value = (await form.send(() => api.get<DueResponse>(`/api/due?weeks=${weeks.value ?? 8}`))) ?? due.value
+  due.value = (await form.send(() => api('GET /api/due', { query: { weeks: weeks.value ?? 8 } }))) ?? due.value
 }
 onMounted(load)
 watch(weeks, load)

@@ -2,7 +2,6 @@
 import { definePageMeta, navigateTo, useHead } from '#imports'
 import Button from 'primevue/button'
 import { reactive } from 'vue'
-import type { SessionResponse } from '~~/shared/responses'
 import ChoiceField from '../components/forms/ChoiceField.vue'
 import TextField from '../components/forms/TextField.vue'
 import { useForm } from '../composables/useForm'
@@ -22,7 +21,7 @@ const shop = reactive({
 })
 
 async function submit(): Promise<void> {
-  const given = await form.send(() => api.post<SessionResponse>('/api/setup', shop))
+  const given = await form.send(() => api('POST /api/setup', { body: shop }))
   if (!given) return
   session.begin(given)
   await navigateTo('/')

@@ -4,6 +4,7 @@ import Button from 'primevue/button'
 import { computed, onMounted, reactive, ref } from 'vue'
 import { type Blade, plainBlade } from '~~/core/feeler'
 import { FigureError, parseLength } from '~~/core/units'
+import type { BodySent, Unfinished } from '~~/shared/api'
 import type { BladeSetRow, ShelfResponse } from '~~/shared/responses'
 import ChoiceField from '../components/forms/ChoiceField.vue'
 import TextField from '../components/forms/TextField.vue'
@@ -22,7 +23,7 @@ const shelf = ref<ShelfResponse | null>(null)
 const typed = reactive({ name: '', unit: 'mm' as 'mm' | 'thou' | null, sizes: '' })
 const sizesWrong = ref('')
 const load = async () => {
-  shelf.value = (await reading.send(() => api.get<ShelfResponse>('/api/shelf'))) ?? shelf.value
+  shelf.value = (await reading.send(() => api('GET /api/shelf'))) ?? shelf.value
 }
 onMounted(load)
 const favourite = computed(() => session.person?.favouriteSetId ?? shelf.value?.bladeSets[0]?.id ?? null)
@@ -47,7 +48,7 @@ async function add(): Promise<void> {
     sizesWrong.value = wordsFor(error)
     return
   }
-  if (await setForm.send(() => api.post('/api/blade-sets', { name: typed.name, unit: typed.unit, blades }))) {
+  if (await setForm.send(() => api('POST /api/blade-sets', { body: { name: typed.name, unit: typed.unit, blades } }))) {
     Object.assign(typed, { name: '', sizes: '' })
     await load()
   }
@@ -55,24 +56,25 @@ async function add(): Promise<void> {
 const sizeWrong = () =>
   sizesWrong.value || setForm.refusal.value?.problem.fields?.find(f => f.field.startsWith('blades'))?.message
 async function change({ id, ...set }: BladeSetRow): Promise<void> {
-  if (await reading.send(() => api.put(`/api/blade-sets/${id}`, set))) await load()
+  if (await reading.send(() => api('PUT /api/blade-sets/:id', { id, body: set }))) await load()
 }
 async function makeMine(bladeSetId: number): Promise<void> {
-  if (await reading.send(() => api.put('/api/favourite-set', { bladeSetId }))) await session.load()
+  if (await reading.send(() => api('PUT /api/favourite-set', { body: { bladeSetId } }))) await session.load()
 }
 async function remove(id: number): Promise<void> {
-  if (await reading.send(() => api.delete(`/api/blade-sets/${id}`))) await load()
+  if (await reading.send(() => api('DELETE /api/blade-sets/:id', { id }))) await load()
 }
-async function sendTool(
-  { method, path, body }: { method: 'post' | 'put' | 'delete'; path: string; body?: unknown },
-  done: () => void,
-): Promise<void> {
-  if (!(await toolForm.send<unknown>(() => (method === 'delete' ? api.delete(path) : api[method](path, body))))) return
+async function sendTool(call: () => Promise<unknown>, done = () => {}): Promise<void> {
+  if (!(await toolForm.send(call))) return
   done()
   await load()
 }
-async function count(shim: object, done: () => void): Promise<void> {
-  if (!(await shimForm.send(() => api.put('/api/shims', shim)))) return
+const keepWrench = (id: number | null, body: Unfinished<BodySent<'POST /api/wrenches'>>, done: () => void) =>
+  sendTool(() => (id === null ? api('POST /api/wrenches', { body }) : api('PUT /api/wrenches/:id', { id, body })), done)
+const keepAdapter = (id: number | null, body: Unfinished<BodySent<'POST /api/adapters'>>, done: () => void) =>
+  sendTool(() => (id === null ? api('POST /api/adapters', { body }) : api('PUT /api/adapters/:id', { id, body })), done)
+async function count(shim: Unfinished<BodySent<'PUT /api/shims'>>, done: () => void): Promise<void> {
+  if (!(await shimForm.send(() => api('PUT /api/shims', { body: shim })))) return
   done()
   await load()
 }
@@ -136,7 +138,10 @@ async function count(shim: object, done: () => void): Promise<void> {
         :is-lead="session.isLead"
         :today="today"
         :form="toolForm"
-        @send="sendTool"
+        @keep-wrench="keepWrench"
+        @keep-adapter="keepAdapter"
+        @remove-wrench="sendTool(() => api('DELETE /api/wrenches/:id', { id: $event }))"
+        @remove-adapter="sendTool(() => api('DELETE /api/adapters/:id', { id: $event }))"
       />
       <p v-if="toolForm.failed.value" class="wrong" role="alert">{{ toolForm.failed.value }}</p>
       <ShimStock :shims="shelf.shims" :form="shimForm" @count="count" />

@@ -56,7 +56,7 @@ const lengths = (of: number[], now: number | null) =>
     .map(value => ({ value, label: value < 60 ? `${value} minutes` : `${value / 60} h` }))
 async function settle(ways: ShopRequest): Promise<void> {
   kept.value = false
-  if (await form.send(() => api.put('/api/shop', ways))) {
+  if (await form.send(() => api('PUT /api/shop', { body: ways }))) {
     await session.load()
     kept.value = true
   }
@@ -65,10 +65,10 @@ const tokens = ref<ApiTokenRow[]>([])
 const token = ref<string | null>(null)
 const tokenForm = useForm()
 const loadTokens = async () => {
-  tokens.value = (await tokenForm.send(() => api.get<ApiTokenRow[]>('/api/tokens'))) ?? tokens.value
+  tokens.value = (await tokenForm.send(() => api('GET /api/tokens'))) ?? tokens.value
 }
 async function makeToken(name: string): Promise<void> {
-  const made = await tokenForm.send(() => api.post<{ token: string }>('/api/tokens', { name }))
+  const made = await tokenForm.send(() => api('POST /api/tokens', { body: { name } }))
   if (!made) return
   token.value = made.token
   await loadTokens()
@@ -76,35 +76,34 @@ async function makeToken(name: string): Promise<void> {
 const addresses = ref<CalendarAddressRow[]>([])
 const address = ref<string | null>(null)
 const loadAddresses = async () => {
-  addresses.value =
-    (await tokenForm.send(() => api.get<CalendarAddressRow[]>('/api/calendar-addresses'))) ?? addresses.value
+  addresses.value = (await tokenForm.send(() => api('GET /api/calendar-addresses'))) ?? addresses.value
 }
 async function makeAddress(): Promise<void> {
-  const made = await tokenForm.send(() => api.post<{ path: string }>('/api/calendar-addresses'))
+  const made = await tokenForm.send(() => api('POST /api/calendar-addresses'))
   if (!made) return
   address.value = `${location.origin}${made.path}`
   await loadAddresses()
 }
 async function endAddress(id: number): Promise<void> {
-  if (!(await tokenForm.send(() => api.delete(`/api/calendar-addresses/${id}`)))) return
+  if (!(await tokenForm.send(() => api('DELETE /api/calendar-addresses/:id', { id })))) return
   address.value = null
   await loadAddresses()
 }
 async function endToken(id: number): Promise<void> {
-  if (await tokenForm.send(() => api.delete(`/api/tokens/${id}`))) await loadTokens()
+  if (await tokenForm.send(() => api('DELETE /api/tokens/:id', { id }))) await loadTokens()
 }
 const load = async () => {
-  people.value = (await form.send(() => api.get<PersonRow[]>('/api/people'))) ?? people.value
+  people.value = (await form.send(() => api('GET /api/people'))) ?? people.value
   if (!session.isLead) return
   await loadTokens()
   await loadAddresses()
 }
 onMounted(load)
 async function signOutEverywhere(p: PersonRow): Promise<void> {
-  await form.send(() => api.post(`/api/people/${p.id}/sign-out`))
+  await form.send(() => api('POST /api/people/:id/sign-out', { id: p.id }))
 }
 async function add(): Promise<void> {
-  if (await form.send(() => api.post('/api/people', person))) {
+  if (await form.send(() => api('POST /api/people', { body: person }))) {
     Object.assign(person, { name: '', signIn: '', password: '', role: 'mechanic' })
     await load()
   }

@@ -2,12 +2,11 @@
 import { definePageMeta, navigateTo, useHead, useRoute } from '#imports'
 import Button from 'primevue/button'
 import { ref } from 'vue'
-import type { SessionResponse } from '~~/shared/responses'
 import TextField from '../components/forms/TextField.vue'
 import { useForm } from '../composables/useForm'
 import { useOutboxStore } from '../stores/outbox'
 import { useSessionStore } from '../stores/session'
-import { api } from '../utils/api'
+import { append } from '../utils/api'
 
 definePageMeta({ layout: false })
 useHead({ title: 'Sign in, Wembric' })
@@ -19,7 +18,7 @@ const password = ref('')
 
 async function submit(): Promise<void> {
   const given = await form.send(() =>
-    api.append<SessionResponse>('/api/session', { signIn: signIn.value, password: password.value }),
+    append('POST /api/session', { body: { signIn: signIn.value, password: password.value } }),
   )
   if (!given) return
   session.begin(given)

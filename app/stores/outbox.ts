@@ -1,7 +1,6 @@
 import { defineStore } from 'pinia'
 import { computed, ref, shallowRef } from 'vue'
 import type { Happening, JobEvent } from '~~/core/job'
-import type { EventResponse } from '~~/shared/event-request'
 import { onStoreLost, type Waiting } from '../local/database'
 import {
   draftAnswer,
@@ -14,7 +13,7 @@ import {
   settle,
   waitingAnswers,
 } from '../local/outbox'
-import { api, NoAnswer, Refused } from '../utils/api'
+import { append, NoAnswer, Refused } from '../utils/api'
 import { useSessionStore } from './session'
 
 const RETRY_MS = 2000
@@ -137,7 +136,10 @@ export const useOutboxStore = defineStore('outbox', () => {
   /** Sends one answer. Returns whether the next may go. */
   async function send(entry: Waiting): Promise<boolean> {
     try {
-      const { event, lastSeq, now } = await api.append<EventResponse>(`/api/jobs/${entry.jobId}/events`, entry.request)
+      const { event, lastSeq, now } = await append('POST /api/jobs/:id/events', {
+        id: entry.jobId,
+        body: entry.request,
+      })
       session.learnTime(now)
       session.offline = false
       for (const listener of listeners) listener(entry.jobId, event, lastSeq)

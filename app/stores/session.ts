@@ -28,7 +28,7 @@ export const useSessionStore = defineStore('session', () => {
   /** Asks the server who is signed in; when nobody answers, carries on as the last person here. */
   async function load(): Promise<void> {
     try {
-      begin(await api.get<SessionResponse>('/api/session'))
+      begin(await api('GET /api/session'))
     } catch (error) {
       if (error instanceof NoAnswer) {
         offline.value = true
@@ -40,7 +40,7 @@ export const useSessionStore = defineStore('session', () => {
   }
 
   async function signOut(): Promise<void> {
-    await api.delete('/api/session')
+    await api('DELETE /api/session')
     await rememberSession(null)
     session.value = null
   }

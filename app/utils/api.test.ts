@@ -1,5 +1,5 @@
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
-import { api, NoAnswer, Refused } from './api'
+import { api, append, NoAnswer, Refused } from './api'
 
 let ids: (string | null)[] = []
 let reply: () => Response
@@ -16,7 +16,7 @@ beforeEach(() => {
 afterEach(() => vi.unstubAllGlobals())
 
 describe('a request that makes something', () => {
-  const ask = () => api.post('/api/customers', { name: 'O. Wner' })
+  const ask = () => api('POST /api/customers', { body: { name: 'O. Wner' } })
   it('goes under the same id again when its reply was lost, and under another once it was answered', async () => {
     reply = () => {
       throw new TypeError('fetch failed')
@@ -38,8 +38,8 @@ describe('a request that makes something', () => {
   })
   it('what carries an id of its own goes without one', async () => {
     reply = () => json(200, {})
-    await api.append('/api/jobs/1/events', {})
-    await api.get('/api/bay')
+    await append('POST /api/jobs/:id/events', { id: 1, body: null })
+    await api('GET /api/bay')
     expect(ids).toEqual([null, null])
   })
 })

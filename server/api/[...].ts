@@ -1,6 +1,3 @@
-import { openRoute } from '../utils/api'
-import { Problem } from '../utils/problem'
+import { noRoute } from '../utils/api'
 
-export default openRoute(null, async () => {
-  throw new Problem(404, 'There is nothing at this address.')
-})
+export default noRoute

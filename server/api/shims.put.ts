@@ -1,6 +1,5 @@
-import { shimRequestSchema } from '../../shared/requests'
 import { countShims } from '../services/shelf'
 import { pool } from '../startup'
 import { shopRoute } from '../utils/api'
 
-export default shopRoute(shimRequestSchema, ({ person, body }) => countShims(pool(), person.shopId, body))
+export default shopRoute('PUT /api/shims', ({ person, body }) => countShims(pool(), person.shopId, body))

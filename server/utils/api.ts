@@ -1,6 +1,15 @@
-import { defineEventHandler, getHeader, getRouterParam, readRawBody, setResponseHeader, type H3Event } from 'h3'
+import {
+  defineEventHandler,
+  getHeader,
+  getQuery,
+  getRouterParam,
+  readRawBody,
+  setResponseHeader,
+  type H3Event,
+} from 'h3'
 import { Readable } from 'node:stream'
 import { z, type ZodType } from 'zod'
+import { API, type ApiKey, type BodyTaken, type Done, type QueryTaken, type ResponseOf } from '../../shared/api'
 import type { PersonRole } from '../../shared/responses'
 import { shopForToken } from '../services/api-tokens'
 import { pool } from '../startup'
@@ -37,19 +46,36 @@ async function answer(event: H3Event, work: () => Promise<unknown>): Promise<unk
   }
 }
 
+/** What a route is given: the request, parsed by its line of the API; `id` is the number in its address. */
+interface Given<K extends ApiKey> {
+  event: H3Event
+  body: BodyTaken<K>
+  query: QueryTaken<K>
+  readonly id: number
+}
+/** What a route answers; nothing where it is only done. */
+type Answer<K extends ApiKey> = Promise<ResponseOf<K> extends Done ? unknown : ResponseOf<K>>
+
+async function givenOf<K extends ApiKey>(event: H3Event, key: K): Promise<Given<K>> {
+  const { body, query } = API[key] as { body: ZodType | null; query: ZodType | null }
+  return {
+    event,
+    query: query?.parse(getQuery(event)) as QueryTaken<K>,
+    body: (body ? body.parse(await readJson(event)) : undefined) as BodyTaken<K>,
+    get id() {
+      return idOf(event)
+    },
+  }
+}
+
 /** A route that anybody may call: parse, then work. */
-export const openRoute = <B>(
-  schema: ZodType<B> | null,
-  work: (given: { event: H3Event; body: B }) => Promise<unknown>,
-) =>
-  defineEventHandler(event =>
-    answer(event, async () => work({ event, body: schema ? schema.parse(await readJson(event)) : (undefined as B) })),
-  )
+export const openRoute = <K extends ApiKey>(key: K, work: (given: Given<K>) => Answer<K>) =>
+  defineEventHandler(event => answer(event, async () => work(await givenOf(event, key))))
 
 /** A route for people who are signed in: the shop they may see is theirs and nothing else is taken from the request. */
-export const shopRoute = <B>(
-  schema: ZodType<B> | null,
-  work: (given: { event: H3Event; body: B; person: SignedIn }) => Promise<unknown>,
+export const shopRoute = <K extends ApiKey>(
+  key: K,
+  work: (given: Given<K> & { person: SignedIn }) => Answer<K>,
   role: PersonRole = 'mechanic',
 ) =>
   defineEventHandler(event =>
@@ -57,10 +83,15 @@ export const shopRoute = <B>(
       const person = await currentPerson(event)
       if (role === 'lead' && person.role !== 'lead')
         throw new Problem(403, 'Only a lead may do that. Ask one to sign in.')
-      const body = schema ? schema.parse(await readJson(event)) : (undefined as B)
-      return answeredOnce(event, person, body, () => work({ event, person, body }))
+      const given = await givenOf(event, key)
+      return answeredOnce(event, person, given.body, () => work(Object.assign(given, { person })))
     }),
   )
+
+/** Whatever is at no address of its own. */
+export const noRoute = defineEventHandler(event =>
+  answer(event, () => Promise.reject(new Problem(404, 'There is nothing at this address.'))),
+)
 
 /** The number in the address. */
 export const idOf = (event: H3Event): number => {

@@ -14,7 +14,7 @@ const asked = ref<number | null>(null)
 const because = ref('')
 async function tick(id: number, done: boolean): Promise<void> {
   const answer = await form.send(() =>
-    api.put(`/api/tasks/${id}`, { done, because: asked.value === id ? because.value : '' }),
+    api('PUT /api/tasks/:id', { id, body: { done, because: asked.value === id ? because.value : '' } }),
   )
   asked.value = answer === null && form.refusal.value?.problem.code === 'held' ? id : null
   if (answer !== null) {

@@ -20,12 +20,17 @@ const NEEDS: { value: TaskRow['needs']; label: string }[] = [
   { value: 'cold', label: 'cold engine' },
 ]
 async function add(needs: TaskRow['needs']): Promise<void> {
-  if (!(await form.send(() => api.post(`/api/jobs/${props.card.jobId}/tasks`, { name: name.value, needs })))) return
+  if (
+    !(await form.send(() =>
+      api('POST /api/jobs/:id/tasks', { id: props.card.jobId, body: { name: name.value, needs } }),
+    ))
+  )
+    return
   name.value = ''
   emit('changed')
 }
 async function drop(id: number): Promise<void> {
-  if (await form.send(() => api.delete(`/api/tasks/${id}`))) emit('changed')
+  if (await form.send(() => api('DELETE /api/tasks/:id', { id }))) emit('changed')
 }
 </script>
 

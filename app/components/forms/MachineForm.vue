@@ -21,10 +21,12 @@ const none = ref(false)
 
 async function submit(): Promise<void> {
   const row = await form.send(() =>
-    api.post<MachineRow>('/api/machines', {
-      ...machine,
-      modelId: typeof model.value === 'object' ? model.value?.id : null,
-      customer: customer.value,
+    api('POST /api/machines', {
+      body: {
+        ...machine,
+        modelId: typeof model.value === 'object' ? model.value?.id : null,
+        customer: customer.value,
+      },
     }),
   )
   if (row) emit('added', row)

@@ -15,7 +15,7 @@ const customers = ref<CustomerRow[]>([])
 const chosen = ref<number | null>(NEW)
 const name = ref('')
 onMounted(async () => {
-  customers.value = await api.get<CustomerRow[]>('/api/customers').catch(() => [])
+  customers.value = await api('GET /api/customers').catch(() => [])
 })
 const options = computed(() => [
   { value: NEW, label: 'A new owner' },

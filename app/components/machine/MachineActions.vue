@@ -47,24 +47,29 @@ const kept = ref('')
 
 async function submit(): Promise<void> {
   kept.value = ''
-  const at = `/api/machines/${id.value}`
   const meter = meterOf(told.meter)
   const answer = await form.send(() => {
     switch (what.value) {
       case 'edit':
-        return api.put<MachineRow>(at, edit)
+        return api('PUT /api/machines/:id', { id: id.value, body: edit })
       case 'owner':
-        return api.post<MachineRow>(`${at}/owner`, { customer: customer.value })
+        return api('POST /api/machines/:id/owner', { id: id.value, body: { customer: customer.value } })
       case 'meter':
-        return api.post<MachineRow>(`${at}/meter`, { on: told.on, meter, replaced: told.replaced })
+        return api('POST /api/machines/:id/meter', {
+          id: id.value,
+          body: { on: told.on, meter, replaced: told.replaced },
+        })
       case 'engine':
-        return api.post<MachineRow>(`${at}/engine`, {
-          on: told.on,
-          modelId: typeof model.value === 'object' ? model.value?.id : null,
-          words: told.words,
+        return api('POST /api/machines/:id/engine', {
+          id: id.value,
+          body: {
+            on: told.on,
+            modelId: typeof model.value === 'object' ? model.value?.id : null,
+            words: told.words,
+          },
         })
       default:
-        return api.post<MachineRow>(`${at}/merge`, { intoId: intoId.value })
+        return api('POST /api/machines/:id/merge', { id: id.value, body: { intoId: intoId.value } })
     }
   })
   if (!answer) return

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import type { BodySent } from '~~/shared/api'
 import Button from 'primevue/button'
 import Checkbox from 'primevue/checkbox'
 import { reactive, ref } from 'vue'
@@ -28,7 +29,7 @@ function intervalOf(typed: string): { loMm: number; hiMm: number } | null {
 }
 async function submit(): Promise<void> {
   kept.value = ''
-  const body: Record<string, unknown> = {}
+  const body: BodySent<'POST /api/machines/:id/visits'>['valves'] = {}
   let wrong = false
   for (const [id, v] of Object.entries(valves)) {
     v.wrong = ''
@@ -45,7 +46,10 @@ async function submit(): Promise<void> {
   }
   if (wrong) return
   const answer = await form.send(() =>
-    api.post(`/api/machines/${props.seen.machine.id}/visits`, { ...given, meter: meterOf(given.meter), valves: body }),
+    api('POST /api/machines/:id/visits', {
+      id: props.seen.machine.id,
+      body: { ...given, meter: meterOf(given.meter), valves: body },
+    }),
   )
   if (!answer) return
   kept.value = 'Kept: it stands in the log by its day.'

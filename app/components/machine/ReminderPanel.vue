@@ -15,7 +15,7 @@ const draft = ref<ReminderResponse | null>(null)
 const [subject, text, email, kept] = [ref(''), ref(''), ref(''), ref('')]
 onMounted(async () => {
   draft.value = await form.send(() =>
-    api.get<ReminderResponse>(`/api/customers/${props.customerId}/reminder?weeks=${props.weeks}`),
+    api('GET /api/customers/:id/reminder', { id: props.customerId, query: { weeks: props.weeks } }),
   )
   if (!draft.value) return
   subject.value = draft.value.subject
@@ -39,12 +39,14 @@ async function tell(how: 'copied' | 'printed' | 'sent'): Promise<void> {
   if (how === 'printed') window.print()
   if (how === 'sent' && email.value !== draft.value!.email && !(await saveEmail())) return
   const answer = await form.send(() =>
-    api.post<{ file: string | null }>('/api/reminders', {
-      customerId: props.customerId,
-      machineIds: draft.value!.machineIds,
-      how,
-      text: text.value,
-      subject: subject.value,
+    api('POST /api/reminders', {
+      body: {
+        customerId: props.customerId,
+        machineIds: draft.value!.machineIds,
+        how,
+        text: text.value,
+        subject: subject.value,
+      },
     }),
   )
   if (!answer) return
@@ -57,12 +59,12 @@ async function tell(how: 'copied' | 'printed' | 'sent'): Promise<void> {
   emit('told')
 }
 async function saveEmail(): Promise<boolean> {
-  const all = await form.send(() => api.get<{ id: number; name: string; contact: string }[]>('/api/customers'))
+  const all = await form.send(() => api('GET /api/customers'))
   const own = all?.find(c => c.id === props.customerId)
   return (
     own !== undefined &&
     (await form.send(() =>
-      api.put(`/api/customers/${own.id}`, { name: own.name, contact: own.contact, email: email.value }),
+      api('PUT /api/customers/:id', { id: own.id, body: { name: own.name, contact: own.contact, email: email.value } }),
     )) !== null
   )
 }

@@ -3,6 +3,7 @@ import Button from 'primevue/button'
 import { reactive } from 'vue'
 import { scaleWords, TORQUE_UNITS } from '~~/core/torque'
 import { newtonMetres, type TorqueUnit } from '~~/core/units'
+import type { BodySent, Unfinished } from '~~/shared/api'
 import type { AdapterRow, WrenchRow } from '~~/shared/responses'
 import type { useForm } from '../../composables/useForm'
 import ChoiceField from '../forms/ChoiceField.vue'
@@ -17,7 +18,10 @@ const props = defineProps<{
   form: ReturnType<typeof useForm>
 }>()
 const emit = defineEmits<{
-  send: [call: { method: 'post' | 'put' | 'delete'; path: string; body?: unknown }, done: () => void]
+  keepWrench: [id: number | null, wrench: Unfinished<BodySent<'POST /api/wrenches'>>, done: () => void]
+  keepAdapter: [id: number | null, adapter: Unfinished<BodySent<'POST /api/adapters'>>, done: () => void]
+  removeWrench: [id: number]
+  removeAdapter: [id: number]
 }>()
 const EMPTY = {
   id: null as number | null,
@@ -46,27 +50,11 @@ function keepWrench(): void {
     lengthMm: number(wrench.length),
     calibrationDue: wrench.due.trim() || null,
   }
-  emit(
-    'send',
-    {
-      method: wrench.id === null ? 'post' : 'put',
-      path: `/api/wrenches${wrench.id === null ? '' : `/${wrench.id}`}`,
-      body,
-    },
-    () => Object.assign(wrench, EMPTY),
-  )
+  emit('keepWrench', wrench.id, body, () => Object.assign(wrench, EMPTY))
 }
 function keepAdapter(): void {
   const body = { name: adapter.name, lengthMm: number(adapter.length), angleDeg: number(adapter.angle) }
-  emit(
-    'send',
-    {
-      method: adapter.id === null ? 'post' : 'put',
-      path: `/api/adapters${adapter.id === null ? '' : `/${adapter.id}`}`,
-      body,
-    },
-    () => Object.assign(adapter, NO_ADAPTER),
-  )
+  emit('keepAdapter', adapter.id, body, () => Object.assign(adapter, NO_ADAPTER))
 }
 const inUnit = (nm: number, unit: TorqueUnit) => String(Number((nm / newtonMetres(1, unit)).toFixed(1)))
 const changeWrench = (w: WrenchRow) =>
@@ -81,7 +69,6 @@ const changeWrench = (w: WrenchRow) =>
   })
 const changeAdapter = (a: AdapterRow) =>
   Object.assign(adapter, { id: a.id, name: a.name, length: String(a.lengthMm), angle: String(a.angleDeg) })
-const remove = (path: string) => emit('send', { method: 'delete', path }, () => {})
 const late = (w: WrenchRow) => w.calibrationDue !== null && w.calibrationDue < props.today
 const ANGLES: Record<number, string> = { 0: 'straight on', 90: 'square on', 180: 'turned back' }
 </script>
@@ -112,7 +99,7 @@ const ANGLES: Record<number, string> = { 0: 'straight on', 90: 'square on', 180:
               type="button"
               class="quiet"
               :aria-label="`Take ${w.name} off the shelf`"
-              @click="remove(`/api/wrenches/${w.id}`)"
+              @click="emit('removeWrench', w.id)"
             >
               Take off
             </button></span
@@ -187,7 +174,7 @@ const ANGLES: Record<number, string> = { 0: 'straight on', 90: 'square on', 180:
               type="button"
               class="quiet"
               :aria-label="`Take ${a.name} off the shelf`"
-              @click="remove(`/api/adapters/${a.id}`)"
+              @click="emit('removeAdapter', a.id)"
             >
               Take off
             </button></span

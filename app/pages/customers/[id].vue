@@ -25,12 +25,11 @@ const intoId = ref<number | null>(null)
 const kept = ref('')
 const loadYear = async () => {
   summary.value =
-    (await form.send(() => api.get<CustomerSummary>(`/api/customers/${id}/summary?year=${year.value}`))) ??
-    summary.value
+    (await form.send(() => api('GET /api/customers/:id/summary', { id, query: { year: year.value } }))) ?? summary.value
 }
 onMounted(async () => {
   await loadYear()
-  all.value = (await form.send(() => api.get<CustomerRow[]>('/api/customers'))) ?? []
+  all.value = (await form.send(() => api('GET /api/customers'))) ?? []
   const own = all.value.find(c => c.id === id)
   if (own) Object.assign(given, { name: own.name, contact: own.contact, email: own.email })
 })
@@ -40,15 +39,15 @@ const day = (iso: string) =>
   new Date(iso).toLocaleDateString('en-GB', { day: 'numeric', month: 'short', timeZone: 'UTC' })
 const pdf = computed(() => `/api/customers/${id}/summary.pdf?year=${year.value}&paper=${paper.value}`)
 async function keep(): Promise<void> {
-  kept.value = (await other.send(() => api.put(`/api/customers/${id}`, given))) ? 'Kept.' : ''
+  kept.value = (await other.send(() => api('PUT /api/customers/:id', { id, body: given }))) ? 'Kept.' : ''
   if (kept.value) await loadYear()
 }
 async function merge(): Promise<void> {
-  if (await other.send(() => api.post(`/api/customers/${id}/merge`, { intoId: intoId.value })))
+  if (await other.send(() => api('POST /api/customers/:id/merge', { id, body: { intoId: intoId.value } })))
     await navigateTo(`/customers/${intoId.value}`)
 }
 async function remove(): Promise<void> {
-  if (await other.send(() => api.delete(`/api/customers/${id}`))) await navigateTo('/machines')
+  if (await other.send(() => api('DELETE /api/customers/:id', { id }))) await navigateTo('/machines')
 }
 </script>
 

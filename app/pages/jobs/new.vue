@@ -39,12 +39,10 @@ const meterWrong = ref('')
 const wanted = Number(useRoute().query.machine ?? 0)
 onMounted(async () => {
   if (wanted)
-    machine.value = await loading.send(
-      async () => (await api.get<{ machine: MachineRow }>(`/api/machines/${wanted}`)).machine,
-    )
+    machine.value = await loading.send(async () => (await api('GET /api/machines/:id', { id: wanted })).machine)
   await find()
   if (!machine.value && text.value && found.value?.length === 1) await choose(found.value[0]!)
-  sets.value = (await loading.send(() => api.get<BladeSetRow[]>('/api/blade-sets'))) ?? []
+  sets.value = (await loading.send(() => api('GET /api/blade-sets'))) ?? []
   const mine = sets.value.find(s => s.id === session.person?.favouriteSetId) ?? sets.value[0]
   job.bladeSetId = mine?.id ?? null
 })
@@ -54,9 +52,7 @@ async function open(): Promise<void> {
   const meter = meterOf(job.meter)
   meterWrong.value = meter === undefined ? 'Give the meter as a figure such as 1204.5, or leave it empty.' : ''
   if (meter === undefined || !machine.value) return
-  const made = await form.send(() =>
-    api.post<{ id: number }>('/api/jobs', { ...job, meter, machineId: machine.value!.id }),
-  )
+  const made = await form.send(() => api('POST /api/jobs', { body: { ...job, meter, machineId: machine.value!.id } }))
   if (made) await navigateTo(`/jobs/${made.id}`)
 }
 /** The next field takes the focus, so that the keyboard goes on where the eye does. */

@@ -7,7 +7,7 @@ import Select from 'primevue/select'
 import { useIntervalFn } from '@vueuse/core'
 import { computed, ref } from 'vue'
 import { COLUMNS, headingOf } from '~~/core/exchange'
-import type { ImportResponse, ImportRow, ImportRowState } from '~~/shared/spec-book'
+import type { Delimiter, ImportResponse, ImportRow, ImportRowState } from '~~/shared/spec-book'
 import ChoiceField from '../../components/forms/ChoiceField.vue'
 import TextField from '../../components/forms/TextField.vue'
 import { useForm } from '../../composables/useForm'
@@ -23,21 +23,21 @@ const LEFT_OUT = '–'
 const LEAVE = { value: LEFT_OUT, label: 'leave it out' }
 const columns = [LEAVE, ...COLUMNS.map(c => ({ value: c as string, label: headingOf(c).replaceAll('_', ' ') }))]
 const mapping = ref<string[]>([])
-const delimiter = ref<string | null>(',')
+const delimiter = ref<Delimiter | null>(',')
 const DELIMITERS = [
   { value: ',', label: 'comma' },
   { value: ';', label: 'semicolon' },
   { value: '\t', label: 'tab' },
   { value: '|', label: 'bar' },
 ]
-const at = (path = '') => `/api/spec-imports/${taken.value!.id}${path}`
+const at = () => ({ id: taken.value!.id })
 
 function show(answer: ImportResponse | null, withMapping = false): void {
   if (!answer) return
   taken.value = answer
   if (!withMapping) return
   mapping.value = answer.settings.mapping.map(c => c ?? LEFT_OUT)
-  delimiter.value = answer.settings.delimiter
+  delimiter.value = answer.settings.delimiter as Delimiter
 }
 async function choose(event: Event): Promise<void> {
   const input = event.target as HTMLInputElement
@@ -59,18 +59,26 @@ async function choose(event: Event): Promise<void> {
   sent.value = null
   input.value = ''
   if (!made) return
-  show(await form.send(() => api.get<ImportResponse>(`/api/spec-imports/${made.id}`)), true)
+  show(await form.send(() => api('GET /api/spec-imports/:id', { id: made.id })), true)
   if (file.name.toLowerCase().endsWith('.json') && !form.failed.value) await read()
 }
 const respelt = async () =>
-  show(await form.send(() => api.post<ImportResponse>(at('/delimiter'), { delimiter: delimiter.value })), true)
+  show(
+    await form.send(() =>
+      api('POST /api/spec-imports/:id/delimiter', { ...at(), body: { delimiter: delimiter.value } }),
+    ),
+    true,
+  )
 async function read(): Promise<void> {
   rows.value = []
   show(
     await form.send(() =>
-      api.post<ImportResponse>(at('/read'), {
-        delimiter: delimiter.value ?? ',',
-        mapping: mapping.value.map(c => (c === LEFT_OUT ? null : c)),
+      api('POST /api/spec-imports/:id/read', {
+        ...at(),
+        body: {
+          delimiter: delimiter.value ?? ',',
+          mapping: mapping.value.map(c => (c === LEFT_OUT ? null : c)),
+        },
       }),
     ),
   )
@@ -79,7 +87,7 @@ const busy = computed(() => taken.value?.state === 'reading' || taken.value?.sta
 useIntervalFn(async () => {
   if (!busy.value) return
   const before = taken.value!.state
-  show(await api.get<ImportResponse>(at()).catch(() => taken.value))
+  show(await api('GET /api/spec-imports/:id', at()).catch(() => taken.value))
   if (before === 'reading' && taken.value?.state === 'preview')
     await open(taken.value.counts.problem ? 'problem' : taken.value.counts.changed ? 'changed' : 'new')
 }, 400)
@@ -94,28 +102,36 @@ const shown = ref<ImportRowState>('problem')
 const rows = ref<ImportRow[]>([])
 async function open(state: ImportRowState): Promise<void> {
   shown.value = state
-  rows.value = (await form.send(() => api.get<ImportRow[]>(at(`/rows?state=${state}`)))) ?? []
+  rows.value = (await form.send(() => api('GET /api/spec-imports/:id/rows', { ...at(), query: { state } }))) ?? []
 }
 async function more(): Promise<void> {
   rows.value = [
     ...rows.value,
     ...((await form.send(() =>
-      api.get<ImportRow[]>(at(`/rows?state=${shown.value}&after=${rows.value.at(-1)!.rowNo}`)),
+      api('GET /api/spec-imports/:id/rows', {
+        ...at(),
+        query: { state: shown.value, after: rows.value.at(-1)!.rowNo },
+      }),
     )) ?? []),
   ]
 }
 async function asPrinted(row: ImportRow): Promise<void> {
-  if (!(await form.send(() => api.post(at('/answer'), { rowNo: row.rowNo })))) return
-  show(await form.send(() => api.get<ImportResponse>(at())))
+  if (!(await form.send(() => api('POST /api/spec-imports/:id/answer', { ...at(), body: { rowNo: row.rowNo } }))))
+    return
+  show(await form.send(() => api('GET /api/spec-imports/:id', at())))
   rows.value = rows.value.filter(r => r.rowNo !== row.rowNo)
 }
 const approveBecause = ref('')
 const writes = computed(() => (taken.value?.counts.new ?? 0) + (taken.value?.counts.changed ?? 0))
 const accept = async () =>
-  show(await form.send(() => api.post<ImportResponse>(at('/accept'), { approveBecause: approveBecause.value })))
+  show(
+    await form.send(() =>
+      api('POST /api/spec-imports/:id/accept', { ...at(), body: { approveBecause: approveBecause.value } }),
+    ),
+  )
 const cancel = async () => {
   abort?.abort()
-  if (taken.value) show(await form.send(() => api.post<ImportResponse>(at('/cancel'))))
+  if (taken.value) show(await form.send(() => api('POST /api/spec-imports/:id/cancel', at())))
 }
 const percent = computed(() =>
   !taken.value

@@ -3,8 +3,6 @@ import { navigateTo, useHead, useRoute } from '#imports'
 import { NuxtLink } from '#components'
 import Button from 'primevue/button'
 import { onMounted, ref } from 'vue'
-import type { PersonRow } from '~~/shared/responses'
-import type { ModelRow } from '~~/shared/spec-book'
 import TextField from '../../components/forms/TextField.vue'
 import DoubtList from '../../components/spec/DoubtList.vue'
 import IdentityFields from '../../components/spec/IdentityFields.vue'
@@ -25,7 +23,7 @@ const approveBecause = ref('')
 const onlyLead = ref(false)
 onMounted(async () => {
   if (!session.isLead) return
-  const people = await form.send(() => api.get<PersonRow[]>('/api/people'))
+  const people = await form.send(() => api('GET /api/people'))
   onlyLead.value = people?.filter(p => p.role === 'lead').length === 1
   if (onlyLead.value) approveBecause.value = 'The only lead here; looked at the page twice'
 })
@@ -34,11 +32,13 @@ async function submit(): Promise<void> {
   const engine = given.engine()
   if (!engine || given.open().length) return
   const made = await form.send(() =>
-    api.post<ModelRow>('/api/models', {
-      ...given.identity(),
-      engine,
-      answered: answered.value,
-      approveBecause: onlyLead.value ? approveBecause.value : '',
+    api('POST /api/models', {
+      body: {
+        ...given.identity(),
+        engine,
+        answered: answered.value,
+        approveBecause: onlyLead.value ? approveBecause.value : '',
+      },
     }),
   )
   if (made) await navigateTo(`/spec-book/${made.id}`)

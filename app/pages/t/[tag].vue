@@ -10,7 +10,7 @@ useHead({ title: 'Tag, Wembric' })
 const tag = String(useRoute().params.tag)
 const form = useForm()
 onMounted(async () => {
-  const found = await form.send(() => api.get<{ id: number }>(`/api/tags/${encodeURIComponent(tag)}`))
+  const found = await form.send(() => api('GET /api/tags/:tag', { tag }))
   if (found) await navigateTo(`/machines/${found.id}`, { replace: true })
 })
 </script>

@@ -1,5 +1,9 @@
 import { removeAdapter } from '../../services/shelf'
 import { pool } from '../../startup'
-import { idOf, shopRoute } from '../../utils/api'
+import { shopRoute } from '../../utils/api'
 
-export default shopRoute(null, ({ event, person }) => removeAdapter(pool(), person.shopId, idOf(event)), 'lead')
+export default shopRoute(
+  'DELETE /api/adapters/:id',
+  ({ person, id }) => removeAdapter(pool(), person.shopId, id),
+  'lead',
+)

@@ -1,10 +1,9 @@
-import { adapterRequestSchema } from '../../../shared/requests'
 import { changeAdapter } from '../../services/shelf'
 import { pool } from '../../startup'
-import { idOf, shopRoute } from '../../utils/api'
+import { shopRoute } from '../../utils/api'
 
 export default shopRoute(
-  adapterRequestSchema,
-  ({ event, person, body }) => changeAdapter(pool(), person.shopId, idOf(event), body),
+  'PUT /api/adapters/:id',
+  ({ person, body, id }) => changeAdapter(pool(), person.shopId, id, body),
   'lead',
 )

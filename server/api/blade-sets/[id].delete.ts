@@ -1,5 +1,9 @@
 import { removeBladeSet } from '../../services/shelf'
 import { pool } from '../../startup'
-import { idOf, shopRoute } from '../../utils/api'
+import { shopRoute } from '../../utils/api'
 
-export default shopRoute(null, ({ event, person }) => removeBladeSet(pool(), person.shopId, idOf(event)), 'lead')
+export default shopRoute(
+  'DELETE /api/blade-sets/:id',
+  ({ person, id }) => removeBladeSet(pool(), person.shopId, id),
+  'lead',
+)

@@ -1,9 +1,8 @@
-import { bladeSetRequestSchema } from '../../../shared/requests'
 import { changeBladeSet } from '../../services/shelf'
 import { pool } from '../../startup'
-import { idOf, shopRoute } from '../../utils/api'
+import { shopRoute } from '../../utils/api'
 
 // a mechanic too: whoever finds a blade bent or gone marks it
-export default shopRoute(bladeSetRequestSchema, ({ event, person, body }) =>
-  changeBladeSet(pool(), person.shopId, idOf(event), body),
+export default shopRoute('PUT /api/blade-sets/:id', ({ person, body, id }) =>
+  changeBladeSet(pool(), person.shopId, id, body),
 )

@@ -2,4 +2,4 @@ import { listBladeSets } from '../../services/shelf'
 import { pool } from '../../startup'
 import { shopRoute } from '../../utils/api'
 
-export default shopRoute(null, ({ person }) => listBladeSets(pool(), person.shopId))
+export default shopRoute('GET /api/blade-sets', ({ person }) => listBladeSets(pool(), person.shopId))

@@ -1,5 +1,9 @@
 import { endAddress } from '../../services/calendar'
 import { pool } from '../../startup'
-import { idOf, shopRoute } from '../../utils/api'
+import { shopRoute } from '../../utils/api'
 
-export default shopRoute(null, ({ event, person }) => endAddress(pool(), person, idOf(event)), 'lead')
+export default shopRoute(
+  'DELETE /api/calendar-addresses/:id',
+  ({ person, id }) => endAddress(pool(), person, id),
+  'lead',
+)

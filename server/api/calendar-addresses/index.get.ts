@@ -2,4 +2,4 @@ import { listAddresses } from '../../services/calendar'
 import { pool } from '../../startup'
 import { shopRoute } from '../../utils/api'
 
-export default shopRoute(null, ({ person }) => listAddresses(pool(), person.shopId))
+export default shopRoute('GET /api/calendar-addresses', ({ person }) => listAddresses(pool(), person.shopId))

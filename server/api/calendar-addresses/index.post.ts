@@ -2,4 +2,4 @@ import { makeAddress } from '../../services/calendar'
 import { pool } from '../../startup'
 import { shopRoute } from '../../utils/api'
 
-export default shopRoute(null, ({ person }) => makeAddress(pool(), person), 'lead')
+export default shopRoute('POST /api/calendar-addresses', ({ person }) => makeAddress(pool(), person), 'lead')

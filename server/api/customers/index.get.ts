@@ -2,4 +2,4 @@ import { listCustomers } from '../../services/customers'
 import { pool } from '../../startup'
 import { shopRoute } from '../../utils/api'
 
-export default shopRoute(null, ({ person }) => listCustomers(pool(), person.shopId))
+export default shopRoute('GET /api/customers', ({ person }) => listCustomers(pool(), person.shopId))

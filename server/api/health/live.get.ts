@@ -1,3 +1,3 @@
 import { openRoute } from '../../utils/api'
 
-export default openRoute(null, async () => ({ status: 'live' }))
+export default openRoute('GET /api/health/live', async () => ({ status: 'live' }))

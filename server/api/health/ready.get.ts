@@ -2,4 +2,4 @@ import { checkReady } from '../../services/health'
 import { pool } from '../../startup'
 import { openRoute } from '../../utils/api'
 
-export default openRoute(null, () => checkReady(pool()))
+export default openRoute('GET /api/health/ready', () => checkReady(pool()))

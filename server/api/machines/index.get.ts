@@ -1,8 +1,5 @@
-import { getQuery } from 'h3'
 import { listMachines } from '../../services/machines/edit'
 import { pool } from '../../startup'
 import { shopRoute } from '../../utils/api'
 
-export default shopRoute(null, ({ event, person }) =>
-  listMachines(pool(), person.shopId, String(getQuery(event).q ?? '').slice(0, 80)),
-)
+export default shopRoute('GET /api/machines', ({ person, query }) => listMachines(pool(), person.shopId, query.q))

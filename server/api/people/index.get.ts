@@ -2,4 +2,4 @@ import { listPeople } from '../../services/people'
 import { pool } from '../../startup'
 import { shopRoute } from '../../utils/api'
 
-export default shopRoute(null, ({ person }) => listPeople(pool(), person.shopId))
+export default shopRoute('GET /api/people', ({ person }) => listPeople(pool(), person.shopId))

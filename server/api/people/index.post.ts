@@ -1,10 +1,9 @@
-import { personSchema } from '../../../shared/requests'
 import { addPerson } from '../../services/people'
 import { pool } from '../../startup'
 import { shopRoute } from '../../utils/api'
 
 export default shopRoute(
-  personSchema,
+  'POST /api/people',
   async ({ person, body }) => ({ id: await addPerson(pool(), person.shopId, body) }),
   'lead',
 )

@@ -1,5 +1,5 @@
 import { removePhoto } from '../../services/photos'
 import { pool } from '../../startup'
-import { idOf, shopRoute } from '../../utils/api'
+import { shopRoute } from '../../utils/api'
 
-export default shopRoute(null, ({ event, person }) => removePhoto(pool(), person.shopId, idOf(event)))
+export default shopRoute('DELETE /api/photos/:id', ({ person, id }) => removePhoto(pool(), person.shopId, id))

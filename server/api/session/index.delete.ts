@@ -1,7 +1,7 @@
 import { openRoute } from '../../utils/api'
 import { endSession } from '../../utils/session'
 
-export default openRoute(null, async ({ event }) => {
+export default openRoute('DELETE /api/session', async ({ event }) => {
   await endSession(event)
   return { signedOut: true }
 })

@@ -2,4 +2,4 @@ import { sessionOf } from '../../services/people'
 import { pool } from '../../startup'
 import { shopRoute } from '../../utils/api'
 
-export default shopRoute(null, ({ person }) => sessionOf(pool(), person))
+export default shopRoute('GET /api/session', ({ person }) => sessionOf(pool(), person))

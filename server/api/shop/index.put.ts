@@ -1,6 +1,5 @@
-import { shopSchema } from '../../../shared/requests'
 import { settleShop } from '../../services/shop'
 import { pool } from '../../startup'
 import { shopRoute } from '../../utils/api'
 
-export default shopRoute(shopSchema, ({ person, body }) => settleShop(pool(), person.shopId, body), 'lead')
+export default shopRoute('PUT /api/shop', ({ person, body }) => settleShop(pool(), person.shopId, body), 'lead')

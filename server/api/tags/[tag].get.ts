@@ -13,6 +13,6 @@ function tagOf(written: string): string {
   }
 }
 
-export default shopRoute(null, ({ event, person }) =>
+export default shopRoute('GET /api/tags/:tag', ({ event, person }) =>
   machineWithTag(pool(), person.shopId, tagOf(getRouterParam(event, 'tag') ?? '')),
 )

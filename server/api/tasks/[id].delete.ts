@@ -1,5 +1,5 @@
 import { removeTask } from '../../services/board'
 import { pool } from '../../startup'
-import { idOf, shopRoute } from '../../utils/api'
+import { shopRoute } from '../../utils/api'
 
-export default shopRoute(null, ({ event, person }) => removeTask(pool(), person, idOf(event)))
+export default shopRoute('DELETE /api/tasks/:id', ({ person, id }) => removeTask(pool(), person, id))

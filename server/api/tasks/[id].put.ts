@@ -1,8 +1,5 @@
-import { taskDoneSchema } from '../../../shared/requests'
 import { tickTask } from '../../services/board'
 import { pool } from '../../startup'
-import { idOf, shopRoute } from '../../utils/api'
+import { shopRoute } from '../../utils/api'
 
-export default shopRoute(taskDoneSchema, ({ event, person, body }) =>
-  tickTask(pool(), person, idOf(event), body, new Date()),
-)
+export default shopRoute('PUT /api/tasks/:id', ({ person, body, id }) => tickTask(pool(), person, id, body, new Date()))

@@ -1,5 +1,5 @@
 import { endToken } from '../../services/api-tokens'
 import { pool } from '../../startup'
-import { idOf, shopRoute } from '../../utils/api'
+import { shopRoute } from '../../utils/api'
 
-export default shopRoute(null, ({ event, person }) => endToken(pool(), person, idOf(event)), 'lead')
+export default shopRoute('DELETE /api/tokens/:id', ({ person, id }) => endToken(pool(), person, id), 'lead')

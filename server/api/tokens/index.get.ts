@@ -2,4 +2,4 @@ import { listTokens } from '../../services/api-tokens'
 import { pool } from '../../startup'
 import { shopRoute } from '../../utils/api'
 
-export default shopRoute(null, ({ person }) => listTokens(pool(), person), 'lead')
+export default shopRoute('GET /api/tokens', ({ person }) => listTokens(pool(), person), 'lead')

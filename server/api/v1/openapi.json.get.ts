@@ -1,4 +1,4 @@
 import { openApi } from '../../../shared/openapi'
 import { openRoute } from '../../utils/api'
 
-export default openRoute(null, () => Promise.resolve(openApi()))
+export default openRoute('GET /api/v1/openapi.json', () => Promise.resolve(openApi()))

@@ -1,5 +1,9 @@
 import { removeWrench } from '../../services/shelf'
 import { pool } from '../../startup'
-import { idOf, shopRoute } from '../../utils/api'
+import { shopRoute } from '../../utils/api'
 
-export default shopRoute(null, ({ event, person }) => removeWrench(pool(), person.shopId, idOf(event)), 'lead')
+export default shopRoute(
+  'DELETE /api/wrenches/:id',
+  ({ person, id }) => removeWrench(pool(), person.shopId, id),
+  'lead',
+)

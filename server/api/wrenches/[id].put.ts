@@ -1,10 +1,9 @@
-import { wrenchRequestSchema } from '../../../shared/requests'
 import { changeWrench } from '../../services/shelf'
 import { pool } from '../../startup'
-import { idOf, shopRoute } from '../../utils/api'
+import { shopRoute } from '../../utils/api'
 
 export default shopRoute(
-  wrenchRequestSchema,
-  ({ event, person, body }) => changeWrench(pool(), person.shopId, idOf(event), body),
+  'PUT /api/wrenches/:id',
+  ({ person, body, id }) => changeWrench(pool(), person.shopId, id, body),
   'lead',
 )

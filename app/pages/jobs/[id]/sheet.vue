@@ -15,7 +15,7 @@ const session = useSessionStore()
 const form = useForm()
 const given = ref<SheetResponse | null>(null)
 const load = async () => {
-  given.value = await form.send(() => api.get<SheetResponse>(`/api/jobs/${jobId}/sheet`))
+  given.value = await form.send(() => api('GET /api/jobs/:id/sheet', { id: jobId }))
 }
 onMounted(load)
 

@@ -23,7 +23,7 @@ const session = useSessionStore()
 const form = useForm()
 const seen = ref<MachineResponse | null>(null)
 const load = async () => {
-  seen.value = (await form.send(() => api.get<MachineResponse>(`/api/machines/${id}`))) ?? seen.value
+  seen.value = (await form.send(() => api('GET /api/machines/:id', { id }))) ?? seen.value
 }
 onMounted(load)
 useHead({ title: () => (seen.value ? `${seen.value.machine.name}, Wembric` : 'Machine, Wembric') })

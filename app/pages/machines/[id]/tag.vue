@@ -13,7 +13,7 @@ const id = Number(useRoute().params.id)
 const form = useForm()
 const seen = ref<MachineResponse | null>(null)
 onMounted(async () => {
-  seen.value = await form.send(() => api.get<MachineResponse>(`/api/machines/${id}`))
+  seen.value = await form.send(() => api('GET /api/machines/:id', { id }))
 })
 useHead({ title: () => (seen.value ? `Tag ${seen.value.machine.tag}` : 'Tag, Wembric') })
 const print = () => window.print()

@@ -22,14 +22,14 @@ const effect = ref<Affected[]>([])
 const a = ref(Number(route.query.a))
 const b = ref(Number(route.query.b))
 async function load(): Promise<void> {
-  given.value = await form.send(() => api.get<ModelResponse>(`/api/models/${modelId}`))
+  given.value = await form.send(() => api('GET /api/models/:id', { id: modelId }))
   // the kind of valve whose figure changes is looked at first
   if (
     lines.value.find(l => l.id === 'intake')?.change !== 'same' &&
     lines.value.find(l => l.id === 'exhaust')?.change === 'same'
   )
     role.value = 'intake'
-  effect.value = (await form.send(() => api.get<Affected[]>(`/api/revisions/${b.value}/effect`))) ?? []
+  effect.value = (await form.send(() => api('GET /api/revisions/:id/effect', { id: b.value }))) ?? []
 }
 onMounted(load)
 const of = (id: number) => given.value?.revisions.find(r => r.id === id)
@@ -77,11 +77,13 @@ const asking = ref<'approve' | 'back' | null>(null)
 const reason = ref('')
 async function approve(): Promise<void> {
   if (own.value && asking.value !== 'approve') return void (asking.value = 'approve')
-  if (await form.send(() => api.post(`/api/revisions/${b.value}/approve`, { reason: reason.value }))) await decided()
+  if (await form.send(() => api('POST /api/revisions/:id/approve', { id: b.value, body: { reason: reason.value } })))
+    await decided()
 }
 async function sendBack(): Promise<void> {
   if (asking.value !== 'back') return void (asking.value = 'back')
-  if (await form.send(() => api.post(`/api/revisions/${b.value}/send-back`, { reason: reason.value }))) await decided()
+  if (await form.send(() => api('POST /api/revisions/:id/send-back', { id: b.value, body: { reason: reason.value } })))
+    await decided()
 }
 async function decided(): Promise<void> {
   asking.value = null

@@ -4,7 +4,7 @@ import { NuxtLink } from '#components'
 import Button from 'primevue/button'
 import { computed, onMounted, ref } from 'vue'
 import { compareSpecs } from '~~/core/spec'
-import type { ModelResponse, ModelRow, RevisionRow } from '~~/shared/spec-book'
+import type { ModelResponse, RevisionRow } from '~~/shared/spec-book'
 import TextField from '../../../components/forms/TextField.vue'
 import DoubtList from '../../../components/spec/DoubtList.vue'
 import IdentityFields from '../../../components/spec/IdentityFields.vue'
@@ -27,7 +27,7 @@ const between = ref<RevisionRow | null>(null)
 const reason = ref('')
 useHead({ title: 'New draft, Wembric' })
 onMounted(async () => {
-  given.value = await form.send(() => api.get<ModelResponse>(`/api/models/${modelId}`))
+  given.value = await form.send(() => api('GET /api/models/:id', { id: modelId }))
   if (!given.value) return
   // a draft is begun from what is in force, but knows of every revision until now
   basedOn.value = given.value.revisions.at(-1)!
@@ -45,16 +45,19 @@ async function submit(): Promise<void> {
   const engine = drafted.engine()
   if (!engine || drafted.open().length) return
   const made = await form.send(() =>
-    api.post<RevisionRow>(`/api/models/${modelId}/drafts`, {
-      engine,
-      reason: reason.value,
-      basedOn: basedOn.value?.id,
-      answered: answered.value,
+    api('POST /api/models/:id/drafts', {
+      id: modelId,
+      body: {
+        engine,
+        reason: reason.value,
+        basedOn: basedOn.value?.id,
+        answered: answered.value,
+      },
     }),
   )
   if (made) await navigateTo(`/spec-book/${modelId}/compare?a=${given.value!.model.revisionId}&b=${made.id}`)
   else if (form.refusal.value?.problem.code === 'newer-revision') {
-    const now = await api.get<ModelResponse>(`/api/models/${modelId}`)
+    const now = await api('GET /api/models/:id', { id: modelId })
     between.value = now.revisions.at(-1)!
   }
 }
@@ -65,7 +68,7 @@ function seen(): void {
   form.failed.value = ''
 }
 async function rename(): Promise<void> {
-  const named = await naming.send(() => api.put<ModelRow>(`/api/models/${modelId}`, drafted.identity()))
+  const named = await naming.send(() => api('PUT /api/models/:id', { id: modelId, body: drafted.identity() }))
   if (named && given.value) given.value = { ...given.value, model: { ...given.value.model, ...named } }
 }
 </script>

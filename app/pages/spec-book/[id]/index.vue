@@ -21,7 +21,7 @@ const form = useForm()
 const given = ref<ModelResponse | null>(null)
 const shownId = ref(0)
 const load = async () => {
-  given.value = await form.send(() => api.get<ModelResponse>(`/api/models/${modelId}`))
+  given.value = await form.send(() => api('GET /api/models/:id', { id: modelId }))
   shownId.value = given.value?.model.revisionId ?? 0
 }
 onMounted(load)

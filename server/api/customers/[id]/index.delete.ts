@@ -1,5 +1,5 @@
 import { removeCustomer } from '../../../services/customers'
 import { pool } from '../../../startup'
-import { idOf, shopRoute } from '../../../utils/api'
+import { shopRoute } from '../../../utils/api'
 
-export default shopRoute(null, ({ event, person }) => removeCustomer(pool(), person.shopId, idOf(event)))
+export default shopRoute('DELETE /api/customers/:id', ({ person, id }) => removeCustomer(pool(), person.shopId, id))

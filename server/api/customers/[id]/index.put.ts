@@ -1,8 +1,7 @@
-import { customerSchema } from '../../../../shared/requests'
 import { editCustomer } from '../../../services/customers'
 import { pool } from '../../../startup'
-import { idOf, shopRoute } from '../../../utils/api'
+import { shopRoute } from '../../../utils/api'
 
-export default shopRoute(customerSchema, ({ event, person, body }) =>
-  editCustomer(pool(), person.shopId, idOf(event), body),
+export default shopRoute('PUT /api/customers/:id', ({ person, body, id }) =>
+  editCustomer(pool(), person.shopId, id, body),
 )

@@ -1,8 +1,7 @@
-import { mergeSchema } from '../../../../shared/requests'
 import { mergeCustomers } from '../../../services/customers'
 import { pool } from '../../../startup'
-import { idOf, shopRoute } from '../../../utils/api'
+import { shopRoute } from '../../../utils/api'
 
-export default shopRoute(mergeSchema, ({ event, person, body }) =>
-  mergeCustomers(pool(), person.shopId, idOf(event), body.intoId),
+export default shopRoute('POST /api/customers/:id/merge', ({ person, body, id }) =>
+  mergeCustomers(pool(), person.shopId, id, body.intoId),
 )

@@ -1,9 +1,7 @@
-import { getQuery } from 'h3'
-import { summarySchema } from '../../../../shared/requests'
 import { customerSummary } from '../../../services/customer-summary'
 import { pool } from '../../../startup'
-import { idOf, shopRoute } from '../../../utils/api'
+import { shopRoute } from '../../../utils/api'
 
-export default shopRoute(null, ({ event, person }) =>
-  customerSummary(pool(), person.shopId, idOf(event), summarySchema.parse(getQuery(event)).year, new Date()),
+export default shopRoute('GET /api/customers/:id/summary', ({ person, id, query }) =>
+  customerSummary(pool(), person.shopId, id, query.year, new Date()),
 )

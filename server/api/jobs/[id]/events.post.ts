@@ -1,8 +1,7 @@
-import { eventRequestSchema } from '../../../../shared/event-request'
 import { postEvent } from '../../../services/job-log'
 import { pool } from '../../../startup'
-import { idOf, shopRoute } from '../../../utils/api'
+import { shopRoute } from '../../../utils/api'
 
-export default shopRoute(eventRequestSchema, ({ event, person, body }) =>
-  postEvent(pool(), person, idOf(event), body, new Date()),
+export default shopRoute('POST /api/jobs/:id/events', ({ person, body, id }) =>
+  postEvent(pool(), person, id, body, new Date()),
 )

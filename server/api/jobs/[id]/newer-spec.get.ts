@@ -1,5 +1,5 @@
 import { newerSpec } from '../../../services/jobs'
 import { pool } from '../../../startup'
-import { idOf, shopRoute } from '../../../utils/api'
+import { shopRoute } from '../../../utils/api'
 
-export default shopRoute(null, ({ event, person }) => newerSpec(pool(), person.shopId, idOf(event)))
+export default shopRoute('GET /api/jobs/:id/newer-spec', ({ person, id }) => newerSpec(pool(), person.shopId, id))

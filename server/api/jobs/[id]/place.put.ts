@@ -1,6 +1,5 @@
-import { placeSchema } from '../../../../shared/requests'
 import { placeJob } from '../../../services/board'
 import { pool } from '../../../startup'
-import { idOf, shopRoute } from '../../../utils/api'
+import { shopRoute } from '../../../utils/api'
 
-export default shopRoute(placeSchema, ({ event, person, body }) => placeJob(pool(), person, idOf(event), body))
+export default shopRoute('PUT /api/jobs/:id/place', ({ person, body, id }) => placeJob(pool(), person, id, body))

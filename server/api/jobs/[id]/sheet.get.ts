@@ -1,5 +1,7 @@
 import { readSheet } from '../../../services/sheet'
 import { pool } from '../../../startup'
-import { idOf, shopRoute } from '../../../utils/api'
+import { shopRoute } from '../../../utils/api'
 
-export default shopRoute(null, ({ event, person }) => readSheet(pool(), person.shopId, idOf(event), new Date()))
+export default shopRoute('GET /api/jobs/:id/sheet', ({ person, id }) =>
+  readSheet(pool(), person.shopId, id, new Date()),
+)

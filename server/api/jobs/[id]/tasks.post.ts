@@ -1,6 +1,5 @@
-import { taskSchema } from '../../../../shared/requests'
 import { addTask } from '../../../services/board'
 import { pool } from '../../../startup'
-import { idOf, shopRoute } from '../../../utils/api'
+import { shopRoute } from '../../../utils/api'
 
-export default shopRoute(taskSchema, ({ event, person, body }) => addTask(pool(), person, idOf(event), body))
+export default shopRoute('POST /api/jobs/:id/tasks', ({ person, body, id }) => addTask(pool(), person, id, body))

@@ -1,8 +1,7 @@
-import { engineChangeSchema } from '../../../../shared/requests'
 import { changeEngine } from '../../../services/machines/edit'
 import { pool } from '../../../startup'
-import { idOf, shopRoute } from '../../../utils/api'
+import { shopRoute } from '../../../utils/api'
 
-export default shopRoute(engineChangeSchema, ({ event, person, body }) =>
-  changeEngine(pool(), person, idOf(event), body, new Date()),
+export default shopRoute('POST /api/machines/:id/engine', ({ person, body, id }) =>
+  changeEngine(pool(), person, id, body, new Date()),
 )

@@ -1,5 +1,7 @@
 import { readMachine } from '../../../services/machines/memory'
 import { pool } from '../../../startup'
-import { idOf, shopRoute } from '../../../utils/api'
+import { shopRoute } from '../../../utils/api'
 
-export default shopRoute(null, ({ event, person }) => readMachine(pool(), person.shopId, idOf(event), new Date()))
+export default shopRoute('GET /api/machines/:id', ({ person, id }) =>
+  readMachine(pool(), person.shopId, id, new Date()),
+)

@@ -1,8 +1,7 @@
-import { mergeSchema } from '../../../../shared/requests'
 import { mergeMachines } from '../../../services/machines/edit'
 import { pool } from '../../../startup'
-import { idOf, shopRoute } from '../../../utils/api'
+import { shopRoute } from '../../../utils/api'
 
-export default shopRoute(mergeSchema, ({ event, person, body }) =>
-  mergeMachines(pool(), person, idOf(event), body.intoId, new Date()),
+export default shopRoute('POST /api/machines/:id/merge', ({ person, body, id }) =>
+  mergeMachines(pool(), person, id, body.intoId, new Date()),
 )

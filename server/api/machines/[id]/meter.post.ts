@@ -1,8 +1,7 @@
-import { meterSchema } from '../../../../shared/requests'
 import { tellMeter } from '../../../services/machines/edit'
 import { pool } from '../../../startup'
-import { idOf, shopRoute } from '../../../utils/api'
+import { shopRoute } from '../../../utils/api'
 
-export default shopRoute(meterSchema, ({ event, person, body }) =>
-  tellMeter(pool(), person, idOf(event), body, new Date()),
+export default shopRoute('POST /api/machines/:id/meter', ({ person, body, id }) =>
+  tellMeter(pool(), person, id, body, new Date()),
 )

@@ -1,5 +1,5 @@
 import { listPhotos } from '../../../services/photos'
 import { pool } from '../../../startup'
-import { idOf, shopRoute } from '../../../utils/api'
+import { shopRoute } from '../../../utils/api'
 
-export default shopRoute(null, ({ event, person }) => listPhotos(pool(), person.shopId, idOf(event)))
+export default shopRoute('GET /api/machines/:id/photos', ({ person, id }) => listPhotos(pool(), person.shopId, id))

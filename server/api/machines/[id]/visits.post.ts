@@ -1,8 +1,7 @@
-import { pastVisitSchema } from '../../../../shared/requests'
 import { addPastVisit } from '../../../services/machines/edit'
 import { pool } from '../../../startup'
-import { idOf, shopRoute } from '../../../utils/api'
+import { shopRoute } from '../../../utils/api'
 
-export default shopRoute(pastVisitSchema, ({ event, person, body }) =>
-  addPastVisit(pool(), person, idOf(event), body, new Date()),
+export default shopRoute('POST /api/machines/:id/visits', ({ person, body, id }) =>
+  addPastVisit(pool(), person, id, body, new Date()),
 )

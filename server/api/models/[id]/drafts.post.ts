@@ -1,6 +1,5 @@
-import { draftSchema } from '../../../../shared/spec-book'
 import { addDraft } from '../../../services/spec-book'
 import { pool } from '../../../startup'
-import { idOf, shopRoute } from '../../../utils/api'
+import { shopRoute } from '../../../utils/api'
 
-export default shopRoute(draftSchema, ({ event, person, body }) => addDraft(pool(), person, idOf(event), body))
+export default shopRoute('POST /api/models/:id/drafts', ({ person, body, id }) => addDraft(pool(), person, id, body))

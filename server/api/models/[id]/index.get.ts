@@ -1,5 +1,5 @@
 import { readModel } from '../../../services/spec-book'
 import { pool } from '../../../startup'
-import { idOf, shopRoute } from '../../../utils/api'
+import { shopRoute } from '../../../utils/api'
 
-export default shopRoute(null, ({ event, person }) => readModel(pool(), person, idOf(event)))
+export default shopRoute('GET /api/models/:id', ({ person, id }) => readModel(pool(), person, id))

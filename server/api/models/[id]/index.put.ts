@@ -1,10 +1,5 @@
-import { identitySchema } from '../../../../core/spec'
 import { renameModel } from '../../../services/spec-book'
 import { pool } from '../../../startup'
-import { idOf, shopRoute } from '../../../utils/api'
+import { shopRoute } from '../../../utils/api'
 
-export default shopRoute(
-  identitySchema,
-  ({ event, person, body }) => renameModel(pool(), person, idOf(event), body),
-  'lead',
-)
+export default shopRoute('PUT /api/models/:id', ({ person, body, id }) => renameModel(pool(), person, id, body), 'lead')

@@ -1,5 +1,9 @@
 import { signOutEverywhere } from '../../../services/people'
 import { pool } from '../../../startup'
-import { idOf, shopRoute } from '../../../utils/api'
+import { shopRoute } from '../../../utils/api'
 
-export default shopRoute(null, ({ event, person }) => signOutEverywhere(pool(), person.shopId, idOf(event)), 'lead')
+export default shopRoute(
+  'POST /api/people/:id/sign-out',
+  ({ person, id }) => signOutEverywhere(pool(), person.shopId, id),
+  'lead',
+)

@@ -1,10 +1,9 @@
-import { approvalSchema } from '../../../../shared/spec-book'
 import { approveDraft } from '../../../services/spec-book'
 import { pool } from '../../../startup'
-import { idOf, shopRoute } from '../../../utils/api'
+import { shopRoute } from '../../../utils/api'
 
 export default shopRoute(
-  approvalSchema,
-  ({ event, person, body }) => approveDraft(pool(), person, idOf(event), body.reason, new Date()),
+  'POST /api/revisions/:id/approve',
+  ({ person, body, id }) => approveDraft(pool(), person, id, body.reason, new Date()),
   'lead',
 )

@@ -1,5 +1,5 @@
 import { effectOf } from '../../../services/spec-book'
 import { pool } from '../../../startup'
-import { idOf, shopRoute } from '../../../utils/api'
+import { shopRoute } from '../../../utils/api'
 
-export default shopRoute(null, ({ event, person }) => effectOf(pool(), person, idOf(event)))
+export default shopRoute('GET /api/revisions/:id/effect', ({ person, id }) => effectOf(pool(), person, id))

@@ -1,10 +1,9 @@
-import { sendBackSchema } from '../../../../shared/spec-book'
 import { sendBackDraft } from '../../../services/spec-book'
 import { pool } from '../../../startup'
-import { idOf, shopRoute } from '../../../utils/api'
+import { shopRoute } from '../../../utils/api'
 
 export default shopRoute(
-  sendBackSchema,
-  ({ event, person, body }) => sendBackDraft(pool(), person, idOf(event), body.reason, new Date()),
+  'POST /api/revisions/:id/send-back',
+  ({ person, body, id }) => sendBackDraft(pool(), person, id, body.reason, new Date()),
   'lead',
 )

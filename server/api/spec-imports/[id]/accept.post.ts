@@ -1,8 +1,7 @@
-import { acceptImportSchema } from '../../../../shared/spec-book'
 import { acceptImport } from '../../../services/spec-import'
 import { pool } from '../../../startup'
-import { idOf, shopRoute } from '../../../utils/api'
+import { shopRoute } from '../../../utils/api'
 
-export default shopRoute(acceptImportSchema, ({ event, person, body }) =>
-  acceptImport(pool(), person, idOf(event), body.approveBecause),
+export default shopRoute('POST /api/spec-imports/:id/accept', ({ person, body, id }) =>
+  acceptImport(pool(), person, id, body.approveBecause),
 )

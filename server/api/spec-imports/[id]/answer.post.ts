@@ -1,8 +1,7 @@
-import { answerRowSchema } from '../../../../shared/spec-book'
 import { answerRow } from '../../../services/spec-import'
 import { pool } from '../../../startup'
-import { idOf, shopRoute } from '../../../utils/api'
+import { shopRoute } from '../../../utils/api'
 
-export default shopRoute(answerRowSchema, ({ event, person, body }) =>
-  answerRow(pool(), person, idOf(event), body.rowNo),
+export default shopRoute('POST /api/spec-imports/:id/answer', ({ person, body, id }) =>
+  answerRow(pool(), person, id, body.rowNo),
 )

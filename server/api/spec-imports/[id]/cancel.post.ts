@@ -1,5 +1,5 @@
 import { cancelImport } from '../../../services/spec-import'
 import { pool } from '../../../startup'
-import { idOf, shopRoute } from '../../../utils/api'
+import { shopRoute } from '../../../utils/api'
 
-export default shopRoute(null, ({ event, person }) => cancelImport(pool(), person, idOf(event)))
+export default shopRoute('POST /api/spec-imports/:id/cancel', ({ person, id }) => cancelImport(pool(), person, id))

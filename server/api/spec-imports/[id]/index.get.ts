@@ -1,5 +1,5 @@
 import { readImport } from '../../../services/spec-import'
 import { pool } from '../../../startup'
-import { idOf, shopRoute } from '../../../utils/api'
+import { shopRoute } from '../../../utils/api'
 
-export default shopRoute(null, ({ event, person }) => readImport(pool(), person, idOf(event)))
+export default shopRoute('GET /api/spec-imports/:id', ({ person, id }) => readImport(pool(), person, id))

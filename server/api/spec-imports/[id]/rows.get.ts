@@ -1,10 +1,8 @@
-import { getQuery } from 'h3'
-import { importRowsSchema } from '../../../../shared/spec-book'
 import { readRows } from '../../../services/spec-import'
 import { pool } from '../../../startup'
-import { idOf, shopRoute } from '../../../utils/api'
+import { shopRoute } from '../../../utils/api'
 
-export default shopRoute(null, ({ event, person }) => {
-  const { state, after } = importRowsSchema.parse(getQuery(event))
-  return readRows(pool(), person, idOf(event), state, after)
+export default shopRoute('GET /api/spec-imports/:id/rows', ({ person, id, query }) => {
+  const { state, after } = query
+  return readRows(pool(), person, id, state, after)
 })

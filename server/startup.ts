@@ -1,6 +1,6 @@
 import type { Pool } from './database/query'
 import { migrate } from './database/migrate'
-import { databaseSettings, openPool } from './database/pool'
+import { databaseSettings, pool } from './database/pool'
 import { loadDemo } from './demo'
 import { indexOlderModels } from './repositories/models'
 import { removeOldAnswers } from './repositories/asked-once'
@@ -9,11 +9,7 @@ import { removeOldSessions } from './repositories/sessions'
 import { removeOldTries } from './repositories/sign-in-tries'
 import { refreshSoon } from './services/machines/outlooks'
 
-let opened: Pool | null = null
 let starting: Promise<void> | null = null
-
-/** The application's connections; opened once. */
-export const pool = (): Pool => (opened ??= openPool(databaseSettings(process.env, 'app')))
 
 async function prepare(): Promise<void> {
   const applied = await migrate(databaseSettings(process.env, 'migration'), process.env.WEMBRIC_ROOT ?? process.cwd())

@@ -1,3 +1,3 @@
-import { noRoute } from '../utils/api'
+import { noRoute } from '../http/route'
 
 export default noRoute

@@ -1,5 +1,4 @@
 import { bayOf } from '../services/bay'
-import { pool } from '../startup'
-import { shopRoute } from '../utils/api'
+import { shopRoute } from '../http/route'
 
-export default shopRoute('GET /api/bay', ({ person }) => bayOf(pool(), person.shopId, new Date(), person.role))
+export default shopRoute('GET /api/bay', ({ pool, person }) => bayOf(pool, person.shopId, new Date(), person.role))

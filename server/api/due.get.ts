@@ -1,7 +1,6 @@
 import { dueList } from '../services/due'
-import { pool } from '../startup'
-import { shopRoute } from '../utils/api'
+import { shopRoute } from '../http/route'
 
-export default shopRoute('GET /api/due', ({ person, query: { weeks, most } }) =>
-  dueList(pool(), person.shopId, weeks, new Date(), most),
+export default shopRoute('GET /api/due', ({ pool, person, query: { weeks, most } }) =>
+  dueList(pool, person.shopId, weeks, new Date(), most),
 )

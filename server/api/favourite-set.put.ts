@@ -1,7 +1,6 @@
 import { chooseFavouriteSet } from '../services/shelf'
-import { pool } from '../startup'
-import { shopRoute } from '../utils/api'
+import { shopRoute } from '../http/route'
 
-export default shopRoute('PUT /api/favourite-set', ({ person, body }) =>
-  chooseFavouriteSet(pool(), person.shopId, person.id, body.bladeSetId),
+export default shopRoute('PUT /api/favourite-set', ({ pool, person, body }) =>
+  chooseFavouriteSet(pool, person.shopId, person.id, body.bladeSetId),
 )

@@ -1,5 +1,4 @@
 import { tellOwner } from '../services/due'
-import { pool } from '../startup'
-import { shopRoute } from '../utils/api'
+import { shopRoute } from '../http/route'
 
-export default shopRoute('POST /api/reminders', ({ person, body }) => tellOwner(pool(), person, body, new Date()))
+export default shopRoute('POST /api/reminders', ({ pool, person, body }) => tellOwner(pool, person, body, new Date()))

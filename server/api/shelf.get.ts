@@ -1,5 +1,4 @@
 import { readShelf } from '../services/shelf'
-import { pool } from '../startup'
-import { shopRoute } from '../utils/api'
+import { shopRoute } from '../http/route'
 
-export default shopRoute('GET /api/shelf', ({ person }) => readShelf(pool(), person.shopId))
+export default shopRoute('GET /api/shelf', ({ pool, person }) => readShelf(pool, person.shopId))

@@ -1,5 +1,4 @@
 import { countShims } from '../services/shelf'
-import { pool } from '../startup'
-import { shopRoute } from '../utils/api'
+import { shopRoute } from '../http/route'
 
-export default shopRoute('PUT /api/shims', ({ person, body }) => countShims(pool(), person.shopId, body))
+export default shopRoute('PUT /api/shims', ({ pool, person, body }) => countShims(pool, person.shopId, body))

@@ -1,12 +1,11 @@
 import { getQuery } from 'h3'
 import { exportSchema } from '../../shared/spec-book'
 import { csvBook, jsonBook } from '../services/spec-export'
-import { pool } from '../startup'
-import { fileRoute } from '../utils/api'
+import { fileRoute } from '../http/route'
 
-export default fileRoute(({ event, person }) => {
+export default fileRoute(({ pool, event, person }) => {
   const { format, ids, delimiter } = exportSchema.parse(getQuery(event))
   return format === 'csv'
-    ? { name: 'spec-book.csv', type: 'text/csv; charset=utf-8', pieces: csvBook(pool(), person.shopId, ids, delimiter) }
-    : { name: 'spec-book.json', type: 'application/json', pieces: jsonBook(pool(), person.shopId, ids) }
+    ? { name: 'spec-book.csv', type: 'text/csv; charset=utf-8', pieces: csvBook(pool, person.shopId, ids, delimiter) }
+    : { name: 'spec-book.json', type: 'application/json', pieces: jsonBook(pool, person.shopId, ids) }
 })

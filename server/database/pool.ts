@@ -51,3 +51,7 @@ export function openPool(settings: DatabaseSettings): Pool {
   pool.on('connection', connection => void connection.query(SESSION))
   return pool
 }
+
+let opened: Pool | null = null
+/** The application’s connections; opened once. */
+export const pool = (): Pool => (opened ??= openPool(databaseSettings(process.env, 'app')))

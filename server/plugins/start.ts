@@ -1,5 +1,6 @@
 import { defineNitroPlugin } from 'nitropack/runtime'
-import { pool, startedUp } from '../startup'
+import { pool } from '../database/pool'
+import { startedUp } from '../startup'
 
 /** Starts the migrations with the server, and lets connections go when it stops. */
 export default defineNitroPlugin(nitro => {

@@ -3,7 +3,7 @@ import type { ApiTokenRow, ModelRow, PublishedModel } from '../../shared/spec-bo
 import type { Db } from '../database/query'
 import { insertToken, markUsed, revokeToken, shopOfToken, tokensOfShop } from '../repositories/api-tokens'
 import { modelByKey, modelsAfter } from '../repositories/models'
-import { notFound, Problem } from '../utils/problem'
+import { notFound, Problem } from '../problem'
 import type { SignedIn } from './people'
 import { asBookModel } from './spec-export'
 

@@ -24,7 +24,7 @@ import { type BayJobRow, type JobRow, jobsForBay } from '../repositories/jobs'
 import { kindsOfRevisions } from '../repositories/models'
 import { peopleOfShop } from '../repositories/people'
 import { shopById, type ShopRow } from '../repositories/shops'
-import { startOfDay } from '../utils/days'
+import { startOfDay } from './days'
 import { heldBecause } from './board'
 import { littleRoom } from './health'
 

@@ -13,7 +13,7 @@ import {
 } from '../repositories/board'
 import { jobById, lockShop } from '../repositories/jobs'
 import { peopleOfShop } from '../repositories/people'
-import { notFound, Problem, unfit } from '../utils/problem'
+import { notFound, Problem, unfit } from '../problem'
 import { tellBoard } from './live'
 import type { SignedIn } from './people'
 

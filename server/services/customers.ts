@@ -11,7 +11,7 @@ import {
   moveCustomer,
   updateCustomer,
 } from '../repositories/customers'
-import { notFound, Problem } from '../utils/problem'
+import { notFound, Problem } from '../problem'
 
 export const listCustomers = (db: Db, shopId: number): Promise<CustomerRow[]> => customersOfShop(db, shopId)
 

@@ -1,6 +1,6 @@
 import type { Db } from '../database/query'
 import { shopById } from '../repositories/shops'
-import type { WholeFile } from '../utils/bytes'
+import type { WholeFile } from './whole-file'
 import { customerSummary } from './customer-summary'
 import { jobSheetPdf } from './pdf/job-sheet'
 import type { Paper } from './pdf/paper'

@@ -2,7 +2,7 @@ import { statfs } from 'node:fs/promises'
 import type { Pool } from '../database/query'
 import { one } from '../database/query'
 import { startedUp } from '../startup'
-import { Problem } from '../utils/problem'
+import { Problem } from '../problem'
 
 /** Whoever asks whether we are ready waits no longer than this, ms. */
 const PATIENCE_MS = 1500

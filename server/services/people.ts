@@ -12,7 +12,7 @@ import {
   setPasswordHash,
 } from '../repositories/people'
 import { countShops, insertShop, shopById } from '../repositories/shops'
-import { notFound, Problem } from '../utils/problem'
+import { notFound, Problem } from '../problem'
 import { insertSession, personOfSession } from '../repositories/sessions'
 import { hashPassword, isOutdated, nobodysHash, passwordMatches } from './passwords'
 import { countTry, forgetOwnTries, type TryFrom } from './sign-in-throttle'

@@ -11,8 +11,8 @@ import {
   photosOfMachine,
   type StoredPhoto,
 } from '../repositories/photos'
-import type { WholeFile } from '../utils/bytes'
-import { notFound, unfit } from '../utils/problem'
+import type { WholeFile } from './whole-file'
+import { notFound, unfit } from '../problem'
 import type { SignedIn } from './people'
 
 export const MOST_PHOTO_BYTES = 5 * 1024 * 1024

@@ -3,7 +3,7 @@ import type { PracticeResponse, PracticeRunRequest } from '../../shared/practice
 import type { Db } from '../database/query'
 import { modelById } from '../repositories/models'
 import { bestRunsOfShop, insertPracticeRun } from '../repositories/practice-runs'
-import { notFound } from '../utils/problem'
+import { notFound } from '../problem'
 import type { SignedIn } from './people'
 
 export const readPractice = async (db: Db, shopId: number): Promise<PracticeResponse> => ({

@@ -23,7 +23,7 @@ import {
   updateWrench,
   wrenchesOfShop,
 } from '../repositories/torque-tools'
-import { notFound } from '../utils/problem'
+import { notFound } from '../problem'
 
 export const readShelf = async (db: Db, shopId: number): Promise<ShelfResponse> => ({
   bladeSets: await bladeSetsOfShop(db, shopId),

@@ -1,7 +1,7 @@
 import { createHash } from 'node:crypto'
 import { type Pool, transaction } from '../database/query'
 import { forgetTries, giveBackTry, lockTries, storeTries } from '../repositories/sign-in-tries'
-import { Problem } from '../utils/problem'
+import { Problem } from '../problem'
 
 /** So many tries are free; after that each waits twice as long as the one before, up to the longest. Seconds. */
 interface Patience {

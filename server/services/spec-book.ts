@@ -37,7 +37,7 @@ import {
   revisionsOfModel,
   sendBackRevision,
 } from '../repositories/revisions'
-import { notFound, Problem } from '../utils/problem'
+import { notFound, Problem } from '../problem'
 import { refreshSoon } from './machines/outlooks'
 import type { SignedIn } from './people'
 

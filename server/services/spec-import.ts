@@ -29,7 +29,7 @@ import {
   type StoredRow,
   updateRow,
 } from '../repositories/spec-imports'
-import { notFound, Problem, unfit } from '../utils/problem'
+import { notFound, Problem, unfit } from '../problem'
 import { refreshSoon } from './machines/outlooks'
 import type { SignedIn } from './people'
 import { onlyLead } from './spec-book'

@@ -1,9 +1,8 @@
 import { removeAdapter } from '../../services/shelf'
-import { pool } from '../../startup'
-import { shopRoute } from '../../utils/api'
+import { shopRoute } from '../../http/route'
 
 export default shopRoute(
   'DELETE /api/adapters/:id',
-  ({ person, id }) => removeAdapter(pool(), person.shopId, id),
+  ({ pool, person, id }) => removeAdapter(pool, person.shopId, id),
   'lead',
 )

@@ -1,9 +1,8 @@
 import { changeAdapter } from '../../services/shelf'
-import { pool } from '../../startup'
-import { shopRoute } from '../../utils/api'
+import { shopRoute } from '../../http/route'
 
 export default shopRoute(
   'PUT /api/adapters/:id',
-  ({ person, body, id }) => changeAdapter(pool(), person.shopId, id, body),
+  ({ pool, person, body, id }) => changeAdapter(pool, person.shopId, id, body),
   'lead',
 )

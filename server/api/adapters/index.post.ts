@@ -1,5 +1,8 @@
 import { addAdapter } from '../../services/shelf'
-import { pool } from '../../startup'
-import { shopRoute } from '../../utils/api'
+import { shopRoute } from '../../http/route'
 
-export default shopRoute('POST /api/adapters', ({ person, body }) => addAdapter(pool(), person.shopId, body), 'lead')
+export default shopRoute(
+  'POST /api/adapters',
+  ({ pool, person, body }) => addAdapter(pool, person.shopId, body),
+  'lead',
+)

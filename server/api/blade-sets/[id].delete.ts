@@ -1,9 +1,8 @@
 import { removeBladeSet } from '../../services/shelf'
-import { pool } from '../../startup'
-import { shopRoute } from '../../utils/api'
+import { shopRoute } from '../../http/route'
 
 export default shopRoute(
   'DELETE /api/blade-sets/:id',
-  ({ person, id }) => removeBladeSet(pool(), person.shopId, id),
+  ({ pool, person, id }) => removeBladeSet(pool, person.shopId, id),
   'lead',
 )

@@ -1,5 +1,4 @@
 import { listBladeSets } from '../../services/shelf'
-import { pool } from '../../startup'
-import { shopRoute } from '../../utils/api'
+import { shopRoute } from '../../http/route'
 
-export default shopRoute('GET /api/blade-sets', ({ person }) => listBladeSets(pool(), person.shopId))
+export default shopRoute('GET /api/blade-sets', ({ pool, person }) => listBladeSets(pool, person.shopId))

@@ -1,5 +1,8 @@
 import { addBladeSet } from '../../services/shelf'
-import { pool } from '../../startup'
-import { shopRoute } from '../../utils/api'
+import { shopRoute } from '../../http/route'
 
-export default shopRoute('POST /api/blade-sets', ({ person, body }) => addBladeSet(pool(), person.shopId, body), 'lead')
+export default shopRoute(
+  'POST /api/blade-sets',
+  ({ pool, person, body }) => addBladeSet(pool, person.shopId, body),
+  'lead',
+)

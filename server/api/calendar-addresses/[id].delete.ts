@@ -1,9 +1,8 @@
 import { endAddress } from '../../services/calendar'
-import { pool } from '../../startup'
-import { shopRoute } from '../../utils/api'
+import { shopRoute } from '../../http/route'
 
 export default shopRoute(
   'DELETE /api/calendar-addresses/:id',
-  ({ person, id }) => endAddress(pool(), person, id),
+  ({ pool, person, id }) => endAddress(pool, person, id),
   'lead',
 )

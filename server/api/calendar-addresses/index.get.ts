@@ -1,5 +1,4 @@
 import { listAddresses } from '../../services/calendar'
-import { pool } from '../../startup'
-import { shopRoute } from '../../utils/api'
+import { shopRoute } from '../../http/route'
 
-export default shopRoute('GET /api/calendar-addresses', ({ person }) => listAddresses(pool(), person.shopId))
+export default shopRoute('GET /api/calendar-addresses', ({ pool, person }) => listAddresses(pool, person.shopId))

@@ -1,5 +1,4 @@
 import { makeAddress } from '../../services/calendar'
-import { pool } from '../../startup'
-import { shopRoute } from '../../utils/api'
+import { shopRoute } from '../../http/route'
 
-export default shopRoute('POST /api/calendar-addresses', ({ person }) => makeAddress(pool(), person), 'lead')
+export default shopRoute('POST /api/calendar-addresses', ({ pool, person }) => makeAddress(pool, person), 'lead')

@@ -1,9 +1,8 @@
 import { getRouterParam } from 'h3'
 import { calendarAt } from '../../services/calendar'
-import { pool } from '../../startup'
-import { openBytesRoute } from '../../utils/bytes'
+import { openBytesRoute } from '../../http/file-route'
 
 /** For calendar programs, which cannot sign in: the address is the secret. */
-export default openBytesRoute(({ event }) =>
-  calendarAt(pool(), (getRouterParam(event, 'secret') ?? '').slice(0, 80), new Date()),
+export default openBytesRoute(({ pool, event }) =>
+  calendarAt(pool, (getRouterParam(event, 'secret') ?? '').slice(0, 80), new Date()),
 )

@@ -1,5 +1,4 @@
 import { dueCalendar } from '../../services/calendar'
-import { pool } from '../../startup'
-import { bytesRoute } from '../../utils/bytes'
+import { bytesRoute } from '../../http/file-route'
 
-export default bytesRoute(({ person }) => dueCalendar(pool(), person.shopId, new Date()))
+export default bytesRoute(({ pool, person }) => dueCalendar(pool, person.shopId, new Date()))

@@ -1,5 +1,4 @@
 import { listCustomers } from '../../services/customers'
-import { pool } from '../../startup'
-import { shopRoute } from '../../utils/api'
+import { shopRoute } from '../../http/route'
 
-export default shopRoute('GET /api/customers', ({ person }) => listCustomers(pool(), person.shopId))
+export default shopRoute('GET /api/customers', ({ pool, person }) => listCustomers(pool, person.shopId))

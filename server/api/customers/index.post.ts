@@ -1,5 +1,4 @@
 import { addCustomer } from '../../services/customers'
-import { pool } from '../../startup'
-import { shopRoute } from '../../utils/api'
+import { shopRoute } from '../../http/route'
 
-export default shopRoute('POST /api/customers', ({ person, body }) => addCustomer(pool(), person.shopId, body))
+export default shopRoute('POST /api/customers', ({ pool, person, body }) => addCustomer(pool, person.shopId, body))

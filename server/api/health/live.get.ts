@@ -1,3 +1,3 @@
-import { openRoute } from '../../utils/api'
+import { openRoute } from '../../http/route'
 
 export default openRoute('GET /api/health/live', async () => ({ status: 'live' }))

@@ -1,5 +1,4 @@
 import { checkReady } from '../../services/health'
-import { pool } from '../../startup'
-import { openRoute } from '../../utils/api'
+import { openRoute } from '../../http/route'
 
-export default openRoute('GET /api/health/ready', () => checkReady(pool()))
+export default openRoute('GET /api/health/ready', ({ pool }) => checkReady(pool))

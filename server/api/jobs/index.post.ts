@@ -1,5 +1,4 @@
 import { openJob } from '../../services/jobs'
-import { pool } from '../../startup'
-import { shopRoute } from '../../utils/api'
+import { shopRoute } from '../../http/route'
 
-export default shopRoute('POST /api/jobs', ({ person, body }) => openJob(pool(), person, body, new Date()))
+export default shopRoute('POST /api/jobs', ({ pool, person, body }) => openJob(pool, person, body, new Date()))

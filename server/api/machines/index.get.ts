@@ -1,5 +1,4 @@
 import { listMachines } from '../../services/machines/edit'
-import { pool } from '../../startup'
-import { shopRoute } from '../../utils/api'
+import { shopRoute } from '../../http/route'
 
-export default shopRoute('GET /api/machines', ({ person, query }) => listMachines(pool(), person.shopId, query.q))
+export default shopRoute('GET /api/machines', ({ pool, person, query }) => listMachines(pool, person.shopId, query.q))

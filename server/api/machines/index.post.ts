@@ -1,5 +1,4 @@
 import { addMachine } from '../../services/machines/edit'
-import { pool } from '../../startup'
-import { shopRoute } from '../../utils/api'
+import { shopRoute } from '../../http/route'
 
-export default shopRoute('POST /api/machines', ({ person, body }) => addMachine(pool(), person.shopId, body))
+export default shopRoute('POST /api/machines', ({ pool, person, body }) => addMachine(pool, person.shopId, body))

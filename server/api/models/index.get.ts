@@ -1,5 +1,4 @@
 import { searchModels } from '../../services/spec-book'
-import { pool } from '../../startup'
-import { shopRoute } from '../../utils/api'
+import { shopRoute } from '../../http/route'
 
-export default shopRoute('GET /api/models', ({ person, query }) => searchModels(pool(), person.shopId, query))
+export default shopRoute('GET /api/models', ({ pool, person, query }) => searchModels(pool, person.shopId, query))

@@ -1,5 +1,4 @@
 import { addModel } from '../../services/spec-book'
-import { pool } from '../../startup'
-import { shopRoute } from '../../utils/api'
+import { shopRoute } from '../../http/route'
 
-export default shopRoute('POST /api/models', ({ person, body }) => addModel(pool(), person, body))
+export default shopRoute('POST /api/models', ({ pool, person, body }) => addModel(pool, person, body))

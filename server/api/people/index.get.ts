@@ -1,5 +1,4 @@
 import { listPeople } from '../../services/people'
-import { pool } from '../../startup'
-import { shopRoute } from '../../utils/api'
+import { shopRoute } from '../../http/route'
 
-export default shopRoute('GET /api/people', ({ person }) => listPeople(pool(), person.shopId))
+export default shopRoute('GET /api/people', ({ pool, person }) => listPeople(pool, person.shopId))

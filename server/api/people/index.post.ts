@@ -1,9 +1,8 @@
 import { addPerson } from '../../services/people'
-import { pool } from '../../startup'
-import { shopRoute } from '../../utils/api'
+import { shopRoute } from '../../http/route'
 
 export default shopRoute(
   'POST /api/people',
-  async ({ person, body }) => ({ id: await addPerson(pool(), person.shopId, body) }),
+  async ({ pool, person, body }) => ({ id: await addPerson(pool, person.shopId, body) }),
   'lead',
 )

@@ -1,5 +1,4 @@
 import { removePhoto } from '../../services/photos'
-import { pool } from '../../startup'
-import { shopRoute } from '../../utils/api'
+import { shopRoute } from '../../http/route'
 
-export default shopRoute('DELETE /api/photos/:id', ({ person, id }) => removePhoto(pool(), person.shopId, id))
+export default shopRoute('DELETE /api/photos/:id', ({ pool, person, id }) => removePhoto(pool, person.shopId, id))

@@ -1,9 +1,8 @@
 import { getQuery } from 'h3'
 import { readPhoto } from '../../services/photos'
-import { pool } from '../../startup'
-import { idOf } from '../../utils/api'
-import { bytesRoute } from '../../utils/bytes'
+import { idOf } from '../../http/route'
+import { bytesRoute } from '../../http/file-route'
 
-export default bytesRoute(({ event, person }) =>
-  readPhoto(pool(), person.shopId, idOf(event), getQuery(event).size === 'small' ? 'small' : 'picture'),
+export default bytesRoute(({ pool, event, person }) =>
+  readPhoto(pool, person.shopId, idOf(event), getQuery(event).size === 'small' ? 'small' : 'picture'),
 )

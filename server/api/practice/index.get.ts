@@ -1,5 +1,4 @@
 import { readPractice } from '../../services/practice'
-import { pool } from '../../startup'
-import { shopRoute } from '../../utils/api'
+import { shopRoute } from '../../http/route'
 
-export default shopRoute('GET /api/practice', ({ person }) => readPractice(pool(), person.shopId))
+export default shopRoute('GET /api/practice', ({ pool, person }) => readPractice(pool, person.shopId))

@@ -1,5 +1,4 @@
 import { handOver } from '../../services/practice'
-import { pool } from '../../startup'
-import { shopRoute } from '../../utils/api'
+import { shopRoute } from '../../http/route'
 
-export default shopRoute('POST /api/practice', ({ person, body }) => handOver(pool(), person, body, new Date()))
+export default shopRoute('POST /api/practice', ({ pool, person, body }) => handOver(pool, person, body, new Date()))

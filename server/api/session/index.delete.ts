@@ -1,5 +1,5 @@
-import { openRoute } from '../../utils/api'
-import { endSession } from '../../utils/session'
+import { openRoute } from '../../http/route'
+import { endSession } from '../../http/session'
 
 export default openRoute('DELETE /api/session', async ({ event }) => {
   await endSession(event)

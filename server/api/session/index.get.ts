@@ -1,5 +1,4 @@
 import { sessionOf } from '../../services/people'
-import { pool } from '../../startup'
-import { shopRoute } from '../../utils/api'
+import { shopRoute } from '../../http/route'
 
-export default shopRoute('GET /api/session', ({ person }) => sessionOf(pool(), person))
+export default shopRoute('GET /api/session', ({ pool, person }) => sessionOf(pool, person))

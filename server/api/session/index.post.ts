@@ -1,12 +1,11 @@
 import { checkSignIn, sessionOf } from '../../services/people'
-import { pool } from '../../startup'
-import { openRoute } from '../../utils/api'
-import { clientAddress } from '../../utils/client-address'
-import { knownDevice, startSession } from '../../utils/session'
+import { openRoute } from '../../http/route'
+import { clientAddress } from '../../http/client-address'
+import { knownDevice, startSession } from '../../http/session'
 
-export default openRoute('POST /api/session', async ({ event, body: { signIn, password } }) => {
+export default openRoute('POST /api/session', async ({ pool, event, body: { signIn, password } }) => {
   const from = { signIn, address: clientAddress(event), device: knownDevice(event, signIn) }
-  const person = await checkSignIn(pool(), from, password)
+  const person = await checkSignIn(pool, from, password)
   await startSession(event, person, signIn)
-  return sessionOf(pool(), person)
+  return sessionOf(pool, person)
 })

@@ -1,5 +1,4 @@
 import { setupNeeded } from '../../services/people'
-import { pool } from '../../startup'
-import { openRoute } from '../../utils/api'
+import { openRoute } from '../../http/route'
 
-export default openRoute('GET /api/setup', async () => ({ needed: await setupNeeded(pool()) }))
+export default openRoute('GET /api/setup', async ({ pool }) => ({ needed: await setupNeeded(pool) }))

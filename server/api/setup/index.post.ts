@@ -1,10 +1,9 @@
 import { sessionOf, setUpShop } from '../../services/people'
-import { pool } from '../../startup'
-import { openRoute } from '../../utils/api'
-import { startSession } from '../../utils/session'
+import { openRoute } from '../../http/route'
+import { startSession } from '../../http/session'
 
-export default openRoute('POST /api/setup', async ({ event, body }) => {
-  const lead = await setUpShop(pool(), body)
+export default openRoute('POST /api/setup', async ({ pool, event, body }) => {
+  const lead = await setUpShop(pool, body)
   await startSession(event, lead, body.lead.signIn)
-  return sessionOf(pool(), lead)
+  return sessionOf(pool, lead)
 })

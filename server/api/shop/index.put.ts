@@ -1,5 +1,4 @@
 import { settleShop } from '../../services/shop'
-import { pool } from '../../startup'
-import { shopRoute } from '../../utils/api'
+import { shopRoute } from '../../http/route'
 
-export default shopRoute('PUT /api/shop', ({ person, body }) => settleShop(pool(), person.shopId, body), 'lead')
+export default shopRoute('PUT /api/shop', ({ pool, person, body }) => settleShop(pool, person.shopId, body), 'lead')

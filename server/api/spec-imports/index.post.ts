@@ -1,7 +1,6 @@
 import { uploadImport } from '../../services/spec-import'
-import { pool } from '../../startup'
-import { shopRoute } from '../../utils/api'
+import { shopRoute } from '../../http/route'
 
-export default shopRoute('POST /api/spec-imports', ({ event, person, query }) =>
-  uploadImport(pool(), person, query.name, event),
+export default shopRoute('POST /api/spec-imports', ({ pool, event, person, query }) =>
+  uploadImport(pool, person, query.name, event),
 )

@@ -1,8 +1,7 @@
 import { getRouterParam } from 'h3'
-import { Problem } from '../../utils/problem'
+import { Problem } from '../../problem'
 import { machineWithTag } from '../../services/machines/edit'
-import { pool } from '../../startup'
-import { shopRoute } from '../../utils/api'
+import { shopRoute } from '../../http/route'
 
 /** The tag as it was typed or scanned. @throws Problem 404 where it is no text */
 function tagOf(written: string): string {
@@ -13,6 +12,6 @@ function tagOf(written: string): string {
   }
 }
 
-export default shopRoute('GET /api/tags/:tag', ({ event, person }) =>
-  machineWithTag(pool(), person.shopId, tagOf(getRouterParam(event, 'tag') ?? '')),
+export default shopRoute('GET /api/tags/:tag', ({ pool, event, person }) =>
+  machineWithTag(pool, person.shopId, tagOf(getRouterParam(event, 'tag') ?? '')),
 )

@@ -1,5 +1,4 @@
 import { removeTask } from '../../services/board'
-import { pool } from '../../startup'
-import { shopRoute } from '../../utils/api'
+import { shopRoute } from '../../http/route'
 
-export default shopRoute('DELETE /api/tasks/:id', ({ person, id }) => removeTask(pool(), person, id))
+export default shopRoute('DELETE /api/tasks/:id', ({ pool, person, id }) => removeTask(pool, person, id))

@@ -1,5 +1,6 @@
 import { tickTask } from '../../services/board'
-import { pool } from '../../startup'
-import { shopRoute } from '../../utils/api'
+import { shopRoute } from '../../http/route'
 
-export default shopRoute('PUT /api/tasks/:id', ({ person, body, id }) => tickTask(pool(), person, id, body, new Date()))
+export default shopRoute('PUT /api/tasks/:id', ({ pool, person, body, id }) =>
+  tickTask(pool, person, id, body, new Date()),
+)

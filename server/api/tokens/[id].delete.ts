@@ -1,5 +1,4 @@
 import { endToken } from '../../services/api-tokens'
-import { pool } from '../../startup'
-import { shopRoute } from '../../utils/api'
+import { shopRoute } from '../../http/route'
 
-export default shopRoute('DELETE /api/tokens/:id', ({ person, id }) => endToken(pool(), person, id), 'lead')
+export default shopRoute('DELETE /api/tokens/:id', ({ pool, person, id }) => endToken(pool, person, id), 'lead')

@@ -1,5 +1,4 @@
 import { listTokens } from '../../services/api-tokens'
-import { pool } from '../../startup'
-import { shopRoute } from '../../utils/api'
+import { shopRoute } from '../../http/route'
 
-export default shopRoute('GET /api/tokens', ({ person }) => listTokens(pool(), person), 'lead')
+export default shopRoute('GET /api/tokens', ({ pool, person }) => listTokens(pool, person), 'lead')

@@ -1,5 +1,4 @@
 import { makeToken } from '../../services/api-tokens'
-import { pool } from '../../startup'
-import { shopRoute } from '../../utils/api'
+import { shopRoute } from '../../http/route'
 
-export default shopRoute('POST /api/tokens', ({ person, body }) => makeToken(pool(), person, body.name), 'lead')
+export default shopRoute('POST /api/tokens', ({ pool, person, body }) => makeToken(pool, person, body.name), 'lead')

@@ -1,4 +1,4 @@
 import { openApi } from '../../../shared/openapi'
-import { openRoute } from '../../utils/api'
+import { openRoute } from '../../http/route'
 
 export default openRoute('GET /api/v1/openapi.json', () => Promise.resolve(openApi()))

@@ -1,9 +1,8 @@
 import { removeWrench } from '../../services/shelf'
-import { pool } from '../../startup'
-import { shopRoute } from '../../utils/api'
+import { shopRoute } from '../../http/route'
 
 export default shopRoute(
   'DELETE /api/wrenches/:id',
-  ({ person, id }) => removeWrench(pool(), person.shopId, id),
+  ({ pool, person, id }) => removeWrench(pool, person.shopId, id),
   'lead',
 )

@@ -1,9 +1,8 @@
 import { changeWrench } from '../../services/shelf'
-import { pool } from '../../startup'
-import { shopRoute } from '../../utils/api'
+import { shopRoute } from '../../http/route'
 
 export default shopRoute(
   'PUT /api/wrenches/:id',
-  ({ person, body, id }) => changeWrench(pool(), person.shopId, id, body),
+  ({ pool, person, body, id }) => changeWrench(pool, person.shopId, id, body),
   'lead',
 )

@@ -1,5 +1,4 @@
 import { addWrench } from '../../services/shelf'
-import { pool } from '../../startup'
-import { shopRoute } from '../../utils/api'
+import { shopRoute } from '../../http/route'
 
-export default shopRoute('POST /api/wrenches', ({ person, body }) => addWrench(pool(), person.shopId, body), 'lead')
+export default shopRoute('POST /api/wrenches', ({ pool, person, body }) => addWrench(pool, person.shopId, body), 'lead')

@@ -7,7 +7,7 @@ import { machineById, recordsOfMachine } from '../../repositories/machines'
 import { modelById } from '../../repositories/models'
 import { specsOfModel } from '../../repositories/revisions'
 import { jobVisits, pastVisitsOf } from '../../repositories/visits'
-import { notFound } from '../../utils/problem'
+import { notFound } from '../../problem'
 import { gatherFacts } from './outlooks'
 import type { VisitRecord } from './visits'
 

@@ -1,5 +1,4 @@
 import { removeCustomer } from '../../../services/customers'
-import { pool } from '../../../startup'
-import { shopRoute } from '../../../utils/api'
+import { shopRoute } from '../../../http/route'
 
-export default shopRoute('DELETE /api/customers/:id', ({ person, id }) => removeCustomer(pool(), person.shopId, id))
+export default shopRoute('DELETE /api/customers/:id', ({ pool, person, id }) => removeCustomer(pool, person.shopId, id))

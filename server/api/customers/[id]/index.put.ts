@@ -1,7 +1,6 @@
 import { editCustomer } from '../../../services/customers'
-import { pool } from '../../../startup'
-import { shopRoute } from '../../../utils/api'
+import { shopRoute } from '../../../http/route'
 
-export default shopRoute('PUT /api/customers/:id', ({ person, body, id }) =>
-  editCustomer(pool(), person.shopId, id, body),
+export default shopRoute('PUT /api/customers/:id', ({ pool, person, body, id }) =>
+  editCustomer(pool, person.shopId, id, body),
 )

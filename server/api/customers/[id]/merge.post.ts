@@ -1,7 +1,6 @@
 import { mergeCustomers } from '../../../services/customers'
-import { pool } from '../../../startup'
-import { shopRoute } from '../../../utils/api'
+import { shopRoute } from '../../../http/route'
 
-export default shopRoute('POST /api/customers/:id/merge', ({ person, body, id }) =>
-  mergeCustomers(pool(), person.shopId, id, body.intoId),
+export default shopRoute('POST /api/customers/:id/merge', ({ pool, person, body, id }) =>
+  mergeCustomers(pool, person.shopId, id, body.intoId),
 )

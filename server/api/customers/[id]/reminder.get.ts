@@ -1,7 +1,6 @@
 import { draftReminder } from '../../../services/due'
-import { pool } from '../../../startup'
-import { shopRoute } from '../../../utils/api'
+import { shopRoute } from '../../../http/route'
 
-export default shopRoute('GET /api/customers/:id/reminder', ({ person, id, query }) =>
-  draftReminder(pool(), person.shopId, id, query.weeks, new Date()),
+export default shopRoute('GET /api/customers/:id/reminder', ({ pool, person, id, query }) =>
+  draftReminder(pool, person.shopId, id, query.weeks, new Date()),
 )

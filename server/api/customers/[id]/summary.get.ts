@@ -1,7 +1,6 @@
 import { customerSummary } from '../../../services/customer-summary'
-import { pool } from '../../../startup'
-import { shopRoute } from '../../../utils/api'
+import { shopRoute } from '../../../http/route'
 
-export default shopRoute('GET /api/customers/:id/summary', ({ person, id, query }) =>
-  customerSummary(pool(), person.shopId, id, query.year, new Date()),
+export default shopRoute('GET /api/customers/:id/summary', ({ pool, person, id, query }) =>
+  customerSummary(pool, person.shopId, id, query.year, new Date()),
 )

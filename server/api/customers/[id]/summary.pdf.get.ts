@@ -1,10 +1,9 @@
 import { getQuery } from 'h3'
 import { summarySchema } from '../../../../shared/requests'
 import { summaryFile } from '../../../services/files'
-import { pool } from '../../../startup'
-import { idOf } from '../../../utils/api'
-import { bytesRoute } from '../../../utils/bytes'
+import { idOf } from '../../../http/route'
+import { bytesRoute } from '../../../http/file-route'
 
-export default bytesRoute(({ event, person }) =>
-  summaryFile(pool(), person.shopId, idOf(event), summarySchema.parse(getQuery(event)), new Date()),
+export default bytesRoute(({ pool, event, person }) =>
+  summaryFile(pool, person.shopId, idOf(event), summarySchema.parse(getQuery(event)), new Date()),
 )

@@ -1,7 +1,6 @@
 import { postEvent } from '../../../services/job-log'
-import { pool } from '../../../startup'
-import { shopRoute } from '../../../utils/api'
+import { shopRoute } from '../../../http/route'
 
-export default shopRoute('POST /api/jobs/:id/events', ({ person, body, id }) =>
-  postEvent(pool(), person, id, body, new Date()),
+export default shopRoute('POST /api/jobs/:id/events', ({ pool, person, body, id }) =>
+  postEvent(pool, person, id, body, new Date()),
 )

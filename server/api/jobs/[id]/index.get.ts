@@ -1,8 +1,7 @@
 import { readJob } from '../../../services/jobs'
-import { pool } from '../../../startup'
-import { shopRoute } from '../../../utils/api'
+import { shopRoute } from '../../../http/route'
 
 /** The job with its log; `?after=N` leaves out what the browser has seen. */
-export default shopRoute('GET /api/jobs/:id', ({ person, id, query }) =>
-  readJob(pool(), person.shopId, id, query.after, new Date()),
+export default shopRoute('GET /api/jobs/:id', ({ pool, person, id, query }) =>
+  readJob(pool, person.shopId, id, query.after, new Date()),
 )

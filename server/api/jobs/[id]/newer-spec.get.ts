@@ -1,5 +1,4 @@
 import { newerSpec } from '../../../services/jobs'
-import { pool } from '../../../startup'
-import { shopRoute } from '../../../utils/api'
+import { shopRoute } from '../../../http/route'
 
-export default shopRoute('GET /api/jobs/:id/newer-spec', ({ person, id }) => newerSpec(pool(), person.shopId, id))
+export default shopRoute('GET /api/jobs/:id/newer-spec', ({ pool, person, id }) => newerSpec(pool, person.shopId, id))

@@ -1,5 +1,4 @@
 import { placeJob } from '../../../services/board'
-import { pool } from '../../../startup'
-import { shopRoute } from '../../../utils/api'
+import { shopRoute } from '../../../http/route'
 
-export default shopRoute('PUT /api/jobs/:id/place', ({ person, body, id }) => placeJob(pool(), person, id, body))
+export default shopRoute('PUT /api/jobs/:id/place', ({ pool, person, body, id }) => placeJob(pool, person, id, body))

@@ -1,7 +1,6 @@
 import { readSheet } from '../../../services/sheet'
-import { pool } from '../../../startup'
-import { shopRoute } from '../../../utils/api'
+import { shopRoute } from '../../../http/route'
 
-export default shopRoute('GET /api/jobs/:id/sheet', ({ person, id }) =>
-  readSheet(pool(), person.shopId, id, new Date()),
+export default shopRoute('GET /api/jobs/:id/sheet', ({ pool, person, id }) =>
+  readSheet(pool, person.shopId, id, new Date()),
 )

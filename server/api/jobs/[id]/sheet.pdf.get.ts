@@ -1,10 +1,9 @@
 import { getQuery } from 'h3'
 import { paperSchema } from '../../../../shared/requests'
 import { sheetFile } from '../../../services/files'
-import { pool } from '../../../startup'
-import { idOf } from '../../../utils/api'
-import { bytesRoute } from '../../../utils/bytes'
+import { idOf } from '../../../http/route'
+import { bytesRoute } from '../../../http/file-route'
 
-export default bytesRoute(({ event, person }) =>
-  sheetFile(pool(), person.shopId, idOf(event), paperSchema.parse(getQuery(event)).paper, new Date()),
+export default bytesRoute(({ pool, event, person }) =>
+  sheetFile(pool, person.shopId, idOf(event), paperSchema.parse(getQuery(event)).paper, new Date()),
 )

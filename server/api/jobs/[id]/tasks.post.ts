@@ -1,5 +1,4 @@
 import { addTask } from '../../../services/board'
-import { pool } from '../../../startup'
-import { shopRoute } from '../../../utils/api'
+import { shopRoute } from '../../../http/route'
 
-export default shopRoute('POST /api/jobs/:id/tasks', ({ person, body, id }) => addTask(pool(), person, id, body))
+export default shopRoute('POST /api/jobs/:id/tasks', ({ pool, person, body, id }) => addTask(pool, person, id, body))

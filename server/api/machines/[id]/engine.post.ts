@@ -1,7 +1,6 @@
 import { changeEngine } from '../../../services/machines/edit'
-import { pool } from '../../../startup'
-import { shopRoute } from '../../../utils/api'
+import { shopRoute } from '../../../http/route'
 
-export default shopRoute('POST /api/machines/:id/engine', ({ person, body, id }) =>
-  changeEngine(pool(), person, id, body, new Date()),
+export default shopRoute('POST /api/machines/:id/engine', ({ pool, person, body, id }) =>
+  changeEngine(pool, person, id, body, new Date()),
 )

@@ -1,7 +1,6 @@
 import { readMachine } from '../../../services/machines/memory'
-import { pool } from '../../../startup'
-import { shopRoute } from '../../../utils/api'
+import { shopRoute } from '../../../http/route'
 
-export default shopRoute('GET /api/machines/:id', ({ person, id }) =>
-  readMachine(pool(), person.shopId, id, new Date()),
+export default shopRoute('GET /api/machines/:id', ({ pool, person, id }) =>
+  readMachine(pool, person.shopId, id, new Date()),
 )

@@ -1,5 +1,4 @@
 import { editMachine } from '../../../services/machines/edit'
-import { pool } from '../../../startup'
-import { shopRoute } from '../../../utils/api'
+import { shopRoute } from '../../../http/route'
 
-export default shopRoute('PUT /api/machines/:id', ({ person, body, id }) => editMachine(pool(), person, id, body))
+export default shopRoute('PUT /api/machines/:id', ({ pool, person, body, id }) => editMachine(pool, person, id, body))

@@ -1,7 +1,6 @@
 import { mergeMachines } from '../../../services/machines/edit'
-import { pool } from '../../../startup'
-import { shopRoute } from '../../../utils/api'
+import { shopRoute } from '../../../http/route'
 
-export default shopRoute('POST /api/machines/:id/merge', ({ person, body, id }) =>
-  mergeMachines(pool(), person, id, body.intoId, new Date()),
+export default shopRoute('POST /api/machines/:id/merge', ({ pool, person, body, id }) =>
+  mergeMachines(pool, person, id, body.intoId, new Date()),
 )

@@ -1,7 +1,6 @@
 import { tellMeter } from '../../../services/machines/edit'
-import { pool } from '../../../startup'
-import { shopRoute } from '../../../utils/api'
+import { shopRoute } from '../../../http/route'
 
-export default shopRoute('POST /api/machines/:id/meter', ({ person, body, id }) =>
-  tellMeter(pool(), person, id, body, new Date()),
+export default shopRoute('POST /api/machines/:id/meter', ({ pool, person, body, id }) =>
+  tellMeter(pool, person, id, body, new Date()),
 )

@@ -1,7 +1,6 @@
 import { changeOwner } from '../../../services/machines/edit'
-import { pool } from '../../../startup'
-import { shopRoute } from '../../../utils/api'
+import { shopRoute } from '../../../http/route'
 
-export default shopRoute('POST /api/machines/:id/owner', ({ person, body, id }) =>
-  changeOwner(pool(), person, id, body, new Date()),
+export default shopRoute('POST /api/machines/:id/owner', ({ pool, person, body, id }) =>
+  changeOwner(pool, person, id, body, new Date()),
 )

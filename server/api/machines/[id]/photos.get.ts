@@ -1,5 +1,4 @@
 import { listPhotos } from '../../../services/photos'
-import { pool } from '../../../startup'
-import { shopRoute } from '../../../utils/api'
+import { shopRoute } from '../../../http/route'
 
-export default shopRoute('GET /api/machines/:id/photos', ({ person, id }) => listPhotos(pool(), person.shopId, id))
+export default shopRoute('GET /api/machines/:id/photos', ({ pool, person, id }) => listPhotos(pool, person.shopId, id))

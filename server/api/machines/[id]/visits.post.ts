@@ -1,7 +1,6 @@
 import { addPastVisit } from '../../../services/machines/edit'
-import { pool } from '../../../startup'
-import { shopRoute } from '../../../utils/api'
+import { shopRoute } from '../../../http/route'
 
-export default shopRoute('POST /api/machines/:id/visits', ({ person, body, id }) =>
-  addPastVisit(pool(), person, id, body, new Date()),
+export default shopRoute('POST /api/machines/:id/visits', ({ pool, person, body, id }) =>
+  addPastVisit(pool, person, id, body, new Date()),
 )

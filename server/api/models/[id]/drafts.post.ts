@@ -1,5 +1,6 @@
 import { addDraft } from '../../../services/spec-book'
-import { pool } from '../../../startup'
-import { shopRoute } from '../../../utils/api'
+import { shopRoute } from '../../../http/route'
 
-export default shopRoute('POST /api/models/:id/drafts', ({ person, body, id }) => addDraft(pool(), person, id, body))
+export default shopRoute('POST /api/models/:id/drafts', ({ pool, person, body, id }) =>
+  addDraft(pool, person, id, body),
+)

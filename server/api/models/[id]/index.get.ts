@@ -1,5 +1,4 @@
 import { readModel } from '../../../services/spec-book'
-import { pool } from '../../../startup'
-import { shopRoute } from '../../../utils/api'
+import { shopRoute } from '../../../http/route'
 
-export default shopRoute('GET /api/models/:id', ({ person, id }) => readModel(pool(), person, id))
+export default shopRoute('GET /api/models/:id', ({ pool, person, id }) => readModel(pool, person, id))

@@ -1,5 +1,8 @@
 import { renameModel } from '../../../services/spec-book'
-import { pool } from '../../../startup'
-import { shopRoute } from '../../../utils/api'
+import { shopRoute } from '../../../http/route'
 
-export default shopRoute('PUT /api/models/:id', ({ person, body, id }) => renameModel(pool(), person, id, body), 'lead')
+export default shopRoute(
+  'PUT /api/models/:id',
+  ({ pool, person, body, id }) => renameModel(pool, person, id, body),
+  'lead',
+)

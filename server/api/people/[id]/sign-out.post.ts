@@ -1,9 +1,8 @@
 import { signOutEverywhere } from '../../../services/people'
-import { pool } from '../../../startup'
-import { shopRoute } from '../../../utils/api'
+import { shopRoute } from '../../../http/route'
 
 export default shopRoute(
   'POST /api/people/:id/sign-out',
-  ({ person, id }) => signOutEverywhere(pool(), person.shopId, id),
+  ({ pool, person, id }) => signOutEverywhere(pool, person.shopId, id),
   'lead',
 )

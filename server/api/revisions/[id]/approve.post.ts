@@ -1,9 +1,8 @@
 import { approveDraft } from '../../../services/spec-book'
-import { pool } from '../../../startup'
-import { shopRoute } from '../../../utils/api'
+import { shopRoute } from '../../../http/route'
 
 export default shopRoute(
   'POST /api/revisions/:id/approve',
-  ({ person, body, id }) => approveDraft(pool(), person, id, body.reason, new Date()),
+  ({ pool, person, body, id }) => approveDraft(pool, person, id, body.reason, new Date()),
   'lead',
 )

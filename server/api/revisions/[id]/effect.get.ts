@@ -1,5 +1,4 @@
 import { effectOf } from '../../../services/spec-book'
-import { pool } from '../../../startup'
-import { shopRoute } from '../../../utils/api'
+import { shopRoute } from '../../../http/route'
 
-export default shopRoute('GET /api/revisions/:id/effect', ({ person, id }) => effectOf(pool(), person, id))
+export default shopRoute('GET /api/revisions/:id/effect', ({ pool, person, id }) => effectOf(pool, person, id))

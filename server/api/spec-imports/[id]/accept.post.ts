@@ -1,7 +1,6 @@
 import { acceptImport } from '../../../services/spec-import'
-import { pool } from '../../../startup'
-import { shopRoute } from '../../../utils/api'
+import { shopRoute } from '../../../http/route'
 
-export default shopRoute('POST /api/spec-imports/:id/accept', ({ person, body, id }) =>
-  acceptImport(pool(), person, id, body.approveBecause),
+export default shopRoute('POST /api/spec-imports/:id/accept', ({ pool, person, body, id }) =>
+  acceptImport(pool, person, id, body.approveBecause),
 )

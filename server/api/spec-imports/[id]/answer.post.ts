@@ -1,7 +1,6 @@
 import { answerRow } from '../../../services/spec-import'
-import { pool } from '../../../startup'
-import { shopRoute } from '../../../utils/api'
+import { shopRoute } from '../../../http/route'
 
-export default shopRoute('POST /api/spec-imports/:id/answer', ({ person, body, id }) =>
-  answerRow(pool(), person, id, body.rowNo),
+export default shopRoute('POST /api/spec-imports/:id/answer', ({ pool, person, body, id }) =>
+  answerRow(pool, person, id, body.rowNo),
 )

@@ -1,5 +1,4 @@
 import { cancelImport } from '../../../services/spec-import'
-import { pool } from '../../../startup'
-import { shopRoute } from '../../../utils/api'
+import { shopRoute } from '../../../http/route'
 
-export default shopRoute('POST /api/spec-imports/:id/cancel', ({ person, id }) => cancelImport(pool(), person, id))
+export default shopRoute('POST /api/spec-imports/:id/cancel', ({ pool, person, id }) => cancelImport(pool, person, id))

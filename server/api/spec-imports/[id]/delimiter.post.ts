@@ -1,7 +1,6 @@
 import { respeltImport } from '../../../services/spec-import'
-import { pool } from '../../../startup'
-import { shopRoute } from '../../../utils/api'
+import { shopRoute } from '../../../http/route'
 
-export default shopRoute('POST /api/spec-imports/:id/delimiter', ({ person, body, id }) =>
-  respeltImport(pool(), person, id, body.delimiter),
+export default shopRoute('POST /api/spec-imports/:id/delimiter', ({ pool, person, body, id }) =>
+  respeltImport(pool, person, id, body.delimiter),
 )

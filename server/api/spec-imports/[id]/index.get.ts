@@ -1,5 +1,4 @@
 import { readImport } from '../../../services/spec-import'
-import { pool } from '../../../startup'
-import { shopRoute } from '../../../utils/api'
+import { shopRoute } from '../../../http/route'
 
-export default shopRoute('GET /api/spec-imports/:id', ({ person, id }) => readImport(pool(), person, id))
+export default shopRoute('GET /api/spec-imports/:id', ({ pool, person, id }) => readImport(pool, person, id))

@@ -1,7 +1,6 @@
 import { beginReading } from '../../../services/spec-import'
-import { pool } from '../../../startup'
-import { shopRoute } from '../../../utils/api'
+import { shopRoute } from '../../../http/route'
 
-export default shopRoute('POST /api/spec-imports/:id/read', ({ person, body, id }) =>
-  beginReading(pool(), person, id, body),
+export default shopRoute('POST /api/spec-imports/:id/read', ({ pool, person, body, id }) =>
+  beginReading(pool, person, id, body),
 )

@@ -1,8 +1,7 @@
 import { readRows } from '../../../services/spec-import'
-import { pool } from '../../../startup'
-import { shopRoute } from '../../../utils/api'
+import { shopRoute } from '../../../http/route'
 
-export default shopRoute('GET /api/spec-imports/:id/rows', ({ person, id, query }) => {
+export default shopRoute('GET /api/spec-imports/:id/rows', ({ pool, person, id, query }) => {
   const { state, after } = query
-  return readRows(pool(), person, id, state, after)
+  return readRows(pool, person, id, state, after)
 })

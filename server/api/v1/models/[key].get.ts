@@ -1,6 +1,5 @@
 import { getRouterParam } from 'h3'
 import { publishedModel } from '../../../services/api-tokens'
-import { pool } from '../../../startup'
-import { tokenRoute } from '../../../utils/api'
+import { tokenRoute } from '../../../http/route'
 
-export default tokenRoute(({ event, shopId }) => publishedModel(pool(), shopId, getRouterParam(event, 'key') ?? ''))
+export default tokenRoute(({ pool, event, shopId }) => publishedModel(pool, shopId, getRouterParam(event, 'key') ?? ''))

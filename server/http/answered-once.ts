@@ -4,8 +4,8 @@ import { z } from 'zod'
 import { askedBy, type Asked } from '../database/asked-once'
 import { isDuplicateOf } from '../database/errors'
 import { askedBefore, keepAnswer, noteAsked } from '../repositories/asked-once'
-import { pool } from '../startup'
-import { Problem } from './problem'
+import { pool } from '../database/pool'
+import { Problem } from '../problem'
 import type { SignedIn } from './session'
 
 const idSchema = z.uuid({ error: 'The id of a request is a UUID. Reload the page and try again.' })

@@ -12,10 +12,11 @@ import { z, type ZodType } from 'zod'
 import { API, type ApiKey, type BodyTaken, type Done, type QueryTaken, type ResponseOf } from '../../shared/api'
 import type { PersonRole } from '../../shared/responses'
 import { shopForToken } from '../services/api-tokens'
-import { pool } from '../startup'
+import { pool } from '../database/pool'
+import type { Pool } from '../database/query'
 import { currentPerson, type SignedIn } from './session'
 import { answeredOnce } from './answered-once'
-import { Problem } from './problem'
+import { Problem } from '../problem'
 import { sendProblem } from './send-problem'
 
 /** More than any answer or spec needs. */
@@ -48,6 +49,7 @@ async function answer(event: H3Event, work: () => Promise<unknown>): Promise<unk
 
 /** What a route is given: the request, parsed by its line of the API; `id` is the number in its address. */
 interface Given<K extends ApiKey> {
+  pool: Pool
   event: H3Event
   body: BodyTaken<K>
   query: QueryTaken<K>
@@ -59,6 +61,7 @@ type Answer<K extends ApiKey> = Promise<ResponseOf<K> extends Done ? unknown : R
 async function givenOf<K extends ApiKey>(event: H3Event, key: K): Promise<Given<K>> {
   const { body, query } = API[key] as { body: ZodType | null; query: ZodType | null }
   return {
+    pool: pool(),
     event,
     query: query?.parse(getQuery(event)) as QueryTaken<K>,
     body: (body ? body.parse(await readJson(event)) : undefined) as BodyTaken<K>,
@@ -102,11 +105,15 @@ export const idOf = (event: H3Event): number => {
 
 /** A route that sends a file as it is made. Nothing is sent before the first piece is there, so that a refusal still can be. */
 export const fileRoute = (
-  work: (given: { event: H3Event; person: SignedIn }) => { name: string; type: string; pieces: AsyncGenerator<string> },
+  work: (given: { pool: Pool; event: H3Event; person: SignedIn }) => {
+    name: string
+    type: string
+    pieces: AsyncGenerator<string>
+  },
 ) =>
   defineEventHandler(event =>
     answer(event, async () => {
-      const { name, type, pieces } = work({ event, person: await currentPerson(event) })
+      const { name, type, pieces } = work({ pool: pool(), event, person: await currentPerson(event) })
       const first = await pieces.next()
       setResponseHeader(event, 'content-type', type)
       setResponseHeader(event, 'content-disposition', `attachment; filename="${name}"`)
@@ -119,7 +126,9 @@ export const fileRoute = (
   )
 
 /** A route for other software of a shop, which shows a token. */
-export const tokenRoute = (work: (given: { event: H3Event; shopId: number }) => Promise<unknown>) =>
+export const tokenRoute = (work: (given: { pool: Pool; event: H3Event; shopId: number }) => Promise<unknown>) =>
   defineEventHandler(event =>
-    answer(event, async () => work({ event, shopId: await shopForToken(pool(), getHeader(event, 'authorization')) })),
+    answer(event, async () =>
+      work({ pool: pool(), event, shopId: await shopForToken(pool(), getHeader(event, 'authorization')) }),
+    ),
   )

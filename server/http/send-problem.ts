@@ -1,5 +1,5 @@
 import { type H3Event, setResponseHeader, setResponseStatus } from 'h3'
-import { toProblem } from './problem'
+import { toProblem } from '../problem'
 
 /** Answers with what went wrong, as problem+json. */
 export function sendProblem(event: H3Event, error: unknown): string {

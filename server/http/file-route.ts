@@ -1,6 +1,9 @@
 import { defineEventHandler, getHeader, type H3Event, setResponseHeader } from 'h3'
+import { pool } from '../database/pool'
+import type { Pool } from '../database/query'
 import type { SignedIn } from '../services/people'
-import { Problem } from './problem'
+import type { WholeFile } from '../services/whole-file'
+import { Problem } from '../problem'
 import { sendProblem } from './send-problem'
 import { currentPerson } from './session'
 
@@ -17,14 +20,6 @@ export async function readBytes(event: H3Event, most: number, tooMuch: string): 
   return Buffer.concat(pieces)
 }
 
-/** A file that is made whole before it is sent; `name` makes it one to keep. */
-export interface WholeFile {
-  type: string
-  bytes: Buffer | string
-  name?: string
-  keepSeconds?: number
-}
-
 async function send(event: H3Event, work: () => Promise<WholeFile>): Promise<unknown> {
   setResponseHeader(event, 'cache-control', 'no-store')
   try {
@@ -39,8 +34,10 @@ async function send(event: H3Event, work: () => Promise<WholeFile>): Promise<unk
 }
 
 /** A route of a signed-in person that answers with a file. */
-export const bytesRoute = (work: (given: { event: H3Event; person: SignedIn }) => Promise<WholeFile>) =>
-  defineEventHandler(event => send(event, async () => work({ event, person: await currentPerson(event) })))
+export const bytesRoute = (work: (given: { pool: Pool; event: H3Event; person: SignedIn }) => Promise<WholeFile>) =>
+  defineEventHandler(event =>
+    send(event, async () => work({ pool: pool(), event, person: await currentPerson(event) })),
+  )
 /** A route that answers with a file to whoever knows its secret address. */
-export const openBytesRoute = (work: (given: { event: H3Event }) => Promise<WholeFile>) =>
-  defineEventHandler(event => send(event, () => work({ event })))
+export const openBytesRoute = (work: (given: { pool: Pool; event: H3Event }) => Promise<WholeFile>) =>
+  defineEventHandler(event => send(event, () => work({ pool: pool(), event })))

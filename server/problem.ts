@@ -1,7 +1,7 @@
 import { ZodError } from 'zod'
-import { FigureError } from '../../core/units'
-import type { ProblemBody } from '../../shared/problem'
-import { CommitNotKnown, DatabaseBusy, isDiskFull, isLost, isWithoutQuorum } from '../database/errors'
+import { FigureError } from '../core/units'
+import type { ProblemBody } from '../shared/problem'
+import { CommitNotKnown, DatabaseBusy, isDiskFull, isLost, isWithoutQuorum } from './database/errors'
 
 /** An expected refusal, in words for a person: what is wrong and what to do. */
 export class Problem extends Error {

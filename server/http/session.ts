@@ -1,10 +1,10 @@
 import { createHash, createHmac, randomBytes, timingSafeEqual } from 'node:crypto'
 import { getCookie, type H3Event, setCookie, useSession } from 'h3'
 import { LRUCache } from 'lru-cache'
-import { pool } from '../startup'
+import { pool } from '../database/pool'
 import { beginSession, personForSession, type SignedIn } from '../services/people'
 import { endSessionRow, SESSION_DAYS } from '../repositories/sessions'
-import { Problem } from './problem'
+import { Problem } from '../problem'
 
 export type { SignedIn }
 

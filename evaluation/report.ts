@@ -1,3 +1,4 @@
+import { SOURCE_DENIES } from './wide-world'
 import { PRACTICE_ENGINES } from '../core/practice'
 import { failureWords, isFailure, type RobotRun, type Tally } from './index'
 
@@ -64,22 +65,19 @@ function deciles({ closed }: Tally): string {
   )
 }
 
-/** What the record itself denies: counted apart, for no rule can know it before a second place has told. */
-const DENIED = 'decompressor denied, and there'
-
 /** The measures of the wider world. */
 export function wideSummary({ name, asked, seconds, all, byKind }: Pass): string {
-  const denied = byKind.get(DENIED)
+  const denied = byKind.get(SOURCE_DENIES)
   const without = (of: 'signedOut' | 'touchedRuns') => all[of] - (denied?.[of] ?? 0)
   const rows: [string, string, string][] = [
     [
       'valves signed in that are out by more than blades and drag can be',
-      `${without('signedOut')} of ${all.valves}; ${denied?.signedOut ?? 0} more where the record denies a decompressor`,
+      `${without('signedOut')} of ${all.valves}; ${denied?.signedOut ?? 0} more where record or list denies a decompressor`,
       '0 honest, ≤ 1 in 10,000 with 3 % wrong',
     ],
     [
       'engines with a screw touched at a false stop',
-      `${without('touchedRuns')} of ${all.runs}; ${denied?.touchedRuns ?? 0} more where the record denies it`,
+      `${without('touchedRuns')} of ${all.runs}; ${denied?.touchedRuns ?? 0} more where record or list denies it`,
       '≤ 1 in 1,000 engines',
     ],
     ['stuck', String(all.stuck), '0'],

@@ -233,6 +233,9 @@ function withMakersList(random: Random, base: Engine, features: string[]): Engin
   })
 }
 
+/** What the source itself denies: no rule can know it before a second place has told. */
+export const SOURCE_DENIES = 'record or list denies a decompressor that is there'
+
 /** What is really there: as on record, or drawn where the record says nothing, or against what it says. */
 function drawHeld(random: Random, engine: Engine, features: string[]): Held | null {
   const { decompressor } = engine
@@ -241,6 +244,9 @@ function drawHeld(random: Random, engine: Engine, features: string[]): Held | nu
   if (!there) return null
   if (decompressor.kind === 'none') features.push('decompressor denied, and there')
   if (decompressor.kind === 'unknown') features.push('decompressor unrecorded, and there')
+  // a maker’s own list is believed: where it names a place at which one holds, the source itself denies it
+  if (decompressor.kind === 'none' || (decompressor.kind === 'unknown' && engine.makersStops.length > 0))
+    features.push(SOURCE_DENIES)
   return {
     role: 'exhaust',
     cylinderId: null,

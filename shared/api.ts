@@ -1,6 +1,6 @@
 import type { z, ZodType } from 'zod'
 import type { Marked } from '../core/practice'
-import { identitySchema } from '../core/spec'
+import { identitySchema } from '../core/spec-book'
 import { eventRequestSchema, type EventResponse } from './event-request'
 import type {
   CalendarAddressRow,
@@ -28,7 +28,7 @@ import {
   pastVisitSchema,
   personSchema,
   photoSchema,
-  placeSchema,
+  boardPlaceSchema,
   reminderSchema,
   setupSchema,
   shimRequestSchema,
@@ -124,7 +124,7 @@ export const API = {
   'GET /api/jobs/:id': answers<JobResponse>()({ query: afterSchema }),
   'POST /api/jobs/:id/events': answers<EventResponse>()({ body: eventRequestSchema }),
   'GET /api/jobs/:id/newer-spec': answers<{ newer: RevisionRow | null }>()(),
-  'PUT /api/jobs/:id/place': answers<Done>()({ body: placeSchema }),
+  'PUT /api/jobs/:id/place': answers<Done>()({ body: boardPlaceSchema }),
   'GET /api/jobs/:id/sheet': answers<SheetResponse>()(),
   'POST /api/jobs/:id/tasks': answers<TaskRow>()({ body: taskSchema }),
   'GET /api/machines': answers<MachineRow[]>()({ query: findSchema }),

@@ -1,4 +1,4 @@
-import type { Doubt } from '../core/spec'
+import type { Doubt } from '../core/spec-book'
 
 /** An error on the wire, RFC 9457: a title for a person, details, and the field where there is one. */
 export interface ProblemBody {

@@ -162,7 +162,7 @@ export const summarySchema = paperSchema.extend({
     .max(2100, { error: 'Give a year of this shop.' }),
 })
 
-export const placeSchema = z.object({
+export const boardPlaceSchema = z.object({
   personId: z.number().int().positive().nullable(),
   beforeJobId: z.number().int().positive().nullable(),
 })
@@ -193,7 +193,7 @@ export type MeterRequest = z.infer<typeof meterSchema>
 export type EngineChangeRequest = z.infer<typeof engineChangeSchema>
 export type PastVisitRequest = z.infer<typeof pastVisitSchema>
 export type ReminderRequest = z.infer<typeof reminderSchema>
-export type PlaceRequest = z.infer<typeof placeSchema>
+export type PlaceRequest = z.infer<typeof boardPlaceSchema>
 export type TaskRequest = z.infer<typeof taskSchema>
 export type OpenJobRequest = z.infer<typeof openJobSchema>
 

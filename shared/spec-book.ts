@@ -2,7 +2,7 @@ import { z } from 'zod'
 import { type Engine, engineSchema } from '../core/engine'
 import { type BookModel, COLUMNS, type RowNote } from '../core/exchange'
 import type { Verdict } from '../core/feeler'
-import { type Identity, identityParts, yearsInOrder, YEARS_WRONG } from '../core/spec'
+import { type Identity, identityParts, yearsInOrder, YEARS_WRONG } from '../core/spec-book'
 
 /** What a model is called and found by; its figures are in its revisions. */
 export interface ModelIdentity {

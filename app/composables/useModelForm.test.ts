@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { nextTick } from 'vue'
-import { doubtsOf } from '~~/core/spec'
+import { doubtsOf } from '~~/core/spec-book'
 import { twinOf } from '../../tests/support/engines'
 import { FIRING_CHOICES, useModelForm } from './useModelForm'
 

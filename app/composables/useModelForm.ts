@@ -10,7 +10,7 @@ import {
   type SpecField,
   type SpecText,
   writeSpec,
-} from '~~/core/spec'
+} from '~~/core/spec-book'
 import type { ModelIdentity } from '~~/shared/spec-book'
 
 /** What the cylinders of an engine are called and when they fire, for each interval people name. */

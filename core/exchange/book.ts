@@ -13,7 +13,7 @@ import {
   writeSpec,
   yearsInOrder,
   YEARS_WRONG,
-} from '../spec'
+} from '../spec-book'
 import { cellIn, cellOut, cellProblem } from './cells'
 import type { IDENTITY_FIELDS, Column } from './columns'
 import { COLUMNS } from './columns'

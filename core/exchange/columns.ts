@@ -1,4 +1,4 @@
-import { SPEC_FIELDS, squeeze, type SpecField } from '../spec'
+import { SPEC_FIELDS, squeeze, type SpecField } from '../spec-book'
 
 export const IDENTITY_FIELDS = [
   'key',

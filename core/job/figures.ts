@@ -1,6 +1,6 @@
 import { type Clearance, type Engine, type OtherClearance, type Role, ROLES } from '../engine'
 import { spanOf } from '../feeler'
-import { spanWords } from '../spec'
+import { spanWords } from '../spec-book'
 import { formatLength } from '../units'
 import type { WorkState } from './state'
 

@@ -1,5 +1,5 @@
 import type { Engine } from '../engine'
-import { type Compared, compareSpecs, same } from '../spec'
+import { type Compared, compareSpecs, same } from '../spec-book'
 
 /** Parts that say where the crank is and which valves there are: what was seen and measured rests on them. */
 const GROUND = [

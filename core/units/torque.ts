@@ -6,9 +6,17 @@ export type TorqueUnit = keyof typeof NEWTON_METRES
 /** Torque in N·m of a figure in another unit. */
 export const newtonMetres = (value: number, unit: TorqueUnit): number => value * NEWTON_METRES[unit]
 
-/** A torque in N·m for the screen, with the imperial unit that suits its size: under 15 lbf·ft in lbf·in. */
+/** A torque in N·m for the screen, and in the imperial unit that suits its size: under 15 lbf·ft in lbf·in. */
+export function torqueParts(torqueNm: number): { si: string; inch: string } {
+  const small = torqueNm < 20
+  const other = torqueNm / NEWTON_METRES[small ? 'lbf·in' : 'lbf·ft']
+  return {
+    si: `${Number(torqueNm.toFixed(1))} N·m`,
+    inch: `${Math.round(other)} ${small ? 'lbf·in' : 'lbf·ft'}`,
+  }
+}
+/** Both, the imperial one in brackets. */
 export function formatTorque(torqueNm: number): string {
-  const inch = torqueNm < 20
-  const other = torqueNm / NEWTON_METRES[inch ? 'lbf·in' : 'lbf·ft']
-  return `${Number(torqueNm.toFixed(1))} N·m (${Math.round(other)} ${inch ? 'lbf·in' : 'lbf·ft'})`
+  const { si, inch } = torqueParts(torqueNm)
+  return `${si} (${inch})`
 }

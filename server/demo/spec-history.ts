@@ -1,5 +1,5 @@
 import type { Clearance, Engine } from '../../core/engine'
-import { doubtsOf } from '../../core/spec'
+import { doubtsOf } from '../../core/spec-book'
 import { DUET } from './models/twins'
 import { HEDGEROW } from './models/singles'
 

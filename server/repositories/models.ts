@@ -1,5 +1,5 @@
 import { upcastEngine } from '../../core/engine'
-import { type Findable, keyOf, modelGrams } from '../../core/spec'
+import { type Findable, keyOf, modelGrams } from '../../core/spec-book'
 import type { ModelIdentity, ModelRow } from '../../shared/spec-book'
 import { change, type Db, many, maybeOne, type Value } from '../database/query'
 

@@ -6,7 +6,6 @@ import {
   bayColumn,
   clearanceOf,
   coolingDown,
-  isWeighing,
   type JobTools,
   jobTools,
   type JobView,
@@ -40,7 +39,7 @@ function toolsOf(shopId: number, job: JobRow): JobTools {
   return made
 }
 
-const cardWords = (next: NextThing): string => (isWeighing(next) ? 'Find where the crank is' : next.instruction)
+const cardWords = (next: NextThing): string => (next.waits ? 'Find where the crank is' : next.instruction)
 
 const nextOfSigned = (tasks: StoredTask[]): string => {
   const left = tasks.filter(t => !t.doneAt)

@@ -1,5 +1,5 @@
 import { createHash } from 'node:crypto'
-import { same } from '../../core/spec'
+import { same } from '../../core/spec-book'
 import {
   figureRefused,
   type JobEvent,

@@ -1,5 +1,5 @@
 import { type Engine, firingIntervalName } from '../../core/engine'
-import { doubtsOf, fitOf, LEAST_FIT, readQuery, rejudge, spanWords } from '../../core/spec'
+import { doubtsOf, fitOf, LEAST_FIT, readQuery, rejudge, spanWords } from '../../core/spec-book'
 import type {
   Affected,
   DraftRequest,

@@ -1,6 +1,6 @@
 import type { H3Event } from 'h3'
 import { type Column, columnFor, delimiterOf } from '../../core/exchange'
-import { compareSpecs, same } from '../../core/spec'
+import { compareSpecs, same } from '../../core/spec-book'
 import type { ImportResponse, ImportRow, ImportRowState, ModelRow } from '../../shared/spec-book'
 import { type Db, type Pool, transaction } from '../database/query'
 import { addGramCounts, insertModels, modelsKnownAs, updateModel } from '../repositories/models'

@@ -4,7 +4,7 @@ import addFormats from 'ajv-formats'
 import { Validator } from '@seriousme/openapi-schema-validator'
 import Papa from 'papaparse'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
-import { same } from '../../core/spec'
+import { same } from '../../core/spec-book'
 import { bookJsonSchema } from '../../shared/openapi'
 import type {
   Affected,

@@ -5,7 +5,7 @@ import Textarea from 'primevue/textarea'
 import { computed, ref } from 'vue'
 import type { Clearance, Role } from '~~/core/engine'
 import { clearanceWords, disagreeing, figureRefused, type Happening, type JobView, EVENTS } from '~~/core/job'
-import { parseClearance } from '~~/core/spec'
+import { parseClearance } from '~~/core/spec-book'
 import PanelFrame from './PanelFrame.vue'
 
 /** Which of two printed figures stands, or one between them: a lead says so, with a reason, and the sheet shows it. */

@@ -1,5 +1,5 @@
 import { cylinderById, type Engine, wrap } from '~~/core/engine'
-import { dropWords, type JobView, listed, marginWords } from '~~/core/job'
+import { dropWords, type JobView, listed, marginOf } from '~~/core/job'
 import type { Stop } from '~~/core/stops'
 
 export interface Statement {
@@ -43,6 +43,16 @@ function servedWords(engine: Engine, stop: Stop): string {
   return words.charAt(0).toUpperCase() + words.slice(1)
 }
 
+/** What is to spare at a stop, or why nothing is promised. */
+function spareWords(engine: Engine, stop: Stop): string {
+  const margin = marginOf(engine, stop)
+  if (!margin) return engine.cam === null ? 'Cam assumed: meet it well' : 'A decompressor is possible: meet it well'
+  const { beforeDeg, afterDeg, easy } = margin
+  return easy
+    ? `${Math.min(beforeDeg, afterDeg)}° spare each way`
+    : `${beforeDeg}° spare short of it, ${afterDeg}° past it`
+}
+
 /** The stop and how exact it must be met; nothing is promised while the cam is assumed or a decompressor possible. */
 export function stopStatement({ pin, model }: JobView, stop: Stop | null): Statement {
   if (!stop) return { title: 'No stop', words: 'No place serves the valves of this engine' }
@@ -51,11 +61,7 @@ export function stopStatement({ pin, model }: JobView, stop: Stop | null): State
   const where = `Stop${which} at ${Math.round(stop.crankDeg)}°`
   if (stop.place.kind === 'rod-drop')
     return { title: where, words: `Past top: rod ${dropWords(stop.place.dropMm)} down` }
-  const margin = marginWords(engine, stop)
-  return {
-    title: where,
-    words: `${servedWords(engine, stop)} shut. ${margin ? margin.split(':')[0]!.replace(' to spare', ' spare') : engine.cam === null ? 'Cam assumed: meet it well' : 'A decompressor is possible: meet it well'}`,
-  }
+  return { title: where, words: `${servedWords(engine, stop)} shut. ${spareWords(engine, stop)}` }
 }
 
 /** How to turn: the drawing turns clockwise, the hand perhaps not. */

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { Doubt } from '~~/core/spec'
+import type { Doubt } from '~~/core/spec-book'
 
 /** Figures that may be slips: both readings, and a person says which is meant. Nothing is changed for them. */
 const props = defineProps<{ doubts: Doubt[] }>()

@@ -3,7 +3,7 @@ import { computed } from 'vue'
 import type { Engine } from '~~/core/engine'
 import { rodLengthMm } from '~~/core/engine'
 import { placeWords } from '~~/core/job'
-import { derivedFacts } from '~~/core/spec'
+import { derivedFacts } from '~~/core/spec-book'
 import CycleWheel from '../engine/CycleWheel.vue'
 
 /** The engine drawn from its data, at rest at its first stop; what is assumed is in brackets and said so. */

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import Textarea from 'primevue/textarea'
-import type { SpecField, SpecText } from '~~/core/spec'
+import type { SpecField, SpecText } from '~~/core/spec-book'
 import ChoiceField from '../forms/ChoiceField.vue'
 import TextField from '../forms/TextField.vue'
 import { FIRING_CHOICES } from '../../composables/useModelForm'

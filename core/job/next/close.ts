@@ -3,10 +3,10 @@ import { dueByForecast, dueWords, suggestedDue } from '../due'
 import { eventWords } from '../event-words'
 import type { Requirement } from '../requirements'
 import type { JobView } from '../view'
-import { type Draft, key } from './thing'
+import { type Worded, key } from './thing'
 
 /** An answer of one device that had not seen the other's movement: nothing is signed before it has its place. */
-function placeDraft({ state, pin }: JobView): Draft {
+function placeDraft({ state, pin }: JobView): Worded {
   const event = state.unplaced[0]!
   const placed = (when: 'before' | 'after') => ({ type: 'placed', payload: { eventId: event.id, when } }) as const
   return {
@@ -26,9 +26,9 @@ function placeDraft({ state, pin }: JobView): Draft {
 }
 
 /** The Close step: what went in comes out, the reverse of what came off, and the record. */
-export function closeThing(view: JobView, { what }: Requirement): Draft {
+export function closeThing(view: JobView, { what }: Requirement): Worded {
   const { torques, gasket, coverPattern } = view.pin.spec.engine
-  const stage: Draft['stage'] = { kind: 'close' }
+  const stage: Worded['stage'] = { kind: 'close' }
   if (what.kind === 'unplaced') return placeDraft(view)
   if (what.kind === 'out')
     return {

@@ -20,7 +20,7 @@ import { presentReading } from '../state'
 import { differsHere } from '../two-places'
 import type { JobView } from '../view'
 import { crankTurnWords, dropWords, placeWords, turningWords, untilWords } from '../words'
-import { type Draft, key } from './thing'
+import { type Worded, key } from './thing'
 
 const crank = (...observations: Observation[]): Happening => ({ type: 'crank', payload: { observations } })
 const lost = key('I lost track', 'turned back, or looked away', crank({ kind: 'lost' }))
@@ -44,12 +44,20 @@ const cylinderFor = (view: JobView, place: Place | null): string | null =>
 /** From so much to spare on, a finger's width on the flywheel does not matter. From memory. */
 const FINGERS_WIDTH_DEG = 30
 
+/** What is to spare short of a stop and past it, whole degrees; null while cam or decompressor are not on record. */
+export function marginOf(engine: Engine, stop: Stop): { beforeDeg: number; afterDeg: number; easy: boolean } | null {
+  if (engine.cam === null || engine.decompressor.kind === 'unknown' || stop.valves.length === 0) return null
+  const beforeDeg = Math.floor(Math.min(...stop.valves.map(v => v.beforeDeg)))
+  const afterDeg = Math.floor(Math.min(...stop.valves.map(v => v.afterDeg)))
+  return { beforeDeg, afterDeg, easy: Math.min(beforeDeg, afterDeg) >= FINGERS_WIDTH_DEG }
+}
+
 /** How exact the crank must be at a stop, or nothing while cam or decompressor are not on record. */
 export function marginWords(engine: Engine, stop: Stop): string {
-  if (engine.cam === null || engine.decompressor.kind === 'unknown' || stop.valves.length === 0) return ''
-  const before = Math.floor(Math.min(...stop.valves.map(v => v.beforeDeg)))
-  const after = Math.floor(Math.min(...stop.valves.map(v => v.afterDeg)))
-  if (Math.min(before, after) >= FINGERS_WIDTH_DEG)
+  const margin = marginOf(engine, stop)
+  if (!margin) return ''
+  const { beforeDeg: before, afterDeg: after, easy } = margin
+  if (easy)
     return `${Math.min(before, after)}° to spare each way: a finger’s width either side of ${placeWords(engine, stop.place)} changes nothing.`
   return `${before}° to spare short of it, ${after}° past it: come to it with care.`
 }
@@ -123,7 +131,7 @@ function moveWhy(view: JobView, { to, why, turnDeg }: Extract<Advice, { kind: 'm
   }
 }
 
-function moveDraft(view: JobView, advice: Extract<Advice, { kind: 'move' }>): Draft {
+function moveDraft(view: JobView, advice: Extract<Advice, { kind: 'move' }>): Worded {
   const { engine } = view.pin.spec
   const { to, turns, times, turnDeg } = advice
   const arrived: Observation = turns
@@ -167,12 +175,12 @@ function moveDraft(view: JobView, advice: Extract<Advice, { kind: 'move' }>): Dr
   }
 }
 
-function feelDraft(view: JobView, { valveIds, why }: Extract<Advice, { kind: 'feel' }>): Draft {
+function feelDraft(view: JobView, { valveIds, why }: Extract<Advice, { kind: 'feel' }>): Worded {
   const { engine } = view.pin.spec
   const play = (valveId: string, slack: boolean): Observation => ({ kind: 'rocker', valveId, slack })
   const [a, b] = valveIds.map(id => valveById(engine, id))
   const cylinderId = a?.cylinderId ?? null
-  const stage: Draft['stage'] = { kind: 'wheel', target: null, feelValveIds: valveIds, cylinderId }
+  const stage: Worded['stage'] = { kind: 'wheel', target: null, feelValveIds: valveIds, cylinderId }
   const several = engine.cylinders.length > 1
   const felt = view.state.noted.some(n => n.observation.kind === 'rocker')
   const whyWords =
@@ -221,7 +229,7 @@ function feelDraft(view: JobView, { valveIds, why }: Extract<Advice, { kind: 'fe
   }
 }
 
-function watchDraft(view: JobView, { cylinderId, to, why }: Extract<Advice, { kind: 'watch' }>): Draft {
+function watchDraft(view: JobView, { cylinderId, to, why }: Extract<Advice, { kind: 'watch' }>): Worded {
   const { engine } = view.pin.spec
   const because = {
     'no play anywhere': 'No play at either top: two valves without clearance, perhaps. Watching tells the stroke.',
@@ -244,7 +252,8 @@ function watchDraft(view: JobView, { cylinderId, to, why }: Extract<Advice, { ki
   }
 }
 
-const WEIGHING: Draft = {
+const WEIGHING: Worded = {
+  waits: true,
   label: 'One moment',
   instruction: 'Working out the next move',
   why: 'Weighing which move settles the most with the least turning.',
@@ -252,11 +261,8 @@ const WEIGHING: Draft = {
   stage: { kind: 'wheel', target: null, feelValveIds: [], cylinderId: null },
 }
 
-/** Whether the moves are still being weighed elsewhere, so that there is nothing to do for a moment. */
-export const isWeighing = ({ instruction }: Pick<Draft, 'instruction'>): boolean => instruction === WEIGHING.instruction
-
 /** A screw opened in vain: the valve is held open here, whatever was answered before. */
-function vainDraft(view: JobView, valveId: string): Draft {
+function vainDraft(view: JobView, valveId: string): Worded {
   const { name, cylinderId } = valveById(view.pin.spec.engine, valveId)
   const vain = view.state.noted.filter(
     ({ id, observation: o }) => id.endsWith(':vain') && o.kind === 'rocker' && o.valveId === valveId,
@@ -278,7 +284,7 @@ function vainDraft(view: JobView, valveId: string): Draft {
 }
 
 /** A locked valve that reads differently at two places: never a matter for its screw. */
-function differsDraft(view: JobView, valveId: string): Draft {
+function differsDraft(view: JobView, valveId: string): Worded {
   const valve = view.state.valves.find(v => v.valveId === valveId)!
   const { name, cylinderId } = valveById(view.pin.spec.engine, valveId)
   const { there, here, decompressor, places } = differsHere(view, valve)!
@@ -305,7 +311,7 @@ function differsDraft(view: JobView, valveId: string): Draft {
 }
 
 /** A valve that no stop of the chosen school serves. */
-function noStopDraft(view: JobView, valveId: string): Draft {
+function noStopDraft(view: JobView, valveId: string): Worded {
   const { name, cylinderId } = valveById(view.pin.spec.engine, valveId)
   return {
     label: `${name}: no stop`,
@@ -334,7 +340,7 @@ function soughtInVain({ noted }: JobView['state'], advice: Advice): boolean {
 }
 
 /** What is felt does not agree with what was watched, and keeps doing so. */
-function inVainDraft(view: JobView): Draft {
+function inVainDraft(view: JobView): Worded {
   const { engine } = view.pin.spec
   const stop = nearestStop(view)
   const place = stop?.place ?? lastPlace(view)
@@ -354,7 +360,7 @@ function inVainDraft(view: JobView): Draft {
 }
 
 /** The Find step: the next whole move or feel. */
-export function findThing(view: JobView, { what }: Requirement): Draft {
+export function findThing(view: JobView, { what }: Requirement): Worded {
   if (what.kind === 'no-stop') return noStopDraft(view, what.valveId)
   if (what.kind === 'vain') return vainDraft(view, what.valveId)
   if (what.kind === 'differs') return differsDraft(view, what.valveId)

@@ -11,14 +11,14 @@ import { apartThing, trialThing } from './measure'
 import { proveThing } from './prove'
 import { readyThing } from './ready'
 import { farThing, setThing } from './set'
-import { type Draft, key, type NextThing } from './thing'
+import { type Worded, key, type NextThing } from './thing'
 
 export * from './thing'
 export { turnDoubt } from './set'
 export { shimFromWords } from './shims'
-export { isWeighing, lastPlace, marginWords, pastTopWords } from './find'
+export { lastPlace, marginOf, marginWords, pastTopWords } from './find'
 
-const SIGN: Draft = {
+const SIGN: Worded = {
   label: 'All done',
   instruction: 'Sign and close the job',
   why: 'The sheet is kept as it is signed. Only a lead can open it again.',
@@ -33,7 +33,7 @@ const SIGN: Draft = {
 const valveFor = (view: JobView, { what }: Requirement): ValveState =>
   valveOf(view.state, 'valveId' in what ? what.valveId : '')!
 
-function draftFor(view: JobView, requirement: Requirement): Draft {
+function draftFor(view: JobView, requirement: Requirement): Worded {
   switch (requirement.step) {
     case 'ready':
       return readyThing(view, requirement)
@@ -71,7 +71,7 @@ function offStopGate(view: JobView, valveId: string): Requirement | null {
   }
 }
 
-function offStopDraft(view: JobView, valveId: string): Draft {
+function offStopDraft(view: JobView, valveId: string): Worded {
   const { engine } = view.pin.spec
   const { name } = valveById(engine, valveId)
   const stops = view.model.plan.stops

@@ -21,7 +21,7 @@ import { placeWords, stillWords } from '../words'
 import { stopHere } from '../stop-work'
 import { tellsApart } from '../two-places'
 import { lastPlace, marginWords } from './find'
-import { type AnswerKey, type Draft, key } from './thing'
+import { type AnswerKey, type Worded, key } from './thing'
 
 const FEEL_HELP: Record<Feel, string> = {
   'free': 'slides with room to spare',
@@ -76,7 +76,7 @@ const AWAY_MS = 600_000
 export const wantsMarkCheck = ({ state, nowMs }: JobView): boolean =>
   state.mayHaveMoved || (state.lastAt !== null && nowMs - Date.parse(state.lastAt) >= AWAY_MS)
 
-export function markCheckThing(view: JobView, valveId: string): Draft {
+export function markCheckThing(view: JobView, valveId: string): Worded {
   const { engine } = view.pin.spec
   const place = lastPlace(view)
   const here = stopHere(view)
@@ -96,7 +96,7 @@ export function markCheckThing(view: JobView, valveId: string): Draft {
 }
 
 /** Trials that cannot both be right, named so that either can be taken back. */
-const doubtedOf = (view: JobView, valve: ValveState): Draft['doubted'] =>
+const doubtedOf = (view: JobView, valve: ValveState): Worded['doubted'] =>
   judgeReading(view.pin, presentReading(valve), valve.valveId).reading.contradiction?.map(t => ({
     eventId: t.id,
     words: `${t.name ?? ''} ${t.feel}`,
@@ -115,7 +115,7 @@ function angleWords(view: JobView, valve: ValveState): string {
 }
 
 /** No blade of the set tells on which side of a limit the gap is. A screw can be set to where one does. */
-function notProvable(view: JobView, valve: ValveState): Omit<Draft, 'label'> {
+function notProvable(view: JobView, valve: ValveState): Omit<Worded, 'label'> {
   const { valveId } = valve
   const bySet = valveById(view.pin.spec.engine, valveId).adjuster === 'screw'
   // some blade would prove it, were it set to that blade; after some rounds it stands as near as it can be brought
@@ -137,7 +137,7 @@ function notProvable(view: JobView, valve: ValveState): Omit<Draft, 'label'> {
 }
 
 /** A valve that is out and was left so with a reason: its proof says so again. */
-function leftOut(view: JobView, valve: ValveState): Omit<Draft, 'label'> {
+function leftOut(view: JobView, valve: ValveState): Omit<Worded, 'label'> {
   const bySet = valveById(view.pin.spec.engine, valve.valveId).adjuster === 'screw'
   return {
     instruction: 'It is still out of the spec',
@@ -149,7 +149,7 @@ function leftOut(view: JobView, valve: ValveState): Omit<Draft, 'label'> {
 }
 
 /** Blades that were tried again and still do not agree: another set, or a reason. */
-function inDispute(view: JobView, valve: ValveState): Omit<Draft, 'label'> {
+function inDispute(view: JobView, valve: ValveState): Omit<Worded, 'label'> {
   return {
     instruction: 'These blades do not agree',
     stage: { kind: 'blades', valveId: valve.valveId, next: null },
@@ -159,7 +159,7 @@ function inDispute(view: JobView, valve: ValveState): Omit<Draft, 'label'> {
   }
 }
 /** One blade more for a valve that is tight here and was in elsewhere. */
-export function apartThing(view: JobView, valve: ValveState): Draft {
+export function apartThing(view: JobView, valve: ValveState): Worded {
   const { valveId } = valve
   const stack = tellsApart(view, valve)!
   const name = valveById(view.pin.spec.engine, valveId).name
@@ -179,7 +179,7 @@ export function apartThing(view: JobView, valve: ValveState): Draft {
 const MOST_ASKED = 2
 
 /** The next blade for a valve that is being measured, as found or as proof. */
-export function trialThing(view: JobView, valve: ValveState, label: string): Draft {
+export function trialThing(view: JobView, valve: ValveState, label: string): Worded {
   const { valveId } = valve
   if (wantsMarkCheck(view)) return markCheckThing(view, valveId)
   const name = valveById(view.pin.spec.engine, valveId).name

@@ -9,10 +9,10 @@ import { placeWords, untilWords } from '../words'
 import { lastPlace } from './find'
 import { decompressorTest, type DecompressorTest, oneBladeMore, PAST_TOP_MM, secondPlace } from '../two-places'
 import { feelKeys, trialThing } from './measure'
-import { type Draft, key } from './thing'
+import { type Worded, key } from './thing'
 
 /** Read a little finer past the top, so that the same blade at the top tells. */
-function narrowerThing(view: JobView, { valveId, stack }: NonNullable<ReturnType<typeof oneBladeMore>>): Draft {
+function narrowerThing(view: JobView, { valveId, stack }: NonNullable<ReturnType<typeof oneBladeMore>>): Worded {
   const { name } = valveById(view.pin.spec.engine, valveId)
   const set = setInHand(view)
   return {
@@ -26,7 +26,7 @@ function narrowerThing(view: JobView, { valveId, stack }: NonNullable<ReturnType
 }
 
 /** The same valve, by the same blade, at its top and past it: held at the top or not. */
-function decompressorThing(view: JobView, { valve, bladesMm, set }: DecompressorTest): Draft {
+function decompressorThing(view: JobView, { valve, bladesMm, set }: DecompressorTest): Worded {
   const unit = [view.pin.bladeSet, ...view.pin.otherSets].find(s => s.name === set)?.unit ?? view.pin.bladeSet.unit
   const blade = engravedWords(bladesMm, unit)
   const say = (there: boolean) => ({
@@ -47,11 +47,11 @@ function decompressorThing(view: JobView, { valve, bladesMm, set }: Decompressor
 }
 
 /** The complaint asks whether the record is right that nothing holds the exhaust: read past its top as well. */
-function secondPlaceThing(view: JobView, { valve, bladesMm, set }: DecompressorTest): Draft {
+function secondPlaceThing(view: JobView, { valve, bladesMm, set }: DecompressorTest): Worded {
   const { engine } = view.pin.spec
   const place: Place = { kind: 'rod-drop', cylinderId: valve.cylinderId, dropMm: PAST_TOP_MM }
   const notNow = key('Not now', 'say why', null, 'reason')
-  const stage: Draft['stage'] = { kind: 'wheel', target: null, feelValveIds: [valve.id], cylinderId: valve.cylinderId }
+  const stage: Worded['stage'] = { kind: 'wheel', target: null, feelValveIds: [valve.id], cylinderId: valve.cylinderId }
   const complaint = `The complaint is “${view.pin.complaint}”, and the record has no decompressor.`
   if (!samePlace(lastPlace(view), place))
     return {
@@ -86,7 +86,7 @@ function secondPlaceThing(view: JobView, { valve, bladesMm, set }: DecompressorT
 }
 
 /** The Prove step: two turns by hand, back to the stop, and every valve again. */
-export function proveThing(view: JobView, { what }: Requirement): Draft {
+export function proveThing(view: JobView, { what }: Requirement): Worded {
   const { engine } = view.pin.spec
   if (what.kind === 'decompressor-test') return decompressorThing(view, decompressorTest(view)!)
   if (what.kind === 'second-place') return secondPlaceThing(view, secondPlace(view)!)

@@ -3,7 +3,7 @@ import { clearanceWords, disagreeing } from '../figures'
 import type { Requirement, What } from '../requirements'
 import { COVER, PLUG } from '../requirements'
 import { hoursAtRest, type JobView, WARM_FROM_C } from '../view'
-import { type Draft, key } from './thing'
+import { type Worded, key } from './thing'
 
 const confirm = (item: 'machine' | 'spec' | 'valves' | 'safe') => ({ type: 'confirmed' as const, payload: { item } })
 
@@ -17,7 +17,7 @@ const coldWords = ({ state, pin, nowMs }: JobView): string => {
 }
 
 /** Two figures for the same valves: one stands, by a lead's reason. They are never averaged. */
-function figureThing({ tools, state }: JobView, role: Role): Draft {
+function figureThing({ tools, state }: JobView, role: Role): Worded {
   const { engine } = state.spec ?? tools.pin.spec
   const others = disagreeing(engine, role)
   return {
@@ -32,14 +32,14 @@ function figureThing({ tools, state }: JobView, role: Role): Draft {
   }
 }
 
-const warmThing = (view: JobView): Draft => ({
+const warmThing = (view: JobView): Worded => ({
   label: 'Warm engine',
   instruction: 'How warm is the head?',
   stage: { kind: 'cold' },
   why: `${view.state.temperature ? `${view.state.temperature.celsius} °C is not warm. ` : ''}This source sets clearances hot: run it until it is warm through, ${WARM_FROM_C} °C and more at the head, as the manual says. Mind the hot parts.`,
   keys: [key('Read the head', 'type the temperature', null, 'temperature'), key('Go on', 'say why', null, 'reason')],
 })
-const coldThing = (view: JobView): Draft => ({
+const coldThing = (view: JobView): Worded => ({
   label: 'Cold engine',
   instruction: 'How cold is the engine?',
   stage: { kind: 'cold' },
@@ -52,7 +52,7 @@ const coldThing = (view: JobView): Draft => ({
   ],
 })
 
-function offThing({ pin }: JobView, item: string): Draft {
+function offThing({ pin }: JobView, item: string): Worded {
   return {
     label: 'Access',
     instruction:
@@ -73,7 +73,7 @@ function offThing({ pin }: JobView, item: string): Draft {
 
 /** What each requirement before the work is worded as. */
 const THINGS = {
-  'machine': (view: JobView): Draft => ({
+  'machine': (view: JobView): Worded => ({
     label: 'Right machine',
     instruction: `Is this the ${view.pin.machine.name}?`,
     stage: { kind: 'start' },
@@ -83,7 +83,7 @@ const THINGS = {
       key('Something is odd', 'write it down', null, 'finding'),
     ],
   }),
-  'spec': (view: JobView): Draft => ({
+  'spec': (view: JobView): Worded => ({
     label: 'Right spec',
     instruction: 'Is this its spec?',
     stage: { kind: 'start' },
@@ -93,15 +93,15 @@ const THINGS = {
       key('Something is odd', 'write it down', null, 'finding'),
     ],
   }),
-  'spec-approved': (): Draft => ({
-    label: 'Draft spec',
+  'spec-approved': (): Worded => ({
+    label: 'Worded spec',
     instruction: 'No lead has approved this spec',
     stage: { kind: 'start' },
     why: 'Ask a lead to approve it. Or go on with a reason: the sheet will say so.',
     keys: [key('Go on', 'say why', null, 'reason')],
   }),
-  'cold': (view: JobView): Draft => (view.pin.spec.engine.setWhen === 'hot' ? warmThing(view) : coldThing(view)),
-  'safe': (): Draft => ({
+  'cold': (view: JobView): Worded => (view.pin.spec.engine.setWhen === 'hot' ? warmThing(view) : coldThing(view)),
+  'safe': (): Worded => ({
     label: 'Safe',
     instruction: 'Make sure that it cannot start',
     stage: { kind: 'list' },
@@ -111,7 +111,7 @@ const THINGS = {
       key('Something is odd', 'write it down', null, 'finding'),
     ],
   }),
-  'plug-read': (view: JobView): Draft => ({
+  'plug-read': (view: JobView): Worded => ({
     label: 'Plug',
     instruction: 'What does the plug look like?',
     stage: { kind: 'list' },
@@ -123,17 +123,17 @@ const THINGS = {
       }),
     ),
   }),
-  'valves': (): Draft => ({
+  'valves': (): Worded => ({
     label: 'Which valve is which',
     instruction: 'Find intake and exhaust on the head',
     stage: { kind: 'head' },
     why: 'Intake is on the carburettor side, exhaust on the muffler side.',
     keys: [key('Found both', 'as drawn', confirm('valves')), key('Not as drawn', 'write it down', null, 'finding')],
   }),
-} satisfies Partial<Record<What['kind'], (view: JobView) => Draft>>
+} satisfies Partial<Record<What['kind'], (view: JobView) => Worded>>
 
 /** The Ready step, one thing at a time. */
-export function readyThing(view: JobView, { what }: Requirement): Draft {
+export function readyThing(view: JobView, { what }: Requirement): Worded {
   if (what.kind === 'figure') return figureThing(view, what.role)
   if (what.kind === 'off') return offThing(view, what.item)
   return THINGS[what.kind as keyof typeof THINGS](view)

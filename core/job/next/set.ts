@@ -11,13 +11,13 @@ import { flatsWords, turnWords } from '../words'
 import { bladeHabitWords, lockTorque } from '../lock-torque'
 import { feelKeys, markCheckThing, trialThing, wantsMarkCheck } from './measure'
 import { shimThing } from './shims'
-import { type Draft, key } from './thing'
+import { type Worded, key } from './thing'
 
 const againWords = (view: JobView, reading: Reading | undefined, valveId: string): string =>
   reading?.trials.length ? `${judgeReading(view.pin, reading, valveId).reason} ` : ''
 
 /** A valve with neither screw nor shim: there is nothing to set. */
-function nothingToSet(view: JobView, valve: ValveState): Draft {
+function nothingToSet(view: JobView, valve: ValveState): Worded {
   const { name } = valveById(view.pin.spec.engine, valve.valveId)
   return {
     label: `${name}, ${latestVerdict(view.pin, valve).verdict}`,
@@ -35,7 +35,7 @@ export function turnDoubt(turn: ScrewTurn): string {
 }
 
 /** The Set step for one valve: loosen, turn and feel, nip and feel, torque and feel, as many rounds as it takes; or by its shim. */
-export function setThing(view: JobView, valve: ValveState): Draft {
+export function setThing(view: JobView, valve: ValveState): Worded {
   const { adjuster } = valveById(view.pin.spec.engine, valve.valveId)
   if (adjuster === 'shim') return shimThing(view, valve)
   if (adjuster === 'none') return nothingToSet(view, valve)
@@ -61,10 +61,10 @@ const screwStage = (
   stage: 'loosen' | 'before lock' | 'nip' | 'torque',
   turn: ScrewTurn | null = null,
   askedDeg: number | null = null,
-): Draft['stage'] => ({ kind: 'screw', valveId: valve.valveId, aim, turn, askedDeg, stage })
+): Worded['stage'] => ({ kind: 'screw', valveId: valve.valveId, aim, turn, askedDeg, stage })
 
 /** A stud that turns with its nut: nothing can be set before that is put right. */
-function spinsThing(view: JobView, valve: ValveState): Draft {
+function spinsThing(view: JobView, valve: ValveState): Worded {
   const { name } = valveById(view.pin.spec.engine, valve.valveId)
   return {
     label: `${name}: cannot be set`,
@@ -77,7 +77,7 @@ function spinsThing(view: JobView, valve: ValveState): Draft {
 }
 
 /** Further from where it was found than a screw is ever set: each further turn and a half wants a reason. */
-export function farThing(view: JobView, valve: ValveState): Draft {
+export function farThing(view: JobView, valve: ValveState): Worded {
   const { valveId } = valve
   const { name } = valveById(view.pin.spec.engine, valveId)
   const words = adjusterWords(view.pin.spec.engine.adjuster)
@@ -103,7 +103,7 @@ export function farThing(view: JobView, valve: ValveState): Draft {
 }
 
 /** Its screw was opened in vain at this place and turned back: it is not set here. */
-function leftThing(view: JobView, valve: ValveState): Draft {
+function leftThing(view: JobView, valve: ValveState): Worded {
   const { name } = valveById(view.pin.spec.engine, valve.valveId)
   return {
     label: `${name}: as it was found`,
@@ -128,7 +128,7 @@ function withoutBladeWords(view: JobView, aim: Aim): string {
   return ` No blade or stack of ${setInHand(view).name} proves this spec. It can be set by the screw’s angle, as an estimate${others.length ? `, or take ${others.join(' or ')}` : ', or with a finer set'}.`
 }
 
-function loosenThing(view: JobView, valve: ValveState): Draft {
+function loosenThing(view: JobView, valve: ValveState): Worded {
   const { engine } = view.pin.spec
   const { valveId } = valve
   const { name } = valveById(engine, valveId)
@@ -170,7 +170,7 @@ function loosenThing(view: JobView, valve: ValveState): Draft {
 /** So many blades at the nip are enough to see which way it went. */
 const MOST_AT_THE_NIP = 4
 
-function nippedThing(view: JobView, valve: ValveState): Draft {
+function nippedThing(view: JobView, valve: ValveState): Worded {
   const { valveId } = valve
   const { engine } = view.pin.spec
   const { name } = valveById(engine, valveId)
@@ -196,7 +196,7 @@ function nippedThing(view: JobView, valve: ValveState): Draft {
   return torqueThing(view, valve, aim)
 }
 
-function torqueThing(view: JobView, valve: ValveState, aim: Aim): Draft {
+function torqueThing(view: JobView, valve: ValveState, aim: Aim): Worded {
   const { valveId } = valve
   const { engine } = view.pin.spec
   const { name } = valveById(engine, valveId)
@@ -219,7 +219,7 @@ function torqueThing(view: JobView, valve: ValveState, aim: Aim): Draft {
 }
 
 /** Nothing changed although the screw was turned: no bigger turn before it is known why. */
-function noChangeThing(view: JobView, valve: ValveState, { aim, turn }: Setting): Draft {
+function noChangeThing(view: JobView, valve: ValveState, { aim, turn }: Setting): Worded {
   const { valveId } = valve
   const { name } = valveById(view.pin.spec.engine, valveId)
   const words = adjusterWords(view.pin.spec.engine.adjuster)
@@ -242,7 +242,7 @@ const READY_WORDS = {
   'as near as it gets': 'It comes no nearer with this set and screw: lock it, then see what the blades say.',
 }
 
-function looseThing(view: JobView, valve: ValveState): Draft {
+function looseThing(view: JobView, valve: ValveState): Worded {
   const { valveId } = valve
   const { name } = valveById(view.pin.spec.engine, valveId)
   const words = adjusterWords(view.pin.spec.engine.adjuster)

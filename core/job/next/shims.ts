@@ -5,7 +5,7 @@ import { shimIn } from '../shim-state'
 import { presentReading, type ValveState } from '../state'
 import { type JobView, judgeReading, latestVerdict, targetFor } from '../view'
 import { trialThing } from './measure'
-import { type Draft, key } from './thing'
+import { type Worded, key } from './thing'
 
 /** A reading no wider than this from zero: the gap may as well be below it. */
 const NO_CLEARANCE_MM = 0.04
@@ -30,10 +30,10 @@ export function shimFromWords(view: JobView, { place }: Pick<ShimLine, 'place'>)
 }
 
 /** The Set step for a shimmed valve: old shims read, new ones fitted, cam back, measured again. Common practice. */
-export function shimThing(view: JobView, valve: ValveState): Draft {
+export function shimThing(view: JobView, valve: ValveState): Worded {
   const { valveId } = valve
   const { name } = valveById(view.pin.spec.engine, valveId)
-  const stage: Draft['stage'] = { kind: 'shims', valveId }
+  const stage: Worded['stage'] = { kind: 'shims', valveId }
   const latest = latestVerdict(view.pin, valve)
   if (
     valve.phase === 'torqued' &&
@@ -79,9 +79,9 @@ export function shimThing(view: JobView, valve: ValveState): Draft {
   }
 }
 
-function fitThing(view: JobView, line: ShimLine, noneWouldDo: boolean): Draft {
+function fitThing(view: JobView, line: ShimLine, noneWouldDo: boolean): Worded {
   const { name } = valveById(view.pin.spec.engine, line.valveId)
-  const stage: Draft['stage'] = { kind: 'shims', valveId: line.valveId }
+  const stage: Worded['stage'] = { kind: 'shims', valveId: line.valveId }
   const wanted = targetFor(view, line.valveId)
   const closed =
     (line.measuredMm ?? 1) * 2 <= NO_CLEARANCE_MM

@@ -72,9 +72,11 @@ export interface NextThing {
   requirement: Requirement | null
   /** It has come to a dead end: whoever goes on does so with a reason, or another way that is offered. */
   wayOut?: true
+  /** The moves are still being weighed elsewhere: there is nothing to do for a moment. */
+  waits?: true
 }
 
-export type Draft = Omit<NextThing, 'step' | 'requirement' | 'trial' | 'doubted'> &
+export type Worded = Omit<NextThing, 'step' | 'requirement' | 'trial' | 'doubted'> &
   Partial<Pick<NextThing, 'trial' | 'doubted'>>
 
 export const key = (title: string, help: string, happening: Happening | null, asks: Asks | null = null): AnswerKey => ({

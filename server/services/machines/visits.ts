@@ -1,5 +1,5 @@
 import type { Engine } from '../../../core/engine'
-import { rejudge } from '../../../core/spec'
+import { rejudge } from '../../../core/spec-book'
 import { useSinceFirst, type Visit } from '../../../core/history'
 import type { JudgedReading } from '../../../shared/machines'
 import type { Db } from '../../database/query'

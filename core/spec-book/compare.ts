@@ -1,7 +1,7 @@
 import { threadText } from '../adjuster'
 import { type Clearance, type Engine, firingIntervalName, ROLES, type Role } from '../engine'
 import { spanOf, targetOf } from '../feeler'
-import { fahrenheit, formatLength, formatTorque, snapMm, thouFromMm } from '../units'
+import { fahrenheit, formatLength, torqueParts, snapMm, thouFromMm } from '../units'
 import { same } from './spec-form'
 import { stopsText } from './spec-text'
 
@@ -50,14 +50,7 @@ export function specLines(engine: Engine): SpecLine[] {
     data,
   })
   const torque = (id: string, name: string, nm: number | null, sub = ''): SpecLine => ({
-    ...line(
-      id,
-      name,
-      nm,
-      nm === null ? '' : formatTorque(nm).split(' (')[0]!,
-      nm === null ? '' : formatTorque(nm).split('(')[1]!.replace(')', ''),
-      sub,
-    ),
+    ...line(id, name, nm, nm === null ? '' : torqueParts(nm).si, nm === null ? '' : torqueParts(nm).inch, sub),
     unit: 'N·m',
   })
   const all = engine.cylinders.length > 1 ? 'all cylinders' : ''

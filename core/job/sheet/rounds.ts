@@ -1,0 +1,36 @@
+import { latestTrials } from '../../feeler'
+import type { Phase, Reading, ScrewTry, ValveState } from '../state'
+import { judgeReading, type JobView } from '../view'
+import type { SheetRound } from './content'
+import { nameOf, trialsOf } from './trials'
+
+const tryWords = (tries: ScrewTry | undefined): string =>
+  (tries ? latestTrials(tries.trials) : []).map(t => `${nameOf(t)} ${t.feel}`).join(', ')
+
+/** Each angle of the screw that was tried; what followed a lock stands on the last of its round. */
+export function roundsOf({ pin }: Pick<JobView, 'pin'>, valve: ValveState): SheetRound[] {
+  const inRound = (phase: Phase, round: number) =>
+    valve.readings.find(r => r.phase === phase && r.round === round && r.trials.length > 0)
+  const words = (reading: Reading | undefined) =>
+    reading
+      ? trialsOf(reading)
+          .map(t => `${t.blades} ${t.feel}`)
+          .join(', ')
+      : ''
+  return valve.tries.map((attempt, i) => {
+    const lastOfRound = valve.tries[i + 1]?.round !== attempt.round
+    const nipped = lastOfRound ? inRound('nipped', attempt.round) : undefined
+    const torqued = lastOfRound ? inRound('torqued', attempt.round) : undefined
+    const last = torqued ?? nipped ?? { trials: attempt.trials, phase: 'before lock' as const }
+    const move = valve.moves.findLast(m => m.round === attempt.round && m.screwDeg === attempt.screwDeg)
+    return {
+      round: attempt.round,
+      screwDeg: attempt.screwDeg,
+      turnedDeg: move?.deg ?? null,
+      beforeLock: tryWords(attempt),
+      nipped: words(nipped),
+      torqued: words(torqued),
+      verdict: judgeReading(pin, last, valve.valveId).verdict,
+    }
+  })
+}

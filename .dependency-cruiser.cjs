@@ -43,8 +43,8 @@ module.exports = {
     forbid(
       'components-no-stores',
       { path: '^app/components/' },
-      { path: '^app/(stores|pages)/' },
-      'components take props and emit',
+      { path: '^app/(stores|pages|utils/(api|upload)\\.)' },
+      'components take props and emit, and fetch nothing: composables do',
     ),
     forbid('no-circles', {}, { circular: true, viaOnly: { pathNot: 'node_modules' } }, 'no import circles'),
   ],

@@ -81,7 +81,14 @@ export default withNuxt(
     rules: {
       'no-restricted-imports': [
         'error',
-        { patterns: [{ group: ['**/stores/**', '**/server/**'], message: 'Components take props and emit.' }] },
+        {
+          patterns: [
+            {
+              group: ['**/stores/**', '**/server/**', '**/utils/api', '**/utils/upload'],
+              message: 'Components take props and emit; composables fetch.',
+            },
+          ],
+        },
       ],
     },
   },

@@ -3,21 +3,18 @@ import InputText from 'primevue/inputtext'
 import Checkbox from 'primevue/checkbox'
 import { ref } from 'vue'
 import type { BayCard } from '~~/shared/responses'
-import { useForm } from '../../composables/useForm'
-import { api } from '../../utils/api'
+import { useTasks } from '../../composables/useTasks'
 
 /** What else the visit is for. What wants a warm engine is held until the valves are done, or somebody says why not. */
 defineProps<{ tasks: BayCard['tasks'] }>()
 const emit = defineEmits<{ changed: [] }>()
-const form = useForm()
+const { form, tick: send } = useTasks()
 const asked = ref<number | null>(null)
 const because = ref('')
 async function tick(id: number, done: boolean): Promise<void> {
-  const answer = await form.send(() =>
-    api('PUT /api/tasks/:id', { id, body: { done, because: asked.value === id ? because.value : '' } }),
-  )
-  asked.value = answer === null && form.refusal.value?.problem.code === 'held' ? id : null
-  if (answer !== null) {
+  const ticked = await send(id, done, asked.value === id ? because.value : '')
+  asked.value = !ticked && form.refusal.value?.problem.code === 'held' ? id : null
+  if (ticked) {
     because.value = ''
     emit('changed')
   }

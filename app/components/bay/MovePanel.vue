@@ -2,8 +2,7 @@
 import InputText from 'primevue/inputtext'
 import { computed, ref } from 'vue'
 import type { BayCard, BayResponse, TaskRow } from '~~/shared/responses'
-import { useForm } from '../../composables/useForm'
-import { api } from '../../utils/api'
+import { useTasks } from '../../composables/useTasks'
 
 /** What is done to a card without dragging: whose it is, sooner or later, and what else the visit is for. */
 const props = defineProps<{ card: BayCard; crew: BayResponse['crew']; among: BayCard[] }>()
@@ -12,7 +11,8 @@ const index = computed(() => props.among.findIndex(c => c.jobId === props.card.j
 const sooner = () => emit('place', props.card.assigned?.id ?? null, props.among[index.value - 1]!.jobId)
 const later = () => emit('place', props.card.assigned?.id ?? null, props.among[index.value + 2]?.jobId ?? null)
 
-const form = useForm()
+const tasks = useTasks()
+const { form } = tasks
 const name = ref('')
 const NEEDS: { value: TaskRow['needs']; label: string }[] = [
   { value: 'either', label: 'any time' },
@@ -20,17 +20,12 @@ const NEEDS: { value: TaskRow['needs']; label: string }[] = [
   { value: 'cold', label: 'cold engine' },
 ]
 async function add(needs: TaskRow['needs']): Promise<void> {
-  if (
-    !(await form.send(() =>
-      api('POST /api/jobs/:id/tasks', { id: props.card.jobId, body: { name: name.value, needs } }),
-    ))
-  )
-    return
+  if (!(await tasks.add(props.card.jobId, name.value, needs))) return
   name.value = ''
   emit('changed')
 }
 async function drop(id: number): Promise<void> {
-  if (await form.send(() => api('DELETE /api/tasks/:id', { id }))) emit('changed')
+  if (await tasks.drop(id)) emit('changed')
 }
 </script>
 

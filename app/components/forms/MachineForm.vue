@@ -4,8 +4,7 @@ import Button from 'primevue/button'
 import { reactive, ref } from 'vue'
 import type { MachineRow } from '~~/shared/responses'
 import type { ModelHit } from '~~/shared/spec-book'
-import { useForm } from '../../composables/useForm'
-import { api } from '../../utils/api'
+import { useMachineEdits } from '../../composables/useMachineEdits'
 import ChoiceField from './ChoiceField.vue'
 import ModelPick from './ModelPick.vue'
 import OwnerPick, { type Owner } from './OwnerPick.vue'
@@ -13,22 +12,18 @@ import TextField from './TextField.vue'
 
 /** A machine of a customer; the owner is chosen, or added with it. */
 const emit = defineEmits<{ added: [machine: MachineRow]; back: [] }>()
-const form = useForm()
+const { form, add } = useMachineEdits()
 const machine = reactive({ name: '', tag: '', serial: '', plate: '', meterUnit: 'h' as 'h' | 'km' | 'mi' | null })
 const customer = ref<Owner | null>(null)
 const model = ref<ModelHit | string | null>(null)
 const none = ref(false)
 
 async function submit(): Promise<void> {
-  const row = await form.send(() =>
-    api('POST /api/machines', {
-      body: {
-        ...machine,
-        modelId: typeof model.value === 'object' ? model.value?.id : null,
-        customer: customer.value,
-      },
-    }),
-  )
+  const row = await add({
+    ...machine,
+    modelId: typeof model.value === 'object' ? model.value?.id : null,
+    customer: customer.value,
+  })
   if (row) emit('added', row)
 }
 </script>

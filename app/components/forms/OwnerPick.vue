@@ -1,7 +1,6 @@
 <script setup lang="ts">
-import { computed, onMounted, ref, watch } from 'vue'
-import type { CustomerRow } from '~~/shared/responses'
-import { api } from '../../utils/api'
+import { computed, ref, watch } from 'vue'
+import { useCustomers } from '../../composables/useCustomers'
 import ChoiceField from './ChoiceField.vue'
 import { ownerWords } from './owner-words'
 import TextField from './TextField.vue'
@@ -11,12 +10,9 @@ export type Owner = { id: number } | { name: string; contact: string }
 defineProps<{ wrong?: string; butId?: number }>()
 const owner = defineModel<Owner | null>({ required: true })
 const NEW = 0
-const customers = ref<CustomerRow[]>([])
+const customers = useCustomers()
 const chosen = ref<number | null>(NEW)
 const name = ref('')
-onMounted(async () => {
-  customers.value = await api('GET /api/customers').catch(() => [])
-})
 const options = computed(() => [
   { value: NEW, label: 'A new owner' },
   ...customers.value.map(c => ({ value: c.id, label: ownerWords(c) })),

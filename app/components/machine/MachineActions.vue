@@ -10,15 +10,15 @@ import MachinePick from '../forms/MachinePick.vue'
 import ModelPick from '../forms/ModelPick.vue'
 import OwnerPick, { type Owner } from '../forms/OwnerPick.vue'
 import TextField from '../forms/TextField.vue'
-import { useForm } from '../../composables/useForm'
-import { api } from '../../utils/api'
+import { useMachineEdits } from '../../composables/useMachineEdits'
 import { meterOf } from './meter-field'
 import PastVisitForm from './PastVisitForm.vue'
 
 /** What may be put right or told of a machine outside a job, one thing at a time. */
 const props = defineProps<{ seen: MachineResponse; unit: 'mm' | 'thou' }>()
 const emit = defineEmits<{ done: []; changed: [intoId?: number] }>()
-const form = useForm()
+const edits = useMachineEdits()
+const { form } = edits
 type What = 'edit' | 'owner' | 'meter' | 'visit' | 'engine' | 'double'
 const what = ref<What>('edit')
 const WHATS: { value: What; label: string }[] = [
@@ -45,33 +45,28 @@ const into = ref<MachineRow | string | null>(null)
 const intoId = computed(() => (typeof into.value === 'object' ? (into.value?.id ?? null) : null))
 const kept = ref('')
 
+/** What was chosen is sent; null where the form says what is wrong. */
+function send(): Promise<MachineRow | null> {
+  switch (what.value) {
+    case 'edit':
+      return edits.edit(id.value, edit)
+    case 'owner':
+      return edits.owner(id.value, { customer: customer.value })
+    case 'meter':
+      return edits.meter(id.value, { on: told.on, meter: meterOf(told.meter), replaced: told.replaced })
+    case 'engine':
+      return edits.engine(id.value, {
+        on: told.on,
+        modelId: typeof model.value === 'object' ? model.value?.id : null,
+        words: told.words,
+      })
+    default:
+      return edits.merge(id.value, intoId.value)
+  }
+}
 async function submit(): Promise<void> {
   kept.value = ''
-  const meter = meterOf(told.meter)
-  const answer = await form.send(() => {
-    switch (what.value) {
-      case 'edit':
-        return api('PUT /api/machines/:id', { id: id.value, body: edit })
-      case 'owner':
-        return api('POST /api/machines/:id/owner', { id: id.value, body: { customer: customer.value } })
-      case 'meter':
-        return api('POST /api/machines/:id/meter', {
-          id: id.value,
-          body: { on: told.on, meter, replaced: told.replaced },
-        })
-      case 'engine':
-        return api('POST /api/machines/:id/engine', {
-          id: id.value,
-          body: {
-            on: told.on,
-            modelId: typeof model.value === 'object' ? model.value?.id : null,
-            words: told.words,
-          },
-        })
-      default:
-        return api('POST /api/machines/:id/merge', { id: id.value, body: { intoId: intoId.value } })
-    }
-  })
+  const answer = await send()
   if (!answer) return
   kept.value = 'Kept.'
   emit('changed', what.value === 'double' ? intoId.value! : undefined)

@@ -6,14 +6,13 @@ import { reactive, ref } from 'vue'
 import { parseLength } from '~~/core/units'
 import type { MachineResponse } from '~~/shared/machines'
 import TextField from '../forms/TextField.vue'
-import { useForm } from '../../composables/useForm'
-import { api } from '../../utils/api'
+import { useMachineEdits } from '../../composables/useMachineEdits'
 import { meterOf } from './meter-field'
 
 /** A visit that stands on paper: the day, the meter, and of each valve what was found and left, as far as the paper says. */
 const props = defineProps<{ seen: MachineResponse; unit: 'mm' | 'thou' }>()
 const emit = defineEmits<{ changed: [] }>()
-const form = useForm()
+const { form, pastVisit } = useMachineEdits()
 const given = reactive({ on: '', meter: '', replaced: false, words: '' })
 const valves = reactive(Object.fromEntries(props.seen.valves.map(v => [v.valveId, { found: '', left: '', wrong: '' }])))
 const kept = ref('')
@@ -45,12 +44,7 @@ async function submit(): Promise<void> {
     }
   }
   if (wrong) return
-  const answer = await form.send(() =>
-    api('POST /api/machines/:id/visits', {
-      id: props.seen.machine.id,
-      body: { ...given, meter: meterOf(given.meter), valves: body },
-    }),
-  )
+  const answer = await pastVisit(props.seen.machine.id, { ...given, meter: meterOf(given.meter), valves: body })
   if (!answer) return
   kept.value = 'Kept: it stands in the log by its day.'
   emit('changed')

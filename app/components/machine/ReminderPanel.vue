@@ -1,27 +1,15 @@
 <script setup lang="ts">
 import Button from 'primevue/button'
 import Textarea from 'primevue/textarea'
-import { onMounted, ref } from 'vue'
-import type { ReminderResponse } from '~~/shared/machines'
+import { ref } from 'vue'
 import TextField from '../forms/TextField.vue'
-import { useForm } from '../../composables/useForm'
-import { api } from '../../utils/api'
+import { useReminder } from '../../composables/useReminder'
 
 /** What an owner is told of all their machines that are due: to copy, to print, or to send. That they were told is written down. */
 const props = defineProps<{ customerId: number; weeks: number }>()
 const emit = defineEmits<{ done: []; told: [] }>()
-const form = useForm()
-const draft = ref<ReminderResponse | null>(null)
-const [subject, text, email, kept] = [ref(''), ref(''), ref(''), ref('')]
-onMounted(async () => {
-  draft.value = await form.send(() =>
-    api('GET /api/customers/:id/reminder', { id: props.customerId, query: { weeks: props.weeks } }),
-  )
-  if (!draft.value) return
-  subject.value = draft.value.subject
-  text.value = draft.value.text
-  email.value = draft.value.email
-})
+const { form, draft, subject, text, email, saveEmail, tell: writeDown } = useReminder(props)
+const kept = ref('')
 const area = ref<HTMLElement | null>(null)
 /** The clipboard wants a secure context; without one the text is selected, ready for the keys. */
 async function copy(): Promise<boolean> {
@@ -37,18 +25,8 @@ async function tell(how: 'copied' | 'printed' | 'sent'): Promise<void> {
   kept.value = ''
   if (how === 'copied' && !(await copy())) kept.value = 'The text is marked: copy it with Ctrl-C.'
   if (how === 'printed') window.print()
-  if (how === 'sent' && email.value !== draft.value!.email && !(await saveEmail())) return
-  const answer = await form.send(() =>
-    api('POST /api/reminders', {
-      body: {
-        customerId: props.customerId,
-        machineIds: draft.value!.machineIds,
-        how,
-        text: text.value,
-        subject: subject.value,
-      },
-    }),
-  )
+  if (how === 'sent' && !(await saveEmail())) return
+  const answer = await writeDown(how)
   if (!answer) return
   kept.value ||=
     how === 'sent'
@@ -57,16 +35,6 @@ async function tell(how: 'copied' | 'printed' | 'sent'): Promise<void> {
         ? 'Copied, and written down as told.'
         : 'Written down as told.'
   emit('told')
-}
-async function saveEmail(): Promise<boolean> {
-  const all = await form.send(() => api('GET /api/customers'))
-  const own = all?.find(c => c.id === props.customerId)
-  return (
-    own !== undefined &&
-    (await form.send(() =>
-      api('PUT /api/customers/:id', { id: own.id, body: { name: own.name, contact: own.contact, email: email.value } }),
-    )) !== null
-  )
 }
 </script>
 

@@ -64,6 +64,7 @@ const PARTS = {
         ...['--config', '.dependency-cruiser.cjs', 'core', 'shared', 'server', 'app'],
       ),
     ),
+  'sizes': exec => exec('node', [join(root, 'scripts/sizes.mjs')]),
   'dead-code': exec => exec(...bin('knip/bin/knip.js')),
   'core': exec => exec(...vitest('core', 'app')),
   'build': () => built(),
@@ -75,7 +76,7 @@ const part = name => ({ name, work: PARTS[name] })
 /** The browser's part takes about as long as all the others together. */
 const LANES = [
   ['build', 'browser'],
-  ['format', 'lint', 'types', 'imports', 'dead-code', 'core', 'server'],
+  ['format', 'lint', 'types', 'imports', 'sizes', 'dead-code', 'core', 'server'],
 ]
 const lanes = () => {
   if (screenshots) return [[part('build'), { name: 'screenshots', work: browser('screenshots') }]]

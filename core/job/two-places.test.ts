@@ -109,6 +109,17 @@ describe('an engine that kicks, though its record has no decompressor', () => {
     book.say(trial('exhaust', 0.2, 'free'))
     expect(book.next().instruction).toBe('Loosen the exhaust locknut')
   })
+  it('a source that measures at the top means its figure for the top', () => {
+    const atTop = engineOf({ measuredAt: { kind: 'top' } })
+    const book = found(said(atTop, { complaint: 'kick-back' })).say(
+      trial('intake', 0.1, 'drag'),
+      trial('exhaust', 0.12, 'drag'),
+      overToTheTop,
+      trial('intake', 0.1, 'drag'),
+      trial('exhaust', 0.12, 'drag'),
+    )
+    expect(book.next().step).toBe('close')
+  })
   it('any other complaint asks for nothing more', () => expect(proved('ticks when warm').next().step).toBe('close'))
 })
 

@@ -187,6 +187,8 @@ export function secondPlace(view: JobView): DecompressorTest | null {
   const { pin, state } = view
   const { engine } = pin.spec
   if (engine.decompressor.kind !== 'none' || state.decompressorTested || !KICKS.test(pin.complaint)) return null
+  // a source that names its own place means its figure for that place, whatever holds the valve there
+  if (engine.measuredAt.kind !== 'not said') return null
   for (const valve of state.valves) {
     const own = valveById(engine, valve.valveId)
     const proof = valve.readings.findLast(r => r.phase === 'proved' && r.round === valve.round && r.trials.length > 0)

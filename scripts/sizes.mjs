@@ -1,0 +1,39 @@
+#!/usr/bin/env node
+// Part of npm test: the largest files and the longest lines, so that neither grows unseen.
+import { execFileSync } from 'node:child_process'
+import { readFileSync } from 'node:fs'
+import { dirname, join } from 'node:path'
+import { fileURLToPath } from 'node:url'
+
+/** No file of the product is longer; lowered when the longest is split. */
+const MOST_LINES = 560
+const SHOWN = 5
+
+const root = dirname(dirname(fileURLToPath(import.meta.url)))
+const files = execFileSync('git', ['-C', root, 'ls-files', '-co', '--exclude-standard'], { encoding: 'utf8' })
+  .split('\n')
+  .filter(name => /^(core|shared|server|app|evaluation)\/.*\.(ts|vue|css)$/.test(name) && !name.endsWith('.test.ts'))
+  .map(name => ({ name, lines: readFileSync(join(root, name), 'utf8').split('\n') }))
+const bySize = files.sort((a, b) => b.lines.length - a.lines.length)
+const longest = files
+  .flatMap(({ name, lines }) => lines.map((line, i) => ({ at: `${name}:${i + 1}`, length: line.length })))
+  .sort((a, b) => b.length - a.length)
+
+console.log(
+  `Largest files: ${bySize
+    .slice(0, SHOWN)
+    .map(f => `${f.name} ${f.lines.length}`)
+    .join(', ')}`,
+)
+console.log(
+  `Longest lines: ${longest
+    .slice(0, SHOWN)
+    .map(l => `${l.at} ${l.length}`)
+    .join(', ')}`,
+)
+console.log(`Lines over 120 columns, sentences and addresses: ${longest.filter(l => l.length > 120).length}`)
+const over = bySize.filter(f => f.lines.length > MOST_LINES)
+if (over.length) {
+  console.error(`Over ${MOST_LINES} lines: ${over.map(f => f.name).join(', ')}. Split them by concept.`)
+  process.exitCode = 1
+}

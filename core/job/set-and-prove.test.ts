@@ -13,6 +13,7 @@ import {
   type Happening,
   jobTools,
   type JobPin,
+  latestVerdict,
   nextThing,
   readingRows,
   sheet,
@@ -340,5 +341,36 @@ describe('shimmed valves', () => {
         name,
       ).toBe(true)
     expect(shimWork(look()).lines).toMatchObject([{ valveId: 'left-intake', place: { mm: 2.4, from: 'stock' } }])
+  })
+})
+
+describe('a valve that was proved, and set once more', () => {
+  const turned: Happening = { type: 'prove-turned', payload: { turns: 2, to: T } }
+  const pass = (gate: string): Happening => ({
+    type: 'gate-passed',
+    payload: { gate, missing: '', reason: 'No blade' },
+  })
+  it('is not proved by what was proved before: neither on the sheet nor in the machine’s past', () => {
+    const book = found(said()).say(
+      trial('intake', 0.1, 'drag'),
+      trial('exhaust', 0.12, 'drag'),
+      turned,
+      trial('exhaust', 0.12, 'drag'),
+      { type: 'set-chosen', payload: { valveId: 'exhaust' } },
+      { type: 'nut-loosened', payload: { valveId: 'exhaust', slotDeg: null } },
+      trial('exhaust', 0.12, 'free', { kind: 'screw', deg: -30 }),
+      trial('exhaust', 0.12, 'free', { kind: 'torqued', torqueNm: 8 }),
+      pass('set:exhaust'),
+      turned,
+      // nothing thicker was at hand, and the crank goes on
+      trial('exhaust', 0.15, 'free'),
+      pass('proved:exhaust'),
+      turned,
+    )
+    const view = book.view()
+    const exhaust = sheet(view).valves[1]!
+    expect([exhaust.asLeft, exhaust.proof]).toEqual([null, null])
+    expect(latestVerdict(view.pin, view.state.valves[1]!).verdict).not.toBe('in')
+    expect(readingRows(view).filter(r => r.valveId === 'exhaust' && r.phase === 'proved')).toEqual([])
   })
 })

@@ -180,17 +180,24 @@ export interface WorkState {
   lastChange: GapChange['kind'] | null
 }
 
-/** The reading that is being taken, or was last taken, in a phase; undefined when none. */
+/**
+ * The reading that is being taken, or was last taken, in a phase; undefined when none. But for as found it is of the present round:
+ * what was read before the nut was loosened again says nothing of the gap that is there now.
+ */
 export const readingIn = (valve: ValveState, phase: Phase): Reading | undefined =>
-  valve.readings.filter(r => r.phase === phase && r.trials.length > 0).at(-1)
+  valve.readings.findLast(
+    r => r.phase === phase && r.trials.length > 0 && (phase === 'as found' || r.round === valve.round),
+  )
 
 /** The reading of the valve's present phase and round, which further trials add to. */
 export const presentReading = (valve: ValveState): Reading | undefined =>
   valve.readings.find(r => r.phase === valve.phase && r.round === valve.round)
 
-/** The last reading with a trial in it, whatever its phase. */
-export const latestReading = (valve: ValveState): Reading | undefined =>
-  valve.readings.filter(r => r.trials.length > 0).at(-1)
+/** The last reading with a trial in it, whatever its phase; one that was dropped half-made counts where it is of a later round. */
+export function latestReading({ readings, elsewhere }: ValveState): Reading | undefined {
+  const [last, dropped] = [readings, elsewhere].map(list => list.findLast(r => r.trials.length > 0))
+  return dropped && dropped.round > (last?.round ?? -1) ? dropped : last
+}
 
 export const valveOf = ({ valves }: Pick<WorkState, 'valves'>, id: string): ValveState | undefined =>
   valves.find(v => v.valveId === id)

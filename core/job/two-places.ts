@@ -208,5 +208,6 @@ export function secondPlace(view: JobView): DecompressorTest | null {
 /** The last whole reading of the gap as it is now. */
 const lastKnown = (valve: ValveState): Reading | undefined =>
   valve.readings
-    .filter(r => r.trials.length > 0 && (r.phase === 'torqued' || r.phase === 'as found' || r.phase === 'proved'))
+    .filter(r => r.round === valve.round && r.trials.length > 0)
+    .filter(r => r.phase === 'torqued' || r.phase === 'as found' || r.phase === 'proved')
     .at(-1)

@@ -19,7 +19,8 @@ export function readingRows({ state, ...given }: Pick<JobView, 'pin' | 'state'>)
   const pin = settledPin(given.pin, state)
   return state.valves.flatMap(valve =>
     valve.readings
-      .filter(r => r.trials.length > 0)
+      // what was proved before the nut was loosened again is no longer so
+      .filter(r => r.trials.length > 0 && (r.phase !== 'proved' || r.round === valve.round))
       .map(reading => {
         const {
           verdict,

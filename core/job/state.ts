@@ -193,10 +193,19 @@ export const readingIn = (valve: ValveState, phase: Phase): Reading | undefined 
 export const presentReading = (valve: ValveState): Reading | undefined =>
   valve.readings.find(r => r.phase === valve.phase && r.round === valve.round)
 
-/** The last reading with a trial in it, whatever its phase; one that was dropped half-made counts where it is of a later round. */
+/**
+ * The last reading with a trial in it, whatever its phase. One that was dropped half-made counts where it is the later: of a later
+ * round, or of a later phase, there or further on.
+ */
 export function latestReading({ readings, elsewhere }: ValveState): Reading | undefined {
   const [last, dropped] = [readings, elsewhere].map(list => list.findLast(r => r.trials.length > 0))
-  return dropped && dropped.round > (last?.round ?? -1) ? dropped : last
+  if (!dropped || !last) return last ?? dropped
+  const later =
+    dropped.round > last.round ||
+    (dropped.round === last.round &&
+      dropped.place >= last.place &&
+      PHASES.indexOf(dropped.phase) > PHASES.indexOf(last.phase))
+  return later ? dropped : last
 }
 
 export const valveOf = ({ valves }: Pick<WorkState, 'valves'>, id: string): ValveState | undefined =>

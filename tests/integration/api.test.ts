@@ -11,7 +11,7 @@ let tam: Client
 let jobId = 0
 
 async function newMachine(client: Client): Promise<number> {
-  const models = (await client.get<{ rows: { id: number; model: string }[] }>('/api/models')).body.rows
+  const models = (await client.get<{ rows: { id: number; model: string }[] }>('/api/models?q=Hedgerow%2018')).body.rows
   const tag = `T-${Math.random().toString(36).slice(2, 8)}`
   return (
     await client.post<{ id: number }>('/api/machines', {
@@ -354,7 +354,7 @@ describe('bad input', () => {
     ).toBe(422)
   })
   it('a doubled tag says what to do', async () => {
-    const models = (await ines.get<{ rows: { id: number }[] }>('/api/models')).body.rows
+    const models = (await ines.get<{ rows: { id: number }[] }>('/api/models?q=Hedgerow%2018')).body.rows
     const machine = { name: 'Twice', tag: 'M-0101', modelId: models[0]!.id, meterUnit: 'h', customer: { name: 'T' } }
     expect((await ines.post('/api/machines', machine)).body).toMatchObject({ status: 409, code: 'duplicate' })
   })

@@ -21,11 +21,15 @@ export const MOST_TRIALS = 12
 /** A turn above this wants a blade that bounds the gap on both sides. Degrees */
 const VIOLENT_DEG = 65
 const ROUNDED_DEG = 5
-/** No valve lacks more than 0.15 mm, and a step is 0.05: a screw opened by more, and the blade still refused, was opened in vain. mm */
+/**
+ * No valve lacks more than 0.15 mm, and a step is 0.05: a screw opened by more, and the blade still refused, was opened
+ * in vain. mm
+ */
 const VAIN_MM = 0.2
 
 /**
- * Watches that a job gets on: that nothing is asked a third time on the same evidence, that no reading takes a dozen trials, that
+ * Watches that a job gets on: that nothing is asked a third time on the same evidence, that no reading takes a dozen
+ * trials, that
  * no screw is turned far on a guess or opened in vain.
  */
 export class ProgressWatch {

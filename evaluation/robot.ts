@@ -76,7 +76,10 @@ export interface RobotRun {
   outOfSpec: string[]
   falseIn: string[]
   falseSettled: string[]
-  /** Screws touched where the stop was false, no reason having been given for the place, and those of them that did not end in spec. */
+  /**
+   * Screws touched where the stop was false, no reason having been given for the place, and those of them that did not
+   * end in spec.
+   */
   touchedFalsely: string[]
   heldTaken: string[]
   wrong: number
@@ -95,7 +98,10 @@ export interface RobotRun {
   features: string[]
   /** Valves signed as in that are out by more than blades and drag can be off. */
   signedOut: string[]
-  /** Asked a third time on the same evidence; readings of more than a dozen trials; turns on a guess; screws opened in vain. */
+  /**
+   * Asked a third time on the same evidence; readings of more than a dozen trials; turns on a guess; screws opened in
+   * vain.
+   */
   repeats: string[]
   longReadings: string[]
   violent: string[]
@@ -367,7 +373,8 @@ const REACH_DEG = 2
 const FEEL_MM = 0.001
 
 /**
- * Lets the robot work one drawn engine from cold to signed, doing only what the core says, and holds each step against the hidden truth.
+ * Lets the robot work one drawn engine from cold to signed, doing only what the core says, and holds each step against
+ * the hidden truth.
  * The same seed and options give the same run.
  */
 export function runRobot(seed: number, { wrongShare, kindId, wide = false, trace = false }: RobotOptions): RobotRun {

@@ -65,7 +65,9 @@ function drawer(name: string): BladeSet {
   return set
 }
 
-/** A figure as sources print them: limits wide or narrow, a figure and its tolerance, a bare figure in mm or in thou. */
+/**
+ * A figure as sources print them: limits wide or narrow, a figure and its tolerance, a bare figure in mm or in thou.
+ */
 function drawClearance(random: Random, role: Role, features: string[]): Clearance {
   const aboutMm = between(random, role === 'intake' ? 0.06 : 0.1, role === 'intake' ? 0.2 : 0.28)
   const hundredth = (mm: number) => Math.round(mm * 100) / 100
@@ -256,7 +258,9 @@ function drawHeld(random: Random, engine: Engine, features: string[]): Held | nu
   }
 }
 
-/** An engine of the wider world by seed: everything the usual drawing leaves out. The same seed gives the same engine. */
+/**
+ * An engine of the wider world by seed: everything the usual drawing leaves out. The same seed gives the same engine.
+ */
 export function drawWide(seed: number): WideDrawn {
   const random = randomOf(seed + 1_000_003)
   const features: string[] = []

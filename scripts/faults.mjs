@@ -1,5 +1,6 @@
 #!/usr/bin/env node
-// npm run faults: injects faults on loopback, bounded, and prints what came of them. docs/reliability.md says what is promised.
+// npm run faults: injects faults on loopback, bounded, and prints what came of them. docs/reliability.md says what is
+// promised.
 // -- --answers=10000 --malformed=10000 --rounds=29 --listeners=1000 --seed=1; 0 leaves a part out.
 import { mkdtempSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'

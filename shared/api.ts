@@ -74,7 +74,10 @@ import {
   type SearchResponse,
 } from './spec-book'
 
-/** What is asked and answered at one address. `response` is a type alone: what the server gives is checked when it is compiled. */
+/**
+ * What is asked and answered at one address. `response` is a type alone: what the server gives is checked when it is
+ * compiled.
+ */
 export interface Route<Query extends ZodType | null, Body extends ZodType | null, Response> {
   query: Query
   body: Body
@@ -94,7 +97,8 @@ const answers =
     ({ query, body }) as Route<Query, Body, Response>
 
 /**
- * All that browser and server say to each other in JSON, by method and path. Routes are made with a line of this and checked against
+ * All that browser and server say to each other in JSON, by method and path. Routes are made with a line of this and
+ * checked against
  * it; the browser calls by the same line. Files, photos and the live stream are not JSON and have routes of their own.
  */
 export const API = {

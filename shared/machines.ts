@@ -6,7 +6,9 @@ import type { MachineRow } from './responses'
 
 /** A reading as it stands on record. */
 export type JudgedReading = Interval & { verdict: Verdict }
-/** One visit of a valve: its limits then, what was found and what was left. `use` counts from the first meter reading. */
+/**
+ * One visit of a valve: its limits then, what was found and what was left. `use` counts from the first meter reading.
+ */
 export interface ValvePoint {
   visit: string
   atMs: number

@@ -1,7 +1,10 @@
 import { type BladeSet, engravedWords, leavesOf } from '~~/core/feeler'
 import { type Happening, type NextThing, turnWords } from '~~/core/job'
 
-/** What a hand has chosen on the picture instead of what is asked for: blades by their engravings, and how far the screw is turned. */
+/**
+ * What a hand has chosen on the picture instead of what is asked for: blades by their engravings, and how far the screw
+ * is turned.
+ */
 export interface InHand {
   blades: number[] | null
   turnDeg: number | null

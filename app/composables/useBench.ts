@@ -78,7 +78,9 @@ export function useBench(jobId: number) {
     }
   }
 
-  /** Reads this browser's own store: what waits first, so that an answer which is taken meanwhile is in one of the two. */
+  /**
+   * Reads this browser's own store: what waits first, so that an answer which is taken meanwhile is in one of the two.
+   */
   async function readStore(): Promise<void> {
     try {
       device.value = await deviceId()

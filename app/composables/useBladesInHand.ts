@@ -10,7 +10,8 @@ export function useBladesInHand({ view, next, log }: Pick<ReturnType<typeof useB
   const stacking = ref(false)
   const turnDeg = ref<number | null>(null)
 
-  // a chosen blade stays chosen while the answer before it is written down and sent: only a new instruction or answer lets go of it
+  // a chosen blade stays chosen while the answer before it is written down and sent: only a new instruction or answer
+  // lets go of it
   watch(
     [() => next.value?.instruction, () => log.value.length],
     () => {

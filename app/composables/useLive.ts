@@ -41,7 +41,8 @@ export function openLine(changed: (news: News) => void, opened: () => void) {
     source.addEventListener('alive', heard)
     source.onerror = () => {
       clearTimeout(silence)
-      // one that only lost its connection is tried again by the browser itself; one that was answered by an error is not
+      // one that only lost its connection is tried again by the browser itself; one that was answered by an error is
+      // not
       if (source?.readyState !== EventSource.CLOSED) return
       const pause = PAUSES_MS[Math.min(failures++, PAUSES_MS.length - 1)]!
       clearTimeout(again)

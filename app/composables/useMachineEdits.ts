@@ -4,7 +4,10 @@ import { useForm } from './useForm'
 
 type Typed<K extends ApiKey> = Unfinished<BodySent<K>>
 
-/** A machine is added, put right, or told of outside a job. Each gives the machine as it is then, or null where the form says what is wrong. */
+/**
+ * A machine is added, put right, or told of outside a job. Each gives the machine as it is then, or null where the form
+ * says what is wrong.
+ */
 export function useMachineEdits() {
   const form = useForm()
   return {

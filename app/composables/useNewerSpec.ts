@@ -6,7 +6,10 @@ import { api } from '../utils/api'
 
 const ASKED_EVERY_MS = 60_000
 
-/** The revision that came into force since a job began, where it is not the one that the job goes by. Asked for now and then; offline, what was known stays. */
+/**
+ * The revision that came into force since a job began, where it is not the one that the job goes by. Asked for now and
+ * then; offline, what was known stays.
+ */
 export function useNewerSpec(jobId: number, view: () => JobView | null) {
   const known = ref<RevisionRow | null>(null)
   async function ask(): Promise<void> {

@@ -22,7 +22,9 @@ export type Tool = 'crank' | 'window' | 'rockers' | 'rod' | 'blade' | 'screw'
 
 const FEELS: Feel[] = ['free', 'drag', 'pinched', 'no-go']
 
-/** One practice run in the browser: the hidden engine, the tool in hand, what may be answered, and at the end the marks. */
+/**
+ * One practice run in the browser: the hidden engine, the tool in hand, what may be answered, and at the end the marks.
+ */
 export function usePractice() {
   const weigh = useAdvice()
   const run = shallowRef<PracticeRun | null>(null)

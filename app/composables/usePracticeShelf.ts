@@ -18,7 +18,10 @@ async function enginesLike(text: string): Promise<PracticeEngine[]> {
   }))
 }
 
-/** What is practised on beside the built-in engines, and the best of each: kept by the shop's server, so that practising goes on without it. */
+/**
+ * What is practised on beside the built-in engines, and the best of each: kept by the shop's server, so that practising
+ * goes on without it.
+ */
 export function usePracticeShelf() {
   const best = ref<BestRun[]>([])
   const kept = ref('')

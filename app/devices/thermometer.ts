@@ -45,7 +45,9 @@ export async function openSerial(): Promise<LinePort> {
 
 const STAND_IN = { startC: 58, airC: 19.5, perHour: 0.9, everyMs: 120 }
 let since: number | null = null
-/** A made-up engine on a made-up thermometer: it began to cool when it was first asked, and speaks as a real one does. */
+/**
+ * A made-up engine on a made-up thermometer: it began to cool when it was first asked, and speaks as a real one does.
+ */
 export function openStandIn(nowMs: () => number): LinePort {
   since ??= nowMs()
   async function* lines(): AsyncGenerator<string> {
@@ -80,7 +82,10 @@ async function nextLine(lines: AsyncIterator<string>, patienceMs: number): Promi
   }
 }
 
-/** The middle one of three lines that can be read. @throws Error with the last reason when a dozen lines give none, or nothing comes */
+/**
+ * The middle one of three lines that can be read. @throws Error with the last reason when a dozen lines give none, or
+ * nothing comes
+ */
 export async function readThermometer(port: LinePort, patienceMs = PATIENCE_MS): Promise<ThermometerReading> {
   const good: ThermometerReading[] = []
   let why = new Error(SILENT)

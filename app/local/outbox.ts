@@ -35,7 +35,9 @@ export interface Author {
   personId: number
   personName: string
 }
-/** What was on the screen when an answer was given: the shop's log up to a number, and this browser's own up to another. */
+/**
+ * What was on the screen when an answer was given: the shop's log up to a number, and this browser's own up to another.
+ */
 export interface Seen {
   seenSeq: number
   seenDeviceSeq: number
@@ -127,7 +129,10 @@ export const markRefused = (waiting: Waiting, words: string): Promise<unknown> =
 
 export const letGo = (id: string): Promise<void> => withStore(db => db.delete('waiting', id))
 
-/** An answer that the shop has taken goes over from those that wait to the job's log, so that it is always in one of them. */
+/**
+ * An answer that the shop has taken goes over from those that wait to the job's log, so that it is always in one of
+ * them.
+ */
 export const settle = (entry: Waiting, event: JobEvent): Promise<void> =>
   withStore(async db => {
     const transaction = db.transaction(['waiting', 'jobs'], 'readwrite')

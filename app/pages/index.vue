@@ -67,7 +67,10 @@ const without = (cards: BayCard[], card: BayCard) =>
     .filter(c => c.jobId !== card.jobId)
     .map(c => c.jobId)
     .join()
-/** A lane after a card was let go: the one that came, or that has another place, belongs to the lane's person, before the card that now follows it. */
+/**
+ * A lane after a card was let go: the one that came, or that has another place, belongs to the lane's person, before
+ * the card that now follows it.
+ */
 function dropped(lane: Lane, cards: BayCard[]): void {
   if (cards.length < lane.cards.length) return
   const first = cards.findIndex((c, i) => c.jobId !== lane.cards[i]?.jobId)

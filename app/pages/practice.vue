@@ -98,7 +98,10 @@ const FEEL_KEYS: AnswerKey[] = [
   ['Pinched', 'goes in, but is held'],
   ['No-go', 'will not enter'],
 ].map(([title, help]) => ({ title: title!, help: help!, happening: null, asks: null }))
-/** The keys that can be answered here: what opens a form on the Bench has no place at a practice engine, but for a shim that is read. */
+/**
+ * The keys that can be answered here: what opens a form on the Bench has no place at a practice engine, but for a shim
+ * that is read.
+ */
 const led = computed(() => next.value?.keys.filter(k => k.happening || k.asks === 'shim-read') ?? [])
 const cold = computed(() => next.value?.stage.kind === 'cold')
 const panel = computed(() => {

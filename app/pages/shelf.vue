@@ -29,7 +29,10 @@ onMounted(load)
 const favourite = computed(() => session.person?.favouriteSetId ?? shelf.value?.bladeSets[0]?.id ?? null)
 const today = new Date().toISOString().slice(0, 10)
 
-/** Sizes in one line, by spaces or semicolons: a decimal comma stays a comma, a stroke parts the tip of a stepped blade from its heel. */
+/**
+ * Sizes in one line, by spaces or semicolons: a decimal comma stays a comma, a stroke parts the tip of a stepped blade
+ * from its heel.
+ */
 function bladesOf(line: string): Blade[] {
   const parts = line.includes('.') ? line.split(/[\s;,]+/) : line.split(/[\s;]+|,(?=\s)/)
   const size = (text: string) => parseLength(text, typed.unit ?? 'mm').mm

@@ -57,7 +57,9 @@ export const useOutboxStore = defineStore('outbox', () => {
     for (const watcher of watchers) watcher(data)
   })
 
-  /** Reads what waits in this browser. @returns the last number that was given: all up to it is known now, or was sent */
+  /**
+   * Reads what waits in this browser. @returns the last number that was given: all up to it is known now, or was sent
+   */
   async function load(): Promise<number> {
     device = await pageDeviceId()
     const found = await waitingAnswers()
@@ -173,7 +175,10 @@ export const useOutboxStore = defineStore('outbox', () => {
       running = null
     }))
 
-  /** One tab sends at a time, so that the device's order is kept. @param turnMs waits so long for its turn; else it tries later */
+  /**
+   * One tab sends at a time, so that the device's order is kept. @param turnMs waits so long for its turn; else it
+   * tries later
+   */
   async function flush(turnMs = 0): Promise<void> {
     if (!navigator.locks) return flushHere()
     const turn = turnMs ? { signal: AbortSignal.timeout(turnMs) } : { ifAvailable: true }

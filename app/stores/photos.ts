@@ -22,7 +22,9 @@ export const usePhotosStore = defineStore('photos', () => {
     waiting.value = await waitingPhotos()
   }
 
-  /** Takes a photo: kept here, then sent. Where it cannot be kept it goes to the shop at once. @throws Refused, NoAnswer */
+  /**
+   * Takes a photo: kept here, then sent. Where it cannot be kept it goes to the shop at once. @throws Refused, NoAnswer
+   */
   async function add(machineId: number, jobId: number | null, file: Blob, onPart: (part: number) => void) {
     const { person, shop } = session
     if (!person || !shop) throw new Error('Nobody is signed in.')

@@ -27,7 +27,10 @@ export class NoAnswer extends Error {
 
 const PATIENCE_MS = 8000
 
-/** Requests whose reply was lost, by what they ask: one that is asked again goes under the same id, and makes nothing twice. */
+/**
+ * Requests whose reply was lost, by what they ask: one that is asked again goes under the same id, and makes nothing
+ * twice.
+ */
 const unanswered = new Map<string, string>()
 
 type Params<K extends ApiKey> = [ParamsOf<K>] extends [never] ? object : Record<ParamsOf<K>, string | number>
@@ -87,7 +90,8 @@ async function make(request: ReturnType<typeof requestOf>): Promise<unknown> {
 }
 
 /**
- * Asks the shop’s server, by a line of the API. What makes something makes it once, however often it is asked for after a lost reply.
+ * Asks the shop’s server, by a line of the API. What makes something makes it once, however often it is asked for after
+ * a lost reply.
  * @throws Refused with the server’s words; NoAnswer where nobody answers
  */
 export function api<K extends ApiKey>(key: K, ...[told]: Args<K>): Promise<ResponseOf<K>> {

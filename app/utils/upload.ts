@@ -1,7 +1,10 @@
 import type { ProblemBody } from '~~/shared/problem'
 import { NoAnswer, Refused } from './api'
 
-/** Sends a file's bytes as they are, under an id where it must not be taken twice, telling how much of it is gone. Stops when the signal says so. */
+/**
+ * Sends a file's bytes as they are, under an id where it must not be taken twice, telling how much of it is gone. Stops
+ * when the signal says so.
+ */
 export function upload<T>(
   path: string,
   file: Blob,

@@ -1,20 +1,28 @@
 import type { Interval } from '../feeler'
 
-/** What was found at one angle of the screw: cumulative degrees from as found, clockwise positive, and the clearance there in mm. */
+/**
+ * What was found at one angle of the screw: cumulative degrees from as found, clockwise positive, and the clearance
+ * there in mm.
+ */
 export interface SlotTried {
   screwDeg: number
   reading: Interval
 }
 
-/** The arc of screw angles that holds the answer: clockwise of what was too loose, anticlockwise of what was too tight; null where that side is open. */
+/**
+ * The arc of screw angles that holds the answer: clockwise of what was too loose, anticlockwise of what was too tight;
+ * null where that side is open.
+ */
 export interface SlotBracket {
   looseDeg: number | null
   tightDeg: number | null
 }
 
 /**
- * Where on the way to a setting the answer lies. Clockwise closes the gap, so a slot position that proved too loose bounds it on
- * one side and one too tight on the other. The latest count: a try from when the valve was held open says nothing of the screw,
+ * Where on the way to a setting the answer lies. Clockwise closes the gap, so a slot position that proved too loose
+ * bounds it on
+ * one side and one too tight on the other. The latest count: a try from when the valve was held open says nothing of
+ * the screw,
  * and is dropped where it contradicts later ones.
  * @param tried in working order
  * @param wantedMm the clearance to end at before the lock

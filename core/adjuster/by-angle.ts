@@ -4,12 +4,16 @@ import { snapMm } from '../units'
 import type { SlotTried } from './bracket-slot'
 import { degreesFor } from './screw-turn'
 
-/** A hand reads a screw's turn no better than this, with the thread's play, and a pitch may be off by such a share. From memory. */
+/**
+ * A hand reads a screw's turn no better than this, with the thread's play, and a pitch may be off by such a share. From
+ * memory.
+ */
 const READ_DEG = 4
 const PITCH_OFF = 0.05
 
 /**
- * Where the gap stands by what was felt at earlier angles of the same screw: a screw is a micrometer. Each reading is carried to
+ * Where the gap stands by what was felt at earlier angles of the same screw: a screw is a micrometer. Each reading is
+ * carried to
  * the present angle by the pitch, a little wider for what a turn is read by; the latest count where they do not agree.
  * @param tried in working order, all since the nut was last loosened
  * @param nowDeg the screw's present angle, cumulative

@@ -1,7 +1,10 @@
 import { wrap, type Adjuster } from '../engine'
 import { FigureError } from '../units'
 
-/** A screw head looks the same after so many degrees: a slot half way round, a square each quarter, a hex or Torx each sixth. */
+/**
+ * A screw head looks the same after so many degrees: a slot half way round, a square each quarter, a hex or Torx each
+ * sixth.
+ */
 export const HEAD_REPEATS_DEG: Record<Adjuster['head'], number> = {
   'slot': 180,
   'square': 90,
@@ -30,7 +33,8 @@ export function clockWords(deg: number): string {
 }
 
 /**
- * How far a screw was turned, from where its slot points now. The slot looks the same again after half a turn, so of the turns
+ * How far a screw was turned, from where its slot points now. The slot looks the same again after half a turn, so of
+ * the turns
  * that fit the one nearest to what was asked is taken.
  * @param fromDeg where it pointed before, and `toDeg` where it points now, degrees clockwise from 12
  * @param askedDeg the turn that was asked for, clockwise positive

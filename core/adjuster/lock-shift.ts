@@ -1,7 +1,9 @@
 import { type Interval, thickness, type Trial } from '../feeler'
 import { snapMm } from '../units'
 
-/** What one lock did to a gap: torqued − before lock, in mm; negative closes. Whose hand and which engine model it was. */
+/**
+ * What one lock did to a gap: torqued − before lock, in mm; negative closes. Whose hand and which engine model it was.
+ */
 export interface Lock {
   shiftMm: number
   personId: number | null
@@ -39,7 +41,10 @@ const READING_SIGMA_MM = 0.006
 export interface LockShift {
   /** What the next lock is expected to add to the gap, mm; negative closes. */
   shiftMm: number
-  /** Scatter of single locks about it, as a standard deviation in mm: by the median absolute deviation of those it rests on, and never finer than their readings allow. */
+  /**
+   * Scatter of single locks about it, as a standard deviation in mm: by the median absolute deviation of those it rests
+   * on, and never finer than their readings allow.
+   */
   spreadMm: number
   /** Locks of this person on this model, of anybody on this model, and of the shop. */
   own: number
@@ -48,7 +53,8 @@ export interface LockShift {
 }
 
 /**
- * What locking does to a gap, learned from the shop's own records. The median of this person's locks on this engine model, shrunk
+ * What locking does to a gap, learned from the shop's own records. The median of this person's locks on this engine
+ * model, shrunk
  * by n/(n + 4) towards the model's by anybody, and that towards the shop's.
  * @param locks all that are known of the shop
  * @returns null until two locks are known: nothing is aimed off by a single one

@@ -1,7 +1,10 @@
 import type { Adjuster } from '../engine'
 import type { Interval } from '../feeler'
 
-/** How far the gap closes for each mm that the screw or nut travels: 1 at the valve end, ρ at the push-rod end, 1 + ρ for a pivot nut. */
+/**
+ * How far the gap closes for each mm that the screw or nut travels: 1 at the valve end, ρ at the push-rod end, 1 + ρ
+ * for a pivot nut.
+ */
 export function gapPerTravel({ kind, rockerRatio }: Pick<Adjuster, 'kind' | 'rockerRatio'>): number {
   return kind === 'valve-end' ? 1 : kind === 'pushrod-end' ? rockerRatio : 1 + rockerRatio
 }
@@ -13,7 +16,9 @@ export const degreesFor = (adjuster: Adjuster, gapMm: number): number =>
 /** A turn of the screw; clockwise is positive and closes the gap. */
 export type ScrewTurn =
   | { kind: 'turn'; deg: number; leastDeg: number; mostDeg: number; flats: number }
-  /** No blade was refused, or the thinnest was: only the direction and the least turn are known; another blade first. */
+  /**
+   * No blade was refused, or the thinnest was: only the direction and the least turn are known; another blade first.
+   */
   | { kind: 'at-least'; deg: number; direction: 'clockwise' | 'anticlockwise' }
   /** Even the thinnest blade is refused: the true gap may be below zero, so open until that blade goes. */
   | { kind: 'open-until'; bladeMm: number }

@@ -1,4 +1,6 @@
-/** A piece of the day's work: valves, or something else on the same visit. Times in ms since 1970, lengths in minutes. */
+/**
+ * A piece of the day's work: valves, or something else on the same visit. Times in ms since 1970, lengths in minutes.
+ */
 export interface Work {
   id: string
   /** Whose it is; null is nobody's yet. */
@@ -13,7 +15,10 @@ export interface Work {
   /** What it waits for, in words, where it waits. */
   waitsFor: string
 }
-/** When a piece of work may begin, by whom, and why then. `filling` says that it is nobody's, and somebody would wait otherwise. */
+/**
+ * When a piece of work may begin, by whom, and why then. `filling` says that it is nobody's, and somebody would wait
+ * otherwise.
+ */
 export interface Turn {
   id: string
   person: number | null
@@ -32,7 +37,8 @@ interface Lane {
 }
 
 /**
- * An order for the day: each works through what is theirs in their own order, but for what cannot begin yet; whoever would wait takes
+ * An order for the day: each works through what is theirs in their own order, but for what cannot begin yet; whoever
+ * would wait takes
  * something that is nobody's. What comes after something else waits for it, whoever does that.
  * @throws Error for work that waits for itself
  * Source: list scheduling (Graham 1969), places as priorities.

@@ -16,7 +16,10 @@ export interface HeadReading {
 
 /** Air that nobody read is taken to be so far off; a read one by this. °C, from memory. */
 export const AIR_SIGMA_C = { assumed: 4, read: 0.7 }
-/** Where the air may be, in its own uncertainties, and how likely: Gauss–Hermite of five points. Abramowitz and Stegun, table 25.10. */
+/**
+ * Where the air may be, in its own uncertainties, and how likely: Gauss–Hermite of five points. Abramowitz and Stegun,
+ * table 25.10.
+ */
 const AIR_POINTS: readonly [number, number][] = [
   [-2.85697, 0.011257],
   [-1.355626, 0.222076],
@@ -24,7 +27,10 @@ const AIR_POINTS: readonly [number, number][] = [
   [1.355626, 0.222076],
   [2.85697, 0.011257],
 ]
-/** A head sits on a block that holds its warmth: so much of what it is over the air goes at a quarter of the rate. From memory. */
+/**
+ * A head sits on a block that holds its warmth: so much of what it is over the air goes at a quarter of the rate. From
+ * memory.
+ */
 const SLOW_SHARES: readonly [number, number][] = [
   [0, 0.3],
   [0.15, 0.3],
@@ -32,11 +38,17 @@ const SLOW_SHARES: readonly [number, number][] = [
 ]
 const SLOWER = 4
 
-/** What is left, of 1, of what a head was over the air: the head's own part falls at its rate, the block's part at a quarter of it. */
+/**
+ * What is left, of 1, of what a head was over the air: the head's own part falls at its rate, the block's part at a
+ * quarter of it.
+ */
 export const leftOver = ({ perHour, slowShare }: Pick<Way, 'perHour' | 'slowShare'>, hours: number): number =>
   (1 - slowShare) * Math.exp(-perHour * hours) + slowShare * Math.exp((-perHour / SLOWER) * hours)
 
-/** One way the head may be cooling, and how likely it is: from `startC` at the first reading, by `perHour`, give or take `startSigmaC`. */
+/**
+ * One way the head may be cooling, and how likely it is: from `startC` at the first reading, by `perHour`, give or take
+ * `startSigmaC`.
+ */
 interface Way {
   perHour: number
   slowShare: number
@@ -45,7 +57,10 @@ interface Way {
   startSigmaC: number
   weight: number
 }
-/** A head that cools towards the air: T(t) = air + (start − air)·e^(−k·t). The likeliest way, and all ways with their weights. */
+/**
+ * A head that cools towards the air: T(t) = air + (start − air)·e^(−k·t). The likeliest way, and all ways with their
+ * weights.
+ */
 export interface CoolingCurve {
   airC: number
   fromMs: number
@@ -79,7 +94,8 @@ function wayAt(readings: readonly HeadReading[], perHour: number, slowShare: num
  * @param airC the air about it, °C
  * @param airSigmaC how far that may be off
  * @throws RangeError without a reading
- * Source: Newton's law of cooling, for head and block; rate, share and air as a grid (Bayes), their usual values from memory.
+ * Source: Newton's law of cooling, for head and block; rate, share and air as a grid (Bayes), their usual values from
+ * memory.
  */
 export function coolingCurve(readings: readonly HeadReading[], airC: number, airSigmaC = 0): CoolingCurve {
   if (readings.length === 0) throw new RangeError('A cooling curve needs a temperature of the head.')

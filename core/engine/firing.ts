@@ -11,7 +11,8 @@ export const FIRING_INTERVALS = [
 ] as const
 
 /**
- * What people call an engine by how its cylinders follow one another: “360° twin”, “270° twin or 90° V”, “four, firing 180° apart”.
+ * What people call an engine by how its cylinders follow one another: “360° twin”, “270° twin or 90° V”, “four, firing
+ * 180° apart”.
  * The order in which the cylinders are listed does not matter.
  */
 export function firingIntervalName({ cylinders }: Pick<Engine, 'cylinders'>): string {

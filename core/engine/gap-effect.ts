@@ -2,7 +2,10 @@ import { valveEvents } from './valve-timing'
 import { valveLift } from './lift'
 import type { Engine, Role } from './parts'
 
-/** What a gap leaves of a valve's opening: from and to where it is open, local degrees, and how far it lifts. Zero lift: it never opens. */
+/**
+ * What a gap leaves of a valve's opening: from and to where it is open, local degrees, and how far it lifts. Zero lift:
+ * it never opens.
+ */
 export interface GapEffect {
   opensDeg: number
   closesDeg: number
@@ -32,7 +35,8 @@ function crossing(lift: (deg: number) => number, gapMm: number, from: number, to
 }
 
 /**
- * When a valve opens and closes and how far it lifts with a gap at its tip: a wide gap opens it late, closes it early and lifts it less.
+ * When a valve opens and closes and how far it lifts with a gap at its tip: a wide gap opens it late, closes it early
+ * and lifts it less.
  * @param gapMm clearance, mm, 0 or more
  * Source: the lift law of `valveLift` less the gap, at the valve (rocker ratio taken as in the lift).
  */

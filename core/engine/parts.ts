@@ -20,7 +20,10 @@ export type Role = (typeof ROLES)[number]
 /** No valve of these engines is set closer or wider than this, cold. From memory. */
 const LEAST_CLEARANCE_MM = 0.02
 const MOST_CLEARANCE_MM = 0.6
-/** What a figure outside that may have been meant as: ten-fold slips do get printed, and inch figures get read as mm. Both readings are named. */
+/**
+ * What a figure outside that may have been meant as: ten-fold slips do get printed, and inch figures get read as mm.
+ * Both readings are named.
+ */
 export function unitSlip(mm: number): string | null {
   if (mm <= 0 || (mm >= LEAST_CLEARANCE_MM && mm <= MOST_CLEARANCE_MM)) return null
   const plausible = (v: number) => v >= LEAST_CLEARANCE_MM && v <= MOST_CLEARANCE_MM
@@ -118,7 +121,10 @@ const heldDeg = z
   .number()
   .min(-360, { error: 'A decompressor’s arc lies between −360 and 360 degrees.' })
   .max(360, { error: 'A decompressor’s arc lies between −360 and 360 degrees.' })
-/** An automatic decompressor: none, over a local arc `[from, to)` of its valve (on one cylinder, or on each when that is null), or not known. */
+/**
+ * An automatic decompressor: none, over a local arc `[from, to)` of its valve (on one cylinder, or on each when that is
+ * null), or not known.
+ */
 export const decompressorSchema = z.discriminatedUnion('kind', [
   z.object({ kind: z.literal('none') }),
   z
@@ -137,7 +143,10 @@ export const decompressorSchema = z.discriminatedUnion('kind', [
 ])
 export type Decompressor = z.infer<typeof decompressorSchema>
 
-/** Where the source says that a valve is measured: at the T line, past its top by so much of the piston, at the maker's stops; or it does not say. */
+/**
+ * Where the source says that a valve is measured: at the T line, past its top by so much of the piston, at the maker's
+ * stops; or it does not say.
+ */
 export const measuredAtSchema = z.discriminatedUnion('kind', [
   z.object({ kind: z.literal('not said') }),
   z.object({ kind: z.literal('top') }),
@@ -172,7 +181,10 @@ export const camMarkSchema = z.object({
     .lt(720, { error: 'A cam sign lies at 0 to under 720 degrees.' }),
 })
 
-/** One stop of the maker’s own list, kept as it is printed: where the crank is, how that is recognised, and which valves it serves. */
+/**
+ * One stop of the maker’s own list, kept as it is printed: where the crank is, how that is recognised, and which valves
+ * it serves.
+ */
 export const makersStopSchema = z.object({
   crankDeg: z
     .number()
@@ -212,7 +224,10 @@ export const shimKindSchema = z.object({
     .max(0.1, { error: 'Shims come in steps of 0.01 to 0.1 mm.' }),
 })
 
-/** A second figure for the same valves, from another source: a bulletin, another printing. It is never averaged with the first. */
+/**
+ * A second figure for the same valves, from another source: a bulletin, another printing. It is never averaged with the
+ * first.
+ */
 export const otherClearanceSchema = z.object({
   role: z.enum(ROLES),
   clearance: clearanceSchema,

@@ -1,4 +1,6 @@
-/** Rod length taken when none is on record, as a multiple of the stroke. From memory; marked assumed where it is used. */
+/**
+ * Rod length taken when none is on record, as a multiple of the stroke. From memory; marked assumed where it is used.
+ */
 export const ASSUMED_ROD_PER_STROKE = 1.75
 
 /** The crank train of one cylinder. Lengths in mm. */

@@ -7,7 +7,8 @@ export type ValveSight = (typeof VALVE_SIGHTS)[number]
 const id = z.string().min(1).max(30)
 /**
  * How a place of the crank is recognised.
- * - `mark` a line on flywheel or rotor at the pointer; `piston-top` by rod; `rod-drop` so far past top by rod: alike on both strokes
+ * - `mark` a line on flywheel or rotor at the pointer; `piston-top` by rod; `rod-drop` so far past top by rod: alike
+ *   on both strokes
  * - `cam-mark` a sign on cam or sprocket; `valve` what one valve is seen doing: once a cycle, so they tell the stroke
  */
 export const placeSchema = z.discriminatedUnion('kind', [

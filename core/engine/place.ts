@@ -56,7 +56,10 @@ export function placeAngle(engine: Engine, place: Place): number {
   }
 }
 
-/** How far short of its angle, and past it, somebody may stop who was told to stop at a place: what a valve is seen doing spreads over an arc, lines and rod are exact. */
+/**
+ * How far short of its angle, and past it, somebody may stop who was told to stop at a place: what a valve is seen
+ * doing spreads over an arc, lines and rod are exact.
+ */
 export function placeReach(engine: Engine, place: Place): { beforeDeg: number; afterDeg: number } {
   if (place.kind !== 'valve') return { beforeDeg: 0, afterDeg: 0 }
   const { fromDeg, toDeg, atDeg } = valveSightArc(engine, valveById(engine, place.valveId).role, place.sight)

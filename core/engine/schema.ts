@@ -5,7 +5,10 @@ import type { Place } from './place-kinds'
 
 /** A maker’s stop may be printed this far from the place it is recognised by. */
 const MAKERS_PLACE_DEG = 5
-/** One revision of an engine model's data: what a job is judged against. Parts that cannot be are refused with the field and the reason. */
+/**
+ * One revision of an engine model's data: what a job is judged against. Parts that cannot be are refused with the field
+ * and the reason.
+ */
 export const engineSchema = engineParts.superRefine((engine, context) => {
   const cylinders = new Set(engine.cylinders.map(c => c.id))
   const unique = (what: string, ids: string[]) => {

@@ -51,7 +51,10 @@ export function valveEvents(engine: Pick<Engine, 'cam'>, role: Role): ValveEvent
       }
 }
 
-/** Chance that an unknown decompressor is there: singles have one to be started by hand or by a small motor; others seldom. From memory. */
+/**
+ * Chance that an unknown decompressor is there: singles have one to be started by hand or by a small motor; others
+ * seldom. From memory.
+ */
 export const UNKNOWN_DECOMPRESSOR_PRIOR = { single: 0.3, several: 0.05 }
 
 /** Chance that this engine has a decompressor, before anything is felt: 0 or 1 where it is on record. */
@@ -60,7 +63,10 @@ export function decompressorPrior({ decompressor, cylinders }: Pick<Engine, 'dec
   return cylinders.length === 1 ? UNKNOWN_DECOMPRESSOR_PRIOR.single : UNKNOWN_DECOMPRESSOR_PRIOR.several
 }
 
-/** The arc of the cycle over which a decompressor holds this valve where there is one, or null. Unknown counts as the assumed arc. */
+/**
+ * The arc of the cycle over which a decompressor holds this valve where there is one, or null. Unknown counts as the
+ * assumed arc.
+ */
 export function decompressorArc(engine: Engine, valve: Valve): Arc | null {
   const { decompressor } = engine
   if (decompressor.kind === 'none') return null
@@ -87,7 +93,8 @@ export function closedArcsOf(engine: Engine, valve: Valve, decompressorThere: bo
 }
 
 /**
- * Where each valve may be measured: its base circle less the decompressor's arc, as arcs of the cycle `[start, start + sweep)`.
+ * Where each valve may be measured: its base circle less the decompressor's arc, as arcs of the cycle `[start, start +
+ * sweep)`.
  * An unknown decompressor is taken out too, however unlikely: what is possible must not be measured on.
  * @returns per valve id, none, one or two arcs
  */
@@ -102,8 +109,10 @@ export function closedArcs(
 export type DecompressorFound = 'none' | 'there'
 
 /**
- * The engine with what is known of its decompressor: what a test found stands over the record's silence, and over its “none”
- * where one was found. Where the source itself says that valves are measured at the top, or at the maker's stops, its own
+ * The engine with what is known of its decompressor: what a test found stands over the record's silence, and over its
+ * “none”
+ * where one was found. Where the source itself says that valves are measured at the top, or at the maker's stops, its
+ * own
  * places are believed: a decompressor that nobody recorded does not hold a valve there.
  */
 export function withDecompressor(engine: Engine, found: DecompressorFound | null): Engine {

@@ -12,7 +12,9 @@ export const IDENTITY_FIELDS = [
   'yearTo',
 ] as const
 export type IdentityField = (typeof IDENTITY_FIELDS)[number]
-/** A column of the CSV: what a model is called, a field of its spec, or `exact`, what the fields cannot say, as JSON. */
+/**
+ * A column of the CSV: what a model is called, a field of its spec, or `exact`, what the fields cannot say, as JSON.
+ */
 export type Column = IdentityField | SpecField | 'exact'
 export const COLUMNS: readonly Column[] = [...IDENTITY_FIELDS, ...SPEC_FIELDS, 'exact']
 

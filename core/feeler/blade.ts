@@ -20,7 +20,10 @@ const thicknessMm = z
 /** More than this between engraving and micrometer is a slip of the pen or another blade. From memory. */
 const MOST_OFF_MM = 0.05
 
-/** One blade: its engraving, its size by micrometer where that was taken, and the thicker part behind the tip of a stepped one. mm. */
+/**
+ * One blade: its engraving, its size by micrometer where that was taken, and the thicker part behind the tip of a
+ * stepped one. mm.
+ */
 export const bladeSchema = z
   .object({
     mm: thicknessMm,
@@ -47,7 +50,9 @@ export const bladeSchema = z
 export type Blade = z.infer<typeof bladeSchema>
 export const plainBlade = (mm: number): Blade => ({ mm, measuredMm: null, condition: 'good', stepMm: null })
 
-/** A blade set of the shop's shelf, as a job pins it: thinnest first. Plain sizes in mm may be given for whole blades. */
+/**
+ * A blade set of the shop's shelf, as a job pins it: thinnest first. Plain sizes in mm may be given for whole blades.
+ */
 export const bladeSetSchema = z
   .object({
     name: z
@@ -94,9 +99,14 @@ export interface Leaf {
   condition: Exclude<BladeCondition, 'missing'>
 }
 
-/** The leaves of blades that were asked for before: a set is asked at every trial, and its blades never change in place. */
+/**
+ * The leaves of blades that were asked for before: a set is asked at every trial, and its blades never change in place.
+ */
 const leavesKnown = new WeakMap<readonly Blade[], readonly Leaf[]>()
-/** What a set has to slide in, thinnest first; what is missing is left out. A step is taken as engraved: its heel keeps the tip's offset. */
+/**
+ * What a set has to slide in, thinnest first; what is missing is left out. A step is taken as engraved: its heel keeps
+ * the tip's offset.
+ */
 export function leavesOf({ blades }: { blades: readonly Blade[] }): readonly Leaf[] {
   const known = leavesKnown.get(blades) ?? leavesFrom(blades)
   leavesKnown.set(blades, known)
@@ -127,7 +137,10 @@ function leavesFrom(blades: readonly Blade[]): Leaf[] {
 export const engraving = (mm: number, unit: 'mm' | 'thou'): string =>
   unit === 'mm' ? formatLength(mm, 'mm') : String(Number(thouFromMm(mm).toFixed(1)))
 
-/** The same for a shop that works in the other unit: what is engraved, and in brackets what that is. "4 thou (0.102 mm)". */
+/**
+ * The same for a shop that works in the other unit: what is engraved, and in brackets what that is. "4 thou (0.102
+ * mm)".
+ */
 export const trialName = (engravedMm: readonly number[], unit: 'mm' | 'thou', shopUnit: 'mm' | 'thou'): string =>
   unit === shopUnit
     ? engravedWords(engravedMm, unit)

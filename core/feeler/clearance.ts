@@ -3,7 +3,10 @@ import { snapMm } from '../units'
 import { type BladeSet, leavesOf } from './blade'
 import { type HandBands, USUAL_HAND } from './trial'
 
-/** Where inside its limits a valve is set: the middle, the figure that the source prints, or an exhaust at its loose end, for it tightens with use. Common practice. */
+/**
+ * Where inside its limits a valve is set: the middle, the figure that the source prints, or an exhaust at its loose
+ * end, for it tightens with use. Common practice.
+ */
 export const TARGET_SCHOOLS = ['middle', 'figure', 'loose-exhaust'] as const
 export type TargetSchool = (typeof TARGET_SCHOOLS)[number]
 
@@ -27,7 +30,8 @@ export const spanOf = (clearance: Clearance): { minMm: number; maxMm: number } =
   limitsOf(clearance) ?? { minMm: targetOf(clearance), maxMm: targetOf(clearance) }
 
 /**
- * Where a valve is set to, in mm: inside its limits by any school, a bare figure by all of them. “At the loose end” is half a
+ * Where a valve is set to, in mm: inside its limits by any school, a bare figure by all of them. “At the loose end” is
+ * half a
  * drag inside the limit, so that the setting can still be proved, and never on the tight side of the middle.
  */
 export function targetOf(clearance: Clearance, school: TargetSchool = 'middle', role: Role = 'intake'): number {
@@ -45,7 +49,9 @@ export const BARE_FIGURE_NEAR_MM = 0.005
 /** What counts as in for a bare figure ends no further on than this. */
 const BARE_NEXT_WITHIN_MM = 0.05
 
-/** As thick as the blade that counts as a bare figure: the nearest of the set, or the figure itself where none is near. */
+/**
+ * As thick as the blade that counts as a bare figure: the nearest of the set, or the figure itself where none is near.
+ */
 export function bladeOfFigure(figureMm: number, set?: Pick<BladeSet, 'blades'>): number {
   const off = (mm: number) => Math.abs(snapMm(mm - figureMm))
   const near = set ? leavesOf(set).filter(l => l.condition === 'good' && off(l.mm) <= BARE_FIGURE_NEAR_MM) : []
@@ -61,7 +67,8 @@ export interface Band {
 }
 
 /**
- * What counts as in, the same for every trial, rule and sheet: the printed limits; for a bare figure from the drag of its own
+ * What counts as in, the same for every trial, rule and sheet: the printed limits; for a bare figure from the drag of
+ * its own
  * blade to the next blade of the set, where that is at most 0.05 mm on, and at least to the end of that drag.
  * @param set the set in hand; without one the band is a drag wide
  */

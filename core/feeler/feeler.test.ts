@@ -158,7 +158,8 @@ describe('the interval', () => {
 
 describe('the verdict', () => {
   it.each<[string, Clearance, [number, Feel][], string, string | null]>([
-    // the false conclusion of the trade: 0.05 goes, 0.15 does not, limits 0.03–0.11: the gap may be 0.13 (common practice)
+    // the false conclusion of the trade: 0.05 goes, 0.15 does not, limits 0.03–0.11: the gap may be 0.13 (common
+    // practice)
     [
       'a wide pair proves nothing',
       limits(0.03, 0.11),
@@ -452,7 +453,10 @@ describe('stacks', () => {
     ))
 })
 
-/** The least expected trials to a verdict by searching every strategy on the raw truth grid: nothing shared with the policy. */
+/**
+ * The least expected trials to a verdict by searching every strategy on the raw truth grid: nothing shared with the
+ * policy.
+ */
 function optimum(blades: number[], clearance: Clearance, gaps: number[], weights: number[]): number {
   const done = (made: Trial[]): boolean => {
     const { verdict, reading } = judge(made, clearance)

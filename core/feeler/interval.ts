@@ -1,7 +1,9 @@
 import { snapMm } from '../units'
 import { type HandBands, thickness, type Trial, trialErrorMm, USUAL_HAND } from './trial'
 
-/** A clearance lies in `[loMm, hiMm)`; `hiMm` null is open: no blade was refused yet. lo 0 also stands for “held open”. */
+/**
+ * A clearance lies in `[loMm, hiMm)`; `hiMm` null is open: no blade was refused yet. lo 0 also stands for “held open”.
+ */
 export interface Interval {
   loMm: number
   hiMm: number | null

@@ -18,7 +18,10 @@ export interface Judgement {
   reason: string
   /** Thickness of the trial that would settle an unproved reading, where one is known. */
   settleWithMm: number | null
-  /** What stands beside the verdict and is no part of it: blade error near a limit, a bent blade, an exhaust at its tight limit. */
+  /**
+   * What stands beside the verdict and is no part of it: blade error near a limit, a bent blade, an exhaust at its
+   * tight limit.
+   */
   cautions: string[]
 }
 
@@ -122,7 +125,8 @@ export function verdictOf(
 }
 
 /**
- * The verdict on a valve from its trials, the first that fits of: contradiction, tight, loose, in by pair, in by drag, unproved.
+ * The verdict on a valve from its trials, the first that fits of: contradiction, tight, loose, in by pair, in by drag,
+ * unproved.
  * Touching a limit exactly is in. One blade that merely goes never proves in.
  * @param trials since the gap could last have changed, in working order
  * @param clearance the spec as its source gives it

@@ -7,7 +7,10 @@ import { type JudgeOptions, verdictOf } from './judge'
 import { type Stack, stacks } from './stacks'
 import { type Feel, FEELS, type HandBands, thickness, type Trial, trialErrorMm, USUAL_HAND, went } from './trial'
 
-/** What is expected of a clearance before it is measured: a bell about the last as-left reading, or broad about the target. mm. */
+/**
+ * What is expected of a clearance before it is measured: a bell about the last as-left reading, or broad about the
+ * target. mm.
+ */
 export interface ClearancePrior {
   meanMm: number
   sigmaMm: number
@@ -52,7 +55,8 @@ const turningPoints = (clearance: Clearance): number[] => {
 }
 
 /**
- * The thicknesses of a set among which the next blade is sought: all its sound blades, stacks of two about the limits where no
+ * The thicknesses of a set among which the next blade is sought: all its sound blades, stacks of two about the limits
+ * where no
  * blade lies, and of three at a limit that nothing else meets. Bent and worn blades are never asked for.
  */
 export function trialStacks(set: Pick<BladeSet, 'blades'>, clearance: Clearance): Stack[] {
@@ -70,7 +74,9 @@ export function trialStacks(set: Pick<BladeSet, 'blades'>, clearance: Clearance)
     : sound
 }
 
-/** A blade little over a bare figure tells nothing: it may go where the figure drags, which is in, and where it is free. */
+/**
+ * A blade little over a bare figure tells nothing: it may go where the figure drags, which is in, and where it is free.
+ */
 function idle(
   { totalMm }: Pick<Stack, 'totalMm'>,
   clearance: Clearance,
@@ -84,7 +90,10 @@ function idle(
   )
 }
 
-/** Two dozen of them: at the turning points first, then single blades by nearness, then stacks where there is room between. */
+/**
+ * Two dozen of them: at the turning points first, then single blades by nearness, then stacks where there is room
+ * between.
+ */
 function candidatesOf(all: Stack[], clearance: Clearance): Stack[] {
   const points = turningPoints(clearance)
   const centreMm = targetOf(clearance)
@@ -106,7 +115,10 @@ function candidatesOf(all: Stack[], clearance: Clearance): Stack[] {
   return chosen.sort((a, b) => a.totalMm - b.totalMm)
 }
 
-/** Chances that a gap lies in an interval, by sums over a grid of gaps. A floor under the bell: a gap may be anywhere, however the last visit left it. */
+/**
+ * Chances that a gap lies in an interval, by sums over a grid of gaps. A floor under the bell: a gap may be anywhere,
+ * however the last visit left it.
+ */
 function chanceOver({ meanMm, sigmaMm }: ClearancePrior, topMm: number): (fromMm: number, toMm: number) => number {
   const cells = Math.ceil(topMm / GRID_MM)
   const sums = new Float64Array(cells + 1)
@@ -126,7 +138,8 @@ const feltOver = (t: number, { dragMm, pinchMm }: HandBands): Record<Feel, [numb
 })
 
 /**
- * The blade or stack that settles a verdict in the fewest expected trials: dynamic programming over what the thickest that went
+ * The blade or stack that settles a verdict in the fewest expected trials: dynamic programming over what the thickest
+ * that went
  * and the thinnest that was refused leave possible. A tie goes to the single blade, then to the thicker.
  * @param choices what can be tried, at least one; two dozen of them near the limits are looked at
  * @returns a policy; it answers null when nothing is left to settle
@@ -268,7 +281,8 @@ export const nextBlade = (
 ): BladeAdvice | null => bladePolicy(trialStacks(set, clearance), clearance, { ...options, set })(trials)
 
 /**
- * The blade or stack to set a valve with: the one whose light drag ends nearest the aim, and which proves the setting once it is locked.
+ * The blade or stack to set a valve with: the one whose light drag ends nearest the aim, and which proves the setting
+ * once it is locked.
  * @param aimMm where the gap should stand before the lock; `shiftMm` is what the lock adds to it
  * @returns null when the set has no such thickness and the setting could not be proved with it
  */
@@ -302,5 +316,8 @@ export function settingBlade(
 const endsWithin = ({ minMm, maxMm }: { minMm: number; maxMm: number }, { dragMm }: HandBands): number =>
   maxMm - minMm >= dragMm ? 0 : dragMm / 2
 
-/** A stack is taken for setting only where it comes nearer by more than this: two blades are awkward to hold while a nut is turned. From memory. */
+/**
+ * A stack is taken for setting only where it comes nearer by more than this: two blades are awkward to hold while a nut
+ * is turned. From memory.
+ */
 const JOINT_OFF_MM = 0.006

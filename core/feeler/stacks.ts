@@ -1,7 +1,10 @@
 import { snapMm } from '../units'
 import { type Blade, type BladeSet, JOINT_ERROR_MM, type Leaf, leavesOf, plainBlade } from './blade'
 
-/** One to three leaves on each other: what goes into a gap at once. `engravedMm` names them, `totalMm` is how thick they are. */
+/**
+ * One to three leaves on each other: what goes into a gap at once. `engravedMm` names them, `totalMm` is how thick they
+ * are.
+ */
 export interface Stack {
   engravedMm: number[]
   bladesMm: number[]
@@ -26,7 +29,9 @@ export function stackOf(leaves: readonly Leaf[]): Stack {
   }
 }
 
-/** Whether one stack is the better way to a thickness: a sound one, of fewer leaves, with less error, of thicker leaves. */
+/**
+ * Whether one stack is the better way to a thickness: a sound one, of fewer leaves, with less error, of thicker leaves.
+ */
 const better = (a: Stack, b: Stack): boolean => {
   const rank = (s: Stack) => [s.doubt === null ? 0 : 1, s.bladesMm.length, s.errorMm, -s.bladesMm[0]!]
   const [x, y] = [rank(a), rank(b)]
@@ -35,7 +40,8 @@ const better = (a: Stack, b: Stack): boolean => {
 }
 
 /**
- * Every thickness that a set can make, one stack for each, thinnest first. Only sound whole blades are stacked: a bent one does
+ * Every thickness that a set can make, one stack for each, thinnest first. Only sound whole blades are stacked: a bent
+ * one does
  * not lie flat, and the heel of a stepped one cannot go in without its tip.
  * @param most blades on each other, 1 to 3
  * @param near thicknesses in mm about which stacks are wanted, within `withinMm`; all where it is left out
@@ -70,7 +76,10 @@ export function stacks(
 export const singles = (bladesMm: readonly number[]): Stack[] =>
   stacks({ blades: bladesMm.map((mm): Blade => plainBlade(mm)) }, 1)
 
-/** The set's leaves by their engravings as one stack; a size that the set does not have stands for itself, with a blade's error. */
+/**
+ * The set's leaves by their engravings as one stack; a size that the set does not have stands for itself, with a
+ * blade's error.
+ */
 export function stackNamed(set: Pick<BladeSet, 'blades'>, engravedMm: readonly number[]): Stack {
   const leaves = leavesOf(set)
   return stackOf(

@@ -6,7 +6,8 @@ export const FEELS = ['free', 'drag', 'pinched', 'no-go'] as const
 export type Feel = (typeof FEELS)[number]
 
 /**
- * One blade, or several on each other, tried on one valve. `id` is the event that recorded it. Thicknesses are true ones in mm;
+ * One blade, or several on each other, tried on one valve. `id` is the event that recorded it. Thicknesses are true
+ * ones in mm;
  * `name` is what is engraved on them, `errorMm` how far they may be off, `doubt` that one is known to be bent or worn.
  */
 export interface Trial {
@@ -27,7 +28,10 @@ export const thickness = (trial: Pick<Trial, 'bladesMm'>): number =>
 /** Free and drag: the blade goes. Pinched and no-go: it is refused, for nothing that must be forced proves room. */
 export const went = (trial: Pick<Trial, 'feel'>): boolean => trial.feel === 'free' || trial.feel === 'drag'
 
-/** How much more room than the blade a drag may leave, and how much less a pinch; both from memory, learnable per mechanic. */
+/**
+ * How much more room than the blade a drag may leave, and how much less a pinch; both from memory, learnable per
+ * mechanic.
+ */
 export interface HandBands {
   dragMm: number
   pinchMm: number

@@ -23,7 +23,10 @@ export type Drift =
       kind: 'drift'
       perUse: number
       sigma: number
-      /** Covariance of the drift with the reading that the valve was left at, where that is the last point's own reading. mm² per use */
+      /**
+       * Covariance of the drift with the reading that the valve was left at, where that is the last point's own
+       * reading. mm² per use
+       */
       withLeft: number
       points: DriftPoint[]
       bounds: DriftBound[]
@@ -76,7 +79,10 @@ export function changesOf(
   return { points, bounds }
 }
 
-/** The line through the origin, weighted by 1/σ²; the points scatter more than their uncertainties say where χ² is over one each. */
+/**
+ * The line through the origin, weighted by 1/σ²; the points scatter more than their uncertainties say where χ² is over
+ * one each.
+ */
 function lineThroughOrigin(points: readonly Omit<DriftPoint, 'jumped'>[]): { perUse: number; sigma: number } {
   const weights = points.map(p => 1 / p.sigmaMm ** 2)
   const sxx = points.reduce((s, p, i) => s + weights[i]! * p.use ** 2, 0)
@@ -97,7 +103,8 @@ function withoutJump(points: Omit<DriftPoint, 'jumped'>[]): Set<number> {
 }
 
 /**
- * How a valve's clearance drifts with use, from interval readings. Readings that are open on one side stay out of the fit and are
+ * How a valve's clearance drifts with use, from interval readings. Readings that are open on one side stay out of the
+ * fit and are
  * kept as bounds.
  * @returns mm per unit of use (negative: tightening); “not enough” while no two visits tell
  * Source: weighted least squares through the origin; scale by χ² as by Birge (1932).
@@ -113,7 +120,8 @@ export function drift(visits: readonly Visit[], valveId: string): Drift {
 }
 
 /**
- * A valve that was measured and left alone is left at the reading that ends its last change: one reading, counted in the drift and
+ * A valve that was measured and left alone is left at the reading that ends its last change: one reading, counted in
+ * the drift and
  * in where it starts from. Its error bears on both the same way.
  * Source: covariance of a weighted least-squares slope with one of its own observations.
  */

@@ -1,6 +1,9 @@
 import type { Drift } from './drift'
 
-/** How valves of one kind in one engine model drift: their mean, and how far engines differ beyond what is measured. mm per use. */
+/**
+ * How valves of one kind in one engine model drift: their mean, and how far engines differ beyond what is measured. mm
+ * per use.
+ */
 export interface FamilyDrift {
   perUse: number
   sigma: number
@@ -41,14 +44,17 @@ export function familyDrift(known: readonly KnownDrift[]): FamilyDrift | null {
 }
 
 /**
- * How far valves of any engine drift, before anything is known of this one: mm from one check to the next, as a standard deviation.
- * From memory. Without it the few that were measured furthest off are taken for the fastest: of valves seen twice, a quarter to a
+ * How far valves of any engine drift, before anything is known of this one: mm from one check to the next, as a
+ * standard deviation.
+ * From memory. Without it the few that were measured furthest off are taken for the fastest: of valves seen twice, a
+ * quarter to a
  * third were out on the day that was called as likely as not.
  */
 const ANY_DRIFT_MM = 0.025
 
 /**
- * A valve’s drift with what its family says: the family alone where the valve has not been seen twice; without a family, held
+ * A valve’s drift with what its family says: the family alone where the valve has not been seen twice; without a
+ * family, held
  * towards what valves do. Null where neither is known.
  * @param checkUse use from one check to the next
  */

@@ -9,7 +9,10 @@ export interface FanPoint {
   loMm: number
   hiMm: number
 }
-/** When a valve leaves its limits, in use since it was left: the soonest (10 %), as likely as not, the latest (90 %); null beyond the horizon. */
+/**
+ * When a valve leaves its limits, in use since it was left: the soonest (10 %), as likely as not, the latest (90 %);
+ * null beyond the horizon.
+ */
 export interface Forecast {
   side: 'tight' | 'loose'
   soonest: number | null

@@ -1,4 +1,6 @@
-/** Why a machine is due: its first check, so much use, so many months, or a valve that is forecast to leave its limits. */
+/**
+ * Why a machine is due: its first check, so much use, so many months, or a valve that is forecast to leave its limits.
+ */
 export type DueCause = 'first check' | 'use' | 'months' | 'forecast'
 /** One reason to come back, and when: ms since 1970, or null where its use per day is not known. */
 export interface DueReason {
@@ -38,7 +40,10 @@ export function monthsOn(atMs: number, months: number): number {
   return date.getTime()
 }
 
-/** When a machine will have been used so much, at its own rate from where its meter was read last; before today where it is over. */
+/**
+ * When a machine will have been used so much, at its own rate from where its meter was read last; before today where it
+ * is over.
+ */
 function whenUsed({ read, usePerDay }: DueFacts, use: number): number | null {
   if (read === null) return null
   if (usePerDay === null) return use <= read.use ? read.atMs : null

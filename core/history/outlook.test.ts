@@ -102,7 +102,9 @@ describe('a valve that is not known to move', () => {
   })
 })
 
-/** Machines that drift as this world has it, seen so many times; how often a valve was out on the day called so likely. */
+/**
+ * Machines that drift as this world has it, seen so many times; how often a valve was out on the day called so likely.
+ */
 function outOn(which: 'even' | 'soonest', visits: number, driftAMm: (random: () => number) => number): number {
   const random = randomOf(20261128 + visits)
   let [called, out] = [0, 0]

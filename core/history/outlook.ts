@@ -17,7 +17,10 @@ export interface OutlookFacts {
   /** How the other machines of its model drift, by valve; null where too few are known. */
   family: Record<string, FamilyDrift | null>
 }
-/** What earlier visits of the machine say of where its valves go, pinned when the job is opened. Uses are totals on one count. */
+/**
+ * What earlier visits of the machine say of where its valves go, pinned when the job is opened. Uses are totals on one
+ * count.
+ */
 export interface MachinePast {
   visits: Visit[]
   /** The first and the last time its meter was read before this job. */
@@ -73,7 +76,10 @@ function valveOutlook(facts: OutlookFacts, valveId: string): ValveOutlook {
   }
 }
 
-/** Where a machine's valves go, how much it is used, and when it must come back for which reason. Dates do not depend on today. */
+/**
+ * Where a machine's valves go, how much it is used, and when it must come back for which reason. Dates do not depend on
+ * today.
+ */
 export function outlook(facts: OutlookFacts): Outlook {
   const valves = Object.fromEntries(Object.keys(facts.limits).map(id => [id, valveOutlook(facts, id)]))
   const last = facts.visits.at(-1) ?? null

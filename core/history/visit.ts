@@ -6,7 +6,8 @@ export interface ValveVisit {
   asLeft: Interval | null
 }
 /**
- * One visit of a machine: when (ms since 1970), its use by then in the meter's unit since the machine was new to the shop (null where
+ * One visit of a machine: when (ms since 1970), its use by then in the meter's unit since the machine was new to the
+ * shop (null where
  * no meter was read), and its valves. `engineChanged` says that another engine had been put in since the visit before.
  */
 export interface Visit {
@@ -64,7 +65,10 @@ export function usePerDay(uses: readonly { atMs: number; use: number }[]): numbe
   return days < LEAST_DAYS || last.use <= first.use ? null : (last.use - first.use) / days
 }
 
-/** The reading that one more cannot stand beside: an earlier one that is higher, or a later one that is lower. Null where it fits. */
+/**
+ * The reading that one more cannot stand beside: an earlier one that is higher, or a later one that is lower. Null
+ * where it fits.
+ */
 export function meterClash(
   readings: readonly MeterReading[],
   added: MeterReading,

@@ -16,7 +16,9 @@ const TOOLS: Record<Adjuster['head'], string> = {
   'Torx': 'a Torx key',
 }
 
-/** The screw with its locknut; for a rocker on a stud the pivot nut, which its own lock screw holds. Common practice. */
+/**
+ * The screw with its locknut; for a rocker on a stud the pivot nut, which its own lock screw holds. Common practice.
+ */
 export const adjusterWords = ({ kind, head }: Pick<Adjuster, 'kind' | 'head'>): AdjusterWords =>
   kind === 'pivot-nut'
     ? {

@@ -19,7 +19,9 @@ export interface Aim {
   torqueShiftMm: number
   /** Whose locks the shift rests on. */
   by: string
-  /** The blade to feel before the lock, and the one to feel after it; null where the set has none that would prove it. */
+  /**
+   * The blade to feel before the lock, and the one to feel after it; null where the set has none that would prove it.
+   */
   before: Stack | null
   after: Stack | null
   /** Some blade of the set all the same. */
@@ -46,7 +48,8 @@ export function aimOf(view: JobView, valve: ValveState): Aim {
   const before = settingBlade(choices, clearance, { aimMm, shiftMm: shift?.shiftMm ?? 0, hand: pin.hand })
   const after = settingBlade(choices, clearance, { aimMm: targetMm, hand: pin.hand })
   const anyway = before ?? after ?? choices.findLast(c => c.totalMm <= aimMm) ?? choices[0]!
-  // with a blade chosen, the middle of its drag is what the screw is turned to, for a bare figure too: its drag is in, its edge is a toss
+  // with a blade chosen, the middle of its drag is what the screw is turned to, for a bare figure too: its drag is in,
+  // its edge is a toss
   const beforeMm = before === null ? aimMm : snapMm(before.totalMm + pin.hand.dragMm / 2)
   return { targetMm, beforeMm, shift, torqueShiftMm: nut.torqueMm, by: whoseWords(nut, view), before, after, anyway }
 }
@@ -65,7 +68,8 @@ function whoseWords({ records, ownRounds }: NutShift, { state, pin }: Pick<JobVi
 }
 
 /**
- * The verdict on trials before the lock, as the lock will leave them: each blade counts as thick as it will be worth then. A drag
+ * The verdict on trials before the lock, as the lock will leave them: each blade counts as thick as it will be worth
+ * then. A drag
  * of 0.13 before a lock that closes by 0.01 is a drag of 0.12 after it.
  */
 export function judgeAfterLock(view: JobView, valve: ValveState, shiftMm: number): Judgement {

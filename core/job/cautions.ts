@@ -1,6 +1,9 @@
 import type { Step } from './steps'
 
-/** The danger that belongs to each step, in a line or two. The maker's manual and local rules come first, always. Common practice. */
+/**
+ * The danger that belongs to each step, in a line or two. The maker's manual and local rules come first, always. Common
+ * practice.
+ */
 export const CAUTIONS: Record<Step, string> = {
   ready: 'Plug lead off and grounded, key out, fuel off. Hot exhaust. Eyes clear of compressed air.',
   find: 'The crank can kick past compression. Soft rod only, never steel. Fingers off chain and rotor.',

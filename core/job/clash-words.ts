@@ -3,7 +3,10 @@ import { eventIdOf, notedWords, observationWords } from './event-words'
 import type { JobView } from './view'
 import { listed } from './words'
 
-/** Two things that cannot both be so: the newest answer and what it does not fit, each in words, the one that costs least to look at again, or null where none can be, and what to do. */
+/**
+ * Two things that cannot both be so: the newest answer and what it does not fit, each in words, the one that costs
+ * least to look at again, or null where none can be, and what to do.
+ */
 export interface ClashWords {
   newest: string
   newestId: string
@@ -22,7 +25,10 @@ const COST: Partial<Record<Observation['kind'], number>> = {
   'thumb': 4,
 }
 
-/** Of two answers that cannot both be so, the one that costs least to look at again without turning; null where none clash, or none can be. */
+/**
+ * Of two answers that cannot both be so, the one that costs least to look at again without turning; null where none
+ * clash, or none can be.
+ */
 export function cheapestToLookAtAgain({
   position: { clash },
   state,

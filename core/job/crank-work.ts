@@ -13,14 +13,20 @@ export function note(state: WorkState, id: string, observation: Observation): vo
   if (observation.kind !== 'blade' && observation.kind !== 'screw-set') state.mayHaveMoved = false
 }
 
-/** The trials made so far no longer speak of the present gap. A verdict that was reached stays on record; a half-made one is dropped. */
+/**
+ * The trials made so far no longer speak of the present gap. A verdict that was reached stays on record; a half-made
+ * one is dropped.
+ */
 function restart(valve: ValveState): void {
   const reading = presentReading(valve)
   if (!reading || readingStands(reading.trials)) return
   if (reading.trials.length) valve.elsewhere.push(reading)
   valve.readings = valve.readings.filter(r => r !== reading)
 }
-/** Whether trials bound the gap from above, so that they are a reading and not a beginning: a valve that refuses even the thinnest blade has been read. */
+/**
+ * Whether trials bound the gap from above, so that they are a reading and not a beginning: a valve that refuses even
+ * the thinnest blade has been read.
+ */
 export const readingStands = (trials: Trial[]): boolean => trials.some(t => t.feel !== 'free')
 
 /** Whether a place is a piston’s top: there a decompressor may hold its valve. */

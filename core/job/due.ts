@@ -56,11 +56,15 @@ const todaysVisit = ({ pin, nowMs }: JobView, { valves }: JobState, use: number)
   ),
 })
 
-/** Nobody is called back sooner than after this share of the spec’s own interval: a valve left near its limit is told of otherwise. */
+/**
+ * Nobody is called back sooner than after this share of the spec’s own interval: a valve left near its limit is told of
+ * otherwise.
+ */
 const LEAST_SHARE = 0.1
 
 /**
- * The next check where a valve is likely to leave its limits before the spec’s interval is over, by what this job found and left and
+ * The next check where a valve is likely to leave its limits before the spec’s interval is over, by what this job found
+ * and left and
  * by earlier visits; null where the interval comes first, or too little is known.
  */
 export function dueByForecast(view: JobView): (Due & { why: string }) | null {

@@ -21,7 +21,10 @@ export interface Told {
   title: string
   happening: Happening
 }
-/** A thing that can be looked at or felt here: in words, its answers, how much of a bit it would tell now, at most 1, and what was answered already. */
+/**
+ * A thing that can be looked at or felt here: in words, its answers, how much of a bit it would tell now, at most 1,
+ * and what was answered already.
+ */
 export interface OfferedWords {
   ask: string
   answers: Told[]

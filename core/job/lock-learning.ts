@@ -5,7 +5,10 @@ import type { JobPin } from './pin'
 import type { Reading, ValveState, WorkState } from './state'
 import { judgeReading, type JobView } from './view'
 
-/** What one round of a nut did to its gap: at the nip, at the torque, and in all. mm, negative closes; null where it was not read. */
+/**
+ * What one round of a nut did to its gap: at the nip, at the torque, and in all. mm, negative closes; null where it was
+ * not read.
+ */
 interface Round {
   valveId: string
   nipMm: number | null
@@ -99,7 +102,8 @@ export interface NutShift {
 }
 
 /**
- * What one nut is expected to do. A nut that moved its screw will do it again, so its own rounds in this job count at once; the
+ * What one nut is expected to do. A nut that moved its screw will do it again, so its own rounds in this job count at
+ * once; the
  * other nuts of the job and the shop's records count where it has none.
  */
 export function nutShift(view: Pick<JobView, 'pin' | 'state'>, valveId: string): NutShift {

@@ -318,7 +318,8 @@ describe('Set', () => {
       trial('exhaust', 0.12, 'free', { kind: 'screw', deg: -40 }),
       trial('exhaust', 0.12, 'no-go', { kind: 'screw', deg: 20 }),
     )
-    // free at −40° is 0.12 or more there, and 20° on (0.042 mm) it is refused: by the screw’s pitch it stands at 0.07 to 0.12
+    // free at −40° is 0.12 or more there, and 20° on (0.042 mm) it is refused: by the screw’s pitch it stands at 0.07
+    // to 0.12
     // here, so 16° back bring its middle to the middle of the drag
     expect(book.next().trial!.after).toEqual({ kind: 'screw', deg: -16 })
   })

@@ -13,7 +13,9 @@ const feel: Happening = {
   payload: { observations: [{ kind: 'rocker', valveId: 'intake', slack: true }] },
 }
 
-/** One thing said at a page of a browser: who said it, and what of the browser's store the page had read at its opening. */
+/**
+ * One thing said at a page of a browser: who said it, and what of the browser's store the page had read at its opening.
+ */
 interface Said {
   page: string
   personId: number
@@ -75,7 +77,8 @@ describe('the order of the work', () => {
           }
           return { page: `p${page}`, personId: person, deviceSeq: i + 1, seenDeviceSeq: seen, moves }
         })
-        // each person's answers arrive in their order, but a person may be away while others send; who is not in turns waits
+        // each person's answers arrive in their order, but a person may be away while others send; who is not in turns
+        // waits
         const sent = turns.flatMap(person => said.filter(s => s.personId === person))
         const waiting = said.filter(s => !turns.includes(s.personId))
         const log = [...sent.map((s, i) => eventOf(s, i + 1)), ...waiting.map(s => eventOf(s, null))]
@@ -97,7 +100,8 @@ describe('the order of the work', () => {
   })
 
   it('another device that saw the late answers only after it had answered is asked', () => {
-    // Bo's answers (2, 3) arrive first, then device 2 feels, then Ada's move (1), which Bo had seen and device 2 had not
+    // Bo's answers (2, 3) arrive first, then device 2 feels, then Ada's move (1), which Bo had seen and device 2 had
+    // not
     const ada = eventOf({ page: 'a', personId: 1, deviceSeq: 1, seenDeviceSeq: 0, moves: true }, 4)
     const bo = [2, 3].map(n => eventOf({ page: 'a', personId: 2, deviceSeq: n, seenDeviceSeq: 0, moves: false }, n - 1))
     const other = { ...new LogBook().add(feel, { deviceId: 'd-2.x', seenSeq: 2 }), id: 'o', seq: 3 } as JobEvent

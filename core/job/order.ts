@@ -14,7 +14,9 @@ export interface Order {
   /** All events, as they were given. */
   events: JobEvent[]
   steps: OrderedEvent[]
-  /** Events of one device that had not seen another's movement: kept, not folded, until a person says before or after. */
+  /**
+   * Events of one device that had not seen another's movement: kept, not folded, until a person says before or after.
+   */
   unplaced: JobEvent[]
   retracted: ReadonlyMap<string, JobEvent>
 }

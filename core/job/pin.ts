@@ -6,10 +6,16 @@ import type { School } from '../stops'
 import type { Adapter, Wrench } from '../torque'
 import type { LengthUnit, MeterUnit } from '../units'
 
-/** How the verdicts of this version of the core are meant; a job keeps the number it was opened with. 2: a bare figure by one band, in by interval. */
+/**
+ * How the verdicts of this version of the core are meant; a job keeps the number it was opened with. 2: a bare figure
+ * by one band, in by interval.
+ */
 export const JUDGEMENT_VERSION = 2
 
-/** Where the blade is while the nut is locked: out for the final torque, in throughout, or out throughout. A pinched blade is ruined. */
+/**
+ * Where the blade is while the nut is locked: out for the final torque, in throughout, or out throughout. A pinched
+ * blade is ruined.
+ */
 export const BLADE_HABITS = ['out at torque', 'in', 'out'] as const
 export type BladeHabit = (typeof BLADE_HABITS)[number]
 
@@ -40,7 +46,10 @@ export interface JobPin {
   shimStockMm: number[]
   /** What locks did on record in this shop when the job was opened. */
   locks: Lock[]
-  /** The shop's ways: where in the limits a valve is set, where the blade is while locking, whether a proof must be a pair. */
+  /**
+   * The shop's ways: where in the limits a valve is set, where the blade is while locking, whether a proof must be a
+   * pair.
+   */
   target: TargetSchool
   bladeHabit: BladeHabit
   pairToProve: boolean

@@ -132,7 +132,9 @@ function apply(pin: JobPin, state: JobState, event: JobEvent): void {
   kindOf(event.type).fold?.(state, event.payload, event, pin)
 }
 
-/** Whatever was measured or set after an answer, and rested on it, is to be looked at again once that answer is gone. */
+/**
+ * Whatever was measured or set after an answer, and rested on it, is to be looked at again once that answer is gone.
+ */
 function markToLookAgain(state: JobState, events: JobEvent[], retracted: ReadonlyMap<string, JobEvent>): void {
   const order = new Map(events.map((e, i) => [e.id, i]))
   const place = (e: JobEvent) => order.get(e.id) ?? Infinity

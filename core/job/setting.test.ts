@@ -74,12 +74,17 @@ describe('a turn', () => {
 })
 
 describe('nip and torque against mechanics worked by hand', () => {
-  // The screw’s thread has play across its flanks. Loose, the spring’s push seats the screw on one flank; the locknut pulls it to
-  // the other. Axial play of a 6g/6H fit of M6 × 0.75 is about the two pitch-diameter allowances together, tan 30° times as much:
-  // (0.022 + 0.075) × tan 30° = 0.056 mm at most, a third of it in a worn-in pair (allowances from memory of ISO 965-1 tables).
+  // The screw’s thread has play across its flanks. Loose, the spring’s push seats the screw on one flank; the locknut
+  // pulls it to
+  // the other. Axial play of a 6g/6H fit of M6 × 0.75 is about the two pitch-diameter allowances together, tan 30°
+  // times as much:
+  // (0.022 + 0.075) × tan 30° = 0.056 mm at most, a third of it in a worn-in pair (allowances from memory of ISO 965-1
+  // tables).
   const flankMm = ((0.022 + 0.075) * Math.tan(Math.PI / 6)) / 3
-  // The torqued nut then stretches the screw between nut and cup: F = T / (0.2 d) (the usual nut factor), 8 N·m on M6: 6.7 kN;
-  // over 6 mm of a 20 mm² core, E = 205 GPa, it is 0.010 mm; the nut’s face bears on the rocker with about as much again.
+  // The torqued nut then stretches the screw between nut and cup: F = T / (0.2 d) (the usual nut factor), 8 N·m on M6:
+  // 6.7 kN;
+  // over 6 mm of a 20 mm² core, E = 205 GPa, it is 0.010 mm; the nut’s face bears on the rocker with about as much
+  // again.
   const forceN = 8 / (0.2 * 0.006)
   const stretchMm = 1000 * ((forceN * 0.006) / (205e9 * 20.1e-6))
   it('they come to what the judgement allows a lock to do', () => {

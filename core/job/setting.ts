@@ -15,7 +15,10 @@ import { clearanceOf, judgeReading, type JobView, setInHand } from './view'
 import { mayOpenMm } from './valve-work'
 import { roundTurn } from './words'
 
-/** When only one side is known, the screw is turned by this much of a gap, then felt again; twice as much each time it did not do. */
+/**
+ * When only one side is known, the screw is turned by this much of a gap, then felt again; twice as much each time it
+ * did not do.
+ */
 const SEARCH_STEP_MM = 0.02
 /** A turn on a guess goes no further than a flat. Degrees */
 export const GUESS_AT_MOST_DEG = 60
@@ -151,7 +154,8 @@ const triedAlready = (valve: ValveState, screwDeg: number): boolean =>
 const middleOf = ({ loMm, hiMm }: Interval): number => (loMm + (hiMm ?? loMm)) / 2
 
 /**
- * How far to turn: to the middle of what is known; where one side is open as far as the blades prove, else a step that doubles
+ * How far to turn: to the middle of what is known; where one side is open as far as the blades prove, else a step that
+ * doubles
  * while it is in vain, a flat at most and never through what a blade has shown to be there.
  */
 function wantedTurn(stands: Interval, aimMm: number, perMm: number, inVain: number): number {
@@ -199,7 +203,9 @@ function nothingChanged(valve: ValveState): boolean {
   return Math.abs(last.screwDeg - from.screwDeg) >= NO_CHANGE_FROM_DEG
 }
 
-/** By the screw's angle, where a locked valve stands that no blade of the set can prove; null where that is not known. */
+/**
+ * By the screw's angle, where a locked valve stands that no blade of the set can prove; null where that is not known.
+ */
 export function standsByAngle(view: JobView, valve: ValveState): Interval | null {
   if (valve.round === 0 || valve.nut !== 'locked') return null
   const tries = valve.tries.filter(t => t.round === valve.round)

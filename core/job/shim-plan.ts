@@ -41,7 +41,10 @@ export interface ShimWork {
   without: string[]
 }
 
-/** The shimmed valves that are out or were given a shim this time, and which shim goes where. A valve that is in keeps its own. */
+/**
+ * The shimmed valves that are out or were given a shim this time, and which shim goes where. A valve that is in keeps
+ * its own.
+ */
 export function shimWork(view: JobView): ShimWork {
   const { pin } = view
   const stepMm = pin.spec.engine.shim?.stepMm ?? 0.05

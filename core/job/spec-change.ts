@@ -19,7 +19,9 @@ const GROUND = [
   'shim',
 ] as const satisfies (keyof Engine)[]
 
-/** What changes for a job when another revision takes the place of its own, and whether a job that is begun can take it. */
+/**
+ * What changes for a job when another revision takes the place of its own, and whether a job that is begun can take it.
+ */
 export function specChange(before: Engine, after: Engine): { lines: Compared[]; refused: string | null } {
   const moved = GROUND.some(part => !same(before[part], after[part]))
   return {

@@ -68,7 +68,10 @@ export interface ValveState {
   /** Last torque the nut was locked to, N·m, and with what. */
   torqueNm: number | null
   torquedBy: NonNullable<Extract<GapChange, { kind: 'torqued' }>['by']> | null
-  /** The last blade that went, mm, and how far screw and shim had opened the gap by then: it was closed there, whatever locks did before. */
+  /**
+   * The last blade that went, mm, and how far screw and shim had opened the gap by then: it was closed there, whatever
+   * locks did before.
+   */
   lastWent: { mm: number; openedMm: number }
   estimates: Estimate[]
   shim: ShimState
@@ -166,7 +169,9 @@ export interface WorkState {
   hand: { personId: number; personName: string; browser: string; at: string } | null
   /** How many times the crank has moved; a place that was gated counts for this place only. */
   places: number
-  /** Something happened since the crank was last looked at that may have moved it: a pause, another hand, a nut torqued. */
+  /**
+   * Something happened since the crank was last looked at that may have moved it: a pause, another hand, a nut torqued.
+   */
   mayHaveMoved: boolean
   /** When the last answer was given, ISO 8601; null before the first. */
   lastAt: string | null
@@ -181,7 +186,8 @@ export interface WorkState {
 }
 
 /**
- * The reading that is being taken, or was last taken, in a phase; undefined when none. But for as found it is of the present round:
+ * The reading that is being taken, or was last taken, in a phase; undefined when none. But for as found it is of the
+ * present round:
  * what was read before the nut was loosened again says nothing of the gap that is there now.
  */
 export const readingIn = (valve: ValveState, phase: Phase): Reading | undefined =>
@@ -194,7 +200,8 @@ export const presentReading = (valve: ValveState): Reading | undefined =>
   valve.readings.find(r => r.phase === valve.phase && r.round === valve.round)
 
 /**
- * The last reading with a trial in it, whatever its phase. One that was dropped half-made counts where it is the later: of a later
+ * The last reading with a trial in it, whatever its phase. One that was dropped half-made counts where it is the later:
+ * of a later
  * round, or of a later phase, there or further on.
  */
 export function latestReading({ readings, elsewhere }: ValveState): Reading | undefined {

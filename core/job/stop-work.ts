@@ -23,7 +23,8 @@ export interface StopWork {
 }
 
 /**
- * The planned stops in the order in which this job takes them: the one the crank stands at first, then the nearest known
+ * The planned stops in the order in which this job takes them: the one the crank stands at first, then the nearest
+ * known
  * ahead, then as planned. A valve that several serve is done at the first of them that is reached.
  * @param todo whether a valve still has something to be done in this pass
  */

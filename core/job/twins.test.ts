@@ -123,7 +123,8 @@ describe('a maker’s own list', () => {
       next => next.instruction.startsWith('Stop: '),
     )
     expect(story.some(line => line.includes('No stop serves the right intake'))).toBe(true)
-    // a shim thinner by more than any valve lacks, and still refused: it is the place that is wrong, and no thinner one is asked for
+    // a shim thinner by more than any valve lacks, and still refused: it is the place that is wrong, and no thinner one
+    // is asked for
     const shims = log.events.flatMap(e => (e.type === 'shim-fitted' ? [e.payload.mm] : []))
     expect(shims.length).toBeGreaterThan(0)
     expect(Math.min(...shims)).toBeGreaterThan(2.4 - 0.4)
@@ -243,7 +244,8 @@ describe('a wrong answer in the middle', () => {
       next => next.step === 'set' || next.step === 'prove',
     )
     const side = look().position.here[0]!.stop.valves[0]!.valveId.charAt(0)
-    // both valves of this stop were measured with blades, so their gaps are known; now “no play at both” a whole cycle on
+    // both valves of this stop were measured with blades, so their gaps are known; now “no play at both” a whole cycle
+    // on
     const wrong = log.add({
       type: 'crank',
       payload: {

@@ -32,7 +32,10 @@ export interface TwoPlaces {
   places: number
 }
 
-/** Whether a valve reads differently here than at an earlier place, by more than its blades may be off, though nothing has moved its gap. */
+/**
+ * Whether a valve reads differently here than at an earlier place, by more than its blades may be off, though nothing
+ * has moved its gap.
+ */
 export function differsHere(view: JobView, valve: ValveState): TwoPlaces | null {
   const readings = readingsOfThisGap(valve, view.state.places)
   const present = readings.pop()
@@ -55,7 +58,8 @@ export function differsHere(view: JobView, valve: ValveState): TwoPlaces | null 
 }
 
 /**
- * The blade that tells whether a valve that is tight here, and was in at another place, reads differently by more than blades may
+ * The blade that tells whether a valve that is tight here, and was in at another place, reads differently by more than
+ * blades may
  * be off: asked for before its nut is loosened. Null where that is known, or the set has none.
  */
 export function tellsApart(view: JobView, valve: ValveState): Stack | null {
@@ -102,7 +106,10 @@ export interface DecompressorTest {
 /** A gap known no finer than this says too little of what a decompressor would take of it. mm */
 const FINE_ENOUGH_MM = 0.035
 
-/** Whether it is worth finding out: nobody knows, the source does not say where it measures, and there is a line to come back to. */
+/**
+ * Whether it is worth finding out: nobody knows, the source does not say where it measures, and there is a line to come
+ * back to.
+ */
 const mayTest = ({ pin, state }: JobView): boolean => {
   const { decompressor, measuredAt, marks } = pin.spec.engine
   return (
@@ -114,7 +121,8 @@ const mayTest = ({ pin, state }: JobView): boolean => {
 }
 
 /**
- * The test of a decompressor that nobody recorded, while it is worth making: an exhaust has been read past its top, and the
+ * The test of a decompressor that nobody recorded, while it is worth making: an exhaust has been read past its top, and
+ * the
  * thickest blade that goes there is tried at the top. It costs no turn: the engine is turned over to prove it anyway.
  */
 export function decompressorTest(view: JobView): DecompressorTest | null {
@@ -139,7 +147,8 @@ export function decompressorTest(view: JobView): DecompressorTest | null {
 }
 
 /**
- * One blade more, past the top, where the reading there is too wide to tell what a decompressor would take of it: the one next to
+ * One blade more, past the top, where the reading there is too wide to tell what a decompressor would take of it: the
+ * one next to
  * the middle of what is open. Null where it is narrow enough, or the set has none between.
  */
 export function oneBladeMore(view: JobView): { valveId: string; stack: Stack } | null {
@@ -180,7 +189,8 @@ const OVER_MM = 0.01
 const OVER_AT_MOST_MM = 0.1
 
 /**
- * The second place that a complaint asks for: the engine kicks or is hard to start, the record has no decompressor, and an exhaust
+ * The second place that a complaint asks for: the engine kicks or is hard to start, the record has no decompressor, and
+ * an exhaust
  * was proved at its top. The thinnest blade that cannot go there unless the valve was held at the top.
  */
 export function secondPlace(view: JobView): DecompressorTest | null {

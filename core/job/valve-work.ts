@@ -18,7 +18,10 @@ interface TrialSaid {
 }
 type FittedShim = ValveState['shim']['fitted'][number]
 
-/** A trial as the blades of its set make it: how thick they truly are, what is engraved on them, how far they may be off. */
+/**
+ * A trial as the blades of its set make it: how thick they truly are, what is engraved on them, how far they may be
+ * off.
+ */
 function trialOf(pin: JobPin, id: string, { bladesMm, set, feel }: TrialSaid): Trial {
   const blades = setNamed(pin, set ?? null)
   const stack = stackNamed(blades, bladesMm)
@@ -34,7 +37,10 @@ function trialOf(pin: JobPin, id: string, { bladesMm, set, feel }: TrialSaid): T
   }
 }
 
-/** Takes a trial up: what was done to the gap before it, the reading that it belongs to, and what the blade says of the crank. */
+/**
+ * Takes a trial up: what was done to the gap before it, the reading that it belongs to, and what the blade says of the
+ * crank.
+ */
 export function takeTrial(
   pin: JobPin,
   state: WorkState,
@@ -80,8 +86,10 @@ function tryAt(valve: ValveState, place: number): Trial[] {
 }
 
 /**
- * A blade that goes feels as slack does. The thinnest one refused is no play, unless the screw was moved here: then it tells
- * of the screw. But a screw opened, or a shim thinner, by more than any valve lacks, and a blade still refused: then the valve
+ * A blade that goes feels as slack does. The thinnest one refused is no play, unless the screw was moved here: then it
+ * tells
+ * of the screw. But a screw opened, or a shim thinner, by more than any valve lacks, and a blade still refused: then
+ * the valve
  * is not closed.
  */
 function bladeSpeaks(pin: JobPin, state: WorkState, valve: ValveState, made: Trial, thinnest: number): void {
@@ -109,7 +117,10 @@ const openedMm = (pin: JobPin, valve: ValveState): number =>
 /** By how much more a valve was opened since a blade last went than a blade needs that is refused still. */
 const inVainMm = (pin: JobPin, valve: ValveState, bladeMm: number): number =>
   snapMm(openedMm(pin, valve) - valve.lastWent.openedMm - (bladeMm - valve.lastWent.mm))
-/** How much further a valve may be opened for a blade that is refused, before its place is in doubt; never less than a hair. */
+/**
+ * How much further a valve may be opened for a blade that is refused, before its place is in doubt; never less than a
+ * hair.
+ */
 export const mayOpenMm = (pin: JobPin, valve: ValveState, bladeMm: number): number =>
   Math.max(0.01, MOST_LACKING_MM - inVainMm(pin, valve, bladeMm))
 /** How much thinner the shim is than the one that was found. */
@@ -196,7 +207,10 @@ export function fitShim(state: WorkState, valve: ValveState, fitted: FittedShim)
   state.proving = false
 }
 
-/** Two full turns by hand: every valve is measured again, but for those that stand proved since. Rounds of proving count on. */
+/**
+ * Two full turns by hand: every valve is measured again, but for those that stand proved since. Rounds of proving count
+ * on.
+ */
 export function beginProof(state: WorkState): void {
   state.proving = true
   for (const valve of state.valves) {

@@ -41,9 +41,15 @@ export interface PolicyKey {
 /** What is worked out once for a job and used at every answer. */
 export interface JobTools {
   pin: JobPin
-  /** The engine prepared for inference with the stops of a school; one memory serves all, for what is believed does not hang on the stops. */
+  /**
+   * The engine prepared for inference with the stops of a school; one memory serves all, for what is believed does not
+   * hang on the stops.
+   */
   modelFor: (school: School, decompressor: DecompressorFound | null, oneAtATime: boolean | null) => PositionModel
-  /** What is believed of the crank, kept between answers; another one where something was found out about a decompressor. */
+  /**
+   * What is believed of the crank, kept between answers; another one where something was found out about a
+   * decompressor.
+   */
   memoryFor: (decompressor: DecompressorFound | null) => LocateMemory
   /** Weighs the moves where no rule settles the next one; null while that is still being worked out elsewhere. */
   weigh: Weigh
@@ -124,7 +130,9 @@ export function preparePolicies(tools: JobTools): void {
     })([])
 }
 
-/** The pin with the revision that was taken and the figures that a lead settled put in: all that is judged goes by them. */
+/**
+ * The pin with the revision that was taken and the figures that a lead settled put in: all that is judged goes by them.
+ */
 export function settledPin(
   begun: JobPin,
   { figures, spec, decompressor, pairToProve }: Pick<JobState, 'figures' | 'spec' | 'decompressor' | 'pairToProve'>,
@@ -225,8 +233,10 @@ export const COLD_AFTER_HOURS = 4
 export const WARM_FROM_C = 60
 
 /**
- * Cold enough to measure: the head under the maker's limit by the thermometer, which decides where it was used, or without one
- * long enough at rest. A rest that is older than the last reading says nothing against it. Set hot, the head is read as well.
+ * Cold enough to measure: the head under the maker's limit by the thermometer, which decides where it was used, or
+ * without one
+ * long enough at rest. A rest that is older than the last reading says nothing against it. Set hot, the head is read as
+ * well.
  */
 export function isCold(view: Pick<JobView, 'state' | 'nowMs' | 'pin'>): boolean {
   const { temperature } = view.state
@@ -247,7 +257,10 @@ function expectedByFeel({ position, ...view }: JobView, valveId: string): Interv
     : { loMm: 0, hiMm: leavesOf(setInHand(view))[0]?.mm ?? 0 }
 }
 
-/** The blade policy for a valve: it expects what was read last before this reading, else what its rocker said, else what the last visit left. */
+/**
+ * The blade policy for a valve: it expects what was read last before this reading, else what its rocker said, else what
+ * the last visit left.
+ */
 export function expectedPolicy(view: JobView, valve: ValveState): BladePolicy {
   const { pin, tools } = view
   const present = presentReading(valve)

@@ -95,7 +95,10 @@ export const turningWords = ({ turning }: Engine): string =>
 /** A drop in both units: “6 mm (0.24 in)”. */
 export const dropWords = (dropMm: number): string => `${dropMm} mm (${(dropMm / 25.4).toFixed(2)} in)`
 
-/** A turn of the crank in degrees and turns: “270° (¾ turn)”, “360° (one turn)”, “540° (1½ turns)”, “215° (a little over ½ turn)”. */
+/**
+ * A turn of the crank in degrees and turns: “270° (¾ turn)”, “360° (one turn)”, “540° (1½ turns)”, “215° (a little over
+ * ½ turn)”.
+ */
 export function crankTurnWords(deg: number): string {
   const whole = Math.round(deg)
   const quarters = Math.round(deg / 90)
@@ -139,7 +142,10 @@ const PARTS: [number, string][] = [
 /** A fraction of a flat is said only where it is right within this. Degrees */
 const FRACTION_WITHIN_DEG = 2
 
-/** A turn as flats of the nut, where a fraction is right within 2°: “a quarter flat”, “1½ flats”; else in tenths: “a touch: 6°, a tenth of a flat”. */
+/**
+ * A turn as flats of the nut, where a fraction is right within 2°: “a quarter flat”, “1½ flats”; else in tenths: “a
+ * touch: 6°, a tenth of a flat”.
+ */
 export function flatsWords(deg: number): string {
   const turned = Math.abs(deg)
   const whole = Math.floor((turned + FRACTION_WITHIN_DEG) / 60)

@@ -12,7 +12,9 @@ export type MoveWhy =
   | 'tells most'
   | 'turned back'
   | 'by school'
-/** The one next thing to do with the crank, as a whole move. The words for it belong to the screen's language, not here. */
+/**
+ * The one next thing to do with the crank, as a whole move. The words for it belong to the screen's language, not here.
+ */
 export type Advice =
   | { kind: 'settled' }
   | { kind: 'feel'; valveIds: string[]; why: 'which stroke' | 'decompressor or clearance' }
@@ -71,7 +73,9 @@ export function unfeltOf(engine: Engine, cylinderId: string, { slack }: Visit): 
   return (own.length > 2 ? left.filter(v => v.role === left[0]!.role) : left).slice(0, 2).map(v => v.id)
 }
 
-/** The cylinder that a place speaks of: its own piston's, valve's or mark's; null for a mark that is no cylinder's top. */
+/**
+ * The cylinder that a place speaks of: its own piston's, valve's or mark's; null for a mark that is no cylinder's top.
+ */
 export function cylindersAt(model: PositionModel, place: Place): string[] {
   const { engine } = model
   if (place.kind === 'piston-top' || place.kind === 'rod-drop') return [place.cylinderId]

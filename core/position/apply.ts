@@ -6,7 +6,10 @@ import type { Likelihood, PositionModel } from './model'
 import { movesCrank, type Observation } from './observation'
 import { ONE_PLACE_DEG, type Weighed } from './repeats'
 
-/** The likelihood's chance under one hypothesis at one cell, summed over a belief's mass: how probable the observation is. */
+/**
+ * The likelihood's chance under one hypothesis at one cell, summed over a belief's mass: how probable the observation
+ * is.
+ */
 function weighed(model: PositionModel, mass: Float64Array, { valve, usual, none }: Likelihood): number {
   let sum = 0
   for (let h = 0; h < model.hypotheses.length; h++) {
@@ -25,7 +28,9 @@ export function predictive(model: PositionModel, { mass }: Belief, observation: 
   return likelihood ? weighed(model, mass, likelihood) : 1
 }
 
-/** Probability of several observations together with the crank anywhere, under the priors of valves and decompressor. */
+/**
+ * Probability of several observations together with the crank anywhere, under the priors of valves and decompressor.
+ */
 export function predictiveAnywhere(model: PositionModel, observations: Observation[]): number {
   const key = JSON.stringify(observations)
   let known = model.anywhere.get(key)
@@ -62,10 +67,15 @@ function weigh(model: PositionModel, { mass }: Belief, { valve, usual, none }: L
   return normal(next)
 }
 
-/** What is felt again where it was felt so before, is felt so again: so often, whatever the valve is like. From memory. */
+/**
+ * What is felt again where it was felt so before, is felt so again: so often, whatever the valve is like. From memory.
+ */
 const AGAIN_ALIKE = 0.97
 
-/** A feel that was given alike before says nothing new of valve and hand within that place; elsewhere what it always says. */
+/**
+ * A feel that was given alike before says nothing new of valve and hand within that place; elsewhere what it always
+ * says.
+ */
 function weighAgain(
   model: PositionModel,
   before: Belief,

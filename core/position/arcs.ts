@@ -2,7 +2,10 @@ import { CYCLE_DEG, type Engine, signedWay, wrap } from '../engine'
 import type { Belief } from './belief'
 import { CELL_DEG, CELLS } from './grid'
 
-/** An arc `[startDeg, startDeg + sweepDeg)` of the cycle that the crank may be in, with its probability and likeliest angle. */
+/**
+ * An arc `[startDeg, startDeg + sweepDeg)` of the cycle that the crank may be in, with its probability and likeliest
+ * angle.
+ */
 export interface BeliefArc {
   startDeg: number
   sweepDeg: number
@@ -23,7 +26,10 @@ export function addInto(sum: Float64Array, mass: Float64Array, start: number): v
   for (let i = 0; i < CELLS; i++) sum[i]! += mass[start + i]!
 }
 
-/** What people call a place of the cycle, by the compression where two cylinders are at top together: “compression TDC”, “34° past compression TDC”, “exhaust TDC”. */
+/**
+ * What people call a place of the cycle, by the compression where two cylinders are at top together: “compression TDC”,
+ * “34° past compression TDC”, “exhaust TDC”.
+ */
 export function nameOfAngle(engine: Engine, crankDeg: number): string {
   const nearest = engine.cylinders
     .flatMap(c =>
@@ -42,7 +48,10 @@ export function nameOfAngle(engine: Engine, crankDeg: number): string {
 
 /** All cells under this together hold less than a millionth. */
 const WORTH_SORTING = 1e-6 / CELLS
-/** The fewest cells that hold `level` of the chance: all above a height, and of those at that height as many as it takes. */
+/**
+ * The fewest cells that hold `level` of the chance: all above a height, and of those at that height as many as it
+ * takes.
+ */
 function mostLikely(chance: Float64Array, level: number): Uint8Array {
   // most cells of a belief that knows something hold next to nothing: they are not worth sorting
   const worth = chance.filter(v => v > WORTH_SORTING)

@@ -23,7 +23,9 @@ export function openBelief(model: PositionModel): Belief {
   return { mass }
 }
 
-/** What is believed of the valves and the decompressor, wherever the crank is: one chance a hypothesis, summing to 1. */
+/**
+ * What is believed of the valves and the decompressor, wherever the crank is: one chance a hypothesis, summing to 1.
+ */
 export function hypothesisChances(model: PositionModel, { mass }: Belief): Float64Array {
   const chances = new Float64Array(model.hypotheses.length)
   for (let h = 0; h < chances.length; h++) {
@@ -41,7 +43,9 @@ function losePlace(model: PositionModel, belief: Belief): Belief {
   return { mass: next }
 }
 
-/** Gathers each hypothesis's mass at the cells a move ends at, then spreads each as an arrival at that place is spread. */
+/**
+ * Gathers each hypothesis's mass at the cells a move ends at, then spreads each as an arrival at that place is spread.
+ */
 function arrive(model: PositionModel, { mass }: Belief, place: Place, endOf: (fromDeg: number) => number): Belief {
   const { offset, chance } = arrivalAt(model, place)
   const next = new Float64Array(mass.length)
@@ -60,7 +64,9 @@ function arrive(model: PositionModel, { mass }: Belief, place: Place, endOf: (fr
   return normal(next)
 }
 
-/** The intake was watched opening and shutting, then the crank came on to the place: its first after the valve has shut. */
+/**
+ * The intake was watched opening and shutting, then the crank came on to the place: its first after the valve has shut.
+ */
 function watchThen(model: PositionModel, belief: Belief, cylinderId: string, place: Place): Belief {
   const shuts = firingAngle(model.engine, cylinderId) + valveEvents(model.engine, 'intake').closesDeg
   const period = placePeriod(place)
@@ -71,7 +77,9 @@ function watchThen(model: PositionModel, belief: Belief, cylinderId: string, pla
   return { mass: onStop.mass.map((v, i) => (1 - WATCH_ERROR) * v + WATCH_ERROR * onOther.mass[i]!) }
 }
 
-/** A turn by so many degrees: shifted, then blurred by 3° a turn. The blur works on the joint, one hypothesis at a time. */
+/**
+ * A turn by so many degrees: shifted, then blurred by 3° a turn. The blur works on the joint, one hypothesis at a time.
+ */
 function turnBy(model: PositionModel, { mass }: Belief, deg: number): Belief {
   const sigma = (TURN_SIGMA_DEG * Math.sqrt(Math.max(Math.abs(deg), 30) / 360)) / CELL_DEG
   const reach = Math.ceil(4 * sigma)
@@ -110,7 +118,10 @@ function wayOf(model: PositionModel, movement: Movement): ((fromDeg: number) => 
   }
 }
 
-/** The belief after the crank was moved. A whole move carries each cell to where that move would have ended from there, so the stroke is kept. */
+/**
+ * The belief after the crank was moved. A whole move carries each cell to where that move would have ended from there,
+ * so the stroke is kept.
+ */
 export function moved(model: PositionModel, belief: Belief, movement: Movement): Belief {
   if (movement.kind === 'lost') return losePlace(model, belief)
   if (movement.kind === 'turn') return turnBy(model, belief, movement.deg)
@@ -119,7 +130,10 @@ export function moved(model: PositionModel, belief: Belief, movement: Movement):
   return arrive(model, belief, movement.to, from => from + way(from))
 }
 
-/** How far a movement turned the crank, on average over where it may have stood; 360° for a watched one, 0 for a lost one. */
+/**
+ * How far a movement turned the crank, on average over where it may have stood; 360° for a watched one, 0 for a lost
+ * one.
+ */
 export function meanWay(model: PositionModel, { mass }: Belief, movement: Movement): number {
   const way = wayOf(model, movement)
   if (!way) return movement.kind === 'watched' ? 360 : 0
@@ -131,7 +145,9 @@ export function meanWay(model: PositionModel, { mass }: Belief, movement: Moveme
   return sum
 }
 
-/** A valve's clearance was made with the screw: the sets in which it has none hand their mass to the sets without it. */
+/**
+ * A valve's clearance was made with the screw: the sets in which it has none hand their mass to the sets without it.
+ */
 export function giveClearance(model: PositionModel, { mass }: Belief, valve: number): Belief {
   const next = Float64Array.from(mass)
   model.hypotheses.forEach((from, h) => {

@@ -4,7 +4,10 @@ import { segments } from './segments'
 import type { PositionModel } from './model'
 import { isCamSide, movesCrank, type Noted } from './observation'
 
-/** Things that can hardly all be so: the newest answer, with others of one breath where only together they do not fit, and the smallest set of earlier ones that they clash with. */
+/**
+ * Things that can hardly all be so: the newest answer, with others of one breath where only together they do not fit,
+ * and the smallest set of earlier ones that they clash with.
+ */
 export interface Clash {
   newest: Noted[]
   against: Noted[]
@@ -71,7 +74,8 @@ function culprits(model: PositionModel, earlier: Noted[], newest: Noted[], memor
 /**
  * Whether an answer given since the crank last moved contradicts what went before it, and what with; the latest such.
  * Any first mark is improbable in itself, so an answer is held against what a belief without position would have given.
- * Two rockers are felt in one breath: each may pass for a slip of the hand, and both together may not; and the second must
+ * Two rockers are felt in one breath: each may pass for a slip of the hand, and both together may not; and the second
+ * must
  * not hide that the first did not fit.
  * @returns null when nothing clashes; at most two earlier observations are named where so few explain it
  */

@@ -24,7 +24,9 @@ export interface Effect {
   clashes: boolean
 }
 
-/** How far one belief about the crank lies from another, in bits: the Kullback–Leibler divergence of after from before. */
+/**
+ * How far one belief about the crank lies from another, in bits: the Kullback–Leibler divergence of after from before.
+ */
 function gain(before: Float64Array, after: Float64Array): number {
   let bits = 0
   for (let i = 0; i < CELLS; i++)
@@ -74,7 +76,9 @@ export function effectsOf(model: PositionModel, noted: Noted[], memory?: LocateM
   })
 }
 
-/** Where the crank would be said to be without some of the answers; a movement left out becomes one that nobody watched. */
+/**
+ * Where the crank would be said to be without some of the answers; a movement left out becomes one that nobody watched.
+ */
 export const locateWithout = (model: PositionModel, noted: Noted[], left: (entry: Noted) => boolean): Position =>
   locate(
     model,

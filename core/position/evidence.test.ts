@@ -208,7 +208,8 @@ describe('what would tell most now', () => {
     expect(questions(cam, openBelief(cam), []).some(q => q.kind === 'push-rods')).toBe(false)
   })
   it('the bits of a rocker are what its two answers bring on average', () => {
-    // Cover and Thomas, Elements of Information Theory, ch. 2: I = E[D(posterior ‖ prior)], over which valves are closed and which have no clearance
+    // Cover and Thomas, Elements of Information Theory, ch. 2: I = E[D(posterior ‖ prior)], over which valves are
+    // closed and which have no clearance
     const before = locate(model, noted(onT)).belief
     const classes = (mass: Float64Array) => {
       const sums = new Map<string, number>()

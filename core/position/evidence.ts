@@ -8,7 +8,9 @@ import { placeLikelihood } from './places'
 const STRUCK_OUT = 0.01
 /** Chance that a closed valve with clearance refuses even the thinnest blade of a set. From memory. */
 export const UNDER_THINNEST_CHANCE = 0.15
-/** The same, of a valve that refused it at an earlier place too: a thin gap lasts, so it is hardly news. From memory. */
+/**
+ * The same, of a valve that refused it at an earlier place too: a thin gap lasts, so it is hardly news. From memory.
+ */
 export const UNDER_THINNEST_AGAIN_CHANCE = 0.6
 /** Chance that push-rod ends look level: both valves down, both raised alike in overlap, or neither. */
 const LEVEL_CHANCE = { closed: 0.95, overlap: 0.25, else: 0.05 }
@@ -16,7 +18,10 @@ const LEVEL_CHANCE = { closed: 0.95, overlap: 0.25, else: 0.05 }
 const STILL_CHANCE = { closed: 0.95, else: 0.05 }
 /** Chance of pressure at the plug hole, by whether the last half turn held the compression. */
 const PRESSURE_CHANCE = { compression: 0.9, decompressed: 0.5, else: 0.05 }
-/** Compression is felt from this much before TDC on, and was part of the last half turn until so much after it. From memory. */
+/**
+ * Compression is felt from this much before TDC on, and was part of the last half turn until so much after it. From
+ * memory.
+ */
 const COMPRESSION_FELT = { fromDeg: -20, sweepDeg: 170 }
 
 const indexOfValve = (engine: Engine, id: string): number => {

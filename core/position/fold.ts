@@ -15,7 +15,8 @@ export interface Folded {
 }
 
 /**
- * Snapshots of the belief, and which answers did not fit, so that one answer more, or one less, does not fold the whole job again;
+ * Snapshots of the belief, and which answers did not fit, so that one answer more, or one less, does not fold the whole
+ * job again;
  * and the last place found with each model, for most answers of a job say nothing of the crank.
  */
 export interface LocateMemory<Found = unknown> {

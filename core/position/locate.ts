@@ -12,8 +12,10 @@ import { isCamSide, type Noted } from './observation'
 /** A stop is settled, or known to lie elsewhere, at this probability. */
 export const SETTLED_AT = 0.99
 /**
- * Where nothing of the cam was felt at this place, and the intake was not watched on the way, as much more is asked: else a feel
- * comes first. Because two valves of one cylinder without clearance feel like the overlap, and the turn on from there was
+ * Where nothing of the cam was felt at this place, and the intake was not watched on the way, as much more is asked:
+ * else a feel
+ * comes first. Because two valves of one cylinder without clearance feel like the overlap, and the turn on from there
+ * was
  * settled unfelt at the wrong top: 16 of 10,000 drawn engines.
  */
 const SETTLED_UNFELT_AT = 0.995
@@ -30,7 +32,10 @@ export interface StopHere {
   probability: number
 }
 
-/** A whole move to a planned stop: whole `turns` back to its place, or on until it shows for the `times`-th time; how far that is, null while nobody knows; and how sure it is to end well. */
+/**
+ * A whole move to a planned stop: whole `turns` back to its place, or on until it shows for the `times`-th time; how
+ * far that is, null while nobody knows; and how sure it is to end well.
+ */
 export interface WayAhead {
   stop: Stop
   turns: 1 | null
@@ -148,8 +153,10 @@ const wasFeltHere = (noted: Noted[]): boolean => {
 /**
  * Where the crank is, from everything that was seen, felt and turned.
  *
- * The belief runs over the crank's angle (half degrees of the 720° cycle) jointly with which valves have no clearance and
- * whether an unknown decompressor is there. *Settled* is a decision, not an angle: all valves of one planned stop may be
+ * The belief runs over the crank's angle (half degrees of the 720° cycle) jointly with which valves have no clearance
+ * and
+ * whether an unknown decompressor is there. *Settled* is a decision, not an angle: all valves of one planned stop may
+ * be
  * measured here, with the stop's margin, at 0.99 or more, and something was answered since the crank last moved.
  *
  * @param noted observations in working order, each with the id of its event

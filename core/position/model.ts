@@ -26,7 +26,9 @@ const DECOMPRESSOR_EDGE_DEG = 20
 /** Chance of feeling slack, by where the valve is on its cam. From memory. */
 export const SLACK_CHANCE = { closed: 0.97, ramp: 0.5, open: 0.01, held: 0.01, heldEdge: 0.5, noClearance: 0.02 }
 
-/** One way the engine may be: which valves have no clearance (indices), and whether a decompressor is there (0 or 1). */
+/**
+ * One way the engine may be: which valves have no clearance (indices), and whether a decompressor is there (0 or 1).
+ */
 export interface Hypothesis {
   noClearance: readonly number[]
   decompressor: 0 | 1
@@ -38,7 +40,8 @@ export type Pair<T> = [T, T]
 
 /**
  * How well an observation made without turning fits each cell, without and with a decompressor.
- * `valve` is the index of the valve whose clearance matters, −1 when none; `none` then holds where that valve has no clearance.
+ * `valve` is the index of the valve whose clearance matters, −1 when none; `none` then holds where that valve has no
+ * clearance.
  */
 export interface Likelihood {
   valve: number
@@ -46,7 +49,10 @@ export interface Likelihood {
   none: number
 }
 
-/** A whole move to a stop's place, and from each cell the chance that all the stop's valves may be measured where it ends. */
+/**
+ * A whole move to a stop's place, and from each cell the chance that all the stop's valves may be measured where it
+ * ends.
+ */
 export interface Way {
   stop: Stop
   turns: 1 | null
@@ -63,11 +69,17 @@ export interface PositionModel {
   slackChance: Pair<Float64Array>[]
   /** closed[valve]: 1 where the valve may be measured with the stop margin to spare. */
   closed: Pair<Uint8Array>[]
-  /** allClosed[stop]: 1 where all valves of the planned stop may be measured at once, with the margin that the stop asks for. */
+  /**
+   * allClosed[stop]: 1 where all valves of the planned stop may be measured at once, with the margin that the stop asks
+   * for.
+   */
   allClosed: Pair<Uint8Array>[]
   /** For each planned stop, the whole moves that could lead there. */
   ways: Way[]
-  /** Worked out once and kept: shapes of arrivals by place, how well an observation fits each cell, and how probable it is with the crank anywhere. */
+  /**
+   * Worked out once and kept: shapes of arrivals by place, how well an observation fits each cell, and how probable it
+   * is with the crank anywhere.
+   */
   arrivals: Map<string, Arrival>
   likelihoods: Map<string, Likelihood | null>
   anywhere: Map<string, number>

@@ -11,7 +11,8 @@ const id = z.string().min(1).max(30)
  * - `watched` the intake of a cylinder open and shut, then on to the place
  * - `lost` the crank moved and nobody watched
  * - `seen` a place, without turning
- * - `rocker` slack or no play; `blade` the same said by a blade (`again`: refused at an earlier place already); `screw-set` the valve's clearance was made
+ * - `rocker` slack or no play; `blade` the same said by a blade (`again`: refused at an earlier place already);
+ *   `screw-set` the valve's clearance was made
  * - `push-rods` of a cylinder level or not; `rocked` the crank a little, both valves of the cylinder still or not
  * - `thumb` pressure at the plug hole while coming up to here, or none
  */

@@ -72,7 +72,10 @@ export function placeHeight(engine: Engine, place: Place): (deg: number) => numb
   }
 }
 
-/** Chance of standing at each cell when a place is reported, over the whole cycle; over one period it sums to 1 − “anywhere”. */
+/**
+ * Chance of standing at each cell when a place is reported, over the whole cycle; over one period it sums to 1 −
+ * “anywhere”.
+ */
 function placeShape(engine: Engine, place: Place): Float64Array {
   const height = placeHeight(engine, place)
   const shape = Float64Array.from({ length: CELLS }, (_, i) => height(i * CELL_DEG))
@@ -91,7 +94,10 @@ export interface Arrival {
   chance: Float64Array
 }
 
-/** The shape of an arrival about its place, in cells from it; the 1 % “anywhere” stays near and never reaches the other stroke. */
+/**
+ * The shape of an arrival about its place, in cells from it; the 1 % “anywhere” stays near and never reaches the other
+ * stroke.
+ */
 export function arrivalShape(engine: Engine, place: Place): Arrival {
   const shape = placeShape(engine, place)
   const at = placeAngle(engine, place)
@@ -113,13 +119,17 @@ export function arrivalShape(engine: Engine, place: Place): Arrival {
 /** “The next one” is at least this far on: nobody calls the mark he stands on the next. */
 const NEXT_PLACE_DEG = 7
 
-/** How far it is on until a place shows for the `times`-th time, in degrees: the first at least 7° ahead, so the stroke is kept. */
+/**
+ * How far it is on until a place shows for the `times`-th time, in degrees: the first at least 7° ahead, so the stroke
+ * is kept.
+ */
 export const wayToNext = (atDeg: number, fromDeg: number, period: 360 | 720, times = 1): number =>
   NEXT_PLACE_DEG + wrap(atDeg - fromDeg - NEXT_PLACE_DEG, period) + (times - 1) * period
 
 /**
  * How far whole turns back to a place are: to where it shows nearest to where those turns end.
- * Not “the next place, n times”: somebody who stood on F and took it for T would then lose a turn that his hand did make.
+ * Not “the next place, n times”: somebody who stood on F and took it for T would then lose a turn that his hand did
+ * make.
  */
 export const wayByTurns = (atDeg: number, fromDeg: number, period: 360 | 720, turns: number): number =>
   360 * turns + signedWay(wrap(fromDeg + 360 * turns, period), atDeg, period)

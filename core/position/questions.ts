@@ -17,7 +17,10 @@ export type Question =
   | { kind: 'valve seen'; valveId: string; answers: Observation[] }
   | { kind: 'rod'; cylinderId: string; answers: Observation[] }
 
-/** A question with the information that its answer is expected to bring, in bits; 0 for one that was answered here already, with that answer. */
+/**
+ * A question with the information that its answer is expected to bring, in bits; 0 for one that was answered here
+ * already, with that answer.
+ */
 export type Offered = Question & { bits: number; answered: Observation | null }
 
 const seen = (place: Place): Observation => ({ kind: 'seen', place })
@@ -93,7 +96,10 @@ const STEP_CELLS = 4
 const closedAt = ({ closed }: PositionModel, decompressor: 0 | 1, cell: number): number =>
   closed.reduce((bits, table, v) => (table[decompressor][cell] ? bits | (1 << v) : bits), 0)
 
-/** Information that an answer is expected to bring about which valves are closed and which have no clearance; not about the last degree. */
+/**
+ * Information that an answer is expected to bring about which valves are closed and which have no clearance; not about
+ * the last degree.
+ */
 function bitsOf(model: PositionModel, { mass }: Belief, question: Question): number {
   const chances = answerTables(model, question)
   const means: number[] = []
@@ -128,8 +134,10 @@ function bitsOf(model: PositionModel, { mass }: Belief, question: Question): num
 
 /**
  * What can be looked at or felt here, that which would tell most first.
- * @param lashDeg how much must still be turned forward before cam and valves can be believed: until then they are left out
- * @returns each question with the information its answer is expected to bring, in bits; those answered at this place last
+ * @param lashDeg how much must still be turned forward before cam and valves can be believed: until then they are
+ *   left out
+ * @returns each question with the information its answer is expected to bring, in bits; those answered at this place
+ *   last
  * Source: mutual information of answer and belief (Cover and Thomas, Elements of Information Theory, ch. 2).
  */
 export function questions(model: PositionModel, belief: Belief, noted: Noted[], lashDeg = 0): Offered[] {

@@ -3,23 +3,35 @@ import type { Segment } from './segments'
 import type { Movement, Noted, Observation } from './observation'
 import { placeAfterWatch, wayByTurns, wayToNext } from './places'
 
-/** Two stands of the crank are one place when they are no further apart than a hand stops from a line or a rod. Degrees, from memory */
+/**
+ * Two stands of the crank are one place when they are no further apart than a hand stops from a line or a rod. Degrees,
+ * from memory
+ */
 export const ONE_PLACE_DEG = 20
 
-/** What a hand feels, right or wrong, it feels again: hand, valve and place share their error. A blade or a line does not. */
+/**
+ * What a hand feels, right or wrong, it feels again: hand, valve and place share their error. A blade or a line does
+ * not.
+ */
 const isFelt = (o: Observation): boolean =>
   o.kind === 'rocker' || o.kind === 'push-rods' || o.kind === 'rocked' || o.kind === 'thumb'
 
 /** Where the crank stands by what was said of its way, and from where that way is known without a gap. */
 interface Stand {
   deg: number | null
-  /** Ways that began at a place which shows once a cycle are one; others go by the piece of the log that they begin with. */
+  /**
+   * Ways that began at a place which shows once a cycle are one; others go by the piece of the log that they begin
+   * with.
+   */
   way: 'by the cam' | number
   /** After how many degrees the place shows again. */
   period: 360 | 720
 }
 
-/** Every place so far shows once a turn: then how far it is from one to the next is known, though not on which turn it began. */
+/**
+ * Every place so far shows once a turn: then how far it is from one to the next is known, though not on which turn it
+ * began.
+ */
 function standAfter(engine: Engine, before: Stand, movement: Movement, piece: number): Stand {
   if (movement.kind === 'lost') return { deg: null, way: piece, period: 360 }
   if (movement.kind === 'turn') return { ...before, deg: before.deg === null ? null : before.deg + movement.deg }
@@ -46,8 +58,10 @@ export interface Weighed extends Noted {
 }
 
 /**
- * The answers of each piece, those marked that were given alike at the same place before, also after coming round again. However
- * often it is repeated, one hand on one rocker at one place is one piece of evidence of the valve; that the crank came back to that
+ * The answers of each piece, those marked that were given alike at the same place before, also after coming round
+ * again. However
+ * often it is repeated, one hand on one rocker at one place is one piece of evidence of the valve; that the crank came
+ * back to that
  * place, and is not elsewhere, it does tell anew. A screw that was set makes its valve a new one.
  */
 export function markRepeats(engine: Engine, pieces: Segment[]): { move: Noted | null; answers: Weighed[] }[] {

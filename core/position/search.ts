@@ -10,7 +10,10 @@ import type { Noted } from './observation'
 import { placeAfterWatch, wayToNext } from './places'
 import { CLEAR_OF_DECOMPRESSOR_MM } from './table'
 
-/** Effort by common practice: a wiggle 1 a valve, a look 1, turning 1 and a share a turn, the rod 2, watching 3 besides its turning. */
+/**
+ * Effort by common practice: a wiggle 1 a valve, a look 1, turning 1 and a share a turn, the rod 2, watching 3 besides
+ * its turning.
+ */
 const EFFORT = { wiggle: 1, turn: 1, look: 1, rod: 2, watch: 3 }
 /** What is still to come when the search looks no further: some moves more, fewer where a stop is nearly settled. */
 const UNFINISHED = { least: 3, more: 4 }
@@ -67,7 +70,9 @@ function pointsOf(all: [number, number, number][]): Points {
   }
 }
 
-/** Where the points end after a movement, like ends of one hypothesis put together, and the degrees turned on average. */
+/**
+ * Where the points end after a movement, like ends of one hypothesis put together, and the degrees turned on average.
+ */
 function carried(
   { hypothesis, cell, chance }: Points,
   wayOf: (deg: number) => number,

@@ -6,7 +6,10 @@ export interface Segment {
   answers: Noted[]
 }
 
-/** Splits a job's observations at its crank movements; in each piece a later answer takes the place of the same earlier one. */
+/**
+ * Splits a job's observations at its crank movements; in each piece a later answer takes the place of the same earlier
+ * one.
+ */
 export function segments(noted: Noted[]): Segment[] {
   const all: Segment[] = [{ move: null, answers: [] }]
   for (const entry of noted) {

@@ -8,7 +8,9 @@ import type { Noted } from './observation'
 
 /** Drop at which a decompressor has let go, to feel again. About the ¼ in of one maker's rule: common practice. */
 export const CLEAR_OF_DECOMPRESSOR_MM = 6
-/** So many moves without settling, and the intake is watched instead: it tells the stroke whatever the valves feel like. */
+/**
+ * So many moves without settling, and the intake is watched instead: it tells the stroke whatever the valves feel like.
+ */
 const MOVES_BEFORE_WATCHING = 4
 
 /** What a school does while the place is not known, or null where it has nothing of its own to say. */
@@ -36,8 +38,10 @@ const movesSinceWatch = (all: Visit[]): number =>
 /**
  * The order of moves for one cylinder, on which mechanics would agree.
  *
- * One slack and one without play at the top has three causes: the other stroke, a decompressor, a valve without clearance.
- * Unless the model is known to have no decompressor, it is excluded first, by feeling again past top; taking a decompressor
+ * One slack and one without play at the top has three causes: the other stroke, a decompressor, a valve without
+ * clearance.
+ * Unless the model is known to have no decompressor, it is excluded first, by feeling again past top; taking a
+ * decompressor
  * for a valve without clearance gets its screw backed off far too loose.
  */
 function forSingle(model: PositionModel, all: Visit[]): Advice {
@@ -74,7 +78,8 @@ function forSingle(model: PositionModel, all: Visit[]): Advice {
 }
 
 /**
- * On several cylinders: nothing known, on to the school's first place; a top that is not yet felt is felt, unless another
+ * On several cylinders: nothing known, on to the school's first place; a top that is not yet felt is felt, unless
+ * another
  * cylinder's stop is settled here already. The rest is weighed.
  */
 function forSeveral(

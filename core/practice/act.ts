@@ -25,7 +25,8 @@ const SAYABLE: ReadonlySet<EventType> = new Set([
 
 /**
  * One thing that somebody does at a virtual engine.
- * - `turn` the crank, degrees, backward when negative; `wiggle` a rocker; `lower` the rod; `slide` blades into a gap; these are felt, not said
+ * - `turn` the crank, degrees, backward when negative; `wiggle` a rocker; `lower` the rod; `slide` blades into a gap;
+ *   these are felt, not said
  * - `screw`, `nut` turned; `shim` put in; `wait` hours; `warmth` felt with the thermometer
  * - `said` an answer to the Bench or of one’s own; `verdict` on a valve in one’s own words; `hint` asked for
  */

@@ -60,7 +60,10 @@ export function watchIntake(v: VirtualEngine, cylinderId: string, place: Place, 
   turnCrank(v, wrap(trueAngle(v, place) - shuts, placePeriod(place)) + offDeg)
 }
 
-/** Past a compression top by so much, the springs and what pressure is left roll the crank on; nearer it stays, beyond it rests. From memory. */
+/**
+ * Past a compression top by so much, the springs and what pressure is left roll the crank on; nearer it stays, beyond
+ * it rests. From memory.
+ */
 const RUNS_ON_DEG = { from: 4, to: 14 }
 
 /** How far the crank rolls on by itself when it is let go a little past compression. Degrees, 0 where it rests. */

@@ -64,7 +64,9 @@ export const inventedEngine = (given: Given): Engine =>
     ...given,
   })
 
-/** Two cylinders, the second firing so many degrees after the first; on one crank pin where both tops come at one mark. */
+/**
+ * Two cylinders, the second firing so many degrees after the first; on one crank pin where both tops come at one mark.
+ */
 const twin = (names: [string, string], laterDeg: number, given: Given = {}): Engine =>
   inventedEngine({
     cylinders: [
@@ -92,7 +94,10 @@ const pushRods: Given = {
 }
 const KNOWN = { kind: 'arc', role: 'exhaust', fromDeg: -120, toDeg: 10 } as const
 
-/** A kind of engine to practise on, and for the robot to prove the judgement on: invented, one of each layout that the trade meets. */
+/**
+ * A kind of engine to practise on, and for the robot to prove the judgement on: invented, one of each layout that the
+ * trade meets.
+ */
 export interface PracticeEngine {
   id: string
   name: string

@@ -5,7 +5,10 @@ import { localDeg, roomMm, type VirtualEngine } from './virtual-engine'
 
 /** A rocker clicks from so much play on. mm, from memory. */
 export const CLICKS_FROM_MM = 0.012
-/** Pull on a blade in newtons, at the edges of each feel. Common practice for the order of feels; the figures are from memory. */
+/**
+ * Pull on a blade in newtons, at the edges of each feel. Common practice for the order of feels; the figures are from
+ * memory.
+ */
 export const PULL_N = { free: 0.2, leastDrag: 0.6, mostDrag: 3, leastPinch: 4, mostPinch: 12, refused: 15 }
 
 /** What is touched. `handMm` is how far this hand's own feel is off this time. */
@@ -64,7 +67,10 @@ const FEEL_WORDS: Record<Feel, string> = {
   'no-go': 'will not enter',
 }
 
-/** The pull on a blade with so much room to spare, in newtons: nearly none, then more the less room there is, up to where it does not enter. */
+/**
+ * The pull on a blade with so much room to spare, in newtons: nearly none, then more the less room there is, up to
+ * where it does not enter.
+ */
 export function pullN(spareMm: number, { dragMm, pinchMm }: HandBands = USUAL_HAND): number {
   switch (feelOfRoom(spareMm, { dragMm, pinchMm })) {
     case 'free':
@@ -104,7 +110,8 @@ function crankFelt(v: VirtualEngine): CrankFelt {
 }
 
 /**
- * What a hand feels: the pull on a blade in newtons and its name, whether a rocker clicks, how far down the rod stands, whether
+ * What a hand feels: the pull on a blade in newtons and its name, whether a rocker clicks, how far down the rod stands,
+ * whether
  * the crank rests. It tells no more than a hand could: the reasons stay hidden.
  */
 export function feelOf<K extends Touch['kind']>(v: VirtualEngine, touch: Extract<Touch, { kind: K }>): FeltBy[K]

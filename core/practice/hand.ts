@@ -17,13 +17,19 @@ import { between, normal, oneOf, type Random } from './random'
 import { awayFromPlace, camSignsSeen } from './sight'
 import { fitShim, isTrulyClosed, liftedMm, turnScrew, type VirtualEngine, workNut } from './virtual-engine'
 
-/** How a hand errs. `wrongShare` of what it says about the crank is not so; `reachDeg` is how exactly it stops, `feelMm` how far a blade’s feel is off at most. */
+/**
+ * How a hand errs. `wrongShare` of what it says about the crank is not so; `reachDeg` is how exactly it stops, `feelMm`
+ * how far a blade’s feel is off at most.
+ */
 export interface HandErrors {
   random: Random
   wrongShare: number
   reachDeg: number
   feelMm: number
-  /** How wide this hand's drag and pinch are, and from how much play on it feels a rocker click; as usual where not told. mm */
+  /**
+   * How wide this hand's drag and pinch are, and from how much play on it feels a rocker click; as usual where not
+   * told. mm
+   */
   bands?: HandBands
   clicksFromMm?: number
   /** Share of stops at which it overshoots and turns back, and says nothing of it. */
@@ -34,7 +40,10 @@ export interface HandErrors {
 /** Stops on the line, feels what is there, and is never wrong. */
 export const STEADY = (): HandErrors => ({ random: () => 0.5, wrongShare: 0, reachDeg: 0, feelMm: 0 })
 
-/** A valve is seen doing something over an arc, so a hand stops somewhere in it; a rod is read to half a millimetre. From memory. */
+/**
+ * A valve is seen doing something over an arc, so a hand stops somewhere in it; a rod is read to half a millimetre.
+ * From memory.
+ */
 const SIGHT_SIGMA_DEG = 5
 const ROD_SIGMA_DEG = { 'piston-top': 3, 'rod-drop': 1.5 }
 /** So near a place it shows: a line by its neighbours, a piston by the rod, a valve by its arc. From memory. */
@@ -281,7 +290,8 @@ export interface Worked {
 }
 
 /**
- * Leads a virtual engine through a job, answer by answer, until it is signed or somebody stops it. Where two answers cannot both
+ * Leads a virtual engine through a job, answer by answer, until it is signed or somebody stops it. Where two answers
+ * cannot both
  * be so, it first looks at the cheaper one once more, as the Bench asks, once at a place.
  * @param record takes each answer into the log before the next is asked for
  * @returns what was asked and answered, a line each

@@ -16,7 +16,10 @@ export const MARKED_STAGES = ['find', 'measure', 'set', 'prove'] as const
 export type MarkedStage = (typeof MARKED_STAGES)[number]
 export type Grade = 'right' | 'wrong' | 'needless' | 'dangerous'
 
-/** One thing that was done, judged: what was believed, what was so. `act` is its number, from 0; null for what stands at the end. */
+/**
+ * One thing that was done, judged: what was believed, what was so. `act` is its number, from 0; null for what stands at
+ * the end.
+ */
 export interface Mark {
   act: number | null
   stage: MarkedStage
@@ -349,9 +352,11 @@ const OF_A_STAGE: ReadonlySet<Happening['type']> = new Set([
 ])
 
 /**
- * Marks a practice run: what was right, wrong, needless or dangerous, step by step with the truth, and what it would have done to
+ * Marks a practice run: what was right, wrong, needless or dangerous, step by step with the truth, and what it would
+ * have done to
  * the engine. The run is done over again from its acts, so the marks are the same wherever they are made.
- * @returns a score of 0 to 100: 25 a stage, 5 off for each thing wrong, 12 for what is dangerous, 1 for each answer more than it takes, 2 a hint
+ * @returns a score of 0 to 100: 25 a stage, 5 off for each thing wrong, 12 for what is dangerous, 1 for each answer
+ *   more than it takes, 2 a hint
  */
 export function markRun(start: PracticeStart, acts: readonly Act[]): Marked {
   const run = beginPractice({ ...start })

@@ -1,8 +1,10 @@
 import { type Engine, rodLengthMm, type Role, valveEvents, wrap } from '../engine'
 
 /**
- * The true cam of a virtual engine, by local angle: it opens and closes at these angles at the check lift, with ramps before and
- * after. Its flanks follow a law of their own, not the one that the judgement draws, so that neither can hide an error of the other.
+ * The true cam of a virtual engine, by local angle: it opens and closes at these angles at the check lift, with ramps
+ * before and
+ * after. Its flanks follow a law of their own, not the one that the judgement draws, so that neither can hide an error
+ * of the other.
  */
 export interface TrueCam {
   opensDeg: number
@@ -30,7 +32,8 @@ export function trueCam(engine: Engine, role: Role, lateDeg = 0): TrueCam {
 }
 
 /**
- * Lift of a true cam over its base circle: ramps of constant acceleration that turn over half-way, and half a sine between the events.
+ * Lift of a true cam over its base circle: ramps of constant acceleration that turn over half-way, and half a sine
+ * between the events.
  * @param localDeg degrees after the cylinder's compression TDC, any value
  * @returns mm, 0 on the base circle, the check lift at the events
  */
@@ -55,7 +58,10 @@ export function pistonBelowTopMm(engine: Pick<Engine, 'strokeMm' | 'rodMm'>, loc
   return throwMm + rodMm - (pin.y + Math.sqrt(rodMm ** 2 - pin.x ** 2))
 }
 
-/** The crank angle past top, in [0, 180], at which the piston is so far down: the downward stroke halved until it is found. */
+/**
+ * The crank angle past top, in [0, 180], at which the piston is so far down: the downward stroke halved until it is
+ * found.
+ */
 export function pastTopDeg(engine: Pick<Engine, 'strokeMm' | 'rodMm'>, downMm: number): number {
   let [from, to] = [0, 180]
   for (let i = 0; i < 50; i++) {

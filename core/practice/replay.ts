@@ -7,7 +7,10 @@ import { act, beginPractice, type PracticeRun, viewOf } from './run'
 import { strokeWords } from './sight'
 import { liftedMm } from './virtual-engine'
 
-/** A valve as it was measured and as it was, mm; `believed` is null where no blade has told since its gap was last changed. */
+/**
+ * A valve as it was measured and as it was, mm; `believed` is null where no blade has told since its gap was last
+ * changed.
+ */
 export interface ValveThen {
   valveId: string
   name: string
@@ -108,7 +111,8 @@ function then(run: PracticeRun, actIndex: number, words: string, cylinderId: str
 }
 
 /**
- * Does a practice run over again and keeps, after each thing that was said or done to a gap, what could be believed by then and what was so.
+ * Does a practice run over again and keeps, after each thing that was said or done to a gap, what could be believed by
+ * then and what was so.
  * @returns in order, the first as it stood before anything was said
  */
 export function replayRun(start: PracticeStart, acts: readonly Act[]): Replayed[] {

@@ -5,7 +5,10 @@ import { clearanceOf, type JobView, type Reading, setInHand } from '../job'
 export const proofErrorMm = (reading: Reading | undefined): number =>
   Math.max(BLADE_ERROR_MM, ...(reading?.trials ?? []).map(trialErrorMm))
 
-/** Whether a gap is in spec as a hand can know it: a drag at the loose end may leave its own width, and a blade its error. */
+/**
+ * Whether a gap is in spec as a hand can know it: a drag at the loose end may leave its own width, and a blade its
+ * error.
+ */
 export function inSpecTruly(view: JobView, valveId: string, gapMm: number, errorMm: number): boolean {
   const { minMm, maxMm } = countedAsIn(clearanceOf(view.pin, valveId), setInHand(view))
   return gapMm >= minMm - errorMm && gapMm < maxMm + USUAL_HAND.dragMm + errorMm

@@ -13,7 +13,10 @@ import {
 import { snapMm } from '../units'
 import { camLiftMm, trueCam, type TrueCam } from './motion'
 
-/** A decompressor at work: over a local arc of its valve it holds it open by `liftMm`, letting go and taking hold over the edges. */
+/**
+ * A decompressor at work: over a local arc of its valve it holds it open by `liftMm`, letting go and taking hold over
+ * the edges.
+ */
 export interface Held {
   role: Role
   fromDeg: number
@@ -56,13 +59,19 @@ export interface VirtualEngine {
   gapMm: Record<string, number>
   shimMm: Record<string, number>
   nuts: Record<string, 'locked' | 'loose' | 'nipped'>
-  /** Cumulative angle of each screw since the start, clockwise positive, and how far it stands from the anticlockwise end of its thread's play. */
+  /**
+   * Cumulative angle of each screw since the start, clockwise positive, and how far it stands from the anticlockwise
+   * end of its thread's play.
+   */
   screwDeg: Record<string, number>
   screwPlayDeg: Record<string, number>
   headC: number
 }
 
-/** What may be told of a virtual engine; the rest is as its data say, in spec, cold, true. `held` is where a decompressor works, by local angle. */
+/**
+ * What may be told of a virtual engine; the rest is as its data say, in spec, cold, true. `held` is where a
+ * decompressor works, by local angle.
+ */
 export interface Setup {
   crankDeg?: number
   gapMm?: Record<string, number>
@@ -183,7 +192,10 @@ export function turnScrew(v: VirtualEngine, valveId: string, deg: number): boole
   return true
 }
 
-/** Loosens a nut, nips it, or locks it to torque, which moves the setting. @param dice even in [0, 1): where in its scatter this lock falls */
+/**
+ * Loosens a nut, nips it, or locks it to torque, which moves the setting. @param dice even in [0, 1): where in its
+ * scatter this lock falls
+ */
 export function workNut(v: VirtualEngine, valveId: string, to: 'locked' | 'loose' | 'nipped', dice = 0.5): void {
   const { creepMm, creepScatterMm, nipMm, nipScatterMm } = v.nature
   if (to === 'locked' && v.nuts[valveId] !== 'locked') v.gapMm[valveId]! += creepMm + (dice - 0.5) * creepScatterMm

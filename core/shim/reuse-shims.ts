@@ -19,7 +19,10 @@ export interface ShimPlan {
   leftMm: number[]
 }
 
-/** Costs in the order in which they count: no shim at all, a purchase, one more off the shelf, one more taken out, then deviation from target in µm. */
+/**
+ * Costs in the order in which they count: no shim at all, a purchase, one more off the shelf, one more taken out, then
+ * deviation from target in µm.
+ */
 const NO_SHIM = 1e9
 const PURCHASE = 1e6
 const OFF_SHELF = 0.2
@@ -33,12 +36,14 @@ interface Source {
 }
 
 /**
- * Which shim goes where over the whole engine: least purchases, then least deviation from the targets. Fitted shims may be
+ * Which shim goes where over the whole engine: least purchases, then least deviation from the targets. Fitted shims may
+ * be
  * swapped among the valves whose shims were read; a shim is used once.
  * @param valves those whose fitted shim and clearance are known
  * @param stockMm the shelf's shims of this diameter, one entry a piece
  * @param stepMm the steps in which new ones come
- * @param work what of the plan is done already: shims that came out of valves and lie ready, and valves whose shim is used
+ * @param work what of the plan is done already: shims that came out of valves and lie ready, and valves whose shim is
+ *   used
  */
 export function reuseShims(
   valves: readonly ShimValve[],
@@ -109,7 +114,8 @@ function costOf(valve: ShimValve, source: Source, stepMm: number): number {
 }
 
 /**
- * Least total cost of giving each row a column of its own: shortest augmenting paths with potentials (Hungarian method).
+ * Least total cost of giving each row a column of its own: shortest augmenting paths with potentials (Hungarian
+ * method).
  * @param costs rows × columns, at least as many columns as rows, `Infinity` where forbidden; each row has a finite cost
  * @returns the column of each row. Source: Kuhn 1955, in the form of Jonker and Volgenant 1987
  */

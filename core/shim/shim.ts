@@ -52,7 +52,10 @@ export interface ShimChoice {
   from: 'stock' | 'bought'
 }
 
-/** Whether a clearance is in, for a shim that cannot be felt before it is fitted: inside the limits; a bare figure within half a step. */
+/**
+ * Whether a clearance is in, for a shim that cannot be felt before it is fitted: inside the limits; a bare figure
+ * within half a step.
+ */
 export function wouldBeIn(clearance: Clearance, clearanceMm: number, stepMm: number): boolean {
   const { minMm, maxMm } = limitsOf(clearance) ?? {
     minMm: snapMm(targetOf(clearance) - stepMm / 2),
@@ -89,7 +92,8 @@ export function stepsAbout(valve: ShimValve, stepMm: number): number[] {
 /**
  * The shim for one valve: the one whose result is in and nearest the target, from the stock before a purchase.
  * @param stockMm sizes on the shelf
- * @returns null when no size of stock or steps would be in: the steps are too coarse for the limits, or the seat is gone
+ * @returns null when no size of stock or steps would be in: the steps are too coarse for the limits, or the seat is
+ *   gone
  */
 export function chooseShim(valve: ShimValve, stockMm: readonly number[], stepMm: number): ShimChoice | null {
   const choices = (sizes: readonly number[], from: ShimChoice['from']): ShimChoice[] =>

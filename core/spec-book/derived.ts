@@ -5,13 +5,18 @@ import { mmFromThou } from '../units'
 
 /** What follows from a spec without being printed in it. */
 export interface Derived {
-  /** Screw degrees for 0.01 mm and for a thou of gap, and the gap of a flat of 60°, mm; null where no valve has a screw. */
+  /**
+   * Screw degrees for 0.01 mm and for a thou of gap, and the gap of a flat of 60°, mm; null where no valve has a screw.
+   */
   screw: { perHundredthDeg: number; perThouDeg: number; flatMm: number } | null
   stops: { stop: Stop; leastSpareDeg: number; dropMm: number | null }[]
   unserved: string[]
 }
 
-/** Screw degrees, the margin at each stop, and how far the piston is down at stops past top. Source: `degreesFor`, `planStops`, `pistonDrop`. */
+/**
+ * Screw degrees, the margin at each stop, and how far the piston is down at stops past top. Source: `degreesFor`,
+ * `planStops`, `pistonDrop`.
+ */
 export function derivedFacts(engine: Engine): Derived {
   const plan = planStops(engine)
   const hasScrew = engine.valves.some(v => v.adjuster === 'screw')

@@ -52,7 +52,8 @@ export function readQuery(text: string): ModelQuery {
     .filter(w => !YEAR.test(w))
     .map(squeeze)
     .filter(Boolean)
-  // typed together and typed apart are both looked for; a short query is only a beginning; how a word begins survives most slips
+  // typed together and typed apart are both looked for; a short query is only a beginning; how a word begins survives
+  // most slips
   const grams = [...new Set([...words.flatMap(gramsOf), ...(words.length > 1 ? gramsOf(words.join('')) : [])])]
   const short = words.every(w => w.length < GRAM)
   return {
@@ -66,7 +67,10 @@ export function readQuery(text: string): ModelQuery {
 
 /** Longer words are compared by their beginning. */
 const MOST_LETTERS = 40
-/** Letters that must be changed, put in, left out or exchanged with their neighbour to make one word of another. Source: optimal string alignment distance. */
+/**
+ * Letters that must be changed, put in, left out or exchanged with their neighbour to make one word of another. Source:
+ * optimal string alignment distance.
+ */
 function slipsBetween(a: string, b: string): number {
   const [m, n] = [Math.min(a.length, MOST_LETTERS), Math.min(b.length, MOST_LETTERS)]
   let [before, last, row] = [
@@ -99,7 +103,10 @@ function alike(word: string, target: string): number {
   return Math.max(0, ...tries.map(t => 1 - slipsBetween(word, t) / Math.max(word.length, t.length)))
 }
 
-/** How well one typed word fits a model, 0 to 1: whole word, its beginning, anywhere in it; else with slips, or by the trigrams they share. */
+/**
+ * How well one typed word fits a model, 0 to 1: whole word, its beginning, anywhere in it; else with slips, or by the
+ * trigrams they share.
+ */
 function fit(word: string, targets: string[]): number {
   let best = 0
   for (const target of targets) {
@@ -119,7 +126,10 @@ function fit(word: string, targets: string[]): number {
   return best
 }
 
-/** From 0 to a little over 1: each word's fit, what was typed taken as one word too, and the year. Under `LEAST_FIT` it is not what was sought. */
+/**
+ * From 0 to a little over 1: each word's fit, what was typed taken as one word too, and the year. Under `LEAST_FIT` it
+ * is not what was sought.
+ */
 export function fitOf(query: ModelQuery, model: Findable): number {
   const targets = squeezedOf(model)
   const whole = query.words.join('')

@@ -10,7 +10,8 @@ export interface LeftReading {
 /** A bare figure and the next blade up: further apart, the pair says little. As `judge` has it. */
 const NEXT_UP_WITHIN_MM = 0.05
 /**
- * What an earlier as-left reading would be by another spec. Only the interval is on record, so that a drag shows as a width of one drag.
+ * What an earlier as-left reading would be by another spec. Only the interval is on record, so that a drag shows as a
+ * width of one drag.
  * Touching a limit is in, as with `judge`.
  */
 export function rejudge({ loMm, hiMm }: LeftReading, clearance: Clearance): Verdict {

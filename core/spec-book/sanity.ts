@@ -16,7 +16,9 @@ import { planStops } from '../stops'
 import { formatLength, MM_PER_INCH, NEWTON_METRES, snapMm } from '../units'
 import type { SpecField } from './spec-form'
 
-/** Something in a spec that may be a slip: both readings are named and a person says which is meant. Nothing is changed. */
+/**
+ * Something in a spec that may be a slip: both readings are named and a person says which is meant. Nothing is changed.
+ */
 export interface Doubt {
   /** The same for the same doubt about the same figures: who has answered it once is not asked again. */
   id: string
@@ -134,7 +136,10 @@ function bothTenfold({ intake, exhaust }: Engine['clearance']): Doubt[] {
 
 /** Proof stress of the weakest and strongest usual steel, MPa. Source: ISO 898-1, classes 4.8 and 12.9. */
 const PROOF_MPA = { weakest: 310, strongest: 970 }
-/** Preload as part of the proof load, and the nut factor of T = K·d·F. Source: Shigley, Mechanical Engineering Design, bolt preload. */
+/**
+ * Preload as part of the proof load, and the nut factor of T = K·d·F. Source: Shigley, Mechanical Engineering Design,
+ * bolt preload.
+ */
 const PRELOAD = { least: 0.25, most: 0.75 }
 const NUT_FACTOR = 0.2
 /** The torques that a thread of steel can be meant to have, N·m. Stress area π/4·(d − 0.9382·P)² by ISO 898-1. */
@@ -266,7 +271,9 @@ function firing({ cylinders }: Engine): Doubt[] {
   })
 }
 
-/** Intakes close later after their dead center than they open before it, exhausts the other way round: common practice. */
+/**
+ * Intakes close later after their dead center than they open before it, exhausts the other way round: common practice.
+ */
 function exchangedTiming({ cam }: Engine): Doubt[] {
   if (!cam) return []
   const { intakeOpensBeforeTdcDeg: io, intakeClosesAfterBdcDeg: ic } = cam
@@ -295,7 +302,8 @@ function hydraulic({ valves }: Engine): Doubt[] {
 }
 
 /**
- * What in a spec may be a slip, each with both readings. An empty list says that nothing looked odd, not that the page was read rightly.
+ * What in a spec may be a slip, each with both readings. An empty list says that nothing looked odd, not that the page
+ * was read rightly.
  * @param engine data that the schema has taken
  */
 export function doubtsOf(engine: Engine): Doubt[] {

@@ -76,7 +76,10 @@ export type SpecText = Record<SpecField, string>
 export const SPEC_FIELDS = Object.keys(SPEC_DEFAULTS) as SpecField[]
 export const emptySpec = (): SpecText => ({ ...SPEC_DEFAULTS })
 
-/** What of an engine the plain fields cannot say, kept beside them: valves with names or places of their own, and the like. */
+/**
+ * What of an engine the plain fields cannot say, kept beside them: valves with names or places of their own, and the
+ * like.
+ */
 export type Exact = Partial<Engine>
 
 /** Which fields say which part of the engine. Where they still say what they said, the exact part stands. */

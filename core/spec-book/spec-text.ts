@@ -1,7 +1,10 @@
 import { type Clearance, type Engine, type Mark, type Place, signedWay, wrap, type Valve } from '../engine'
 import { FigureError, type LengthUnit, parseLength } from '../units'
 
-/** One clearance as it is typed: “0.08–0.12”, “0.08–0.14 (0.10)”, “0.16 ± 0.03”, “4 thou”. @throws FigureError with what to type instead */
+/**
+ * One clearance as it is typed: “0.08–0.12”, “0.08–0.14 (0.10)”, “0.16 ± 0.03”, “4 thou”. @throws FigureError with what
+ * to type instead
+ */
 export function parseClearance(text: string, unit: LengthUnit): Clearance {
   const value = (part: string) => parseLength(part, unit)
   const tolerance = /^(.+?)(?:±|\+\/-|\+-)(.+)$/.exec(text)
@@ -122,7 +125,8 @@ function parsePlace(text: string, engine: Pick<Engine, 'cylinders' | 'marks'>, d
 const STOP_LINE = /^(\+\s*)?(\d+(?:[.,]\d+)?)°?\s+(on\s+)?([^:]+?)\s*:\s*(.*)$/i
 
 /**
- * The maker’s stops as typed, a line each: “14 P: left intake, left exhaust”. Makers also print how far to turn from one to the
+ * The maker’s stops as typed, a line each: “14 P: left intake, left exhaust”. Makers also print how far to turn from
+ * one to the
  * next: “+270 P: …” or “270 on P: …” counts from the line before.
  */
 export function parseStops(

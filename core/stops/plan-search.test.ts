@@ -19,7 +19,9 @@ function closed(cam: Cam, role: 'intake' | 'exhaust', deg: number, sparedBefore:
   return into >= sparedBefore && length - into >= sparedAfter
 }
 
-/** Every set of the school's stops, by brute force: the least number that serves all valves, or null where none does. */
+/**
+ * Every set of the school's stops, by brute force: the least number that serves all valves, or null where none does.
+ */
 function leastByHand(engine: Engine, cam: Cam, school: School): number | null {
   const middle = (role: 'intake' | 'exhaust') =>
     role === 'intake'
@@ -107,7 +109,8 @@ describe('the fewest stops', () => {
     expect(planStops(engine, 'marks').stops.map(s => s.crankDeg)).toEqual(angles)
   })
   it('four cylinders, 1-3-4-2: two stops at T serve all eight, the usual halves', () => {
-    // common practice for the firing order 1-3-4-2: at 1 on compression both of 1, the intake of 2, the exhaust of 3; a turn on, the rest
+    // common practice for the firing order 1-3-4-2: at 1 on compression both of 1, the intake of 2, the exhaust of 3; a
+    // turn on, the rest
     const { stops } = planStops(fourOf(), 'marks')
     expect(stops.map(s => [s.crankDeg, s.valves.map(v => v.valveId).sort()])).toEqual([
       [0, ['c1-exhaust', 'c1-intake', 'c2-intake', 'c3-exhaust']],

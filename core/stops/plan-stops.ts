@@ -19,7 +19,10 @@ import { firstSchool, placesOfSchool, type School, topPlaces } from './school'
 export const STOP_MARGIN_DEG = 10
 /** At a maker's own stop this much is enough; less than the usual margin is remarked on. */
 export const MAKERS_MARGIN_DEG = 5
-/** Drops past top that a mechanic can be asked for, the usual one first. 6 mm is about the ¼ in of one maker's rule: common practice. */
+/**
+ * Drops past top that a mechanic can be asked for, the usual one first. 6 mm is about the ¼ in of one maker's rule:
+ * common practice.
+ */
 export const PAST_TOP_DROPS_MM = [6, 8, 10, 12, 15, 20]
 
 export interface Served {
@@ -54,7 +57,10 @@ type Candidate = Omit<Stop, 'turnToNextDeg'>
 
 type Arcs = ReturnType<typeof closedArcs>
 
-/** Which valves are closed at an angle with so much to spare, decompressor edges too, wherever within its reach the place is met. */
+/**
+ * Which valves are closed at an angle with so much to spare, decompressor edges too, wherever within its reach the
+ * place is met.
+ */
 function servedAt(
   engine: Engine,
   arcs: Arcs,
@@ -80,7 +86,8 @@ const isOwn = (engine: Engine, valveId: string, crankDeg: number): boolean => {
 /** Schools whose places are tops, so that each cylinder has its own. */
 const BY_TOPS: ReadonlySet<School> = new Set(['marks', 'rod', 'watching'])
 /**
- * Two cylinders that rise neither together nor turn about, as in a V, share closed arcs by little; where those arcs are assumed,
+ * Two cylinders that rise neither together nor turn about, as in a V, share closed arcs by little; where those arcs are
+ * assumed,
  * nothing but a cylinder's own top is sure.
  */
 const oneAtATimeByDefault = ({ cylinders, cam }: Engine): boolean => {
@@ -92,7 +99,10 @@ const oneAtATimeByDefault = ({ cylinders, cam }: Engine): boolean => {
 export const canBeOneAtATime = ({ cylinders }: Engine, school: School): boolean =>
   cylinders.length > 1 && BY_TOPS.has(school)
 
-/** Each place at each of its angles of the cycle, with what it serves; those that serve nothing, or stand at an earlier one's angle, are left out. */
+/**
+ * Each place at each of its angles of the cycle, with what it serves; those that serve nothing, or stand at an earlier
+ * one's angle, are left out.
+ */
 function candidatesAt(engine: Engine, arcs: Arcs, places: Place[], byCylinder: boolean): Candidate[] {
   const all = places
     .flatMap(place =>
@@ -140,7 +150,10 @@ function* choices<T>(all: T[], count: number, from = 0): Generator<T[]> {
       for (const rest of choices(all, count - 1, i + 1)) yield [all[i]!, ...rest]
 }
 
-/** The best cover of all valves that these candidates can serve at all: fewest stops, then margin, then turning. Exhaustive. */
+/**
+ * The best cover of all valves that these candidates can serve at all: fewest stops, then margin, then turning.
+ * Exhaustive.
+ */
 function bestCover(engine: Engine, all: Candidate[]): Candidate[] {
   const bit = new Map(engine.valves.map((v, i) => [v.id, 1 << i]))
   const mask = (stop: Candidate) => stop.valves.reduce((m, v) => m | bit.get(v.valveId)!, 0)
@@ -158,7 +171,10 @@ function bestCover(engine: Engine, all: Candidate[]): Candidate[] {
   return []
 }
 
-/** The least asked-for drop that clears the decompressor on all of a cylinder's valves, or on most where none clears all. */
+/**
+ * The least asked-for drop that clears the decompressor on all of a cylinder's valves, or on most where none clears
+ * all.
+ */
 function pastTopPlace(engine: Engine, arcs: Arcs, cylinderId: string): Place[] {
   const own = new Set(engine.valves.filter(v => v.cylinderId === cylinderId).map(v => v.id))
   const serves = (dropMm: number) =>
@@ -193,11 +209,13 @@ const idsServed = (stops: Candidate[]) => new Set(stops.flatMap(s => s.valves.ma
  * The fewest crank positions at which all valves can be measured, by a school.
  *
  * Least number of stops first, then the largest least margin, then the least turning; found by looking at every choice.
- * Where the school's own places cannot serve every valve (a decompressor holds one open there), positions past top are added
+ * Where the school's own places cannot serve every valve (a decompressor holds one open there), positions past top are
+ * added
  * as candidates and the whole is minimised again. A maker's own list is kept as it is printed; valves that it names and
  * that the cam data says are not closed there are flagged.
  * @param school default: the maker's list where there is one, else marks, else the piston's top
- * @param oneAtATime each cylinder at its own top instead of the fewest stops, where the school goes by tops; default: on a V whose
+ * @param oneAtATime each cylinder at its own top instead of the fewest stops, where the school goes by tops; default:
+ *   on a V whose
  *   timing is assumed
  * @returns stops in running order from 0°; `unserved` valves have no stop
  * Source: judgement over `closedArcs`; schools and the past-top rule are common practice.

@@ -7,7 +7,10 @@ export type School = (typeof SCHOOLS)[number]
 /** A top mark belongs to a cylinder when it stands at the pointer within this of the cylinder's TDC. */
 const MARK_AT_TOP_DEG = 3
 
-/** The place at which a cylinder's piston is at its top: its own mark where the flywheel has one, else the piston itself. */
+/**
+ * The place at which a cylinder's piston is at its top: its own mark where the flywheel has one, else the piston
+ * itself.
+ */
 export function topPlace(engine: Engine, cylinderId: string): Place {
   const firing = firingAngle(engine, cylinderId)
   const markIndex = engine.marks.findIndex(
@@ -53,7 +56,10 @@ export function placesOfSchool(engine: Engine, school: School): Place[] {
   }
 }
 
-/** The partner of a cylinder, whose valve is fully down while this one's is measured: the one that fires a turn away, or null. */
+/**
+ * The partner of a cylinder, whose valve is fully down while this one's is measured: the one that fires a turn away, or
+ * null.
+ */
 export function partnerOf(engine: Engine, cylinderId: string): Engine['cylinders'][number] | null {
   const firing = cylinderById(engine, cylinderId).firingAngleDeg
   return engine.cylinders.find(c => c.id !== cylinderId && wrap(c.firingAngleDeg - firing) === 360) ?? null
@@ -68,7 +74,10 @@ export const schoolsFor = (engine: Engine): School[] =>
     return school !== 'partner' || engine.cylinders.some(c => partnerOf(engine, c.id) !== null)
   })
 
-/** The school a job begins with: the maker's list where there is one, else the shop's favourite where it can be, else the first that can. */
+/**
+ * The school a job begins with: the maker's list where there is one, else the shop's favourite where it can be, else
+ * the first that can.
+ */
 export function firstSchool(engine: Engine, favourite: School | null): School {
   const able = schoolsFor(engine)
   if (able[0] === 'maker') return 'maker'

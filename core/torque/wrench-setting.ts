@@ -8,7 +8,10 @@ const name = z
   .max(60, { error: 'Keep the name under 60 characters.' })
 export const TORQUE_UNITS = Object.keys(NEWTON_METRES) as [TorqueUnit, ...TorqueUnit[]]
 
-/** A torque wrench of the shelf: its scale's unit and range in N·m, its length from square drive to the middle of the grip, and until when it is in calibration. */
+/**
+ * A torque wrench of the shelf: its scale's unit and range in N·m, its length from square drive to the middle of the
+ * grip, and until when it is in calibration.
+ */
 export const wrenchSchema = z
   .object({
     name,
@@ -29,7 +32,10 @@ export const wrenchSchema = z
   .refine(w => w.mostNm > w.leastNm, { path: ['mostNm'], error: 'The scale’s end must be over its beginning.' })
 export type Wrench = z.infer<typeof wrenchSchema>
 
-/** A crow’s-foot or other adapter: from the square drive to the middle of the nut, and at which angle it stands to the wrench: 0 straight on, 90 square, 180 turned back. */
+/**
+ * A crow’s-foot or other adapter: from the square drive to the middle of the nut, and at which angle it stands to the
+ * wrench: 0 straight on, 90 square, 180 turned back.
+ */
 export const adapterSchema = z.object({
   name,
   lengthMm: z

@@ -28,7 +28,9 @@ const fortyOn = (engine: Engine): Noted[] =>
         : { kind: 'rocker', valveId: engine.valves[i % 4]!.id, slack: (i >> 2) % 2 === i % 2 },
   }))
 
-/** Position on one kind of twin: each answer through `locate` with all that it gives, snapshots kept as at the bench. */
+/**
+ * Position on one kind of twin: each answer through `locate` with all that it gives, snapshots kept as at the bench.
+ */
 async function benchPosition(name: string, engine: Engine): Promise<void> {
   const model = positionModel(engine)
   const forty = fortyOn(engine)

@@ -1,4 +1,5 @@
-// npm run bench: the times that matter at a bench, as ratios and percentiles in one run. Not a gate: the machine is shared.
+// npm run bench: the times that matter at a bench, as ratios and percentiles in one run. Not a gate: the machine is
+// shared.
 import { benchBlades } from './blades'
 import { benchCore } from './core'
 import { benchMemory } from './memory'

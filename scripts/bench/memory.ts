@@ -9,7 +9,9 @@ const MACHINES = 10_000
 const VISITS = 13
 const [SMALL, LARGE] = [1000, 1_000_000]
 
-/** Machines with visits every hundred days or so, four valves each, found and left: written straight into the tables. */
+/**
+ * Machines with visits every hundred days or so, four valves each, found and left: written straight into the tables.
+ */
 async function fill(
   pool: Pool,
   shopId: number,
@@ -45,7 +47,10 @@ async function fill(
 }
 
 const PAGES = 60
-/** A machine's page and the list of what is due, with a thousand readings in the database and with a million; then ten thousand forecasts beside other work. */
+/**
+ * A machine's page and the list of what is due, with a thousand readings in the database and with a million; then ten
+ * thousand forecasts beside other work.
+ */
 export async function benchMemory(): Promise<void> {
   const pool = openPool(databaseSettings(process.env, 'app'))
   const ines = await new Client().signIn('ines')

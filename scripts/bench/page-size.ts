@@ -7,7 +7,10 @@ import { gzipSync } from 'node:zlib'
 const zipped = (file: string): number => gzipSync(readFileSync(file)).length
 const kb = (bytes: number): string => `${(bytes / 1024).toFixed(0)} KB`
 
-/** The scripts that a page asks for at its start, as the built files name each other: entry and what it imports, and a page's own. */
+/**
+ * The scripts that a page asks for at its start, as the built files name each other: entry and what it imports, and a
+ * page's own.
+ */
 function loaded(folder: string, isWanted: (text: string) => boolean): number {
   const files = new Map(
     readdirSync(folder)

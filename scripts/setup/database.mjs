@@ -231,7 +231,8 @@ function ensureFolder(data) {
 }
 
 /**
- * Starts MariaDB on this data folder, or takes over the one that still runs there; where WEMBRIC_DB_URL names another, that is used.
+ * Starts MariaDB on this data folder, or takes over the one that still runs there; where WEMBRIC_DB_URL names another,
+ * that is used.
  * Our own is watched while we live, and started again when it ends.
  * @returns the environment for the application, and how to stop it
  */

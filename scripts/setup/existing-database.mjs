@@ -40,7 +40,10 @@ const REFUSALS = {
     `there is no database “${database}”. Make it: CREATE DATABASE ${database} CHARACTER SET utf8mb4`,
 }
 
-/** Makes sure that a database can be used: it answers, is MariaDB, new enough, and keeps all letters. @throws StopWithWords saying what to do */
+/**
+ * Makes sure that a database can be used: it answers, is MariaDB, new enough, and keeps all letters. @throws
+ * StopWithWords saying what to do
+ */
 export async function checkDatabase(text, name = 'WEMBRIC_DB_URL') {
   const settings = readAddress(text, name)
   const { createConnection } = await import('mysql2/promise')

@@ -20,7 +20,9 @@ export const unclaimed = (): Asked | null => {
   return asked && !asked.claimed ? asked : null
 }
 
-/** Writes the request down on this connection, inside its transaction. @throws ER_DUP_ENTRY where it was answered before */
+/**
+ * Writes the request down on this connection, inside its transaction. @throws ER_DUP_ENTRY where it was answered before
+ */
 export async function claim(connection: PoolConnection): Promise<Asked | null> {
   const asked = unclaimed()
   if (!asked) return null

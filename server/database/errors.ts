@@ -1,4 +1,7 @@
-/** The database gave up on a piece of work that may be asked for again: deadlocks, locks that did not come, a cluster node without its others. Nothing was changed. */
+/**
+ * The database gave up on a piece of work that may be asked for again: deadlocks, locks that did not come, a cluster
+ * node without its others. Nothing was changed.
+ */
 export class DatabaseBusy extends Error {
   override readonly name = 'DatabaseBusy'
   constructor(cause: unknown) {

@@ -31,7 +31,9 @@ export async function one<T>(db: Db, sql: string, values: Value[] = []): Promise
 
 const isPool = (db: Db): db is Pool => 'getConnection' in db
 
-/** A statement that changes rows: how many, and the new id. @throws CommitNotKnown where the connection broke meanwhile */
+/**
+ * A statement that changes rows: how many, and the new id. @throws CommitNotKnown where the connection broke meanwhile
+ */
 export async function change(db: Db, sql: string, values: Value[] = []): Promise<{ affected: number; id: number }> {
   if (isPool(db) && unclaimed()) return transaction(db, connection => change(connection, sql, values))
   const [result] = await db.execute<ResultSetHeader>(sql, values).catch((error: unknown) => {

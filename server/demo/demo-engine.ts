@@ -10,7 +10,10 @@ const CREEP_MM: Record<Engine['adjuster']['kind'], number> = {
   'pivot-nut': 0.007,
 }
 
-/** An engine that is as its data say, with these gaps by valve id and the crank somewhere. A decompressor that may be there is there. */
+/**
+ * An engine that is as its data say, with these gaps by valve id and the crank somewhere. A decompressor that may be
+ * there is there.
+ */
 export function demoEngine(engine: Engine, gapMm: Record<string, number>, crankDeg = 430): VirtualEngine {
   const exhaust = engine.valves.find(v => v.role === 'exhaust')!
   const arc = engine.decompressor.kind === 'unknown' ? decompressorArc(engine, exhaust) : null

@@ -1,4 +1,7 @@
-/** A visit of a demo machine in the two years before: days ago, and what its meter stood at. One on paper was before the shop had Wembric. */
+/**
+ * A visit of a demo machine in the two years before: days ago, and what its meter stood at. One on paper was before the
+ * shop had Wembric.
+ */
 interface DemoVisit {
   daysAgo: number
   meter: number
@@ -7,7 +10,10 @@ interface DemoVisit {
   complaint?: string
   /** What the gaps of some valves did at once since the visit before, mm. */ jumpMm?: Record<string, number>
 }
-/** What a machine's valves do over the years: where they stood at its first visit, and how they move in 1000 of use, mm. By role, or by valve id. */
+/**
+ * What a machine's valves do over the years: where they stood at its first visit, and how they move in 1000 of use, mm.
+ * By role, or by valve id.
+ */
 export interface DemoPast {
   machine: string
   story: string
@@ -30,7 +36,10 @@ const job = (daysAgo: number, meter: number, by: string, more: Partial<DemoVisit
   ...more,
 })
 
-/** Two years of the demo shop: steady ones, ones that tighten, one loose at its first check, one that jumped, one whose spec was superseded. */
+/**
+ * Two years of the demo shop: steady ones, ones that tighten, one loose at its first check, one that jumped, one whose
+ * spec was superseded.
+ */
 export const PASTS: DemoPast[] = [
   {
     machine: 'orchard',

@@ -19,7 +19,10 @@ export const CREW = [
 ]
 const blade = (mm: number, changes: Partial<Blade> = {}): Blade => ({ ...plainBlade(mm), ...changes })
 const thou = (...sizes: number[]): Blade[] => sizes.map(size => blade(mmFromThou(size)))
-/** The shelf: a metric set with one blade measured, one bent and one gone; one in thou; stepped ones for the tight spots. */
+/**
+ * The shelf: a metric set with one blade measured, one bent and one gone; one in thou; stepped ones for the tight
+ * spots.
+ */
 export const BLADE_SETS: BladeSet[] = [
   {
     name: 'Set A, metric',
@@ -204,7 +207,10 @@ export const MACHINES = [
 ]
 
 export type End = 'finding' | 'cooling' | 'ready' | 'measure' | 'prove' | 'held' | 'abandoned' | 'closed'
-/** `head`: how many minutes before now the head was read, and what it had, °C. `for`: whose card it is, where that is not who began it. */
+/**
+ * `head`: how many minutes before now the head was read, and what it had, °C. `for`: whose card it is, where that is
+ * not who began it.
+ */
 interface DemoJob {
   machine: string
   by: string

@@ -5,12 +5,18 @@ import { sendProblem } from './send-problem'
 import { currentPerson } from './session'
 
 const ALIVE_MS = 20_000
-/** Whether a listener is still signed in is looked up each five minutes: it hears nothing but numbers, and must not cost a poll. */
+/**
+ * Whether a listener is still signed in is looked up each five minutes: it hears nothing but numbers, and must not cost
+ * a poll.
+ */
 const SIGNS_A_LOOK = 15
 /** A listener that takes nothing for so long is let go: what is kept for it must not fill the memory. */
 const MOST_BUFFERED = 256 * 1024
 
-/** A stream that says only “job J is at N”. Written straight to the line: a thousand listeners cost a thousand writes and no more. */
+/**
+ * A stream that says only “job J is at N”. Written straight to the line: a thousand listeners cost a thousand writes
+ * and no more.
+ */
 export const liveRoute = defineEventHandler(async event => {
   try {
     const person = await currentPerson(event)

@@ -103,7 +103,10 @@ export const idOf = (event: H3Event): number => {
   return parsed.data
 }
 
-/** A route that sends a file as it is made. Nothing is sent before the first piece is there, so that a refusal still can be. */
+/**
+ * A route that sends a file as it is made. Nothing is sent before the first piece is there, so that a refusal still can
+ * be.
+ */
 export const fileRoute = (
   work: (given: { pool: Pool; event: H3Event; person: SignedIn }) => {
     name: string

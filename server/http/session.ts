@@ -28,7 +28,10 @@ const cookie = () => ({
 })
 const settings = () => ({ password: secret(), name: NAME, maxAge: SESSION_DAYS * 24 * 3600, cookie: cookie() })
 
-/** Cookies opened lately. Opening one costs more than reading the person; whether it still holds is asked of the database each time. */
+/**
+ * Cookies opened lately. Opening one costs more than reading the person; whether it still holds is asked of the
+ * database each time.
+ */
 const opened = new LRUCache<string, SessionData>({ max: 500, ttl: 3600_000 })
 const hashed = (token: string): string => createHash('sha256').update(token).digest('hex')
 

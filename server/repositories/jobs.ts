@@ -31,7 +31,10 @@ export interface BayJobRow extends JobRow {
   assignedTo: number | null
   place: number
 }
-/** Jobs that are not done, and those done since a moment: each part by an index of its own, for a shop has years of the others. */
+/**
+ * Jobs that are not done, and those done since a moment: each part by an index of its own, for a shop has years of the
+ * others.
+ */
 const OPEN_OR_SINCE =
   "SELECT id FROM jobs WHERE shop_id = ? AND status IN ('open', 'held') UNION SELECT id FROM jobs WHERE shop_id = ? AND closed_at >= ?"
 /** Jobs on the board in its order: besides those, signed ones of which something else is still to do. */

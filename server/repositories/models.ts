@@ -113,7 +113,9 @@ export const insertModel = async (db: Db, shopId: number, m: NewModel): Promise<
   await addGramCounts(db, shopId, await insertGrams(db, shopId, [{ id, model: findable(m) }]))
   return id
 }
-/** Many models at once. @returns their ids, in the order of the models, and the trigrams that are still to be counted */
+/**
+ * Many models at once. @returns their ids, in the order of the models, and the trigrams that are still to be counted
+ */
 export const insertModels = async (
   db: Db,
   shopId: number,

@@ -72,7 +72,10 @@ export const markFamilyStale = (db: Db, shopId: number, modelId: number, butMach
 export const markStale = (db: Db, shopId: number, machineId: number) =>
   change(db, 'UPDATE machine_due SET stale = TRUE WHERE shop_id = ? AND machine_id = ?', [shopId, machineId])
 
-/** Machines that were never worked out, or not since something changed: of one shop and model at a time, so that they share a family. */
+/**
+ * Machines that were never worked out, or not since something changed: of one shop and model at a time, so that they
+ * share a family.
+ */
 export const staleMachines = async (
   db: Db,
   most: number,

@@ -34,7 +34,10 @@ export const asLeftOfJob = async (
 
 /** Jobs that are looked through for locks: so many of the model, and so many of the shop, newest first. */
 const JOBS_LOOKED_AT = 60
-/** What locking a nut did in this shop's last jobs, those of one engine model before all: the last reading before each lock, and the one after. */
+/**
+ * What locking a nut did in this shop's last jobs, those of one engine model before all: the last reading before each
+ * lock, and the one after.
+ */
 export async function locksOfShop(db: Db, shopId: number, modelId: number): Promise<Lock[]> {
   const jobs = (where: string) =>
     `(SELECT j.id, m.model_id AS modelId FROM jobs j JOIN machines m ON m.shop_id = j.shop_id AND m.id = j.machine_id WHERE j.shop_id = ? ${where} ORDER BY j.opened_at DESC, j.id DESC LIMIT ${JOBS_LOOKED_AT})`

@@ -96,7 +96,10 @@ const valuesOf = (shopId: number, r: NewRevision) => {
     r.approvalReason ?? '',
   ]
 }
-/** Revisions are written once and never changed but for being approved or sent back. @returns the id of the first; the others follow it */
+/**
+ * Revisions are written once and never changed but for being approved or sent back. @returns the id of the first; the
+ * others follow it
+ */
 // of those just written, an approved one comes into force, and a draft where none is approved
 export const insertRevisions = async (db: Db, shopId: number, rows: NewRevision[]): Promise<number> => {
   const { id } = await change(

@@ -14,7 +14,9 @@ export const insertSession = (
     [session.id, session.shopId, session.personId, session.sessionVersion],
   )
 
-/** The person of a session that has not ended, by itself or with all of that person. The session says which shop it is. */
+/**
+ * The person of a session that has not ended, by itself or with all of that person. The session says which shop it is.
+ */
 export const personOfSession = (
   db: Db,
   id: string,

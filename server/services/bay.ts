@@ -128,7 +128,10 @@ async function cardOf(
 const clock = (atMs: number, timeZone: string): string =>
   new Date(atMs).toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit', timeZone })
 
-/** The day's work as `planDay` takes it: each open card's valves, and other tasks also of a signed one. What is on hold or abandoned waits for nobody. */
+/**
+ * The day's work as `planDay` takes it: each open card's valves, and other tasks also of a signed one. What is on hold
+ * or abandoned waits for nobody.
+ */
 function worksOf(
   cards: readonly Card[],
   nowMs: number,

@@ -13,7 +13,10 @@ import type { SignedIn } from './people'
 const WEEKS = 60
 const hashOf = (secret: string): string => createHash('sha256').update(secret).digest('hex')
 
-/** What is due in a shop, as iCalendar (RFC 5545): a whole-day entry a machine, with an id that stays, so that a later fetch moves it. */
+/**
+ * What is due in a shop, as iCalendar (RFC 5545): a whole-day entry a machine, with an id that stays, so that a later
+ * fetch moves it.
+ */
 export async function dueCalendar(db: Db, shopId: number, now: Date): Promise<WholeFile> {
   const { name } = await shopById(db, shopId)
   const { items } = await dueList(db, shopId, WEEKS, now)

@@ -38,7 +38,10 @@ export interface Room {
   freeMb: number
   urgent: boolean
 }
-/** How little room is left where the shop's data lie, or null where there is enough, or the data are not on this machine. */
+/**
+ * How little room is left where the shop's data lie, or null where there is enough, or the data are not on this
+ * machine.
+ */
 export async function littleRoom(folder = process.env.WEMBRIC_DATA): Promise<Room | null> {
   if (!folder || process.env.WEMBRIC_DB_URL) return null
   try {

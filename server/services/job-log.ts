@@ -116,7 +116,10 @@ const sameRows = (a: ReadingRow[], b: ReadingRow[]): boolean => {
   return a.length === b.length && text(a) === text(b)
 }
 
-/** The shims that a job used leave the shelf when it is signed first; one that is opened and signed again has them already. */
+/**
+ * The shims that a job used leave the shelf when it is signed first; one that is opened and signed again has them
+ * already.
+ */
 async function takeOffShelf(db: PoolConnection, shopId: number, job: JobRow, state: JobState): Promise<void> {
   const { shim } = job.pin.spec.engine
   if (shim && (await sheetsOfJob(db, shopId, job.id)).length === 0)

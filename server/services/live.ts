@@ -9,7 +9,9 @@ export type News = { jobId: number; seq: number } | { board: number }
 /** Takes news as they go over the line: worded once, however many listen. */
 type Listener = (lines: string) => void
 
-/** One shop's listeners on this node; the database is asked twice a second while there are any, however many there are. */
+/**
+ * One shop's listeners on this node; the database is asked twice a second while there are any, however many there are.
+ */
 interface Watch {
   listeners: Set<Listener>
   seen: Map<number, number>
@@ -43,7 +45,10 @@ async function poll(db: Db, shopId: number, watch: Watch, first: boolean): Promi
   for (const listener of watch.listeners) listener(lines)
 }
 
-/** Tells when any job of a shop has moved on, or its board: that it did and no more; the client fetches the rest. Returns how to stop. */
+/**
+ * Tells when any job of a shop has moved on, or its board: that it did and no more; the client fetches the rest.
+ * Returns how to stop.
+ */
 export function listen(db: Db, shopId: number, listener: Listener): () => void {
   let watch = watches.get(shopId)
   if (!watch) {

@@ -17,7 +17,9 @@ const SENDER = 'due@wembric.invalid'
 const outbox = (): string =>
   process.env.WEMBRIC_OUTBOX ?? join(process.env.WEMBRIC_ROOT ?? process.cwd(), '.data/outbox')
 
-/** The stand-in for a mail server: each letter becomes a file of RFC 5322 in the outbox folder. @returns the file's name */
+/**
+ * The stand-in for a mail server: each letter becomes a file of RFC 5322 in the outbox folder. @returns the file's name
+ */
 export async function sendLetter({ from, to, subject, text, at }: Letter): Promise<string> {
   const { message } = await createTransport({ streamTransport: true, buffer: true, newline: 'windows' }).sendMail({
     from: { name: from, address: SENDER },

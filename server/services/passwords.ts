@@ -39,7 +39,9 @@ export async function passwordMatches(password: string, stored: string): Promise
   return timingSafeEqual(hash, await derive(password, salt, hash.length, cost))
 }
 
-/** Whether a hash was made at less cost than today's: it is made anew when its password is known, at the next sign-in. */
+/**
+ * Whether a hash was made at less cost than today's: it is made anew when its password is known, at the next sign-in.
+ */
 export function isOutdated(stored: string): boolean {
   const { N, r, p } = partsOf(stored).cost
   return N * r * p < COST.N * COST.r * COST.p

@@ -37,7 +37,10 @@ function kindOf(bytes: Buffer): 'JPEG' | 'PNG' | 'WebP' | null {
     : null
 }
 
-/** The picture as it is kept: turned upright, no larger than needed, and without what the camera wrote beside it: place, time, owner. */
+/**
+ * The picture as it is kept: turned upright, no larger than needed, and without what the camera wrote beside it: place,
+ * time, owner.
+ */
 async function cleaned(bytes: Buffer): Promise<{ picture: Buffer; small: Buffer; width: number; height: number }> {
   if (!kindOf(bytes))
     throw unfit(

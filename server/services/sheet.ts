@@ -8,7 +8,9 @@ import { shopById } from '../repositories/shops'
 import { heldBecause } from './board'
 import { jobOf } from './jobs'
 
-/** The sheet as it was signed last; for an open job, as it stands. Beside it, as they are now: other tasks of the visit. */
+/**
+ * The sheet as it was signed last; for an open job, as it stands. Beside it, as they are now: other tasks of the visit.
+ */
 export async function readSheet(db: Db, shopId: number, id: number, now: Date): Promise<SheetResponse> {
   const job = await jobOf(db, shopId, id)
   const { name } = await shopById(db, shopId)

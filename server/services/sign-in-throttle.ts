@@ -11,7 +11,10 @@ interface Patience {
 }
 /** A name at one address, or on one device that has signed in by it before: a person who mistypes. */
 const PERSON: Patience = { free: 6, firstS: 5, longestS: 900 }
-/** All unknown devices together that try a name, or all names tried from an address: a stranger who guesses. It slows, and never locks out. */
+/**
+ * All unknown devices together that try a name, or all names tried from an address: a stranger who guesses. It slows,
+ * and never locks out.
+ */
 const STRANGERS: Patience = { free: 60, firstS: 2, longestS: 60 }
 /** After so long without a try the count begins anew. */
 const QUIET_MINUTES = 30
@@ -20,7 +23,9 @@ const hashed = (text: string): string => createHash('sha256').update(text).diges
 const pauseS = (tries: number, { free, firstS, longestS }: Patience): number =>
   tries < free ? 0 : Math.min(longestS, firstS * 2 ** Math.min(20, tries - free))
 
-/** Where a try comes from. `device` is a device that has signed in by this name before, and is not held up by strangers. */
+/**
+ * Where a try comes from. `device` is a device that has signed in by this name before, and is not held up by strangers.
+ */
 export interface TryFrom {
   signIn: string
   address: string
@@ -41,7 +46,10 @@ const subjectsOf = ({ signIn, address, device }: TryFrom): { key: string; patien
 
 const inWords = (s: number): string => (s < 90 ? `${Math.ceil(s)} seconds` : `${Math.ceil(s / 60)} minutes`)
 
-/** Counts a try before its password is looked at, so that many at once are counted too. @throws Problem 429 saying how long to wait */
+/**
+ * Counts a try before its password is looked at, so that many at once are counted too. @throws Problem 429 saying how
+ * long to wait
+ */
 export async function countTry(pool: Pool, from: TryFrom): Promise<void> {
   const waitS = await transaction(pool, async db => {
     const found = []
@@ -58,7 +66,9 @@ export async function countTry(pool: Pool, from: TryFrom): Promise<void> {
     })
 }
 
-/** The password was right: the person's own count begins anew, and strangers' counts are as they were before this try. */
+/**
+ * The password was right: the person's own count begins anew, and strangers' counts are as they were before this try.
+ */
 export async function forgetOwnTries(pool: Pool, from: TryFrom): Promise<void> {
   for (const { key, patience } of subjectsOf(from))
     await (patience === PERSON ? forgetTries(pool, key) : giveBackTry(pool, key))

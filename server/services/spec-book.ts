@@ -45,7 +45,9 @@ const missing = (what = 'model'): never => {
   throw notFound(what)
 }
 
-/** Refuses figures that may be slips until each is answered. @returns what was answered, to be kept with the revision */
+/**
+ * Refuses figures that may be slips until each is answered. @returns what was answered, to be kept with the revision
+ */
 function answeredDoubts(engine: Engine, answered: string[]): RevisionRow['answered'] {
   const doubts = doubtsOf(engine)
   const open = doubts.filter(d => !answered.includes(d.id))
@@ -111,7 +113,10 @@ export async function readModel(db: Db, person: SignedIn, modelId: number): Prom
   }
 }
 
-/** A change of a model's figures: a new revision, to be approved. @throws Problem 409 when somebody else's came between, with its number */
+/**
+ * A change of a model's figures: a new revision, to be approved. @throws Problem 409 when somebody else's came between,
+ * with its number
+ */
 export const addDraft = (
   pool: Pool,
   person: SignedIn,
@@ -275,7 +280,8 @@ async function find(db: Db, shopId: number, q: string, limit: number): Promise<n
 }
 
 /**
- * Models by what was typed, tolerant of case, spaces, hyphens and small slips; without anything typed, those last used, then the book's
+ * Models by what was typed, tolerant of case, spaces, hyphens and small slips; without anything typed, those last used,
+ * then the book's
  * beginning. The model of the machine in question comes first.
  */
 export async function searchModels(

@@ -28,7 +28,9 @@ export function noText(first: Uint8Array): string | null {
 
 /** A record that is larger has lost a closing quote. */
 const MOST_RECORD = 400_000
-/** Bytes as text, a byte that is no UTF-8 as U+FFFD, so that its cell can be named; a mark of byte order is left out. */
+/**
+ * Bytes as text, a byte that is no UTF-8 as U+FFFD, so that its cell can be named; a mark of byte order is left out.
+ */
 class Decoder extends Transform {
   private readonly decoder = new TextDecoder('utf-8')
   constructor() {
@@ -65,7 +67,10 @@ const skippedBecause = (code: string): string =>
     CSV_QUOTE_NOT_CLOSED: 'A quote that was opened is not closed: what follows it in the file is not read.',
   })[code] ?? 'This row cannot be read: look at its quotes.'
 
-/** Rows of a CSV as they stand in it, counted as a spreadsheet does: the heading is row 1. What cannot be read is a row with a problem, and the others stay. */
+/**
+ * Rows of a CSV as they stand in it, counted as a spreadsheet does: the heading is row 1. What cannot be read is a row
+ * with a problem, and the others stay.
+ */
 export async function* csvRows(
   bytes: AsyncIterable<Buffer>,
   delimiter: string,

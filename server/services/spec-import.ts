@@ -174,7 +174,10 @@ export async function readRows(
   return (await rowsOf(db, person.shopId, id, [state], after, ROWS_SHOWN)).map(asSeen)
 }
 
-/** Begins to read a file: each row is checked and held against the book, in the background; `readImport` says how far it is. */
+/**
+ * Begins to read a file: each row is checked and held against the book, in the background; `readImport` says how far it
+ * is.
+ */
 export async function beginReading(
   pool: Pool,
   person: SignedIn,
@@ -333,7 +336,10 @@ export async function answerRow(pool: Pool, person: SignedIn, id: number, rowNo:
   return asSeen(answered)
 }
 
-/** Writes what a preview showed: all new and changed rows in one transaction, or nothing. In the background, and it can be cancelled. */
+/**
+ * Writes what a preview showed: all new and changed rows in one transaction, or nothing. In the background, and it can
+ * be cancelled.
+ */
 export async function acceptImport(
   pool: Pool,
   person: SignedIn,
@@ -352,7 +358,8 @@ export async function acceptImport(
     try {
       await transaction(pool, async db => {
         await writeAll(pool, db, person, found, approved ? approveBecause : '')
-        // in the same transaction: whoever cancels now either comes first, and nothing is written, or is told that it is done
+        // in the same transaction: whoever cancels now either comes first, and nothing is written, or is told that it
+        // is done
         if (!(await advanceImport(db, shopId, id, ['writing'], 'done'))) throw new Cancelled()
         await setImport(db, shopId, id, {
           state: 'done',

@@ -28,7 +28,10 @@ function thread(): Worker | null {
   return (worker = made)
 }
 
-/** Outlooks of many machines, worked out in a thread of their own, so that requests are not held up. Without the bundle, here. */
+/**
+ * Outlooks of many machines, worked out in a thread of their own, so that requests are not held up. Without the bundle,
+ * here.
+ */
 export function outlooksElsewhere(facts: OutlookFacts[]): Promise<Outlook[]> {
   const other = thread()
   if (!other) return Promise.resolve(facts.map(outlook))

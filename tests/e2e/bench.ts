@@ -67,7 +67,10 @@ function keyFor(text: string, label: string, gaps: Gaps): number {
   return gap < t - 0.01 ? 4 : gap < t ? 3 : gap < t + 0.015 ? 2 : 1
 }
 
-/** Answers, by keyboard or by tapping, until an instruction begins with given words, or so many times. Returns what was asked. */
+/**
+ * Answers, by keyboard or by tapping, until an instruction begins with given words, or so many times. Returns what was
+ * asked.
+ */
 export async function workUntil(
   page: Page,
   until: string,

@@ -22,7 +22,10 @@ interface Told {
 }
 const plain = (text: string): string => text.replaceAll(/\s+/g, ' ').trim()
 
-/** A hand at a virtual engine in front of the real Bench: it does what the screen says, and answers on the screen what is true. */
+/**
+ * A hand at a virtual engine in front of the real Bench: it does what the screen says, and answers on the screen what
+ * is true.
+ */
 export class BenchHand {
   readonly hand: VirtualHand
   private readonly tools: JobTools

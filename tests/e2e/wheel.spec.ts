@@ -15,7 +15,10 @@ const ASSUMED: Cam = {
   exhaustClosesAfterTdcDeg: 10,
 }
 
-/** The whole closed arc of a valve by the cam card: the ramp is 30° at 1 mm of lift; a decompressor is cut out by what is drawn. */
+/**
+ * The whole closed arc of a valve by the cam card: the ramp is 30° at 1 mm of lift; a decompressor is cut out by what
+ * is drawn.
+ */
 function closedByCard(engine: Engine, valve: Engine['valves'][number]): [number, number] {
   const cam = engine.cam ?? ASSUMED
   const fires = engine.cylinders.find(c => c.id === valve.cylinderId)!.firingAngleDeg

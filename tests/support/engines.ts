@@ -14,7 +14,10 @@ const head = (cylinderId: string, name: string, x: number, each = 1): Engine['va
     })),
   )
 
-/** A twin with a cylinder on the left that fires first and one on the right that fires so many degrees later, each with its T mark. */
+/**
+ * A twin with a cylinder on the left that fires first and one on the right that fires so many degrees later, each with
+ * its T mark.
+ */
 export const twinOf = (rightFiresDeg: number, changes: Partial<Engine> = {}): Engine =>
   engineOf({
     cylinders: [

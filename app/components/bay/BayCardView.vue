@@ -8,7 +8,10 @@ import { VERDICT_WORDS } from '../bench/verdict-words'
 import CardTasks from './CardTasks.vue'
 import CoolingCurve from './CoolingCurve.vue'
 
-/** A job on the board: which machine, what was measured so far, when it is cold, what else it is for, and the one next thing. */
+/**
+ * A job on the board: which machine, what was measured so far, when it is cold, what else it is for, and the one next
+ * thing.
+ */
 const props = defineProps<{ card: BayCard; nowMs: number; clock: (atMs: number) => string; moving: boolean }>()
 defineEmits<{ move: []; changed: [] }>()
 const measured = computed(() => props.card.valves.some(v => v.verdict !== 'not measured'))

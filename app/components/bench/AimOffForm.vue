@@ -6,7 +6,10 @@ import { computed, ref } from 'vue'
 import { type Happening, EVENTS } from '~~/core/job'
 import { formatLength, parseLength } from '~~/core/units'
 
-/** What tightening the nut does to the gap, by the mechanic’s own word: so much is aimed off until this job’s nuts say otherwise. */
+/**
+ * What tightening the nut does to the gap, by the mechanic’s own word: so much is aimed off until this job’s nuts say
+ * otherwise.
+ */
 const props = defineProps<{ shiftMm: number | null; unit: 'mm' | 'thou' }>()
 const emit = defineEmits<{ record: [happening: Happening] }>()
 const WAYS = [

@@ -5,7 +5,9 @@ import type { BenchScreen } from '../../composables/useBenchScreen'
 import AnswerPanel from './AnswerPanel.vue'
 import ClashFacts from './ClashFacts.vue'
 
-/** The question of the moment and its keys: somebody else’s hand comes before a clash, a clash before the next thing. */
+/**
+ * The question of the moment and its keys: somebody else’s hand comes before a clash, a clash before the next thing.
+ */
 const props = defineProps<{ screen: BenchScreen; next: NextThing }>()
 defineEmits<{ pass: [] }>()
 const other = computed(() => props.screen.handOver.asked.value)

@@ -5,7 +5,9 @@ import { nextTick, onMounted, ref, useTemplateRef } from 'vue'
 import { type BladeSet, engraving, leavesOf, plainBlade } from '~~/core/feeler'
 import { parseLength } from '~~/core/units'
 
-/** A blade by its size, typed, or a stack with plus signs: of the set in hand, or a message that names the neighbours. */
+/**
+ * A blade by its size, typed, or a stack with plus signs: of the set in hand, or a message that names the neighbours.
+ */
 const props = defineProps<{ set: BladeSet }>()
 const emit = defineEmits<{ done: [engravedMm: number[]]; back: [] }>()
 const text = ref('')

@@ -2,7 +2,10 @@
 import { computed, nextTick, useTemplateRef, watch } from 'vue'
 import { type BladeSet, engraving, leavesOf } from '~~/core/feeler'
 
-/** The blades of the set in a fan, those to try raised, a stack as several; any other may be chosen. What is missing is dashed, what is bent says so. */
+/**
+ * The blades of the set in a fan, those to try raised, a stack as several; any other may be chosen. What is missing is
+ * dashed, what is bent says so.
+ */
 const props = defineProps<{
   set: BladeSet
   chosen: number[] | null

@@ -23,7 +23,10 @@ const felt = computed(
 const stop = computed(() => stopHere(props.view))
 const cylinderId = computed(() => valveById(pin.value.spec.engine, props.valveId).cylinderId)
 const role = computed(() => pin.value.spec.engine.valves.filter(v => v.id === props.valveId).map(v => v.role))
-/** What stands beside the picture, the most pressing first: a bent blade, the trial that would settle it, blade error, estimates. */
+/**
+ * What stands beside the picture, the most pressing first: a bent blade, the trial that would settle it, blade error,
+ * estimates.
+ */
 const beside = computed(() => {
   const { settleWithMm, verdict, cautions } = judged.value
   const mm = (v: number) => `${formatLength(v, pin.value.unit)} ${pin.value.unit}`

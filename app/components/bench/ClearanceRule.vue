@@ -3,7 +3,10 @@ import { computed, useId } from 'vue'
 import type { Verdict } from '~~/core/feeler'
 import { VERDICT_COLOUR } from './verdict-words'
 
-/** A steel rule for one clearance: mm hang from the top, thou rise from the bottom, the spec a field, the reading a bracket. */
+/**
+ * A steel rule for one clearance: mm hang from the top, thou rise from the bottom, the spec a field, the reading a
+ * bracket.
+ */
 const props = defineProps<{
   minMm: number
   maxMm: number
@@ -12,7 +15,9 @@ const props = defineProps<{
   reading: { loMm: number; hiMm: number | null } | null
   verdict: Verdict | 'not measured'
   asLeft?: { loMm: number; hiMm: number | null } | null
-  /** Each trial of the reading: a ring for a blade that went free, filled for a drag, a cross for one that was refused. */
+  /**
+   * Each trial of the reading: a ring for a blade that went free, filled for a drag, a cross for one that was refused.
+   */
   trials?: { mm: number; feel: string }[]
   /** Length of the rule's body in its own units; its height stays. */
   length?: number

@@ -3,7 +3,10 @@ import { computed, useId } from 'vue'
 import { engraving, type Stack } from '~~/core/feeler'
 import { formatLength } from '~~/core/units'
 
-/** The gap between screw and valve tip to scale: what is proved open, what is still possible, and the blade or stack to try. */
+/**
+ * The gap between screw and valve tip to scale: what is proved open, what is still possible, and the blade or stack to
+ * try.
+ */
 const props = defineProps<{
   loMm: number
   hiMm: number | null

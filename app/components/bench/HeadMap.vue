@@ -14,7 +14,10 @@ const linesOf = (name: string): string[] =>
     ? [name.slice(0, name.lastIndexOf(' ')), name.slice(name.lastIndexOf(' ') + 1)]
     : [name]
 const headX = (x: number): number => 90 + x * 240
-/** One combustion chamber a cylinder, about its own valves, with the plug beside them, or between them where there is little room. */
+/**
+ * One combustion chamber a cylinder, about its own valves, with the plug beside them, or between them where there is
+ * little room.
+ */
 const chambers = computed(() =>
   props.engine.cylinders.map((c, _, all) => {
     const own = props.engine.valves.filter(v => v.cylinderId === c.id).map(v => headX(v.headX))

@@ -24,7 +24,10 @@ import BladeFan from './BladeFan.vue'
 import SlotClock, { type SlotTry } from './SlotClock.vue'
 import VerdictShape from './VerdictShape.vue'
 
-/** Set: the slot as a clock, the aim, the way through the lock, each round, and the turn, which may be changed before it is recorded. */
+/**
+ * Set: the slot as a clock, the aim, the way through the lock, each round, and the turn, which may be changed before it
+ * is recorded.
+ */
 const props = defineProps<{
   view: JobView
   stage: Extract<Stage, { kind: 'screw' }>
@@ -113,7 +116,9 @@ const aimWords = computed(() => {
     : { title: `Aim ${mm(aim.beforeMm)}`, why: 'Nothing is aimed off until two locks are on record.' }
 })
 const change = (by: number) => emit('turn', (props.turnDeg ?? 0) + by)
-/** The turn that brings the slot to a place on the clock: of those that look alike, the one nearest to what was asked. */
+/**
+ * The turn that brings the slot to a place on the clock: of those that look alike, the one nearest to what was asked.
+ */
 const turnTo = (clockDeg: number) =>
   emit(
     'turn',

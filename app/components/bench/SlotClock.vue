@@ -9,7 +9,8 @@ export interface SlotTry {
   words: string
 }
 /**
- * The adjusting screw from above as a clock. Angles are degrees clockwise from 12 on the clock itself; where nobody noted the slot,
+ * The adjusting screw from above as a clock. Angles are degrees clockwise from 12 on the clock itself; where nobody
+ * noted the slot,
  * 12 is where it stood as found. The hatched arc holds the answer. The slot may be dragged to where it points now.
  */
 const props = defineProps<{

@@ -14,7 +14,10 @@ import {
 import AimOffForm from './AimOffForm.vue'
 import PanelFrame from './PanelFrame.vue'
 
-/** How this job’s valves are set and proved: target, blade while locking, what locking is taken to do, what counts as proof. */
+/**
+ * How this job’s valves are set and proved: target, blade while locking, what locking is taken to do, what counts as
+ * proof.
+ */
 const props = defineProps<{ view: JobView }>()
 defineEmits<{ record: [happening: Happening]; back: [] }>()
 const target = computed(() => props.view.state.target ?? props.view.pin.target)

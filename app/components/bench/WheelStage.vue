@@ -6,7 +6,9 @@ import CycleWheel from '../engine/CycleWheel.vue'
 import MarkWindow from '../engine/MarkWindow.vue'
 import { marksStatement, placeStatement, stopStatement, turnStatement } from './stage-words'
 
-/** The Find step's picture: wheel and section, with what is known in its corners, and the mark as it looks when right. */
+/**
+ * The Find step's picture: wheel and section, with what is known in its corners, and the mark as it looks when right.
+ */
 const props = defineProps<{ view: JobView; stage: Extract<Stage, { kind: 'wheel' }>; withoutWords?: string }>()
 const engine = computed(() => props.view.pin.spec.engine)
 const crank = useSmoothAngle(toRef(() => props.view.position.peakDeg))

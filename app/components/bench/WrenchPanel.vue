@@ -5,7 +5,10 @@ import { scaleWords } from '~~/core/torque'
 import { formatTorque } from '~~/core/units'
 import PanelFrame from './PanelFrame.vue'
 
-/** The torque wrench in hand and what stands in line with it, with what to set it to. One that cannot be set so is not taken. */
+/**
+ * The torque wrench in hand and what stands in line with it, with what to set it to. One that cannot be set so is not
+ * taken.
+ */
 const props = defineProps<{ view: JobView }>()
 const emit = defineEmits<{ record: [happening: Happening]; back: [] }>()
 const nm = computed(() => props.view.pin.spec.engine.torques.locknutNm)

@@ -20,7 +20,10 @@ import type { Stop } from '~~/core/stops'
 import { at, polarPath, ringPath, textArc, xy } from './geometry'
 import EngineSection from './EngineSection.vue'
 
-/** The 720° cycle once round, with marks, closed arcs, belief and stops; in its middle the cylinder in question at the likeliest angle. */
+/**
+ * The 720° cycle once round, with marks, closed arcs, belief and stops; in its middle the cylinder in question at the
+ * likeliest angle.
+ */
 const props = defineProps<{
   engine: Engine
   arcs: BeliefArc[]

@@ -2,7 +2,10 @@
 import { computed } from 'vue'
 import { type Engine, greatestLiftMm, pistonDrop, rodLengthMm, type Role, valveLift } from '~~/core/engine'
 
-/** One cylinder in section at its own crank angle, 0 at its compression TDC, every part where its kinematics put it; seen from where the crank turns clockwise. */
+/**
+ * One cylinder in section at its own crank angle, 0 at its compression TDC, every part where its kinematics put it;
+ * seen from where the crank turns clockwise.
+ */
 const props = defineProps<{
   engine: Engine
   crankDeg: number
@@ -39,7 +42,10 @@ const SIDES: { role: Role; sign: 1 | -1 }[] = [
   { role: 'exhaust', sign: 1 },
 ]
 
-/** Cam profile by the lift law, turned at half crank speed; `contactDeg` is where its follower touches, clockwise from up. */
+/**
+ * Cam profile by the lift law, turned at half crank speed; `contactDeg` is where its follower touches, clockwise from
+ * up.
+ */
 function camPath(role: Role, contactDeg: number, base: number, rise: number): string {
   const points: string[] = []
   for (let body = 0; body < 360; body += 4) {

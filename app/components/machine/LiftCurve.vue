@@ -8,7 +8,10 @@ import { middleOf } from '~~/core/history'
 import { formatLength } from '~~/core/units'
 import type { ValveHistory } from '~~/shared/machines'
 
-/** What the gap as found does to a valve, beside the gap as it should be: where it opens and where it closes, near its seat, where a gap shows. */
+/**
+ * What the gap as found does to a valve, beside the gap as it should be: where it opens and where it closes, near its
+ * seat, where a gap shows.
+ */
 const props = defineProps<{ engine: Engine; valve: ValveHistory }>()
 defineEmits<{ done: [] }>()
 Chart.register(LineController, LineElement, PointElement, LinearScale)

@@ -4,7 +4,9 @@ import { computed } from 'vue'
 
 /** The tag that hangs on a machine: its number in letters, and as a code that opens its page on a phone. */
 const props = defineProps<{ tag: string; lines: string[]; address: string }>()
-/** Error correction M: a thumb's grease may hide a seventh of it. The quiet zone is four cells, as the standard wants. */
+/**
+ * Error correction M: a thumb's grease may hide a seventh of it. The quiet zone is four cells, as the standard wants.
+ */
 const code = computed(() => QRCode.create(props.address, { errorCorrectionLevel: 'M' }).modules)
 const QUIET = 4
 const path = computed(() => {

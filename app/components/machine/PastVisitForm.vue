@@ -9,7 +9,10 @@ import TextField from '../forms/TextField.vue'
 import { useMachineEdits } from '../../composables/useMachineEdits'
 import { meterOf } from './meter-field'
 
-/** A visit that stands on paper: the day, the meter, and of each valve what was found and left, as far as the paper says. */
+/**
+ * A visit that stands on paper: the day, the meter, and of each valve what was found and left, as far as the paper
+ * says.
+ */
 const props = defineProps<{ seen: MachineResponse; unit: 'mm' | 'thou' }>()
 const emit = defineEmits<{ changed: [] }>()
 const { form, pastVisit } = useMachineEdits()
@@ -17,7 +20,9 @@ const given = reactive({ on: '', meter: '', replaced: false, words: '' })
 const valves = reactive(Object.fromEntries(props.seen.valves.map(v => [v.valveId, { found: '', left: '', wrong: '' }])))
 const kept = ref('')
 
-/** “0.10–0.12”, or one figure with a thousandth of an inch about it: paper gives no more than the blade that dragged. */
+/**
+ * “0.10–0.12”, or one figure with a thousandth of an inch about it: paper gives no more than the blade that dragged.
+ */
 const HALF_MM = 0.0127
 function intervalOf(typed: string): { loMm: number; hiMm: number } | null {
   if (typed.trim() === '') return null

@@ -5,7 +5,10 @@ import { ref } from 'vue'
 import TextField from '../forms/TextField.vue'
 import { useReminder } from '../../composables/useReminder'
 
-/** What an owner is told of all their machines that are due: to copy, to print, or to send. That they were told is written down. */
+/**
+ * What an owner is told of all their machines that are due: to copy, to print, or to send. That they were told is
+ * written down.
+ */
 const props = defineProps<{ customerId: number; weeks: number }>()
 const emit = defineEmits<{ done: []; told: [] }>()
 const { form, draft, subject, text, email, saveEmail, tell: writeDown } = useReminder(props)

@@ -4,7 +4,9 @@ import { type BladeSet, engravedWords, engraving, leavesOf } from '~~/core/feele
 import type { BladeFelt, LevelRules } from '~~/core/practice'
 import PullBar from './PullBar.vue'
 
-/** A blade, or two on each other, slid into the gap: its pull is felt and not named. While it is in, the crank is held. */
+/**
+ * A blade, or two on each other, slid into the gap: its pull is felt and not named. While it is in, the crank is held.
+ */
 const props = defineProps<{
   set: BladeSet
   bladesMm: number[]

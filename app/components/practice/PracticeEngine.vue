@@ -3,7 +3,9 @@ import { computed, ref } from 'vue'
 import { cylinderById, type Engine, pistonDrop, rodLengthMm, wrap } from '~~/core/engine'
 import EngineSection from '../engine/EngineSection.vue'
 
-/** The engine on the practice bench: cut open or closed, its flywheel to be dragged round, the soft rod on its piston. */
+/**
+ * The engine on the practice bench: cut open or closed, its flywheel to be dragged round, the soft rod on its piston.
+ */
 const props = defineProps<{
   engine: Engine
   crankDeg: number

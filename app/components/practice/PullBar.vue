@@ -2,7 +2,10 @@
 import { computed } from 'vue'
 import { PULL_N } from '~~/core/practice'
 
-/** The pull on a blade as it slides: the force now, the most on this stroke, and how it went. Feels are named on the first level only. */
+/**
+ * The pull on a blade as it slides: the force now, the most on this stroke, and how it went. Feels are named on the
+ * first level only.
+ */
 const props = defineProps<{ forceN: number; mostN: number; trace: number[]; zones: boolean }>()
 const MOST = 16
 const W = 270

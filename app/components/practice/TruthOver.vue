@@ -8,7 +8,10 @@ import { snapMm } from '~~/core/units'
 import { placeStatement } from '../bench/stage-words'
 import CycleWheel from '../engine/CycleWheel.vue'
 
-/** One step of a run: on the wheel where the answers put the crank and where it stood; on rules what was measured and the true gap. */
+/**
+ * One step of a run: on the wheel where the answers put the crank and where it stood; on rules what was measured and
+ * the true gap.
+ */
 const props = defineProps<{ steps: Replayed[] }>()
 const at = defineModel<number>({ required: true })
 const step = computed(() => props.steps[at.value]!)

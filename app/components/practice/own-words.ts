@@ -3,7 +3,9 @@ import type { AnswerKey, Happening } from '~~/core/job'
 import type { Observation } from '~~/core/position'
 import type { Tool } from '../../composables/usePractice'
 
-/** What somebody may say unasked with a tool in hand. `moves` are the degrees turned since the crank was last spoken of. */
+/**
+ * What somebody may say unasked with a tool in hand. `moves` are the degrees turned since the crank was last spoken of.
+ */
 export interface OwnWords {
   label: string
   instruction: string

@@ -7,7 +7,10 @@ import type { BladeSetRow } from '~~/shared/responses'
 import ChoiceField from '../forms/ChoiceField.vue'
 import TextField from '../forms/TextField.vue'
 
-/** One blade set: each blade with both units and what is known of it. A tap opens the blade for its measured size and condition. */
+/**
+ * One blade set: each blade with both units and what is known of it. A tap opens the blade for its measured size and
+ * condition.
+ */
 const props = defineProps<{ set: BladeSetRow; mine: boolean; isLead: boolean; busy: boolean }>()
 const emit = defineEmits<{ change: [set: BladeSetRow]; favourite: []; remove: [] }>()
 const other = computed(() => (props.set.unit === 'mm' ? ('thou' as const) : ('mm' as const)))

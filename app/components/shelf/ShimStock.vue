@@ -6,7 +6,10 @@ import type { ShimStockRow } from '~~/shared/responses'
 import type { useForm } from '../../composables/useForm'
 import TextField from '../forms/TextField.vue'
 
-/** Shims in stock by diameter and thickness; whoever takes or finds one counts it. A signed job takes its own off the shelf. */
+/**
+ * Shims in stock by diameter and thickness; whoever takes or finds one counts it. A signed job takes its own off the
+ * shelf.
+ */
 const props = defineProps<{ shims: ShimStockRow[]; form: ReturnType<typeof useForm> }>()
 const emit = defineEmits<{
   count: [

@@ -5,7 +5,10 @@ import { spanOf, type Verdict } from '~~/core/feeler'
 import type { Affected } from '~~/shared/spec-book'
 import { VERDICT_COLOUR } from '../bench/verdict-words'
 
-/** How the shop's last as-left readings stand to a draft: one bar a valve, the draft's field behind, the old limits dashed. */
+/**
+ * How the shop's last as-left readings stand to a draft: one bar a valve, the draft's field behind, the old limits
+ * dashed.
+ */
 const props = defineProps<{ readings: Affected[]; before: Clearance; after: Clearance }>()
 const W = 590
 const ROW = 7

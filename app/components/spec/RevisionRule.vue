@@ -2,7 +2,9 @@
 import { computed } from 'vue'
 import type { RevisionRow } from '~~/shared/spec-book'
 
-/** The revisions of a model on a rule of years; the one in force fills it from its day on. Any may be chosen to read. */
+/**
+ * The revisions of a model on a rule of years; the one in force fills it from its day on. Any may be chosen to read.
+ */
 const props = defineProps<{
   revisions: RevisionRow[]
   inForceId: number

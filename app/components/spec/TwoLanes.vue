@@ -3,7 +3,9 @@ import { computed } from 'vue'
 import type { Clearance } from '~~/core/engine'
 import { spanOf } from '~~/core/feeler'
 
-/** Two printed readings of one figure on a short rule: solid the one that is used, dashed the one that was set aside. */
+/**
+ * Two printed readings of one figure on a short rule: solid the one that is used, dashed the one that was set aside.
+ */
 const props = defineProps<{ used: Clearance; aside: Clearance }>()
 const W = 376
 const ends = computed(() => [spanOf(props.used), spanOf(props.aside)])

@@ -6,11 +6,17 @@ import type { Said, WorkState } from '../state'
 /** All that one kind of event is. */
 export interface EventKind<T extends string, P extends z.ZodType> {
   type: T
-  /** What it carries, version 1, with the words for what cannot be. A later version is upcast when it is read, never rewritten. */
+  /**
+   * What it carries, version 1, with the words for what cannot be. A later version is upcast when it is read, never
+   * rewritten.
+   */
   payload: P
   /** Its meaning hangs on where crank and screw stood: an answer of another device waits until it is known which. */
   dependsOnPlace?: true
-  /** It can change a reading or the job’s status, so that the server makes its projections anew; all else is only written down. */
+  /**
+   * It can change a reading or the job’s status, so that the server makes its projections anew; all else is only
+   * written down.
+   */
   projected?: true
   /** Whether it moved the crank or a screw, so that what was felt before it means something else after it. */
   moves?: (payload: z.output<P>) => boolean

@@ -325,11 +325,17 @@ function noStopDraft(view: JobView, valveId: string): Worded {
   }
 }
 
-/** So often an intake is watched, and so often the crank is moved, before it is said that this settles nothing. From memory. */
+/**
+ * So often an intake is watched, and so often the crank is moved, before it is said that this settles nothing. From
+ * memory.
+ */
 const MOST_WATCHED = 2
 const MOST_MOVES = 12
 
-/** Whether the place was sought so long, since a blade was last tried or the place given up, that more of the same settles nothing. */
+/**
+ * Whether the place was sought so long, since a blade was last tried or the place given up, that more of the same
+ * settles nothing.
+ */
 function soughtInVain({ noted }: JobView['state'], advice: Advice): boolean {
   const since = noted.findLastIndex(
     ({ observation: o }) => o.kind === 'blade' || o.kind === 'screw-set' || o.kind === 'lost',

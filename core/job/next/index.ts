@@ -95,7 +95,8 @@ const AT_VALVES: ReadonlySet<Step> = new Set(['measure', 'set', 'prove'])
 
 /**
  * The one next thing to do on a job.
- * @param wanted the valve that the mechanic tapped; it is taken where something is still asked of it, at a stop that serves
+ * @param wanted the valve that the mechanic tapped; it is taken where something is still asked of it, at a stop that
+ *   serves
  *   it or with a reason
  */
 export function nextThing(view: JobView, wanted: string | null = null): NextThing {
@@ -112,7 +113,8 @@ export function nextThing(view: JobView, wanted: string | null = null): NextThin
   if (tapped && (tapped.step !== 'prove' || view.state.proving)) {
     const gate = offStopGate(view, wanted!)
     if (gate) return { trial: null, doubted: [], ...offStopDraft(view, wanted!), step: gate.step, requirement: gate }
-    // every valve of a stop is measured as found before a screw is touched; one that was let in with a reason is taken now
+    // every valve of a stop is measured as found before a screw is touched; one that was let in with a reason is taken
+    // now
     const letIn = view.state.passed.some(p => p.gate === gateOf(offStop(view, wanted!)))
     if (letIn || tapped.step === first.step)
       return { trial: null, doubted: [], ...draftFor(view, tapped), step: tapped.step, requirement: tapped }

@@ -70,9 +70,15 @@ const alreadySaid = (view: JobView, valve: ValveState): string => {
   return reading?.trials.length ? `${judgeReading(view.pin, reading, valve.valveId).reason} ` : ''
 }
 
-/** Nobody answered for so long: whoever comes back looks first. Longer than a pause, for keys must not change under a hand that takes its time. From memory. */
+/**
+ * Nobody answered for so long: whoever comes back looks first. Longer than a pause, for keys must not change under a
+ * hand that takes its time. From memory.
+ */
 const AWAY_MS = 600_000
-/** Whether the mark is looked at before a valve is measured or its nut loosened: after a pause, another hand, or a nut that was torqued. */
+/**
+ * Whether the mark is looked at before a valve is measured or its nut loosened: after a pause, another hand, or a nut
+ * that was torqued.
+ */
 export const wantsMarkCheck = ({ state, nowMs }: JobView): boolean =>
   state.mayHaveMoved || (state.lastAt !== null && nowMs - Date.parse(state.lastAt) >= AWAY_MS)
 

@@ -34,7 +34,10 @@ export function turnDoubt(turn: ScrewTurn): string {
   return `give or take ${Math.max(1, Math.round((turn.mostDeg - turn.leastDeg) / 2))}°`
 }
 
-/** The Set step for one valve: loosen, turn and feel, nip and feel, torque and feel, as many rounds as it takes; or by its shim. */
+/**
+ * The Set step for one valve: loosen, turn and feel, nip and feel, torque and feel, as many rounds as it takes; or by
+ * its shim.
+ */
 export function setThing(view: JobView, valve: ValveState): Worded {
   const { adjuster } = valveById(view.pin.spec.engine, valve.valveId)
   if (adjuster === 'shim') return shimThing(view, valve)
@@ -48,7 +51,10 @@ export function setThing(view: JobView, valve: ValveState): Worded {
   return valve.nut === 'nipped' ? nippedThing(view, valve) : looseThing(view, valve)
 }
 
-/** What the torque left is read until it is proved; where it is out, as narrowly as tells what the lock did: else the next round would aim as the last. */
+/**
+ * What the torque left is read until it is proved; where it is out, as narrowly as tells what the lock did: else the
+ * next round would aim as the last.
+ */
 function torqueUnread(view: JobView, valve: ValveState): boolean {
   const reading = presentReading(valve)
   const { verdict } = judgeReading(view.pin, reading, valve.valveId)

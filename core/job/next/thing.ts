@@ -23,7 +23,10 @@ export type Asks =
   | 'shim-read'
   | 'shim-size'
 
-/** An answer: what is felt or done, and what it records. A key that asks opens one field; a key with neither is the gate. */
+/**
+ * An answer: what is felt or done, and what it records. A key that asks opens one field; a key with neither is the
+ * gate.
+ */
 export interface AnswerKey {
   title: string
   help: string

@@ -5,7 +5,10 @@ import { find, noStop, unserved } from './place'
 import { at, type AskedAt } from './requirement'
 import { apart, awaitsShim, far, measure, set, toMeasureOrSet } from './valve'
 
-/** Stop by stop: find it, measure as found, set what is out. Shims come after all stops, for the cam comes out for them once. */
+/**
+ * Stop by stop: find it, measure as found, set what is out. Shims come after all stops, for the cam comes out for them
+ * once.
+ */
 export function measuring(view: JobView): AskedAt[] {
   const open = toMeasureOrSet(view)
   const byShim = view.state.valves.filter(v => awaitsShim(view, v))

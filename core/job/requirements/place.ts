@@ -6,7 +6,10 @@ import type { JobView } from '../view'
 import { type Asked, ask, gateOf, nameOf, passedFor, type What } from './requirement'
 import { asFoundDone, isProved, needsSetting } from './valve'
 
-/** A screw opened here by more than any valve lacks, and the blade still refused: whatever the belief says, the valve is not closed here. */
+/**
+ * A screw opened here by more than any valve lacks, and the blade still refused: whatever the belief says, the valve is
+ * not closed here.
+ */
 function openedInVain({ state }: JobView, valveId: string): boolean {
   // it was turned back since, and is left alone here
   if (state.valves.some(v => v.valveId === valveId && v.leftAtPlace === state.places)) return false
@@ -27,7 +30,10 @@ const differing = ({ state }: JobView, { valveId }: ValveState): What => ({
 const differencePassed = (view: JobView, valve: ValveState): boolean =>
   passedFor(view, gateOf(differing(view, valve))) !== null
 
-/** The position of a stop is asked for while a valve there has something to be done. A reason given counts for this place only. */
+/**
+ * The position of a stop is asked for while a valve there has something to be done. A reason given counts for this
+ * place only.
+ */
 export function find(view: JobView, { stop, index, valves }: StopWork, todo: (valve: ValveState) => boolean): Asked {
   const vain = valves.find(v => openedInVain(view, v.valveId))
   if (vain)

@@ -3,7 +3,10 @@ import type { Passed, ValveState } from '../state'
 import type { Step } from '../steps'
 import type { JobView } from '../view'
 
-/** What a step asks for, as data. `place` counts the crank’s movements: a reason given there counts for that place alone. */
+/**
+ * What a step asks for, as data. `place` counts the crank’s movements: a reason given there counts for that place
+ * alone.
+ */
 export type What =
   | { kind: 'machine' | 'spec' | 'spec-approved' | 'cold' | 'safe' | 'plug-read' | 'valves' }
   | { kind: 'figure'; role: Role }

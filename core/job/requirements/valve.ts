@@ -14,7 +14,10 @@ export function needsSetting(view: JobView, valve: ValveState): boolean {
   return valve.setChosen && valve.round === 0
 }
 
-/** As found is done when the verdict is proved, or cannot be with this set and the valve is to be set; and for a valve that is out, as narrowly as serves the screw and the history. */
+/**
+ * As found is done when the verdict is proved, or cannot be with this set and the valve is to be set; and for a valve
+ * that is out, as narrowly as serves the screw and the history.
+ */
 export function asFoundDone(view: JobView, valve: ValveState): boolean {
   if (valve.round > 0) return true
   const { verdict, reading } = verdictIn(view.pin, valve, 'as found')
@@ -52,7 +55,10 @@ export const apart = (view: JobView, valve: ValveState): Asked[] =>
         ),
       ]
     : []
-/** A screw is seldom set further from where it was found than this: each time again it wants a reason. Degrees, from memory */
+/**
+ * A screw is seldom set further from where it was found than this: each time again it wants a reason. Degrees, from
+ * memory
+ */
 const FAR_DEG = 540
 export function far(view: JobView, valve: ValveState): Asked[] {
   const times = Math.floor(Math.abs(valve.screwDeg) / FAR_DEG)

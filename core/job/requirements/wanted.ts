@@ -3,7 +3,10 @@ import type { Stop } from '../../stops'
 import type { JobView } from '../view'
 import { awaitsShim, toMeasureOrSet, toProve } from './valve'
 
-/** Which stops are looked for now: those of a valve whose nut is loose, else those with a valve still to be measured or set, and after that those still to be proved. */
+/**
+ * Which stops are looked for now: those of a valve whose nut is loose, else those with a valve still to be measured or
+ * set, and after that those still to be proved.
+ */
 export function wantedStops(view: JobView): (stop: Stop) => boolean {
   const open = toMeasureOrSet(view)
   const first = view.state.valves.filter(v => open(v) && !awaitsShim(view, v))
@@ -13,7 +16,9 @@ export function wantedStops(view: JobView): (stop: Stop) => boolean {
   return ids.size === 0 ? () => true : stop => stop.valves.some(v => ids.has(v.valveId))
 }
 
-/** The stop that is looked for now: the one stood at, else the nearest known way on, else the first that still has work. */
+/**
+ * The stop that is looked for now: the one stood at, else the nearest known way on, else the first that still has work.
+ */
 export function nearestStop(view: JobView): Stop | null {
   const wanted = wantedStops(view)
   const standing = standingToward(view.position, wanted)

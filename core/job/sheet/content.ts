@@ -54,7 +54,10 @@ export interface Sheet {
   unit: 'mm' | 'thou'
   valves: SheetValve[]
   departures: { missing: string; reason: string; by: string; at: string }[]
-  /** Answers that were taken back, and blades that felt otherwise when they were tried again: none of them proves anything. */
+  /**
+   * Answers that were taken back, and blades that felt otherwise when they were tried again: none of them proves
+   * anything.
+   */
   corrections?: string[]
   findings: { text: string; by: string; at: string }[]
   notes: { text: string; by: string; at: string }[]

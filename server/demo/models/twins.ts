@@ -155,7 +155,10 @@ export const FALLOW = {
   }),
 }
 
-/** A side-by-side whose manual lists two stops with letters of their own, a little past each top; its intakes are shimmed. */
+/**
+ * A side-by-side whose manual lists two stops with letters of their own, a little past each top; its intakes are
+ * shimmed.
+ */
 export const SPAN = {
   maker: 'Karnok',
   model: 'Span 850',

@@ -125,7 +125,9 @@ export const changeOwner = (pool: Pool, person: SignedIn, id: number, { customer
     })
   })
 
-/** The day of a record, at noon, so that no zone makes another day of it. @throws Problem for one that is still to come */
+/**
+ * The day of a record, at noon, so that no zone makes another day of it. @throws Problem for one that is still to come
+ */
 async function dayOf(db: Db, shopId: number, on: string, now: Date): Promise<Date> {
   const { timeZone } = await shopById(db, shopId)
   const today = daysIn(timeZone)(now)

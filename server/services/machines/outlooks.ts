@@ -65,7 +65,10 @@ const driftWords = (rows: readonly ({ valveId: string } & KnownDrift)[]): string
     .sort()
     .join()
 
-/** All that is known of some machines of one model, and what `outlook` makes of it: the machine's page and the list of what is due rest on the same. */
+/**
+ * All that is known of some machines of one model, and what `outlook` makes of it: the machine's page and the list of
+ * what is due rest on the same.
+ */
 export async function gatherFacts(
   db: Db,
   shopId: number,
@@ -107,7 +110,10 @@ export async function pastForJob(
 const store = (pool: Pool, shopId: number, rows: StoredOutlook[]): Promise<void> =>
   transaction(pool, db => storeOutlooks(db, shopId, rows))
 
-/** Works out some machines of one shop and model in the other thread and writes it down. @returns whether one of a small family drifts otherwise than was kept: others rest on it */
+/**
+ * Works out some machines of one shop and model in the other thread and writes it down. @returns whether one of a small
+ * family drifts otherwise than was kept: others rest on it
+ */
 async function refresh(db: Pool, shopId: number, modelId: number, ids: readonly number[]): Promise<boolean> {
   const [model] = await modelsByIds(db, shopId, [modelId])
   // a model without any figures says nothing, and is not asked again until it has some
@@ -145,7 +151,8 @@ async function refresh(db: Pool, shopId: number, modelId: number, ids: readonly 
 }
 
 /**
- * One machine has changed: it is worked out at once, and what others of its model take from it later. It follows what was
+ * One machine has changed: it is worked out at once, and what others of its model take from it later. It follows what
+ * was
  * committed already and never undoes that: where it cannot be done now, the machine waits for the next round.
  */
 export async function machineChanged(pool: Pool, shopId: number, machineId: number): Promise<void> {

@@ -20,7 +20,10 @@ export interface Column {
 /** A cell is text, or text behind a drawing of some width. */
 export type Cell = string | { text: string; draw: (pdf: PdfPaper, x: number, y: number) => void; width: number }
 
-/** A sheet of paper that is written from top to bottom; a page more is taken where it is full. Sizes in points, times a scale. */
+/**
+ * A sheet of paper that is written from top to bottom; a page more is taken where it is full. Sizes in points, times a
+ * scale.
+ */
 export class PdfPaper {
   readonly doc: PDFKit.PDFDocument
   readonly left = MARGIN

@@ -109,7 +109,10 @@ async function stopping<T>(work: (started: { server?: RunningServer }) => Promis
   }
 }
 
-/** Injects faults into answers that are sent through a failing wire to a server that is killed, and says what came of it. */
+/**
+ * Injects faults into answers that are sent through a failing wire to a server that is killed, and says what came of
+ * it.
+ */
 export const answersUnderFaults = (given: FaultPlan): Promise<AnswerCounts> =>
   stopping(started => injectFaults(given, started))
 

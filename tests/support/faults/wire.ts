@@ -1,6 +1,9 @@
 import { createServer, connect, type Server, type Socket } from 'node:net'
 
-/** What the wire does to the next request: lets it through, loses it on its way there, or loses its reply, at once or late. */
+/**
+ * What the wire does to the next request: lets it through, loses it on its way there, or loses its reply, at once or
+ * late.
+ */
 export type WireFault = 'none' | 'cut before' | 'cut after' | 'cut in the reply' | 'slow'
 
 /** A wire on loopback between a client and the server that can be told to fail; one fault a connection. */

@@ -62,7 +62,7 @@ describe('the next check, before anything is signed', () => {
     )
     const next = book.next()
     expect(next.instruction).toBe('When is the next check due?')
-    expect(next.keys.map(k => k.help).slice(0, 2)).toEqual(['sooner, by its forecast', 'by the spec'])
+    expect(next.keys.map(k => k.help).slice(0, 2)).toEqual(['sooner: a valve may be out', 'by the spec'])
     const { use } = dueByForecast(book.view())!
     expect((next.keys[0]!.happening!.payload as Due).use).toBe(use)
   })

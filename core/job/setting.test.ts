@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { engineOf, setOf } from '../../tests/support/builders'
 import { found, limits, said, trial } from '../../tests/support/job-book'
+import { aimOf } from './aim'
 import { nutShift } from './lock-learning'
 import type { GapChange, Happening } from './index'
 
@@ -106,6 +107,28 @@ describe('nip and torque against mechanics worked by hand', () => {
     // two readings of a drag each tell within half their widths, ±0.0075 mm
     expect(Math.abs(allMm - (at(end) - 0.1275))).toBeLessThan(0.0075)
     expect(Math.abs(torqueMm - (at(end) - at(nip)))).toBeLessThan(0.0075)
+  })
+})
+
+describe('what a mechanic says of the locknut', () => {
+  const said: Happening = { type: 'aim-off-chosen', payload: { shiftMm: -0.02 } }
+  const aim = (book: ReturnType<typeof atTheScrew>) => aimOf(book.view(), book.view().state.valves[1]!)
+  it('is aimed off before two locks are on record, and goes again', () => {
+    expect(aim(atTheScrew()).shift).toBeNull()
+    const told = aim(atTheScrew().say(said))
+    expect([told.shift?.shiftMm, told.by]).toEqual([-0.02, 'said for this job'])
+    expect(told.beforeMm).toBeGreaterThan(aim(atTheScrew()).beforeMm)
+    expect(aim(atTheScrew().say(said, { type: 'aim-off-chosen', payload: { shiftMm: null } })).shift).toBeNull()
+  })
+  it('counts for less once this nut itself was seen', () => {
+    const book = atTheScrew().say(
+      said,
+      trial('exhaust', 0.12, 'drag', screw(-30)),
+      trial('exhaust', 0.12, 'drag', nipped),
+      trial('exhaust', 0.12, 'drag', torqued),
+    )
+    // a drag before and after: this nut leaves the gap as it is
+    expect(Math.abs(nutShift(book.view(), 'exhaust').allMm)).toBeLessThan(0.01)
   })
 })
 

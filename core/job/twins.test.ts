@@ -1,12 +1,13 @@
 import { describe, expect, it } from 'vitest'
 import { fourOf, fourValveSingle, twinOf } from '../../tests/support/engines'
+import { said } from '../../tests/support/job-book'
 import { MORNING, type Told, virtualFor, wholeJob } from '../../tests/support/whole-job'
 import { engineOf, LogBook, afterLast, pinOf } from '../../tests/support/builders'
 import { STEADY, VirtualHand, workThrough } from '../practice'
 import type { Engine } from '../engine'
 import { limitsOf } from '../feeler'
 import type { School } from '../stops'
-import { clashWords, clearanceOf, gates, jobTools, nextThing, sheet, viewJob } from './index'
+import { clashWords, clearanceOf, gates, type Happening, jobTools, nextThing, sheet, viewJob } from './index'
 
 /** In spec as a hand can know it: at the loose end a drag may leave its own width. */
 async function ends(engine: Engine, told: Told, school: School | null = null) {
@@ -264,5 +265,18 @@ describe('a wrong answer in the middle', () => {
     expect(clashWords(look())).toEqual(clash)
     log.add({ type: 'retracted', payload: { eventId: wrong.id, how: 'recorded wrongly' } })
     expect(clashWords(look())).toBeNull()
+  })
+})
+
+describe('one cylinder at a time', () => {
+  const chosen = (oneAtATime: boolean): Happening => ({ type: 'plan-chosen', payload: { oneAtATime } })
+  const stopsOf = (...happenings: Happening[]) =>
+    said(twinOf(360))
+      .say({ type: 'school-chosen', payload: { school: 'rod' } }, ...happenings)
+      .view()
+      .model.plan.stops.map(s => new Set(s.valves.map(v => v.valveId.split('-')[0])).size)
+  it('each stop serves its own cylinder alone; the fewest stops come again when they are chosen', () => {
+    expect(stopsOf(chosen(true))).toEqual([1, 1])
+    expect(stopsOf(chosen(true), chosen(false))).toEqual(stopsOf())
   })
 })

@@ -120,7 +120,19 @@ describe('an engine that kicks, though its record has no decompressor', () => {
     )
     expect(book.next().step).toBe('close')
   })
-  it('any other complaint asks for nothing more', () => expect(proved('ticks when warm').next().step).toBe('close'))
+  it.each(['ticks when warm', 'kickstart lever bent', 'kick-stand spring'])('“%s” asks for nothing more', complaint =>
+    expect(proved(complaint).next().step).toBe('close'),
+  )
+  it('on several cylinders no exhaust stays proved by its top: the same may hold them all', () => {
+    const twin = twinOf(360)
+    const exhausts = twin.valves.filter(v => v.role === 'exhaust').map(v => v.id)
+    const book = ready(said(twin, { complaint: 'kick-back' })).say(overToTheTop)
+    for (const { id } of twin.valves) book.say(trial(id, 0.12, 'drag'))
+    book.say({ type: 'decompressor-tested', payload: { valveId: exhausts[0]!, there: true, bladesMm: [0.15] } })
+    const { valves } = book.view().state
+    const proved = valves.filter(v => v.readings.some(r => r.phase === 'proved')).map(v => v.valveId)
+    expect(proved).toEqual(twin.valves.filter(v => v.role === 'intake').map(v => v.id))
+  })
 })
 
 describe('a locked valve that reads differently at two places', () => {

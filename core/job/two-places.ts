@@ -173,7 +173,7 @@ export function oneBladeMore(view: JobView): { valveId: string; stack: Stack } |
 /** What an owner says of an engine whose compression is not let go. From memory */
 const KICKS = new RegExp(
   [
-    /\bkick/,
+    /\bkick(?!er|[ -]?(start|stand|lever))/,
     /hard(er)?\s+(to\s+)?(start|pull|turn|crank)/,
     /(starts?|pulls?|turns?|cranks?)\s+(over\s+)?(too\s+)?hard/,
     /(will not|won.t|does not|doesn.t)\s+start/,

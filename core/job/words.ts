@@ -121,7 +121,7 @@ export const HABIT_NAMES: Record<BladeHabit, string> = {
 }
 
 export const PROOF_NAMES: Record<'pair' | 'drag', string> = {
-  pair: 'One blade that goes and one that does not',
+  pair: 'One blade goes, a thicker one does not',
   drag: 'A drag is enough',
 }
 

@@ -56,7 +56,7 @@ interface Given<K extends ApiKey> {
   readonly id: number
 }
 /** What a route answers; nothing where it is only done. */
-type Answer<K extends ApiKey> = Promise<ResponseOf<K> extends Done ? unknown : ResponseOf<K>>
+type Answer<K extends ApiKey> = ResponseOf<K> extends Done ? Promise<void> : Promise<ResponseOf<K>>
 
 async function givenOf<K extends ApiKey>(event: H3Event, key: K): Promise<Given<K>> {
   const { body, query } = API[key] as { body: ZodType | null; query: ZodType | null }

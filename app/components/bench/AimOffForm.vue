@@ -52,7 +52,7 @@ function submit(): void {
       autocomplete="off"
       :aria-describedby="wrong ? 'aim-off-wrong' : undefined"
     />
-    <Button type="submit" label="Aim off by this" />
+    <Button type="submit" label="Use this" />
     <p v-if="wrong" id="aim-off-wrong" class="wrong" role="alert">{{ wrong }}</p>
   </form>
 </template>

@@ -8,8 +8,8 @@ import PanelFrame from './PanelFrame.vue'
 const props = defineProps<{ view: JobView; favourite: School | null }>()
 defineEmits<{ choose: [school: School]; record: [happening: Happening]; back: [] }>()
 const PLANS = [
-  { oneAtATime: false, name: 'The fewest stops', help: 'Valves of several cylinders at one place, by their cam data.' },
-  { oneAtATime: true, name: 'One cylinder at a time', help: 'Each at its own top: more turning, nothing to mix up.' },
+  { oneAtATime: false, name: 'The fewest stops', help: 'Valves of several cylinders at one stop, by cam data.' },
+  { oneAtATime: true, name: 'One cylinder at a time', help: 'Each at its own TDC: more turning, less to mix up.' },
 ]
 const choices = computed(() => schoolChoices(props.view, props.favourite))
 </script>

@@ -1,26 +1,11 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { eventWords, type JobEvent, type JobView } from '~~/core/job'
+import type { Panel } from '../../bench/panel'
+import type { Field } from './AskForm.vue'
 
-export type MoreChoice =
-  | 'finding'
-  | 'note'
-  | 'replaced'
-  | 'item-in'
-  | 'item-off'
-  | 'hold'
-  | 'abandon'
-  | 'log'
-  | 'blade'
-  | 'evidence'
-  | 'reasons'
-  | 'school'
-  | 'sets'
-  | 'wrench'
-  | 'ways'
-  | 'estimate'
-  | 'photos'
-  | `set:${string}`
+/** What stands under More: a panel of its own, a field, or a valve to set all the same. */
+export type MoreChoice = Exclude<Panel['kind'], 'keys' | 'ask' | 'undo'> | Field | `set:${string}`
 /** What stands in the keys' place when asked for: more actions, the answers so far, or help. */
 const props = defineProps<{
   kind: 'more' | 'log' | 'help'

@@ -30,7 +30,9 @@ const locking = computed(() => {
   const bySet = props.view.pin.spec.engine.valves.find(v => v.adjuster === 'screw')
   const valve = props.view.state.valves.find(v => v.valveId === bySet?.id)
   const aim = valve && aimOf(props.view, valve)
-  return aim?.shift ? `${capital(aim.by)}: ${shiftWords(aim.shift)}.` : 'Nothing is known yet: nothing is aimed off.'
+  return aim?.shift
+    ? `${capital(aim.by)}: ${shiftWords(aim.shift)}.`
+    : 'No locknut allowance yet: that needs two locks on record.'
 })
 const habit = computed(() => props.view.state.bladeHabit ?? props.view.pin.bladeHabit)
 </script>
@@ -62,7 +64,7 @@ const habit = computed(() => props.view.state.bladeHabit ?? props.view.pin.blade
     >
       <b>{{ HABIT_NAMES[h] }}<small v-if="h === view.pin.bladeHabit">the shop’s way</small></b>
     </button>
-    <h3>What locking does to the gap</h3>
+    <h3>What tightening the nut does to the gap</h3>
     <p class="note">{{ locking }}</p>
     <AimOffForm :shift-mm="view.state.aimOffMm" :unit="view.pin.unit" @record="$emit('record', $event)" />
     <button
@@ -71,7 +73,7 @@ const habit = computed(() => props.view.state.bladeHabit ?? props.view.pin.blade
       class="key pick"
       @click="$emit('record', { type: 'aim-off-chosen', payload: { shiftMm: null } })"
     >
-      <b>Go by what is on record again</b>
+      <b>Use the recorded locks again</b>
     </button>
     <h3>What proves a valve</h3>
     <button

@@ -77,10 +77,24 @@ describe('the printed sheet', () => {
     const content = sheet(book.view())
     expect(content.corrections).toEqual([
       'Intake, as found: 0.12 free at first, pinched when tried again.',
-      'Exhaust: 0.15 free: recorded wrongly, taken back, Ada.',
+      'Exhaust: 0.15 free: entered by mistake, undone by Ada.',
     ])
     expect(content.valves.map(v => v.asFound?.trials ?? [])).toEqual([[{ blades: '0.12', feel: 'pinched' }], []])
     expect(print(content).text()).toContain('0.12 free at first, pinched when tried again.')
+  })
+  it('keeps a correction that was made while the screw was being turned', () => {
+    const content = sheet(
+      found(said())
+        .say(
+          trial('exhaust', 0.06, 'drag'),
+          { type: 'nut-loosened', payload: { valveId: 'exhaust', slotDeg: null } },
+          trial('exhaust', 0.12, 'free', { kind: 'screw', deg: -40 }),
+          trial('exhaust', 0.12, 'no-go'),
+          trial('exhaust', 0.12, 'drag', { kind: 'screw', deg: -10 }),
+        )
+        .view(),
+    )
+    expect(content.corrections).toEqual(['Exhaust, before lock: 0.12 free at first, no-go when tried again.'])
   })
   it('defers to the manual and a qualified technician', () =>
     expect(print(sheet(viewJob(jobTools(pinOf()), [], 0))).text()).toContain('If unsure, ask a qualified technician.'))

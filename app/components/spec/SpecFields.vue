@@ -215,9 +215,8 @@ const said = (field: SpecField): string | undefined => props.wrong[field] ?? pro
       />
       <p v-if="said('stops')" class="wrong" role="alert">{{ said('stops') }}</p>
       <p v-else class="note">
-        Place: a mark’s letter, “top Left”, “rod 6 mm Left” or “sign 1”. Where the maker says how far to turn from one
-        to the next, type “+270” or “270 on”: it counts from the line before. A valve that the cam data says is open
-        there is flagged.
+        Place: a mark’s letter, “top Left”, “rod 6 mm Left” or “sign 1”. For turns from one stop to the next, type
+        “+270” or “270 on”: it counts from the line above. A valve that the cam data says is open there is flagged.
       </p>
     </div>
     <ChoiceField v-model="spec.direction" label="Turns" :options="same('clockwise', 'anticlockwise')" /><TextField

@@ -8,8 +8,12 @@ export const aimOffChosen = defineEvent({
   payload: z.object({
     shiftMm: z
       .number({ error: 'Give a figure such as 0.02 or 1 thou.' })
-      .min(-0.15, { error: 'A lock that moves the gap by more than 0.15 mm is one to mend first: look at the unit.' })
-      .max(0.15, { error: 'A lock that moves the gap by more than 0.15 mm is one to mend first: look at the unit.' })
+      .min(-0.15, {
+        error: 'No locknut should move the gap by more than 0.15 mm. Check the unit, or fix the lock first.',
+      })
+      .max(0.15, {
+        error: 'No locknut should move the gap by more than 0.15 mm. Check the unit, or fix the lock first.',
+      })
       .transform(snapMm)
       .nullable(),
   }),

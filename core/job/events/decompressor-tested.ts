@@ -1,4 +1,5 @@
 import { z } from 'zod'
+import { ASSUMED_DECOMPRESSOR } from '../../engine'
 import { onValve } from '../state'
 import { heldAtTop } from '../valve-work'
 import { defineEvent } from './define'
@@ -10,9 +11,12 @@ export const decompressorTested = defineEvent({
   payload: z.object({ valveId, there: z.boolean(), bladesMm }),
   dependsOnPlace: true,
   projected: true,
-  fold: (state, { valveId: id, there }) => {
+  fold: (state, { there }, _, pin) => {
     state.decompressor = there ? 'there' : 'none'
     state.decompressorTested = true
-    if (there) onValve(state, id, heldAtTop)
+    if (!there) return
+    // the same may hold the exhaust of every cylinder
+    for (const { id, role } of pin.spec.engine.valves)
+      if (role === ASSUMED_DECOMPRESSOR.role) onValve(state, id, heldAtTop)
   },
 })

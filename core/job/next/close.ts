@@ -113,7 +113,7 @@ export function closeThing(view: JobView, { what }: Requirement): Worded {
     keys: [
       ...(forecast
         ? [
-            key(dueWords(view, forecast), 'sooner, by its forecast', {
+            key(dueWords(view, forecast), 'sooner: a valve may be out', {
               type: 'next-due',
               payload: { use: forecast.use, date: forecast.date },
             }),

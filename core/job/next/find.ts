@@ -352,12 +352,12 @@ function inVainDraft(view: JobView): Worded {
   const place = stop?.place ?? lastPlace(view)
   const cylinderId = stop ? cylinderFor(view, stop.place) : null
   return {
-    label: 'Feels that do not agree',
-    instruction: 'This does not settle where the crank is',
-    why: `Watched and felt several times, and it still does not fit. A stiff rocker may feel as if it had no play: press on its valve end. Then find the place anew, take another way, or go on${place ? ` at ${placeWords(engine, place)}` : ''} with a reason.`,
+    label: 'The answers conflict',
+    instruction: 'The crank position is still not certain',
+    why: `You have checked several times, and the answers still conflict. A stiff rocker can feel as if it has no play: press on its valve end. Then start over, find the stops another way, or go on${place ? ` at ${placeWords(engine, place)}` : ''} and say why.`,
     keys: [
       key('Go on here', 'say why', null, 'reason'),
-      key('Find the place anew', 'nothing of it is believed', crank({ kind: 'lost' })),
+      key('Start over', 'forget what was assumed', crank({ kind: 'lost' })),
       key('Another way', 'choose how stops are found', null, 'school'),
     ],
     stage: { kind: 'wheel', target: null, feelValveIds: [], cylinderId },

@@ -173,7 +173,7 @@ export function apartThing(view: JobView, valve: ValveState): Worded {
   return {
     label: `${name}, one blade more`,
     instruction: `Try ${engravedWords(stack.engravedMm, set.unit)} in the ${name.toLowerCase()}`,
-    why: `${alreadySaid(view, valve)}At another place it was in. If this will not go either, it is the place that differs, not the screw.`,
+    why: `${alreadySaid(view, valve)}At another crank position it was in. If this blade will not go either, the crank is in the wrong place: leave the screw alone.`,
     keys: feelKeys(valveId, stack, set, null),
     stage: { kind: 'blades', valveId, next: stack },
     trial: { valveId, stack, set: set.name, after: null },

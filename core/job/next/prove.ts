@@ -52,12 +52,12 @@ function secondPlaceThing(view: JobView, { valve, bladesMm, set }: DecompressorT
   const place: Place = { kind: 'rod-drop', cylinderId: valve.cylinderId, dropMm: PAST_TOP_MM }
   const notNow = key('Not now', 'say why', null, 'reason')
   const stage: Worded['stage'] = { kind: 'wheel', target: null, feelValveIds: [valve.id], cylinderId: valve.cylinderId }
-  const complaint = `The complaint is “${view.pin.complaint}”, and the record has no decompressor.`
+  const complaint = `Complaint: “${view.pin.complaint}”. The spec lists no decompressor.`
   if (!samePlace(lastPlace(view), place))
     return {
-      label: 'Is there a decompressor after all?',
+      label: 'Check for a decompressor',
       instruction: `Turn on until ${untilWords(engine, place)}`,
-      why: `${complaint} One that holds the exhaust at its top has let go here: one blade will tell.`,
+      why: `${complaint} One that holds the exhaust open at the top has let go here, so one blade will tell.`,
       keys: [
         key(`${PAST_TOP_MM} mm down`, 'stopped there', {
           type: 'crank',
@@ -73,12 +73,12 @@ function secondPlaceThing(view: JobView, { valve, bladesMm, set }: DecompressorT
     payload: { valveId: valve.id, there, bladesMm },
   })
   return {
-    label: 'Is there a decompressor after all?',
+    label: 'Check for a decompressor',
     instruction: `Past the top, try ${engravedWords(bladesMm, unit)} in the ${valve.name.toLowerCase()}`,
-    why: 'At the top this blade was too thick. If it goes here, a decompressor held the valve at the top: from now on it is measured here.',
+    why: 'At the top this blade was too thick. If it goes here, a decompressor was holding the valve open at the top: measure it here from now on.',
     keys: [
-      key('Refused here too', 'no decompressor', say(false)),
-      key('It goes', 'a decompressor holds it at the top', say(true)),
+      key('Won’t go here either', 'no decompressor', say(false)),
+      key('It goes', 'there is a decompressor', say(true)),
       notNow,
     ],
     stage,

@@ -68,7 +68,7 @@ export function proving(view: JobView): AskedAt[] {
         ? [
             ask(
               { kind: 'second-place' },
-              'It kicks or is hard to start, and the exhaust was read at its top only.',
+              'It kicks or starts hard, and the exhaust was measured at the top only.',
               false,
             ),
           ]

@@ -52,7 +52,6 @@ function proofOf(view: JobView, valve: ValveState): SheetValve['proof'] {
 export function sheetValve(view: JobView, valve: ValveState): SheetValve {
   const { pin } = view
   const { engine } = pin.spec
-
   const { name, role, headX, headY } = valveById(engine, valve.valveId)
   return {
     valveId: valve.valveId,

@@ -1,15 +1,67 @@
 import type { Doubt } from '../core/spec-book'
 
+/**
+ * Every refusal by its code, and the status that goes with it: what a program tells them apart by. A new one is added
+ * here, and nowhere is a status given by hand.
+ */
+export const STATUS_OF = {
+  'not-readable': 400,
+  'sign-in-first': 401,
+  'wrong-password': 401,
+  'wrong-token': 401,
+  'foreign-site': 403,
+  'not-allowed': 403,
+  'own-draft': 403,
+  'not-found': 404,
+  'actor': 409,
+  'answers-missing': 409,
+  'closed-already': 409,
+  'done-already': 409,
+  'duplicate': 409,
+  'gone': 409,
+  'has-machines': 409,
+  'held': 409,
+  'id-reused': 409,
+  'import-busy': 409,
+  'job-closed': 409,
+  'newer-revision': 409,
+  'not-closed': 409,
+  'nothing-due': 409,
+  'nothing-to-retract': 409,
+  'open-job': 409,
+  'retracted-already': 409,
+  'saved-already': 409,
+  'shop-there': 409,
+  'unplaced': 409,
+  'too-much': 413,
+  'not-json': 415,
+  'doubts': 422,
+  'meter-higher': 422,
+  'meter-lower': 422,
+  'reason-missing': 422,
+  'unfit': 422,
+  'too-many-tries': 429,
+  'failed': 500,
+  'busy': 503,
+  'cut-off': 503,
+  'disk-full': 503,
+  'late': 503,
+  'no-database': 503,
+  'not-known': 503,
+  'starting': 503,
+} as const
+export type ProblemCode = keyof typeof STATUS_OF
+
 /** An error on the wire, RFC 9457: a title for a person, details, and the field where there is one. */
 export interface ProblemBody {
   type: string
   title: string
   status: number
+  /** Tells one refusal from another. */
+  code: ProblemCode
   detail?: string
   /** Field by field, what is wrong and what to do. */
   fields?: { field: string; message: string }[]
-  /** A short code where a program must tell one refusal from another. */
-  code?: string
   /** Figures that may be slips, for the code “doubts”: each is answered, or the figure is put right. */
   doubts?: Doubt[]
 }

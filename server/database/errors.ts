@@ -17,6 +17,34 @@ export class CommitNotKnown extends Error {
   }
 }
 
+/** A statement that the database refused. It goes by the driver's code; the values are not in it. */
+export class StatementFailed extends Error {
+  override readonly name = 'StatementFailed'
+  readonly code: string | undefined
+  readonly errno: number | undefined
+  constructor(
+    /** What it was to do: its first words, “INSERT INTO machine”. */
+    readonly statement: string,
+    cause: unknown,
+  ) {
+    const { message, code, errno } = cause as { message: string; code?: string; errno?: number }
+    super(`${statement}: ${message}`, { cause })
+    this.code = code
+    this.errno = errno
+  }
+}
+
+/** A statement gave another number of rows than it can by the keys of its tables. */
+export class WrongRowCount extends Error {
+  override readonly name = 'WrongRowCount'
+  constructor(
+    readonly statement: string,
+    readonly rows: number,
+  ) {
+    super(`${statement}: one row was expected, ${rows} came.`)
+  }
+}
+
 const codeOf = (error: unknown): string => (error as { code?: string }).code ?? ''
 
 /** Told by the server that the work was undone and may be done again. A cluster says so at the commit. */
@@ -48,6 +76,9 @@ export const isDiskFull = (error: unknown): boolean =>
     codeOf(error),
   ) || /No space left|table .* is full/i.test((error as Error).message ?? '')
 
+/** A row with the same key is there already. */
+export const isDuplicate = (error: unknown): boolean => codeOf(error) === 'ER_DUP_ENTRY'
+
 /** A row with this key is there already. @param key the name of the index */
 export const isDuplicateOf = (error: unknown, key: string): boolean =>
-  codeOf(error) === 'ER_DUP_ENTRY' && ((error as Error).message ?? '').includes(key)
+  isDuplicate(error) && ((error as Error).message ?? '').includes(key)

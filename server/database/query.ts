@@ -1,6 +1,6 @@
 import type { Pool, PoolConnection, ResultSetHeader, RowDataPacket } from 'mysql2/promise'
 import { claim, unclaimed } from './asked-once'
-import { CommitNotKnown, DatabaseBusy, isLost, isRepeatable } from './errors'
+import { CommitNotKnown, DatabaseBusy, isLost, isRepeatable, StatementFailed, WrongRowCount } from './errors'
 
 export type { Pool, PoolConnection }
 
@@ -9,30 +9,43 @@ export type Value = string | number | boolean | Date | Buffer | null
 /** The pool, or one connection inside a transaction: repositories take either. */
 export type Db = Pool | PoolConnection
 
-/** All rows, none is fine. */
-export async function many<T>(db: Db, sql: string, values: Value[] = []): Promise<T[]> {
-  const [rows] = await db.execute<RowDataPacket[]>(sql, values)
-  return rows as T[]
+/** What a statement is to do, by its verb and its first table: “SELECT FROM job”. */
+function nameOf(sql: string): string {
+  const words = sql.replace(/\s+/g, ' ').trim()
+  const [verb = ''] = words.split(' ')
+  const table = /\b(FROM|INTO|UPDATE|TABLE)\s+(?:IF (?:NOT )?EXISTS\s+)?(\w+)/i.exec(words)
+  return [...new Set([verb.toUpperCase(), table?.[1]?.toUpperCase(), table?.[2]])].filter(Boolean).join(' ')
 }
 
-/** The only row, or null. @throws Error when there are two: the query was thought to name one */
+/** All rows, none is fine. @throws StatementFailed */
+export async function many<T>(db: Db, sql: string, values: Value[] = []): Promise<T[]> {
+  try {
+    const [rows] = await db.execute<RowDataPacket[]>(sql, values)
+    return rows as T[]
+  } catch (error) {
+    throw new StatementFailed(nameOf(sql), error)
+  }
+}
+
+/** The only row, or null. @throws WrongRowCount when there are two: the query was thought to name one */
 export async function maybeOne<T>(db: Db, sql: string, values: Value[] = []): Promise<T | null> {
   const rows = await many<T>(db, sql, values)
-  if (rows.length > 1) throw new Error(`One row was expected, ${rows.length} came.`)
+  if (rows.length > 1) throw new WrongRowCount(nameOf(sql), rows.length)
   return rows[0] ?? null
 }
 
-/** The only row. @throws Error when there is none */
+/** The only row. @throws WrongRowCount when there is none */
 export async function one<T>(db: Db, sql: string, values: Value[] = []): Promise<T> {
   const row = await maybeOne<T>(db, sql, values)
-  if (!row) throw new Error('One row was expected, none came.')
+  if (!row) throw new WrongRowCount(nameOf(sql), 0)
   return row
 }
 
 const isPool = (db: Db): db is Pool => 'getConnection' in db
 
 /**
- * A statement that changes rows: how many, and the new id. @throws CommitNotKnown where the connection broke meanwhile
+ * A statement that changes rows: how many, and the new id.
+ * @throws StatementFailed; CommitNotKnown where the connection broke meanwhile
  */
 export async function change(db: Db, sql: string, values: Value[] = []): Promise<{ affected: number; id: number }> {
   if (isPool(db) && unclaimed()) return transaction(db, connection => change(connection, sql, values))
@@ -40,7 +53,7 @@ export async function change(db: Db, sql: string, values: Value[] = []): Promise
     // a single statement commits by itself; where nobody was there to take it, nothing was changed
     throw isPool(db) && isLost(error) && (error as { code?: string }).code !== 'ECONNREFUSED'
       ? new CommitNotKnown(error)
-      : error
+      : new StatementFailed(nameOf(sql), error)
   })
   return { affected: result.affectedRows, id: result.insertId }
 }

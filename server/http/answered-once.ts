@@ -17,9 +17,8 @@ const hashOf = (event: H3Event, person: SignedIn, body: unknown): string =>
 /** The answer that was given before; one that was lost is said to be, for what was asked has been made. */
 function again(known: { requestHash: string; answer: string | null }, requestHash: string): unknown {
   if (known.requestHash !== requestHash)
-    throw new Problem(409, 'Another request has this id already. Reload the page and try again.', { code: 'id-reused' })
-  if (known.answer === null)
-    throw new Problem(409, 'This was saved before. Reload the page to see it.', { code: 'saved-already' })
+    throw new Problem('id-reused', 'Another request has this id already. Reload the page and try again.')
+  if (known.answer === null) throw new Problem('saved-already', 'This was saved before. Reload the page to see it.')
   return JSON.parse(known.answer)
 }
 

@@ -9,12 +9,12 @@ import { currentPerson } from './session'
 
 /** The body as bytes, up to a limit: no more of it is taken into memory. */
 export async function readBytes(event: H3Event, most: number, tooMuch: string): Promise<Buffer> {
-  if (Number(getHeader(event, 'content-length') ?? 0) > most) throw new Problem(413, tooMuch)
+  if (Number(getHeader(event, 'content-length') ?? 0) > most) throw new Problem('too-much', tooMuch)
   const pieces: Buffer[] = []
   let length = 0
   for await (const piece of event.node.req as AsyncIterable<Buffer>) {
     length += piece.length
-    if (length > most) throw new Problem(413, tooMuch)
+    if (length > most) throw new Problem('too-much', tooMuch)
     pieces.push(piece)
   }
   return Buffer.concat(pieces)

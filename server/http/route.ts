@@ -25,16 +25,19 @@ const MOST_BYTES = 256 * 1024
 async function readJson(event: H3Event): Promise<unknown> {
   const type = getHeader(event, 'content-type')?.split(';')[0]?.trim().toLowerCase()
   if (type !== 'application/json' && !type?.endsWith('+json'))
-    throw new Problem(415, 'The message must be JSON (content-type: application/json). Reload the page and try again.')
+    throw new Problem(
+      'not-json',
+      'The message must be JSON (content-type: application/json). Reload the page and try again.',
+    )
   if (Number(getHeader(event, 'content-length') ?? 0) > MOST_BYTES)
-    throw new Problem(413, 'That is too much in one message: 256 KB is the limit. Send less.')
+    throw new Problem('too-much', 'That is too much in one message: 256 KB is the limit. Send less.')
   const raw = (await readRawBody(event, 'utf8')) ?? ''
   if (raw.length > MOST_BYTES)
-    throw new Problem(413, 'That is too much in one message: 256 KB is the limit. Send less.')
+    throw new Problem('too-much', 'That is too much in one message: 256 KB is the limit. Send less.')
   try {
     return JSON.parse(raw)
   } catch {
-    throw new Problem(400, 'The message is not readable JSON. Reload the page and try again.')
+    throw new Problem('not-readable', 'The message is not readable JSON. Reload the page and try again.')
   }
 }
 
@@ -85,7 +88,7 @@ export const shopRoute = <K extends ApiKey>(
     answer(event, async () => {
       const person = await currentPerson(event)
       if (role === 'lead' && person.role !== 'lead')
-        throw new Problem(403, 'Only a lead may do that. Ask one to sign in.')
+        throw new Problem('not-allowed', 'Only a lead may do that. Ask one to sign in.')
       const given = await givenOf(event, key)
       return answeredOnce(event, person, given.body, () => work(Object.assign(given, { person })))
     }),
@@ -93,13 +96,13 @@ export const shopRoute = <K extends ApiKey>(
 
 /** Whatever is at no address of its own. */
 export const noRoute = defineEventHandler(event =>
-  answer(event, () => Promise.reject(new Problem(404, 'There is nothing at this address.'))),
+  answer(event, () => Promise.reject(new Problem('not-found', 'There is nothing at this address.'))),
 )
 
 /** The number in the address. */
 export const idOf = (event: H3Event): number => {
   const parsed = z.coerce.number().int().positive().safeParse(getRouterParam(event, 'id'))
-  if (!parsed.success) throw new Problem(404, 'There is nothing at this address.')
+  if (!parsed.success) throw new Problem('not-found', 'There is nothing at this address.')
   return parsed.data
 }
 

@@ -83,6 +83,10 @@ export async function endSession(event: H3Event): Promise<void> {
 export async function currentPerson(event: H3Event): Promise<SignedIn> {
   const { token } = await sessionData(event)
   const person = token ? await personForSession(pool(), hashed(token)) : null
-  if (!person) throw new Problem(401, 'Sign in first. What you answered is kept on this device and will be sent after.')
+  if (!person)
+    throw new Problem(
+      'sign-in-first',
+      'Sign in first. What you answered is kept on this device and will be sent after.',
+    )
   return person
 }

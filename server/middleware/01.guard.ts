@@ -9,7 +9,8 @@ function checkOrigin(origin: string | undefined, host: string | undefined, site:
   const foreign = origin
     ? !URL.canParse(origin) || new URL(origin).host !== host
     : site !== undefined && site !== 'same-origin' && site !== 'none'
-  if (foreign) throw new Problem(403, 'This request comes from another site. Open Wembric itself and try again.')
+  if (foreign)
+    throw new Problem('foreign-site', 'This request comes from another site. Open Wembric itself and try again.')
 }
 
 /** Before any API route: the database is up to date, and writes come from our own pages. */

@@ -25,7 +25,7 @@ export async function shopForToken(db: Db, header: string | undefined): Promise<
   const found = token?.startsWith(PREFIX) ? await shopOfToken(db, hashOf(token)) : null
   if (!found)
     throw new Problem(
-      401,
+      'wrong-token',
       'Send a token that holds: “Authorization: Bearer wembric_…”. A lead of the shop makes one on the Shop page.',
     )
   await markUsed(db, found.shopId, found.id)

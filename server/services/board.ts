@@ -35,7 +35,7 @@ export async function placeJob(
     const job = await jobById(db, shopId, jobId)
     if (!job) throw notFound('job')
     if (job.status === 'closed' || job.status === 'abandoned')
-      throw new Problem(409, 'This job is done: it has no place on the board any more.')
+      throw new Problem('job-closed', 'This job is done: it has no place on the board any more.')
     if (personId !== null && !(await peopleOfShop(db, shopId)).some(p => p.id === personId))
       throw unfit('personId', 'Choose somebody of this shop’s crew.')
     const others = (await boardOf(db, shopId)).filter(p => p.jobId !== jobId)
@@ -84,9 +84,8 @@ export async function tickTask(
   const held = heldBecause(task.needs, job.status) !== null
   if (done && held && !because)
     throw new Problem(
-      409,
+      'held',
       `${task.name} wants a warm engine, and the valves of this machine are not done. Do the valves first, or say why not.`,
-      { code: 'held' },
     )
   await setTaskDone(pool, person.shopId, id, done ? { by: person.id, at: now, because: held ? because : '' } : null)
   await boardChanged(pool, person.shopId)
@@ -95,7 +94,7 @@ export async function tickTask(
 export async function removeTask(pool: Pool, { shopId }: SignedIn, id: number): Promise<void> {
   const task = await taskById(pool, shopId, id)
   if (!task) throw notFound('task')
-  if (task.doneAt) throw new Problem(409, 'This is done already: take the tick back first.')
+  if (task.doneAt) throw new Problem('done-already', 'This is done already: take the tick back first.')
   await deleteTask(pool, shopId, id)
   await boardChanged(pool, shopId)
 }

@@ -33,7 +33,7 @@ export async function editCustomer(
 export const mergeCustomers = (pool: Pool, shopId: number, id: number, intoId: number): Promise<CustomerRow> =>
   transaction(pool, async db => {
     if (id === intoId)
-      throw new Problem(422, 'Choose another owner than this one.', {
+      throw new Problem('unfit', 'Choose another owner than this one.', {
         fields: [{ field: 'intoId', message: 'Choose another owner than this one.' }],
       })
     const [from, into] = [await customerById(db, shopId, id), await customerById(db, shopId, intoId)]
@@ -57,15 +57,13 @@ export const removeCustomer = (pool: Pool, shopId: number, id: number): Promise<
     const busy = machines.filter(m => m.openJobNumber !== null)
     if (busy.length)
       throw new Problem(
-        409,
+        'open-job',
         `${customer.name} has open jobs: ${busy.map(m => `job ${m.openJobNumber} on ${m.name}`).join(', ')}. Close or abandon them first, and give the machines to somebody.`,
-        { code: 'open-job' },
       )
     if (machines.length)
       throw new Problem(
-        409,
+        'has-machines',
         `${customer.name} owns ${machines.map(m => m.name).join(', ')}. Give ${machines.length === 1 ? 'it' : 'them'} to another owner first, or merge the two owners: the history stays with the machine.`,
-        { code: 'has-machines' },
       )
     await dropRemindersOf(db, shopId, id)
     await deleteCustomer(db, shopId, id)

@@ -14,7 +14,7 @@ export async function checkReady(pool: Pool): Promise<{ status: 'ready' }> {
   const late = new Promise<never>((_, fail) => {
     timer = setTimeout(() => {
       const words = started ? 'The database does not answer in time.' : 'The server is still starting.'
-      fail(new Problem(503, `${words} Try again in a moment.`, { code: started ? 'late' : 'starting', retryAfterS: 2 }))
+      fail(new Problem(started ? 'late' : 'starting', `${words} Try again in a moment.`, { retryAfterS: 2 }))
     }, PATIENCE_MS)
   })
   const answering = startedUp().then(() => {

@@ -21,13 +21,14 @@ import { eventById, eventsAfter, insertEvent } from '../repositories/events'
 import { insertSheet, type JobRow, lockJob, sheetsOfJob, updateJob, updateJobSpec } from '../repositories/jobs'
 import { revisionById } from '../repositories/revisions'
 import { readingsOfJob, replaceReadings } from '../repositories/readings'
+import type { ProblemCode } from '../../shared/problem'
 import { notFound, Problem, unfit } from '../problem'
 import { machineChanged } from './machines/outlooks'
 import { takeFittedShims } from './shelf'
 import type { SignedIn } from './people'
 
-const refused = (code: string, title: string): never => {
-  throw new Problem(409, title, { code })
+const refused = (code: ProblemCode, title: string): never => {
+  throw new Problem(code, title)
 }
 
 /** The body as one text: the same answer always gives the same. */
@@ -68,16 +69,16 @@ function checkAllowed(job: JobRow, log: JobEvent[], request: EventRequest, perso
     if (request.type !== 'reopened') refused('job-closed', 'This job is closed. A lead can open it again.')
   }
   if (request.type === 'reopened') {
-    if (person.role !== 'lead') throw new Problem(403, 'Only a lead can open a closed job again.')
+    if (person.role !== 'lead') throw new Problem('not-allowed', 'Only a lead can open a closed job again.')
     if (job.status !== 'closed' && job.status !== 'abandoned') refused('not-closed', 'This job is open.')
   }
   if (request.type === 'closed') checkWhole(job, log, request.payload as Payload<'closed'>)
   if (request.type === 'figure-settled') {
     if (person.role !== 'lead')
-      throw new Problem(403, 'Only a lead can say which of two figures stands. Ask one to sign in.')
+      throw new Problem('not-allowed', 'Only a lead can say which of two figures stands. Ask one to sign in.')
     const { role, clearance } = request.payload as Payload<'figure-settled'>
     const refusal = figureRefused(job.pin.spec.engine, role, clearance)
-    if (refusal) throw new Problem(422, refusal, { fields: [{ field: 'clearance', message: refusal }] })
+    if (refusal) throw new Problem('unfit', refusal, { fields: [{ field: 'clearance', message: refusal }] })
   }
   if (request.type === 'retracted') {
     const { eventId } = request.payload as { eventId: string }

@@ -83,8 +83,7 @@ async function opening(
   const model = (await modelById(db, shopId, machine.modelId)) ?? missing('model')()
   const bladeSet = (await bladeSetById(db, shopId, request.bladeSetId)) ?? missing('blade set')()
   if (machine.openJobId !== null)
-    throw new Problem(409, 'This machine has an open job. Go on with that one, or abandon it first.', {
-      code: 'open-job',
+    throw new Problem('open-job', 'This machine has an open job. Go on with that one, or abandon it first.', {
       detail: String(machine.openJobId),
     })
   if (request.meter !== null)

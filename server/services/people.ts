@@ -33,7 +33,7 @@ export async function checkSignIn(pool: Pool, from: TryFrom, password: string): 
   const person = await personBySignIn(pool, from.signIn)
   // as much work where there is no such name, so that both answers take as long
   const right = await passwordMatches(password, person?.passwordHash ?? nobodysHash())
-  if (!person || !right) throw new Problem(401, WRONG, { fields: [{ field: 'password', message: WRONG }] })
+  if (!person || !right) throw new Problem('wrong-password', WRONG, { fields: [{ field: 'password', message: WRONG }] })
   await forgetOwnTries(pool, from)
   if (isOutdated(person.passwordHash))
     await setPasswordHash(pool, person.shopId, person.id, await hashPassword(password))
@@ -77,7 +77,7 @@ export async function sessionOf(db: Db, person: SignedIn): Promise<SessionRespon
 
 export async function addPerson(db: Db, shopId: number, request: PersonRequest): Promise<number> {
   if (await personBySignIn(db, request.signIn))
-    throw new Problem(409, 'Somebody signs in by this name already. Choose another.', {
+    throw new Problem('duplicate', 'Somebody signs in by this name already. Choose another.', {
       fields: [{ field: 'signIn', message: 'Somebody signs in by this name already. Choose another.' }],
     })
   return insertPerson(db, shopId, { ...request, passwordHash: await hashPassword(request.password) })
@@ -86,7 +86,7 @@ export async function addPerson(db: Db, shopId: number, request: PersonRequest):
 /** Makes the first shop and its lead. Only once: later shops are not made by strangers. @throws Problem 409 */
 export const setUpShop = (pool: Pool, request: SetupRequest): Promise<PersonRecord> =>
   transaction(pool, async db => {
-    if ((await countShops(db)) > 0) throw new Problem(409, 'There is a shop already. Sign in.')
+    if ((await countShops(db)) > 0) throw new Problem('shop-there', 'There is a shop already. Sign in.')
     const shopId = await insertShop(db, {
       name: request.shop,
       timeZone: request.timeZone,

@@ -61,9 +61,13 @@ export async function countTry(pool: Pool, from: TryFrom): Promise<void> {
     return 0
   })
   if (waitS > 0)
-    throw new Problem(429, `Too many wrong passwords. Wait ${inWords(waitS)}, then try again, or ask a lead.`, {
-      retryAfterS: Math.ceil(waitS),
-    })
+    throw new Problem(
+      'too-many-tries',
+      `Too many wrong passwords. Wait ${inWords(waitS)}, then try again, or ask a lead.`,
+      {
+        retryAfterS: Math.ceil(waitS),
+      },
+    )
 }
 
 /**

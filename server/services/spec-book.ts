@@ -53,9 +53,9 @@ function answeredDoubts(engine: Engine, answered: string[]): RevisionRow['answer
   const open = doubts.filter(d => !answered.includes(d.id))
   if (open.length > 0)
     throw new Problem(
-      422,
+      'doubts',
       'Some figures may be slips. Nothing was changed; say of each whether it is as printed, or put it right.',
-      { code: 'doubts', doubts: open, fields: open.map(d => ({ field: d.field, message: d.says })) },
+      { doubts: open, fields: open.map(d => ({ field: d.field, message: d.says })) },
     )
   return doubts.map(({ id, says }) => ({ id, says }))
 }
@@ -128,9 +128,9 @@ export const addDraft = (
     const newest = (await modelById(db, shopId, modelId)) ? await lockNewest(db, shopId, modelId) : missing()
     if (newest?.id !== basedOn)
       throw new Problem(
-        409,
+        'newer-revision',
         `Revision ${newest?.revision} was made while you were typing. Look at what it changed, then save again.`,
-        { code: 'newer-revision', detail: String(newest?.id) },
+        { detail: String(newest?.id) },
       )
     const kept = answeredDoubts(engine, answered)
     const id = await insertRevision(db, shopId, {
@@ -149,13 +149,13 @@ export const addDraft = (
 /** A draft that can still be decided about. */
 async function openDraft(db: Db, shopId: number, revisionId: number): Promise<RevisionRow> {
   const draft = (await revisionById(db, shopId, revisionId)) ?? missing('revision')
-  if (draft.approvedAt) throw new Problem(409, 'This revision is approved already.')
+  if (draft.approvedAt) throw new Problem('done-already', 'This revision is approved already.')
   if (draft.sentBackAt)
-    throw new Problem(409, `This draft was sent back by ${draft.sentBackBy}. Make a new one from it.`)
+    throw new Problem('done-already', `This draft was sent back by ${draft.sentBackBy}. Make a new one from it.`)
   const inForce = (await modelById(db, shopId, draft.modelId)) ?? missing()
   if (inForce.status === 'approved' && inForce.revision > draft.revision)
     throw new Problem(
-      409,
+      'newer-revision',
       `Revision ${inForce.revision} came into force after this draft was made. Make a new draft from that one.`,
     )
   return draft
@@ -166,14 +166,15 @@ const approving = (pool: Pool, lead: SignedIn, revisionId: number, reason: strin
     const draft = await openDraft(db, lead.shopId, revisionId)
     if (draft.authorId === lead.id) {
       if ((await leadsOf(db, lead.shopId)) > 1)
-        throw new Problem(403, 'This draft is your own: another lead looks at it. Two see more than one.', {
-          code: 'own-draft',
-        })
+        throw new Problem('own-draft', 'This draft is your own: another lead looks at it. Two see more than one.')
       if (reason === '')
-        throw new Problem(422, 'This draft is your own, and you are the only lead: say why you approve it yourself.', {
-          code: 'own-draft',
-          fields: [{ field: 'reason', message: 'Say why you approve your own draft.' }],
-        })
+        throw new Problem(
+          'reason-missing',
+          'This draft is your own, and you are the only lead: say why you approve it yourself.',
+          {
+            fields: [{ field: 'reason', message: 'Say why you approve your own draft.' }],
+          },
+        )
     }
     await approveRevision(db, lead.shopId, draft, lead.id, reason, now)
     // limits and interval may be others: what is due of its machines is worked out anew

@@ -71,7 +71,7 @@ async function store(
     if (n === 0) {
       first = chunk
       const why = noText(chunk.subarray(0, 4096))
-      if (why) throw new Problem(422, why, { fields: [{ field: 'file', message: why }] })
+      if (why) throw new Problem('unfit', why, { fields: [{ field: 'file', message: why }] })
     }
     if (chunk.length > 0) await insertChunk(db, shopId, importId, n++, chunk)
     waiting = []
@@ -80,14 +80,14 @@ async function store(
   for await (const piece of body) {
     bytes += piece.length
     if (bytes > MOST_BYTES)
-      throw new Problem(413, 'This file is over 200 MB. Part it, and take the parts in one after another.')
+      throw new Problem('too-much', 'This file is over 200 MB. Part it, and take the parts in one after another.')
     waiting.push(piece)
     size += piece.length
     if (size >= CHUNK_BYTES) await flush()
   }
   await flush()
   if (bytes === 0)
-    throw new Problem(422, 'This file is empty. Choose another.', {
+    throw new Problem('unfit', 'This file is empty. Choose another.', {
       fields: [{ field: 'file', message: 'This file is empty.' }],
     })
   return { first, bytes }
@@ -139,7 +139,7 @@ export async function respeltImport(
   delimiter: string,
 ): Promise<ImportResponse> {
   const found = await importOf(pool, person.shopId, id)
-  if (found.state !== 'uploaded') throw new Problem(409, 'This file is being read already. Reload the page.')
+  if (found.state !== 'uploaded') throw new Problem('import-busy', 'This file is being read already. Reload the page.')
   for await (const first of chunksOf(pool, person.shopId, id)) {
     await setImportSettings(
       pool,
@@ -195,7 +195,7 @@ export async function beginReading(
       throw unfit('settings', 'The headings have changed. Reload the page and look again.')
   }
   if (!(await advanceImport(pool, shopId, id, ['uploaded', 'preview'], 'reading')))
-    throw new Problem(409, 'This file is being read, or is done with. Reload the page.')
+    throw new Problem('import-busy', 'This file is being read, or is done with. Reload the page.')
   const settings = { ...found.settings, delimiter, mapping }
   await setImportSettings(pool, shopId, id, found.bytes, settings)
   await rememberHeadings(
@@ -322,7 +322,7 @@ class Cancelled extends Error {}
 /** Answers every doubt of a row with “as printed”, so that it can be taken. */
 export async function answerRow(pool: Pool, person: SignedIn, id: number, rowNo: number): Promise<ImportRow> {
   if ((await importOf(pool, person.shopId, id)).state !== 'preview')
-    throw new Problem(409, 'This file is being read or written, or is done with. Reload the page.')
+    throw new Problem('import-busy', 'This file is being read or written, or is done with. Reload the page.')
   const row = await rowOf(pool, person.shopId, id, rowNo)
   if (!row) throw notFound('row')
   if (!row.content || row.notes.some(n => !n.doubt))
@@ -352,7 +352,7 @@ export async function acceptImport(
   if (fresh + changed === 0) throw unfit('file', 'There is nothing in it to write.')
   const approved = approveBecause !== '' && (await onlyLead(pool, person))
   if (!(await advanceImport(pool, shopId, id, ['preview'], 'writing')))
-    throw new Problem(409, 'This file is being read or written, or is done with. Reload the page.')
+    throw new Problem('import-busy', 'This file is being read or written, or is done with. Reload the page.')
   await setImport(pool, shopId, id, { state: 'writing', total: fresh + changed })
   void inBackground(pool, shopId, id, async () => {
     try {
@@ -436,7 +436,7 @@ async function writeChange(
   const { model } = row.content!
   const newest = await lockNewest(db, shopId, row.modelId!)
   const [now] = await modelsKnownAs(db, shopId, [model])
-  if (!newest || !now) throw new Problem(409, `${row.title} is not in the book any more. Take the file in again.`)
+  if (!newest || !now) throw new Problem('gone', `${row.title} is not in the book any more. Take the file in again.`)
   await updateModel(db, shopId, row.modelId!, model)
   if (same(now.engine, model.engine)) return
   await markFamilyStale(db, shopId, row.modelId!)
@@ -456,7 +456,7 @@ async function writeChange(
 export async function cancelImport(pool: Pool, person: SignedIn, id: number): Promise<ImportResponse> {
   await importOf(pool, person.shopId, id)
   if (!(await advanceImport(pool, person.shopId, id, ['uploaded', 'reading', 'preview', 'writing'], 'cancelled')))
-    throw new Problem(409, 'This import is done with already.')
+    throw new Problem('done-already', 'This import is done with already.')
   await dropChunks(pool, person.shopId, id)
   return readImport(pool, person, id)
 }

@@ -8,7 +8,7 @@ function tagOf(written: string): string {
   try {
     return decodeURIComponent(written).slice(0, 40)
   } catch {
-    throw new Problem(404, 'There is no machine with such a tag.')
+    throw new Problem('not-found', 'There is no machine with such a tag.')
   }
 }
 

@@ -29,12 +29,13 @@ import { modelById } from '../../repositories/models'
 import { shopById } from '../../repositories/shops'
 import { insertPastVisit } from '../../repositories/visits'
 import { daysIn } from '../days'
+import type { ProblemCode } from '../../../shared/problem'
 import { notFound, Problem } from '../../problem'
 import type { SignedIn } from '../people'
 import { machineChanged } from './outlooks'
 
-const refuse = (field: string, message: string, code?: string): never => {
-  throw new Problem(422, message, { ...(code ? { code } : {}), fields: [{ field, message }] })
+const refuse = (field: string, message: string, code: ProblemCode = 'unfit'): never => {
+  throw new Problem(code, message, { fields: [{ field, message }] })
 }
 const dayWords = (at: Date | number): string =>
   new Date(at).toLocaleDateString('en-GB', { day: 'numeric', month: 'short', year: 'numeric', timeZone: 'UTC' })
@@ -45,7 +46,7 @@ export const listMachines = (db: Db, shopId: number, text: string): Promise<Mach
 /** The machine that a tag hangs on. */
 export async function machineWithTag(db: Db, shopId: number, tag: string): Promise<{ id: number }> {
   const found = await machineByTag(db, shopId, tag.trim())
-  if (!found) throw new Problem(404, `No machine of this shop has the tag ${tag}.`)
+  if (!found) throw new Problem('not-found', `No machine of this shop has the tag ${tag}.`)
   return found
 }
 
@@ -58,10 +59,9 @@ async function freeTag(db: Db, shopId: number, tag: string, own: number | null):
   const other = await machineByTag(db, shopId, tag)
   if (other && other.id !== own)
     throw new Problem(
-      409,
+      'duplicate',
       `Another machine has the tag ${tag}. Choose another, or merge the two if they are one machine.`,
       {
-        code: 'duplicate',
         detail: String(other.id),
         fields: [{ field: 'tag', message: `Another machine has the tag ${tag}.` }],
       },
@@ -186,10 +186,13 @@ export const changeEngine = (
 ) =>
   change(pool, person, id, async (db, machine) => {
     if (machine.openJobId !== null)
-      throw new Problem(409, 'This machine has an open job on the old engine. Close or abandon that one first.', {
-        code: 'open-job',
-        detail: String(machine.openJobId),
-      })
+      throw new Problem(
+        'open-job',
+        'This machine has an open job on the old engine. Close or abandon that one first.',
+        {
+          detail: String(machine.openJobId),
+        },
+      )
     const model = await modelById(db, person.shopId, modelId)
     if (!model) return refuse('modelId', 'Choose an engine model of this shop.')
     const at = await dayOf(db, person.shopId, on, now)
@@ -256,8 +259,7 @@ export async function mergeMachines(
         `Their meters count ${unitWords[from.meterUnit]} and ${unitWords[into.meterUnit]}. Put that right first.`,
       )
     if (from.openJobId !== null && into.openJobId !== null)
-      throw new Problem(409, 'Both have an open job. Close or abandon one of them first.', {
-        code: 'open-job',
+      throw new Problem('open-job', 'Both have an open job. Close or abandon one of them first.', {
         detail: String(from.openJobId),
       })
     let before: MeterReading[] = []

@@ -8,6 +8,7 @@ import { databasePrograms, startDatabase } from './setup/database.mjs'
 import { ensurePrograms, ensureRoom } from './setup/machine.mjs'
 import { ensureBuild, ensurePackages } from './setup/packages.mjs'
 import { guardConsole } from './setup/output.mjs'
+import { askReady, waitReady } from './setup/ready.mjs'
 import { run, say, StopWithWords } from './setup/say.mjs'
 
 const root = dirname(dirname(fileURLToPath(import.meta.url)))
@@ -55,16 +56,6 @@ async function serve() {
     })
 }
 
-async function waitReady(address) {
-  for (;;) {
-    const answer = await fetch(`${address}/api/health/ready`)
-    if (answer.ok) return
-    const { code, title } = await answer.json()
-    // migrations and the demo may take a while
-    if (code !== 'starting') throw new StopWithWords(title)
-  }
-}
-
 run(async () => {
   guardConsole()
   ensureRoom(root)
@@ -97,7 +88,7 @@ run(async () => {
   try {
     stopServer = await serve()
     const address = `http://${host.includes(':') ? `[${host}]` : host}:${port}`
-    await waitReady(address)
+    await waitReady(askReady(address))
     say(`open ${address}`)
     if (demo) say('sign in as ines (lead), tam or jory (mechanics); the password of all is quillbrook')
     else say('a shop without demo: the first page makes your shop and its first lead')

@@ -15,15 +15,14 @@ interface More {
 /** An expected refusal, in words for a person: what is wrong and what to do. */
 export class Problem extends Error {
   override readonly name = 'Problem'
+  readonly status: number
   constructor(
     readonly code: ProblemCode,
     readonly title: string,
     readonly more: More = {},
   ) {
     super(title)
-  }
-  get status(): number {
-    return STATUS_OF[this.code]
+    this.status = STATUS_OF[code]
   }
 }
 

@@ -41,7 +41,7 @@ export class WrongRowCount extends Error {
     readonly statement: string,
     readonly rows: number,
   ) {
-    super(`${statement}: one row was expected, ${rows} came.`)
+    super(`${statement}: one row was expected, ${rows || 'none'} came.`)
   }
 }
 

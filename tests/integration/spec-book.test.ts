@@ -5,6 +5,7 @@ import { Validator } from '@seriousme/openapi-schema-validator'
 import Papa from 'papaparse'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import { same } from '../../core/spec-book'
+import { API } from '../../shared/api'
 import { bookJsonSchema } from '../../shared/openapi'
 import type {
   Affected,
@@ -76,7 +77,7 @@ describe('revisions', () => {
     const made = (await draft(ines, model)).body
     expect((await ines.post(`/api/revisions/${made.id}/approve`)).body).toMatchObject({
       status: 422,
-      code: 'own-draft',
+      code: 'reason-missing',
     })
     expect(
       (await ines.post<RevisionRow>(`/api/revisions/${made.id}/approve`, { reason: 'nobody else' })).body
@@ -507,5 +508,15 @@ describe('other software', () => {
     const { body } = await guest.get<object>('/api/v1/openapi.json')
     expect(await new Validator().validate(structuredClone(body))).toMatchObject({ valid: true })
     expect(body).toEqual(JSON.parse(readFileSync('docs/formats/openapi.json', 'utf8')))
+  })
+  it('all that pages and server say is described too: every line of the API, valid', async () => {
+    const whole = JSON.parse(readFileSync('docs/formats/whole-api.openapi.json', 'utf8')) as {
+      paths: Record<string, object>
+    }
+    expect(await new Validator().validate(structuredClone(whole))).toMatchObject({ valid: true })
+    const lines = Object.entries(whole.paths).flatMap(([path, methods]) =>
+      Object.keys(methods).map(method => `${method.toUpperCase()} ${path.replace(/\{(\w+)\}/g, ':$1')}`),
+    )
+    expect(new Set(lines)).toEqual(new Set(Object.keys(API)))
   })
 })

@@ -12,6 +12,8 @@ import { checkDatabase } from '../../scripts/setup/existing-database.mjs'
 // @ts-expect-error plain scripts
 import { startDatabase } from '../../scripts/setup/database.mjs'
 // @ts-expect-error plain scripts
+import { waitReady } from '../../scripts/setup/ready.mjs'
+// @ts-expect-error plain scripts
 import { boundedLog } from '../../scripts/setup/output.mjs'
 import { littleRoom } from '../../server/services/health'
 import { Client } from '../support/server'
@@ -207,6 +209,16 @@ describe('npm start', () => {
     expect(code).toBe(1)
     expect(said).toContain(`port ${port} is taken by another program`)
     expect(said).toContain(`PORT=${port + 1} npm start`)
+  })
+
+  it('waits for a database that is slow to begin with, and gives up on one that stays silent', async () => {
+    const answers = [{ code: 'starting' }, { code: 'late' }, { code: 'late' }, { ok: true }]
+    await waitReady(() => Promise.resolve({ ok: false, title: 'Late.', ...answers.shift() }), 1000)
+    expect(answers).toEqual([])
+    const late = () => Promise.resolve({ ok: false, code: 'late', title: 'The database does not answer in time.' })
+    await expect(waitReady(late, 300)).rejects.toThrow('does not answer')
+    const full = () => Promise.resolve({ ok: false, code: 'disk-full', title: 'The disk is full.' })
+    await expect(waitReady(full)).rejects.toThrow('disk is full')
   })
 
   it('an empty shop stays empty on later starts', async () => {

@@ -36,7 +36,7 @@ it('where a shop has two leads, neither approves their own draft, with a reason 
   for (const reason of ['', 'nobody else'])
     await expect(approveDraft(pool, ada, made.revisionId, reason, now)).rejects.toMatchObject({
       status: 403,
-      more: { code: 'own-draft' },
+      code: 'own-draft',
     })
   expect(await approveDraft(pool, bea, made.revisionId, '', now)).toMatchObject({
     revision: 1,

@@ -1,6 +1,7 @@
 import { v7 as uuidv7 } from 'uuid'
 import type { Happening } from '../../core/job'
 import type { ProblemBody } from '../../shared/problem'
+import { checkContract } from './contract'
 
 /** The server under test: started once by the test command, with the demo shop in it. */
 const BASE = process.env.WEMBRIC_TEST_URL ?? 'http://127.0.0.1:3999'
@@ -37,9 +38,11 @@ export class Client {
       this.cookies.set(name, value)
     }
     const text = await response.text()
+    const json: unknown = text ? JSON.parse(text) : {}
+    checkContract(method, path, response.status, json)
     return {
       status: response.status,
-      body: (text ? JSON.parse(text) : {}) as T & Partial<ProblemBody>,
+      body: json as T & Partial<ProblemBody>,
       type: response.headers.get('content-type'),
       retryAfter: response.headers.get('retry-after'),
     }

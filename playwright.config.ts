@@ -7,8 +7,8 @@ Object.assign(process.env, servers[Number(process.env.TEST_PARALLEL_INDEX ?? 0)]
 /** Debian's Chromium, without background requests. */
 export default defineConfig({
   testDir: 'tests/e2e',
-  // the rounds of “npm run faults” are all of one file, and each has a job of its own
-  fullyParallel: Boolean(process.env.WEMBRIC_FAULTS_PARALLEL),
+  // each test makes what it needs, on the server of its worker
+  fullyParallel: true,
   workers: Number(process.env.WEMBRIC_TEST_WORKERS ?? 1),
   timeout: 90_000,
   expect: { timeout: 10_000 },

@@ -50,7 +50,6 @@ run(async () => {
           WEMBRIC_FAULT_ROUNDS: String(rounds),
           WEMBRIC_TEST_WORKERS: '2',
           WEMBRIC_TEST_SERVERS: JSON.stringify(servers.map(s => s.env)),
-          WEMBRIC_FAULTS_PARALLEL: '1',
         },
       }),
     )

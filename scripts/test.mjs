@@ -13,7 +13,8 @@ const root = dirname(dirname(fileURLToPath(import.meta.url)))
 const only = process.argv.find(a => a.startsWith('--only='))?.slice(7)
 const screenshots = process.argv.includes('--screenshots')
 const more = process.argv.includes('--') ? process.argv.slice(process.argv.indexOf('--') + 1) : []
-const BROWSERS = 2
+/** One more than processors: a browser waits half of its time. */
+const BROWSERS = 3
 
 const bin = (name, ...args) => ['node', [join(root, 'node_modules', ...name.split('/')), ...args]]
 const eslint = [
@@ -41,13 +42,16 @@ const inTurn = servers => ({
   WEMBRIC_TEST_SERVERS: JSON.stringify(servers.map(s => ({ ...s.env, WEMBRIC_TEST_DATA: s.data }))),
 })
 
-const browser = project => async exec =>
-  withServers(root, await demo(), project === 'browser' ? BROWSERS : 1, servers =>
+const browser = project => async exec => {
+  const given = await demo()
+  await withServers(root, given, project === 'browser' ? BROWSERS : 1, servers =>
     exec(...bin('@playwright/test/cli.js', 'test', ...more, '--project', project), {
       ...inTurn(servers),
       WEMBRIC_TEST_WORKERS: String(servers.length),
+      WEMBRIC_TEST_TEMPLATE: given,
     }),
   )
+}
 
 const PARTS = {
   'format': exec => exec(...bin('prettier/bin/prettier.cjs', '--check', '--log-level', 'warn', '--cache', '.')),

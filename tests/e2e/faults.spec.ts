@@ -1,7 +1,7 @@
 import { type BrowserContext, expect, type Page, test } from '@playwright/test'
 import { PNG } from 'pngjs'
 import { databaseSettings, openPool } from '../../server/database/pool'
-import { many } from '../../server/database/query'
+import { many, type Pool } from '../../server/database/query'
 import { pick, random } from '../support/faults/random'
 import { type Gaps, instruction, newJob, saved, signIn, workUntil } from './bench'
 
@@ -9,7 +9,10 @@ import { type Gaps, instruction, newJob, saved, signIn, workUntil } from './benc
 const ROUNDS = Number(process.env.WEMBRIC_FAULT_ROUNDS ?? 1)
 // the page must open without a server
 test.use({ serviceWorkers: 'allow' })
-const pool = openPool(databaseSettings(process.env, 'app'))
+let pool: Pool
+test.beforeAll(() => {
+  pool = openPool(databaseSettings(process.env, 'app'))
+})
 test.afterAll(() => pool.end())
 
 const truth = (): Gaps => ({ intake: 0.1, exhaust: 0.105, degPerMm: 720 })

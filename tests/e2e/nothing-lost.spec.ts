@@ -1,4 +1,4 @@
-import { mkdtempSync, rmSync } from 'node:fs'
+import { cpSync, mkdtempSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { expect, type Page, test } from '@playwright/test'
@@ -48,6 +48,8 @@ test('the server is killed in mid-job, the page is reloaded meanwhile: no answer
   test.setTimeout(150_000)
   const data = mkdtempSync(join(tmpdir(), 'wembric-kill-'))
   const root = process.cwd()
+  const template = process.env.WEMBRIC_TEST_TEMPLATE
+  if (template) cpSync(template, data, { recursive: true })
   let server = await startServer({ root, data })
   const context = await browser.newContext({ baseURL: server.env.WEMBRIC_TEST_URL })
   const page = await context.newPage()

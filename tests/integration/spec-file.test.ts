@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { csvRows, jsonRows } from '../../server/services/spec-file'
+import { csvRows, jsonRows } from '../../server/services/spec-import/file'
 
 describe('a file that is taken in', () => {
   it.each([

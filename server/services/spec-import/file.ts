@@ -4,7 +4,7 @@ import chain from 'stream-chain'
 import { parser } from 'stream-json'
 import { pick } from 'stream-json/filters/pick.js'
 import { streamArray } from 'stream-json/streamers/stream-array.js'
-import { jsonModel, type Column, type ReadRow, rowModel } from '../../core/exchange'
+import { jsonModel, type Column, type ReadRow, rowModel } from '../../../core/exchange'
 
 /** Files that get renamed to .csv, by how they begin. */
 const NO_TEXT: [number[], string][] = [

@@ -1,17 +1,8 @@
 import { cylinderById, type Engine, valveById } from '~~/core/engine'
 import type { AnswerKey, Happening } from '~~/core/job'
 import type { Observation } from '~~/core/position'
-import type { Tool } from '../../composables/usePractice'
-
-/**
- * What somebody may say unasked with a tool in hand. `moves` are the degrees turned since the crank was last spoken of.
- */
-export interface OwnWords {
-  label: string
-  instruction: string
-  why: string
-  keys: AnswerKey[]
-}
+import type { PracticePanel } from './panel'
+import type { Tool } from '../composables/usePractice'
 
 const key = (title: string, help: string, happening: Happening): AnswerKey => ({ title, help, happening, asks: null })
 const crank = (turnedDeg: number, ...observations: Observation[]): Happening => {
@@ -55,7 +46,7 @@ export function ownWords(
     rod,
     downMm,
   }: { turnedDeg: number; sinceLockDeg: number; window: boolean; rod: boolean; downMm: number },
-): OwnWords {
+): PracticePanel {
   const valve = valveById(engine, valveId)
   const name = valve.name.toLowerCase()
   const cylinder = engine.cylinders.length > 1 ? `${cylinderById(engine, valve.cylinderId).name}: ` : ''

@@ -1,0 +1,39 @@
+<script setup lang="ts">
+/** One's own verdict on a valve, by one's own measuring. */
+defineProps<{ called: 'in' | 'tight' | 'loose' | null }>()
+defineEmits<{ call: ['in' | 'tight' | 'loose'] }>()
+</script>
+
+<template>
+  <div class="calls" role="group" aria-label="Call the valve">
+    <span>Call it</span
+    ><button
+      v-for="v in ['in', 'tight', 'loose'] as const"
+      :key="v"
+      type="button"
+      class="quiet"
+      :class="{ on: called === v }"
+      :aria-pressed="called === v"
+      @click="$emit('call', v)"
+    >
+      {{ v }}
+    </button>
+  </div>
+</template>
+
+<style scoped>
+.calls {
+  display: grid;
+  grid-template-columns: auto repeat(3, 1fr);
+  gap: 6px;
+  align-items: center;
+  font: 600 16px/1 var(--figures);
+}
+.calls .quiet {
+  justify-content: center;
+}
+.on {
+  border-color: var(--petrol);
+  box-shadow: inset 0 -3px 0 var(--petrol);
+}
+</style>

@@ -1,0 +1,39 @@
+<script setup lang="ts">
+/** Below the answers: what was last said, a hint where hints are for the asking, and the end of it. */
+defineProps<{ said: boolean; hints: boolean; done: boolean }>()
+defineEmits<{ hint: []; handOver: [] }>()
+</script>
+
+<template>
+  <footer class="foot">
+    <p>{{ said ? 'Marked at the end, not now.' : 'Nothing said yet.' }}</p>
+    <button v-if="hints" type="button" class="quiet" data-testid="hint" @click="$emit('hint')">
+      Ask, costs 2 <kbd>H</kbd></button
+    ><button type="button" class="quiet" :class="{ ready: done }" data-testid="hand-over" @click="$emit('handOver')">
+      Hand it over
+    </button>
+  </footer>
+</template>
+
+<style scoped>
+.foot {
+  grid-row: 4;
+  align-self: end;
+  border-top: 1px solid var(--line);
+  padding-top: 10px;
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) auto auto;
+  gap: 8px;
+  align-items: center;
+}
+.foot p {
+  font-size: 15px;
+  line-height: 1.25;
+  color: var(--ink2);
+}
+.ready {
+  background: var(--petrol);
+  color: var(--on-petrol);
+  border-color: var(--petrol);
+}
+</style>

@@ -1,0 +1,104 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue'
+import type { Verdict } from '~~/core/feeler'
+import type { Affected, RevisionRow } from '~~/shared/spec-book'
+import VerdictShape from '../bench/VerdictShape.vue'
+import EffectRule from './EffectRule.vue'
+import { revisionTitle } from './revision-words'
+
+/** What a revision would say of the valves as they were last left. `first` is the kind of valve looked at first. */
+const props = defineProps<{
+  effect: Affected[]
+  before: RevisionRow
+  after: RevisionRow
+  first: 'intake' | 'exhaust'
+}>()
+const role = ref(props.first)
+const readings = computed(() => props.effect.filter(r => r.role === role.value))
+const counts = computed(() =>
+  (['in', 'unproved', 'tight', 'loose'] as Verdict[])
+    .map(v => ({ v, n: readings.value.filter(r => r.after === v).length }))
+    .filter(c => c.n > 0),
+)
+</script>
+
+<template>
+  <div class="effect">
+    <div>
+      <h2>What it would do</h2>
+      <p>
+        To {{ readings.length }} {{ role }} valves of {{ new Set(readings.map(r => r.tag)).size }} machines, as last
+        left:
+      </p>
+      <p v-for="c in counts" :key="c.v" class="count" :data-count="c.v">
+        <VerdictShape :verdict="c.v" :size="20" /> <b>{{ c.n }} {{ c.v }}</b>
+      </p>
+      <p class="roles">
+        <button
+          v-for="r in ['intake', 'exhaust'] as const"
+          :key="r"
+          type="button"
+          class="quiet"
+          :aria-pressed="role === r"
+          @click="role = r"
+        >
+          {{ r }}
+        </button>
+      </p>
+    </div>
+    <div>
+      <EffectRule
+        v-if="readings.length"
+        :readings="readings"
+        :before="before.engine.clearance[role]"
+        :after="after.engine.clearance[role]"
+      />
+      <p class="legend">
+        Dashed lines: limits of {{ revisionTitle(before).toLowerCase() }}. Field:
+        {{ revisionTitle(after).toLowerCase() }}. One bar a valve.
+      </p>
+    </div>
+  </div>
+</template>
+
+<style scoped>
+.effect {
+  display: grid;
+  grid-template-columns: 250fr 620fr;
+  gap: 18px;
+  padding: 14px 20px;
+  background: var(--sunk);
+  font-family: var(--figures);
+}
+.effect > div {
+  display: grid;
+  gap: 6px;
+  align-content: start;
+}
+.effect h2 {
+  font-size: 19px;
+}
+.count {
+  display: flex;
+  gap: 8px;
+  align-items: center;
+  font-size: 18px;
+}
+.roles {
+  display: flex;
+  gap: 6px;
+}
+.roles [aria-pressed='true'] {
+  background: var(--petrol);
+  color: var(--on-petrol);
+}
+.legend {
+  font-size: 14.5px;
+  color: var(--ink2);
+}
+@media (max-width: 900px) {
+  .effect {
+    grid-template-columns: minmax(0, 1fr);
+  }
+}
+</style>

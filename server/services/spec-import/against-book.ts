@@ -1,0 +1,31 @@
+import { compareSpecs, same } from '../../../core/spec-book'
+import type { ModelRow } from '../../../shared/spec-book'
+import type { StoredRow } from '../../repositories/spec-imports'
+import type { FileRow } from './file'
+
+/** What a row would do to the book as it is. */
+export function againstBook({ rowNo, title, model, notes }: FileRow, known: ModelRow | undefined): StoredRow {
+  if (!model) return { rowNo, state: 'problem', title, modelId: null, content: null, notes }
+  const { engine: _, ...named } = model
+  const renamed =
+    known && (Object.keys(named) as (keyof typeof named)[]).filter(f => f !== 'key' && known[f] !== named[f])
+  const changes = known
+    ? [
+        ...compareSpecs(known.engine, model.engine)
+          .filter(l => l.change !== 'same')
+          .map(l => `${l.name}: ${l.before.value || 'none'} → ${l.after.value || 'none'}`),
+        ...renamed!.map(f => `${f}: ${known[f] ?? ''} → ${named[f] ?? ''}`),
+      ]
+    : []
+  const would = !known ? 'new' : same(known.engine, model.engine) && renamed!.length === 0 ? 'same' : 'changed'
+  const doubts = notes.filter(n => n.doubt)
+  const state = would !== 'same' && doubts.length > 0 ? 'problem' : would
+  return {
+    rowNo,
+    state,
+    title,
+    modelId: known?.id ?? null,
+    content: { model: known ? { ...model, key: known.key } : model, would, answered: [], changes },
+    notes: would === 'same' ? [] : notes,
+  }
+}

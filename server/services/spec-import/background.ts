@@ -1,0 +1,28 @@
+import type { Pool } from '../../database/query'
+import { setImport } from '../../repositories/spec-imports'
+import { Problem } from '../../problem'
+
+/** Rows that are looked up and written together. */
+export const BATCH = 200
+
+/** Somebody stopped it meanwhile. */
+export class Cancelled extends Error {}
+
+/** Lets other requests be answered in between. */
+export const breath = () => new Promise<void>(done => setImmediate(done))
+
+/** Runs the long part of an import; what fails is said in its record. */
+export async function inBackground(pool: Pool, shopId: number, id: number, work: () => Promise<void>): Promise<void> {
+  try {
+    await work()
+  } catch (error) {
+    if (!(error instanceof Problem)) console.error(error)
+    await setImport(pool, shopId, id, {
+      state: 'failed',
+      message:
+        error instanceof Problem
+          ? error.title
+          : 'Something failed at the shop’s server. Nothing was changed; take the file in again.',
+    }).catch(() => {})
+  }
+}

@@ -1,0 +1,126 @@
+import type { H3Event } from 'h3'
+import { columnFor, delimiterOf } from '../../../core/exchange'
+import type { ImportResponse } from '../../../shared/spec-book'
+import type { Db, Pool } from '../../database/query'
+import {
+  chunksOf,
+  dropChunks,
+  dropOldImports,
+  insertChunk,
+  insertImport,
+  knownHeadings,
+  setImport,
+  setImportSettings,
+} from '../../repositories/spec-imports'
+import { Problem } from '../../problem'
+import type { SignedIn } from '../people'
+import { firstRows, noText } from './file'
+import { importOf, readImport } from './record'
+
+const MOST_BYTES = 200 * 1024 * 1024
+const CHUNK_BYTES = 512 * 1024
+const FIRST_ROWS = 4
+
+/** A file as it comes, in chunks of one size, stored as they fill. @returns its first chunk and its size */
+async function store(
+  db: Db,
+  shopId: number,
+  importId: number,
+  body: AsyncIterable<Buffer>,
+): Promise<{ first: Buffer; bytes: number }> {
+  let waiting: Buffer[] = []
+  let size = 0
+  let bytes = 0
+  let n = 0
+  let first = Buffer.alloc(0)
+  const flush = async () => {
+    const chunk = Buffer.concat(waiting)
+    if (n === 0) {
+      first = chunk
+      const why = noText(chunk.subarray(0, 4096))
+      if (why) throw new Problem('unfit', why, { fields: [{ field: 'file', message: why }] })
+    }
+    if (chunk.length > 0) await insertChunk(db, shopId, importId, n++, chunk)
+    waiting = []
+    size = 0
+  }
+  for await (const piece of body) {
+    bytes += piece.length
+    if (bytes > MOST_BYTES)
+      throw new Problem('too-much', 'This file is over 200 MB. Part it, and take the parts in one after another.')
+    waiting.push(piece)
+    size += piece.length
+    if (size >= CHUNK_BYTES) await flush()
+  }
+  await flush()
+  if (bytes === 0)
+    throw new Problem('unfit', 'This file is empty. Choose another.', {
+      fields: [{ field: 'file', message: 'This file is empty.' }],
+    })
+  return { first, bytes }
+}
+
+/** Takes in the bytes of a file, and says how it would be read. Nothing of it is in the book yet. */
+export async function uploadImport(
+  pool: Pool,
+  person: SignedIn,
+  fileName: string,
+  event: H3Event,
+): Promise<{ id: number }> {
+  const { shopId } = person
+  await dropOldImports(pool, shopId)
+  const isJson = /\.json$/i.test(fileName)
+  const id = await insertImport(pool, shopId, { personId: person.id, fileName, format: isJson ? 'json' : 'csv' })
+  try {
+    const { first, bytes } = await store(pool, shopId, id, event.node.req as AsyncIterable<Buffer>)
+    const text = new TextDecoder('utf-8').decode(first.subarray(0, 65_536))
+    const delimiter = delimiterOf(text.split(/\r?\n/)[0] ?? '')
+    const rows = isJson ? [] : await firstRows(first.subarray(0, 65_536), delimiter, FIRST_ROWS)
+    await setImportSettings(pool, shopId, id, bytes, await suggested(pool, shopId, delimiter, rows))
+  } catch (error) {
+    await setImport(pool, shopId, id, { state: 'failed' })
+    await dropChunks(pool, shopId, id)
+    throw error
+  }
+  return { id }
+}
+
+async function suggested(db: Db, shopId: number, delimiter: string, rows: string[][]) {
+  const known = await knownHeadings(db, shopId)
+  const headings = rows[0] ?? []
+  const used = new Set<string>()
+  const mapping = headings.map(heading => {
+    const column = known.get(heading.slice(0, 80)) ?? columnFor(heading)
+    if (column === null || column === '' || used.has(column)) return null
+    used.add(column)
+    return column
+  })
+  return { delimiter, headings, mapping, first: rows.slice(1) }
+}
+
+/** The file read with another delimiter: its headings and first rows change with it. */
+export async function respeltImport(
+  pool: Pool,
+  person: SignedIn,
+  id: number,
+  delimiter: string,
+): Promise<ImportResponse> {
+  const found = await importOf(pool, person.shopId, id)
+  if (found.state !== 'uploaded') throw new Problem('import-busy', 'This file is being read already. Reload the page.')
+  for await (const first of chunksOf(pool, person.shopId, id)) {
+    await setImportSettings(
+      pool,
+      person.shopId,
+      id,
+      found.bytes,
+      await suggested(
+        pool,
+        person.shopId,
+        delimiter,
+        await firstRows(first.subarray(0, 65_536), delimiter, FIRST_ROWS),
+      ),
+    )
+    break
+  }
+  return readImport(pool, person, id)
+}

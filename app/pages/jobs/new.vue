@@ -22,7 +22,9 @@ const session = useSessionStore()
 const form = useForm()
 const loading = useForm()
 const { q: text, found, failed, find } = useMachineSearch()
-text.value = String(useRoute().query.q ?? '')
+/** What the address looks for: what somebody types meanwhile chooses nothing by itself. */
+const named = String(useRoute().query.q ?? '')
+text.value = named
 const machine = ref<MachineRow | null>(null)
 const adding = ref(false)
 const sets = ref<BladeSetRow[]>([])
@@ -41,7 +43,7 @@ onMounted(async () => {
   if (wanted)
     machine.value = await loading.send(async () => (await api('GET /api/machines/:id', { id: wanted })).machine)
   await find()
-  if (!machine.value && text.value && found.value?.length === 1) await choose(found.value[0]!)
+  if (!machine.value && named && text.value === named && found.value?.length === 1) await choose(found.value[0]!)
   sets.value = (await loading.send(() => api('GET /api/blade-sets'))) ?? []
   const mine = sets.value.find(s => s.id === session.person?.favouriteSetId) ?? sets.value[0]
   job.bladeSetId = mine?.id ?? null

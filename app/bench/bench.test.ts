@@ -1,8 +1,9 @@
 import { describe, expect, it } from 'vitest'
-import type { Happening } from '~~/core/job'
+import { clashWords, type Happening } from '~~/core/job'
 import { found, limits, said, trial } from '~~/tests/support/job-book'
 import { engineOf, setOf } from '~~/tests/support/builders'
 import { asMade, bladeBeside, instructionFor, tapped } from './blades-in-hand'
+import { clashAnswers } from './clash'
 import { goesWithStage } from './panel'
 import { savedWord, type Sending } from './saved'
 import { scaleTopMm, settableValves, stripValves } from './strip'
@@ -98,3 +99,27 @@ it('a panel for a figure or a shim goes with its picture; any other stays', () =
     false,
     false,
   ]))
+
+describe('answers that conflict', () => {
+  const crank = (...observations: object[]): Happening =>
+    ({ type: 'crank', payload: { observations } }) as unknown as Happening
+  const rocker = (valveId: string, slack: boolean) => ({ kind: 'rocker', valveId, slack })
+
+  it('may both be true: one key keeps them, and says what comes next', () => {
+    // found, both slack and measured; one turn on the intake is slack again, felt twice
+    const book = found(said()).say(
+      trial('intake', 0.1, 'drag'),
+      { type: 'mark-checked', payload: { valveId: 'exhaust', still: true } },
+      trial('exhaust', 0.12, 'drag'),
+      crank({ kind: 'turns', turns: 1, to: { kind: 'mark', markIndex: 0 } }, rocker('intake', true)),
+    )
+    const clash = clashWords(book.view())!
+    expect(clash.newest).toBe('Intake slack')
+    const answers = clashAnswers(clash, book.next(), new Set())
+    expect(answers.map(a => a.title)).toEqual(['Look again', 'Keep both', 'Undo the latest', 'Undo the earlier'])
+    expect(answers[1]!.help).toBe(`and go on: ${book.next().instruction}`)
+    expect(answers[3]!.eventId).toBe(clash.against[0]!.id)
+    const undone = new Set(clash.against.map(f => f.id))
+    expect(clashAnswers(clash, book.next(), undone).map(a => a.title)).not.toContain('Undo the earlier')
+  })
+})

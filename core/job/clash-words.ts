@@ -47,12 +47,15 @@ export function clashWords(view: JobView): ClashWords | null {
   const { engine } = view.pin.spec
   const again = cheapestToLookAtAgain(view)
   return {
-    newest: listed(clash.newest.map((n, i) => (i ? observationWords : notedWords)(engine, n.observation))),
+    // one thing may have been noted twice: felt, and told by a blade that was refused
+    newest: listed([
+      ...new Set(clash.newest.map((n, i) => (i ? observationWords : notedWords)(engine, n.observation))),
+    ]),
     newestId: eventIdOf(clash.newest.at(-1)!.id),
     against: clash.against.map(n => ({ id: eventIdOf(n.id), words: notedWords(engine, n.observation) })),
     lookAgain: again ? observationWords(engine, again.observation) : null,
     advice: again
-      ? 'Look again at the cheaper one, or take one back.'
-      : 'A turn that is taken back leaves the place unknown.',
+      ? 'Look again at the one that costs least, or undo one. If you are sure of both, keep both.'
+      : 'Undo one, or keep both if you are sure of them. A turn that is undone leaves the place unknown.',
   }
 }

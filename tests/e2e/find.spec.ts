@@ -49,7 +49,7 @@ async function sayWrongly(page: Page, hand: BenchHand): Promise<boolean> {
     .getByRole('button', { name: wrong.title, exact: true })
     .click()
   await expect(page.getByTestId('clash'), `“${wrong.ask}: ${wrong.title}” is caught`).toBeVisible()
-  await page.getByRole('button', { name: /Take the newest back/ }).click()
+  await page.getByRole('button', { name: /Undo the latest/ }).click()
   await expect(page.getByTestId('clash')).toHaveCount(0)
   await saved(page)
   return true

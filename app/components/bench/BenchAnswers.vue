@@ -32,7 +32,7 @@ const passable = computed(() => {
   <AnswerPanel
     v-else-if="clash"
     label="An answer does not fit"
-    :instruction="`These cannot ${clash.against.length > 1 ? 'all' : 'both'} be so`"
+    instruction="These answers conflict"
     why=""
     :keys="screen.clashKeys.value"
     :passable="false"

@@ -123,6 +123,47 @@ describe('an engine that kicks, though its record has no decompressor', () => {
   it.each(['ticks when warm', 'kickstart lever bent', 'kick-stand spring'])('“%s” asks for nothing more', complaint =>
     expect(proved(complaint).next().step).toBe('close'),
   )
+  /** Nothing goes into the exhaust at the top, down to the thinnest blade. */
+  function nothingGoes(complaint = 'due') {
+    const book = found(said(engineOf(), { complaint })).say(trial('intake', 0.1, 'drag'))
+    for (let next = book.next(); next.trial; next = book.next())
+      book.say(trial('exhaust', next.trial.stack.totalMm, 'no-go'))
+    return book
+  }
+  it('an exhaust into which nothing goes at the top is read past it before its nut is loosened', () => {
+    const book = nothingGoes()
+    expect(book.next()).toMatchObject({
+      instruction: 'Turn on until the piston is 6 mm past its top',
+      why: expect.stringContaining('No blade goes into the exhaust here, and the spec lists no decompressor.'),
+    })
+    book.say(book.next().keys[0]!.happening!)
+    expect(book.next().instruction).toMatch(/^Past the top, try 0.0\d in the exhaust$/)
+    book.say(book.next().keys[1]!.happening!)
+    // it goes: what was found at the top was the decompressor, and the exhaust is found anew here
+    expect(book.view().state.valves.find(v => v.valveId === 'exhaust')!.readings).toEqual([])
+    book.say(book.next().keys[0]!.happening!)
+    expect(book.next()).toMatchObject({ step: 'measure', trial: { valveId: 'exhaust' } })
+    book.say(trial('exhaust', 0.12, 'drag'))
+    expect(book.next().step).toBe('prove')
+  })
+  it('one that has no clearance there either is set, and is not asked about again', () => {
+    const book = nothingGoes()
+    book.say(book.next().keys[0]!.happening!)
+    book.say(book.next().keys[0]!.happening!)
+    expect(book.view().model.plan.stops.map(s => s.place.kind)).toEqual(['mark'])
+    for (let i = 0; i < 4 && book.next().step === 'find'; i++) book.say(book.next().keys[0]!.happening!)
+    expect(book.next().instruction).toBe('Loosen the exhaust locknut')
+  })
+  it('one that is tight and lets a blade in is set at once, but where the engine kicks', () => {
+    const tight = (complaint: string) =>
+      found(said(engineOf(), { complaint })).say(
+        trial('intake', 0.1, 'drag'),
+        trial('exhaust', 0.1, 'no-go'),
+        trial('exhaust', 0.08, 'drag'),
+      )
+    expect(tight('due').next().instruction).toBe('Loosen the exhaust locknut')
+    expect(tight('kicks back').next().instruction).toBe('Turn on until the piston is 6 mm past its top')
+  })
   it('on several cylinders no exhaust stays proved by its top: the same may hold them all', () => {
     const twin = twinOf(360)
     const exhausts = twin.valves.filter(v => v.role === 'exhaust').map(v => v.id)

@@ -188,29 +188,53 @@ export const PAST_TOP_MM = 6
 const OVER_MM = 0.01
 const OVER_AT_MOST_MM = 0.1
 
+/** Why an exhaust is read at a second place, though the record has no decompressor. */
+export interface SecondPlace extends DecompressorTest {
+  because: 'complaint' | 'no clearance'
+}
+
+/** What its owner says of the engine. */
+const kicks = ({ pin }: JobView): boolean => KICKS.test(pin.complaint)
+
 /**
- * The second place that a complaint asks for: the engine kicks or is hard to start, the record has no decompressor, and
- * an exhaust
- * was proved at its top. The thinnest blade that cannot go there unless the valve was held at the top.
+ * Whether a reading at a top is held in doubt: as a proof where the engine kicks; before a nut is loosened where it
+ * kicks and reads tight, or where no blade at all goes in: few valves lose all of their clearance, and one that is held
+ * would be set far too loose.
  */
-export function secondPlace(view: JobView): DecompressorTest | null {
+function inDoubt(view: JobView, valve: ValveState, reading: Reading): SecondPlace['because'] | null {
+  if (reading.phase === 'proved') return kicks(view) ? 'complaint' : null
+  if (reading.phase !== 'as found' || valve.round > 0 || valve.nut !== 'locked') return null
+  const judged = judgeReading(view.pin, reading, valve.valveId)
+  if (judged.verdict !== 'tight') return null
+  const thinnestMm = Math.min(
+    ...view.tools.choicesFor(setInHand(view), clearanceOf(view.pin, valve.valveId)).map(c => c.totalMm),
+  )
+  if (judged.reading.hiMm !== null && snapMm(judged.reading.hiMm) <= snapMm(thinnestMm)) return 'no clearance'
+  return kicks(view) ? 'complaint' : null
+}
+
+/**
+ * The second place that a complaint or a reading asks for, where the record has no decompressor: an exhaust was read at
+ * its top. The thinnest blade that cannot go past it unless the valve was held at the top.
+ */
+export function secondPlace(view: JobView): SecondPlace | null {
   const { pin, state } = view
   const { engine } = pin.spec
-  if (engine.decompressor.kind !== 'none' || state.decompressorTested || !KICKS.test(pin.complaint)) return null
+  if (engine.decompressor.kind !== 'none' || state.decompressorTested) return null
   // a source that names its own place means its figure for that place, whatever holds the valve there
   if (engine.measuredAt.kind !== 'not said') return null
   for (const valve of state.valves) {
     const own = valveById(engine, valve.valveId)
-    const proof = valve.readings.findLast(r => r.phase === 'proved' && r.round === valve.round && r.trials.length > 0)
-    if (own.role !== ASSUMED_DECOMPRESSOR.role || !proof?.at || !isTop(proof.at)) continue
-    const { hiMm } = judgeReading(pin, proof, valve.valveId).reading
-    const blade =
-      hiMm !== null &&
-      view.tools
-        .choicesFor(setInHand(view), clearanceOf(pin, valve.valveId))
-        .filter(c => c.totalMm >= snapMm(hiMm + OVER_MM) && c.totalMm <= snapMm(hiMm + OVER_AT_MOST_MM))
-        .sort((a, b) => a.totalMm - b.totalMm)[0]
-    if (blade) return { valve: own, bladesMm: blade.engravedMm, set: setInHand(view).name }
+    const reading = valve.readings.findLast(r => r.round === valve.round && r.trials.length > 0)
+    if (own.role !== ASSUMED_DECOMPRESSOR.role || !reading?.at || !isTop(reading.at)) continue
+    const because = inDoubt(view, valve, reading)
+    const { hiMm } = judgeReading(pin, reading, valve.valveId).reading
+    if (because === null || hiMm === null) continue
+    const blade = view.tools
+      .choicesFor(setInHand(view), clearanceOf(pin, valve.valveId))
+      .filter(c => c.totalMm >= snapMm(hiMm + OVER_MM) && c.totalMm <= snapMm(hiMm + OVER_AT_MOST_MM))
+      .sort((a, b) => a.totalMm - b.totalMm)[0]
+    if (blade) return { valve: own, bladesMm: blade.engravedMm, set: setInHand(view).name, because }
   }
   return null
 }

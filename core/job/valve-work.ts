@@ -140,12 +140,15 @@ function refusedBefore(state: WorkState, valveId: string): boolean {
 /** No valve is set this far below no clearance. From memory. */
 const MOST_LACKING_MM = 0.15
 
-/** A proof at the top of a valve that a decompressor holds there proves nothing. */
+/**
+ * A proof at the top of a valve that a decompressor holds there proves nothing; where none was made yet, it was not found
+ * so either.
+ */
 export function heldAtTop(valve: ValveState): void {
-  const proof = valve.readings.find(r => r.phase === 'proved' && r.round === valve.round)
-  if (!proof?.at || !isTop(proof.at)) return
-  valve.elsewhere.push(proof)
-  valve.readings = valve.readings.filter(r => r !== proof)
+  const latest = valve.readings.findLast(r => r.round === valve.round && r.trials.length > 0)
+  if (!latest?.at || !isTop(latest.at) || (latest.phase !== 'proved' && latest.phase !== 'as found')) return
+  valve.elsewhere.push(latest)
+  valve.readings = valve.readings.filter(r => r !== latest)
 }
 
 export function loosen(valve: ValveState, slotDeg: number | null = null): void {

@@ -193,7 +193,9 @@ export class VirtualHand {
     if (happening?.type === 'decompressor-tested') {
       const { valveId, bladesMm, there } = happening.payload
       const feel = this.feel(valveId, { engravedMm: bladesMm, totalMm: bladesMm.reduce((a, b) => a + b, 0) })
-      return there === (feel === 'pinched' || feel === 'no-go')
+      const refused = feel === 'pinched' || feel === 'no-go'
+      // at the top a blade that went past it is refused; past the top one that was refused at the top goes
+      return there === (this.place?.kind === 'rod-drop' ? !refused : refused)
     }
     if (happening?.type === 'screw-checked')
       return (

@@ -10,6 +10,7 @@ import { findThing } from './find'
 import { apartThing, trialThing } from './measure'
 import { proveThing } from './prove'
 import { readyThing } from './ready'
+import { secondPlaceThing } from './second-place'
 import { farThing, setThing } from './set'
 import { type Worded, key, type NextThing } from './thing'
 
@@ -40,6 +41,7 @@ function draftFor(view: JobView, requirement: Requirement): Worded {
     case 'find':
       return findThing(view, requirement)
     case 'measure':
+      if (requirement.what.kind === 'second-place') return secondPlaceThing(view)
       if (requirement.what.kind === 'apart') return apartThing(view, valveFor(view, requirement))
       return trialThing(view, valveFor(view, requirement), 'as found')
     case 'set':

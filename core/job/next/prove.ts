@@ -1,14 +1,15 @@
-import { type Place, samePlace, valveById } from '../../engine'
+import { valveById } from '../../engine'
 import { engravedWords } from '../../feeler'
 import { topPlace } from '../../stops'
 import type { Requirement } from '../requirements'
 import { valveOf } from '../state'
 import { stopHere } from '../stop-work'
 import { type JobView, setInHand } from '../view'
-import { placeWords, untilWords } from '../words'
+import { placeWords } from '../words'
 import { lastPlace } from './find'
-import { decompressorTest, type DecompressorTest, oneBladeMore, PAST_TOP_MM, secondPlace } from '../two-places'
+import { decompressorTest, type DecompressorTest, oneBladeMore } from '../two-places'
 import { feelKeys, trialThing } from './measure'
+import { secondPlaceThing } from './second-place'
 import { type Worded, key } from './thing'
 
 /** Read a little finer past the top, so that the same blade at the top tells. */
@@ -46,50 +47,11 @@ function decompressorThing(view: JobView, { valve, bladesMm, set }: Decompressor
   }
 }
 
-/** The complaint asks whether the record is right that nothing holds the exhaust: read past its top as well. */
-function secondPlaceThing(view: JobView, { valve, bladesMm, set }: DecompressorTest): Worded {
-  const { engine } = view.pin.spec
-  const place: Place = { kind: 'rod-drop', cylinderId: valve.cylinderId, dropMm: PAST_TOP_MM }
-  const notNow = key('Not now', 'say why', null, 'reason')
-  const stage: Worded['stage'] = { kind: 'wheel', target: null, feelValveIds: [valve.id], cylinderId: valve.cylinderId }
-  const complaint = `Complaint: “${view.pin.complaint}”. The spec lists no decompressor.`
-  if (!samePlace(lastPlace(view), place))
-    return {
-      label: 'Check for a decompressor',
-      instruction: `Turn on until ${untilWords(engine, place)}`,
-      why: `${complaint} One that holds the exhaust open at the top has let go here, so one blade will tell.`,
-      keys: [
-        key(`${PAST_TOP_MM} mm down`, 'stopped there', {
-          type: 'crank',
-          payload: { observations: [{ kind: 'move', to: place }] },
-        }),
-        notNow,
-      ],
-      stage: { ...stage, target: place, feelValveIds: [] },
-    }
-  const unit = [view.pin.bladeSet, ...view.pin.otherSets].find(s => s.name === set)?.unit ?? view.pin.bladeSet.unit
-  const say = (there: boolean) => ({
-    type: 'decompressor-tested' as const,
-    payload: { valveId: valve.id, there, bladesMm },
-  })
-  return {
-    label: 'Check for a decompressor',
-    instruction: `Past the top, try ${engravedWords(bladesMm, unit)} in the ${valve.name.toLowerCase()}`,
-    why: 'At the top this blade was too thick. If it goes here, a decompressor was holding the valve open at the top: measure it here from now on.',
-    keys: [
-      key('Won’t go here either', 'no decompressor', say(false)),
-      key('It goes', 'there is a decompressor', say(true)),
-      notNow,
-    ],
-    stage,
-  }
-}
-
 /** The Prove step: two turns by hand, back to the stop, and every valve again. */
 export function proveThing(view: JobView, { what }: Requirement): Worded {
   const { engine } = view.pin.spec
   if (what.kind === 'decompressor-test') return decompressorThing(view, decompressorTest(view)!)
-  if (what.kind === 'second-place') return secondPlaceThing(view, secondPlace(view)!)
+  if (what.kind === 'second-place') return secondPlaceThing(view)
   if (what.kind === 'narrower') return narrowerThing(view, oneBladeMore(view)!)
   if (what.kind === 'turned') {
     const test = decompressorTest(view)

@@ -1,9 +1,28 @@
-import type { ValveState } from '../state'
-import { stopsInOrder } from '../stop-work'
+import { type ValveState, valveOf } from '../state'
+import { stopHere, stopsInOrder } from '../stop-work'
+import { secondPlace } from '../two-places'
 import type { JobView } from '../view'
 import { find, noStop, unserved } from './place'
-import { at, type AskedAt } from './requirement'
-import { apart, awaitsShim, far, measure, set, toMeasureOrSet } from './valve'
+import { type Asked, ask, at, type AskedAt } from './requirement'
+import { apart, asFoundDone, awaitsShim, far, measure, set, toMeasureOrSet } from './valve'
+
+/**
+ * An exhaust that may be held at its top is read past it before any nut is loosened, once all that can be read here was:
+ * for the crank goes on from here.
+ */
+function beforeLoosening(view: JobView): Asked[] {
+  const second = view.state.proving ? null : secondPlace(view)
+  if (!second || view.state.valves.some(v => v.nut !== 'locked')) return []
+  const here = stopHere(view)?.valves ?? []
+  if (here.some(({ valveId }) => !asFoundDone(view, valveOf(view.state, valveId)!))) return []
+  return [
+    ask(
+      { kind: 'second-place' },
+      `${second.valve.name}: it may be held open at the top, and was read nowhere else.`,
+      false,
+    ),
+  ]
+}
 
 /**
  * Stop by stop: find it, measure as found, set what is out. Shims come after all stops, for the cam comes out for them
@@ -14,6 +33,7 @@ export function measuring(view: JobView): AskedAt[] {
   const byShim = view.state.valves.filter(v => awaitsShim(view, v))
   const todo = (valve: ValveState) => !byShim.includes(valve) && open(valve)
   return [
+    ...at('measure', beforeLoosening(view)),
     ...stopsInOrder(view, todo).flatMap(work => [
       ...at('find', [find(view, work, todo)]),
       ...at(

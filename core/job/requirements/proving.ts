@@ -64,7 +64,7 @@ export function proving(view: JobView): AskedAt[] {
     ),
     ...at(
       'prove',
-      secondPlace(view)
+      view.state.proving && secondPlace(view)
         ? [
             ask(
               { kind: 'second-place' },

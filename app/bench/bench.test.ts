@@ -40,8 +40,8 @@ describe('blades in hand', () => {
     book.say({ type: 'nut-loosened', payload: { valveId: 'exhaust', slotDeg: null } })
     const next = book.next()
     const words = instructionFor(next, { blades: [0.1], turnDeg: -10 }, 'mm')
-    expect(next.instruction).toContain('anticlockwise, feel 0.12')
-    expect(words).toBe('Turn the screw 10° anticlockwise, feel 0.10')
+    expect(next.instruction).toContain('counterclockwise, feel 0.12')
+    expect(words).toBe('Turn the screw 10° counterclockwise, feel 0.10')
   })
 })
 

@@ -14,8 +14,8 @@ const told = (title: string, help: string): AnswerKey => ({ title, help, happeni
 const FEEL_KEYS: AnswerKey[] = [
   told('Free', 'slides with room to spare'),
   told('Drag', 'light, even tug'),
-  told('Pinched', 'goes in, but is held'),
-  told('No-go', 'will not enter'),
+  told('Pinched', 'goes in, but grips'),
+  told('No-go', 'won’t go in'),
 ]
 const WARMTH_KEYS = [told('Thermometer on it', 'read it'), told('Let it stand an hour', 'then read again')]
 

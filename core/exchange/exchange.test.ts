@@ -99,7 +99,7 @@ describe('foreign headings', () => {
     ['Displacement (cc)', 'displacementCc'],
     ['source-date', 'sourceDate'],
     ['cc', 'displacementCc'],
-    ['Colour', null],
+    ['Color', null],
     ['', null],
   ] as const)('“%s” is %s', (heading, column) => expect(columnFor(heading)).toBe(column))
   it('each export heading is its own column', () => expect(headings.map(columnFor)).toEqual([...COLUMNS]))
@@ -115,7 +115,7 @@ describe('a row that cannot be taken names its column', () => {
     ['maker', '', /Give the maker/],
     ['yearTo', '20x4', /four digits/],
     ['sourceDate', '9.11.2024', /year-month-day/],
-    ['tools', '<b>spanner</b>', /markup/],
+    ['tools', '<b>wrench</b>', /markup/],
     ['gasket', 'caf\uFFFD', /UTF-8/],
     ['exact', '{not', /JSON/],
     ['source', 'x'.repeat(9000), /limit/],

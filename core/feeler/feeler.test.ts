@@ -153,7 +153,7 @@ describe('the interval', () => {
         { loMm: 0.14, hiMm: null },
         { loMm: 0.08, hiMm: 0.135 },
       ].map(i => intervalWords(i)),
-    ).toEqual(['under 0.05 mm', '0.14 mm or more', '0.08–0.135 mm']))
+    ).toEqual(['under 0.05 mm', '0.14 mm or bigger', '0.08–0.135 mm']))
 })
 
 describe('the verdict', () => {
@@ -392,13 +392,13 @@ describe('what stands beside a verdict', () => {
         [0.105, 'free'],
         [0.1, 'no-go'],
       ],
-      'The trials disagree, by no more than their blades may be off.',
+      'The trials disagree, but by no more than the blades’ error.',
     ],
   ])('%s', (_, clearance, said, words) => expect(judge(trials(...said), clearance).cautions[0] ?? null).toBe(words))
   it('an exhaust at its tight limit is in, with a remark; an intake has none', () => {
     const at = (role: 'intake' | 'exhaust') => judge(trials([0.08, 'drag']), limits(0.08, 0.12), { role })
     expect(at('exhaust')).toMatchObject({ verdict: 'in' })
-    expect(at('exhaust').cautions.at(-1)).toMatch(/tends to close/)
+    expect(at('exhaust').cautions.at(-1)).toMatch(/tend to tighten/)
     expect(at('intake').cautions.some(c => /tends/.test(c))).toBe(false)
   })
   it('a blade known to be bent is said so', () =>

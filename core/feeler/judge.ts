@@ -50,7 +50,7 @@ export function intervalWords(
   { loMm, hiMm }: { loMm: number; hiMm: number | null },
   unit: 'mm' | 'thou' = 'mm',
 ): string {
-  if (hiMm === null) return loMm > 0 ? `${length(loMm, unit)} or more` : 'not measured'
+  if (hiMm === null) return loMm > 0 ? `${length(loMm, unit)} or bigger` : 'not measured'
   return loMm > 0 ? `${formatLength(loMm, unit)}–${length(hiMm, unit)}` : `under ${length(hiMm, unit)}`
 }
 
@@ -173,7 +173,7 @@ function cautionsOf(
   if (verdict === 'loose' && goes && goesMm - off(goes) < maxMm) near.push(by(goes, 'in'))
   if (verdict === 'in' && proof === 'drag' && maxMm > minMm + 2 * BARE_FIGURE_NEAR_MM && (reading.hiMm ?? 0) > maxMm)
     near.push('At its loose limit: a drag leaves a little more than the blade.')
-  if (reading.withinBladeError) near.push('The trials disagree, by no more than their blades may be off.')
+  if (reading.withinBladeError) near.push('The trials disagree, but by no more than the blades’ error.')
   const doubtful = [goes, refused].find(t => t?.doubt)
   if (doubtful) near.push(`${nameOf(doubtful)} is ${doubtful.doubt}: try another.`)
   if (
@@ -183,14 +183,14 @@ function cautionsOf(
     goesMm <= minMm + BARE_FIGURE_NEAR_MM &&
     (goes.feel === 'drag' || (reading.hiMm ?? Infinity) <= minMm + USUAL_HAND.dragMm)
   )
-    near.push('At its tight limit, and an exhaust tends to close.')
+    near.push('At its tight limit, and exhausts tend to tighten.')
   return near
 }
 
 function contradictory([a, b]: [Trial, Trial]): Decision {
   const say = (t: Trial) => `${nameOf(t)} ${t.feel}`
   return unproved(
-    () => `${say(a)} and ${say(b)} cannot both be right. Try one of them again, or take one back.`,
+    () => `${say(a)} and ${say(b)} can’t both be right. Try one of them again, or undo one.`,
     thickness(b),
   )
 }
@@ -214,11 +214,11 @@ function byLimits(
     )
   const refusedUnderMin = refusedMm <= minMm
   if (goes && refused && goesMm >= minMm && refusedMm <= maxMm && !refusedUnderMin)
-    return proved('in', () => `${nameOf(goes)} goes and ${nameOf(refused)} does not: inside ${limits()}.`, 'pair')
+    return proved('in', () => `${nameOf(goes)} goes and ${nameOf(refused)} does not: within ${limits()}.`, 'pair')
   if (goes?.feel === 'drag' && goesMm >= minMm && goesMm <= maxMm && !refusedUnderMin && !pairDemanded)
-    return proved('in', () => `${nameOf(goes)} drags, inside ${limits()}.`, 'drag')
+    return proved('in', () => `${nameOf(goes)} drags: within ${limits()}.`, 'drag')
   if (loMm >= minMm && hiMm !== null && hiMm <= maxMm && !pairDemanded)
-    return proved('in', () => `The gap is ${gap()}, all of it inside ${limits()}.`, 'interval')
+    return proved('in', () => `The gap is ${gap()}, all of it within ${limits()}.`, 'interval')
   return unproved(
     () => stillPossible(reading, minMm, maxMm, unit),
     settlingThickness({ goes, refused, goesMm, refusedMm }, minMm, maxMm),
@@ -231,9 +231,9 @@ function stillPossible(
   maxMm: number,
   unit: JudgeOptions['unit'],
 ): string {
-  const may = [loMm < minMm && 'tight', 'in', (hiMm === null || hiMm > maxMm) && 'loose'].filter(Boolean)
+  const may = [loMm < minMm && 'too tight', 'in', (hiMm === null || hiMm > maxMm) && 'too loose'].filter(Boolean)
   const gap = intervalWords({ loMm, hiMm }, unit).replace(/^[a-z]/, letter => letter.toUpperCase())
-  return `${gap}: it may be ${may.join(' or ')}.`
+  return `${gap}: ${may.length > 2 ? 'too tight, in, or too loose' : may.join(', or ')}.`
 }
 
 /** The limit that is still open, the tight side first: tight is the dangerous direction. */
@@ -258,7 +258,7 @@ function byFigure(
   const figure = length(figureMm, unit)
   const own = latest.find(t => near(thickness(t)))
   if (refused && (refusedMm <= band.minMm || (near(refusedMm) && goesMm < band.minMm)))
-    return proved('tight', () => `${nameOf(refused)} does not go; ${figure} is wanted.`)
+    return proved('tight', () => `${nameOf(refused)} won’t go; ${figure} is wanted.`)
   const runsFree = latest.some(t => t.feel === 'free' && thickness(t) >= snapMm(band.maxMm - hand.dragMm))
   if (goes && (goesMm >= band.maxMm || runsFree))
     return proved('loose', () => `${nameOf(goes)} goes; ${figure} is wanted.`)

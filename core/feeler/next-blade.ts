@@ -96,8 +96,8 @@ function idle(
  */
 function candidatesOf(all: Stack[], clearance: Clearance): Stack[] {
   const points = turningPoints(clearance)
-  const centreMm = targetOf(clearance)
-  const near = (a: Stack, b: Stack) => Math.abs(a.totalMm - centreMm) - Math.abs(b.totalMm - centreMm)
+  const centerMm = targetOf(clearance)
+  const near = (a: Stack, b: Stack) => Math.abs(a.totalMm - centerMm) - Math.abs(b.totalMm - centerMm)
   const chosen: Stack[] = []
   const take = (list: Stack[], apartMm: number, most: number) => {
     for (const s of list)

@@ -26,14 +26,14 @@ export const adjusterWords = ({ kind, head }: Pick<Adjuster, 'kind' | 'head'>): 
         nut: 'lock screw',
         nip: 'lock screw',
         hold: 'the pivot nut',
-        tool: `${TOOLS[head]} for the lock screw, a spanner on the nut`,
+        tool: `${TOOLS[head]} for the lock screw, a wrench on the nut`,
       }
     : {
         turned: 'screw',
         nut: 'locknut',
         nip: 'nut',
         hold: 'the screw',
-        tool: `${TOOLS[head]} for the screw, a spanner on the locknut`,
+        tool: `${TOOLS[head]} for the screw, a wrench on the locknut`,
       }
 
 /** What one turn means for this adjuster, for the Set step. */

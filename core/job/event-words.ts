@@ -3,6 +3,7 @@ import type { Observation } from '../position'
 import { engravedWords } from '../feeler'
 import { formatLength, formatTorque } from '../units'
 import { clearanceWords } from './figures'
+import { itemWords } from './strip-down'
 import type { JobEvent } from './event'
 import { type JobPin, setNamed } from './pin'
 import { HABIT_NAMES, placeWords, PROOF_NAMES, SCHOOL_NAMES, TARGET_NAMES, turnWords } from './words'
@@ -21,7 +22,7 @@ export function observationWords(engine: Engine, o: Observation): string {
     case 'watched':
       return `${engine.cylinders.length > 1 ? `${cylinderById(engine, o.cylinderId).name.toLowerCase()} ` : ''}intake watched, on to ${placeWords(engine, o.to)}`
     case 'lost':
-      return 'place lost'
+      return 'position lost'
     case 'seen':
       return o.place.kind === 'valve'
         ? `${nameOf(engine, o.place.valveId).toLowerCase()} seen ${o.place.sight === 'fully open' ? 'fully down' : o.place.sight === 'starts to open' ? 'opening' : o.place.sight}`
@@ -50,11 +51,11 @@ export function eventWords(pin: Pick<JobPin, 'spec' | 'bladeSet' | 'otherSets'>,
     case 'temperature':
       return `Head ${event.payload.celsius} °C${event.payload.airC === undefined ? '' : `, air ${event.payload.airC} °C`}`
     case 'rested':
-      return `At rest ${event.payload.hours} h`
+      return `Parked ${event.payload.hours} h`
     case 'taken-over':
-      return 'took the job over'
+      return 'took over the job'
     case 'came-off':
-      return `Off: ${event.payload.item}`
+      return `Off: ${itemWords(event.payload.item)}`
     case 'put-in':
       return `In: ${event.payload.item}`
     case 'decompressor-tested':
@@ -62,7 +63,7 @@ export function eventWords(pin: Pick<JobPin, 'spec' | 'bladeSet' | 'otherSets'>,
         ? 'Decompressor: it holds the exhaust at the top'
         : 'Decompressor: none, the exhaust reads the same at the top'
     case 'screw-checked':
-      return `${valve(event.payload.valveId)} screw looked at: ${{ 'right': 'it turns, and it is the right one', 'other': 'it was another one', 'spins': 'the stud turns with it', 'turned back': 'turned back to where it was found, and locked' }[event.payload.found]}`
+      return `${valve(event.payload.valveId)} screw checked: ${{ 'right': 'it turns, and it is the right one', 'other': 'it was another one', 'spins': 'the stud turns with it', 'turned back': 'turned back to where you found it, and locked' }[event.payload.found]}`
     case 'plug-read':
       return `Plug: ${event.payload.look.toLowerCase()}`
     case 'finding':
@@ -131,11 +132,11 @@ export function eventWords(pin: Pick<JobPin, 'spec' | 'bladeSet' | 'otherSets'>,
     case 'prove-turned':
       return `${event.payload.turns} full turns by hand`
     case 'gate-passed':
-      return `Went on: ${event.payload.reason}`
+      return `Continued: ${event.payload.reason}`
     case 'came-out':
       return `Out again: ${event.payload.item}`
     case 'went-back':
-      return `Back on: ${event.payload.item}`
+      return `Back on: ${itemWords(event.payload.item)}`
     case 'gasket':
       return `Gasket: ${event.payload.choice}`
     case 'torqued':
@@ -151,17 +152,17 @@ export function eventWords(pin: Pick<JobPin, 'spec' | 'bladeSet' | 'otherSets'>,
     case 'held':
       return `On hold: ${event.payload.reason}`
     case 'resumed':
-      return 'Taken up again'
+      return 'Resumed'
     case 'abandoned':
       return `Abandoned: ${event.payload.reason}`
     case 'closed':
       return 'Signed and closed'
     case 'reopened':
-      return `Opened again: ${event.payload.reason}`
+      return `Reopened: ${event.payload.reason}`
     case 'placed':
       return `Felt ${event.payload.when} the turn`
     case 'retracted':
-      return event.payload.how === 'turned back' ? 'Turned back' : 'Taken back'
+      return event.payload.how === 'turned back' ? 'Turned back' : 'Undone'
   }
 }
 

@@ -67,9 +67,9 @@ describe('what this engine offers to look at, in its own words', () => {
       for (const { happening } of answers) expect(happening.type).toBe('crank')
     expect(turnsToTell(view).map(t => t.title)).toEqual(
       expect.arrayContaining([
-        'On until T R meets the pointer',
+        'On until T R lines up',
         'On until the dots face each other',
-        'Watched the right intake open and shut, then on to T R',
+        'Watched the right intake open and close, then turn to T R',
         'I lost count, or somebody turned it',
       ]),
     )
@@ -110,7 +110,7 @@ describe('how exact, and how far', () => {
   const stopOf = (engine: Engine) => viewJob(jobTools(pinOf(engine)), [], 0).model.plan.stops[0]!
   it('a finger’s width does not matter where 105° are to spare; nothing is promised while the cam is assumed or a decompressor possible', () => {
     expect(marginWords(engineOf({ cam }), stopOf(engineOf({ cam })))).toBe(
-      '105° to spare each way: a finger’s width either side of T changes nothing.',
+      '105° to spare each way: being a finger’s width off T doesn’t matter.',
     )
     expect(marginWords(engineOf(), stopOf(engineOf()))).toBe('')
     expect(
@@ -124,9 +124,9 @@ describe('how exact, and how far', () => {
     const engine = engineOf({ cam, decompressor: { kind: 'arc', role: 'exhaust', fromDeg: -120, toDeg: 10 } })
     // 6 mm down on stroke 57.8 and rod 100 is 33.3° past top (Heywood's slider-crank)
     expect(pastTopWords(engine, stopOf(engine))).toBe(
-      'A decompressor holds the exhaust until 10° past top; 33° past it has let go. Rod down 6 mm (0.24 in).',
+      'A decompressor holds the exhaust until 10° past top; at 33° past top it has released. Piston 6 mm (0.24 in) down.',
     )
-    expect(pastTopWords({ ...engine, rodMm: null }, stopOf({ ...engine, rodMm: null }))).toContain('its length assumed')
+    expect(pastTopWords({ ...engine, rodMm: null }, stopOf({ ...engine, rodMm: null }))).toContain('(con-rod length assumed)')
   })
 })
 

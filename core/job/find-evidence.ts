@@ -112,7 +112,7 @@ export function turnsToTell(view: JobView): Told[] {
     ...engine.cylinders.map(c => {
       const to = topPlace(engine, c.id)
       return said(
-        `Watched the ${engine.cylinders.length > 1 ? `${c.name.toLowerCase()} ` : ''}intake open and shut, then on to ${placeWords(engine, to)}`,
+        `Watched the ${engine.cylinders.length > 1 ? `${c.name.toLowerCase()} ` : ''}intake open and close, then turn to ${placeWords(engine, to)}`,
         { kind: 'watched', cylinderId: c.id, to },
       )
     }),

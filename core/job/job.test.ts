@@ -45,7 +45,7 @@ const READY: Happening[] = [
   { type: 'came-off', payload: { item: 'Seat' } },
   { type: 'came-off', payload: { item: 'Spark plug' } },
   { type: 'came-off', payload: { item: 'Rocker cover' } },
-  { type: 'plug-read', payload: { look: 'Grey to brown' } },
+  { type: 'plug-read', payload: { look: 'Gray to brown' } },
   { type: 'confirmed', payload: { item: 'valves' } },
 ]
 const book = (...happenings: Happening[]): LogBook => {

@@ -46,7 +46,8 @@ export function settingOn(
 
 export function lockTorque(view: JobView): LockTorque {
   const nm = view.pin.spec.engine.torques.locknutNm
-  if (nm === null) return { instruction: '', why: 'The spec gives no torque: firm, held still.', by: null }
+  if (nm === null)
+    return { instruction: '', why: 'The spec gives no torque: tighten it firmly, screw held still.', by: null }
   const instruction = ` to ${Number(nm.toFixed(1))} N·m`
   const { wrench, adapter } = wrenchInHand(view)
   const setting = wrench && settingOn(view, nm, wrench.name, adapter?.name ?? null)
@@ -61,9 +62,9 @@ export function lockTorque(view: JobView): LockTorque {
 export function bladeHabitWords({ pin, state }: Pick<JobView, 'pin' | 'state'>): string {
   switch (state.bladeHabit ?? pin.bladeHabit) {
     case 'in':
-      return 'Blade in while you pull: stop if it pinches.'
+      return 'Leave the blade in while you pull: stop if it pinches.'
     case 'out':
     case 'out at torque':
-      return 'Blade out while you pull: a pinched one is ruined.'
+      return 'Take the blade out while you pull: pinching ruins it.'
   }
 }

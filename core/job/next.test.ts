@@ -62,7 +62,7 @@ describe('Ready asks in the order of the work', () => {
   })
   it('an engine over the limit says by how much, and why it matters', () => {
     const book = said().say(confirmed('machine'), confirmed('spec'), { type: 'temperature', payload: { celsius: 52 } })
-    expect(book.next().why).toBe('52 °C is over the limit of 35 °C. Set warm is set wrong.')
+    expect(book.next().why).toBe('52 °C is over the 35 °C limit. Clearances set warm come out wrong.')
   })
   it('a spec that is set hot asks how warm the head is, as one that is set cold does how cold', () => {
     const book = said(engineOf({ setWhen: 'hot' })).say(confirmed('machine'), confirmed('spec'))
@@ -86,15 +86,15 @@ describe('Ready asks in the order of the work', () => {
 describe('Find in this engine’s words', () => {
   it('names mark, window, direction and means', () => {
     const next = ready(said()).next()
-    expect(next.instruction).toBe('Turn on until T meets the pointer')
-    expect(next.label).toBe('Turn anticlockwise seen from the left, by the crank nut')
+    expect(next.instruction).toBe('Turn until T lines up')
+    expect(next.label).toBe('Turn counterclockwise seen from the left, by the crank nut')
     expect(next.why).toContain('the rotor window')
   })
   it('without a mark the rod is soft, and says so', () =>
     expect(ready(said(engineOf({ marks: [] }))).next().why).toContain('never steel'))
   it.each([
     ['T is there', ['move']],
-    ['Went past it', ['move', 'turns']],
+    ['Overshot it', ['move', 'turns']],
     ['I lost track', ['lost']],
   ])('“%s” records %j: overshot means round again, never back', (title, kinds) => {
     const key = ready(said())
@@ -122,8 +122,8 @@ describe('Find in this engine’s words', () => {
       },
     }
     const book = ready(said()).say(past)
-    expect(book.next().label).toBe('Passed once: a turn further, counted')
-    expect(book.say(felt).next().instruction).toMatch(/^Turn one full turn on/)
+    expect(book.next().label).toBe('Overshot: one extra turn counted')
+    expect(book.say(felt).next().instruction).toMatch(/^One more full turn/)
     expect(book.say({ type: 'crank', payload: { observations: [{ kind: 'lost' }] } }, past).next().label).toBe(
       'Passed 2 times: a turn further, counted',
     )
@@ -220,9 +220,9 @@ describe('Set keeps the screw between what proved too loose and too tight', () =
       trial('intake', 0.09, 'no-go', { kind: 'screw', deg: -80 }),
       trial('intake', 0.09, 'no-go', { kind: 'screw', deg: -80 }),
     )
-    expect(book.next().instruction).toBe('Stop: the intake is not closed here')
-    const anew = book.next().keys.find(k => k.title === 'Find the place anew')!
-    expect(book.say(anew.happening!).next().instruction).toBe('Turn on until T meets the pointer')
+    expect(book.next().instruction).toBe('Stop: the intake isn’t closed here')
+    const anew = book.next().keys.find(k => k.title === 'Find it again')!
+    expect(book.say(anew.happening!).next().instruction).toBe('Turn until T lines up')
   })
   it('and goes on where the blade goes after all', () => {
     const book = found(said()).say(
@@ -243,9 +243,9 @@ describe('Set keeps the screw between what proved too loose and too tight', () =
 
 describe('Measure says what a blade would prove', () => {
   it.each([
-    [limits(0.08, 0.12), 0.08, /will not go, the gap is tight/],
-    [limits(0.08, 0.12), 0.12, /runs free, the gap is loose/],
-    [{ form: 'bare', figureMm: 0.1, text: '', unit: 'mm' } as Clearance, 0.1, /A drag is in/],
+    [limits(0.08, 0.12), 0.08, /won’t go, it’s tight/],
+    [limits(0.08, 0.12), 0.12, /slides freely, it’s loose/],
+    [{ form: 'bare', figureMm: 0.1, text: '', unit: 'mm' } as Clearance, 0.1, /If it drags, it’s in/],
   ])('%j at %d', (clearance, t, words) => {
     const book = found(
       said(engineOf({ clearance: { intake: clearance, exhaust: clearance } }), { bladeSet: setOf('two', [t, 0.5]) }),
@@ -257,7 +257,7 @@ describe('Measure says what a blade would prove', () => {
       found(said())
         .say(trial('intake', 0.08, 'no-go'))
         .next().why,
-    ).toContain('It is tight: this tells how far.')
+    ).toContain('It’s tight; this shows by how much.')
   })
   it('a set that cannot prove it says so: the valve is set to where a blade tells, once all of its stop are measured, or left with a reason', () => {
     const book = found(said(engineOf(), { bladeSet: setOf('coarse', [0.05, 0.11, 0.2]) })).say(
@@ -265,7 +265,7 @@ describe('Measure says what a blade would prove', () => {
       trial('intake', 0.11, 'no-go'),
     )
     expect(book.next()).toMatchObject({
-      instruction: 'This set cannot prove it',
+      instruction: 'This blade set can’t prove it',
       keys: [{ title: 'Set it' }, { asks: 'reason' }],
     })
     book.say(book.next().keys[0]!.happening!)
@@ -295,7 +295,7 @@ describe('Set', () => {
     book.say({ type: 'nut-loosened', payload: { valveId: 'exhaust' } })
     const next = book.next()
     expect(next.trial).toMatchObject({ stack: { totalMm: 0.12 }, after: { kind: 'screw' } })
-    // from 0.075 to 0.1275 with 0.75 mm a turn at the valve end: 25.2° anticlockwise
+    // from 0.075 to 0.1275 with 0.75 mm a turn at the valve end: 25.2° counterclockwise
     expect(next.trial!.after).toEqual({ kind: 'screw', deg: -25 })
   })
   it('a push-rod screw and a pivot nut turn less for the same gap', () => {
@@ -420,8 +420,8 @@ describe('words', () => {
   ])('%d° is %s', (deg, words) => expect(flatsWords(deg)).toBe(words))
   it.each([
     [15, '15° clockwise'],
-    [-24.6, '25° anticlockwise'],
-    [-47, '45° anticlockwise'],
+    [-24.6, '25° counterclockwise'],
+    [-47, '45° counterclockwise'],
     [0, '0° clockwise'],
   ])('%d is “%s”', (deg, words) => expect(turnWords(deg)).toBe(words))
   it('turns from 30° up are in steps of five, as a hand makes them', () =>
@@ -435,8 +435,8 @@ describe('words', () => {
       stillWords(engine, T),
       stillWords(engine, { kind: 'piston-top', cylinderId: 'only' }),
     ]).toEqual([
-      'T meets the pointer',
-      'the piston is 6 mm past its top',
+      'T lines up',
+      'the piston is 6 mm past top',
       'Is T still at the pointer?',
       'Is the piston still at its top?',
     ])
@@ -474,6 +474,6 @@ describe('words', () => {
     const log = new LogBook()
     const words = all.map(h => eventWords(pinOf(), log.add(h)))
     expect(new Set(words).size).toBe(all.length)
-    expect(words).toContain('Intake, screw 15° anticlockwise: 0.10 drag')
+    expect(words).toContain('Intake, screw 15° counterclockwise: 0.10 drag')
   })
 })

@@ -175,9 +175,11 @@ describe('what is in hand', () => {
       atTheScrew(changes)
         .say(trial('exhaust', 0.12, 'drag', screw(-30)), trial('exhaust', 0.12, 'drag', nipped), ...more)
         .next().why
-    expect(atLock({})).toContain('Blade out while you pull')
-    expect(atLock({ bladeHabit: 'in' })).toContain('Blade in while you pull')
-    expect(atLock({}, { type: 'blade-habit-chosen', payload: { habit: 'in' } })).toContain('Blade in while you pull')
+    expect(atLock({})).toContain('Take the blade out while you pull')
+    expect(atLock({ bladeHabit: 'in' })).toContain('Leave the blade in while you pull')
+    expect(atLock({}, { type: 'blade-habit-chosen', payload: { habit: 'in' } })).toContain(
+      'Leave the blade in while you pull',
+    )
   })
   it('another set: its blades are asked for as they are engraved, and earlier trials keep theirs', () => {
     const book = found(said(engineOf(), { otherSets: [setOf('Thou', [0.0508, 0.0762, 0.1016, 0.127], 'thou')] })).say(
@@ -246,7 +248,7 @@ describe('two figures that disagree', () => {
   it('stop the job until a lead says which stands; then all is judged by it, and the sheet says so', () => {
     const book = said(other(0.13, 0.17)).say(confirmed('machine'), confirmed('spec'))
     expect(book.next()).toMatchObject({
-      instruction: 'Which figure stands for the exhaust?',
+      instruction: 'Which figure is right for the exhaust?',
       keys: [{ asks: 'figure' }, { asks: 'reason' }],
     })
     book.say({

@@ -164,7 +164,7 @@ describe('a nut', () => {
         ...(i < 3 ? [free] : []),
       )
     book.say({ type: 'mark-checked', payload: { valveId: 'exhaust', still: true } })
-    expect(book.next()).toMatchObject({ instruction: 'The exhaust will not stay where it is set', wayOut: true })
+    expect(book.next()).toMatchObject({ instruction: 'The exhaust won’t stay where you set it', wayOut: true })
   })
 })
 
@@ -175,7 +175,7 @@ describe('where no blade shows the aim', () => {
   it('it is said before the nut is loosened, with what could', () => {
     const book = found(said(engine, coarse)).say(trial('intake', 0.1, 'drag'), trial('exhaust', 0.1, 'drag'))
     expect(book.next().instruction).toBe('Loosen the exhaust locknut')
-    expect(book.next().why).toMatch(/No blade or stack of Coarse proves this spec.*screw’s angle.*finer set/)
+    expect(book.next().why).toMatch(/No blade or stack in Coarse can prove this spec.*screw’s angle.*finer set/)
   })
   it('it is set by the screw’s angle, and what that says is an estimate on the way out', () => {
     const book = found(said(engine, coarse)).say(trial('intake', 0.1, 'drag'), trial('exhaust', 0.1, 'drag'), free)
@@ -203,8 +203,8 @@ describe('where no blade shows the aim', () => {
       trial('exhaust', 0.1, 'no-go'),
     )
     book.say({ type: 'mark-checked', payload: { valveId: 'exhaust', still: true } })
-    expect(book.next()).toMatchObject({ instruction: 'This set cannot prove it', wayOut: true })
-    expect(book.next().why).toMatch(/By the screw’s angle it stands at .*: an estimate\./)
+    expect(book.next()).toMatchObject({ instruction: 'This blade set can’t prove it', wayOut: true })
+    expect(book.next().why).toMatch(/The screw’s angle puts it at .*: an estimate\./)
   })
 })
 
@@ -214,5 +214,5 @@ it('blades that do not agree, tried again, are not asked for a third time', () =
     const mm = book.next().trial!.stack.totalMm
     book.say(trial('intake', mm, mm >= 0.1 ? 'free' : 'no-go'))
   }
-  expect(book.next()).toMatchObject({ instruction: 'These blades do not agree', wayOut: true })
+  expect(book.next()).toMatchObject({ instruction: 'These blades don’t agree', wayOut: true })
 })

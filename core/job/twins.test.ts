@@ -53,14 +53,14 @@ describe('twins through the whole job, by what the core says alone', () => {
       decompressor: { kind: 'arc', role: 'exhaust', fromDeg: -120, toDeg: 10, cylinderId: null },
     })
     const { story } = await ends(engine, { held: [-120, 10], gapMm: {} })
-    expect(finds(story).some(line => /piston is \d+ mm past its top/.test(line))).toBe(true)
+    expect(finds(story).some(line => /piston is \d+ mm past top/.test(line))).toBe(true)
     expect(story.some(line => line.startsWith('set:'))).toBe(false)
   })
   it('a decompressor too unlikely to plan for is planned for once it is felt, and its valve is left alone', async () => {
     const engine = twinOf(360, { decompressor: { kind: 'unknown' } })
     const { story } = await ends(engine, { crankDeg: 20, held: [-120, 10] })
     expect(story.some(line => line.startsWith('set:'))).toBe(false)
-    expect(finds(story).some(line => line.includes('6 mm past its top'))).toBe(true)
+    expect(finds(story).some(line => line.includes('6 mm past top'))).toBe(true)
   })
   it('four cylinders come out right from the firing order alone', async () => {
     for (const order of [
@@ -123,13 +123,13 @@ describe('a maker’s own list', () => {
       },
       next => next.instruction.startsWith('Stop: '),
     )
-    expect(story.some(line => line.includes('No stop serves the right intake'))).toBe(true)
+    expect(story.some(line => line.includes('No stop works for the right intake'))).toBe(true)
     // a shim thinner by more than any valve lacks, and still refused: it is the place that is wrong, and no thinner one
     // is asked for
     const shims = log.events.flatMap(e => (e.type === 'shim-fitted' ? [e.payload.mm] : []))
     expect(shims.length).toBeGreaterThan(0)
     expect(Math.min(...shims)).toBeGreaterThan(2.4 - 0.4)
-    expect(nextThing(look()).instruction).toBe('Stop: the right intake is not closed here')
+    expect(nextThing(look()).instruction).toBe('Stop: the right intake isn’t closed here')
   })
   it('a valve measured there for a reason, and opened in vain, stops the screw', async () => {
     const engine = listed({
@@ -152,7 +152,7 @@ describe('a maker’s own list', () => {
       },
       next => next.instruction.startsWith('Stop: '),
     )
-    expect(nextThing(look()).why).toMatch(/held open here/)
+    expect(nextThing(look()).why).toMatch(/holds it open here/)
     const turned = log.events.flatMap(e =>
       e.type === 'trial' && e.payload.after?.kind === 'screw' ? [-e.payload.after.deg] : [],
     )
@@ -167,7 +167,7 @@ describe('a maker’s own list', () => {
       ],
     })
     const { view, story } = await ends(engine, { crankDeg: 100, gapMm: { 'r-exhaust': 0.05 } })
-    for (const letter of ['A meets', 'B meets'])
+    for (const letter of ['A lines up', 'B lines up'])
       expect(
         story.some(line => line.includes(letter)),
         letter,
@@ -198,7 +198,7 @@ describe('a valve that this stop does not serve', () => {
     const served = nextThing(look()).trial!.valveId
     const other = served.startsWith('l') ? 'r-exhaust' : 'l-exhaust'
     const asked = nextThing(look(), other)
-    expect(asked.instruction).toMatch(/is not measured here/)
+    expect(asked.instruction).toMatch(/isn’t measured here/)
     expect(asked.keys.map(k => k.asks)).toEqual(['back', 'reason'])
     expect(asked.trial).toBeNull()
     log.add({
@@ -225,7 +225,7 @@ describe('a valve that this stop does not serve', () => {
         ],
       },
     })
-    expect(nextThing(look(), other).instruction).toMatch(/is not measured here/)
+    expect(nextThing(look(), other).instruction).toMatch(/isn’t measured here/)
   })
 })
 

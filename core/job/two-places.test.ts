@@ -90,7 +90,7 @@ describe('an engine that kicks, though its record has no decompressor', () => {
     '“%s”: its exhaust is read at a second place before the cover goes on',
     complaint => {
       const book = proved(complaint)
-      expect(book.next().instruction).toBe('Turn on until the piston is 6 mm past its top')
+      expect(book.next().instruction).toBe('Turn until the piston is 6 mm past top')
       book.say(book.next().keys[0]!.happening!)
       // 0.12 dragged at the top: up to 0.135 there, so that 0.15 goes only if something held the valve
       expect(book.next().instruction).toBe('Past the top, try 0.15 in the exhaust')
@@ -133,7 +133,7 @@ describe('an engine that kicks, though its record has no decompressor', () => {
   it('an exhaust into which nothing goes at the top is read past it before its nut is loosened', () => {
     const book = nothingGoes()
     expect(book.next()).toMatchObject({
-      instruction: 'Turn on until the piston is 6 mm past its top',
+      instruction: 'Turn until the piston is 6 mm past top',
       why: expect.stringContaining('No blade goes into the exhaust here, and the spec lists no decompressor.'),
     })
     book.say(book.next().keys[0]!.happening!)
@@ -162,7 +162,7 @@ describe('an engine that kicks, though its record has no decompressor', () => {
         trial('exhaust', 0.08, 'drag'),
       )
     expect(tight('due').next().instruction).toBe('Loosen the exhaust locknut')
-    expect(tight('kicks back').next().instruction).toBe('Turn on until the piston is 6 mm past its top')
+    expect(tight('kicks back').next().instruction).toBe('Turn until the piston is 6 mm past top')
   })
   it('on several cylinders no exhaust stays proved by its top: the same may hold them all', () => {
     const twin = twinOf(360)
@@ -181,8 +181,8 @@ describe('a locked valve that reads differently at two places', () => {
   it('is a matter of the place, never of the screw', () => {
     const book = proved().say(trial('intake', 0.08, 'pinched'), trial('intake', 0.07, 'drag'))
     const next = book.next()
-    expect(next).toMatchObject({ step: 'find', instruction: 'Leave the intake screw: it reads differently here' })
-    expect(next.keys.map(k => k.title)).toEqual(['Find the place anew', 'Another way', 'Go on'])
+    expect(next).toMatchObject({ step: 'find', instruction: 'Leave the intake screw alone: it reads differently here' })
+    expect(next.keys.map(k => k.title)).toEqual(['Find it again', 'Another method', 'Continue'])
   })
   it('an exhaust that reads tighter at its top may be held there by what the record denies', () => {
     const book = proved().say(
@@ -190,7 +190,7 @@ describe('a locked valve that reads differently at two places', () => {
       trial('exhaust', 0.08, 'pinched'),
       trial('exhaust', 0.07, 'drag'),
     )
-    expect(book.next().keys[0]!.title).toBe('A decompressor holds it here')
+    expect(book.next().keys[0]!.title).toBe('A decompressor holds it open')
   })
   /** In at its tight limit, and refused there now: 0.09 would be the screw’s doing, 0.08 refused is the place’s. */
   const refusedNow = () =>
@@ -205,7 +205,7 @@ describe('a locked valve that reads differently at two places', () => {
     const book = refusedNow()
     expect(book.next()).toMatchObject({ step: 'measure', instruction: 'Try 0.08 in the exhaust' })
     book.say(trial('exhaust', 0.08, 'no-go'))
-    expect(book.next().instruction).toBe('Leave the exhaust screw: it reads differently here')
+    expect(book.next().instruction).toBe('Leave the exhaust screw alone: it reads differently here')
   })
   it('tight here by no more than blades may be off is a matter of the screw', () => {
     const book = refusedNow().say(trial('exhaust', 0.08, 'free'))

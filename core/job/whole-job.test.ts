@@ -39,7 +39,7 @@ describe('a whole job by what the core says alone', () => {
     const engine = engineOf({ marks: [], decompressor: { kind: 'arc', role: 'exhaust', fromDeg: -120, toDeg: 10 } })
     const { story } = await ends(engine, { held: [-120, 10] })
     expect(story.some(line => line.startsWith('set:'))).toBe(false)
-    expect(story.some(line => line.includes('6 mm past its top'))).toBe(true)
+    expect(story.some(line => line.includes('6 mm past top'))).toBe(true)
   })
   it('a model whose decompressor is not known is read past top, with or without one', async () => {
     for (const held of [null, [-120, 10] as [number, number]]) {

@@ -1,4 +1,4 @@
-import { cylinderById, type Engine, type Place, valveById } from '../engine'
+import { cylinderById, runsWords, type Engine, type Place, valveById } from '../engine'
 import type { School } from '../stops'
 import type { TargetSchool } from '../feeler'
 import type { BladeHabit } from './pin'
@@ -40,15 +40,15 @@ const whose = (engine: Engine, cylinderId: string): string =>
   engine.cylinders.length > 1 ? `${cylinderById(engine, cylinderId).name.toLowerCase()} ` : ''
 const valveWords = (engine: Engine, valveId: string): string => `the ${valveById(engine, valveId).name.toLowerCase()}`
 
-/** How a place is reached, as the end of “Turn on until …”. */
+/** How a place is reached, as the end of “Turn until …”. */
 export function untilWords(engine: Engine, place: Place): string {
   switch (place.kind) {
     case 'mark':
-      return `${engine.marks[place.markIndex]?.letter ?? 'the mark'} meets the pointer`
+      return `${engine.marks[place.markIndex]?.letter ?? 'the mark'} lines up`
     case 'piston-top':
-      return `the soft rod ${engine.cylinders.length > 1 ? `in the ${whose(engine, place.cylinderId)}cylinder ` : ''}stops rising`
+      return `the rod ${engine.cylinders.length > 1 ? `in the ${whose(engine, place.cylinderId)}cylinder ` : ''}stops rising`
     case 'rod-drop':
-      return `the ${whose(engine, place.cylinderId)}piston is ${place.dropMm} mm past its top`
+      return `the ${whose(engine, place.cylinderId)}piston is ${place.dropMm} mm past top`
     case 'cam-mark':
       return engine.camMarks[place.camMarkIndex]?.words ?? 'the cam sign is right'
     case 'valve':
@@ -88,16 +88,19 @@ export function stillWords(engine: Engine, place: Place): string {
   }
 }
 
+/** Which way a screw is turned, clockwise positive. */
+export const directionWords = (deg: number): string => (deg >= 0 ? 'clockwise' : 'counterclockwise')
+
 /** Which way and how to turn: “clockwise seen from the flywheel, by the crank nut”. */
 export const turningWords = ({ turning }: Engine): string =>
-  `${turning.direction} seen from ${turning.seenFrom}, by ${turning.means}`
+  `${runsWords({ turning })} seen from ${turning.seenFrom}, by ${turning.means}`
 
 /** A drop in both units: “6 mm (0.24 in)”. */
 export const dropWords = (dropMm: number): string => `${dropMm} mm (${(dropMm / 25.4).toFixed(2)} in)`
 
 /**
- * A turn of the crank in degrees and turns: “270° (¾ turn)”, “360° (one turn)”, “540° (1½ turns)”, “215° (a little over
- * ½ turn)”.
+ * A turn of the crank in degrees and turns: “¾ turn (270°)”, “one turn (360°)”, “1½ turns (540°)”, “a little over
+ * ½ turn (215°)”.
  */
 export function crankTurnWords(deg: number): string {
   const whole = Math.round(deg)
@@ -106,7 +109,7 @@ export function crankTurnWords(deg: number): string {
   const said = quarters === 4 ? 'one turn' : `${turns || ''}${part} turn${quarters > 4 ? 's' : ''}`
   const off = deg - quarters * 90
   if (quarters === 0) return `${whole}°`
-  return `${whole}° (${Math.abs(off) < 3 ? '' : off > 0 ? 'a little over ' : 'a little under '}${said})`
+  return `${Math.abs(off) < 3 ? '' : off > 0 ? 'a little over ' : 'a little under '}${said} (${whole}°)`
 }
 
 export const TARGET_NAMES: Record<TargetSchool, string> = {
@@ -129,8 +132,7 @@ export const PROOF_NAMES: Record<'pair' | 'drag', string> = {
 export const roundTurn = (deg: number): number => (Math.abs(deg) >= 30 ? Math.round(deg / 5) * 5 : Math.round(deg))
 
 /** A turn in words: “15° clockwise”. */
-export const turnWords = (deg: number): string =>
-  `${Math.abs(roundTurn(deg))}° ${deg >= 0 ? 'clockwise' : 'anticlockwise'}`
+export const turnWords = (deg: number): string => `${Math.abs(roundTurn(deg))}° ${directionWords(deg)}`
 
 const PARTS: [number, string][] = [
   [15, '¼'],

@@ -53,7 +53,7 @@ export const inventedEngine = (given: Given): Engine =>
     coldLimitC: 35,
     adjuster: { kind: 'valve-end', pitchMm: 0.5, pitchAssumed: false, rockerRatio: 1.1, head: 'square' },
     torques: { locknutNm: 9, coverNm: 10, plugNm: 12 },
-    tools: '9 mm ring spanner',
+    tools: '9 mm box wrench',
     plugGap: '0.7 mm',
     coverPattern: 'crosswise',
     gasket: 'new each time',

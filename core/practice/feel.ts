@@ -64,7 +64,7 @@ const FEEL_WORDS: Record<Feel, string> = {
   'free': 'slides with room to spare',
   'drag': 'a light, even tug',
   'pinched': 'goes in and is held',
-  'no-go': 'will not enter',
+  'no-go': 'won’t go in',
 }
 
 /**

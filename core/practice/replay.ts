@@ -66,7 +66,7 @@ function actWords(run: PracticeRun, doing: Act): string | null {
     case 'said':
       return saidWords(run, happeningOf(doing))
     case 'screw':
-      return `The ${nameOf(run, doing.valveId)} screw was turned ${Math.abs(Math.round(doing.deg))}° ${doing.deg < 0 ? 'anticlockwise' : 'clockwise'}`
+      return `The ${nameOf(run, doing.valveId)} screw was turned ${Math.abs(Math.round(doing.deg))}° ${doing.deg < 0 ? 'counterclockwise' : 'clockwise'}`
     case 'nut':
       return `The ${nameOf(run, doing.valveId)} locknut was ${doing.to === 'loose' ? 'loosened' : doing.to}`
     case 'verdict':

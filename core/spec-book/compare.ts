@@ -1,5 +1,5 @@
 import { threadText } from '../adjuster'
-import { type Clearance, type Engine, firingIntervalName, ROLES, type Role } from '../engine'
+import { type Clearance, type Engine, firingIntervalName, ROLES, type Role, runsWords } from '../engine'
 import { spanOf, targetOf } from '../feeler'
 import { fahrenheit, formatLength, torqueParts, snapMm, thouFromMm } from '../units'
 import { same } from './spec-form'
@@ -160,7 +160,7 @@ export function specLines(engine: Engine): SpecLine[] {
       'turning',
       'Turning',
       engine.turning,
-      `${engine.turning.direction}, seen from ${engine.turning.seenFrom}`,
+      `${runsWords(engine)}, seen from ${engine.turning.seenFrom}`,
       `by ${engine.turning.means}`,
     ),
     line('strip', 'Comes off first', engine.stripDown, engine.stripDown.join(', ')),

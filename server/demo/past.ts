@@ -70,7 +70,7 @@ export const PASTS: DemoPast[] = [
     visits: [paper(690, 620, 'first check'), job(377, 4105, 'jory', { complaint: 'ticks when cold' })],
   },
   {
-    machine: 'grey',
+    machine: 'gray',
     story: 'steady',
     firstMm: { intake: 0.1, exhaust: 0.14 },
     perThousandMm: { intake: -0.001, exhaust: -0.001 },

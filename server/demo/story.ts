@@ -133,8 +133,8 @@ export const MACHINES = [
     meterUnit: 'km' as const,
   },
   {
-    key: 'grey',
-    name: 'Minnow 125, grey',
+    key: 'gray',
+    name: 'Minnow 125, gray',
     tag: 'M-0106',
     plate: 'QB 77 GY',
     owner: 0,
@@ -282,7 +282,7 @@ export const JOBS: DemoJob[] = [
     tasks: [{ name: 'Oil change', needs: 'warm' }],
   },
   {
-    machine: 'grey',
+    machine: 'gray',
     by: 'ines',
     hoursAgo: 1.1,
     meter: 12010,

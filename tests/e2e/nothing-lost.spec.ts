@@ -58,7 +58,7 @@ test('the server is killed in mid-job, the page is reloaded meanwhile: no answer
     const job = await newJob(page, 'Minnow 125')
     await page.goto(`/jobs/${job}`)
     const given = gaps()
-    const online = await workUntil(page, 'Take the spark plug', given)
+    const online = await workUntil(page, 'Remove the spark plug', given)
     await saved(page)
     await page.waitForFunction(() => Boolean(navigator.serviceWorker.controller))
 
@@ -120,7 +120,7 @@ test('an answer to a job that was closed elsewhere is refused, stays visible, an
   await signIn(page)
   const job = await newJob(page, 'Minnow 125')
   await page.goto(`/jobs/${job}`)
-  await workUntil(page, 'Is this its spec', gaps())
+  await workUntil(page, 'Is this the right spec', gaps())
   await saved(page)
   await page.context().setOffline(true)
   const lead = await (await browser.newContext()).newPage()
@@ -149,7 +149,7 @@ test('the sheet says which answers are still on their way, and takes them in as 
   await page.route('**/api/jobs/*/events', route =>
     route.request().method() === 'POST' ? route.abort() : route.continue(),
   )
-  const asked = await workUntil(page, 'Take the spark plug', gaps())
+  const asked = await workUntil(page, 'Remove the spark plug', gaps())
   await expect.poll(() => written(page), { message: 'each answer is written down on this device' }).toBe(asked.length)
   await page.goto(`/jobs/${job}/sheet`)
   await expect(page.getByRole('status')).toContainText(`${asked.length} answers are still on the way`)

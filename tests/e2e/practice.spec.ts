@@ -100,7 +100,7 @@ test('in one’s own words: a hint costs, a verdict is called, keys and a drag t
   await page.mouse.up()
   expect(((await crank()) - before + 720) % 720).toBeGreaterThan(50)
   await page.getByTestId('hint').click()
-  await expect(instruction(page)).toHaveText(/^Turn on until TL/)
+  await expect(instruction(page)).toHaveText(/^Turn until TL/)
   await page.keyboard.press('b')
   await expect(page.locator('.blade-tool')).toBeVisible()
   await noViolations(page)

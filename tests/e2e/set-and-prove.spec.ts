@@ -138,7 +138,7 @@ test('two printed figures: a lead settles which stands, with a reason; one outsi
     await page.keyboard.press(key)
     await saved(page)
   }
-  await expect(instruction(page)).toHaveText('Which figure stands for the exhaust?')
+  await expect(instruction(page)).toHaveText('Which figure is right for the exhaust?')
   await page.keyboard.press('1')
   await page.getByRole('button', { name: /A figure between them/ }).click()
   await page.getByLabel('Figure, in mm').fill('0.19–0.3')
@@ -191,12 +191,12 @@ test('the slot’s hour is noted before loosening, and where it points after tel
   // drawn by a finger to four o’clock: 60° on from where it was
   const box = (await page.locator('svg.clock').boundingBox())!
   const scale = Math.min(box.width / 500, box.height / 392)
-  const centre = { x: box.x + box.width / 2 + (190 - 190) * scale, y: box.y + box.height / 2 + (190 - 196) * scale }
-  await page.mouse.move(centre.x, centre.y - 50 * scale)
+  const center = { x: box.x + box.width / 2 + (190 - 190) * scale, y: box.y + box.height / 2 + (190 - 196) * scale }
+  await page.mouse.move(center.x, center.y - 50 * scale)
   await page.mouse.down()
   await page.mouse.move(
-    centre.x + 80 * scale * Math.sin((Math.PI * 2) / 3),
-    centre.y - 80 * scale * Math.cos((Math.PI * 2) / 3),
+    center.x + 80 * scale * Math.sin((Math.PI * 2) / 3),
+    center.y - 80 * scale * Math.cos((Math.PI * 2) / 3),
     { steps: 4 },
   )
   await page.mouse.up()

@@ -26,12 +26,7 @@ test('a side-by-side by its maker’s own stops, from the Bay to the sheet', asy
   const jobId = Number(/jobs\/(\d+)/.exec(page.url())![1])
   const hand = await BenchHand.at(page, jobId, 120, { 'right-exhaust': 0.29 })
   const asked = await hand.until(next => next.stage.kind === 'sign')
-  for (const said of [
-    /P meets the pointer/,
-    /Q meets the pointer/,
-    /Loosen the rear exhaust locknut/,
-    /Turn it over two full turns/,
-  ])
+  for (const said of [/P lines up/, /Q lines up/, /Loosen the rear exhaust locknut/, /Turn it over two full turns/])
     expect(
       asked.some(a => said.test(a)),
       String(said),
@@ -40,7 +35,7 @@ test('a side-by-side by its maker’s own stops, from the Bay to the sheet', asy
   const turned = asked.findIndex(a => /two full turns/.test(a))
   for (const letter of ['P', 'Q'])
     expect(
-      asked.slice(turned).some(a => a.includes(`${letter} meets`) || a.includes(`back to ${letter}`)),
+      asked.slice(turned).some(a => a.includes(`${letter} lines up`) || a.includes(`back to ${letter}`)),
       letter,
     ).toBe(true)
   await hand.step()
@@ -72,7 +67,7 @@ test('a valve of the other stop is not measured here, but for a stated reason', 
   const served = (await hand.view()).position.here[0]!.stop.valves.map(v => v.valveId)
   const other = hand.engine.valves.find(v => !served.includes(v.id))!
   await page.locator(`.strip [data-valve="${other.id}"]`).click()
-  await expect(instruction(page)).toHaveText(`The ${other.name.toLowerCase()} is not measured here`)
+  await expect(instruction(page)).toHaveText(`The ${other.name.toLowerCase()} isn’t measured here`)
   await page.getByRole('button', { name: /Leave it/ }).click()
   await expect(instruction(page)).toHaveText(/^Try /)
   await page.locator(`.strip [data-valve="${other.id}"]`).click()
@@ -85,12 +80,12 @@ test('a valve of the other stop is not measured here, but for a stated reason', 
 test('another way of finding stops, the reasons, and one taken out to see', async ({ page }) => {
   await signIn(page)
   await BenchHand.finding(page, 'Duet 390', 0)
-  await expect(instruction(page)).toHaveText(/^Turn on until T/)
+  await expect(instruction(page)).toHaveText(/^Turn until T/)
   await page.keyboard.press('m')
   await page.getByRole('button', { name: 'Find the stops another way' }).click()
   await expect(page.locator('[data-school=rod]')).toContainText('steel')
   await page.locator('[data-school=partner]').click()
-  await expect(instruction(page)).toHaveText(/^Turn on until the (left|right) (intake|exhaust) is fully down$/)
+  await expect(instruction(page)).toHaveText(/^Turn until the (left|right) (intake|exhaust) is fully down$/)
   await page.keyboard.press('1')
   await saved(page)
   await expect(instruction(page)).not.toHaveText(/^Turn on/)
@@ -119,7 +114,7 @@ test('told unasked: turned back a bit, and a turn that is none is refused with w
   await expect(page.getByRole('alert')).toContainText('1440')
   await page.getByLabel('By how many degrees').fill('20')
   await page.getByRole('button', { name: 'Back a bit' }).click()
-  await expect(instruction(page)).toHaveText(/^Turn on until T L meets the pointer/)
+  await expect(instruction(page)).toHaveText(/^Turn until T L lines up/)
   await expect(page.locator('.panel .why')).toContainText('Turned back, chain and decompressor give false readings')
 })
 
@@ -163,7 +158,7 @@ test('a twin is added by the form; what cannot be is said at its field, and noth
   })
   await page.getByLabel(/The maker’s own stops/).fill('90 T L: left intake, left exhaust')
   await page.getByRole('button', { name: 'Add it' }).click()
-  await expect(field('Stroke, mm')).toContainText('10 mm or more')
+  await expect(field('Stroke, mm')).toContainText('10 mm or bigger')
   await expect(field('Where they show')).toContainText('no pointer')
   await expect(page.locator('.field').filter({ hasText: 'own stops' })).toContainText('90° from there')
   await fill({

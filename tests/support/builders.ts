@@ -30,7 +30,7 @@ export function engineOf(changes: Partial<z.input<typeof engineSchema>> = {}): E
     coldLimitC: 35,
     adjuster: { kind: 'valve-end', pitchMm: 0.75, pitchAssumed: false, rockerRatio: 1, head: 'slot' },
     torques: { locknutNm: 8, coverNm: 10, plugNm: 12 },
-    tools: '9 mm ring spanner, slot driver',
+    tools: '9 mm box wrench, slot driver',
     plugGap: '0.7 mm',
     coverPattern: 'crosswise',
     gasket: 'new each time',

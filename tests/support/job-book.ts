@@ -42,7 +42,7 @@ export const ready = (book: ReturnType<typeof said>, strip = ['Seat', 'Spark plu
     { type: 'rested', payload: { hours: 12 } },
     confirmed('safe'),
     ...strip.map((item): Happening => ({ type: 'came-off', payload: { item } })),
-    { type: 'plug-read', payload: { look: 'Grey to brown' } },
+    { type: 'plug-read', payload: { look: 'Gray to brown' } },
     confirmed('valves'),
   )
 export const found = (book: ReturnType<typeof said>) =>

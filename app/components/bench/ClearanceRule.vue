@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, useId } from 'vue'
 import type { Verdict } from '~~/core/feeler'
-import { VERDICT_COLOUR } from './verdict-words'
+import { VERDICT_COLOR } from './verdict-words'
 
 /**
  * A steel rule for one clearance: mm hang from the top, thou rise from the bottom, the spec a field, the reading a
@@ -81,9 +81,9 @@ const bracket = computed(() => {
   const open = props.reading.hiMm === null
   return { from, open, to: open ? length.value + 6 : Math.max(x(props.reading.hiMm!), from + 3) }
 })
-const colour = computed(() => VERDICT_COLOUR[props.verdict])
+const color = computed(() => VERDICT_COLOR[props.verdict])
 const fill = computed(() =>
-  props.verdict === 'unproved' ? `url(#${hatch})` : props.verdict === 'loose' ? 'var(--loose-fill)' : colour.value,
+  props.verdict === 'unproved' ? `url(#${hatch})` : props.verdict === 'loose' ? 'var(--loose-fill)' : color.value,
 )
 const bare0 = computed(() => props.maxMm - props.minMm < 1e-9)
 </script>
@@ -182,21 +182,21 @@ const bare0 = computed(() => props.maxMm - props.minMm < 1e-9)
         :width="bracket.to - bracket.from"
         height="12"
         :fill="fill"
-        :stroke="verdict === 'unproved' ? 'var(--hatch)' : colour"
+        :stroke="verdict === 'unproved' ? 'var(--hatch)' : color"
         stroke-width="1.4"
         class="reading"
       />
       <path
         :d="`M ${bracket.from + 5} 31 H ${bracket.from} V 55 H ${bracket.from + 5}`"
         fill="none"
-        :stroke="colour"
+        :stroke="color"
         stroke-width="2.2"
       />
       <path
         v-if="!bracket.open"
         :d="`M ${bracket.to - 5} 31 H ${bracket.to} V 55 H ${bracket.to - 5}`"
         fill="none"
-        :stroke="colour"
+        :stroke="color"
         stroke-width="2.2"
       />
     </template>

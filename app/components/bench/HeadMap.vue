@@ -2,7 +2,7 @@
 import { computed } from 'vue'
 import type { Engine } from '~~/core/engine'
 
-/** The head seen from above: intake larger, on the carburettor side; exhaust on the muffler side. */
+/** The head seen from above: intake larger, on the carburetor side; exhaust on the muffler side. */
 const props = defineProps<{ engine: Engine }>()
 const W = 420
 const H = 340
@@ -34,7 +34,7 @@ const chambers = computed(() =>
     :viewBox="`0 0 ${W} ${H + 60}`"
     class="head"
     role="img"
-    aria-label="Head from above: exhaust on the muffler side, intake on the carburettor side"
+    aria-label="Head from above: exhaust on the muffler side, intake on the carburetor side"
   >
     <text :x="W / 2" y="18" text-anchor="middle" font-size="17" font-weight="600">Muffler side</text>
     <path d="M 180 30 V 70 M 240 30 V 70" stroke="var(--ink)" stroke-width="1.6" />
@@ -71,7 +71,7 @@ const chambers = computed(() =>
         {{ word }}
       </text>
     </g>
-    <text :x="W / 2" :y="H + 54" text-anchor="middle" font-size="17" font-weight="600">Carburettor side</text>
+    <text :x="W / 2" :y="H + 54" text-anchor="middle" font-size="17" font-weight="600">Carburetor side</text>
   </svg>
 </template>
 

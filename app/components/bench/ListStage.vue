@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { type JobView, stripList } from '~~/core/job'
+import { itemWords, type JobView, stripList } from '~~/core/job'
 
 /** What came off and went in, as it happens; at the end, what is back and out. Nothing ticked is nothing claimed. */
 const props = defineProps<{ view: JobView; closing?: boolean }>()
@@ -17,17 +17,17 @@ const ticked = (item: string): boolean =>
 <template>
   <div class="lists">
     <section>
-      <h2>{{ closing ? 'Back on, in this order' : 'Comes off' }}</h2>
+      <h2>{{ closing ? 'Put back in this order' : 'To remove' }}</h2>
       <ul>
         <li v-for="item in off" :key="item" :class="{ ticked: ticked(item) }">
-          <i aria-hidden="true">{{ ticked(item) ? '✓' : '' }}</i>{{ item
+          <i aria-hidden="true">{{ ticked(item) ? '✓' : '' }}</i>{{ itemWords(item)
           }}<span class="hidden-words">{{ ticked(item) ? 'done' : 'to do' }}</span>
         </li>
       </ul>
-      <p v-if="off.length === 0" class="none">Nothing is on record as taken off.</p>
+      <p v-if="off.length === 0" class="none">Nothing was removed.</p>
     </section>
     <section>
-      <h2>{{ closing ? 'Comes out' : 'Went in' }}</h2>
+      <h2>{{ closing ? 'Rags and plugs to take out' : 'Rags and plugs put in' }}</h2>
       <ul>
         <li v-for="item in state.putIn" :key="item" :class="{ ticked: state.cameOut.has(item) }">
           <i aria-hidden="true">{{ state.cameOut.has(item) ? '✓' : '' }}</i>{{ item }}
@@ -36,15 +36,17 @@ const ticked = (item: string): boolean =>
       <p v-if="state.putIn.length === 0" class="none">
         {{
           closing
-            ? 'Nothing is on record as put in. Count your rags all the same.'
-            : 'Nothing yet. Rags, tape and caps are listed when they go in.'
+            ? 'Nothing was listed as put in. Count your rags anyway.'
+            : 'Nothing yet. List rags, tape and caps as they go in.'
         }}
       </p>
       <h2 class="second">Found</h2>
       <ul>
         <li v-for="(f, i) in state.findings" :key="i" class="plain">{{ f.text }}</li>
       </ul>
-      <p v-if="state.findings.length === 0" class="none">No findings yet: cracked hoses, loose bolts, chewed screws.</p>
+      <p v-if="state.findings.length === 0" class="none">
+        Nothing found yet: cracked hoses, loose bolts, chewed screws.
+      </p>
       <p class="facts">Tools: {{ view.pin.spec.engine.tools || 'not on record' }}</p>
     </section>
   </div>

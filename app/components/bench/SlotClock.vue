@@ -81,7 +81,7 @@ function grab(event: PointerEvent): void {
   svg.value?.setPointerCapture(event.pointerId)
   pull(event)
 }
-const COLOURS = { loose: 'var(--loose)', tight: 'var(--tight)', in: 'var(--petrol)', unproved: 'var(--hatch)' }
+const COLORS = { loose: 'var(--loose)', tight: 'var(--tight)', in: 'var(--petrol)', unproved: 'var(--hatch)' }
 /** So near on the dial that words would lie on each other: the later one keeps its own. */
 const CROWDED_DEG = 16
 const placed = computed(() =>
@@ -107,7 +107,7 @@ const turnAt = computed(() =>
     :aria-label="
       turnDeg === null
         ? `Slot at ${Math.round(wrap(slotDeg, 360))}° on the clock`
-        : `Turn the slot ${Math.abs(turnDeg)}° ${turnDeg > 0 ? 'clockwise' : 'anticlockwise'}`
+        : `Turn the slot ${Math.abs(turnDeg)}° ${turnDeg > 0 ? 'clockwise' : 'counterclockwise'}`
     "
     :data-slot="slotDeg"
     @pointerdown="grab"
@@ -188,7 +188,7 @@ const turnAt = computed(() =>
       />
     </g>
     <g v-for="(t, i) in placed" :key="i">
-      <path :d="line(t.deg, R - 14, R + 6)" :stroke="COLOURS[t.side]" stroke-width="2.4" />
+      <path :d="line(t.deg, R - 14, R + 6)" :stroke="COLORS[t.side]" stroke-width="2.4" />
       <path
         v-if="t.side === 'tight'"
         :transform="`translate(${t.at.x} ${t.at.y})`"
@@ -203,14 +203,14 @@ const turnAt = computed(() =>
         stroke="var(--loose)"
         stroke-width="1.4"
       />
-      <circle v-else :cx="t.at.x" :cy="t.at.y" r="7" :fill="COLOURS[t.side]" />
+      <circle v-else :cx="t.at.x" :cy="t.at.y" r="7" :fill="COLORS[t.side]" />
       <text
         :x="t.at.x + (t.right ? 15 : -15)"
         :y="t.at.y + 5"
         :text-anchor="t.right ? 'start' : 'end'"
         font-size="16"
         font-weight="600"
-        :style="{ fill: COLOURS[t.side] }"
+        :style="{ fill: COLORS[t.side] }"
       >
         {{ t.words }}
       </text>
@@ -224,7 +224,7 @@ const turnAt = computed(() =>
       font-weight="700"
       style="fill: var(--petrol)"
     >
-      {{ Math.abs(turnDeg) }}° {{ turnDeg >= 0 ? 'clockwise' : 'anticlockwise' }}
+      {{ Math.abs(turnDeg) }}° {{ turnDeg >= 0 ? 'clockwise' : 'counterclockwise' }}
     </text>
     <text v-else :x="C" :y="C + R + 34" text-anchor="middle" font-size="17" font-weight="600" style="fill: var(--ink2)">
       {{ noted ? `slot at ${clockWords(slotDeg)}` : '12 is where it stood as found' }}

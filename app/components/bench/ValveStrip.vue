@@ -2,7 +2,7 @@
 import type { StripValve } from '../../bench/strip'
 import ClearanceRule from './ClearanceRule.vue'
 import VerdictShape from './VerdictShape.vue'
-import { VERDICT_COLOUR, VERDICT_WORDS } from './verdict-words'
+import { VERDICT_COLOR, VERDICT_WORDS } from './verdict-words'
 
 /** A cell a valve along the bottom of the Bench: its verdict, its rule, its figures in both units. */
 defineProps<{ valves: StripValve[]; active: string | null; topMm: number }>()
@@ -24,7 +24,7 @@ defineEmits<{ choose: [valveId: string] }>()
     >
       <span class="head">
         <span class="name">{{ valve.name }}</span>
-        <span class="verdict" :style="{ color: VERDICT_COLOUR[valve.verdict] }"
+        <span class="verdict" :style="{ color: VERDICT_COLOR[valve.verdict] }"
           ><VerdictShape :verdict="valve.verdict" /> {{ VERDICT_WORDS[valve.verdict]
           }}<span v-if="valve.caution" class="doubt" :title="valve.caution" :aria-label="valve.caution" role="img"
             >±</span

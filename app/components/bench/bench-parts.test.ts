@@ -55,7 +55,7 @@ describe('the slot clock', () => {
         head: 'slot',
       },
     })
-    expect(clock.attributes('aria-label')).toBe('Turn the slot 18° anticlockwise')
+    expect(clock.attributes('aria-label')).toBe('Turn the slot 18° counterclockwise')
     expect(clock.find('.sweep').exists()).toBe(true)
     expect(clock.find('.between').exists()).toBe(true)
     expect(clock.text()).toContain('As found')

@@ -68,7 +68,7 @@ export function stopStatement({ pin, model }: JobView, stop: Stop | null): State
 export const turnStatement = ({ turning, cam }: Engine): string =>
   (turning.direction === 'clockwise'
     ? `Turn clockwise seen from ${turning.seenFrom}, as drawn.`
-    : `Turn anticlockwise seen from ${turning.seenFrom}; drawn from the other side.`) +
+    : `Turn counterclockwise seen from ${turning.seenFrom}; drawn from the other side.`) +
   (cam === null ? ' Closed arcs assumed.' : '')
 
 /** Which line is the right one, and which must not be taken for it. */

@@ -8,7 +8,7 @@ export const VERDICT_WORDS: Record<Verdict | 'not measured', string> = {
   'unproved': 'Unproved',
   'not measured': 'Not measured',
 }
-export const VERDICT_COLOUR: Record<Verdict | 'not measured', string> = {
+export const VERDICT_COLOR: Record<Verdict | 'not measured', string> = {
   'in': 'var(--petrol)',
   'tight': 'var(--tight)',
   'loose': 'var(--loose)',

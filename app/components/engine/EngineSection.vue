@@ -27,7 +27,7 @@ const pin = computed(() => ({
   y: CRANK_Y - (STROKE / 2) * Math.cos(radians.value),
 }))
 const drop = computed(() => pistonDrop(props.engine, props.crankDeg) * scale.value)
-/** The piston's top dead centre is put just under the head, however long the rod is drawn. */
+/** The piston's top dead center is put just under the head, however long the rod is drawn. */
 const CROWN_TOP = HEAD_Y + 8
 const gudgeon = computed(() => CROWN_TOP + 24 + drop.value)
 const rodShift = computed(() => CRANK_Y - STROKE / 2 - rod.value - (CROWN_TOP + 24))

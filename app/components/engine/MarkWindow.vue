@@ -3,7 +3,7 @@ import { computed } from 'vue'
 import { type Engine, signedWay } from '~~/core/engine'
 
 /**
- * The marks as they stand in their window when the right one meets the pointer: the rim unrolled, letters on their
+ * The marks as they stand in their window when the right one lines up: the rim unrolled, letters on their
  * side.
  * The rim moves left where the crank turns anticlockwise from where the mechanic stands, right where clockwise; what
  * passes first lies furthest that way.

@@ -36,22 +36,22 @@ const startOf = (d: string): number => {
 }
 
 describe('the geometry of the wheel', () => {
-  const centre = { x: 0, y: 0 }
+  const center = { x: 0, y: 0 }
   it.each([
     [0, 0, -10],
     [180, 10, 0],
     [360, 0, 10],
     [540, -10, 0],
   ])('%d° of the cycle is at (%d, %d)', (deg, x, y) => {
-    expect(at(centre, 10, deg).x).toBeCloseTo(x, 9)
-    expect(at(centre, 10, deg).y).toBeCloseTo(y, 9)
+    expect(at(center, 10, deg).x).toBeCloseTo(x, 9)
+    expect(at(center, 10, deg).y).toBeCloseTo(y, 9)
   })
-  it('a whole circle is still a path', () => expect(ringPath(centre, 5, 10, 0, 720)).toMatch(/^M .* A .* L .* A .* Z$/))
+  it('a whole circle is still a path', () => expect(ringPath(center, 5, 10, 0, 720)).toMatch(/^M .* A .* L .* A .* Z$/))
   it('labels in the lower half run the other way, so that none stands on its head', () => {
-    expect(textArc(centre, 10, 0, 100)).toContain('0 0 1')
-    expect(textArc(centre, 10, 360, 100)).toContain('0 0 0')
+    expect(textArc(center, 10, 0, 100)).toContain('0 0 1')
+    expect(textArc(center, 10, 360, 100)).toContain('0 0 0')
   })
-  it('a polar path has a point a step', () => expect(polarPath(centre, 0, 60, 6, () => 1).split('L')).toHaveLength(11))
+  it('a polar path has a point a step', () => expect(polarPath(center, 0, 60, 6, () => 1).split('L')).toHaveLength(11))
 })
 
 describe('the cycle wheel', () => {

@@ -2,7 +2,7 @@
 import Select from 'primevue/select'
 import { useId } from 'vue'
 
-/** A labelled choice among a few. */
+/** A labeled choice among a few. */
 defineProps<{
   label: string
   options: { value: T; label: string }[]
@@ -21,7 +21,7 @@ const id = useId()
     <Select
       v-model="value"
       :input-id="id"
-      :aria-labelledby="`${id}-label`"
+      :aria-labeledby="`${id}-label`"
       :options="options"
       option-label="label"
       option-value="value"

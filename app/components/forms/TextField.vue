@@ -2,7 +2,7 @@
 import InputText from 'primevue/inputtext'
 import { useId } from 'vue'
 
-/** A labelled field with its note and what is wrong with it. */
+/** A labeled field with its note and what is wrong with it. */
 defineProps<{
   label: string
   note?: string

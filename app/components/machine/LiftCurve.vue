@@ -42,7 +42,7 @@ const SPAN_DEG = 22
 const TOP_MM = 0.3
 function chartAt(canvas: HTMLCanvasElement, middle: number): Chart<'line', ScatterDataPoint[]> {
   const style = getComputedStyle(document.documentElement)
-  const colour = (name: string) => style.getPropertyValue(`--${name}`).trim()
+  const color = (name: string) => style.getPropertyValue(`--${name}`).trim()
   const font = { family: 'Barlow Semi Condensed', size: 14, weight: 500 as const }
   const curve = (gapMm: number): ScatterDataPoint[] =>
     Array.from({ length: 177 }, (_, i) => middle - SPAN_DEG + i / 4).map(x => ({
@@ -54,8 +54,8 @@ function chartAt(canvas: HTMLCanvasElement, middle: number): Chart<'line', Scatt
     type: 'line',
     data: {
       datasets: [
-        { ...line, data: curve(wantedMm.value), borderColor: colour('petrol'), borderWidth: 3 },
-        { ...line, data: curve(foundMm.value), borderColor: colour('ink'), borderWidth: 2, borderDash: [5, 4] },
+        { ...line, data: curve(wantedMm.value), borderColor: color('petrol'), borderWidth: 3 },
+        { ...line, data: curve(foundMm.value), borderColor: color('ink'), borderWidth: 2, borderDash: [5, 4] },
       ],
     },
     options: {
@@ -70,9 +70,9 @@ function chartAt(canvas: HTMLCanvasElement, middle: number): Chart<'line', Scatt
           min: Math.round(middle - SPAN_DEG),
           max: Math.round(middle + SPAN_DEG),
           grid: { display: false },
-          border: { color: colour('ink') },
+          border: { color: color('ink') },
           ticks: {
-            color: colour('ink2'),
+            color: color('ink2'),
             font,
             stepSize: 10,
             maxRotation: 0,
@@ -83,8 +83,8 @@ function chartAt(canvas: HTMLCanvasElement, middle: number): Chart<'line', Scatt
           min: 0,
           max: TOP_MM,
           grid: { display: false },
-          border: { color: colour('ink') },
-          ticks: { color: colour('ink2'), font, stepSize: 0.1, callback: v => Number(v).toFixed(1) },
+          border: { color: color('ink') },
+          ticks: { color: color('ink2'), font, stepSize: 0.1, callback: v => Number(v).toFixed(1) },
         },
       },
     },
@@ -98,7 +98,7 @@ function draw(): void {
       : []
 }
 onMounted(draw)
-// another theme has other colours
+// another theme has other colors
 useMutationObserver(document.documentElement, draw, { attributes: true, attributeFilter: ['class'] })
 onUnmounted(() => charts.forEach(c => c.destroy()))
 watch(() => props.valve.valveId, draw, { flush: 'post' })

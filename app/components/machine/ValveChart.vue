@@ -13,7 +13,7 @@ import { useMutationObserver } from '@vueuse/core'
 import { computed, onMounted, onUnmounted, ref, watch } from 'vue'
 import type { ValveHistory } from '~~/shared/machines'
 import VerdictShape from '../bench/VerdictShape.vue'
-import { barsOf, type ChartColours, chartOf, driftWords, meterTicks } from './chart-data'
+import { barsOf, type ChartColors, chartOf, driftWords, meterTicks } from './chart-data'
 
 /** One valve over the years: readings as bars, its spec, its drift, and where it goes from here. */
 const props = defineProps<{
@@ -45,7 +45,7 @@ const topMm = computed(
     ) / 20,
 )
 
-function colours(): ChartColours {
+function colors(): ChartColors {
   const style = getComputedStyle(document.documentElement)
   const of = (name: string) => style.getPropertyValue(`--${name}`).trim()
   return {
@@ -63,7 +63,7 @@ function colours(): ChartColours {
 }
 
 /** Bars with their shapes, and the line of the next check: what no line chart has of its own. */
-const marks = (c: ChartColours): Plugin<'line'> => ({
+const marks = (c: ChartColors): Plugin<'line'> => ({
   id: 'marks',
   beforeDraw({ ctx, chartArea: { left, top, width, height } }) {
     ctx.fillStyle = c.ground
@@ -98,7 +98,7 @@ function dueLine(
   ctx: CanvasRenderingContext2D,
   x: number,
   { top, bottom }: { top: number; bottom: number },
-  c: ChartColours,
+  c: ChartColors,
 ): void {
   Object.assign(ctx, { strokeStyle: c.ink, lineWidth: 1.6, fillStyle: props.causes ? c.petrol : c.ground })
   ctx.setLineDash([3, 4])
@@ -117,7 +117,7 @@ function dueLine(
 function draw(): void {
   chart?.destroy()
   if (!canvas.value) return
-  const c = colours()
+  const c = colors()
   const font = { family: 'Barlow Semi Condensed', size: 14, weight: 500 as const }
   const thou = (mm: number) => Math.round(mm / 0.0254)
   chart = new Chart<'line', ScatterDataPoint[]>(canvas.value, {
@@ -191,7 +191,7 @@ onMounted(() => {
   draw()
   void document.fonts.load('500 14px "Barlow Semi Condensed"').then(draw)
 })
-// another theme has other colours
+// another theme has other colors
 useMutationObserver(document.documentElement, draw, { attributes: true, attributeFilter: ['class'] })
 onUnmounted(() => chart?.destroy())
 watch(() => [props.valve, props.span, props.due], draw)

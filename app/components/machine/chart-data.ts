@@ -2,8 +2,8 @@ import type { ChartData, ChartDataset, ScatterDataPoint } from 'chart.js'
 import { middleOf } from '~~/core/history'
 import type { JudgedReading, ValveHistory, ValvePoint } from '~~/shared/machines'
 
-/** The colours of the theme in force, as a canvas wants them. */
-export interface ChartColours {
+/** The colors of the theme in force, as a canvas wants them. */
+export interface ChartColors {
   ink: string
   ink2: string
   line: string
@@ -48,7 +48,7 @@ function field(
   from: number,
   to: number,
   now: { minMm: number; maxMm: number },
-  c: ChartColours,
+  c: ChartColors,
 ): Line[] {
   const seen = points.filter(p => p.use !== null)
   const steps = (of: 'minMm' | 'maxMm'): Point[] => [
@@ -64,7 +64,7 @@ function field(
 }
 
 /** Fitted drift between two settings: from each as left to where the line puts it at the next visit. */
-function drifts({ points, slope }: ValveHistory, c: ChartColours): Line[] {
+function drifts({ points, slope }: ValveHistory, c: ChartColors): Line[] {
   if (!slope) return []
   const seen = points.filter(p => p.use !== null)
   return seen.slice(0, -1).flatMap((p, i) => {
@@ -88,7 +88,7 @@ function drifts({ points, slope }: ValveHistory, c: ChartColours): Line[] {
 }
 
 /** The forecast: its middle, and the fan that holds eight of ten. */
-function fan({ forecast, leftAtUse }: ValveHistory, to: number, c: ChartColours): Line[] {
+function fan({ forecast, leftAtUse }: ValveHistory, to: number, c: ChartColors): Line[] {
   if (!forecast || leftAtUse === null) return []
   const at = forecast.fan.filter(f => leftAtUse + f.use <= to + 1)
   const line = (of: 'loMm' | 'hiMm' | 'middleMm') => at.map(f => ({ x: leftAtUse + f.use, y: f[of] }))
@@ -121,7 +121,7 @@ export function chartOf(
   valve: ValveHistory,
   now: { minMm: number; maxMm: number },
   span: { from: number; to: number },
-  c: ChartColours,
+  c: ChartColors,
 ): ChartData<'line', Point[]> {
   return {
     datasets: [...field(valve.points, span.from, span.to, now, c), ...drifts(valve, c), ...fan(valve, span.to, c)],

@@ -50,7 +50,7 @@ const STEPS = [-90, -15, -5, -1, 1, 5, 15, 90]
     </svg>
     <p class="state">
       Nut <b>{{ nut }}</b>, screw <b>{{ Math.round(deg) }}°</b> since the start<template v-if="askedDeg">
-        · asked: {{ Math.abs(askedDeg) }}° {{ askedDeg > 0 ? 'clockwise' : 'anticlockwise' }}</template
+        · asked: {{ Math.abs(askedDeg) }}° {{ askedDeg > 0 ? 'clockwise' : 'counterclockwise' }}</template
       >
     </p>
     <div class="do">

@@ -44,7 +44,7 @@ const thouFirst = computed(() => s.value.unit === 'thou')
     <figure>
       <svg viewBox="0 0 220 190" role="img" aria-label="Head from above, exhaust at the top">
         <text x="110" y="12" text-anchor="middle" font-size="12" font-weight="600">Muffler side</text>
-        <text x="110" y="187" text-anchor="middle" font-size="12" font-weight="600">Carburettor side</text>
+        <text x="110" y="187" text-anchor="middle" font-size="12" font-weight="600">Carburetor side</text>
         <rect x="45" y="20" width="130" height="152" rx="9" fill="#fff" stroke="#111" stroke-width="1.5" />
         <template v-if="!several">
           <circle cx="110" cy="96" r="62" fill="none" stroke="#111" stroke-dasharray="4 3" />

@@ -3,7 +3,7 @@ import { computed } from 'vue'
 import type { Clearance } from '~~/core/engine'
 import { spanOf, type Verdict } from '~~/core/feeler'
 import type { Affected } from '~~/shared/spec-book'
-import { VERDICT_COLOUR } from '../bench/verdict-words'
+import { VERDICT_COLOR } from '../bench/verdict-words'
 
 /**
  * How the shop's last as-left readings stand to a draft: one bar a valve, the draft's field behind, the old limits
@@ -71,7 +71,7 @@ const dashed = (v: Verdict) => v === 'unproved'
       :y="27 + i * ROW"
       :width="Math.max(3, x(r.hiMm ?? most) - x(r.loMm))"
       height="4"
-      :fill="dashed(r.after) ? 'none' : VERDICT_COLOUR[r.after]"
+      :fill="dashed(r.after) ? 'none' : VERDICT_COLOR[r.after]"
       :stroke="dashed(r.after) ? 'var(--ink2)' : 'none'"
       :stroke-dasharray="dashed(r.after) ? '3 2' : undefined"
       :data-verdict="r.after"

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import type { Engine } from '~~/core/engine'
-import { rodLengthMm } from '~~/core/engine'
+import { rodLengthMm, runsWords } from '~~/core/engine'
 import { placeWords } from '~~/core/job'
 import { derivedFacts } from '~~/core/spec-book'
 import CycleWheel from '../engine/CycleWheel.vue'
@@ -53,7 +53,7 @@ const corner = computed(() => {
       </p>
       <p v-else><span class="assumed">(cam timing)</span> <i>assumed</i></p>
       <p v-if="engine.decompressor.kind === 'unknown'"><span class="assumed">(decompressor)</span> <i>not known</i></p>
-      <p>Turns {{ engine.turning.direction }}, seen from {{ engine.turning.seenFrom }}</p>
+      <p>Turns {{ runsWords(engine) }}, seen from {{ engine.turning.seenFrom }}</p>
     </div>
     <div class="wheel-of">
       <CycleWheel

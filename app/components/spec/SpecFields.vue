@@ -219,12 +219,19 @@ const said = (field: SpecField): string | undefined => props.wrong[field] ?? pro
         “+270” or “270 on”: it counts from the line above. A valve that the cam data says is open there is flagged.
       </p>
     </div>
-    <ChoiceField v-model="spec.direction" label="Turns" :options="same('clockwise', 'anticlockwise')" /><TextField
-      v-model="spec.seenFrom"
-      label="Seen from"
-      placeholder="the left"
-      :wrong="wrong.seenFrom"
-    /><TextField v-model="spec.means" label="Turned by" placeholder="the crank nut" :wrong="wrong.means" />
+    <ChoiceField
+      v-model="spec.direction"
+      label="Turns"
+      :options="[
+        { value: 'clockwise', label: 'clockwise' },
+        { value: 'anticlockwise', label: 'counterclockwise' },
+      ]"
+    /><TextField v-model="spec.seenFrom" label="Seen from" placeholder="the left" :wrong="wrong.seenFrom" /><TextField
+      v-model="spec.means"
+      label="Turned by"
+      placeholder="the crank nut"
+      :wrong="wrong.means"
+    />
   </div>
   <h2>Adjuster, torques, strip-down</h2>
   <div class="grid">

@@ -4,7 +4,7 @@ import { takeScrewCheck } from '../valve-work'
 import { defineEvent } from './define'
 import { valveId } from './fields'
 
-/** Why a screw that was turned changed nothing; or that it was turned back to where it was found, and locked. */
+/** Why a screw that was turned changed nothing; or that it was turned back to where you found it, and locked. */
 export const screwChecked = defineEvent({
   type: 'screw-checked',
   payload: z.object({ valveId, found: z.enum(['right', 'other', 'spins', 'turned back']) }),

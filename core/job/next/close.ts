@@ -2,6 +2,7 @@ import { formatTorque } from '../../units'
 import { dueByForecast, dueWords, suggestedDue } from '../due'
 import { eventWords } from '../event-words'
 import type { Requirement } from '../requirements'
+import { itemWords } from '../strip-down'
 import type { JobView } from '../view'
 import { type Worded, key } from './thing'
 
@@ -12,12 +13,12 @@ function placeDraft({ state, pin }: JobView): Worded {
   return {
     label: 'Two devices',
     instruction: 'Was this before or after the move?',
-    why: `${event.personName}: ${eventWords(pin, event)}. The other device moved the crank or a screw meanwhile.`,
+    why: `${event.personName}: ${eventWords(pin, event)}. Meanwhile the other device moved the crank or a screw.`,
     stage: { kind: 'close' },
     keys: [
-      key('Before', 'it counts where it was felt', placed('before')),
-      key('After', 'it counts from the move on', placed('after')),
-      key('Leave it out', 'it does not count', {
+      key('Before', 'it counts where you felt it', placed('before')),
+      key('After', 'it counts after the move', placed('after')),
+      key('Leave it out', 'it doesn’t count', {
         type: 'retracted',
         payload: { eventId: event.id, how: 'recorded wrongly' },
       }),
@@ -37,18 +38,18 @@ export function closeThing(view: JobView, { what }: Requirement): Worded {
       why: 'A rag left in an intake goes through the engine.',
       stage,
       keys: [
-        key('It is out', 'seen and counted', { type: 'came-out', payload: { item: what.item } }),
+        key('It’s out', 'seen and counted', { type: 'came-out', payload: { item: what.item } }),
         key('Leave it', 'say why', null, 'reason'),
       ],
     }
   if (what.kind === 'back')
     return {
       label: 'What came off',
-      instruction: `Put back: ${what.item}`,
-      why: 'Start the awkward bolt by hand first; none tight before all are in.',
+      instruction: `Put back: ${itemWords(what.item)}`,
+      why: 'Start the awkward bolt by hand first; tighten none before all are in.',
       stage,
       keys: [
-        key('It is back', 'fastened', { type: 'went-back', payload: { item: what.item } }),
+        key('It’s back', 'fastened', { type: 'went-back', payload: { item: what.item } }),
         key('Leave it off', 'say why', null, 'reason'),
       ],
     }
@@ -57,9 +58,9 @@ export function closeThing(view: JobView, { what }: Requirement): Worded {
       label: 'Gasket',
       instruction: 'Which gasket goes on the cover?',
       stage,
-      why: gasket ? `The spec says: ${gasket}. Faces clean first.` : 'The spec says nothing. Faces clean first.',
+      why: gasket ? `The spec says: ${gasket}. Clean the faces first.` : 'The spec doesn’t say. Clean the faces first.',
       keys: [
-        key('A new one', 'seated all round', { type: 'gasket', payload: { choice: 'new', note: '' } }),
+        key('A new one', 'seated all around', { type: 'gasket', payload: { choice: 'new', note: '' } }),
         key('The old one', 'sound, used again', { type: 'gasket', payload: { choice: 'used again', note: '' } }),
         key('Compound', 'left to skin first', { type: 'gasket', payload: { choice: 'compound', note: '' } }),
       ],
@@ -73,8 +74,8 @@ export function closeThing(view: JobView, { what }: Requirement): Worded {
       instruction: nm === null ? `Tighten the ${part} evenly` : `Torque the ${part} to ${Number(nm.toFixed(1))} N·m`,
       why:
         nm === null
-          ? 'The spec gives no torque: go by the maker’s manual. Overtight cracks or strips.'
-          : `${formatTorque(nm)}${part === 'cover' ? `, ${coverPattern || 'crosswise'}, a little at a time` : ', lead on its own plug'}.`,
+          ? 'The spec gives no torque: go by the maker’s manual. Too tight cracks or strips.'
+          : `${formatTorque(nm)}${part === 'cover' ? `, ${coverPattern || 'crosswise'}, a little at a time` : ', each wire on its own plug'}.`,
       keys: [
         key('Done', nm === null ? 'even and firm' : 'with the wrench', {
           type: 'torqued',
@@ -88,11 +89,11 @@ export function closeThing(view: JobView, { what }: Requirement): Worded {
     return {
       label: 'Run it',
       instruction: 'Run it outdoors a few minutes',
-      why: 'Starts, idles, no tick, no weep. Look at caps and bolts again after.',
+      why: 'It should start and idle with no tick and no weep. Check caps and bolts again after.',
       stage,
       keys: (['clean', 'ticks', 'weeps', 'will not start'] as const).map((result, i) =>
         key(
-          ['Runs clean', 'It ticks', 'It weeps', 'Will not start'][i]!,
+          ['Runs clean', 'It ticks', 'It weeps', 'Won’t start'][i]!,
           ['no tick, no weep', 'tell the owner', 'cover or cap', 'write it down after'][i]!,
           { type: 'ran', payload: { result, note: '' } },
         ),
@@ -108,7 +109,7 @@ export function closeThing(view: JobView, { what }: Requirement): Worded {
       forecast !== null
         ? `${forecast.why} Tell the owner.`
         : due.use === null && due.date === null
-          ? 'The spec names no interval. Type what you will tell the owner.'
+          ? 'The spec gives no interval. Type what you will tell the owner.'
           : 'By the spec’s interval, whichever comes first. Tell the owner.',
     keys: [
       ...(forecast
@@ -123,7 +124,7 @@ export function closeThing(view: JobView, { what }: Requirement): Worded {
         ? [key(dueWords(view, due), 'by the spec', { type: 'next-due', payload: due })]
         : []),
       key('Another date', 'type it', null, 'due'),
-      key('None', 'nothing is promised', { type: 'next-due', payload: { use: null, date: null } }),
+      key('None', 'no date promised', { type: 'next-due', payload: { use: null, date: null } }),
     ],
   }
 }

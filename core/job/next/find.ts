@@ -58,8 +58,8 @@ export function marginWords(engine: Engine, stop: Stop): string {
   if (!margin) return ''
   const { beforeDeg: before, afterDeg: after, easy } = margin
   if (easy)
-    return `${Math.min(before, after)}° to spare each way: a finger’s width either side of ${placeWords(engine, stop.place)} changes nothing.`
-  return `${before}° to spare short of it, ${after}° past it: come to it with care.`
+    return `${Math.min(before, after)}° to spare each way: being a finger’s width off ${placeWords(engine, stop.place)} doesn’t matter.`
+  return `${before}° to spare before it, ${after}° after it: stop on it with care.`
 }
 
 /** Why a stop lies past top, and how far the rod should drop. */
@@ -73,9 +73,9 @@ export function pastTopWords(engine: Engine, stop: Stop): string {
   const firing = cylinderById(engine, cylinderId).firingAngleDeg
   const at = Math.round(forwardTo(firing, stop.crankDeg))
   const why = held
-    ? `A decompressor ${engine.decompressor.kind === 'unknown' ? 'may hold' : 'holds'} the exhaust until ${Math.round(forwardTo(firing, held.startDeg + held.sweepDeg))}° past top; ${at}° past it has let go.`
-    : `Top alone does not serve every valve; ${at}° past it does.`
-  return `${why} Rod down ${dropWords(dropMm)}${engine.rodMm === null ? ', its length assumed' : ''}.`
+    ? `A decompressor ${engine.decompressor.kind === 'unknown' ? 'may hold' : 'holds'} the exhaust until ${Math.round(forwardTo(firing, held.startDeg + held.sweepDeg))}° past top; at ${at}° past top it has released.`
+    : `Not every valve is closed at the top; ${at}° past top all are.`
+  return `${why} Piston ${dropWords(dropMm)} down${engine.rodMm === null ? ' (con-rod length assumed)' : ''}.`
 }
 
 /** Whether the last answer was of going past a place and coming round to it once more. */
@@ -97,37 +97,41 @@ const timesRound = ({ state }: JobView): number =>
     )
   }).length
 
-const timesWords = (view: JobView): string => (timesRound(view) === 1 ? 'once' : `${timesRound(view)} times`)
+/** An overshoot is made good by going around: so many turns more, which are counted. */
+const overshotWords = (view: JobView): string =>
+  timesRound(view) === 1
+    ? 'Overshot: one extra turn counted'
+    : `Overshot ${timesRound(view)} times: extra turns counted`
 
 function moveWhy(view: JobView, { to, why, turnDeg }: Extract<Advice, { kind: 'move' }>): string {
   const { engine } = view.pin.spec
   const stop = view.model.plan.stops.find(s => samePlace(s.place, to))
-  const round = wentRound(view) ? `Passed ${timesWords(view)}: a turn further, counted. ` : ''
+  const round = wentRound(view) ? `${overshotWords(view)}. ` : ''
   switch (why) {
     case 'start':
       return to.kind === 'mark'
-        ? `The line beside ${placeWords(engine, to)} in ${engine.markWindow}. It shows twice a cycle; the rockers tell which.`
+        ? `The line beside ${placeWords(engine, to)} in ${engine.markWindow}. It comes up twice a cycle; the rockers tell you which one this is.`
         : to.kind === 'rod-drop' && stop
           ? pastTopWords(engine, stop)
           : placePeriod(to) === 720
-            ? 'It shows once in a cycle, so it tells the stroke by itself.'
-            : 'The piston tops twice in a cycle; the rockers will tell which. Wood or plastic rod, never steel.'
+            ? 'It comes up once a cycle, so it gives you the stroke by itself.'
+            : 'The piston tops out twice a cycle; the rockers tell you which one this is. Use a wood or plastic rod, never steel.'
     case 'neither has play':
-      return `${round}Neither rocker has play: most likely the exhaust TDC. The next one is compression.`
+      return `${round}Neither rocker has play, so this is most likely exhaust TDC. The next one is compression.`
     case 'one has play':
       return to.kind === 'rod-drop'
-        ? `${round}A decompressor may be holding one open. Past top it has let go: then feel again.`
-        : `${round}Other stroke, or a valve without clearance: one turn on will tell.`
+        ? `${round}A decompressor may be holding one open. Past top it releases: feel again there.`
+        : `${round}This is the other stroke, or a valve has no clearance. One more turn will tell.`
     case 'stop is elsewhere':
-      return `${round}${stop?.place.kind === 'rod-drop' ? pastTopWords(engine, stop) : `${turnDeg === null ? '' : `The stop is ${Math.round(turnDeg)}° on. `}${stop ? marginWords(engine, stop) : ''}`}`.trim()
+      return `${round}${stop?.place.kind === 'rod-drop' ? pastTopWords(engine, stop) : `${turnDeg === null ? '' : `The stop is ${Math.round(turnDeg)}° ahead. `}${stop ? marginWords(engine, stop) : ''}`}`.trim()
     case 'try the other top':
-      return `${round}That did not settle it. Feel both again at the next top.`
+      return `${round}That didn’t settle it. Feel both again at the next TDC.`
     case 'tells most':
-      return `${round}Feeling the rockers there tells the strokes apart with the least turning.`
+      return `${round}Feeling the rockers there gives you the stroke with the least turning.`
     case 'turned back':
-      return 'Turned back, chain and decompressor give false readings. Go round in the running direction.'
+      return 'After turning backward, the chain and the decompressor give false readings. Go all the way around in the running direction.'
     case 'by school':
-      return 'It shows once in a cycle, so it tells the stroke by itself.'
+      return 'It comes up once a cycle, so it gives you the stroke by itself.'
   }
 }
 
@@ -146,14 +150,14 @@ function moveDraft(view: JobView, advice: Extract<Advice, { kind: 'move' }>): Wo
       ]
   const second = times > 1 ? ', the second time' : ''
   const far =
-    turnDeg !== null && engine.cylinders.length > 1 ? `Turn on ${crankTurnWords(turnDeg)}, until` : 'Turn on until'
+    turnDeg !== null && engine.cylinders.length > 1 ? `Turn another ${crankTurnWords(turnDeg)}, until` : 'Turn until'
   const until = `${untilWords(engine, to)}${second}`
   return {
     label: `Turn ${turningWords(engine)}`,
     instruction: turns
       ? samePlace(lastPlace(view), to)
-        ? `Turn one full turn on, until ${until}`
-        : `Turn one full turn, then on until ${until}`
+        ? `One more full turn, until ${until}`
+        : `One full turn, then on until ${until}`
       : `${far} ${until}`,
     why: moveWhy(view, advice),
     keys: [
@@ -168,7 +172,7 @@ function moveDraft(view: JobView, advice: Extract<Advice, { kind: 'move' }>): Wo
         'stopped there',
         crank(arrived),
       ),
-      key('Went past it', 'and came round to it again', crank(...round)),
+      key('Overshot it', 'went around to it again', crank(...round)),
       lost,
     ],
     stage: { kind: 'wheel', target: to, feelValveIds: [], cylinderId: cylinderFor(view, to) },
@@ -186,15 +190,15 @@ function feelDraft(view: JobView, { valveIds, why }: Extract<Advice, { kind: 'fe
   const whyWords =
     why === 'decompressor or clearance'
       ? felt
-        ? 'The decompressor has let go here: slack now means that it was the decompressor.'
-        : `The decompressor has let go here: both slack means that ${several ? whose(engine, a!.cylinderId) : 'it '}is on compression.`
+        ? 'The decompressor has released here. If it’s slack now, it was the decompressor.'
+        : `The decompressor has released here. If both are slack, ${several ? whose(engine, a!.cylinderId) : 'it '}is on compression.`
       : several
-        ? `Both slack: ${whose(engine, a!.cylinderId).trim()} is on compression. Neither moving: on its exhaust stroke, or two valves without clearance.`
-        : 'Both slack: compression. Neither moving: the exhaust TDC, or two valves without clearance.'
+        ? `Both slack: ${whose(engine, a!.cylinderId).trim()} is on compression. Neither moves: it’s on exhaust, or two valves have no clearance.`
+        : 'Both slack: compression. Neither moves: exhaust TDC, or two valves with no clearance.'
   const label = wentRound(view)
-    ? `Passed ${timesWords(view)}: a turn further, counted`
+    ? overshotWords(view)
     : view.state.places > 1
-      ? 'Feel again, here'
+      ? 'Feel again here'
       : 'One feel should settle it'
   if (a && b) {
     const [first, second] = [shortName(engine, a), shortName(engine, b)]
@@ -232,18 +236,19 @@ function feelDraft(view: JobView, { valveIds, why }: Extract<Advice, { kind: 'fe
 function watchDraft(view: JobView, { cylinderId, to, why }: Extract<Advice, { kind: 'watch' }>): Worded {
   const { engine } = view.pin.spec
   const because = {
-    'no play anywhere': 'No play at either top: two valves without clearance, perhaps. Watching tells the stroke.',
-    'still open': 'The rockers do not settle it. An intake that was watched does: no look away in between.',
-    'by school': 'The top after the intake has shut is compression. No look away in between.',
+    'no play anywhere':
+      'No play at either TDC: maybe two valves have no clearance. Watching the intake gives you the stroke.',
+    'still open': 'The rockers don’t settle it; watching the intake does. Don’t look away in between.',
+    'by school': 'The first top after the intake closes is compression. Don’t look away in between.',
   }
   return {
-    label: 'This tells the stroke whatever the rockers do',
-    instruction: `Watch the ${whose(engine, cylinderId)}intake open and shut, then on to ${placeWords(engine, to)}`,
+    label: 'This gives you the stroke, whatever the rockers do',
+    instruction: `Watch the ${whose(engine, cylinderId)}intake open and close, then turn to ${placeWords(engine, to)}`,
     why: because[why],
     keys: [
       key(
-        `Watched, ${to.kind === 'mark' ? `${placeWords(engine, to)} is there` : 'at the top'}`,
-        'never looked away',
+        `Watched; ${to.kind === 'mark' ? `${placeWords(engine, to)} is there` : 'at the top'}`,
+        'didn’t look away',
         crank({ kind: 'watched', cylinderId, to }),
       ),
       lost,
@@ -255,8 +260,8 @@ function watchDraft(view: JobView, { cylinderId, to, why }: Extract<Advice, { ki
 const WEIGHING: Worded = {
   waits: true,
   label: 'One moment',
-  instruction: 'Working out the next move',
-  why: 'Weighing which move settles the most with the least turning.',
+  instruction: 'Working out your next move',
+  why: 'Finding the move that settles the most with the least turning.',
   keys: [lost],
   stage: { kind: 'wheel', target: null, feelValveIds: [], cylinderId: null },
 }
@@ -268,16 +273,16 @@ function vainDraft(view: JobView, valveId: string): Worded {
     ({ id, observation: o }) => id.endsWith(':vain') && o.kind === 'rocker' && o.valveId === valveId,
   )
   const again = vain.length > 1
-  const anew = key('Find the place anew', 'nothing of it is believed', crank({ kind: 'lost' }))
-  const another = key('Another way', 'choose how stops are found', null, 'school')
+  const anew = key('Find it again', 'forget what was assumed', crank({ kind: 'lost' }))
+  const another = key('Another method', 'choose how to find the stops', null, 'school')
   const back = key('Turned back and locked', 'as it was found', {
     type: 'screw-checked',
     payload: { valveId, found: 'turned back' },
   })
   return {
     label: `${name}: leave it as it is`,
-    instruction: `Stop: the ${name.toLowerCase()} is not closed here`,
-    why: `${valveById(view.pin.spec.engine, valveId).adjuster === 'shim' ? 'Its shim is far thinner now' : 'Its screw was opened far'} and the blade still will not go, so it is held open here. Leave it as it is; find the place anew.`,
+    instruction: `Stop: the ${name.toLowerCase()} isn’t closed here`,
+    why: `${valveById(view.pin.spec.engine, valveId).adjuster === 'shim' ? 'Its shim is far thinner now' : 'Its screw was opened a long way'} and the blade still won’t go in, so something holds it open here. Leave it alone and find the position again.`,
     keys: again ? [back, anew, another] : [anew, another, back],
     stage: { kind: 'wheel', target: null, feelValveIds: [valveId], cylinderId },
   }
@@ -289,9 +294,9 @@ function differsDraft(view: JobView, valveId: string): Worded {
   const { name, cylinderId } = valveById(view.pin.spec.engine, valveId)
   const { there, here, decompressor, places } = differsHere(view, valve)!
   const words = (i: typeof here) => intervalWords(i, view.pin.unit)
-  const anew = key('Find the place anew', 'nothing of it is believed', crank({ kind: 'lost' }))
-  const another = key('Another way', 'choose how stops are found', null, 'school')
-  const held = key('A decompressor holds it here', 'measure past the top', {
+  const anew = key('Find it again', 'forget what was assumed', crank({ kind: 'lost' }))
+  const another = key('Another method', 'choose how to find the stops', null, 'school')
+  const held = key('A decompressor holds it open', 'measure past the top', {
     type: 'decompressor-tested',
     payload: {
       valveId,
@@ -299,11 +304,11 @@ function differsDraft(view: JobView, valveId: string): Worded {
       bladesMm: presentReading(valve)!.trials.at(-1)!.engravedMm ?? [here.loMm || 0.05],
     },
   })
-  const goOn = key('Go on', 'say why', null, 'reason')
+  const goOn = key('Continue', 'say why', null, 'reason')
   return {
     label: `${name}: two places, two readings`,
-    instruction: `Leave the ${name.toLowerCase()} screw: it reads differently here`,
-    why: `${words(there)} before, ${words(here)} here, and its nut was not touched. A valve that is not quite closed reads tighter: this place is not right for it.`,
+    instruction: `Leave the ${name.toLowerCase()} screw alone: it reads differently here`,
+    why: `It was ${words(there)} before and is ${words(here)} here, and its nut wasn’t touched. A valve that isn’t fully closed reads tighter, so this is the wrong position for it.`,
     keys: [...(decompressor ? [held] : []), ...(places > 1 ? [goOn, anew] : [anew, another, goOn])],
     stage: { kind: 'wheel', target: null, feelValveIds: [valveId], cylinderId },
     ...(places > 1 && !decompressor ? { wayOut: true as const } : {}),
@@ -315,10 +320,10 @@ function noStopDraft(view: JobView, valveId: string): Worded {
   const { name, cylinderId } = valveById(view.pin.spec.engine, valveId)
   return {
     label: `${name}: no stop`,
-    instruction: `No stop serves the ${name.toLowerCase()}`,
-    why: 'By this engine’s cam data it is closed at none of these stops. Choose another way of finding them, or go on with a reason.',
+    instruction: `No stop works for the ${name.toLowerCase()}`,
+    why: 'By this engine’s cam data it isn’t closed at any of these stops. Choose another method, or continue and say why.',
     keys: [
-      key('Another way', 'choose how stops are found', null, 'school'),
+      key('Another method', 'choose how to find the stops', null, 'school'),
       key('Measure it anyway', 'say why', null, 'reason'),
     ],
     stage: { kind: 'wheel', target: null, feelValveIds: [valveId], cylinderId },
@@ -354,11 +359,11 @@ function inVainDraft(view: JobView): Worded {
   return {
     label: 'The answers conflict',
     instruction: 'The crank position is still not certain',
-    why: `You have checked several times, and the answers still conflict. A stiff rocker can feel as if it has no play: press on its valve end. Then start over, find the stops another way, or go on${place ? ` at ${placeWords(engine, place)}` : ''} and say why.`,
+    why: `You have checked several times, and the answers still conflict. A stiff rocker can feel as if it has no play: press on its valve end. Then start over, find the stops by another method, or continue${place ? ` at ${placeWords(engine, place)}` : ''} and say why.`,
     keys: [
-      key('Go on here', 'say why', null, 'reason'),
+      key('Continue here', 'say why', null, 'reason'),
       key('Start over', 'forget what was assumed', crank({ kind: 'lost' })),
-      key('Another way', 'choose how stops are found', null, 'school'),
+      key('Another method', 'choose how to find the stops', null, 'school'),
     ],
     stage: { kind: 'wheel', target: null, feelValveIds: [], cylinderId },
     wayOut: true,

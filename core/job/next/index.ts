@@ -82,8 +82,8 @@ function offStopDraft(view: JobView, valveId: string): Worded {
   const closed = Math.round((view.position.closed[valveId] ?? 0) * 100)
   return {
     label: `${name}: not at this stop`,
-    instruction: `The ${name.toLowerCase()} is not measured here`,
-    why: `${flagged ? 'The maker’s list names it here, but by its cam data it is not closed.' : `Chance that it is closed here with room to spare: ${closed} %.`}${own >= 0 ? ` Its turn comes at stop ${own + 1}, ${placeWords(engine, stops[own]!.place)}.` : ''}`,
+    instruction: `The ${name.toLowerCase()} isn’t measured here`,
+    why: `${flagged ? 'The maker’s list names it here, but by its cam data it isn’t closed.' : `Chance that it is safely closed here: ${closed} %.`}${own >= 0 ? ` Its turn comes at stop ${own + 1}, ${placeWords(engine, stops[own]!.place)}.` : ''}`,
     keys: [
       key('Leave it', own >= 0 ? `until stop ${own + 1}` : 'go on here', null, 'back'),
       key('Measure it here', 'say why', null, 'reason'),

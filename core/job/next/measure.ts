@@ -26,8 +26,8 @@ import { type AnswerKey, type Worded, key } from './thing'
 const FEEL_HELP: Record<Feel, string> = {
   'free': 'slides with room to spare',
   'drag': 'light, even tug',
-  'pinched': 'goes in, but is held',
-  'no-go': 'will not enter',
+  'pinched': 'goes in, but grips',
+  'no-go': 'won’t go in',
 }
 const FEEL_TITLE: Record<Feel, string> = { 'free': 'Free', 'drag': 'Drag', 'pinched': 'Pinched', 'no-go': 'No-go' }
 
@@ -48,21 +48,21 @@ export const feelKeys = (
 
 /** What the blade would prove, said once. */
 function wouldProve(view: JobView, valveId: string, bladeMm: number, verdict: Verdict): string {
-  if (verdict === 'tight' || verdict === 'loose') return `It is ${verdict}: this tells how far.`
+  if (verdict === 'tight' || verdict === 'loose') return `It’s ${verdict}; this shows by how much.`
   const clearance = clearanceOf(view.pin, valveId)
   const limits = limitsOf(clearance)
   const figure = `${formatLength(targetOf(clearance), view.pin.unit)} ${view.pin.unit}`
   if (!limits)
     return Math.abs(snapMm(bladeMm - targetOf(clearance))) <= BARE_FIGURE_NEAR_MM
-      ? `A drag is in. Refused is tight. Free: the next one up will tell. ${figure} is wanted.`
+      ? `Wanted: ${figure}. If it drags, it’s in. Won’t go: tight. Free: the next blade up will tell.`
       : bladeMm > targetOf(clearance)
-        ? `If it goes the gap is loose; if not, ${figure} stands.`
-        : 'If it will not go, the gap is tight. If it goes, nothing is proved yet.'
-  if (bladeMm < limits.minMm) return 'If it will not go, the gap is tight. If it goes, nothing is proved yet.'
-  if (bladeMm === limits.minMm) return 'If it will not go, the gap is tight. If it drags, the gap is in.'
-  if (bladeMm === limits.maxMm) return 'If it will not go, the top limit holds. If it runs free, the gap is loose.'
-  if (bladeMm > limits.maxMm) return 'If it goes, the gap is loose. If not, nothing is proved yet.'
-  return 'A drag proves the gap in. Free or refused needs one blade more.'
+        ? `If it goes, it’s loose. If not, it counts as ${figure}.`
+        : 'If it won’t go, it’s tight. If it goes, one more blade.'
+  if (bladeMm < limits.minMm) return 'If it won’t go, it’s tight. If it goes, one more blade.'
+  if (bladeMm === limits.minMm) return 'If it won’t go, it’s tight. If it drags, it’s in.'
+  if (bladeMm === limits.maxMm) return 'If it won’t go, it isn’t loose. If it slides freely, it’s loose.'
+  if (bladeMm > limits.maxMm) return 'If it goes, it’s loose. If not, one more blade.'
+  return 'If it drags, it’s in. Free or won’t go: one more blade.'
 }
 
 const alreadySaid = (view: JobView, valve: ValveState): string => {
@@ -88,14 +88,14 @@ export function markCheckThing(view: JobView, valveId: string): Worded {
   const here = stopHere(view)
   return {
     label: `${valveById(engine, valveId).name}, before measuring`,
-    instruction: place ? stillWords(engine, place) : 'Has the crank stayed where it was?',
-    why: `A leaned-on crank creeps. ${here && marginWords(engine, here) ? marginWords(engine, here) : 'A reading off the closed arc proves nothing.'}`,
+    instruction: place ? stillWords(engine, place) : 'Is the crank still where it was?',
+    why: `The crank may have crept. ${here && marginWords(engine, here) ? marginWords(engine, here) : 'With the valve open, a reading is worthless.'}`,
     keys: [
-      key(place ? `Still on ${placeWords(engine, place)}` : 'It has not moved', 'as it was left', {
+      key(place ? `Still on ${placeWords(engine, place)}` : 'It hasn’t moved', 'as you left it', {
         type: 'mark-checked',
         payload: { valveId, still: true },
       }),
-      key('It moved', 'find the place again', { type: 'mark-checked', payload: { valveId, still: false } }),
+      key('It moved', 'find it again', { type: 'mark-checked', payload: { valveId, still: false } }),
     ],
     stage: { kind: 'blades', valveId, next: null },
   }
@@ -117,7 +117,7 @@ const setIt = ({ valveId, phase }: ValveState): AnswerKey =>
 /** Where the screw’s angle puts it, as an estimate. */
 function angleWords(view: JobView, valve: ValveState): string {
   const stands = standsByAngle(view, valve)
-  return stands ? ` By the screw’s angle it stands at ${intervalWords(stands, view.pin.unit)}: an estimate.` : ''
+  return stands ? ` The screw’s angle puts it at ${intervalWords(stands, view.pin.unit)}: an estimate.` : ''
 }
 
 /** No blade of the set tells on which side of a limit the gap is. A screw can be set to where one does. */
@@ -127,16 +127,16 @@ function notProvable(view: JobView, valve: ValveState): Omit<Worded, 'label'> {
   // some blade would prove it, were it set to that blade; after some rounds it stands as near as it can be brought
   const helps = bySet && valve.round < MOST_ROUNDS - 1 && aimOf(view, valve).after !== null
   const ways = [
-    ...(helps ? ['set it to where one does'] : []),
-    ...(view.pin.otherSets.length ? ['take another set'] : []),
+    ...(helps ? ['set it where one does'] : []),
+    ...(view.pin.otherSets.length ? ['use another set'] : []),
     'try one again',
-    'go on with a reason',
+    'continue and say why',
   ]
-  const goOn = key('Go on', 'say why', null, 'reason')
+  const goOn = key('Continue', 'say why', null, 'reason')
   return {
-    instruction: 'This set cannot prove it',
+    instruction: 'This blade set can’t prove it',
     stage: { kind: 'blades', valveId, next: null },
-    why: `${alreadySaid(view, valve)}No blade or stack of ${setInHand(view).name} settles it: ${ways.slice(0, -1).join(', ')}, or ${ways.at(-1)}.${angleWords(view, valve)}`,
+    why: `${alreadySaid(view, valve)}No blade or stack in ${setInHand(view).name} settles it: ${ways.slice(0, -1).join(', ')}, or ${ways.at(-1)}.${angleWords(view, valve)}`,
     keys: helps ? [setIt(valve), goOn] : [goOn, ...(bySet ? [setIt(valve)] : [])],
     ...(helps ? {} : { wayOut: true as const }),
   }
@@ -146,10 +146,10 @@ function notProvable(view: JobView, valve: ValveState): Omit<Worded, 'label'> {
 function leftOut(view: JobView, valve: ValveState): Omit<Worded, 'label'> {
   const bySet = valveById(view.pin.spec.engine, valve.valveId).adjuster === 'screw'
   return {
-    instruction: 'It is still out of the spec',
+    instruction: 'It’s still out of spec',
     stage: { kind: 'blades', valveId: valve.valveId, next: null },
-    why: `${alreadySaid(view, valve)}It was left so. Leave it with a reason for the sheet, or set it again.`,
-    keys: [key('Leave it so', 'say why', null, 'reason'), ...(bySet ? [setIt(valve)] : [])],
+    why: `${alreadySaid(view, valve)}You left it that way. Leave it and say why, or set it again.`,
+    keys: [key('Leave it', 'say why', null, 'reason'), ...(bySet ? [setIt(valve)] : [])],
     wayOut: true,
   }
 }
@@ -157,10 +157,10 @@ function leftOut(view: JobView, valve: ValveState): Omit<Worded, 'label'> {
 /** Blades that were tried again and still do not agree: another set, or a reason. */
 function inDispute(view: JobView, valve: ValveState): Omit<Worded, 'label'> {
   return {
-    instruction: 'These blades do not agree',
+    instruction: 'These blades don’t agree',
     stage: { kind: 'blades', valveId: valve.valveId, next: null },
-    why: `${alreadySaid(view, valve)}They were tried again and say the same. Wipe and measure them${view.pin.otherSets.length ? ', take another set' : ''}, take one answer back, or go on with a reason.`,
-    keys: [key('Go on', 'say why', null, 'reason')],
+    why: `${alreadySaid(view, valve)}You tried them again and got the same. Wipe and measure them${view.pin.otherSets.length ? ', use another set' : ''}, undo one answer, or continue and say why.`,
+    keys: [key('Continue', 'say why', null, 'reason')],
     wayOut: true,
   }
 }
@@ -171,9 +171,9 @@ export function apartThing(view: JobView, valve: ValveState): Worded {
   const name = valveById(view.pin.spec.engine, valveId).name
   const set = setInHand(view)
   return {
-    label: `${name}, one blade more`,
+    label: `${name}, one more blade`,
     instruction: `Try ${engravedWords(stack.engravedMm, set.unit)} in the ${name.toLowerCase()}`,
-    why: `${alreadySaid(view, valve)}At another crank position it was in. If this blade will not go either, the crank is in the wrong place: leave the screw alone.`,
+    why: `${alreadySaid(view, valve)}At another crank position it was in. If this blade won’t go in either, the crank is in the wrong position: leave the screw alone.`,
     keys: feelKeys(valveId, stack, set, null),
     stage: { kind: 'blades', valveId, next: stack },
     trial: { valveId, stack, set: set.name, after: null },

@@ -1,4 +1,4 @@
-import { valveById } from '../../engine'
+import { runsWords, valveById } from '../../engine'
 import { engravedWords } from '../../feeler'
 import { topPlace } from '../../stops'
 import type { Requirement } from '../requirements'
@@ -17,9 +17,9 @@ function narrowerThing(view: JobView, { valveId, stack }: NonNullable<ReturnType
   const { name } = valveById(view.pin.spec.engine, valveId)
   const set = setInHand(view)
   return {
-    label: `${name}, one blade more`,
+    label: `${name}, one more blade`,
     instruction: `Try ${engravedWords(stack.engravedMm, set.unit)} in the ${name.toLowerCase()}`,
-    why: 'It is in. One blade more here, and the same blade at the top will tell whether a decompressor holds the valve there.',
+    why: 'It’s in. One more blade here, and the same blade at the top will tell whether a decompressor holds the valve there.',
     keys: feelKeys(valveId, stack, set, null),
     stage: { kind: 'blades', valveId, next: stack },
     trial: { valveId, stack, set: set.name, after: null },
@@ -37,7 +37,7 @@ function decompressorThing(view: JobView, { valve, bladesMm, set }: Decompressor
   return {
     label: 'Is there a decompressor?',
     instruction: `Here at the top, try ${blade} in the ${valve.name.toLowerCase()}`,
-    why: `Past the top it goes. If it goes here too, no decompressor holds the valve, and from now on it can be measured at the top.`,
+    why: `It went in past the top. If it goes here too, no decompressor holds the valve, and from now on you can measure at the top.`,
     keys: [
       key('It goes here too', 'no decompressor', say(false)),
       key('Tighter, or refused', 'a decompressor holds it', say(true)),
@@ -68,11 +68,11 @@ export function proveThing(view: JobView, { what }: Requirement): Worded {
     return {
       label: 'Prove it',
       instruction: `Turn it over two full turns, back to ${where}`,
-      why: `By hand, ${engine.turning.direction} seen from ${engine.turning.seenFrom}. Feel for binding; see that nothing has jumped.`,
+      why: `By hand, ${runsWords(engine)} seen from ${engine.turning.seenFrom}. Feel for binding; check that nothing jumped.`,
       keys: [
         key(`Back on ${where}`, 'two full turns', turned(2, to)),
-        key('Went past it', 'and came round once more', turned(3, to)),
-        key('I lost track', 'find the place again', turned(2, null)),
+        key('Overshot it', 'went around once more', turned(3, to)),
+        key('I lost track', 'find it again', turned(2, null)),
         key('It binds', 'stop, write it down', null, 'finding'),
       ],
       stage: { kind: 'wheel', target: to, feelValveIds: [], cylinderId: null },
@@ -84,7 +84,7 @@ export function proveThing(view: JobView, { what }: Requirement): Worded {
     return {
       ...draft,
       label: `${valveById(engine, valve.valveId).name}: look again`,
-      why: `What this rested on was taken back. ${draft.why}`,
+      why: `An answer that this relied on was undone. ${draft.why}`,
     }
   }
   return trialThing(view, valve, 'proof')

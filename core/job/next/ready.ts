@@ -1,7 +1,7 @@
 import type { Role } from '../../engine'
 import { clearanceWords, disagreeing } from '../figures'
 import type { Requirement, What } from '../requirements'
-import { COVER, PLUG } from '../requirements'
+import { COVER, PLUG } from '../strip-down'
 import { hoursAtRest, type JobView, WARM_FROM_C } from '../view'
 import { type Worded, key } from './thing'
 
@@ -10,10 +10,11 @@ const confirm = (item: 'machine' | 'spec' | 'valves' | 'safe') => ({ type: 'conf
 const coldWords = ({ state, pin, nowMs }: JobView): string => {
   const limit = `${pin.spec.engine.coldLimitC} °C`
   if (state.temperature && state.temperature.celsius > pin.spec.engine.coldLimitC)
-    return `${state.temperature.celsius} °C is over the limit of ${limit}. Set warm is set wrong.`
+    return `${state.temperature.celsius} °C is over the ${limit} limit. Clearances set warm come out wrong.`
   const rested = hoursAtRest({ state, nowMs })
-  if (rested !== null) return `${rested.toFixed(1)} h at rest is under 4 h. Read the head, or wait: under ${limit}.`
-  return `Clearances are set cold: head under ${limit}, or 4 h and more at rest.`
+  if (rested !== null)
+    return `${rested.toFixed(1)} h parked is less than 4 h. Measure the head, or wait until it is under ${limit}.`
+  return `Clearances are set cold: head under ${limit}, or parked 4 hours or more.`
 }
 
 /** Two figures for the same valves: one stands, by a lead's reason. They are never averaged. */
@@ -22,12 +23,12 @@ function figureThing({ tools, state }: JobView, role: Role): Worded {
   const others = disagreeing(engine, role)
   return {
     label: 'Two figures',
-    instruction: `Which figure stands for the ${role}?`,
+    instruction: `Which figure is right for the ${role}?`,
     stage: { kind: 'figures', role },
-    why: `${clearanceWords(engine.clearance[role])}, or ${others.map(o => clearanceWords(o.clearance)).join(', or ')}. A lead says which, and why.`,
+    why: `The source gives ${clearanceWords(engine.clearance[role])}, or ${others.map(o => clearanceWords(o.clearance)).join(', or ')}. A lead decides, and says why.`,
     keys: [
       key('Settle it', 'a lead’s choice, with a reason', null, 'figure'),
-      key('Go on', 'by the spec’s own; say why', null, 'reason'),
+      key('Continue', 'with the spec’s own; say why', null, 'reason'),
     ],
   }
 }
@@ -36,8 +37,11 @@ const warmThing = (view: JobView): Worded => ({
   label: 'Warm engine',
   instruction: 'How warm is the head?',
   stage: { kind: 'cold' },
-  why: `${view.state.temperature ? `${view.state.temperature.celsius} °C is not warm. ` : ''}This source sets clearances hot: run it until it is warm through, ${WARM_FROM_C} °C and more at the head, as the manual says. Mind the hot parts.`,
-  keys: [key('Read the head', 'type the temperature', null, 'temperature'), key('Go on', 'say why', null, 'reason')],
+  why: `${view.state.temperature ? `${view.state.temperature.celsius} °C is not warm. ` : ''}This source sets clearances hot: run it until it is warm all through, ${WARM_FROM_C} °C or more at the head, as the manual says. Watch out for hot parts.`,
+  keys: [
+    key('Measure the head', 'type the temperature', null, 'temperature'),
+    key('Continue', 'say why', null, 'reason'),
+  ],
 })
 const coldThing = (view: JobView): Worded => ({
   label: 'Cold engine',
@@ -45,9 +49,9 @@ const coldThing = (view: JobView): Worded => ({
   stage: { kind: 'cold' },
   why: coldWords(view),
   keys: [
-    key('Read the head', 'type the temperature', null, 'temperature'),
-    key('Stood overnight', '12 h or more', { type: 'rested', payload: { hours: 12 } }),
-    key('Stood 4 h or more', 'not run since', { type: 'rested', payload: { hours: 4 } }),
+    key('Measure the head', 'type the temperature', null, 'temperature'),
+    key('Parked overnight', '12 h or more', { type: 'rested', payload: { hours: 12 } }),
+    key('Parked 4 h or more', 'not run since', { type: 'rested', payload: { hours: 4 } }),
     key('Type the hours', 'since it last ran', null, 'hours'),
   ],
 })
@@ -56,17 +60,17 @@ function offThing({ pin }: JobView, item: string): Worded {
   return {
     label: 'Access',
     instruction:
-      item === PLUG ? 'Take the spark plug out' : item === COVER ? 'Take the rocker cover off' : `Take off: ${item}`,
+      item === PLUG ? 'Remove the spark plug' : item === COVER ? 'Remove the valve cover' : `Remove: ${item}`,
     stage: { kind: 'list' },
     why:
       item === COVER
-        ? `Bolts ${pin.spec.engine.coverPattern || 'crosswise'}, a little at a time. Rag under it; look for dents.`
-        : 'Into the labelled tray; note odd lengths. What goes in, rags too, is listed here.',
+        ? `Loosen the bolts ${pin.spec.engine.coverPattern || 'crosswise'}, a little at a time. Put a rag under it; look for dents.`
+        : 'Into the labeled tray; note odd bolt lengths. List here whatever goes in, rags too.',
     keys: [
-      key('It is off', 'in the tray', { type: 'came-off', payload: { item } }),
+      key('It’s off', 'in the tray', { type: 'came-off', payload: { item } }),
       key('It stays on', 'say why', null, 'reason'),
-      key('Something else off', 'add it to the list', null, 'item-off'),
-      key('Something went in', 'rag, tape, cap', null, 'item-in'),
+      key('Removed something else', 'add it to the list', null, 'item-off'),
+      key('Put something in', 'rag, tape, cap', null, 'item-in'),
     ],
   }
 }
@@ -77,37 +81,37 @@ const THINGS = {
     label: 'Right machine',
     instruction: `Is this the ${view.pin.machine.name}?`,
     stage: { kind: 'start' },
-    why: `Look at plate and tag: ${view.pin.modelName}, tag ${view.pin.machine.tag}.`,
+    why: `Check the plate and the tag: ${view.pin.modelName}, tag ${view.pin.machine.tag}.`,
     keys: [
-      key('It is', 'plate and tag agree', confirm('machine')),
+      key('Yes', 'plate and tag match', confirm('machine')),
       key('Something is odd', 'write it down', null, 'finding'),
     ],
   }),
   'spec': (view: JobView): Worded => ({
     label: 'Right spec',
-    instruction: 'Is this its spec?',
+    instruction: 'Is this the right spec?',
     stage: { kind: 'start' },
-    why: `Revision ${view.pin.spec.revision}: ${view.pin.spec.engine.source}. A later bulletin would win.`,
+    why: `Revision ${view.pin.spec.revision}: ${view.pin.spec.engine.source}. A later bulletin overrides it.`,
     keys: [
-      key('It is', 'no later bulletin known', confirm('spec')),
+      key('Yes', 'no later bulletin known', confirm('spec')),
       key('Something is odd', 'write it down', null, 'finding'),
     ],
   }),
   'spec-approved': (): Worded => ({
-    label: 'Worded spec',
+    label: 'Draft spec',
     instruction: 'No lead has approved this spec',
     stage: { kind: 'start' },
-    why: 'Ask a lead to approve it. Or go on with a reason: the sheet will say so.',
-    keys: [key('Go on', 'say why', null, 'reason')],
+    why: 'Ask a lead to approve it. Or continue and say why: the sheet will show it.',
+    keys: [key('Continue', 'say why', null, 'reason')],
   }),
   'cold': (view: JobView): Worded => (view.pin.spec.engine.setWhen === 'hot' ? warmThing(view) : coldThing(view)),
   'safe': (): Worded => ({
     label: 'Safe',
-    instruction: 'Make sure that it cannot start',
+    instruction: 'Make sure it can’t start',
     stage: { kind: 'list' },
-    why: 'Lead off the plug and grounded, key out, fuel off; stand and chocks firm; clean round cover and plug.',
+    why: 'Plug wire off and grounded, key out, fuel off; stand and chocks firm; clean around the cover and the plug.',
     keys: [
-      key('All done', 'it cannot start', confirm('safe')),
+      key('All done', 'it can’t start', confirm('safe')),
       key('Something is odd', 'write it down', null, 'finding'),
     ],
   }),
@@ -115,9 +119,9 @@ const THINGS = {
     label: 'Plug',
     instruction: 'What does the plug look like?',
     stage: { kind: 'list' },
-    why: `Light grey to brown is good; anything else is worth telling the owner.${view.pin.spec.engine.plugGap ? ` Gap ${view.pin.spec.engine.plugGap}.` : ''}`,
-    keys: ['Grey to brown', 'Black or wet', 'White, blistered', 'Not looked at'].map((look, i) =>
-      key(look, ['burning well', 'rich, oil or weak spark', 'lean or hot', 'nothing is claimed'][i]!, {
+    why: `Light gray to brown is good; anything else is worth telling the owner.${view.pin.spec.engine.plugGap ? ` Gap ${view.pin.spec.engine.plugGap}.` : ''}`,
+    keys: ['Gray to brown', 'Black or wet', 'White, blistered', 'Not looked at'].map((look, i) =>
+      key(look, ['burning well', 'rich, oil or weak spark', 'lean or hot', 'no claim made'][i]!, {
         type: 'plug-read',
         payload: { look },
       }),
@@ -127,7 +131,7 @@ const THINGS = {
     label: 'Which valve is which',
     instruction: 'Find intake and exhaust on the head',
     stage: { kind: 'head' },
-    why: 'Intake is on the carburettor side, exhaust on the muffler side.',
+    why: 'Intake is on the carburetor side, exhaust on the muffler side.',
     keys: [key('Found both', 'as drawn', confirm('valves')), key('Not as drawn', 'write it down', null, 'finding')],
   }),
 } satisfies Partial<Record<What['kind'], (view: JobView) => Worded>>

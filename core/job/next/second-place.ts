@@ -23,8 +23,8 @@ export function secondPlaceThing(view: JobView): Worded {
   if (!samePlace(lastPlace(view), place))
     return {
       label: 'Check for a decompressor',
-      instruction: `Turn on until ${untilWords(engine, place)}`,
-      why: `${reason} One that holds the exhaust open at the top has let go here, so one blade will tell.`,
+      instruction: `Turn until ${untilWords(engine, place)}`,
+      why: `${reason} One that holds the exhaust open at the top has released there, so one blade will tell.`,
       keys: [
         key(`${PAST_TOP_MM} mm down`, 'stopped there', {
           type: 'crank',
@@ -42,7 +42,7 @@ export function secondPlaceThing(view: JobView): Worded {
   return {
     label: 'Check for a decompressor',
     instruction: `Past the top, try ${engravedWords(bladesMm, unit)} in the ${valve.name.toLowerCase()}`,
-    why: 'At the top this blade was too thick. If it goes here, a decompressor was holding the valve open at the top: measure it here from now on.',
+    why: 'At the top this blade was too thick. If it goes here, a decompressor held the valve open at the top: measure it here from now on.',
     keys: [
       key('Won’t go here either', 'no decompressor', say(false)),
       key('It goes', 'there is a decompressor', say(true)),

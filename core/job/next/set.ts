@@ -23,7 +23,7 @@ function nothingToSet(view: JobView, valve: ValveState): Worded {
     label: `${name}, ${latestVerdict(view.pin, valve).verdict}`,
     stage: { kind: 'blades', valveId: valve.valveId, next: null },
     instruction: `The ${name.toLowerCase()} has no adjuster`,
-    why: 'Nothing here can be turned: it is a matter for seat, tip or lifter.',
+    why: 'There is nothing to turn here: the fix is at the seat, the tip or the lifter.',
     keys: [key('Leave it for now', 'say why', null, 'reason'), key('Write it down', 'for the owner', null, 'finding')],
   }
 }
@@ -75,7 +75,7 @@ function spinsThing(view: JobView, valve: ValveState): Worded {
   return {
     label: `${name}: cannot be set`,
     instruction: `The ${name.toLowerCase()} stud turns with its nut`,
-    why: 'Nothing that is turned here moves the gap. The stud wants to be put right first: write it down for the owner.',
+    why: 'Turning here doesn’t move the gap. The stud must be fixed first: write it down for the owner.',
     keys: [key('Leave it for now', 'say why', null, 'reason'), key('Write it down', 'for the owner', null, 'finding')],
     stage: { kind: 'blades', valveId: valve.valveId, next: null },
     wayOut: true,
@@ -90,10 +90,10 @@ export function farThing(view: JobView, valve: ValveState): Worded {
   const closed = Math.round((view.position.closed[valveId] ?? 0) * 100)
   return {
     label: `${name}: far from as found`,
-    instruction: `Stop: the ${words.turned} is ${(Math.abs(valve.screwDeg) / 360).toFixed(1)} turns from where it was found`,
-    why: `No valve is set that far from where it was. Is it the right ${words.turned}, and is the valve closed? Chance that it is closed here with room to spare: ${closed} %.`,
+    instruction: `Stop: the ${words.turned} is ${(Math.abs(valve.screwDeg) / 360).toFixed(1)} turns from where you found it`,
+    why: `Valves are never that far off. Is it the right ${words.turned}, and is the valve closed? Chance that it is safely closed here: ${closed} %.`,
     keys: [
-      key('Find the place anew', 'nothing of it is believed', {
+      key('Find it again', 'forget what was assumed', {
         type: 'crank',
         payload: { observations: [{ kind: 'lost' }] },
       }),
@@ -101,7 +101,7 @@ export function farThing(view: JobView, valve: ValveState): Worded {
         type: 'screw-checked',
         payload: { valveId, found: 'turned back' },
       }),
-      key('Go on', 'say why', null, 'reason'),
+      key('Continue', 'say why', null, 'reason'),
     ],
     stage: { kind: 'wheel', target: null, feelValveIds: [valveId], cylinderId: null },
     wayOut: true,
@@ -113,14 +113,14 @@ function leftThing(view: JobView, valve: ValveState): Worded {
   const { name } = valveById(view.pin.spec.engine, valve.valveId)
   return {
     label: `${name}: as it was found`,
-    instruction: `The ${name.toLowerCase()} is left as it was found`,
-    why: 'It would not come free here, so this is not where it is closed. Find the place anew, or leave it with a reason.',
+    instruction: `The ${name.toLowerCase()} stays as you found it`,
+    why: 'It wouldn’t come free here, so the valve isn’t closed here. Find the position again, or leave it and say why.',
     keys: [
-      key('Find the place anew', 'nothing of it is believed', {
+      key('Find it again', 'forget what was assumed', {
         type: 'crank',
         payload: { observations: [{ kind: 'lost' }] },
       }),
-      key('Leave it so', 'say why', null, 'reason'),
+      key('Leave it', 'say why', null, 'reason'),
     ],
     stage: { kind: 'blades', valveId: valve.valveId, next: null },
     wayOut: true,
@@ -131,7 +131,7 @@ function leftThing(view: JobView, valve: ValveState): Worded {
 function withoutBladeWords(view: JobView, aim: Aim): string {
   if (aim.after) return ''
   const others = view.pin.otherSets.map(s => s.name)
-  return ` No blade or stack of ${setInHand(view).name} proves this spec. It can be set by the screw’s angle, as an estimate${others.length ? `, or take ${others.join(' or ')}` : ', or with a finer set'}.`
+  return ` No blade or stack in ${setInHand(view).name} can prove this spec. Set it by the screw’s angle, as an estimate, or use ${others.length ? others.join(' or ') : 'a finer set'}.`
 }
 
 function loosenThing(view: JobView, valve: ValveState): Worded {
@@ -143,18 +143,18 @@ function loosenThing(view: JobView, valve: ValveState): Worded {
   const stage = screwStage(valve, aim, 'loosen')
   if (wantsMarkCheck(view)) return { ...markCheckThing(view, valveId), stage }
   const { verdict } = latestVerdict(view.pin, valve)
-  const free = key('It is free', `${words.turned} has not moved`, {
+  const free = key('It’s loose', `${words.turned} hasn’t moved`, {
     type: 'nut-loosened',
     payload: { valveId, slotDeg: null },
   })
   if (valve.round >= MOST_ROUNDS)
     return {
       label: `${name}, set ${valve.round} times`,
-      instruction: `The ${name.toLowerCase()} will not stay where it is set`,
-      why: `${againWords(view, latestReading(valve), valveId)}Look at thread, nut and seat before another round. It may be left as it is with a reason, or gone round once more.`,
+      instruction: `The ${name.toLowerCase()} won’t stay where you set it`,
+      why: `${againWords(view, latestReading(valve), valveId)}Check the thread, the nut and the seat before another round. Leave it and say why, or go one more round.`,
       keys: [
         key('Leave it as it is', 'say why', null, 'reason'),
-        key('Once more', 'the nut is free again', free.happening),
+        key('Once more', 'the nut is loose again', free.happening),
         key('Write it down', 'for the owner', null, 'finding'),
       ],
       stage,
@@ -163,11 +163,11 @@ function loosenThing(view: JobView, valve: ValveState): Worded {
   return {
     label: `${name}, ${verdict === 'unproved' ? 'to be set' : verdict}`,
     instruction: `Loosen the ${name.toLowerCase()} ${words.nut}`,
-    why: `${againWords(view, latestReading(valve), valveId)}Note first where the ${engine.adjuster.head === 'slot' ? 'slot points' : 'key stands'}: mark one end.${withoutBladeWords(view, aim)}`,
+    why: `${againWords(view, latestReading(valve), valveId)}First note where the ${engine.adjuster.head === 'slot' ? 'slot' : 'key'} points: mark one end.${withoutBladeWords(view, aim)}`,
     keys: [
       free,
-      key('Free, noted', 'type the clock hour', null, 'slot'),
-      key('It will not move', 'write it down', null, 'finding'),
+      key('Loose; noted', 'slot position, like 2:30', null, 'slot'),
+      key('It won’t budge', 'write it down', null, 'finding'),
     ],
     stage,
   }
@@ -195,8 +195,8 @@ function nippedThing(view: JobView, valve: ValveState): Worded {
     return {
       label: `${name}, nipped`,
       instruction: `It moved: loosen the ${words.nip} again`,
-      why: `${here.reason} The next round aims off by what the nut did.`,
-      keys: [key('It is free', 'go round again', { type: 'nut-loosened', payload: { valveId, slotDeg: null } })],
+      why: `${here.reason} The next round allows for the nut’s shift.`,
+      keys: [key('It’s loose', 'one more round', { type: 'nut-loosened', payload: { valveId, slotDeg: null } })],
       stage: screwStage(valve, aim, 'loosen'),
     }
   return torqueThing(view, valve, aim)
@@ -233,10 +233,10 @@ function noChangeThing(view: JobView, valve: ValveState, { aim, turn }: Setting)
   return {
     label: `${name}: no change`,
     instruction: `Is that the ${name.toLowerCase()} ${words.turned}, and does it turn?`,
-    why: `Half a flat and more, and the blade feels the same. Perhaps it is another valve’s ${words.turned}, or the stud turns with its nut.`,
+    why: `Half a flat or more, and the blade feels the same. It may be another valve’s ${words.turned}, or the stud turns with its nut.`,
     keys: [
-      key('It turns, and it is the right one', 'go on', say('right')),
-      key('It was another one', 'that is turned back', say('other')),
+      key('It turns, and it’s the right one', 'go on', say('right')),
+      key('It was another one', 'I turned that back', say('other')),
       key('The stud turns with it', 'nothing can be set', say('spins')),
     ],
     stage: screwStage(valve, aim, 'before lock', turn),
@@ -244,8 +244,8 @@ function noChangeThing(view: JobView, valve: ValveState, { aim, turn }: Setting)
 }
 
 const READY_WORDS = {
-  'angle': 'By the screw’s angle it stands in the spec: lock it, then the blades prove it.',
-  'as near as it gets': 'It comes no nearer with this set and screw: lock it, then see what the blades say.',
+  'angle': 'By the screw’s angle it’s in spec: lock it, then prove it with blades.',
+  'as near as it gets': 'It won’t get closer with this set and screw: lock it, then see what the blades say.',
 }
 
 function looseThing(view: JobView, valve: ValveState): Worded {
@@ -262,7 +262,7 @@ function looseThing(view: JobView, valve: ValveState): Worded {
     return {
       label: `${name}, before lock`,
       instruction: `Hold ${words.hold}, nip the ${words.nip}, feel ${blade}`,
-      why: `${ready === 'blade' ? (aim.shift ? `${lastFelt(present)} With what the lock does it ends in the spec.` : judgeAfterLock(view, valve, 0).reason) : READY_WORDS[ready]} It likes to follow the nut: hold it still.`,
+      why: `${ready === 'blade' ? (aim.shift ? `${lastFelt(present)} With the nut’s shift it ends up in spec.` : judgeAfterLock(view, valve, 0).reason) : READY_WORDS[ready]} It turns with the nut: hold it still.`,
       keys: feelKeys(valveId, stack, set, after),
       stage: screwStage(valve, aim, 'nip'),
       trial: { valveId, stack, set: set.name, after },
@@ -272,7 +272,7 @@ function looseThing(view: JobView, valve: ValveState): Worded {
     return {
       label: `${name}, before lock`,
       instruction: `Try ${blade} in the ${name.toLowerCase()} again`,
-      why: 'The crank was moved since: felt once more before the screw is turned.',
+      why: 'The crank was moved since: feel it once more before you turn the screw.',
       keys: feelKeys(valveId, stack, set, null),
       stage: screwStage(valve, aim, 'before lock', turn),
       trial: { valveId, stack, set: set.name, after: null },

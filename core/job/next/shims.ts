@@ -46,9 +46,9 @@ export function shimThing(view: JobView, valve: ValveState): Worded {
   if (latest.reading.hiMm === null)
     return {
       label: `${name}, ${latest.verdict}`,
-      instruction: 'No blade was refused yet',
+      instruction: 'No blade was too thick yet',
       stage,
-      why: 'How thick a shim it wants, the reading does not tell. Try thicker blades, or leave it with a reason.',
+      why: 'The reading doesn’t tell how thick a shim it needs. Try thicker blades, or leave it and say why.',
       keys: [key('Leave it for now', 'say why', null, 'reason')],
     }
   if (unread) {
@@ -71,7 +71,7 @@ export function shimThing(view: JobView, valve: ValveState): Worded {
     label: 'Shims are in',
     instruction: 'Put the cam back, chain on its marks',
     stage,
-    why: 'Bridge bolts evenly, to the manual’s torque. Turn it over by hand, gently: it must not bind. Then find the stop again.',
+    why: 'Tighten the bridge bolts evenly, to the manual’s torque. Turn it over gently by hand: it must not bind. Then find the stop again.',
     keys: [
       key('Cam is back', 'turned over by hand', { type: 'cam-back', payload: {} }),
       key('Something is odd', 'write it down', null, 'finding'),
@@ -85,16 +85,16 @@ function fitThing(view: JobView, line: ShimLine, noneWouldDo: boolean): Worded {
   const wanted = targetFor(view, line.valveId)
   const closed =
     (line.measuredMm ?? 1) * 2 <= NO_CLEARANCE_MM
-      ? ' No clearance at all was felt: this is a first guess, to be measured again.'
+      ? ' There was no clearance at all: this is a first guess, to be measured again.'
       : ''
   const sum = `${mm(line.oldMm)} fitted + ${mm(line.measuredMm)} measured − ${mm(wanted)} wanted = ${mm(line.wantedMm)}.`
   const valveState = view.state.valves.find(v => v.valveId === line.valveId)!
   if (!line.place || noneWouldDo)
     return {
       label: `${name}, by its shim`,
-      instruction: `No shim brings the ${name.toLowerCase()} in`,
+      instruction: `No shim brings the ${name.toLowerCase()} into spec`,
       stage,
-      why: `${sum} No size of the steps ends inside the limits.`,
+      why: `${sum} No available size ends up within the limits.`,
       keys: [
         key('Fit some size', 'type it', null, 'shim-size'),
         key('Leave it for now', 'say why', null, 'reason'),

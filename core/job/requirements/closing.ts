@@ -1,6 +1,6 @@
 import { formatTorque } from '../../units'
 import type { JobView } from '../view'
-import { COVER, PLUG } from './ready'
+import { COVER, itemWords, PLUG } from '../strip-down'
 import { type Asked, ask } from './requirement'
 
 /** What went in comes out, the reverse of what came off, and the record. */
@@ -24,7 +24,11 @@ export function closing({ state, pin }: JobView): Asked[] {
     ...[...state.cameOff]
       .reverse()
       .flatMap(item => [
-        ask({ kind: 'back', item }, `“${item}” came off and was not seen to go back.`, state.wentBack.has(item)),
+        ask(
+          { kind: 'back', item },
+          `${itemWords(item)} was removed and not seen to go back.`,
+          state.wentBack.has(item),
+        ),
         ...(item === COVER
           ? [torque('cover', torques.coverNm)]
           : item === PLUG

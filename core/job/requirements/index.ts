@@ -5,7 +5,6 @@ import { proving } from './proving'
 import { ready } from './ready'
 import { at, gateOf, passedFor, type Requirement, type What } from './requirement'
 
-export { COVER, PLUG, stripList } from './ready'
 export { gateOf, type Requirement, type What } from './requirement'
 export { asFoundDone, needsSetting } from './valve'
 export { nearestStop, wantedStops } from './wanted'

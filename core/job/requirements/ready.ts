@@ -1,16 +1,7 @@
 import { unsettledRoles } from '../figures'
+import { PLUG, stripList } from '../strip-down'
 import { isCold, type JobView } from '../view'
 import { type Asked, ask } from './requirement'
-
-export const PLUG = 'Spark plug'
-export const COVER = 'Rocker cover'
-
-/** What comes off, in order: the model's own list, then plug and cover, which always do. */
-export const stripList = (listed: string[]): string[] => [
-  ...listed.filter(item => item !== PLUG && item !== COVER),
-  PLUG,
-  COVER,
-]
 
 /** Before anything is turned. */
 export function ready({ state, pin, tools, ...view }: JobView): Asked[] {

@@ -1,6 +1,7 @@
 import { fahrenheit, formatMeter, formatTorque } from '../../units'
 import { DEFER } from '../cautions'
 import { dueWords } from '../due'
+import { itemWords } from '../strip-down'
 import { clearanceWords } from '../figures'
 import { gates } from '../requirements'
 import { hoursAtRest, type JobView } from '../view'
@@ -85,7 +86,7 @@ export function sheet(view: JobView): Sheet {
     findings: state.findings.map(({ text, by, at }) => ({ text, by, at })),
     notes: state.notes,
     replaced: state.replaced.map(r => r.text),
-    cameOff: state.cameOff.map(item => ({ item, back: state.wentBack.has(item) })),
+    cameOff: state.cameOff.map(item => ({ item: itemWords(item), back: state.wentBack.has(item) })),
     wentIn: state.putIn.map(item => ({ item, out: state.cameOut.has(item) })),
     torques: [
       // where no nut was loosened there is nothing to tick

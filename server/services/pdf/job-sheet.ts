@@ -99,7 +99,7 @@ function valveBlock(pdf: PdfPaper, valve: SheetValve, unit: Sheet['unit'], fromM
   drawRule(pdf, valve, pdf.left + pdf.width * 0.6, y + pdf.size(7), pdf.width * 0.39, height, fromMm, topMm)
   const spec = unit === 'thou' ? `${valve.spec.thou} thou` : `${valve.spec.words} mm`
   pdf.font('bold', 10.5).text(valve.name, pdf.left, y, { width: pdf.width * 0.24 })
-  pdf.font('plain', 9, 'grey').text(`Spec ${spec}`, pdf.left, y + pdf.size(12), { width: pdf.width * 0.24 })
+  pdf.font('plain', 9, 'gray').text(`Spec ${spec}`, pdf.left, y + pdf.size(12), { width: pdf.width * 0.24 })
   for (const [i, [label, reading]] of (
     [
       ['As found', valve.asFound],
@@ -108,7 +108,7 @@ function valveBlock(pdf: PdfPaper, valve: SheetValve, unit: Sheet['unit'], fromM
   ).entries()) {
     const top = y + pdf.size(i * 11)
     pdf
-      .font('plain', 9, 'grey')
+      .font('plain', 9, 'gray')
       .text(label, pdf.left + pdf.width * 0.25, top, { width: pdf.width * 0.08, lineBreak: false })
     pdf.font('bold', 9).text(reading?.words ?? (i ? 'not proved' : 'not measured'), pdf.left + pdf.width * 0.325, top, {
       width: pdf.width * 0.15,
@@ -194,7 +194,7 @@ function work(pdf: PdfPaper, { sheet: s, timeZone }: SheetGiven): void {
       ...(v.cautions ?? []),
       ...(v.estimates ?? []).map(e => `estimated ${e}, which proves nothing`),
     ])
-      pdf.paragraph(`${v.name}: ${words}`, { points: 8, grey: true })
+      pdf.paragraph(`${v.name}: ${words}`, { points: 8, gray: true })
   const rounds = s.valves.flatMap(v =>
     v.rounds.map((r, i) => ({ v, r, first: i === 0 || r.round !== v.rounds[i - 1]!.round })),
   )
@@ -294,7 +294,7 @@ function rest(pdf: PdfPaper, { sheet: s, tasks }: SheetGiven): void {
       .lineWidth(0.6)
       .strokeColor('#111111')
       .stroke()
-    pdf.font('plain', 8, 'grey').text(label, pdf.left + pdf.width * from, y + 2, { lineBreak: false })
+    pdf.font('plain', 8, 'gray').text(label, pdf.left + pdf.width * from, y + 2, { lineBreak: false })
   }
   pdf.doc.x = pdf.left
   pdf.doc.y = y + pdf.size(12)
@@ -311,9 +311,9 @@ async function at(scale: number, paper: Paper, given: SheetGiven): Promise<{ byt
   pdf.space(3)
   const { fromMm, topMm } = scaleOf(given.sheet.valves)
   for (const valve of given.sheet.valves) valveBlock(pdf, valve, given.sheet.unit, fromMm, topMm)
-  pdf.paragraph('Rules in mm: grey is the spec, the open bar as found, the solid bar as left.', {
+  pdf.paragraph('Rules in mm: gray is the spec, the open bar as found, the solid bar as left.', {
     points: 7.5,
-    grey: true,
+    gray: true,
   })
   work(pdf, given)
   rest(pdf, given)

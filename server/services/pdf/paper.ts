@@ -10,7 +10,7 @@ const FONT_FILES = {
   bold: '600SemiBold/BarlowSemiCondensed_600SemiBold.ttf',
 }
 const INK = '#111111'
-const GREY = '#444444'
+const GRAY = '#444444'
 const MARGIN = 34
 
 export interface Column {
@@ -58,11 +58,11 @@ export class PdfPaper {
   size(points: number): number {
     return points * this.scale
   }
-  font(name: 'plain' | 'bold', points: number, colour: 'ink' | 'grey' = 'ink'): PDFKit.PDFDocument {
+  font(name: 'plain' | 'bold', points: number, color: 'ink' | 'gray' = 'ink'): PDFKit.PDFDocument {
     return this.doc
       .font(name)
       .fontSize(this.size(points))
-      .fillColor(colour === 'ink' ? INK : GREY)
+      .fillColor(color === 'ink' ? INK : GRAY)
   }
   get bottom(): number {
     return this.doc.page.height - MARGIN - this.size(10)
@@ -92,8 +92,8 @@ export class PdfPaper {
     this.space(1.5)
   }
 
-  paragraph(text: string, { points = 9, grey = false, bold = false } = {}): void {
-    const height = this.font(bold ? 'bold' : 'plain', points, grey ? 'grey' : 'ink').heightOfString(text, {
+  paragraph(text: string, { points = 9, gray = false, bold = false } = {}): void {
+    const height = this.font(bold ? 'bold' : 'plain', points, gray ? 'gray' : 'ink').heightOfString(text, {
       width: this.width,
     })
     this.room(height)
@@ -101,11 +101,11 @@ export class PdfPaper {
   }
 
   /** A row of cells, each as high as its longest; it is never torn in two. */
-  private row(columns: readonly Column[], cells: readonly Cell[], bold: boolean, grey: boolean): void {
+  private row(columns: readonly Column[], cells: readonly Cell[], bold: boolean, gray: boolean): void {
     const whole = columns.reduce((s, c) => s + c.part, 0)
     const gap = this.size(5)
     const widths = columns.map(c => (this.width * c.part) / whole - gap)
-    this.font(bold ? 'bold' : 'plain', 9, grey ? 'grey' : 'ink')
+    this.font(bold ? 'bold' : 'plain', 9, gray ? 'gray' : 'ink')
     const inside = (cell: Cell, i: number) => widths[i]! - (typeof cell === 'string' ? 0 : cell.width)
     const height = Math.max(
       ...cells.map((cell, i) =>
@@ -117,7 +117,7 @@ export class PdfPaper {
     let x = this.left
     for (const [i, cell] of cells.entries()) {
       if (typeof cell !== 'string') cell.draw(this, x, y)
-      this.font(bold ? 'bold' : 'plain', 9, grey ? 'grey' : 'ink').text(
+      this.font(bold ? 'bold' : 'plain', 9, gray ? 'gray' : 'ink').text(
         typeof cell === 'string' ? cell : cell.text,
         x + widths[i]! - inside(cell, i),
         y,
@@ -153,7 +153,7 @@ export class PdfPaper {
     for (let i = 0; i < count; i++) {
       this.doc.switchToPage(i)
       this.doc.page.margins.bottom = 0
-      this.font('plain', 8, 'grey').text(
+      this.font('plain', 8, 'gray').text(
         count > 1 ? `${footer}, page ${i + 1} of ${count}` : footer,
         this.left,
         this.doc.page.height - MARGIN - this.size(4),

@@ -8,13 +8,13 @@ const day = (iso: string) =>
 export function summaryPdf(paper: Paper, s: CustomerSummary): Promise<Buffer> {
   const pdf = new PdfPaper(paper, 1, { title: `${s.customer.name}, ${s.year}`, author: s.shop, at: new Date(s.today) })
   pdf.heading(`${s.customer.name}: valves in ${s.year}`, 19)
-  pdf.paragraph(`${s.shop}. Written on ${day(s.today)}.`, { grey: true })
+  pdf.paragraph(`${s.shop}. Written on ${day(s.today)}.`, { gray: true })
   pdf.space(4)
   pdf.line(1.4)
   for (const m of s.machines) {
     pdf.space(3)
     pdf.heading(`${m.name}, tag ${m.tag}`, 12)
-    pdf.paragraph(m.model, { grey: true })
+    pdf.paragraph(m.model, { gray: true })
     const rows = [
       ...m.visits.map(v => [v.day, v.number === null ? 'from paper' : `job ${v.number}`, v.meter, v.words]),
       ...m.records.map(r => [r.day, '', '', r.words]),

@@ -49,9 +49,9 @@ describe('the header’s word for what is saved', () => {
   const fine: Sending = { refused: 0, unrecorded: false, expired: false, offline: false, toSend: 0, others: null }
   it.each<[Partial<Sending>, string, string]>([
     [{}, 'Saved', 'ok'],
-    [{ offline: true }, 'No server, nothing lost', 'wait'],
+    [{ offline: true }, 'Offline, nothing lost', 'wait'],
     [{ toSend: 2 }, 'Saving', 'wait'],
-    [{ toSend: 2, offline: true }, 'Kept here, 2 to send', 'wait'],
+    [{ toSend: 2, offline: true }, 'Saved on this device, 2 to send', 'wait'],
     [{ others: { personName: 'Tam', count: 3 } }, 'Tam’s 3 not sent', 'wait'],
     [{ toSend: 2, expired: true }, 'Sign in to send 2', 'stop'],
     [{ unrecorded: true, expired: true, toSend: 2 }, 'Not saved', 'stop'],

@@ -21,7 +21,10 @@ export function savedWord({ refused, unrecorded, expired, offline, toSend, other
   if (refused) return { word: `${refused} not taken`, tone: 'stop' }
   if (unrecorded) return { word: 'Not saved', tone: 'stop' }
   if (expired) return { word: `Sign in to send ${toSend}`, tone: 'stop' }
-  if (toSend) return offline ? { word: `Kept here, ${toSend} to send`, tone: 'wait' } : { word: 'Saving', tone: 'wait' }
+  if (toSend)
+    return offline
+      ? { word: `Saved on this device, ${toSend} to send`, tone: 'wait' }
+      : { word: 'Saving', tone: 'wait' }
   if (others) return { word: `${others.personName}’s ${others.count} not sent`, tone: 'wait' }
-  return offline ? { word: 'No server, nothing lost', tone: 'wait' } : { word: 'Saved', tone: 'ok' }
+  return offline ? { word: 'Offline, nothing lost', tone: 'wait' } : { word: 'Saved', tone: 'ok' }
 }

@@ -68,8 +68,8 @@ const groups = computed((): Week[] => {
       <p v-if="form.failed.value" class="wrong" role="alert">{{ form.failed.value }}</p>
       <p v-else-if="!due" role="status">Looking what is due …</p>
       <p v-else-if="due.items.length === 0" class="none">
-        Nothing falls due in that time. A machine is due by its spec’s interval from its last visit, or sooner where a
-        valve is seen to move; machines without a visit or an interval have no date yet.
+        Nothing is due in that time. A machine is due by its spec’s interval from its last visit, or sooner where a
+        valve is drifting. Machines without a visit or an interval have no date yet.
       </p>
       <section v-for="g in groups" :key="g.key" :aria-label="g.name" :class="{ over: g.key === 'over' }">
         <h2>

@@ -47,8 +47,8 @@ const lanes = computed((): Lane[] => {
     })),
     {
       key: 'nobody',
-      name: 'Nobody yet',
-      empty: 'All have somebody.',
+      name: 'Unassigned',
+      empty: 'All are assigned.',
       personId: null,
       cards: open.filter(c => c.assigned === null),
     },

@@ -33,8 +33,8 @@ async function submit(): Promise<void> {
     <form class="form" @submit.prevent="submit">
       <h1>Your shop</h1>
       <p class="lead">
-        This server has no shop yet. Name it, and make the first lead: leads approve specs, add people and blade sets,
-        and can open a closed job again.
+        This server has no shop yet. Name it, and add the first lead: leads approve specs, add people and blade sets,
+        and can reopen a closed job.
       </p>
       <div class="grid">
         <TextField v-model="shop.shop" label="Shop" :wrong="form.wrong('shop')" />

@@ -86,7 +86,9 @@ async function count(shim: Unfinished<BodySent<'PUT /api/shims'>>, done: () => v
 <template>
   <main class="form">
     <h1>Shelf</h1>
-    <p class="lead">What the Bench may ask for. A job keeps the shelf as it was when it was opened.</p>
+    <p class="lead">
+      The blades and tools that the Bench may ask for. A job keeps the shelf as it was when you opened it.
+    </p>
     <p v-if="reading.failed.value" class="wrong" role="alert">{{ reading.failed.value }}</p>
     <template v-if="shelf">
       <h2>Blade sets</h2>
@@ -133,7 +135,7 @@ async function count(shim: Unfinished<BodySent<'PUT /api/shims'>>, done: () => v
         <div class="actions"><Button type="submit" label="Add it" :loading="setForm.busy.value" /></div>
       </form>
       <p v-else class="lead">
-        A lead adds sets and tools. Anybody may mark a blade bent, worn or missing, and count shims.
+        A lead adds sets and tools. Anyone can mark a blade bent, worn or missing, and count shims.
       </p>
       <TorqueTools
         :wrenches="shelf.wrenches"

@@ -26,7 +26,7 @@ const person = reactive({ name: '', signIn: '', password: '', role: 'mechanic' a
 const NONE = 'none' as const
 const kept = ref(false)
 const schools = [
-  { value: NONE, label: 'No favourite: marks, else the rod' },
+  { value: NONE, label: 'None: marks, or the rod' },
   ...SCHOOLS.filter(s => s !== 'maker').map(s => ({ value: s, label: SCHOOL_NAMES[s] })),
 ]
 const school = computed({
@@ -118,7 +118,7 @@ async function add(): Promise<void> {
     <div class="grid">
       <ChoiceField
         v-model="school"
-        label="Favourite way"
+        label="Preferred method"
         :options="schools"
         note="New jobs begin with it where the engine allows; the maker’s own list still comes first."
         :wrong="form.wrong('favouriteSchool')"
@@ -142,7 +142,7 @@ async function add(): Promise<void> {
       />
       <div class="wide tick">
         <Checkbox v-model="pairToProve" input-id="pair" binary /><label for="pair"
-          >A proof must be a pair: one blade that goes and one that does not</label
+          >Every proof needs two blades: one that goes and one that doesn’t</label
         >
       </div>
     </div>
@@ -164,7 +164,7 @@ async function add(): Promise<void> {
       />
     </div>
     <p v-if="!session.isLead" class="note">A lead sets this for the shop.</p>
-    <p v-else-if="kept" class="note" role="status">Kept.</p>
+    <p v-else-if="kept" class="note" role="status">Saved.</p>
     <h2>Crew</h2>
     <table class="rows">
       <thead>
@@ -184,7 +184,7 @@ async function add(): Promise<void> {
             <button
               type="button"
               class="quiet"
-              :aria-label="`Sign ${p.name} out everywhere`"
+              :aria-label="`Sign out ${p.name} everywhere`"
               @click="signOutEverywhere(p)"
             >
               Sign out everywhere

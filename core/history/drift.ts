@@ -142,8 +142,7 @@ function notEnough(visits: readonly Visit[], bounds: readonly DriftBound[]): str
     return visits.length === 0
       ? 'Not enough yet: no visit is on record.'
       : 'Not enough yet: one visit, and drift needs two.'
-  if (bounds.length)
-    return 'Not enough yet: a reading was open on one side, so it bounds the drift and does not tell it.'
+  if (bounds.length) return 'Not enough yet: one reading was open on one side, so it only limits the drift.'
   return visits.some(v => v.use === null)
     ? 'Not enough yet: the meter was not read at both visits.'
     : 'Not enough yet: this valve was not left proved at one visit and measured at the next.'

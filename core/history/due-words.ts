@@ -32,7 +32,7 @@ export function causeWords(
     case 'use':
       return `Each ${formatMeter(interval.use ?? 0, unit)}`
     case 'months':
-      return interval.months === 12 ? 'Once a year' : `Each ${interval.months} months`
+      return interval.months === 12 ? 'Once a year' : `Every ${interval.months} months`
     case 'forecast':
       return `${name(valveId ?? '')}, forecast`
   }
@@ -40,7 +40,7 @@ export function causeWords(
 
 /** Why it is due then, in a sentence. */
 export function whyWords(due: NextDue | null, name: (valveId: string) => string, nowMs: number): string {
-  if (!due) return 'Neither an interval nor a forecast is known.'
+  if (!due) return 'No interval and no forecast yet.'
   switch (due.first.cause) {
     case 'forecast':
       return `The ${name(due.first.valveId ?? '').toLowerCase()} may be out ${due.first.atMs !== null && due.first.atMs <= nowMs ? 'by now' : 'by then'}. The maker’s interval would be too late.`
@@ -48,10 +48,10 @@ export function whyWords(due: NextDue | null, name: (valveId: string) => string,
       return 'The maker asks for an early first check.'
     case 'use':
       return due.first.atMs === null
-        ? 'By the maker’s interval. How fast it is used is not known yet.'
+        ? 'By the maker’s interval. How much it is used is not known yet.'
         : 'By the maker’s interval, at the rate it is used.'
     case 'months':
-      return 'By the maker’s interval: time comes before use.'
+      return 'By the maker’s interval: the date comes before the hours or miles.'
   }
 }
 

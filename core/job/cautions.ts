@@ -10,7 +10,7 @@ export const CAUTIONS: Record<Step, string> = {
   measure: 'Do not turn the crank while a blade is in.',
   set: 'Rag under the rocker: nothing may drop into the open head.',
   prove: 'Blades and tools out before you turn. It must turn without binding.',
-  close: 'Run it outdoors. Petrol drips, hot exhaust. Count rags and tools out first.',
+  close: 'Run it outdoors. Gas drips, hot exhaust. Count rags and tools out first.',
 }
 
 export const DEFER = 'Follow the maker’s manual and local rules. If unsure, ask a qualified technician.'

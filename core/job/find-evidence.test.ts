@@ -126,7 +126,9 @@ describe('how exact, and how far', () => {
     expect(pastTopWords(engine, stopOf(engine))).toBe(
       'A decompressor holds the exhaust until 10° past top; at 33° past top it has released. Piston 6 mm (0.24 in) down.',
     )
-    expect(pastTopWords({ ...engine, rodMm: null }, stopOf({ ...engine, rodMm: null }))).toContain('(con-rod length assumed)')
+    expect(pastTopWords({ ...engine, rodMm: null }, stopOf({ ...engine, rodMm: null }))).toContain(
+      '(con-rod length assumed)',
+    )
   })
 })
 

@@ -147,7 +147,7 @@ const placeAndChance = (likeliest: Likeliest): string =>
   likeliest ? `${likeliest.name}, ${sureWords(likeliest.probability)}` : 'anywhere'
 const IDLE = {
   'replaced': 'replaced by a later answer',
-  'turned back': 'the crank had been turned back: the cam lagged behind',
+  'turned back': 'the crank had been turned back: the cam lagged',
 }
 
 /** The reasons for where the crank is said to be: what each answer of the job did, the latest first. */

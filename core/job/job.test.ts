@@ -191,7 +191,7 @@ describe('two devices on one job', () => {
 
 describe('gates', () => {
   it.each<[string, Happening[], boolean]>([
-    ['nothing said', [], false],
+    ['none given', [], false],
     ['under the limit', [{ type: 'temperature', payload: { celsius: 35 } }], true],
     ['over it', [{ type: 'temperature', payload: { celsius: 36 } }], false],
     ['four hours at rest', [{ type: 'rested', payload: { hours: 4 } }], true],

@@ -125,7 +125,7 @@ describe('Find in this engine’s words', () => {
     expect(book.next().label).toBe('Overshot: one extra turn counted')
     expect(book.say(felt).next().instruction).toMatch(/^One more full turn/)
     expect(book.say({ type: 'crank', payload: { observations: [{ kind: 'lost' }] } }, past).next().label).toBe(
-      'Passed 2 times: a turn further, counted',
+      'Overshot 2 times: extra turns counted',
     )
   })
   it('four valves are felt two at a time, those of one kind together', () => {

@@ -19,7 +19,7 @@ export interface Effect {
   after: Likeliest
   /** Information gained about the crank's place, in bits; 0 for a turn, which carries the belief along. */
   bits: number
-  /** It counts for nothing: replaced by a later answer of the same thing, or said while the cam lagged behind. */
+  /** It counts for nothing: replaced by a later answer of the same thing, or said while the cam lagged. */
   idle: 'replaced' | 'turned back' | null
   clashes: boolean
 }

@@ -193,7 +193,7 @@ function candidate(text: SpecText, exact: Exact): { data: Record<string, unknown
     try {
       return work()
     } catch (error) {
-      wrong[field] = error instanceof Error ? error.message : 'That is not right.'
+      wrong[field] = error instanceof Error ? error.message : 'That isn’t valid. Check the unit and type it again.'
       return undefined
     }
   }

@@ -60,7 +60,7 @@ export async function checkDatabase(text, name = 'WEMBRIC_DB_URL') {
     const found = /^(?:5\.5\.5-)?(\d+)\.(\d+)/.exec(version).slice(1).map(Number)
     if (!/mariadb/i.test(version))
       throw new StopWithWords(
-        `the database of ${name} is no MariaDB (${version}). Wembric wants MariaDB ${LEAST_VERSION.join('.')} or later.`,
+        `the database of ${name} is not MariaDB (${version}). Wembric wants MariaDB ${LEAST_VERSION.join('.')} or later.`,
       )
     if (found[0] < LEAST_VERSION[0] || (found[0] === LEAST_VERSION[0] && found[1] < LEAST_VERSION[1]))
       throw new StopWithWords(

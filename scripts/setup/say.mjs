@@ -8,7 +8,7 @@ export async function run(main) {
   try {
     await main()
   } catch (error) {
-    console.error(error instanceof StopWithWords ? `\nwembric cannot go on: ${error.message}\n` : error)
+    console.error(error instanceof StopWithWords ? `\nwembric can’t continue: ${error.message}\n` : error)
     process.exit(1)
   }
 }

@@ -66,7 +66,7 @@ function checkAllowed(job: JobRow, log: JobEvent[], request: EventRequest, perso
     refused('actor', 'This answer was given by somebody else on this tablet. It waits until they sign in.')
   if (job.status === 'closed' || job.status === 'abandoned') {
     if (request.type === 'closed') refused('closed-already', 'This job is closed already.')
-    if (request.type !== 'reopened') refused('job-closed', 'This job is closed. A lead can open it again.')
+    if (request.type !== 'reopened') refused('job-closed', 'This job is closed. A lead can reopen it.')
   }
   if (request.type === 'reopened') {
     if (person.role !== 'lead') throw new Problem('not-allowed', 'Only a lead can open a closed job again.')

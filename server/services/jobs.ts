@@ -83,7 +83,7 @@ async function opening(
   const model = (await modelById(db, shopId, machine.modelId)) ?? missing('model')()
   const bladeSet = (await bladeSetById(db, shopId, request.bladeSetId)) ?? missing('blade set')()
   if (machine.openJobId !== null)
-    throw new Problem('open-job', 'This machine has an open job. Go on with that one, or abandon it first.', {
+    throw new Problem('open-job', 'This machine has an open job. Open that one, or abandon it first.', {
       detail: String(machine.openJobId),
     })
   if (request.meter !== null)

@@ -25,7 +25,7 @@ export interface SignedIn {
   role: PersonRole
 }
 
-const WRONG = 'Name and password do not fit together. Try again.'
+const WRONG = 'Wrong name or password. Try again.'
 
 /** Checks a sign-in. Each try is counted before its password is looked at. @throws Problem 401, 429 */
 export async function checkSignIn(pool: Pool, from: TryFrom, password: string): Promise<PersonRecord> {
@@ -77,8 +77,8 @@ export async function sessionOf(db: Db, person: SignedIn): Promise<SessionRespon
 
 export async function addPerson(db: Db, shopId: number, request: PersonRequest): Promise<number> {
   if (await personBySignIn(db, request.signIn))
-    throw new Problem('duplicate', 'Somebody signs in by this name already. Choose another.', {
-      fields: [{ field: 'signIn', message: 'Somebody signs in by this name already. Choose another.' }],
+    throw new Problem('duplicate', 'That sign-in name is taken. Choose another.', {
+      fields: [{ field: 'signIn', message: 'That sign-in name is taken. Choose another.' }],
     })
   return insertPerson(db, shopId, { ...request, passwordHash: await hashPassword(request.password) })
 }

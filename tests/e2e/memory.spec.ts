@@ -64,7 +64,7 @@ test('a card that is dragged to another person in one browser is theirs in anoth
     await p.getByRole('button', { name: 'By person' }).click()
     await expect(p.locator(`[data-job="${id}"]`)).toBeVisible()
   }
-  await expect(page.getByRole('region', { name: 'Nobody yet' }).locator(`[data-job="${id}"]`)).toBeVisible()
+  await expect(page.getByRole('region', { name: 'Unassigned' }).locator(`[data-job="${id}"]`)).toBeVisible()
   const grip = page.locator(`[data-job="${id}"] .grip`)
   await grip.scrollIntoViewIfNeeded()
   const from = (await grip.boundingBox())!
@@ -83,9 +83,9 @@ test('a card that is dragged to another person in one browser is theirs in anoth
   await page.locator(`[data-job="${id}"]`).getByRole('button', { name: /^Move/ }).click()
   await page
     .getByRole('group', { name: /^Whose is/ })
-    .getByRole('button', { name: 'Nobody yet' })
+    .getByRole('button', { name: 'Unassigned' })
     .click()
-  await expect(other.getByRole('region', { name: 'Nobody yet' }).locator(`[data-job="${id}"]`)).toBeVisible()
+  await expect(other.getByRole('region', { name: 'Unassigned' }).locator(`[data-job="${id}"]`)).toBeVisible()
   await noViolations(page)
 })
 
@@ -154,7 +154,7 @@ test('a visit from paper: a meter that cannot be is named, nothing typed is lost
   await signIn(page)
   const { machineId } = await ownJob(page)
   await page.goto(`/machines/${machineId}`)
-  await page.getByRole('button', { name: 'Put right' }).click()
+  await page.getByRole('button', { name: 'Edit' }).click()
   await page.getByLabel('What', { exact: true }).click()
   await page.getByRole('option', { name: /earlier visit/ }).click()
   await page.getByLabel('Day').fill('2025-05-02')
@@ -162,13 +162,13 @@ test('a visit from paper: a meter that cannot be is named, nothing typed is lost
   const exhaust = page.getByRole('group', { name: 'Exhaust' })
   await exhaust.getByLabel('Found').fill('0.12-0.14')
   await exhaust.getByLabel('Left').fill('sixteen')
-  await page.getByRole('button', { name: 'Keep the visit' }).click()
+  await page.getByRole('button', { name: 'Save the visit' }).click()
   await expect(page.getByRole('alert').first()).toContainText('sixteen')
   await exhaust.getByLabel('Left').fill('0.16–0.18')
-  await page.getByRole('button', { name: 'Keep the visit' }).click()
+  await page.getByRole('button', { name: 'Save the visit' }).click()
   await expect(page.getByRole('alert').first()).toContainText('12 h, which is after this day')
   await page.getByLabel('Meter, h').fill('4')
-  await page.getByRole('button', { name: 'Keep the visit' }).click()
+  await page.getByRole('button', { name: 'Save the visit' }).click()
   await expect(page.locator('[data-visit^="past visit"]')).toContainText('Exhaust set')
 })
 

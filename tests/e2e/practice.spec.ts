@@ -28,7 +28,7 @@ test('a whole run by the screen alone: found, measured, set, proved, and marked 
     await expect(page.locator(`[data-left="${id}"]`)).toHaveAttribute('data-in', 'true')
   await expect(page.getByText('Kept with the shop’s runs.')).toBeVisible()
   // it stands among the best of that engine and level
-  await page.getByRole('button', { name: 'Choose anew' }).click()
+  await page.getByRole('button', { name: 'Choose another' }).click()
   await expect(page.locator('.best li').first()).toContainText('Tam')
   await expect(page.locator('.best li').first()).toContainText('100 of 100')
 })

@@ -29,7 +29,7 @@ const made = (page: Page, name: string, owner: string, meter: number) =>
   )
 
 async function putRight(page: Page, what: RegExp): Promise<void> {
-  await page.getByRole('button', { name: 'Put right' }).click()
+  await page.getByRole('button', { name: 'Edit' }).click()
   await page.getByLabel('What', { exact: true }).click()
   await page.getByRole('option', { name: what }).click()
 }

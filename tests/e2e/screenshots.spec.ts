@@ -13,7 +13,7 @@ const openJob = async (page: Page, tag: string, meter: string) => {
   await page.getByLabel('Scan a tag, or type machine, owner or model').fill(tag)
   await page.locator(`[data-machine="${tag}"]`).click()
   await page.getByLabel(/Meter/).fill(meter)
-  await page.getByLabel('What did it come for').fill('ticks when cold')
+  await page.getByLabel('Complaint').fill('ticks when cold')
   await page.getByRole('button', { name: 'Open the job' }).click()
   await expect(instruction(page)).toBeVisible()
 }
@@ -52,7 +52,7 @@ test('the bench at 1280 × 800', async ({ page }) => {
   await shot(page, 'spec-compare')
   await page.goto('/spec-book/import')
   await page.getByLabel('File', { exact: true }).setInputFiles('tests/e2e/files/twenty-models.csv')
-  await page.getByRole('button', { name: 'Look at the rows' }).click()
+  await page.getByRole('button', { name: 'Check the rows' }).click()
   await expect(page.locator('[data-row]')).toHaveCount(5)
   await shot(page, 'spec-import')
   await page.goto('/shelf')

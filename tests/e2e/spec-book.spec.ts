@@ -103,7 +103,7 @@ test('two people change one model at once: the second sees what the first change
   await page.getByRole('button', { name: 'Save the draft' }).click()
   await expect(page.getByRole('alert').filter({ hasText: 'Tam saved draft 2' })).toContainText('8 N·m → 9 N·m')
   await expect(field(page, 'Plug, N·m')).toHaveValue('14')
-  await page.getByRole('button', { name: 'I have looked at it' }).click()
+  await page.getByRole('button', { name: 'I have checked it' }).click()
   await field(page, 'Locknut, N·m').fill('9')
   await page.getByRole('button', { name: 'Save the draft' }).click()
   await expect(page.locator('[data-line=plug]')).toContainText('2 N·m more')
@@ -123,7 +123,7 @@ test('a list of twenty with five mistakes: each is named, the rest is written, a
   await page.goto('/spec-book/import')
   await field(page, 'File').setInputFiles('tests/e2e/files/twenty-models.csv')
   await expect(page.getByText('Every column has its place').or(page.getByText('1 left out'))).toBeVisible()
-  await page.getByRole('button', { name: 'Look at the rows' }).click()
+  await page.getByRole('button', { name: 'Check the rows' }).click()
   const mistakes = [
     [5, 'Exhaust', 'tighter than the intake'],
     [9, 'Inlet', 'wider than a valve is set to'],
@@ -137,7 +137,7 @@ test('a list of twenty with five mistakes: each is named, the rest is written, a
     await expect(page.locator(`[data-row="${row}"]`)).toContainText(says)
   }
   expect((await new AxeBuilder({ page }).setLegacyMode().analyze()).violations).toEqual([])
-  await page.locator('[data-row="5"]').getByRole('button', { name: 'It is printed so' }).click()
+  await page.locator('[data-row="5"]').getByRole('button', { name: 'It’s printed that way' }).click()
   await expect(page.locator('[data-row="5"]')).toHaveCount(0)
   await page.getByLabel('Approved by yourself').fill('Copied from our own cards')
   await page.getByRole('button', { name: 'Write 16 models' }).click()
@@ -156,7 +156,7 @@ test('a list of twenty with five mistakes: each is named, the rest is written, a
     buffer: await (await import('node:fs/promises')).readFile(path),
   })
   await expect(page.getByText('Every column has its place')).toBeVisible()
-  await page.getByRole('button', { name: 'Look at the rows' }).click()
+  await page.getByRole('button', { name: 'Check the rows' }).click()
   await expect(page.getByRole('button', { name: 'Nothing to write' })).toBeDisabled()
   for (const state of ['with a problem', 'new', 'changed'])
     await expect(page.getByRole('tab', { name: state })).toContainText('0')

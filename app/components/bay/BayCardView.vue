@@ -50,7 +50,7 @@ const turn = computed(() => {
   if (!t) return assigned?.name ?? ''
   const soon = t.startMs - props.nowMs < 120_000
   return [
-    assigned ? `${assigned.name}, ${nth(t.n)}` : 'Nobody’s yet',
+    assigned ? `${assigned.name}, ${nth(t.n)}` : 'Unassigned',
     soon ? '' : props.clock(t.startMs),
     t.why.startsWith('cold about') ? '' : t.why,
   ]

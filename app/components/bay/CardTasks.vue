@@ -45,7 +45,7 @@ async function tick(id: number, done: boolean): Promise<void> {
       class="quiet"
       :disabled="!because.trim()"
     >
-      Done all the same
+      Done anyway
     </button>
   </form>
 </template>

@@ -44,7 +44,8 @@ const more = computed(() => waiting.value.length - shown.value.length)
       <NuxtLink to="/due">{{ more > 0 ? `${more}${due.more ? ' and' : ''} more, by week` : 'By week' }}</NuxtLink>
     </header>
     <p v-if="waiting.length === 0" class="none">
-      Nothing falls due in six weeks. A machine is due by its spec’s interval, or sooner where a valve is seen to move.
+      Nothing is due in the next six weeks. A machine is due by its spec’s interval, or sooner where a valve is
+      drifting.
     </p>
     <template v-else>
       <svg :viewBox="`0 0 ${WIDTH} 48`" class="rule" aria-hidden="true">

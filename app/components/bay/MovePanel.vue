@@ -50,7 +50,7 @@ async function drop(id: number): Promise<void> {
         :aria-pressed="!card.assigned"
         @click="emit('place', null, null)"
       >
-        Nobody yet
+        Unassigned
       </button>
       <button type="button" class="quiet" :disabled="index <= 0" @click="sooner">Sooner</button
       ><button type="button" class="quiet" :disabled="index < 0 || index >= among.length - 1" @click="later">

@@ -16,7 +16,7 @@ defineEmits<{ press: [index: number]; pass: [] }>()
   <div class="next" aria-live="polite">
     <div class="top">
       <p class="label">{{ label }}</p>
-      <button v-if="passable" type="button" class="pass" @click="$emit('pass')">Go on without <kbd>G</kbd></button>
+      <button v-if="passable" type="button" class="pass" @click="$emit('pass')">Skip, say why <kbd>G</kbd></button>
     </div>
     <h1 :class="{ long: instruction.length > 40 }" data-testid="instruction">{{ instruction }}</h1>
     <slot

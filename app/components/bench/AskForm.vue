@@ -26,16 +26,16 @@ const emit = defineEmits<{ done: [happening: Happening]; back: [] }>()
 const TITLES: Record<typeof props.asks, string> = {
   'temperature': 'Temperature of the head, °C',
   'hours': 'Hours since it last ran',
-  'item-off': 'What came off',
-  'item-in': 'What went in',
+  'item-off': 'What did you remove?',
+  'item-in': 'What did you put in?',
   'finding': 'What did you find?',
-  'reason': 'Why go on without it?',
+  'reason': 'Why skip it?',
   'due': 'Next check, as year-month-day',
   'hold': 'Why put it on hold?',
   'abandon': 'Why abandon the job?',
   'note': 'Note for the sheet',
   'replaced': 'What was replaced',
-  'slot': 'Where does the slot point? A clock hour',
+  'slot': 'Where does the slot point? A clock time',
   'estimate': 'Estimate, by eye or ear',
 }
 const HINTS: Partial<Record<typeof props.asks, string>> = {
@@ -114,14 +114,14 @@ function submit(): void {
     wrong.value =
       props.asks === 'due'
         ? 'Give the date as year-month-day, such as 2027-05-01.'
-        : (parsed.error.issues[0]?.message ?? 'That is not right.')
+        : (parsed.error.issues[0]?.message ?? 'That isn’t valid. Check the unit and type it again.')
 }
 </script>
 
 <template>
   <form ref="field" class="ask" @submit.prevent="submit" @keydown.esc="emit('back')">
     <label for="ask-field">{{ TITLES[asks] }}</label>
-    <p v-if="asks === 'estimate'" class="note">It is kept as an estimate, and proves nothing.</p>
+    <p v-if="asks === 'estimate'" class="note">It’s kept as an estimate and proves nothing.</p>
     <p v-if="asks === 'reason' && gate" class="note">{{ gate.missing }} The sheet shows the reason.</p>
     <Textarea
       v-if="long"

@@ -31,7 +31,7 @@ const passable = computed(() => {
   />
   <AnswerPanel
     v-else-if="clash"
-    label="An answer does not fit"
+    label="Conflicting answer"
     instruction="These answers conflict"
     why=""
     :keys="screen.clashKeys.value"
@@ -52,7 +52,7 @@ const passable = computed(() => {
   >
     <p class="why">{{ next.why }}</p>
     <p v-if="next.doubted.length" class="doubted">
-      Take back:<button
+      Undo:<button
         v-for="d in next.doubted"
         :key="d.eventId"
         type="button"

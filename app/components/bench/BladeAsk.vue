@@ -32,14 +32,14 @@ function bladeOf(part: string): number {
 function choose(): void {
   try {
     const blades = text.value.split('+').map(bladeOf)
-    if (blades.length > 3) throw new Error('Three blades at most lie on each other.')
-    if (new Set(blades).size < blades.length) throw new Error('The same blade cannot lie in the stack twice.')
+    if (blades.length > 3) throw new Error('Stack three blades at most.')
+    if (new Set(blades).size < blades.length) throw new Error('The same blade can’t be in the stack twice.')
     emit(
       'done',
       blades.sort((a, b) => b - a),
     )
   } catch (error) {
-    wrong.value = error instanceof Error ? error.message : 'That is not a size.'
+    wrong.value = error instanceof Error ? error.message : 'That isn’t a size. Type one like 0.10 or 4 thou.'
   }
 }
 </script>

@@ -12,7 +12,7 @@ const reason = ref('')
 const wrong = ref('')
 function reopen(): void {
   if (reason.value.trim()) emit('record', { type: 'reopened', payload: { reason: reason.value.trim() } })
-  else wrong.value = 'Write why the job is opened again.'
+  else wrong.value = 'Write why you reopen the job.'
 }
 </script>
 
@@ -38,15 +38,15 @@ function reopen(): void {
       data-key="1"
       @click="emit('record', { type: 'resumed', payload: {} })"
     >
-      <b>Take it up again</b>
+      <b>Resume it</b>
     </button>
     <form v-if="isLead && state.status !== 'held'" class="reopen" @submit.prevent="reopen">
-      <label for="reopen">Open it again, as lead: why?</label>
+      <label for="reopen">Reopen it, as lead: why?</label>
       <InputText id="reopen" v-model="reason" :invalid="!!wrong" />
       <p v-if="wrong" class="wrong" role="alert">{{ wrong }}</p>
       <Button type="submit" label="Open again" severity="secondary" outlined />
     </form>
-    <p v-else-if="state.status !== 'held'" class="why">A lead can open it again.</p>
+    <p v-else-if="state.status !== 'held'" class="why">A lead can reopen it.</p>
   </div>
 </template>
 

@@ -59,11 +59,11 @@ const cold = computed(() => isCold(props.view))
         <dd>{{ limit }} °C, {{ Math.round(fahrenheit(limit)) }} °F</dd>
         <dt>Head</dt>
         <dd>{{ reading === null ? 'not read' : `${reading} °C, ${Math.round(fahrenheit(reading))} °F` }}</dd>
-        <dt>At rest</dt>
+        <dt>Parked</dt>
         <dd>{{ rested === null ? 'not known' : `${rested.toFixed(1)} h` }}</dd>
       </dl>
       <p>
-        Without a thermometer, four hours since it last ran count as cold; overnight is the rule. Valves before any
+        Without a thermometer, four hours parked counts as cold; overnight is the rule. Do the valves before any
         warm-engine work.
       </p>
     </div>

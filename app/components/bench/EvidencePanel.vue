@@ -24,22 +24,22 @@ function tellTurn(back: boolean): void {
   const deg = given ? Number(given[1]!.replace(',', '.')) : Number.NaN
   const happening = turnTold(back ? -deg : deg)
   const parsed = EVENTS.crank.payload.safeParse(happening.payload)
-  if (Number.isNaN(deg)) wrong.value = 'Give the degrees as a figure, such as 90: a quarter turn.'
+  if (Number.isNaN(deg)) wrong.value = 'Type the degrees as a number, like 90 for a quarter turn.'
   else if (parsed.success) emit('record', happening)
-  else wrong.value = parsed.error.issues[0]?.message ?? 'That is not a turn.'
+  else wrong.value = parsed.error.issues[0]?.message ?? 'That isn’t a turn. Type degrees, like 90.'
 }
 </script>
 
 <template>
-  <PanelFrame title="Seen, felt or turned" label="What may be said" @back="emit('back')">
-    <h3>Here, what tells most first</h3>
+  <PanelFrame title="Seen, felt or turned" label="What you can tell" @back="emit('back')">
+    <h3>What tells the most is first</h3>
     <div v-for="q in ordered" :key="q.ask" class="ask" :class="{ idle: q.share === 0 }" data-testid="offered">
       <p>
         <span
           >{{ q.ask }}<small v-if="q.answered">answered: {{ q.answered }}</small></span
         ><span
           class="share"
-          :title="q.share === 0 ? 'tells nothing more here' : `would tell ${q.share.toFixed(2)} bits now`"
+          :title="q.share === 0 ? 'tells nothing new here' : `would tell ${q.share.toFixed(2)} bits now`"
           ><i :style="{ width: `${Math.max(4, q.share * 100)}%` }"
         /></span>
       </p>

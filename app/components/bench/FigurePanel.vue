@@ -34,12 +34,12 @@ function settle(): void {
     if (!parsed.success)
       throw new Error(
         parsed.error.issues[0]!.path[0] === 'reason'
-          ? 'Give the reason: the sheet shows it.'
+          ? 'Give the reason: it goes on the sheet.'
           : parsed.error.issues[0]!.message,
       )
     emit('record', { type: 'figure-settled', payload: parsed.data })
   } catch (error) {
-    wrong.value = error instanceof Error ? error.message : 'That is not right.'
+    wrong.value = error instanceof Error ? error.message : 'That isn’t valid. Check the unit and type it again.'
   }
 }
 </script>
@@ -47,7 +47,7 @@ function settle(): void {
 <template>
   <PanelFrame :title="`Figure for the ${role}`" label="Printed figures" @back="$emit('back')">
     <p v-if="!isLead" class="note">
-      A lead says which stands. Ask one to sign in on this device, or go back and go on with a reason.
+      A lead decides which is right. Ask one to sign in on this device, or go back and continue with a reason.
     </p>
     <template v-else>
       <button
@@ -79,7 +79,7 @@ function settle(): void {
         ><Textarea id="figure-reason" v-model="reason" rows="2" auto-resize />
       </div>
       <p v-if="wrong" class="wrong" role="alert">{{ wrong }}</p>
-      <Button label="This figure stands" @click="settle" />
+      <Button label="Use this figure" @click="settle" />
     </template>
   </PanelFrame>
 </template>

@@ -39,7 +39,7 @@ const topMm = computed(() => Math.max(0.2, ...figures.value.map(f => Math.ceil((
       />
     </section>
     <p class="note">
-      They are not averaged. A later bulletin usually wins; the maker’s word for this very model settles it.
+      Figures are never averaged. A later bulletin usually wins; the maker’s word for this very model decides.
     </p>
   </div>
 </template>

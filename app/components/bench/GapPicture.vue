@@ -124,10 +124,10 @@ const far = computed(() => Math.abs(y(props.loMm) - top.value) > 18)
     <text x="66" y="372" font-size="15" font-weight="500" style="fill: var(--ink2)">
       {{
         nothing
-          ? 'Nothing tried yet: the gap is open'
+          ? 'Nothing tried yet'
           : hiMm === null
-            ? 'No blade refused yet'
-            : 'The gap ends in the hatching'
+            ? 'No blade was too thick yet'
+            : 'The gap ends in the hatched part'
       }}
     </text>
   </svg>

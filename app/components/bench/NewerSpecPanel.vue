@@ -33,10 +33,10 @@ const take = () =>
         </tr>
       </tbody>
     </table>
-    <p v-if="change.lines.length === 0">The figures are the same; only the source is another.</p>
+    <p v-if="change.lines.length === 0">The figures are the same; only the source differs.</p>
     <p v-if="change.refused" class="wrong" role="alert">{{ change.refused }}</p>
     <template v-else
-      ><p>What was measured stays, and is judged by the new figures.</p>
+      ><p>Your readings stay and are judged by the new figures.</p>
       <button type="button" class="key pick" @click="take">
         <b>Take revision {{ newer.revision }}</b
         ><span>the sheet says so</span>
@@ -44,7 +44,7 @@ const take = () =>
     >
     <button type="button" class="key pick" @click="emit('back')">
       <b>Keep revision {{ view.pin.spec.revision }}</b
-      ><span>this job ends as it began</span>
+      ><span>finish this job on the old one</span>
     </button>
   </PanelFrame>
 </template>

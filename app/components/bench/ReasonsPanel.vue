@@ -43,7 +43,7 @@ const decompressor = computed(() =>
     <p v-if="decompressor !== null" class="note">
       A decompressor is not on record: {{ decompressor }} % that there is one.
     </p>
-    <p v-if="all.length === 0" class="note">Nothing was seen or felt of the crank yet: it may be anywhere.</p>
+    <p v-if="all.length === 0" class="note">Nothing seen or felt yet: the crank may be anywhere.</p>
     <ol>
       <li
         v-for="r in all"
@@ -51,7 +51,7 @@ const decompressor = computed(() =>
         :class="{ out: without === r.eventId, idle: r.idle }"
         :data-reason="r.eventId"
       >
-        <p class="words">{{ r.words }}<span v-if="r.clashes" class="flag"> ≠ does not fit</span></p>
+        <p class="words">{{ r.words }}<span v-if="r.clashes" class="flag"> ≠ conflicts</span></p>
         <p class="did">
           {{
             r.idle
@@ -71,13 +71,13 @@ const decompressor = computed(() =>
             :aria-pressed="without === r.eventId"
             @click="$emit('see', without === r.eventId ? null : r.eventId)"
           >
-            {{ without === r.eventId ? 'With it again' : 'See without it' }}</button><button
+            {{ without === r.eventId ? 'Put it back' : 'See without it' }}</button><button
             v-if="!r.gone"
             type="button"
             class="quiet"
             @click="$emit('retract', r.eventId)"
           >
-            Take back
+            Undo
           </button>
         </div>
       </li>

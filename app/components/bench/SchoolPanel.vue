@@ -9,13 +9,13 @@ const props = defineProps<{ view: JobView; favourite: School | null }>()
 defineEmits<{ choose: [school: School]; record: [happening: Happening]; back: [] }>()
 const PLANS = [
   { oneAtATime: false, name: 'The fewest stops', help: 'Valves of several cylinders at one stop, by cam data.' },
-  { oneAtATime: true, name: 'One cylinder at a time', help: 'Each at its own TDC: more turning, less to mix up.' },
+  { oneAtATime: true, name: 'One cylinder at a time', help: 'Each at its own TDC: more turning, fewer mix-ups.' },
 ]
 const choices = computed(() => schoolChoices(props.view, props.favourite))
 </script>
 
 <template>
-  <PanelFrame title="How to find the stops" label="Ways of finding stops" @back="$emit('back')">
+  <PanelFrame title="How to find the stops" label="Methods of finding stops" @back="$emit('back')">
     <button
       v-for="c in choices"
       :key="c.school"
@@ -29,7 +29,7 @@ const choices = computed(() => schoolChoices(props.view, props.favourite))
       <b
         >{{ c.name
         }}<small v-if="c.chosen || c.favourite">{{
-          [c.chosen ? 'this job' : '', c.favourite ? 'the shop’s favourite' : ''].filter(Boolean).join(', ')
+          [c.chosen ? 'this job' : '', c.favourite ? 'the shop’s choice' : ''].filter(Boolean).join(', ')
         }}</small></b
       >
       <span>{{ c.help }}</span><span class="caution">{{ c.caution }}</span>

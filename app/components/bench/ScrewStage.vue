@@ -92,7 +92,7 @@ const stations = computed(() => {
   const here = order.indexOf(props.stage.stage)
   const nm = props.view.pin.spec.engine.torques.locknutNm
   return [
-    { name: 'Nut free', words: 'note the slot' },
+    { name: 'Nut loose', words: 'note the slot' },
     { name: 'Before lock', words: 'turn, then feel' },
     { name: 'Nipped', words: 'hold it still' },
     { name: 'Torqued', words: nm === null ? 'firm' : `${nm} N·m` },
@@ -113,7 +113,7 @@ const aimWords = computed(() => {
         title: `Aim ${mm(aim.beforeMm)}, end at ${mm(Math.max(0, aim.beforeMm + aim.shift.shiftMm))}`,
         why: `${shiftWords(aim.shift).replace(/^l/, 'L')}: ${aim.by}`,
       }
-    : { title: `Aim ${mm(aim.beforeMm)}`, why: 'Nothing is aimed off until two locks are on record.' }
+    : { title: `Aim ${mm(aim.beforeMm)}`, why: 'No locknut allowance yet: needs two on record.' }
 })
 const change = (by: number) => emit('turn', (props.turnDeg ?? 0) + by)
 /**

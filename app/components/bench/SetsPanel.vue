@@ -36,6 +36,6 @@ const sets = computed(() =>
       ><span>{{ s.range }}</span
       ><span v-if="s.faults">{{ s.faults }}</span>
     </button>
-    <p class="note">Sets are kept on the Shelf; this job sees them as they were when it was opened.</p>
+    <p class="note">Sets are kept on the Shelf. This job uses them as they were when you opened it.</p>
   </PanelFrame>
 </template>

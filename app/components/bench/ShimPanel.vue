@@ -45,7 +45,7 @@ function submit(): void {
     if (!parsed.success) throw new Error(parsed.error.issues[0]!.message)
     emit('record', { type: happening.type, payload: parsed.data } as Happening)
   } catch (error) {
-    wrong.value = error instanceof Error ? error.message : 'That is not a size.'
+    wrong.value = error instanceof Error ? error.message : 'That isn’t a size. Type one like 0.10 or 4 thou.'
   }
 }
 </script>
@@ -68,7 +68,7 @@ function submit(): void {
       <div v-if="kind === 'shim-read'" class="field">
         <label for="shim-measured">By micrometer, mm</label
         ><InputText id="shim-measured" v-model="measured" inputmode="decimal" autocomplete="off" placeholder="2.352" />
-        <p class="note">The measured size is what counts; without it the engraving.</p>
+        <p class="note">The measured size counts; without one, the engraved size.</p>
       </div>
       <p v-if="wrong" class="wrong" role="alert">{{ wrong }}</p>
       <Button type="submit" :label="kind === 'shim-read' ? 'Record' : 'It is in'" />

@@ -28,15 +28,15 @@ const KEYS = [
   ['[ ]', 'turn 5° less, more'],
   ['O', 'where the slot points now'],
   ['T', 'torque wrench, adapter'],
-  ['Enter', 'the first answer, where there is one way on'],
-  ['U', 'take the last answer back'],
+  ['Enter', 'the first answer, if there is only one'],
+  ['U', 'undo the last answer'],
   ['V', 'next valve'],
   ['M', 'more: finding, hold'],
-  ['E', 'something else seen, felt or turned'],
+  ['E', 'something else you saw, felt or turned'],
   ['W', 'why the crank is said to be there'],
   ['L', 'all answers'],
   ['C', 'caution understood'],
-  ['G', 'go on with a reason'],
+  ['G', 'skip with a reason'],
   ['B', 'to the Bay'],
   ['?', 'this help'],
 ]
@@ -55,19 +55,19 @@ const KEYS = [
       <button type="button" class="quiet" @click="$emit('choose', 'reasons')">
         Why the crank is said to be there <kbd>W</kbd>
       </button>
-      <button type="button" class="quiet" @click="$emit('choose', 'school')">Find the stops another way</button>
-      <button type="button" class="quiet" @click="$emit('choose', 'finding')">Write down a finding</button>
+      <button type="button" class="quiet" @click="$emit('choose', 'school')">Find the stops by another method</button>
+      <button type="button" class="quiet" @click="$emit('choose', 'finding')">Write down what you found</button>
       <button type="button" class="quiet" @click="$emit('choose', 'note')">Add a note</button>
       <button type="button" class="quiet" @click="$emit('choose', 'photos')">Photos, the machine’s page</button>
-      <button type="button" class="quiet" @click="$emit('choose', 'replaced')">Something was replaced</button>
-      <button type="button" class="quiet" @click="$emit('choose', 'item-in')">Something went in</button>
-      <button type="button" class="quiet" @click="$emit('choose', 'item-off')">Something came off</button>
+      <button type="button" class="quiet" @click="$emit('choose', 'replaced')">Replaced a part</button>
+      <button type="button" class="quiet" @click="$emit('choose', 'item-in')">Put something in</button>
+      <button type="button" class="quiet" @click="$emit('choose', 'item-off')">Removed something</button>
       <button v-if="tryingBlade" type="button" class="quiet" @click="$emit('choose', 'blade')">
         Another blade or stack, by size <kbd>S</kbd>
       </button>
       <button type="button" class="quiet" @click="$emit('choose', 'sets')">Another blade set <kbd>X</kbd></button>
       <button v-if="tryingBlade" type="button" class="quiet" @click="$emit('choose', 'estimate')">
-        An estimate, by eye or ear
+        An estimate by eye or ear
       </button>
       <button type="button" class="quiet" @click="$emit('choose', 'wrench')">
         Torque wrench and adapter <kbd>T</kbd>
@@ -92,20 +92,20 @@ const KEYS = [
           >{{ eventWords(view.pin, e)
           }}<small
             >{{ e.personName }}, {{ time(e) }}{{ e.seq === null ? ', not sent yet' : ''
-            }}{{ gone(e) ? ', taken back' : '' }}</small
+            }}{{ gone(e) ? ', undone' : '' }}</small
           ></span
         >
         <button
           v-if="!gone(e) && e.type !== 'closed' && e.type !== 'reopened'"
           type="button"
           class="quiet"
-          :aria-label="`Take back: ${eventWords(view.pin, e)}`"
+          :aria-label="`Undo: ${eventWords(view.pin, e)}`"
           @click="$emit('retract', e)"
         >
-          Take back
+          Undo
         </button>
       </li>
-      <li v-if="entries.length === 0">Nothing was answered yet.</li>
+      <li v-if="entries.length === 0">Nothing answered yet.</li>
     </ol>
     <template v-else>
       <dl class="help">
@@ -120,7 +120,7 @@ const KEYS = [
         {{ shortcutsOn ? 'Switch single keys off' : 'Switch single keys on' }}
       </button>
       <p class="note">
-        Each answer is kept on this device first, then sent. “Saved” means that the shop’s database has it.
+        Each answer is saved on this device first, then sent. “Saved” means the shop’s database has it.
       </p>
     </template>
   </div>

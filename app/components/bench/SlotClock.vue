@@ -11,7 +11,7 @@ export interface SlotTry {
 /**
  * The adjusting screw from above as a clock. Angles are degrees clockwise from 12 on the clock itself; where nobody
  * noted the slot,
- * 12 is where it stood as found. The hatched arc holds the answer. The slot may be dragged to where it points now.
+ * 12 o’clock: where you found it. The hatched arc holds the answer. The slot may be dragged to where it points now.
  */
 const props = defineProps<{
   slotDeg: number
@@ -227,7 +227,7 @@ const turnAt = computed(() =>
       {{ Math.abs(turnDeg) }}° {{ turnDeg >= 0 ? 'clockwise' : 'counterclockwise' }}
     </text>
     <text v-else :x="C" :y="C + R + 34" text-anchor="middle" font-size="17" font-weight="600" style="fill: var(--ink2)">
-      {{ noted ? `slot at ${clockWords(slotDeg)}` : '12 is where it stood as found' }}
+      {{ noted ? `slot at ${clockWords(slotDeg)}` : '12 o’clock: where you found it' }}
     </text>
   </svg>
 </template>

@@ -56,8 +56,8 @@ const torque = (nm: number | null) => (nm === null ? 'not on record' : formatTor
         <dd>{{ pin.machine.owner }}</dd>
         <dt>Meter</dt>
         <dd>{{ pin.machine.meter === null ? 'not read' : formatMeter(pin.machine.meter, pin.machine.meterUnit) }}</dd>
-        <dt>Came for</dt>
-        <dd>{{ pin.complaint || 'nothing said' }}</dd>
+        <dt>Complaint</dt>
+        <dd>{{ pin.complaint || 'none given' }}</dd>
       </dl>
     </section>
     <section>

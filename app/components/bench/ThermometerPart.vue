@@ -27,8 +27,8 @@ async function read(open: () => Promise<LinePort> | LinePort): Promise<void> {
 
 <template>
   <div class="part">
-    <label for="ask-air">Air about it, °C</label>
-    <InputText id="ask-air" v-model="air" placeholder="20 where nobody says" inputmode="decimal" autocomplete="off" />
+    <label for="ask-air">Air temperature, °C</label>
+    <InputText id="ask-air" v-model="air" placeholder="20 °C if blank" inputmode="decimal" autocomplete="off" />
     <p class="doors">
       <button v-if="hasSerial()" type="button" class="quiet" :disabled="busy" @click="read(openSerial)">
         From the thermometer</button
@@ -39,7 +39,7 @@ async function read(open: () => Promise<LinePort> | LinePort): Promise<void> {
         :disabled="busy"
         @click="read(() => openStandIn(() => Date.now()))"
       >
-        From the stand-in
+        Demo reading
       </button>
     </p>
     <p v-if="state" class="note" role="status">{{ state }}</p>

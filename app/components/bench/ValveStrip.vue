@@ -44,7 +44,7 @@ defineEmits<{ choose: [valveId: string] }>()
         :length="valves.length > 2 ? 280 : 430"
       />
       <span class="foot"
-        ><span>{{ valve.lookAgain ? 'Look again: an answer was taken back' : valve.words }}</span
+        ><span>{{ valve.lookAgain ? 'Look again: an answer was undone' : valve.words }}</span
         ><span>{{ valve.other }}</span></span
       >
     </button>

@@ -30,16 +30,14 @@ const locking = computed(() => {
   const bySet = props.view.pin.spec.engine.valves.find(v => v.adjuster === 'screw')
   const valve = props.view.state.valves.find(v => v.valveId === bySet?.id)
   const aim = valve && aimOf(props.view, valve)
-  return aim?.shift
-    ? `${capital(aim.by)}: ${shiftWords(aim.shift)}.`
-    : 'No locknut allowance yet: that needs two locks on record.'
+  return aim?.shift ? `${capital(aim.by)}: ${shiftWords(aim.shift)}.` : 'No locknut allowance yet: needs two on record.'
 })
 const habit = computed(() => props.view.state.bladeHabit ?? props.view.pin.bladeHabit)
 </script>
 
 <template>
   <PanelFrame title="Ways of setting" label="Target, blade, locking and proof" @back="$emit('back')">
-    <h3>Set to</h3>
+    <h3>Set valves to</h3>
     <button
       v-for="t in TARGET_SCHOOLS"
       :key="t"
@@ -73,7 +71,7 @@ const habit = computed(() => props.view.state.bladeHabit ?? props.view.pin.blade
       class="key pick"
       @click="$emit('record', { type: 'aim-off-chosen', payload: { shiftMm: null } })"
     >
-      <b>Use the recorded locks again</b>
+      <b>Use the recorded shift again</b>
     </button>
     <h3>What proves a valve</h3>
     <button
@@ -88,7 +86,7 @@ const habit = computed(() => props.view.state.bladeHabit ?? props.view.pin.blade
     >
       <b>{{ PROOF_NAMES[p] }}<small v-if="p === shopsProof">the shop’s way</small></b>
     </button>
-    <p class="note">A blade that is pinched by the lock is ruined. An exhaust tends to close with use.</p>
+    <p class="note">A blade that the lock pinches is ruined. Exhausts tend to tighten with use.</p>
   </PanelFrame>
 </template>
 

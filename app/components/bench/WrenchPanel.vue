@@ -78,7 +78,7 @@ function choose(name: string | null): void {
       class="quiet"
       @click="emit('record', { type: 'wrench-taken', payload: { wrench: null, adapter: null } })"
     >
-      By hand, no wrench
+      By hand, no torque wrench
     </button>
   </PanelFrame>
 </template>

@@ -26,8 +26,8 @@ const WHATS: { value: What; label: string }[] = [
   { value: 'owner', label: 'Another owner' },
   { value: 'meter', label: 'The meter was read' },
   { value: 'visit', label: 'An earlier visit, from paper' },
-  { value: 'engine', label: 'Another engine was put in' },
-  { value: 'double', label: 'It is on record twice' },
+  { value: 'engine', label: 'The engine was swapped' },
+  { value: 'double', label: 'It’s on record twice' },
 ]
 const id = computed(() => props.seen.machine.id)
 const today = new Intl.DateTimeFormat('en-CA').format(new Date())
@@ -68,7 +68,7 @@ async function submit(): Promise<void> {
   kept.value = ''
   const answer = await send()
   if (!answer) return
-  kept.value = 'Kept.'
+  kept.value = 'Saved.'
   emit('changed', what.value === 'double' ? intoId.value! : undefined)
 }
 </script>
@@ -76,7 +76,7 @@ async function submit(): Promise<void> {
 <template>
   <div class="actions-panel">
     <header>
-      <h2>Put right</h2>
+      <h2>Edit</h2>
       <button type="button" class="quiet" @click="emit('done')">Close</button>
     </header>
     <ChoiceField v-model="what" label="What" :options="WHATS" />
@@ -124,7 +124,7 @@ async function submit(): Promise<void> {
         </div></template
       >
       <template v-else-if="what === 'engine'"
-        ><p class="note">Drift begins anew with the new engine. Visits of the old one stay in the log.</p>
+        ><p class="note">Drift starts over with the new engine. Visits of the old one stay in the log.</p>
         <TextField v-model="told.on" label="Put in on" type="date" :wrong="form.wrong('on')" /><ModelPick
           v-model="model"
           label="Engine model now"
@@ -134,7 +134,7 @@ async function submit(): Promise<void> {
           :wrong="form.wrong('words')"
       /></template>
       <template v-else
-        ><p class="note">All that is on record here goes over to the other; this entry and its tag are gone.</p>
+        ><p class="note">Everything on record here moves to the other one; this entry and its tag are removed.</p>
         <MachinePick v-model="into" label="The one that stays" :but-id="id" :wrong="form.wrong('intoId')"
       /></template>
       <p v-if="form.failed.value" class="wrong" role="alert">{{ form.failed.value }}</p>

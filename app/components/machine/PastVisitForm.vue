@@ -51,7 +51,7 @@ async function submit(): Promise<void> {
   if (wrong) return
   const answer = await pastVisit(props.seen.machine.id, { ...given, meter: meterOf(given.meter), valves: body })
   if (!answer) return
-  kept.value = 'Kept: it stands in the log by its day.'
+  kept.value = 'Saved in the log, by its day.'
   emit('changed')
 }
 </script>
@@ -72,9 +72,7 @@ async function submit(): Promise<void> {
         >The meter was replaced before</label
       >
     </div>
-    <p class="note">
-      Two figures with a dash are from what went to what did not; one alone counts as half a thou either way.
-    </p>
+    <p class="note">Two figures with a dash: from what went in to what didn’t. One alone counts as ± half a thou.</p>
     <fieldset v-for="v in seen.valves" :key="v.valveId">
       <legend>{{ v.name }}</legend>
       <div class="pair">
@@ -89,7 +87,7 @@ async function submit(): Promise<void> {
     <TextField v-model="given.words" label="What else the paper says" :wrong="form.wrong('words')" />
     <p v-if="form.failed.value" class="wrong" role="alert">{{ form.failed.value }}</p>
     <p v-else-if="kept" class="note" role="status">{{ kept }}</p>
-    <div class="actions"><Button type="submit" label="Keep the visit" :loading="form.busy.value" /></div>
+    <div class="actions"><Button type="submit" label="Save the visit" :loading="form.busy.value" /></div>
   </form>
 </template>
 

@@ -21,7 +21,7 @@ const words = (p: PhotoRow) =>
     <ul v-if="photos.length || waiting.length" aria-label="Photos">
       <li v-for="p in waiting" :key="p.id" data-testid="photo-waiting">
         <img :src="p.address" alt="Photo kept on this device" width="108" height="81" />
-        <small>{{ p.refused ?? 'Kept on this device, not sent yet' }}</small>
+        <small>{{ p.refused ?? 'Saved on this device, not sent yet' }}</small>
         <button type="button" class="link" aria-label="Remove the photo that was not sent" @click="discard(p.id)">
           Remove
         </button>

@@ -35,8 +35,8 @@ async function tell(how: 'copied' | 'printed' | 'sent'): Promise<void> {
     how === 'sent'
       ? `In the outbox as ${answer.file}.`
       : how === 'copied'
-        ? 'Copied, and written down as told.'
-        : 'Written down as told.'
+        ? 'Copied, and noted as told.'
+        : 'Noted as told.'
   emit('told')
 }
 </script>

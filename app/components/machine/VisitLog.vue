@@ -30,8 +30,7 @@ const entries = computed((): Entry[] =>
 <template>
   <section class="log" aria-label="Visits">
     <p v-if="entries.length === 0" class="none">
-      No visit is on record yet. What the first one finds and leaves stands here; a visit from paper can be entered
-      under “Put right”.
+      No visits yet. What each one finds and leaves will show here. Enter a visit from paper under “Edit”.
     </p>
     <template v-for="(e, i) in entries" :key="i">
       <component

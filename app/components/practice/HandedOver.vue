@@ -13,16 +13,16 @@ const hints = computed(() => {
 
 <template>
   <div class="handed">
-    <p class="label">Handed over in {{ time }}</p>
+    <p class="label">Finished in {{ time }}</p>
     <p class="score" data-testid="score">{{ marked.score }} <small>of 100</small></p>
     <p class="why">
-      {{ hints }}{{ marked.marks.filter(m => m.grade !== 'right').length }} marks against it. Right ones need no words.
+      {{ hints }}{{ marked.marks.filter(m => m.grade !== 'right').length }} mistakes. Only these are listed.
     </p>
     <p class="why" role="status">{{ kept }}</p>
     <div class="after">
       <button type="button" class="key go" @click="$emit('again')">The same engine again</button
-      ><button type="button" class="key go" @click="$emit('another')">Another like it</button
-      ><button type="button" class="key go" @click="$emit('leave')">Choose anew</button>
+      ><button type="button" class="key go" @click="$emit('another')">Another one like it</button
+      ><button type="button" class="key go" @click="$emit('leave')">Choose another</button>
     </div>
   </div>
 </template>

@@ -6,11 +6,11 @@ defineEmits<{ hint: []; handOver: [] }>()
 
 <template>
   <footer class="foot">
-    <p>{{ said ? 'Marked at the end, not now.' : 'Nothing said yet.' }}</p>
+    <p>{{ said ? 'Marked at the end.' : 'Nothing said yet.' }}</p>
     <button v-if="hints" type="button" class="quiet" data-testid="hint" @click="$emit('hint')">
       Ask, costs 2 <kbd>H</kbd></button
     ><button type="button" class="quiet" :class="{ ready: done }" data-testid="hand-over" @click="$emit('handOver')">
-      Hand it over
+      Finish and mark it
     </button>
   </footer>
 </template>

@@ -64,10 +64,10 @@ function keep(): void {
         type="button"
         class="quiet"
         :disabled="busy"
-        :aria-label="`Take ${set.name} off the shelf`"
+        :aria-label="`Remove ${set.name} from the shelf`"
         @click="$emit('remove')"
       >
-        Take off
+        Remove
       </button>
     </header>
     <div class="blades">
@@ -99,7 +99,7 @@ function keep(): void {
       />
       <div class="actions">
         <Button type="submit" label="Keep" :loading="busy" /><button type="button" class="quiet" @click="open = null">
-          Leave it
+          Cancel
         </button>
       </div>
     </form>

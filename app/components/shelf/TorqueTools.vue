@@ -98,10 +98,10 @@ const ANGLES: Record<number, string> = { 0: 'straight on', 90: 'square on', 180:
             ><button
               type="button"
               class="quiet"
-              :aria-label="`Take ${w.name} off the shelf`"
+              :aria-label="`Remove ${w.name} from the shelf`"
               @click="emit('removeWrench', w.id)"
             >
-              Take off
+              Remove
             </button></span
           >
         </td>
@@ -109,7 +109,7 @@ const ANGLES: Record<number, string> = { 0: 'straight on', 90: 'square on', 180:
     </tbody>
   </table>
   <p v-if="wrenches.length === 0" class="note">
-    None yet. With one, the Bench says what to set it to, crow’s-foot or not.
+    None yet. With one, the Bench tells you what to set it to, with or without a crow’s-foot.
   </p>
   <form v-if="isLead" class="grid" aria-label="Torque wrench" @submit.prevent="keepWrench">
     <TextField v-model="wrench.name" label="Wrench" placeholder="Small click" :wrong="form.wrong('name')" /><ChoiceField
@@ -142,12 +142,13 @@ const ANGLES: Record<number, string> = { 0: 'straight on', 90: 'square on', 180:
       :wrong="form.wrong('calibrationDue')"
     />
     <div class="actions wide">
-      <Button
-        type="submit"
-        :label="wrench.id === null ? 'Add the wrench' : 'Keep the change'"
-        :loading="form.busy.value"
-      /><button v-if="wrench.id !== null" type="button" class="quiet" @click="Object.assign(wrench, EMPTY)">
-        Leave it
+      <Button type="submit" :label="wrench.id === null ? 'Add the wrench' : 'Save'" :loading="form.busy.value" /><button
+        v-if="wrench.id !== null"
+        type="button"
+        class="quiet"
+        @click="Object.assign(wrench, EMPTY)"
+      >
+        Cancel
       </button>
     </div>
   </form>
@@ -173,10 +174,10 @@ const ANGLES: Record<number, string> = { 0: 'straight on', 90: 'square on', 180:
             ><button
               type="button"
               class="quiet"
-              :aria-label="`Take ${a.name} off the shelf`"
+              :aria-label="`Remove ${a.name} from the shelf`"
               @click="emit('removeAdapter', a.id)"
             >
-              Take off
+              Remove
             </button></span
           >
         </td>
@@ -198,11 +199,7 @@ const ANGLES: Record<number, string> = { 0: 'straight on', 90: 'square on', 180:
       :wrong="form.wrong('angleDeg')"
     />
     <div class="actions wide">
-      <Button
-        type="submit"
-        :label="adapter.id === null ? 'Add the adapter' : 'Keep the change'"
-        :loading="form.busy.value"
-      />
+      <Button type="submit" :label="adapter.id === null ? 'Add the adapter' : 'Save'" :loading="form.busy.value" />
     </div>
   </form>
 </template>

@@ -17,7 +17,7 @@ const day = (iso: string | null, zone: string) =>
   <section class="tokens" aria-label="Other software">
     <h2>Other software</h2>
     <p class="note">
-      A token lets another program of this shop read models and the figures in force, and nothing else. What it may ask:
+      A token lets another of the shop’s programs read models and current figures, and nothing else. What it can ask:
       <a href="/api/v1/openapi.json">/api/v1/openapi.json</a>.
     </p>
     <p v-if="made" class="made" role="status">
@@ -41,8 +41,8 @@ const day = (iso: string | null, zone: string) =>
           <td>{{ day(t.usedAt, timeZone) }}</td>
           <td>
             <span v-if="t.revokedAt">ended {{ day(t.revokedAt, timeZone) }}</span
-            ><button v-else type="button" class="quiet" :aria-label="`End ${t.name}`" @click="$emit('end', t.id)">
-              End it
+            ><button v-else type="button" class="quiet" :aria-label="`Cancel ${t.name}`" @click="$emit('end', t.id)">
+              Cancel it
             </button>
           </td>
         </tr>

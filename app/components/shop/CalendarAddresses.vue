@@ -12,9 +12,9 @@ const day = (iso: string, zone: string) =>
   <section class="calendar" aria-label="Calendar">
     <h2>Calendar</h2>
     <p class="note">
-      A calendar program that knows the address fetches what is due, with owners’ names, without signing in. Give it to
-      nobody else, and end it when it got about.
-      <a href="/api/calendar" download="wembric-due.ics">Or take it as a file, once</a>.
+      A calendar program with this address sees what is due, with owners’ names, without signing in. Share it with
+      nobody else, and cancel it if it gets out.
+      <a href="/api/calendar" download="wembric-due.ics">Or download it once as a file</a>.
     </p>
     <p v-if="made" class="made" role="status">
       <b>Copy it now; it is not shown again.</b><code data-testid="calendar-address">{{ made }}</code>
@@ -22,8 +22,8 @@ const day = (iso: string, zone: string) =>
     <ul v-if="addresses.length">
       <li v-for="(a, i) in addresses" :key="a.id">
         <span>Made by {{ a.madeBy }}, {{ day(a.madeAt, timeZone) }}</span
-        ><button type="button" class="quiet" :aria-label="`End the address ${i + 1}`" @click="$emit('end', a.id)">
-          End it
+        ><button type="button" class="quiet" :aria-label="`Cancel address ${i + 1}`" @click="$emit('end', a.id)">
+          Cancel it
         </button>
       </li>
     </ul>

@@ -85,11 +85,7 @@ const { form, open, own, mayApprove, asking, reason, approve, sendBack, day } = 
       <NuxtLink v-else class="key" :to="`/spec-book/${modelId}`"><b>Wait</b><small>it stays a draft</small></NuxtLink>
     </template>
     <p v-else-if="open" class="needs">
-      {{
-        own
-          ? 'An author does not approve their own draft: a lead who did not write it looks at it.'
-          : 'A lead approves it or sends it back.'
-      }}
+      {{ own ? 'You can’t approve your own draft: another lead checks it.' : 'A lead approves it or sends it back.' }}
     </p>
     <p v-if="form.failed.value" class="wrong" role="alert">{{ form.failed.value }}</p>
     <section v-if="oldJobs.length" class="jobs">
@@ -98,7 +94,7 @@ const { form, open, own, mayApprove, asking, reason, approve, sendBack, day } = 
         <NuxtLink :to="`/jobs/${j.id}`">Job {{ j.number }}, {{ j.machine }}</NuxtLink
         ><span>{{ j.person }}, revision {{ j.revision }}</span>
       </p>
-      <p class="note">They keep it until their mechanic takes the new one, and the sheet says which.</p>
+      <p class="note">They keep it until their mechanic switches, and the sheet shows which one.</p>
     </section>
     <p class="others"><NuxtLink :to="`/spec-book/${modelId}`">Back to the model</NuxtLink></p>
   </aside>

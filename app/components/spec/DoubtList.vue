@@ -23,7 +23,7 @@ const left = () => props.doubts.filter(d => !answered.value.includes(d.id)).leng
       }}
     </h2>
     <p>
-      Look at the page again. Put the figure right above, or say that it is printed so; your answer is kept with the
+      Check the page again. Correct the figure above, or say that it is printed that way; your answer is saved with the
       revision.
     </p>
     <div v-for="d in doubts" :key="d.id" class="doubt" :data-doubt="d.field">
@@ -32,7 +32,7 @@ const left = () => props.doubts.filter(d => !answered.value.includes(d.id)).leng
         <b>{{ d.readings[0] }}</b><span>or</span><b>{{ d.readings[1] }}</b>
       </p>
       <button type="button" class="quiet" :aria-pressed="answered.includes(d.id)" @click="toggle(d.id)">
-        {{ answered.includes(d.id) ? '✓ As printed' : 'It is printed so' }}
+        {{ answered.includes(d.id) ? '✓ As printed' : 'It’s printed that way' }}
       </button>
     </div>
   </section>

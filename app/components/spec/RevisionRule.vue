@@ -44,7 +44,7 @@ const isAssumed = computed(() => inForce.value?.approvedAt === null)
 
 <template>
   <section class="revisions" aria-label="Revisions">
-    <p class="head"><b>Revisions</b> a job keeps the one it began with</p>
+    <p class="head"><b>Revisions</b> a job keeps the one it started with</p>
     <div class="years" aria-hidden="true">
       <span v-if="inForce && !isAssumed" class="force" :style="{ left: left(at(inForce)), right: 0 }" />
       <span v-for="y in years" :key="y" class="year" :style="{ left: left(Date.UTC(y, 0, 1)) }">{{ y }}</span>

@@ -92,7 +92,7 @@ const FLAGS = { same: '= same', changed: '≠ Changed', added: '+ Added', remove
     <p v-if="same.length" class="folded">
       <b>= {{ same.length }} more the same</b><span>{{ same.map(l => l.name.toLowerCase()).join(', ') }}</span
       ><button type="button" class="link" @click="allShown = !allShown">
-        {{ allShown ? 'Fold them' : 'Show them' }}
+        {{ allShown ? 'Hide them' : 'Show them' }}
       </button>
     </p>
   </div>

@@ -39,7 +39,7 @@ const day = (iso: string) =>
   new Date(iso).toLocaleDateString('en-GB', { day: 'numeric', month: 'short', timeZone: 'UTC' })
 const pdf = computed(() => `/api/customers/${id}/summary.pdf?year=${year.value}&paper=${paper.value}`)
 async function keep(): Promise<void> {
-  kept.value = (await other.send(() => api('PUT /api/customers/:id', { id, body: given }))) ? 'Kept.' : ''
+  kept.value = (await other.send(() => api('PUT /api/customers/:id', { id, body: given }))) ? 'Saved.' : ''
   if (kept.value) await loadYear()
 }
 async function merge(): Promise<void> {
@@ -121,7 +121,7 @@ async function remove(): Promise<void> {
           />
           <div class="actions">
             <button type="button" class="quiet" :disabled="!intoId" @click="merge">Merge</button
-            ><button type="button" class="quiet" @click="remove">Take off the list</button>
+            ><button type="button" class="quiet" @click="remove">Remove owner</button>
           </div>
         </div>
         <p v-if="other.failed.value" class="wrong" role="alert">{{ other.failed.value }}</p>

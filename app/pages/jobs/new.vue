@@ -52,7 +52,7 @@ const setOptions = computed(() => sets.value.map(s => ({ value: s.id, label: s.n
 
 async function open(): Promise<void> {
   const meter = meterOf(job.meter)
-  meterWrong.value = meter === undefined ? 'Give the meter as a figure such as 1204.5, or leave it empty.' : ''
+  meterWrong.value = meter === undefined ? 'Type the meter as a number like 1204.5, or leave it empty.' : ''
   if (meter === undefined || !machine.value) return
   const made = await form.send(() => api('POST /api/jobs', { body: { ...job, meter, machineId: machine.value!.id } }))
   if (made) await navigateTo(`/jobs/${made.id}`)
@@ -90,7 +90,7 @@ function added(row: MachineRow): void {
         </li>
       </ul>
       <p v-if="found?.length === 0" class="lead">
-        {{ text ? 'No machine of this shop fits. Add it.' : 'This shop has no machines yet. Add the first.' }}
+        {{ text ? 'No machine like that in this shop. Add it.' : 'This shop has no machines yet. Add the first.' }}
       </p>
       <p v-if="failed || loading.failed.value" class="wrong" role="alert">{{ failed || loading.failed.value }}</p>
       <div class="actions">
@@ -105,7 +105,7 @@ function added(row: MachineRow): void {
         {{ machine.revision ?? 'none' }}<b v-if="machine.status === 'draft'"> (draft)</b>; you confirm it at the bench.
       </p>
       <p v-if="machine.openJobId" class="said">
-        This machine has an open job. <NuxtLink :to="`/jobs/${machine.openJobId}`">Go on with that one</NuxtLink>.
+        This machine has an open job. <NuxtLink :to="`/jobs/${machine.openJobId}`">Open that one</NuxtLink>.
       </p>
       <div class="grid">
         <TextField
@@ -114,7 +114,7 @@ function added(row: MachineRow): void {
           inputmode="decimal"
           :note="
             machine.lastMeter === null
-              ? 'Not read before. Empty means not read.'
+              ? 'No reading yet. Leave it empty if you didn’t read it.'
               : `Last time ${formatMeter(machine.lastMeter, machine.meterUnit)}.`
           "
           :wrong="meterWrong || form.wrong('meter')"
@@ -129,7 +129,7 @@ function added(row: MachineRow): void {
         <TextField
           v-model="job.complaint"
           class="wide"
-          label="What did it come for?"
+          label="Complaint"
           placeholder="hard to start, due, ticks …"
           :wrong="form.wrong('complaint')"
         />
@@ -147,7 +147,7 @@ function added(row: MachineRow): void {
           class="quiet"
           @click="machine = null"
         >
-          Another machine
+          A different machine
         </button>
       </div>
     </form>

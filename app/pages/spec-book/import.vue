@@ -147,10 +147,10 @@ const again = () => {
 
 <template>
   <main class="form import">
-    <h1>Take models in from a file</h1>
+    <h1>Import models from a file</h1>
     <p class="lead">
-      CSV in UTF-8 with a heading, or the JSON that an export writes. You see what each row would do first; nothing is
-      written until you accept, and then all of it at once.
+      CSV in UTF-8 with a heading row, or JSON from an export. You first see what each row would do; nothing is saved
+      until you accept, and then all of it at once.
     </p>
     <div v-if="!taken && sent === null" class="choose">
       <label for="file">File</label
@@ -173,14 +173,9 @@ const again = () => {
         ><button v-if="!busy" type="button" class="quiet" @click="again">Another file</button>
       </p>
       <section v-if="taken.state === 'uploaded' && taken.format === 'csv'" class="mapping" aria-label="Columns">
-        <h2>Which column is what</h2>
+        <h2>What each column holds</h2>
         <div class="grid">
-          <ChoiceField
-            v-model="delimiter"
-            label="Cells are parted by"
-            :options="DELIMITERS"
-            @update:model-value="respelt"
-          />
+          <ChoiceField v-model="delimiter" label="Separator" :options="DELIMITERS" @update:model-value="respelt" />
         </div>
         <div class="scroll">
           <table class="rows">
@@ -212,12 +207,12 @@ const again = () => {
         <p class="note">
           {{
             mapping.every(m => m !== LEFT_OUT)
-              ? 'Every column has its place.'
+              ? 'Every column is assigned.'
               : `${mapping.filter(m => m === LEFT_OUT).length} left out.`
           }}
           What you choose is remembered for the next file.
         </p>
-        <div class="actions"><Button label="Look at the rows" @click="read" /></div>
+        <div class="actions"><Button label="Check the rows" @click="read" /></div>
       </section>
       <div v-if="busy" class="running" role="status">
         <p>
@@ -273,7 +268,7 @@ const again = () => {
                   class="quiet"
                   @click="asPrinted(r)"
                 >
-                  It is printed so
+                  It’s printed that way
                 </button>
               </td>
             </tr>
@@ -291,13 +286,13 @@ const again = () => {
         <div v-if="taken.mayApproveOwn && writes" class="grid">
           <TextField
             v-model="approveBecause"
-            label="Approved by yourself, because"
+            label="Why you approve your own entry"
             note="You are the only lead. Empty: they are drafts."
           />
         </div>
         <p v-if="taken.counts.problem" class="note">
-          Rows with a problem stay out. Put them right in the file and take it in again: the others will be “the same”
-          then.
+          Rows with a problem are left out. Correct them in the file and import it again: the others will then be “the
+          same”.
         </p>
         <div class="actions">
           <Button
@@ -313,9 +308,9 @@ const again = () => {
         </div>
       </section>
       <p v-if="taken.state === 'done'" class="done" role="status">
-        <b>✓ Written.</b> {{ taken.message }} <NuxtLink to="/spec-book">To the book</NuxtLink>
+        <b>✓ Saved.</b> {{ taken.message }} <NuxtLink to="/spec-book">To the book</NuxtLink>
       </p>
-      <p v-if="taken.state === 'cancelled'" class="done" role="status"><b>Cancelled.</b> Nothing of it was written.</p>
+      <p v-if="taken.state === 'cancelled'" class="done" role="status"><b>Cancelled.</b> Nothing was saved.</p>
       <p v-if="taken.state === 'failed'" class="wrong" role="alert">{{ taken.message || 'It could not be read.' }}</p>
     </template>
   </main>

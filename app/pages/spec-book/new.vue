@@ -25,7 +25,7 @@ onMounted(async () => {
   if (!session.isLead) return
   const people = await form.send(() => api('GET /api/people'))
   onlyLead.value = people?.filter(p => p.role === 'lead').length === 1
-  if (onlyLead.value) approveBecause.value = 'The only lead here; looked at the page twice'
+  if (onlyLead.value) approveBecause.value = 'I checked the page twice'
 })
 
 async function submit(): Promise<void> {
@@ -50,7 +50,7 @@ async function submit(): Promise<void> {
     <form class="form" novalidate @submit.prevent="submit">
       <h1>Add a model and its spec</h1>
       <p class="lead">
-        What you leave empty is taken as assumed or not on record, and is marked so at the bench. From a file:
+        What you leave empty is assumed, or not on record, and is marked that way at the bench. From a file:
         <NuxtLink to="/spec-book/import">import</NuxtLink>.
         {{
           onlyLead
@@ -61,7 +61,7 @@ async function submit(): Promise<void> {
       <IdentityFields v-model="model" :wrong="form.wrong" />
       <SpecFields v-model:spec="spec" v-model:firing="firing" :wrong="wrong" :odd="f => given.doubtAt(f)?.says" />
       <div v-if="onlyLead" class="grid">
-        <TextField v-model="approveBecause" label="Approved by yourself, because" note="Empty: it stays a draft." />
+        <TextField v-model="approveBecause" label="Why you approve your own entry" note="Empty: it stays a draft." />
       </div>
       <DoubtList v-model="answered" :doubts="doubts" />
       <p v-if="Object.keys(wrong).length" class="wrong" role="alert">

@@ -39,7 +39,7 @@ export function find(view: JobView, { stop, index, valves }: StopWork, todo: (va
   if (vain)
     return ask(
       { kind: 'vain', valveId: vain.valveId, place: view.state.places },
-      `${nameOf(view, vain)}: the screw was opened far, and the blade is still refused.`,
+      `${nameOf(view, vain)}: the screw was opened a long way, and the blade still won’t go in.`,
       false,
     )
   // what is not quite closed reads tighter, never looser: where it reads looser, it is the earlier place that was false
@@ -64,6 +64,6 @@ export const noStop = (view: JobView, valve: ValveState): Asked =>
       valveId: valve.valveId,
       place: view.state.places,
     },
-    `${nameOf(view, valve)}: no stop of this school serves it.`,
+    `${nameOf(view, valve)}: no stop of this method works for it.`,
     asFoundDone(view, valve) && !needsSetting(view, valve) && isProved(view, valve),
   )

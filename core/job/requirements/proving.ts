@@ -31,7 +31,7 @@ export function proving(view: JobView): AskedAt[] {
         ? [
             ask(
               { kind: 'narrower', valveId: more.valveId },
-              'Nobody looked whether a decompressor holds the exhaust at the top.',
+              'Nobody checked whether a decompressor holds the exhaust at the top.',
               false,
             ),
           ]
@@ -45,7 +45,7 @@ export function proving(view: JobView): AskedAt[] {
         ? [
             ask(
               { kind: 'decompressor-test', place: view.state.places },
-              'Nobody looked whether a decompressor holds the exhaust at the top.',
+              'Nobody checked whether a decompressor holds the exhaust at the top.',
               false,
             ),
           ]
@@ -68,7 +68,7 @@ export function proving(view: JobView): AskedAt[] {
         ? [
             ask(
               { kind: 'second-place' },
-              'It kicks or starts hard, and the exhaust was measured at the top only.',
+              'It kicks or starts hard, and the exhaust was only measured at the top.',
               false,
             ),
           ]

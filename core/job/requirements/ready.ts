@@ -13,7 +13,7 @@ export function ready({ state, pin, tools, ...view }: JobView): Asked[] {
     ...unsettledRoles((state.spec ?? tools.pin.spec).engine, state).map(role =>
       ask(
         { kind: 'figure', role },
-        `Two figures are printed for the ${role}, and no lead has said which stands.`,
+        `Two figures are printed for the ${role}, and no lead has said which is right.`,
         false,
       ),
     ),

@@ -35,7 +35,7 @@ export const isProved = (view: JobView, valve: ValveState): boolean =>
 export const measure = (view: JobView, valve: ValveState): Asked =>
   ask(
     { kind: 'as-found', valveId: valve.valveId },
-    `${nameOf(view, valve)}: as found is not proved.`,
+    `${nameOf(view, valve)}: the as-found reading is not proved.`,
     asFoundDone(view, valve),
   )
 export const set = (view: JobView, valve: ValveState): Asked =>
@@ -67,7 +67,7 @@ export function far(view: JobView, valve: ValveState): Asked[] {
     : [
         ask(
           { kind: 'far', valveId: valve.valveId, times },
-          `${nameOf(view, valve)}: its screw is ${(Math.abs(valve.screwDeg) / 360).toFixed(1)} turns from where it was found.`,
+          `${nameOf(view, valve)}: its screw is ${(Math.abs(valve.screwDeg) / 360).toFixed(1)} turns from where you found it.`,
           false,
         ),
       ]
@@ -81,7 +81,7 @@ export const prove = (view: JobView, valve: ValveState): Asked[] => [
   ),
   ask(
     { kind: 'look-again', valveId: valve.valveId },
-    `${nameOf(view, valve)}: what it rested on was taken back.`,
+    `${nameOf(view, valve)}: an answer it relied on was undone.`,
     !valve.lookAgain,
   ),
 ]

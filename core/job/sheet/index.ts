@@ -121,7 +121,7 @@ export function sheet(view: JobView): Sheet {
     figures: [
       ...(state.spec
         ? [
-            `Begun by revision ${view.tools.pin.spec.revision}; revision ${pin.spec.revision} came into force meanwhile and was taken by ${state.spec.by}.`,
+            `Started with revision ${view.tools.pin.spec.revision}; ${state.spec.by} switched to revision ${pin.spec.revision} when it came into force.`,
           ]
         : []),
       ...Object.entries(state.figures).map(

@@ -44,7 +44,7 @@ export async function beginReading(
       throw unfit('settings', 'The headings have changed. Reload the page and look again.')
   }
   if (!(await advanceImport(pool, shopId, id, ['uploaded', 'preview'], 'reading')))
-    throw new Problem('import-busy', 'This file is being read, or is done with. Reload the page.')
+    throw new Problem('import-busy', 'This file is being read, or is already finished. Reload the page.')
   const settings = { ...found.settings, delimiter, mapping }
   await setImportSettings(pool, shopId, id, found.bytes, settings)
   await rememberHeadings(
@@ -59,7 +59,7 @@ export async function beginReading(
 /** Answers every doubt of a row with “as printed”, so that it can be taken. */
 export async function answerRow(pool: Pool, person: SignedIn, id: number, rowNo: number): Promise<ImportRow> {
   if ((await importOf(pool, person.shopId, id)).state !== 'preview')
-    throw new Problem('import-busy', 'This file is being read or written, or is done with. Reload the page.')
+    throw new Problem('import-busy', 'This file is being read or saved, or is already finished. Reload the page.')
   const row = await rowOf(pool, person.shopId, id, rowNo)
   if (!row) throw notFound('row')
   if (!row.content || row.notes.some(n => !n.doubt))
@@ -89,7 +89,7 @@ export async function acceptImport(
   if (fresh + changed === 0) throw unfit('file', 'There is nothing in it to write.')
   const approved = approveBecause !== '' && (await onlyLead(pool, person))
   if (!(await advanceImport(pool, shopId, id, ['preview'], 'writing')))
-    throw new Problem('import-busy', 'This file is being read or written, or is done with. Reload the page.')
+    throw new Problem('import-busy', 'This file is being read or saved, or is already finished. Reload the page.')
   await setImport(pool, shopId, id, { state: 'writing', total: fresh + changed })
   void inBackground(pool, shopId, id, async () => {
     try {
@@ -117,7 +117,7 @@ export async function acceptImport(
 export async function cancelImport(pool: Pool, person: SignedIn, id: number): Promise<ImportResponse> {
   await importOf(pool, person.shopId, id)
   if (!(await advanceImport(pool, person.shopId, id, ['uploaded', 'reading', 'preview', 'writing'], 'cancelled')))
-    throw new Problem('done-already', 'This import is done with already.')
+    throw new Problem('done-already', 'This import is already finished.')
   await dropChunks(pool, person.shopId, id)
   return readImport(pool, person, id)
 }

@@ -47,7 +47,7 @@ async function store(
   for await (const piece of body) {
     bytes += piece.length
     if (bytes > MOST_BYTES)
-      throw new Problem('too-much', 'This file is over 200 MB. Part it, and take the parts in one after another.')
+      throw new Problem('too-much', 'This file is over 200 MB. Split it, and import the parts one after another.')
     waiting.push(piece)
     size += piece.length
     if (size >= CHUNK_BYTES) await flush()

@@ -71,7 +71,7 @@ const about = computed(() => {
         revision {{ seen.machine.revision ?? 'none' }}
       </p>
       <button type="button" class="quiet" @click="panel = { kind: 'photos' }">Photos</button
-      ><button type="button" class="quiet" @click="panel = { kind: 'actions' }">Put right</button
+      ><button type="button" class="quiet" @click="panel = { kind: 'actions' }">Edit</button
       ><NuxtLink v-if="seen.machine.openJobId" class="key go" :to="`/jobs/${seen.machine.openJobId}`"
         >To the open job</NuxtLink
       ><NuxtLink v-else class="key go" :to="`/jobs/new?machine=${id}`">New job</NuxtLink>
@@ -127,7 +127,7 @@ const about = computed(() => {
           <span>{{
             seen.usePerDay === null
               ? 'Use a day: not enough yet.'
-              : `${seen.usePerDay.toFixed(1)} ${unit} a day. Fans hold eight of ten.`
+              : `${seen.usePerDay.toFixed(1)} ${unit} a day. Fans are right 8 times in 10.`
           }}</span><button v-if="due" type="button" class="quiet" @click="panel = { kind: 'tell' }">
             Tell the owner
           </button>

@@ -94,8 +94,8 @@ async function rename(): Promise<void> {
           </li>
           <li v-if="betweenLines.length === 0">nothing else than before</li>
         </ul>
-        <p>What you typed is still below. Take over what is right, then save.</p>
-        <button type="button" class="quiet" @click="seen">I have looked at it</button>
+        <p>What you typed is still below. Keep what is right, then save.</p>
+        <button type="button" class="quiet" @click="seen">I have checked it</button>
       </section>
       <form novalidate class="inner" @submit.prevent="submit">
         <SpecFields v-model:spec="spec" v-model:firing="firing" :wrong="wrong" :odd="f => drafted.doubtAt(f)?.says" />
@@ -122,7 +122,7 @@ async function rename(): Promise<void> {
       </form>
       <form v-if="session.isLead" novalidate class="inner" @submit.prevent="rename">
         <h2>What it is called and found by</h2>
-        <p class="lead">This is no part of the figures and counts at once.</p>
+        <p class="lead">This isn’t part of the figures and takes effect at once.</p>
         <IdentityFields v-model="model" :wrong="naming.wrong" />
         <p v-if="naming.failed.value" class="wrong" role="alert">{{ naming.failed.value }}</p>
         <div class="actions">

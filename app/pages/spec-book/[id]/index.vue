@@ -185,7 +185,7 @@ useKeys({
             <p class="small">
               {{
                 answeredBy(doubts.find(d => d.id.startsWith(`units:${clash!.role}`))!.id) ||
-                'Nobody has said yet which is meant.'
+                'Nobody has said yet which one is right.'
               }}
             </p>
           </div>

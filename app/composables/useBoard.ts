@@ -1,3 +1,4 @@
+import { LOCALE } from '~~/core/units'
 import { useNow } from '@vueuse/core'
 import { computed, onMounted, ref } from 'vue'
 import { type BayColumn, coldByClock } from '~~/core/job'
@@ -17,8 +18,8 @@ export function useBoard() {
   /** The shop's time, however this device's clock stands. */
   const nowMs = computed(() => tick.value.getTime() + session.skewMs)
   const clock = (atMs: number): string =>
-    new Date(atMs).toLocaleTimeString('en-GB', {
-      hour: '2-digit',
+    new Date(atMs).toLocaleTimeString(LOCALE, {
+      hour: 'numeric',
       minute: '2-digit',
       timeZone: session.shop?.timeZone ?? 'UTC',
     })

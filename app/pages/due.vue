@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { LOCALE } from '~~/core/units'
 import { useHead } from '#imports'
 import { NuxtLink } from '#components'
 import { computed, onMounted, ref, watch } from 'vue'
@@ -19,7 +20,7 @@ const load = async () => {
 onMounted(load)
 watch(weeks, load)
 const day = (iso: string) =>
-  new Date(iso).toLocaleDateString('en-GB', {
+  new Date(iso).toLocaleDateString(LOCALE, {
     weekday: 'short',
     day: 'numeric',
     month: 'short',
@@ -27,7 +28,7 @@ const day = (iso: string) =>
     timeZone: 'UTC',
   })
 const date = (iso: string) =>
-  new Date(iso).toLocaleDateString('en-GB', { day: 'numeric', month: 'long', timeZone: 'UTC' })
+  new Date(iso).toLocaleDateString(LOCALE, { day: 'numeric', month: 'long', timeZone: 'UTC' })
 interface Week {
   key: string
   name: string

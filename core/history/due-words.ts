@@ -1,8 +1,8 @@
-import { formatMeter, type MeterUnit } from '../units'
+import { LOCALE, formatMeter, type MeterUnit } from '../units'
 import type { DueReason, NextDue } from './next-due'
 
 const DAY_MS = 86_400_000
-const DAYS = new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'short', year: 'numeric', timeZone: 'UTC' })
+const DAYS = new Intl.DateTimeFormat(LOCALE, { day: 'numeric', month: 'short', year: 'numeric', timeZone: 'UTC' })
 const day = (atMs: number): string => DAYS.format(atMs)
 /** A use in the meter's own figures; a replaced meter has none, so that what is left of it is said. */
 const useWords = (total: number, firstMeter: number | null, unit: MeterUnit): string =>

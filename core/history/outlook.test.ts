@@ -201,8 +201,8 @@ describe('words for an owner', () => {
       owner: 'R. Owner',
       shop: 'A Shop',
       lines: [
-        { machine: 'Mower', tag: 'M-1', when: 'Due 200 h, about 3 May 2025', why: 'By the maker’s interval.' },
-        { machine: 'Pump', tag: 'M-2', when: 'Due 9 May 2025', why: 'Time comes before use.' },
+        { machine: 'Mower', tag: 'M-1', when: 'Due 200 h, about May 3, 2025', why: 'By the maker’s interval.' },
+        { machine: 'Pump', tag: 'M-2', when: 'Due May 9, 2025', why: 'Time comes before use.' },
       ],
     })
     expect(subject).toBe('Valve check due: 2 machines')
@@ -210,7 +210,7 @@ describe('words for an owner', () => {
       'Dear R. Owner',
       'Mower (M-1)',
       'Pump (M-2)',
-      '200 h, about 3 May 2025',
+      '200 h, about May 3, 2025',
       'cold engine',
       'A Shop',
     ])

@@ -1,6 +1,6 @@
 import { type NextDue, outlook, type Visit, whyWords } from '../history'
 import { limitsOf } from '../feeler'
-import { formatMeter } from '../units'
+import { LOCALE, formatMeter } from '../units'
 import type { JobState } from './job-state'
 import { clearanceOf, type JobView, verdictIn } from './view'
 
@@ -27,7 +27,7 @@ export function dueWords({ pin }: Pick<JobView, 'pin'>, due: Due): string {
   const parts = [
     due.use !== null && formatMeter(due.use, pin.machine.meterUnit),
     due.date !== null &&
-      new Date(due.date).toLocaleDateString('en-GB', {
+      new Date(due.date).toLocaleDateString(LOCALE, {
         day: 'numeric',
         month: 'short',
         year: 'numeric',

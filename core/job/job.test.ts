@@ -355,8 +355,8 @@ describe('progress, board and sheet', () => {
     expect(made.valves[1]?.rounds.length).toBeGreaterThan(0)
     expect(made).toMatchObject({
       closed: { by: 'Ada' },
-      machine: { meter: '1 200 km', sinceLast: '1 000 km since last' },
-      nextDue: '5 200 km or 25 Nov 2027',
+      machine: { meter: '1,200 km', sinceLast: '1,000 km since last' },
+      nextDue: '5,200 km or Nov 25, 2027',
     })
     expect(made.cameOff.every(i => i.back)).toBe(true)
   })

@@ -93,5 +93,5 @@ describe('torque and temperature', () => {
     expect(Math.abs(newtonMetres(value, from) / newtonMetres(1, to) - other)).toBeLessThan(other % 1 ? 0.06 : 0.5),
   )
   it('35 °C is 95 °F', () => expect(fahrenheit(35)).toBe(95))
-  it('writes a meter with its unit', () => expect(formatMeter(14260, 'km')).toBe('14 260 km'))
+  it('writes a meter with its unit', () => expect(formatMeter(14260, 'km')).toBe('14,260 km'))
 })

@@ -1,3 +1,4 @@
+import { LOCALE } from '../../core/units'
 import { LRUCache } from 'lru-cache'
 import { planDay, type Turn, type Work } from '../../core/board'
 import { temperatureAt } from '../../core/cooling'
@@ -126,7 +127,7 @@ async function cardOf(
 }
 
 const clock = (atMs: number, timeZone: string): string =>
-  new Date(atMs).toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit', timeZone })
+  new Date(atMs).toLocaleTimeString(LOCALE, { hour: 'numeric', minute: '2-digit', timeZone })
 
 /**
  * The day's work as `planDay` takes it: each open card's valves, and other tasks also of a signed one. What is on hold
@@ -217,7 +218,7 @@ export async function bayOf(db: Db, shopId: number, now: Date, role: PersonRole 
           why: turn.filling ? `${crew.find(p => p.id === turn.person)?.name ?? 'Somebody'} could take it` : turn.why,
         }
       : null
-  const today = new Intl.DateTimeFormat('en-GB', { timeZone, weekday: 'long', day: 'numeric', month: 'long' }).format(
+  const today = new Intl.DateTimeFormat(LOCALE, { timeZone, weekday: 'long', day: 'numeric', month: 'long' }).format(
     now,
   )
   return {

@@ -66,7 +66,7 @@ export class Apprentice {
 
   /** Works screw and nut as asked. @returns whether a blade is to be slid in after it */
   private async atTheValve(text: string): Promise<boolean> {
-    const screw = /^Turn the screw (\d+)° (anti)?clockwise/.exec(text)
+    const screw = /^Turn the screw (\d+)° (counter)?clockwise/.exec(text)
     if (screw) await this.take('screw')
     if (screw) await this.screw(Number(screw[1]) * (screw[2] ? -1 : 1))
     else if (/nip the nut/.test(text)) await this.nut('nipped')
@@ -79,10 +79,10 @@ export class Apprentice {
   async step(): Promise<boolean> {
     const text = await this.asked()
     if (text === 'Hand the engine over') return false
-    if (/^Turn on\b/.test(text)) await this.turnToT()
-    else if (/^Turn one full turn/.test(text)) await this.turnToT(1)
+    if (/^Turn (until|another)\b/.test(text)) await this.turnToT()
+    else if (/^One (more )?full turn/.test(text)) await this.turnToT(1)
     else if (/^Turn it over two/.test(text)) await this.twoTurns()
-    if (/^Turn (on|one|it)\b/.test(text)) await this.answer(1)
+    if (/^(Turn (until|another|it)|One (more )?full turn)\b/.test(text)) await this.answer(1)
     else if (/^Wiggle both/.test(text)) await this.answer(keyOf(await this.wiggle()))
     else await this.answer((await this.atTheValve(text)) ? await this.slide() : 1)
     return true

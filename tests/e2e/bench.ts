@@ -60,7 +60,7 @@ function keyFor(text: string, label: string, gaps: Gaps): number {
   const blade = /(?:Try|feel) (\d\.\d+(?: \+ \d\.\d+)*)/.exec(text)?.[1]
   if (!blade) return 1
   const role = label.toLowerCase().includes('exhaust') || text.includes('exhaust') ? 'exhaust' : 'intake'
-  const turn = /screw (\d+)° (anti)?clockwise/.exec(text)
+  const turn = /screw (\d+)° (counter)?clockwise/.exec(text)
   if (turn) gaps[role] -= (Number(turn[1]) * (turn[2] ? -1 : 1)) / gaps.degPerMm
   const t = blade.split(' + ').reduce((sum, part) => sum + Math.round(Number(part) * 1e4), 0) / 1e4
   const gap = gaps[role]

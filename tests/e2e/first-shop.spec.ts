@@ -72,7 +72,7 @@ test('an empty server: shop and lead, a blade set, a model, a person, a machine 
     await page.getByRole('button', { name: 'Add it' }).click()
     await page.getByLabel('Meter, h').fill('twelve')
     await page.getByRole('button', { name: 'Open the job' }).click()
-    await expect(page.getByRole('alert')).toContainText('as a figure')
+    await expect(page.getByRole('alert')).toContainText('as a number')
     await page.getByLabel('Meter, h').fill('12,5')
     await page.getByRole('button', { name: 'Open the job' }).click()
     await expect(instruction(page)).toHaveText('Is this the First mower?')

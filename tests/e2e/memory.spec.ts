@@ -137,7 +137,7 @@ test('an owner is told of all that is due; the calendar’s address is made and 
   await page.getByRole('button', { name: 'Make an address' }).click()
   await expect(page.getByTestId('calendar-address')).toContainText('/api/calendar/')
   await page
-    .getByRole('button', { name: /^End the address/ })
+    .getByRole('button', { name: /^Cancel address/ })
     .first()
     .click()
   await page.goto('/machines')

@@ -57,7 +57,7 @@ test('find, read, draft, compare, approve; an open job is offered the new figure
   await tam.getByRole('button', { name: 'Save the draft' }).click()
   await expect(tam.locator('[data-line=exhaust]')).toContainText('0.02 mm looser')
   await expect(tam.locator('[data-line=exhaust] .flag')).toHaveText('≠ Changed')
-  await expect(tam.getByText('An author does not approve their own draft')).toBeVisible()
+  await expect(tam.getByText('You can’t approve your own draft')).toBeVisible()
   const address = tam.url()
 
   await page.goto(address)
@@ -75,7 +75,7 @@ test('find, read, draft, compare, approve; an open job is offered the new figure
   await saved(page)
   await page.goto(`/jobs/${job}/sheet`)
   await expect(page.locator('article.sheet')).toContainText(
-    'Begun by revision 1; revision 2 came into force meanwhile and was taken by Ines',
+    'Started with revision 1; Ines switched to revision 2 when it came into force',
   )
   await page.goto(address.split('/compare')[0]!)
   await page.locator('[data-revision="1"]').click()
@@ -122,7 +122,7 @@ test('a list of twenty with five mistakes: each is named, the rest is written, a
   await signIn(page)
   await page.goto('/spec-book/import')
   await field(page, 'File').setInputFiles('tests/e2e/files/twenty-models.csv')
-  await expect(page.getByText('Every column has its place').or(page.getByText('1 left out'))).toBeVisible()
+  await expect(page.getByText('Every column is assigned').or(page.getByText('1 left out'))).toBeVisible()
   await page.getByRole('button', { name: 'Check the rows' }).click()
   const mistakes = [
     [5, 'Exhaust', 'tighter than the intake'],
@@ -139,7 +139,7 @@ test('a list of twenty with five mistakes: each is named, the rest is written, a
   expect((await new AxeBuilder({ page }).setLegacyMode().analyze()).violations).toEqual([])
   await page.locator('[data-row="5"]').getByRole('button', { name: 'It’s printed that way' }).click()
   await expect(page.locator('[data-row="5"]')).toHaveCount(0)
-  await page.getByLabel('Approved by yourself').fill('Copied from our own cards')
+  await page.getByLabel('Why you approve your own entry').fill('Copied from our own cards')
   await page.getByRole('button', { name: 'Write 16 models' }).click()
   await expect(page.getByText('16 new and 0 changed, approved.')).toBeVisible()
 
@@ -155,7 +155,7 @@ test('a list of twenty with five mistakes: each is named, the rest is written, a
     mimeType: 'text/csv',
     buffer: await (await import('node:fs/promises')).readFile(path),
   })
-  await expect(page.getByText('Every column has its place')).toBeVisible()
+  await expect(page.getByText('Every column is assigned')).toBeVisible()
   await page.getByRole('button', { name: 'Check the rows' }).click()
   await expect(page.getByRole('button', { name: 'Nothing to write' })).toBeDisabled()
   for (const state of ['with a problem', 'new', 'changed'])
@@ -183,7 +183,7 @@ test('nothing found leads to adding; a picture renamed to .csv is refused in wor
   await page.getByLabel('A token for').fill('Parts counter')
   await page.getByRole('button', { name: 'Make a token' }).click()
   await expect(page.locator('code')).toContainText('wembric_')
-  await page.getByRole('button', { name: 'End Parts counter' }).click()
+  await page.getByRole('button', { name: 'Cancel Parts counter' }).click()
   await expect(page.locator('[data-token="Parts counter"]')).toContainText('ended')
 })
 

@@ -62,7 +62,7 @@ test('the mower without a mark: rod to top, feel, past top because of its decomp
   await signIn(page, 'tam')
   await page.goto(`/jobs/${await newJob(page, 'Hedgerow 18')}`)
   const gaps = { intake: 0.12, exhaust: 0.17, degPerMm: 360 / 2.3 }
-  await workUntil(page, 'Turn until the soft rod', gaps)
+  await workUntil(page, 'Turn until the rod', gaps)
   await page.keyboard.press('1')
   await expect(instruction(page)).toHaveText('Wiggle both rockers')
   await page.getByRole('button', { name: /Only intake slack/ }).click()

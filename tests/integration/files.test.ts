@@ -124,7 +124,7 @@ describe('the sheet as PDF', () => {
   it('a year of an owner: the visits of that year and what comes next', async () => {
     const year = new Date().getUTCFullYear()
     const pdf = read(await ines.bytes(`/api/customers/${machine.customerId}/summary.pdf?year=${year}&paper=A4`))
-    for (const part of ['Ø. Žižka', String(year), machine.tag, '1 000 km', 'Exhaust set', 'Next due'])
+    for (const part of ['Ø. Žižka', String(year), machine.tag, '1,000 km', 'Exhaust set', 'Next due'])
       expect(pdf.text).toContain(part)
     expect(read(await ines.bytes(`/api/customers/${machine.customerId}/summary.pdf?year=${year - 3}`)).text).toContain(
       `Not here in ${year - 3}`,

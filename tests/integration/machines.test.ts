@@ -141,11 +141,11 @@ describe('a visit from paper', () => {
     expect([low.status, low.body.code, low.body.title]).toEqual([
       422,
       'meter-lower',
-      expect.stringMatching(/stood at 1 000 km, and 900 km is less/),
+      expect.stringMatching(/stood at 1,000 km, and 900 km is less/),
     ])
     expect(await ines.post(at, paper(dayAgo(200), 6000, 0.12))).toMatchObject({
       status: 422,
-      body: { code: 'meter-higher', title: expect.stringMatching(/5 000 km, which is after this day/) },
+      body: { code: 'meter-higher', title: expect.stringMatching(/5,000 km, which is after this day/) },
     })
     expect((await read(machine.id)).visits).toHaveLength(2)
   }, 60_000)
@@ -263,7 +263,7 @@ describe('machines and owners', () => {
     const tell = (body: object) => ines.post(`/api/machines/${machine.id}/meter`, body)
     expect((await tell({ on: dayAgo(60), meter: 1000 })).status).toBe(200)
     expect((await tell({ on: dayAgo(0), meter: 1600 })).status).toBe(200)
-    expect((await tell({ on: dayAgo(0), meter: 900 })).body.title).toMatch(/1 600 km, and 900 km is less/)
+    expect((await tell({ on: dayAgo(0), meter: 900 })).body.title).toMatch(/1,600 km, and 900 km is less/)
     expect((await tell({ on: dayAgo(-2), meter: 2000 })).body.title).toMatch(/still to come/)
     expect((await read(machine.id)).usePerDay).toBeCloseTo(10, 0)
     const edit = { name: 'Renamed', tag: machine.tag, plate: 'X 1', serial: '', meterUnit: 'km' }

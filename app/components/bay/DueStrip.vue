@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { LOCALE } from '~~/core/units'
 import { NuxtLink } from '#components'
 import { computed } from 'vue'
 import type { DueItem, DueResponse } from '~~/shared/machines'
@@ -13,7 +14,7 @@ const x = (ms: number) => ((ms - (today.value - BEFORE * DAY_MS)) / ((BEFORE + A
 const days = computed(() => Array.from({ length: BEFORE + AFTER }, (_, i) => today.value + (i - BEFORE) * DAY_MS))
 const isMonday = (ms: number) => new Date(ms).getUTCDay() === 1
 const short = (ms: number) =>
-  new Date(ms).toLocaleDateString('en-GB', { day: 'numeric', month: 'short', timeZone: 'UTC' })
+  new Date(ms).toLocaleDateString(LOCALE, { day: 'numeric', month: 'short', timeZone: 'UTC' })
 /** As many as stand beside each other; the first of them as near to its day as may be. */
 const LABEL = 176
 const MOST = Math.floor(WIDTH / LABEL)

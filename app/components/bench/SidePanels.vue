@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { LOCALE } from '~~/core/units'
 import { computed } from 'vue'
 import { eventWords, type JobEvent, type JobView } from '~~/core/job'
 import type { Panel } from '../../bench/panel'
@@ -18,7 +19,7 @@ const props = defineProps<{
 defineEmits<{ back: []; choose: [choice: MoreChoice]; retract: [event: JobEvent]; shortcuts: [] }>()
 const entries = computed(() => [...props.log].reverse().filter(e => e.type !== 'retracted' && e.type !== 'placed'))
 const gone = (e: JobEvent): boolean => props.view.state.retracted.has(e.id)
-const time = (e: JobEvent): string => new Date(e.at).toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit' })
+const time = (e: JobEvent): string => new Date(e.at).toLocaleTimeString(LOCALE, { hour: 'numeric', minute: '2-digit' })
 const KEYS = [
   ['1–4', 'the answer keys'],
   ['← →', 'another blade'],

@@ -21,7 +21,7 @@ const id = useId()
     <Select
       v-model="value"
       :input-id="id"
-      :aria-labeledby="`${id}-label`"
+      :aria-labelledby="`${id}-label`"
       :options="options"
       option-label="label"
       option-value="value"

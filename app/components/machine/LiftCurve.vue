@@ -5,7 +5,7 @@ import { computed, onMounted, onUnmounted, ref, watch } from 'vue'
 import { type Engine, gapEffect, gapEffectWords, liftWithGap } from '~~/core/engine'
 import { targetOf } from '~~/core/feeler'
 import { middleOf } from '~~/core/history'
-import { formatLength } from '~~/core/units'
+import { LOCALE, formatLength } from '~~/core/units'
 import type { ValveHistory } from '~~/shared/machines'
 
 /**
@@ -32,7 +32,7 @@ const wanted = computed(() => gapEffect(props.engine, props.valve.role, wantedMm
 const words = computed(() => gapEffectWords(found.value, wanted.value))
 const when = computed(() =>
   point.value
-    ? new Date(point.value.atMs).toLocaleDateString('en-GB', { day: 'numeric', month: 'short', year: 'numeric' })
+    ? new Date(point.value.atMs).toLocaleDateString(LOCALE, { day: 'numeric', month: 'short', year: 'numeric' })
     : '',
 )
 const isOpen = computed(() => reading.value?.hiMm === null)

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { LOCALE } from '~~/core/units'
 import type { PhotoRow } from '~~/shared/machines'
 import { usePhotos } from '../../composables/usePhotos'
 
@@ -12,7 +13,7 @@ async function chosen(event: Event): Promise<void> {
   field.value = ''
 }
 const words = (p: PhotoRow) =>
-  `${new Date(p.madeAt).toLocaleDateString('en-GB', { day: 'numeric', month: 'short', year: 'numeric' })}, ${p.person}`
+  `${new Date(p.madeAt).toLocaleDateString(LOCALE, { day: 'numeric', month: 'short', year: 'numeric' })}, ${p.person}`
 </script>
 
 <template>

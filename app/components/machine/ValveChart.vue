@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { LOCALE } from '~~/core/units'
 import {
   Chart,
   Filler,
@@ -148,7 +149,7 @@ function draw(): void {
             maxRotation: 0,
             callback: (v, i, all) =>
               `${Math.round(Number(v) + props.meterAt)
-                .toLocaleString('en-GB')
+                .toLocaleString(LOCALE)
                 .replaceAll(',', ' ')}${i === all.length - 1 ? ` ${props.unit}` : ''}`,
           },
         },

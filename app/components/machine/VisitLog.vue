@@ -1,14 +1,14 @@
 <script setup lang="ts">
 import { NuxtLink } from '#components'
 import { computed } from 'vue'
-import { formatMeter } from '~~/core/units'
+import { LOCALE, formatMeter } from '~~/core/units'
 import type { MachineResponse, VisitSummary } from '~~/shared/machines'
 import LogRule from './LogRule.vue'
 
 /** The machine's visits, newest first, with what else happened to it between. */
 const props = defineProps<{ seen: MachineResponse }>()
 const day = (iso: string) =>
-  new Date(iso).toLocaleDateString('en-GB', { day: 'numeric', month: 'short', year: 'numeric' })
+  new Date(iso).toLocaleDateString(LOCALE, { day: 'numeric', month: 'short', year: 'numeric' })
 const points = (v: VisitSummary) =>
   v.ofEngineBefore
     ? []

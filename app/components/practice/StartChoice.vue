@@ -35,7 +35,7 @@ const time = (seconds: number) => `${Math.floor(seconds / 60)}:${String(seconds 
       <h1>Practice</h1>
       <p class="lead">A virtual engine with its truth hidden. Go wrong here: it costs nothing but points.</p>
       <h2 id="engines">Engine</h2>
-      <div class="engines" role="radiogroup" aria-labeledby="engines">
+      <div class="engines" role="radiogroup" aria-labelledby="engines">
         <button
           v-for="e in engines"
           :key="e.id"
@@ -71,7 +71,7 @@ const time = (seconds: number) => `${Math.floor(seconds / 60)}:${String(seconds 
     </section>
     <section>
       <h2 id="levels">Level</h2>
-      <div class="levels" role="radiogroup" aria-labeledby="levels">
+      <div class="levels" role="radiogroup" aria-labelledby="levels">
         <button
           v-for="r in LEVEL_RULES"
           :key="r.level"
@@ -88,7 +88,7 @@ const time = (seconds: number) => `${Math.floor(seconds / 60)}:${String(seconds 
         </button>
       </div>
       <h2 id="help">Help from the Bench</h2>
-      <div class="helps" role="radiogroup" aria-labeledby="help">
+      <div class="helps" role="radiogroup" aria-labelledby="help">
         <button
           v-for="g in GUIDANCES"
           :key="g"

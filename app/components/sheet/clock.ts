@@ -1,7 +1,8 @@
+import { LOCALE } from '~~/core/units'
 /** Days and hours of a sheet, by its shop’s clock. */
 export const sheetClock = (timeZone: string) => ({
   day: (iso: string): string =>
-    new Date(iso).toLocaleDateString('en-GB', {
+    new Date(iso).toLocaleDateString(LOCALE, {
       weekday: 'long',
       day: 'numeric',
       month: 'long',
@@ -9,5 +10,5 @@ export const sheetClock = (timeZone: string) => ({
       timeZone,
     }),
   hour: (iso: string): string =>
-    new Date(iso).toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit', timeZone }),
+    new Date(iso).toLocaleTimeString(LOCALE, { hour: 'numeric', minute: '2-digit', timeZone }),
 })

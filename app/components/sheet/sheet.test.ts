@@ -20,7 +20,7 @@ describe('the printed sheet', () => {
     const exhaust = page.find('.valve.exhaust').text()
     expect(exhaust).toMatch(/As found.*Tight/)
     expect(exhaust).toMatch(/As left.*In, by/)
-    expect(page.text()).toContain('signed by Ada at 14:40')
+    expect(page.text()).toContain('signed by Ada at 2:40 PM')
     expect(page.text()).toContain('Proofs, after two full turns')
     expect(page.text()).toMatch(/Exhaust 1\d+° back/)
   })

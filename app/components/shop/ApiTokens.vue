@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { LOCALE } from '~~/core/units'
 import { ref } from 'vue'
 import type { ApiTokenRow } from '~~/shared/spec-book'
 import TextField from '../forms/TextField.vue'
@@ -10,7 +11,7 @@ const name = ref('')
 const day = (iso: string | null, zone: string) =>
   iso === null
     ? 'not yet'
-    : new Intl.DateTimeFormat('en-GB', { dateStyle: 'medium', timeZone: zone }).format(new Date(iso))
+    : new Intl.DateTimeFormat(LOCALE, { dateStyle: 'medium', timeZone: zone }).format(new Date(iso))
 </script>
 
 <template>

@@ -1,11 +1,12 @@
 <script setup lang="ts">
+import { LOCALE } from '~~/core/units'
 import type { CalendarAddressRow } from '~~/shared/machines'
 
 /** Secret addresses under which a calendar program fetches what is due: made, told once, ended. */
 defineProps<{ addresses: CalendarAddressRow[]; made: string | null; timeZone: string }>()
 defineEmits<{ make: []; end: [id: number] }>()
 const day = (iso: string, zone: string) =>
-  new Intl.DateTimeFormat('en-GB', { dateStyle: 'medium', timeZone: zone }).format(new Date(iso))
+  new Intl.DateTimeFormat(LOCALE, { dateStyle: 'medium', timeZone: zone }).format(new Date(iso))
 </script>
 
 <template>

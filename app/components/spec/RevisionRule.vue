@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { LOCALE } from '~~/core/units'
 import { computed } from 'vue'
 import type { RevisionRow } from '~~/shared/spec-book'
 
@@ -27,7 +28,7 @@ const years = computed(() =>
   ),
 )
 const day = (iso: string) =>
-  new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'short', year: 'numeric', timeZone: 'UTC' }).format(
+  new Intl.DateTimeFormat(LOCALE, { day: 'numeric', month: 'short', year: 'numeric', timeZone: 'UTC' }).format(
     new Date(iso),
   )
 const inForce = computed(() => props.revisions.find(r => r.id === props.inForceId))

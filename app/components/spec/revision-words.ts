@@ -1,8 +1,9 @@
+import { LOCALE } from '~~/core/units'
 import type { RevisionRow } from '~~/shared/spec-book'
 
 /** A day of the shop's own calendar. */
 export const dayOf = (iso: string, timeZone: string | undefined): string =>
-  new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'short', year: 'numeric', timeZone }).format(new Date(iso))
+  new Intl.DateTimeFormat(LOCALE, { day: 'numeric', month: 'short', year: 'numeric', timeZone }).format(new Date(iso))
 
 export const revisionTitle = (r: RevisionRow): string => `${r.approvedAt ? 'Revision' : 'Draft'} ${r.revision}`
 

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { LOCALE } from '~~/core/units'
 import { navigateTo, useHead, useRoute } from '#imports'
 import { NuxtLink } from '#components'
 import Button from 'primevue/button'
@@ -36,7 +37,7 @@ onMounted(async () => {
 watch(year, loadYear)
 useHead({ title: () => `${summary.value?.customer.name ?? 'Owner'}, Wembric` })
 const day = (iso: string) =>
-  new Date(iso).toLocaleDateString('en-GB', { day: 'numeric', month: 'short', timeZone: 'UTC' })
+  new Date(iso).toLocaleDateString(LOCALE, { day: 'numeric', month: 'short', timeZone: 'UTC' })
 const pdf = computed(() => `/api/customers/${id}/summary.pdf?year=${year.value}&paper=${paper.value}`)
 async function keep(): Promise<void> {
   kept.value = (await other.send(() => api('PUT /api/customers/:id', { id, body: given }))) ? 'Saved.' : ''

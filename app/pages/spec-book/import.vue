@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { LOCALE } from '~~/core/units'
 import { useHead } from '#imports'
 import { NuxtLink } from '#components'
 import Button from 'primevue/button'
@@ -169,7 +170,7 @@ const again = () => {
     <template v-if="taken">
       <p class="file">
         <b>{{ taken.fileName }}</b><span
-          >{{ (taken.bytes / 1024).toLocaleString('en-GB', { maximumFractionDigits: 1 }) }} KB</span
+          >{{ (taken.bytes / 1024).toLocaleString(LOCALE, { maximumFractionDigits: 1 }) }} KB</span
         ><button v-if="!busy" type="button" class="quiet" @click="again">Another file</button>
       </p>
       <section v-if="taken.state === 'uploaded' && taken.format === 'csv'" class="mapping" aria-label="Columns">
@@ -219,7 +220,7 @@ const again = () => {
           {{
             taken.state === 'reading'
               ? 'Looking at each row …'
-              : `Writing ${taken.progress.toLocaleString('en-GB')} of ${taken.total.toLocaleString('en-GB')} …`
+              : `Writing ${taken.progress.toLocaleString(LOCALE)} of ${taken.total.toLocaleString(LOCALE)} …`
           }}
         </p>
         <ProgressBar :value="percent" /><button type="button" class="quiet" @click="cancel">Cancel</button>
@@ -237,7 +238,7 @@ const again = () => {
             :data-count="taken.counts[s.state]"
             @click="open(s.state)"
           >
-            <b>{{ taken.counts[s.state].toLocaleString('en-GB') }}</b><span>{{ s.sign }} {{ s.name }}</span>
+            <b>{{ taken.counts[s.state].toLocaleString(LOCALE) }}</b><span>{{ s.sign }} {{ s.name }}</span>
           </button>
         </div>
         <table v-if="rows.length" class="rows">
@@ -299,7 +300,7 @@ const again = () => {
             :label="
               writes === 0
                 ? 'Nothing to write'
-                : `Write ${writes.toLocaleString('en-GB')} ${writes === 1 ? 'model' : 'models'}`
+                : `Write ${writes.toLocaleString(LOCALE)} ${writes === 1 ? 'model' : 'models'}`
             "
             :disabled="writes === 0"
             :loading="form.busy.value"

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { LOCALE } from '~~/core/units'
 import { navigateTo, useHead, useRoute } from '#imports'
 import { NuxtLink } from '#components'
 import InputText from 'primevue/inputtext'
@@ -56,7 +57,7 @@ useKeys({
     <div class="actions">
       <h1>Spec book</h1>
       <span class="count">{{
-        found ? `${found.total.toLocaleString('en-GB')} ${found.total === 1 ? 'model' : 'models'}` : ''
+        found ? `${found.total.toLocaleString(LOCALE)} ${found.total === 1 ? 'model' : 'models'}` : ''
       }}</span>
       <div class="right">
         <NuxtLink class="quiet" to="/spec-book/import">Import</NuxtLink

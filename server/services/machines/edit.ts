@@ -1,6 +1,6 @@
 import type { Engine } from '../../../core/engine'
 import { type MeterReading, meterClash } from '../../../core/history'
-import { formatMeter, type MeterUnit } from '../../../core/units'
+import { LOCALE, formatMeter, type MeterUnit } from '../../../core/units'
 import type {
   EngineChangeRequest,
   MachineEditRequest,
@@ -38,7 +38,7 @@ const refuse = (field: string, message: string, code: ProblemCode = 'unfit'): ne
   throw new Problem(code, message, { fields: [{ field, message }] })
 }
 const dayWords = (at: Date | number): string =>
-  new Date(at).toLocaleDateString('en-GB', { day: 'numeric', month: 'short', year: 'numeric', timeZone: 'UTC' })
+  new Date(at).toLocaleDateString(LOCALE, { day: 'numeric', month: 'short', year: 'numeric', timeZone: 'UTC' })
 
 export const listMachines = (db: Db, shopId: number, text: string): Promise<MachineRow[]> =>
   findMachines(db, shopId, text.trim())

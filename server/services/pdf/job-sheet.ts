@@ -1,3 +1,4 @@
+import { LOCALE } from '../../../core/units'
 import type { Proof, Verdict } from '../../../core/feeler'
 import type { Sheet, SheetValve } from '../../../core/job'
 import type { SheetResponse } from '../../../shared/responses'
@@ -130,7 +131,7 @@ function valveBlock(pdf: PdfPaper, valve: SheetValve, unit: Sheet['unit'], fromM
 }
 
 const day = (iso: string, timeZone: string) =>
-  new Date(iso).toLocaleDateString('en-GB', {
+  new Date(iso).toLocaleDateString(LOCALE, {
     weekday: 'long',
     day: 'numeric',
     month: 'long',
@@ -138,7 +139,7 @@ const day = (iso: string, timeZone: string) =>
     timeZone,
   })
 const hour = (iso: string, timeZone: string) =>
-  new Date(iso).toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit', timeZone })
+  new Date(iso).toLocaleTimeString(LOCALE, { hour: 'numeric', minute: '2-digit', timeZone })
 
 function head(pdf: PdfPaper, { shop, sheet: s, signed, timeZone }: SheetGiven): void {
   const y = pdf.doc.y

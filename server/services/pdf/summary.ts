@@ -1,8 +1,9 @@
+import { LOCALE } from '../../../core/units'
 import type { CustomerSummary } from '../../../shared/machines'
 import { type Paper, PdfPaper } from './paper'
 
 const day = (iso: string) =>
-  new Date(iso).toLocaleDateString('en-GB', { day: 'numeric', month: 'short', year: 'numeric', timeZone: 'UTC' })
+  new Date(iso).toLocaleDateString(LOCALE, { day: 'numeric', month: 'short', year: 'numeric', timeZone: 'UTC' })
 
 /** A year of an owner's machines as PDF: to lay beside the bill. */
 export function summaryPdf(paper: Paper, s: CustomerSummary): Promise<Buffer> {

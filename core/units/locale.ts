@@ -1,0 +1,2 @@
+/** How dates, times and numbers are written: one place, for one dialect. */
+export const LOCALE = 'en-US'

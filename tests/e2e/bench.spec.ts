@@ -93,7 +93,7 @@ test('a gate is gone through with a reason, a finding is written down, and both 
   await page.keyboard.press('g')
   await page.getByLabel('Why skip').fill('Owner waits, told of the risk')
   await page.getByRole('button', { name: 'Record' }).click()
-  await expect(instruction(page)).toContainText('cannot start')
+  await expect(instruction(page)).toContainText('can’t start')
   await page.keyboard.press('m')
   await page.getByRole('button', { name: 'Write down what you found' }).click()
   await page.getByLabel('What did you find').fill('Cracked fuel hose')
@@ -135,7 +135,7 @@ test('“it moved” sends back to Find; contradicting blades are named, and one
   await page.keyboard.press('Enter')
   await expect(instruction(page)).toContainText('Try 0.20')
   await page.keyboard.press('1')
-  await expect(page.locator('.why')).toContainText(`${thin} no-go cannot both be right`)
+  await expect(page.locator('.why')).toContainText(`${thin} no-go can’t both be right`)
 })
 
 test('the picture is the engine: wheel and section stand where the core puts them', async ({ page }) => {
@@ -170,7 +170,7 @@ test('a job is put on hold and taken up again; leaving and coming back resumes a
   await signIn(page)
   const job = await newJob(page, 'G30')
   await page.goto(`/jobs/${job}`)
-  await workUntil(page, 'Take off', tight())
+  await workUntil(page, 'Remove:', tight())
   await page.keyboard.press('m')
   await page.getByRole('button', { name: 'Put the job on hold' }).click()
   await page.getByLabel('Why put it on hold').fill('Gasket ordered')
@@ -181,7 +181,7 @@ test('a job is put on hold and taken up again; leaving and coming back resumes a
   await expect(page.locator(`[data-job="${job}"]`)).toContainText('Gasket ordered')
   await page.locator(`[data-job="${job}"]`).click()
   await page.getByRole('button', { name: 'Resume it' }).click()
-  await expect(instruction(page)).toContainText('Take off')
+  await expect(instruction(page)).toContainText('Remove:')
 })
 
 test('a job that is not there says so, and leads back', async ({ page }) => {

@@ -209,7 +209,7 @@ test('the pages of the book stand the accessibility check, on a bench screen and
       [`/spec-book/${duet}`, 'the page gives two readings'],
       [`/spec-book/${hedgerow}/compare?a=${draft[0]}&b=${draft[1]}`, 'What it would do'],
       [`/spec-book/${hedgerow}/draft`, 'Reason for the change'],
-      ['/spec-book/import', 'Take models in'],
+      ['/spec-book/import', 'Import models from a file'],
     ] as const) {
       await page.goto(path)
       await expect(page.getByText(shown).first()).toBeVisible()

@@ -160,7 +160,7 @@ test('a twin is added by the form; what cannot be is said at its field, and noth
   })
   await page.getByLabel(/The maker’s own stops/).fill('90 T L: left intake, left exhaust')
   await page.getByRole('button', { name: 'Add it' }).click()
-  await expect(field('Stroke, mm')).toContainText('10 mm or bigger')
+  await expect(field('Stroke, mm')).toContainText('10 mm or more')
   await expect(field('Where they show')).toContainText('no pointer')
   await expect(page.locator('.field').filter({ hasText: 'own stops' })).toContainText('90° from there')
   await fill({

@@ -73,7 +73,7 @@ describe('what is due', () => {
     expect(draft.status, JSON.stringify(draft.body)).toBe(200)
     expect((await ines.post(`/api/revisions/${draft.body.id}/approve`, { reason: 'only lead' })).status).toBe(200)
     await expect.poll(async () => (await itemOf(machine))!.dueAt, { timeout: 10_000 }).not.toBe(before.dueAt)
-    expect((await itemOf(machine))!.cause).toBe('Each 2 months')
+    expect((await itemOf(machine))!.cause).toBe('Every 2 months')
   }, 60_000)
   it('all of it worked out anew gives what the machines’ own pages say', async () => {
     await refreshed()

@@ -169,7 +169,7 @@ describe('an open job whose spec was superseded', () => {
       await ines.get<{ sheet: { spec: { revision: number }; figures: string[] } }>(`/api/jobs/${job}/sheet`)
     ).body
     expect(sheet.spec.revision).toBe(2)
-    expect(sheet.figures[0]).toMatch(/Begun by revision 1; revision 2 .* taken by Ines/)
+    expect(sheet.figures[0]).toMatch(/Started with revision 1; Ines switched to revision 2/)
   })
   it('cannot take one that moves the marks: what was seen rests on them', async () => {
     const model = await newModel()

@@ -98,7 +98,7 @@ describe('an existing MariaDB', () => {
   })
   it.each([
     ['10.6.12-MariaDB', /10.6.12-MariaDB, which is too old. Bring it to 10.11/],
-    ['8.0.36', /no MariaDB/],
+    ['8.0.36', /not MariaDB/],
   ])('a server that says it is %s', async (version, words) => {
     const server = (mysql as unknown as { createServer: () => FakeServer }).createServer()
     server.on('connection', connection => {

@@ -30,7 +30,7 @@ export function causeWords(
     case 'first check':
       return 'First check'
     case 'use':
-      return `Each ${formatMeter(interval.use ?? 0, unit)}`
+      return `Every ${formatMeter(interval.use ?? 0, unit)}`
     case 'months':
       return interval.months === 12 ? 'Once a year' : `Every ${interval.months} months`
     case 'forecast':

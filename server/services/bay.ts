@@ -215,7 +215,7 @@ export async function bayOf(db: Db, shopId: number, now: Date, role: PersonRole 
       ? {
           n: nth(turn),
           startMs: turn.startMs,
-          why: turn.filling ? `${crew.find(p => p.id === turn.person)?.name ?? 'Somebody'} could take it` : turn.why,
+          why: turn.filling ? `${crew.find(p => p.id === turn.person)?.name ?? 'Somebody'} is free` : turn.why,
         }
       : null
   const today = new Intl.DateTimeFormat(LOCALE, { timeZone, weekday: 'long', day: 'numeric', month: 'long' }).format(

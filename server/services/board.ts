@@ -67,7 +67,7 @@ export async function addTask(pool: Pool, { shopId }: SignedIn, jobId: number, r
 /** Why a task is held: what wants a warm engine waits until the valves are done. */
 export const heldBecause = (needs: TaskRow['needs'], jobStatus: string): string | null =>
   needs === 'warm' && jobStatus !== 'closed' && jobStatus !== 'abandoned'
-    ? 'after the valves: a warm engine reads wrong'
+    ? 'wait: valves first, while the engine is cold'
     : null
 
 /** Ticks a task, or takes the tick back. One that is held wants a reason. */

@@ -78,7 +78,7 @@ const turn = computed(() => {
       <p class="about">{{ about }}</p>
       <CoolingCurve v-if="cooling" :cooling="cooling" :now-ms="nowMs" :clock="clock" />
       <p v-else-if="!measured" class="line">
-        {{ [card.rested, card.complaint && `came for: ${card.complaint}`].filter(Boolean).join('; ') }}
+        {{ [card.rested, card.complaint && `complaint: ${card.complaint}`].filter(Boolean).join('; ') }}
       </p>
       <p v-if="cooling?.airAssumed" class="line small">
         Air assumed {{ cooling.airC }} °C ({{ Math.round(fahrenheit(cooling.airC)) }} °F).

@@ -33,7 +33,7 @@ async function tick(id: number, done: boolean): Promise<void> {
       <label :for="`task-${t.id}`"
         ><b>{{ t.name }}</b
         ><small v-if="t.doneAt">done, {{ t.doneBy }}{{ t.because ? `: ${t.because}` : '' }}</small
-        ><small v-else-if="t.held">held: {{ t.held }}</small
+        ><small v-else-if="t.held">{{ t.held }}</small
         ><small v-else-if="t.needs === 'warm'">warm engine</small></label
       >
     </li>

@@ -32,6 +32,7 @@ small {
   color: var(--ink2);
 }
 .advice {
+  margin-bottom: 10px;
   font-size: 15px;
   line-height: 1.25;
   color: var(--ink2);

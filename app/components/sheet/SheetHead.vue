@@ -30,7 +30,7 @@ const { day, hour } = sheetClock(props.timeZone)
     </div>
     <div>
       <h2 class="small">Owner</h2>
-      <b>{{ s.machine.owner }}</b><span>{{ s.complaint ? `came for: ${s.complaint}` : 'none given' }}</span>
+      <b>{{ s.machine.owner }}</b><span>{{ s.complaint ? `complaint: ${s.complaint}` : 'none given' }}</span>
     </div>
     <div>
       <h2 class="small">Meter</h2>

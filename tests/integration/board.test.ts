@@ -130,7 +130,7 @@ describe('what else a visit is for', () => {
       ],
     })
     const [oil, filter] = (await cardOf(id)).tasks
-    expect([oil!.held, filter!.held]).toEqual([expect.stringMatching(/after the valves/), null])
+    expect([oil!.held, filter!.held]).toEqual([expect.stringMatching(/valves first/), null])
     const tick = (task: TaskRow, body: object) => tam.call<TaskRow>('PUT', `/api/tasks/${task.id}`, body)
     expect((await tick(filter!, { done: true })).body.doneBy).toBe('Tam')
     expect(await tick(oil!, { done: true })).toMatchObject({

@@ -24,6 +24,8 @@ async function ownModel(page: Page, model: string): Promise<string> {
 const findAndOpen = async (page: Page, typed: string, name: string) => {
   await page.goto('/spec-book')
   await field(page, 'Find a model /').fill(typed)
+  // the list that was there before has the same link elsewhere
+  await expect(page.getByText(/\d+ that fit/)).toBeVisible()
   await page.getByRole('link', { name, exact: true }).click()
   await expect(page.getByRole('heading', { name, level: 1 })).toBeVisible()
 }

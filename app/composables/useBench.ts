@@ -24,7 +24,7 @@ import { useLive } from './useLive'
 const CLOCK_MS = 20_000
 /** After so long without an answer nobody is asked whether to take a job over. From memory. */
 const IN_HAND_MINUTES = 30
-/** What you can tell of a job that is in another's hand. */
+/** What may be said of a job that is in another's hand. */
 const FROM_OUTSIDE: ReadonlySet<Happening['type']> = new Set(['taken-over', 'placed', 'note', 'reopened'])
 
 /** What Undo passes over. */

@@ -32,8 +32,8 @@ export function practicePanel(
   if (next?.step === 'close')
     return {
       label: 'All of it done',
-      instruction: 'Hand the engine over',
-      why: 'It is marked with the truth beside what you said.',
+      instruction: 'Finish and mark it',
+      why: 'You see the truth beside what you said.',
       keys: [],
     }
   if (leads && next?.stage.kind === 'cold')

@@ -56,6 +56,6 @@ export function clashWords(view: JobView): ClashWords | null {
     lookAgain: again ? observationWords(engine, again.observation) : null,
     advice: again
       ? 'Look again at the one that costs least, or undo one. If you are sure of both, keep both.'
-      : 'Undo one, or keep both if you are sure of them. A turn that is undone leaves the place unknown.',
+      : 'Undo one, or keep both if you are sure of them. Undoing a turn leaves the crank position unknown.',
   }
 }

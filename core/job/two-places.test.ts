@@ -154,6 +154,32 @@ describe('an engine that kicks, though its record has no decompressor', () => {
     for (let i = 0; i < 4 && book.next().step === 'find'; i++) book.say(book.next().keys[0]!.happening!)
     expect(book.next().instruction).toBe('Loosen the exhaust locknut')
   })
+  it('is not looked for past a top that may be the other stroke’s: the place is found again first', () => {
+    const book = nothingGoes().say({ type: 'crank', payload: { observations: [{ kind: 'lost' }] } })
+    expect(book.next()).toMatchObject({ step: 'find', instruction: expect.stringMatching(/T lines up|Wiggle/) })
+  })
+  it('on a twin it is read past the top of its own cylinder, while the crank is there', () => {
+    const twin = twinOf(180)
+    const book = ready(said(twin, { complaint: 'kick-back' }))
+    const asked: string[] = []
+    for (let i = 0; i < 60 && book.next().step !== 'close'; i++) {
+      const next = book.next()
+      asked.push(next.instruction)
+      if (next.trial) book.say(trial(next.trial.valveId, 0.12, 'drag'))
+      else book.say(next.keys[0]!.happening!)
+      if (next.instruction.startsWith('Past the top')) break
+    }
+    const at = asked.findIndex(a => a.includes('6 mm past top'))
+    const proof = asked.slice(
+      asked.findIndex(a => a.startsWith('Turn it over')),
+      at,
+    )
+    expect(asked.at(-1)).toMatch(/^Past the top, try .* in the (left|right) exhaust$/)
+    // asked at the first stop that is proved, before the crank goes on to the other
+    expect(proof.filter(a => /lines up|Wiggle/.test(a)).length).toBeLessThanOrEqual(2)
+    const side = asked[at]!.includes('left') ? 'left' : 'right'
+    expect(proof.at(-1)).toContain(`${side} exhaust`)
+  })
   it('one that is tight and lets a blade in is set at once, but where the engine kicks', () => {
     const tight = (complaint: string) =>
       found(said(engineOf(), { complaint })).say(

@@ -1,7 +1,8 @@
-import { ASSUMED_DECOMPRESSOR, firingAngle, signedWay, type Valve, valveById } from '../engine'
+import { ASSUMED_DECOMPRESSOR, firingAngle, type Place, samePlace, signedWay, type Valve, valveById } from '../engine'
+import { movesCrank } from '../position'
 import { type Interval, type Stack, trialErrorMm } from '../feeler'
 import { snapMm } from '../units'
-import { isTop } from './crank-work'
+import { isTop, lastPlaceIn } from './crank-work'
 import { presentReading, type Reading, type ValveState } from './state'
 import { clearanceOf, judgeReading, type JobView, setInHand } from './view'
 
@@ -214,8 +215,26 @@ function inDoubt(view: JobView, valve: ValveState, reading: Reading): SecondPlac
 }
 
 /**
+ * Whether the crank is where a reading at a top was made, or came from there to past that top: a piston passes a top on
+ * each stroke, and a blade past the other one tells nothing.
+ */
+function isBeside({ state }: JobView, reading: Reading, valve: Valve): boolean {
+  if (reading.place === state.places) return true
+  const past: Place = { kind: 'rod-drop', cylinderId: valve.cylinderId, dropMm: PAST_TOP_MM }
+  const place = lastPlaceIn(state.noted)
+  const movedLast = state.noted.findLast(n => movesCrank(n.observation))
+  return (
+    reading.place + 1 === state.places &&
+    place !== null &&
+    samePlace(place, past) &&
+    movedLast?.observation.kind === 'move'
+  )
+}
+
+/**
  * The second place that a complaint or a reading asks for, where the record has no decompressor: an exhaust was read at
- * its top. The thinnest blade that cannot go past it unless the valve was held at the top.
+ * its top, and the crank has not gone on since. The thinnest blade that cannot go past it unless the valve was held at
+ * the top.
  */
 export function secondPlace(view: JobView): SecondPlace | null {
   const { pin, state } = view
@@ -227,6 +246,7 @@ export function secondPlace(view: JobView): SecondPlace | null {
     const own = valveById(engine, valve.valveId)
     const reading = valve.readings.findLast(r => r.round === valve.round && r.trials.length > 0)
     if (own.role !== ASSUMED_DECOMPRESSOR.role || !reading?.at || !isTop(reading.at)) continue
+    if (!isBeside(view, reading, own)) continue
     const because = inDoubt(view, valve, reading)
     const { hiMm } = judgeReading(pin, reading, valve.valveId).reading
     if (because === null || hiMm === null) continue

@@ -141,8 +141,8 @@ function refusedBefore(state: WorkState, valveId: string): boolean {
 const MOST_LACKING_MM = 0.15
 
 /**
- * A proof at the top of a valve that a decompressor holds there proves nothing; where none was made yet, it was not found
- * so either.
+ * A proof at the top of a valve that a decompressor holds there proves nothing; where none was made yet, what was found
+ * there is not so either.
  */
 export function heldAtTop(valve: ValveState): void {
   const latest = valve.readings.findLast(r => r.round === valve.round && r.trials.length > 0)

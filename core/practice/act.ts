@@ -4,7 +4,7 @@ import { EVENT_TYPES, type EventType, type Happening, parseHappening } from '../
 const valveId = z.string().min(1).max(30)
 const deg = z.number().min(-7200).max(7200)
 
-/** What you can tell into the log of a practice run: what is seen, felt and measured. */
+/** What may be said into the log of a practice run: what is seen, felt and measured. */
 const SAYABLE: ReadonlySet<EventType> = new Set([
   'crank',
   'trial',

@@ -65,7 +65,7 @@ export async function benchScreen(): Promise<void> {
     if ((await page.locator('.step.active').getAttribute('data-step')) === 'measure') break
     if ((await page.getByTestId('instruction').innerText()).startsWith('Which figure')) {
       await page.keyboard.press('2')
-      await page.getByLabel('Why skip it?').fill('no lead here')
+      await page.getByLabel('Why? The sheet').fill('no lead here')
       await page.getByRole('button', { name: 'Record' }).click()
       continue
     }

@@ -86,7 +86,7 @@ export async function currentPerson(event: H3Event): Promise<SignedIn> {
   if (!person)
     throw new Problem(
       'sign-in-first',
-      'Sign in first. What you answered is kept on this device and will be sent after.',
+      'Sign in first. Your answers are saved on this device and will be sent after that.',
     )
   return person
 }

@@ -35,7 +35,7 @@ export async function placeJob(
     const job = await jobById(db, shopId, jobId)
     if (!job) throw notFound('job')
     if (job.status === 'closed' || job.status === 'abandoned')
-      throw new Problem('job-closed', 'This job is done: it has no place on the board any more.')
+      throw new Problem('job-closed', 'This job is done and off the board.')
     if (personId !== null && !(await peopleOfShop(db, shopId)).some(p => p.id === personId))
       throw unfit('personId', 'Choose somebody of this shop’s crew.')
     const others = (await boardOf(db, shopId)).filter(p => p.jobId !== jobId)
@@ -94,7 +94,7 @@ export async function tickTask(
 export async function removeTask(pool: Pool, { shopId }: SignedIn, id: number): Promise<void> {
   const task = await taskById(pool, shopId, id)
   if (!task) throw notFound('task')
-  if (task.doneAt) throw new Problem('done-already', 'This is done already: take the tick back first.')
+  if (task.doneAt) throw new Problem('done-already', 'This is done already: untick it first.')
   await deleteTask(pool, shopId, id)
   await boardChanged(pool, shopId)
 }

@@ -80,10 +80,10 @@ export async function draftReminder(
   if (!customer) throw notFound('owner')
   const { name: shop } = await shopById(db, shopId)
   const due = (await dueList(db, shopId, weeks, now)).items.filter(i => i.customerId === customerId)
-  if (due.length === 0) throw new Problem('nothing-due', `Nothing of ${customer.name} is due in that time.`)
+  if (due.length === 0) throw new Problem('nothing-due', `${customer.name} has nothing due in that time.`)
   const items = due.filter(i => i.openJobId === null)
   if (items.length === 0)
-    throw new Problem('nothing-due', `What is due of ${customer.name} is here already, with an open job.`)
+    throw new Problem('nothing-due', `What ${customer.name} has due is here already, with an open job.`)
   const { subject, text } = reminderText({
     owner: customer.name,
     shop,
@@ -116,7 +116,7 @@ export async function tellOwner(
   if (how === 'sent' && !customer.email)
     throw new Problem(
       'unfit',
-      `No e-mail address of ${customer.name} is on record. Give one, or copy or print the text.`,
+      `${customer.name} has no e-mail address on record. Add one, or copy or print the text.`,
       {
         fields: [{ field: 'email', message: 'Give an address first.' }],
       },

@@ -69,13 +69,13 @@ function checkAllowed(job: JobRow, log: JobEvent[], request: EventRequest, perso
     if (request.type !== 'reopened') refused('job-closed', 'This job is closed. A lead can reopen it.')
   }
   if (request.type === 'reopened') {
-    if (person.role !== 'lead') throw new Problem('not-allowed', 'Only a lead can open a closed job again.')
+    if (person.role !== 'lead') throw new Problem('not-allowed', 'Only a lead can reopen a closed job.')
     if (job.status !== 'closed' && job.status !== 'abandoned') refused('not-closed', 'This job is open.')
   }
   if (request.type === 'closed') checkWhole(job, log, request.payload as Payload<'closed'>)
   if (request.type === 'figure-settled') {
     if (person.role !== 'lead')
-      throw new Problem('not-allowed', 'Only a lead can say which of two figures stands. Ask one to sign in.')
+      throw new Problem('not-allowed', 'Only a lead can say which of two figures is right. Ask one to sign in.')
     const { role, clearance } = request.payload as Payload<'figure-settled'>
     const refusal = figureRefused(job.pin.spec.engine, role, clearance)
     if (refusal) throw new Problem('unfit', refusal, { fields: [{ field: 'clearance', message: refusal }] })

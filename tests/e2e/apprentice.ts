@@ -78,7 +78,7 @@ export class Apprentice {
   /** Does the one next thing. @returns false once there is none */
   async step(): Promise<boolean> {
     const text = await this.asked()
-    if (text === 'Hand the engine over') return false
+    if (text === 'Finish and mark it') return false
     if (/^Turn (until|another)\b/.test(text)) await this.turnToT()
     else if (/^One (more )?full turn/.test(text)) await this.turnToT(1)
     else if (/^Turn it over two/.test(text)) await this.twoTurns()

@@ -91,7 +91,7 @@ test('a gate is gone through with a reason, a finding is written down, and both 
   await page.keyboard.press('Enter')
   await expect(page.locator('.why')).toContainText('60 °C is over the 35 °C limit')
   await page.keyboard.press('g')
-  await page.getByLabel('Why skip').fill('Owner waits, told of the risk')
+  await page.getByLabel('Why? The sheet').fill('Owner waits, told of the risk')
   await page.getByRole('button', { name: 'Record' }).click()
   await expect(instruction(page)).toContainText('can’t start')
   await page.keyboard.press('m')

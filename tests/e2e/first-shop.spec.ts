@@ -49,6 +49,7 @@ test('an empty server: shop and lead, a blade set, a model, a person, a machine 
       'Stroke, mm': '50',
       'Seen from': 'the left',
       'Turned by': 'the crank nut',
+      'Why you approve your own entry': 'Checked against the page',
     })
     await page.getByRole('button', { name: 'Add it' }).click()
     await expect(page.getByText('The limits are crossed')).toHaveCount(2)

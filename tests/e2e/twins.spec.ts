@@ -72,7 +72,7 @@ test('a valve of the other stop is not measured here, but for a stated reason', 
   await expect(instruction(page)).toHaveText(/^Try /)
   await page.locator(`.strip [data-valve="${other.id}"]`).click()
   await page.getByRole('button', { name: /Measure it here/ }).click()
-  await page.getByLabel('Why skip it?').fill('Lobe seen by eye')
+  await page.getByLabel('Why? The sheet').fill('Lobe seen by eye')
   await page.getByRole('button', { name: 'Record' }).click()
   await expect(instruction(page)).toHaveText(new RegExp(`in the ${other.name.toLowerCase()}$`))
 })

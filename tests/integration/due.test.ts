@@ -103,7 +103,7 @@ describe('a reminder', () => {
         text: draft.text,
         subject: draft.subject,
       })
-    expect((await told('sent')).body.title).toMatch(/No e-mail address/)
+    expect((await told('sent')).body.title).toMatch(/has no e-mail address/)
     expect((await told('copied')).status).toBe(200)
     expect((await itemOf(machine))!.toldAt).not.toBeNull()
     expect((await ines.get('/api/customers/99999999/reminder')).status).toBe(404)

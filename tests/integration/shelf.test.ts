@@ -152,7 +152,7 @@ describe('what is learned and settled', () => {
     const byTam = await tam.answer(id, settle(0.13))
     expect(byTam).toMatchObject({
       status: 403,
-      body: { title: 'Only a lead can say which of two figures stands. Ask one to sign in.' },
+      body: { title: 'Only a lead can say which of two figures is right. Ask one to sign in.' },
     })
     expect(await ines.answer(id, settle(0.05))).toMatchObject({ status: 422 })
     expect((await ines.answer(id, settle(0.13))).status).toBe(200)

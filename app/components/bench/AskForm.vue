@@ -29,7 +29,7 @@ const TITLES: Record<typeof props.asks, string> = {
   'item-off': 'What did you remove?',
   'item-in': 'What did you put in?',
   'finding': 'What did you find?',
-  'reason': 'Why skip it?',
+  'reason': 'Why? The sheet shows it',
   'due': 'Next check, as year-month-day',
   'hold': 'Why put it on hold?',
   'abandon': 'Why abandon the job?',

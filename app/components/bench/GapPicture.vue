@@ -126,7 +126,7 @@ const far = computed(() => Math.abs(y(props.loMm) - top.value) > 18)
         nothing
           ? 'Nothing tried yet'
           : hiMm === null
-            ? 'No blade was too thick yet'
+            ? 'Every blade went in so far'
             : 'The gap ends in the hatched part'
       }}
     </text>

@@ -37,7 +37,7 @@ const props = defineProps<{
   atRest?: boolean
   trueDeg?: number
 }>()
-/** Parked it shows a model, not a job: no belief, and the least that each stop has to spare as a measured arc. */
+/** At rest it shows a model, not a job: no belief, and the least that each stop has to spare as a measured arc. */
 const margins = computed(() =>
   !props.atRest
     ? []

@@ -33,7 +33,7 @@ export function closeThing(view: JobView, { what }: Requirement): Worded {
   if (what.kind === 'unplaced') return placeDraft(view)
   if (what.kind === 'out')
     return {
-      label: 'What did you put in?',
+      label: 'Rags out',
       instruction: `Take out: ${what.item}`,
       why: 'A rag left in an intake goes through the engine.',
       stage,
@@ -44,7 +44,7 @@ export function closeThing(view: JobView, { what }: Requirement): Worded {
     }
   if (what.kind === 'back')
     return {
-      label: 'What did you remove?',
+      label: 'Refit',
       instruction: `Put back: ${itemWords(what.item)}`,
       why: 'Start the awkward bolt by hand first; tighten none before all are in.',
       stage,

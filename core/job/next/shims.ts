@@ -46,7 +46,7 @@ export function shimThing(view: JobView, valve: ValveState): Worded {
   if (latest.reading.hiMm === null)
     return {
       label: `${name}, ${latest.verdict}`,
-      instruction: 'No blade was too thick yet',
+      instruction: 'Every blade went in so far',
       stage,
       why: 'The reading doesn’t tell how thick a shim it needs. Try thicker blades, or leave it and say why.',
       keys: [key('Leave it for now', 'say why', null, 'reason')],

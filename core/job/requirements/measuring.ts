@@ -3,18 +3,22 @@ import { stopHere, stopsInOrder } from '../stop-work'
 import { secondPlace } from '../two-places'
 import type { JobView } from '../view'
 import { find, noStop, unserved } from './place'
-import { type Asked, ask, at, type AskedAt } from './requirement'
+import { type Asked, ask, at, type AskedAt, gateOf, passedFor } from './requirement'
 import { apart, asFoundDone, awaitsShim, far, measure, set, toMeasureOrSet } from './valve'
 
+/** Whether nothing more is asked of a valve as found: it was measured, or was passed with a reason. */
+const isDone = (view: JobView, valveId: string): boolean =>
+  asFoundDone(view, valveOf(view.state, valveId)!) || passedFor(view, gateOf({ kind: 'as-found', valveId })) !== null
+
 /**
- * An exhaust that may be held at its top is read past it before any nut is loosened, once all that can be read here was:
- * for the crank goes on from here.
+ * An exhaust that may be held at its top is read past it before any nut is loosened, once all that can be read here has
+ * been: for the crank goes on from here.
  */
 function beforeLoosening(view: JobView): Asked[] {
   const second = view.state.proving ? null : secondPlace(view)
   if (!second || view.state.valves.some(v => v.nut !== 'locked')) return []
   const here = stopHere(view)?.valves ?? []
-  if (here.some(({ valveId }) => !asFoundDone(view, valveOf(view.state, valveId)!))) return []
+  if (here.some(({ valveId }) => !isDone(view, valveId))) return []
   return [
     ask(
       { kind: 'second-place' },

@@ -1,11 +1,12 @@
 import { samePlace } from '../../engine'
 import { topPlace } from '../../stops'
 import { lastPlaceIn } from '../crank-work'
-import { stopsInOrder } from '../stop-work'
+import { valveOf } from '../state'
+import { stopHere, stopsInOrder } from '../stop-work'
 import { decompressorTest, oneBladeMore, secondPlace } from '../two-places'
 import type { JobView } from '../view'
 import { find, unserved } from './place'
-import { ask, at, type AskedAt } from './requirement'
+import { type Asked, ask, at, type AskedAt, gateOf, passedFor } from './requirement'
 import { isProved, prove, toProve } from './valve'
 
 /** How sure it must be that the test is made on compression. */
@@ -19,6 +20,20 @@ function atTop(view: JobView): boolean {
   // the intake of its cylinder is held by nothing: where it is closed, the exhaust is too, but for a decompressor
   const intake = engine.valves.find(v => v.cylinderId === test.valve.cylinderId && v.role === 'intake')
   return intake !== undefined && (view.position.closed[intake.id] ?? 0) >= ON_COMPRESSION_AT
+}
+
+/** Whether nothing more is asked of a valve's proof: it is proved, or was passed with a reason. */
+const isDone = (view: JobView, valveId: string): boolean =>
+  isProved(view, valveOf(view.state, valveId)!) || passedFor(view, gateOf({ kind: 'proved', valveId })) !== null
+
+/** An exhaust that may be held at its top is read past it too, once all is proved here: for the crank goes on. */
+function beforeGoingOn(view: JobView): Asked[] {
+  const here = stopHere(view)?.valves ?? []
+  if (!view.state.proving || here.some(({ valveId }) => !isDone(view, valveId))) return []
+  if (!secondPlace(view)) return []
+  return [
+    ask({ kind: 'second-place' }, 'It kicks or starts hard, and the exhaust was only measured at the top.', false),
+  ]
 }
 
 /** Turn it over, then go round all stops again. */
@@ -51,6 +66,7 @@ export function proving(view: JobView): AskedAt[] {
           ]
         : []),
     ]),
+    ...at('prove', beforeGoingOn(view)),
     ...stopsInOrder(view, todo).flatMap(work => [
       ...at('find', [find(view, work, todo)]),
       ...at(
@@ -61,18 +77,6 @@ export function proving(view: JobView): AskedAt[] {
     ...at(
       'prove',
       unserved(view).flatMap(v => prove(view, v)),
-    ),
-    ...at(
-      'prove',
-      view.state.proving && secondPlace(view)
-        ? [
-            ask(
-              { kind: 'second-place' },
-              'It kicks or starts hard, and the exhaust was only measured at the top.',
-              false,
-            ),
-          ]
-        : [],
     ),
   ]
 }

@@ -127,7 +127,7 @@ const about = computed(() => {
           <span>{{
             seen.usePerDay === null
               ? 'Use a day: not enough yet.'
-              : `${seen.usePerDay.toFixed(1)} ${unit} a day. Fans are right 8 times in 10.`
+              : `${seen.usePerDay.toFixed(1)} ${unit} a day. Shaded band: right 8 times in 10.`
           }}</span><button v-if="due" type="button" class="quiet" @click="panel = { kind: 'tell' }">
             Tell the owner
           </button>

@@ -4,9 +4,9 @@ module.exports = {
   forbidden: [
     forbid(
       'core-is-pure',
-      { path: '^core/', pathNot: '\\.test\\.ts$' },
+      { path: '^core/', pathNot: '(\\.test\\.ts|^core/said\\.ts)$' },
       { pathNot: '^(core/|node_modules/zod/)' },
-      'core imports only itself and zod',
+      'core imports only itself and zod; what may be said is typed by the English catalogue (core/said.ts)',
     ),
     forbid(
       'shared-below',
@@ -16,7 +16,7 @@ module.exports = {
     ),
     forbid(
       'the-product-ships-no-examiner',
-      { path: '^(core|shared|server|app)/' },
+      { path: '^(core|words|shared|server|app)/', pathNot: '\\.test\\.ts$' },
       { path: '^evaluation/' },
       'evaluation is for tests and npm run robot',
     ),
@@ -25,6 +25,12 @@ module.exports = {
       { path: '^evaluation/', pathNot: '\\.test\\.ts$' },
       { path: '^(shared|server|app)/' },
       'evaluation judges the core',
+    ),
+    forbid(
+      'words-below',
+      { path: '^words/' },
+      { path: '^(evaluation|shared|server|app)/' },
+      'words know the core’s facts and nothing else',
     ),
     forbid('server-not-app', { path: '^server/' }, { path: '^app/' }, 'server does not import app'),
     forbid('app-not-server', { path: '^app/' }, { path: '^server/' }, 'app does not import server'),
@@ -46,7 +52,18 @@ module.exports = {
       { path: '^app/(stores|pages|utils/(api|upload)\\.)' },
       'components take props and emit, and fetch nothing: composables do',
     ),
-    forbid('no-circles', {}, { circular: true, viaOnly: { pathNot: 'node_modules' } }, 'no import circles'),
+    forbid(
+      'schemas-by-one-door',
+      { path: '^(core|words|shared|server|app)/', pathNot: '(\\.test\\.ts$|^core/zod\\.ts$)' },
+      { path: 'node_modules/zod', dependencyTypesNot: ['type-only'] },
+      'core/zod.ts sets the package up before the first schema is made',
+    ),
+    forbid(
+      'no-circles',
+      {},
+      { circular: true, viaOnly: { pathNot: 'node_modules|^core/said\\.ts$' } },
+      'no import circles',
+    ),
   ],
   options: {
     doNotFollow: { path: 'node_modules' },

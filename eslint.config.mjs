@@ -19,6 +19,36 @@ const coreOnly = [
   '**/shared/**',
 ]
 
+/** What stands on a screen without being words: keys, units, signs, figures as examples. */
+const NOT_WORDS = [
+  ...'().,&+-−=*/#%!?:[]{}<>·•–—|°×→←↑↓‹›✓☑☐≠±“”…;'.split(''),
+  'Wembric',
+  'mm',
+  'thou',
+  'in',
+  'N·m',
+  'km',
+  'mi',
+  'h',
+  '°C',
+  '°F',
+
+  ...'ABCDEFGHIJKLMNOPQRSTUVWXYZ'.split(''),
+  ...'0123456789'.split(''),
+]
+const SHOWN = [
+  'title',
+  'label',
+  'aria-label',
+  'aria-roledescription',
+  'alt',
+  'header',
+  'hint',
+  'help',
+  'instruction',
+  'why',
+]
+
 /** Sentences and comments may still be longer; code may not. */
 const lineLength = {
   code: 120,
@@ -96,5 +126,12 @@ export default withNuxt(
   // the formatter decides how lines look
   prettier,
   { files: ['**/*.{ts,mjs}'], rules: { 'max-len': ['error', lineLength] } },
+  {
+    files: ['app/**/*.vue'],
+    rules: {
+      // all words stand in words/: a screen says them by name
+      'vue/no-bare-strings-in-template': ['error', { allowlist: NOT_WORDS, attributes: { '/.+/': SHOWN } }],
+    },
+  },
   { files: ['**/*.vue'], rules: { 'vue/max-len': ['error', { ...lineLength, ignoreHTMLAttributeValues: true }] } },
 )

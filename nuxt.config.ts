@@ -85,7 +85,8 @@ export default defineNuxtConfig({
         })),
     },
   },
-  vite: { worker: { format: 'es' } },
+  // the language’s words are awaited before anything is said (app/words.ts)
+  vite: { build: { target: 'es2022' }, worker: { format: 'es' } },
   typescript: { strict: true, tsConfig: { compilerOptions: { noUncheckedIndexedAccess: true } } },
   telemetry: false,
   eslint: { config: { stylistic: false } },

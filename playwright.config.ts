@@ -4,7 +4,7 @@ import { defineConfig } from '@playwright/test'
 const servers = JSON.parse(process.env.WEMBRIC_TEST_SERVERS ?? '[]') as Record<string, string>[]
 Object.assign(process.env, servers[Number(process.env.TEST_PARALLEL_INDEX ?? 0)])
 
-/** Debian's Chromium, without background requests. */
+/** Debian's Chromium without its windows, a third faster than with them, and without background requests. */
 export default defineConfig({
   testDir: 'tests/e2e',
   // each test makes what it needs, on the server of its worker
@@ -12,6 +12,8 @@ export default defineConfig({
   workers: Number(process.env.WEMBRIC_TEST_WORKERS ?? 1),
   timeout: 90_000,
   expect: { timeout: 10_000 },
+  // three browsers on two processors lose a click now and then: tried once more, and named as flaky at the end
+  retries: 1,
   reporter: [['list']],
   use: {
     baseURL: process.env.WEMBRIC_TEST_URL,
@@ -20,7 +22,7 @@ export default defineConfig({
     contextOptions: { reducedMotion: 'reduce' },
     viewport: { width: 1280, height: 800 },
     launchOptions: {
-      executablePath: '/usr/bin/chromium',
+      executablePath: '/usr/bin/chromium-headless-shell',
       args: [
         '--no-sandbox',
         '--disable-dev-shm-usage',

@@ -17,7 +17,7 @@ export default defineConfig({
           isolate: false,
           pool: 'threads',
 
-          include: ['core/**/*.test.ts', 'shared/**/*.test.ts', 'evaluation/**/*.test.ts'],
+          include: ['core/**/*.test.ts', 'words/**/*.test.ts', 'shared/**/*.test.ts', 'evaluation/**/*.test.ts'],
           environment: 'node',
           testTimeout: 30_000,
         },

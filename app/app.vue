@@ -1,10 +1,13 @@
 <script setup lang="ts">
+import { useHead } from '#imports'
 import { NuxtLayout, NuxtPage } from '#components'
 import { onMounted, watch } from 'vue'
 import { useEventListener, useStorage } from '@vueuse/core'
 import { useOutboxStore } from './stores/outbox'
 import { usePhotosStore } from './stores/photos'
+import { LANGUAGE } from './language'
 
+useHead({ htmlAttrs: { lang: LANGUAGE } })
 const outbox = useOutboxStore()
 const photos = usePhotosStore()
 const dim = useStorage('wembric-dim', false)

@@ -1,8 +1,10 @@
 import { degreesFor } from '../core/adjuster'
 import type { Happening, JobView, NextThing } from '../core/job'
+import { thickness, went } from '../core/feeler'
 import { movesCrank } from '../core/position'
 import type { Worked } from '../core/practice'
 import { judgeReading, latestReading } from '../core/job'
+import { tellEnglish } from '../words'
 
 /** What an answer of a trial or of the crank comes to, without what is only bookkeeping. */
 function saidWords(happening: Happening): string {
@@ -11,9 +13,15 @@ function saidWords(happening: Happening): string {
   return happening.type
 }
 
-/** The place that the crank was last turned to. */
-const cameTo = (view: JobView): string =>
-  JSON.stringify(view.state.noted.findLast(n => movesCrank(n.observation))?.observation ?? null)
+/**
+ * The place that the crank was last turned to. A valve that was watched on the way there, and a search begun anew, are
+ * new evidence.
+ */
+const cameTo = ({ state: { noted } }: JobView): string =>
+  JSON.stringify([
+    noted.findLast(n => movesCrank(n.observation))?.observation ?? null,
+    noted.filter(({ observation: o }) => o.kind === 'watched' || o.kind === 'lost').length,
+  ])
 
 /** The most that anything may be asked on the same evidence, and the most trials for one reading. */
 const MOST_ASKED = 2
@@ -50,8 +58,9 @@ export class ProgressWatch {
     const reading = `${valveId}|${view.state.places}|${valve.phase}|${valve.round}`
     const count = (this.trials.get(reading) ?? 0) + 1
     this.trials.set(reading, count)
-    if (count === MOST_TRIALS + 1) this.longReadings.push(`${valveId}: ${next.instruction}`)
+    if (count === MOST_TRIALS + 1) this.longReadings.push(`${valveId}: ${tellEnglish(next.instruction)}`)
     const adjuster = view.pin.spec.engine.adjuster
+    const perMm = degreesFor(adjuster, 1)
     if (after?.kind === 'screw') {
       const latest = judgeReading(view.pin, latestReading(valve), valveId).reading
       const aimMm = next.stage.kind === 'screw' ? next.stage.aim.beforeMm : 0
@@ -59,15 +68,20 @@ export class ProgressWatch {
       // between angles that were felt in this round nothing new is risked
       const felt = valve.tries.filter(t => t.round === valve.round).map(t => t.screwDeg)
       const to = valve.screwDeg + after.deg
-      const bounded = (latest.hiMm !== null && latest.loMm > 0) || (to >= Math.min(...felt) && to <= Math.max(...felt))
+      // a blade that went a little further open bounds the gap from below by the screw’s angle
+      const wentMm = valve.tries
+        .filter(t => t.round === valve.round && t.screwDeg <= valve.screwDeg)
+        .flatMap(t => t.trials.filter(went).map(b => thickness(b) - (valve.screwDeg - t.screwDeg) / perMm))
+      const loMm = Math.max(latest.loMm, ...wentMm)
+      const bounded = (latest.hiMm !== null && loMm > 0) || (to >= Math.min(...felt) && to <= Math.max(...felt))
       if (!bounded && Math.abs(after.deg) > Math.max(VIOLENT_DEG, provedDeg + ROUNDED_DEG))
         this.violent.push(`${valveId}: ${after.deg}° at ${latest.loMm}–${latest.hiMm ?? '∞'}`)
       if (after.deg < 0) this.refusedSince.set(valveId, (this.refusedSince.get(valveId) ?? 0) - after.deg)
     }
     const openedDeg = this.refusedSince.get(valveId) ?? 0
     if (feel === 'free' || feel === 'drag') this.refusedSince.delete(valveId)
-    else if (openedDeg / degreesFor(adjuster, 1) > VAIN_MM + happening.payload.bladesMm.reduce((a, b) => a + b, 0)) {
-      this.vain.push(`${valveId}: opened ${(openedDeg / degreesFor(adjuster, 1)).toFixed(2)} mm, still ${feel}`)
+    else if (openedDeg / perMm > VAIN_MM + happening.payload.bladesMm.reduce((a, b) => a + b, 0)) {
+      this.vain.push(`${valveId}: opened ${(openedDeg / perMm).toFixed(2)} mm, still ${feel}`)
       this.refusedSince.delete(valveId)
     }
   }
@@ -80,9 +94,10 @@ export class ProgressWatch {
       next.step === 'find'
         ? `${view.state.valves.reduce((sum, v) => sum + v.round + v.readings.length + v.moves.length, 0)}|${next.requirement?.what.kind}|${cameTo(view)}`
         : `${valveId}|${valve?.round ?? ''}|${view.state.places}|${valve?.phase ?? ''}|${valve?.screwDeg ?? ''}`
-    const key = `${next.step}|${episode}|${next.instruction}|${saidWords(happening)}`
+    const key = `${next.step}|${episode}|${tellEnglish(next.instruction)}|${saidWords(happening)}`
     const count = (this.asked.get(key) ?? 0) + 1
     this.asked.set(key, count)
-    if (count === MOST_ASKED + 1) this.repeats.push(`${next.instruction} → ${saidWords(happening).slice(0, 60)}`)
+    if (count === MOST_ASKED + 1)
+      this.repeats.push(`${tellEnglish(next.instruction)} → ${saidWords(happening).slice(0, 60)}`)
   }
 }

@@ -1,5 +1,6 @@
 import { SOURCE_DENIES } from './wide-world'
-import { PRACTICE_ENGINES } from '../core/practice'
+import { PRACTICE_ENGINES, practiceEngineAbout } from '../core/practice'
+import { tellEnglish } from '../words'
 import { failureWords, isFailure, type RobotRun, type Tally } from './index'
 
 /** Many engines with one kind of hand. */
@@ -47,6 +48,7 @@ export function summary({ name, asked, seconds, all }: Pass): string {
     ['more stops than planned', String(all.tooManyStops), '0'],
     ['moves to the first settled stop', per(all.moves, all.runs), '–'],
     ['trials a reading', per(all.trials, all.readings), '–'],
+    ['trials a valve, setting and proving too', per(all.trials, all.valves), '–'],
     ['arcs asked at 90 % hold the truth', percent(all.arcs.held, all.arcs.asked, 1), '88–92 %'],
   ]
   const fewer = all.runs < asked ? `, fewer than the ${asked} asked for: the time was up` : ''
@@ -87,6 +89,7 @@ export function wideSummary({ name, asked, seconds, all, byKind }: Pass): string
     ['engines with a screw opened in vain', String(all.vain), '0'],
     ['ended with a reason somewhere', `${all.withReason} (${percent(all.withReason, all.runs, 1)})`, '–'],
     ['trials a reading', per(all.trials, all.readings), '–'],
+    ['trials a valve, setting and proving too', per(all.trials, all.valves), '–'],
     ['moves to the first settled stop', per(all.moves, all.runs), '–'],
   ]
   const fewer = all.runs < asked ? `, fewer than the ${asked} asked for: the time was up` : ''
@@ -135,13 +138,13 @@ export function kindTable({ byKind }: Pass): string {
       'moves',
       'trials a reading',
     ],
-    PRACTICE_ENGINES.flatMap(({ id, about }) => {
-      const t = byKind.get(id)!
+    PRACTICE_ENGINES.flatMap(engine => {
+      const t = byKind.get(engine.id)!
       return t.runs === 0
         ? []
         : [
             [
-              about,
+              tellEnglish(practiceEngineAbout(engine)),
               t.runs,
               percent(t.valves - t.outOfSpec, t.valves, 3),
               t.falseIn,

@@ -36,13 +36,14 @@ import {
   liftedMm,
   proofErrorMm,
   steps,
-  storyLine,
   VirtualHand,
   type VirtualEngine,
   type Worked,
 } from '../core/practice'
 import { ProgressWatch } from './progress'
 import { drawWide, type WideDrawn } from './wide-world'
+import { tellEnglish } from '../words'
+import { storyLine } from './story'
 
 export interface RobotOptions {
   /** Share of what the hand says of the crank that is not so. */
@@ -251,7 +252,7 @@ class Run {
   /** What an answer did that should not have been done. */
   private done({ next, happening }: Worked): void {
     const { virtual } = this.hand
-    if (happening.type === 'gate-passed') this.run.reasons.push(next.instruction)
+    if (happening.type === 'gate-passed') this.run.reasons.push(tellEnglish(next.instruction))
     if (happening.type === 'crank' && happening.payload.observations.some(movesCrank)) {
       this.falseNow = false
       if (!this.settledOnce) this.run.moves++

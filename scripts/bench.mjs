@@ -12,7 +12,7 @@ import { startServer } from './setup/server.mjs'
 
 const root = dirname(dirname(fileURLToPath(import.meta.url)))
 run(async () => {
-  await ensurePrograms(['mariadbd', 'mariadb-install-db', 'chromium'])
+  await ensurePrograms(['mariadbd', 'mariadb-install-db', 'chromium-headless-shell'])
   await ensurePackages(root)
   await ensureBuild(root)
   const data = mkdtempSync(join(tmpdir(), 'wembric-bench-'))

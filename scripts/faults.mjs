@@ -18,7 +18,7 @@ const given = (name, other) => Number(process.argv.find(a => a.startsWith(`--${n
 const rounds = given('rounds', 29)
 
 run(async () => {
-  await ensurePrograms(['mariadbd', 'mariadb-install-db', 'chromium'])
+  await ensurePrograms(['mariadbd', 'mariadb-install-db', 'chromium-headless-shell'])
   await ensurePackages(root)
   await ensureBuild(root)
   const template = await demoTemplate(root)

@@ -4,5 +4,5 @@ import { rebuildReadings } from '../server/services/rebuild'
 
 const pool = openPool(databaseSettings(process.env, 'app'))
 const jobs = await rebuildReadings(pool)
-console.warn(`Readings of ${jobs} jobs made anew.`)
+console.warn(`Rebuilt the readings of ${jobs} jobs.`)
 await pool.end()

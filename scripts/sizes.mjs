@@ -1,13 +1,17 @@
 #!/usr/bin/env node
-// Part of npm test: the largest files and the longest lines, so that neither grows unseen.
+// Part of npm test: the largest files, the longest lines and the words of each language, so that none grows unseen.
 import { execFileSync } from 'node:child_process'
 import { readFileSync } from 'node:fs'
 import { dirname, join } from 'node:path'
 import { fileURLToPath } from 'node:url'
+import { gzipSync } from 'node:zlib'
+import { buildSync } from 'esbuild'
 
 /** No file of the product is longer; lowered when the longest is split. */
-const MOST_LINES = 560
+const MOST_LINES = 460
 const SHOWN = 5
+/** What a browser fetches for a language, gzipped. */
+const MOST_WORDS_KB = 60
 
 const root = dirname(dirname(fileURLToPath(import.meta.url)))
 const files = execFileSync('git', ['-C', root, 'ls-files', '-co', '--exclude-standard'], { encoding: 'utf8' })
@@ -35,5 +39,25 @@ console.log(`Lines over 120 columns, sentences and addresses: ${longest.filter(l
 const over = bySize.filter(f => f.lines.length > MOST_LINES)
 if (over.length) {
   console.error(`Over ${MOST_LINES} lines: ${over.map(f => f.name).join(', ')}. Split them by concept.`)
+  process.exitCode = 1
+}
+
+/** The sentences of a language alone: what they are about is fetched with the pages. */
+const wordsKb = language => {
+  const { outputFiles } = buildSync({
+    entryPoints: [join(root, `words/${language}/index.ts`)],
+    bundle: true,
+    minify: true,
+    format: 'esm',
+    write: false,
+    external: ['../../core/*', '../../../core/*'],
+  })
+  return gzipSync(outputFiles[0].contents).length / 1000
+}
+const words = ['en', 'es'].map(language => ({ language, kb: wordsKb(language) }))
+console.log(`Words, gzipped: ${words.map(w => `${w.language} ${w.kb.toFixed(1)} kB`).join(', ')}`)
+const heavy = words.filter(w => w.kb > MOST_WORDS_KB)
+if (heavy.length) {
+  console.error(`Over ${MOST_WORDS_KB} kB of words: ${heavy.map(w => w.language).join(', ')}.`)
   process.exitCode = 1
 }

@@ -9,7 +9,7 @@ import { ensurePrograms, ensureRoom } from './setup/machine.mjs'
 import { ensureBuild, ensurePackages } from './setup/packages.mjs'
 import { guardConsole } from './setup/output.mjs'
 import { askReady, waitReady } from './setup/ready.mjs'
-import { run, say, StopWithWords } from './setup/say.mjs'
+import { run, say, STARTED, StopWithWords } from './setup/say.mjs'
 
 const root = dirname(dirname(fileURLToPath(import.meta.url)))
 const host = process.env.HOST ?? '127.0.0.1'
@@ -23,8 +23,8 @@ const ensurePort = () =>
       fail(
         new StopWithWords(
           error.code === 'EADDRINUSE'
-            ? `port ${port} is taken by another program. Stop that one, or choose another port: PORT=${port + 1} npm start`
-            : `cannot listen on ${host}:${port} (${error.code}). Set HOST and PORT to an address of this machine.`,
+            ? `port ${port} is in use by another program. Stop that program, or choose a different port: PORT=${port + 1} npm start`
+            : `cannot listen on ${host}:${port} (${error.code}). Set HOST and PORT to an address this machine has.`,
         ),
       ),
     )
@@ -90,9 +90,9 @@ run(async () => {
     const address = `http://${host.includes(':') ? `[${host}]` : host}:${port}`
     await waitReady(askReady(address))
     say(`open ${address}`)
-    if (demo) say('sign in as ines (lead), tam or jory (mechanics); the password of all is quillbrook')
-    else say('a shop without demo: the first page makes your shop and its first lead')
-    say('stop with Ctrl-C')
+    if (demo) say('sign in as ines (lead), tam or jory (mechanics), password quillbrook')
+    else say('an empty shop: the first page sets up your shop and its first lead')
+    say(STARTED)
   } catch (error) {
     await database.stop()
     throw error

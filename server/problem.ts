@@ -1,84 +1,84 @@
-import { ZodError } from 'zod'
+import { z } from '../core/zod'
+import { say, type Text } from '../core/said'
 import { FigureError } from '../core/units'
+import { heard } from '../core/wrong'
 import { STATUS_OF, type ProblemBody, type ProblemCode } from '../shared/problem'
 import { CommitNotKnown, DatabaseBusy, isDiskFull, isDuplicate, isLost, isWithoutQuorum } from './database/errors'
+import { tellEnglish } from '../words'
+import type { ShopThing } from '../words/en/refusals'
+import { tell } from './words'
 
 /** What a refusal says beside its code and its title. */
 interface More {
   detail?: string
-  fields?: ProblemBody['fields']
+  fields?: { field: string; message: Text }[]
   doubts?: ProblemBody['doubts']
   /** For the Retry-After header. */
   retryAfterS?: number
 }
 
-/** An expected refusal, in words for a person: what is wrong and what to do. */
+/** An expected refusal: what is wrong and what to do, told to whoever asked when it is sent. */
 export class Problem extends Error {
   override readonly name = 'Problem'
   readonly status: number
   constructor(
     readonly code: ProblemCode,
-    readonly title: string,
+    readonly title: Text,
     readonly more: More = {},
   ) {
-    super(title)
+    super(tellEnglish(title))
     this.status = STATUS_OF[code]
   }
 }
 
 /** A refusal of one field: what is wrong with it and what to do. */
-export const unfit = (field: string, message: string): Problem =>
+export const unfit = (field: string, message: Text): Problem =>
   new Problem('unfit', message, { fields: [{ field, message }] })
-export const notFound = (what: string): Problem => new Problem('not-found', `There is no such ${what} in this shop.`)
+export const notFound = (what: ShopThing): Problem => new Problem('not-found', say('refused.no-such', { what }))
 
-const fieldsOf = (error: ZodError): NonNullable<ProblemBody['fields']> =>
-  error.issues.slice(0, 20).map(issue => ({ field: issue.path.join('.') || 'body', message: issue.message }))
+const fieldsOf = (error: z.ZodError): NonNullable<More['fields']> =>
+  error.issues.slice(0, 20).map(issue => ({ field: issue.path.join('.') || 'body', message: heard(issue.message) }))
 
 /** What the database could not do, in words; null for any other error. */
 function databaseProblem(error: unknown): Problem | null {
   if (error instanceof CommitNotKnown)
-    return new Problem(
-      'not-known',
-      'The database went away at the last moment. It is not known whether this was saved: look before you repeat it.',
-      { retryAfterS: 2 },
-    )
+    return new Problem('not-known', say('refused.the-database-went-away-at'), { retryAfterS: 2 })
   if (error instanceof DatabaseBusy)
-    return new Problem('busy', 'The database is busy. Nothing was changed; try again in a moment.', { retryAfterS: 1 })
+    return new Problem('busy', say('refused.the-database-is-busy-nothing'), { retryAfterS: 1 })
   if (isWithoutQuorum(error))
-    return new Problem(
-      'cut-off',
-      'This part of the database is cut off from the others. Nothing was changed; try again in a moment.',
-      { retryAfterS: 5 },
-    )
-  if (isDiskFull(error))
-    return new Problem(
-      'disk-full',
-      'The disk of the shop’s server is full. Nothing was changed; make room there, then try again.',
-      { retryAfterS: 30 },
-    )
+    return new Problem('cut-off', say('refused.this-part-of-the-database'), { retryAfterS: 5 })
+  if (isDiskFull(error)) return new Problem('disk-full', say('refused.the-disk-of-the-shops'), { retryAfterS: 30 })
   if (isLost(error))
-    return new Problem('no-database', 'The database does not answer. Nothing was changed; try again in a moment.', {
+    return new Problem('no-database', say('refused.the-database-does-not-answer'), {
       retryAfterS: 2,
     })
-  if (isDuplicate(error)) return new Problem('duplicate', 'That is there already. Choose another name, tag or number.')
+  if (isDuplicate(error)) return new Problem('duplicate', say('refused.that-is-there-already-choose'))
   return null
 }
 
 function refusalOf(error: unknown): Problem {
   if (error instanceof Problem) return error
-  if (error instanceof ZodError) {
+  if (error instanceof z.ZodError) {
     const fields = fieldsOf(error)
-    return new Problem('unfit', fields[0]?.message ?? 'Something in it is not right.', { fields })
+    return new Problem('unfit', fields[0]?.message ?? say('refused.not-right'), { fields })
   }
-  if (error instanceof FigureError) return unfit('body', error.message)
+  if (error instanceof FigureError) return unfit('body', heard(error.message))
   const ofDatabase = databaseProblem(error)
   if (ofDatabase) return ofDatabase
   console.error(error)
-  return new Problem('failed', 'Something failed at the shop’s server. Look whether it was saved before you repeat it.')
+  return new Problem('failed', say('refused.something-failed-at-the-shops'))
 }
 
 /** The one place where an error becomes problem+json. Anything not expected is logged and says only that it failed. */
 export function toProblem(error: unknown): ProblemBody & { retryAfterS?: number } {
   const { code, title, status, more } = refusalOf(error)
-  return { type: 'about:blank', title, status, code, ...more }
+  const { fields, ...rest } = more
+  return {
+    type: 'about:blank',
+    title: tell(title),
+    status,
+    code,
+    ...rest,
+    ...(fields ? { fields: fields.map(({ field, message }) => ({ field, message: tell(message) })) } : {}),
+  }
 }

@@ -1,5 +1,6 @@
-import { z } from 'zod'
+import { z } from '../core/zod'
 import { EVENT_TYPES, type JobEvent, EVENTS } from '../core/job'
+import { wrong } from '../core/wrong'
 
 /** What the database's columns hold. */
 const MOST = 2 ** 32 - 1
@@ -7,9 +8,9 @@ const MOST = 2 ** 32 - 1
 /** One answer as a browser sends it. The id is its own, so that it may arrive any number of times and counts once. */
 export const eventRequestSchema = z
   .object({
-    id: z.uuid({ version: 'v7', error: 'An event’s id is a UUID of version 7.' }),
-    type: z.enum(EVENT_TYPES, { error: 'This kind of event is not known.' }),
-    version: z.literal(1, { error: 'This version of the event is not known here: reload the page.' }),
+    id: z.uuid({ version: 'v7', error: wrong('wrong.an-events-id-is-a') }),
+    type: z.enum(EVENT_TYPES, { error: wrong('wrong.this-kind-of-event-is') }),
+    version: z.literal(1, { error: wrong('wrong.this-version-of-the-event') }),
     payload: z.unknown(),
     personId: z.number().int().positive(),
     deviceId: z.string().min(1).max(40),
@@ -17,8 +18,8 @@ export const eventRequestSchema = z
     seenSeq: z.number().int().min(0).max(MOST),
     seenDeviceSeq: z.number().int().min(0).max(MOST).optional(),
     at: z.iso
-      .datetime({ offset: true, error: 'The time must be ISO 8601 with an offset.' })
-      .max(35, { error: 'The time must be ISO 8601 with an offset, to the millisecond.' }),
+      .datetime({ offset: true, error: wrong('wrong.the-time-must-be-iso') })
+      .max(35, { error: wrong('wrong.the-time-must-be-iso-8601') }),
   })
   .transform((event, context) => {
     const parsed = EVENTS[event.type].payload.safeParse(event.payload)

@@ -1,4 +1,4 @@
-import { z } from 'zod'
+import { z } from '../core/zod'
 import { bookModelSchema, bookSchema } from '../core/exchange'
 
 const asJsonSchema = (schema: z.ZodType) =>

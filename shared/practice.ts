@@ -1,8 +1,9 @@
-import { z } from 'zod'
+import { z } from '../core/zod'
 import { actSchema, GUIDANCES, type Guidance, type Level, LEVELS } from '../core/practice'
+import { wrong } from '../core/wrong'
 
 /** A practice engine is one of the built-in ones by its name, or a model of the shop's spec book. */
-const engineId = z.string().regex(/^[a-z0-9-]{1,40}$/, { error: 'This practice engine is not known.' })
+const engineId = z.string().regex(/^[a-z0-9-]{1,40}$/, { error: wrong('wrong.this-practice-engine-is-not') })
 
 /** Each answer is judged anew when a run is marked. */
 const MOST_ANSWERS = 400
@@ -10,16 +11,20 @@ const MOST_ANSWERS = 400
 /** A run that is handed over: what it was begun with, and all that was done. The server marks it. */
 export const practiceRunSchema = z.object({
   engineId,
-  level: z.literal([...LEVELS], { error: 'A level is 1 to 4.' }),
+  level: z.literal([...LEVELS], { error: wrong('wrong.a-level-is-1-to') }),
   seed: z.number().int().min(1).max(4_000_000_000),
   guidance: z.enum(GUIDANCES),
   robot: z.boolean().default(false),
-  seconds: z.number().int().min(0).max(86_400, { error: 'A run of more than a day is not kept.' }),
+  seconds: z
+    .number()
+    .int()
+    .min(0)
+    .max(86_400, { error: wrong('wrong.a-run-of-more-than') }),
   acts: z
     .array(actSchema)
-    .max(3000, { error: 'More than 3,000 things were done: that is more than a run keeps.' })
+    .max(3000, { error: wrong('wrong.more-than-3-000-things') })
     .refine(acts => acts.filter(a => a.kind === 'said').length <= MOST_ANSWERS, {
-      error: `More than ${MOST_ANSWERS} answers were given: that is more than a run keeps.`,
+      error: wrong('wrong.run-answers', { most: MOST_ANSWERS }),
     }),
 })
 export type PracticeRunRequest = z.infer<typeof practiceRunSchema>

@@ -10,6 +10,7 @@ import {
   signInSchema,
 } from './requests'
 import { modelSchema } from './spec-book'
+import { refusal } from '../words/refusal'
 
 /** The field and words of the first thing that is wrong, or “taken”. */
 const first = (
@@ -19,7 +20,7 @@ const first = (
   value: unknown,
 ): string => {
   const issue = schema.safeParse(value).error?.issues[0]
-  return issue ? `${issue.path.join('.')}: ${issue.message}` : 'taken'
+  return issue ? `${issue.path.join('.')}: ${refusal(issue.message)}` : 'taken'
 }
 const person = { name: 'Bo', signIn: 'bo', password: 'longenough', role: 'mechanic' }
 const machine = { name: 'Mower', tag: 'A-1', modelId: 1, meterUnit: 'h', customer: { name: 'Owner' } }
@@ -57,7 +58,7 @@ describe('what a browser may send', () => {
   ])('%s is taken', (_, schema, value) => expect(first(schema, value)).toBe('taken'))
 
   it.each([
-    ['no name', signInSchema, { password: 'x' }, /^signIn: Give the sign-in name/],
+    ['no name', signInSchema, { password: 'x' }, /^signIn: Give a sign-in name/],
     ['a short password', personSchema, { ...person, password: 'short' }, /^password: .*eight characters/],
     ['a sign-in name with spaces', personSchema, { ...person, signIn: 'b o' }, /^signIn: .*no spaces/],
     ['a role that is none', personSchema, { ...person, role: 'owner' }, /^role: Choose lead or mechanic/],
@@ -76,7 +77,7 @@ describe('what a browser may send', () => {
       'an engine without a source',
       modelSchema,
       { maker: 'A', model: 'B', engine: { ...engineOf(), source: '' } },
-      /^engine.source: Name the source/,
+      /^engine.source: Source is missing/,
     ],
     [
       'clearance limits crossed over',
@@ -124,7 +125,7 @@ describe('what a browser may send', () => {
       'a blade of no size',
       bladeSetRequestSchema,
       { name: 'A', unit: 'mm', bladesMm: [0, 0.1] },
-      /^bladesMm.0: .*not made/,
+      /^bladesMm.0: .*under 0.01/,
     ],
     [
       'an id of another version',
@@ -133,7 +134,7 @@ describe('what a browser may send', () => {
       /^id: .*version 7/,
     ],
     ['a time without an offset', eventRequestSchema, { ...event, at: '2026-11-25T08:00:00' }, /^at: .*offset/],
-    ['a later version of an event', eventRequestSchema, { ...event, version: 2 }, /^version: .*reload/],
+    ['a later version of an event', eventRequestSchema, { ...event, version: 2 }, /^version: .*Reload/],
     ['a payload that cannot be', eventRequestSchema, { ...event, payload: { text: '' } }, /^payload.text: /],
   ])('%s is named by field, with what to do', (_, schema, value, words) => expect(first(schema, value)).toMatch(words))
 

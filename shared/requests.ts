@@ -1,36 +1,32 @@
-import { z } from 'zod'
+import { z } from '../core/zod'
 import { bladeSetSchema, TARGET_SCHOOLS } from '../core/feeler'
 import { BLADE_HABITS } from '../core/job/pin'
 import { adapterSchema, wrenchSchema } from '../core/torque'
 import { engravedShim } from '../core/shim'
 import { SCHOOLS } from '../core/stops'
+import { wrong } from '../core/wrong'
+import { optionalText, text } from '../core/text-field'
+import { languageSchema } from './languages'
 
-const text = (most: number, what: string) =>
-  z
-    .string({ error: `Give ${what}.` })
-    .trim()
-    .min(1, { error: `Give ${what}.` })
-    .max(most, { error: `Keep ${what} under ${most} characters.` })
-const optional = (most: number) =>
-  z
-    .string()
-    .trim()
-    .max(most, { error: `Keep it under ${most} characters.` })
-    .default('')
-
-const password = z.string().min(8, { error: 'Use a password of eight characters or more.' }).max(200)
+const password = z
+  .string()
+  .min(8, { error: wrong('wrong.use-a-password-of-eight') })
+  .max(200)
 export const signInSchema = z.object({
-  signIn: text(60, 'the sign-in name'),
-  password: z.string().min(1, { error: 'Give the password.' }).max(200),
+  signIn: text(60, 'sign-in name'),
+  password: z
+    .string()
+    .min(1, { error: wrong('wrong.give-the-password') })
+    .max(200),
 })
 
 export const personSchema = z.object({
-  name: text(60, 'a name'),
-  signIn: text(60, 'a sign-in name').regex(/^[\w.@-]+$/, {
-    error: 'A sign-in name has letters, digits, dot, dash, @ and no spaces.',
+  name: text(60, 'name'),
+  signIn: text(60, 'sign-in name').regex(/^[\w.@-]+$/, {
+    error: wrong('wrong.a-sign-in-name-has'),
   }),
   password,
-  role: z.enum(['lead', 'mechanic'], { error: 'Choose lead or mechanic.' }),
+  role: z.enum(['lead', 'mechanic'], { error: wrong('wrong.choose-lead-or-mechanic') }),
 })
 
 const isZone = (zone: string): boolean => {
@@ -41,46 +37,47 @@ const isZone = (zone: string): boolean => {
   }
 }
 export const setupSchema = z.object({
-  shop: text(80, 'the shop’s name'),
-  timeZone: text(60, 'a time zone').refine(isZone, {
-    error: 'This time zone is not known. Choose one such as Europe/Lisbon.',
+  shop: text(80, 'shop'),
+  timeZone: text(60, 'time zone').refine(isZone, {
+    error: wrong('wrong.this-time-zone-is-not'),
   }),
   unit: z.enum(['mm', 'thou']),
   lead: personSchema.omit({ role: true }),
 })
 
-const minutes = (what: string) =>
+const minutes = (what: 'valves' | 'task') =>
   z
-    .int({ error: `Say in whole minutes how long ${what} takes.` })
-    .min(5, `Say at least 5 minutes for ${what}.`)
-    .max(480, `Say at most 480 minutes, a working day, for ${what}.`)
+    .int({ error: wrong('wrong.minutes-whole', { what }) })
+    .min(5, wrong('wrong.minutes-least', { what }))
+    .max(480, wrong('wrong.minutes-most', { what }))
 export const shopSchema = z
   .object({
-    favouriteSchool: z.enum(SCHOOLS, { error: 'Choose one of the ways of finding stops, or none.' }).nullable(),
-    target: z.enum(TARGET_SCHOOLS, { error: 'Choose where in the limits valves are set.' }),
-    bladeHabit: z.enum(BLADE_HABITS, { error: 'Choose where the blade is while the nut is locked.' }),
-    pairToProve: z.boolean({ error: 'Say whether a proof must be a pair.' }),
-    valveMinutes: minutes('the valves of a machine'),
-    taskMinutes: minutes('another task'),
+    favouriteSchool: z.enum(SCHOOLS, { error: wrong('wrong.choose-one-of-the-ways') }).nullable(),
+    target: z.enum(TARGET_SCHOOLS, { error: wrong('wrong.choose-where-in-the-limits') }),
+    bladeHabit: z.enum(BLADE_HABITS, { error: wrong('wrong.choose-where-the-blade-is') }),
+    pairToProve: z.boolean({ error: wrong('wrong.say-whether-a-proof-must') }),
+    valveMinutes: minutes('valves'),
+    taskMinutes: minutes('task'),
   })
   .partial()
 
 export const bladeSetRequestSchema = bladeSetSchema
 export const wrenchRequestSchema = wrenchSchema
 export const adapterRequestSchema = adapterSchema
+export const ownLanguageSchema = z.object({ language: languageSchema })
 export const favouriteSetSchema = z.object({ bladeSetId: z.number().int().positive().nullable() })
 
-const SHIM = 'A shim is 0.8 to 4 mm thick: look at the unit.'
+const SHIM = wrong('wrong.a-shim-is-0-8')
 /** Shims come in steps of 0.025 at the finest; one between is a measured size, or a slip. */
 const SHIM_STEP_MM = 0.025
 export const shimRequestSchema = z.object({
   diameterMm: z
-    .number({ error: 'Give the diameter in mm.' })
-    .min(5, { error: 'A shim is 5 to 40 mm across.' })
-    .max(40, { error: 'A shim is 5 to 40 mm across.' })
+    .number({ error: wrong('wrong.give-the-diameter-in-mm') })
+    .min(5, { error: wrong('wrong.a-shim-is-5-to') })
+    .max(40, { error: wrong('wrong.a-shim-is-5-to') })
     .transform(v => Math.round(v * 100) / 100),
   sizeMm: z
-    .number({ error: 'Give the thickness in mm.' })
+    .number({ error: wrong('wrong.give-the-thickness-in-mm') })
     .min(0.8, { error: SHIM })
     .max(4, { error: SHIM })
     .transform((mm, context) => {
@@ -92,59 +89,78 @@ export const shimRequestSchema = z.object({
       }
     }),
   count: z
-    .number({ error: 'Say how many.' })
-    .int({ error: 'Count them in whole pieces.' })
-    .min(0, { error: 'Fewer than none cannot be.' })
-    .max(999, { error: 'More than 999 of one size cannot be right.' }),
+    .number({ error: wrong('wrong.say-how-many') })
+    .int({ error: wrong('wrong.count-them-in-whole-pieces') })
+    .min(0, { error: wrong('wrong.fewer-than-none-cannot-be') })
+    .max(999, { error: wrong('wrong.more-than-999-of-one') }),
 })
 export type ShimRequest = z.infer<typeof shimRequestSchema>
 
-const email = z
-  .union([z.literal(''), z.email({ error: 'Give the e-mail address as name@place, or leave it empty.' })])
-  .default('')
-export const customerSchema = z.object({ name: text(80, 'the owner’s name'), contact: optional(120), email })
-const owner = z.union([z.object({ id: z.number().int().positive() }), customerSchema], { error: 'Give the owner.' })
-const modelId = z.number({ error: 'Choose the engine model.' }).int().positive()
+const email = z.union([z.literal(''), z.email({ error: wrong('wrong.give-the-e-mail-address') })]).default('')
+export const customerSchema = z.object({
+  name: text(80, 'owner'),
+  contact: optionalText(120),
+  email,
+  language: languageSchema.nullable().default(null),
+})
+const owner = z.union([z.object({ id: z.number().int().positive() }), customerSchema], {
+  error: wrong('wrong.give-the-owner'),
+})
+const modelId = z
+  .number({ error: wrong('wrong.choose-the-engine-model') })
+  .int()
+  .positive()
 export const machineEditSchema = z.object({
-  name: text(80, 'a name for the machine'),
-  tag: text(20, 'a tag').regex(/^[\w .-]+$/, {
-    error: 'A tag has letters, digits, dot, dash and spaces: it is printed as a code.',
+  name: text(80, 'machine'),
+  tag: text(20, 'tag').regex(/^[\w .-]+$/, {
+    error: wrong('wrong.a-tag-has-letters-digits'),
   }),
-  serial: optional(60),
-  plate: optional(20),
-  meterUnit: z.enum(['h', 'km', 'mi'], { error: 'Choose hours, km or miles.' }),
+  serial: optionalText(60),
+  plate: optionalText(20),
+  meterUnit: z.enum(['h', 'km', 'mi'], { error: wrong('wrong.choose-hours-km-or-miles') }),
 })
 export const machineSchema = machineEditSchema.extend({ modelId, customer: owner })
 export const ownerChangeSchema = z.object({ customer: owner })
-export const mergeSchema = z.object({ intoId: z.number({ error: 'Choose the one that stays.' }).int().positive() })
+export const mergeSchema = z.object({
+  intoId: z
+    .number({ error: wrong('wrong.choose-the-one-that-stays') })
+    .int()
+    .positive(),
+})
 
-const on = z.iso.date({ error: 'Give the day as year-month-day, such as 2026-05-01.' })
+const on = z.iso.date({ error: wrong('wrong.give-the-day-as-year') })
 const meter = z
-  .number({ error: 'Give the meter reading as a number.' })
-  .min(0, { error: 'A meter cannot be below zero.' })
-  .max(9_999_999, { error: 'That meter reading is too large.' })
+  .number({ error: wrong('wrong.give-the-meter-reading-as') })
+  .min(0, { error: wrong('wrong.a-meter-cannot-be-below') })
+  .max(9_999_999, { error: wrong('wrong.that-meter-reading-is-too') })
 export const meterSchema = z.object({ on, meter, replaced: z.boolean().default(false) })
-export const engineChangeSchema = z.object({ on, modelId, words: optional(160) })
+export const engineChangeSchema = z.object({ on, modelId, words: optionalText(160) })
 const mm = z
-  .number({ error: 'Give it in mm.' })
-  .min(0, { error: 'A clearance cannot be below zero.' })
-  .max(5, { error: 'Over 5 mm is no clearance: look at the unit.' })
+  .number({ error: wrong('wrong.give-it-in-mm') })
+  .min(0, { error: wrong('wrong.a-clearance-cannot-be-below') })
+  .max(5, { error: wrong('wrong.over-5-mm-is-no') })
 const interval = z.object({ loMm: mm, hiMm: mm.nullable() }).nullable()
 export const pastVisitSchema = z.object({
   on,
   meter: meter.nullable(),
   replaced: z.boolean().default(false),
-  words: optional(200),
+  words: optionalText(200),
   valves: z.record(z.string().max(30), z.object({ foundMm: interval, leftMm: interval, touched: z.boolean() })),
 })
 
-export const photoSchema = z.object({ job: z.coerce.number().int().positive().optional(), caption: optional(120) })
+export const photoSchema = z.object({
+  job: z.coerce.number().int().positive().optional(),
+  caption: optionalText(120),
+})
 export const reminderSchema = z.object({
   customerId: z.number().int().positive(),
-  machineIds: z.array(z.number().int().positive()).min(1, { error: 'Choose a machine at least.' }).max(100),
+  machineIds: z
+    .array(z.number().int().positive())
+    .min(1, { error: wrong('wrong.choose-a-machine-at-least') })
+    .max(100),
   how: z.enum(['copied', 'printed', 'sent']),
-  text: text(5000, 'what the owner is told'),
-  subject: text(150, 'a subject'),
+  text: text(5000, 'letter'),
+  subject: text(150, 'subject'),
 })
 
 export const weeksSchema = z.object({
@@ -152,14 +168,14 @@ export const weeksSchema = z.object({
   most: z.coerce.number().int().min(1).max(300).catch(300),
 })
 export const paperSchema = z.object({
-  paper: z.enum(['A4', 'Letter'], { error: 'The paper is A4 or Letter.' }).default('A4'),
+  paper: z.enum(['A4', 'Letter'], { error: wrong('wrong.the-paper-is-a4-or') }).default('A4'),
 })
 export const summarySchema = paperSchema.extend({
   year: z.coerce
-    .number({ error: 'Give the year.' })
-    .int({ error: 'Give the year.' })
-    .min(1990, { error: 'Give a year of this shop.' })
-    .max(2100, { error: 'Give a year of this shop.' }),
+    .number({ error: wrong('wrong.give-the-year') })
+    .int({ error: wrong('wrong.give-the-year') })
+    .min(1990, { error: wrong('wrong.give-a-year-of-this') })
+    .max(2100, { error: wrong('wrong.give-a-year-of-this') }),
 })
 
 export const boardPlaceSchema = z.object({
@@ -168,18 +184,27 @@ export const boardPlaceSchema = z.object({
 })
 const TASK_NEEDS = ['cold', 'warm', 'either'] as const
 export const taskSchema = z.object({
-  name: text(80, 'what is to be done'),
-  needs: z.enum(TASK_NEEDS, { error: 'Say whether it wants the engine cold, warm, or either.' }),
+  name: text(80, 'task'),
+  needs: z.enum(TASK_NEEDS, { error: wrong('wrong.say-whether-it-wants-the') }),
 })
-export const taskDoneSchema = z.object({ done: z.boolean(), because: optional(160) })
+export const taskDoneSchema = z.object({ done: z.boolean(), because: optionalText(160) })
 
 export const openJobSchema = z.object({
-  machineId: z.number({ error: 'Choose the machine.' }).int().positive(),
-  bladeSetId: z.number({ error: 'Choose the blade set.' }).int().positive(),
+  machineId: z
+    .number({ error: wrong('wrong.choose-the-machine') })
+    .int()
+    .positive(),
+  bladeSetId: z
+    .number({ error: wrong('wrong.choose-the-blade-set') })
+    .int()
+    .positive(),
   meter: meter.nullable(),
   meterReplaced: z.boolean().default(false),
-  tasks: z.array(taskSchema).max(20, { error: 'Twenty other things are enough for one visit.' }).default([]),
-  complaint: optional(200),
+  tasks: z
+    .array(taskSchema)
+    .max(20, { error: wrong('wrong.twenty-other-things-are-enough') })
+    .default([]),
+  complaint: optionalText(200),
 })
 
 export type ShopRequest = z.infer<typeof shopSchema>

@@ -3,10 +3,11 @@ import type { BayColumn, BladeHabit, JobEvent, JobPin, Sheet } from '../core/job
 import type { School } from '../core/stops'
 import type { Adapter, Wrench } from '../core/torque'
 import type { MeterUnit } from '../core/units'
+import type { Language } from './languages'
 
 export type PersonRole = 'lead' | 'mechanic'
 export interface SessionResponse {
-  person: { id: number; name: string; role: PersonRole; favouriteSetId: number | null }
+  person: { id: number; name: string; role: PersonRole; favouriteSetId: number | null; language: Language | null }
   shop: {
     id: number
     name: string
@@ -127,6 +128,7 @@ export interface CustomerRow {
   name: string
   contact: string
   email: string
+  language: Language | null
   machines: number
 }
 

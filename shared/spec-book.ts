@@ -1,8 +1,11 @@
-import { z } from 'zod'
+import { z } from '../core/zod'
 import { type Engine, engineSchema } from '../core/engine'
 import { type BookModel, COLUMNS, type RowNote } from '../core/exchange'
 import type { Verdict } from '../core/feeler'
 import { type Identity, identityParts, yearsInOrder, YEARS_WRONG } from '../core/spec-book'
+import { wrong } from '../core/wrong'
+import { optionalText, text } from '../core/text-field'
+import type { Text } from '../core/said'
 
 /** What a model is called and found by; its figures are in its revisions. */
 export interface ModelIdentity {
@@ -38,7 +41,7 @@ export interface RevisionRow {
   reason: string
   basedOn: number | null
   /** Doubts about its figures that its author saw and answered. */
-  answered: { id: string; says: string }[]
+  answered: { id: string; says: Text }[]
   source: string
   sourceDate: string
   authorId: number
@@ -91,38 +94,28 @@ export interface SearchResponse {
   recent: boolean
 }
 
-const text = (most: number, what: string) =>
-  z
-    .string({ error: `Give ${what}.` })
-    .trim()
-    .min(1, { error: `Give ${what}.` })
-    .max(most, { error: `Keep ${what} under ${most} characters.` })
-const optional = (most: number) =>
-  z
-    .string()
-    .trim()
-    .max(most, { error: `Keep it under ${most} characters.` })
-    .default('')
 /** Which doubts the sender saw and answers with “as printed”; others refuse the request. */
 const answered = z.array(z.string().max(2000)).max(40).default([])
-const reason = (what: string) => text(300, what)
 export const modelSchema = identityParts
   .extend({
     engine: engineSchema,
     answered,
     /** A shop's only lead approves what they add themselves, and says why. */
-    approveBecause: optional(300),
+    approveBecause: optionalText(300),
   })
   .refine(yearsInOrder, YEARS_WRONG)
 export const draftSchema = z.object({
   engine: engineSchema,
-  reason: reason('the reason for the change'),
+  reason: text(300, 'reason to change'),
   answered,
   /** The newest revision that its author has seen. */
-  basedOn: z.number({ error: 'Say which revision this is a change of.' }).int().positive(),
+  basedOn: z
+    .number({ error: wrong('wrong.say-which-revision-this-is') })
+    .int()
+    .positive(),
 })
-export const approvalSchema = z.object({ reason: optional(300) })
-export const sendBackSchema = z.object({ reason: reason('the reason') })
+export const approvalSchema = z.object({ reason: optionalText(300) })
+export const sendBackSchema = z.object({ reason: text(300, 'reason to send back') })
 export const searchSchema = z.object({
   q: z.string().max(200).default(''),
   machine: z.coerce.number().int().positive().optional(),
@@ -163,25 +156,25 @@ export interface ImportRow {
   title: string
   modelId: number | null
   notes: RowNote[]
-  changes: string[]
+  changes: Text[]
 }
 
 export const uploadSchema = z.object({ name: z.string().trim().min(1).max(120).default('file.csv') })
 export const readImportSchema = z.object({
-  delimiter: z.enum(DELIMITERS, { error: 'Choose what parts the cells.' }),
+  delimiter: z.enum(DELIMITERS, { error: wrong('wrong.choose-what-parts-the-cells') }),
   mapping: z.array(z.enum(COLUMNS as readonly [string, ...string[]]).nullable()).max(200),
 })
-export const acceptImportSchema = z.object({ approveBecause: optional(300) })
+export const acceptImportSchema = z.object({ approveBecause: optionalText(300) })
 export const answerRowSchema = z.object({ rowNo: z.number().int().positive() })
 export const importRowsSchema = z.object({
   state: z.enum(['new', 'changed', 'same', 'problem']),
   after: z.coerce.number().int().min(0).default(0),
 })
 export const exportSchema = z.object({
-  format: z.enum(['csv', 'json'], { error: 'Choose csv or json.' }),
+  format: z.enum(['csv', 'json'], { error: wrong('wrong.choose-csv-or-json') }),
   ids: z
     .string()
-    .regex(/^\d+(,\d+){0,999}$/, { error: 'Models are named by their numbers, up to a thousand.' })
+    .regex(/^\d+(,\d+){0,999}$/, { error: wrong('wrong.models-are-named-by-their') })
     .transform(t => t.split(',').map(Number))
     .optional(),
   delimiter: z.enum(DELIMITERS).default(','),
@@ -196,7 +189,7 @@ export interface ApiTokenRow {
   usedAt: string | null
   revokedAt: string | null
 }
-export const tokenSchema = z.object({ name: text(60, 'a name, such as the program that will use it') })
+export const tokenSchema = z.object({ name: text(60, 'token') })
 /** A model as the API gives it: as in a book file, with the revision that is in force. */
 export type PublishedModel = BookModel & {
   revision: { number: number; status: 'approved' | 'draft'; source: string; sourceDate: string }

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { clashWords, type Happening } from '~~/core/job'
+import type { Happening } from '~~/core/job'
 import { found, limits, said, trial } from '~~/tests/support/job-book'
 import { engineOf, setOf } from '~~/tests/support/builders'
 import { asMade, bladeBeside, instructionFor, tapped } from './blades-in-hand'
@@ -7,6 +7,8 @@ import { clashAnswers } from './clash'
 import { goesWithStage } from './panel'
 import { savedWord, type Sending } from './saved'
 import { scaleTopMm, settableValves, stripValves } from './strip'
+import { tell } from '../../tests/support/told'
+import { clashWords, nextThing } from '~~/core/job'
 
 const made = (after: (Happening & { type: 'trial' })['payload']['after'] = null): Happening => ({
   type: 'trial',
@@ -38,10 +40,10 @@ describe('blades in hand', () => {
   it('the instruction says what was chosen, not what was asked for', () => {
     const book = found(said()).say(trial('intake', 0.1, 'drag'), trial('exhaust', 0.06, 'drag'))
     book.say({ type: 'nut-loosened', payload: { valveId: 'exhaust', slotDeg: null } })
-    const next = book.next()
+    const next = nextThing(book.view())
     const words = instructionFor(next, { blades: [0.1], turnDeg: -10 }, 'mm')
-    expect(next.instruction).toContain('counterclockwise, feel 0.12')
-    expect(words).toBe('Turn the screw 10° counterclockwise, feel 0.10')
+    expect(tell(next.instruction)).toContain('counterclockwise, feel 0.12')
+    expect(tell(words)).toBe('Turn the screw 10° counterclockwise, feel 0.10')
   })
 })
 
@@ -114,7 +116,7 @@ describe('answers that conflict', () => {
       crank({ kind: 'turns', turns: 1, to: { kind: 'mark', markIndex: 0 } }, rocker('intake', true)),
     )
     const clash = clashWords(book.view())!
-    expect(clash.newest).toBe('Intake slack')
+    expect(tell(clash.newest)).toBe('Intake slack')
     const answers = clashAnswers(clash, book.next(), new Set())
     expect(answers.map(a => a.title)).toEqual(['Look again', 'Keep both', 'Undo the latest', 'Undo the earlier'])
     expect(answers[1]!.help).toBe(`and go on: ${book.next().instruction}`)

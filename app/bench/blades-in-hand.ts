@@ -1,5 +1,6 @@
 import { type BladeSet, engravedWords, leavesOf } from '~~/core/feeler'
-import { type Happening, type NextThing, turnWords } from '~~/core/job'
+import type { Happening, NextThing } from '~~/core/job'
+import type { Text } from '~~/core/said'
 
 /**
  * What a hand has chosen on the picture instead of what is asked for: blades by their engravings, and how far the screw
@@ -46,13 +47,11 @@ export function instructionFor(
   { instruction, trial }: Pick<NextThing, 'instruction' | 'trial'>,
   { blades, turnDeg }: InHand,
   unit: BladeSet['unit'],
-): string {
-  if (!trial) return instruction
-  const own =
-    blades === null
-      ? instruction
-      : instruction.replace(engravedWords(trial.stack.engravedMm, unit), engravedWords(blades, unit))
-  return trial.after?.kind === 'screw' && turnDeg !== null
-    ? own.replace(turnWords(trial.after.deg), turnWords(turnDeg))
-    : own
+): Text {
+  if (!trial || typeof instruction === 'string' || !('say' in instruction)) return instruction
+  return {
+    ...instruction,
+    ...(blades === null ? {} : { blade: engravedWords(blades, unit) }),
+    ...(trial.after?.kind === 'screw' && turnDeg !== null ? { deg: turnDeg } : {}),
+  }
 }

@@ -1,10 +1,12 @@
 import type { ClashWords, NextThing } from '~~/core/job'
+import type { Text } from '~~/core/said'
+import { tell, t } from '../words'
 
 /** What can be done about answers that conflict, in the order of its keys. */
 export interface ClashAnswer {
   does: 'look again' | 'keep both' | 'undo'
   title: string
-  help: string
+  help: Text
   /** The answer that is undone, for “undo”. */
   eventId: string | null
 }
@@ -18,12 +20,17 @@ export function clashAnswers(clash: ClashWords, next: NextThing, retracted: Read
   const [earlier] = clash.against.filter(f => !retracted.has(f.id))
   return [
     ...(clash.lookAgain
-      ? [{ does: 'look again' as const, title: 'Look again', help: clash.lookAgain, eventId: null }]
+      ? [{ does: 'look again' as const, title: t('clash.look-again'), help: clash.lookAgain, eventId: null }]
       : []),
-    { does: 'keep both', title: 'Keep both', help: `and go on: ${next.instruction}`, eventId: null },
-    { does: 'undo', title: 'Undo the latest', help: clash.newest, eventId: clash.newestId },
+    {
+      does: 'keep both',
+      title: t('clash.keep-both'),
+      help: t('clash.and-go-on', { instruction: tell(next.instruction) }),
+      eventId: null,
+    },
+    { does: 'undo', title: t('clash.undo-the-latest'), help: clash.newest, eventId: clash.newestId },
     ...(earlier
-      ? [{ does: 'undo' as const, title: 'Undo the earlier', help: earlier.words, eventId: earlier.id }]
+      ? [{ does: 'undo' as const, title: t('clash.undo-the-earlier'), help: earlier.words, eventId: earlier.id }]
       : []),
   ]
 }

@@ -5,6 +5,7 @@ import {
   latestReading,
   latestVerdict,
   needsSetting,
+  phaseWords,
   type NextThing,
   setInHand,
   targetFor,
@@ -12,6 +13,7 @@ import {
   type ValveState,
 } from '~~/core/job'
 import { formatLength, thouFromMm } from '~~/core/units'
+import { named, t, tell } from '../words'
 
 /** A valve as the strip under the picture shows it: its rule, its last reading, the blades tried. */
 export interface StripValve {
@@ -35,8 +37,8 @@ const thou = (mm: number): string => thouFromMm(mm).toFixed(1)
 
 /** A reading in thou: “3.9–4.5 thou”, “under 1.6 thou”, “11.8 thou or more”. */
 function thouWords({ loMm, hiMm }: Interval): string {
-  if (hiMm === null) return `${thou(loMm)} thou or more`
-  return loMm > 0 ? `${thou(loMm)}–${thou(hiMm)} thou` : `under ${thou(hiMm)} thou`
+  if (hiMm === null) return t('strip.thou-or-more', { loMm: thou(loMm) })
+  return loMm > 0 ? `${thou(loMm)}–${thou(hiMm)} thou` : t('strip.under-thou', { hiMm: thou(hiMm) })
 }
 
 function stripValve(view: JobView, valve: ValveState): StripValve {
@@ -50,18 +52,18 @@ function stripValve(view: JobView, valve: ValveState): StripValve {
     minMm,
     maxMm,
     valveId: valve.valveId,
-    name: valveNames(pin.spec.engine)[valve.valveId] ?? valve.valveId,
+    name: named(valveNames(pin.spec.engine)[valve.valveId] ?? valve.valveId),
     targetMm: targetFor(view, valve.valveId),
     verdict: reading ? judged.verdict : 'not measured',
     reading: interval,
     lookAgain: valve.lookAgain,
     asLeft: pin.lastAsLeft?.readings[valve.valveId] ?? null,
     trials: (reading?.trials ?? []).map(t => ({ mm: thickness(t), feel: t.feel })),
-    caution: reading ? (judged.cautions[0] ?? '') : '',
+    caution: reading ? tell(judged.cautions[0] ?? '') : '',
     words:
       interval && reading
-        ? `${intervalWords(interval)}${valve.phase === 'as found' ? '' : `, ${reading.phase}`}`
-        : `Spec ${span(mm => formatLength(mm, 'mm'))} mm`,
+        ? `${tell(intervalWords(interval))}${valve.phase === 'as found' ? '' : `, ${tell(phaseWords(reading.phase))}`}`
+        : t('strip.spec-mm', { span: span(mm => formatLength(mm, 'mm')) }),
     other: interval ? thouWords(interval) : `${span(thou)} thou`,
   }
 }

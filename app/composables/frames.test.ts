@@ -54,6 +54,15 @@ describe('single keys', () => {
     expect(heard).toHaveLength(3)
     field.remove()
   })
+  it('a key held down a moment too long answers no second question, but moves a choice on', () => {
+    const heard: string[] = []
+    const { unmount } = inside(() =>
+      useKeys({ '1': () => heard.push('1'), 'ArrowRight': () => heard.push('right'), ']': () => heard.push(']') }),
+    )
+    for (const key of ['1', 'ArrowRight', ']']) for (const repeat of [false, true]) press(key, window, { repeat })
+    expect(heard).toEqual(['1', 'right', 'right', ']', ']'])
+    unmount()
+  })
   it('can be switched off, but for the way back', async () => {
     localStorage.setItem('wembric-shortcuts', 'false')
     const heard: string[] = []

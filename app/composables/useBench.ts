@@ -17,9 +17,11 @@ import { knownJob, mergeEvents, rememberJob } from '../local/jobs'
 import { asEvent, deviceId } from '../local/outbox'
 import { useOutboxStore } from '../stores/outbox'
 import { useSessionStore } from '../stores/session'
-import { api, NoAnswer, wordsFor } from '../utils/api'
+import { api, NoAnswer } from '../utils/api'
+import { wordsFor } from '../utils/errors'
 import { useAdvice } from './useAdvice'
 import { useLive } from './useLive'
+import { t } from '../words'
 
 const CLOCK_MS = 20_000
 /** After so long without an answer nobody is asked whether to take a job over. From memory. */
@@ -97,8 +99,7 @@ export function useBench(jobId: number) {
     failed.value = null
     await readStore()
     await fetchMore()
-    if (!tools.value && !failed.value)
-      failed.value = 'This job is not on this device, and the shop’s server does not answer. Try again when it does.'
+    if (!tools.value && !failed.value) failed.value = t('use-bench.this-job-is-not-on')
     void outbox.flush()
   }
 
@@ -132,10 +133,9 @@ export function useBench(jobId: number) {
   /** Why an answer may not be given here and now, in words, or null. */
   function refusal(happening: Happening): string | null {
     if (otherHand.value && !FROM_OUTSIDE.has(happening.type))
-      return `${otherHand.value.personName} has this job in hand. Take it over first.`
+      return t('use-bench.has-this-job-in-hand', { personName: otherHand.value.personName })
     const [other] = othersWaiting.value
-    if (happening.type === 'closed' && other)
-      return `Answers of ${other.personName} are kept on this device and have not reached the shop. ${other.personName} must sign in here before the job is signed.`
+    if (happening.type === 'closed' && other) return t('use-bench.answers-of-are-kept-on', { person: other.personName })
     return null
   }
 

@@ -1,4 +1,4 @@
-import { computed, ref, watch } from 'vue'
+import { computed, ref, shallowRef, watch } from 'vue'
 import { eventWords, type Happening, isCold, type JobEvent, type JobView, positionWithout } from '~~/core/job'
 import { asMade } from '../bench/blades-in-hand'
 import { goesWithStage, KEYS, type Panel } from '../bench/panel'
@@ -10,12 +10,17 @@ import type { useBench } from './useBench'
 import { useBladesInHand } from './useBladesInHand'
 import { useClash } from './useClash'
 import { useHandOver } from './useHandOver'
+import { tell, t } from '../words'
 
 /** How warm the head is, or how long it has rested. */
 function headWords(view: JobView): string {
   const { temperature, rested } = view.state
-  if (temperature) return `${temperature.celsius} °C${isCold(view) ? ' cold' : ''}`
-  return rested ? `rested ${rested.hours} h` : 'not known'
+  if (temperature)
+    return t('use-bench-screen.head', {
+      celsius: temperature.celsius,
+      cold: isCold(view) ? t('use-bench-screen.cold') : '',
+    })
+  return rested ? t('use-bench-screen.parked-h', { hours: rested.hours }) : t('common.not-known')
 }
 
 /** What the Bench’s panel shows and what its answers record: the blade and turn chosen on the stage are put in. */
@@ -23,7 +28,7 @@ export function useBenchScreen(bench: ReturnType<typeof useBench>, jobId: number
   const session = useSessionStore()
   const outbox = useOutboxStore()
   const { view, next, log } = bench
-  const panel = ref<Panel>(KEYS)
+  const panel = shallowRef<Panel>(KEYS)
   watch(
     () => next.value?.stage.kind,
     () => {
@@ -86,7 +91,7 @@ export function useBenchScreen(bench: ReturnType<typeof useBench>, jobId: number
     const last = log.value.findLast(
       e => e.type !== 'retracted' && e.type !== 'placed' && !view.value?.state.retracted.has(e.id),
     )
-    return last && view.value ? eventWords(view.value.pin, last) : 'Nothing answered yet'
+    return last && view.value ? tell(eventWords(view.value.pin, last)) : t('use-bench-screen.nothing-answered-yet')
   })
 
   /** An answer whose absence is being looked at on the wheel. */
@@ -123,7 +128,7 @@ export function useBenchScreen(bench: ReturnType<typeof useBench>, jobId: number
     saved,
     handOver,
     evidence,
-    head: computed(() => (view.value ? headWords(view.value) : 'not known')),
+    head: computed(() => (view.value ? headWords(view.value) : t('common.not-known'))),
   }
 }
 export type BenchScreen = ReturnType<typeof useBenchScreen>

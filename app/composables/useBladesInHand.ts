@@ -13,7 +13,7 @@ export function useBladesInHand({ view, next, log }: Pick<ReturnType<typeof useB
   // a chosen blade stays chosen while the answer before it is written down and sent: only a new instruction or answer
   // lets go of it
   watch(
-    [() => next.value?.instruction, () => log.value.length],
+    [() => JSON.stringify(next.value?.instruction), () => log.value.length],
     () => {
       const trial = next.value?.trial
       blades.value = trial?.stack.engravedMm ?? null

@@ -1,4 +1,4 @@
-import { LOCALE } from '~~/core/units'
+import { LOCALE } from '../language'
 import { useNow } from '@vueuse/core'
 import { computed, onMounted, ref } from 'vue'
 import { type BayColumn, coldByClock } from '~~/core/job'
@@ -6,7 +6,8 @@ import type { DueResponse } from '~~/shared/machines'
 import type { BayCard, BayResponse } from '~~/shared/responses'
 import { useLive } from './useLive'
 import { useSessionStore } from '../stores/session'
-import { api, NoAnswer, wordsFor } from '../utils/api'
+import { api, NoAnswer } from '../utils/api'
+import { wordsFor } from '../utils/errors'
 
 /** The day's board and what is due: fetched, kept up to date, and moved about. */
 export function useBoard() {

@@ -3,7 +3,8 @@ import { type ClashWords, clashWords, type Step } from '~~/core/job'
 import { type ClashAnswer, clashAnswers } from '../bench/clash'
 import type { useBench } from './useBench'
 
-const clashKey = (clash: ClashWords): string => [clash.newestId, clash.newest, ...clash.against.map(f => f.id)].join()
+const clashKey = (clash: ClashWords): string =>
+  [clash.newestId, JSON.stringify(clash.newest), ...clash.against.map(f => f.id)].join()
 /** The steps in which it matters where the crank is. */
 const BY_THE_CRANK: ReadonlySet<Step> = new Set(['find', 'measure', 'set', 'prove'])
 

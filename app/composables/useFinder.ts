@@ -1,6 +1,6 @@
 import { watchDebounced } from '@vueuse/core'
 import { type Ref, ref, shallowRef } from 'vue'
-import { wordsFor } from '../utils/api'
+import { wordsFor } from '../utils/errors'
 
 /** What is found as it is typed for. An answer that comes after a newer one was asked for is not shown. */
 export function useFinder<T>(ask: (text: string) => Promise<T>, typingMs = 120) {

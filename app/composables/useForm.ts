@@ -1,5 +1,6 @@
 import { ref } from 'vue'
-import { Refused, wordsFor } from '../utils/api'
+import { Refused } from '../utils/api'
+import { wordsFor } from '../utils/errors'
 
 /** Sends a form once at a time, and keeps what was wrong by field. Nothing that was typed is lost. */
 export function useForm() {

@@ -1,8 +1,10 @@
 import { computed, ref, watch } from 'vue'
 import type { AnswerKey } from '~~/core/job'
 import type { OtherHand, useBench } from './useBench'
+import { t } from '../words'
 
-const since = ({ minutes }: OtherHand): string => (minutes < 1 ? 'just now' : `${minutes} min ago`)
+const since = ({ minutes }: OtherHand): string =>
+  minutes < 1 ? t('use-hand-over.just-now') : t('use-hand-over.min-ago', { minutes })
 type Key = Pick<AnswerKey, 'title' | 'help'> & { act: () => unknown }
 
 /** What a page says and offers while somebody else has the job in hand: look on, or take it over. */
@@ -15,8 +17,8 @@ export function useHandOver(bench: ReturnType<typeof useBench>) {
     },
   )
   const takeOver: Key = {
-    title: 'Take over',
-    help: 'the keys work here and stop there',
+    title: t('use-hand-over.take-over'),
+    help: t('use-hand-over.the-keys-work-here-and'),
     act: () => bench.answer({ type: 'taken-over', payload: {} }),
   }
   const asked = computed(() => {
@@ -25,19 +27,19 @@ export function useHandOver(bench: ReturnType<typeof useBench>) {
     const name = other.personName
     if (looksOn.value)
       return {
-        label: `Looking on: ${name} answered ${since(other)}`,
+        label: t('use-hand-over.looking-on-answered', { name, other: since(other) }),
         instruction: bench.next.value?.instruction ?? '',
-        why: `${name} has this job. Each answer shows here at once.`,
+        why: t('use-hand-over.has-this-job-each-answer', { name }),
         keys: [takeOver],
       }
     return {
-      label: `Last answer ${since(other)}`,
-      instruction: `${name} has this job`,
-      why: `Look on, or take it over. ${name} will see it at once.`,
+      label: t('use-hand-over.last-answer', { other: since(other) }),
+      instruction: t('use-hand-over.has-this-job', { name }),
+      why: t('use-hand-over.look-on-or-take-it', { name }),
       keys: [
         {
-          title: 'Look on',
-          help: 'watch the answers come in',
+          title: t('use-hand-over.look-on'),
+          help: t('use-hand-over.watch-the-answers-come-in'),
           act: () => {
             looksOn.value = true
           },

@@ -121,7 +121,7 @@ describe('the form', () => {
     const form = filled()
     form.spec.plug = '120'
     const engine = form.engine()!
-    expect(form.doubtAt('plug')?.says).toMatch(/Was 12 N·m/)
+    expect(form.doubtAt('plug')).toMatch(/Was 12 N·m/)
     form.answered.value = doubtsOf(engine).map(d => d.id)
     expect(form.doubtAt('plug')).toBeUndefined()
     expect(form.open()).toEqual([])

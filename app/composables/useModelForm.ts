@@ -1,5 +1,6 @@
-import { reactive, ref, watch } from 'vue'
-import { type Engine, FIRING_INTERVALS } from '~~/core/engine'
+import { reactive, ref, watch, shallowRef } from 'vue'
+import { type Engine, FIRING_INTERVALS, firingIntervalName } from '~~/core/engine'
+import { numberOf } from '~~/core/units'
 import {
   type Doubt,
   doubtsOf,
@@ -12,15 +13,17 @@ import {
   writeSpec,
 } from '~~/core/spec-book'
 import type { ModelIdentity } from '~~/shared/spec-book'
+import { tell } from '../words'
 
+const capital = (words: string): string => words.charAt(0).toUpperCase() + words.slice(1)
 /** What the cylinders of an engine are called and when they fire, for each interval people name. */
 const CYLINDER_NAMES = [['Cylinder'], ['Left', 'Right'], ['Left', 'Right'], ['Left', 'Right'], ['1', '2', '3', '4']]
-export const FIRING_CHOICES = FIRING_INTERVALS.map(({ name, anglesDeg }, i) => ({
-  label: name,
+export const FIRING_CHOICES = FIRING_INTERVALS.map((anglesDeg, i) => ({
+  label: capital(tell(firingIntervalName({ cylinders: anglesDeg.map(firingAngleDeg => ({ firingAngleDeg })) }))),
   value: anglesDeg.map((deg, n) => `${CYLINDER_NAMES[i]?.[n] ?? n + 1} ${deg}`).join(', '),
 }))
 
-const figure = (text: string): number | null => (text.trim() === '' ? null : Number(text.replace(',', '.')))
+const figure = numberOf
 
 /** The plain form for a model, and how it becomes engine data. What is left empty is not claimed. */
 export function useModelForm() {
@@ -40,7 +43,7 @@ export function useModelForm() {
   const wrong = reactive<Partial<SpecText>>({})
   /** Doubts that were answered with “as printed”, and those still open. */
   const answered = ref<string[]>([])
-  const doubts = ref<Doubt[]>([])
+  const doubts = shallowRef<Doubt[]>([])
 
   // the interval that people name fills in names and angles, which may then be changed
   watch(firing, chosen => {
@@ -70,13 +73,16 @@ export function useModelForm() {
   function engine(): Engine | null {
     for (const key of SPEC_FIELDS) Reflect.deleteProperty(wrong, key)
     const read = readSpec(spec, exact.value)
-    Object.assign(wrong, read.wrong)
+    for (const [field, says] of Object.entries(read.wrong)) wrong[field as SpecField] = tell(says)
     doubts.value = read.engine ? doubtsOf(read.engine) : []
     return read.engine
   }
-  const open = () => doubts.value.filter(d => !answered.value.includes(d.id))
+  const open = (): Doubt[] => doubts.value.filter(d => !answered.value.includes(d.id))
   /** What is odd about a field and not yet answered. */
-  const doubtAt = (field: SpecField): Doubt | undefined => open().find(d => d.field === field)
+  const doubtAt = (field: SpecField): string | undefined => {
+    const doubt = open().find(d => d.field === field)
+    return doubt && tell(doubt.says)
+  }
   const identity = () => ({
     ...model,
     displacementCc: figure(model.displacementCc),

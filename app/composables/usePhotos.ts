@@ -3,6 +3,8 @@ import type { PhotoRow } from '~~/shared/machines'
 import { usePhotosStore } from '../stores/photos'
 import { api, NoAnswer } from '../utils/api'
 import { useForm } from './useForm'
+import { t } from '../words'
+import { wordsFor } from '../utils/errors'
 
 const MOST = 5 * 1024 * 1024
 
@@ -20,7 +22,7 @@ export function usePhotos(given: { machineId: number; jobId?: number }) {
       )
     } catch (error) {
       // without an answer what is known stays; new ones are kept here
-      if (!(error instanceof NoAnswer)) form.failed.value = (error as Error).message
+      if (!(error instanceof NoAnswer)) form.failed.value = wordsFor(error)
     }
   }
   /** Addresses of the pictures that wait, made once each and given back when they are gone. */
@@ -46,9 +48,7 @@ export function usePhotos(given: { machineId: number; jobId?: number }) {
     part.value = 0
     await form.send(async () => {
       if (file.size > MOST)
-        throw new Error(
-          `This photo has ${(file.size / 1024 / 1024).toFixed(1)} MB; 5 MB is the limit. Take it smaller, or crop it.`,
-        )
+        throw new Error(t('use-photos.this-photo-has-mb-5', { size: (file.size / 1024 / 1024).toFixed(1) }))
       await store.add(given.machineId, given.jobId ?? null, file, p => {
         part.value = p
       })

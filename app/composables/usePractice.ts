@@ -17,6 +17,7 @@ import {
   rulesOf,
 } from '~~/core/practice'
 import { useAdvice } from './useAdvice'
+import { t } from '../words'
 
 export type Tool = 'crank' | 'window' | 'rockers' | 'rod' | 'blade' | 'screw'
 
@@ -78,7 +79,7 @@ export function usePractice() {
     if (!run.value) return
     told.value = ''
     if (happening.type === 'trial' && !run.value.slid[happening.payload.valveId]) {
-      told.value = 'Slide the blade in first: take the Blade tool.'
+      told.value = t('use-practice.slide-the-blade-in-first')
       return
     }
     const seen = run.value.drawn.virtual.shimMm[valveId.value] ?? 0

@@ -3,6 +3,7 @@ import { feelOf, leastAnswers, type MarkedStage, marksSeen, type PracticeStart }
 import { ownWords } from '../practice/own-words'
 import { practicePanel, stageOf, wantedInHand } from '../practice/panel'
 import { type Tool, usePractice } from './usePractice'
+import { t, tell } from '../words'
 
 const NONE: Record<MarkedStage, number> = { find: 0, measure: 0, set: 0, prove: 0 }
 /** A hand that rests so long has let the crank go, ms. */
@@ -88,13 +89,16 @@ export function usePracticeScreen() {
   }
 
   /** Where the Bench leads, it hands over the tool that its next thing wants, once for each thing asked. */
-  watch([() => run.value?.log.length, () => run.value?.start, leads, () => next.value?.instruction], () => {
-    if (!next.value || !run.value || !leads.value) return
-    const wanted = wantedInHand(next.value, run.value, rules.value?.window ?? true)
-    tool.value = wanted.tool ?? tool.value
-    valveId.value = wanted.valveId ?? valveId.value
-    if (wanted.bladesMm && wanted.bladesMm.join() !== bladesMm.value.join()) bladesMm.value = wanted.bladesMm
-  })
+  watch(
+    [() => run.value?.log.length, () => run.value?.start, leads, () => JSON.stringify(next.value?.instruction)],
+    () => {
+      if (!next.value || !run.value || !leads.value) return
+      const wanted = wantedInHand(next.value, run.value, rules.value?.window ?? true)
+      tool.value = wanted.tool ?? tool.value
+      valveId.value = wanted.valveId ?? valveId.value
+      if (wanted.bladesMm && wanted.bladesMm.join() !== bladesMm.value.join()) bladesMm.value = wanted.bladesMm
+    },
+  )
 
   const toolWords = computed<Record<Tool, string>>(() => {
     void practice.version.value
@@ -102,12 +106,18 @@ export function usePracticeScreen() {
       return { crank: '', window: '', rockers: '', rod: '', blade: '', screw: '' }
     const line = marksSeen(virtual.value).find(m => m.atPointer)
     return {
-      crank: bladeIn.value ? 'held by the blade' : '← → or drag',
-      window: !rules.value.window ? 'covered' : line ? `line at ${line.letter}` : 'no line at it',
-      rockers: `${run.value.wiggled.size} felt here`,
-      rod: rules.value.rod ? (rodFeel.value?.words ?? '') : 'not on this level',
-      blade: bladeIn.value ? 'in the gap' : `${bladesMm.value.map(b => b.toFixed(2)).join(' + ')} in hand`,
-      screw: `nut ${virtual.value.nuts[valveId.value]}`,
+      crank: bladeIn.value ? t('use-practice-screen.held-by-the-blade') : t('use-practice-screen.or-drag'),
+      window: !rules.value.window
+        ? t('common.covered')
+        : line
+          ? t('use-practice-screen.line-at', { letter: line.letter })
+          : t('use-practice-screen.no-line-at-it'),
+      rockers: t('use-practice-screen.felt-here', { size: run.value.wiggled.size }),
+      rod: rules.value.rod ? tell(rodFeel.value?.words ?? '') : t('use-practice-screen.not-on-this-level'),
+      blade: bladeIn.value
+        ? t('use-practice-screen.in-the-gap')
+        : t('use-practice-screen.in-hand', { bladesMm: bladesMm.value.map(b => b.toFixed(2)).join(' + ') }),
+      screw: t('use-practice-screen.nut', { nuts: virtual.value.nuts[valveId.value] ?? 'locked' }),
     }
   })
   return { ...practice, running, begin, least, moves, turn, letGo, cylinderId, done, panel, stageNow, press, toolWords }

@@ -1,9 +1,11 @@
 import { computed, onMounted, ref } from 'vue'
 import type { Act, PracticeEngine, PracticeStart } from '~~/core/practice'
 import type { BestRun } from '~~/shared/practice'
-import { api, wordsFor } from '../utils/api'
+import { api } from '../utils/api'
+import { wordsFor } from '../utils/errors'
 import { useFinder } from './useFinder'
 import { useForm } from './useForm'
+import { t } from '../words'
 
 /** Models of the spec book as engines to practise on. */
 async function enginesLike(text: string): Promise<PracticeEngine[]> {
@@ -39,7 +41,7 @@ export function usePracticeShelf() {
     seconds: number,
     acts: Act[],
   ): Promise<void> {
-    kept.value = 'Handing it over …'
+    kept.value = t('use-practice-shelf.handing-it-over')
     try {
       const answer = await api('POST /api/practice', {
         body: {
@@ -53,9 +55,9 @@ export function usePracticeShelf() {
         },
       })
       best.value = answer.best
-      kept.value = 'Kept with the shop’s runs.'
+      kept.value = t('use-practice-shelf.kept-with-the-shops-runs')
     } catch (error) {
-      kept.value = `Not kept: ${wordsFor(error)}`
+      kept.value = t('use-practice-shelf.not-kept', { error: wordsFor(error) })
     }
   }
   return {

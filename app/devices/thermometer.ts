@@ -1,4 +1,5 @@
 import { parseThermometerLine, thermometerLine, type ThermometerReading } from '~~/core/cooling'
+import { t } from '../words'
 
 /** Something that sends lines: a serial port, or the stand-in. */
 export interface LinePort {
@@ -29,8 +30,11 @@ async function* split(reader: ReadableStreamDefaultReader<Uint8Array>): AsyncGen
   }
 }
 export async function openSerial(): Promise<LinePort> {
-  const port = await serial()!.requestPort()
-  await port.open({ baudRate: 9600 })
+  // what the browser says by itself is in its own words: ours say what to do
+  const port = await serial()!
+    .requestPort()
+    .catch(() => Promise.reject(new Error(t('thermometer.none-chosen'))))
+  await port.open({ baudRate: 9600 }).catch(() => Promise.reject(new Error(t('thermometer.port-busy'))))
   const reader = port.readable!.getReader()
   return {
     lines: split(reader),
@@ -66,7 +70,7 @@ const WANTED = 3
 const MOST_LINES = 12
 /** A thermometer sends every second or so: one that says nothing for this long is not there. */
 const PATIENCE_MS = 6000
-const SILENT = 'The thermometer sends nothing. Look at the cable, or type the temperature.'
+const SILENT = t('thermometer.the-thermometer-sends-nothing-look')
 
 /** The next line, or null where there is none any more. @throws Error after a silence */
 async function nextLine(lines: AsyncIterator<string>, patienceMs: number): Promise<string | null> {

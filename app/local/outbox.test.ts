@@ -103,7 +103,7 @@ describe('what is needed without a server', () => {
   })
   it('the last session, until somebody signs out', async () => {
     const session = {
-      person: { id: 7, name: 'Ada', role: 'lead' as const, favouriteSetId: null },
+      person: { id: 7, name: 'Ada', role: 'lead' as const, favouriteSetId: null, language: null },
       shop: {
         id: 1,
         name: 'S',

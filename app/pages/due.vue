@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { LOCALE } from '~~/core/units'
+import { LOCALE } from '../language'
 import { useHead } from '#imports'
 import { NuxtLink } from '#components'
 import { computed, onMounted, ref, watch } from 'vue'
@@ -8,8 +8,9 @@ import ReminderPanel from '../components/machine/ReminderPanel.vue'
 import ChoiceField from '../components/forms/ChoiceField.vue'
 import { useForm } from '../composables/useForm'
 import { api } from '../utils/api'
+import { t } from '../words'
 
-useHead({ title: 'Due, Wembric' })
+useHead({ title: t('page-due.due-wembric') })
 const form = useForm()
 const due = ref<DueResponse | null>(null)
 const weeks = ref<number | null>(8)
@@ -40,10 +41,10 @@ const groups = computed((): Week[] => {
   const over = items.filter(i => i.over)
   const ahead = items.filter(i => !i.over)
   return [
-    ...(over.length ? [{ key: 'over', name: 'Over', items: over }] : []),
+    ...(over.length ? [{ key: 'over', name: t('page-due.over'), items: over }] : []),
     ...[...new Set(ahead.map(i => i.week))].map(week => ({
       key: week,
-      name: `Week of ${date(week)}`,
+      name: t('page-due.week-of', { week: date(week) }),
       items: ahead.filter(i => i.week === week),
     })),
   ]
@@ -53,24 +54,28 @@ const groups = computed((): Week[] => {
 <template>
   <main class="due" :class="{ telling: told }">
     <header>
-      <h1>Due</h1>
+      <h1>{{ t('page-due.due') }}</h1>
       <p v-if="due">
-        {{ due.items.length === 1 ? '1 machine' : `${due.items.length} machines` }} until {{ date(due.until)
-        }}{{ due.more ? ', and more' : '' }}<template v-if="due.working">; still being worked out</template>
+        {{
+          t('page-due.until', {
+            machines: due.items.length,
+            until: date(due.until),
+            more: due.more,
+          })
+        }}<template v-if="due.working">{{ t('page-due.still-being-worked-out') }}</template>
       </p>
       <ChoiceField
         v-model="weeks"
         class="weeks"
-        label="Weeks ahead"
-        :options="[4, 8, 16, 30, 60].map(n => ({ value: n, label: `${n} weeks` }))"
-      /><a class="quiet" href="/api/calendar" download="wembric-due.ics">Calendar file</a>
+        :label="t('page-due.weeks-ahead')"
+        :options="[4, 8, 16, 30, 60].map(n => ({ value: n, label: t('page-due.weeks', { weeks: n }) }))"
+      /><a class="quiet" href="/api/calendar" download="wembric-due.ics">{{ t('page-due.calendar-file') }}</a>
     </header>
     <div class="list">
       <p v-if="form.failed.value" class="wrong" role="alert">{{ form.failed.value }}</p>
-      <p v-else-if="!due" role="status">Looking what is due …</p>
+      <p v-else-if="!due" role="status">{{ t('page-due.looking-what-is-due') }}</p>
       <p v-else-if="due.items.length === 0" class="none">
-        Nothing is due in that time. A machine is due by its spec’s interval from its last visit, or sooner where a
-        valve is drifting. Machines without a visit or an interval have no date yet.
+        {{ t('page-due.nothing-is-due-in-that') }}
       </p>
       <section v-for="g in groups" :key="g.key" :aria-label="g.name" :class="{ over: g.key === 'over' }">
         <h2>
@@ -91,10 +96,12 @@ const groups = computed((): Week[] => {
               ><small>{{ i.when }}. {{ i.why }}</small></span
             >
             <span class="doors"
-              ><NuxtLink v-if="i.openJobId" class="quiet" :to="`/jobs/${i.openJobId}`">On the bench</NuxtLink
+              ><NuxtLink v-if="i.openJobId" class="quiet" :to="`/jobs/${i.openJobId}`">{{
+                t('common.on-the-bench')
+              }}</NuxtLink
               ><template v-else
                 ><button type="button" class="quiet" @click="told = { customerId: i.customerId }">
-                  {{ i.toldAt ? `Told ${date(i.toldAt)}` : 'Tell the owner' }}
+                  {{ i.toldAt ? t('page-due.told', { toldAt: date(i.toldAt) }) : t('common.tell-the-owner') }}
                 </button></template
               ></span
             >
@@ -145,7 +152,7 @@ header p {
 }
 .weeks :deep(.p-select) {
   min-height: 48px;
-  width: 140px;
+  min-width: 140px;
 }
 .list {
   padding: 4px 20px 40px;

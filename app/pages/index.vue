@@ -13,18 +13,19 @@ import MovePanel from '../components/bay/MovePanel.vue'
 import { useBoard } from '../composables/useBoard'
 import { useKeys } from '../composables/useKeys'
 import { useSessionStore } from '../stores/session'
+import { t } from '../words'
 
-useHead({ title: 'Bay, Wembric' })
+useHead({ title: t('page-bay.bay-wembric') })
 const session = useSessionStore()
 const { bay, due, failed, nowMs, clock, load, columnOf, place } = useBoard()
 /** The columns are the stages of the work, or the people who do it. */
 const by = useLocalStorage<'stage' | 'person'>('wembric-bay', 'stage')
 const STAGES: { key: BayColumn; name: string; empty: string }[] = [
-  { key: 'cooling', name: 'Cooling', empty: 'Nothing is cooling.' },
-  { key: 'ready', name: 'Ready', empty: 'Nothing waits.' },
-  { key: 'bench', name: 'On the bench', empty: 'The bench is clear.' },
-  { key: 'prove', name: 'To prove', empty: 'Nothing to prove.' },
-  { key: 'done', name: 'Done today', empty: 'Nothing done yet.' },
+  { key: 'cooling', name: t('page-bay.cooling'), empty: t('page-bay.nothing-is-cooling') },
+  { key: 'ready', name: t('page-bay.ready'), empty: t('page-bay.nothing-waits') },
+  { key: 'bench', name: t('common.on-the-bench'), empty: t('page-bay.the-bench-is-clear') },
+  { key: 'prove', name: t('page-bay.to-prove'), empty: t('page-bay.nothing-to-prove') },
+  { key: 'done', name: t('page-bay.done-today'), empty: t('page-bay.nothing-done-yet') },
 ]
 interface Lane {
   key: string
@@ -41,14 +42,14 @@ const lanes = computed((): Lane[] => {
     ...(bay.value?.crew ?? []).map(p => ({
       key: `p${p.id}`,
       name: p.name,
-      empty: 'Nothing yet: drag a card here.',
+      empty: t('page-bay.nothing-yet-drag-a-card'),
       personId: p.id,
       cards: open.filter(c => c.assigned?.id === p.id),
     })),
     {
       key: 'nobody',
-      name: 'Unassigned',
-      empty: 'All are assigned.',
+      name: t('common.unassigned'),
+      empty: t('page-bay.all-are-assigned'),
       personId: null,
       cards: open.filter(c => c.assigned === null),
     },
@@ -96,40 +97,48 @@ const amongOf = (card: BayCard) =>
 <template>
   <main class="bay">
     <div class="day">
-      <h1>{{ bay?.today ?? 'Today' }}</h1>
-      <p v-if="bay">{{ open === 1 ? '1 open job' : `${open} open jobs` }}{{ mine ? `, ${mine} of them yours` : '' }}</p>
-      <div class="by" role="group" aria-label="Columns">
-        <button type="button" class="quiet" :aria-pressed="by === 'stage'" @click="by = 'stage'">By stage</button
-        ><button type="button" class="quiet" :aria-pressed="by === 'person'" @click="by = 'person'">By person</button>
+      <h1>{{ bay?.today ?? t('common.today') }}</h1>
+      <p v-if="bay">{{ t('page-bay.open-jobs', { open }) }}{{ mine ? t('page-bay.of-them-yours', { mine }) : '' }}</p>
+      <div class="by" role="group" :aria-label="t('common.columns')">
+        <button type="button" class="quiet" :aria-pressed="by === 'stage'" @click="by = 'stage'">
+          {{ t('page-bay.by-stage') }}</button><button
+          type="button"
+          class="quiet"
+          :aria-pressed="by === 'person'"
+          @click="by = 'person'"
+        >
+          {{ t('page-bay.by-person') }}
+        </button>
       </div>
       <form class="find" role="search" @submit.prevent="navigateTo({ path: '/jobs/new', query: { q: text } })">
-        <label for="bay-find" class="hidden-words">Scan a tag or type a machine</label
-        ><InputText id="bay-find" v-model="text" placeholder="Scan a tag, type a machine" autocomplete="off" />
+        <label for="bay-find" class="hidden-words">{{ t('page-bay.scan-a-tag-or-type') }}</label><InputText
+          id="bay-find"
+          v-model="text"
+          :placeholder="t('page-bay.scan-a-tag-type-a')"
+          autocomplete="off"
+        />
       </form>
-      <NuxtLink to="/jobs/new" class="new">New job <kbd>N</kbd></NuxtLink>
+      <NuxtLink to="/jobs/new" class="new">{{ t('common.new-job') }} <kbd>N</kbd></NuxtLink>
     </div>
     <p v-if="bay?.room" class="said room" :class="{ urgent: bay.room.urgent }" role="alert">
-      <b>{{ bay.room.freeMb }} MB are left on the server’s disk.</b>
-      {{
-        bay.room.urgent
-          ? 'Make room now: when it is full, nothing can be saved.'
-          : 'Make room before it is full: then nothing can be saved.'
-      }}
+      <b>{{ t('page-bay.mb-are-left-on-the', { freeMb: bay.room.freeMb }) }}</b>
+      {{ bay.room.urgent ? t('page-bay.make-room-now-when-it') : t('page-bay.make-room-before-it-is') }}
     </p>
     <p v-if="failed" class="said" role="alert">
-      {{ failed }} <button type="button" class="link" @click="load">Try again</button>
+      {{ failed }} <button type="button" class="link" @click="load">{{ t('common.try-again') }}</button>
     </p>
-    <p v-else-if="!bay" class="said" role="status">Fetching the board …</p>
+    <p v-else-if="!bay" class="said" role="status">{{ t('page-bay.fetching-the-board') }}</p>
     <div v-if="bay && bay.cards.length === 0" class="first">
-      <h2>No jobs yet</h2>
+      <h2>{{ t('page-bay.no-jobs-yet') }}</h2>
       <p>
-        A job needs a blade set (Shelf), an engine model with its spec (Spec book) and a machine, which you add with its
-        first job.
+        {{ t('page-bay.a-job-needs-a-blade') }}
       </p>
       <p class="actions">
-        <NuxtLink class="quiet" to="/shelf">Add a blade set</NuxtLink
-        ><NuxtLink class="quiet" to="/spec-book/new">Add a model</NuxtLink
-        ><NuxtLink class="quiet" to="/jobs/new">Open a job</NuxtLink>
+        <NuxtLink class="quiet" to="/shelf">{{ t('common.add-a-blade-set') }}</NuxtLink><NuxtLink
+          class="quiet"
+          to="/spec-book/new"
+          >{{ t('common.add-a-model') }}</NuxtLink
+        ><NuxtLink class="quiet" to="/jobs/new">{{ t('page-bay.open-a-job') }}</NuxtLink>
       </p>
     </div>
     <div v-else-if="bay" class="columns" :style="{ '--n': lanes.length }">
@@ -325,10 +334,10 @@ h2 span {
 }
 @media (max-width: 900px) {
   .bay {
-    grid-template-rows: auto;
+    grid-template: auto / minmax(0, 1fr);
   }
   .columns {
-    grid-template-columns: 1fr;
+    grid-template-columns: minmax(0, 1fr);
   }
   section {
     border-right: 0;

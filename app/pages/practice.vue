@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { useHead, useRoute } from '#imports'
 import { computed, onMounted, ref } from 'vue'
-import { type Act, drawEngine, PRACTICE_ENGINES } from '~~/core/practice'
+import { type Act, drawEngine, PRACTICE_ENGINES, practiceEngineAbout } from '~~/core/practice'
 import AnswerPanel from '../components/bench/AnswerPanel.vue'
 import CallIt from '../components/practice/CallIt.vue'
 import HandedOver from '../components/practice/HandedOver.vue'
@@ -18,8 +18,10 @@ import { useKeys } from '../composables/useKeys'
 import type { Tool } from '../composables/usePractice'
 import { usePracticeScreen } from '../composables/usePracticeScreen'
 import { usePracticeShelf } from '../composables/usePracticeShelf'
+import { t, tell } from '../words'
+import GlossedText from '../components/shell/GlossedText.vue'
 
-useHead({ title: 'Practice, Wembric' })
+useHead({ title: t('page-practice.practice-wembric') })
 const screen = usePracticeScreen()
 const { run, crankDeg, tool, valveId, bladesMm, bladeIn, marked, rules, engine, next, leads, told } = screen
 const { version, seconds, steps, running, done, panel, stageNow, moves, least, toolWords, cylinderId } = screen
@@ -83,24 +85,26 @@ function keyed(event: KeyboardEvent): void {
     @begin="begin({ ...$event, seed: seedNow() })"
   />
   <main v-else class="bench" @keydown="keyed">
-    <h1 class="hidden-words">Practice on the {{ run.start.kind.name }}</h1>
+    <h1 class="hidden-words">{{ t('page-practice.practice-on-the', { name: run.start.kind.name }) }}</h1>
     <ToolRail :tool="tool" :words="toolWords" @take="take">
       <div class="about">
         <p>
-          <b>{{ run.start.kind.name }}</b>{{ run.start.kind.about }}
+          <b>{{ run.start.kind.name }}</b>{{ tell(practiceEngineAbout(run.start.kind)) }}
         </p>
         <p>
-          <b>{{ run.start.robot ? `Robot’s engine ${run.start.seed}` : `Level ${rules.level} of 4` }}</b>{{
-            rules.name
-          }}
+          <b>{{
+            run.start.robot
+              ? t('page-practice.robots-engine', { seed: run.start.seed })
+              : t('page-practice.level-of-4', { level: rules.level })
+          }}</b>{{ t(`practice-level.${rules.level}`) }}
         </p>
-        <label><input v-model="sounds.on.value" type="checkbox" /> Sound and shaking</label>
+        <label><input v-model="sounds.on.value" type="checkbox" /> {{ t('page-practice.sound-and-shaking') }}</label>
       </div>
     </ToolRail>
     <section v-if="marked" class="stage">
       <MarksView ref="marks" :marked="marked" :steps="steps" />
     </section>
-    <section v-else class="stage two" aria-label="Engine">
+    <section v-else class="stage two" :aria-label="t('common.engine')">
       <PracticeEngine
         :engine="engine"
         :crank-deg="crankDeg"
@@ -135,7 +139,7 @@ function keyed(event: KeyboardEvent): void {
         />
       </div>
     </section>
-    <aside class="panel" aria-label="Next">
+    <aside class="panel" :aria-label="t('common.next')">
       <HandedOver
         v-if="marked"
         :marked="marked"
@@ -153,7 +157,7 @@ function keyed(event: KeyboardEvent): void {
           :keys="panel.keys.slice(0, 6)"
           :passable="false"
           @press="press"
-          ><p class="why">{{ panel.why }}</p>
+          ><p class="why"><GlossedText :text="tell(panel.why)" /></p>
           <p v-if="told" class="wrong" role="alert">{{ told }}</p></AnswerPanel
         >
         <CallIt v-if="!leads && tool === 'blade'" :called="called" @call="callIt" />

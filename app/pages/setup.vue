@@ -7,9 +7,10 @@ import TextField from '../components/forms/TextField.vue'
 import { useForm } from '../composables/useForm'
 import { useSessionStore } from '../stores/session'
 import { api } from '../utils/api'
+import { t } from '../words'
 
 definePageMeta({ layout: false })
-useHead({ title: 'Your shop, Wembric' })
+useHead({ title: t('page-setup.your-shop-wembric') })
 const form = useForm()
 const session = useSessionStore()
 const zones = Intl.supportedValuesOf('timeZone').map(value => ({ value, label: value.replaceAll('_', ' ') }))
@@ -31,51 +32,52 @@ async function submit(): Promise<void> {
 <template>
   <main>
     <form class="form" @submit.prevent="submit">
-      <h1>Your shop</h1>
+      <h1>{{ t('page-setup.your-shop') }}</h1>
       <p class="lead">
-        This server has no shop yet. Name it, and add the first lead: leads approve specs, add people and blade sets,
-        and can reopen a closed job.
+        {{ t('page-setup.this-server-has-no-shop') }}
       </p>
       <div class="grid">
-        <TextField v-model="shop.shop" label="Shop" :wrong="form.wrong('shop')" />
+        <TextField v-model="shop.shop" :label="t('common.shop')" :wrong="form.wrong('shop')" />
         <ChoiceField
           v-model="shop.timeZone"
-          label="Time zone"
+          :label="t('page-setup.time-zone')"
           :options="zones"
           filter
-          note="Says when your day begins."
+          :note="t('page-setup.says-when-your-day-begins')"
           :wrong="form.wrong('timeZone')"
         />
         <ChoiceField
           v-model="shop.unit"
-          label="Unit shown first"
+          :label="t('page-setup.unit-shown-first')"
           :options="[
             { value: 'mm', label: 'mm' },
             { value: 'thou', label: 'thou' },
           ]"
-          note="Both are always shown."
+          :note="t('page-setup.both-are-always-shown')"
         />
       </div>
-      <h2>First lead</h2>
+      <h2>{{ t('page-setup.first-lead') }}</h2>
       <div class="grid">
-        <TextField v-model="shop.lead.name" label="Name" :wrong="form.wrong('lead.name')" />
+        <TextField v-model="shop.lead.name" :label="t('common.name')" :wrong="form.wrong('lead.name')" />
         <TextField
           v-model="shop.lead.signIn"
-          label="Sign-in name"
+          :label="t('common.sign-in-name')"
           autocomplete="username"
           :wrong="form.wrong('lead.signIn')"
         />
         <TextField
           v-model="shop.lead.password"
-          label="Password"
+          :label="t('common.password')"
           type="password"
           autocomplete="new-password"
-          note="Eight characters or more."
+          :note="t('common.eight-characters-or-more')"
           :wrong="form.wrong('lead.password')"
         />
       </div>
       <p v-if="form.failed.value" class="wrong" role="alert">{{ form.failed.value }}</p>
-      <div class="actions"><Button type="submit" label="Make the shop" :loading="form.busy.value" /></div>
+      <div class="actions">
+        <Button type="submit" :label="t('page-setup.make-the-shop')" :loading="form.busy.value" />
+      </div>
     </form>
   </main>
 </template>

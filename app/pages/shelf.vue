@@ -13,9 +13,12 @@ import ShimStock from '../components/shelf/ShimStock.vue'
 import TorqueTools from '../components/shelf/TorqueTools.vue'
 import { useForm } from '../composables/useForm'
 import { useSessionStore } from '../stores/session'
-import { api, wordsFor } from '../utils/api'
+import { api } from '../utils/api'
+import { wordsFor } from '../utils/errors'
+import { t } from '../words'
+import { say } from '~~/core/said'
 
-useHead({ title: 'Shelf, Wembric' })
+useHead({ title: t('page-shelf.shelf-wembric') })
 const session = useSessionStore()
 const reading = useForm()
 const [setForm, toolForm, shimForm] = [useForm(), useForm(), useForm()]
@@ -38,7 +41,7 @@ function bladesOf(line: string): Blade[] {
   const size = (text: string) => parseLength(text, typed.unit ?? 'mm').mm
   return parts.filter(Boolean).map(part => {
     const [tip, heel, ...more] = part.split('/')
-    if (more.length) throw new FigureError(part, 'has more than two steps. Type tip and heel, such as 0.10/0.13.')
+    if (more.length) throw new FigureError(part, say('page-shelf.has-more-than-two-steps'))
     return { ...plainBlade(size(tip!)), stepMm: heel === undefined ? null : size(heel) }
   })
 }
@@ -85,15 +88,15 @@ async function count(shim: Unfinished<BodySent<'PUT /api/shims'>>, done: () => v
 
 <template>
   <main class="form">
-    <h1>Shelf</h1>
+    <h1>{{ t('common.shelf') }}</h1>
     <p class="lead">
-      The blades and tools that the Bench may ask for. A job keeps the shelf as it was when you opened it.
+      {{ t('page-shelf.the-blades-and-tools-that') }}
     </p>
     <p v-if="reading.failed.value" class="wrong" role="alert">{{ reading.failed.value }}</p>
     <template v-if="shelf">
-      <h2>Blade sets</h2>
+      <h2>{{ t('common.blade-sets') }}</h2>
       <p v-if="shelf.bladeSets.length === 0" class="lead">
-        No blade set yet. A job needs one: the next blade is chosen from what you have.
+        {{ t('page-shelf.no-blade-set-yet-a') }}
       </p>
       <BladeSetView
         v-for="set in shelf.bladeSets"
@@ -107,16 +110,16 @@ async function count(shim: Unfinished<BodySent<'PUT /api/shims'>>, done: () => v
         @remove="remove(set.id)"
       />
       <form v-if="session.isLead" class="adding" @submit.prevent="add">
-        <h2>Add a blade set</h2>
+        <h2>{{ t('common.add-a-blade-set') }}</h2>
         <div class="grid">
           <TextField
             v-model="typed.name"
-            label="Name"
-            placeholder="Set C, thou"
+            :label="t('common.name')"
+            :placeholder="t('page-shelf.set-c-thou')"
             :wrong="setForm.wrong('name')"
           /><ChoiceField
             v-model="typed.unit"
-            label="Engraved in"
+            :label="t('page-shelf.engraved-in')"
             :options="[
               { value: 'mm', label: 'mm' },
               { value: 'thou', label: 'thou' },
@@ -125,17 +128,19 @@ async function count(shim: Unfinished<BodySent<'PUT /api/shims'>>, done: () => v
           <TextField
             v-model="typed.sizes"
             class="wide"
-            label="Sizes, in one line"
+            :label="t('page-shelf.sizes-in-one-line')"
             placeholder="0.03 0.04 0.05 0.06 0.08 0.10 …"
-            note="Spaces between. A figure may carry its own unit: 4thou, .004in. A stepped blade with a stroke: 0.10/0.13."
+            :note="t('page-shelf.spaces-between-a-figure-may')"
             :wrong="sizeWrong()"
           />
         </div>
         <p v-if="setForm.failed.value && !sizeWrong()" class="wrong" role="alert">{{ setForm.failed.value }}</p>
-        <div class="actions"><Button type="submit" label="Add it" :loading="setForm.busy.value" /></div>
+        <div class="actions">
+          <Button type="submit" :label="t('common.add-it')" :loading="setForm.busy.value" />
+        </div>
       </form>
       <p v-else class="lead">
-        A lead adds sets and tools. Anyone can mark a blade bent, worn or missing, and count shims.
+        {{ t('page-shelf.a-lead-adds-sets-and') }}
       </p>
       <TorqueTools
         :wrenches="shelf.wrenches"
@@ -152,7 +157,7 @@ async function count(shim: Unfinished<BodySent<'PUT /api/shims'>>, done: () => v
       <ShimStock :shims="shelf.shims" :form="shimForm" @count="count" />
       <p v-if="shimForm.failed.value" class="wrong" role="alert">{{ shimForm.failed.value }}</p>
     </template>
-    <p v-else-if="!reading.failed.value" role="status">Looking at the shelf …</p>
+    <p v-else-if="!reading.failed.value" role="status">{{ t('page-shelf.looking-at-the-shelf') }}</p>
   </main>
 </template>
 

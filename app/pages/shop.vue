@@ -4,7 +4,7 @@ import Button from 'primevue/button'
 import { computed, onMounted, reactive, ref } from 'vue'
 import Checkbox from 'primevue/checkbox'
 import { TARGET_SCHOOLS } from '~~/core/feeler'
-import { BLADE_HABITS, HABIT_NAMES, SCHOOL_NAMES, TARGET_NAMES } from '~~/core/job'
+import { BLADE_HABITS } from '~~/core/job'
 import { type School, SCHOOLS } from '~~/core/stops'
 import type { ShopRequest } from '~~/shared/requests'
 import type { PersonRow } from '~~/shared/responses'
@@ -17,8 +17,10 @@ import TextField from '../components/forms/TextField.vue'
 import { useForm } from '../composables/useForm'
 import { useSessionStore } from '../stores/session'
 import { api } from '../utils/api'
+import { say } from '~~/core/said'
+import { tell, t } from '../words'
 
-useHead({ title: 'Shop, Wembric' })
+useHead({ title: t('page-shop.shop-wembric') })
 const session = useSessionStore()
 const form = useForm()
 const people = ref<PersonRow[]>([])
@@ -26,8 +28,8 @@ const person = reactive({ name: '', signIn: '', password: '', role: 'mechanic' a
 const NONE = 'none' as const
 const kept = ref(false)
 const schools = [
-  { value: NONE, label: 'None: marks, or the rod' },
-  ...SCHOOLS.filter(s => s !== 'maker').map(s => ({ value: s, label: SCHOOL_NAMES[s] })),
+  { value: NONE, label: t('page-shop.none-marks-or-the-rod') },
+  ...SCHOOLS.filter(s => s !== 'maker').map(s => ({ value: s, label: tell(say(`school.${s}`)) })),
 ]
 const school = computed({
   get: () => session.shop?.favouriteSchool ?? NONE,
@@ -53,7 +55,7 @@ const [target, bladeHabit, pairToProve, valveMinutes, taskMinutes] = [
 const lengths = (of: number[], now: number | null) =>
   [...new Set([...of, ...(now === null ? [] : [now])])]
     .sort((a, b) => a - b)
-    .map(value => ({ value, label: value < 60 ? `${value} minutes` : `${value / 60} h` }))
+    .map(value => ({ value, label: value < 60 ? t('page-shop.minutes', { value }) : `${value / 60} h` }))
 async function settle(ways: ShopRequest): Promise<void> {
   kept.value = false
   if (await form.send(() => api('PUT /api/shop', { body: ways }))) {
@@ -113,112 +115,116 @@ async function add(): Promise<void> {
 <template>
   <main class="form">
     <h1>{{ session.shop?.name }}</h1>
-    <p class="lead">Time zone {{ session.shop?.timeZone }}; {{ session.shop?.unit }} shown first.</p>
-    <h2>Finding stops</h2>
+    <p class="lead">
+      {{
+        t('page-shop.time-zone-shown-first', { timeZone: session.shop?.timeZone ?? '', unit: session.shop?.unit ?? '' })
+      }}
+    </p>
+    <h2>{{ t('page-shop.finding-stops') }}</h2>
     <div class="grid">
       <ChoiceField
         v-model="school"
-        label="Preferred method"
+        :label="t('page-shop.preferred-method')"
         :options="schools"
-        note="New jobs begin with it where the engine allows; the maker’s own list still comes first."
+        :note="t('page-shop.new-jobs-begin-with-it')"
         :wrong="form.wrong('favouriteSchool')"
       />
     </div>
-    <h2>Setting and proving</h2>
+    <h2>{{ t('page-shop.setting-and-proving') }}</h2>
     <div class="grid">
       <ChoiceField
         v-model="target"
-        label="Set valves to"
-        :options="TARGET_SCHOOLS.map(t => ({ value: t, label: TARGET_NAMES[t] }))"
-        note="A job may choose another."
+        :label="t('common.set-valves-to')"
+        :options="TARGET_SCHOOLS.map(t => ({ value: t, label: tell(say(`target.${t}`)) }))"
+        :note="t('page-shop.a-job-may-choose-another')"
         :wrong="form.wrong('target')"
       />
       <ChoiceField
         v-model="bladeHabit"
-        label="While the nut is locked"
-        :options="BLADE_HABITS.map(h => ({ value: h, label: HABIT_NAMES[h] }))"
-        note="A pinched blade is ruined."
+        :label="t('common.while-the-nut-is-locked')"
+        :options="BLADE_HABITS.map(h => ({ value: h, label: tell(say(`habit.${h}`)) }))"
+        :note="t('page-shop.a-pinched-blade-is-ruined')"
         :wrong="form.wrong('bladeHabit')"
       />
       <div class="wide tick">
-        <Checkbox v-model="pairToProve" input-id="pair" binary /><label for="pair"
-          >Every proof needs two blades: one that goes and one that doesn’t</label
-        >
+        <Checkbox v-model="pairToProve" input-id="pair" binary /><label for="pair">{{
+          t('page-shop.every-proof-needs-two-blades')
+        }}</label>
       </div>
     </div>
-    <h2>The day</h2>
+    <h2>{{ t('page-shop.the-day') }}</h2>
     <div class="grid">
       <ChoiceField
         v-model="valveMinutes"
-        label="The valves of a machine take"
+        :label="t('page-shop.the-valves-of-a-machine')"
         :options="lengths([20, 30, 45, 60, 90, 120], valveMinutes)"
-        note="The Bay orders the day by it."
+        :note="t('page-shop.the-bay-orders-the-day')"
         :wrong="form.wrong('valveMinutes')"
       />
       <ChoiceField
         v-model="taskMinutes"
-        label="Another task takes"
+        :label="t('page-shop.another-task-takes')"
         :options="lengths([10, 15, 20, 30, 45, 60], taskMinutes)"
-        note="Oil, filters and the like."
+        :note="t('page-shop.oil-filters-and-the-like')"
         :wrong="form.wrong('taskMinutes')"
       />
     </div>
-    <p v-if="!session.isLead" class="note">A lead sets this for the shop.</p>
-    <p v-else-if="kept" class="note" role="status">Saved.</p>
-    <h2>Crew</h2>
+    <p v-if="!session.isLead" class="note">{{ t('page-shop.a-lead-sets-this-for') }}</p>
+    <p v-else-if="kept" class="note" role="status">{{ t('common.saved') }}</p>
+    <h2>{{ t('page-shop.crew') }}</h2>
     <table class="rows">
       <thead>
         <tr>
-          <th>Name</th>
-          <th>Signs in as</th>
-          <th>Role</th>
-          <th v-if="session.isLead">Devices</th>
+          <th>{{ t('common.name') }}</th>
+          <th>{{ t('page-shop.signs-in-as') }}</th>
+          <th>{{ t('page-shop.role') }}</th>
+          <th v-if="session.isLead">{{ t('page-shop.devices') }}</th>
         </tr>
       </thead>
       <tbody>
         <tr v-for="p in people" :key="p.id">
           <td class="figures">{{ p.name }}</td>
           <td>{{ p.signIn }}</td>
-          <td>{{ p.role }}</td>
+          <td>{{ t(`common.${p.role}`) }}</td>
           <td v-if="session.isLead">
             <button
               type="button"
               class="quiet"
-              :aria-label="`Sign out ${p.name} everywhere`"
+              :aria-label="t('page-shop.sign-out-everywhere', { name: p.name })"
               @click="signOutEverywhere(p)"
             >
-              Sign out everywhere
+              {{ t('page-shop.sign-out-everywhere-2') }}
             </button>
           </td>
         </tr>
       </tbody>
     </table>
     <form v-if="session.isLead" class="adding" @submit.prevent="add">
-      <h2>Add a person</h2>
+      <h2>{{ t('page-shop.add-a-person') }}</h2>
       <div class="grid">
-        <TextField v-model="person.name" label="Name" :wrong="form.wrong('name')" /><TextField
+        <TextField v-model="person.name" :label="t('common.name')" :wrong="form.wrong('name')" /><TextField
           v-model="person.signIn"
-          label="Sign-in name"
+          :label="t('common.sign-in-name')"
           :wrong="form.wrong('signIn')"
         />
         <TextField
           v-model="person.password"
-          label="First password"
+          :label="t('page-shop.first-password')"
           type="password"
           autocomplete="new-password"
-          note="Eight characters or more."
+          :note="t('common.eight-characters-or-more')"
           :wrong="form.wrong('password')"
         /><ChoiceField
           v-model="person.role"
-          label="Role"
+          :label="t('page-shop.role')"
           :options="[
-            { value: 'mechanic', label: 'mechanic' },
-            { value: 'lead', label: 'lead' },
+            { value: 'mechanic', label: t('common.mechanic') },
+            { value: 'lead', label: t('common.lead') },
           ]"
         />
       </div>
       <p v-if="form.failed.value" class="wrong" role="alert">{{ form.failed.value }}</p>
-      <div class="actions"><Button type="submit" label="Add" :loading="form.busy.value" /></div>
+      <div class="actions"><Button type="submit" :label="t('common.add')" :loading="form.busy.value" /></div>
     </form>
     <CalendarAddresses
       v-if="session.isLead"

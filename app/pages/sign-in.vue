@@ -3,15 +3,19 @@ import { definePageMeta, navigateTo, useHead, useRoute } from '#imports'
 import Button from 'primevue/button'
 import { ref } from 'vue'
 import TextField from '../components/forms/TextField.vue'
+import LanguagePick from '../components/shell/LanguagePick.vue'
 import { useForm } from '../composables/useForm'
+import { useOwnLanguage } from '../composables/useOwnLanguage'
 import { useOutboxStore } from '../stores/outbox'
 import { useSessionStore } from '../stores/session'
 import { append } from '../utils/api'
+import { t } from '../words'
 
 definePageMeta({ layout: false })
-useHead({ title: 'Sign in, Wembric' })
+useHead({ title: t('page-sign-in.sign-in-wembric') })
 const session = useSessionStore()
 const outbox = useOutboxStore()
+const own = useOwnLanguage()
 const form = useForm()
 const signIn = ref('')
 const password = ref('')
@@ -24,7 +28,8 @@ async function submit(): Promise<void> {
   session.begin(given)
   void outbox.flush()
   const back = String(useRouteBack())
-  await navigateTo(back.startsWith('/') && !back.startsWith('//') ? back : '/')
+  const path = back.startsWith('/') && !back.startsWith('//') ? back : '/'
+  if (!own.speakTheirs(path)) await navigateTo(path)
 }
 const route = useRoute()
 const useRouteBack = () => route.query.back ?? '/'
@@ -34,15 +39,20 @@ const useRouteBack = () => route.query.back ?? '/'
   <main class="sign-in">
     <form class="form narrow" @submit.prevent="submit">
       <p class="brand"><img src="/mark.svg" alt="" width="40" height="40" /><b>Wembric</b></p>
-      <h1>Sign in</h1>
+      <h1>{{ t('common.sign-in') }}</h1>
       <p v-if="outbox.waiting.length" class="said">
-        {{ outbox.waiting.length === 1 ? 'One answer is' : `${outbox.waiting.length} answers are` }} kept on this device
-        and sent when the one who gave {{ outbox.waiting.length === 1 ? 'it' : 'them' }} signs in.
+        {{ t('page-sign-in.kept', { answers: outbox.waiting.length }) }}
       </p>
-      <TextField v-model="signIn" label="Name" name="username" autocomplete="username" :wrong="form.wrong('signIn')" />
+      <TextField
+        v-model="signIn"
+        :label="t('common.name')"
+        name="username"
+        autocomplete="username"
+        :wrong="form.wrong('signIn')"
+      />
       <TextField
         v-model="password"
-        label="Password"
+        :label="t('common.password')"
         name="password"
         type="password"
         autocomplete="current-password"
@@ -51,7 +61,8 @@ const useRouteBack = () => route.query.back ?? '/'
       <p v-if="form.failed.value && !form.wrong('password') && !form.wrong('signIn')" class="wrong" role="alert">
         {{ form.failed.value }}
       </p>
-      <Button type="submit" label="Sign in" :loading="form.busy.value" />
+      <Button type="submit" :label="t('common.sign-in')" :loading="form.busy.value" />
+      <LanguagePick />
     </form>
   </main>
 </template>

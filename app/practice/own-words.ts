@@ -3,6 +3,7 @@ import type { AnswerKey, Happening } from '~~/core/job'
 import type { Observation } from '~~/core/position'
 import type { PracticePanel } from './panel'
 import type { Tool } from '../composables/usePractice'
+import { named, t } from '../words'
 
 const key = (title: string, help: string, happening: Happening): AnswerKey => ({ title, help, happening, asks: null })
 const crank = (turnedDeg: number, ...observations: Observation[]): Happening => {
@@ -22,15 +23,18 @@ function placeKeys(engine: Engine, turnedDeg: number, window: boolean): AnswerKe
   const marks = window
     ? engine.marks.map((m, markIndex) =>
         key(
-          `${m.letter} is at the pointer`,
-          m.kind === 'top' ? 'seen in the window' : 'seen in the window, not the top',
+          t('own-words.is-at-the-pointer', { letter: m.letter }),
+          m.kind === 'top' ? t('own-words.seen-in-the-window') : t('own-words.seen-in-the-window-not'),
           crank(turnedDeg, { kind: 'seen', place: { kind: 'mark', markIndex } }),
         ),
       )
     : []
   return [
     ...marks,
-    key('I lost track', 'turned and did not look', { type: 'crank', payload: { observations: [{ kind: 'lost' }] } }),
+    key(t('own-words.i-lost-track'), t('own-words.did-not-look'), {
+      type: 'crank',
+      payload: { observations: [{ kind: 'lost' }] },
+    }),
   ]
 }
 
@@ -49,11 +53,11 @@ export function ownWords(
 ): PracticePanel {
   const valve = valveById(engine, valveId)
   const name = valve.name.toLowerCase()
-  const cylinder = engine.cylinders.length > 1 ? `${cylinderById(engine, valve.cylinderId).name}: ` : ''
+  const cylinder = engine.cylinders.length > 1 ? `${named(cylinderById(engine, valve.cylinderId).name)}: ` : ''
   const proved =
     sinceLockDeg >= 630
       ? [
-          key('Two full turns made', 'by hand, after the last lock', {
+          key(t('own-words.two-full-turns-made'), t('own-words.by-hand'), {
             type: 'prove-turned',
             payload: { turns: 2, to: null },
           }),
@@ -63,38 +67,46 @@ export function ownWords(
     case 'crank':
     case 'window':
       return {
-        label: 'Crank',
-        instruction: 'Turn it, and say what shows',
-        why: 'Each thing said goes into the log as on the Bench.',
+        label: t('common.crank'),
+        instruction: t('own-words.turn-it-and-say-what'),
+        why: t('own-words.each-thing-said-goes-into'),
         keys: [...placeKeys(engine, turnedDeg, window), ...proved].slice(0, 6),
       }
     case 'rockers':
       return {
-        label: `${valve.name} rocker`,
-        instruction: `Wiggle it, and say what you feel`,
-        why: 'Both slack at the top: compression. The overlap top holds both.',
+        label: t('own-words.rocker', { name: valve.name }),
+        instruction: t('own-words.wiggle-it-and-say-what'),
+        why: t('own-words.both-slack-at-the-top'),
         keys: [
-          key('Slack', 'it clicks', crank(turnedDeg, { kind: 'rocker', valveId, slack: true })),
-          key('No play', 'it does not move', crank(turnedDeg, { kind: 'rocker', valveId, slack: false })),
+          key(
+            t('own-words.slack'),
+            t('own-words.it-clicks'),
+            crank(turnedDeg, { kind: 'rocker', valveId, slack: true }),
+          ),
+          key(
+            t('own-words.no-play'),
+            t('own-words.does-not-move'),
+            crank(turnedDeg, { kind: 'rocker', valveId, slack: false }),
+          ),
         ],
       }
     case 'rod':
       return {
-        label: `${cylinder}soft rod`,
-        instruction: rod ? 'Lower it, and say where the piston is' : 'No rod on this level',
-        why: 'Wood or plastic, never steel. It tops twice in a cycle.',
+        label: t('own-words.soft-rod', { cylinder }),
+        instruction: rod ? t('own-words.lower-it-and-say-where') : t('own-words.no-rod-on-this-level'),
+        why: t('own-words.wood-or-plastic-never-steel'),
         keys: rod
           ? [
               key(
-                'At its top',
-                'it rises no further',
+                t('own-words.at-its-top'),
+                t('own-words.no-further'),
                 crank(turnedDeg, { kind: 'seen', place: { kind: 'piston-top', cylinderId: valve.cylinderId } }),
               ),
               ...(downMm >= 1
                 ? [
                     key(
-                      `${Math.round(downMm)} mm past its top`,
-                      'going down',
+                      t('own-words.mm-past-its-top', { downMm: Math.round(downMm) }),
+                      t('own-words.going-down'),
                       crank(turnedDeg, {
                         kind: 'seen',
                         place: { kind: 'rod-drop', cylinderId: valve.cylinderId, dropMm: Math.round(downMm) },
@@ -107,16 +119,16 @@ export function ownWords(
       }
     case 'screw':
       return {
-        label: `${valve.name} screw`,
-        instruction: `Work the ${name} nut and screw`,
-        why: 'A screw holds only when its nut is locked. Then slide a blade again.',
+        label: t('own-words.screw', { name: valve.name }),
+        instruction: t('own-words.work-the-nut-and-screw', { name }),
+        why: t('own-words.a-screw-holds-only-when'),
         keys: [],
       }
     case 'blade':
       return {
-        label: `${valve.name}, blade in hand`,
-        instruction: `Slide it in, and name the feel`,
-        why: 'Once the blades have told enough, call the valve.',
+        label: t('own-words.blade-in-hand', { name: valve.name }),
+        instruction: t('own-words.slide-it-in-and-name'),
+        why: t('own-words.once-the-blades-have-told'),
         keys: [],
       }
   }

@@ -1,23 +1,24 @@
+import { FEELS } from '~~/core/feeler'
 import type { AnswerKey, NextThing } from '~~/core/job'
+import type { Text } from '~~/core/said'
 import { MARKED_STAGES, type MarkedStage, type PracticeRun } from '~~/core/practice'
 import type { Tool } from '../composables/usePractice'
+import { t } from '../words'
 
 /** What the panel beside a practice engine asks, and the keys that answer it. */
 export interface PracticePanel {
-  label: string
-  instruction: string
-  why: string
+  label: Text
+  instruction: Text
+  why: Text
   keys: AnswerKey[]
 }
 
 const told = (title: string, help: string): AnswerKey => ({ title, help, happening: null, asks: null })
-const FEEL_KEYS: AnswerKey[] = [
-  told('Free', 'slides with room to spare'),
-  told('Drag', 'light, even tug'),
-  told('Pinched', 'goes in, but grips'),
-  told('No-go', 'won’t go in'),
+const FEEL_KEYS: AnswerKey[] = FEELS.map(feel => told(t(`feel.${feel}`), t(`feel.${feel}.help`)))
+const WARMTH_KEYS = [
+  told(t('panel.thermometer-on-it'), t('panel.read-it')),
+  told(t('common.let-it-stand-an-hour'), t('panel.then-read-again')),
 ]
-const WARMTH_KEYS = [told('Thermometer on it', 'read it'), told('Let it stand an hour', 'then read again')]
 
 /**
  * Where the Bench leads, its next thing with the keys that can be answered here: what opens a form on the Bench has no
@@ -31,13 +32,18 @@ export function practicePanel(
 ): PracticePanel {
   if (next?.step === 'close')
     return {
-      label: 'All of it done',
-      instruction: 'Finish and mark it',
-      why: 'You see the truth beside what you said.',
+      label: t('panel.all-of-it-done'),
+      instruction: t('panel.finish-and-mark-it'),
+      why: t('panel.you-see-the-truth-beside'),
       keys: [],
     }
   if (leads && next?.stage.kind === 'cold')
-    return { label: 'Before anything', instruction: 'How warm is the head?', why: next.why, keys: WARMTH_KEYS }
+    return {
+      label: t('panel.before-anything'),
+      instruction: t('panel.how-warm-is-the-head'),
+      why: next.why,
+      keys: WARMTH_KEYS,
+    }
   if (leads && next) {
     const keys = next.keys.filter(k => k.happening || k.asks === 'shim-read')
     return { label: next.label, instruction: next.instruction, why: next.why, keys }

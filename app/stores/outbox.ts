@@ -15,6 +15,7 @@ import {
 } from '../local/outbox'
 import { append, NoAnswer, Refused } from '../utils/api'
 import { useSessionStore } from './session'
+import { t } from '../words'
 
 const RETRY_MS = 2000
 /** So long is waited for another tab that sends, before an answer that cannot be written down is given up. */
@@ -26,9 +27,7 @@ type Changed = (jobId: number) => void
 class NotRecorded extends Error {
   override readonly name = 'NotRecorded'
   constructor() {
-    super(
-      'That answer was not saved: this device has no room to keep it, and the shop’s server does not answer. Free some room or get back online, then answer again.',
-    )
+    super(t('outbox.that-answer-was-not-saved'))
   }
 }
 
@@ -83,7 +82,7 @@ export const useOutboxStore = defineStore('outbox', () => {
    */
   async function add(jobId: number, happening: Happening, seen: Seen): Promise<void> {
     const { person, shop } = session
-    if (!person || !shop) throw new Error('Nobody is signed in.')
+    if (!person || !shop) throw new Error(t('common.nobody-is-signed-in'))
     // the job may be on the screen before this page has read its own name
     device ||= await pageDeviceId()
     const draft = draftAnswer(
@@ -109,7 +108,7 @@ export const useOutboxStore = defineStore('outbox', () => {
     if (!unkept.has(draft.id)) return void flush()
     await flush(TURN_MS)
     if (!unkept.has(draft.id)) {
-      trouble.value = 'This device cannot keep answers: it has no room. They go straight to the shop.'
+      trouble.value = t('outbox.this-device-cannot-keep-answers')
       return
     }
     drop(draft.id)

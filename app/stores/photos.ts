@@ -7,6 +7,7 @@ import { keepPhoto, letGoPhoto, waitingPhotos } from '../local/photos'
 import { Refused } from '../utils/api'
 import { upload } from '../utils/upload'
 import { useSessionStore } from './session'
+import { t } from '../words'
 
 const RETRY_MS = 5000
 
@@ -27,7 +28,7 @@ export const usePhotosStore = defineStore('photos', () => {
    */
   async function add(machineId: number, jobId: number | null, file: Blob, onPart: (part: number) => void) {
     const { person, shop } = session
-    if (!person || !shop) throw new Error('Nobody is signed in.')
+    if (!person || !shop) throw new Error(t('common.nobody-is-signed-in'))
     const photo: WaitingPhoto = {
       id: uuidv7(),
       shopId: shop.id,

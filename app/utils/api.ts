@@ -1,6 +1,8 @@
 import { v7 as uuidv7 } from 'uuid'
 import type { ApiKey, BodySent, ParamsOf, QuerySent, ResponseOf, Unfinished } from '~~/shared/api'
 import type { ProblemBody } from '~~/shared/problem'
+import { LANGUAGE } from '../language'
+import { t } from '../words'
 
 /** The server refused, in words for a person. */
 export class Refused extends Error {
@@ -21,7 +23,7 @@ export class Refused extends Error {
 export class NoAnswer extends Error {
   override readonly name = 'NoAnswer'
   constructor() {
-    super('The shop’s server does not answer. Try again in a moment.')
+    super(t('api.the-shops-server-does-not'))
   }
 }
 
@@ -55,14 +57,15 @@ async function call(
   { method, path, body }: ReturnType<typeof requestOf>,
   headers: Record<string, string> = {},
 ): Promise<unknown> {
+  const told = { 'accept-language': LANGUAGE, ...headers }
   let response: Response
   try {
     response = await fetch(path, {
       method,
       signal: AbortSignal.timeout(PATIENCE_MS),
       ...(body === undefined
-        ? { headers }
-        : { body: JSON.stringify(body), headers: { 'content-type': 'application/json', ...headers } }),
+        ? { headers: told }
+        : { body: JSON.stringify(body), headers: { 'content-type': 'application/json', ...told } }),
     })
   } catch {
     throw new NoAnswer()
@@ -101,7 +104,3 @@ export function api<K extends ApiKey>(key: K, ...[told]: Args<K>): Promise<Respo
 /** The same for what carries an id of its own, or must not be answered again as it was. */
 export const append = <K extends ApiKey>(key: K, ...[told]: Args<K>): Promise<ResponseOf<K>> =>
   call(requestOf(key, told as Record<string, unknown>)) as Promise<ResponseOf<K>>
-
-/** Words for any error that a screen meets. */
-export const wordsFor = (error: unknown): string =>
-  error instanceof Error ? error.message : 'Something failed. Try again.'

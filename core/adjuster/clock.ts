@@ -1,5 +1,6 @@
 import { wrap, type Adjuster } from '../engine'
 import { FigureError } from '../units'
+import { say } from '../said'
 
 /**
  * A screw head looks the same after so many degrees: a slot half way round, a square each quarter, a hex or Torx each
@@ -21,8 +22,7 @@ const CLOCK = /^(\d{1,2})(?:[.:h\s]+(\d{1,2}))?$/
 export function parseClock(text: string): number {
   const match = CLOCK.exec(text.trim())
   const [hour, minute] = [Number(match?.[1]), Number(match?.[2] ?? 0)]
-  if (!match || hour > 12 || minute > 59)
-    throw new FigureError(text, 'is no place on a clock. Type the hour that the slot points to, such as 2 or 2:30.')
+  if (!match || hour > 12 || minute > 59) throw new FigureError(text, say('figure.is-no-place-on-a'))
   return wrap(hour * 30 + minute / 2, 360)
 }
 

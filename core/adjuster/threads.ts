@@ -1,4 +1,5 @@
 import { FigureError, MM_PER_INCH, snapMm } from '../units'
+import { say } from '../said'
 
 /** Fine and coarse pitches of the screws that rockers have, in mm. Source: ISO 261. */
 const METRIC: Record<string, number[]> = { M4: [0.7, 0.5], M5: [0.8, 0.5], M6: [1, 0.75], M7: [1, 0.75], M8: [1.25, 1] }
@@ -29,13 +30,13 @@ export function parseThread(text: string): { pitchMm: number; diameterMm: number
     if (known.includes(pitch)) return { pitchMm: pitch, diameterMm: Number(metric[1]!.slice(1)) }
     throw new FigureError(
       text,
-      `is no pitch of ${metric[1]!.toUpperCase()}. ISO 261 has ${known.join(' and ')} mm. A pitch of its own may be typed in mm.`,
+      say('figure.no-pitch', { thread: metric[1]!.toUpperCase(), pitches: known.map(String) }),
     )
   }
   const unified = /^(?:No\.?)?(10|1\/4|5\/16)-(\d+)$/i.exec(plain)
   if (unified && UNIFIED[unified[1]!]!.includes(Number(unified[2])))
     return { pitchMm: snapMm(MM_PER_INCH / Number(unified[2])), diameterMm: UNIFIED_MM[unified[1]!]! }
-  throw new FigureError(text, 'is no thread known here. Type it such as M6×0.75 or 10-32, or the pitch in mm.')
+  throw new FigureError(text, say('figure.is-no-thread-known-here'))
 }
 
 /** A thread as it is written: “M6×0.75”, “10-32”, or the bare pitch where the diameter is not on record. */

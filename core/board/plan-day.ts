@@ -68,11 +68,7 @@ export function planDay(works: readonly Work[], people: readonly number[], nowMs
       startMs,
       endMs: lane.freeMs,
       filling,
-      why: filling
-        ? 'so that nobody waits'
-        : waited || work.earliestMs > nowMs || work.after !== null
-          ? work.waitsFor
-          : '',
+      why: !filling && (waited || work.earliestMs > nowMs || work.after !== null) ? work.waitsFor : '',
     })
     left.splice(left.indexOf(work), 1)
   }

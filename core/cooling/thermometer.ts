@@ -1,4 +1,5 @@
 import { FigureError } from '../units'
+import { say } from '../said'
 
 /** What a thermometer says in one line: the head, and the air where it has a second sensor. °C. */
 export interface ThermometerReading {
@@ -28,10 +29,9 @@ export function thermometerLine({ headC, airC }: ThermometerReading): string {
  */
 export function parseThermometerLine(line: string): ThermometerReading {
   const match = /^(T1,(-?\d+(?:\.\d+)?),(-?\d+(?:\.\d+)?)?,([CF]))\*([0-9A-F]{2})\s*$/.exec(line)
-  if (!match) throw new FigureError(line, 'is no line of a thermometer. Look at the cable, or type the temperature.')
-  if (sumOf(match[1]!) !== match[5]) throw new FigureError(line, 'arrived damaged from the thermometer. Read again.')
+  if (!match) throw new FigureError(line, say('figure.is-no-line-of-a'))
+  if (sumOf(match[1]!) !== match[5]) throw new FigureError(line, say('figure.arrived-damaged-from-the-thermometer'))
   const headC = inCelsius(Number(match[2]), match[4]!)
-  if (headC < -40 || headC > 250)
-    throw new FigureError(line, 'is what no head at a bench has. Look at the thermometer’s sensor.')
+  if (headC < -40 || headC > 250) throw new FigureError(line, say('figure.is-what-no-head-at'))
   return { headC, airC: match[3] === undefined ? null : inCelsius(Number(match[3]), match[4]!) }
 }

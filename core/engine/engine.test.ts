@@ -21,6 +21,8 @@ import {
   valveLift,
   wrap,
 } from './index'
+import { refusal } from '../../words/refusal'
+import { tellEnglish } from '../../words'
 
 const angle = fc.double({ min: -5000, max: 5000, noNaN: true })
 
@@ -218,7 +220,7 @@ describe('what people call an engine', () => {
     [[0, 180, 360, 540], 'four, firing 180° apart'],
     [[0, 240, 480], 'three, firing 240° apart'],
     [[0, 90, 360, 450], 'four, firing 90°, 270°, 90°, 270° apart'],
-  ] as const)('%j: %s', (angles, name) => expect(firingIntervalName(of(...angles))).toBe(name))
+  ] as const)('%j: %s', (angles, name) => expect(tellEnglish(firingIntervalName(of(...angles)))).toBe(name))
 })
 
 describe('data stored by an earlier version', () => {
@@ -234,14 +236,14 @@ describe('data stored by an earlier version', () => {
 describe('engine data that cannot be', () => {
   const refused = (changes: object) => {
     const result = engineSchema.safeParse({ ...engineOf(), ...changes })
-    return result.success ? 'taken' : result.error.issues.map(i => i.message).join(' ')
+    return result.success ? 'taken' : result.error.issues.map(i => refusal(i.message)).join(' ')
   }
   it.each([
     ['zero stroke', { strokeMm: 0 }, /stroke/i],
     ['a rod shorter than the throw', { rodMm: 25 }, /rod of 25/],
     ['a mark outside the turn', { marks: [{ letter: 'T', angleDeg: 360, kind: 'top' }] }, /0 to under 360/],
     ['a valve on no cylinder', { valves: [{ ...engineOf().valves[0], cylinderId: 'two' }] }, /no cylinder “two”/],
-    ['no source', { source: '' }, /Name the source/],
+    ['no source', { source: '' }, /[Nn]ame the manual/],
     ['a cam sign outside the cycle', { camMarks: [{ words: 'the dots face', angleDeg: 720 }] }, /0 to under 720/],
     [
       'five cylinders',
@@ -276,7 +278,7 @@ describe('engine data that cannot be', () => {
           exhaustClosesAfterTdcDeg: 10,
         },
       },
-      /look at the signs/,
+      /[Cc]heck the signs/,
     ],
   ])('refuses %s and says why', (_, changes, words) => expect(refused(changes)).toMatch(words))
   it.each([
@@ -284,6 +286,6 @@ describe('engine data that cannot be', () => {
     [{ form: 'tolerance', figureMm: 0.1, toleranceMm: 0.1, text: '', unit: 'mm' }, /not smaller/],
     [{ form: 'bare', figureMm: 2.5, text: '', unit: 'mm' }, /Was 0.250 mm, or 2.5 thou/],
   ])('refuses a clearance %#', (clearance, words) =>
-    expect(clearanceSchema.safeParse(clearance).error?.issues[0]?.message).toMatch(words),
+    expect(refusal(clearanceSchema.safeParse(clearance).error?.issues[0]?.message)).toMatch(words),
   )
 })

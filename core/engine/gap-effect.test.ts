@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { engineOf } from '../../tests/support/builders'
 import { gapEffect, gapEffectWords, liftWithGap, valveEvents, valveLift } from './index'
+import { tellEnglish } from '../../words'
 
 /** The integral of the lift over the crank by Simpson's rule: what the engine breathes through. */
 function area(gapMm: number): number {
@@ -44,13 +45,13 @@ describe('what a gap does to a valve', () => {
   })
   it('a wide gap opens late, closes early, lifts less; a close one the other way; the same says so', () => {
     const wanted = gapEffect(engine, 'exhaust', 0.12)
-    expect(gapEffectWords(gapEffect(engine, 'exhaust', 0.3), wanted)).toMatch(
+    expect(tellEnglish(gapEffectWords(gapEffect(engine, 'exhaust', 0.3), wanted))).toMatch(
       /^Opens \d+° late, closes \d+° early, lifts 0\.18 mm less\.$/,
     )
-    expect(gapEffectWords(gapEffect(engine, 'exhaust', 0.02), wanted)).toMatch(
+    expect(tellEnglish(gapEffectWords(gapEffect(engine, 'exhaust', 0.02), wanted))).toMatch(
       /^Opens \d+° early, closes \d+° late, lifts 0\.10 mm more\.$/,
     )
-    expect(gapEffectWords(wanted, wanted)).toBe('It opens, closes and lifts as it should.')
-    expect(gapEffectWords(gapEffect(engine, 'exhaust', 99), wanted)).toBe('It does not open at all.')
+    expect(tellEnglish(gapEffectWords(wanted, wanted))).toBe('It opens, closes and lifts as it should.')
+    expect(tellEnglish(gapEffectWords(gapEffect(engine, 'exhaust', 99), wanted))).toBe('It doesn’t open at all.')
   })
 })

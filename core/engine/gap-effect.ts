@@ -1,3 +1,4 @@
+import { say, type Said } from '../said'
 import { valveEvents } from './valve-timing'
 import { valveLift } from './lift'
 import type { Engine, Role } from './parts'
@@ -51,21 +52,13 @@ export function gapEffect(engine: Pick<Engine, 'cam' | 'strokeMm'>, role: Role, 
   return { opensDeg: crossing(lift, gapMm, start, at), closesDeg: crossing(lift, gapMm, at, end), liftMm: top - gapMm }
 }
 
-/** What one gap does against another, in words for an owner. */
-export function gapEffectWords(found: GapEffect, wanted: GapEffect): string {
-  if (found.liftMm === 0) return 'It does not open at all.'
-  const late = Math.round(found.opensDeg - wanted.opensDeg)
-  const early = Math.round(wanted.closesDeg - found.closesDeg)
-  const lift = Math.round((found.liftMm - wanted.liftMm) * 100) / 100
-  if (late === 0 && early === 0 && Math.abs(lift) < 0.01) return 'It opens, closes and lifts as it should.'
-  const deg = (n: number, sooner: string, later: string) => (n === 0 ? '' : `${Math.abs(n)}° ${n > 0 ? later : sooner}`)
-  const timing = [
-    ['opens', deg(late, 'early', 'late')],
-    ['closes', deg(-early, 'early', 'late')],
-  ]
-    .filter(([, d]) => d)
-    .map(([verb, d]) => `${verb} ${d}`)
-  const lifted = Math.abs(lift) < 0.01 ? '' : `lifts ${Math.abs(lift).toFixed(2)} mm ${lift > 0 ? 'more' : 'less'}`
-  const said = [...timing, lifted].filter(Boolean).join(', ')
-  return `${said.charAt(0).toUpperCase()}${said.slice(1)}.`
+/** What one gap does against another: how much later it opens and sooner it closes, and how much less it lifts. */
+export function gapEffectWords(found: GapEffect, wanted: GapEffect): Said {
+  if (found.liftMm === 0) return say('gap-effect.shut')
+  const lateDeg = Math.round(found.opensDeg - wanted.opensDeg)
+  const earlyDeg = Math.round(wanted.closesDeg - found.closesDeg)
+  const liftMm = Math.round((found.liftMm - wanted.liftMm) * 100) / 100
+  return lateDeg === 0 && earlyDeg === 0 && Math.abs(liftMm) < 0.01
+    ? say('gap-effect.right')
+    : say('gap-effect', { lateDeg, earlyDeg, liftMm })
 }

@@ -17,9 +17,6 @@ export function valveById(engine: Engine, id: string): Valve {
   return valve
 }
 
-/** Which carburetor or muffler side a valve is on: how people tell them apart. Common practice. */
-export const sideOf = (valve: Valve): string => (valve.role === 'intake' ? 'carburetor side' : 'muffler side')
-
 export function cylinderById(engine: Pick<Engine, 'cylinders'>, id: string): Engine['cylinders'][number] {
   const cylinder = engine.cylinders.find(c => c.id === id)
   if (!cylinder) throw new UnknownPartError('cylinder', id)
@@ -29,7 +26,3 @@ export function cylinderById(engine: Pick<Engine, 'cylinders'>, id: string): Eng
 /** The cycle angle of a cylinder's compression TDC. */
 export const firingAngle = (engine: Pick<Engine, 'cylinders'>, cylinderId: string): number =>
   cylinderById(engine, cylinderId).firingAngleDeg
-
-/** Which way an engine turns; files and forms of every shop keep it as “anticlockwise”. */
-export const runsWords = ({ turning }: Pick<Engine, 'turning'>): string =>
-  turning.direction === 'clockwise' ? 'clockwise' : 'counterclockwise'

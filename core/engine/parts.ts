@@ -1,18 +1,19 @@
-import { z } from 'zod'
+import { z } from '../zod'
 import { snapMm } from '../units'
 import { placeSchema } from './place-kinds'
+import { wrong } from '../wrong'
 
-const lengthMm = (least: number, most: number, what: string) =>
+const lengthMm = (least: number, most: number, what: 'bore' | 'stroke' | 'rod') =>
   z
-    .number({ error: `${what}: give a figure in mm.` })
-    .min(least, { error: `${what} must be ${least} mm or more.` })
-    .max(most, { error: `${what} of more than ${most} mm cannot be right.` })
+    .number({ error: wrong('wrong.length-missing', { what }) })
+    .min(least, { error: wrong('wrong.length-short', { what, limitMm: least }) })
+    .max(most, { error: wrong('wrong.length-long', { what, limitMm: most }) })
     .transform(snapMm)
 const words = (most: number) => z.string().trim().max(most)
 const torqueNm = z
   .number()
-  .min(0.5, { error: 'A torque under 0.5 N·m cannot be right.' })
-  .max(300, { error: 'A torque over 300 N·m cannot be right.' })
+  .min(0.5, { error: wrong('wrong.a-torque-under-0-5') })
+  .max(300, { error: wrong('wrong.a-torque-over-300-n') })
 
 export const ROLES = ['intake', 'exhaust'] as const
 export type Role = (typeof ROLES)[number]
@@ -20,11 +21,17 @@ export type Role = (typeof ROLES)[number]
 /** No valve of these engines is set closer or wider than this, cold. From memory. */
 const LEAST_CLEARANCE_MM = 0.02
 const MOST_CLEARANCE_MM = 0.6
+/** A figure that no valve is set to, wider or closer, and what may have been meant: “6 thou, 0.152 mm”. */
+export interface UnitSlip {
+  mm: number
+  wide: boolean
+  meant: string[]
+}
 /**
  * What a figure outside that may have been meant as: ten-fold slips do get printed, and inch figures get read as mm.
  * Both readings are named.
  */
-export function unitSlip(mm: number): string | null {
+export function unitSlip(mm: number): UnitSlip | null {
   if (mm <= 0 || (mm >= LEAST_CLEARANCE_MM && mm <= MOST_CLEARANCE_MM)) return null
   const plausible = (v: number) => v >= LEAST_CLEARANCE_MM && v <= MOST_CLEARANCE_MM
   const meant = [
@@ -32,14 +39,19 @@ export function unitSlip(mm: number): string | null {
     [mm * 0.0254, `${Number(mm.toFixed(4))} thou, `],
     [mm * 25.4, `${Number(mm.toFixed(4))} in, `],
   ].flatMap(([v, as]) => (plausible(v as number) ? [`${as}${snapMm(v as number).toFixed(3)} mm`] : []))
-  return `${Number(mm.toFixed(4))} mm is ${mm > MOST_CLEARANCE_MM ? 'wider' : 'closer'} than a valve is set to.${meant.length ? ` Was ${meant.join(', or ')} meant?` : ''} Look at the source again.`
+  return { mm: Number(mm.toFixed(4)), wide: mm > MOST_CLEARANCE_MM, meant }
+}
+
+const slipWords = (mm: number): string | undefined => {
+  const slip = unitSlip(mm)
+  return slip ? wrong('wrong.unit-slip', slip) : undefined
 }
 
 /** Clearances lie in (0, 2 mm]: more than that is a slip of the unit, and what may have been meant is named. */
 const clearanceMm = z
-  .number({ error: 'A clearance: give a figure in mm.' })
-  .min(0, { error: 'A clearance must be 0 mm or more.' })
-  .max(2, { error: issue => unitSlip(issue.input as number) ?? undefined })
+  .number({ error: wrong('wrong.a-clearance-give-a-figure') })
+  .min(0, { error: wrong('wrong.a-clearance-must-be-0') })
+  .max(2, { error: issue => slipWords(issue.input as number) })
   .transform(snapMm)
 /** A clearance as the source gives it. `text` and `unit` keep what was printed. */
 export const clearanceSchema = z
@@ -65,7 +77,7 @@ export const clearanceSchema = z
     if (clearance.form === 'limits' && clearance.minMm >= clearance.maxMm)
       context.addIssue({
         code: 'custom',
-        message: `The limits are crossed: ${clearance.minMm} is not under ${clearance.maxMm}.${clearance.minMm > clearance.maxMm ? ` Was ${clearance.maxMm}–${clearance.minMm} meant?` : ''}`,
+        message: wrong('wrong.limits-crossed', { minMm: clearance.minMm, maxMm: clearance.maxMm }),
       })
     if (
       clearance.form === 'limits' &&
@@ -74,22 +86,30 @@ export const clearanceSchema = z
     )
       context.addIssue({
         code: 'custom',
-        message: `The figure ${clearance.figureMm} to set to lies outside the limits ${clearance.minMm}–${clearance.maxMm}.`,
+        message: wrong('wrong.figure-outside', {
+          figureMm: clearance.figureMm,
+          minMm: clearance.minMm,
+          maxMm: clearance.maxMm,
+        }),
       })
     if (clearance.form === 'tolerance' && clearance.toleranceMm >= clearance.figureMm)
       context.addIssue({
         code: 'custom',
-        message: `The tolerance ${clearance.toleranceMm} is not smaller than the figure ${clearance.figureMm}: it would allow no clearance at all. Was ± ${snapMm(clearance.toleranceMm / 10)} meant, or were the two exchanged?`,
+        message: wrong('wrong.tolerance-too-wide', {
+          toleranceMm: clearance.toleranceMm,
+          figureMm: clearance.figureMm,
+          meantMm: snapMm(clearance.toleranceMm / 10),
+        }),
       })
     if (clearance.form !== 'limits' && clearance.figureMm <= 0)
-      context.addIssue({ code: 'custom', message: 'The figure must be more than zero.' })
+      context.addIssue({ code: 'custom', message: wrong('wrong.the-figure-must-be-more') })
   })
 export type Clearance = z.infer<typeof clearanceSchema>
 
 const eventDeg = z
-  .number({ error: 'A valve event is a number of degrees.' })
-  .min(-60, { error: 'A valve event of less than −60° cannot be right: look at the sign.' })
-  .max(120, { error: 'A valve event of more than 120° cannot be right.' })
+  .number({ error: wrong('wrong.a-valve-event-is-a') })
+  .min(-60, { error: wrong('wrong.a-valve-event-of-less') })
+  .max(120, { error: wrong('wrong.a-valve-event-of-more') })
 /** The least a valve is open for, at any check lift. Under it, it would close before it has opened. */
 const LEAST_OPEN_DEG = 90
 /** Cam timing in degrees: opens before, closes after; at `checkLiftMm`, or as seat timing when that is null. */
@@ -106,21 +126,21 @@ export const camSchema = z
       context.addIssue({
         code: 'custom',
         path: ['intakeClosesAfterBdcDeg'],
-        message: 'The intake closes before it has opened: look at the signs.',
+        message: wrong('wrong.the-intake-closes-before-it'),
       })
     if (180 + cam.exhaustOpensBeforeBdcDeg + cam.exhaustClosesAfterTdcDeg < LEAST_OPEN_DEG)
       context.addIssue({
         code: 'custom',
         path: ['exhaustClosesAfterTdcDeg'],
-        message: 'The exhaust closes before it has opened: look at the signs.',
+        message: wrong('wrong.the-exhaust-closes-before-it'),
       })
   })
 export type Cam = z.infer<typeof camSchema>
 
 const heldDeg = z
   .number()
-  .min(-360, { error: 'A decompressor’s arc lies between −360 and 360 degrees.' })
-  .max(360, { error: 'A decompressor’s arc lies between −360 and 360 degrees.' })
+  .min(-360, { error: wrong('wrong.a-decompressors-arc-lies-between') })
+  .max(360, { error: wrong('wrong.a-decompressors-arc-lies-between') })
 /**
  * An automatic decompressor: none, over a local arc `[from, to)` of its valve (on one cylinder, or on each when that is
  * null), or not known.
@@ -137,7 +157,7 @@ export const decompressorSchema = z.discriminatedUnion('kind', [
     })
     .refine(held => held.toDeg > held.fromDeg, {
       path: ['toDeg'],
-      error: 'The decompressor lets go before it has taken hold: look at the signs.',
+      error: wrong('wrong.the-decompressor-lets-go-before'),
     }),
   z.object({ kind: z.literal('unknown') }),
 ])
@@ -153,9 +173,9 @@ export const measuredAtSchema = z.discriminatedUnion('kind', [
   z.object({
     kind: z.literal('past top'),
     dropMm: z
-      .number({ error: 'Give how far past its top the piston is to be, such as 6 mm.' })
-      .min(1, { error: 'Under 1 mm past the top is the top.' })
-      .max(40, { error: 'More than 40 mm past the top is no place to measure at. Look at the unit.' }),
+      .number({ error: wrong('wrong.give-how-far-past-its') })
+      .min(1, { error: wrong('wrong.under-1-mm-past-the') })
+      .max(40, { error: wrong('wrong.more-than-40-mm-past') }),
   }),
   z.object({ kind: z.literal('makers stops') }),
 ])
@@ -166,19 +186,19 @@ export const markSchema = z.object({
   letter: words(6),
   angleDeg: z
     .number()
-    .min(0, { error: 'A mark lies at 0 to under 360 degrees.' })
-    .lt(360, { error: 'A mark lies at 0 to under 360 degrees.' }),
+    .min(0, { error: wrong('wrong.a-mark-lies-at-0') })
+    .lt(360, { error: wrong('wrong.a-mark-lies-at-0') }),
   kind: z.enum(['top', 'fire', 'advance']),
 })
 export type Mark = z.infer<typeof markSchema>
 
 /** A sign on cam or sprocket, and the cycle angle in [0, 720) at which it stands as the words say. */
 export const camMarkSchema = z.object({
-  words: words(80).min(3, { error: 'Say how the cam sign looks when it is right.' }),
+  words: words(80).min(3, { error: wrong('wrong.say-how-the-cam-sign') }),
   angleDeg: z
     .number()
-    .min(0, { error: 'A cam sign lies at 0 to under 720 degrees.' })
-    .lt(720, { error: 'A cam sign lies at 0 to under 720 degrees.' }),
+    .min(0, { error: wrong('wrong.a-cam-sign-lies-at') })
+    .lt(720, { error: wrong('wrong.a-cam-sign-lies-at') }),
 })
 
 /**
@@ -188,12 +208,10 @@ export const camMarkSchema = z.object({
 export const makersStopSchema = z.object({
   crankDeg: z
     .number()
-    .min(0, { error: 'A stop lies at 0 to under 720 degrees.' })
-    .lt(720, { error: 'A stop lies at 0 to under 720 degrees.' }),
+    .min(0, { error: wrong('wrong.a-stop-lies-at-0') })
+    .lt(720, { error: wrong('wrong.a-stop-lies-at-0') }),
   place: placeSchema,
-  valveIds: z
-    .array(words(30).min(1))
-    .min(1, { error: 'This stop serves no valve: name at least one, or leave the stop out.' }),
+  valveIds: z.array(words(30).min(1)).min(1, { error: wrong('wrong.this-stop-serves-no-valve') }),
 })
 export type MakersStop = z.infer<typeof makersStopSchema>
 
@@ -202,8 +220,8 @@ export const adjusterSchema = z.object({
   kind: z.enum(['valve-end', 'pushrod-end', 'pivot-nut']),
   pitchMm: z
     .number()
-    .min(0.3, { error: 'A screw pitch lies between 0.3 and 2 mm.' })
-    .max(2, { error: 'A screw pitch lies between 0.3 and 2 mm.' }),
+    .min(0.3, { error: wrong('wrong.a-screw-pitch-lies-between') })
+    .max(2, { error: wrong('wrong.a-screw-pitch-lies-between') }),
   pitchAssumed: z.boolean(),
   /** Major diameter of the thread where it is on record, mm. */
   threadMm: z.number().min(3).max(12).nullable().default(null),
@@ -216,12 +234,12 @@ export type Adjuster = z.infer<typeof adjusterSchema>
 export const shimKindSchema = z.object({
   diameterMm: z
     .number()
-    .min(5, { error: 'A shim is 5 to 40 mm across.' })
-    .max(40, { error: 'A shim is 5 to 40 mm across.' }),
+    .min(5, { error: wrong('wrong.a-shim-is-5-to') })
+    .max(40, { error: wrong('wrong.a-shim-is-5-to') }),
   stepMm: z
     .number()
-    .min(0.01, { error: 'Shims come in steps of 0.01 to 0.1 mm.' })
-    .max(0.1, { error: 'Shims come in steps of 0.01 to 0.1 mm.' }),
+    .min(0.01, { error: wrong('wrong.shims-come-in-steps-of') })
+    .max(0.1, { error: wrong('wrong.shims-come-in-steps-of') }),
 })
 
 /**
@@ -231,17 +249,17 @@ export const shimKindSchema = z.object({
 export const otherClearanceSchema = z.object({
   role: z.enum(ROLES),
   clearance: clearanceSchema,
-  source: words(160).min(3, { error: 'Name the source of the other figure.' }),
+  source: words(160).min(3, { error: wrong('wrong.name-the-source-of-the') }),
 })
 export type OtherClearance = z.infer<typeof otherClearanceSchema>
 
 const name = words(30).min(1)
-const FIRING = 'A firing angle lies at 0 to under 720 degrees.'
+const FIRING = wrong('wrong.a-firing-angle')
 /** One revision of an engine model's data: what a job is judged against. */
 export const engineParts = z.object({
-  boreMm: lengthMm(10, 200, 'The bore').nullable().default(null),
-  strokeMm: lengthMm(10, 200, 'The stroke'),
-  rodMm: lengthMm(20, 500, 'The rod length').nullable(),
+  boreMm: lengthMm(10, 200, 'bore').nullable().default(null),
+  strokeMm: lengthMm(10, 200, 'stroke'),
+  rodMm: lengthMm(20, 500, 'rod').nullable(),
   cylinders: z
     .array(
       z.object({ id: name, name, firingAngleDeg: z.number().min(0, { error: FIRING }).lt(720, { error: FIRING }) }),
@@ -297,8 +315,8 @@ export const engineParts = z.object({
     months: z.number().int().positive().nullable(),
     firstUse: z.number().positive().optional(),
   }),
-  source: words(160).min(3, { error: 'Name the source: manual, printing and page, or bulletin.' }),
-  sourceDate: z.iso.date({ error: 'Give the source’s date as year-month-day.' }),
+  source: words(160).min(3, { error: wrong('wrong.name-the-source-manual-printing') }),
+  sourceDate: z.iso.date({ error: wrong('wrong.give-the-sources-date-as') }),
 })
 export type Engine = z.infer<typeof engineParts>
 export type Valve = Engine['valves'][number]

@@ -1,4 +1,4 @@
-import { z } from 'zod'
+import { z } from '../zod'
 import { CYCLE_DEG } from './angle'
 
 export const VALVE_SIGHTS = ['starts to open', 'fully open', 'just closed', 'open'] as const

@@ -2,6 +2,7 @@ import { signedWay } from './angle'
 import { type Engine, engineParts, ROLES } from './parts'
 import { placeAngle } from './place'
 import type { Place } from './place-kinds'
+import { wrong } from '../wrong'
 
 /** A maker’s stop may be printed this far from the place it is recognised by. */
 const MAKERS_PLACE_DEG = 5
@@ -11,9 +12,9 @@ const MAKERS_PLACE_DEG = 5
  */
 export const engineSchema = engineParts.superRefine((engine, context) => {
   const cylinders = new Set(engine.cylinders.map(c => c.id))
-  const unique = (what: string, ids: string[]) => {
+  const unique = (what: 'cylinders' | 'valves', ids: string[]) => {
     if (new Set(ids).size < ids.length)
-      context.addIssue({ code: 'custom', path: [what], message: `Two ${what} have the same id.` })
+      context.addIssue({ code: 'custom', path: [what], message: wrong('wrong.same-id', { what }) })
   }
   unique(
     'cylinders',
@@ -28,7 +29,7 @@ export const engineSchema = engineParts.superRefine((engine, context) => {
       context.addIssue({
         code: 'custom',
         path: ['valves', i, 'cylinderId'],
-        message: `There is no cylinder “${valve.cylinderId}”.`,
+        message: wrong('wrong.no-such-cylinder', { cylinder: valve.cylinderId }),
       })
   })
   engine.cylinders.forEach(cylinder => {
@@ -37,14 +38,14 @@ export const engineSchema = engineParts.superRefine((engine, context) => {
       context.addIssue({
         code: 'custom',
         path: ['valves'],
-        message: `${cylinder.name} has no ${missing.join(' and no ')} valve: each cylinder needs both.`,
+        message: wrong('wrong.cylinder-without', { cylinder: cylinder.name, roles: missing }),
       })
   })
   if (engine.marks.length > 0 && !engine.markWindow)
     context.addIssue({
       code: 'custom',
       path: ['markWindow'],
-      message: 'The marks have no pointer: say what they are held against.',
+      message: wrong('wrong.the-marks-have-no-pointer'),
     })
   if (
     engine.decompressor.kind === 'arc' &&
@@ -54,7 +55,7 @@ export const engineSchema = engineParts.superRefine((engine, context) => {
     context.addIssue({
       code: 'custom',
       path: ['decompressor', 'cylinderId'],
-      message: `There is no cylinder “${engine.decompressor.cylinderId}”.`,
+      message: wrong('wrong.no-such-cylinder', { cylinder: engine.decompressor.cylinderId }),
     })
   engine.makersStops.forEach((stop, i) => {
     const unknown = stop.valveIds.filter(id => !engine.valves.some(v => v.id === id))
@@ -62,44 +63,44 @@ export const engineSchema = engineParts.superRefine((engine, context) => {
       context.addIssue({
         code: 'custom',
         path: ['makersStops', i, 'valveIds'],
-        message: `There is no valve “${unknown.join('”, “')}”.`,
+        message: wrong('wrong.no-such-valve', { valves: unknown }),
       })
     const away = awayFrom(engine as Engine, stop.place, stop.crankDeg)
-    if (typeof away === 'string') context.addIssue({ code: 'custom', path: ['makersStops', i, 'place'], message: away })
+    if (away === null)
+      context.addIssue({ code: 'custom', path: ['makersStops', i, 'place'], message: wrong('wrong.no-such-place') })
     else if (away > MAKERS_PLACE_DEG)
       context.addIssue({
         code: 'custom',
         path: ['makersStops', i, 'crankDeg'],
-        message: `The stop is printed at ${stop.crankDeg}°, but its place shows ${Math.round(away)}° from there.`,
+        message: wrong('wrong.stop-elsewhere', { crankDeg: stop.crankDeg, awayDeg: Math.round(away) }),
       })
   })
   if (engine.measuredAt.kind === 'makers stops' && engine.makersStops.length === 0)
     context.addIssue({
       code: 'custom',
       path: ['measuredAt'],
-      message:
-        'The source measures at the maker’s stops, and none are listed here: enter them, or choose another answer.',
+      message: wrong('wrong.the-source-measures-at-the'),
     })
   if (engine.shim === null && engine.valves.some(v => v.adjuster === 'shim'))
     context.addIssue({
       code: 'custom',
       path: ['shim'],
-      message: 'Shimmed valves need the shims’ diameter and steps, such as 9.48 mm in steps of 0.05.',
+      message: wrong('wrong.shimmed-valves-need-the-shims'),
     })
   if (engine.rodMm !== null && engine.rodMm <= engine.strokeMm / 2)
     context.addIssue({
       code: 'custom',
       path: ['rodMm'],
-      message: `A rod of ${engine.rodMm} mm is shorter than the crank throw; it must be well over half the stroke.`,
+      message: wrong('wrong.rod-short', { rodMm: engine.rodMm }),
     })
 })
 
-/** How far a place is from an angle of the crank, or why this engine has no such place. */
-function awayFrom(engine: Engine, place: Place, crankDeg: number): number | string {
+/** How far a place is from an angle of the crank; null where this engine has no such place. */
+function awayFrom(engine: Engine, place: Place, crankDeg: number): number | null {
   try {
     return Math.abs(signedWay(placeAngle(engine, place), crankDeg, 360))
-  } catch (error) {
-    return (error as Error).message
+  } catch {
+    return null
   }
 }
 

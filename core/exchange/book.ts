@@ -1,4 +1,4 @@
-import { z } from 'zod'
+import { z } from '../zod'
 import { type Engine, engineSchema } from '../engine'
 import {
   doubtsOf,
@@ -14,6 +14,9 @@ import {
   yearsInOrder,
   YEARS_WRONG,
 } from '../spec-book'
+import { say, type Text } from '../said'
+import { numberOf } from '../units'
+import { heard } from '../wrong'
 import { cellIn, cellOut, cellProblem } from './cells'
 import type { IDENTITY_FIELDS, Column } from './columns'
 import { COLUMNS } from './columns'
@@ -32,7 +35,7 @@ export type BookModel = Identity & { key: string; engine: Engine }
 /** Something that keeps a row from being taken, or a doubt that must be answered; `column` as the file has it. */
 export interface RowNote {
   column: string
-  says: string
+  says: Text
   doubt?: string
 }
 export interface ReadRow {
@@ -74,18 +77,18 @@ export function rowModel(cells: string[], mapping: (Column | null)[], headings: 
   const given = Object.fromEntries(
     mapping.flatMap((column, i) => (column ? [[column, cellIn((cells[i] ?? '').trim())]] : [])),
   ) as Partial<Record<Column, string>>
-  const title = [given.maker, given.model].filter(Boolean).join(' ').slice(0, 130) || given.key || 'without a name'
+  const title = [given.maker, given.model].filter(Boolean).join(' ').slice(0, 130) || (given.key ?? '')
   if (cells.length !== headings.length)
     notes.push({
       column: headings[Math.min(cells.length, headings.length) - 1] ?? '',
-      says: `The row has ${cells.length} cells, the heading ${headings.length}. A delimiter may stand inside a cell without quotes.`,
+      says: say('cell.count', { cells: cells.length, headings: headings.length }),
     })
   cells.forEach((cell, i) => {
     const problem = cellProblem(cell)
-    if (problem) notes.push({ column: headings[i] ?? `cell ${i + 1}`, says: `The cell ${problem}` })
+    if (problem) notes.push({ column: headings[i] ?? `cell ${i + 1}`, says: say('cell.of', { problem }) })
   })
   if (notes.length) return { title, model: null, notes }
-  const number = (text: string | undefined) => (!text ? null : Number(text.replace(',', '.')))
+  const number = (text: string | undefined) => numberOf(text ?? '')
   const identity = identitySchema.safeParse({
     ...given,
     key: given.key || undefined,
@@ -99,14 +102,14 @@ export function rowModel(cells: string[], mapping: (Column | null)[], headings: 
     yearTo: number(given.yearTo),
   })
   for (const issue of identity.error?.issues ?? [])
-    notes.push({ column: at(issue.path[0] as Column), says: issue.message })
+    notes.push({ column: at(issue.path[0] as Column), says: heard(issue.message) })
   let exact: object = {}
   try {
     exact = given.exact ? (JSON.parse(given.exact) as object) : {}
   } catch {
     notes.push({
       column: at('exact'),
-      says: 'This is not readable JSON. Leave the cell empty, or as the export wrote it.',
+      says: say('cell.not-json'),
     })
   }
   const { engine, wrong } = readSpec(Object.fromEntries(SPEC_FIELDS.map(f => [f, given[f] ?? ''])), exact)
@@ -122,23 +125,23 @@ export function rowModel(cells: string[], mapping: (Column | null)[], headings: 
 /** Reads one model of a JSON file. Problems name the place in the file. */
 export function jsonModel(value: unknown): ReadRow {
   const said = value as { maker?: unknown; model?: unknown } | null
-  const title =
-    [said?.maker, said?.model]
-      .filter(v => typeof v === 'string')
-      .join(' ')
-      .slice(0, 130) || 'without a name'
+  const title = [said?.maker, said?.model]
+    .filter(v => typeof v === 'string')
+    .join(' ')
+    .slice(0, 130)
   const parsed = bookModelSchema.safeParse(value)
   if (!parsed.success)
     return {
       title,
       model: null,
-      notes: parsed.error.issues.map(i => ({ column: i.path.join('.') || 'model', says: i.message })),
+      notes: parsed.error.issues.map(i => ({ column: i.path.join('.') || 'model', says: heard(i.message) })),
     }
   const problems = Object.entries(parsed.data)
     .filter(([, v]) => typeof v === 'string')
-    .flatMap(([column, v]) =>
-      cellProblem(v as string) ? [{ column, says: `The text ${cellProblem(v as string)}` }] : [],
-    )
+    .flatMap(([column, v]) => {
+      const problem = cellProblem(v as string)
+      return problem ? [{ column, says: say('cell.text', { problem }) }] : []
+    })
   if (problems.length) return { title, model: null, notes: problems }
   return {
     title,

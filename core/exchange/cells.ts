@@ -1,3 +1,5 @@
+import { say, type Said } from '../said'
+
 /** A cell that a spreadsheet would take for a formula, however many quotes were put before it. */
 const FORMULA = /^'*[=+\-@\t\r]/
 const NUMBER = /^[+-]?\d+([.,]\d+)?$/
@@ -15,11 +17,10 @@ export const MOST_CELL = 8000
  * What is wrong with a cell whatever its column, or null: bytes that are no UTF-8, markup, control characters, a size
  * that is no cell's.
  */
-export function cellProblem(text: string): string | null {
-  if (text.length > MOST_CELL)
-    return `holds ${text.length.toLocaleString('en')} characters; ${MOST_CELL.toLocaleString('en')} is the limit. A quote may not be closed.`
-  if (text.includes('\uFFFD')) return 'has letters that are not UTF-8. Save the file as UTF-8 and take it in again.'
-  if (/(?![\t\r\n])\p{Cc}/u.test(text)) return 'has control characters: this is not plain text.'
-  if (/<\/?[a-z!][^>]*>/i.test(text)) return 'has markup. Only plain text is taken.'
+export function cellProblem(text: string): Said | null {
+  if (text.length > MOST_CELL) return say('cell.too-long', { length: text.length, most: MOST_CELL })
+  if (text.includes('\uFFFD')) return say('cell.not-utf-8')
+  if (/(?![\t\r\n])\p{Cc}/u.test(text)) return say('cell.control')
+  if (/<\/?[a-z!][^>]*>/i.test(text)) return say('cell.markup')
   return null
 }

@@ -1,5 +1,6 @@
-import { z } from 'zod'
+import { z } from '../zod'
 import { formatLength, snapMm, thouFromMm } from '../units'
+import { wrong } from '../wrong'
 
 /** A blade that is bent or worn is not asked for and proves less; a missing one is not there. */
 export const BLADE_CONDITIONS = ['good', 'bent', 'worn', 'missing'] as const
@@ -13,9 +14,9 @@ export const DOUBTFUL_ERROR_MM = 0.02
 export const JOINT_ERROR_MM = 0.003
 
 const thicknessMm = z
-  .number({ error: 'Give the blade’s size as a figure.' })
-  .min(0.01, { error: 'A blade under 0.01 mm is not made: give its size.' })
-  .max(2, { error: 'A blade over 2 mm is not a feeler blade: look at the unit.' })
+  .number({ error: wrong('wrong.give-the-blades-size-as') })
+  .min(0.01, { error: wrong('wrong.a-blade-under-0-01') })
+  .max(2, { error: wrong('wrong.a-blade-over-2-mm') })
   .transform(snapMm)
 /** More than this between engraving and micrometer is a slip of the pen or another blade. From memory. */
 const MOST_OFF_MM = 0.05
@@ -28,7 +29,7 @@ export const bladeSchema = z
   .object({
     mm: thicknessMm,
     measuredMm: thicknessMm.nullable().default(null),
-    condition: z.enum(BLADE_CONDITIONS, { error: 'A blade is good, bent, worn or missing.' }).default('good'),
+    condition: z.enum(BLADE_CONDITIONS, { error: wrong('wrong.a-blade-is-good-bent') }).default('good'),
     stepMm: thicknessMm.nullable().default(null),
   })
   .superRefine(({ mm, measuredMm, stepMm }, context) => {
@@ -37,14 +38,18 @@ export const bladeSchema = z
       context.addIssue({
         code: 'custom',
         path: ['measuredMm'],
-        message: `The blade engraved ${formatLength(mm, 'mm')} cannot measure ${formatLength(measuredMm, 'mm')} mm.${tenfold === undefined ? ' Measure it again.' : ` Was ${formatLength(snapMm(tenfold), 'mm')} mm meant?`}`,
+        message: wrong('wrong.blade-measured', {
+          engravedMm: formatLength(mm, 'mm'),
+          measuredMm: formatLength(measuredMm, 'mm'),
+          meantMm: tenfold === undefined ? null : formatLength(snapMm(tenfold), 'mm'),
+        }),
       })
     }
     if (stepMm !== null && stepMm <= mm)
       context.addIssue({
         code: 'custom',
         path: ['stepMm'],
-        message: `A stepped blade is thinner at its tip: ${formatLength(stepMm, 'mm')} is not over ${formatLength(mm, 'mm')}.`,
+        message: wrong('wrong.blade-step', { stepMm: formatLength(stepMm, 'mm'), tipMm: formatLength(mm, 'mm') }),
       })
   })
 export type Blade = z.infer<typeof bladeSchema>
@@ -56,11 +61,11 @@ export const plainBlade = (mm: number): Blade => ({ mm, measuredMm: null, condit
 export const bladeSetSchema = z
   .object({
     name: z
-      .string({ error: 'Give the set a name.' })
+      .string({ error: wrong('wrong.give-the-set-a-name') })
       .trim()
-      .min(1, { error: 'Give the set a name.' })
-      .max(60, { error: 'Keep the set’s name under 60 characters.' }),
-    unit: z.enum(['mm', 'thou'], { error: 'Say what the set is engraved in: mm or thou.' }),
+      .min(1, { error: wrong('wrong.give-the-set-a-name') })
+      .max(60, { error: wrong('wrong.keep-the-sets-name-under') }),
+    unit: z.enum(['mm', 'thou'], { error: wrong('wrong.say-what-the-set-is') }),
     blades: z.array(bladeSchema).optional(),
     bladesMm: z.array(thicknessMm).optional(),
   })
@@ -70,14 +75,14 @@ export const bladeSetSchema = z
   }))
   .superRefine(({ blades }, context) => {
     if (blades.length < 2)
-      context.addIssue({ code: 'custom', path: ['bladesMm'], message: 'A set needs two blades at least.' })
+      context.addIssue({ code: 'custom', path: ['bladesMm'], message: wrong('wrong.a-set-needs-two-blades') })
     if (blades.length > 64)
-      context.addIssue({ code: 'custom', path: ['bladesMm'], message: 'A set of more than 64 blades is not made.' })
+      context.addIssue({ code: 'custom', path: ['bladesMm'], message: wrong('wrong.a-set-of-more-than') })
     const doubled = blades.find(
       (b, i) => blades.findIndex(other => other.mm === b.mm && other.stepMm === b.stepMm) !== i,
     )
     if (doubled)
-      context.addIssue({ code: 'custom', path: ['bladesMm'], message: `The blade ${doubled.mm} mm is there twice.` })
+      context.addIssue({ code: 'custom', path: ['bladesMm'], message: wrong('wrong.blade-twice', { mm: doubled.mm }) })
   })
 export type BladeSet = z.infer<typeof bladeSetSchema>
 

@@ -12,8 +12,6 @@ import {
   countedAsIn,
   type Feel,
   FEELS,
-  intervalWords,
-  judge,
   limitsOf,
   nextBlade,
   plainBlade,
@@ -27,6 +25,8 @@ import {
   trialStacks,
   USUAL_HAND,
 } from './index'
+import { intervalWords, judge } from '../../tests/support/told'
+import { refusal } from '../../words/refusal'
 
 const limits = (minMm: number, maxMm: number): Clearance => ({ form: 'limits', minMm, maxMm, text: '', unit: 'mm' })
 const bare = (figureMm: number): Clearance => ({ form: 'bare', figureMm, text: '', unit: 'mm' })
@@ -617,10 +617,12 @@ describe('setting and sets', () => {
   it.each([
     [[0.1, 0.1], /twice/],
     [[0.1], /two blades/],
-    [[0.1, 3], /look at the unit/],
+    [[0.1, 3], /Check the unit/],
     [[0, 0.1], /under 0.01/],
   ])('refuses the set %j', (bladesMm, words) => {
-    expect(bladeSetSchema.safeParse({ name: 'A', unit: 'mm', bladesMm }).error?.issues[0]?.message).toMatch(words)
+    expect(refusal(bladeSetSchema.safeParse({ name: 'A', unit: 'mm', bladesMm }).error?.issues[0]?.message)).toMatch(
+      words,
+    )
   })
   it.each([
     [{ mm: 0.1, measuredMm: 1.0 }, /Was 0.10 mm meant/],
@@ -629,7 +631,9 @@ describe('setting and sets', () => {
     [{ mm: 0.1, condition: 'lost' }, /good, bent, worn or missing/],
   ])('refuses the blade %j', (blade, words) => {
     expect(
-      bladeSetSchema.safeParse({ name: 'A', unit: 'mm', blades: [{ mm: 0.5 }, blade] }).error?.issues[0]?.message,
+      refusal(
+        bladeSetSchema.safeParse({ name: 'A', unit: 'mm', blades: [{ mm: 0.5 }, blade] }).error?.issues[0]?.message,
+      ),
     ).toMatch(words)
   })
   it('keeps a set thinnest first', () =>

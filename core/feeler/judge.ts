@@ -1,4 +1,5 @@
 import type { Clearance, Role } from '../engine'
+import { say, type Said } from '../said'
 import { formatLength, snapMm } from '../units'
 import type { BladeSet } from './blade'
 import { BARE_FIGURE_NEAR_MM, countedAsIn, limitsOf } from './clearance'
@@ -14,15 +15,15 @@ export interface Judgement {
   verdict: Verdict
   proof: Proof | null
   reading: ClearanceReading
-  /** What is proved or still possible, as a sentence. */
-  reason: string
+  /** What is proved or still possible. */
+  reason: Said
   /** Thickness of the trial that would settle an unproved reading, where one is known. */
   settleWithMm: number | null
   /**
    * What stands beside the verdict and is no part of it: blade error near a limit, a bent blade, an exhaust at its
    * tight limit.
    */
-  cautions: string[]
+  cautions: Said[]
 }
 
 export interface JudgeOptions {
@@ -40,19 +41,17 @@ export interface JudgeOptions {
 /** Further than this it is called coarse. From memory. */
 const BARE_COARSE_MM = 0.03
 
-/** A length with its unit, in reasons: mm, or thou to a tenth. */
-const length = (mm: number, unit: 'mm' | 'thou' = 'mm'): string => `${formatLength(mm, unit)} ${unit}`
 /** A trial's blades as they are engraved, else as thick as they are. */
 const nameOf = (trial: Trial): string => trial.name ?? formatLength(thickness(trial), 'mm')
 
 /** The interval in words: "0.08–0.13 mm", "under 0.05 mm", "over 0.14 mm". */
-export function intervalWords(
+export const intervalWords = (
   { loMm, hiMm }: { loMm: number; hiMm: number | null },
   unit: 'mm' | 'thou' = 'mm',
-): string {
-  if (hiMm === null) return loMm > 0 ? `${length(loMm, unit)} or bigger` : 'not measured'
-  return loMm > 0 ? `${formatLength(loMm, unit)}–${length(hiMm, unit)}` : `under ${length(hiMm, unit)}`
-}
+): Said => say('gap', { loMm, hiMm, unit })
+
+/** A trial as it is told: its blades, and how they felt. */
+export const trialWords = (trial: Trial): Said => say('trial', { blade: nameOf(trial), feel: trial.feel })
 
 interface Extremes {
   latest: Trial[]
@@ -84,16 +83,16 @@ function extremes(trials: Trial[]): Extremes {
 interface Decision {
   verdict: Verdict
   proof: Proof | null
-  reason: () => string
+  reason: () => Said
   settleWithMm: number | null
 }
-const unproved = (reason: () => string, settleWithMm: number | null): Decision => ({
+const unproved = (reason: () => Said, settleWithMm: number | null): Decision => ({
   verdict: 'unproved',
   proof: null,
   reason,
   settleWithMm,
 })
-const proved = (verdict: Verdict, reason: () => string, proof: Decision['proof'] = null): Decision => ({
+const proved = (verdict: Verdict, reason: () => Said, proof: Decision['proof'] = null): Decision => ({
   verdict,
   proof,
   reason,
@@ -108,7 +107,7 @@ function decide(
   options: JudgeOptions,
 ): Decision {
   if (reading.contradiction) return contradictory(reading.contradiction)
-  if (trials.length === 0) return unproved(() => 'Not measured yet.', null)
+  if (trials.length === 0) return unproved(() => say('verdict.none-yet'), null)
   const limits = limitsOf(clearance)
   return limits ? byLimits(reading, seen, limits, options) : byFigure(reading, seen, clearance as BareFigure, options)
 }
@@ -159,12 +158,12 @@ function cautionsOf(
   { goes, refused, goesMm, refusedMm }: Extremes,
   reading: ClearanceReading,
   { minMm, maxMm }: { minMm: number; maxMm: number },
-  { role, unit }: JudgeOptions,
-): string[] {
+  { role, unit = 'mm' }: JudgeOptions,
+): Said[] {
   const off = (trial: Trial | null) => (trial ? trialErrorMm(trial) : 0)
-  const by = (trial: Trial | null, what: string) =>
-    `Could be ${what} by blade error: ${nameOf(trial!)} may be ${length(off(trial), unit)} off.`
-  const near: string[] = []
+  const by = (trial: Trial | null, could: 'tight' | 'loose' | 'in') =>
+    say('beside.blade-error', { blade: nameOf(trial!), could, mm: off(trial), unit })
+  const near: Said[] = []
   const tightest = goes ?? refused
   if (verdict === 'in' && reading.loMm - off(tightest) < minMm) near.push(by(tightest, 'tight'))
   else if (verdict === 'in' && refused && refusedMm <= maxMm && refusedMm + off(refused) > maxMm)
@@ -172,10 +171,10 @@ function cautionsOf(
   if (verdict === 'tight' && refused && (reading.hiMm ?? 0) + off(refused) > minMm) near.push(by(refused, 'in'))
   if (verdict === 'loose' && goes && goesMm - off(goes) < maxMm) near.push(by(goes, 'in'))
   if (verdict === 'in' && proof === 'drag' && maxMm > minMm + 2 * BARE_FIGURE_NEAR_MM && (reading.hiMm ?? 0) > maxMm)
-    near.push('At its loose limit: a drag leaves a little more than the blade.')
-  if (reading.withinBladeError) near.push('The trials disagree, but by no more than the blades’ error.')
+    near.push(say('beside.loose-limit'))
+  if (reading.withinBladeError) near.push(say('beside.disagree'))
   const doubtful = [goes, refused].find(t => t?.doubt)
-  if (doubtful) near.push(`${nameOf(doubtful)} is ${doubtful.doubt}: try another.`)
+  if (doubtful?.doubt) near.push(say('beside.doubtful', { blade: nameOf(doubtful), doubt: doubtful.doubt }))
   if (
     verdict === 'in' &&
     role === 'exhaust' &&
@@ -183,57 +182,61 @@ function cautionsOf(
     goesMm <= minMm + BARE_FIGURE_NEAR_MM &&
     (goes.feel === 'drag' || (reading.hiMm ?? Infinity) <= minMm + USUAL_HAND.dragMm)
   )
-    near.push('At its tight limit, and exhausts tend to tighten.')
+    near.push(say('beside.tight-exhaust'))
   return near
 }
 
+/**
+ * Whether a pinch alone proves that a gap is not under a limit: hands differ in how far under a blade they still call
+ * it a pinch, and some say so over twice the usual band. From memory.
+ */
+const heldAbove = (pinchedMm: number, minMm: number, { pinchMm }: HandBands): boolean =>
+  snapMm(pinchedMm - 2 * pinchMm) >= minMm
+
 function contradictory([a, b]: [Trial, Trial]): Decision {
-  const say = (t: Trial) => `${nameOf(t)} ${t.feel}`
-  return unproved(
-    () => `${say(a)} and ${say(b)} can’t both be right. Try one of them again, or undo one.`,
-    thickness(b),
-  )
+  return unproved(() => say('verdict.contradiction', { first: trialWords(a), second: trialWords(b) }), thickness(b))
 }
 
 function byLimits(
   reading: ClearanceReading,
   { goes, refused, goesMm, refusedMm }: Extremes,
   { minMm, maxMm }: { minMm: number; maxMm: number },
-  { pairDemanded, unit }: JudgeOptions,
+  { pairDemanded, unit = 'mm', hand = USUAL_HAND }: JudgeOptions,
 ): Decision {
   const { loMm, hiMm } = reading
-  const limits = () => `${formatLength(minMm, unit ?? 'mm')}–${length(maxMm, unit)}`
-  const gap = () => intervalWords(reading, unit)
-  if (hiMm !== null && hiMm <= minMm)
-    return proved('tight', () => `The gap is ${gap()}; the least allowed is ${length(minMm, unit)}.`)
+  const gap = { loMm, hiMm, unit }
+  const limits = { minMm, maxMm, unit }
+  if (hiMm !== null && hiMm <= minMm) return proved('tight', () => say('verdict.under-least', { ...gap, least: minMm }))
   if (loMm > maxMm || (goes?.feel === 'free' && goesMm >= maxMm) || (goes && goesMm > maxMm))
     return proved('loose', () =>
       goes && goesMm >= maxMm
-        ? `${nameOf(goes)} goes; the most allowed is ${length(maxMm, unit)}.`
-        : `The gap is ${gap()}; the most allowed is ${length(maxMm, unit)}.`,
+        ? say('verdict.goes-over-most', { blade: nameOf(goes), most: maxMm, unit })
+        : say('verdict.over-most', { ...gap, most: maxMm }),
     )
   const refusedUnderMin = refusedMm <= minMm
   if (goes && refused && goesMm >= minMm && refusedMm <= maxMm && !refusedUnderMin)
-    return proved('in', () => `${nameOf(goes)} goes and ${nameOf(refused)} does not: within ${limits()}.`, 'pair')
+    return proved('in', () => say('verdict.pair', { blade: nameOf(goes), refused: nameOf(refused), ...limits }), 'pair')
   if (goes?.feel === 'drag' && goesMm >= minMm && goesMm <= maxMm && !refusedUnderMin && !pairDemanded)
-    return proved('in', () => `${nameOf(goes)} drags: within ${limits()}.`, 'drag')
-  if (loMm >= minMm && hiMm !== null && hiMm <= maxMm && !pairDemanded)
-    return proved('in', () => `The gap is ${gap()}, all of it within ${limits()}.`, 'interval')
+    return proved('in', () => say('verdict.drags', { blade: nameOf(goes), ...limits }), 'drag')
+  if (loMm >= minMm && hiMm !== null && hiMm <= maxMm && !pairDemanded && heldAbove(refusedMm, minMm, hand))
+    return proved('in', () => say('verdict.all-within', { ...gap, ...limits }), 'interval')
   return unproved(
-    () => stillPossible(reading, minMm, maxMm, unit),
+    () => stillPossible(gap, minMm, maxMm),
     settlingThickness({ goes, refused, goesMm, refusedMm }, minMm, maxMm),
   )
 }
 
 function stillPossible(
-  { loMm, hiMm }: ClearanceReading,
+  gap: { loMm: number; hiMm: number | null; unit: 'mm' | 'thou' },
   minMm: number,
   maxMm: number,
-  unit: JudgeOptions['unit'],
-): string {
-  const may = [loMm < minMm && 'too tight', 'in', (hiMm === null || hiMm > maxMm) && 'too loose'].filter(Boolean)
-  const gap = intervalWords({ loMm, hiMm }, unit).replace(/^[a-z]/, letter => letter.toUpperCase())
-  return `${gap}: ${may.length > 2 ? 'too tight, in, or too loose' : may.join(', or ')}.`
+): Said {
+  const may = [
+    ...(gap.loMm < minMm ? (['tight'] as const) : []),
+    'in' as const,
+    ...(gap.hiMm === null || gap.hiMm > maxMm ? (['loose'] as const) : []),
+  ]
+  return say('verdict.still', { ...gap, may })
 }
 
 /** The limit that is still open, the tight side first: tight is the dangerous direction. */
@@ -250,27 +253,38 @@ function byFigure(
   { loMm, hiMm }: ClearanceReading,
   { latest, goes, refused, goesMm, refusedMm }: Extremes,
   clearance: BareFigure,
-  { pairDemanded, unit, set, hand = USUAL_HAND }: JudgeOptions,
+  { pairDemanded, unit = 'mm', set, hand = USUAL_HAND }: JudgeOptions,
 ): Decision {
   const { figureMm } = clearance
   const band = countedAsIn(clearance, set, hand)
   const near = (t: number) => Math.abs(snapMm(t - figureMm)) <= BARE_FIGURE_NEAR_MM
-  const figure = length(figureMm, unit)
-  const own = latest.find(t => near(thickness(t)))
+  const figure = { mm: figureMm, unit }
+  // leaves on each other add up their errors: a stack under the figure is not taken for it
+  const own = latest.find(t => near(thickness(t)) && (t.bladesMm.length === 1 || thickness(t) >= band.minMm))
   if (refused && (refusedMm <= band.minMm || (near(refusedMm) && goesMm < band.minMm)))
-    return proved('tight', () => `${nameOf(refused)} won’t go; ${figure} is wanted.`)
+    return proved('tight', () => say('verdict.figure.refused', { blade: nameOf(refused), ...figure }))
   const runsFree = latest.some(t => t.feel === 'free' && thickness(t) >= snapMm(band.maxMm - hand.dragMm))
   if (goes && (goesMm >= band.maxMm || runsFree))
-    return proved('loose', () => `${nameOf(goes)} goes; ${figure} is wanted.`)
+    return proved('loose', () => say('verdict.figure.goes', { blade: nameOf(goes), ...figure }))
   // a blade little over the figure may go where the figure itself still drags, and that drag is in
   if (own?.feel === 'drag' && !pairDemanded)
-    return proved('in', () => `${nameOf(own)} drags; ${figure} is wanted.`, 'drag')
+    return proved('in', () => say('verdict.figure.drags', { blade: nameOf(own), ...figure }), 'drag')
   if (goes && refused && goesMm >= band.minMm && refusedMm <= band.maxMm) {
-    const coarse = snapMm(refusedMm - figureMm) > BARE_COARSE_MM ? ' The step between them is coarse.' : ''
-    return proved('in', () => `${nameOf(goes)} goes and ${nameOf(refused)}, the next up, does not.${coarse}`, 'pair')
+    const coarse = snapMm(refusedMm - figureMm) > BARE_COARSE_MM
+    return proved(
+      'in',
+      () => say('verdict.figure.pair', { blade: nameOf(goes), next: nameOf(refused), coarse }),
+      'pair',
+    )
   }
-  if (loMm >= band.minMm && hiMm !== null && hiMm <= band.maxMm && !pairDemanded)
-    return proved('in', () => `The gap is ${intervalWords({ loMm, hiMm }, unit)}; ${figure} is wanted.`, 'interval')
-  if (!goes || goesMm < band.minMm) return unproved(() => `Try a blade of ${figure}.`, figureMm)
-  return unproved(() => `${nameOf(goes)} goes: ${figure} or more. The next blade up will tell.`, band.maxMm)
+  if (
+    loMm >= band.minMm &&
+    hiMm !== null &&
+    hiMm <= band.maxMm &&
+    !pairDemanded &&
+    heldAbove(refusedMm, band.minMm, hand)
+  )
+    return proved('in', () => say('verdict.figure.within', { loMm, hiMm, ...figure }), 'interval')
+  if (!goes || goesMm < band.minMm) return unproved(() => say('verdict.figure.try', figure), figureMm)
+  return unproved(() => say('verdict.figure.next-up', { blade: nameOf(goes), ...figure }), band.maxMm)
 }

@@ -2,7 +2,7 @@ import type { Clearance } from '../engine'
 import { snapMm } from '../units'
 import type { BladeSet } from './blade'
 import { BARE_FIGURE_NEAR_MM, bladeOfFigure, limitsOf, spanOf, targetOf } from './clearance'
-import { clearanceInterval, latestTrials } from './interval'
+import { clearanceInterval, type Interval, latestTrials } from './interval'
 import { type JudgeOptions, verdictOf } from './judge'
 import { type Stack, stacks } from './stacks'
 import { type Feel, FEELS, type HandBands, thickness, type Trial, trialErrorMm, USUAL_HAND, went } from './trial'
@@ -16,8 +16,17 @@ export interface ClearancePrior {
   sigmaMm: number
 }
 const BROAD_SIGMA_MM = 0.05
-/** A valve that is out is measured to an interval no wider than this, or as narrow as the set allows. */
-export const OUT_READING_WIDTH_MM = 0.03
+/**
+ * A valve that is out is measured to an interval no wider than this, or as narrow as the set allows. Wider ones cost a
+ * turn of the screw more than the blade that they save, by the robot.
+ */
+const OUT_READING_WIDTH_MM = 0.04
+/** A shim is bought by its reading; and where no blade went yet, whether any goes is told by the thinnest. */
+const FINE_READING_WIDTH_MM = 0.03
+
+/** Whether a valve that is out is known as narrowly as serves its screw or shim, and the history. */
+export const knownEnough = ({ loMm, hiMm }: Interval, byShim = false): boolean =>
+  hiMm !== null && snapMm(hiMm - loMm) <= (byShim || loMm <= 0 ? FINE_READING_WIDTH_MM : OUT_READING_WIDTH_MM)
 /** So many thicknesses near the limits are enough to choose from. */
 const CANDIDATES = 24
 const GRID_MM = 0.0025
@@ -147,7 +156,7 @@ const feltOver = (t: number, { dragMm, pinchMm }: HandBands): Record<Feel, [numb
 export function bladePolicy(
   choices: readonly Stack[],
   clearance: Clearance,
-  options: JudgeOptions & { prior?: ClearancePrior } = {},
+  options: JudgeOptions & { prior?: ClearancePrior; byShim?: boolean } = {},
 ): BladePolicy {
   const hand = options.hand ?? USUAL_HAND
   const candidates = candidatesOf(
@@ -164,13 +173,19 @@ export function bladePolicy(
 
   const trialsOf = (state: State): Trial[] => [
     ...(state.goes >= 0
-      ? [{ id: '', bladesMm: [t[state.goes]!], feel: state.goesDrag ? ('drag' as const) : ('free' as const) }]
+      ? [
+          {
+            id: '',
+            bladesMm: candidates[state.goes]!.bladesMm,
+            feel: state.goesDrag ? ('drag' as const) : ('free' as const),
+          },
+        ]
       : []),
     ...(state.refused >= 0
       ? [
           {
             id: '',
-            bladesMm: [t[state.refused]!],
+            bladesMm: candidates[state.refused]!.bladesMm,
             feel: state.refusedPinch ? ('pinched' as const) : ('no-go' as const),
           },
         ]
@@ -198,10 +213,7 @@ export function bladePolicy(
   const settled = (state: State): boolean => {
     if ((state.refused < 0 ? candidates.length : state.refused) - state.goes <= 1) return true
     const { verdict, reading } = verdictOf(trialsOf(state), clearance, options)
-    return (
-      verdict === 'in' ||
-      (verdict !== 'unproved' && reading.hiMm !== null && snapMm(reading.hiMm - reading.loMm) <= OUT_READING_WIDTH_MM)
-    )
+    return verdict === 'in' || (verdict !== 'unproved' && knownEnough(reading, options.byShim))
   }
   const best = (state: State): Choice => {
     const known = memory.get(key(state))
@@ -304,13 +316,9 @@ export function settingBlade(
   )
   // a drag leaves 0 to 0.015 more than the blade; for a bare figure the drag at the figure is the spec itself
   const off = (s: Stack) => Math.abs(s.totalMm + (limits ? hand.dragMm / 2 : 0) - aimMm)
-  return (
-    [...fits].sort(
-      (a, b) =>
-        off(a) + JOINT_OFF_MM * (a.bladesMm.length - 1) - off(b) - JOINT_OFF_MM * (b.bladesMm.length - 1) ||
-        b.totalMm - a.totalMm,
-    )[0] ?? null
-  )
+  const jointMm = limits ? JOINT_OFF_MM : JOINT_OFF_FIGURE_MM
+  const awkward = (s: Stack) => off(s) + jointMm * (s.bladesMm.length - 1)
+  return [...fits].sort((a, b) => awkward(a) - awkward(b) || b.totalMm - a.totalMm)[0] ?? null
 }
 /** A drag ends somewhere in its width: its middle lies inside limits that are wide enough for it. */
 const endsWithin = ({ minMm, maxMm }: { minMm: number; maxMm: number }, { dragMm }: HandBands): number =>
@@ -321,3 +329,5 @@ const endsWithin = ({ minMm, maxMm }: { minMm: number; maxMm: number }, { dragMm
  * is turned. From memory.
  */
 const JOINT_OFF_MM = 0.006
+/** For a bare figure each thousandth beside it is a share of a drag's width that ends out of the spec. From memory. */
+const JOINT_OFF_FIGURE_MM = 0.003

@@ -1,5 +1,6 @@
 import type { Interval } from '../feeler'
 import type { Visit } from './visit'
+import { say, type Said } from '../said'
 
 /** What a valve's gap did between two visits: over so much use it changed by so much, ± a standard uncertainty. mm. */
 export interface DriftPoint {
@@ -31,7 +32,7 @@ export type Drift =
       points: DriftPoint[]
       bounds: DriftBound[]
     }
-  | { kind: 'not enough'; why: string; points: DriftPoint[]; bounds: DriftBound[] }
+  | { kind: 'not enough'; why: Said; points: DriftPoint[]; bounds: DriftBound[] }
 
 /** The standard uncertainty of an interval taken as even: half-width over √3. Source: GUM 4.3.7. */
 export const sigmaOf = ({ loMm, hiMm }: Interval): number =>
@@ -137,13 +138,8 @@ function covarianceWithLeft(visits: readonly Visit[], valveId: string, fitted: r
   return ((point.use / point.sigmaMm ** 2) * sigmaOf(asFound) ** 2) / sxx
 }
 
-function notEnough(visits: readonly Visit[], bounds: readonly DriftBound[]): string {
-  if (visits.length < 2)
-    return visits.length === 0
-      ? 'Not enough yet: no visit is on record.'
-      : 'Not enough yet: one visit, and drift needs two.'
-  if (bounds.length) return 'Not enough yet: one reading was open on one side, so it only limits the drift.'
-  return visits.some(v => v.use === null)
-    ? 'Not enough yet: the meter was not read at both visits.'
-    : 'Not enough yet: this valve was not left proved at one visit and measured at the next.'
+function notEnough(visits: readonly Visit[], bounds: readonly DriftBound[]): Said {
+  if (visits.length < 2) return visits.length === 0 ? say('drift.no-visit') : say('drift.one-visit')
+  if (bounds.length) return say('drift.one-sided')
+  return visits.some(v => v.use === null) ? say('drift.no-meter') : say('drift.not-proved')
 }

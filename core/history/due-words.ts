@@ -1,22 +1,20 @@
-import { LOCALE, formatMeter, type MeterUnit } from '../units'
+import type { MeterUnit } from '../units'
+import { say, type Said, type Text } from '../said'
 import type { DueReason, NextDue } from './next-due'
 
 const DAY_MS = 86_400_000
-const DAYS = new Intl.DateTimeFormat(LOCALE, { day: 'numeric', month: 'short', year: 'numeric', timeZone: 'UTC' })
-const day = (atMs: number): string => DAYS.format(atMs)
-/** A use in the meter's own figures; a replaced meter has none, so that what is left of it is said. */
-const useWords = (total: number, firstMeter: number | null, unit: MeterUnit): string =>
-  firstMeter === null
-    ? `${formatMeter(Math.round(total), unit)} in all`
-    : formatMeter(Math.round(total + firstMeter), unit)
 
-/** When a reason falls due: "15 900 km, about 7 Feb 2027". */
-export function whenWords({ atMs, use: total }: DueReason, firstMeter: number | null, unit: MeterUnit): string {
-  const parts = [
-    ...(total === null ? [] : [useWords(total, firstMeter, unit)]),
-    ...(atMs === null ? [] : [total === null ? day(atMs) : `about ${day(atMs)}`]),
-  ]
-  return parts.join(', ')
+/**
+ * When a reason falls due: "15,900 km, about Feb 7, 2027". A use is in the meter’s own figures; a replaced meter has
+ * none, so that what is used in all is said.
+ */
+export function whenWords({ atMs, use: total }: DueReason, firstMeter: number | null, unit: MeterUnit): Text {
+  if (total === null) return atMs === null ? '' : say('when.day', { atMs })
+  const replaced = firstMeter === null
+  const use = total + (firstMeter ?? 0)
+  return atMs === null
+    ? say('when.use', { use, unit, replaced })
+    : say('when.use-and-day', { use, unit, replaced, atMs })
 }
 
 /** What a reason is. */
@@ -25,70 +23,48 @@ export function causeWords(
   name: (valveId: string) => string,
   interval: { use: number | null; months: number | null },
   unit: MeterUnit,
-): string {
+): Said {
   switch (cause) {
     case 'first check':
-      return 'First check'
+      return say('cause.first-check')
     case 'use':
-      return `Every ${formatMeter(interval.use ?? 0, unit)}`
+      return say('cause.use', { use: interval.use ?? 0, unit })
     case 'months':
-      return interval.months === 12 ? 'Once a year' : `Every ${interval.months} months`
+      return interval.months === 12 ? say('cause.year') : say('cause.months', { months: interval.months ?? 0 })
     case 'forecast':
-      return `${name(valveId ?? '')}, forecast`
+      return say('cause.forecast', { valve: name(valveId ?? '') })
   }
 }
 
 /** Why it is due then, in a sentence. */
-export function whyWords(due: NextDue | null, name: (valveId: string) => string, nowMs: number): string {
-  if (!due) return 'No interval and no forecast yet.'
-  switch (due.first.cause) {
+export function whyWords(due: NextDue | null, name: (valveId: string) => string, nowMs: number): Said {
+  if (!due) return say('due.why.nothing')
+  const { cause, valveId, atMs } = due.first
+  switch (cause) {
     case 'forecast':
-      return `The ${name(due.first.valveId ?? '').toLowerCase()} may be out ${due.first.atMs !== null && due.first.atMs <= nowMs ? 'by now' : 'by then'}. The maker’s interval would be too late.`
+      return say('due.why.forecast', { valve: name(valveId ?? ''), now: atMs !== null && atMs <= nowMs })
     case 'first check':
-      return 'The maker asks for an early first check.'
+      return say('due.why.first-check')
     case 'use':
-      return due.first.atMs === null
-        ? 'By the maker’s interval. How much it is used is not known yet.'
-        : 'By the maker’s interval, at the rate it is used.'
+      return atMs === null ? say('due.why.use-unknown') : say('due.why.use')
     case 'months':
-      return 'By the maker’s interval: the date comes before the hours or miles.'
+      return say('due.why.months')
   }
 }
 
 /** How far off a day is from today: "6 days over", "today", "in 12 days". Both as midnights, ms. */
-export function daysWords(atMs: number, todayMs: number): string {
-  const days = Math.floor(atMs / DAY_MS) - Math.floor(todayMs / DAY_MS)
-  if (days === 0) return 'today'
-  const n = Math.abs(days)
-  return days < 0 ? `${n === 1 ? '1 day' : `${n} days`} over` : n === 1 ? 'tomorrow' : `in ${n} days`
-}
+export const daysWords = (atMs: number, todayMs: number): Said =>
+  say('days', { days: Math.floor(atMs / DAY_MS) - Math.floor(todayMs / DAY_MS) })
 
 /** One machine in a letter to its owner. */
 export interface ReminderLine {
   machine: string
   tag: string
-  when: string
-  why: string
+  when: Text
+  why: Text
 }
 /** What an owner is told: which of their machines are due, when and why. */
-export function reminderText({ owner, shop, lines }: { owner: string; shop: string; lines: readonly ReminderLine[] }): {
-  subject: string
-  text: string
-} {
-  const what = lines.length === 1 ? lines[0]!.machine : `${lines.length} machines`
-  return {
-    subject: `Valve check due: ${what}`,
-    text: [
-      `Dear ${owner},`,
-      '',
-      lines.length === 1
-        ? 'one of your machines is due for its valve check:'
-        : 'these of your machines are due for their valve check:',
-      '',
-      ...lines.flatMap(l => [`${l.machine} (${l.tag})`, `  ${l.when}`, `  ${l.why}`, '']),
-      'Valves are measured on a cold engine: please let it stand overnight before you bring it.',
-      '',
-      shop,
-    ].join('\n'),
-  }
-}
+export const reminderText = (given: { owner: string; shop: string; lines: readonly ReminderLine[] }) => ({
+  subject: say('letter.subject', { lines: given.lines }),
+  text: say('letter.text', given),
+})

@@ -1,45 +1,20 @@
 import type { Adjuster } from '../engine'
+import { say, type Said } from '../said'
 
-/** How the parts of an adjuster are called in an instruction. */
-export interface AdjusterWords {
-  turned: string
-  nut: string
-  nip: string
-  hold: string
-  tool: string
-}
+/** Which part sets the gap: the screw with its locknut, or a stud’s pivot nut, which its own lock screw holds. */
+export type SetBy = 'screw' | 'pivot nut'
 
-const TOOLS: Record<Adjuster['head'], string> = {
-  'slot': 'a driver that fills the slot',
-  'square': 'a square key',
-  'hex socket': 'a hex key',
-  'Torx': 'a Torx key',
-}
+/** Common practice. */
+export const setBy = ({ kind }: Pick<Adjuster, 'kind'>): SetBy => (kind === 'pivot-nut' ? 'pivot nut' : 'screw')
 
-/**
- * The screw with its locknut; for a rocker on a stud the pivot nut, which its own lock screw holds. Common practice.
- */
-export const adjusterWords = ({ kind, head }: Pick<Adjuster, 'kind' | 'head'>): AdjusterWords =>
-  kind === 'pivot-nut'
-    ? {
-        turned: 'pivot nut',
-        nut: 'lock screw',
-        nip: 'lock screw',
-        hold: 'the pivot nut',
-        tool: `${TOOLS[head]} for the lock screw, a wrench on the nut`,
-      }
-    : {
-        turned: 'screw',
-        nut: 'locknut',
-        nip: 'nut',
-        hold: 'the screw',
-        tool: `${TOOLS[head]} for the screw, a wrench on the locknut`,
-      }
+/** The tools that an adjuster wants. */
+export const toolWords = ({ kind, head }: Pick<Adjuster, 'kind' | 'head'>): Said =>
+  say('adjuster.tools', { by: setBy({ kind }), head })
 
 /** What one turn means for this adjuster, for the Set step. */
-export const gainWords = ({ kind, rockerRatio }: Adjuster): string =>
+export const gainWords = ({ kind, rockerRatio }: Adjuster): Said =>
   kind === 'valve-end'
-    ? 'Screw at the valve: the gap moves as the screw does.'
+    ? say('adjuster.gain.valve-end')
     : kind === 'pushrod-end'
-      ? `Screw at the push-rod: the gap moves ${rockerRatio} times the screw’s travel.`
-      : `Pivot nut: the gap moves ${Number((1 + rockerRatio).toFixed(2))} times its travel.`
+      ? say('adjuster.gain.pushrod-end', { rockerRatio })
+      : say('adjuster.gain.pivot-nut', { gain: Number((1 + rockerRatio).toFixed(2)) })

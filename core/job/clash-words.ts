@@ -1,18 +1,18 @@
 import { answersHere, type Noted, type Observation } from '../position'
 import { eventIdOf, notedWords, observationWords } from './event-words'
 import type { JobView } from './view'
-import { listed } from './words'
+import { say, type Said } from '../said'
 
 /**
  * Two things that cannot both be so: the newest answer and what it does not fit, each in words, the one that costs
  * least to look at again, or null where none can be, and what to do.
  */
 export interface ClashWords {
-  newest: string
+  newest: Said
   newestId: string
-  against: { id: string; words: string }[]
-  lookAgain: string | null
-  advice: string
+  against: { id: string; words: Said }[]
+  lookAgain: Said | null
+  advice: Said
 }
 
 /** Feeling again costs least, then looking; a turn cannot be looked at again. */
@@ -40,6 +40,9 @@ export function cheapestToLookAtAgain({
   return can.sort((a, b) => COST[a.observation.kind]! - COST[b.observation.kind]!)[0] ?? null
 }
 
+/** Each thing once. */
+const once = (said: Said[]): Said[] => [...new Map(said.map(s => [JSON.stringify(s), s])).values()]
+
 /** The present clash as facts, or null. */
 export function clashWords(view: JobView): ClashWords | null {
   const { clash } = view.position
@@ -48,14 +51,13 @@ export function clashWords(view: JobView): ClashWords | null {
   const again = cheapestToLookAtAgain(view)
   return {
     // one thing may have been noted twice: felt, and told by a blade that was refused
-    newest: listed([
-      ...new Set(clash.newest.map((n, i) => (i ? observationWords : notedWords)(engine, n.observation))),
-    ]),
+    newest: say('said.all', {
+      of: once(clash.newest.map(n => observationWords(engine, n.observation))),
+      joint: ' and ',
+    }),
     newestId: eventIdOf(clash.newest.at(-1)!.id),
     against: clash.against.map(n => ({ id: eventIdOf(n.id), words: notedWords(engine, n.observation) })),
     lookAgain: again ? observationWords(engine, again.observation) : null,
-    advice: again
-      ? 'Look again at the one that costs least, or undo one. If you are sure of both, keep both.'
-      : 'Undo one, or keep both if you are sure of them. Undoing a turn leaves the crank position unknown.',
+    advice: again ? say('clash.look-again') : say('clash.undo-one'),
   }
 }

@@ -2,7 +2,8 @@ import { describe, expect, it } from 'vitest'
 import { engineOf } from '../../tests/support/builders'
 import { found, said, T, trial } from '../../tests/support/job-book'
 import type { MachinePast } from '../history'
-import { type Due, dueByForecast, suggestedDue } from './index'
+import { type Due, suggestedDue } from './index'
+import { dueByForecast } from '../../tests/support/told'
 
 const DAY = 86_400_000
 const OPENED = Date.parse('2026-11-25')

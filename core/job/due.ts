@@ -1,6 +1,6 @@
 import { type NextDue, outlook, type Visit, whyWords } from '../history'
 import { limitsOf } from '../feeler'
-import { LOCALE, formatMeter } from '../units'
+import { say, type Said } from '../said'
 import type { JobState } from './job-state'
 import { clearanceOf, type JobView, verdictIn } from './view'
 
@@ -23,19 +23,9 @@ export function suggestedDue({ pin, nowMs }: JobView): Due {
   }
 }
 
-export function dueWords({ pin }: Pick<JobView, 'pin'>, due: Due): string {
-  const parts = [
-    due.use !== null && formatMeter(due.use, pin.machine.meterUnit),
-    due.date !== null &&
-      new Date(due.date).toLocaleDateString(LOCALE, {
-        day: 'numeric',
-        month: 'short',
-        year: 'numeric',
-        timeZone: 'UTC',
-      }),
-  ]
-  return parts.filter(Boolean).join(' or ') || 'no date'
-}
+/** When a machine comes back, to be told to its owner. */
+export const dueWords = ({ pin }: Pick<JobView, 'pin'>, { use, date }: Due): Said =>
+  say('due.at', { use, date, unit: pin.machine.meterUnit })
 
 /** What this job found and left, as a visit of today. */
 const todaysVisit = ({ pin, nowMs }: JobView, { valves }: JobState, use: number): Visit => ({
@@ -67,7 +57,7 @@ const LEAST_SHARE = 0.1
  * and left and
  * by earlier visits; null where the interval comes first, or too little is known.
  */
-export function dueByForecast(view: JobView): (Due & { why: string }) | null {
+export function dueByForecast(view: JobView): (Due & { why: Said }) | null {
   const { pin, state, nowMs } = view
   const { past, machine } = pin
   const { engine } = pin.spec
@@ -85,7 +75,7 @@ export function dueByForecast(view: JobView): (Due & { why: string }) | null {
   return due?.first.cause === 'forecast' ? sooner(view, due, useNow) : null
 }
 
-function sooner({ pin, nowMs }: JobView, due: NextDue, useNow: number): Due & { why: string } {
+function sooner({ pin, nowMs }: JobView, due: NextDue, useNow: number): Due & { why: Said } {
   const { interval, valves } = pin.spec.engine
   const { use, atMs } = due.first
   const least = (interval.use ?? 0) * LEAST_SHARE

@@ -2,7 +2,8 @@ import { createHash } from 'node:crypto'
 import { readFileSync } from 'node:fs'
 import { gunzipSync } from 'node:zlib'
 import { describe, expect, it } from 'vitest'
-import { type JobEvent, jobTools, nextThing, type Sheet, sheet, upcastPin, viewJob } from './index'
+import { type JobEvent, jobTools, type Sheet, upcastPin, viewJob } from './index'
+import { nextThing, sheet } from '../../tests/support/told'
 
 interface Kept {
   id: number

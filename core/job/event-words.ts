@@ -1,176 +1,184 @@
-import { cylinderById, type Engine } from '../engine'
+import type { Engine } from '../engine'
 import type { Observation } from '../position'
 import { engravedWords } from '../feeler'
-import { formatLength, formatTorque } from '../units'
+import { say, type Said, type Text } from '../said'
 import { clearanceWords } from './figures'
+import type { GapChange } from './gap-change'
 import { itemWords } from './strip-down'
 import type { JobEvent } from './event'
 import { type JobPin, setNamed } from './pin'
-import { HABIT_NAMES, placeWords, PROOF_NAMES, SCHOOL_NAMES, TARGET_NAMES, turnWords } from './words'
+import { placeWords, whose } from './words'
 
 const nameOf = (engine: Engine, id: string): string => engine.valves.find(v => v.id === id)?.name ?? id
 
 /** What was said of the crank, as part of a sentence. */
-export function observationWords(engine: Engine, o: Observation): string {
+export function observationWords(engine: Engine, o: Observation): Said {
   switch (o.kind) {
     case 'move':
-      return `on to ${placeWords(engine, o.to)}${(o.times ?? 1) > 1 ? `, ${o.times} times round` : ''}`
+      return say('said.move', { place: placeWords(engine, o.to), times: o.times ?? 1 })
     case 'turns':
-      return `${o.turns} turn${o.turns > 1 ? 's' : ''} on to ${placeWords(engine, o.to)}`
+      return say('said.turns', { place: placeWords(engine, o.to), turns: o.turns })
     case 'turn':
-      return o.deg < 0 ? `turned back ${Math.round(-o.deg)}°` : `turned on ${Math.round(o.deg)}°`
+      return say('said.turn', { deg: Math.round(o.deg) })
     case 'watched':
-      return `${engine.cylinders.length > 1 ? `${cylinderById(engine, o.cylinderId).name.toLowerCase()} ` : ''}intake watched, on to ${placeWords(engine, o.to)}`
+      return say('said.watched', { cylinder: whose(engine, o.cylinderId), place: placeWords(engine, o.to) })
     case 'lost':
-      return 'position lost'
+      return say('said.lost')
     case 'seen':
       return o.place.kind === 'valve'
-        ? `${nameOf(engine, o.place.valveId).toLowerCase()} seen ${o.place.sight === 'fully open' ? 'fully down' : o.place.sight === 'starts to open' ? 'opening' : o.place.sight}`
-        : `${placeWords(engine, o.place)} seen`
+        ? say('seen.valve', { valve: nameOf(engine, o.place.valveId), sight: o.place.sight })
+        : say('said.seen', { place: placeWords(engine, o.place) })
     case 'rocker':
+      return say('said.play', { valve: nameOf(engine, o.valveId), slack: o.slack })
     case 'blade':
-      return `${nameOf(engine, o.valveId).toLowerCase()} ${(o.kind === 'rocker' ? o.slack : o.went) ? 'slack' : 'no play'}`
+      return say('said.play', { valve: nameOf(engine, o.valveId), slack: o.went })
     case 'push-rods':
-      return `push-rods ${o.level ? 'level' : 'not level'}`
+      return say('said.push-rods', { level: o.level })
     case 'rocked':
-      return o.still ? 'rocked, valves still' : 'rocked, a valve moves'
+      return say('said.rocked', { still: o.still })
     case 'thumb':
-      return o.pressure ? 'pressure at the plug hole' : 'no pressure at the plug hole'
+      return say('said.thumb', { pressure: o.pressure })
     case 'screw-set':
-      return `${nameOf(engine, o.valveId).toLowerCase()} screw moved`
+      return say('said.screw-set', { valve: nameOf(engine, o.valveId) })
+  }
+}
+
+/** What was done to a gap just before a blade was tried in it. */
+function afterWords(after: GapChange | null): Text {
+  switch (after?.kind) {
+    case 'screw':
+      return say('did.after-screw', { deg: after.deg })
+    case 'nipped':
+      return say('did.after-nip')
+    case 'torqued':
+      return say('did.after-torque')
+    default:
+      return ''
   }
 }
 
 /** An answer in a few words, for the list of answers and for what Undo would take back. */
-export function eventWords(pin: Pick<JobPin, 'spec' | 'bladeSet' | 'otherSets'>, event: JobEvent): string {
+export function eventWords(pin: Pick<JobPin, 'spec' | 'bladeSet' | 'otherSets'>, event: JobEvent): Text {
   const { engine } = pin.spec
   const valve = (id: string) => nameOf(engine, id)
   switch (event.type) {
     case 'confirmed':
-      return `Confirmed: ${event.payload.item.replace('cautions-', 'caution, ')}`
+      return say('did.confirmed', { item: event.payload.item })
     case 'temperature':
-      return `Head ${event.payload.celsius} °C${event.payload.airC === undefined ? '' : `, air ${event.payload.airC} °C`}`
+      return say('did.temperature', event.payload)
     case 'rested':
-      return `Parked ${event.payload.hours} h`
+      return say('did.rested', event.payload)
     case 'taken-over':
-      return 'took over the job'
+      return say('did.taken-over')
     case 'came-off':
-      return `Off: ${itemWords(event.payload.item)}`
+      return say('did.came-off', { item: itemWords(event.payload.item) })
     case 'put-in':
-      return `In: ${event.payload.item}`
+      return say('did.put-in', event.payload)
     case 'decompressor-tested':
-      return event.payload.there
-        ? 'Decompressor: it holds the exhaust at the top'
-        : 'Decompressor: none, the exhaust reads the same at the top'
+      return say('did.decompressor-tested', { there: event.payload.there })
     case 'screw-checked':
-      return `${valve(event.payload.valveId)} screw checked: ${{ 'right': 'it turns, and it is the right one', 'other': 'it was another one', 'spins': 'the stud turns with it', 'turned back': 'turned back to where you found it, and locked' }[event.payload.found]}`
+      return say('did.screw-checked', { valve: valve(event.payload.valveId), found: event.payload.found })
     case 'plug-read':
-      return `Plug: ${event.payload.look.toLowerCase()}`
+      return say('did.plug-read', event.payload)
     case 'finding':
-      return `Found: ${event.payload.text}`
+      return say('did.finding', { words: event.payload.text })
     case 'school-chosen':
-      return `By ${SCHOOL_NAMES[event.payload.school].toLowerCase()}`
+      return say('did.school-chosen', { school: say(`school.${event.payload.school}`) })
     case 'crank':
-      return event.payload.observations
-        .map((o, i) => (i ? observationWords(engine, o) : notedWords(engine, o)))
-        .join(', ')
+      return say('said.all', { of: event.payload.observations.map(o => observationWords(engine, o)), joint: ', ' })
     case 'mark-checked':
       return event.payload.still
-        ? `Mark still there, ${valve(event.payload.valveId).toLowerCase()}`
-        : 'The crank had moved'
+        ? say('did.mark-still-there', { valve: valve(event.payload.valveId) })
+        : say('did.crank-moved')
     case 'trial': {
       const { after, bladesMm, set, feel, valveId } = event.payload
-      const done =
-        after === null
-          ? ''
-          : after.kind === 'screw'
-            ? `, screw ${turnWords(after.deg)}`
-            : after.kind === 'nipped'
-              ? ', nut nipped'
-              : ', nut torqued'
-      return `${valve(valveId)}${done}: ${engravedWords(bladesMm, setNamed(pin, set ?? null).unit)} ${feel}`
+      const blade = engravedWords(bladesMm, setNamed(pin, set ?? null).unit)
+      return say('did.trial', {
+        valve: valve(valveId),
+        after: afterWords(after),
+        trial: say('trial', { blade, feel }),
+      })
     }
     case 'estimate':
-      return `${valve(event.payload.valveId)}: ${event.payload.text}, an estimate`
+      return say('did.estimate', { valve: valve(event.payload.valveId), words: event.payload.text })
     case 'blades-taken':
-      return `${event.payload.set} in hand`
+      return say('did.blades-taken', event.payload)
     case 'target-chosen':
-      return `Set to: ${TARGET_NAMES[event.payload.target].toLowerCase()}`
+      return say('did.target-chosen', { target: say(`target.${event.payload.target}`) })
     case 'blade-habit-chosen':
-      return `While locking: ${HABIT_NAMES[event.payload.habit].toLowerCase()}`
+      return say('did.habit-chosen', { habit: say(`habit.${event.payload.habit}`) })
     case 'proof-chosen':
-      return `Proof: ${PROOF_NAMES[event.payload.pair ? 'pair' : 'drag'].toLowerCase()}`
-    case 'aim-off-chosen':
-      return event.payload.shiftMm === null
-        ? 'Locking: as the records have it'
-        : event.payload.shiftMm === 0
-          ? 'Locking leaves the gap as it is'
-          : `Locking ${event.payload.shiftMm < 0 ? 'closes' : 'opens'} it by ${formatLength(Math.abs(event.payload.shiftMm), 'mm')} mm`
+      return say('did.proof-chosen', { proof: say(event.payload.pair ? 'proof.pair' : 'proof.drag') })
+    case 'aim-off-chosen': {
+      const { shiftMm } = event.payload
+      if (shiftMm === null) return say('did.lock-by-record')
+      return shiftMm === 0 ? say('did.lock-leaves') : say('did.lock-moves', { shiftMm })
+    }
     case 'plan-chosen':
-      return event.payload.oneAtATime ? 'One cylinder at a time' : 'The fewest stops'
-    case 'wrench-taken':
-      return event.payload.wrench === null
-        ? 'No torque wrench'
-        : `${event.payload.wrench} in hand${event.payload.adapter ? `, with ${event.payload.adapter}` : ''}`
+      return event.payload.oneAtATime ? say('did.one-at-a-time') : say('did.fewest-stops')
+    case 'wrench-taken': {
+      const { wrench, adapter } = event.payload
+      return wrench === null ? say('did.no-wrench') : say('did.wrench-taken', { wrench, adapter })
+    }
     case 'figure-settled':
-      return `${event.payload.role === 'intake' ? 'Intake' : 'Exhaust'} figure settled: ${clearanceWords(event.payload.clearance)}`
+      return say('did.figure-settled', {
+        role: event.payload.role,
+        figure: clearanceWords(event.payload.clearance),
+      })
     case 'spec-taken':
-      return `Revision ${event.payload.revision} of the spec taken`
-    case 'shim-read':
-      return `${valve(event.payload.valveId)} shim read: ${[event.payload.engravedMm, event.payload.measuredMm]
-        .filter(v => v !== null)
-        .map(v => formatLength(v, 'mm'))
-        .join(' engraved, ')}${event.payload.measuredMm === null ? '' : ' measured'}`
+      return say('did.spec-taken', { revision: event.payload.revision })
+    case 'shim-read': {
+      const { valveId, engravedMm, measuredMm } = event.payload
+      return say('did.shim-read', { valve: valve(valveId), engravedMm, measuredMm })
+    }
     case 'shim-fitted':
-      return `${valve(event.payload.valveId)}: shim ${formatLength(event.payload.mm, 'mm')} fitted`
+      return say('did.shim-fitted', { valve: valve(event.payload.valveId), mm: event.payload.mm })
     case 'cam-back':
-      return 'Cam back in'
+      return say('did.cam-back')
     case 'set-chosen':
-      return `${valve(event.payload.valveId)} to be set`
+      return say('did.set-chosen', { valve: valve(event.payload.valveId) })
     case 'nut-loosened':
-      return `${valve(event.payload.valveId)} locknut loose`
+      return say('did.nut-loosened', { valve: valve(event.payload.valveId) })
     case 'prove-turned':
-      return `${event.payload.turns} full turns by hand`
+      return say('did.prove-turned', { turns: event.payload.turns })
     case 'gate-passed':
-      return `Continued: ${event.payload.reason}`
+      return say('did.gate-passed', { words: event.payload.reason })
     case 'came-out':
-      return `Out again: ${event.payload.item}`
+      return say('did.came-out', event.payload)
     case 'went-back':
-      return `Back on: ${itemWords(event.payload.item)}`
+      return say('did.went-back', { item: itemWords(event.payload.item) })
     case 'gasket':
-      return `Gasket: ${event.payload.choice}`
+      return say('did.gasket', { choice: event.payload.choice })
     case 'torqued':
-      return `${event.payload.what === 'cover' ? 'Cover' : 'Plug'} tightened${event.payload.torqueNm === null ? '' : `, ${formatTorque(event.payload.torqueNm)}`}`
+      return say('did.tightened', { part: event.payload.what, torqueNm: event.payload.torqueNm })
     case 'replaced':
-      return `Replaced: ${event.payload.text}`
+      return say('did.replaced', { words: event.payload.text })
     case 'ran':
-      return `Run: ${event.payload.result}`
+      return say('did.ran', { result: event.payload.result })
     case 'note':
-      return `Note: ${event.payload.text}`
+      return say('did.note', { words: event.payload.text })
     case 'next-due':
-      return 'Next check set'
+      return say('did.next-due')
     case 'held':
-      return `On hold: ${event.payload.reason}`
+      return say('did.held', { words: event.payload.reason })
     case 'resumed':
-      return 'Resumed'
+      return say('did.resumed')
     case 'abandoned':
-      return `Abandoned: ${event.payload.reason}`
+      return say('did.abandoned', { words: event.payload.reason })
     case 'closed':
-      return 'Signed and closed'
+      return say('did.closed')
     case 'reopened':
-      return `Reopened: ${event.payload.reason}`
+      return say('did.reopened', { words: event.payload.reason })
     case 'placed':
-      return `Felt ${event.payload.when} the turn`
+      return say('did.placed', { when: event.payload.when })
     case 'retracted':
-      return event.payload.how === 'turned back' ? 'Turned back' : 'Undone'
+      return event.payload.how === 'turned back' ? say('did.turned-back') : say('did.undone')
   }
 }
 
 /** The event that an observation came with. */
 export const eventIdOf = (observationId: string): string => observationId.split(':')[0]!
 
-/** The same, to stand by itself. */
-export function notedWords(engine: Engine, observation: Observation): string {
-  const words = observationWords(engine, observation)
-  return words.charAt(0).toUpperCase() + words.slice(1)
-}
+/** What was said of the crank, to stand by itself. */
+export const notedWords = (engine: Engine, observation: Observation): Said =>
+  say('said.capital', { of: observationWords(engine, observation) })

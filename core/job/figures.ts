@@ -1,7 +1,7 @@
 import { type Clearance, type Engine, type OtherClearance, type Role, ROLES } from '../engine'
 import { spanOf } from '../feeler'
 import { spanWords } from '../spec-book'
-import { formatLength } from '../units'
+import { say, type Said } from '../said'
 import type { WorkState } from './state'
 
 /** Two figures are one spec in two roundings when they differ by no more than this: 6 thou and 0.15 mm. */
@@ -33,13 +33,13 @@ export function clearanceWords(clearance: Clearance): string {
 
 /**
  * Whether a figure may stand for a role where two are printed: it must lie between them, ends included.
- * @returns null, or in words why not and what to do
+ * @returns null, or why not and what to do
  */
-export function figureRefused(engine: Engine, role: Role, clearance: Clearance): string | null {
+export function figureRefused(engine: Engine, role: Role, clearance: Clearance): Said | null {
   const printed = [engine.clearance[role], ...disagreeing(engine, role).map(o => o.clearance)].map(spanOf)
   const [least, most] = [Math.min(...printed.map(s => s.minMm)), Math.max(...printed.map(s => s.maxMm))]
   const { minMm, maxMm } = spanOf(clearance)
   return minMm < least || maxMm > most
-    ? `${clearanceWords(clearance)} lies outside both printed figures, ${formatLength(least, 'mm')} to ${formatLength(most, 'mm')} mm. Choose inside them, or change the spec.`
+    ? say('figure.outside', { figure: clearanceWords(clearance), leastMm: least, mostMm: most })
     : null
 }

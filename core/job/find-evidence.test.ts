@@ -3,19 +3,18 @@ import { engineOf, LogBook, pinOf } from '../../tests/support/builders'
 import { twinOf } from '../../tests/support/engines'
 import type { Engine } from '../engine'
 import type { Observation } from '../position'
+import { jobTools, positionWithout, viewJob } from './index'
 import {
   eventWords,
-  jobTools,
   marginWords,
   notedWords,
   offeredWords,
   pastTopWords,
-  positionWithout,
   reasons,
   schoolChoices,
   turnsToTell,
-  viewJob,
-} from './index'
+} from '../../tests/support/told'
+import { tellEnglish } from '../../words'
 
 const T = { kind: 'mark', markIndex: 0 } as const
 const said = (engine: Engine, ...answers: Observation[][]) => {
@@ -95,7 +94,7 @@ describe('the reasons', () => {
     expect(all[0]).toMatchObject({ words: 'Left intake no play and left exhaust no play', clashes: true })
     expect(all[2]!.after).toMatch(/^Left, compression TDC, (9\d|over 99) %$/)
     expect(all[3]!.before).toBe('anywhere')
-    expect(positionWithout(view, log.events[3]!.id).arcs[0]!.name).toBe('Left, compression TDC')
+    expect(tellEnglish(positionWithout(view, log.events[3]!.id).arcs[0]!.name)).toBe('Left, compression TDC')
   })
 })
 
@@ -150,9 +149,9 @@ describe('answers in words', () => {
       'Left intake seen fully down',
     ],
     [{ kind: 'turn', deg: -20 }, 'Turned back 20°'],
-    [{ kind: 'move', to: { kind: 'mark', markIndex: 1 }, times: 2 }, 'On to T R, 2 times round'],
+    [{ kind: 'move', to: { kind: 'mark', markIndex: 1 }, times: 2 }, 'Turned to T R, 2 times around'],
     [{ kind: 'rocked', cylinderId: 'r', still: false }, 'Rocked, a valve moves'],
-    [{ kind: 'watched', cylinderId: 'r', to: { kind: 'mark', markIndex: 1 } }, 'Right intake watched, on to T R'],
+    [{ kind: 'watched', cylinderId: 'r', to: { kind: 'mark', markIndex: 1 } }, 'Right intake watched, then to T R'],
   ])('%j', (observation, words) => expect(notedWords(engine, observation)).toBe(words))
   it('a chosen way is in the log', () => {
     const log = new LogBook()

@@ -1,4 +1,4 @@
-import { cylinderById, type Engine, type Place, valveById } from '../engine'
+import { type Engine, type Place, valveById } from '../engine'
 import {
   type Effect,
   effectsOf,
@@ -10,15 +10,16 @@ import {
   type Position,
   questions,
 } from '../position'
-import { SCHOOL_CAUTION, SCHOOL_HELP, SCHOOL_NAMES, listed, placeWords, untilWords } from './words'
+import { say, type Said, type Text } from '../said'
+import { placeWords, untilWords, whose } from './words'
 import { type School, schoolsFor, topPlace } from '../stops'
-import { eventIdOf, notedWords, observationWords } from './event-words'
+import { eventIdOf, observationWords } from './event-words'
 import type { Happening } from './events'
 import type { JobView } from './view'
 
 /** One answer that may be given unasked. */
 export interface Told {
-  title: string
+  title: Text
   happening: Happening
 }
 /**
@@ -26,69 +27,73 @@ export interface Told {
  * and what was answered already.
  */
 export interface OfferedWords {
-  ask: string
+  ask: Said
   answers: Told[]
   share: number
-  answered: string | null
+  /** The title of the answer that was given. */
+  answered: Text | null
 }
 
-const said = (title: string, ...observations: Observation[]): Told => ({
+const told = (title: Text, ...observations: Observation[]): Told => ({
   title,
   happening: { type: 'crank', payload: { observations } },
 })
-const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1)
 
-function askWords(engine: Engine, q: Offered): string {
-  const whose = (id: string) => (engine.cylinders.length > 1 ? `${cylinderById(engine, id).name.toLowerCase()} ` : '')
+function askWords(engine: Engine, q: Offered): Said {
   switch (q.kind) {
     case 'rocker':
-      return `${valveById(engine, q.valveId).name} rocker`
+      return say('ask.rocker', { valve: valveById(engine, q.valveId).name })
     case 'at the pointer':
-      return `The line at the pointer, in ${engine.markWindow}`
+      return say('ask.pointer', { window: engine.markWindow })
     case 'cam signs':
-      return 'The cam sign'
+      return say('ask.cam-signs')
     case 'rod':
-      return `Soft rod in the ${whose(q.cylinderId)}plug hole`
+      return say('ask.rod', { cylinder: whose(engine, q.cylinderId) })
     case 'push-rods':
-      return capital(`${whose(q.cylinderId)}push-rod ends`)
+      return say('ask.push-rods', { cylinder: whose(engine, q.cylinderId) })
     case 'rocked':
-      return `Crank rocked a little: ${whose(q.cylinderId)}valves`
+      return say('ask.rocked', { cylinder: whose(engine, q.cylinderId) })
     case 'thumb':
-      return `Thumb on the ${whose(q.cylinderId)}plug hole, coming up to here`
+      return say('ask.thumb', { cylinder: whose(engine, q.cylinderId) })
     case 'valve seen':
-      return `${valveById(engine, q.valveId).name} by eye`
+      return say('ask.valve-seen', { valve: valveById(engine, q.valveId).name })
   }
 }
 
-function answerWords(engine: Engine, o: Observation): string {
+function answerWords(engine: Engine, o: Observation): Text {
   switch (o.kind) {
     case 'rocker':
-      return o.slack ? 'Slack' : 'No play'
+      return o.slack ? say('answer.slack') : say('answer.no-play')
     case 'blade':
-      return o.went ? 'Slack' : 'No play'
+      return o.went ? say('answer.slack') : say('answer.no-play')
     case 'push-rods':
-      return o.level ? 'Level' : 'Not level'
+      return o.level ? say('answer.level') : say('answer.not-level')
     case 'rocked':
-      return o.still ? 'Both still' : 'One stirs'
+      return o.still ? say('answer.both-still') : say('answer.one-stirs')
     case 'thumb':
-      return o.pressure ? 'Pressure' : 'None'
+      return o.pressure ? say('answer.pressure') : say('answer.none')
     case 'seen':
-      switch (o.place.kind) {
-        case 'piston-top':
-          return 'At its top'
-        case 'rod-drop':
-          return `${o.place.dropMm} mm past top`
-        case 'valve':
-          return capital(o.place.sight === 'fully open' ? 'fully down' : o.place.sight)
-        default:
-          return capital(placeWordsLong(engine, o.place))
-      }
+      return seenWords(engine, o.place)
     default:
       return ''
   }
 }
-const placeWordsLong = (engine: Engine, place: Place): string =>
-  place.kind === 'cam-mark' ? (engine.camMarks[place.camMarkIndex]?.words ?? '') : placeWords(engine, place)
+
+/** A place as it looks when it is there. */
+function seenWords(engine: Engine, place: Place): Text {
+  switch (place.kind) {
+    case 'piston-top':
+      return say('looks.top')
+    case 'rod-drop':
+      return say('looks.past-top', { dropMm: place.dropMm })
+    case 'valve':
+      return say('looks.valve', { sight: place.sight })
+    case 'cam-mark':
+      return say('said.capital', { of: engine.camMarks[place.camMarkIndex]?.words ?? '' })
+    case 'mark':
+      return say('said.capital', { of: placeWords(engine, place) })
+  }
+}
 
 /** Below this a question tells nothing worth the look. In bits. */
 const WORTH_ASKING_BITS = 0.005
@@ -100,7 +105,7 @@ export function offeredWords(view: JobView): OfferedWords[] {
     ask: askWords(engine, q),
     share: q.bits < WORTH_ASKING_BITS ? 0 : Math.min(1, q.bits),
     answered: q.answered && answerWords(engine, q.answered),
-    answers: q.answers.map(o => said(answerWords(engine, o), o)),
+    answers: q.answers.map(o => told(answerWords(engine, o), o)),
   }))
 }
 
@@ -108,15 +113,15 @@ export function offeredWords(view: JobView): OfferedWords[] {
 export function turnsToTell(view: JobView): Told[] {
   const { engine } = view.pin.spec
   return [
-    ...placesToTell(view.model).map(to => said(`On until ${untilWords(engine, to)}`, { kind: 'move', to })),
+    ...placesToTell(view.model).map(to =>
+      told(say('told.on-until', { until: untilWords(engine, to) }), { kind: 'move', to }),
+    ),
     ...engine.cylinders.map(c => {
       const to = topPlace(engine, c.id)
-      return said(
-        `Watched the ${engine.cylinders.length > 1 ? `${c.name.toLowerCase()} ` : ''}intake open and close, then turn to ${placeWords(engine, to)}`,
-        { kind: 'watched', cylinderId: c.id, to },
-      )
+      const title = say('told.watched', { cylinder: whose(engine, c.id), place: placeWords(engine, to) })
+      return told(title, { kind: 'watched', cylinderId: c.id, to })
     }),
-    said('I lost count, or somebody turned it', { kind: 'lost' }),
+    told(say('told.lost-count'), { kind: 'lost' }),
   ]
 }
 
@@ -129,26 +134,21 @@ export const turnTold = (deg: number): Happening => ({
 /** What one answer did, in words. */
 export interface EffectWords {
   eventId: string
-  words: string
-  before: string
-  after: string
+  words: Said
+  before: Said
+  after: Said
   /** Information about the crank's place, in bits. */
   bits: number
-  /** Why it counts for nothing, or empty. */
-  idle: string
+  /** Why it counts for nothing, or null. */
+  idle: Said | null
   clashes: boolean
   /** It was turned back on the engine: that stays on record and cannot be taken back again. */
   gone: boolean
 }
 
-const sureWords = (probability: number): string =>
-  probability > 0.995 ? 'over 99 %' : `${Math.round(probability * 100)} %`
-const placeAndChance = (likeliest: Likeliest): string =>
-  likeliest ? `${likeliest.name}, ${sureWords(likeliest.probability)}` : 'anywhere'
-const IDLE = {
-  'replaced': 'replaced by a later answer',
-  'turned back': 'the crank had been turned back: the cam lagged',
-}
+const placeAndChance = (likeliest: Likeliest): Said =>
+  likeliest ? say('likely', { place: likeliest.name, percent: likeliest.probability * 100 }) : say('likely.anywhere')
+const IDLE = { 'replaced': say('idle.replaced'), 'turned back': say('idle.turned-back') }
 
 /** The reasons for where the crank is said to be: what each answer of the job did, the latest first. */
 export function reasons(view: JobView): EffectWords[] {
@@ -161,11 +161,14 @@ export function reasons(view: JobView): EffectWords[] {
   return [...groups]
     .map(([eventId, effects]) => ({
       eventId,
-      words: listed(effects.map((e, i) => (i ? observationWords : notedWords)(engine, e.noted.observation))),
+      words: say('said.all', {
+        of: effects.map(e => observationWords(engine, e.noted.observation)),
+        joint: ' and ',
+      }),
       before: placeAndChance(effects[0]!.before),
       after: placeAndChance(effects.at(-1)!.after),
       bits: effects.reduce((sum, e) => sum + e.bits, 0),
-      idle: effects.every(e => e.idle !== null) ? IDLE[effects[0]!.idle!] : '',
+      idle: effects.every(e => e.idle !== null) ? IDLE[effects[0]!.idle!] : null,
       clashes: effects.some(e => e.clashes),
       gone: view.state.retracted.has(eventId),
     }))
@@ -179,9 +182,9 @@ export const positionWithout = (view: JobView, eventId: string): Position =>
 /** One way of finding stops, as it is offered. */
 export interface SchoolWords {
   school: School
-  name: string
-  help: string
-  caution: string
+  name: Said
+  help: Said
+  caution: Said
   chosen: boolean
   favourite: boolean
 }
@@ -191,9 +194,9 @@ export function schoolChoices(view: JobView, favourite: School | null): SchoolWo
   return schoolsFor(view.pin.spec.engine)
     .map(school => ({
       school,
-      name: SCHOOL_NAMES[school],
-      help: SCHOOL_HELP[school],
-      caution: SCHOOL_CAUTION[school],
+      name: say(`school.${school}`),
+      help: say(`school.${school}.help`),
+      caution: say(`school.${school}.caution`),
       chosen: school === view.school,
       favourite: school === favourite,
     }))

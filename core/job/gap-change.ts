@@ -1,4 +1,4 @@
-import { z } from 'zod'
+import { z } from '../zod'
 
 /** The wrench that locked a nut, what it was set to, and what was wrong with it. */
 const torquedBySchema = z.object({

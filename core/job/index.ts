@@ -1,6 +1,5 @@
 export * from './adjuster-words'
 export * from './aim'
-export * from './cautions'
 export * from './clash-words'
 export * from './cooling-down'
 export * from './envelope'

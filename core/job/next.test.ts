@@ -2,18 +2,9 @@ import { describe, expect, it } from 'vitest'
 import { engineOf, LogBook, pinOf, setOf } from '../../tests/support/builders'
 import { confirmed, found, limits, ready, said, T, trial } from '../../tests/support/job-book'
 import type { Clearance, Engine } from '../engine'
-import {
-  clashWords,
-  eventWords,
-  flatsWords,
-  type Happening,
-  roundTurn,
-  stillWords,
-  stripList,
-  suggestedDue,
-  turnWords,
-  untilWords,
-} from './index'
+import { type Happening, roundTurn, stillWords, stripList, suggestedDue, untilWords } from './index'
+import { clashWords, eventWords, tell } from '../../tests/support/told'
+import { say } from '../said'
 
 describe('Ready asks in the order of the work', () => {
   it('machine, spec, cold, safe, access, plug, valves', () => {
@@ -220,6 +211,8 @@ describe('Set keeps the screw between what proved too loose and too tight', () =
       trial('intake', 0.09, 'no-go', { kind: 'screw', deg: -80 }),
       trial('intake', 0.09, 'no-go', { kind: 'screw', deg: -80 }),
     )
+    expect(book.next().instruction).toBe('Is that the intake screw, and does it turn?')
+    book.say({ type: 'screw-checked', payload: { valveId: 'intake', found: 'right' } })
     expect(book.next().instruction).toBe('Stop: the intake isn’t closed here')
     const anew = book.next().keys.find(k => k.title === 'Find it again')!
     expect(book.say(anew.happening!).next().instruction).toBe('Turn until T lines up')
@@ -346,7 +339,7 @@ describe('Set', () => {
     // 0.1275 went to 0.0875: the next round stands wider by two thirds of that, for one round is one round
     const { stage } = read.next()
     expect(stage.kind === 'screw' && stage.aim.shift!.shiftMm).toBeCloseTo(-0.04 * (1 / 1.5), 3)
-    expect(stage.kind === 'screw' && stage.aim.by).toBe('this nut, 1 round')
+    expect(stage.kind === 'screw' && tell(stage.aim.by)).toBe('this nut, 1 round')
   })
   it('without a torque on record it says so instead of inventing one', () => {
     const engine = engineOf({ torques: { locknutNm: null, coverNm: null, plugNm: null } })
@@ -417,24 +410,26 @@ describe('words', () => {
     // never a fraction that is off by more than 2°
     [19, '⅓ flat'],
     [25, '0.4 of a flat'],
-  ])('%d° is %s', (deg, words) => expect(flatsWords(deg)).toBe(words))
+  ])('%d° is %s', (deg, words) => expect(tell(say('turn.flats', { deg }))).toBe(words))
   it.each([
     [15, '15° clockwise'],
     [-24.6, '25° counterclockwise'],
     [-47, '45° counterclockwise'],
     [0, '0° clockwise'],
-  ])('%d is “%s”', (deg, words) => expect(turnWords(deg)).toBe(words))
+  ])('%d is “%s”', (deg, words) => expect(tell(say('turn.screw', { deg }))).toBe(words))
   it('turns from 30° up are in steps of five, as a hand makes them', () =>
     expect([29.4, 31, 33].map(roundTurn)).toEqual([29, 30, 35]))
   it('places', () => {
     const engine = engineOf()
     const drop = { kind: 'rod-drop', cylinderId: 'only', dropMm: 6 } as const
-    expect([
-      untilWords(engine, T),
-      untilWords(engine, drop),
-      stillWords(engine, T),
-      stillWords(engine, { kind: 'piston-top', cylinderId: 'only' }),
-    ]).toEqual([
+    expect(
+      [
+        untilWords(engine, T),
+        untilWords(engine, drop),
+        stillWords(engine, T),
+        stillWords(engine, { kind: 'piston-top', cylinderId: 'only' }),
+      ].map(tell),
+    ).toEqual([
       'T lines up',
       'the piston is 6 mm past top',
       'Is T still at the pointer?',

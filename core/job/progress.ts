@@ -2,42 +2,41 @@ import { coldByClock, coolingDown } from './cooling-down'
 import { STEPS, type Step } from './steps'
 import { asFoundDone, firstOpen, gates, needsSetting } from './requirements'
 import { stopHere } from './stop-work'
-import { presentReading } from './state'
+import { say, type Said } from '../said'
+import { presentReading, type ValveState } from './state'
 import { isCold, type JobView, judgeReading } from './view'
 
 /** A step of the Bench: where it stands and a few words about it. */
 export interface StepState {
   step: Step
   state: 'done' | 'active' | 'to come'
-  words: string
+  words: Said
 }
 
-const count = (n: number, what: string): string => `${n} ${what}${n === 1 ? '' : 's'}`
-
-function wordsFor(view: JobView, step: Step): string {
+function wordsFor(view: JobView, step: Step): Said {
   const { state, position, pin } = view
   const valves = state.valves
   switch (step) {
     case 'ready':
-      return isCold(view) ? 'Cold' + (state.cameOff.length ? `, ${state.cameOff.length} off` : '') : 'Not yet cold'
+      return isCold(view) ? say('step.cold', { off: state.cameOff.length }) : say('step.not-cold')
     case 'find': {
       const { stops } = view.model.plan
       const here = stopHere(view)
-      const which = here && stops.length > 1 ? `Stop ${stops.indexOf(here) + 1} of ${stops.length}` : 'Settled'
-      return here ? which : position.standing.kind === 'elsewhere' ? 'Known, turn on' : 'Which stroke?'
+      if (here && stops.length > 1) return say('step.stop', { stop: stops.indexOf(here) + 1, of: stops.length })
+      if (here) return say('step.settled')
+      return position.standing.kind === 'elsewhere' ? say('step.known') : say('step.which-stroke')
     }
     case 'measure':
-      return `${valves.filter(v => asFoundDone(view, v)).length} of ${valves.length} valves`
-    case 'set': {
-      const n = valves.filter(v => needsSetting(view, v)).length
-      return n ? `${n} to set` : 'None to set'
+      return say('step.measured', { done: valves.filter(v => asFoundDone(view, v)).length, of: valves.length })
+    case 'set':
+      return say('step.to-set', { valves: valves.filter(v => needsSetting(view, v)).length })
+    case 'prove': {
+      const isIn = (v: ValveState) => judgeReading(pin, presentReading(v), v.valveId).verdict === 'in'
+      const done = valves.filter(v => v.phase === 'proved' && isIn(v)).length
+      return say('step.proved', { done, of: valves.length })
     }
-    case 'prove':
-      return `${valves.filter(v => v.phase === 'proved' && judgeReading(pin, presentReading(v), v.valveId).verdict === 'in').length} of ${count(valves.length, 'valve')}`
-    case 'close': {
-      const out = state.cameOff.filter(i => !state.wentBack.has(i)).length
-      return out ? `${out} to put back` : 'Sign'
-    }
+    case 'close':
+      return say('step.to-put-back', { parts: state.cameOff.filter(i => !state.wentBack.has(i)).length })
   }
 }
 

@@ -63,6 +63,7 @@ const emptyState = (pin: JobPin): JobState => ({
     setChosen: false,
     elsewhere: [],
     screwChecked: false,
+    inVainId: null,
     leftAtPlace: null,
     spins: false,
     lookAgain: false,

@@ -9,20 +9,19 @@ import {
   aimOf,
   disagreeing,
   expectedShift,
-  figureRefused,
   type Happening,
   jobTools,
   type JobPin,
   latestVerdict,
-  nextThing,
   readingRows,
-  sheet,
   shimWork,
   shiftWords,
   unsettledRoles,
   viewJob,
 } from './index'
 import type { Engine } from '../engine'
+import { figureRefused, nextThing, sheet, tell } from '../../tests/support/told'
+import { storyLine } from '../../evaluation/story'
 
 const WRENCH: Wrench = {
   name: 'Small click',
@@ -55,8 +54,8 @@ describe('the lock is learned and aimed off', () => {
     const aim = aimOf(learned.view(), valve)
     expect(aim.shift?.shiftMm).toBeCloseTo(-0.02, 3)
     expect(aim.before!.totalMm).toBeGreaterThan(0.125)
-    expect(aim.by).toBe('Ada, this model, 20 locks')
-    expect(shiftWords(aim.shift!)).toBe('locking closes it by 0.020 ± 0.001 mm')
+    expect(tell(aim.by)).toBe('Ada, this model, 20 locks')
+    expect(tell(shiftWords(aim.shift!))).toBe('locking closes it by 0.020 ± 0.001 mm')
   })
   it('a gap over the limits before the lock is nipped when the lock will close it into them; one that will fall out is not', () => {
     const book = atTheScrew({ locks: LOCKS }).say(trial('exhaust', 0.15, 'drag', screw(-45)))
@@ -299,16 +298,18 @@ describe('shimmed valves', () => {
       h => {
         log.add(h)
       },
-      next => next.instruction.startsWith('Fit '),
+      next => tell(next.instruction).startsWith('Fit '),
     )
     expect(shimWork(look()).lines.map(l => [l.valveId, l.place?.mm, l.place?.from, l.place?.fromValveId])).toEqual([
       ['left-intake', 2.35, 'valve', 'right-intake'],
       ['right-intake', 2.45, 'valve', 'left-intake'],
     ])
     expect(shimWork(look()).buyMm).toEqual([])
-    const story = await workThrough(hand, look, h => {
-      log.add(h)
-    })
+    const story = (
+      await workThrough(hand, look, h => {
+        log.add(h)
+      })
+    ).map(storyLine)
     // with the cam back the stop is found anew before a blade is tried
     const back = story.findIndex(line => line.includes('Put the cam back'))
     expect(story[back + 1]).toMatch(/^find: /)

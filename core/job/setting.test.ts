@@ -4,6 +4,7 @@ import { found, limits, said, trial } from '../../tests/support/job-book'
 import { aimOf } from './aim'
 import { nutShift } from './lock-learning'
 import type { GapChange, Happening } from './index'
+import { tellEnglish } from '../../words'
 
 const screw = (deg: number): GapChange => ({ kind: 'screw', deg })
 const nipped: GapChange = { kind: 'nipped' }
@@ -42,23 +43,39 @@ describe('a turn', () => {
     const book = found(said()).say(trial('intake', 0.1, 'drag'), trial('exhaust', 0.03, 'no-go'), free)
     let opened = 0
     for (let i = 0; i < 12 && book.next().step === 'set'; i++) {
-      const deg = degOf(book)
-      if (Number.isNaN(deg)) book.say({ type: 'screw-checked', payload: { valveId: 'exhaust', found: 'right' } })
+      const asked = book.next().trial
+      if (!asked) book.say({ type: 'screw-checked', payload: { valveId: 'exhaust', found: 'right' } })
       else {
-        opened -= deg
-        book.say(trial('exhaust', 0.12, 'no-go', screw(deg)))
+        opened -= asked.after?.kind === 'screw' ? asked.after.deg : 0
+        book.say(trial('exhaust', asked.stack.totalMm, 'no-go', asked.after ?? undefined))
       }
     }
     expect(book.next().step).toBe('find')
-    // a pitch of 0.75 mm: a blade of 0.12 and 0.15 more are 0.27 mm, 130°; a hand turns in fives
-    expect(opened).toBeGreaterThanOrEqual(125)
-    expect(opened).toBeLessThanOrEqual(135)
+    // a pitch of 0.75 mm: the blade of 0.03 that was refused at first, and 0.15 more, are 0.18 mm, 86°; a hand turns
+    // in fives
+    expect(opened).toBeGreaterThanOrEqual(80)
+    expect(opened).toBeLessThanOrEqual(90)
+  })
+  it('that should have opened the gap is checked with the blade that was refused before it', () => {
+    const book = atTheScrew()
+    const thin = book.next().trial
+    book.say(trial('exhaust', 0.12, 'no-go', screw(-50)))
+    const telltale = book.next().trial!
+    expect([telltale.after, telltale.stack.totalMm]).toEqual([null, 0.07])
+    expect(thin?.stack.totalMm).toBe(0.12)
+    // it goes: the screw works, and the gap has bounds on both sides
+    book.say(trial('exhaust', 0.07, 'drag'))
+    expect(book.next().trial?.after).toMatchObject({ kind: 'screw' })
+    expect(degOf(book)).toBeGreaterThan(-35)
   })
   it('half a flat without change is asked about, and no bigger turn comes before the answer', () => {
     const book = atTheScrew().say(
       trial('exhaust', 0.12, 'no-go', screw(-20)),
       trial('exhaust', 0.12, 'no-go', screw(-30)),
     )
+    // the thinner one was refused before: refused again, it is sure
+    expect(book.next().instruction).toBe('Try 0.07 in the exhaust now')
+    book.say(trial('exhaust', 0.07, 'no-go'))
     expect(book.next().instruction).toBe('Is that the exhaust screw, and does it turn?')
     book.say({ type: 'screw-checked', payload: { valveId: 'exhaust', found: 'spins' } })
     expect(book.next()).toMatchObject({ instruction: 'The exhaust stud turns with its nut', wayOut: true })
@@ -116,7 +133,7 @@ describe('what a mechanic says of the locknut', () => {
   it('is aimed off before two locks are on record, and goes again', () => {
     expect(aim(atTheScrew()).shift).toBeNull()
     const told = aim(atTheScrew().say(said))
-    expect([told.shift?.shiftMm, told.by]).toEqual([-0.02, 'said for this job'])
+    expect([told.shift?.shiftMm, tellEnglish(told.by)]).toEqual([-0.02, 'said for this job'])
     expect(told.beforeMm).toBeGreaterThan(aim(atTheScrew()).beforeMm)
     expect(aim(atTheScrew().say(said, { type: 'aim-off-chosen', payload: { shiftMm: null } })).shift).toBeNull()
   })
@@ -153,6 +170,35 @@ describe('a nut', () => {
       trial('exhaust', 0.09, 'drag', torqued),
     )
     expect(nutShift(book.view(), 'intake').allMm).toBeCloseTo(-0.015, 3)
+  })
+  it('that left a bare figure loose is not opened further, nor set with the blade that came out loose', () => {
+    const engine = engineOf({
+      clearance: { intake: limits(0.08, 0.12), exhaust: { form: 'bare', figureMm: 0.14, text: '0.14', unit: 'mm' } },
+    })
+    const bladeSet = setOf('A', [0.03, 0.04, 0.05, 0.06, 0.08, 0.1, 0.13, 0.15, 0.18, 0.2, 0.25, 0.3])
+    const locks = [-0.0125, -0.0125, -0.012, 0.01, -0.012, -0.0125, -0.01].map(shiftMm => ({
+      shiftMm,
+      personId: 1,
+      modelId: 1,
+    }))
+    const stacked = (bladesMm: number[], feel: 'free' | 'no-go', after: GapChange | null): Happening => ({
+      type: 'trial',
+      payload: { valveId: 'exhaust', bladesMm, feel, after },
+    })
+    const book = found(said(engine, { bladeSet, locks })).say(
+      trial('intake', 0.1, 'drag'),
+      trial('exhaust', 0.13, 'no-go'),
+      trial('exhaust', 0.1, 'free'),
+      free,
+      trial('exhaust', 0.15, 'drag', screw(-20)),
+      trial('exhaust', 0.15, 'drag', nipped),
+      stacked([0.1, 0.04], 'free', torqued),
+      { type: 'mark-checked', payload: { valveId: 'exhaust', still: true } },
+      stacked([0.13, 0.04], 'no-go', null),
+      free,
+    )
+    expect(degOf(book)).toBeGreaterThan(0)
+    expect(book.next().instruction).toMatch(/^Turn the screw \d+° clockwise, feel 0\.10 \+ 0\.04$/)
   })
   it('that will not stay after four rounds may be left with a reason', () => {
     const book = atTheScrew()

@@ -7,7 +7,7 @@ import {
   type SlotBracket,
   type SlotTried,
 } from '../adjuster'
-import { countedAsIn, type Interval, leavesOf, type Stack, thickness } from '../feeler'
+import { countedAsIn, type Interval, leavesOf, type Stack, thickness, type Trial, went } from '../feeler'
 import { snapMm } from '../units'
 import { type Aim, aimOf, judgeAfterLock } from './aim'
 import { presentReading, type ValveState } from './state'
@@ -24,6 +24,9 @@ const SEARCH_STEP_MM = 0.02
 export const GUESS_AT_MOST_DEG = 60
 /** Half a flat that changes nothing is asked about. Degrees */
 const NO_CHANGE_FROM_DEG = 30
+/** A gap opened by this much shows on a blade; less than this of a turn may be play in the thread. mm, degrees */
+const SHOWN_MM = 0.08
+const PLAY_DEG = 15
 /** So many turns in one round are enough: then it is locked where it stands, or left. From memory. */
 const MOST_TURNS = 10
 /** So many rounds of one nut are enough. From memory. */
@@ -84,6 +87,8 @@ export interface Setting {
   feelFirst: boolean
   /** The screw was turned half a flat or more, and nothing changed. */
   noChange: boolean
+  /** A thinner blade, refused before the screw was opened: felt now, it tells whether the screw does anything. */
+  telltale: Stack | null
 }
 
 /** The single blade that was tried last in this round stays in hand where it would prove the setting once locked. */
@@ -117,8 +122,12 @@ export function settingOf(view: JobView, valve: ValveState): Setting {
   const turn = screwTurn(adjuster, stands, aim.beforeMm, thinnest)
   const turns = valve.moves.filter(m => m.round === valve.round)
   const felt = triedHere(view, valve).length > 0
-  const blade = bladeInHand(view, valve, shiftMm) ?? aim.anyway
-  const openAtMostDeg = mayOpenMm(view.pin, valve, blade.totalMm) * perMm
+  const telltale = telltaleOf(view, valve)
+  const blade = telltale.refused ?? bladeInHand(view, valve, shiftMm) ?? aim.anyway
+  // where no blade ever went, no further than shows whether the screw does anything
+  const refused = thinnestRefused(valve)
+  const untilMm = valve.lastWent.mm === 0 && refused ? Math.min(blade.totalMm, thickness(refused)) : blade.totalMm
+  const openAtMostDeg = mayOpenMm(view.pin, valve, untilMm) * perMm
   const wanted = Math.max(-openAtMostDeg, wantedTurn(stands, aim.beforeMm, perMm, stepsInVain(view, valve)))
   const deg = inHand(wanted, (band.maxMm - band.minMm) * perMm)
   const width = widthOf(stands)
@@ -143,8 +152,39 @@ export function settingOf(view: JobView, valve: ValveState): Setting {
             ? 'as near as it gets'
             : null,
     feelFirst: !felt && valve.tries.some(t => t.round === valve.round),
-    noChange: felt && !valve.screwChecked && nothingChanged(valve),
+    noChange:
+      felt && !valve.screwChecked && (nothingChanged(valve) || telltale.refused !== null || valve.inVainId !== null),
+    telltale: valve.inVainId ? null : telltale.toFeel,
   }
+}
+
+/** The thinnest blade that was refused before this round's screw was touched. */
+function thinnestRefused(valve: ValveState): Trial | undefined {
+  const before = valve.readings.filter(r => r.round < valve.round && r.trials.length > 0).at(-1)
+  return before?.trials.filter(t => !went(t)).sort((a, b) => thickness(a) - thickness(b))[0]
+}
+
+/**
+ * A blade that goes needs the screw opened further than the thinnest that was refused before it was touched. Where the
+ * screw was opened by as much as a gap must show and the aim is still refused, that thinner one is felt: it goes, or
+ * the screw does nothing, or the valve is held open here. Asked once for each round of the nut.
+ */
+function telltaleOf(view: JobView, valve: ValveState): { toFeel: Stack | null; refused: Stack | null } {
+  const none = { toFeel: null, refused: null }
+  const perMm = degreesFor(view.pin.spec.engine.adjuster, 1)
+  const refused = thinnestRefused(valve)
+  const tries = valve.tries.filter(t => t.round === valve.round && t.place === view.state.places)
+  const last = tries.at(-1)
+  if (!refused || !last || last.screwDeg !== valve.screwDeg || tries.some(t => t.trials.some(went))) return none
+  const stack = view.tools
+    .choicesFor(setInHand(view), clearanceOf(view.pin, valve.valveId))
+    .find(c => c.totalMm === thickness(refused))
+  const startDeg = valve.moves.filter(m => m.round < valve.round).at(-1)?.screwDeg ?? 0
+  const shownDeg = Math.min(NO_CHANGE_FROM_DEG, Math.max(PLAY_DEG, SHOWN_MM * perMm))
+  if (!stack || startDeg - valve.screwDeg < shownDeg) return none
+  if (tries.some(t => startDeg - t.screwDeg >= shownDeg && t.trials.some(trial => thickness(trial) <= stack.totalMm)))
+    return { toFeel: null, refused: stack }
+  return last.trials.every(t => thickness(t) > stack.totalMm) ? { toFeel: stack, refused: null } : none
 }
 
 /** An angle that was felt in this round says nothing new. */

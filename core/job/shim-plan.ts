@@ -2,7 +2,7 @@ import { reuseShims, type ShimPlan, type ShimValve, wantedShim } from '../shim'
 import { needsSetting } from './requirements'
 import { fittedHere } from './shim-state'
 import type { ValveState } from './state'
-import { clearanceOf, type JobView, judgeReading, targetFor } from './view'
+import { clearanceOf, isShimmed, type JobView, judgeReading, targetFor } from './view'
 
 /** The middle of the reading that a shim is reckoned from, and whether it is bounded. */
 function measuredOf(view: JobView, valve: ValveState): number | null {
@@ -18,9 +18,6 @@ function shimMeasured(view: JobView, valve: ValveState): number | null {
   const measuredWith = fittedHere(view.state, valve) ? valve.shim.fitted.slice(0, -1) : valve.shim.fitted
   return measuredWith.at(-1)?.mm ?? valve.shim.measuredMm ?? valve.shim.engravedMm
 }
-
-const isShimmed = ({ pin }: JobView, valve: ValveState): boolean =>
-  pin.spec.engine.valves.find(v => v.id === valve.valveId)?.adjuster === 'shim'
 
 /** A shimmed valve in the list of which shim goes where. */
 export interface ShimLine {
@@ -49,7 +46,7 @@ export function shimWork(view: JobView): ShimWork {
   const { pin } = view
   const stepMm = pin.spec.engine.shim?.stepMm ?? 0.05
   const batch = view.state.valves.filter(
-    v => isShimmed(view, v) && (fittedHere(view.state, v) || needsSetting(view, v)),
+    v => isShimmed(view.pin, v.valveId) && (fittedHere(view.state, v) || needsSetting(view, v)),
   )
   const known = batch.flatMap((valve): (ShimValve & { valve: ValveState })[] => {
     const [fittedMm, measuredMm] = [shimMeasured(view, valve), measuredOf(view, valve)]

@@ -1,3 +1,4 @@
+import type { Said } from '../said'
 import type { TargetSchool, Trial } from '../feeler'
 import type { Clearance, DecompressorFound, Engine, Place, Role } from '../engine'
 import type { Noted } from '../position'
@@ -81,6 +82,8 @@ export interface ValveState {
   elsewhere: Reading[]
   /** Turned and nothing changed: it was looked at, and it is the right screw. */
   screwChecked: boolean
+  /** The trial that was refused although the screw was opened by more than any valve lacks, until that is known why. */
+  inVainId: string | null
   /** It was turned back to where it was found and locked at this place: nothing is set there. */
   leftAtPlace: number | null
   /** The stud turns with its nut. */
@@ -91,12 +94,12 @@ export interface ValveState {
 
 export interface Passed {
   gate: string
-  missing: string
+  missing: Said | string
   reason: string
   by: string
   at: string
 }
-export interface Said {
+export interface Remark {
   text: string
   by: string
   at: string
@@ -128,9 +131,9 @@ export interface WorkState {
   putIn: string[]
   cameOut: Set<string>
   plugRead: string | null
-  findings: (Said & { step: string })[]
-  notes: Said[]
-  replaced: Said[]
+  findings: (Remark & { step: string })[]
+  notes: Remark[]
+  replaced: Remark[]
   gasket: Gasket | null
   torqued: Partial<Record<'cover' | 'plug', { torqueNm: number | null }>>
   ran: Run | null

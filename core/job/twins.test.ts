@@ -7,7 +7,9 @@ import { STEADY, VirtualHand, workThrough } from '../practice'
 import type { Engine } from '../engine'
 import { limitsOf } from '../feeler'
 import type { School } from '../stops'
-import { clashWords, clearanceOf, gates, type Happening, jobTools, nextThing, sheet, viewJob } from './index'
+import { clearanceOf, type Happening, jobTools, viewJob, gates } from './index'
+import { storyLine } from '../../evaluation/story'
+import { clashWords, nextThing, sheet, tell } from '../../tests/support/told'
 
 /** In spec as a hand can know it: at the loose end a drag may leave its own width. */
 async function ends(engine: Engine, told: Told, school: School | null = null) {
@@ -121,9 +123,9 @@ describe('a maker’s own list', () => {
       h => {
         log.add(h)
       },
-      next => next.instruction.startsWith('Stop: '),
+      next => tell(next.instruction).startsWith('Stop: '),
     )
-    expect(story.some(line => line.includes('No stop works for the right intake'))).toBe(true)
+    expect(story.map(storyLine).some(line => line.includes('No stop works for the right intake'))).toBe(true)
     // a shim thinner by more than any valve lacks, and still refused: it is the place that is wrong, and no thinner one
     // is asked for
     const shims = log.events.flatMap(e => (e.type === 'shim-fitted' ? [e.payload.mm] : []))
@@ -150,7 +152,7 @@ describe('a maker’s own list', () => {
       h => {
         log.add(h)
       },
-      next => next.instruction.startsWith('Stop: '),
+      next => tell(next.instruction).startsWith('Stop: '),
     )
     expect(nextThing(look()).why).toMatch(/holds it open here/)
     const turned = log.events.flatMap(e =>

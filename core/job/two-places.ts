@@ -245,8 +245,10 @@ export function secondPlace(view: JobView): SecondPlace | null {
   for (const valve of state.valves) {
     const own = valveById(engine, valve.valveId)
     const reading = valve.readings.findLast(r => r.round === valve.round && r.trials.length > 0)
-    if (own.role !== ASSUMED_DECOMPRESSOR.role || !reading?.at || !isTop(reading.at)) continue
+    if (own.role !== ASSUMED_DECOMPRESSOR.role || !reading?.at) continue
     if (!isBeside(view, reading, own)) continue
+    // a place that is no top (a partner’s valve down, an intake just shut) may lie where one holds as well
+    if (!isTop(reading.at) && reading.place === view.state.places && !mayBeHeld(view, own.id)) continue
     const because = inDoubt(view, valve, reading)
     const { hiMm } = judgeReading(pin, reading, valve.valveId).reading
     if (because === null || hiMm === null) continue

@@ -97,10 +97,12 @@ function bladeSpeaks(pin: JobPin, state: WorkState, valve: ValveState, made: Tri
     .slice(state.noted.findLastIndex(n => movesCrank(n.observation)) + 1)
     .some(n => n.observation.kind === 'screw-set' && n.observation.valveId === valve.valveId)
   const openedInVain = inVainMm(pin, valve, thickness(made)) >= MOST_LACKING_MM
+  // first whether it is this valve's screw at all, and whether it turns: only then the place is in doubt
+  valve.inVainId = openedInVain && !went(made) ? made.id : null
+  if (valve.inVainId && valve.nut === 'loose' && !valve.screwChecked) return
   if (went(made)) valve.lastWent = { mm: thickness(made), openedMm: openedMm(pin, valve) }
-  if (openedInVain && !went(made))
-    state.noted.push({ id: `${made.id}:vain`, observation: { kind: 'rocker', valveId: valve.valveId, slack: false } })
-  if (went(made) || openedInVain || (thickness(made) <= thinnest && !screwMovedHere))
+  if (valve.inVainId) return noteInVain(state, valve)
+  if (went(made) || (thickness(made) <= thinnest && !screwMovedHere))
     state.noted.push({
       id: made.id,
       observation: {
@@ -110,6 +112,15 @@ function bladeSpeaks(pin: JobPin, state: WorkState, valve: ValveState, made: Tri
         again: refusedBefore(state, valve.valveId),
       },
     })
+}
+/** Opened by more than any valve lacks, and the blade still refused: its rocker has no play here. */
+function noteInVain(state: WorkState, { inVainId, valveId }: ValveState): void {
+  if (!inVainId) return
+  const again = refusedBefore(state, valveId)
+  state.noted.push(
+    { id: `${inVainId}:vain`, observation: { kind: 'rocker', valveId, slack: false } },
+    { id: inVainId, observation: { kind: 'blade', valveId, went: false, again } },
+  )
 }
 /** By how much a valve was opened since it was found, by screw and by shim. */
 const openedMm = (pin: JobPin, valve: ValveState): number =>
@@ -159,6 +170,7 @@ export function loosen(valve: ValveState, slotDeg: number | null = null): void {
   valve.elsewhere = []
   valve.round++
   valve.screwChecked = false
+  valve.inVainId = null
 }
 
 /** A screw that was turned and changed nothing: it was the right one after all, another one, or its stud turns. */
@@ -167,7 +179,11 @@ export function takeScrewCheck(
   valve: ValveState,
   found: 'right' | 'other' | 'spins' | 'turned back',
 ): void {
-  if (found === 'right') valve.screwChecked = true
+  if (found === 'right') {
+    valve.screwChecked = true
+    noteInVain(state, valve)
+  }
+  valve.inVainId = null
   if (found === 'spins') Object.assign(valve, { spins: true, nut: 'locked' })
   if (found === 'turned back')
     Object.assign(valve, { nut: 'locked', phase: 'torqued', screwDeg: 0, setChosen: false, leftAtPlace: state.places })

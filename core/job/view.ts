@@ -36,6 +36,8 @@ export interface PolicyKey {
   role: Role
   pairDemanded: boolean
   expected: Interval | null
+  /** A valve with shims is measured more narrowly where it is out. */
+  byShim: boolean
 }
 
 /** What is worked out once for a job and used at every answer. */
@@ -90,9 +92,9 @@ export function jobTools(pin: JobPin, weigh: Weigh = adviseBySearch): JobTools {
     ([set, clearance]) => trialStacks(set, clearance),
   )
   const policies = kept<PolicyKey, BladePolicy>(
-    ({ set, clearance, role, pairDemanded, expected }) =>
-      JSON.stringify([set.name, clearance, role, pairDemanded, expected?.loMm, expected?.hiMm]),
-    ({ set, clearance, role, pairDemanded, expected }) => {
+    ({ set, clearance, role, pairDemanded, expected, byShim }) =>
+      JSON.stringify([set.name, clearance, role, pairDemanded, expected?.loMm, expected?.hiMm, byShim]),
+    ({ set, clearance, role, pairDemanded, expected, byShim }) => {
       const prior =
         expected && expected.hiMm !== null
           ? { prior: { meanMm: (expected.loMm + expected.hiMm) / 2, sigmaMm: EXPECTED_SIGMA_MM } }
@@ -102,6 +104,7 @@ export function jobTools(pin: JobPin, weigh: Weigh = adviseBySearch): JobTools {
         hand: pin.hand,
         role,
         pairDemanded,
+        byShim,
         unit: pin.unit,
         ...prior,
       })
@@ -117,6 +120,10 @@ export function jobTools(pin: JobPin, weigh: Weigh = adviseBySearch): JobTools {
   }
 }
 
+/** Whether a valve is set by changing its shim. */
+export const isShimmed = (pin: JobPin, valveId: string): boolean =>
+  pin.spec.engine.valves.find(v => v.id === valveId)?.adjuster === 'shim'
+
 /** Makes the policies that the first blades of a job will ask for, while nobody waits. */
 export function preparePolicies(tools: JobTools): void {
   const { pin } = tools
@@ -127,6 +134,7 @@ export function preparePolicies(tools: JobTools): void {
       role,
       pairDemanded: false,
       expected: pin.lastAsLeft?.readings[id] ?? null,
+      byShim: isShimmed(pin, id),
     })([])
 }
 
@@ -274,5 +282,6 @@ export function expectedPolicy(view: JobView, valve: ValveState): BladePolicy {
     role: roleOf(pin, valve.valveId),
     pairDemanded: pin.pairToProve && valve.phase === 'proved',
     expected: before ?? expectedByFeel(view, valve.valveId) ?? pin.lastAsLeft?.readings[valve.valveId] ?? null,
+    byShim: isShimmed(pin, valve.valveId),
   })
 }

@@ -1,4 +1,5 @@
 import { CYCLE_DEG, type Engine, signedWay, wrap } from '../engine'
+import { say, type Said } from '../said'
 import type { Belief } from './belief'
 import { CELL_DEG, CELLS } from './grid'
 
@@ -11,8 +12,11 @@ export interface BeliefArc {
   sweepDeg: number
   peakDeg: number
   probability: number
-  name: string
+  name: Said
 }
+
+/** So near a top it is called by the top’s name. Degrees, from memory */
+const AT_TOP_DEG = 3
 
 /** Chance of the crank being at each cell, whatever the valves: sums to 1. */
 export function crankChance({ mass }: Belief): Float64Array {
@@ -30,20 +34,23 @@ export function addInto(sum: Float64Array, mass: Float64Array, start: number): v
  * What people call a place of the cycle, by the compression where two cylinders are at top together: “compression TDC”,
  * “34° past compression TDC”, “exhaust TDC”.
  */
-export function nameOfAngle(engine: Engine, crankDeg: number): string {
+export function nameOfAngle(engine: Engine, crankDeg: number): Said {
   const nearest = engine.cylinders
     .flatMap(c =>
       [0, 360].map(turn => ({
         turn,
         way: signedWay(c.firingAngleDeg + turn, crankDeg),
-        stroke: turn ? 'exhaust TDC' : 'compression TDC',
+        stroke: turn ? ('exhaust' as const) : ('compression' as const),
         cylinder: c.name,
       })),
     )
     .sort((a, b) => Math.abs(a.way) - Math.abs(b.way) || a.turn - b.turn)[0]!
-  const place = engine.cylinders.length > 1 ? `${nearest.cylinder}, ${nearest.stroke}` : nearest.stroke
-  const off = Math.round(Math.abs(nearest.way))
-  return off <= 3 ? place : `${off}° ${nearest.way > 0 ? 'past' : 'before'} ${place}`
+  const pastDeg = Math.round(nearest.way)
+  return say('place.of-cycle', {
+    stroke: nearest.stroke,
+    cylinder: engine.cylinders.length > 1 ? nearest.cylinder : null,
+    pastDeg: Math.abs(pastDeg) <= AT_TOP_DEG ? 0 : pastDeg,
+  })
 }
 
 /** All cells under this together hold less than a millionth. */
@@ -79,7 +86,7 @@ export function arcsOf(engine: Engine, chance: Float64Array, level = 0.95): Beli
   const inside = mostLikely(chance, level)
   const first = inside.indexOf(0)
   if (first < 0 || chance.reduce((a, b) => Math.max(a, b), 0) < 1.5 / CELLS)
-    return [{ startDeg: 0, sweepDeg: CYCLE_DEG, peakDeg: 0, probability: 1, name: 'anywhere' }]
+    return [{ startDeg: 0, sweepDeg: CYCLE_DEG, peakDeg: 0, probability: 1, name: say('likely.anywhere') }]
   const arcs: BeliefArc[] = []
   for (let step = 1; step <= CELLS; step++) {
     const cell = (first + step) % CELLS

@@ -1,3 +1,4 @@
+import type { Said } from '../said'
 import { crankChance, nameOfAngle } from './arcs'
 import { openBelief } from './belief'
 import { findClash } from './clash'
@@ -9,7 +10,7 @@ import type { PositionModel } from './model'
 import { isCamSide, movesCrank, type Noted } from './observation'
 
 /** Where the crank most likely stands, as people call it, and how sure that is; null while it may be anywhere. */
-export type Likeliest = { name: string; probability: number } | null
+export type Likeliest = { name: Said; probability: number } | null
 
 /** What one answer did to the belief. */
 export interface Effect {

@@ -1,5 +1,6 @@
-import { z } from 'zod'
+import { z } from '../zod'
 import { type Place, placeSchema } from '../engine'
+import { wrong } from '../wrong'
 
 const id = z.string().min(1).max(30)
 
@@ -23,8 +24,8 @@ export const observationSchema = z.discriminatedUnion('kind', [
     kind: z.literal('turn'),
     deg: z
       .number()
-      .min(-720, { error: 'Give −720 to 1440 degrees.' })
-      .max(1440, { error: 'Give −720 to 1440 degrees.' }),
+      .min(-720, { error: wrong('wrong.give-720-to-1440-degrees') })
+      .max(1440, { error: wrong('wrong.give-720-to-1440-degrees') }),
   }),
   z.object({ kind: z.literal('watched'), cylinderId: id, to: placeSchema }),
   z.object({ kind: z.literal('lost') }),

@@ -18,6 +18,7 @@ import {
   replaces,
   segments,
 } from './index'
+import { tellEnglish } from '../../words'
 
 const model = positionModel(engineOf())
 const T = { kind: 'mark', markIndex: 0 } as const
@@ -149,5 +150,5 @@ describe('the likely arcs', () => {
     [361, 'exhaust TDC'],
     [34.3, '34° past compression TDC'],
     [346, '14° before exhaust TDC'],
-  ])('%d° is called %s', (deg, name) => expect(nameOfAngle(engineOf(), deg)).toBe(name))
+  ])('%d° is called %s', (deg, name) => expect(tellEnglish(nameOfAngle(engineOf(), deg))).toBe(name))
 })

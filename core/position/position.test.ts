@@ -15,6 +15,7 @@ import {
   type Observation,
   positionModel,
 } from './index'
+import { tellEnglish } from '../../words'
 
 const T: Place = { kind: 'mark', markIndex: 0 }
 const rocker = (valveId: string, slack: boolean): Observation => ({ kind: 'rocker', valveId, slack })
@@ -127,7 +128,7 @@ describe('settling', () => {
     expect(
       position.arcs
         .slice(0, 2)
-        .map(a => a.name)
+        .map(a => tellEnglish(a.name))
         .sort(),
     ).toEqual(['compression TDC', 'exhaust TDC'])
     expect(position.closed.intake).toBeCloseTo(0.5, 1)
@@ -152,12 +153,12 @@ describe('settling', () => {
       { kind: 'blade', valveId: 'exhaust', went: true },
       { kind: 'lost' },
     )
-    expect(position.arcs[0]?.name).toBe('anywhere')
+    expect(tellEnglish(position.arcs[0]!.name)).toBe('anywhere')
     expect(position.noClearance.exhaust).toBeLessThan(0.002)
   })
   it('names its arcs as people do, and covers what was asked', () => {
     const { position } = look(plain, toT, rocker('intake', true), rocker('exhaust', true))
-    expect(position.arcs[0]?.name).toBe('compression TDC')
+    expect(tellEnglish(position.arcs[0]!.name)).toBe('compression TDC')
     const all = locate(plain, noted(toT), { level: 0.9 }).arcs.reduce((sum, a) => sum + a.probability, 0)
     expect(all).toBeGreaterThanOrEqual(0.9)
     expect(all).toBeLessThan(0.99)
@@ -290,7 +291,7 @@ describe('on several cylinders', () => {
     const { position, advice } = look(positionModel(twinOf(360)), toT, ...noPlay('l'))
     expect(advice).toEqual({ kind: 'settled' })
     expect(position.standing).toMatchObject({ kind: 'settled', stop: { crankDeg: 360 } })
-    expect(position.arcs[0]!.name).toBe('Right, compression TDC')
+    expect(tellEnglish(position.arcs[0]!.name)).toBe('Right, compression TDC')
   })
   it('on a 180° twin it does not: the other cylinder is half a turn away, and how far it is is said', () => {
     const { advice } = look(positionModel(twinOf(180)), toT, ...slack('l'))

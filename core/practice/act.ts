@@ -1,4 +1,5 @@
-import { z } from 'zod'
+import { z } from '../zod'
+import { wrong } from '../wrong'
 import { EVENT_TYPES, type EventType, type Happening, parseHappening } from '../job'
 
 const valveId = z.string().min(1).max(30)
@@ -43,12 +44,12 @@ export const actSchema = z.discriminatedUnion('kind', [
     .object({ kind: z.literal('said'), type: z.enum(EVENT_TYPES), payload: z.unknown() })
     .superRefine(({ type, payload }, context) => {
       if (!SAYABLE.has(type))
-        context.addIssue({ code: 'custom', message: `“${type}” is not said at a practice engine.` })
+        context.addIssue({ code: 'custom', message: wrong('wrong.not-said-in-practice', { type }) })
       else
         try {
           parseHappening(type, payload)
         } catch {
-          context.addIssue({ code: 'custom', path: ['payload'], message: `What was said is no ${type}.` })
+          context.addIssue({ code: 'custom', path: ['payload'], message: wrong('wrong.no-such-answer', { type }) })
         }
     }),
   z.object({ kind: z.literal('verdict'), valveId, verdict: z.enum(['in', 'tight', 'loose']) }),

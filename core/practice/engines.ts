@@ -1,4 +1,5 @@
 import { type Engine, engineSchema, type Valve } from '../engine'
+import { say, type Text } from '../said'
 import type { z } from 'zod'
 
 type Given = Partial<z.input<typeof engineSchema>>
@@ -96,38 +97,38 @@ const KNOWN = { kind: 'arc', role: 'exhaust', fromDeg: -120, toDeg: 10 } as cons
 
 /**
  * A kind of engine to practise on, and for the robot to prove the judgement on: invented, one of each layout that the
- * trade meets.
+ * trade meets. What it is like stands with the words, by its id.
  */
 export interface PracticeEngine {
   id: string
   name: string
-  about: string
+  /** What a shop calls the kind of its own model. */
+  about?: string
   engine: Engine
 }
+
+export const practiceEngineAbout = ({ id, about }: Pick<PracticeEngine, 'id' | 'about'>): Text =>
+  about ?? say('practice-engine', { id })
 
 export const PRACTICE_ENGINES: readonly PracticeEngine[] = [
   {
     id: 'single',
     name: 'Pelloway G30',
-    about: 'Single, push-rods, T on the flywheel',
     engine: inventedEngine(pushRods),
   },
   {
     id: 'single-decompressor',
     name: 'Pelloway G34',
-    about: 'Single with a decompressor on record',
     engine: inventedEngine({ ...pushRods, decompressor: KNOWN }),
   },
   {
     id: 'single-maybe',
     name: 'Quarrel 160',
-    about: 'Single; a decompressor may be there',
     engine: inventedEngine({ decompressor: { kind: 'unknown' } }),
   },
   {
     id: 'single-no-marks',
     name: 'Tumbrel 190',
-    about: 'Single, pivot nuts, no marks: by rod',
     engine: inventedEngine({
       ...pushRods,
       marks: [],
@@ -138,37 +139,32 @@ export const PRACTICE_ENGINES: readonly PracticeEngine[] = [
   {
     id: 'single-assumed',
     name: 'Lackaday 110',
-    about: 'Single without cam data on record',
     engine: inventedEngine({ cam: null, rodMm: null }),
   },
   {
     id: 'four-valve',
     name: 'Sparling 250',
-    about: 'Single with four valves',
     engine: inventedEngine({ valves: headValves('only', '', 0.5, 2) }),
   },
   {
     id: 'twin-360',
     name: 'Fennick 360',
-    about: 'Twin, both pistons up together',
     engine: twin(['Left', 'Right'], 360),
   },
-  { id: 'twin-180', name: 'Fennick 400', about: 'Twin, pistons opposite', engine: twin(['Left', 'Right'], 180) },
-  { id: 'twin-270', name: 'Fennick 700', about: 'Twin with a 270° crank', engine: twin(['Left', 'Right'], 270) },
+  { id: 'twin-180', name: 'Fennick 400', engine: twin(['Left', 'Right'], 180) },
+  { id: 'twin-270', name: 'Fennick 700', engine: twin(['Left', 'Right'], 270) },
   {
     id: 'v-90',
     name: 'Gantry V20',
-    about: '90° V-twin with push-rods and decompressors',
     engine: twin(['Front', 'Rear'], 450, { ...pushRods, decompressor: KNOWN }),
   },
-  { id: 'v-45', name: 'Gantry V45', about: '45° V-twin', engine: twin(['Front', 'Rear'], 405) },
+  { id: 'v-45', name: 'Gantry V45', engine: twin(['Front', 'Rear'], 405) },
   {
     id: 'shimmed',
     name: 'Strakes 800',
-    about: 'Twin with the maker’s stops and shimmed intakes',
     engine: shimmedTwin(),
   },
-  { id: 'four', name: 'Ossel 400', about: 'Four in line', engine: four() },
+  { id: 'four', name: 'Ossel 400', engine: four() },
 ]
 
 function shimmedTwin(): Engine {

@@ -1,3 +1,4 @@
+import { say, type Said } from '../said'
 import { type Feel, USUAL_HAND, type HandBands } from '../feeler'
 import { kickDeg } from './crank'
 import { pistonBelowTopMm } from './motion'
@@ -28,20 +29,20 @@ export type Touch =
 export interface BladeFelt {
   feel: Feel
   forceN: number
-  words: string
+  words: Said
 }
 export interface RockerFelt {
   slack: boolean
   travelMm: number
-  words: string
+  words: Said
 }
 export interface RodFelt {
   belowTopMm: number
-  words: string
+  words: Said
 }
 export interface CrankFelt {
   kickDeg: number
-  words: string
+  words: Said
 }
 interface FeltBy {
   blade: BladeFelt
@@ -58,13 +59,6 @@ export const trueThicknessMm = ({ nature }: VirtualEngine, engravedMm: readonly 
 export function feelOfRoom(spareMm: number, { dragMm, pinchMm }: HandBands = USUAL_HAND): Feel {
   if (spareMm < -pinchMm) return 'no-go'
   return spareMm < 0 ? 'pinched' : spareMm < dragMm ? 'drag' : 'free'
-}
-
-const FEEL_WORDS: Record<Feel, string> = {
-  'free': 'slides with room to spare',
-  'drag': 'a light, even tug',
-  'pinched': 'goes in and is held',
-  'no-go': 'won’t go in',
 }
 
 /**
@@ -90,23 +84,26 @@ function bladeFelt(
 ): BladeFelt {
   const spareMm = roomMm(v, valveId) - trueThicknessMm(v, engravedMm, thickMm) + handMm
   const feel = feelOfRoom(spareMm, bands)
-  return { feel, forceN: pullN(spareMm, bands), words: FEEL_WORDS[feel] }
+  return { feel, forceN: pullN(spareMm, bands), words: say('felt.blade', { feel }) }
 }
 
 function rockerFelt(v: VirtualEngine, valveId: string, clicksFromMm = CLICKS_FROM_MM): RockerFelt {
   const travelMm = Math.max(0, roomMm(v, valveId))
   const slack = travelMm >= clicksFromMm
-  return { slack, travelMm, words: slack ? 'clicks' : 'does not move' }
+  return { slack, travelMm, words: say('felt.rocker', { slack }) }
 }
 
 function rodFelt(v: VirtualEngine, cylinderId: string): RodFelt {
   const belowTopMm = pistonBelowTopMm(v.engine, localDeg(v, cylinderId))
-  return { belowTopMm, words: belowTopMm < 0.15 ? 'at its top' : `${belowTopMm.toFixed(1)} mm down` }
+  return {
+    belowTopMm,
+    words: belowTopMm < 0.15 ? say('felt.rod-top') : say('felt.rod-down', { down: belowTopMm.toFixed(1) }),
+  }
 }
 
 function crankFelt(v: VirtualEngine): CrankFelt {
   const kick = kickDeg(v)
-  return { kickDeg: kick, words: kick === 0 ? 'rests where it is' : 'runs on past compression' }
+  return { kickDeg: kick, words: kick === 0 ? say('felt.rests') : say('felt.runs-on') }
 }
 
 /**

@@ -253,7 +253,7 @@ export class VirtualHand {
         type: 'gate-passed',
         payload: { gate: next.requirement.id, missing: next.requirement.missing, reason: REASON },
       }
-    if (!key?.happening) throw new Error(`No key fits: ${next.instruction}`)
+    if (!key?.happening) throw new Error(`No key fits: ${JSON.stringify(next.instruction)}`)
     this.act(key.happening)
     return key.happening.type === 'crank'
       ? { type: 'crank', payload: { observations: this.say(key.happening.payload.observations) } }
@@ -296,7 +296,7 @@ export interface Worked {
  * cannot both
  * be so, it first looks at the cheaper one once more, as the Bench asks, once at a place.
  * @param record takes each answer into the log before the next is asked for
- * @returns what was asked and answered, a line each
+ * @returns what was asked and answered
  * @throws Error when the job does not end
  */
 export async function workThrough(
@@ -305,19 +305,14 @@ export async function workThrough(
   record: (h: Happening, worked: Worked, view: JobView) => Promise<void> | void,
   stop: (next: NextThing) => boolean = () => false,
   most = 250,
-): Promise<string[]> {
-  const story: string[] = []
+): Promise<Worked[]> {
+  const story: Worked[] = []
   for (const step of steps(hand, look, stop, most)) {
-    story.push(storyLine(step.worked))
+    story.push(step.worked)
     await record(step.worked.happening, step.worked, step.view)
     if (step.worked.happening.type === 'closed') return story
   }
   return story
-}
-
-export function storyLine({ next, happening, wrong, again }: Worked): string {
-  const said = happening.type === 'trial' ? happening.payload.feel : JSON.stringify(happening.payload)
-  return `${next.step}: ${again ? 'Look again, for two answers clash' : next.instruction} → ${said}${wrong ? '   (not so)' : ''}`
 }
 
 /** Who watches a hand: told what is asked before anything is done. */

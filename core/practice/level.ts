@@ -14,8 +14,6 @@ export type Guidance = (typeof GUIDANCES)[number]
 /** How hard a practice engine is: what is hidden, what lies, and how the Bench helps unless it is told otherwise. */
 export interface LevelRules {
   level: Level
-  name: string
-  about: string
   guidance: Guidance
   zones: boolean
   open: boolean
@@ -26,8 +24,6 @@ export interface LevelRules {
 export const LEVEL_RULES: readonly LevelRules[] = [
   {
     level: 1,
-    name: 'First time',
-    about: 'The engine is cut open, the pull on a blade is named, and the Bench leads. One valve is out.',
     guidance: 'on',
     zones: true,
     open: true,
@@ -36,8 +32,6 @@ export const LEVEL_RULES: readonly LevelRules[] = [
   },
   {
     level: 2,
-    name: 'Marks only',
-    about: 'Closed engine, no rod. You name the pull. The crank starts near the wrong top.',
     guidance: 'on demand',
     zones: false,
     open: false,
@@ -46,8 +40,6 @@ export const LEVEL_RULES: readonly LevelRules[] = [
   },
   {
     level: 3,
-    name: 'No marks',
-    about: 'The window stays covered: rod and rockers alone. A valve has no clearance.',
     guidance: 'on demand',
     zones: false,
     open: false,
@@ -56,8 +48,6 @@ export const LEVEL_RULES: readonly LevelRules[] = [
   },
   {
     level: 4,
-    name: 'Everything lies a little',
-    about: 'Warm head, worn blades, slack chain, locks that creep, and perhaps a decompressor.',
     guidance: 'off',
     zones: false,
     open: false,

@@ -2,6 +2,7 @@ import { describe, expect, it } from 'vitest'
 import { playByBench } from '../../tests/support/practice-hand'
 import { signedWay } from '../engine'
 import { LEVELS, markRun, PRACTICE_ENGINES, type PracticeStart, replayRun, type Replayed } from './index'
+import { tellEnglish } from '../../words'
 
 const startOf = (level: 1 | 2 | 3 | 4, seed = 5, id = 'single'): PracticeStart => ({
   kind: PRACTICE_ENGINES.find(k => k.id === id)!,
@@ -31,12 +32,12 @@ describe('a practice run is marked', () => {
       { kind: 'screw', valveId: 'only-exhaust', deg: -180 },
     ] as typeof acts
     const marks = slips(start, wrong)
-    expect(marks.some(m => m.words.startsWith('Wrong stroke: the exhaust was measured at 3'))).toBe(true)
-    expect(marks.find(m => m.grade === 'dangerous')!.truth).toMatch(
-      /held \d.\d\d mm open: it would be set that much too loose/,
+    expect(marks.some(m => tellEnglish(m.words).startsWith('Wrong stroke: you measured the exhaust at 3'))).toBe(true)
+    expect(tellEnglish(marks.find(m => m.grade === 'dangerous')!.truth)).toMatch(
+      /was \d.\d\d mm open, so it would be set that much too loose/,
     )
-    expect(marks.some(m => m.words === 'The exhaust locknut was left loose')).toBe(true)
-    expect(markRun(start, wrong).valves.find(v => v.valveId === 'only-exhaust')!.effect).toMatch(/valve drops/)
+    expect(marks.some(m => tellEnglish(m.words) === 'You left the exhaust locknut loose')).toBe(true)
+    expect(markRun(start, wrong).valves.find(v => v.valveId === 'only-exhaust')!.effect.say).toBe('mark.effect.nut')
     expect(markRun(start, wrong).score).toBeLessThan(30)
   })
   it('done over again, each step shows where the answers put the crank and where it stood: together when told truly, a turn apart when not', () => {
@@ -85,7 +86,7 @@ describe('a practice run is marked', () => {
       slips(
         start,
         acts.filter((_, i) => i !== turned),
-      ).some(m => /full turn/.test(m.words)),
+      ).some(m => m.words.say === 'mark.turns'),
     ).toBe(true)
   })
   it('an answer without feeling, a warm head and a hint are counted', () => {
@@ -95,9 +96,9 @@ describe('a practice run is marked', () => {
       type: 'trial',
       payload: { valveId: 'only-intake', bladesMm: [0.1], feel: 'drag', after: null },
     } as const
-    const marks = slips(warm, [said]).map(m => m.words)
-    expect(marks.some(w => w === '0.10 was named without sliding it in')).toBe(true)
-    expect(marks.some(w => /^Measured at \d\d °C$/.test(w))).toBe(true)
+    const marks = slips(warm, [said]).map(m => tellEnglish(m.words))
+    expect(marks.some(w => w === 'You named 0.10 without sliding it in')).toBe(true)
+    expect(marks.some(w => /^You measured at \d\d °C$/.test(w))).toBe(true)
     const start = startOf(1)
     const { acts } = playByBench(start)
     expect(markRun(start, [...acts, { kind: 'hint' }]).score).toBe(98)

@@ -2,6 +2,7 @@ import { cylinderById, placePeriod, signedWay, valveById } from '../engine'
 import { limitsOf } from '../feeler'
 import { clearanceOf, type Happening, placeWords, type Step } from '../job'
 import type { Observation } from '../position'
+import { say, type Said, type Text } from '../said'
 import { snapMm } from '../units'
 import { type Act, happeningOf } from './act'
 import { feelOf } from './feel'
@@ -9,7 +10,7 @@ import { steps, VirtualHand } from './hand'
 import type { PracticeStart } from './level'
 import { act, beginPractice, believedMm, benchSays, nowOf, type PracticeRun, viewOf } from './run'
 import { inSpecTruly } from './truth'
-import { awayFromPlace, strokeWords } from './sight'
+import { awayFromPlace, strokeOf } from './sight'
 import { isTrulyClosed, liftedMm, localDeg, roomMm } from './virtual-engine'
 
 export const MARKED_STAGES = ['find', 'measure', 'set', 'prove'] as const
@@ -24,8 +25,8 @@ export interface Mark {
   act: number | null
   stage: MarkedStage
   grade: Grade
-  words: string
-  truth: string
+  words: Said
+  truth: Text
 }
 /** A stage’s points of 25, how many answers it took, and how many the Bench’s own way takes. */
 export interface StageMark {
@@ -40,8 +41,10 @@ export interface ValveLeft {
   name: string
   gapMm: number
   inSpec: boolean
-  believed: string
-  effect: string
+  believed: Said
+  /** Whether anything was told of it at all. */
+  measured: boolean
+  effect: Said
 }
 
 export interface Marked {
@@ -62,13 +65,17 @@ const mm = (value: number): string => `${snapMm(value).toFixed(2)} mm`
 const stageOf = (step: Step): MarkedStage =>
   step === 'measure' || step === 'set' || step === 'prove' ? step : step === 'close' ? 'prove' : 'find'
 type Judged = Omit<Mark, 'act' | 'stage'>
-const judged = (grade: Grade, words: string, truth: string): Judged => ({ grade, words, truth })
+const judged = (grade: Grade, words: Said, truth: Text): Judged => ({ grade, words, truth })
 
 /** Where the crank truly stands, by the cylinder in question. */
-function whereWords({ drawn: { virtual } }: PracticeRun, cylinderId: string): string {
+function whereWords({ drawn: { virtual } }: PracticeRun, cylinderId: string): Said {
   const local = localDeg(virtual, cylinderId)
   const { name } = cylinderById(virtual.engine, cylinderId)
-  return `${Math.round(local)}° of the cycle${virtual.engine.cylinders.length > 1 ? ` of ${name.toLowerCase()}` : ''}, ${strokeWords(virtual.engine, cylinderId, virtual.crankDeg)} stroke`
+  return say('mark.where', {
+    deg: Math.round(local),
+    cylinder: virtual.engine.cylinders.length > 1 ? name : null,
+    stroke: strokeOf(virtual.engine, cylinderId, virtual.crankDeg),
+  })
 }
 
 const nameOf = ({ start: { kind } }: PracticeRun, valveId: string): string => valveById(kind.engine, valveId).name
@@ -79,21 +86,15 @@ function placeMark(
 ): Judged[] {
   const { virtual } = run.drawn
   const place = o.kind === 'seen' ? o.place : o.to
-  const words = `Said: ${placeWords(virtual.engine, place)} is there`
+  const words = say('mark.place', { place: placeWords(virtual.engine, place) })
   const away = awayFromPlace(virtual, place)
   const at =
     away <= REACHED_WITHIN_DEG[place.kind]
-      ? judged('right', words, `${Math.round(away)}° off`)
-      : judged('wrong', words, `It was ${Math.round(away)}° away: the crank stood at ${Math.round(virtual.crankDeg)}°.`)
+      ? judged('right', words, say('mark.off', { deg: Math.round(away) }))
+      : judged('wrong', words, say('mark.away', { deg: Math.round(away), atDeg: Math.round(virtual.crankDeg) }))
   const slack =
     virtual.camAheadDeg > 1
-      ? [
-          judged(
-            'wrong',
-            'Came to it backward',
-            `The cam was left ${Math.round(virtual.camAheadDeg)}° behind. Go round instead.`,
-          ),
-        ]
+      ? [judged('wrong', say('mark.backward'), say('mark.behind', { deg: Math.round(virtual.camAheadDeg) }))]
       : []
   const turned = o.kind === 'turns' ? turnsMark(run, o.turns, placePeriod(place)) : []
   return [at, ...slack, ...turned]
@@ -103,24 +104,20 @@ function placeMark(
 function turnsMark(run: PracticeRun, turns: number, period: number): Judged[] {
   const off = Math.abs(run.turnedDeg - 360 * turns)
   return period === 360 && off > 180
-    ? [
-        judged(
-          'wrong',
-          `Said: ${turns === 1 ? 'one full turn' : `${turns} full turns`}`,
-          `It was ${Math.round(run.turnedDeg)}°: the stroke is another one.`,
-        ),
-      ]
+    ? [judged('wrong', say('mark.turns', { turns }), say('mark.turned', { deg: Math.round(run.turnedDeg) }))]
     : []
 }
 
 function rockerMark(run: PracticeRun, { valveId, slack }: Extract<Observation, { kind: 'rocker' }>): Judged[] {
   const felt = feelOf(run.drawn.virtual, { kind: 'rocker', valveId })
-  const words = `Said: the ${nameOf(run, valveId).toLowerCase()} rocker ${slack ? 'is slack' : 'has no play'}`
+  const words = say('mark.rocker', { valve: nameOf(run, valveId), slack })
   const unfelt = run.wiggled.has(valveId)
     ? []
-    : [judged('wrong', `${nameOf(run, valveId)} was said without feeling it`, 'A guess proves nothing, right or not.')]
+    : [judged('wrong', say('mark.unfelt', { valve: nameOf(run, valveId) }), say('mark.guess'))]
   return [
-    felt.slack === slack ? judged('right', words, felt.words) : judged('wrong', words, `It ${felt.words}.`),
+    felt.slack === slack
+      ? judged('right', words, felt.words)
+      : judged('wrong', words, say('mark.it-felt', { felt: felt.words })),
     ...unfelt,
   ]
 }
@@ -145,12 +142,15 @@ function groundMark(run: PracticeRun, valveId: string): Judged[] {
   if (isTrulyClosed(virtual, valveId)) return []
   const valve = valveById(virtual.engine, valveId)
   const fromOverlap = Math.abs(signedWay(360, localDeg(virtual, valve.cylinderId)))
-  const why = fromOverlap < 90 ? 'Wrong stroke' : 'Not closed here'
   return [
     judged(
       'wrong',
-      `${why}: the ${valve.name.toLowerCase()} was measured at ${whereWords(run, valve.cylinderId)}`,
-      `It was lifted ${mm(liftedMm(virtual, valveId))}: the reading proves nothing.`,
+      say('mark.ground', {
+        wrongStroke: fromOverlap < 90,
+        valve: valve.name,
+        where: whereWords(run, valve.cylinderId),
+      }),
+      say('mark.lifted', { lifted: mm(liftedMm(virtual, valveId)) }),
     ),
   ]
 }
@@ -162,8 +162,11 @@ function warmMark(run: PracticeRun, valveId: string): Judged[] {
   return [
     judged(
       'wrong',
-      `Measured at ${Math.round(virtual.headC)} °C`,
-      `Cold is ${coldLimitC} °C; warm it reads ${mm(virtual.gapMm[valveId]! - roomMm(virtual, valveId) - liftedMm(virtual, valveId))} less.`,
+      say('mark.warm', { headC: Math.round(virtual.headC) }),
+      say('mark.cold', {
+        limitC: coldLimitC,
+        less: mm(virtual.gapMm[valveId]! - roomMm(virtual, valveId) - liftedMm(virtual, valveId)),
+      }),
     ),
   ]
 }
@@ -181,14 +184,12 @@ function trialMarks(
     engravedMm: blades,
     thickMm: believedMm(run, blades),
   })
-  const words = `Said: ${name} in the ${nameOf(run, valveId).toLowerCase()}: ${feel}`
+  const words = say('mark.trial', { blade: name, valve: nameOf(run, valveId), feel })
   return [
     felt.feel === feel
       ? judged('right', words, `${felt.forceN.toFixed(1)} N`)
-      : judged('wrong', words, `It was ${felt.feel}, ${felt.forceN.toFixed(1)} N.`),
-    ...(slid
-      ? []
-      : [judged('wrong', `${name} was named without sliding it in`, 'A guess proves nothing, right or not.')]),
+      : judged('wrong', words, say('mark.it-was', { feel: felt.feel, force: felt.forceN.toFixed(1) })),
+    ...(slid ? [] : [judged('wrong', say('mark.unslid', { blade: name }), say('mark.guess'))]),
     ...groundMark(run, valveId),
     ...warmMark(run, valveId),
   ]
@@ -200,8 +201,11 @@ function screwMarks(run: PracticeRun, valveId: string): Judged[] {
   return [
     judged(
       'dangerous',
-      `The ${nameOf(run, valveId).toLowerCase()} screw was turned at ${whereWords(run, valveById(virtual.engine, valveId).cylinderId)}`,
-      `The valve was held ${mm(liftedMm(virtual, valveId))} open: it would be set that much too loose.`,
+      say('mark.screw', {
+        valve: nameOf(run, valveId),
+        where: whereWords(run, valveById(virtual.engine, valveId).cylinderId),
+      }),
+      say('mark.held', { held: mm(liftedMm(virtual, valveId)) }),
     ),
   ]
 }
@@ -211,8 +215,12 @@ function verdictMarks(run: PracticeRun, { valveId, verdict }: Extract<Act, { kin
   const limits = limitsOf(run.start.kind.engine.clearance[valveById(run.start.kind.engine, valveId).role])
   const so =
     limits === null ? verdict : gapMm < limits.minMm - 0.005 ? 'tight' : gapMm > limits.maxMm + 0.015 ? 'loose' : 'in'
-  const words = `Called the ${nameOf(run, valveId).toLowerCase()} ${verdict}`
-  return [so === verdict ? judged('right', words, mm(gapMm)) : judged('wrong', words, `It is ${so}: ${mm(gapMm)}.`)]
+  const words = say('mark.called', { valve: nameOf(run, valveId), verdict })
+  return [
+    so === verdict
+      ? judged('right', words, mm(gapMm))
+      : judged('wrong', words, say('mark.it-is', { verdict: so, gap: mm(gapMm) })),
+  ]
 }
 
 /** The marks of one thing, by how the engine stands just before it. */
@@ -231,21 +239,21 @@ function marksOf(run: PracticeRun, doing: Act): Judged[] {
         ? [
             judged(
               'wrong',
-              'Said: two full turns',
-              `It was ${Math.round(run.sinceLockDeg)}° since the last nut was locked.`,
+              say('mark.turns', { turns: 2 }),
+              say('mark.since-lock', { deg: Math.round(run.sinceLockDeg) }),
             ),
           ]
-        : [judged('right', 'Two full turns', 'made')]
+        : [judged('right', say('mark.two-turns'), say('mark.made'))]
     default:
       return []
   }
 }
 
 const EFFECT = {
-  loose: 'Ticks, opens late, and wears tip and screw.',
-  tight: { intake: 'Does not seat: it leaks and starts badly.', exhaust: 'Does not seat: it burns.' },
-  nut: 'The nut is loose: the screw works out and the valve drops.',
-  in: 'Runs as the maker meant.',
+  loose: say('mark.effect.loose'),
+  tight: { intake: say('mark.effect.tight-intake'), exhaust: say('mark.effect.tight-exhaust') },
+  nut: say('mark.effect.nut'),
+  in: say('mark.effect.in'),
 }
 
 function leftOf(run: PracticeRun, valveId: string): ValveLeft {
@@ -263,7 +271,10 @@ function leftOf(run: PracticeRun, valveId: string): ValveLeft {
     name,
     gapMm,
     inSpec,
-    believed: called?.kind === 'verdict' ? called.verdict : measured ? 'measured' : 'not measured',
+    believed: say('mark.believed', {
+      what: called?.kind === 'verdict' ? called.verdict : measured ? 'measured' : 'not measured',
+    }),
+    measured: called !== undefined || measured,
     effect:
       virtual.nuts[valveId] !== 'locked' ? EFFECT.nut : inSpec ? EFFECT.in : loose ? EFFECT.loose : EFFECT.tight[role],
   }
@@ -276,30 +287,36 @@ function endMarks(run: PracticeRun, valves: ValveLeft[]): Mark[] {
   return valves
     .flatMap(left => {
       if (virtual.nuts[left.valveId] !== 'locked')
-        return [end('set', judged('dangerous', `The ${left.name.toLowerCase()} locknut was left loose`, EFFECT.nut))]
-      const found =
-        left.believed === 'not measured'
-          ? [
-              end(
-                'measure',
-                judged('wrong', `The ${left.name.toLowerCase()} was never measured`, `It stands at ${mm(left.gapMm)}.`),
+        return [end('set', judged('dangerous', say('mark.left-loose', { valve: left.name }), EFFECT.nut))]
+      const found = !left.measured
+        ? [
+            end(
+              'measure',
+              judged(
+                'wrong',
+                say('mark.never-measured', { valve: left.name }),
+                say('mark.stands', { gap: mm(left.gapMm) }),
               ),
-            ]
-          : []
+            ),
+          ]
+        : []
       return [
         ...found,
         end(
           'set',
           left.inSpec
-            ? judged('right', `${left.name} left in spec`, mm(left.gapMm))
-            : judged('wrong', `${left.name} left out of spec`, `${mm(left.gapMm)}. ${left.effect}`),
+            ? judged('right', say('mark.left', { valve: left.name, inSpec: true }), mm(left.gapMm))
+            : judged('wrong', say('mark.left', { valve: left.name, inSpec: false }), [
+                `${mm(left.gapMm)}.`,
+                left.effect,
+              ]),
         ),
       ]
     })
     .concat(
       run.acts.some(a => a.kind === 'said' && a.type === 'prove-turned')
         ? []
-        : [end('prove', judged('wrong', 'Not proved', 'Two full turns by hand, then every valve again.'))],
+        : [end('prove', judged('wrong', say('mark.not-proved'), say('mark.prove')))],
     )
 }
 
@@ -390,7 +407,9 @@ function stageMark(stage: MarkedStage, marks: Mark[], moves: number, least: numb
   const own = marks.filter(m => m.stage === stage)
   const different = [
     ...new Map(
-      own.filter(m => m.grade !== 'right').map(m => [m.grade === 'dangerous' ? m.words : `${m.act} ${m.words}`, m]),
+      own
+        .filter(m => m.grade !== 'right')
+        .map(m => [(m.grade === 'dangerous' ? '' : `${m.act} `) + JSON.stringify(m.words), m]),
     ).values(),
   ]
   const slips = different.reduce((sum, m) => sum + COST[m.grade], 0)

@@ -1,10 +1,11 @@
 import { cylinderById, valveById } from '../engine'
 import type { Interval } from '../feeler'
 import { type Happening, type JobView, judgeReading, latestReading } from '../job'
+import { say, type Said } from '../said'
 import { type Act, happeningOf } from './act'
 import type { PracticeStart } from './level'
 import { act, beginPractice, type PracticeRun, viewOf } from './run'
-import { strokeWords } from './sight'
+import { strokeOf } from './sight'
 import { liftedMm } from './virtual-engine'
 
 /**
@@ -23,54 +24,60 @@ export interface ValveThen {
 export interface Replayed {
   /** Its number among the acts, from 0; −1 before the first. */
   act: number
-  words: string
+  words: Said
   /** The job as the Bench saw it by the answers alone: where the crank may be, the stops, the readings. */
   view: JobView
   /** Where the crank truly stood, degrees of the cycle, and the stroke of the cylinder in question. */
   crankDeg: number
-  truth: string
+  truth: Said
   cylinderId: string
   valves: ValveThen[]
 }
 
-const nameOf = ({ start: { kind } }: PracticeRun, valveId: string): string =>
-  valveById(kind.engine, valveId).name.toLowerCase()
+const nameOf = ({ start: { kind } }: PracticeRun, valveId: string): string => valveById(kind.engine, valveId).name
 
-function saidWords(run: PracticeRun, happening: Happening): string {
+function saidWords(run: PracticeRun, happening: Happening): Said {
   switch (happening.type) {
     case 'crank': {
       const felt = happening.payload.observations.flatMap(o =>
-        o.kind === 'rocker' ? [`${nameOf(run, o.valveId)} ${o.slack ? 'slack' : 'no play'}`] : [],
+        o.kind === 'rocker' ? [{ valve: nameOf(run, o.valveId), slack: o.slack }] : [],
       )
-      return felt.length ? `Rockers: ${felt.join(', ')}` : 'The crank’s place was said'
+      return felt.length ? say('replay.rockers', { felt }) : say('replay.place')
     }
     case 'trial':
-      return `${happening.payload.bladesMm.map(b => b.toFixed(2)).join(' + ')} in the ${nameOf(run, happening.payload.valveId)}: ${happening.payload.feel}`
+      return say('replay.trial', {
+        blade: happening.payload.bladesMm.map(b => b.toFixed(2)).join(' + '),
+        valve: nameOf(run, happening.payload.valveId),
+        feel: happening.payload.feel,
+      })
     case 'nut-loosened':
-      return `The ${nameOf(run, happening.payload.valveId)} locknut was loosened`
+      return say('replay.nut', { valve: nameOf(run, happening.payload.valveId), to: 'loose' })
     case 'prove-turned':
-      return 'Two full turns were said'
+      return say('replay.two-turns')
     case 'shim-read':
     case 'shim-fitted':
-      return `A shim of the ${nameOf(run, happening.payload.valveId)} was ${happening.type === 'shim-read' ? 'read' : 'fitted'}`
+      return say('replay.shim', {
+        valve: nameOf(run, happening.payload.valveId),
+        fitted: happening.type === 'shim-fitted',
+      })
     case 'temperature':
-      return `${Math.round(happening.payload.celsius)} °C was said`
+      return say('replay.temperature', { headC: Math.round(happening.payload.celsius) })
     default:
-      return 'The Bench was answered'
+      return say('replay.answered')
   }
 }
 
 /** What was done, in words; null for what changes neither belief nor gap. */
-function actWords(run: PracticeRun, doing: Act): string | null {
+function actWords(run: PracticeRun, doing: Act): Said | null {
   switch (doing.kind) {
     case 'said':
       return saidWords(run, happeningOf(doing))
     case 'screw':
-      return `The ${nameOf(run, doing.valveId)} screw was turned ${Math.abs(Math.round(doing.deg))}° ${doing.deg < 0 ? 'counterclockwise' : 'clockwise'}`
+      return say('replay.screw', { valve: nameOf(run, doing.valveId), deg: Math.round(doing.deg) })
     case 'nut':
-      return `The ${nameOf(run, doing.valveId)} locknut was ${doing.to === 'loose' ? 'loosened' : doing.to}`
+      return say('replay.nut', { valve: nameOf(run, doing.valveId), to: doing.to })
     case 'verdict':
-      return `The ${nameOf(run, doing.valveId)} was called ${doing.verdict}`
+      return say('replay.called', { valve: nameOf(run, doing.valveId), verdict: doing.verdict })
     default:
       return null
   }
@@ -84,7 +91,7 @@ function valveOf(doing: Act): string | null {
   return 'valveId' in payload ? payload.valveId : null
 }
 
-function then(run: PracticeRun, actIndex: number, words: string, cylinderId: string): Replayed {
+function then(run: PracticeRun, actIndex: number, words: Said, cylinderId: string): Replayed {
   const { virtual } = run.drawn
   const view = viewOf(run)
   const several = virtual.engine.cylinders.length > 1
@@ -104,7 +111,10 @@ function then(run: PracticeRun, actIndex: number, words: string, cylinderId: str
     words,
     view,
     crankDeg: virtual.crankDeg,
-    truth: `${strokeWords(virtual.engine, cylinderId, virtual.crankDeg)} stroke${several ? ` of ${cylinderById(virtual.engine, cylinderId).name.toLowerCase()}` : ''}`,
+    truth: say('replay.stroke', {
+      stroke: strokeOf(virtual.engine, cylinderId, virtual.crankDeg),
+      cylinder: several ? cylinderById(virtual.engine, cylinderId).name : null,
+    }),
     cylinderId,
     valves,
   }
@@ -118,7 +128,7 @@ function then(run: PracticeRun, actIndex: number, words: string, cylinderId: str
 export function replayRun(start: PracticeStart, acts: readonly Act[]): Replayed[] {
   const run = beginPractice({ ...start })
   let cylinderId = start.kind.engine.cylinders[0]!.id
-  const replayed = [then(run, -1, 'Before anything was said', cylinderId)]
+  const replayed = [then(run, -1, say('replay.before'), cylinderId)]
   acts.forEach((doing, i) => {
     const valveId = valveOf(doing)
     if (valveId) cylinderId = valveById(start.kind.engine, valveId).cylinderId

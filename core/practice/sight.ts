@@ -55,8 +55,9 @@ export const camSignsSeen = (v: VirtualEngine): number[] =>
 export const awayFromPlace = (v: VirtualEngine, place: Place): number =>
   Math.abs(signedWay(v.crankDeg, trueAngle(v, place), placePeriod(place)))
 
-/** The stroke that a cylinder is on, in words. */
-export function strokeWords(engine: Engine, cylinderId: string, crankDeg: number): string {
+export type Stroke = 'intake' | 'compression' | 'power' | 'exhaust'
+/** The stroke that a cylinder is on. */
+export function strokeOf(engine: Engine, cylinderId: string, crankDeg: number): Stroke {
   const local = signedWay(firingAngle(engine, cylinderId), crankDeg)
   return local < -180 ? 'intake' : local < 0 ? 'compression' : local < 180 ? 'power' : 'exhaust'
 }

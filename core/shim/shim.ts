@@ -1,5 +1,6 @@
 import type { Clearance } from '../engine'
 import { limitsOf, targetOf } from '../feeler'
+import { say } from '../said'
 import { FigureError, formatLength, snapMm } from '../units'
 
 /** A shim is between these, in mm; more is a slip of the unit. From memory. */
@@ -8,7 +9,7 @@ const THICKEST_MM = 4
 
 /**
  * The shim that would give the wanted clearance: fitted + measured − wanted, all in mm.
- * Source: common practice; 2.38 fitted with 0.13 measured and 0.16 wanted asks for 2.35.
+ * Source: common practice; 2.47 fitted with 0.11 measured and 0.15 wanted asks for 2.43.
  */
 export const wantedShim = (fittedMm: number, measuredMm: number, wantedMm: number): number =>
   snapMm(fittedMm + measuredMm - wantedMm)
@@ -17,7 +18,7 @@ export const wantedShim = (fittedMm: number, measuredMm: number, wantedMm: numbe
 export const clearanceWith = (fittedMm: number, measuredMm: number, shimMm: number): number =>
   snapMm(fittedMm + measuredMm - shimMm)
 
-/** Engravings are rounded to 0.01: 2.375 reads 2.38. */
+/** Engravings are rounded to 0.01: 2.425 reads 2.43. */
 const ENGRAVING_MM = 0.0051
 
 /**
@@ -32,7 +33,11 @@ export function engravedShim(engravedMm: number, stepMm: number): number {
     const tenfold = [engravedMm / 10, engravedMm * 10, engravedMm / 100].find(v => v >= THINNEST_MM && v <= THICKEST_MM)
     throw new FigureError(
       text,
-      `is not a shim’s size: they are ${THINNEST_MM} to ${THICKEST_MM} mm.${tenfold === undefined ? ' Look at the unit.' : ` Was ${formatLength(snapMm(tenfold), 'mm')} mm meant?`}`,
+      say('figure.no-shim', {
+        thinnestMm: THINNEST_MM,
+        thickestMm: THICKEST_MM,
+        meantMm: tenfold === undefined ? null : formatLength(snapMm(tenfold), 'mm'),
+      }),
     )
   }
   const below = snapMm(Math.floor(engravedMm / stepMm + 1e-9) * stepMm)
@@ -40,7 +45,11 @@ export function engravedShim(engravedMm: number, stepMm: number): number {
   if (near === undefined)
     throw new FigureError(
       text,
-      `is between two of the ${stepMm} steps, ${formatLength(below, 'mm')} and ${formatLength(snapMm(below + stepMm), 'mm')}. Read it again; a size by micrometer goes in its own field.`,
+      say('figure.between-steps', {
+        stepMm,
+        belowMm: formatLength(below, 'mm'),
+        aboveMm: formatLength(snapMm(below + stepMm), 'mm'),
+      }),
     )
   return near
 }

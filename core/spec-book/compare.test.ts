@@ -2,8 +2,8 @@ import { describe, expect, it } from 'vitest'
 import { engineOf } from '../../tests/support/builders'
 import { twinOf } from '../../tests/support/engines'
 import type { Clearance } from '../engine'
-import { judge } from '../feeler'
 import { compareSpecs, derivedFacts, displacementCc, rejudge, specLines } from './index'
+import { judge } from '../../tests/support/told'
 
 const limits = (minMm: number, maxMm: number): Clearance => ({
   form: 'limits',
@@ -27,11 +27,14 @@ describe('two specs side by side', () => {
   it('says what changed, by how much and which way', () => {
     expect(of('exhaust')).toMatchObject({
       change: 'changed',
-      note: '0.02 mm looser',
+      note: { say: 'spec-note.moved', mm: '0.02', looser: true },
       before: { value: '0.10–0.14 mm' },
       after: { value: '0.12–0.16 mm' },
     })
-    expect(of('locknut')).toMatchObject({ change: 'changed', note: '2 N·m more' })
+    expect(of('locknut')).toMatchObject({
+      change: 'changed',
+      note: { say: 'spec-note.by', by: 2, unit: 'N·m', more: true },
+    })
   })
   it('tells added from removed from same', () => {
     expect(of('plug')?.change).toBe('removed')

@@ -1,29 +1,59 @@
 import { threadText } from '../adjuster'
-import { type Clearance, type Engine, firingIntervalName, ROLES, type Role, runsWords } from '../engine'
+import { type Clearance, type Engine, firingIntervalName, ROLES } from '../engine'
 import { spanOf, targetOf } from '../feeler'
+import { say, type Said, type Text } from '../said'
 import { fahrenheit, formatLength, torqueParts, snapMm, thouFromMm } from '../units'
 import { same } from './spec-form'
 import { stopsText } from './spec-text'
 
-/** One line of a spec: its value in words, and what stands small beside it. An empty value is not given. */
+/** The lines of a spec, by the name of what each is about. */
+export type SpecLineId =
+  | 'intake'
+  | 'exhaust'
+  | 'intake-also'
+  | 'exhaust-also'
+  | 'others'
+  | 'cold'
+  | 'locknut'
+  | 'cover'
+  | 'plug'
+  | 'screw'
+  | 'shim'
+  | 'cylinders'
+  | 'crank'
+  | 'rod'
+  | 'cam'
+  | 'decompressor'
+  | 'measured-at'
+  | 'marks'
+  | 'signs'
+  | 'stops'
+  | 'turning'
+  | 'strip'
+  | 'gasket'
+  | 'pattern'
+  | 'tools'
+  | 'gap'
+  | 'interval'
+/** One line of a spec: its value, and what stands small beside it. An empty value is not given. */
 export interface SpecLine {
-  id: string
-  name: string
-  sub: string
-  value: string
-  more: string
+  id: SpecLineId
+  name: Said
+  sub: Text
+  value: Text
+  more: Text
   unit?: string
   clearance?: Clearance
   data: unknown
 }
 export interface Compared {
-  id: string
-  name: string
-  sub: string
+  id: SpecLineId
+  name: Said
+  sub: Text
   change: 'same' | 'changed' | 'added' | 'removed'
   before: SpecLine
   after: SpecLine
-  note: string
+  note: Text
 }
 
 /** A clearance in both units: “0.08–0.12 mm”, “3.1–4.7 thou”. */
@@ -38,38 +68,30 @@ export const spanWords = (c: Clearance): { value: string; more: string } => {
       }
 }
 
-/** Every line of a spec, in the order of a page: what an engine's data says to a person. */
+/** Every line of a spec, in the order of a page: what an engine's data says. */
 export function specLines(engine: Engine): SpecLine[] {
   const { adjuster, cam, decompressor, torques, clearance, alsoPrinted, shim, interval } = engine
-  const line = (id: string, name: string, data: unknown, value: string, more = '', sub = ''): SpecLine => ({
+  const line = (id: SpecLineId, data: unknown, value: Text, more: Text = '', sub: Text = ''): SpecLine => ({
     id,
-    name,
+    name: say('spec-line', { id }),
     sub,
     value,
     more,
     data,
   })
-  const torque = (id: string, name: string, nm: number | null, sub = ''): SpecLine => ({
-    ...line(id, name, nm, nm === null ? '' : torqueParts(nm).si, nm === null ? '' : torqueParts(nm).inch, sub),
+  const torque = (id: SpecLineId, nm: number | null, sub = ''): SpecLine => ({
+    ...line(id, nm, nm === null ? '' : torqueParts(nm).si, nm === null ? '' : torqueParts(nm).inch, sub),
     unit: 'N·m',
   })
-  const all = engine.cylinders.length > 1 ? 'all cylinders' : ''
+  const all = engine.cylinders.length > 1 ? say('spec-says.all-cylinders') : ''
   return [
     ...ROLES.map((role): SpecLine => ({
-      ...line(
-        role,
-        role === 'intake' ? 'Intake' : 'Exhaust',
-        figuresOf(clearance[role]),
-        spanWords(clearance[role]).value,
-        spanWords(clearance[role]).more,
-        all,
-      ),
+      ...line(role, figuresOf(clearance[role]), spanWords(clearance[role]).value, spanWords(clearance[role]).more, all),
       clearance: clearance[role],
     })),
     ...ROLES.map(role =>
       line(
         `${role}-also`,
-        `${role === 'intake' ? 'Intake' : 'Exhaust'} also printed`,
         alsoPrinted[role] && figuresOf(alsoPrinted[role]),
         alsoPrinted[role]?.text ?? '',
         alsoPrinted[role]?.unit ?? '',
@@ -77,118 +99,99 @@ export function specLines(engine: Engine): SpecLine[] {
     ),
     line(
       'others',
-      'Other figures',
       engine.otherClearances.map(o => ({ role: o.role, figures: figuresOf(o.clearance), source: o.source })),
-      engine.otherClearances.map(o => `${o.role} ${spanWords(o.clearance).value}`).join(', '),
+      say('spec-says.others', {
+        figures: engine.otherClearances.map(o => ({ role: o.role, figure: spanWords(o.clearance).value })),
+      }),
       engine.otherClearances.map(o => o.source).join('; '),
     ),
     line(
       'cold',
-      'Cold limit',
       [engine.setWhen, engine.coldLimitC],
-      engine.setWhen === 'hot' ? 'Set hot' : `${engine.coldLimitC} °C`,
-      engine.setWhen === 'hot' ? '' : `${Math.round(fahrenheit(engine.coldLimitC))} °F, at the head`,
+      engine.setWhen === 'hot' ? say('spec-says.set-hot') : `${engine.coldLimitC} °C`,
+      engine.setWhen === 'hot'
+        ? ''
+        : say('spec-says.at-the-head', { limitF: Math.round(fahrenheit(engine.coldLimitC)) }),
     ),
-    torque('locknut', 'Locknut', torques.locknutNm, adjuster.threadMm === null ? '' : threadText(adjuster)),
-    torque('cover', 'Cover', torques.coverNm, engine.coverPattern),
-    torque('plug', 'Spark plug', torques.plugNm),
+    torque('locknut', torques.locknutNm, adjuster.threadMm === null ? '' : threadText(adjuster)),
+    torque('cover', torques.coverNm, engine.coverPattern),
+    torque('plug', torques.plugNm),
     line(
       'screw',
-      'Screw',
       adjuster,
       adjuster.threadMm === null
-        ? `pitch ${adjuster.pitchMm} mm${adjuster.pitchAssumed ? ', assumed' : ''}`
+        ? say('spec-says.pitch', { pitchMm: adjuster.pitchMm, assumed: adjuster.pitchAssumed })
         : threadText(adjuster),
-      `${adjuster.head}, ${adjuster.kind === 'valve-end' ? 'at the valve' : adjuster.kind === 'pushrod-end' ? 'at the push-rod' : 'pivot nut'}${adjuster.rockerRatio === 1 ? '' : `, rocker ratio ${adjuster.rockerRatio}`}`,
+      say('spec-says.screw', { head: adjuster.head, kind: adjuster.kind, rockerRatio: adjuster.rockerRatio }),
     ),
     line(
       'shim',
-      'Shims',
       shim,
-      shim ? `${shim.diameterMm} mm across` : '',
-      shim ? `in steps of ${shim.stepMm} mm` : '',
+      shim ? say('spec-says.across', { diameterMm: shim.diameterMm }) : '',
+      shim ? say('spec-says.steps', { stepMm: shim.stepMm }) : '',
     ),
     line(
       'cylinders',
-      'Cylinders',
       [engine.cylinders, engine.valves, engine.layout],
       firingIntervalName(engine) || `${engine.cylinders.length}`,
-      `${engine.valves.length} valves, ${engine.layout}`,
+      say('spec-says.valves', { count: engine.valves.length, layout: engine.layout }),
     ),
-    line('crank', 'Bore, stroke', [engine.boreMm, engine.strokeMm], `${engine.boreMm ?? '?'} × ${engine.strokeMm} mm`),
-    { ...line('rod', 'Rod', engine.rodMm, engine.rodMm === null ? '' : `${engine.rodMm} mm`), unit: 'mm' },
+    line('crank', [engine.boreMm, engine.strokeMm], `${engine.boreMm ?? '?'} × ${engine.strokeMm} mm`),
+    { ...line('rod', engine.rodMm, engine.rodMm === null ? '' : `${engine.rodMm} mm`), unit: 'mm' },
     line(
       'cam',
-      'Cam',
       cam,
       cam
         ? `${cam.intakeOpensBeforeTdcDeg}/${cam.intakeClosesAfterBdcDeg}/${cam.exhaustOpensBeforeBdcDeg}/${cam.exhaustClosesAfterTdcDeg}`
         : '',
-      cam ? (cam.checkLiftMm === null ? 'at the seat' : `at ${cam.checkLiftMm} mm`) : '',
+      cam ? say('spec-says.check-lift', { liftMm: cam.checkLiftMm }) : '',
     ),
     line(
       'decompressor',
-      'Decompressor',
       decompressor,
       decompressor.kind === 'arc'
-        ? `holds ${decompressor.fromDeg}° to ${decompressor.toDeg}°`
+        ? say('spec-says.holds', { fromDeg: decompressor.fromDeg, toDeg: decompressor.toDeg })
         : decompressor.kind === 'none'
-          ? 'none'
-          : 'not known',
+          ? say('spec-says.none')
+          : say('spec-says.not-known'),
     ),
-    line(
-      'measured-at',
-      'Measured',
-      engine.measuredAt,
-      {
-        'not said': 'the source does not say where',
-        'top': 'at the top mark',
-        'past top': engine.measuredAt.kind === 'past top' ? `${engine.measuredAt.dropMm} mm past the top` : '',
-        'makers stops': 'at the maker’s stops',
-      }[engine.measuredAt.kind],
-    ),
+    line('measured-at', engine.measuredAt, say('spec-says.measured-at', { at: engine.measuredAt })),
     line(
       'marks',
-      'Marks',
       [engine.marks, engine.markWindow],
       engine.marks.map(m => `${m.letter} ${m.angleDeg}°`).join(', '),
       engine.markWindow,
     ),
-    line('signs', 'Cam signs', engine.camMarks, engine.camMarks.map(m => `${m.words}, ${m.angleDeg}°`).join('; ')),
-    line('stops', 'Maker’s stops', engine.makersStops, stopsText(engine).replaceAll('\n', '; ')),
+    line('signs', engine.camMarks, engine.camMarks.map(m => `${m.words}, ${m.angleDeg}°`).join('; ')),
+    line('stops', engine.makersStops, stopsText(engine).replaceAll('\n', '; ')),
     line(
       'turning',
-      'Turning',
       engine.turning,
-      `${runsWords(engine)}, seen from ${engine.turning.seenFrom}`,
-      `by ${engine.turning.means}`,
+      say('spec-says.turning', { clockwise: engine.turning.direction === 'clockwise', from: engine.turning.seenFrom }),
+      say('spec-says.turned-by', { means: engine.turning.means }),
     ),
-    line('strip', 'Comes off first', engine.stripDown, engine.stripDown.join(', ')),
-    line('gasket', 'Gasket', engine.gasket, engine.gasket),
-    line('pattern', 'Cover bolts', engine.coverPattern, engine.coverPattern),
-    line('tools', 'Tools', engine.tools, engine.tools),
-    line('gap', 'Plug gap', engine.plugGap, engine.plugGap),
+    line('strip', engine.stripDown, engine.stripDown.join(', ')),
+    line('gasket', engine.gasket, engine.gasket),
+    line('pattern', engine.coverPattern, engine.coverPattern),
+    line('tools', engine.tools, engine.tools),
+    line('gap', engine.plugGap, engine.plugGap),
     line(
       'interval',
-      'Check every',
       interval,
-      [
-        interval.use === null ? '' : `${interval.use} on the meter`,
-        interval.months === null ? '' : `${interval.months} months`,
-      ]
-        .filter(Boolean)
-        .join(' or ') + (interval.firstUse ? `, first after ${interval.firstUse}` : ''),
+      interval.use === null && interval.months === null && !interval.firstUse
+        ? ''
+        : say('spec-says.interval', { use: interval.use, months: interval.months, first: interval.firstUse ?? null }),
     ),
   ]
 }
 const figuresOf = (c: Clearance): unknown => ({ ...c, text: undefined, unit: undefined })
 
 /** How two clearances differ, to be read beside them: “0.02 mm looser”, or nothing where only the words do. */
-function clearanceNote(role: Role, before: Clearance, after: Clearance): string {
+function clearanceNote(before: Clearance, after: Clearance): Text {
   const mm = snapMm(targetOf(after) - targetOf(before))
-  if (mm !== 0) return `${formatLength(Math.abs(mm), 'mm')} mm ${mm > 0 ? 'looser' : 'tighter'}`
+  if (mm !== 0) return say('spec-note.moved', { mm: formatLength(Math.abs(mm), 'mm'), looser: mm > 0 })
   const width = (c: Clearance) => snapMm(spanOf(c).maxMm - spanOf(c).minMm)
-  return width(after) === width(before) ? '' : `the same middle, ${width(after) < width(before) ? 'narrower' : 'wider'}`
+  return width(after) === width(before) ? '' : say('spec-note.same-middle', { narrower: width(after) < width(before) })
 }
 
 /** Two specs line by line; lines that neither gives are left out. */
@@ -202,9 +205,13 @@ export function compareSpecs(before: Engine, after: Engine): Compared[] {
       change !== 'changed'
         ? ''
         : a.clearance && b.clearance
-          ? clearanceNote(a.id as Role, a.clearance, b.clearance)
+          ? clearanceNote(a.clearance, b.clearance)
           : typeof a.data === 'number' && typeof b.data === 'number'
-            ? `${Number(Math.abs(b.data - a.data).toFixed(3))} ${b.unit ?? ''} ${b.data > a.data ? 'more' : 'less'}`
+            ? say('spec-note.by', {
+                by: Number(Math.abs(b.data - a.data).toFixed(3)),
+                unit: b.unit ?? '',
+                more: b.data > a.data,
+              })
             : ''
     return [{ id: a.id, name: b.name, sub: b.sub || a.sub, change, before: a, after: b, note }]
   })

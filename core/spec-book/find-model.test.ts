@@ -24,7 +24,7 @@ const BOOK = [
   model('Hobbin', 'T16', 'HB-T16', { displacementCc: 614, kind: 'Tractor' }),
   model('Hobbin', 'T18', 'HB-T18'),
   model('Zéphrin', 'Minnow 125', 'ZM125-E'),
-  model('Karnok', 'Ridge 420', 'KR420-D'),
+  model('Karnok', 'Ridge 437', 'KR437-D'),
 ]
 const found = (text: string): string[] => {
   const query = readQuery(text)
@@ -55,10 +55,10 @@ describe('a model is found first by', () => {
     ['Zéphrin minow', 'Minnow 125'],
     ['sandlark 2015', 'Sandlark 125'],
     ['245cc', 'Sandlark 245'],
-    ['kr 420', 'Ridge 420'],
-    ['rigde 420', 'Ridge 420'],
+    ['kr 437', 'Ridge 437'],
+    ['rigde 437', 'Ridge 437'],
     ['tractor', 'T16'],
-    ['k', 'Ridge 420'],
+    ['k', 'Ridge 437'],
     ['mi', 'Minnow 125'],
   ])('“%s”', (text, first) => expect(found(text)[0]).toBe(first))
   it('what is nothing like any finds none', () => expect(found('qqwx 999')).toEqual([]))

@@ -1,22 +1,12 @@
-import { z } from 'zod'
+import { z } from '../zod'
+import { wrong } from '../wrong'
+import { optionalText, text } from '../text-field'
 
-const text = (most: number, what: string) =>
-  z
-    .string({ error: `Give ${what}.` })
-    .trim()
-    .min(1, { error: `Give ${what}.` })
-    .max(most, { error: `Keep ${what} under ${most} characters.` })
-const optional = (most: number) =>
-  z
-    .string()
-    .trim()
-    .max(most, { error: `Keep it under ${most} characters.` })
-    .default('')
 const year = z
-  .number({ error: 'A year has four digits.' })
-  .int({ error: 'A year has four digits.' })
-  .min(1900, { error: 'A year before 1900 cannot be right.' })
-  .max(2100, { error: 'A year after 2100 cannot be right.' })
+  .number({ error: wrong('wrong.a-year-has-four-digits') })
+  .int({ error: wrong('wrong.a-year-has-four-digits') })
+  .min(1900, { error: wrong('wrong.a-year-before-1900-cannot') })
+  .max(2100, { error: wrong('wrong.a-year-after-2100-cannot') })
   .nullable()
   .default(null)
 
@@ -27,18 +17,18 @@ export const identityParts = z.object({
     .trim()
     .toLowerCase()
     .regex(/^[a-z0-9][a-z0-9._-]{0,119}$/, {
-      error: 'A key has letters, digits, dots and dashes, such as sandlark-245.',
+      error: wrong('wrong.a-key-has-letters-digits'),
     })
     .optional(),
-  maker: text(60, 'the maker'),
-  model: text(60, 'the model'),
-  code: optional(40),
-  kind: optional(40),
-  family: optional(40),
+  maker: text(60, 'maker'),
+  model: text(60, 'model'),
+  code: optionalText(40),
+  kind: optionalText(40),
+  family: optionalText(40),
   displacementCc: z
-    .number({ error: 'Displacement is a number of cm³.' })
-    .positive({ error: 'Displacement must be more than zero.' })
-    .max(9999, { error: 'A displacement of more than 9,999 cm³ cannot be right.' })
+    .number({ error: wrong('wrong.displacement-is-a-number-of') })
+    .positive({ error: wrong('wrong.displacement-must-be-more-than') })
+    .max(9999, { error: wrong('wrong.a-displacement-of-more-than') })
     .nullable()
     .default(null),
   yearFrom: year,
@@ -46,7 +36,7 @@ export const identityParts = z.object({
 })
 export const yearsInOrder = (m: { yearFrom: number | null; yearTo: number | null }): boolean =>
   m.yearFrom === null || m.yearTo === null || m.yearFrom <= m.yearTo
-export const YEARS_WRONG = { path: ['yearTo'], error: 'The last year is before the first: look at both.' }
+export const YEARS_WRONG = { path: ['yearTo'], error: wrong('wrong.the-last-year-is-before') }
 export const identitySchema = identityParts.refine(yearsInOrder, YEARS_WRONG)
 export type Identity = z.infer<typeof identitySchema>
 

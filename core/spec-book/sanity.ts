@@ -12,6 +12,7 @@ import {
   withDecompressor,
 } from '../engine'
 import { spanOf, targetOf } from '../feeler'
+import { say, type Said, type Text } from '../said'
 import { planStops } from '../stops'
 import { formatLength, MM_PER_INCH, NEWTON_METRES, snapMm } from '../units'
 import type { SpecField } from './spec-form'
@@ -23,12 +24,11 @@ export interface Doubt {
   /** The same for the same doubt about the same figures: who has answered it once is not asked again. */
   id: string
   field: SpecField
-  says: string
-  readings: [string, string]
+  says: Said
+  readings: [Text, Text]
 }
 
 const plain = (value: number, digits = 4): string => String(Number(value.toFixed(digits)))
-const name = (role: Role): string => (role === 'intake' ? 'Intake' : 'Exhaust')
 const printed = (clearance: Clearance): string =>
   /[a-z"″]/i.test(clearance.text) ? clearance.text : `${clearance.text} ${clearance.unit}`
 
@@ -42,14 +42,9 @@ const figuresOf = (c: Clearance): number[] =>
   c.form === 'limits' ? [c.minMm, c.maxMm] : c.form === 'tolerance' ? [c.figureMm, c.toleranceMm] : [c.figureMm]
 
 /** Ratios that a slip makes: a decimal place, or one unit taken for the other. */
-const SLIPS: [number, string][] = [
-  [10, 'ten times'],
-  [25.4, '25.4 times, as when one unit is taken for the other'],
-  [100, 'a hundred times'],
-  [1000, 'a thousand times'],
-]
-const slipOf = (ratio: number): string | null =>
-  SLIPS.find(([times]) => Math.abs(ratio / times - 1) < 0.15)?.[1] ?? null
+const SLIPS = [10, 25.4, 100, 1000] as const
+export type Slip = (typeof SLIPS)[number]
+const slipOf = (ratio: number): Slip | null => SLIPS.find(times => Math.abs(ratio / times - 1) < 0.15) ?? null
 
 function unitsDiffer(role: Role, first: Clearance, second: Clearance): Doubt[] {
   const [a, b] = [figuresOf(first), figuresOf(second)]
@@ -63,7 +58,14 @@ function unitsDiffer(role: Role, first: Clearance, second: Clearance): Doubt[] {
     {
       id: `units:${role}:${first.text}:${second.text}`,
       field: role === 'intake' ? 'intakeAlso' : 'exhaustAlso',
-      says: `${name(role)}: the page gives two readings. ${printed(second)} is ${plain(y[off]!, 3)} mm, and the page says ${plain(x[off]!, 3)} mm${slip ? `: ${slip} the other` : `, ${plain(larger - smaller, 3)} mm apart, more than rounding does`}.`,
+      says: say('doubt.units', {
+        role,
+        other: printed(second),
+        otherMm: plain(y[off]!, 3),
+        mm: plain(x[off]!, 3),
+        slip,
+        apartMm: plain(larger - smaller, 3),
+      }),
       readings: [printed(first), printed(second)],
     },
   ]
@@ -72,14 +74,16 @@ function unitsDiffer(role: Role, first: Clearance, second: Clearance): Doubt[] {
 function outside(role: Role, clearance: Clearance, field: SpecField = role): Doubt[] {
   const { minMm, maxMm } = spanOf(clearance)
   const [mm, slip] = [maxMm, minMm].map(v => [v, unitSlip(v)] as const).find(([, s]) => s) ?? [0, null]
-  const meant = slip && /Was (.+?) meant/.exec(slip)?.[1]
   return slip
     ? [
         {
           id: `range:${field}:${role}:${clearance.text}`,
           field,
-          says: `${name(role)}: ${slip}`,
-          readings: [`${plain(mm)} mm`, meant ?? 'another figure'],
+          says: say('doubt.range', { role, slip }),
+          readings: [
+            `${plain(mm)} mm`,
+            slip.meant.length ? say('doubt.meant', { meant: slip.meant }) : say('doubt.another-figure'),
+          ],
         },
       ]
     : []
@@ -87,7 +91,10 @@ function outside(role: Role, clearance: Clearance, field: SpecField = role): Dou
 
 function betweenRoles(clearance: Engine['clearance']): Doubt[] {
   const [intake, exhaust] = [targetOf(clearance.intake), targetOf(clearance.exhaust)]
-  const readings: [string, string] = [`intake ${printed(clearance.intake)}`, `exhaust ${printed(clearance.exhaust)}`]
+  const readings: Doubt['readings'] = [
+    say('doubt.figure-of', { role: 'intake', figure: printed(clearance.intake) }),
+    say('doubt.figure-of', { role: 'exhaust', figure: printed(clearance.exhaust) }),
+  ]
   const ratio = Math.max(intake, exhaust) / Math.min(intake, exhaust)
   const slip = slipOf(ratio)
   const id = `${clearance.intake.text}:${clearance.exhaust.text}`
@@ -96,7 +103,7 @@ function betweenRoles(clearance: Engine['clearance']): Doubt[] {
       {
         id: `tenfold:${id}`,
         field: 'exhaust',
-        says: `One is ${slip} the other. A slip of the decimal point, or as printed?`,
+        says: say('doubt.tenfold', { slip }),
         readings,
       },
     ]
@@ -105,7 +112,7 @@ function betweenRoles(clearance: Engine['clearance']): Doubt[] {
         {
           id: `tighter:${id}`,
           field: 'exhaust',
-          says: 'The exhaust is set tighter than the intake. Exhausts run hotter, so the other way round is usual. Exchanged, or as printed?',
+          says: say('doubt.tighter'),
           readings,
         },
       ]
@@ -123,13 +130,13 @@ function bothTenfold({ intake, exhaust }: Engine['clearance']): Doubt[] {
       ? 10
       : 0
   if (times === 0) return []
-  const meant = figures.map(mm => plain(mm * times, 3)).join(' and ')
+  const both = (by: number) => say('doubt.both-mm', { mm: figures.map(mm => plain(mm * by, 3)) })
   return [
     {
       id: `both:${intake.text}:${exhaust.text}`,
       field: 'intake',
-      says: `Both figures are ${times < 1 ? 'wide' : 'close'} for a small engine. Was ${meant} mm meant?`,
-      readings: [`${figures.map(mm => plain(mm, 3)).join(' and ')} mm`, `${meant} mm`],
+      says: say('doubt.both', { wide: times < 1, meantMm: figures.map(mm => plain(mm * times, 3)) }),
+      readings: [both(1), both(times)],
     },
   ]
 }
@@ -162,14 +169,14 @@ function torques({ torques, adjuster, valves }: Engine): Doubt[] {
   const { threadMm, pitchMm } = adjuster
   const nut =
     threadMm === null
-      ? { ...USUAL_NM.locknut, of: 'a locknut' }
-      : { ...threadTorques({ threadMm, pitchMm }), of: `a ${threadText({ threadMm, pitchMm })} nut` }
+      ? { ...USUAL_NM.locknut, thread: null }
+      : { ...threadTorques({ threadMm, pitchMm }), thread: threadText({ threadMm, pitchMm }) }
   const asked = [
     ['locknut', valves.some(v => v.adjuster === 'screw') ? torques.locknutNm : null, nut],
-    ['cover', torques.coverNm, { ...USUAL_NM.cover, of: 'a cover bolt' }],
-    ['plug', torques.plugNm, { ...USUAL_NM.plug, of: 'a spark plug' }],
+    ['cover', torques.coverNm, { ...USUAL_NM.cover, thread: null }],
+    ['plug', torques.plugNm, { ...USUAL_NM.plug, thread: null }],
   ] as const
-  return asked.flatMap(([field, nm, { leastNm, mostNm, of }]) => {
+  return asked.flatMap(([field, nm, { leastNm, mostNm, thread }]) => {
     if (nm === null || (nm >= leastNm && nm <= mostNm)) return []
     const meant = [
       [nm / 10, `${plain(nm / 10)} N·m`],
@@ -182,8 +189,15 @@ function torques({ torques, adjuster, valves }: Engine): Doubt[] {
       {
         id: `torque:${field}:${nm}:${threadMm ?? ''}`,
         field,
-        readings: [`${plain(nm)} N·m`, fits[0] ?? 'another figure'] as [string, string],
-        says: `${plain(nm)} N·m is ${nm > mostNm ? `more than ${of} takes: ${plain(mostNm, 0)} N·m at most` : `less than ${of} needs: ${plain(leastNm, 1)} N·m at least`}.${fits.length ? ` Was ${fits.join(', or ')} meant?` : ''}`,
+        readings: [`${plain(nm)} N·m`, fits[0] ?? say('doubt.another-figure')] as Doubt['readings'],
+        says: say('doubt.torque', {
+          of: field,
+          thread,
+          nm: plain(nm),
+          most: nm > mostNm ? plain(mostNm, 0) : null,
+          least: plain(leastNm, 1),
+          meant: [...fits],
+        }),
       },
     ]
   })
@@ -193,36 +207,30 @@ function openAtStops(engine: Engine): Doubt[] {
   if (engine.cam === null) return []
   const flagged = engine.makersStops.length
     ? planStops(withDecompressor(engine, null), 'maker').stops.flatMap(stop =>
-        stop.flagged.map(id => ({ id, deg: stop.crankDeg, where: 'the maker’s stop' })),
+        stop.flagged.map(id => ({ id, deg: stop.crankDeg, makers: true })),
       )
     : engine.valves.flatMap(valve => {
         const top = firingAngle(engine, valve.cylinderId)
         return (closedArcs(engine, false)[valve.id] ?? []).some(arc => spareInArc(arc, top).beforeDeg >= 0)
           ? []
-          : [{ id: valve.id, deg: top, where: 'compression top' }]
+          : [{ id: valve.id, deg: top, makers: false }]
       })
-  return flagged.map(({ id, deg, where }) => {
+  return flagged.map(({ id, deg, makers }) => {
     const valve = valveById(engine, id)
     return {
       id: `open:${id}:${deg}:${JSON.stringify(engine.cam)}`,
       field: engine.makersStops.length ? 'stops' : valve.role === 'intake' ? 'ic' : 'ec',
-      says: `By the cam figures the ${valve.name.toLowerCase()} is not shut at ${where}, ${plain(deg)}°. One of the two is a slip, or a decompressor holds it.`,
-      readings: [
-        `${where} at ${plain(deg)}° measures the ${valve.name.toLowerCase()}`,
-        `the cam figures hold it open there`,
-      ],
+      says: say('doubt.open', { valve: valve.name, deg: plain(deg), makers }),
+      readings: [say('doubt.open.measures', { valve: valve.name, deg: plain(deg), makers }), say('doubt.open.holds')],
     } satisfies Doubt
   })
 }
-
-const listedNames = (names: string[]): string =>
-  names.length < 2 ? names.join('') : `${names.slice(0, -1).join(', ')} and ${names.at(-1)}`
 
 /** A maker's list that leaves a valve out, or that nothing can be held against. */
 function makersList({ makersStops, valves, cam }: Engine): Doubt[] {
   if (makersStops.length === 0) return []
   const named = new Set(makersStops.flatMap(s => s.valveIds))
-  const left = valves.filter(v => !named.has(v.id)).map(v => v.name.toLowerCase())
+  const left = valves.filter(v => !named.has(v.id)).map(v => v.name)
   const id = makersStops.map(s => `${s.crankDeg}=${s.valveIds.join('+')}`).join()
   return [
     ...(left.length
@@ -230,8 +238,8 @@ function makersList({ makersStops, valves, cam }: Engine): Doubt[] {
           {
             id: `left-out:${id}`,
             field: 'stops' as const,
-            says: `The list of stops names no place for the ${listedNames(left)}. Left out when it was typed, or not listed by the maker?`,
-            readings: ['a stop wants another valve', 'the maker lists none'] as [string, string],
+            says: say('doubt.left-out', { valves: left }),
+            readings: [say('doubt.left-out.stop'), say('doubt.left-out.none')] as Doubt['readings'],
           },
         ]
       : []),
@@ -240,8 +248,8 @@ function makersList({ makersStops, valves, cam }: Engine): Doubt[] {
           {
             id: `unchecked:${id}`,
             field: 'stops' as const,
-            says: 'Without cam timing nothing checks this list: a valve that is listed at the wrong stop would be set wide open. Is each line as printed?',
-            readings: ['each line was read twice', 'cam timing can be given too'] as [string, string],
+            says: say('doubt.unchecked'),
+            readings: [say('doubt.unchecked.read'), say('doubt.unchecked.cam')] as Doubt['readings'],
           },
         ]
       : []),
@@ -264,8 +272,16 @@ function firing({ cylinders }: Engine): Doubt[] {
           {
             id: `firing:${cylinder.name}:${cylinder.firingAngleDeg}`,
             field: 'cylinders' as const,
-            says: `${cylinder.name} would fire ${plain(near)}° from ${before.name}.${meant < 720 ? ` Was ${plain(meant)}° meant?` : ''} Angles are of the cycle of 720°.`,
-            readings: [`${plain(cylinder.firingAngleDeg)}°`, meant < 720 ? `${plain(meant)}°` : 'another angle'],
+            says: say('doubt.firing', {
+              cylinder: cylinder.name,
+              before: before.name,
+              deg: plain(near),
+              meantDeg: meant < 720 ? plain(meant) : null,
+            }),
+            readings: [
+              `${plain(cylinder.firingAngleDeg)}°`,
+              meant < 720 ? `${plain(meant)}°` : say('doubt.another-angle'),
+            ],
           },
         ]
   })
@@ -278,11 +294,14 @@ function exchangedTiming({ cam }: Engine): Doubt[] {
   if (!cam) return []
   const { intakeOpensBeforeTdcDeg: io, intakeClosesAfterBdcDeg: ic } = cam
   const { exhaustOpensBeforeBdcDeg: eo, exhaustClosesAfterTdcDeg: ec } = cam
-  const doubt = (field: 'io' | 'eo', which: string, opens: number, closes: number): Doubt => ({
+  const doubt = (field: 'io' | 'eo', role: Role, opens: number, closes: number): Doubt => ({
     id: `exchanged:${field}:${opens}:${closes}`,
     field,
-    says: `The ${which} opens at ${plain(opens)}° and closes at ${plain(closes)}°: the other way round is usual. Exchanged, or as printed?`,
-    readings: [`opens ${plain(opens)}°, closes ${plain(closes)}°`, `opens ${plain(closes)}°, closes ${plain(opens)}°`],
+    says: say('doubt.exchanged', { role, opens: plain(opens), closes: plain(closes) }),
+    readings: [
+      say('doubt.timing', { opens: plain(opens), closes: plain(closes) }),
+      say('doubt.timing', { opens: plain(closes), closes: plain(opens) }),
+    ],
   })
   return [...(io > ic ? [doubt('io', 'intake', io, ic)] : []), ...(ec > eo ? [doubt('eo', 'exhaust', eo, ec)] : [])]
 }
@@ -294,8 +313,8 @@ function hydraulic({ valves }: Engine): Doubt[] {
         {
           id: 'hydraulic',
           field: 'intakeBy' as const,
-          says: 'No valve has an adjuster, and clearances are given. Hydraulic lifters are not set by blade: is this the right engine, or is there a screw or a shim?',
-          readings: ['nothing can be set: measured only', 'a screw or a shim'],
+          says: say('doubt.hydraulic'),
+          readings: [say('doubt.hydraulic.measured'), say('doubt.hydraulic.screw')],
         },
       ]
     : []
@@ -317,7 +336,12 @@ export function doubtsOf(engine: Engine): Doubt[] {
           {
             id: `wide:${role}:${c.text}`,
             field: role,
-            says: `${name(role)}: a field ${formatLength(c.toleranceMm * 2, 'mm')} mm wide about ${formatLength(c.figureMm, 'mm')} mm is wider than the figure. Was ± ${plain(c.toleranceMm / 10)} meant?`,
+            says: say('doubt.wide', {
+              role,
+              widthMm: formatLength(c.toleranceMm * 2, 'mm'),
+              figureMm: formatLength(c.figureMm, 'mm'),
+              meantMm: plain(c.toleranceMm / 10),
+            }),
             readings: [`± ${plain(c.toleranceMm)} mm`, `± ${plain(c.toleranceMm / 10)} mm`],
           },
         ]

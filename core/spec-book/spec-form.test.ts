@@ -4,6 +4,7 @@ import * as twins from '../../server/demo/models/twins'
 import { engineOf } from '../../tests/support/builders'
 import { fourOf, fourValveSingle, twinOf } from '../../tests/support/engines'
 import { emptySpec, readSpec, type SpecText, writeSpec } from './index'
+import { tellEnglish } from '../../words'
 
 const demo = [...Object.values(singles), ...Object.values(twins)].map(m => [`${m.maker} ${m.model}`, m.engine] as const)
 const engines = [
@@ -90,7 +91,7 @@ describe('what cannot be is said at its field, with what to type', () => {
   ] as [Partial<SpecText>, string, RegExp][])('%o', (changes, field, words) => {
     const { engine, wrong } = readSpec(plain(changes))
     expect(engine).toBeNull()
-    expect(wrong[field as keyof SpecText]).toMatch(words)
+    expect(tellEnglish(wrong[field as keyof SpecText] ?? '')).toMatch(words)
   })
   it('a decimal comma is a decimal comma in lists too', () =>
     expect(readSpec(plain({ marks: 'T 0, F 346,5', markWindow: 'a', stroke: '57,8' })).engine).toMatchObject({

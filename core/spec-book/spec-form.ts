@@ -1,6 +1,8 @@
 import { parseThread, threadText } from '../adjuster'
 import { type Engine, engineParts, engineSchema, ROLES, type Valve } from '../engine'
-import type { LengthUnit } from '../units'
+import { say, type Text } from '../said'
+import { type LengthUnit, numberOf, numberProblem } from '../units'
+import { heard } from '../wrong'
 import {
   camMarksText,
   cylindersText,
@@ -73,6 +75,8 @@ export const SPEC_DEFAULTS = {
 }
 export type SpecField = keyof typeof SPEC_DEFAULTS
 export type SpecText = Record<SpecField, string>
+/** What is wrong, by field. */
+export type SpecWrong = Partial<Record<SpecField, Text>>
 export const SPEC_FIELDS = Object.keys(SPEC_DEFAULTS) as SpecField[]
 export const emptySpec = (): SpecText => ({ ...SPEC_DEFAULTS })
 
@@ -156,8 +160,6 @@ export function fieldAt(path: PropertyKey[]): SpecField {
   )
 }
 
-const numberOr = (text: string, other: number | null): number | null =>
-  text === '' ? other : Number(text.replace(',', '.'))
 const figure = (value: number | null | undefined): string =>
   value === null || value === undefined ? '' : String(value)
 
@@ -187,24 +189,23 @@ function valvesOf(cylinders: Engine['cylinders'], text: SpecText): Engine['valve
 const CAM_FIELDS = ['io', 'ic', 'eo', 'ec'] as const
 
 /** Engine data as the fields say it, unjudged, with what could not be read by field. */
-function candidate(text: SpecText, exact: Exact): { data: Record<string, unknown>; wrong: Partial<SpecText> } {
-  const wrong: Partial<SpecText> = {}
+function candidate(text: SpecText, exact: Exact): { data: Record<string, unknown>; wrong: SpecWrong } {
+  const wrong: SpecWrong = {}
   const attempt = <T>(field: SpecField, work: () => T): T | undefined => {
     try {
       return work()
     } catch (error) {
-      wrong[field] = error instanceof Error ? error.message : 'That isn’t valid. Check the unit and type it again.'
+      wrong[field] = error instanceof Error ? heard(error.message) : say('common.that-isnt-valid-check-the-unit')
       return undefined
     }
   }
   const number = (field: SpecField, other: number | null = null): number | null => {
-    const value = numberOr(text[field], other)
-    if (value === null || Number.isFinite(value)) return value
-    wrong[field] = `“${text[field]}” is not a number.`
-    return null
+    const problem = numberProblem(text[field])
+    if (problem) wrong[field] = problem
+    return problem ? null : (numberOf(text[field]) ?? other)
   }
   const unit = text.unit as LengthUnit
-  if (!['mm', 'thou', 'in'].includes(unit)) wrong.unit = `“${text.unit}” is no unit of a clearance. Use mm, thou or in.`
+  if (!['mm', 'thou', 'in'].includes(unit)) wrong.unit = say('figure.not-a-unit', { typed: text.unit })
   const clearance = (field: SpecField) =>
     text[field] === '' && field.endsWith('Also')
       ? null
@@ -306,10 +307,7 @@ function standing(text: SpecText, exact: Exact): Exact {
  * @param exact what an export wrote beside the fields; a part of it stands only while its fields are as they were
  * @returns the engine data, or by field what is wrong and what to type instead
  */
-export function readSpec(
-  given: Partial<SpecText>,
-  exact: Exact = {},
-): { engine: Engine | null; wrong: Partial<SpecText> } {
+export function readSpec(given: Partial<SpecText>, exact: Exact = {}): { engine: Engine | null; wrong: SpecWrong } {
   const text = Object.fromEntries(
     SPEC_FIELDS.map(f => [f, (given[f] ?? '').trim() || (f === 'cylinders' ? '' : SPEC_DEFAULTS[f])]),
   ) as SpecText
@@ -319,7 +317,7 @@ export function readSpec(
   for (const key of Object.keys(kept) as (keyof Engine)[])
     for (const field of FIELDS_OF[key]) Reflect.deleteProperty(wrong, field)
   const parsed = engineSchema.safeParse({ ...data, ...kept })
-  for (const issue of parsed.error?.issues ?? []) wrong[fieldAt(issue.path)] ??= issue.message
+  for (const issue of parsed.error?.issues ?? []) wrong[fieldAt(issue.path)] ??= heard(issue.message)
   return { engine: parsed.success && Object.keys(wrong).length === 0 ? parsed.data : null, wrong }
 }
 

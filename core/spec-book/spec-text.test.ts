@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { parseClearance, parseMarks, parseStops } from './index'
+import { refusalOf } from '../../words/refusal'
 
 describe('a clearance as it is typed', () => {
   it.each([
@@ -26,7 +27,7 @@ describe('marks as they are typed', () => {
       { letter: 'A', angleDeg: 330, kind: 'advance' },
     ]))
   it('none is none', () => expect(parseMarks(' ')).toEqual([]))
-  it('says how to type one', () => expect(() => parseMarks('T')).toThrow(/letter and degrees/))
+  it('says how to type one', () => expect(refusalOf(() => parseMarks('T'))).toMatch(/letter and degrees/))
 })
 
 describe('a maker’s stops as they are typed', () => {
@@ -62,8 +63,10 @@ describe('a maker’s stops as they are typed', () => {
   it.each([
     ['+270 P: left intake', /Give the first line its own degrees/],
     ['P: left intake', /degrees, place, colon/],
-    ['14 Z: left intake', /no place of this engine/],
-    ['14 top Rear: left intake', /no cylinder here/],
-    ['14 P: middle intake', /no valve here/],
-  ])('refuses “%s” and says how', (text, words) => expect(() => parseStops(text, twin, valves)).toThrow(words))
+    ['14 Z: left intake', /not a place on this engine/],
+    ['14 top Rear: left intake', /not a cylinder here/],
+    ['14 P: middle intake', /not a valve here/],
+  ])('refuses “%s” and says how', (text, words) =>
+    expect(refusalOf(() => parseStops(text, twin, valves))).toMatch(words),
+  )
 })

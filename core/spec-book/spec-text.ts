@@ -1,5 +1,6 @@
 import { type Clearance, type Engine, type Mark, type Place, signedWay, wrap, type Valve } from '../engine'
 import { FigureError, type LengthUnit, parseLength } from '../units'
+import { say } from '../said'
 
 /**
  * One clearance as it is typed: “0.08–0.12”, “0.08–0.14 (0.10)”, “0.16 ± 0.03”, “4 thou”. @throws FigureError with what
@@ -45,11 +46,7 @@ export const parseOtherFigures = (text: string, unit: LengthUnit): Engine['other
     .filter(Boolean)
     .map(line => {
       const match = /^(intake|exhaust)\s*:?\s*([^;]+);\s*(.+)$/i.exec(line)
-      if (!match)
-        throw new FigureError(
-          line,
-          'cannot be read. Type valve, figure, semicolon, source, such as exhaust 0.13–0.17; Bulletin 4.',
-        )
+      if (!match) throw new FigureError(line, say('figure.cannot-be-read-type-valve'))
       return {
         role: match[1]!.toLowerCase() as Valve['role'],
         clearance: parseClearance(match[2]!, unit),
@@ -65,9 +62,9 @@ const parts = (text: string, at: RegExp): string[] =>
     .map(part => part.trim())
     .filter(Boolean)
 /** Words and an angle at their end: “T L 180”. */
-function wordsAndAngle(part: string, example: string): { words: string; deg: number } {
+function wordsAndAngle(part: string, example: 'mark' | 'cylinder' | 'sign'): { words: string; deg: number } {
   const match = /^(.+?)\s+(-?\d+(?:[.,]\d+)?)°?$/.exec(part)
-  if (!match) throw new FigureError(part, `cannot be read. Type it such as ${example}.`)
+  if (!match) throw new FigureError(part, say('figure.cannot-be-read', { example }))
   return { words: match[1]!, deg: Number(match[2]!.replace(',', '.')) }
 }
 
@@ -76,25 +73,24 @@ const kindOf = (letter: string): Mark['kind'] =>
 /** Marks as typed: “T L 0, F 346, T R 180”. F fires; A and a double line are advance marks; all else is top. */
 export const parseMarks = (text: string): Mark[] =>
   parts(text, BETWEEN).map(part => {
-    const { words: letter, deg: angleDeg } = wordsAndAngle(part, 'letter and degrees: T 0, F 346')
+    const { words: letter, deg: angleDeg } = wordsAndAngle(part, 'mark')
     return { letter, angleDeg, kind: kindOf(letter) }
   })
 
 /** Cylinders as typed, each with its firing angle: “Left 0, Right 360”. */
 export const parseCylinders = (text: string): Engine['cylinders'] =>
   parts(text, BETWEEN).map((part, i) => {
-    const { words: name, deg: firingAngleDeg } = wordsAndAngle(part, 'name and firing angle: Left 0, Right 360')
+    const { words: name, deg: firingAngleDeg } = wordsAndAngle(part, 'cylinder')
     return { id: `cylinder-${i + 1}`, name, firingAngleDeg }
   })
 
 /** Cam signs as typed, a line each: how it looks when right, and the angle. */
 export const parseCamMarks = (text: string): Engine['camMarks'] =>
   parts(text, /[;\n]/).map(part => {
-    const { words, deg: angleDeg } = wordsAndAngle(part, 'words and degrees: the two dots face each other 0')
+    const { words, deg: angleDeg } = wordsAndAngle(part, 'sign')
     return { words, angleDeg }
   })
 
-const PLACE_HELP = 'a mark’s letter, “top Left”, “rod 6 mm Left” or “sign 1”'
 function parsePlace(text: string, engine: Pick<Engine, 'cylinders' | 'marks'>, deg: number): Place {
   const away = (markIndex: number) => Math.abs(signedWay(engine.marks[markIndex]!.angleDeg, deg, 360))
   const nearest = [...engine.marks.keys()]
@@ -106,10 +102,7 @@ function parsePlace(text: string, engine: Pick<Engine, 'cylinders' | 'marks'>, d
       c => c.name.toLowerCase() === (name ?? engine.cylinders[0]?.name ?? '').toLowerCase(),
     )
     if (!found)
-      throw new FigureError(
-        name ?? '',
-        `is no cylinder here. They are: ${engine.cylinders.map(c => c.name).join(', ')}.`,
-      )
+      throw new FigureError(name ?? '', say('figure.no-cylinder', { names: engine.cylinders.map(c => c.name) }))
     return found.id
   }
   const top = /^top(?:\s+(.+))?$/i.exec(text)
@@ -118,7 +111,7 @@ function parsePlace(text: string, engine: Pick<Engine, 'cylinders' | 'marks'>, d
   if (rod) return { kind: 'rod-drop', dropMm: Number(rod[1]!.replace(',', '.')), cylinderId: cylinder(rod[2]) }
   const sign = /^sign\s+(\d)$/i.exec(text)
   if (sign) return { kind: 'cam-mark', camMarkIndex: Number(sign[1]) - 1 }
-  throw new FigureError(text, `is no place of this engine. Give ${PLACE_HELP}.`)
+  throw new FigureError(text, say('figure.no-place'))
 }
 
 /** A line of the maker’s stops: degrees, or how far on from the line before; place; valves. */
@@ -137,16 +130,11 @@ export function parseStops(
   let beforeDeg: number | null = null
   return parts(text, /\n/).map(line => {
     const match = STOP_LINE.exec(line)
-    if (!match)
-      throw new FigureError(
-        line,
-        'cannot be read. Type degrees, place, colon, valves, such as 14 P: left intake, left exhaust.',
-      )
+    if (!match) throw new FigureError(line, say('figure.cannot-be-read-type-degrees'))
     const [, plus, figures, on, place, names] = match
     const deg = Number(figures!.replace(',', '.'))
     const further = plus !== undefined || on !== undefined
-    if (further && beforeDeg === null)
-      throw new FigureError(line, 'counts on from a line before it. Give the first line its own degrees.')
+    if (further && beforeDeg === null) throw new FigureError(line, say('figure.counts-on-from-a-line'))
     const crankDeg = further ? wrap(beforeDeg! + deg) : deg
     beforeDeg = crankDeg
     return {
@@ -155,10 +143,7 @@ export function parseStops(
       valveIds: parts(names!, /,/).map(name => {
         const valve = valves.find(v => v.name.toLowerCase() === name.toLowerCase())
         if (!valve)
-          throw new FigureError(
-            name,
-            `is no valve here. They are: ${valves.map(v => v.name.toLowerCase()).join(', ')}.`,
-          )
+          throw new FigureError(name, say('figure.no-valve', { names: valves.map(v => v.name.toLowerCase()) }))
         return valve.id
       }),
     }

@@ -3,7 +3,9 @@ import { unit } from 'mathjs'
 import UnitMath from 'unitmath'
 import { describe, expect, it } from 'vitest'
 import { newtonMetres } from '../units'
-import { adapterSchema, scaleWords, torqueOn, type Wrench, wrenchSchema, wrenchSetting } from './index'
+import { adapterSchema, scaleWords, torqueOn, type Wrench, wrenchSchema } from './index'
+import { wrenchSetting } from '../../tests/support/told'
+import { refusal } from '../../words/refusal'
 
 const wrench = (changes: Partial<Wrench> = {}): Wrench => ({
   name: 'Small click',
@@ -83,13 +85,13 @@ describe('what to set the wrench to', () => {
     expect(scaleWords(wrench({ unit: 'lbf·in' }))).toBe('44–221 lbf·in')
   })
   it.each([
-    [{ leastNm: 30 }, /over its beginning/],
+    [{ leastNm: 30 }, /over the lowest/],
     [{ lengthMm: 18 }, /50 mm long or more/],
     [{ calibrationDue: 'soon' }, /year-month-day/],
-    [{ mostNm: 5000 }, /look at the unit/],
+    [{ mostNm: 5000 }, /Check the unit/],
     [{ name: ' ' }, /Give it a name/],
   ])('refuses the wrench %j', (changes, words) =>
-    expect(wrenchSchema.safeParse({ ...wrench(), ...changes }).error?.issues[0]?.message).toMatch(words),
+    expect(refusal(wrenchSchema.safeParse({ ...wrench(), ...changes }).error?.issues[0]?.message)).toMatch(words),
   )
   it('refuses an adapter of no length', () => expect(adapterSchema.safeParse(crowfoot(0, 0)).success).toBe(false))
 })

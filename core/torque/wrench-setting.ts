@@ -1,11 +1,13 @@
-import { z } from 'zod'
-import { formatTorque, NEWTON_METRES, newtonMetres, type TorqueUnit } from '../units'
+import { z } from '../zod'
+import { say, type Said } from '../said'
+import { wrong } from '../wrong'
+import { NEWTON_METRES, newtonMetres, type TorqueUnit } from '../units'
 
 const name = z
-  .string({ error: 'Give it a name.' })
+  .string({ error: wrong('wrong.give-it-a-name') })
   .trim()
-  .min(1, { error: 'Give it a name.' })
-  .max(60, { error: 'Keep the name under 60 characters.' })
+  .min(1, { error: wrong('wrong.give-it-a-name') })
+  .max(60, { error: wrong('wrong.keep-the-name-under-60') })
 export const TORQUE_UNITS = Object.keys(NEWTON_METRES) as [TorqueUnit, ...TorqueUnit[]]
 
 /**
@@ -15,21 +17,21 @@ export const TORQUE_UNITS = Object.keys(NEWTON_METRES) as [TorqueUnit, ...Torque
 export const wrenchSchema = z
   .object({
     name,
-    unit: z.enum(TORQUE_UNITS, { error: 'Say what its scale shows.' }),
+    unit: z.enum(TORQUE_UNITS, { error: wrong('wrong.say-what-its-scale-shows') }),
     leastNm: z
-      .number({ error: 'Give the least torque of its scale.' })
-      .positive({ error: 'The least torque must be over zero.' })
+      .number({ error: wrong('wrong.give-the-least-torque-of') })
+      .positive({ error: wrong('wrong.the-least-torque-must-be') })
       .max(500),
     mostNm: z
-      .number({ error: 'Give the most torque of its scale.' })
-      .max(2000, { error: 'A wrench of more than 2000 N·m is not for these nuts: look at the unit.' }),
+      .number({ error: wrong('wrong.give-the-most-torque-of') })
+      .max(2000, { error: wrong('wrong.a-wrench-of-more-than') }),
     lengthMm: z
-      .number({ error: 'Give the length from the square drive to the middle of the grip, in mm.' })
-      .min(50, { error: 'A wrench is 50 mm long or more, from square drive to the middle of the grip.' })
-      .max(1500, { error: 'A wrench is 1500 mm long at most: look at the unit.' }),
-    calibrationDue: z.iso.date({ error: 'Give the date as year-month-day.' }).nullable(),
+      .number({ error: wrong('wrong.give-the-length-from-the') })
+      .min(50, { error: wrong('wrong.a-wrench-is-50-mm') })
+      .max(1500, { error: wrong('wrong.a-wrench-is-1500-mm') }),
+    calibrationDue: z.iso.date({ error: wrong('wrong.give-the-date-as-year') }).nullable(),
   })
-  .refine(w => w.mostNm > w.leastNm, { path: ['mostNm'], error: 'The scale’s end must be over its beginning.' })
+  .refine(w => w.mostNm > w.leastNm, { path: ['mostNm'], error: wrong('wrong.the-scales-end-must-be') })
 export type Wrench = z.infer<typeof wrenchSchema>
 
 /**
@@ -39,21 +41,24 @@ export type Wrench = z.infer<typeof wrenchSchema>
 export const adapterSchema = z.object({
   name,
   lengthMm: z
-    .number({ error: 'Give its length from square drive to nut, in mm.' })
-    .min(1, { error: 'An adapter is 1 mm long or more.' })
-    .max(400, { error: 'An adapter is 400 mm long at most: look at the unit.' }),
+    .number({ error: wrong('wrong.give-its-length-from-square') })
+    .min(1, { error: wrong('wrong.an-adapter-is-1-mm') })
+    .max(400, { error: wrong('wrong.an-adapter-is-400-mm') }),
   angleDeg: z
-    .number({ error: 'Give its angle in degrees.' })
-    .min(0, { error: 'The angle is 0 to 180 degrees.' })
-    .max(180, { error: 'The angle is 0 to 180 degrees.' }),
+    .number({ error: wrong('wrong.give-its-angle-in-degrees') })
+    .min(0, { error: wrong('wrong.the-angle-is-0-to') })
+    .max(180, { error: wrong('wrong.the-angle-is-0-to') }),
 })
 export type Adapter = z.infer<typeof adapterSchema>
+
+/** What can be wrong with using a wrench for a torque. */
+export type WrenchDoubt = 'range' | 'calibration' | 'adapter'
 
 export interface WrenchSetting {
   /** What the wrench is set to. N·m. */
   settingNm: number
   /** What is wrong with using this wrench: the kind, and in words what to do. */
-  doubts: { kind: 'range' | 'calibration' | 'adapter'; words: string }[]
+  doubts: { kind: WrenchDoubt; words: Said }[]
 }
 
 /**
@@ -72,15 +77,23 @@ export function wrenchSetting(torqueNm: number, wrench: Wrench, adapter: Adapter
   if (wrench.lengthMm + arm <= 0)
     doubts.push({
       kind: 'adapter',
-      words: `${adapter!.name} turned back is longer than ${wrench.name}. Turn it to 90° or straight on.`,
+      words: say('wrench.too-long', { adapter: adapter!.name, wrench: wrench.name }),
     })
   else if (settingNm < wrench.leastNm || settingNm > wrench.mostNm)
     doubts.push({
       kind: 'range',
-      words: `${formatTorque(settingNm)} is ${settingNm < wrench.leastNm ? 'under' : 'over'} the scale of ${wrench.name}, ${scaleWords(wrench)}. Take another wrench.`,
+      words: say('wrench.off-scale', {
+        settingNm,
+        under: settingNm < wrench.leastNm,
+        wrench: wrench.name,
+        scale: scaleWords(wrench),
+      }),
     })
   if (wrench.calibrationDue !== null && wrench.calibrationDue < today)
-    doubts.push({ kind: 'calibration', words: `${wrench.name} was due for calibration on ${wrench.calibrationDue}.` })
+    doubts.push({
+      kind: 'calibration',
+      words: say('wrench.out-of-date', { wrench: wrench.name, date: wrench.calibrationDue }),
+    })
   return { settingNm, doubts }
 }
 

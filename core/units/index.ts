@@ -1,6 +1,7 @@
 export * from './errors'
 export * from './length'
 export * from './meter'
+export * from './number'
 export * from './temperature'
 export * from './torque'
 export * from './locale'

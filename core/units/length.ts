@@ -1,4 +1,5 @@
 import { FigureError } from './errors'
+import { say } from '../said'
 
 /**
  * Every length in the core is a number of millimetres that lies on a grid of 0.1 µm.
@@ -58,14 +59,14 @@ const LENGTH = /^([+-]?)(\d+(?:[.,]\d*)?|[.,]\d+)\s*([a-z"″]*)\.?$/i
 export function parseLength(text: string, bareUnit: LengthUnit = 'mm'): ParsedLength {
   const trimmed = text.trim()
   const match = LENGTH.exec(trimmed)
-  if (!match) throw new FigureError(text, 'is not a length. Type a figure such as 0.10, 4 thou or .004 in.')
+  if (!match) throw new FigureError(text, say('figure.is-not-a-length-type'))
   const [, sign, digits = '', word = ''] = match
   const unit = word === '' ? bareUnit : UNIT_WORDS[word.toLowerCase()]
-  if (!unit) throw new FigureError(text, `has the unit “${word}”, which is not known here. Use mm, thou or in.`)
-  if (sign === '-') throw new FigureError(text, 'is below zero. A length here is zero or more.')
+  if (!unit) throw new FigureError(text, say('figure.unknown-unit', { unit: word }))
+  if (sign === '-') throw new FigureError(text, say('figure.is-below-zero-a-length'))
   const value = Number(digits.replace(',', '.'))
   const mm = unit === 'mm' ? snapMm(value) : unit === 'thou' ? mmFromThou(value) : snapMm(value * MM_PER_INCH)
-  if (mm > 1000) throw new FigureError(text, 'is over a metre. Look at the unit.')
+  if (mm > 1000) throw new FigureError(text, say('figure.is-over-a-metre-look'))
   return { mm, text: trimmed, unit }
 }
 

@@ -4,6 +4,8 @@ import { describe, expect, it } from 'vitest'
 import {
   fahrenheit,
   FigureError,
+  numberProblem,
+  readNumber,
   formatLength,
   formatMeter,
   formatTorque,
@@ -14,6 +16,8 @@ import {
   snapMm,
   thouFromMm,
 } from './index'
+import { tellEnglish } from '../../words'
+import { refusalOf } from '../../words/refusal'
 
 describe('lengths', () => {
   it('adds blades exactly, where floating point does not', () => {
@@ -61,7 +65,8 @@ describe('lengths', () => {
     },
   )
 
-  it('says which unit is not known', () => expect(() => parseLength('0.1 cm')).toThrow(/cm.*Use mm, thou or in/))
+  it('says which unit is not known', () =>
+    expect(refusalOf(() => parseLength('0.1 cm'))).toMatch(/cm.*Use mm, thou or in/))
   it('shows a third place only where two would lie', () => {
     expect([0.1, 0.135, 0.1016].map(v => formatLength(v, 'mm'))).toEqual(['0.10', '0.135', '0.102'])
     expect(formatLength(0.1, 'thou')).toBe('3.9')
@@ -94,4 +99,31 @@ describe('torque and temperature', () => {
   )
   it('35 °C is 95 °F', () => expect(fahrenheit(35)).toBe(95))
   it('writes a meter with its unit', () => expect(formatMeter(14260, 'km')).toBe('14,260 km'))
+})
+
+describe('numbers as people of several countries type them', () => {
+  it.each([
+    ['12', 12],
+    ['12,5', 12.5],
+    ['12.5', 12.5],
+    ['.5', 0.5],
+    ['14 060', 14060],
+    ['14,060.5', 14060.5],
+    ['14.060,5', 14060.5],
+    ['1,234,567', 1234567],
+    ['0,125', 0.125],
+    ['1234,125', 1234.125],
+  ])('“%s” is %d', (text, value) => expect(readNumber(text)).toEqual({ kind: 'number', value }))
+  it.each([
+    ['1,500', [1500, 1.5]],
+    ['14.060', [14060, 14.06]],
+  ])('“%s” may be either, and is asked about', (text, values) => {
+    expect(readNumber(text)).toEqual({ kind: 'either', values })
+    expect(tellEnglish(numberProblem(text)!)).toBe(
+      `“${text}” can mean ${values[0]} or ${values[1]}. Type ${values[0]} or ${values[1]}.`,
+    )
+  })
+  it.each(['', 'ten', '1,2,3', '1.2,3,4', '12,', '--1', '1,50,000'])('“%s” is no number', text =>
+    expect(readNumber(text).kind).toBe('none'),
+  )
 })

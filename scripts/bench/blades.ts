@@ -5,7 +5,7 @@ import {
   type Feel,
   FEELS,
   judge,
-  OUT_READING_WIDTH_MM,
+  knownEnough,
   type Stack,
   stacks,
   targetOf,
@@ -60,11 +60,7 @@ const mean = (clearance: Clearance, used: (gap: number) => number): number => {
 function done(made: Trial[], choices: Stack[], clearance: Clearance): boolean {
   const { verdict, reading } = judge(made, clearance)
   const narrower = choices.some(c => c.totalMm > reading.loMm && (reading.hiMm === null || c.totalMm < reading.hiMm))
-  return (
-    verdict === 'in' ||
-    !narrower ||
-    (verdict !== 'unproved' && reading.hiMm !== null && snapMm(reading.hiMm - reading.loMm) <= OUT_READING_WIDTH_MM)
-  )
+  return verdict === 'in' || !narrower || (verdict !== 'unproved' && knownEnough(reading))
 }
 
 /** What many do: from the thinnest blade up until one is refused. */

@@ -58,7 +58,7 @@ export async function benchMemory(): Promise<void> {
     ines.personId,
   ])
   const found = (await ines.get<{ rows: { id: number; model: string }[] }>('/api/models?limit=50')).body.rows
-  const twins = ['Duet 390', 'Switch 470', 'Fallow V22'].map(name => found.find(m => m.model === name)!.id)
+  const twins = ['Duet 405', 'Switch 470', 'Fallow V22'].map(name => found.find(m => m.model === name)!.id)
   const get = async (path: string) => {
     const { status } = await ines.get(path)
     if (status !== 200) throw new Error(`${path} answered ${status}`)

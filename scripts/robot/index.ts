@@ -3,7 +3,7 @@ import { availableParallelism } from 'node:os'
 import { fileURLToPath } from 'node:url'
 import { parseArgs } from 'node:util'
 import { Worker } from 'node:worker_threads'
-import { drawEngine, PRACTICE_ENGINES } from '../../core/practice'
+import { drawEngine, PRACTICE_ENGINES, practiceEngineAbout } from '../../core/practice'
 import {
   addRun,
   emptyTally,
@@ -14,6 +14,7 @@ import {
   runRobot,
   type Tally,
 } from '../../evaluation'
+import { tellEnglish } from '../../words'
 import { failuresTable, featureTable, kindTable, summary, type Pass, wideSummary } from '../../evaluation/report'
 
 const { values: given } = parseArgs({
@@ -49,7 +50,7 @@ function tellOne(seed: number, wrongShare: number): void {
   }
   const { kind, virtual } = drawEngine(seed, given.kind)
   console.log(
-    `Seed ${seed}: ${kind.name}, ${kind.about}. Crank at ${virtual.crankDeg.toFixed(0)}°, gaps ${Object.entries(
+    `Seed ${seed}: ${kind.name}, ${tellEnglish(practiceEngineAbout(kind))}. Crank at ${virtual.crankDeg.toFixed(0)}°, gaps ${Object.entries(
       virtual.gapMm,
     )
       .map(([id, mm]) => `${id} ${mm.toFixed(3)}`)

@@ -194,14 +194,14 @@ function watchDatabase(data, secrets, server) {
     failures = Date.now() - since > STEADY_MS ? 0 : failures + 1
     const pauseMs = failures === 0 ? 0 : Math.min(500 * 2 ** failures, LONGEST_PAUSE_MS)
     console.error(
-      `wembric  MariaDB has ended (log: ${join(data, 'mariadb.log')}). It is started again${pauseMs ? ` in ${pauseMs / 1000} s` : ''}.`,
+      `wembric  MariaDB stopped (log: ${join(data, 'mariadb.log')}). Starting it again${pauseMs ? ` in ${pauseMs / 1000} s` : ''}.`,
     )
     await pause(pauseMs)
     if (stopped) return
     since = Date.now()
     server.pid = launch(data, join(data, 'mariadb'), server.port, secrets).pid
     if (await answers(server.port, secrets.app, 240, () => isRunning(server.pid)))
-      console.error('wembric  MariaDB is back.')
+      console.error('wembric  MariaDB is running again.')
     later(LOOK_EVERY_MS)
   }
   later(LOOK_EVERY_MS)
@@ -225,7 +225,7 @@ function ensureFolder(data) {
       ENOSPC: 'the disk is full',
     }[error.code]
     throw new StopWithWords(
-      `the data folder ${data} cannot be used: ${why ?? error.message}. Make it writable, or name another: WEMBRIC_DATA=/path npm start`,
+      `the data folder ${data} cannot be used: ${why ?? error.message}. Make it writable, or use another folder: WEMBRIC_DATA=/path npm start`,
     )
   }
 }
@@ -250,7 +250,7 @@ export async function startDatabase(data) {
     pid = launch(data, files, port, secrets).pid
     if (!(await answers(port, secrets.app, 240)))
       throw new StopWithWords(
-        `MariaDB did not come up within a minute. Its last words (${join(data, 'mariadb.log')}):\n${lastWords(data)}`,
+        `MariaDB did not start within a minute. The end of its log (${join(data, 'mariadb.log')}):\n${lastWords(data)}`,
       )
   }
   const server = { pid, port }

@@ -17,7 +17,7 @@ function readAddress(text, name = 'WEMBRIC_DB_URL') {
     !address.username
   )
     throw new StopWithWords(
-      `${name} is not the address of a database: protocol, user, host or database is missing. ${WHERE}`,
+      `${name} is not a database address: the protocol, user, host or database is missing. ${WHERE}`,
     )
   return {
     host: address.hostname,
@@ -29,11 +29,12 @@ function readAddress(text, name = 'WEMBRIC_DB_URL') {
 }
 
 const REFUSALS = {
-  ECONNREFUSED: ({ host, port }) => `nobody listens at ${host}:${port}. Start that MariaDB, or look at host and port`,
-  ENOTFOUND: ({ host }) => `there is no host “${host}”. Look at the name`,
-  ETIMEDOUT: ({ host, port }) => `${host}:${port} does not answer. Look at host, port and firewall`,
+  ECONNREFUSED: ({ host, port }) =>
+    `nothing is listening at ${host}:${port}. Start that MariaDB, or check the host and port`,
+  ENOTFOUND: ({ host }) => `there is no host “${host}”. Check the name`,
+  ETIMEDOUT: ({ host, port }) => `${host}:${port} does not answer. Check the host, the port and the firewall`,
   ER_ACCESS_DENIED_ERROR: ({ user }) =>
-    `“${user}” may not sign in there with this password. Look at both, and from where the account may come`,
+    `“${user}” can’t sign in there with this password. Check both, and which addresses the account may connect from`,
   ER_DBACCESS_DENIED_ERROR: ({ user, database }) =>
     `“${user}” has no rights on “${database}”. Grant them: GRANT ALL ON ${database}.* TO ${user}`,
   ER_BAD_DB_ERROR: ({ database }) =>
@@ -60,18 +61,18 @@ export async function checkDatabase(text, name = 'WEMBRIC_DB_URL') {
     const found = /^(?:5\.5\.5-)?(\d+)\.(\d+)/.exec(version).slice(1).map(Number)
     if (!/mariadb/i.test(version))
       throw new StopWithWords(
-        `the database of ${name} is not MariaDB (${version}). Wembric wants MariaDB ${LEAST_VERSION.join('.')} or later.`,
+        `the database of ${name} is not MariaDB (${version}). Wembric needs MariaDB ${LEAST_VERSION.join('.')} or later.`,
       )
     if (found[0] < LEAST_VERSION[0] || (found[0] === LEAST_VERSION[0] && found[1] < LEAST_VERSION[1]))
       throw new StopWithWords(
-        `the MariaDB of ${name} is ${version}, which is too old. Bring it to ${LEAST_VERSION.join('.')} or later.`,
+        `the MariaDB of ${name} is ${version}, which is too old. Update it to ${LEAST_VERSION.join('.')} or later.`,
       )
     const [[{ letters }]] = await connection.query(
       'SELECT DEFAULT_CHARACTER_SET_NAME AS letters FROM information_schema.SCHEMATA WHERE SCHEMA_NAME = DATABASE()',
     )
     if (letters !== 'utf8mb4')
       throw new StopWithWords(
-        `the database “${settings.database}” keeps ${letters} letters. Change that before it is used: ALTER DATABASE ${settings.database} CHARACTER SET utf8mb4 COLLATE utf8mb4_unicode_ci`,
+        `the database “${settings.database}” stores text as ${letters}. Change that first: ALTER DATABASE ${settings.database} CHARACTER SET utf8mb4 COLLATE utf8mb4_unicode_ci`,
       )
   } finally {
     connection.destroy()

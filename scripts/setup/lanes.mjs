@@ -6,6 +6,7 @@ const seconds = from => Math.round((Date.now() - from) / 1000)
 /** A command whose output is kept until it has ended, so that two that run at once do not mix. */
 function quietly(name, args, { cwd, env, signal }) {
   return new Promise((resolve, reject) => {
+    if (signal.aborted) return reject(new StopWithWords('not begun: another part has failed.'))
     const child = spawn(name, args, { cwd, env, stdio: ['ignore', 'pipe', 'pipe'] })
     const end = () => child.kill('SIGTERM')
     signal.addEventListener('abort', end, { once: true })
@@ -22,7 +23,8 @@ function quietly(name, args, { cwd, env, signal }) {
 }
 
 /**
- * Runs lanes of parts beside one another, each lane's parts in order. The first part that fails ends all.
+ * Runs lanes of parts beside one another, each lane's parts in order; a lane that is through takes the last part that
+ * another has not begun. The first part that fails ends all.
  * @param lanes lists of `{ name, work }`; work is given a function that runs a program and keeps its output together
  * @returns how many parts were run
  */
@@ -39,15 +41,17 @@ export async function runLanes(lanes, { cwd, env }) {
     count++
     say(`${name} passed, ${seconds(from)} s`)
   }
-  const runLane = async parts => {
+  const waiting = lanes.map(parts => [...parts])
+  const nextFor = own => own.shift() ?? waiting.find(parts => parts.length > 0)?.pop()
+  const runLane = async own => {
     try {
-      for (const part of parts) await runPart(part)
+      for (let part = nextFor(own); part; part = nextFor(own)) await runPart(part)
     } catch (error) {
       stop.abort()
       throw error
     }
   }
-  const ended = await Promise.allSettled(lanes.map(runLane))
+  const ended = await Promise.allSettled(waiting.map(runLane))
   const failed = ended.find(e => e.status === 'rejected')
   if (failed) throw failed.reason
   return count

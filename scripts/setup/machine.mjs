@@ -6,7 +6,7 @@ import { say, StopWithWords } from './say.mjs'
 const PACKAGES = {
   'mariadbd': 'mariadb-server',
   'mariadb-install-db': 'mariadb-server',
-  'chromium': 'chromium',
+  'chromium-headless-shell': 'chromium-headless-shell',
   'pdftotext': 'poppler-utils',
 }
 const LEAST_FREE_BYTES = 500e6
@@ -17,7 +17,7 @@ export async function ensurePrograms(names) {
   if (missing.length === 0) return
   const install = `apt-get install -y --no-install-recommends ${missing.join(' ')}`
   if (process.getuid?.() !== 0 || !exists('apt-get'))
-    throw new StopWithWords(`${missing.join(' and ')} must be installed. Type: sudo ${install}`)
+    throw new StopWithWords(`${missing.join(' and ')} must be installed first. Type: sudo ${install}`)
   say(`installing ${missing.join(', ')} …`)
   const env = { ...process.env, DEBIAN_FRONTEND: 'noninteractive' }
   const quiet = { env, stdio: ['ignore', 'ignore', 'inherit'] }
@@ -34,6 +34,6 @@ export function ensureRoom(wanted, leastBytes = LEAST_FREE_BYTES) {
   const { bavail, bsize } = statfsSync(folder)
   if (bavail * bsize < leastBytes)
     throw new StopWithWords(
-      `only ${Math.round((bavail * bsize) / 1e6)} MB are free at ${folder}, and 500 MB are wanted. Make room, then start again.`,
+      `only ${Math.round((bavail * bsize) / 1e6)} MB are free at ${folder}; 500 MB are needed. Free some space, then start again.`,
     )
 }

@@ -1,3 +1,6 @@
+/** The last line of a start: whoever starts the server waits for it. */
+export const STARTED = 'Ctrl-C stops it'
+
 /** A line of progress, and an end with words that say what to do. */
 export const say = text => console.log(`wembric  ${text}`)
 

@@ -3,7 +3,7 @@ import { readFileSync } from 'node:fs'
 import { join } from 'node:path'
 import { secretsOf } from './database.mjs'
 import { freePort } from './ports.mjs'
-import { StopWithWords } from './say.mjs'
+import { STARTED, StopWithWords } from './say.mjs'
 
 /** Runs our own start script as a process of its own, and waits until it says that it is open. */
 export async function startServer({ root, data, port, args = [], env: more = {} }) {
@@ -19,7 +19,7 @@ export async function startServer({ root, data, port, args = [], env: more = {} 
   const ready = new Promise((resolve, reject) => {
     const listen = chunk => {
       said += chunk
-      if (said.includes('stop with Ctrl-C')) resolve()
+      if (said.includes(STARTED)) resolve()
     }
     child.stdout.on('data', listen)
     child.stderr.on('data', listen)

@@ -2,6 +2,7 @@ import type { Clearance, Engine } from '../../core/engine'
 import { doubtsOf } from '../../core/spec-book'
 import { DUET } from './models/twins'
 import { HEDGEROW } from './models/singles'
+import type { RevisionRow } from '../../shared/spec-book'
 
 interface DemoRevision {
   daysAgo: number
@@ -32,7 +33,7 @@ export const SPEC_HISTORY = new Map<object, DemoRevision[]>([
         reason: 'First entry',
         engine: {
           ...duet,
-          source: 'Vossel workshop manual D390, 1st printing, p. 2-11',
+          source: 'Vossel workshop manual D405, 1st printing, p. 2-11',
           sourceDate: '2021-02-18',
           clearance: { ...duet.clearance, exhaust: limits(0.06, 0.1, '0.06–0.10') },
           torques: { ...duet.torques, plugNm: 15 },
@@ -55,7 +56,7 @@ export const SPEC_HISTORY = new Map<object, DemoRevision[]>([
         by: 'tam',
         approved: true,
         reason: 'Second printing: plug torque',
-        engine: { ...duet, alsoPrinted: { intake: null, exhaust: limits(0.1016, 0.1524, '.004–.006', 'in') } },
+        engine: { ...duet, alsoPrinted: { intake: null, exhaust: limits(0.1067, 0.1499, '.0042–.0059', 'in') } },
       },
     ],
   ],
@@ -82,5 +83,5 @@ export const SPEC_HISTORY = new Map<object, DemoRevision[]>([
 ])
 
 /** What the author of a revision answered about its odd figures: all of them, as printed. */
-export const answersTo = (engine: Engine): { id: string; says: string }[] =>
+export const answersTo = (engine: Engine): RevisionRow['answered'] =>
   doubtsOf(engine).map(({ id, says }) => ({ id, says }))

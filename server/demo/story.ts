@@ -143,9 +143,9 @@ export const MACHINES = [
   },
   {
     key: 'duet',
-    name: 'Duet 390, cream',
+    name: 'Duet 405, cream',
     tag: 'M-0108',
-    plate: 'SL 390 C',
+    plate: 'SL 405 C',
     owner: 2,
     model: DUET,
     meterUnit: 'km' as const,
@@ -179,7 +179,7 @@ export const MACHINES = [
   },
   {
     key: 'ridge',
-    name: 'Ridge 420, farm',
+    name: 'Ridge 437, farm',
     tag: 'M-0112',
     serial: 'RG420-1180',
     owner: 0,

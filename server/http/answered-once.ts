@@ -1,14 +1,16 @@
 import { createHash } from 'node:crypto'
 import { getHeader, type H3Event } from 'h3'
-import { z } from 'zod'
+import { z } from '../../core/zod'
 import { askedBy, type Asked } from '../database/asked-once'
 import { isDuplicateOf } from '../database/errors'
 import { askedBefore, keepAnswer, noteAsked } from '../repositories/asked-once'
 import { pool } from '../database/pool'
 import { Problem } from '../problem'
 import type { SignedIn } from './session'
+import { say } from '../../core/said'
+import { wrong } from '../../core/wrong'
 
-const idSchema = z.uuid({ error: 'The id of a request is a UUID. Reload the page and try again.' })
+const idSchema = z.uuid({ error: wrong('wrong.the-id-of-a-request') })
 const hashOf = (event: H3Event, person: SignedIn, body: unknown): string =>
   createHash('sha256')
     .update(JSON.stringify([event.method, event.path, person.id, body ?? null]))
@@ -16,9 +18,8 @@ const hashOf = (event: H3Event, person: SignedIn, body: unknown): string =>
 
 /** The answer that was given before; one that was lost is said to be, for what was asked has been made. */
 function again(known: { requestHash: string; answer: string | null }, requestHash: string): unknown {
-  if (known.requestHash !== requestHash)
-    throw new Problem('id-reused', 'Another request has this id already. Reload the page and try again.')
-  if (known.answer === null) throw new Problem('saved-already', 'This was saved before. Reload the page to see it.')
+  if (known.requestHash !== requestHash) throw new Problem('id-reused', say('refused.another-request-has-this-id'))
+  if (known.answer === null) throw new Problem('saved-already', say('refused.this-was-saved-before-reload'))
   return JSON.parse(known.answer)
 }
 

@@ -1,14 +1,16 @@
 import { defineEventHandler, getHeader, type H3Event, setResponseHeader } from 'h3'
 import { pool } from '../database/pool'
 import type { Pool } from '../database/query'
+import type { Said } from '../../core/said'
 import type { SignedIn } from '../services/people'
 import type { WholeFile } from '../services/whole-file'
 import { Problem } from '../problem'
+import { inLanguage } from '../words'
 import { sendProblem } from './send-problem'
 import { currentPerson } from './session'
 
 /** The body as bytes, up to a limit: no more of it is taken into memory. */
-export async function readBytes(event: H3Event, most: number, tooMuch: string): Promise<Buffer> {
+export async function readBytes(event: H3Event, most: number, tooMuch: Said): Promise<Buffer> {
   if (Number(getHeader(event, 'content-length') ?? 0) > most) throw new Problem('too-much', tooMuch)
   const pieces: Buffer[] = []
   let length = 0
@@ -22,15 +24,17 @@ export async function readBytes(event: H3Event, most: number, tooMuch: string): 
 
 async function send(event: H3Event, work: () => Promise<WholeFile>): Promise<unknown> {
   setResponseHeader(event, 'cache-control', 'no-store')
-  try {
-    const { type, bytes, name, keepSeconds } = await work()
-    setResponseHeader(event, 'content-type', type)
-    if (name) setResponseHeader(event, 'content-disposition', `attachment; filename="${name}"`)
-    if (keepSeconds) setResponseHeader(event, 'cache-control', `private, max-age=${keepSeconds}, immutable`)
-    return bytes
-  } catch (error) {
-    return sendProblem(event, error)
-  }
+  return inLanguage(getHeader(event, 'accept-language'), async () => {
+    try {
+      const { type, bytes, name, keepSeconds } = await work()
+      setResponseHeader(event, 'content-type', type)
+      if (name) setResponseHeader(event, 'content-disposition', `attachment; filename="${name}"`)
+      if (keepSeconds) setResponseHeader(event, 'cache-control', `private, max-age=${keepSeconds}, immutable`)
+      return bytes
+    } catch (error) {
+      return sendProblem(event, error)
+    }
+  })
 }
 
 /** A route of a signed-in person that answers with a file. */

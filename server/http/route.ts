@@ -8,7 +8,8 @@ import {
   type H3Event,
 } from 'h3'
 import { Readable } from 'node:stream'
-import { z, type ZodType } from 'zod'
+import type { ZodType } from 'zod'
+import { z } from '../../core/zod'
 import { API, type ApiKey, type BodyTaken, type Done, type QueryTaken, type ResponseOf } from '../../shared/api'
 import type { PersonRole } from '../../shared/responses'
 import { shopForToken } from '../services/api-tokens'
@@ -17,7 +18,9 @@ import type { Pool } from '../database/query'
 import { currentPerson, type SignedIn } from './session'
 import { answeredOnce } from './answered-once'
 import { Problem } from '../problem'
+import { inLanguage } from '../words'
 import { sendProblem } from './send-problem'
+import { say } from '../../core/said'
 
 /** More than any answer or spec needs. */
 const MOST_BYTES = 256 * 1024
@@ -25,29 +28,27 @@ const MOST_BYTES = 256 * 1024
 async function readJson(event: H3Event): Promise<unknown> {
   const type = getHeader(event, 'content-type')?.split(';')[0]?.trim().toLowerCase()
   if (type !== 'application/json' && !type?.endsWith('+json'))
-    throw new Problem(
-      'not-json',
-      'The message must be JSON (content-type: application/json). Reload the page and try again.',
-    )
+    throw new Problem('not-json', say('refused.the-message-must-be-json'))
   if (Number(getHeader(event, 'content-length') ?? 0) > MOST_BYTES)
-    throw new Problem('too-much', 'That is too much in one message: 256 KB is the limit. Send less.')
+    throw new Problem('too-much', say('refused.that-is-too-much-in'))
   const raw = (await readRawBody(event, 'utf8')) ?? ''
-  if (raw.length > MOST_BYTES)
-    throw new Problem('too-much', 'That is too much in one message: 256 KB is the limit. Send less.')
+  if (raw.length > MOST_BYTES) throw new Problem('too-much', say('refused.that-is-too-much-in'))
   try {
     return JSON.parse(raw)
   } catch {
-    throw new Problem('not-readable', 'The message is not readable JSON. Reload the page and try again.')
+    throw new Problem('not-readable', say('refused.the-message-is-not-readable'))
   }
 }
 
 async function answer(event: H3Event, work: () => Promise<unknown>): Promise<unknown> {
   setResponseHeader(event, 'cache-control', 'no-store')
-  try {
-    return (await work()) ?? { ok: true }
-  } catch (error) {
-    return sendProblem(event, error)
-  }
+  return inLanguage(getHeader(event, 'accept-language'), async () => {
+    try {
+      return (await work()) ?? { ok: true }
+    } catch (error) {
+      return sendProblem(event, error)
+    }
+  })
 }
 
 /** What a route is given: the request, parsed by its line of the API; `id` is the number in its address. */
@@ -87,8 +88,7 @@ export const shopRoute = <K extends ApiKey>(
   defineEventHandler(event =>
     answer(event, async () => {
       const person = await currentPerson(event)
-      if (role === 'lead' && person.role !== 'lead')
-        throw new Problem('not-allowed', 'Only a lead may do that. Ask one to sign in.')
+      if (role === 'lead' && person.role !== 'lead') throw new Problem('not-allowed', say('refused.only-a-lead-may-do'))
       const given = await givenOf(event, key)
       return answeredOnce(event, person, given.body, () => work(Object.assign(given, { person })))
     }),
@@ -96,13 +96,13 @@ export const shopRoute = <K extends ApiKey>(
 
 /** Whatever is at no address of its own. */
 export const noRoute = defineEventHandler(event =>
-  answer(event, () => Promise.reject(new Problem('not-found', 'There is nothing at this address.'))),
+  answer(event, () => Promise.reject(new Problem('not-found', say('refused.there-is-nothing-at-this')))),
 )
 
 /** The number in the address. */
 export const idOf = (event: H3Event): number => {
   const parsed = z.coerce.number().int().positive().safeParse(getRouterParam(event, 'id'))
-  if (!parsed.success) throw new Problem('not-found', 'There is nothing at this address.')
+  if (!parsed.success) throw new Problem('not-found', say('refused.there-is-nothing-at-this'))
   return parsed.data
 }
 

@@ -5,6 +5,7 @@ import { pool } from '../database/pool'
 import { beginSession, personForSession, type SignedIn } from '../services/people'
 import { endSessionRow, SESSION_DAYS } from '../repositories/sessions'
 import { Problem } from '../problem'
+import { say } from '../../core/said'
 
 export type { SignedIn }
 
@@ -83,10 +84,6 @@ export async function endSession(event: H3Event): Promise<void> {
 export async function currentPerson(event: H3Event): Promise<SignedIn> {
   const { token } = await sessionData(event)
   const person = token ? await personForSession(pool(), hashed(token)) : null
-  if (!person)
-    throw new Problem(
-      'sign-in-first',
-      'Sign in first. Your answers are saved on this device and will be sent after that.',
-    )
+  if (!person) throw new Problem('sign-in-first', say('refused.sign-in-first-your-answers'))
   return person
 }

@@ -2,6 +2,7 @@ import { defineEventHandler, getHeader, setResponseHeaders } from 'h3'
 import { startedUp } from '../startup'
 import { Problem } from '../problem'
 import { sendProblem } from '../http/send-problem'
+import { say } from '../../core/said'
 
 /** A write must come from our own page: browsers say where a request comes from, and a foreign page cannot hide it. */
 function checkOrigin(origin: string | undefined, host: string | undefined, site: string | undefined): void {
@@ -9,8 +10,7 @@ function checkOrigin(origin: string | undefined, host: string | undefined, site:
   const foreign = origin
     ? !URL.canParse(origin) || new URL(origin).host !== host
     : site !== undefined && site !== 'same-origin' && site !== 'none'
-  if (foreign)
-    throw new Problem('foreign-site', 'This request comes from another site. Open Wembric itself and try again.')
+  if (foreign) throw new Problem('foreign-site', say('refused.this-request-comes-from-another'))
 }
 
 /** Before any API route: the database is up to date, and writes come from our own pages. */

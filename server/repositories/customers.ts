@@ -1,13 +1,15 @@
 import type { CustomerRow } from '../../shared/responses'
 import { change, type Db, many, maybeOne } from '../database/query'
+import type { Language } from '../../shared/languages'
 
 const SELECT = `
-  SELECT c.id, c.name, c.contact, c.email, (SELECT COUNT(*) FROM machines m WHERE m.shop_id = c.shop_id AND m.customer_id = c.id) AS machines
+  SELECT c.id, c.name, c.contact, c.email, c.language, (SELECT COUNT(*) FROM machines m WHERE m.shop_id = c.shop_id AND m.customer_id = c.id) AS machines
   FROM customers c`
 export interface CustomerGiven {
   name: string
   contact: string
   email?: string
+  language?: Language | null
 }
 
 export const customersOfShop = (db: Db, shopId: number): Promise<CustomerRow[]> =>
@@ -16,21 +18,33 @@ export const customerById = (db: Db, shopId: number, id: number): Promise<Custom
   maybeOne(db, `${SELECT} WHERE c.shop_id = ? AND c.id = ?`, [shopId, id])
 export const insertCustomer = async (db: Db, shopId: number, c: CustomerGiven): Promise<number> =>
   (
-    await change(db, 'INSERT INTO customers (shop_id, name, contact, email) VALUES (?, ?, ?, ?)', [
+    await change(db, 'INSERT INTO customers (shop_id, name, contact, email, language) VALUES (?, ?, ?, ?, ?)', [
       shopId,
       c.name,
       c.contact,
       c.email ?? '',
+      c.language ?? null,
     ])
   ).id
 export const updateCustomer = (db: Db, shopId: number, id: number, c: Required<CustomerGiven>) =>
-  change(db, 'UPDATE customers SET name = ?, contact = ?, email = ? WHERE shop_id = ? AND id = ?', [
+  change(db, 'UPDATE customers SET name = ?, contact = ?, email = ?, language = ? WHERE shop_id = ? AND id = ?', [
     c.name,
     c.contact,
     c.email,
+    c.language,
     shopId,
     id,
   ])
+/** The language that the owner of a machine is written in, or null. */
+export const ownersLanguage = async (db: Db, shopId: number, machineId: number): Promise<Language | null> =>
+  (
+    await maybeOne<{ language: Language | null }>(
+      db,
+      'SELECT c.language FROM machines m JOIN customers c ON c.shop_id = m.shop_id AND c.id = m.customer_id WHERE m.shop_id = ? AND m.id = ?',
+      [shopId, machineId],
+    )
+  )?.language ?? null
+
 export const deleteCustomer = (db: Db, shopId: number, id: number) =>
   change(db, 'DELETE FROM customers WHERE shop_id = ? AND id = ?', [shopId, id])
 

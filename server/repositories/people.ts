@@ -1,5 +1,6 @@
 import type { PersonRole, PersonRow } from '../../shared/responses'
 import { change, type Db, many, maybeOne } from '../database/query'
+import type { Language } from '../../shared/languages'
 
 export interface PersonRecord {
   id: number
@@ -50,6 +51,17 @@ export const setFavouriteSet = (db: Db, shopId: number, personId: number, bladeS
     shopId,
     personId,
   ])
+
+/** The language that a person chose, or null. */
+export const languageOf = async (db: Db, shopId: number, personId: number): Promise<Language | null> =>
+  (
+    await maybeOne<{ language: Language | null }>(db, 'SELECT language FROM people WHERE shop_id = ? AND id = ?', [
+      shopId,
+      personId,
+    ])
+  )?.language ?? null
+export const setLanguage = (db: Db, shopId: number, personId: number, language: Language) =>
+  change(db, 'UPDATE people SET language = ? WHERE shop_id = ? AND id = ?', [language, shopId, personId])
 
 export const setPasswordHash = (db: Db, shopId: number, personId: number, hash: string) =>
   change(db, 'UPDATE people SET password_hash = ? WHERE shop_id = ? AND id = ?', [hash, shopId, personId])

@@ -1,3 +1,4 @@
+import type { Language } from '../../shared/languages'
 import { change, type Db, many, maybeOne } from '../database/query'
 
 export const insertReminder = async (
@@ -49,5 +50,11 @@ export const endCalendarAddress = async (db: Db, shopId: number, id: number): Pr
     )
   ).affected === 1
 /** The shop that an address stands for; none for one that was ended. The secret itself is not kept. */
-export const shopOfCalendar = (db: Db, hash: string): Promise<{ shopId: number } | null> =>
-  maybeOne(db, 'SELECT shop_id AS shopId FROM calendar_addresses WHERE hash = ? AND ended_at IS NULL', [hash])
+/** Whose calendar an address is, and the language of who made the address. */
+export const shopOfCalendar = (db: Db, hash: string): Promise<{ shopId: number; language: Language | null } | null> =>
+  maybeOne(
+    db,
+    `SELECT a.shop_id AS shopId, p.language FROM calendar_addresses a
+     JOIN people p ON p.shop_id = a.shop_id AND p.id = a.made_by WHERE a.hash = ? AND a.ended_at IS NULL`,
+    [hash],
+  )

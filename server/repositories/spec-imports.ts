@@ -1,3 +1,4 @@
+import type { Text } from '../../core/said'
 import type { BookModel, RowNote } from '../../core/exchange'
 import type { ImportRow, ImportRowState, ImportSettings, ImportState } from '../../shared/spec-book'
 import { change, type Db, many, maybeOne, one } from '../database/query'
@@ -130,7 +131,7 @@ export interface RowContent {
   model: BookModel
   would: 'new' | 'changed' | 'same'
   answered: string[]
-  changes: string[]
+  changes: Text[]
 }
 export interface StoredRow {
   rowNo: number

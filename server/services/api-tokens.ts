@@ -6,6 +6,7 @@ import { modelByKey, modelsAfter } from '../repositories/models'
 import { notFound, Problem } from '../problem'
 import type { SignedIn } from './people'
 import { asBookModel } from './spec-export'
+import { say } from '../../core/said'
 
 const PREFIX = 'wembric_'
 const hashOf = (token: string): string => createHash('sha256').update(token).digest('hex')
@@ -17,17 +18,13 @@ export async function makeToken(db: Db, lead: SignedIn, name: string): Promise<{
   return { id: await insertToken(db, lead.shopId, { name, hash: hashOf(token), madeBy: lead.id }), token }
 }
 export async function endToken(db: Db, lead: SignedIn, id: number): Promise<void> {
-  if (!(await revokeToken(db, lead.shopId, id))) throw notFound('token that still holds')
+  if (!(await revokeToken(db, lead.shopId, id))) throw notFound('token')
 }
 /** The shop whose book a token opens. @throws Problem 401 */
 export async function shopForToken(db: Db, header: string | undefined): Promise<number> {
   const token = /^Bearer\s+(\S+)$/i.exec(header ?? '')?.[1]
   const found = token?.startsWith(PREFIX) ? await shopOfToken(db, hashOf(token)) : null
-  if (!found)
-    throw new Problem(
-      'wrong-token',
-      'Send a token that holds: “Authorization: Bearer wembric_…”. A lead of the shop makes one on the Shop page.',
-    )
+  if (!found) throw new Problem('wrong-token', say('refused.send-a-token-that-holds'))
   await markUsed(db, found.shopId, found.id)
   return found.shopId
 }
@@ -44,7 +41,7 @@ export async function publishedModels(
   after: string | undefined,
 ): Promise<{ models: PublishedModel[]; next: string | null }> {
   const last = after === undefined ? null : await modelByKey(db, shopId, after)
-  if (after !== undefined && !last) throw notFound('model to go on after')
+  if (after !== undefined && !last) throw notFound('model')
   const rows = await modelsAfter(db, shopId, last, PAGE + 1)
   return { models: rows.slice(0, PAGE).map(published), next: rows.length > PAGE ? rows[PAGE - 1]!.key : null }
 }

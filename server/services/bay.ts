@@ -1,4 +1,3 @@
-import { LOCALE } from '../../core/units'
 import { LRUCache } from 'lru-cache'
 import { planDay, type Turn, type Work } from '../../core/board'
 import { temperatureAt } from '../../core/cooling'
@@ -27,6 +26,7 @@ import { shopById, type ShopRow } from '../repositories/shops'
 import { startOfDay } from './days'
 import { heldBecause } from './board'
 import { littleRoom } from './health'
+import { locale, t, tell } from '../words'
 
 /** Tools of jobs looked at lately: an engine's tables need not be made anew for each look at the board. */
 const tools = new LRUCache<string, JobTools>({ max: 400 })
@@ -40,11 +40,11 @@ function toolsOf(shopId: number, job: JobRow): JobTools {
   return made
 }
 
-const cardWords = (next: NextThing): string => (next.waits ? 'Find where the crank is' : next.instruction)
+const cardWords = (next: NextThing): string => (next.waits ? t('card.find') : tell(next.instruction))
 
 const nextOfSigned = (tasks: StoredTask[]): string => {
-  const left = tasks.filter(t => !t.doneAt)
-  return left.length ? `Valves done; to do: ${left.map(t => t.name).join(', ')}` : 'Job sheet'
+  const left = tasks.filter(task => !task.doneAt)
+  return left.length ? t('card.to-do', { tasks: left.map(task => task.name) }) : t('card.sheet')
 }
 
 const CURVE_POINTS = 24
@@ -91,7 +91,7 @@ async function cardOf(
     people: [...state.people],
     complaint: pin.complaint,
     temperature: state.temperature && { celsius: state.temperature.celsius, limitC: pin.spec.engine.coldLimitC },
-    rested: state.rested ? `rested ${Number(state.rested.hours.toFixed(1))} h` : null,
+    rested: state.rested ? t('card.parked', { hours: Number(state.rested.hours.toFixed(1)) }) : null,
     cooling: coolingOf(view),
     assignedTo: job.assignedTo,
     place: job.place,
@@ -118,16 +118,13 @@ async function cardOf(
       state.status === 'closed'
         ? nextOfSigned(tasks)
         : state.status === 'abandoned'
-          ? 'Abandoned'
+          ? t('card.abandoned')
           : state.status === 'held'
-            ? 'On hold'
+            ? t('card.on-hold')
             : cardWords(nextThing(view)),
     closedAt: state.closedAt,
   }
 }
-
-const clock = (atMs: number, timeZone: string): string =>
-  new Date(atMs).toLocaleTimeString(LOCALE, { hour: 'numeric', minute: '2-digit', timeZone })
 
 /**
  * The day's work as `planDay` takes it: each open card's valves, and other tasks also of a signed one. What is on hold
@@ -136,7 +133,7 @@ const clock = (atMs: number, timeZone: string): string =>
 function worksOf(
   cards: readonly Card[],
   nowMs: number,
-  { timeZone, valveMinutes, taskMinutes }: Pick<ShopRow, 'timeZone' | 'valveMinutes' | 'taskMinutes'>,
+  { valveMinutes, taskMinutes }: Pick<ShopRow, 'valveMinutes' | 'taskMinutes'>,
 ): Work[] {
   return cards
     .filter(c => c.status === 'open' || c.status === 'closed')
@@ -151,20 +148,21 @@ function worksOf(
         minutes: valveMinutes,
         earliestMs: cold,
         after: null,
-        waitsFor: cold > nowMs ? `cold about ${clock(cold, timeZone)}` : '',
+        // when it will be cold stands on the card by itself
+        waitsFor: '',
       }
       return [
         ...(c.status === 'closed' ? [] : [valves]),
         ...c.tasks
-          .filter(t => !t.doneAt)
-          .map((t): Work => ({
-            id: `task ${t.id}`,
+          .filter(task => !task.doneAt)
+          .map((task): Work => ({
+            id: `task ${task.id}`,
             person,
             place: c.place,
             minutes: taskMinutes,
-            earliestMs: t.needs === 'cold' ? cold : nowMs,
-            after: t.needs === 'warm' ? valves.id : null,
-            waitsFor: t.needs === 'warm' && c.status !== 'closed' ? 'after the valves' : valves.waitsFor,
+            earliestMs: task.needs === 'cold' ? cold : nowMs,
+            after: task.needs === 'warm' ? valves.id : null,
+            waitsFor: task.needs === 'warm' && c.status !== 'closed' ? t('card.after-valves') : valves.waitsFor,
           })),
       ]
     })
@@ -215,10 +213,10 @@ export async function bayOf(db: Db, shopId: number, now: Date, role: PersonRole 
       ? {
           n: nth(turn),
           startMs: turn.startMs,
-          why: turn.filling ? `${crew.find(p => p.id === turn.person)?.name ?? 'Somebody'} is free` : turn.why,
+          why: turn.filling ? t('card.is-free', { name: crew.find(p => p.id === turn.person)?.name ?? '' }) : turn.why,
         }
       : null
-  const today = new Intl.DateTimeFormat(LOCALE, { timeZone, weekday: 'long', day: 'numeric', month: 'long' }).format(
+  const today = new Intl.DateTimeFormat(locale(), { timeZone, weekday: 'long', day: 'numeric', month: 'long' }).format(
     now,
   )
   return {

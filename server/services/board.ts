@@ -16,6 +16,8 @@ import { peopleOfShop } from '../repositories/people'
 import { notFound, Problem, unfit } from '../problem'
 import { tellBoard } from './live'
 import type { SignedIn } from './people'
+import { t } from '../words'
+import { say } from '../../core/said'
 
 const asRow = (task: StoredTask): TaskRow => ({ ...task, doneAt: task.doneAt?.toISOString() ?? null })
 
@@ -35,9 +37,9 @@ export async function placeJob(
     const job = await jobById(db, shopId, jobId)
     if (!job) throw notFound('job')
     if (job.status === 'closed' || job.status === 'abandoned')
-      throw new Problem('job-closed', 'This job is done and off the board.')
+      throw new Problem('job-closed', say('refused.this-job-is-done-and'))
     if (personId !== null && !(await peopleOfShop(db, shopId)).some(p => p.id === personId))
-      throw unfit('personId', 'Choose somebody of this shop’s crew.')
+      throw unfit('personId', say('refused.choose-somebody-of-this-shops'))
     const others = (await boardOf(db, shopId)).filter(p => p.jobId !== jobId)
     const index = beforeJobId === null ? -1 : others.findIndex(p => p.jobId === beforeJobId)
     const [previous, next] = index < 0 ? [others.at(-1), undefined] : [others[index - 1], others[index]]
@@ -66,9 +68,7 @@ export async function addTask(pool: Pool, { shopId }: SignedIn, jobId: number, r
 
 /** Why a task is held: what wants a warm engine waits until the valves are done. */
 export const heldBecause = (needs: TaskRow['needs'], jobStatus: string): string | null =>
-  needs === 'warm' && jobStatus !== 'closed' && jobStatus !== 'abandoned'
-    ? 'wait: valves first, while the engine is cold'
-    : null
+  needs === 'warm' && jobStatus !== 'closed' && jobStatus !== 'abandoned' ? t('card-tasks.valves-first') : null
 
 /** Ticks a task, or takes the tick back. One that is held wants a reason. */
 export async function tickTask(
@@ -82,11 +82,7 @@ export async function tickTask(
   if (!task) throw notFound('task')
   const job = (await jobById(pool, person.shopId, task.jobId))!
   const held = heldBecause(task.needs, job.status) !== null
-  if (done && held && !because)
-    throw new Problem(
-      'held',
-      `${task.name} wants a warm engine, and the valves of this machine are not done. Do the valves first, or say why not.`,
-    )
+  if (done && held && !because) throw new Problem('held', say('refused.held', { task: task.name }))
   await setTaskDone(pool, person.shopId, id, done ? { by: person.id, at: now, because: held ? because : '' } : null)
   await boardChanged(pool, person.shopId)
   return asRow((await taskById(pool, person.shopId, id))!)
@@ -94,7 +90,7 @@ export async function tickTask(
 export async function removeTask(pool: Pool, { shopId }: SignedIn, id: number): Promise<void> {
   const task = await taskById(pool, shopId, id)
   if (!task) throw notFound('task')
-  if (task.doneAt) throw new Problem('done-already', 'This is done already: untick it first.')
+  if (task.doneAt) throw new Problem('done-already', say('refused.this-is-done-already-untick'))
   await deleteTask(pool, shopId, id)
   await boardChanged(pool, shopId)
 }

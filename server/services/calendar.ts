@@ -1,3 +1,4 @@
+import { inTheirs, spoken, t } from '../words'
 import { createHash, randomBytes } from 'node:crypto'
 import ical, { ICalCalendarMethod } from 'ical-generator'
 import type { CalendarAddressRow } from '../../shared/machines'
@@ -21,8 +22,8 @@ export async function dueCalendar(db: Db, shopId: number, now: Date): Promise<Wh
   const { name } = await shopById(db, shopId)
   const { items } = await dueList(db, shopId, WEEKS, now)
   const calendar = ical({
-    name: `${name}: valve checks`,
-    prodId: { company: 'Wembric', product: 'due', language: 'EN' },
+    name: t('calendar.name', { shop: name }),
+    prodId: { company: 'Wembric', product: 'due', language: spoken().toUpperCase() },
     method: ICalCalendarMethod.PUBLISH,
     ttl: 4 * 3600,
   })
@@ -34,8 +35,8 @@ export async function dueCalendar(db: Db, shopId: number, now: Date): Promise<Wh
       start,
       end: new Date(start.getTime() + 86_400_000),
       allDay: true,
-      summary: `${item.name}: valve check`,
-      description: [`${item.owner}, tag ${item.tag}`, `${item.cause}: ${item.when}`, item.why].join('\n'),
+      summary: t('calendar.entry', { machine: item.name }),
+      description: [t('calendar.whose', item), `${item.cause}: ${item.when}`, item.why].join('\n'),
     })
   }
   return { type: 'text/calendar; charset=utf-8', bytes: calendar.toString(), name: 'wembric-due.ics' }
@@ -49,11 +50,15 @@ export async function makeAddress(db: Db, lead: SignedIn): Promise<{ id: number;
   return { id: await insertCalendarAddress(db, lead.shopId, hashOf(secret), lead.id), path: `/api/calendar/${secret}` }
 }
 export async function endAddress(db: Db, lead: SignedIn, id: number): Promise<void> {
-  if (!(await endCalendarAddress(db, lead.shopId, id))) throw notFound('address that still holds')
+  if (!(await endCalendarAddress(db, lead.shopId, id))) throw notFound('address')
 }
-/** The calendar at a secret address. @throws Problem 404 for one that was ended, or never was */
+/**
+ * The calendar at a secret address, in the language of who made it.
+ * @throws Problem 404 for one that was ended, or never was
+ */
 export async function calendarAt(db: Db, secret: string, now: Date): Promise<WholeFile> {
   const found = await shopOfCalendar(db, hashOf(secret.replace(/\.ics$/, '')))
   if (!found) throw notFound('calendar')
-  return { ...(await dueCalendar(db, found.shopId, now)), name: undefined }
+  const calendar = await inTheirs(found.language, () => dueCalendar(db, found.shopId, now))
+  return { ...calendar, name: undefined }
 }

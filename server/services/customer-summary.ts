@@ -7,6 +7,7 @@ import { notFound } from '../problem'
 import { whenWords, whyWords } from '../../core/history'
 import { formatMeter } from '../../core/units'
 import { readMachine } from './machines/memory'
+import { t, tell } from '../words'
 
 /** A year of an owner's machines: what was done on which day, and what comes next. Years by the shop's clock. */
 export async function customerSummary(
@@ -37,7 +38,7 @@ export async function customerSummary(
         .map(v => ({
           day: dayIn(v.at),
           number: v.number,
-          meter: v.meter === null ? 'not read' : formatMeter(v.meter, machine.meterUnit),
+          meter: v.meter === null ? t('summary.not-read') : formatMeter(v.meter, machine.meterUnit),
           words: v.words,
         }))
         .reverse(),
@@ -45,8 +46,8 @@ export async function customerSummary(
         .filter(r => dayIn(r.at).startsWith(`${year}-`))
         .map(r => ({ day: dayIn(r.at), words: r.words }))
         .reverse(),
-      due: due ? whenWords(due.first, firstMeter, machine.meterUnit) : 'not enough yet',
-      why: whyWords(due, name, now.getTime()),
+      due: due ? tell(whenWords(due.first, firstMeter, machine.meterUnit)) : t('summary.not-enough'),
+      why: tell(whyWords(due, name, now.getTime())),
     })
   }
   return {

@@ -12,6 +12,7 @@ import {
   updateCustomer,
 } from '../repositories/customers'
 import { notFound, Problem } from '../problem'
+import { say } from '../../core/said'
 
 export const listCustomers = (db: Db, shopId: number): Promise<CustomerRow[]> => customersOfShop(db, shopId)
 
@@ -33,8 +34,8 @@ export async function editCustomer(
 export const mergeCustomers = (pool: Pool, shopId: number, id: number, intoId: number): Promise<CustomerRow> =>
   transaction(pool, async db => {
     if (id === intoId)
-      throw new Problem('unfit', 'Choose another owner than this one.', {
-        fields: [{ field: 'intoId', message: 'Choose another owner than this one.' }],
+      throw new Problem('unfit', say('refused.choose-another-owner-than-this'), {
+        fields: [{ field: 'intoId', message: say('wrong.choose-another-owner-than-this') }],
       })
     const [from, into] = [await customerById(db, shopId, id), await customerById(db, shopId, intoId)]
     if (!from || !into) throw notFound('owner')
@@ -43,6 +44,7 @@ export const mergeCustomers = (pool: Pool, shopId: number, id: number, intoId: n
       name: into.name,
       contact: into.contact || from.contact,
       email: into.email || from.email,
+      language: into.language ?? from.language,
     })
     await deleteCustomer(db, shopId, id)
     return (await customerById(db, shopId, intoId))!
@@ -58,12 +60,15 @@ export const removeCustomer = (pool: Pool, shopId: number, id: number): Promise<
     if (busy.length)
       throw new Problem(
         'open-job',
-        `${customer.name} has open jobs: ${busy.map(m => `job ${m.openJobNumber} on ${m.name}`).join(', ')}. Close or abandon them first, and give the machines to somebody.`,
+        say('refused.owner-busy', {
+          owner: customer.name,
+          jobs: busy.map(m => ({ number: m.openJobNumber!, machine: m.name })),
+        }),
       )
     if (machines.length)
       throw new Problem(
         'has-machines',
-        `${customer.name} owns ${machines.map(m => m.name).join(', ')}. Give ${machines.length === 1 ? 'it' : 'them'} to another owner first, or merge the two owners: the history stays with the machine.`,
+        say('refused.owner-owns', { owner: customer.name, machines: machines.map(m => m.name) }),
       )
     await dropRemindersOf(db, shopId, id)
     await deleteCustomer(db, shopId, id)

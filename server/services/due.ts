@@ -11,6 +11,9 @@ import { daysIn } from './days'
 import { notFound, Problem } from '../problem'
 import { sendLetter } from './mail'
 import type { SignedIn } from './people'
+import { inTheirs, tell } from '../words'
+import { say } from '../../core/said'
+import type { CustomerRow } from '../../shared/responses'
 
 const DAY_MS = 86_400_000
 /** A page of the list holds no more; whoever is that far behind works from the top. */
@@ -41,12 +44,12 @@ async function itemsOf(db: Db, shopId: number, rows: DueRow[], timeZone: string,
       meterUnit: r.meterUnit,
       dueAt: r.dueAt.toISOString(),
       day,
-      days: daysWords(ms, todayMs),
+      days: tell(daysWords(ms, todayMs)),
       over: ms < todayMs,
       week: mondayOf(ms),
-      cause: causeWords(first!, name, engine?.interval ?? { use: null, months: null }, r.meterUnit),
-      when: whenWords(first!, r.firstMeter, r.meterUnit),
-      why: whyWords({ first: first!, all: r.reasons }, name, now.getTime()),
+      cause: tell(causeWords(first!, name, engine?.interval ?? { use: null, months: null }, r.meterUnit)),
+      when: tell(whenWords(first!, r.firstMeter, r.meterUnit)),
+      why: tell(whyWords({ first: first!, all: r.reasons }, name, now.getTime())),
       reason: first!,
       openJobId: r.openJobId,
       toldAt: r.toldAt?.toISOString() ?? null,
@@ -78,28 +81,36 @@ export async function draftReminder(
 ): Promise<ReminderResponse> {
   const customer = await customerById(db, shopId, customerId)
   if (!customer) throw notFound('owner')
+  return inTheirs(customer.language, () => reminderTo(db, shopId, customer, weeks, now))
+}
+async function reminderTo(
+  db: Db,
+  shopId: number,
+  customer: CustomerRow,
+  weeks: number,
+  now: Date,
+): Promise<ReminderResponse> {
   const { name: shop } = await shopById(db, shopId)
-  const due = (await dueList(db, shopId, weeks, now)).items.filter(i => i.customerId === customerId)
-  if (due.length === 0) throw new Problem('nothing-due', `${customer.name} has nothing due in that time.`)
+  const due = (await dueList(db, shopId, weeks, now)).items.filter(i => i.customerId === customer.id)
+  if (due.length === 0) throw new Problem('nothing-due', say('refused.nothing-due', { owner: customer.name }))
   const items = due.filter(i => i.openJobId === null)
-  if (items.length === 0)
-    throw new Problem('nothing-due', `What ${customer.name} has due is here already, with an open job.`)
+  if (items.length === 0) throw new Problem('nothing-due', say('refused.due-here', { owner: customer.name }))
   const { subject, text } = reminderText({
     owner: customer.name,
     shop,
     lines: items.map(i => ({
       machine: i.name,
       tag: i.tag,
-      when: `Due ${i.when}${i.over ? `, ${i.days}` : ''}`,
+      when: say('letter.due', { when: i.when, late: i.over ? i.days : '' }),
       why: i.why,
     })),
   })
   return {
-    customerId,
+    customerId: customer.id,
     owner: customer.name,
     email: customer.email,
-    subject,
-    text,
+    subject: tell(subject),
+    text: tell(text),
     machineIds: items.map(i => i.machineId),
   }
 }
@@ -114,13 +125,9 @@ export async function tellOwner(
   const customer = await customerById(pool, person.shopId, customerId)
   if (!customer) throw notFound('owner')
   if (how === 'sent' && !customer.email)
-    throw new Problem(
-      'unfit',
-      `${customer.name} has no e-mail address on record. Add one, or copy or print the text.`,
-      {
-        fields: [{ field: 'email', message: 'Give an address first.' }],
-      },
-    )
+    throw new Problem('unfit', say('refused.no-email', { owner: customer.name }), {
+      fields: [{ field: 'email', message: say('wrong.give-an-address-first') }],
+    })
   const { name: shop } = await shopById(pool, person.shopId)
   const file =
     how === 'sent'

@@ -6,6 +6,8 @@ import { jobSheetPdf } from './pdf/job-sheet'
 import type { Paper } from './pdf/paper'
 import { readSheet } from './sheet'
 import { summaryPdf } from './pdf/summary'
+import { customerById } from '../repositories/customers'
+import { inTheirs } from '../words'
 
 /** A job's sheet as PDF: as signed, or as it stands. */
 export async function sheetFile(db: Db, shopId: number, jobId: number, paper: Paper, now: Date): Promise<WholeFile> {
@@ -13,7 +15,7 @@ export async function sheetFile(db: Db, shopId: number, jobId: number, paper: Pa
   const { timeZone } = await shopById(db, shopId)
   return {
     type: 'application/pdf',
-    bytes: await jobSheetPdf(paper, { ...given, timeZone }),
+    bytes: await inTheirs(given.signed ? given.sheet.language : null, () => jobSheetPdf(paper, { ...given, timeZone })),
     name: `job-sheet-${given.sheet.number}.pdf`,
   }
 }
@@ -25,9 +27,12 @@ export async function summaryFile(
   { year, paper }: { year: number; paper: Paper },
   now: Date,
 ): Promise<WholeFile> {
+  const customer = await customerById(db, shopId, customerId)
   return {
     type: 'application/pdf',
-    bytes: await summaryPdf(paper, await customerSummary(db, shopId, customerId, year, now)),
+    bytes: await inTheirs(customer?.language, async () =>
+      summaryPdf(paper, await customerSummary(db, shopId, customerId, year, now)),
+    ),
     name: `summary-${customerId}-${year}.pdf`,
   }
 }

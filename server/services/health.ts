@@ -3,6 +3,7 @@ import type { Pool } from '../database/query'
 import { one } from '../database/query'
 import { startedUp } from '../startup'
 import { Problem } from '../problem'
+import { say } from '../../core/said'
 
 /** Whoever asks whether we are ready waits no longer than this, ms. */
 const PATIENCE_MS = 1500
@@ -13,8 +14,8 @@ export async function checkReady(pool: Pool): Promise<{ status: 'ready' }> {
   let started = false
   const late = new Promise<never>((_, fail) => {
     timer = setTimeout(() => {
-      const words = started ? 'The database does not answer in time.' : 'The server is still starting.'
-      fail(new Problem(started ? 'late' : 'starting', `${words} Try again in a moment.`, { retryAfterS: 2 }))
+      const code = started ? 'late' : 'starting'
+      fail(new Problem(code, say(`refused.${code}`), { retryAfterS: 2 }))
     }, PATIENCE_MS)
   })
   const answering = startedUp().then(() => {

@@ -26,8 +26,11 @@ import { notFound, Problem, unfit } from '../problem'
 import { machineChanged } from './machines/outlooks'
 import { takeFittedShims } from './shelf'
 import type { SignedIn } from './people'
+import { inTheirs, spoken, tell } from '../words'
+import { say, type Said } from '../../core/said'
+import { ownersLanguage } from '../repositories/customers'
 
-const refused = (code: ProblemCode, title: string): never => {
+const refused = (code: ProblemCode, title: Said): never => {
   throw new Problem(code, title)
 }
 
@@ -47,35 +50,25 @@ const hashOf = (r: EventRequest): string =>
 function checkWhole(job: JobRow, log: JobEvent[], { after = [] }: Payload<'closed'>): void {
   const here = new Set(log.map(e => e.id))
   const missing = after.filter(id => !here.has(id)).length
-  if (missing)
-    refused(
-      'answers-missing',
-      `${missing === 1 ? 'One answer' : `${missing} answers`} given on this device ${missing === 1 ? 'has' : 'have'} not reached the shop: whoever gave ${missing === 1 ? 'it' : 'them'} must sign in here first. Then sign the job.`,
-    )
+  if (missing) refused('answers-missing', say('refused.answers-missing', { missing }))
   const { unplaced } = reduceJob(job.pin, log)
-  if (unplaced.length)
-    refused(
-      'unplaced',
-      `${unplaced.length === 1 ? 'One answer was' : `${unplaced.length} answers were`} given on another device while the crank or a screw was moved. Say “before” or “after” for each, then sign the job.`,
-    )
+  if (unplaced.length) refused('unplaced', say('refused.unplaced', { unplaced: unplaced.length }))
 }
 
 /** What an event may not do. Observations and trials are never refused for what they say. */
 function checkAllowed(job: JobRow, log: JobEvent[], request: EventRequest, person: SignedIn): void {
-  if (request.personId !== person.id)
-    refused('actor', 'This answer was given by somebody else on this tablet. It waits until they sign in.')
+  if (request.personId !== person.id) refused('actor', say('refused.actor'))
   if (job.status === 'closed' || job.status === 'abandoned') {
-    if (request.type === 'closed') refused('closed-already', 'This job is closed already.')
-    if (request.type !== 'reopened') refused('job-closed', 'This job is closed. A lead can reopen it.')
+    if (request.type === 'closed') refused('closed-already', say('refused.closed-already'))
+    if (request.type !== 'reopened') refused('job-closed', say('refused.job-closed'))
   }
   if (request.type === 'reopened') {
-    if (person.role !== 'lead') throw new Problem('not-allowed', 'Only a lead can reopen a closed job.')
-    if (job.status !== 'closed' && job.status !== 'abandoned') refused('not-closed', 'This job is open.')
+    if (person.role !== 'lead') throw new Problem('not-allowed', say('refused.only-a-lead-can-reopen'))
+    if (job.status !== 'closed' && job.status !== 'abandoned') refused('not-closed', say('refused.not-closed'))
   }
   if (request.type === 'closed') checkWhole(job, log, request.payload as Payload<'closed'>)
   if (request.type === 'figure-settled') {
-    if (person.role !== 'lead')
-      throw new Problem('not-allowed', 'Only a lead can say which of two figures is right. Ask one to sign in.')
+    if (person.role !== 'lead') throw new Problem('not-allowed', say('refused.only-a-lead-can-say'))
     const { role, clearance } = request.payload as Payload<'figure-settled'>
     const refusal = figureRefused(job.pin.spec.engine, role, clearance)
     if (refusal) throw new Problem('unfit', refusal, { fields: [{ field: 'clearance', message: refusal }] })
@@ -83,9 +76,9 @@ function checkAllowed(job: JobRow, log: JobEvent[], request: EventRequest, perso
   if (request.type === 'retracted') {
     const { eventId } = request.payload as { eventId: string }
     const target = log.find(e => e.id === eventId)
-    if (!target || target.type === 'retracted') refused('nothing-to-retract', 'There is no such answer to take back.')
+    if (!target || target.type === 'retracted') refused('nothing-to-retract', say('refused.nothing-to-retract'))
     if (log.some(e => e.type === 'retracted' && e.payload.eventId === eventId))
-      refused('retracted-already', 'That was taken back already.')
+      refused('retracted-already', say('refused.retracted-already'))
   }
 }
 
@@ -101,9 +94,8 @@ async function checkRevision(
     await revisionById(db, shopId, revisionId),
   ]
   if (!taken || taken.modelId !== own?.modelId) throw notFound('revision')
-  if (!taken.approvedAt) throw unfit('payload.revisionId', 'This revision is a draft. A lead approves it first.')
-  if (!same(taken.engine, engine))
-    throw unfit('payload.engine', 'The figures are not those of this revision. Reload the page and look again.')
+  if (!taken.approvedAt) throw unfit('payload.revisionId', say('refused.this-revision-is-a-draft'))
+  if (!same(taken.engine, engine)) throw unfit('payload.engine', say('refused.the-figures-are-not-those'))
   const { refused: why } = specChange(job.pin.spec.engine, taken.engine)
   if (why) throw unfit('payload.engine', why)
 }
@@ -151,16 +143,14 @@ async function project(
       modelId: job.pin.modelId,
       personId: event.personId,
     })
-  if (event.type === 'closed')
-    await insertSheet(
-      db,
-      shopId,
-      job.id,
-      event.seq!,
-      sheet(viewJob(jobTools(job.pin), log, now.getTime())),
-      event.personId,
-      now,
-    )
+  if (event.type === 'closed') {
+    // the owner reads it: in their language where it is known
+    const content = inTheirs(await ownersLanguage(db, shopId, job.pin.machine.id), () => ({
+      ...sheet(viewJob(jobTools(job.pin), log, now.getTime()), tell),
+      language: spoken(),
+    }))
+    await insertSheet(db, shopId, job.id, event.seq!, content, event.personId, now)
+  }
 }
 
 /** The answer to one that came before: the same event, or a refusal where the id stands for something else. */
@@ -174,8 +164,7 @@ async function knownAnswer(
 ): Promise<EventResponse | null> {
   const known = await eventById(db, shopId, request.id)
   if (!known) return null
-  if (known.jobId !== job.id || known.bodyHash !== bodyHash)
-    refused('id-reused', 'Another answer has this id already. Reload the page.')
+  if (known.jobId !== job.id || known.bodyHash !== bodyHash) refused('id-reused', say('refused.id-reused'))
   const [event] = await eventsAfter(db, shopId, job.id, known.seq - 1)
   return { event: event!, lastSeq: job.lastSeq, now: now.toISOString() }
 }

@@ -22,8 +22,10 @@ import { notFound, Problem } from '../problem'
 import { checkMeter } from './machines/edit'
 import { machineChanged, pastForJob } from './machines/outlooks'
 import type { SignedIn } from './people'
+import { say } from '../../core/said'
+import type { ShopThing } from '../../words/en/refusals'
 
-const missing = (what: string) => (): never => {
+const missing = (what: ShopThing) => (): never => {
   throw notFound(what)
 }
 
@@ -83,7 +85,7 @@ async function opening(
   const model = (await modelById(db, shopId, machine.modelId)) ?? missing('model')()
   const bladeSet = (await bladeSetById(db, shopId, request.bladeSetId)) ?? missing('blade set')()
   if (machine.openJobId !== null)
-    throw new Problem('open-job', 'This machine has an open job. Open that one, or abandon it first.', {
+    throw new Problem('open-job', say('refused.this-machine-has-an-open'), {
       detail: String(machine.openJobId),
     })
   if (request.meter !== null)

@@ -2,13 +2,15 @@ import type { PersonRequest, SetupRequest } from '../../shared/requests'
 import type { PersonRole, PersonRow, SessionResponse } from '../../shared/responses'
 import { type Db, type Pool, transaction } from '../database/query'
 import {
+  type PersonRecord,
   favouriteSetOf,
   insertPerson,
+  languageOf,
   peopleOfShop,
   personById,
   personBySignIn,
-  type PersonRecord,
   revokeSessions,
+  setLanguage,
   setPasswordHash,
 } from '../repositories/people'
 import { countShops, insertShop, shopById } from '../repositories/shops'
@@ -16,6 +18,8 @@ import { notFound, Problem } from '../problem'
 import { insertSession, personOfSession } from '../repositories/sessions'
 import { hashPassword, isOutdated, nobodysHash, passwordMatches } from './passwords'
 import { countTry, forgetOwnTries, type TryFrom } from './sign-in-throttle'
+import { say } from '../../core/said'
+import type { Language } from '../../shared/languages'
 
 /** Who a request comes from, and the one shop that it may see. */
 export interface SignedIn {
@@ -25,7 +29,7 @@ export interface SignedIn {
   role: PersonRole
 }
 
-const WRONG = 'Wrong name or password. Try again.'
+const WRONG = say('refused.wrong-password')
 
 /** Checks a sign-in. Each try is counted before its password is looked at. @throws Problem 401, 429 */
 export async function checkSignIn(pool: Pool, from: TryFrom, password: string): Promise<PersonRecord> {
@@ -57,6 +61,7 @@ export async function sessionOf(db: Db, person: SignedIn): Promise<SessionRespon
       name: person.name,
       role: person.role,
       favouriteSetId: await favouriteSetOf(db, shop.id, person.id),
+      language: await languageOf(db, shop.id, person.id),
     },
     shop: {
       id: shop.id,
@@ -75,10 +80,15 @@ export async function sessionOf(db: Db, person: SignedIn): Promise<SessionRespon
   }
 }
 
+/** The language that a person reads from now on, on any device. */
+export async function chooseLanguage(db: Db, person: SignedIn, language: Language): Promise<void> {
+  await setLanguage(db, person.shopId, person.id, language)
+}
+
 export async function addPerson(db: Db, shopId: number, request: PersonRequest): Promise<number> {
   if (await personBySignIn(db, request.signIn))
-    throw new Problem('duplicate', 'That sign-in name is taken. Choose another.', {
-      fields: [{ field: 'signIn', message: 'That sign-in name is taken. Choose another.' }],
+    throw new Problem('duplicate', say('refused.that-sign-in-name-is'), {
+      fields: [{ field: 'signIn', message: say('wrong.that-sign-in-name-is') }],
     })
   return insertPerson(db, shopId, { ...request, passwordHash: await hashPassword(request.password) })
 }
@@ -86,7 +96,7 @@ export async function addPerson(db: Db, shopId: number, request: PersonRequest):
 /** Makes the first shop and its lead. Only once: later shops are not made by strangers. @throws Problem 409 */
 export const setUpShop = (pool: Pool, request: SetupRequest): Promise<PersonRecord> =>
   transaction(pool, async db => {
-    if ((await countShops(db)) > 0) throw new Problem('shop-there', 'There is a shop already. Sign in.')
+    if ((await countShops(db)) > 0) throw new Problem('shop-there', say('refused.there-is-a-shop-already'))
     const shopId = await insertShop(db, {
       name: request.shop,
       timeZone: request.timeZone,

@@ -14,9 +14,10 @@ import {
 import type { WholeFile } from './whole-file'
 import { notFound, unfit } from '../problem'
 import type { SignedIn } from './people'
+import { say } from '../../core/said'
 
 export const MOST_PHOTO_BYTES = 5 * 1024 * 1024
-export const PHOTO_TOO_LARGE = 'A photo may be 5 MB. Take it smaller, or crop it.'
+export const PHOTO_TOO_LARGE = say('refused.photo-large')
 /** The longer side as it is kept, and as it stands in a row of others. Pixels. */
 const KEPT = 1600
 const SMALL = 360
@@ -42,13 +43,7 @@ function kindOf(bytes: Buffer): 'JPEG' | 'PNG' | 'WebP' | null {
  * time, owner.
  */
 async function cleaned(bytes: Buffer): Promise<{ picture: Buffer; small: Buffer; width: number; height: number }> {
-  if (!kindOf(bytes))
-    throw unfit(
-      'photo',
-      bytes.length === 0
-        ? 'The file is empty. Choose the photo again.'
-        : 'This is not a JPEG, PNG or WebP picture. Save it as one of these and take that.',
-    )
+  if (!kindOf(bytes)) throw unfit('photo', bytes.length === 0 ? say('refused.photo-empty') : say('refused.photo-kind'))
   try {
     const fit = (side: number) =>
       sharp(bytes, { limitInputPixels: MOST_PIXELS, failOn: 'error' })
@@ -58,7 +53,7 @@ async function cleaned(bytes: Buffer): Promise<{ picture: Buffer; small: Buffer;
     const { data: picture, info } = await fit(KEPT).toBuffer({ resolveWithObject: true })
     return { picture, small: await fit(SMALL).toBuffer(), width: info.width, height: info.height }
   } catch {
-    throw unfit('photo', 'This picture is damaged, or far too large. Take the photo again.')
+    throw unfit('photo', say('refused.this-picture-is-damaged-or'))
   }
 }
 

@@ -7,6 +7,7 @@ import { sheetsOfJob } from '../repositories/jobs'
 import { shopById } from '../repositories/shops'
 import { heldBecause } from './board'
 import { jobOf } from './jobs'
+import { t, tell } from '../words'
 
 /**
  * The sheet as it was signed last; for an open job, as it stands. Beside it, as they are now: other tasks of the visit.
@@ -17,19 +18,19 @@ export async function readSheet(db: Db, shopId: number, id: number, now: Date): 
   const signed = await sheetsOfJob(db, shopId, id)
   const current = job.status === 'closed' ? signed[0] : undefined
   const content =
-    current?.content ?? sheet(viewJob(jobTools(job.pin), await eventsAfter(db, shopId, id, 0), now.getTime()))
+    current?.content ?? sheet(viewJob(jobTools(job.pin), await eventsAfter(db, shopId, id, 0), now.getTime()), tell)
   return {
     shop: name,
     sheet: content,
     signed: current ? { at: current.signedAt.toISOString(), by: current.signedBy } : null,
     earlier: signed.filter(s => s !== current).map(s => ({ seq: s.seq, at: s.signedAt.toISOString() })),
-    tasks: (await tasksOfJobs(db, shopId, [id])).map(t => ({
-      name: t.name,
-      words: t.doneAt
-        ? `done by ${t.doneBy}${t.because ? `, before the valves: ${t.because}` : ''}`
-        : heldBecause(t.needs, job.status)
-          ? 'to do, after the valves'
-          : 'to do',
+    tasks: (await tasksOfJobs(db, shopId, [id])).map(task => ({
+      name: task.name,
+      words: task.doneAt
+        ? t('sheet.task-done', { by: task.doneBy ?? '', because: task.because })
+        : heldBecause(task.needs, job.status)
+          ? t('sheet.task-after')
+          : t('sheet.task-to-do'),
     })),
   }
 }

@@ -24,6 +24,7 @@ import {
   wrenchesOfShop,
 } from '../repositories/torque-tools'
 import { notFound } from '../problem'
+import type { ShopThing } from '../../words/en/refusals'
 
 export const readShelf = async (db: Db, shopId: number): Promise<ShelfResponse> => ({
   bladeSets: await bladeSetsOfShop(db, shopId),
@@ -60,7 +61,7 @@ export async function chooseFavouriteSet(
   await setFavouriteSet(db, shopId, personId, bladeSetId)
 }
 
-const known = (what: string, { affected }: { affected: number }): void => {
+const known = (what: ShopThing, { affected }: { affected: number }): void => {
   if (affected === 0) throw notFound(what)
 }
 export const addWrench = async (db: Db, shopId: number, wrench: Wrench) => ({

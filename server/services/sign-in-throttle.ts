@@ -2,6 +2,7 @@ import { createHash } from 'node:crypto'
 import { type Pool, transaction } from '../database/query'
 import { forgetTries, giveBackTry, lockTries, storeTries } from '../repositories/sign-in-tries'
 import { Problem } from '../problem'
+import { say } from '../../core/said'
 
 /** So many tries are free; after that each waits twice as long as the one before, up to the longest. Seconds. */
 interface Patience {
@@ -44,8 +45,6 @@ const subjectsOf = ({ signIn, address, device }: TryFrom): { key: string; patien
   return subjects.map(s => ({ ...s, key: hashed(s.key) })).sort((a, b) => (a.key < b.key ? -1 : 1))
 }
 
-const inWords = (s: number): string => (s < 90 ? `${Math.ceil(s)} seconds` : `${Math.ceil(s / 60)} minutes`)
-
 /**
  * Counts a try before its password is looked at, so that many at once are counted too. @throws Problem 429 saying how
  * long to wait
@@ -61,13 +60,9 @@ export async function countTry(pool: Pool, from: TryFrom): Promise<void> {
     return 0
   })
   if (waitS > 0)
-    throw new Problem(
-      'too-many-tries',
-      `Too many wrong passwords. Wait ${inWords(waitS)}, then try again, or ask a lead.`,
-      {
-        retryAfterS: Math.ceil(waitS),
-      },
-    )
+    throw new Problem('too-many-tries', say('refused.too-many-tries', { seconds: Math.ceil(waitS) }), {
+      retryAfterS: Math.ceil(waitS),
+    })
 }
 
 /**

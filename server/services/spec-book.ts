@@ -40,8 +40,11 @@ import {
 import { notFound, Problem } from '../problem'
 import { refreshSoon } from './machines/outlooks'
 import type { SignedIn } from './people'
+import { say } from '../../core/said'
+import type { ShopThing } from '../../words/en/refusals'
+import { t, tell } from '../words'
 
-const missing = (what = 'model'): never => {
+const missing = (what: ShopThing = 'model'): never => {
   throw notFound(what)
 }
 
@@ -52,11 +55,10 @@ function answeredDoubts(engine: Engine, answered: string[]): RevisionRow['answer
   const doubts = doubtsOf(engine)
   const open = doubts.filter(d => !answered.includes(d.id))
   if (open.length > 0)
-    throw new Problem(
-      'doubts',
-      'Some figures may be slips. Nothing was changed; say of each whether it is as printed, or put it right.',
-      { doubts: open, fields: open.map(d => ({ field: d.field, message: d.says })) },
-    )
+    throw new Problem('doubts', say('refused.some-figures-may-be-slips'), {
+      doubts: open,
+      fields: open.map(d => ({ field: d.field, message: d.says })),
+    })
   return doubts.map(({ id, says }) => ({ id, says }))
 }
 
@@ -82,7 +84,7 @@ export const addModel = (
       engine,
       authorId: person.id,
       approved,
-      reason: 'First entry',
+      reason: t('record.first-entry'),
       answered: kept,
       approvalReason: approved ? approveBecause : '',
     })
@@ -127,11 +129,9 @@ export const addDraft = (
     const { shopId } = person
     const newest = (await modelById(db, shopId, modelId)) ? await lockNewest(db, shopId, modelId) : missing()
     if (newest?.id !== basedOn)
-      throw new Problem(
-        'newer-revision',
-        `Revision ${newest?.revision} was made while you were typing. Look at what it changed, then save again.`,
-        { detail: String(newest?.id) },
-      )
+      throw new Problem('newer-revision', say('refused.newer-typed', { revision: newest?.revision ?? 0 }), {
+        detail: String(newest?.id),
+      })
     const kept = answeredDoubts(engine, answered)
     const id = await insertRevision(db, shopId, {
       modelId,
@@ -149,15 +149,11 @@ export const addDraft = (
 /** A draft that can still be decided about. */
 async function openDraft(db: Db, shopId: number, revisionId: number): Promise<RevisionRow> {
   const draft = (await revisionById(db, shopId, revisionId)) ?? missing('revision')
-  if (draft.approvedAt) throw new Problem('done-already', 'This revision is approved already.')
-  if (draft.sentBackAt)
-    throw new Problem('done-already', `This draft was sent back by ${draft.sentBackBy}. Make a new one from it.`)
+  if (draft.approvedAt) throw new Problem('done-already', say('refused.this-revision-is-approved-already'))
+  if (draft.sentBackAt) throw new Problem('done-already', say('refused.sent-back', { by: draft.sentBackBy! }))
   const inForce = (await modelById(db, shopId, draft.modelId)) ?? missing()
   if (inForce.status === 'approved' && inForce.revision > draft.revision)
-    throw new Problem(
-      'newer-revision',
-      `Revision ${inForce.revision} came into force after this draft was made. Make a new draft from that one.`,
-    )
+    throw new Problem('newer-revision', say('refused.newer-in-force', { revision: inForce.revision }))
   return draft
 }
 
@@ -165,16 +161,11 @@ const approving = (pool: Pool, lead: SignedIn, revisionId: number, reason: strin
   transaction(pool, async db => {
     const draft = await openDraft(db, lead.shopId, revisionId)
     if (draft.authorId === lead.id) {
-      if ((await leadsOf(db, lead.shopId)) > 1)
-        throw new Problem('own-draft', 'This draft is your own: another lead looks at it. Two see more than one.')
+      if ((await leadsOf(db, lead.shopId)) > 1) throw new Problem('own-draft', say('refused.this-draft-is-your-own'))
       if (reason === '')
-        throw new Problem(
-          'reason-missing',
-          'This draft is your own, and you are the only lead: say why you approve it yourself.',
-          {
-            fields: [{ field: 'reason', message: 'Say why you approve your own draft.' }],
-          },
-        )
+        throw new Problem('reason-missing', say('refused.this-draft-is-your-own-and'), {
+          fields: [{ field: 'reason', message: say('wrong.say-why-you-approve-your') }],
+        })
     }
     await approveRevision(db, lead.shopId, draft, lead.id, reason, now)
     // limits and interval may be others: what is due of its machines is worked out anew
@@ -237,7 +228,7 @@ function hitOf({ engine, revisionId: _, ...row }: ModelRow): ModelHit {
     intake: intake.value,
     exhaust: exhaust.value,
     thou: `${intake.more} / ${exhaust.more}`.replaceAll(' thou', ''),
-    layout: firingIntervalName(engine),
+    layout: tell(firingIntervalName(engine)),
   }
 }
 

@@ -1,6 +1,7 @@
 import AxeBuilder from '@axe-core/playwright'
 import { expect, type Page, test } from '@playwright/test'
-import { instruction, newJob, saved, signIn, workUntil } from './bench'
+import { instruction, newJob, noViolations, saved, signIn, workUntil } from './bench'
+import { BenchHand } from './hand'
 
 const tight = () => ({ intake: 0.1, exhaust: 0.105, degPerMm: 720 })
 const clean = async (page: Page, where: string) => {
@@ -297,4 +298,24 @@ test('two devices: a feel given without having seen the other’s turn waits for
   await expect(instruction(page)).toContainText('Try')
   await saved(page)
   await expect(page.getByRole('alert')).toHaveCount(0)
+})
+
+test('a term of the trade is explained where it is met, with a picture, and the job stays where it is', async ({
+  page,
+}) => {
+  await page.setViewportSize({ width: 390, height: 844 })
+  await signIn(page)
+  await BenchHand.finding(page, 'Fallow V22', 400)
+  const said = await instruction(page).innerText()
+  await page.locator('.why').getByRole('button', { name: 'decompressor' }).click()
+  const card = page.getByTestId('term')
+  await expect(card).toContainText('holds the exhaust open')
+  await expect(card.locator('svg')).toBeVisible()
+  await noViolations(page)
+  await page.keyboard.press('Escape')
+  await expect(card).toHaveCount(0)
+  expect(await instruction(page).innerText()).toBe(said)
+  await page.goto('/glossary')
+  await expect(page.getByRole('heading', { level: 2 })).toHaveCount(12)
+  await noViolations(page)
 })

@@ -7,13 +7,15 @@ import {
   type JobPin,
   type JobTools,
   type JobView,
-  nextThing,
-  type NextThing,
+  nextThing as untold,
   viewJob,
 } from '../../core/job'
 import { VirtualHand } from '../../core/practice'
+import type { Tell } from '../../core/said'
 import { demoEngine } from '../../server/demo/demo-engine'
 import { instruction, newJob, saved, SOON } from './bench'
+import { tellEnglish } from '../../words'
+import { nextThing } from '../support/told'
 
 /** What a test tells of an engine beside crank and gaps: what its locks do, and the shims in it. */
 interface Told {
@@ -28,6 +30,8 @@ const plain = (text: string): string => text.replaceAll(/\s+/g, ' ').trim()
  */
 export class BenchHand {
   readonly hand: VirtualHand
+  /** The language that the screen is in. */
+  tell: Tell = tellEnglish
   private readonly tools: JobTools
   private sent = 0
   private constructor(
@@ -117,16 +121,18 @@ export class BenchHand {
     expect(status).toBe(200)
   }
 
-  /** Does the one next thing: what the screen says must be what the core says. */
-  async step(): Promise<NextThing> {
-    await saved(this.page)
-    const next = nextThing(await this.view())
+  /** Does the one next thing, at a view of just now or what the shop has: the screen must say what the core says. */
+  async step(seen?: JobView): Promise<ReturnType<typeof nextThing>> {
+    if (!seen) await saved(this.page)
+    const view = seen ?? (await this.view())
+    const next = nextThing(view)
+    const said = plain(this.tell(untold(view).instruction))
     await expect
       .poll(async () => plain(await instruction(this.page).innerText()), {
         ...SOON,
-        message: `the Bench says what the core says: ${next.instruction}`,
+        message: `the Bench says what the core says: ${said}`,
       })
-      .toBe(plain(next.instruction))
+      .toBe(said)
     const happening = this.hand.answer(next)
     if (happening.type === 'shim-read') {
       await this.readShim(happening.payload)
@@ -153,12 +159,13 @@ export class BenchHand {
   }
 
   /** Goes on until the core asks for another step. Returns what was asked. */
-  async until(done: (next: NextThing) => boolean, most = 120): Promise<string[]> {
+  async until(done: (next: ReturnType<typeof nextThing>) => boolean, most = 120): Promise<string[]> {
     const asked: string[] = []
     for (let i = 0; i < most; i++) {
       await saved(this.page)
-      if (done(nextThing(await this.view()))) return asked
-      asked.push((await this.step()).instruction)
+      const view = await this.view()
+      if (done(nextThing(view))) return asked
+      asked.push((await this.step(view)).instruction)
     }
     throw new Error(`It did not come to that:\n${asked.join('\n')}`)
   }

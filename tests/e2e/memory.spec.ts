@@ -42,9 +42,10 @@ test('a job cools and becomes ready by the clock', async ({ page }) => {
   await page.goto('/')
   const card = page.locator(`[data-job="${id}"]`)
   const lane = (name: string) => page.getByRole('region', { name, exact: true }).locator(`[data-job="${id}"]`)
-  await expect(lane('Cooling')).toContainText(/57 °C, cold about \d\d:\d\d/)
+  await expect(lane('Cooling')).toContainText(/57 °C, cold about \d{1,2}:\d\d/)
   await expect(card.getByRole('img', { name: /Cold about/ })).toBeVisible()
-  // the clock is put on by four hours: nobody waits
+  // four hours pass, away from the shop: an answer from it would put the browser's clock right again
+  await page.context().setOffline(true)
   await page.clock.fastForward('04:00:00')
   await page.clock.runFor(20_000)
   await expect(lane('Ready')).toContainText('Should be cold: read the head')
@@ -141,8 +142,8 @@ test('an owner is told of all that is due; the calendar’s address is made and 
     .first()
     .click()
   await page.goto('/machines')
-  await page.getByLabel(/Find by owner, plate/).fill('SL 390')
-  await page.locator('tbody a', { hasText: 'Duet 390, cream' }).click()
+  await page.getByLabel(/Find by owner, plate/).fill('SL 405')
+  await page.locator('tbody a', { hasText: 'Duet 405, cream' }).click()
   await page.getByRole('button', { name: 'Left exhaust' }).click()
   await expect(page.getByTestId('lift-words')).toContainText(/[Oo]pens \d+° (early|late)/)
   await noViolations(page)

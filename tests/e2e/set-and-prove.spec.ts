@@ -20,7 +20,7 @@ for (const [set, creepMm] of [
   test(`a whole twin, tight, loose, unproved and right, with a lock that creeps: ${set}`, async ({ page }) => {
     test.setTimeout(240_000)
     await signIn(page)
-    const hand = await BenchHand.finding(page, 'Duet 390', 0, GAPS, { set, creepMm })
+    const hand = await BenchHand.finding(page, 'Duet 405', 0, GAPS, { set, creepMm })
     const asked = await hand.until(next => next.step === 'set')
     // what is engraved is what is asked for, in the unit of the set
     expect(
@@ -67,7 +67,7 @@ test('a wrench out of its scale is not taken; one with a crow’s-foot says what
   page,
 }) => {
   await signIn(page)
-  const hand = await BenchHand.finding(page, 'Duet 390', 0, { 'left-intake': 0.03 }, { creepMm: 0 })
+  const hand = await BenchHand.finding(page, 'Duet 405', 0, { 'left-intake': 0.03 }, { creepMm: 0 })
   await hand.until(next => next.step === 'set')
   await page.keyboard.press('t')
   await page.locator('[data-wrench="Long click"]').click()

@@ -6,7 +6,7 @@ import { instruction, saved, signIn } from './bench'
 import { BenchHand } from './hand'
 
 const pool = openPool(databaseSettings(process.env, 'app'))
-test.afterAll(() => pool.end())
+test.afterAll(() => pool.end().catch(() => {}))
 
 test('a side-by-side by its maker’s own stops, from the Bay to the sheet', async ({ page }) => {
   test.setTimeout(240_000)
@@ -62,7 +62,7 @@ test('a side-by-side by its maker’s own stops, from the Bay to the sheet', asy
 
 test('a valve of the other stop is not measured here, but for a stated reason', async ({ page }) => {
   await signIn(page)
-  const hand = await BenchHand.finding(page, 'Duet 390', 0)
+  const hand = await BenchHand.finding(page, 'Duet 405', 0)
   await hand.until(next => next.step === 'measure')
   const served = (await hand.view()).position.here[0]!.stop.valves.map(v => v.valveId)
   const other = hand.engine.valves.find(v => !served.includes(v.id))!
@@ -79,7 +79,7 @@ test('a valve of the other stop is not measured here, but for a stated reason', 
 
 test('another way of finding stops, the reasons, and one taken out to see', async ({ page }) => {
   await signIn(page)
-  await BenchHand.finding(page, 'Duet 390', 0)
+  await BenchHand.finding(page, 'Duet 405', 0)
   await expect(instruction(page)).toHaveText(/^Turn until T/)
   await page.keyboard.press('m')
   await page.getByRole('button', { name: 'Find the stops by another method' }).click()
@@ -209,7 +209,7 @@ test('a saved model comes back from its file; one that cannot be is refused fiel
   }
   await give({ ...model, engine: bad }, { ...model, key: 'copy', model: 'Span 850, copy' }, model)
   const problem = page.locator('[data-row="1"]')
-  for (const said of ['strokeMm', 'serves no valve', 'look at the sign']) await expect(problem).toContainText(said)
+  for (const said of ['strokeMm', 'serves no valve', 'Check the sign']) await expect(problem).toContainText(said)
   for (const [state, n] of [
     ['problem', 1],
     ['new', 1],

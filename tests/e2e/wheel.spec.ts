@@ -72,7 +72,7 @@ const drawn = (page: Page) =>
     }
   })
 
-for (const model of ['Minnow 125', 'Duet 390', 'Switch 470', 'Fallow V22']) {
+for (const model of ['Minnow 125', 'Duet 405', 'Switch 470', 'Fallow V22']) {
   test(`${model}: the wheel as drawn agrees with cam card, firing angles and slider-crank`, async ({ page }) => {
     await signIn(page)
     const hand = await BenchHand.finding(page, model, 500)

@@ -208,7 +208,7 @@ describe('bad input', () => {
     ['no JSON', '{"id":', 400, /not readable/],
     ['too much', JSON.stringify({ text: 'x'.repeat(300_000) }), 413, /256 KB/],
     ['an unknown kind', { type: 'wished', payload: {} }, 422, /./],
-    ['a nonsense temperature', { type: 'temperature', payload: { celsius: 900 } }, 422, /Look at the unit/],
+    ['a nonsense temperature', { type: 'temperature', payload: { celsius: 900 } }, 422, /Check the unit/],
     [
       'a blade of no size',
       { type: 'trial', payload: { valveId: 'intake', bladesMm: [0], feel: 'drag', after: null } },
@@ -272,7 +272,7 @@ describe('bad input', () => {
         },
       },
       'engine.cam',
-      /look at the sign/,
+      /Check the sign/,
     ],
     [
       'a stop that serves no valve',

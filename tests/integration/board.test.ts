@@ -117,7 +117,7 @@ describe('what has cooled', () => {
     expect(
       (await ines.answer<{ title: string }>(id, { type: 'temperature', payload: { celsius: 60, airC: 90 } })).body
         .title,
-    ).toMatch(/Look at the unit/)
+    ).toMatch(/Check the unit/)
   })
 })
 

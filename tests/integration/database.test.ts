@@ -249,6 +249,8 @@ describe('data of an earlier version', () => {
   }
   /** What the last two migrations made, taken away again. */
   const UNDO = [
+    'ALTER TABLE people DROP COLUMN language',
+    'ALTER TABLE customers DROP COLUMN language',
     'ALTER TABLE machines DROP COLUMN decompressor',
     'ALTER TABLE engine_models DROP COLUMN decompressor',
     'DROP TABLE sessions, sign_in_tries, asked_once',
@@ -296,6 +298,7 @@ describe('data of an earlier version', () => {
       'asked-once',
       'proof-by-interval',
       'decompressor-found',
+      'languages',
     ])
     await indexOlderModels(pool)
     expect((await searchModels(pool, person.shopId, { q: 'test m', limit: 5 })).rows).toMatchObject([

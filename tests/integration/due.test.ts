@@ -120,7 +120,7 @@ describe('a reminder', () => {
     await openJob(ines, first, 1100)
     expect((await ines.get(`/api/customers/${first.customerId}/reminder?weeks=60`)).body).toMatchObject({
       status: 409,
-      title: expect.stringMatching(/here already/),
+      title: expect.stringMatching(/already here/),
     })
   }, 60_000)
   it('sent, it lies in the outbox as a letter that another mail reader reads', async () => {

@@ -35,6 +35,20 @@ function read(bytes: Uint8Array): { text: string; fonts: string[]; pages: number
   }
 }
 
+describe('a name in another script', () => {
+  it.each([
+    ['Дмитрий Ковалёв', 'Дмитрий Ковалёв'],
+    ['Ελένη Παππά', 'Ελένη Παππά'],
+    ['王小明', 'WangXiaoMing'],
+    ['سلمى', 'slma'],
+  ])('%s is set in letters that a font has, never in empty boxes', async (name, printed) => {
+    const owner = (await ines.post<{ id: number }>('/api/customers', { name })).body
+    const { text, fonts } = read(await ines.bytes(`/api/customers/${owner.id}/summary.pdf?year=2026&paper=A4`))
+    expect(text.replaceAll(' ', '')).toContain(printed.replaceAll(' ', ''))
+    for (const font of fonts) expect(font).toMatch(/\byes\s+yes\b/)
+  })
+})
+
 describe('the sheet as PDF', () => {
   it.each([
     ['A4', '595.28 x 841.89 pts (A4)'],

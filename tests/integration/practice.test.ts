@@ -64,13 +64,17 @@ describe('practice runs', () => {
     [
       'what is not said at a practice engine',
       { acts: [{ kind: 'said', type: 'closed', payload: {} }] satisfies Act[] },
-      /not said at a practice engine/,
+      /can’t be answered at a practice engine/,
     ],
-    ['an answer that is none', { acts: [{ kind: 'said', type: 'trial', payload: { valveId: 'x' } }] }, /is no trial/],
+    [
+      'an answer that is none',
+      { acts: [{ kind: 'said', type: 'trial', payload: { valveId: 'x' } }] },
+      /not a valid “trial”/,
+    ],
     [
       'more answers than a run keeps',
       { acts: Array(401).fill({ kind: 'said', type: 'mark-checked', payload: { valveId: 'a-intake', still: true } }) },
-      /More than 400 answers/,
+      /more than 400 answers/,
     ],
   ])('refuses %s with words', async (_, changes, words) => {
     const { status, body } = await tam.post('/api/practice', runOf(changes))

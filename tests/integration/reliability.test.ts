@@ -310,8 +310,8 @@ describe('what is said when the database fails', () => {
   it.each([
     ['a deadlock for the third time', { code: 'ER_LOCK_DEADLOCK' }, 503, /Nothing was changed/],
     ['a cluster node on its own', { code: 'ER_UNKNOWN_COM_ERROR', errno: 1047 }, 503, /cut off/],
-    ['a full disk', { code: 'ER_DISK_FULL' }, 503, /make room/],
-    ['nobody there', { code: 'ECONNREFUSED' }, 503, /does not answer/],
+    ['a full disk', { code: 'ER_DISK_FULL' }, 503, /Make room/],
+    ['nobody there', { code: 'ECONNREFUSED' }, 503, /doesn’t answer/],
   ])('%s', async (_, thrown, status, words) => {
     const failing = {
       getConnection: async () => ({

@@ -50,7 +50,7 @@ describe('the shelf', () => {
     const { id } = (await ines.post<{ id: number }>('/api/wrenches', wrench)).body
     expect((await ines.post('/api/wrenches', wrench)).body).toMatchObject({ status: 409, code: 'duplicate' })
     expect(said((await ines.call('PUT', `/api/wrenches/${id}`, { ...wrench, mostNm: 4 })).body)).toMatch(
-      /over its beginning/,
+      /over the lowest/,
     )
     expect((await ines.call('PUT', `/api/wrenches/${id}`, { ...wrench, mostNm: 30 })).status).toBe(200)
     expect((await shelf()).wrenches.find(w => w.id === id)).toEqual({ ...wrench, id, mostNm: 30 })
@@ -95,7 +95,7 @@ describe('the shelf', () => {
       { diameterMm: 13, sizeMm: 2.375, count: 3 },
     ])
     expect(said((await put(2.365, 1)).body)).toMatch(/between two of the 0.025 steps/)
-    expect(said((await put(23.5, 1)).body)).toMatch(/look at the unit/)
+    expect(said((await put(23.5, 1)).body)).toMatch(/Check the unit/)
     await put(2.375, 0)
     expect((await shelf()).shims.filter(s => s.diameterMm === 13)).toEqual([])
   })
@@ -125,7 +125,7 @@ describe('what is learned and settled', () => {
   it('the demo’s locks are learned by hand and model, from readings before and after', async () => {
     const { shopId, modelId } = await one<{ shopId: number; modelId: number }>(
       pool,
-      "SELECT shop_id AS shopId, id AS modelId FROM engine_models WHERE model = 'Duet 390' AND shop_id = (SELECT shop_id FROM people WHERE sign_in = 'ines')",
+      "SELECT shop_id AS shopId, id AS modelId FROM engine_models WHERE model = 'Duet 405' AND shop_id = (SELECT shop_id FROM people WHERE sign_in = 'ines')",
     )
     const locks = await locksOfShop(pool, shopId, modelId)
     expect(locks.length).toBeGreaterThan(3)

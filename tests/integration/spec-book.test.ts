@@ -1,3 +1,4 @@
+import { tellEnglish } from '../../words'
 import { readFileSync } from 'node:fs'
 import Ajv2020 from 'ajv/dist/2020'
 import addFormats from 'ajv-formats'
@@ -103,14 +104,14 @@ describe('revisions', () => {
     expect(
       (await ines.post<RevisionRow>(`/api/revisions/${third.id}/send-back`, { reason: 'wrong page' })).body,
     ).toMatchObject({ sentBackBy: 'Ines', sentBackReason: 'wrong page' })
-    expect((await ines.post(`/api/revisions/${third.id}/approve`)).body.title).toMatch(/sent back/)
+    expect((await ines.post(`/api/revisions/${third.id}/approve`)).body.title).toMatch(/sent this draft back/)
   })
   it('figures that may be slips are asked about, and the answer is kept', async () => {
     const odd = { ...engineOf(), torques: { ...engineOf().torques, plugNm: 120 } }
     const asked = await ines.post('/api/models', { maker: 'Specs', model: `Odd ${unique()}`, engine: odd })
     expect(asked.body).toMatchObject({ status: 422, code: 'doubts', fields: [{ field: 'plug' }] })
     const model = await newModel(ines, { engine: odd, answered: asked.body.doubts!.map(d => d.id) })
-    expect((await read(model.id)).revisions[0]!.answered[0]!.says).toMatch(/Was 12 N·m/)
+    expect(tellEnglish((await read(model.id)).revisions[0]!.answered[0]!.says)).toMatch(/Was 12 N·m/)
   })
   it('what a draft would do: the valves as last left, by both', async () => {
     const found = (await ines.get<SearchResponse>('/api/models?q=hedgerow')).body.rows[0]!
@@ -155,7 +156,7 @@ describe('an open job whose spec was superseded', () => {
       type: 'spec-taken',
       payload: { revisionId: made.id, revision: 2, engine: { ...newer.engine, coldLimitC: 50 } },
     })
-    expect(forged.body.title).toMatch(/not those of this revision/)
+    expect(forged.body.title).toMatch(/not the figures of this revision/)
     expect(
       (
         await ines.answer(job, {
@@ -335,7 +336,9 @@ describe('a book as a file', () => {
       head + row(`${name} a`, '0,10–0,14') + row(`${name} b`, '0,12–0,16') + row(`${name} c`, '0,10–0,14'),
     )
     expect(second.counts).toEqual({ new: 1, changed: 1, same: 1, problem: 0 })
-    expect((await rows(second.id, 'changed'))[0]!.changes).toEqual(['Exhaust: 0.10–0.14 mm → 0.12–0.16 mm'])
+    expect((await rows(second.id, 'changed'))[0]!.changes.map(tellEnglish)).toEqual([
+      'Exhaust: 0.10–0.14 mm → 0.12–0.16 mm',
+    ])
     await accept(second.id)
     const found = (await ines.get<SearchResponse>(`/api/models?q=${encodeURIComponent(`${name} b`)}`)).body.rows[0]!
     expect((await read(found.id)).revisions.map(r => [r.revision, r.approvedAt !== null, r.reason])).toEqual([
@@ -370,7 +373,11 @@ describe('a book as a file', () => {
     const preview = await taken('mistakes.csv', bytes)
     expect(preview.counts).toMatchObject({ new: 2, problem: 6 })
     expect(
-      (await rows(preview.id, 'problem')).map(r => [r.rowNo, r.notes[0]!.column, r.notes[0]!.says.slice(0, 40)]),
+      (await rows(preview.id, 'problem')).map(r => [
+        r.rowNo,
+        r.notes[0]!.column,
+        tellEnglish(r.notes[0]!.says).slice(0, 40),
+      ]),
     ).toEqual([
       [3, 'Inlet', expect.stringContaining('“ten” is not a length')],
       [4, 'Plug', expect.stringContaining('The row has 11 cells')],
@@ -402,11 +409,11 @@ describe('a book as a file', () => {
       `${head}Specs,Q ${unique()},50,0.1,0.12,Manual,2024-01-02,left,nut\nSpecs,"never closed,50\n`,
     )
     expect(open.counts).toMatchObject({ new: 1, problem: 1 })
-    expect((await rows(open.id, 'problem'))[0]!.notes[0]!.says).toMatch(/quote/)
+    expect(tellEnglish((await rows(open.id, 'problem'))[0]!.notes[0]!.says)).toMatch(/quote/)
     const broken = await taken('cut.json', '{"format":"wembric spec book","version":1,"models":[{"maker":')
-    expect((await rows(broken.id, 'problem'))[0]!.notes[0]!.says).toMatch(/not readable JSON/)
+    expect(tellEnglish((await rows(broken.id, 'problem'))[0]!.notes[0]!.says)).toMatch(/not readable JSON/)
     const other = await taken('other.json', '{"hello":"world"}')
-    expect((await rows(other.id, 'problem'))[0]!.notes[0]!.says).toMatch(/no models in this file/)
+    expect(tellEnglish((await rows(other.id, 'problem'))[0]!.notes[0]!.says)).toMatch(/no models in this file/)
   })
   it('headings once said are remembered', async () => {
     const heading = `Spiel ${unique()}`
@@ -420,7 +427,7 @@ describe('a book as a file', () => {
     expect(
       (await ines.post(`/api/spec-imports/${first}/read`, { delimiter: ',', mapping: ['maker', 'maker', 'intake'] }))
         .body.title,
-    ).toMatch(/Two headings/)
+    ).toMatch(/Two columns/)
     await ines.post(`/api/spec-imports/${first}/read`, { delimiter: ',', mapping: ['maker', 'model', 'intake'] })
     const second = (await ines.upload<{ id: number }>('/api/spec-imports?name=h.csv', text)).body.id
     expect((await ines.get<ImportResponse>(`/api/spec-imports/${second}`)).body.settings.mapping[2]).toBe('intake')
@@ -436,7 +443,7 @@ describe('a book as a file', () => {
     )
     expect((await ines.get<ImportResponse>(`/api/spec-imports/${id}`)).body).toMatchObject({
       state: 'failed',
-      message: expect.stringContaining('Nothing of this file was written'),
+      message: expect.stringContaining('Nothing in this file was saved'),
     })
   })
   it('one that is cancelled while it is written leaves nothing behind', async () => {
@@ -472,7 +479,7 @@ describe('other software', () => {
     expect(page.status).toBe(200)
     const duet = await guest.call<{ engine: object; revision: object }>(
       'GET',
-      '/api/v1/models/vossel-duet-390-vd390-p',
+      '/api/v1/models/vossel-duet-405-vd405-p',
       undefined,
       bearer,
     )

@@ -1,3 +1,4 @@
+import { tellEnglish } from '../../words'
 import { describe, expect, it } from 'vitest'
 import { csvRows, jsonRows } from '../../server/services/spec-import/file'
 
@@ -12,7 +13,7 @@ describe('a file that is taken in', () => {
       throw new Error('the database went away')
     }
     const read = async () => {
-      for await (const row of rows(broken())) if (row.notes[0]) throw new Error(row.notes[0].says)
+      for await (const row of rows(broken())) if (row.notes[0]) throw new Error(tellEnglish(row.notes[0].says))
     }
     await expect(read()).rejects.toThrow(/went away|not readable/)
   })

@@ -88,16 +88,16 @@ describe('an existing MariaDB', () => {
     await checkDatabase(url)
   }, 60_000)
   it.each([
-    ['no address', 'localhost', /not the address of a database/],
-    ['no database named', 'mysql://a:b@127.0.0.1:3306/', /not the address of a database/],
-    ['nobody there', 'mysql://a:b@127.0.0.1:1/wembric', /nobody listens at 127.0.0.1:1/],
-    ['a wrong password', url.replace(/:[^:@]+@/, ':wrong@'), /may not sign in/],
+    ['no address', 'localhost', /not a database address/],
+    ['no database named', 'mysql://a:b@127.0.0.1:3306/', /not a database address/],
+    ['nobody there', 'mysql://a:b@127.0.0.1:1/wembric', /nothing is listening at 127.0.0.1:1/],
+    ['a wrong password', url.replace(/:[^:@]+@/, ':wrong@'), /can’t sign in/],
     ['another database', url.replace(/wembric$/, 'elsewhere'), /(no rights on|no database) “?elsewhere/],
   ])('%s: it says what to do', async (_, address, words) => {
     await expect(checkDatabase(address)).rejects.toThrow(words)
   })
   it.each([
-    ['10.6.12-MariaDB', /10.6.12-MariaDB, which is too old. Bring it to 10.11/],
+    ['10.6.12-MariaDB', /10.6.12-MariaDB, which is too old. Update it to 10.11/],
     ['8.0.36', /not MariaDB/],
   ])('a server that says it is %s', async (version, words) => {
     const server = (mysql as unknown as { createServer: () => FakeServer }).createServer()
@@ -207,7 +207,7 @@ describe('npm start', () => {
     const code = await new Promise(resolve => child.once('exit', resolve))
     blocker.close()
     expect(code).toBe(1)
-    expect(said).toContain(`port ${port} is taken by another program`)
+    expect(said).toContain(`port ${port} is in use by another program`)
     expect(said).toContain(`PORT=${port + 1} npm start`)
   })
 
@@ -340,7 +340,7 @@ describe('a disk that fills up', () => {
           if (status === 200 || status === 201) taken.push(body.id)
           else {
             expect(status).toBe(503)
-            expect(body.title).toMatch(/disk .* is full.*make room/)
+            expect(body.title).toMatch(/disk .* is full.*Make room/)
             refused++
           }
         }

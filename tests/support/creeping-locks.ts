@@ -2,7 +2,6 @@ import { aimBeforeLock, type Lock, lockOf, lockShift } from '../../core/adjuster
 import type { Clearance } from '../../core/engine'
 import {
   bladePolicy,
-  judge,
   settingBlade,
   type Stack,
   targetOf,
@@ -12,6 +11,7 @@ import {
 } from '../../core/feeler'
 import { randomOf } from '../../core/practice'
 import { METRIC_BLADES } from './builders'
+import { judge } from './told'
 
 const CLEARANCE: Clearance = { form: 'limits', minMm: 0.1, maxMm: 0.14, text: '', unit: 'mm' }
 /** This screw follows its nut: it closes the gap by so much, give or take. */

@@ -1,6 +1,7 @@
 import type { Clearance, Engine } from '../../core/engine'
-import { type Happening, jobTools, type JobPin, nextThing, viewJob } from '../../core/job'
+import { type Happening, jobTools, type JobPin, viewJob } from '../../core/job'
 import { engineOf, LogBook, pinOf } from './builders'
+import { nextThing } from './told'
 
 export const T = { kind: 'mark', markIndex: 0 } as const
 const NOW = Date.UTC(2026, 10, 25, 9)

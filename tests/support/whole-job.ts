@@ -3,6 +3,7 @@ import type { Engine } from '../../core/engine'
 import { type Setup, type VirtualEngine, virtualEngine, VirtualHand, workThrough } from '../../core/practice'
 import type { School } from '../../core/stops'
 import { LogBook, pinOf } from './builders'
+import { storyLine } from '../../evaluation/story'
 
 export const MORNING = Date.UTC(2026, 10, 25, 9)
 
@@ -31,5 +32,5 @@ export async function wholeJob(
   const story = await workThrough(new VirtualHand(virtual), look, h => {
     log.add(h)
   })
-  return { view: look(), log, story, virtual }
+  return { view: look(), log, story: story.map(storyLine), virtual }
 }

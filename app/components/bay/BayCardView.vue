@@ -7,6 +7,7 @@ import VerdictShape from '../bench/VerdictShape.vue'
 import { VERDICT_WORDS } from '../bench/verdict-words'
 import CardTasks from './CardTasks.vue'
 import CoolingCurve from './CoolingCurve.vue'
+import { named, t } from '../../words'
 
 /**
  * A job on the board: which machine, what was measured so far, when it is cold, what else it is for, and the one next
@@ -23,7 +24,7 @@ const top = (v: BayCard['valves'][number]) => Math.max(v.maxMm * 1.6, (v.hiMm ??
 /** “Intake in, exhaust tight”; of many valves how many of each. */
 const verdicts = computed(() => {
   const said = props.card.valves.map(v => ({
-    name: v.name.toLowerCase(),
+    name: named(v.name).toLowerCase(),
     verdict: VERDICT_WORDS[v.verdict].toLowerCase(),
   }))
   if (said.length <= 2) return said.map(v => `${v.name} ${v.verdict}`).join(', ')
@@ -39,20 +40,19 @@ const coldByNow = computed(() => ready.value?.kind === 'at' && ready.value.atMs 
 const next = computed(() => {
   const c = cooling.value
   if (!c || !props.card.temperature) return props.card.next
-  if (c.ready.kind === 'air too warm') return `Air ${c.airC} °C: leave it overnight`
+  if (c.ready.kind === 'air too warm') return t('bay-card-view.air-c-leave-it-overnight', { airC: c.airC })
   return coldByNow.value
-    ? 'Should be cold: read the head'
-    : `${props.card.temperature.celsius} °C, cold about ${props.clock(c.ready.atMs)}`
+    ? t('bay-card-view.should-be-cold-read-the')
+    : t('bay-card-view.c-cold-about', { celsius: props.card.temperature.celsius, atMs: props.clock(c.ready.atMs) })
 })
-const nth = (n: number) => `${n}${['th', 'st', 'nd', 'rd'][n % 100 > 10 && n % 100 < 14 ? 0 : n % 10] ?? 'th'}`
 const turn = computed(() => {
-  const { turn: t, assigned } = props.card
-  if (!t) return assigned?.name ?? ''
-  const soon = t.startMs - props.nowMs < 120_000
+  const { turn, assigned } = props.card
+  if (!turn) return assigned?.name ?? ''
+  const soon = turn.startMs - props.nowMs < 120_000
   return [
-    assigned ? `${assigned.name}, ${nth(t.n)}` : 'Unassigned',
-    soon ? '' : props.clock(t.startMs),
-    t.why.startsWith('cold about') ? '' : t.why,
+    assigned ? `${assigned.name}, ${t('bay-card-view.nth', { n: turn.n })}` : t('common.unassigned'),
+    soon ? '' : props.clock(turn.startMs),
+    turn.why,
   ]
     .filter(Boolean)
     .join(', ')
@@ -65,7 +65,7 @@ const turn = computed(() => {
       v-if="card.column !== 'done'"
       type="button"
       class="grip"
-      :aria-label="`Move ${card.machine}`"
+      :aria-label="t('bay-card-view.move', { machine: card.machine })"
       :aria-expanded="moving"
       @click="$emit('move')"
     >
@@ -78,10 +78,14 @@ const turn = computed(() => {
       <p class="about">{{ about }}</p>
       <CoolingCurve v-if="cooling" :cooling="cooling" :now-ms="nowMs" :clock="clock" />
       <p v-else-if="!measured" class="line">
-        {{ [card.rested, card.complaint && `complaint: ${card.complaint}`].filter(Boolean).join('; ') }}
+        {{
+          [card.rested, card.complaint && t('bay-card-view.complaint', { complaint: card.complaint })]
+            .filter(Boolean)
+            .join('; ')
+        }}
       </p>
       <p v-if="cooling?.airAssumed" class="line small">
-        Air assumed {{ cooling.airC }} °C ({{ Math.round(fahrenheit(cooling.airC)) }} °F).
+        {{ t('bay-card-view.air-assumed-c-f', { airC: cooling.airC, airF: Math.round(fahrenheit(cooling.airC)) }) }}
       </p>
       <ul v-if="measured" class="valves">
         <li v-for="v in card.valves" :key="v.name">
@@ -120,12 +124,12 @@ const turn = computed(() => {
             />
           </svg>
           <VerdictShape :verdict="v.verdict" :size="20" />
-          <span class="hidden-words">{{ v.name }}: {{ VERDICT_WORDS[v.verdict] }}</span>
+          <span class="hidden-words">{{ named(v.name) }}: {{ VERDICT_WORDS[v.verdict] }}</span>
         </li>
       </ul>
       <p v-if="measured" class="line">{{ verdicts }}</p>
       <p v-if="card.statusReason" class="line">
-        <b>{{ card.status === 'held' ? 'On hold' : card.status }}:</b> {{ card.statusReason }}
+        <b>{{ card.status === 'held' ? t('common.on-hold') : t('card.abandoned') }}:</b> {{ card.statusReason }}
       </p>
       <p v-if="turn" class="line small">{{ turn }}</p>
       <p class="next">

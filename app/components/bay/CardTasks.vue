@@ -4,6 +4,7 @@ import Checkbox from 'primevue/checkbox'
 import { ref } from 'vue'
 import type { BayCard } from '~~/shared/responses'
 import { useTasks } from '../../composables/useTasks'
+import { t } from '../../words'
 
 /** What else the visit is for. What wants a warm engine is held until the valves are done, or somebody says why not. */
 defineProps<{ tasks: BayCard['tasks'] }>()
@@ -22,30 +23,32 @@ async function tick(id: number, done: boolean): Promise<void> {
 </script>
 
 <template>
-  <ul class="tasks" aria-label="Also to do">
-    <li v-for="t in tasks" :key="t.id" :class="{ held: t.held }">
+  <ul class="tasks" :aria-label="t('common.also-to-do')">
+    <li v-for="task in tasks" :key="task.id" :class="{ held: task.held }">
       <Checkbox
-        :model-value="t.doneAt !== null"
-        :input-id="`task-${t.id}`"
+        :model-value="task.doneAt !== null"
+        :input-id="`task-${task.id}`"
         binary
-        @update:model-value="tick(t.id, $event === true)"
+        @update:model-value="tick(task.id, $event === true)"
       />
-      <label :for="`task-${t.id}`"
-        ><b>{{ t.name }}</b
-        ><small v-if="t.doneAt">done, {{ t.doneBy }}{{ t.because ? `: ${t.because}` : '' }}</small
-        ><small v-else-if="t.held">{{ t.held }}</small
-        ><small v-else-if="t.needs === 'warm'">warm engine</small></label
+      <label :for="`task-${task.id}`"
+        ><b>{{ task.name }}</b
+        ><small v-if="task.doneAt">{{
+          t('card-tasks.done', { doneBy: task.doneBy ?? '', because: task.because ? `: ${task.because}` : '' })
+        }}</small
+        ><small v-else-if="task.held">{{ task.held }}</small
+        ><small v-else-if="task.needs === 'warm'">{{ t('common.warm-engine') }}</small></label
       >
     </li>
   </ul>
   <form v-if="asked !== null" class="why" @submit.prevent="tick(asked, true)">
     <p class="wrong" role="alert">{{ form.failed.value }}</p>
-    <label for="because">Why not?</label><InputText id="because" v-model="because" /><button
+    <label for="because">{{ t('card-tasks.why-not') }}</label><InputText id="because" v-model="because" /><button
       type="submit"
       class="quiet"
       :disabled="!because.trim()"
     >
-      Done anyway
+      {{ t('card-tasks.done-anyway') }}
     </button>
   </form>
 </template>

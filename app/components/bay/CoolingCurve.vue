@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import type { BayCooling } from '~~/shared/responses'
+import { t } from '../../words'
 
 /** A head cooling towards the air: what was read, the curve, the limit, and when it will be cold. */
 const props = defineProps<{ cooling: BayCooling; nowMs: number; clock: (atMs: number) => string }>()
@@ -27,7 +28,11 @@ const inside = (value: number) => Math.max(16, Math.min(W - 18, value))
     :viewBox="`0 0 ${W} ${H + 22}`"
     class="cooling"
     role="img"
-    :aria-label="coldAt === null ? 'The air is too warm for it to cool below the limit' : `Cold about ${clock(coldAt)}`"
+    :aria-label="
+      coldAt === null
+        ? t('cooling-curve.the-air-is-too-warm')
+        : t('cooling-curve.cold-about', { coldAt: clock(coldAt) })
+    "
   >
     <path :d="`M 0 ${H} H ${W}`" stroke="var(--ink2)" stroke-width="1.4" />
     <path :d="`M 0 ${y(cooling.limitC)} H ${W}`" stroke="var(--petrol)" stroke-width="1.6" stroke-dasharray="4 3" />
@@ -51,7 +56,9 @@ const inside = (value: number) => Math.max(16, Math.min(W - 18, value))
       stroke-width="1.6"
     />
     <circle :cx="x(last.atMs)" :cy="y(last.celsius)" r="5.5" fill="var(--ink)" />
-    <text v-if="apart" :x="inside(x(last.atMs))" :y="H + 17" text-anchor="middle" font-size="14">now</text>
+    <text v-if="apart" :x="inside(x(last.atMs))" :y="H + 17" text-anchor="middle" font-size="14">
+      {{ t('common.now') }}
+    </text>
     <template v-if="coldAt !== null">
       <path :d="`M ${x(coldAt)} ${H} V ${y(cooling.limitC)}`" stroke="var(--petrol)" stroke-width="3.4" />
       <text

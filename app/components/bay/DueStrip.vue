@@ -1,8 +1,9 @@
 <script setup lang="ts">
-import { LOCALE } from '~~/core/units'
+import { LOCALE } from '../../language'
 import { NuxtLink } from '#components'
 import { computed } from 'vue'
 import type { DueItem, DueResponse } from '~~/shared/machines'
+import { t } from '../../words'
 
 /** What falls due in the next weeks, on a rule of days. What is over stands left of today. */
 const props = defineProps<{ due: DueResponse }>()
@@ -37,16 +38,17 @@ const more = computed(() => waiting.value.length - shown.value.length)
 </script>
 
 <template>
-  <section class="due" aria-label="Due soon">
+  <section class="due" :aria-label="t('due-strip.due-soon')">
     <header>
-      <h2>Due soon</h2>
-      <p>use, hours or date, whichever comes first</p>
-      <p v-if="due.working" role="status">Working it out …</p>
-      <NuxtLink to="/due">{{ more > 0 ? `${more}${due.more ? ' and' : ''} more, by week` : 'By week' }}</NuxtLink>
+      <h2>{{ t('due-strip.due-soon') }}</h2>
+      <p>{{ t('due-strip.use-hours-or-date-whichever') }}</p>
+      <p v-if="due.working" role="status">{{ t('due-strip.working-it-out') }}</p>
+      <NuxtLink to="/due">{{
+        more > 0 ? t('due-strip.more-by-week', { more, beyond: due.more }) : t('due-strip.by-week')
+      }}</NuxtLink>
     </header>
     <p v-if="waiting.length === 0" class="none">
-      Nothing is due in the next six weeks. A machine is due by its spec’s interval, or sooner where a valve is
-      drifting.
+      {{ t('due-strip.nothing-is-due-in-the') }}
     </p>
     <template v-else>
       <svg :viewBox="`0 0 ${WIDTH} 48`" class="rule" aria-hidden="true">
@@ -68,7 +70,9 @@ const more = computed(() => waiting.value.length - shown.value.length)
           stroke-width="1.4"
         />
         <path :d="`M ${x(today)} 0 V 40`" stroke="var(--petrol)" stroke-width="4" />
-        <text :x="x(today) + 8" y="25" font-size="14" font-weight="700" style="fill: var(--petrol)">Today</text>
+        <text :x="x(today) + 8" y="25" font-size="14" font-weight="700" style="fill: var(--petrol)">
+          {{ t('common.today') }}
+        </text>
         <template v-for="d in days" :key="`w${d}`">
           <text v-if="isMonday(d) && d > today + 2 * DAY_MS" :x="x(d) + 5" y="24" font-size="13">{{ short(d) }}</text>
         </template>
@@ -90,7 +94,11 @@ const more = computed(() => waiting.value.length - shown.value.length)
             ><b>{{ item.name }}</b
             ><span>{{ item.cause }}</span
             ><span :class="{ over: item.over }">{{
-              item.over ? item.days : `${item.reason.use === null ? '' : 'about '}${short(Date.parse(item.day))}`
+              item.over
+                ? item.days
+                : item.reason.use === null
+                  ? short(Date.parse(item.day))
+                  : t('due-strip.about', { day: short(Date.parse(item.day)) })
             }}</span></NuxtLink
           >
         </li>

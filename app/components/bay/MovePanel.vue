@@ -3,6 +3,7 @@ import InputText from 'primevue/inputtext'
 import { computed, ref } from 'vue'
 import type { BayCard, BayResponse, TaskRow } from '~~/shared/responses'
 import { useTasks } from '../../composables/useTasks'
+import { t } from '../../words'
 
 /** What is done to a card without dragging: whose it is, sooner or later, and what else the visit is for. */
 const props = defineProps<{ card: BayCard; crew: BayResponse['crew']; among: BayCard[] }>()
@@ -15,9 +16,9 @@ const tasks = useTasks()
 const { form } = tasks
 const name = ref('')
 const NEEDS: { value: TaskRow['needs']; label: string }[] = [
-  { value: 'either', label: 'any time' },
-  { value: 'warm', label: 'warm engine' },
-  { value: 'cold', label: 'cold engine' },
+  { value: 'either', label: t('common.any-time') },
+  { value: 'warm', label: t('common.warm-engine') },
+  { value: 'cold', label: t('common.cold-engine') },
 ]
 async function add(needs: TaskRow['needs']): Promise<void> {
   if (!(await tasks.add(props.card.jobId, name.value, needs))) return
@@ -31,7 +32,7 @@ async function drop(id: number): Promise<void> {
 
 <template>
   <div class="move">
-    <div class="row" role="group" :aria-label="`Whose is ${card.machine}?`">
+    <div class="row" role="group" :aria-label="t('move-panel.whose-is', { machine: card.machine })">
       <button
         v-for="p in crew"
         :key="p.id"
@@ -50,15 +51,25 @@ async function drop(id: number): Promise<void> {
         :aria-pressed="!card.assigned"
         @click="emit('place', null, null)"
       >
-        Unassigned
+        {{ t('common.unassigned') }}
       </button>
-      <button type="button" class="quiet" :disabled="index <= 0" @click="sooner">Sooner</button
-      ><button type="button" class="quiet" :disabled="index < 0 || index >= among.length - 1" @click="later">
-        Later
+      <button type="button" class="quiet" :disabled="index <= 0" @click="sooner">
+        {{ t('move-panel.sooner') }}</button><button
+        type="button"
+        class="quiet"
+        :disabled="index < 0 || index >= among.length - 1"
+        @click="later"
+      >
+        {{ t('move-panel.later') }}
       </button>
     </div>
-    <label :for="`task-new-${card.jobId}`">Also to do</label>
-    <InputText :id="`task-new-${card.jobId}`" v-model="name" placeholder="Brake cable" autocomplete="off" />
+    <label :for="`task-new-${card.jobId}`">{{ t('common.also-to-do') }}</label>
+    <InputText
+      :id="`task-new-${card.jobId}`"
+      v-model="name"
+      :placeholder="t('common.brake-cable')"
+      autocomplete="off"
+    />
     <div class="row">
       <button
         v-for="n in NEEDS"
@@ -68,22 +79,22 @@ async function drop(id: number): Promise<void> {
         :disabled="!name.trim()"
         @click="add(n.value)"
       >
-        Add, {{ n.label }}
+        {{ t('move-panel.add', { label: n.label }) }}
       </button>
     </div>
     <div v-if="card.tasks.some(t => !t.doneAt)" class="row">
       <button
-        v-for="t in card.tasks.filter(t => !t.doneAt)"
-        :key="t.id"
+        v-for="task in card.tasks.filter(x => !x.doneAt)"
+        :key="task.id"
         type="button"
         class="quiet"
-        @click="drop(t.id)"
+        @click="drop(task.id)"
       >
-        Take off: {{ t.name }}
+        {{ t('move-panel.take-off', { name: task.name }) }}
       </button>
     </div>
     <p v-if="form.failed.value" class="wrong" role="alert">{{ form.failed.value }}</p>
-    <button type="button" class="link" @click="emit('done')">Leave it</button>
+    <button type="button" class="link" @click="emit('done')">{{ t('move-panel.leave-it') }}</button>
   </div>
 </template>
 

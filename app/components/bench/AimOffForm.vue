@@ -5,6 +5,8 @@ import SelectButton from 'primevue/selectbutton'
 import { computed, ref } from 'vue'
 import { type Happening, EVENTS } from '~~/core/job'
 import { formatLength, parseLength } from '~~/core/units'
+import { t } from '../../words'
+import { wordsFor } from '../../utils/errors'
 
 /**
  * What tightening the nut does to the gap, by the mechanic’s own word: so much is aimed off until this job’s nuts say
@@ -13,22 +15,22 @@ import { formatLength, parseLength } from '~~/core/units'
 const props = defineProps<{ shiftMm: number | null; unit: 'mm' | 'thou' }>()
 const emit = defineEmits<{ record: [happening: Happening] }>()
 const WAYS = [
-  { label: 'Closes it by', sign: -1 },
-  { label: 'Opens it by', sign: 1 },
+  { label: t('aim-off-form.closes-it-by'), sign: -1 },
+  { label: t('aim-off-form.opens-it-by'), sign: 1 },
 ]
 const way = ref((props.shiftMm ?? -1) > 0 ? 1 : -1)
 const text = ref(props.shiftMm === null ? '' : formatLength(Math.abs(props.shiftMm), props.unit))
 const wrong = ref('')
-const hint = computed(() => (props.unit === 'thou' ? '1 thou, or 0.02 mm' : '0.02, or 1 thou'))
+const hint = computed(() => (props.unit === 'thou' ? t('aim-off-form.hint-thou') : t('aim-off-form.hint-mm')))
 
 function submit(): void {
   try {
     const shiftMm = way.value * parseLength(text.value, props.unit).mm
     const parsed = EVENTS['aim-off-chosen'].payload.safeParse({ shiftMm })
     if (parsed.success) emit('record', { type: 'aim-off-chosen', payload: parsed.data })
-    else wrong.value = parsed.error.issues[0]!.message
+    else wrong.value = wordsFor(parsed.error)
   } catch (error) {
-    wrong.value = (error as Error).message
+    wrong.value = wordsFor(error)
   }
 }
 </script>
@@ -41,9 +43,9 @@ function submit(): void {
       option-label="label"
       option-value="sign"
       :allow-empty="false"
-      aria-label="Which way locking moves the gap"
+      :aria-label="t('aim-off-form.which-way-locking-moves-the')"
     />
-    <label for="aim-off" class="hidden-words">By how much</label>
+    <label for="aim-off" class="hidden-words">{{ t('aim-off-form.by-how-much') }}</label>
     <InputText
       id="aim-off"
       v-model="text"
@@ -52,7 +54,7 @@ function submit(): void {
       autocomplete="off"
       :aria-describedby="wrong ? 'aim-off-wrong' : undefined"
     />
-    <Button type="submit" label="Use this" />
+    <Button type="submit" :label="t('aim-off-form.use-this')" />
     <p v-if="wrong" id="aim-off-wrong" class="wrong" role="alert">{{ wrong }}</p>
   </form>
 </template>

@@ -2,6 +2,7 @@
 import { computed } from 'vue'
 import type { Aim } from '~~/core/job'
 import { formatLength, snapMm } from '~~/core/units'
+import { t } from '../../words'
 
 /** Where the gap should stand before the lock, and where the lock is expected to leave it, with its scatter. */
 const props = defineProps<{ aim: Aim; minMm: number; maxMm: number }>()
@@ -26,7 +27,12 @@ const spread = computed(() => props.aim.shift?.spreadMm ?? 0)
     :viewBox="`0 0 ${LENGTH} 80`"
     class="aim"
     role="img"
-    :aria-label="`Aim ${formatLength(aim.beforeMm, 'mm')} mm before the lock, ends at ${formatLength(ends, 'mm')} mm`"
+    :aria-label="
+      t('aim-rule.aim-mm-before-the-lock', {
+        beforeMm: formatLength(aim.beforeMm, 'mm'),
+        ends: formatLength(ends, 'mm'),
+      })
+    "
   >
     <rect x=".75" y="16" :width="LENGTH - 1.5" height="46" fill="var(--white)" stroke="var(--ink)" stroke-width="1.5" />
     <rect :x="x(minMm)" y="17" :width="Math.max(0, x(maxMm) - x(minMm))" height="44" fill="var(--petrol-tint)" />
@@ -48,15 +54,15 @@ const spread = computed(() => props.aim.shift?.spreadMm ?? 0)
       stroke-width="1.2"
     />
     <text
-      v-for="t in ticks.filter(t => Math.round(t * 100) % 2 === 0)"
-      :key="t"
-      :x="x(t)"
+      v-for="tick in ticks.filter(tick => Math.round(tick * 100) % 2 === 0)"
+      :key="tick"
+      :x="x(tick)"
       y="11"
-      :text-anchor="t === from ? 'start' : t >= to - 0.001 ? 'end' : 'middle'"
+      :text-anchor="tick === from ? 'start' : tick >= to - 0.001 ? 'end' : 'middle'"
       font-size="13.5"
       font-weight="600"
     >
-      {{ t.toFixed(2) }}{{ t === from ? ' mm' : '' }}
+      {{ tick.toFixed(2) }}{{ tick === from ? ' mm' : '' }}
     </text>
     <text
       v-for="i in thou"

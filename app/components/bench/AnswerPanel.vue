@@ -1,41 +1,51 @@
 <script setup lang="ts">
+import { computed } from 'vue'
 import type { AnswerKey } from '~~/core/job'
+import type { Text } from '~~/core/said'
+import { useRest } from '../../composables/useRest'
+import { tell, t } from '../../words'
+import GlossedText from '../shell/GlossedText.vue'
 
 /** The one next thing, why, and its answers. */
-defineProps<{
-  label: string
-  instruction: string
-  why: string
+const props = defineProps<{
+  label: Text
+  instruction: Text
+  why: Text
   keys: Pick<AnswerKey, 'title' | 'help'>[]
   passable: boolean
 }>()
-defineEmits<{ press: [index: number]; pass: [] }>()
+const asked = computed(() => tell(props.instruction))
+const { resting, unlessResting } = useRest(() => asked.value)
+const emit = defineEmits<{ press: [index: number]; pass: [] }>()
 </script>
 
 <template>
   <div class="next" aria-live="polite">
     <div class="top">
-      <p class="label">{{ label }}</p>
-      <button v-if="passable" type="button" class="pass" @click="$emit('pass')">Skip, say why <kbd>G</kbd></button>
+      <p class="label">{{ tell(label) }}</p>
+      <button v-if="passable" type="button" class="pass" @click="$emit('pass')">
+        {{ t('answer-panel.skip-say-why') }} <kbd>G</kbd>
+      </button>
     </div>
-    <h1 :class="{ long: instruction.length > 40 }" data-testid="instruction">{{ instruction }}</h1>
+    <h1 :class="{ long: asked.length > 40 }" data-testid="instruction">{{ asked }}</h1>
     <slot
-      ><p class="why">{{ why }}</p></slot
-    >
+      ><p class="why"><GlossedText :text="tell(why)" /></p
+    ></slot>
   </div>
-  <div class="keys" role="group" aria-label="Answers">
+  <div class="keys" role="group" :aria-label="t('answer-panel.answers')">
     <button
       v-for="(k, i) in keys"
-      :key="`${instruction} ${i} ${k.title}`"
+      :key="`${asked} ${i} ${tell(k.title)}`"
       type="button"
       class="key"
       :data-key="i + 1"
-      @click="$emit('press', i)"
+      :aria-disabled="resting"
+      @click="unlessResting(() => emit('press', i))"
     >
       <span class="digit" aria-hidden="true">{{ i + 1 }}</span>
       <span class="text"
-        ><span class="title">{{ k.title }}</span
-        ><span class="help">{{ k.help }}</span></span
+        ><span class="title">{{ tell(k.title) }}</span
+        ><span class="help">{{ tell(k.help) }}</span></span
       >
     </button>
   </div>
@@ -115,7 +125,7 @@ h1.long {
   color: var(--ink2);
   line-height: 1.2;
 }
-@media (max-height: 790px) and (min-width: 701px) {
+@media (max-height: 830px) and (min-width: 701px) {
   .keys {
     gap: 7px;
   }

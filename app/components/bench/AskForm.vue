@@ -3,11 +3,13 @@ import Button from 'primevue/button'
 import InputText from 'primevue/inputtext'
 import Textarea from 'primevue/textarea'
 import { computed, nextTick, onMounted, ref, useTemplateRef } from 'vue'
-import type { Asks, Happening, Step } from '~~/core/job'
+import type { Asks, Happening, Requirement, Step } from '~~/core/job'
 import { EVENTS } from '~~/core/job'
 import { parseClock } from '~~/core/adjuster'
 import { parseLength } from '~~/core/units'
 import ThermometerPart from './ThermometerPart.vue'
+import { tell, t } from '../../words'
+import { wordsFor } from '../../utils/errors'
 
 /** What a field can ask for; a choice among ways, or going back, is no field. */
 export type Field =
@@ -16,7 +18,7 @@ export type Field =
 const props = defineProps<{
   asks: Field
   step: Step
-  gate: { id: string; missing: string } | null
+  gate: Pick<Requirement, 'id' | 'missing'> | null
   valveId?: string | null
   unit?: 'mm' | 'thou'
   standIn?: boolean
@@ -24,27 +26,27 @@ const props = defineProps<{
 const emit = defineEmits<{ done: [happening: Happening]; back: [] }>()
 
 const TITLES: Record<typeof props.asks, string> = {
-  'temperature': 'Temperature of the head, °C',
-  'hours': 'Hours since it last ran',
-  'item-off': 'What did you remove?',
-  'item-in': 'What did you put in?',
-  'finding': 'What did you find?',
-  'reason': 'Why? The sheet shows it',
-  'due': 'Next check, as year-month-day',
-  'hold': 'Why put it on hold?',
-  'abandon': 'Why abandon the job?',
-  'note': 'Note for the sheet',
-  'replaced': 'What was replaced',
-  'slot': 'Where does the slot point? A clock time',
-  'estimate': 'Estimate, by eye or ear',
+  'temperature': t('ask-form.temperature-of-the-head-c'),
+  'hours': t('ask-form.hours-since-it-last-ran'),
+  'item-off': t('ask-form.what-did-you-remove'),
+  'item-in': t('ask-form.what-did-you-put-in'),
+  'finding': t('ask-form.what-did-you-find'),
+  'reason': t('ask-form.why-the-sheet-shows-it'),
+  'due': t('ask-form.next-check-as-year-month'),
+  'hold': t('ask-form.why-put-it-on-hold'),
+  'abandon': t('ask-form.why-abandon-the-job'),
+  'note': t('ask-form.note-for-the-sheet'),
+  'replaced': t('ask-form.what-was-replaced'),
+  'slot': t('ask-form.where-does-the-slot-point'),
+  'estimate': t('ask-form.estimate-by-eye-or-ear'),
 }
 const HINTS: Partial<Record<typeof props.asks, string>> = {
   'temperature': '20, or 68 F',
   'hours': '15',
   'due': '2027-05-01',
-  'item-in': 'Rag under the cover',
+  'item-in': t('ask-form.rag-under-the-cover'),
   'slot': '2:30',
-  'estimate': '15 thou, or 0.4',
+  'estimate': t('ask-form.estimate-hint'),
 }
 const long = computed(() => ['finding', 'reason', 'hold', 'abandon', 'note'].includes(props.asks))
 const text = ref('')
@@ -105,24 +107,22 @@ function submit(): void {
   try {
     given = happening()
   } catch (error) {
-    wrong.value = (error as Error).message
+    wrong.value = wordsFor(error)
     return
   }
   const parsed = EVENTS[given.type].payload.safeParse(given.payload)
   if (parsed.success) emit('done', { type: given.type, payload: parsed.data } as Happening)
-  else
-    wrong.value =
-      props.asks === 'due'
-        ? 'Give the date as year-month-day, such as 2027-05-01.'
-        : (parsed.error.issues[0]?.message ?? 'That isn’t valid. Check the unit and type it again.')
+  else wrong.value = props.asks === 'due' ? t('ask-form.give-the-date-as-year') : wordsFor(parsed.error)
 }
 </script>
 
 <template>
   <form ref="field" class="ask" @submit.prevent="submit" @keydown.esc="emit('back')">
     <label for="ask-field">{{ TITLES[asks] }}</label>
-    <p v-if="asks === 'estimate'" class="note">It’s kept as an estimate and proves nothing.</p>
-    <p v-if="asks === 'reason' && gate" class="note">{{ gate.missing }} The sheet shows the reason.</p>
+    <p v-if="asks === 'estimate'" class="note">{{ t('ask-form.its-kept-as-an-estimate') }}</p>
+    <p v-if="asks === 'reason' && gate" class="note">
+      {{ t('ask-form.the-sheet-shows-the-reason', { missing: tell(gate.missing) }) }}
+    </p>
     <Textarea
       v-if="long"
       id="ask-field"
@@ -149,8 +149,10 @@ function submit(): void {
     />
     <p v-if="wrong" id="ask-wrong" class="wrong" role="alert">{{ wrong }}</p>
     <div class="actions">
-      <Button type="submit" label="Record" />
-      <button type="button" class="quiet" @click="emit('back')">Back <kbd>Esc</kbd></button>
+      <Button type="submit" :label="t('common.record')" />
+      <button type="button" class="quiet" @click="emit('back')">
+        {{ t('common.back') }} <kbd>{{ t('common.esc') }}</kbd>
+      </button>
     </div>
   </form>
 </template>

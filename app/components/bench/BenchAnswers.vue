@@ -4,6 +4,8 @@ import type { NextThing } from '~~/core/job'
 import type { BenchScreen } from '../../composables/useBenchScreen'
 import AnswerPanel from './AnswerPanel.vue'
 import ClashFacts from './ClashFacts.vue'
+import { tell, t } from '../../words'
+import GlossedText from '../shell/GlossedText.vue'
 
 /**
  * The question of the moment and its keys: somebody else’s hand comes before a clash, a clash before the next thing.
@@ -31,8 +33,8 @@ const passable = computed(() => {
   />
   <AnswerPanel
     v-else-if="clash"
-    label="Conflicting answer"
-    instruction="These answers conflict"
+    :label="t('bench-answers.conflicting-answer')"
+    :instruction="t('bench-answers.these-answers-conflict')"
     why=""
     :keys="screen.clashKeys.value"
     :passable="false"
@@ -50,16 +52,17 @@ const passable = computed(() => {
     @press="screen.press($event)"
     @pass="$emit('pass')"
   >
-    <p class="why">{{ next.why }}</p>
+    <p class="why"><GlossedText :text="tell(next.why)" /></p>
     <p v-if="next.doubted.length" class="doubted">
-      Undo:<button
+      {{ t('bench-answers.undo')
+      }}<button
         v-for="d in next.doubted"
         :key="d.eventId"
         type="button"
         class="quiet"
         @click="screen.retractId(d.eventId)"
       >
-        {{ d.words }}
+        {{ tell(d.words) }}
       </button>
     </p>
   </AnswerPanel>

@@ -1,19 +1,34 @@
 <script setup lang="ts">
+import { useRest } from '../../composables/useRest'
+import { t } from '../../words'
+
 /** The last answer, and the ways on from the keys. In Find it also leads to what else was seen, and to the reasons. */
-defineProps<{ last: string; finding: boolean; canUndo: boolean }>()
-defineEmits<{ show: [panel: 'evidence' | 'reasons' | 'more']; undo: [] }>()
+const props = defineProps<{ last: string; finding: boolean; canUndo: boolean }>()
+const emit = defineEmits<{ show: [panel: 'evidence' | 'reasons' | 'more']; undo: [] }>()
+const { resting, unlessResting } = useRest(() => props.last)
 </script>
 
 <template>
   <footer class="foot" :class="{ finding }">
-    <p><b>Last</b> {{ last }}</p>
+    <p>
+      <b>{{ t('bench-foot.last') }}</b> {{ last }}
+    </p>
     <template v-if="finding">
-      <button type="button" class="quiet" title="E" @click="$emit('show', 'evidence')">Something else</button>
-      <button type="button" class="quiet" title="W" @click="$emit('show', 'reasons')">Why?</button>
+      <button type="button" class="quiet" title="E" @click="$emit('show', 'evidence')">
+        {{ t('common.something-else') }}
+      </button>
+      <button type="button" class="quiet" title="W" @click="$emit('show', 'reasons')">{{ t('bench-foot.why') }}</button>
     </template>
-    <button type="button" class="quiet" @click="$emit('show', 'more')">More <kbd>M</kbd></button>
-    <button type="button" class="quiet" :disabled="!canUndo" data-testid="undo" @click="$emit('undo')">
-      Undo <kbd>U</kbd>
+    <button type="button" class="quiet" @click="$emit('show', 'more')">{{ t('common.more') }} <kbd>M</kbd></button>
+    <button
+      type="button"
+      class="quiet"
+      :disabled="!canUndo"
+      :aria-disabled="!canUndo || resting"
+      data-testid="undo"
+      @click="unlessResting(() => emit('undo'))"
+    >
+      {{ t('common.undo') }} <kbd>U</kbd>
     </button>
   </footer>
 </template>

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { NuxtLink } from '#components'
+import { t } from '../../words'
 
 /** The Bench's title line: which machine, and the few facts that are always wanted. */
 defineProps<{
@@ -15,23 +16,23 @@ defineEmits<{ help: [] }>()
 
 <template>
   <header class="bench-header">
-    <NuxtLink to="/" class="brand" aria-label="Wembric, to the Bay"
+    <NuxtLink to="/" class="brand" :aria-label="t('bench-header.wembric-to-the-bay')"
       ><img src="/mark.svg" alt="" width="24" height="24" /><b>Wembric</b></NuxtLink
     >
-    <NuxtLink to="/" class="back" aria-label="To the Bay">‹</NuxtLink>
+    <NuxtLink to="/" class="back" :aria-label="t('common.to-the-bay')">‹</NuxtLink>
     <div class="machine">
       <b>{{ machine }}</b><span>{{ about }}</span>
     </div>
     <div class="facts">
       <span class="fact"
-        >Head <b>{{ head }}</b></span
+        >{{ t('common.head') }} <b>{{ head }}</b></span
       >
       <span class="fact"
-        >Spec <b>{{ revision }}</b></span
+        >{{ t('common.spec') }} <b>{{ revision }}</b></span
       >
       <span class="fact saved" :class="saved.tone" role="status" data-testid="saved">{{ saved.word }}</span>
-      <NuxtLink to="/" class="fact nav">Bay <kbd>B</kbd></NuxtLink>
-      <button type="button" class="fact nav" @click="$emit('help')">Help <kbd>?</kbd></button>
+      <NuxtLink to="/" class="fact nav">{{ t('common.bay') }} <kbd>B</kbd></NuxtLink>
+      <button type="button" class="fact nav" @click="$emit('help')">{{ t('bench-header.help') }} <kbd>?</kbd></button>
     </div>
     <span class="phone-step">{{ stepWords }}</span>
   </header>
@@ -73,9 +74,9 @@ defineEmits<{ help: [] }>()
 }
 .machine span {
   font: 400 16px/1 var(--sentences);
+  line-height: 1.15;
   color: var(--ink2);
-  overflow: hidden;
-  text-overflow: ellipsis;
+  white-space: normal;
 }
 .facts {
   display: flex;
@@ -160,6 +161,13 @@ defineEmits<{ help: [] }>()
   }
   .facts {
     margin-right: 10px;
+  }
+  .saved {
+    max-width: 132px;
+    white-space: normal;
+    text-align: right;
+    font-size: 15px;
+    line-height: 1.15;
   }
   .phone-step {
     display: block;

@@ -3,6 +3,7 @@ import { eventWords, type JobEvent, type JobPin } from '~~/core/job'
 import type { RevisionRow } from '~~/shared/spec-book'
 import type { Waiting } from '../../local/database'
 import { asEvent } from '../../local/outbox'
+import { tell, t } from '../../words'
 
 /** What must not be overlooked: an ended session, answers the shop would not take, answers whose place is not known. */
 defineProps<{
@@ -25,30 +26,37 @@ defineEmits<{ signIn: []; discard: [id: string]; place: [id: string, when: 'befo
     </div>
     <div v-if="expired" class="notice">
       <p>
-        Your session has ended. {{ toSend === 1 ? 'One answer is' : `${toSend} answers are` }} kept here and sent when
-        you sign in.
+        {{ t('bench-notices.session-ended', { answers: toSend }) }}
       </p>
-      <button type="button" class="quiet" @click="$emit('signIn')">Sign in</button>
+      <button type="button" class="quiet" @click="$emit('signIn')">{{ t('common.sign-in') }}</button>
     </div>
     <div v-for="w in refused" :key="w.id" class="notice">
       <p>
-        <b>{{ eventWords(pin, asEvent(w)) }}</b> was not taken: {{ w.refused }}
+        <b>{{ tell(eventWords(pin, asEvent(w))) }}</b>
+        {{ t('bench-notices.was-not-taken', { refused: w.refused ?? '' }) }}
       </p>
-      <button type="button" class="quiet" @click="$emit('discard', w.id)">Discard it</button>
+      <button type="button" class="quiet" @click="$emit('discard', w.id)">{{ t('bench-notices.discard-it') }}</button>
     </div>
     <div v-for="e in unplaced" :key="e.id" class="notice">
       <p>
-        <b>{{ eventWords(pin, e) }}</b> ({{ e.personName }}, another device): felt before or after the turn?
+        <b>{{ tell(eventWords(pin, e)) }}</b>
+        {{ t('bench-notices.another-device-felt-before-or', { person: e.personName }) }}
       </p>
-      <button type="button" class="quiet" @click="$emit('place', e.id, 'before')">Before</button
-      ><button type="button" class="quiet" @click="$emit('place', e.id, 'after')">After</button>
+      <button type="button" class="quiet" @click="$emit('place', e.id, 'before')">
+        {{ t('bench-notices.before') }}</button><button
+        type="button"
+        class="quiet"
+        @click="$emit('place', e.id, 'after')"
+      >
+        {{ t('bench-notices.after') }}
+      </button>
     </div>
     <div v-if="newer" class="notice">
       <p>
-        <b>The spec was superseded.</b> Revision {{ newer.revision }} is in force; this job goes by
-        {{ pin.spec.revision }}.
+        <b>{{ t('bench-notices.the-spec-was-superseded') }}</b>
+        {{ t('bench-notices.revision-is-in-force-this', { inForce: newer.revision, own: pin.spec.revision }) }}
       </p>
-      <button type="button" class="quiet" @click="$emit('newer')">See what changes</button>
+      <button type="button" class="quiet" @click="$emit('newer')">{{ t('bench-notices.see-what-changes') }}</button>
     </div>
   </div>
 </template>

@@ -4,6 +4,8 @@ import InputText from 'primevue/inputtext'
 import { nextTick, onMounted, ref, useTemplateRef } from 'vue'
 import { type BladeSet, engraving, leavesOf, plainBlade } from '~~/core/feeler'
 import { parseLength } from '~~/core/units'
+import { t } from '../../words'
+import { wordsFor } from '../../utils/errors'
 
 /**
  * A blade by its size, typed, or a stack with plus signs: of the set in hand, or a message that names the neighbours.
@@ -26,28 +28,34 @@ function bladeOf(part: string): number {
     .map(l => say(l.engravedMm))
   const gone = props.set.blades.some(b => b.condition === 'missing' && Math.abs(b.mm - mm) < 0.0006)
   throw new Error(
-    `${say(plainBlade(mm).mm)} ${props.set.unit} is ${gone ? 'missing from' : 'not in'} ${props.set.name}. The nearest: ${near.join(' and ')}.`,
+    t('blade-ask.is-the-nearest', {
+      mm: say(plainBlade(mm).mm),
+      unit: props.set.unit,
+      gone: gone ? t('blade-ask.missing-from') : t('blade-ask.not-in'),
+      name: props.set.name,
+      near: near.join(' and '),
+    }),
   )
 }
 function choose(): void {
   try {
     const blades = text.value.split('+').map(bladeOf)
-    if (blades.length > 3) throw new Error('Stack three blades at most.')
-    if (new Set(blades).size < blades.length) throw new Error('The same blade can’t be in the stack twice.')
+    if (blades.length > 3) throw new Error(t('blade-ask.stack-three-blades-at-most'))
+    if (new Set(blades).size < blades.length) throw new Error(t('blade-ask.the-same-blade-cant-be'))
     emit(
       'done',
       blades.sort((a, b) => b - a),
     )
   } catch (error) {
-    wrong.value = error instanceof Error ? error.message : 'That isn’t a size. Type one like 0.10 or 4 thou.'
+    wrong.value = wordsFor(error)
   }
 }
 </script>
 
 <template>
   <form ref="form" class="ask" @submit.prevent="choose" @keydown.esc="emit('back')">
-    <label for="blade-field">Which blade, in {{ set.unit }}?</label>
-    <p class="note">A stack with plus: {{ set.unit === 'mm' ? '0.08 + 0.04' : '3 + 1.5' }}.</p>
+    <label for="blade-field">{{ t('blade-ask.which-blade-in', { unit: set.unit }) }}</label>
+    <p class="note">{{ t('blade-ask.a-stack-with-plus', { unit: set.unit === 'mm' ? '0.08 + 0.04' : '3 + 1.5' }) }}</p>
     <InputText
       id="blade-field"
       v-model="text"
@@ -58,8 +66,12 @@ function choose(): void {
     />
     <p v-if="wrong" id="blade-wrong" class="wrong" role="alert">{{ wrong }}</p>
     <div class="actions">
-      <Button type="submit" label="Try this one" /><button type="button" class="quiet" @click="emit('back')">
-        Back <kbd>Esc</kbd>
+      <Button type="submit" :label="t('blade-ask.try-this-one')" /><button
+        type="button"
+        class="quiet"
+        @click="emit('back')"
+      >
+        {{ t('common.back') }} <kbd>{{ t('common.esc') }}</kbd>
       </button>
     </div>
   </form>

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, nextTick, useTemplateRef, watch } from 'vue'
 import { type BladeSet, engraving, leavesOf } from '~~/core/feeler'
+import { t } from '../../words'
 
 /**
  * The blades of the set in a fan, those to try raised, a stack as several; any other may be chosen. What is missing is
@@ -22,10 +23,12 @@ const blades = computed(() =>
   [
     ...leavesOf(props.set).map(l => ({
       mm: l.engravedMm,
-      note: l.condition !== 'good' ? l.condition : l.part === 'whole' ? '' : l.part,
+      note: l.condition !== 'good' ? l.condition : l.part === 'whole' ? null : l.part,
       gone: false,
     })),
-    ...props.set.blades.filter(b => b.condition === 'missing').map(b => ({ mm: b.mm, note: 'missing', gone: true })),
+    ...props.set.blades
+      .filter(b => b.condition === 'missing')
+      .map(b => ({ mm: b.mm, note: 'missing' as const, gone: true })),
   ].sort((a, b) => a.mm - b.mm),
 )
 /** As many as have room, about the chosen ones. */
@@ -65,7 +68,7 @@ const stacksFelt = computed(() =>
 
 <template>
   <div class="fan" :class="{ low }">
-    <div ref="list" class="blades" role="group" aria-label="Blades">
+    <div ref="list" class="blades" role="group" :aria-label="t('blade-fan.blades')">
       <button
         v-for="(blade, i) in shown"
         :key="`${blade.mm}${blade.note}`"
@@ -78,7 +81,7 @@ const stacksFelt = computed(() =>
         }"
         :aria-pressed="isChosen(blade.mm)"
         :disabled="blade.gone"
-        :aria-label="`${engraving(blade.mm, 'mm')} mm, ${engraving(blade.mm, 'thou')} thou${blade.note ? `, ${blade.note}` : ''}${felt.has(String(blade.mm)) ? `, ${felt.get(String(blade.mm))}` : ''}`"
+        :aria-label="`${engraving(blade.mm, 'mm')} mm, ${engraving(blade.mm, 'thou')} thou${blade.note ? `, ${t(`blade.${blade.note}`)}` : ''}${felt.has(String(blade.mm)) ? `, ${felt.get(String(blade.mm))}` : ''}`"
         :style="{ transform: `translateY(${lower(i) + (isChosen(blade.mm) ? 5 : 20)}px) rotate(${tilt(i)}deg)` }"
         :data-blade="blade.mm"
         @click="$emit('choose', blade.mm)"
@@ -86,16 +89,20 @@ const stacksFelt = computed(() =>
         <span class="first">{{ engraving(blade.mm, set.unit) }}</span>
         <span class="second">{{ engraving(blade.mm, other) }}</span>
         <span v-if="felt.has(String(blade.mm))" class="felt">{{ felt.get(String(blade.mm)) }}</span>
-        <span v-else-if="blade.note" class="felt note">{{ blade.note }}</span>
+        <span v-else-if="blade.note" class="felt note">{{ t(`blade.${blade.note}`) }}</span>
       </button>
     </div>
     <p class="set">
-      <b>{{ set.name }}</b><span class="units">{{ set.unit === 'mm' ? 'mm over thou' : 'thou over mm' }}</span
+      <b>{{ set.name }}</b><span class="units">{{
+        set.unit === 'mm' ? t('common.mm-over-thou') : t('common.thou-over-mm')
+      }}</span
       ><span v-if="stacksFelt.length" class="stacked">{{ stacksFelt.at(-1) }}</span>
       <button type="button" class="quiet push" :aria-pressed="stacking" @click="$emit('stack')">
-        {{ stacking ? 'Stacking' : 'Stack' }} <kbd>+</kbd>
+        {{ stacking ? t('blade-fan.stacking') : t('blade-fan.stack') }} <kbd>+</kbd>
       </button>
-      <button v-if="several" type="button" class="quiet" @click="$emit('sets')">Other set <kbd>X</kbd></button>
+      <button v-if="several" type="button" class="quiet" @click="$emit('sets')">
+        {{ t('blade-fan.other-set') }} <kbd>X</kbd>
+      </button>
       <span class="arrows"><kbd>←</kbd> <kbd>→</kbd></span>
     </p>
   </div>

@@ -7,6 +7,7 @@ import { formatLength } from '~~/core/units'
 import CycleWheel from '../engine/CycleWheel.vue'
 import BladeFan from './BladeFan.vue'
 import GapPicture from './GapPicture.vue'
+import { tell, t } from '../../words'
 
 /** Measure and Prove: the engine at its stop, the gap to scale, what stands beside the verdict, the set's blades. */
 const props = defineProps<{ view: JobView; valveId: string; chosen: Stack | null; stacking: boolean; topMm: number }>()
@@ -32,13 +33,15 @@ const beside = computed(() => {
   const mm = (v: number) => `${formatLength(v, pin.value.unit)} ${pin.value.unit}`
   return [
     ...(props.chosen?.doubt
-      ? [`This blade is ${props.chosen.doubt}: what it says may be ${mm(props.chosen.errorMm)} off. Take another.`]
+      ? [t('blades-stage.this-blade-is-what-it', { doubt: props.chosen.doubt, errorMm: mm(props.chosen.errorMm) })]
       : []),
     ...(verdict === 'unproved' && settleWithMm !== null && reading.value
-      ? [`${mm(settleWithMm)} would settle it.`]
+      ? [t('blades-stage.would-settle-it', { settleWithMm: mm(settleWithMm) })]
       : []),
-    ...cautions,
-    ...(valve.value?.estimates.slice(-1).map(e => `Estimate ${e.text}, by ${e.by}: proves nothing.`) ?? []),
+    ...cautions.map(tell),
+    ...(valve.value?.estimates
+      .slice(-1)
+      .map(e => t('blades-stage.estimate-by-proves-nothing', { text: e.text, by: e.by })) ?? []),
   ].slice(0, 2)
 })
 </script>

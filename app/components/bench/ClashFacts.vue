@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import type { ClashWords } from '~~/core/job'
+import { tell, t } from '../../words'
 
 /** Answers that cannot all be so, one against the other. */
 defineProps<{ clash: ClashWords }>()
@@ -7,11 +8,17 @@ defineProps<{ clash: ClashWords }>()
 
 <template>
   <ul class="clash" data-testid="clash">
-    <li><small>now</small>{{ clash.newest }}</li>
-    <li v-for="fact in clash.against.slice(0, 2)" :key="fact.id"><small>before</small>{{ fact.words }}</li>
-    <li v-if="clash.against.length > 2"><small>and</small>{{ clash.against.length - 2 }} more</li>
+    <li>
+      <small>{{ t('common.now') }}</small>{{ tell(clash.newest) }}
+    </li>
+    <li v-for="fact in clash.against.slice(0, 2)" :key="fact.id">
+      <small>{{ t('clash-facts.before') }}</small>{{ tell(fact.words) }}
+    </li>
+    <li v-if="clash.against.length > 2">
+      <small>{{ t('clash-facts.and') }}</small>{{ t('clash-facts.more', { count: clash.against.length - 2 }) }}
+    </li>
   </ul>
-  <p class="advice">{{ clash.advice }}</p>
+  <p class="advice">{{ tell(clash.advice) }}</p>
 </template>
 
 <style scoped>

@@ -2,6 +2,7 @@
 import { computed, useId } from 'vue'
 import type { Verdict } from '~~/core/feeler'
 import { VERDICT_COLOR } from './verdict-words'
+import { t } from '../../words'
 
 /**
  * A steel rule for one clearance: mm hang from the top, thou rise from the bottom, the spec a field, the reading a
@@ -89,7 +90,12 @@ const bare0 = computed(() => props.maxMm - props.minMm < 1e-9)
 </script>
 
 <template>
-  <svg class="rule" :viewBox="`0 0 ${length} 86`" role="img" :aria-label="`Rule to ${topMm.toFixed(2)} mm`">
+  <svg
+    class="rule"
+    :viewBox="`0 0 ${length} 86`"
+    role="img"
+    :aria-label="t('clearance-rule.rule-to-mm', { topMm: topMm.toFixed(2) })"
+  >
     <defs>
       <pattern :id="hatch" width="6" height="6" patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
         <rect width="6" height="6" fill="var(--hatch-ground)" />
@@ -158,19 +164,19 @@ const bare0 = computed(() => props.maxMm - props.minMm < 1e-9)
       stroke-width="3"
       class="as-left"
     />
-    <g v-for="(t, i) in trials ?? []" :key="`t${i}`" class="trial" :data-trial="`${t.mm} ${t.feel}`">
+    <g v-for="(trial, i) in trials ?? []" :key="`t${i}`" class="trial" :data-trial="`${trial.mm} ${trial.feel}`">
       <circle
-        v-if="t.feel === 'free' || t.feel === 'drag'"
-        :cx="x(t.mm)"
+        v-if="trial.feel === 'free' || trial.feel === 'drag'"
+        :cx="x(trial.mm)"
         cy="25"
         r="3.6"
-        :fill="t.feel === 'drag' ? 'var(--ink)' : 'var(--white)'"
+        :fill="trial.feel === 'drag' ? 'var(--ink)' : 'var(--white)'"
         stroke="var(--ink)"
         stroke-width="1.6"
       />
       <path
         v-else
-        :d="`M ${x(t.mm) - 3.6} 21.400 l 7.200 7.200 m 0 -7.200 l -7.200 7.200`"
+        :d="`M ${x(trial.mm) - 3.6} 21.400 l 7.200 7.200 m 0 -7.200 l -7.200 7.200`"
         stroke="var(--ink)"
         stroke-width="1.8"
       />

@@ -4,6 +4,7 @@ import Button from 'primevue/button'
 import InputText from 'primevue/inputtext'
 import { ref } from 'vue'
 import type { Happening, JobState } from '~~/core/job'
+import { t } from '../../words'
 
 /** A job that is not open: on hold, abandoned or signed; and the way back. */
 defineProps<{ state: JobState; jobId: number; isLead: boolean }>()
@@ -12,25 +13,39 @@ const reason = ref('')
 const wrong = ref('')
 function reopen(): void {
   if (reason.value.trim()) emit('record', { type: 'reopened', payload: { reason: reason.value.trim() } })
-  else wrong.value = 'Write why you reopen the job.'
+  else wrong.value = t('closed-panel.write-why-you-reopen-the')
 }
 </script>
 
 <template>
   <div class="closed">
-    <p class="label">{{ { closed: 'Signed', abandoned: 'Abandoned', held: 'On hold', open: '' }[state.status] }}</p>
+    <p class="label">
+      {{
+        {
+          closed: t('common.signed'),
+          abandoned: t('closed-panel.abandoned'),
+          held: t('common.on-hold'),
+          open: '',
+        }[state.status]
+      }}
+    </p>
     <h1 data-testid="instruction">
       {{
-        { closed: 'This job is closed', abandoned: 'This job was abandoned', held: 'This job is on hold', open: '' }[
-          state.status
-        ]
+        {
+          closed: t('closed-panel.this-job-is-closed'),
+          abandoned: t('closed-panel.this-job-was-abandoned'),
+          held: t('closed-panel.this-job-is-on-hold'),
+          open: '',
+        }[state.status]
       }}
     </h1>
     <p v-if="state.statusReason" class="why">{{ state.statusReason }}</p>
     <p v-else-if="state.status === 'closed'" class="why">
-      Signed by {{ state.closedBy }}. The sheet stays as it was signed.
+      {{ t('closed-panel.signed-by-the-sheet-stays', { closedBy: state.closedBy ?? '' }) }}
     </p>
-    <NuxtLink v-if="state.status === 'closed'" class="key" :to="`/jobs/${jobId}/sheet`"><b>Job sheet</b></NuxtLink>
+    <NuxtLink v-if="state.status === 'closed'" class="key" :to="`/jobs/${jobId}/sheet`"
+      ><b>{{ t('closed-panel.job-sheet') }}</b></NuxtLink
+    >
     <button
       v-if="state.status === 'held'"
       type="button"
@@ -38,15 +53,15 @@ function reopen(): void {
       data-key="1"
       @click="emit('record', { type: 'resumed', payload: {} })"
     >
-      <b>Resume it</b>
+      <b>{{ t('closed-panel.resume-it') }}</b>
     </button>
     <form v-if="isLead && state.status !== 'held'" class="reopen" @submit.prevent="reopen">
-      <label for="reopen">Reopen it, as lead: why?</label>
+      <label for="reopen">{{ t('closed-panel.reopen-it-as-lead-why') }}</label>
       <InputText id="reopen" v-model="reason" :invalid="!!wrong" />
       <p v-if="wrong" class="wrong" role="alert">{{ wrong }}</p>
-      <Button type="submit" label="Open again" severity="secondary" outlined />
+      <Button type="submit" :label="t('closed-panel.open-again')" severity="secondary" outlined />
     </form>
-    <p v-else-if="state.status !== 'held'" class="why">A lead can reopen it.</p>
+    <p v-else-if="state.status !== 'held'" class="why">{{ t('closed-panel.a-lead-can-reopen-it') }}</p>
   </div>
 </template>
 

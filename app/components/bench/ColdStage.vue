@@ -2,6 +2,7 @@
 import { computed } from 'vue'
 import { hoursAtRest, isCold, type JobView } from '~~/core/job'
 import { fahrenheit } from '~~/core/units'
+import { t } from '../../words'
 
 /** The engine's temperature against the maker's limit on a thermometer's scale. */
 const props = defineProps<{ view: JobView }>()
@@ -15,11 +16,7 @@ const cold = computed(() => isCold(props.view))
 
 <template>
   <div class="cold">
-    <svg
-      viewBox="0 0 260 430"
-      role="img"
-      :aria-label="`Limit ${limit} °C${reading === null ? '' : `, head ${reading} °C`}`"
-    >
+    <svg viewBox="0 0 260 430" role="img" :aria-label="t('cold-stage.limit-c', { limit, headC: reading })">
       <rect x="92" y="30" width="34" height="366" rx="17" fill="var(--white)" stroke="var(--ink)" stroke-width="1.8" />
       <rect x="93" :y="y(limit)" width="32" :height="394 - y(limit)" fill="var(--petrol-tint)" rx="14" />
       <path
@@ -42,7 +39,7 @@ const cold = computed(() => isCold(props.view))
       </text>
       <path :d="`M 86 ${y(limit)} H 140`" stroke="var(--petrol)" stroke-width="2.4" />
       <text x="146" :y="y(limit) + 6" font-size="17" font-weight="700" style="fill: var(--petrol)">
-        {{ limit }} °C limit
+        {{ t('cold-stage.c-limit', { limit }) }}
       </text>
       <template v-if="reading !== null">
         <rect x="102" :y="y(reading)" width="14" :height="388 - y(reading)" rx="7" fill="var(--ink)" />
@@ -53,18 +50,27 @@ const cold = computed(() => isCold(props.view))
       </template>
     </svg>
     <div class="words">
-      <h2>{{ cold ? 'Cold enough' : reading !== null && reading > limit ? 'Too warm' : 'Not known yet' }}</h2>
+      <h2>
+        {{
+          cold
+            ? t('cold-stage.cold-enough')
+            : reading !== null && reading > limit
+              ? t('cold-stage.too-warm')
+              : t('cold-stage.not-known-yet')
+        }}
+      </h2>
       <dl>
-        <dt>Limit</dt>
+        <dt>{{ t('cold-stage.limit') }}</dt>
         <dd>{{ limit }} °C, {{ Math.round(fahrenheit(limit)) }} °F</dd>
-        <dt>Head</dt>
-        <dd>{{ reading === null ? 'not read' : `${reading} °C, ${Math.round(fahrenheit(reading))} °F` }}</dd>
-        <dt>Parked</dt>
-        <dd>{{ rested === null ? 'not known' : `${rested.toFixed(1)} h` }}</dd>
+        <dt>{{ t('common.head') }}</dt>
+        <dd>
+          {{ reading === null ? t('common.not-read') : `${reading} °C, ${Math.round(fahrenheit(reading))} °F` }}
+        </dd>
+        <dt>{{ t('cold-stage.parked') }}</dt>
+        <dd>{{ rested === null ? t('common.not-known') : `${rested.toFixed(1)} h` }}</dd>
       </dl>
       <p>
-        Without a thermometer, four hours parked counts as cold; overnight is the rule. Do the valves before any
-        warm-engine work.
+        {{ t('cold-stage.without-a-thermometer-four-hours') }}
       </p>
     </div>
   </div>

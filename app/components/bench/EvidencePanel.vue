@@ -4,6 +4,8 @@ import InputText from 'primevue/inputtext'
 import { computed, ref } from 'vue'
 import { type Happening, type JobView, offeredWords, EVENTS, turnsToTell, turnTold } from '~~/core/job'
 import PanelFrame from './PanelFrame.vue'
+import { tell, t } from '../../words'
+import { wordsFor } from '../../utils/errors'
 
 /** Anything else that was seen, felt or done with the crank: what would tell most stands first. */
 const props = defineProps<{ view: JobView }>()
@@ -24,41 +26,50 @@ function tellTurn(back: boolean): void {
   const deg = given ? Number(given[1]!.replace(',', '.')) : Number.NaN
   const happening = turnTold(back ? -deg : deg)
   const parsed = EVENTS.crank.payload.safeParse(happening.payload)
-  if (Number.isNaN(deg)) wrong.value = 'Type the degrees as a number, like 90 for a quarter turn.'
+  if (Number.isNaN(deg)) wrong.value = t('evidence-panel.type-the-degrees-as-a')
   else if (parsed.success) emit('record', happening)
-  else wrong.value = parsed.error.issues[0]?.message ?? 'That isn’t a turn. Type degrees, like 90.'
+  else wrong.value = wordsFor(parsed.error)
 }
 </script>
 
 <template>
-  <PanelFrame title="Seen, felt or turned" label="What you can tell" @back="emit('back')">
-    <h3>What tells the most is first</h3>
-    <div v-for="q in ordered" :key="q.ask" class="ask" :class="{ idle: q.share === 0 }" data-testid="offered">
+  <PanelFrame
+    :title="t('evidence-panel.seen-felt-or-turned')"
+    :label="t('evidence-panel.what-you-can-tell')"
+    @back="emit('back')"
+  >
+    <h3>{{ t('evidence-panel.what-tells-the-most-is') }}</h3>
+    <div v-for="q in ordered" :key="tell(q.ask)" class="ask" :class="{ idle: q.share === 0 }" data-testid="offered">
       <p>
         <span
-          >{{ q.ask }}<small v-if="q.answered">answered: {{ q.answered }}</small></span
+          >{{ tell(q.ask)
+          }}<small v-if="q.answered">{{ t('evidence-panel.answered', { answered: tell(q.answered) }) }}</small></span
         ><span
           class="share"
-          :title="q.share === 0 ? 'tells nothing new here' : `would tell ${q.share.toFixed(2)} bits now`"
+          :title="
+            q.share === 0
+              ? t('evidence-panel.tells-nothing-new-here')
+              : t('evidence-panel.would-tell-bits-now', { share: q.share.toFixed(2) })
+          "
           ><i :style="{ width: `${Math.max(4, q.share * 100)}%` }"
         /></span>
       </p>
       <div class="answers">
         <button
           v-for="a in q.answers"
-          :key="a.title"
+          :key="tell(a.title)"
           type="button"
           class="quiet"
-          :aria-pressed="a.title === q.answered"
+          :aria-pressed="q.answered !== null && tell(a.title) === tell(q.answered)"
           @click="emit('record', a.happening)"
         >
-          {{ a.title }}
+          {{ tell(a.title) }}
         </button>
       </div>
     </div>
-    <h3>The crank was turned</h3>
+    <h3>{{ t('evidence-panel.the-crank-was-turned') }}</h3>
     <form class="turn" @submit.prevent="tellTurn(false)">
-      <label for="turned-by">By how many degrees</label>
+      <label for="turned-by">{{ t('evidence-panel.by-how-many-degrees') }}</label>
       <InputText
         id="turned-by"
         v-model="degrees"
@@ -68,14 +79,24 @@ function tellTurn(back: boolean): void {
         :invalid="!!wrong"
         :aria-describedby="wrong ? 'turned-wrong' : undefined"
       />
-      <Button type="submit" label="Forward" /><button type="button" class="quiet" @click="tellTurn(true)">
-        Back a bit
+      <Button type="submit" :label="t('evidence-panel.forward')" /><button
+        type="button"
+        class="quiet"
+        @click="tellTurn(true)"
+      >
+        {{ t('evidence-panel.back-a-bit') }}
       </button>
       <p v-if="wrong" id="turned-wrong" class="wrong" role="alert">{{ wrong }}</p>
     </form>
     <div class="turns">
-      <button v-for="t in turns" :key="t.title" type="button" class="quiet" @click="emit('record', t.happening)">
-        {{ t.title }}
+      <button
+        v-for="turn in turns"
+        :key="tell(turn.title)"
+        type="button"
+        class="quiet"
+        @click="emit('record', turn.happening)"
+      >
+        {{ tell(turn.title) }}
       </button>
     </div>
   </PanelFrame>

@@ -7,6 +7,8 @@ import type { Clearance, Role } from '~~/core/engine'
 import { clearanceWords, disagreeing, figureRefused, type Happening, type JobView, EVENTS } from '~~/core/job'
 import { parseClearance } from '~~/core/spec-book'
 import PanelFrame from './PanelFrame.vue'
+import { tell, t } from '../../words'
+import { wordsFor } from '../../utils/errors'
 
 /** Which of two printed figures stands, or one between them: a lead says so, with a reason, and the sheet shows it. */
 const props = defineProps<{ view: JobView; role: Role; isLead: boolean }>()
@@ -25,29 +27,33 @@ const wrong = ref('')
 function settle(): void {
   wrong.value = ''
   try {
-    if (chosen.value === null) throw new Error('Choose a figure first.')
+    if (chosen.value === null) throw new Error(t('figure-panel.choose-a-figure-first'))
     const clearance: Clearance =
       chosen.value === OWN ? parseClearance(own.value, props.view.pin.unit) : printed.value[chosen.value]!.clearance
     const refusal = figureRefused(engine.value, props.role, clearance)
-    if (refusal) throw new Error(refusal)
+    if (refusal) throw new Error(tell(refusal))
     const parsed = EVENTS['figure-settled'].payload.safeParse({ role: props.role, clearance, reason: reason.value })
     if (!parsed.success)
       throw new Error(
         parsed.error.issues[0]!.path[0] === 'reason'
-          ? 'Give the reason: it goes on the sheet.'
-          : parsed.error.issues[0]!.message,
+          ? t('figure-panel.give-the-reason-it-goes')
+          : wordsFor(parsed.error),
       )
     emit('record', { type: 'figure-settled', payload: parsed.data })
   } catch (error) {
-    wrong.value = error instanceof Error ? error.message : 'That isn’t valid. Check the unit and type it again.'
+    wrong.value = wordsFor(error)
   }
 }
 </script>
 
 <template>
-  <PanelFrame :title="`Figure for the ${role}`" label="Printed figures" @back="$emit('back')">
+  <PanelFrame
+    :title="t('figure-panel.figure-for-the', { role })"
+    :label="t('figure-panel.printed-figures')"
+    @back="$emit('back')"
+  >
     <p v-if="!isLead" class="note">
-      A lead decides which is right. Ask one to sign in on this device, or go back and continue with a reason.
+      {{ t('figure-panel.a-lead-decides-which-is') }}
     </p>
     <template v-else>
       <button
@@ -68,18 +74,27 @@ function settle(): void {
         :aria-pressed="chosen === OWN"
         @click="chosen = OWN"
       >
-        <b>A figure between them</b><span>not averaged for you: type it</span>
+        <b>{{ t('figure-panel.a-figure-between-them') }}</b><span>{{
+          t('figure-panel.not-averaged-for-you-type')
+        }}</span>
       </button>
       <div v-if="chosen === OWN" class="field">
-        <label for="own-figure">Figure, in {{ view.pin.unit }}</label
-        ><InputText id="own-figure" v-model="own" placeholder="0.11–0.15" />
+        <label for="own-figure">{{ t('figure-panel.figure-in', { unit: view.pin.unit }) }}</label><InputText
+          id="own-figure"
+          v-model="own"
+          placeholder="0.11–0.15"
+        />
       </div>
       <div class="field">
-        <label for="figure-reason">Why this one?</label
-        ><Textarea id="figure-reason" v-model="reason" rows="2" auto-resize />
+        <label for="figure-reason">{{ t('figure-panel.why-this-one') }}</label><Textarea
+          id="figure-reason"
+          v-model="reason"
+          rows="2"
+          auto-resize
+        />
       </div>
       <p v-if="wrong" class="wrong" role="alert">{{ wrong }}</p>
-      <Button label="Use this figure" @click="settle" />
+      <Button :label="t('figure-panel.use-this-figure')" @click="settle" />
     </template>
   </PanelFrame>
 </template>

@@ -4,6 +4,7 @@ import type { Role } from '~~/core/engine'
 import { clearanceWords, disagreeing, type JobView } from '~~/core/job'
 import { spanOf } from '~~/core/feeler'
 import ClearanceRule from './ClearanceRule.vue'
+import { t } from '../../words'
 
 /** The printed figures that disagree, one under the other on the same scale, each with its source. */
 const props = defineProps<{ view: JobView; role: Role }>()
@@ -23,10 +24,10 @@ const topMm = computed(() => Math.max(0.2, ...figures.value.map(f => Math.ceil((
 
 <template>
   <div class="figures-stage">
-    <h2>Two figures for the {{ role }}</h2>
+    <h2>{{ t('figures-stage.two-figures-for-the', { role }) }}</h2>
     <section v-for="f in figures" :key="f.words + f.source">
       <p class="figures">
-        {{ f.words }}<small>{{ f.own ? 'the spec’s own: ' : '' }}{{ f.source }}</small>
+        {{ f.words }}<small>{{ f.own ? t('figures-stage.the-specs-own') : '' }}{{ f.source }}</small>
       </p>
       <ClearanceRule
         :min-mm="f.minMm"
@@ -39,7 +40,7 @@ const topMm = computed(() => Math.max(0.2, ...figures.value.map(f => Math.ceil((
       />
     </section>
     <p class="note">
-      Figures are never averaged. A later bulletin usually wins; the maker’s word for this very model decides.
+      {{ t('figures-stage.figures-are-never-averaged-a') }}
     </p>
   </div>
 </template>

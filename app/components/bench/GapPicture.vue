@@ -2,6 +2,7 @@
 import { computed, useId } from 'vue'
 import { engraving, type Stack } from '~~/core/feeler'
 import { formatLength } from '~~/core/units'
+import { t } from '../../words'
 
 /**
  * The gap between screw and valve tip to scale: what is proved open, what is still possible, and the blade or stack to
@@ -40,7 +41,11 @@ const far = computed(() => Math.abs(y(props.loMm) - top.value) > 18)
     viewBox="0 0 330 400"
     class="gap"
     role="img"
-    :aria-label="nothing ? 'Gap not measured' : `Gap from ${mm(loMm)} to ${hiMm === null ? 'more' : mm(hiMm)} mm`"
+    :aria-label="
+      nothing
+        ? t('gap-picture.gap-not-measured')
+        : t('gap-picture.gap-from-to-mm', { loMm: mm(loMm), hiMm: hiMm === null ? null : mm(hiMm) })
+    "
   >
     <defs>
       <pattern :id="hatch" width="8" height="8" patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
@@ -71,10 +76,14 @@ const far = computed(() => Math.abs(y(props.loMm) - top.value) > 18)
       stroke-width="1.8"
     />
     <path :d="`M 88 ${top - 98} v 37 M 162 ${top - 98} v 37`" stroke="var(--ink)" stroke-width="1.4" />
-    <text x="125" :y="top - 74" text-anchor="middle" font-size="16" font-weight="600">Screw, nut</text>
+    <text x="125" :y="top - 74" text-anchor="middle" font-size="16" font-weight="600">
+      {{ t('gap-picture.screw-nut') }}
+    </text>
     <rect x="66" :y="top" width="118" :height="Math.max(2, y(loMm) - top)" :fill="`url(#${hatch})`" class="possible" />
     <rect x="66" :y="TIP" width="118" height="48" fill="var(--metal-light)" stroke="var(--ink)" stroke-width="1.8" />
-    <text x="125" :y="TIP + 30" text-anchor="middle" font-size="16" font-weight="600">Valve tip</text>
+    <text x="125" :y="TIP + 30" text-anchor="middle" font-size="16" font-weight="600">
+      {{ t('common.valve-tip') }}
+    </text>
     <!-- the spec as a band beside the gap -->
     <template v-if="maxMm > minMm">
       <rect x="8" :y="y(maxMm)" width="24" :height="Math.max(3, y(minMm) - y(maxMm))" fill="var(--petrol-tint)" />
@@ -82,7 +91,7 @@ const far = computed(() => Math.abs(y(props.loMm) - top.value) > 18)
     </template>
     <path v-else :d="`M 4 ${y(minMm)} H 36`" stroke="var(--petrol)" stroke-width="3" />
     <text x="20" :y="y(maxMm) - 8" text-anchor="middle" font-size="14" font-weight="600" style="fill: var(--petrol)">
-      Spec
+      {{ t('common.spec') }}
     </text>
     <template v-if="!nothing">
       <path v-if="hiMm !== null" :d="`M 44 ${top} H 66`" stroke="var(--ink)" stroke-width="1.4" />
@@ -118,16 +127,20 @@ const far = computed(() => Math.abs(y(props.loMm) - top.value) > 18)
         </text>
       </g>
       <text x="266" :y="TIP + 22" text-anchor="middle" font-size="16" font-weight="600" style="fill: var(--petrol)">
-        {{ next.engravedMm.length > 1 ? `← ${mm(next.totalMm)} mm next` : '← try next' }}
+        {{
+          next.engravedMm.length > 1
+            ? t('gap-picture.mm-next', { totalMm: mm(next.totalMm) })
+            : t('gap-picture.try-next')
+        }}
       </text>
     </template>
     <text x="66" y="372" font-size="15" font-weight="500" style="fill: var(--ink2)">
       {{
         nothing
-          ? 'Nothing tried yet'
+          ? t('gap-picture.nothing-tried-yet')
           : hiMm === null
-            ? 'Every blade went in so far'
-            : 'The gap ends in the hatched part'
+            ? t('gap-picture.every-blade-went-in-so')
+            : t('gap-picture.the-gap-ends-in-the')
       }}
     </text>
   </svg>

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import type { Engine } from '~~/core/engine'
+import { named, t } from '../../words'
 
 /** The head seen from above: intake larger, on the carburetor side; exhaust on the muffler side. */
 const props = defineProps<{ engine: Engine }>()
@@ -30,13 +31,10 @@ const chambers = computed(() =>
 </script>
 
 <template>
-  <svg
-    :viewBox="`0 0 ${W} ${H + 60}`"
-    class="head"
-    role="img"
-    aria-label="Head from above: exhaust on the muffler side, intake on the carburetor side"
-  >
-    <text :x="W / 2" y="18" text-anchor="middle" font-size="17" font-weight="600">Muffler side</text>
+  <svg :viewBox="`0 0 ${W} ${H + 60}`" class="head" role="img" :aria-label="t('head-map.head-from-above-exhaust-on')">
+    <text :x="W / 2" y="18" text-anchor="middle" font-size="17" font-weight="600">
+      {{ t('common.muffler-side') }}
+    </text>
     <path d="M 180 30 V 70 M 240 30 V 70" stroke="var(--ink)" stroke-width="1.6" />
     <path d="M 172 340 V 372 M 248 340 V 372" stroke="var(--ink)" stroke-width="1.6" />
     <rect x="90" y="62" width="240" height="280" rx="16" fill="var(--sheet)" stroke="var(--ink)" stroke-width="2" />
@@ -61,9 +59,9 @@ const chambers = computed(() =>
         stroke-width="2.4"
       />
       <text
-        v-for="(word, i) in linesOf(valve.name)"
+        v-for="(word, i) in linesOf(named(valve.name))"
         :key="i"
-        :y="6 + (i - (linesOf(valve.name).length - 1) / 2) * 19"
+        :y="6 + (i - (linesOf(named(valve.name)).length - 1) / 2) * 19"
         text-anchor="middle"
         :font-size="several ? 16 : 18"
         font-weight="700"
@@ -71,7 +69,9 @@ const chambers = computed(() =>
         {{ word }}
       </text>
     </g>
-    <text :x="W / 2" :y="H + 54" text-anchor="middle" font-size="17" font-weight="600">Carburetor side</text>
+    <text :x="W / 2" :y="H + 54" text-anchor="middle" font-size="17" font-weight="600">
+      {{ t('common.carburetor-side') }}
+    </text>
   </svg>
 </template>
 

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { itemWords, type JobView, stripList } from '~~/core/job'
+import { tell, t } from '../../words'
 
 /** What came off and went in, as it happens; at the end, what is back and out. Nothing ticked is nothing claimed. */
 const props = defineProps<{ view: JobView; closing?: boolean }>()
@@ -17,37 +18,35 @@ const ticked = (item: string): boolean =>
 <template>
   <div class="lists">
     <section>
-      <h2>{{ closing ? 'Put back in this order' : 'To remove' }}</h2>
+      <h2>{{ closing ? t('list-stage.put-back-in-this-order') : t('list-stage.to-remove') }}</h2>
       <ul>
         <li v-for="item in off" :key="item" :class="{ ticked: ticked(item) }">
-          <i aria-hidden="true">{{ ticked(item) ? '✓' : '' }}</i>{{ itemWords(item)
-          }}<span class="hidden-words">{{ ticked(item) ? 'done' : 'to do' }}</span>
+          <i aria-hidden="true">{{ ticked(item) ? '✓' : '' }}</i>{{ tell(itemWords(item))
+          }}<span class="hidden-words">{{ ticked(item) ? t('list-stage.done') : t('list-stage.to-do') }}</span>
         </li>
       </ul>
-      <p v-if="off.length === 0" class="none">Nothing was removed.</p>
+      <p v-if="off.length === 0" class="none">{{ t('list-stage.nothing-was-removed') }}</p>
     </section>
     <section>
-      <h2>{{ closing ? 'Rags and plugs to take out' : 'Rags and plugs put in' }}</h2>
+      <h2>{{ closing ? t('list-stage.rags-and-plugs-to-take') : t('list-stage.rags-and-plugs-put-in') }}</h2>
       <ul>
         <li v-for="item in state.putIn" :key="item" :class="{ ticked: state.cameOut.has(item) }">
           <i aria-hidden="true">{{ state.cameOut.has(item) ? '✓' : '' }}</i>{{ item }}
         </li>
       </ul>
       <p v-if="state.putIn.length === 0" class="none">
-        {{
-          closing
-            ? 'Nothing was listed as put in. Count your rags anyway.'
-            : 'Nothing yet. List rags, tape and caps as they go in.'
-        }}
+        {{ closing ? t('list-stage.nothing-was-listed-as-put') : t('list-stage.nothing-yet-list-rags-tape') }}
       </p>
-      <h2 class="second">Found</h2>
+      <h2 class="second">{{ t('list-stage.found') }}</h2>
       <ul>
         <li v-for="(f, i) in state.findings" :key="i" class="plain">{{ f.text }}</li>
       </ul>
       <p v-if="state.findings.length === 0" class="none">
-        Nothing found yet: cracked hoses, loose bolts, chewed screws.
+        {{ t('list-stage.nothing-found-yet-cracked-hoses') }}
       </p>
-      <p class="facts">Tools: {{ view.pin.spec.engine.tools || 'not on record' }}</p>
+      <p class="facts">
+        {{ t('list-stage.tools', { tools: view.pin.spec.engine.tools || t('common.not-on-record') }) }}
+      </p>
     </section>
   </div>
 </template>

@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { t } from '../../words'
+
 /** What stands in the keys' place when asked for: a title, the way back, and a list that scrolls. */
 defineProps<{ title: string; label: string }>()
 defineEmits<{ back: [] }>()
@@ -8,7 +10,9 @@ defineEmits<{ back: [] }>()
   <div class="side frame">
     <div class="title">
       <h2>{{ title }}</h2>
-      <button type="button" class="quiet" @click="$emit('back')">Back <kbd>Esc</kbd></button>
+      <button type="button" class="quiet" @click="$emit('back')">
+        {{ t('common.back') }} <kbd>{{ t('common.esc') }}</kbd>
+      </button>
     </div>
     <div class="scroll" tabindex="0" role="region" :aria-label="label"><slot /></div>
   </div>

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { NuxtLink } from '#components'
 import PhotoStrip from '../machine/PhotoStrip.vue'
+import { t } from '../../words'
 
 /** Photos of this job, and the way to the machine’s page. */
 defineProps<{ machineId: number; jobId: number }>()
@@ -10,10 +11,13 @@ defineEmits<{ back: [] }>()
 <template>
   <div class="side photos">
     <h2>
-      Photos of this job <button type="button" class="quiet" @click="$emit('back')">Back <kbd>Esc</kbd></button>
+      {{ t('photos-panel.photos-of-this-job') }}
+      <button type="button" class="quiet" @click="$emit('back')">
+        {{ t('common.back') }} <kbd>{{ t('common.esc') }}</kbd>
+      </button>
     </h2>
     <PhotoStrip :machine-id="machineId" :job-id="jobId" />
-    <NuxtLink class="quiet" :to="`/machines/${machineId}`">The machine’s page</NuxtLink>
+    <NuxtLink class="quiet" :to="`/machines/${machineId}`">{{ t('photos-panel.the-machines-page') }}</NuxtLink>
   </div>
 </template>
 

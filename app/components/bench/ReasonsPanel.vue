@@ -2,6 +2,7 @@
 import { computed } from 'vue'
 import { type JobView, reasons } from '~~/core/job'
 import PanelFrame from './PanelFrame.vue'
+import { named, t, tell } from '../../words'
 
 /** Why the crank is said to be there: what each answer did, and what the wheel would show without one of them. */
 const props = defineProps<{ view: JobView; without: string | null }>()
@@ -10,7 +11,7 @@ const all = computed(() => reasons(props.view))
 const most = computed(() => Math.max(1, ...all.value.map(r => r.bits)))
 const closed = computed(() =>
   props.view.pin.spec.engine.valves.map(v => ({
-    name: v.name,
+    name: named(v.name),
     percent: Math.round((props.view.position.closed[v.id] ?? 0) * 100),
     none: Math.round((props.view.position.noClearance[v.id] ?? 0) * 100),
   })),
@@ -23,13 +24,17 @@ const decompressor = computed(() =>
 </script>
 
 <template>
-  <PanelFrame title="Why here?" label="Reasons, the latest first" @back="$emit('back')">
+  <PanelFrame
+    :title="t('reasons-panel.why-here')"
+    :label="t('reasons-panel.reasons-the-latest-first')"
+    @back="$emit('back')"
+  >
     <table>
       <thead>
         <tr>
-          <th>Valve</th>
-          <th>closed here</th>
-          <th>no clearance</th>
+          <th>{{ t('common.valve') }}</th>
+          <th>{{ t('reasons-panel.closed-here') }}</th>
+          <th>{{ t('reasons-panel.no-clearance') }}</th>
         </tr>
       </thead>
       <tbody>
@@ -41,9 +46,9 @@ const decompressor = computed(() =>
       </tbody>
     </table>
     <p v-if="decompressor !== null" class="note">
-      A decompressor is not on record: {{ decompressor }} % that there is one.
+      {{ t('reasons-panel.a-decompressor-is-not-on', { decompressor }) }}
     </p>
-    <p v-if="all.length === 0" class="note">Nothing seen or felt yet: the crank may be anywhere.</p>
+    <p v-if="all.length === 0" class="note">{{ t('reasons-panel.nothing-seen-or-felt-yet') }}</p>
     <ol>
       <li
         v-for="r in all"
@@ -51,17 +56,19 @@ const decompressor = computed(() =>
         :class="{ out: without === r.eventId, idle: r.idle }"
         :data-reason="r.eventId"
       >
-        <p class="words">{{ r.words }}<span v-if="r.clashes" class="flag"> ≠ conflicts</span></p>
+        <p class="words">
+          {{ tell(r.words) }}<span v-if="r.clashes" class="flag"> {{ t('reasons-panel.conflicts') }}</span>
+        </p>
         <p class="did">
           {{
             r.idle
-              ? `Counts for nothing: ${r.idle}.`
-              : r.before === r.after
-                ? `Still ${r.after}`
-                : `${r.before} → ${r.after}`
+              ? t('reasons-panel.counts-for-nothing', { idle: tell(r.idle) })
+              : tell(r.before) === tell(r.after)
+                ? t('reasons-panel.still', { after: tell(r.after) })
+                : `${tell(r.before)} → ${tell(r.after)}`
           }}
         </p>
-        <span v-if="!r.idle" class="bar" :title="`${r.bits.toFixed(1)} bits`"
+        <span v-if="!r.idle" class="bar" :title="t('reasons-panel.bits', { bits: r.bits.toFixed(1) })"
           ><i :style="{ width: `${(r.bits / most) * 100}%` }"
         /></span>
         <div class="acts">
@@ -71,13 +78,10 @@ const decompressor = computed(() =>
             :aria-pressed="without === r.eventId"
             @click="$emit('see', without === r.eventId ? null : r.eventId)"
           >
-            {{ without === r.eventId ? 'Put it back' : 'See without it' }}</button><button
-            v-if="!r.gone"
-            type="button"
-            class="quiet"
-            @click="$emit('retract', r.eventId)"
-          >
-            Undo
+            {{
+              without === r.eventId ? t('reasons-panel.put-it-back') : t('reasons-panel.see-without-it')
+            }}</button><button v-if="!r.gone" type="button" class="quiet" @click="$emit('retract', r.eventId)">
+            {{ t('common.undo') }}
           </button>
         </div>
       </li>

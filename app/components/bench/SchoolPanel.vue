@@ -3,19 +3,28 @@ import { computed } from 'vue'
 import { type Happening, type JobView, schoolChoices } from '~~/core/job'
 import { canBeOneAtATime, type School } from '~~/core/stops'
 import PanelFrame from './PanelFrame.vue'
+import { tell, t } from '../../words'
 
 /** How this job finds its stops: the shop's favourite first, each with its trap. */
 const props = defineProps<{ view: JobView; favourite: School | null }>()
 defineEmits<{ choose: [school: School]; record: [happening: Happening]; back: [] }>()
 const PLANS = [
-  { oneAtATime: false, name: 'The fewest stops', help: 'Valves of several cylinders at one stop, by cam data.' },
-  { oneAtATime: true, name: 'One cylinder at a time', help: 'Each at its own TDC: more turning, fewer mix-ups.' },
+  {
+    oneAtATime: false,
+    name: t('school-panel.the-fewest-stops'),
+    help: t('school-panel.valves-of-several-cylinders-at'),
+  },
+  { oneAtATime: true, name: t('school-panel.one-cylinder-at-a-time'), help: t('school-panel.each-at-its-own-tdc') },
 ]
 const choices = computed(() => schoolChoices(props.view, props.favourite))
 </script>
 
 <template>
-  <PanelFrame title="How to find the stops" label="Methods of finding stops" @back="$emit('back')">
+  <PanelFrame
+    :title="t('school-panel.how-to-find-the-stops')"
+    :label="t('school-panel.methods-of-finding-stops')"
+    @back="$emit('back')"
+  >
     <button
       v-for="c in choices"
       :key="c.school"
@@ -27,15 +36,17 @@ const choices = computed(() => schoolChoices(props.view, props.favourite))
       @click="$emit('choose', c.school)"
     >
       <b
-        >{{ c.name
+        >{{ tell(c.name)
         }}<small v-if="c.chosen || c.favourite">{{
-          [c.chosen ? 'this job' : '', c.favourite ? 'the shop’s choice' : ''].filter(Boolean).join(', ')
+          [c.chosen ? t('school-panel.this-job') : '', c.favourite ? t('school-panel.the-shops-choice') : '']
+            .filter(Boolean)
+            .join(', ')
         }}</small></b
       >
-      <span>{{ c.help }}</span><span class="caution">{{ c.caution }}</span>
+      <span>{{ tell(c.help) }}</span><span class="caution">{{ tell(c.caution) }}</span>
     </button>
     <template v-if="canBeOneAtATime(view.pin.spec.engine, view.school)">
-      <h3>Plan</h3>
+      <h3>{{ t('school-panel.plan') }}</h3>
       <button
         v-for="plan in PLANS"
         :key="plan.name"

@@ -3,10 +3,8 @@ import InputText from 'primevue/inputtext'
 import { computed, ref, watch } from 'vue'
 import { parseClock, turnBySlot } from '~~/core/adjuster'
 import {
-  adjusterWords,
   bracketOf,
   clearanceOf,
-  flatsWords,
   gainWords,
   judgeReading,
   type JobView,
@@ -15,14 +13,18 @@ import {
   setInHand,
   shiftWords,
   type Stage,
+  toolWords,
   turnDoubt,
 } from '~~/core/job'
 import { countedAsIn, type Stack } from '~~/core/feeler'
+import { say } from '~~/core/said'
 import { formatLength } from '~~/core/units'
 import AimRule from './AimRule.vue'
 import BladeFan from './BladeFan.vue'
 import SlotClock, { type SlotTry } from './SlotClock.vue'
 import VerdictShape from './VerdictShape.vue'
+import { tell, t } from '../../words'
+import { wordsFor } from '../../utils/errors'
 
 /**
  * Set: the slot as a clock, the aim, the way through the lock, each round, and the turn, which may be changed before it
@@ -49,7 +51,7 @@ const tries = computed<SlotTry[]>(() => {
         {
           deg: onClock(0),
           side: side(judgeReading(props.view.pin, found, valve.value.valveId).verdict),
-          words: 'As found',
+          words: t('common.as-found'),
         },
       ]
     : []
@@ -57,18 +59,18 @@ const tries = computed<SlotTry[]>(() => {
   return [
     ...first,
     ...valve.value.tries
-      .filter(t => t.round === valve.value.round)
-      .map((t): SlotTry => {
+      .filter(tried => tried.round === valve.value.round)
+      .map((tried): SlotTry => {
         const { verdict } = judgeReading(
           props.view.pin,
-          { trials: t.trials, phase: 'before lock' },
+          { trials: tried.trials, phase: 'before lock' },
           valve.value.valveId,
         )
-        const last = t.trials.at(-1)!
+        const last = tried.trials.at(-1)!
         return {
-          deg: onClock(t.screwDeg),
+          deg: onClock(tried.screwDeg),
           side: verdict === 'unproved' ? (last.feel === 'free' ? 'loose' : 'tight') : side(verdict),
-          words: `${last.name?.replace(/ \(.*/, '') ?? ''} ${last.feel}`,
+          words: `${last.name?.replace(/ \(.*/, '') ?? ''} ${t(`feel.${last.feel}`).toLowerCase()}`,
         }
       }),
   ]
@@ -92,28 +94,33 @@ const stations = computed(() => {
   const here = order.indexOf(props.stage.stage)
   const nm = props.view.pin.spec.engine.torques.locknutNm
   return [
-    { name: 'Nut loose', words: 'note the slot' },
-    { name: 'Before lock', words: 'turn, then feel' },
-    { name: 'Nipped', words: 'hold it still' },
-    { name: 'Torqued', words: nm === null ? 'firm' : `${nm} N·m` },
+    { name: t('screw-stage.nut-loose'), words: t('screw-stage.note-the-slot') },
+    { name: t('screw-stage.before-lock'), words: t('screw-stage.turn-then-feel') },
+    { name: t('common.nipped'), words: t('screw-stage.hold-it-still') },
+    { name: t('common.torqued'), words: nm === null ? t('screw-stage.firm') : `${nm} N·m` },
   ].map((s, i) => ({ ...s, state: i < here ? 'done' : i === here ? 'here' : 'to come' }))
 })
 /** The rounds that were locked, the newest last. */
 const rounds = computed(() =>
-  roundsOf(props.view, valve.value)
+  roundsOf(props.view, valve.value, tell)
     .filter(r => r.torqued || r.nipped)
     .slice(-2),
 )
-const words = computed(() => adjusterWords(adjuster.value))
 const mm = (v: number) => `${formatLength(v, 'mm')} mm`
 const aimWords = computed(() => {
   const { aim } = props.stage
   return aim.shift
     ? {
-        title: `Aim ${mm(aim.beforeMm)}, end at ${mm(Math.max(0, aim.beforeMm + aim.shift.shiftMm))}`,
-        why: `${shiftWords(aim.shift).replace(/^l/, 'L')}: ${aim.by}`,
+        title: t('screw-stage.aim-end-at', {
+          beforeMm: mm(aim.beforeMm),
+          mm: mm(Math.max(0, aim.beforeMm + aim.shift.shiftMm)),
+        }),
+        why: tell(say('lock.and-whose', { shift: shiftWords(aim.shift), by: aim.by })),
       }
-    : { title: `Aim ${mm(aim.beforeMm)}`, why: 'No locknut allowance yet: needs two on record.' }
+    : {
+        title: t('screw-stage.aim', { beforeMm: mm(aim.beforeMm) }),
+        why: t('common.no-locknut-allowance-yet-needs-two'),
+      }
 })
 const change = (by: number) => emit('turn', (props.turnDeg ?? 0) + by)
 /**
@@ -140,7 +147,7 @@ function point(): void {
     // the answer keys take over again
     if (document.activeElement instanceof HTMLElement) document.activeElement.blur()
   } catch (error) {
-    wrong.value = (error as Error).message
+    wrong.value = wordsFor(error)
   }
 }
 </script>
@@ -153,10 +160,12 @@ function point(): void {
           <b>{{ s.name }}</b><span>{{ s.words }}</span>
         </li>
       </ol>
-      <ol v-if="rounds.length" class="rounds" aria-label="Rounds so far">
+      <ol v-if="rounds.length" class="rounds" :aria-label="t('screw-stage.rounds-so-far')">
         <li v-for="r in rounds" :key="r.round">
-          <b>Round {{ r.round }} <VerdictShape :verdict="r.verdict" /></b
-          ><span>{{ r.torqued ? `torqued ${r.torqued}` : `nipped ${r.nipped}` }}</span>
+          <b>{{ t('screw-stage.round', { round: r.round }) }} <VerdictShape :verdict="r.verdict" /></b
+          ><span>{{
+            r.torqued ? t('screw-stage.torqued', { torqued: r.torqued }) : t('screw-stage.nipped', { nipped: r.nipped })
+          }}</span>
         </li>
       </ol>
     </div>
@@ -192,18 +201,20 @@ function point(): void {
     <div class="turn">
       <template v-if="turnDeg !== null">
         <span class="words"
-          >{{ flatsWords(turnDeg) }}<template v-if="stage.turn">, {{ turnDoubt(stage.turn) }}</template></span
+          >{{ tell(say('turn.flats', { deg: turnDeg }))
+          }}<template v-if="stage.turn">, {{ tell(turnDoubt(stage.turn)) }}</template></span
         >
-        <button type="button" class="quiet" aria-label="5 degrees less clockwise" @click="change(-5)">
+        <button type="button" class="quiet" :aria-label="t('screw-stage.5-degrees-less-clockwise')" @click="change(-5)">
           −5° <kbd>[</kbd>
         </button>
         <output class="figures">{{ turnDeg > 0 ? '+' : '' }}{{ turnDeg }}°</output>
-        <button type="button" class="quiet" aria-label="5 degrees more clockwise" @click="change(5)">
+        <button type="button" class="quiet" :aria-label="t('screw-stage.5-degrees-more-clockwise')" @click="change(5)">
           +5° <kbd>]</kbd>
         </button>
         <form class="hour" @submit.prevent="point">
-          <label for="slot-hour">{{ adjuster.head === 'slot' ? 'Slot' : 'Mark' }} at</label
-          ><InputText
+          <label for="slot-hour">{{
+            t('screw-stage.at', { head: adjuster.head === 'slot' ? t('screw-stage.slot') : t('screw-stage.mark') })
+          }}</label><InputText
             id="slot-hour"
             v-model="hour"
             placeholder="2:30"
@@ -216,7 +227,8 @@ function point(): void {
         <p v-if="wrong" id="slot-wrong" class="wrong" role="alert">{{ wrong }}</p>
       </template>
       <span v-else class="words"
-        >{{ words.tool.replace(/^a/, 'A') }}. {{ view.pin.spec.engine.tools }}. {{ gainWords(adjuster) }}</span
+        >{{ tell(say('said.capital', { of: toolWords(adjuster) })) }}. {{ view.pin.spec.engine.tools }}.
+        {{ tell(gainWords(adjuster)) }}</span
       >
     </div>
   </div>

@@ -3,6 +3,7 @@ import { computed } from 'vue'
 import { engraving, leavesOf } from '~~/core/feeler'
 import { type JobView, setInHand } from '~~/core/job'
 import PanelFrame from './PanelFrame.vue'
+import { t } from '../../words'
 
 /** The shop's blade sets: which is in hand for the next trials. Trials made keep the set that they were made with. */
 const props = defineProps<{ view: JobView }>()
@@ -14,15 +15,20 @@ const sets = computed(() =>
     const doubtful = set.blades.filter(b => b.condition !== 'good')
     return {
       name: set.name,
-      range: `${leaves.length} thicknesses, ${engraving(leaves[0]?.engravedMm ?? 0, set.unit)} to ${engraving(leaves.at(-1)?.engravedMm ?? 0, set.unit)} ${set.unit}`,
-      faults: doubtful.map(b => `${engraving(b.mm, set.unit)} ${b.condition}`).join(', '),
+      range: t('sets-panel.thicknesses-to', {
+        leaves: leaves.length,
+        thinnest: engraving(leaves[0]?.engravedMm ?? 0, set.unit),
+        thickest: engraving(leaves.at(-1)?.engravedMm ?? 0, set.unit),
+        unit: set.unit,
+      }),
+      faults: doubtful.map(b => `${engraving(b.mm, set.unit)} ${t(`blade.${b.condition}`)}`).join(', '),
     }
   }),
 )
 </script>
 
 <template>
-  <PanelFrame title="Blades in hand" label="Blade sets" @back="$emit('back')">
+  <PanelFrame :title="t('sets-panel.blades-in-hand')" :label="t('common.blade-sets')" @back="$emit('back')">
     <button
       v-for="s in sets"
       :key="s.name"
@@ -32,10 +38,11 @@ const sets = computed(() =>
       :aria-pressed="s.name === inHand"
       @click="$emit('choose', s.name)"
     >
-      <b>{{ s.name }}<small v-if="s.name === inHand">in hand</small></b
+      <b
+        >{{ s.name }}<small v-if="s.name === inHand">{{ t('sets-panel.in-hand') }}</small></b
       ><span>{{ s.range }}</span
       ><span v-if="s.faults">{{ s.faults }}</span>
     </button>
-    <p class="note">Sets are kept on the Shelf. This job uses them as they were when you opened it.</p>
+    <p class="note">{{ t('sets-panel.sets-are-kept-on-the') }}</p>
   </PanelFrame>
 </template>

@@ -7,6 +7,8 @@ import { type Happening, type JobView, EVENTS } from '~~/core/job'
 import { engravedShim } from '~~/core/shim'
 import { formatLength, parseLength } from '~~/core/units'
 import PanelFrame from './PanelFrame.vue'
+import { t } from '../../words'
+import { wordsFor } from '../../utils/errors'
 
 /** The old shim as it reads and measures, or another size than the one asked for. */
 const props = defineProps<{ view: JobView; valveId: string; kind: 'shim-read' | 'shim-size' }>()
@@ -26,9 +28,9 @@ function submit(): void {
     const by = measured.value.trim() === '' ? null : parseLength(measured.value, 'mm').mm
     if (size !== null && by !== null && Math.abs(size - by) > WORN_MM)
       throw new Error(
-        `Engraved ${formatLength(size, 'mm')} and measured ${formatLength(by, 'mm')} are too far apart. Read both again; leave out the one you doubt.`,
+        t('shim-panel.engraved-and-measured-are-too', { size: formatLength(size, 'mm'), by: formatLength(by, 'mm') }),
       )
-    if (props.kind === 'shim-size' && size === null) throw new Error('Type the size, such as 2.35.')
+    if (props.kind === 'shim-size' && size === null) throw new Error(t('shim-panel.type-the-size-such-as'))
     const happening =
       props.kind === 'shim-read'
         ? { type: 'shim-read' as const, payload: { valveId: props.valveId, engravedMm: size, measuredMm: by } }
@@ -42,20 +44,24 @@ function submit(): void {
             },
           }
     const parsed = EVENTS[happening.type].payload.safeParse(happening.payload)
-    if (!parsed.success) throw new Error(parsed.error.issues[0]!.message)
+    if (!parsed.success) throw parsed.error
     emit('record', { type: happening.type, payload: parsed.data } as Happening)
   } catch (error) {
-    wrong.value = error instanceof Error ? error.message : 'That isn’t a size. Type one like 0.10 or 4 thou.'
+    wrong.value = wordsFor(error)
   }
 }
 </script>
 
 <template>
-  <PanelFrame :title="kind === 'shim-read' ? `Shim of the ${name}` : 'Another size'" label="Shim" @back="$emit('back')">
+  <PanelFrame
+    :title="kind === 'shim-read' ? t('shim-panel.shim-of-the', { name }) : t('shim-panel.another-size')"
+    :label="t('shim-panel.shim')"
+    @back="$emit('back')"
+  >
     <form class="shim" @submit.prevent="submit">
       <div class="field">
         <label for="shim-engraved">{{
-          kind === 'shim-read' ? 'Engraved, mm' : `Size for the ${name}, mm`
+          kind === 'shim-read' ? t('shim-panel.engraved-mm') : t('shim-panel.size-for-the-mm', { name })
         }}</label><InputText
           id="shim-engraved"
           v-model="engraved"
@@ -66,12 +72,17 @@ function submit(): void {
         />
       </div>
       <div v-if="kind === 'shim-read'" class="field">
-        <label for="shim-measured">By micrometer, mm</label
-        ><InputText id="shim-measured" v-model="measured" inputmode="decimal" autocomplete="off" placeholder="2.352" />
-        <p class="note">The measured size counts; without one, the engraved size.</p>
+        <label for="shim-measured">{{ t('common.by-micrometer-mm') }}</label><InputText
+          id="shim-measured"
+          v-model="measured"
+          inputmode="decimal"
+          autocomplete="off"
+          placeholder="2.352"
+        />
+        <p class="note">{{ t('shim-panel.the-measured-size-counts-without') }}</p>
       </div>
       <p v-if="wrong" class="wrong" role="alert">{{ wrong }}</p>
-      <Button type="submit" :label="kind === 'shim-read' ? 'Record' : 'It is in'" />
+      <Button type="submit" :label="kind === 'shim-read' ? t('common.record') : t('shim-panel.it-is-in')" />
     </form>
   </PanelFrame>
 </template>

@@ -3,6 +3,7 @@ import { computed } from 'vue'
 import { valveById } from '~~/core/engine'
 import { type JobView, shimFromWords, shimWork, targetFor } from '~~/core/job'
 import { formatLength } from '~~/core/units'
+import { tell, t } from '../../words'
 
 /** Which shim goes where: old, measured, wanted, what goes in and from where, what must be bought. */
 const props = defineProps<{ view: JobView; valveId: string }>()
@@ -14,18 +15,18 @@ const kind = computed(() => props.view.pin.spec.engine.shim)
 
 <template>
   <div class="shims">
-    <h2>Which shim goes where</h2>
+    <h2>{{ t('shims-stage.which-shim-goes-where') }}</h2>
     <div class="scroll">
       <table class="rows">
         <thead>
           <tr>
-            <th>Valve</th>
-            <th class="how">Gap</th>
-            <th class="how">Target</th>
-            <th>Old shim</th>
-            <th class="how">Sum</th>
-            <th>Goes in</th>
-            <th>New gap</th>
+            <th>{{ t('common.valve') }}</th>
+            <th class="how">{{ t('shims-stage.gap') }}</th>
+            <th class="how">{{ t('shims-stage.target') }}</th>
+            <th>{{ t('shims-stage.old-shim') }}</th>
+            <th class="how">{{ t('shims-stage.sum') }}</th>
+            <th>{{ t('shims-stage.goes-in') }}</th>
+            <th>{{ t('shims-stage.new-gap') }}</th>
           </tr>
         </thead>
         <tbody>
@@ -35,11 +36,13 @@ const kind = computed(() => props.view.pin.spec.engine.shim)
             <td class="how">{{ mm(targetFor(view, l.valveId)) }}</td>
             <td>
               {{ mm(l.oldMm)
-              }}<small v-if="l.engravedMm !== null && l.engravedMm !== l.oldMm"> reads {{ mm(l.engravedMm) }}</small>
+              }}<small v-if="l.engravedMm !== null && l.engravedMm !== l.oldMm">
+                {{ t('shims-stage.reads', { engravedMm: mm(l.engravedMm) }) }}</small
+              >
             </td>
             <td class="how">{{ mm(l.wantedMm) }}</td>
             <td>
-              <b>{{ mm(l.place?.mm) }}</b><small>{{ l.fitted ? '✓ in' : shimFromWords(view, l) }}</small>
+              <b>{{ mm(l.place?.mm) }}</b><small>{{ l.fitted ? '✓ in' : tell(shimFromWords(view, l)) }}</small>
             </td>
             <td>{{ mm(l.place?.clearanceMm) }}</td>
           </tr>
@@ -47,19 +50,29 @@ const kind = computed(() => props.view.pin.spec.engine.shim)
       </table>
     </div>
     <p class="sum">
-      <b>{{ work.buyMm.length ? `To buy: ${work.buyMm.map(v => mm(v)).join(', ')}` : 'Nothing to buy' }}</b><span
-        v-if="work.leftMm.length"
-        >Left over: {{ work.leftMm.map(v => mm(v)).join(', ') }}</span
-      ><span v-if="work.without.length">No size would do: {{ work.without.map(name).join(', ') }}</span>
+      <b>{{
+        work.buyMm.length
+          ? t('shims-stage.to-buy', { buyMm: work.buyMm.map(v => mm(v)).join(', ') })
+          : t('shims-stage.nothing-to-buy')
+      }}</b><span v-if="work.leftMm.length">{{
+        t('shims-stage.left-over', { leftMm: work.leftMm.map(v => mm(v)).join(', ') })
+      }}</span
+      ><span v-if="work.without.length">{{
+        t('shims-stage.no-size-would-do', { without: work.without.map(name).join(', ') })
+      }}</span>
     </p>
     <p class="note">
-      New shim = old + gap − wanted.
       {{
-        kind
-          ? `Shims ${kind.diameterMm} mm across, in steps of ${kind.stepMm}; ${view.pin.shimStockMm.length} on the shelf when this job was opened.`
-          : ''
+        t('shims-stage.new-shim-old-gap-wanted', {
+          kind: kind
+            ? t('shims-stage.shims-mm-across-in-steps', {
+                diameterMm: kind.diameterMm,
+                stepMm: kind.stepMm,
+                count: view.pin.shimStockMm.length,
+              })
+            : '',
+        })
       }}
-      All in mm. The cam is out: mark the chain, keep the dowels, rag over the chain tunnel.
     </p>
   </div>
 </template>

@@ -1,9 +1,10 @@
 <script setup lang="ts">
-import { LOCALE } from '~~/core/units'
+import { LOCALE } from '../../language'
 import { computed } from 'vue'
 import { eventWords, type JobEvent, type JobView } from '~~/core/job'
 import type { Panel } from '../../bench/panel'
 import type { Field } from './AskForm.vue'
+import { tell, t } from '../../words'
 
 /** What stands under More: a panel of its own, a field, or a valve to set all the same. */
 export type MoreChoice = Exclude<Panel['kind'], 'keys' | 'ask' | 'undo'> | Field | `set:${string}`
@@ -21,59 +22,79 @@ const entries = computed(() => [...props.log].reverse().filter(e => e.type !== '
 const gone = (e: JobEvent): boolean => props.view.state.retracted.has(e.id)
 const time = (e: JobEvent): string => new Date(e.at).toLocaleTimeString(LOCALE, { hour: 'numeric', minute: '2-digit' })
 const KEYS = [
-  ['1–4', 'the answer keys'],
-  ['← →', 'another blade'],
-  ['S', 'a blade or stack by its size'],
-  ['+', 'stack: tap adds a blade'],
-  ['X', 'another blade set'],
-  ['[ ]', 'turn 5° less, more'],
-  ['O', 'where the slot points now'],
-  ['T', 'torque wrench, adapter'],
-  ['Enter', 'the first answer, if there is only one'],
-  ['U', 'undo the last answer'],
-  ['V', 'next valve'],
-  ['M', 'more: finding, hold'],
-  ['E', 'something else you saw, felt or turned'],
-  ['W', 'why the crank is said to be there'],
-  ['L', 'all answers'],
-  ['C', 'caution understood'],
-  ['G', 'skip with a reason'],
-  ['B', 'to the Bay'],
-  ['?', 'this help'],
+  ['1–4', t('side-panels.the-answer-keys')],
+  ['← →', t('side-panels.another-blade')],
+  ['S', t('side-panels.a-blade-or-stack-by')],
+  ['+', t('side-panels.stack')],
+  ['X', t('side-panels.another-blade-set-2')],
+  ['[ ]', t('side-panels.turn-5-less-more')],
+  ['O', t('side-panels.where-the-slot-points-now')],
+  ['T', t('side-panels.torque-wrench-adapter')],
+  ['Enter', t('side-panels.the-first-answer-if-there')],
+  ['U', t('side-panels.undo-the-last-answer')],
+  ['V', t('side-panels.next-valve')],
+  ['M', t('side-panels.more-finding-hold')],
+  ['E', t('side-panels.something-else-you-saw-felt')],
+  ['W', t('side-panels.why-the-crank-is-said-2')],
+  ['L', t('side-panels.all-answers')],
+  ['C', t('side-panels.caution-understood')],
+  ['G', t('side-panels.skip-with-a-reason')],
+  ['B', t('side-panels.to-the-bay')],
+  ['?', t('side-panels.this-help')],
 ]
 </script>
 
 <template>
   <div class="side">
     <div class="title">
-      <h2>{{ { more: 'More', log: 'Answers so far', help: 'Keys' }[kind] }}</h2>
-      <button type="button" class="quiet" @click="$emit('back')">Back <kbd>Esc</kbd></button>
+      <h2>
+        {{ { more: t('common.more'), log: t('side-panels.answers-so-far'), help: t('side-panels.keys') }[kind] }}
+      </h2>
+      <button type="button" class="quiet" @click="$emit('back')">
+        {{ t('common.back') }} <kbd>{{ t('common.esc') }}</kbd>
+      </button>
     </div>
     <div v-if="kind === 'more'" class="choices">
       <button type="button" class="quiet" @click="$emit('choose', 'evidence')">
-        Something seen, felt or turned <kbd>E</kbd>
+        {{ t('side-panels.something-seen-felt-or-turned') }} <kbd>E</kbd>
       </button>
       <button type="button" class="quiet" @click="$emit('choose', 'reasons')">
-        Why the crank is said to be there <kbd>W</kbd>
+        {{ t('side-panels.why-the-crank-is-said') }} <kbd>W</kbd>
       </button>
-      <button type="button" class="quiet" @click="$emit('choose', 'school')">Find the stops by another method</button>
-      <button type="button" class="quiet" @click="$emit('choose', 'finding')">Write down what you found</button>
-      <button type="button" class="quiet" @click="$emit('choose', 'note')">Add a note</button>
-      <button type="button" class="quiet" @click="$emit('choose', 'photos')">Photos, the machine’s page</button>
-      <button type="button" class="quiet" @click="$emit('choose', 'replaced')">Replaced a part</button>
-      <button type="button" class="quiet" @click="$emit('choose', 'item-in')">Put something in</button>
-      <button type="button" class="quiet" @click="$emit('choose', 'item-off')">Removed something</button>
+      <button type="button" class="quiet" @click="$emit('choose', 'school')">
+        {{ t('side-panels.find-the-stops-by-another') }}
+      </button>
+      <button type="button" class="quiet" @click="$emit('choose', 'finding')">
+        {{ t('side-panels.write-down-what-you-found') }}
+      </button>
+      <button type="button" class="quiet" @click="$emit('choose', 'note')">{{ t('side-panels.add-a-note') }}</button>
+      <button type="button" class="quiet" @click="$emit('choose', 'photos')">
+        {{ t('side-panels.photos-the-machines-page') }}
+      </button>
+      <button type="button" class="quiet" @click="$emit('choose', 'replaced')">
+        {{ t('side-panels.replaced-a-part') }}
+      </button>
+      <button type="button" class="quiet" @click="$emit('choose', 'item-in')">
+        {{ t('side-panels.put-something-in') }}
+      </button>
+      <button type="button" class="quiet" @click="$emit('choose', 'item-off')">
+        {{ t('side-panels.removed-something') }}
+      </button>
       <button v-if="tryingBlade" type="button" class="quiet" @click="$emit('choose', 'blade')">
-        Another blade or stack, by size <kbd>S</kbd>
+        {{ t('side-panels.another-blade-or-stack-by') }} <kbd>S</kbd>
       </button>
-      <button type="button" class="quiet" @click="$emit('choose', 'sets')">Another blade set <kbd>X</kbd></button>
+      <button type="button" class="quiet" @click="$emit('choose', 'sets')">
+        {{ t('side-panels.another-blade-set') }} <kbd>X</kbd>
+      </button>
       <button v-if="tryingBlade" type="button" class="quiet" @click="$emit('choose', 'estimate')">
-        An estimate by eye or ear
+        {{ t('side-panels.an-estimate-by-eye-or') }}
       </button>
       <button type="button" class="quiet" @click="$emit('choose', 'wrench')">
-        Torque wrench and adapter <kbd>T</kbd>
+        {{ t('side-panels.torque-wrench-and-adapter') }} <kbd>T</kbd>
       </button>
-      <button type="button" class="quiet" @click="$emit('choose', 'ways')">Target, locking and proof</button>
+      <button type="button" class="quiet" @click="$emit('choose', 'ways')">
+        {{ t('side-panels.target-locking-and-proof') }}
+      </button>
       <button
         v-for="v in settable"
         :key="v.valveId"
@@ -81,32 +102,38 @@ const KEYS = [
         class="quiet"
         @click="$emit('choose', `set:${v.valveId}`)"
       >
-        Set the {{ v.name.toLowerCase() }} all the same
+        {{ t('side-panels.set-the-all-the-same', { name: v.name.toLowerCase() }) }}
       </button>
-      <button type="button" class="quiet" @click="$emit('choose', 'log')">All answers so far <kbd>L</kbd></button>
-      <button type="button" class="quiet" @click="$emit('choose', 'hold')">Put the job on hold</button>
-      <button type="button" class="quiet" @click="$emit('choose', 'abandon')">Abandon the job</button>
+      <button type="button" class="quiet" @click="$emit('choose', 'log')">
+        {{ t('side-panels.all-answers-so-far') }} <kbd>L</kbd>
+      </button>
+      <button type="button" class="quiet" @click="$emit('choose', 'hold')">
+        {{ t('side-panels.put-the-job-on-hold') }}
+      </button>
+      <button type="button" class="quiet" @click="$emit('choose', 'abandon')">
+        {{ t('side-panels.abandon-the-job') }}
+      </button>
     </div>
     <ol v-else-if="kind === 'log'" class="log">
       <li v-for="e in entries" :key="e.id" :class="{ gone: gone(e) }">
         <span class="words"
-          >{{ eventWords(view.pin, e)
+          >{{ tell(eventWords(view.pin, e))
           }}<small
-            >{{ e.personName }}, {{ time(e) }}{{ e.seq === null ? ', not sent yet' : ''
-            }}{{ gone(e) ? ', undone' : '' }}</small
+            >{{ e.personName }}, {{ time(e) }}{{ e.seq === null ? t('side-panels.not-sent-yet') : ''
+            }}{{ gone(e) ? t('side-panels.undone') : '' }}</small
           ></span
         >
         <button
           v-if="!gone(e) && e.type !== 'closed' && e.type !== 'reopened'"
           type="button"
           class="quiet"
-          :aria-label="`Undo: ${eventWords(view.pin, e)}`"
+          :aria-label="t('side-panels.undo', { answer: tell(eventWords(view.pin, e)) })"
           @click="$emit('retract', e)"
         >
-          Undo
+          {{ t('common.undo') }}
         </button>
       </li>
-      <li v-if="entries.length === 0">Nothing answered yet.</li>
+      <li v-if="entries.length === 0">{{ t('side-panels.nothing-answered-yet') }}</li>
     </ol>
     <template v-else>
       <dl class="help">
@@ -118,10 +145,10 @@ const KEYS = [
         >
       </dl>
       <button type="button" class="quiet" @click="$emit('shortcuts')">
-        {{ shortcutsOn ? 'Switch single keys off' : 'Switch single keys on' }}
+        {{ shortcutsOn ? t('side-panels.switch-single-keys-off') : t('side-panels.switch-single-keys-on') }}
       </button>
       <p class="note">
-        Each answer is saved on this device first, then sent. “Saved” means the shop’s database has it.
+        {{ t('side-panels.each-answer-is-saved-on') }}
       </p>
     </template>
   </div>

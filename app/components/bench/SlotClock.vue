@@ -2,6 +2,7 @@
 import { computed, ref, useId } from 'vue'
 import { clockWords } from '~~/core/adjuster'
 import { wrap } from '~~/core/engine'
+import { t } from '../../words'
 
 export interface SlotTry {
   deg: number
@@ -106,8 +107,11 @@ const turnAt = computed(() =>
     role="img"
     :aria-label="
       turnDeg === null
-        ? `Slot at ${Math.round(wrap(slotDeg, 360))}° on the clock`
-        : `Turn the slot ${Math.abs(turnDeg)}° ${turnDeg > 0 ? 'clockwise' : 'counterclockwise'}`
+        ? t('slot-clock.slot-at-on-the-clock', { slotDeg: Math.round(wrap(slotDeg, 360)) })
+        : t('slot-clock.turn-the-slot', {
+            deg: Math.abs(turnDeg),
+            way: turnDeg > 0 ? t('runs.clockwise') : t('runs.anticlockwise'),
+          })
     "
     :data-slot="slotDeg"
     @pointerdown="grab"
@@ -187,32 +191,32 @@ const turnAt = computed(() =>
         stroke-width="1.6"
       />
     </g>
-    <g v-for="(t, i) in placed" :key="i">
-      <path :d="line(t.deg, R - 14, R + 6)" :stroke="COLORS[t.side]" stroke-width="2.4" />
+    <g v-for="(tried, i) in placed" :key="i">
+      <path :d="line(tried.deg, R - 14, R + 6)" :stroke="COLORS[tried.side]" stroke-width="2.4" />
       <path
-        v-if="t.side === 'tight'"
-        :transform="`translate(${t.at.x} ${t.at.y})`"
+        v-if="tried.side === 'tight'"
+        :transform="`translate(${tried.at.x} ${tried.at.y})`"
         d="M -9 -8 H 9 L 0 8 Z"
         fill="var(--tight)"
       />
       <path
-        v-else-if="t.side === 'loose'"
-        :transform="`translate(${t.at.x} ${t.at.y})`"
+        v-else-if="tried.side === 'loose'"
+        :transform="`translate(${tried.at.x} ${tried.at.y})`"
         d="M -9 8 H 9 L 0 -8 Z"
         fill="var(--loose-fill)"
         stroke="var(--loose)"
         stroke-width="1.4"
       />
-      <circle v-else :cx="t.at.x" :cy="t.at.y" r="7" :fill="COLORS[t.side]" />
+      <circle v-else :cx="tried.at.x" :cy="tried.at.y" r="7" :fill="COLORS[tried.side]" />
       <text
-        :x="t.at.x + (t.right ? 15 : -15)"
-        :y="t.at.y + 5"
-        :text-anchor="t.right ? 'start' : 'end'"
+        :x="tried.at.x + (tried.right ? 15 : -15)"
+        :y="tried.at.y + 5"
+        :text-anchor="tried.right ? 'start' : 'end'"
         font-size="16"
         font-weight="600"
-        :style="{ fill: COLORS[t.side] }"
+        :style="{ fill: COLORS[tried.side] }"
       >
-        {{ t.words }}
+        {{ tried.words }}
       </text>
     </g>
     <text
@@ -224,10 +228,15 @@ const turnAt = computed(() =>
       font-weight="700"
       style="fill: var(--petrol)"
     >
-      {{ Math.abs(turnDeg) }}° {{ turnDeg >= 0 ? 'clockwise' : 'counterclockwise' }}
+      {{
+        t('slot-clock.turned', {
+          deg: Math.abs(turnDeg),
+          way: turnDeg >= 0 ? t('runs.clockwise') : t('runs.anticlockwise'),
+        })
+      }}
     </text>
     <text v-else :x="C" :y="C + R + 34" text-anchor="middle" font-size="17" font-weight="600" style="fill: var(--ink2)">
-      {{ noted ? `slot at ${clockWords(slotDeg)}` : '12 o’clock: where you found it' }}
+      {{ noted ? t('slot-clock.slot-at', { slotDeg: clockWords(slotDeg) }) : t('slot-clock.as-found') }}
     </text>
   </svg>
 </template>

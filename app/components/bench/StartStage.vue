@@ -4,6 +4,7 @@ import { computed } from 'vue'
 import { intervalWords, limitsOf, targetOf } from '~~/core/feeler'
 import type { JobView } from '~~/core/job'
 import { fahrenheit, formatLength, formatMeter, formatTorque, thouFromMm } from '~~/core/units'
+import { named, t, tell } from '../../words'
 
 /** Machine and spec on one sheet: figures in both units with their source, what is assumed, and how it was left. */
 const props = defineProps<{ view: JobView }>()
@@ -17,25 +18,25 @@ const rows = computed(() =>
       limits ? `${f(limits.minMm)}–${f(limits.maxMm)}` : f(targetOf(clearance))
     const left = pin.value.lastAsLeft?.readings[valve.id]
     return {
-      name: valve.name,
+      name: named(valve.name),
       printed: `${clearance.text} ${clearance.unit}`,
       mm: span(v => formatLength(v, 'mm')),
       thou: span(v => thouFromMm(v).toFixed(1)),
-      left: left ? intervalWords(left) : 'not on record',
+      left: left ? tell(intervalWords(left)) : t('common.not-on-record'),
     }
   }),
 )
 const assumed = computed(() =>
   [
-    engine.value.cam === null && 'cam timing',
-    engine.value.rodMm === null && 'rod length',
-    engine.value.adjuster.pitchAssumed && 'screw pitch',
-    engine.value.decompressor.kind === 'unknown' && 'whether there is a decompressor',
+    engine.value.cam === null && t('start-stage.cam-timing'),
+    engine.value.rodMm === null && t('start-stage.rod-length'),
+    engine.value.adjuster.pitchAssumed && t('start-stage.screw-pitch'),
+    engine.value.decompressor.kind === 'unknown' && t('start-stage.whether-there-is-a-decompressor'),
   ]
     .filter(Boolean)
     .join(', '),
 )
-const torque = (nm: number | null) => (nm === null ? 'not on record' : formatTorque(nm))
+const torque = (nm: number | null) => (nm === null ? t('common.not-on-record') : formatTorque(nm))
 </script>
 
 <template>
@@ -43,35 +44,40 @@ const torque = (nm: number | null) => (nm === null ? 'not on record' : formatTor
     <section>
       <h2>{{ pin.machine.name }}</h2>
       <dl>
-        <dt>Model</dt>
+        <dt>{{ t('common.model') }}</dt>
         <dd>
           {{ pin.modelName
-          }}<NuxtLink v-if="pin.modelId" class="page" :to="`/spec-book/${pin.modelId}?machine=${pin.machine.id}`"
-            >its page in the book</NuxtLink
-          >
+          }}<NuxtLink v-if="pin.modelId" class="page" :to="`/spec-book/${pin.modelId}?machine=${pin.machine.id}`">{{
+            t('start-stage.its-page-in-the-book')
+          }}</NuxtLink>
         </dd>
-        <dt>Tag</dt>
+        <dt>{{ t('common.tag') }}</dt>
         <dd>{{ pin.machine.tag }}</dd>
-        <dt>Owner</dt>
+        <dt>{{ t('common.owner') }}</dt>
         <dd>{{ pin.machine.owner }}</dd>
-        <dt>Meter</dt>
-        <dd>{{ pin.machine.meter === null ? 'not read' : formatMeter(pin.machine.meter, pin.machine.meterUnit) }}</dd>
-        <dt>Complaint</dt>
-        <dd>{{ pin.complaint || 'none given' }}</dd>
+        <dt>{{ t('common.meter') }}</dt>
+        <dd>
+          {{
+            pin.machine.meter === null ? t('common.not-read') : formatMeter(pin.machine.meter, pin.machine.meterUnit)
+          }}
+        </dd>
+        <dt>{{ t('common.complaint') }}</dt>
+        <dd>{{ pin.complaint || t('common.none-given') }}</dd>
       </dl>
     </section>
     <section>
       <h2>
-        Spec, revision {{ pin.spec.revision }}<span v-if="pin.spec.status === 'draft'" class="draft"> draft</span>
+        {{ t('start-stage.spec-revision', { revision: pin.spec.revision })
+        }}<span v-if="pin.spec.status === 'draft'" class="draft"> {{ t('revision-words.is-draft') }}</span>
       </h2>
       <table class="rows">
         <thead>
           <tr>
-            <th>Valve</th>
-            <th>Printed</th>
+            <th>{{ t('common.valve') }}</th>
+            <th>{{ t('start-stage.printed') }}</th>
             <th>mm</th>
             <th>thou</th>
-            <th>Left last time</th>
+            <th>{{ t('start-stage.left-last-time') }}</th>
           </tr>
         </thead>
         <tbody>
@@ -85,16 +91,27 @@ const torque = (nm: number | null) => (nm === null ? 'not on record' : formatTor
         </tbody>
       </table>
       <p class="source">
-        {{ engine.source }}, {{ engine.sourceDate }}. Set {{ engine.setWhen }}, under {{ engine.coldLimitC }} °C ({{
-          Math.round(fahrenheit(engine.coldLimitC))
-        }}
-        °F).<template v-if="pin.lastAsLeft"> Last visit {{ pin.lastAsLeft.date }}.</template>
+        {{
+          t('start-stage.set-under-c-f', {
+            source: engine.source,
+            sourceDate: engine.sourceDate,
+            setWhen: engine.setWhen,
+            limitC: engine.coldLimitC,
+            limitF: Math.round(fahrenheit(engine.coldLimitC)),
+          })
+        }}<template v-if="pin.lastAsLeft"> {{ t('start-stage.last-visit', { date: pin.lastAsLeft.date }) }}</template>
       </p>
       <p class="source">
-        Locknut {{ torque(engine.torques.locknutNm) }}. Cover {{ torque(engine.torques.coverNm) }}. Plug
-        {{ torque(engine.torques.plugNm) }}. Gasket: {{ engine.gasket || 'not on record' }}.
+        {{
+          t('start-stage.locknut-cover-plug-gasket', {
+            locknutNm: torque(engine.torques.locknutNm),
+            coverNm: torque(engine.torques.coverNm),
+            plugNm: torque(engine.torques.plugNm),
+            gasket: engine.gasket || t('common.not-on-record'),
+          })
+        }}
       </p>
-      <p v-if="assumed" class="source assumed">Assumed, not from the source: {{ assumed }}.</p>
+      <p v-if="assumed" class="source assumed">{{ t('start-stage.assumed-not-from-the-source', { assumed }) }}</p>
     </section>
   </div>
 </template>

@@ -1,21 +1,22 @@
 <script setup lang="ts">
 import type { Step, StepState } from '~~/core/job'
+import { tell, t } from '../../words'
 
 /** The six steps with where each stands, and the danger that belongs to the present one. */
 defineProps<{ steps: StepState[]; caution: string; acknowledged: boolean }>()
 defineEmits<{ acknowledge: [] }>()
 const NAMES: Record<Step, string> = {
-  ready: 'Ready',
-  find: 'Find',
-  measure: 'Measure',
-  set: 'Set',
-  prove: 'Prove',
-  close: 'Close',
+  ready: t('step-rail.ready'),
+  find: t('step-rail.find'),
+  measure: t('step-rail.measure'),
+  set: t('step-rail.set'),
+  prove: t('step-rail.prove'),
+  close: t('step-rail.close'),
 }
 </script>
 
 <template>
-  <nav class="rail" aria-label="Steps">
+  <nav class="rail" :aria-label="t('step-rail.steps')">
     <ol>
       <li
         v-for="step in steps"
@@ -46,7 +47,7 @@ const NAMES: Record<Step, string> = {
         </svg>
         <span
           ><span class="name">{{ NAMES[step.step] }}</span
-          ><span class="words">{{ step.words }}</span></span
+          ><span class="words">{{ tell(step.words) }}</span></span
         >
       </li>
     </ol>
@@ -59,7 +60,7 @@ const NAMES: Record<Step, string> = {
       <div>
         <p>{{ caution }}</p>
         <button v-if="!acknowledged" type="button" class="link" @click="$emit('acknowledge')">
-          Understood <kbd>C</kbd>
+          {{ t('step-rail.understood') }} <kbd>C</kbd>
         </button>
       </div>
     </div>

@@ -2,6 +2,8 @@
 import InputText from 'primevue/inputtext'
 import { ref } from 'vue'
 import { hasSerial, type LinePort, openSerial, openStandIn, readThermometer } from '../../devices/thermometer'
+import { t } from '../../words'
+import { wordsFor } from '../../utils/errors'
 
 /** The air about the engine, and the temperature by a thermometer on a line instead of by hand. */
 defineProps<{ standIn: boolean }>()
@@ -11,14 +13,14 @@ const state = ref('')
 const busy = ref(false)
 async function read(open: () => Promise<LinePort> | LinePort): Promise<void> {
   busy.value = true
-  state.value = 'Reading …'
+  state.value = t('thermometer-part.reading')
   try {
     const { headC, airC } = await readThermometer(await open())
     if (airC !== null) air.value = String(airC)
-    state.value = `Read ${headC} °C. Look whether it fits, then record.`
+    state.value = t('thermometer-part.read-c-look-whether-it', { headC })
     emit('read', headC)
   } catch (error) {
-    state.value = (error as Error).message
+    state.value = wordsFor(error)
   } finally {
     busy.value = false
   }
@@ -27,19 +29,24 @@ async function read(open: () => Promise<LinePort> | LinePort): Promise<void> {
 
 <template>
   <div class="part">
-    <label for="ask-air">Air temperature, °C</label>
-    <InputText id="ask-air" v-model="air" placeholder="20 °C if blank" inputmode="decimal" autocomplete="off" />
+    <label for="ask-air">{{ t('thermometer-part.air-temperature-c') }}</label>
+    <InputText
+      id="ask-air"
+      v-model="air"
+      :placeholder="t('thermometer-part.20-c-if-blank')"
+      inputmode="decimal"
+      autocomplete="off"
+    />
     <p class="doors">
       <button v-if="hasSerial()" type="button" class="quiet" :disabled="busy" @click="read(openSerial)">
-        From the thermometer</button
-      ><button
+        {{ t('thermometer-part.from-the-thermometer') }}</button><button
         v-if="standIn"
         type="button"
         class="quiet"
         :disabled="busy"
         @click="read(() => openStandIn(() => Date.now()))"
       >
-        Demo reading
+        {{ t('thermometer-part.demo-reading') }}
       </button>
     </p>
     <p v-if="state" class="note" role="status">{{ state }}</p>

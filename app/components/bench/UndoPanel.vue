@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { eventWords, type JobEvent, type JobPin } from '~~/core/job'
+import { tell, t } from '../../words'
 
 /** Undo corrects the record, never the engine: for a movement it asks which of the two is meant. */
 defineProps<{ event: JobEvent; pin: JobPin }>()
@@ -8,15 +9,23 @@ defineEmits<{ retract: [event: JobEvent, how: 'recorded wrongly' | 'turned back'
 
 <template>
   <div class="undo">
-    <h2>Recorded wrongly, or turned back?</h2>
-    <p>{{ eventWords(pin, event) }}. Undo corrects the record only; it cannot move the engine.</p>
+    <h2>{{ t('undo-panel.recorded-wrongly-or-turned-back') }}</h2>
+    <p>{{ t('undo-panel.undo-corrects-the-record-only', { answer: tell(eventWords(pin, event)) }) }}</p>
     <button type="button" class="key" @click="$emit('retract', event, 'recorded wrongly')">
-      <span><b>Recorded wrongly</b><small>it never happened on the engine</small></span>
+      <span
+        ><b>{{ t('undo-panel.recorded-wrongly') }}</b
+        ><small>{{ t('undo-panel.it-never-happened-on-the') }}</small></span
+      >
     </button>
     <button type="button" class="key" @click="$emit('retract', event, 'turned back')">
-      <span><b>Turned back</b><small>it happened, and I undid it by hand</small></span>
+      <span
+        ><b>{{ t('undo-panel.turned-back') }}</b
+        ><small>{{ t('undo-panel.it-happened-and-i-undid') }}</small></span
+      >
     </button>
-    <button type="button" class="quiet" @click="$emit('back')">Back <kbd>Esc</kbd></button>
+    <button type="button" class="quiet" @click="$emit('back')">
+      {{ t('common.back') }} <kbd>{{ t('common.esc') }}</kbd>
+    </button>
   </div>
 </template>
 

@@ -3,6 +3,7 @@ import type { StripValve } from '../../bench/strip'
 import ClearanceRule from './ClearanceRule.vue'
 import VerdictShape from './VerdictShape.vue'
 import { VERDICT_COLOR, VERDICT_WORDS } from './verdict-words'
+import { t } from '../../words'
 
 /** A cell a valve along the bottom of the Bench: its verdict, its rule, its figures in both units. */
 defineProps<{ valves: StripValve[]; active: string | null; topMm: number }>()
@@ -10,7 +11,7 @@ defineEmits<{ choose: [valveId: string] }>()
 </script>
 
 <template>
-  <section class="strip" :class="{ many: valves.length > 4 }" aria-label="Valves">
+  <section class="strip" :class="{ many: valves.length > 4 }" :aria-label="t('common.valves')">
     <button
       v-for="valve in valves"
       :key="valve.valveId"
@@ -44,7 +45,7 @@ defineEmits<{ choose: [valveId: string] }>()
         :length="valves.length > 2 ? 280 : 430"
       />
       <span class="foot"
-        ><span>{{ valve.lookAgain ? 'Look again: an answer was undone' : valve.words }}</span
+        ><span>{{ valve.lookAgain ? t('valve-strip.look-again-an-answer-was') : valve.words }}</span
         ><span>{{ valve.other }}</span></span
       >
     </button>

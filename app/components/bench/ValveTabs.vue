@@ -2,6 +2,7 @@
 import type { StripValve } from '../../bench/strip'
 import VerdictShape from './VerdictShape.vue'
 import { VERDICT_WORDS } from './verdict-words'
+import { t } from '../../words'
 
 /** On a phone the valves are tabs with their verdict's shape. */
 defineProps<{ valves: StripValve[]; active: string | null }>()
@@ -9,7 +10,7 @@ defineEmits<{ choose: [valveId: string] }>()
 </script>
 
 <template>
-  <nav class="tabs" aria-label="Valves">
+  <nav class="tabs" :aria-label="t('common.valves')">
     <button
       v-for="v in valves"
       :key="v.valveId"

@@ -5,6 +5,7 @@ import { useSmoothAngle } from '../../composables/useSmoothAngle'
 import CycleWheel from '../engine/CycleWheel.vue'
 import MarkWindow from '../engine/MarkWindow.vue'
 import { marksStatement, placeStatement, stopStatement, turnStatement } from './stage-words'
+import { t } from '../../words'
 
 /**
  * The Find step's picture: wheel and section, with what is known in its corners, and the mark as it looks when right.
@@ -34,7 +35,7 @@ const markIndex = computed(() => {
 <template>
   <div class="wheel-stage" :class="{ turning: stage.target?.kind === 'mark' }">
     <div class="corner tl">
-      <h2>{{ withoutWords ? `Without it: ${place.title}` : place.title }}</h2>
+      <h2>{{ withoutWords ? t('wheel-stage.without-it', { title: place.title }) : place.title }}</h2>
       <p>{{ withoutWords ?? place.words }}</p>
     </div>
     <div class="corner tr">

@@ -4,6 +4,7 @@ import { type Happening, type JobView, settingOn, wrenchInHand } from '~~/core/j
 import { scaleWords } from '~~/core/torque'
 import { formatTorque } from '~~/core/units'
 import PanelFrame from './PanelFrame.vue'
+import { tell, t } from '../../words'
 
 /**
  * The torque wrench in hand and what stands in line with it, with what to set it to. One that cannot be set so is not
@@ -21,14 +22,14 @@ const wrenches = computed(() =>
     return {
       name: w.name,
       scale: scaleWords(w),
-      set: setting && !setting.refused ? `set to ${setting.words}` : '',
-      doubts: setting?.by.doubts ?? [],
+      set: setting && !setting.refused ? t('wrench-panel.set-to', { words: setting.words }) : '',
+      doubts: (setting?.doubts ?? []).map(tell),
       refused: setting?.refused ?? null,
     }
   }),
 )
 function take(w: (typeof wrenches.value)[number]): void {
-  if (w.refused) wrong.value = w.refused
+  if (w.refused) wrong.value = tell(w.refused)
   else emit('record', { type: 'wrench-taken', payload: { wrench: w.name, adapter: adapter.value } })
 }
 function choose(name: string | null): void {
@@ -38,12 +39,21 @@ function choose(name: string | null): void {
 </script>
 
 <template>
-  <PanelFrame title="Torque wrench" label="Wrenches and adapters" @back="$emit('back')">
+  <PanelFrame :title="t('common.torque-wrench')" :label="t('wrench-panel.wrenches-and-adapters')" @back="$emit('back')">
     <p class="note">
-      {{ nm === null ? 'The spec gives no locknut torque.' : `Locknut ${formatTorque(nm)}.` }} In line with the wrench:
+      {{
+        t('wrench-panel.in-line-with-the-wrench', {
+          nm:
+            nm === null
+              ? t('wrench-panel.the-spec-gives-no-locknut')
+              : t('wrench-panel.locknut', { nm: formatTorque(nm) }),
+        })
+      }}
     </p>
-    <div class="line" role="group" aria-label="Adapter">
-      <button type="button" class="quiet" :aria-pressed="adapter === null" @click="choose(null)">Nothing</button>
+    <div class="line" role="group" :aria-label="t('common.adapter')">
+      <button type="button" class="quiet" :aria-pressed="adapter === null" @click="choose(null)">
+        {{ t('wrench-panel.nothing') }}
+      </button>
       <button
         v-for="a in view.pin.adapters"
         :key="a.name"
@@ -69,16 +79,16 @@ function choose(name: string | null): void {
       <b
         >{{ w.name }}<small>{{ w.set || w.scale }}</small></b
       ><span v-for="d in w.doubts" :key="d">! {{ d }}</span
-      ><span v-if="w.set">Scale {{ w.scale }}</span>
+      ><span v-if="w.set">{{ t('wrench-panel.scale', { scale: w.scale }) }}</span>
     </button>
-    <p v-if="wrenches.length === 0" class="note">No torque wrench on the Shelf yet: a lead adds it there.</p>
+    <p v-if="wrenches.length === 0" class="note">{{ t('wrench-panel.no-torque-wrench-on-the') }}</p>
     <button
       v-if="held.wrench"
       type="button"
       class="quiet"
       @click="emit('record', { type: 'wrench-taken', payload: { wrench: null, adapter: null } })"
     >
-      By hand, no torque wrench
+      {{ t('wrench-panel.by-hand-no-torque-wrench') }}
     </button>
   </PanelFrame>
 </template>

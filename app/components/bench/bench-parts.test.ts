@@ -1,8 +1,9 @@
 import { mount } from '@vue/test-utils'
 import PrimeVue from 'primevue/config'
-import { describe, expect, it } from 'vitest'
+import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 import { engineOf, LogBook, pinOf, setOf } from '~~/tests/support/builders'
 import { jobTools, viewJob, type Happening } from '~~/core/job'
+import { REST_MS } from '../../composables/useRest'
 import AnswerPanel from './AnswerPanel.vue'
 import AskForm from './AskForm.vue'
 import BladeAsk from './BladeAsk.vue'
@@ -11,6 +12,7 @@ import ClearanceRule from './ClearanceRule.vue'
 import SlotClock from './SlotClock.vue'
 import VerdictShape from './VerdictShape.vue'
 import { marksStatement, placeStatement, stopStatement, turnStatement } from './stage-words'
+import { say } from '~~/core/said'
 
 const plugins = { global: { plugins: [PrimeVue] } }
 
@@ -93,18 +95,45 @@ describe('the blade fan', () => {
 
 describe('the answer panel', () => {
   const keys = ['Free', 'Drag'].map(title => ({ title, help: '', happening: null, asks: null }))
+  const shown = () =>
+    mount(AnswerPanel, { props: { label: 'l', instruction: 'Try 0.10', why: 'w', keys, passable: true } })
+  beforeEach(() => vi.useFakeTimers())
+  afterEach(() => vi.useRealTimers())
   it('numbers its keys as the keyboard does', async () => {
-    const panel = mount(AnswerPanel, { props: { label: 'l', instruction: 'Try 0.10', why: 'w', keys, passable: true } })
+    const panel = shown()
+    await vi.advanceTimersByTimeAsync(REST_MS)
     await panel.findAll('.key')[1]!.trigger('click')
     expect(panel.emitted('press')).toEqual([[1]])
     await panel.find('.pass').trigger('click')
     expect(panel.emitted('pass')).toHaveLength(1)
   })
+  it('a double tap answers once: the second would answer a question that nobody has read', async () => {
+    const panel = shown()
+    await vi.advanceTimersByTimeAsync(REST_MS)
+    await panel.findAll('.key')[0]!.trigger('click')
+    await panel.setProps({ instruction: 'Try 0.08' })
+    await vi.advanceTimersByTimeAsync(200)
+    await panel.findAll('.key')[0]!.trigger('click')
+    expect(panel.emitted('press')).toEqual([[0]])
+    await vi.advanceTimersByTimeAsync(REST_MS)
+    await panel.findAll('.key')[1]!.trigger('click')
+    expect(panel.emitted('press')).toEqual([[0], [1]])
+  })
+  it('a question that changes under a thumb on its way down is not answered', async () => {
+    const panel = shown()
+    await vi.advanceTimersByTimeAsync(5_000)
+    await panel.setProps({ instruction: 'Turn it on to T' })
+    await panel.findAll('.key')[0]!.trigger('click')
+    expect(panel.emitted('press')).toBeUndefined()
+  })
 })
 
 describe('a field in place of the keys', () => {
   const ask = (asks: 'temperature' | 'hours' | 'finding' | 'due' | 'reason') =>
-    mount(AskForm, { ...plugins, props: { asks, step: 'ready' as const, gate: { id: 'cold', missing: 'Not cold.' } } })
+    mount(AskForm, {
+      ...plugins,
+      props: { asks, step: 'ready' as const, gate: { id: 'cold', missing: say('missing.safe') } },
+    })
   const submit = async (asks: Parameters<typeof ask>[0], text: string) => {
     const form = ask(asks)
     await form.find('input, textarea').setValue(text)
@@ -138,7 +167,7 @@ describe('a field in place of the keys', () => {
   it('a gate’s reason names the gate', async () => {
     expect((await submit('reason', 'Owner waits')).said).toEqual({
       type: 'gate-passed',
-      payload: { gate: 'cold', missing: 'Not cold.', reason: 'Owner waits' },
+      payload: { gate: 'cold', missing: say('missing.safe'), reason: 'Owner waits' },
     })
   })
 })

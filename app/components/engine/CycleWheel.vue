@@ -19,6 +19,7 @@ import type { BeliefArc } from '~~/core/position'
 import type { Stop } from '~~/core/stops'
 import { at, polarPath, ringPath, textArc, xy } from './geometry'
 import EngineSection from './EngineSection.vue'
+import { named, t, tell } from '../../words'
 
 /**
  * The 720° cycle once round, with marks, closed arcs, belief and stops; in its middle the cylinder in question at the
@@ -155,11 +156,10 @@ const bands = computed(() =>
 /** “Left intake”, or “Intakes” where two share the band. */
 function bandName(valve: Valve): string {
   const twins = props.engine.valves.filter(v => v.cylinderId === valve.cylinderId && v.role === valve.role).length
-  const kind = `${valve.role}${twins > 1 ? 's' : ''}`
-  const name = several.value
-    ? `${cylinderById(props.engine, valve.cylinderId).name} ${kind}`
-    : `${kind.charAt(0).toUpperCase()}${kind.slice(1)}`
-  return several.value && shown.value.length > 2 ? name : `${name} shut`
+  const cylinder = several.value ? `${cylinderById(props.engine, valve.cylinderId).name} ` : ''
+  const one = named(`${cylinder}${valve.role}`)
+  const name = twins > 1 ? t('cycle-wheel.several', { one }) : `${one.charAt(0).toUpperCase()}${one.slice(1)}`
+  return several.value && shown.value.length > 2 ? name : t('cycle-wheel.shut', { name })
 }
 /** The middle of the longest closed piece; where bands are many, their labels stand a little apart. */
 function labelAt(arcs: Arc[], band: number): number {
@@ -242,7 +242,7 @@ const localDeg = computed(() =>
 )
 /** The strokes of the cylinder in question, each named about its middle. */
 const strokes = computed(() =>
-  ['Power', 'Exhaust', 'Intake', 'Compression'].map((name, i) => ({
+  [t('cycle-wheel.power'), t('common.exhaust'), t('common.intake'), t('cycle-wheel.compression')].map((name, i) => ({
     name,
     deg: wrap(90 + i * 180 + cylinderById(props.engine, props.cylinderId).firingAngleDeg),
   })),
@@ -258,10 +258,10 @@ const shownDeg = computed(() => Math.round(wrap(props.crankDeg)))
     role="img"
     :aria-label="
       atRest
-        ? `Cycle wheel of the model, ${stops.length} stops`
+        ? t('cycle-wheel.cycle-wheel-of-the-model', { count: stops.length })
         : anywhere
-          ? 'Cycle wheel: the crank may be anywhere'
-          : `Cycle wheel: crank most likely at ${shownDeg}°, ${arcs[0]?.name}`
+          ? t('cycle-wheel.cycle-wheel-the-crank-may')
+          : t('cycle-wheel.cycle-wheel-crank-most-likely', { shownDeg, name: arcs[0] ? tell(arcs[0].name) : '' })
     "
     :data-crank="crankDeg.toFixed(1)"
   >
@@ -435,7 +435,7 @@ const shownDeg = computed(() => Math.round(wrap(props.crankDeg)))
         :feel="feel"
         :labels="!compact"
         :label-size="Math.max(15, 13 / sectionScale)"
-        :name="several && !compact ? cylinderById(engine, cylinderId).name : null"
+        :name="several && !compact ? named(cylinderById(engine, cylinderId).name) : null"
       />
     </g>
   </svg>

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { type Engine, greatestLiftMm, pistonDrop, rodLengthMm, type Role, valveLift } from '~~/core/engine'
+import { t } from '../../words'
 
 /**
  * One cylinder in section at its own crank angle, 0 at its compression TDC, every part where its kinematics put it;
@@ -345,14 +346,14 @@ const turnOf = (lift: number, arm: number): number => (Math.asin(Math.min(0.9, l
         text-anchor="end"
         :font-size="labelSize ?? 15"
         font-weight="600"
-        >Intake</text
+        >{{ t('common.intake') }}</text
       >
       <text
         :x="overhead ? 66 : 78"
         :y="overhead ? HEAD_Y - 2 : HEAD_Y + 44"
         :font-size="labelSize ?? 15"
         font-weight="600"
-        >Exhaust</text
+        >{{ t('common.exhaust') }}</text
       >
     </template>
   </g>

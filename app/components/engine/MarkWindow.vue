@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { type Engine, signedWay } from '~~/core/engine'
+import { t } from '../../words'
 
 /**
  * The marks as they stand in their window when the right one lines up: the rim unrolled, letters on their
@@ -34,7 +35,7 @@ const right = computed(() => props.engine.marks[props.markIndex])
     class="window"
     :viewBox="`0 0 ${W} ${H + 16}`"
     role="img"
-    :aria-label="`When right: the line beside ${right?.letter} is at the pointer`"
+    :aria-label="t('mark-window.when-right-the-line-beside', { letter: right?.letter ?? '' })"
   >
     <rect
       x="1"

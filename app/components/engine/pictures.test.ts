@@ -195,6 +195,6 @@ describe('the wheel of a twin', () => {
       props: { engine, arcs: [], crankDeg: 0, stops: [], target: null, atStop: false, feel: [], cylinderId: 'only' },
     })
     expect(wheel.findAll('.band')).toHaveLength(2)
-    expect(wheel.text()).toContain('Intakes shut')
+    expect(wheel.text()).toContain('Intakes closed')
   })
 })

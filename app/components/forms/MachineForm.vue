@@ -5,10 +5,12 @@ import { reactive, ref } from 'vue'
 import type { MachineRow } from '~~/shared/responses'
 import type { ModelHit } from '~~/shared/spec-book'
 import { useMachineEdits } from '../../composables/useMachineEdits'
+import { METER_UNITS } from './meter-units'
 import ChoiceField from './ChoiceField.vue'
 import ModelPick from './ModelPick.vue'
 import OwnerPick, { type Owner } from './OwnerPick.vue'
 import TextField from './TextField.vue'
+import { t } from '../../words'
 
 /** A machine of a customer; the owner is chosen, or added with it. */
 const emit = defineEmits<{ added: [machine: MachineRow]; back: [] }>()
@@ -30,40 +32,53 @@ async function submit(): Promise<void> {
 
 <template>
   <form class="machine" @submit.prevent="submit">
-    <h2>Add a machine</h2>
+    <h2>{{ t('common.add-a-machine') }}</h2>
     <div class="grid">
-      <TextField v-model="machine.name" label="Name" placeholder="Minnow 125, red" :wrong="form.wrong('name')" />
-      <TextField v-model="machine.tag" label="Tag" placeholder="M-0110" :wrong="form.wrong('tag')" />
-      <ModelPick v-model="model" label="Engine model" :wrong="form.wrong('modelId')" @none="none = true" />
+      <TextField
+        v-model="machine.name"
+        :label="t('common.name')"
+        :placeholder="t('machine-form.minnow-125-red')"
+        :wrong="form.wrong('name')"
+      />
+      <TextField v-model="machine.tag" :label="t('common.tag')" placeholder="M-0110" :wrong="form.wrong('tag')" />
+      <ModelPick
+        v-model="model"
+        :label="t('machine-form.engine-model')"
+        :wrong="form.wrong('modelId')"
+        @none="none = true"
+      />
       <ChoiceField
         v-model="machine.meterUnit"
-        label="Meter counts"
-        :options="[
-          { value: 'h', label: 'hours' },
-          { value: 'km', label: 'km' },
-          { value: 'mi', label: 'miles' },
-        ]"
+        :label="t('common.meter-counts')"
+        :options="METER_UNITS"
         :wrong="form.wrong('meterUnit')"
       />
-      <TextField v-model="machine.plate" label="Plate" note="May stay empty." :wrong="form.wrong('plate')" /><TextField
+      <TextField
+        v-model="machine.plate"
+        :label="t('common.plate')"
+        :note="t('machine-form.may-stay-empty')"
+        :wrong="form.wrong('plate')"
+      /><TextField
         v-model="machine.serial"
-        label="Serial number"
-        note="May stay empty."
+        :label="t('common.serial-number')"
+        :note="t('machine-form.may-stay-empty')"
         :wrong="form.wrong('serial')"
       />
       <OwnerPick v-model="customer" :wrong="form.wrong('customer.name') ?? form.wrong('customer')" />
     </div>
     <p v-if="none" class="note">
-      No engine model yet: <NuxtLink to="/spec-book/new">add one with its spec</NuxtLink> first.
+      {{ t('machine-form.no-engine-model-yet') }}
+      <NuxtLink to="/spec-book/new">{{ t('machine-form.add-one-with-its-spec') }}</NuxtLink>
+      {{ t('machine-form.first') }}
     </p>
     <p v-if="form.failed.value" class="wrong" role="alert">{{ form.failed.value }}</p>
     <div class="actions">
-      <Button type="submit" label="Add it" :loading="form.busy.value" /><button
+      <Button type="submit" :label="t('machine-form.add-it')" :loading="form.busy.value" /><button
         type="button"
         class="quiet"
         @click="emit('back')"
       >
-        Back
+        {{ t('common.back') }}
       </button>
     </div>
   </form>

@@ -3,6 +3,7 @@ import AutoComplete from 'primevue/autocomplete'
 import { computed, onMounted, ref, useId, watch } from 'vue'
 import type { MachineRow } from '~~/shared/responses'
 import { useMachineSearch } from '../../composables/useMachineSearch'
+import { t } from '../../words'
 
 /** Another machine of the shop, found as it is typed; what was typed of it so far until one is picked. */
 const props = defineProps<{ label: string; butId: number; wrong?: string }>()
@@ -34,7 +35,7 @@ const nameOf = (m: MachineRow | string) => (typeof m === 'string' ? m : `${m.nam
       :delay="0"
       :min-length="0"
       complete-on-focus
-      placeholder="Type name, tag, plate or owner"
+      :placeholder="t('machine-pick.type-name-tag-plate-or')"
       :invalid="!!wrong"
       @complete="suggest"
     >
@@ -43,7 +44,7 @@ const nameOf = (m: MachineRow | string) => (typeof m === 'string' ? m : `${m.nam
           >{{ nameOf(option) }}<br /><small>{{ option.model }}, {{ option.owner }}</small></span
         ></template
       >
-      <template #empty>No other machine like that.</template>
+      <template #empty>{{ t('machine-pick.no-other-machine-like-that') }}</template>
     </AutoComplete>
     <p v-if="wrong" class="wrong" role="alert">{{ wrong }}</p>
   </div>

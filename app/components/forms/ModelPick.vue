@@ -3,6 +3,7 @@ import AutoComplete from 'primevue/autocomplete'
 import { onMounted, ref, useId, watch } from 'vue'
 import type { ModelHit } from '~~/shared/spec-book'
 import { useModelSearch } from '../../composables/useModelSearch'
+import { t } from '../../words'
 
 /** An engine model of the spec book, found as it is typed; what was typed of it so far until one is picked. */
 defineProps<{ label: string; wrong?: string }>()
@@ -36,18 +37,18 @@ const nameOf = (m: ModelHit | string) =>
       :delay="0"
       :min-length="0"
       complete-on-focus
-      placeholder="Type maker, model or code"
+      :placeholder="t('model-pick.type-maker-model-or-code')"
       :invalid="!!wrong"
       @complete="suggest"
     >
       <template #option="{ option }"
         ><span
-          >{{ nameOf(option) }}<br /><small
-            >{{ option.kind }}, intake {{ option.intake }}, exhaust {{ option.exhaust }}</small
-          ></span
+          >{{ nameOf(option) }}<br /><small>{{
+            t('model-pick.intake-exhaust', { kind: option.kind, intake: option.intake, exhaust: option.exhaust })
+          }}</small></span
         ></template
       >
-      <template #empty>Nothing like that in the spec book.</template>
+      <template #empty>{{ t('model-pick.nothing-like-that-in-the') }}</template>
     </AutoComplete>
     <p v-if="wrong" class="wrong" role="alert">{{ wrong }}</p>
   </div>

@@ -4,6 +4,7 @@ import { useCustomers } from '../../composables/useCustomers'
 import ChoiceField from './ChoiceField.vue'
 import { ownerWords } from './owner-words'
 import TextField from './TextField.vue'
+import { t } from '../../words'
 
 /** An owner of the shop, or a new one by name. */
 export type Owner = { id: number } | { name: string; contact: string }
@@ -14,7 +15,7 @@ const customers = useCustomers()
 const chosen = ref<number | null>(NEW)
 const name = ref('')
 const options = computed(() => [
-  { value: NEW, label: 'A new owner' },
+  { value: NEW, label: t('owner-pick.a-new-owner') },
   ...customers.value.map(c => ({ value: c.id, label: ownerWords(c) })),
 ])
 watch(
@@ -29,10 +30,10 @@ watch(
 <template>
   <ChoiceField
     v-model="chosen"
-    label="Owner"
+    :label="t('common.owner')"
     :options="options.filter(o => o.value !== butId)"
     filter
     :wrong="chosen === NEW ? undefined : wrong"
   />
-  <TextField v-if="chosen === NEW" v-model="name" label="New owner’s name" :wrong="wrong" />
+  <TextField v-if="chosen === NEW" v-model="name" :label="t('owner-pick.new-owners-name')" :wrong="wrong" />
 </template>

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import InputText from 'primevue/inputtext'
 import { computed, ref } from 'vue'
+import { t } from '../../words'
 
 /** What else the visit is for: the usual ones as keys, others by name; each says what it wants of the engine. */
 interface Task {
@@ -9,12 +10,16 @@ interface Task {
 }
 const tasks = defineModel<Task[]>({ required: true })
 const USUAL: Task[] = [
-  { name: 'Oil change', needs: 'warm' },
-  { name: 'Idle and mixture', needs: 'warm' },
-  { name: 'Head bolts', needs: 'cold' },
-  { name: 'Air filter', needs: 'either' },
+  { name: t('tasks-field.oil-change'), needs: 'warm' },
+  { name: t('tasks-field.idle-and-mixture'), needs: 'warm' },
+  { name: t('tasks-field.head-bolts'), needs: 'cold' },
+  { name: t('tasks-field.air-filter'), needs: 'either' },
 ]
-const WORDS = { warm: 'warm engine, after the valves', cold: 'cold engine', either: 'any time' }
+const WORDS = {
+  warm: t('tasks-field.warm-engine-after-the-valves'),
+  cold: t('common.cold-engine'),
+  either: t('common.any-time'),
+}
 const own = ref('')
 const has = (name: string) => tasks.value.some(t => t.name === name)
 const toggle = (task: Task) => {
@@ -30,35 +35,41 @@ function add(): void {
 
 <template>
   <fieldset class="tasks">
-    <legend>Also to do on this visit</legend>
+    <legend>{{ t('tasks-field.also-to-do-on-this') }}</legend>
     <div class="keys">
       <button
-        v-for="t in USUAL"
-        :key="t.name"
+        v-for="task in USUAL"
+        :key="task.name"
         type="button"
         class="quiet"
-        :aria-pressed="has(t.name)"
-        @click="toggle(t)"
+        :aria-pressed="has(task.name)"
+        @click="toggle(task)"
       >
         <span
-          >{{ t.name }}<small>{{ WORDS[t.needs] }}</small></span
+          >{{ task.name }}<small>{{ WORDS[task.needs] }}</small></span
         >
       </button>
-      <button v-for="t in others" :key="t.name" type="button" class="quiet" aria-pressed="true" @click="toggle(t)">
+      <button
+        v-for="task in others"
+        :key="task.name"
+        type="button"
+        class="quiet"
+        aria-pressed="true"
+        @click="toggle(task)"
+      >
         <span
-          >{{ t.name }}<small>{{ WORDS[t.needs] }}</small></span
+          >{{ task.name }}<small>{{ WORDS[task.needs] }}</small></span
         >
       </button>
     </div>
     <div class="own">
-      <label for="task-own">Something else</label
-      ><InputText id="task-own" v-model="own" placeholder="Brake cable" @keydown.enter.prevent="add" /><button
-        type="button"
-        class="quiet"
-        :disabled="!own.trim()"
-        @click="add"
-      >
-        Add
+      <label for="task-own">{{ t('common.something-else') }}</label><InputText
+        id="task-own"
+        v-model="own"
+        :placeholder="t('common.brake-cable')"
+        @keydown.enter.prevent="add"
+      /><button type="button" class="quiet" :disabled="!own.trim()" @click="add">
+        {{ t('common.add') }}
       </button>
     </div>
   </fieldset>

@@ -5,8 +5,10 @@ import { computed, onMounted, onUnmounted, ref, watch } from 'vue'
 import { type Engine, gapEffect, gapEffectWords, liftWithGap } from '~~/core/engine'
 import { targetOf } from '~~/core/feeler'
 import { middleOf } from '~~/core/history'
-import { LOCALE, formatLength } from '~~/core/units'
+import { formatLength } from '~~/core/units'
+import { LOCALE } from '../../language'
 import type { ValveHistory } from '~~/shared/machines'
+import { named, t, tell } from '../../words'
 
 /**
  * What the gap as found does to a valve, beside the gap as it should be: where it opens and where it closes, near its
@@ -29,7 +31,7 @@ const foundMm = computed(() => (reading.value ? middleOf(reading.value) : 0))
 const wantedMm = computed(() => targetOf(props.engine.clearance[props.valve.role]))
 const found = computed(() => gapEffect(props.engine, props.valve.role, foundMm.value))
 const wanted = computed(() => gapEffect(props.engine, props.valve.role, wantedMm.value))
-const words = computed(() => gapEffectWords(found.value, wanted.value))
+const words = computed(() => tell(gapEffectWords(found.value, wanted.value)))
 const when = computed(() =>
   point.value
     ? new Date(point.value.atMs).toLocaleDateString(LOCALE, { day: 'numeric', month: 'short', year: 'numeric' })
@@ -107,33 +109,37 @@ watch(() => props.valve.valveId, draw, { flush: 'post' })
 <template>
   <div class="lift">
     <header>
-      <h2>What the gap does</h2>
-      <button type="button" class="quiet" @click="$emit('done')">Close</button>
+      <h2>{{ t('lift-curve.what-the-gap-does') }}</h2>
+      <button type="button" class="quiet" @click="$emit('done')">{{ t('common.close') }}</button>
     </header>
-    <p v-if="!reading" class="note">{{ valve.name }} was not measured yet.</p>
+    <p v-if="!reading" class="note">{{ t('lift-curve.was-not-measured-yet', { name: named(valve.name) }) }}</p>
     <template v-else>
       <p class="said" data-testid="lift-words">
-        <b>{{ valve.name }}, {{ when }}.</b> {{ words }}
+        <b>{{ named(valve.name) }}, {{ when }}.</b> {{ words }}
       </p>
       <div class="pair">
         <figure>
-          <figcaption>Opens</figcaption>
-          <div class="plot"><canvas ref="opening" role="img" :aria-label="`${valve.name}: ${words}`" /></div>
+          <figcaption>{{ t('lift-curve.opens') }}</figcaption>
+          <div class="plot"><canvas ref="opening" role="img" :aria-label="`${named(valve.name)}: ${words}`" /></div>
         </figure>
         <figure>
-          <figcaption>Closes</figcaption>
+          <figcaption>{{ t('lift-curve.closes') }}</figcaption>
           <div class="plot"><canvas ref="closing" aria-hidden="true" /></div>
         </figure>
       </div>
       <ul class="legend">
-        <li><i class="wanted" />as it should be, {{ formatLength(wantedMm, 'mm') }} mm</li>
-        <li><i class="found" />as found, {{ formatLength(foundMm, 'mm') }} mm</li>
+        <li>
+          <i class="wanted" />{{ t('lift-curve.as-it-should-be-mm', { wantedMm: formatLength(wantedMm, 'mm') }) }}
+        </li>
+        <li><i class="found" />{{ t('lift-curve.as-found-mm', { foundMm: formatLength(foundMm, 'mm') }) }}</li>
       </ul>
       <p class="note">
-        Lift near the seat in mm, by degrees after compression TDC.
-        {{ engine.cam ? 'The lift is assumed from the stroke' : 'Cam timing and lift are assumed'
-        }}{{ isOpen ? '; the reading was open upward, its lower end is drawn' : '' }}. It shows how, not how much to the
-        degree.
+        {{
+          t('lift-curve.lift-near-the-seat-in', {
+            camKnown: engine.cam !== null,
+            openUpward: isOpen,
+          })
+        }}
       </p>
     </template>
   </div>

@@ -2,6 +2,8 @@
 import { computed } from 'vue'
 import type { ValvePoint } from '~~/shared/machines'
 import VerdictShape from '../bench/VerdictShape.vue'
+import { t } from '../../words'
+import { VERDICT_WORDS } from '../bench/verdict-words'
 
 /** One valve at one visit: a short rule with two lanes, as found above and as left below, and the verdicts of both. */
 const props = defineProps<{ point: ValvePoint; name: string }>()
@@ -65,7 +67,9 @@ const verdicts = computed(() => [
       ><template v-for="(v, i) in verdicts" :key="i"
         ><span v-if="i" aria-hidden="true">→</span><VerdictShape :verdict="v" :size="18" /></template
     ></span>
-    <small>{{ short }}</small><span class="hidden-words">{{ name }}: {{ verdicts.join(', then ') }}</span>
+    <small>{{ short }}</small><span class="hidden-words"
+      >{{ name }}: {{ verdicts.map(v => VERDICT_WORDS[v].toLowerCase()).join(t('log-rule.then')) }}</span
+    >
   </li>
 </template>
 

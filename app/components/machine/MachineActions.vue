@@ -5,14 +5,16 @@ import { computed, reactive, ref } from 'vue'
 import type { MachineResponse } from '~~/shared/machines'
 import type { MachineRow } from '~~/shared/responses'
 import type { ModelHit } from '~~/shared/spec-book'
+import { METER_UNITS } from '../forms/meter-units'
 import ChoiceField from '../forms/ChoiceField.vue'
 import MachinePick from '../forms/MachinePick.vue'
 import ModelPick from '../forms/ModelPick.vue'
 import OwnerPick, { type Owner } from '../forms/OwnerPick.vue'
 import TextField from '../forms/TextField.vue'
 import { useMachineEdits } from '../../composables/useMachineEdits'
-import { meterOf } from './meter-field'
+import { meterEither, meterOf } from './meter-field'
 import PastVisitForm from './PastVisitForm.vue'
+import { t } from '../../words'
 
 /** What may be put right or told of a machine outside a job, one thing at a time. */
 const props = defineProps<{ seen: MachineResponse; unit: 'mm' | 'thou' }>()
@@ -22,12 +24,12 @@ const { form } = edits
 type What = 'edit' | 'owner' | 'meter' | 'visit' | 'engine' | 'double'
 const what = ref<What>('edit')
 const WHATS: { value: What; label: string }[] = [
-  { value: 'edit', label: 'Name, tag, plate, numbers' },
-  { value: 'owner', label: 'Another owner' },
-  { value: 'meter', label: 'The meter was read' },
-  { value: 'visit', label: 'An earlier visit, from paper' },
-  { value: 'engine', label: 'The engine was swapped' },
-  { value: 'double', label: 'It’s on record twice' },
+  { value: 'edit', label: t('machine-actions.name-tag-plate-numbers') },
+  { value: 'owner', label: t('machine-actions.another-owner') },
+  { value: 'meter', label: t('machine-actions.the-meter-was-read') },
+  { value: 'visit', label: t('machine-actions.an-earlier-visit-from-paper') },
+  { value: 'engine', label: t('machine-actions.the-engine-was-swapped') },
+  { value: 'double', label: t('machine-actions.its-on-record-twice') },
 ]
 const id = computed(() => props.seen.machine.id)
 const today = new Intl.DateTimeFormat('en-CA').format(new Date())
@@ -68,7 +70,7 @@ async function submit(): Promise<void> {
   kept.value = ''
   const answer = await send()
   if (!answer) return
-  kept.value = 'Saved.'
+  kept.value = t('common.saved')
   emit('changed', what.value === 'double' ? intoId.value! : undefined)
 }
 </script>
@@ -76,71 +78,84 @@ async function submit(): Promise<void> {
 <template>
   <div class="actions-panel">
     <header>
-      <h2>Edit</h2>
-      <button type="button" class="quiet" @click="emit('done')">Close</button>
+      <h2>{{ t('common.edit') }}</h2>
+      <button type="button" class="quiet" @click="emit('done')">{{ t('common.close') }}</button>
     </header>
-    <ChoiceField v-model="what" label="What" :options="WHATS" />
+    <ChoiceField v-model="what" :label="t('machine-actions.what')" :options="WHATS" />
     <PastVisitForm v-if="what === 'visit'" :seen="seen" :unit="unit" @changed="emit('changed')" />
     <form v-else class="one" @submit.prevent="submit">
       <template v-if="what === 'edit'">
-        <TextField v-model="edit.name" label="Name" :wrong="form.wrong('name')" /><TextField
+        <TextField v-model="edit.name" :label="t('common.name')" :wrong="form.wrong('name')" /><TextField
           v-model="edit.tag"
-          label="Tag"
+          :label="t('common.tag')"
           :wrong="form.wrong('tag')"
-        /><TextField v-model="edit.plate" label="Plate" :wrong="form.wrong('plate')" /><TextField
+        /><TextField v-model="edit.plate" :label="t('common.plate')" :wrong="form.wrong('plate')" /><TextField
           v-model="edit.serial"
-          label="Serial number"
+          :label="t('common.serial-number')"
           :wrong="form.wrong('serial')"
         />
         <ChoiceField
           v-model="edit.meterUnit"
-          label="Meter counts"
-          :options="[
-            { value: 'h', label: 'hours' },
-            { value: 'km', label: 'km' },
-            { value: 'mi', label: 'miles' },
-          ]"
+          :label="t('common.meter-counts')"
+          :options="METER_UNITS"
           :wrong="form.wrong('meterUnit')"
         />
       </template>
       <template v-else-if="what === 'owner'"
-        ><p class="note">Its history stays with the machine.</p>
+        ><p class="note">{{ t('machine-actions.its-history-stays-with-the') }}</p>
         <OwnerPick
           v-model="customer"
           :but-id="seen.machine.customerId"
           :wrong="form.wrong('customer.name') ?? form.wrong('customer')"
       /></template>
       <template v-else-if="what === 'meter'"
-        ><TextField v-model="told.on" label="On" type="date" :wrong="form.wrong('on')" /><TextField
+        ><TextField
+          v-model="told.on"
+          :label="t('machine-actions.on')"
+          type="date"
+          :wrong="form.wrong('on')"
+        /><TextField
           v-model="told.meter"
-          :label="`Meter, ${seen.machine.meterUnit}`"
+          :label="t('machine-actions.meter', { meterUnit: seen.machine.meterUnit })"
           inputmode="decimal"
-          :wrong="form.wrong('meter')"
+          :wrong="meterEither(told.meter) || form.wrong('meter')"
         />
         <div class="tick">
-          <Checkbox v-model="told.replaced" input-id="meter-replaced" binary /><label for="meter-replaced"
-            >The meter was replaced before</label
-          >
+          <Checkbox v-model="told.replaced" input-id="meter-replaced" binary /><label for="meter-replaced">{{
+            t('common.the-meter-was-replaced-before')
+          }}</label>
         </div></template
       >
       <template v-else-if="what === 'engine'"
-        ><p class="note">Drift starts over with the new engine. Visits of the old one stay in the log.</p>
-        <TextField v-model="told.on" label="Put in on" type="date" :wrong="form.wrong('on')" /><ModelPick
+        ><p class="note">{{ t('machine-actions.drift-starts-over-with-the') }}</p>
+        <TextField
+          v-model="told.on"
+          :label="t('machine-actions.put-in-on')"
+          type="date"
+          :wrong="form.wrong('on')" /><ModelPick
           v-model="model"
-          label="Engine model now"
+          :label="t('machine-actions.engine-model-now')"
           :wrong="form.wrong('modelId')" /><TextField
           v-model="told.words"
-          label="Why, in a word or two"
+          :label="t('machine-actions.why-in-a-word-or')"
           :wrong="form.wrong('words')"
       /></template>
       <template v-else
-        ><p class="note">Everything on record here moves to the other one; this entry and its tag are removed.</p>
-        <MachinePick v-model="into" label="The one that stays" :but-id="id" :wrong="form.wrong('intoId')"
+        ><p class="note">{{ t('machine-actions.everything-on-record-here-moves') }}</p>
+        <MachinePick
+          v-model="into"
+          :label="t('machine-actions.the-one-that-stays')"
+          :but-id="id"
+          :wrong="form.wrong('intoId')"
       /></template>
       <p v-if="form.failed.value" class="wrong" role="alert">{{ form.failed.value }}</p>
       <p v-else-if="kept" class="note" role="status">{{ kept }}</p>
       <div class="actions">
-        <Button type="submit" :label="what === 'double' ? 'Merge them' : 'Keep'" :loading="form.busy.value" />
+        <Button
+          type="submit"
+          :label="what === 'double' ? t('machine-actions.merge-them') : t('common.keep')"
+          :loading="form.busy.value"
+        />
       </div>
     </form>
   </div>

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import QRCode from 'qrcode'
 import { computed } from 'vue'
+import { t } from '../../words'
 
 /** The tag that hangs on a machine: its number in letters, and as a code that opens its page on a phone. */
 const props = defineProps<{ tag: string; lines: string[]; address: string }>()
@@ -22,7 +23,7 @@ const short = (text: string) => (text.length > 26 ? `${text.slice(0, 25)}…` : 
 </script>
 
 <template>
-  <svg class="tag" viewBox="0 0 336 128" role="img" :aria-label="`Tag ${tag}`" data-testid="tag">
+  <svg class="tag" viewBox="0 0 336 128" role="img" :aria-label="t('machine-tag.tag', { tag })" data-testid="tag">
     <path d="M 22 1 H 335 V 127 H 22 L 1 104 V 24 Z" fill="#fff" stroke="#172125" stroke-width="1.6" />
     <circle cx="19" cy="64" r="6" fill="none" stroke="#172125" stroke-width="1.6" />
     <svg x="34" y="6" width="116" height="116" :viewBox="`0 0 ${side} ${side}`" shape-rendering="crispEdges">

@@ -7,7 +7,9 @@ import { parseLength } from '~~/core/units'
 import type { MachineResponse } from '~~/shared/machines'
 import TextField from '../forms/TextField.vue'
 import { useMachineEdits } from '../../composables/useMachineEdits'
-import { meterOf } from './meter-field'
+import { meterEither, meterOf } from './meter-field'
+import { named, t } from '../../words'
+import { wordsFor } from '../../utils/errors'
 
 /**
  * A visit that stands on paper: the day, the meter, and of each valve what was found and left, as far as the paper
@@ -28,7 +30,7 @@ function intervalOf(typed: string): { loMm: number; hiMm: number } | null {
   if (typed.trim() === '') return null
   const parts = typed.split(/\s*[–—]\s*|\s+-\s+|(?<=\d)-(?=\d)/)
   const [lo, hi] = parts.map(p => parseLength(p, props.unit).mm)
-  if (parts.length > 2 || lo === undefined) throw new Error('Give one figure, or two with a dash between.')
+  if (parts.length > 2 || lo === undefined) throw new Error(t('past-visit-form.give-one-figure-or-two'))
   return hi === undefined ? { loMm: Math.max(0, lo - HALF_MM), hiMm: lo + HALF_MM } : { loMm: lo, hiMm: hi }
 }
 async function submit(): Promise<void> {
@@ -44,14 +46,14 @@ async function submit(): Promise<void> {
         touched: v.left.trim() !== '' && v.left.trim() !== v.found.trim(),
       }
     } catch (error) {
-      v.wrong = (error as Error).message
+      v.wrong = wordsFor(error)
       wrong = true
     }
   }
   if (wrong) return
   const answer = await pastVisit(props.seen.machine.id, { ...given, meter: meterOf(given.meter), valves: body })
   if (!answer) return
-  kept.value = 'Saved in the log, by its day.'
+  kept.value = t('past-visit-form.saved-in-the-log-by')
   emit('changed')
 }
 </script>
@@ -59,35 +61,45 @@ async function submit(): Promise<void> {
 <template>
   <form class="past" @submit.prevent="submit">
     <div class="pair">
-      <TextField v-model="given.on" label="Day" type="date" :wrong="form.wrong('on')" /><TextField
+      <TextField v-model="given.on" :label="t('past-visit-form.day')" type="date" :wrong="form.wrong('on')" /><TextField
         v-model="given.meter"
-        :label="`Meter, ${seen.machine.meterUnit}`"
+        :label="t('past-visit-form.meter', { meterUnit: seen.machine.meterUnit })"
         inputmode="decimal"
-        note="Empty: not read."
-        :wrong="form.wrong('meter')"
+        :note="t('past-visit-form.empty-not-read')"
+        :wrong="meterEither(given.meter) || form.wrong('meter')"
       />
     </div>
     <div v-if="form.refusal.value?.problem.code === 'meter-lower'" class="tick">
-      <Checkbox v-model="given.replaced" input-id="past-replaced" binary /><label for="past-replaced"
-        >The meter was replaced before</label
-      >
+      <Checkbox v-model="given.replaced" input-id="past-replaced" binary /><label for="past-replaced">{{
+        t('common.the-meter-was-replaced-before')
+      }}</label>
     </div>
-    <p class="note">Two figures with a dash: from what went in to what didn’t. One alone counts as ± half a thou.</p>
+    <p class="note">{{ t('past-visit-form.two-figures-with-a-dash') }}</p>
     <fieldset v-for="v in seen.valves" :key="v.valveId">
-      <legend>{{ v.name }}</legend>
+      <legend>{{ named(v.name) }}</legend>
       <div class="pair">
         <TextField
           v-model="valves[v.valveId]!.found"
-          label="Found"
+          :label="t('past-visit-form.found')"
           placeholder="0.10–0.12"
           :wrong="valves[v.valveId]!.wrong || form.wrong(`valves.${v.valveId}`)"
-        /><TextField v-model="valves[v.valveId]!.left" label="Left" placeholder="as found" />
+        /><TextField
+          v-model="valves[v.valveId]!.left"
+          :label="t('past-visit-form.left')"
+          :placeholder="t('common.as-found-within')"
+        />
       </div>
     </fieldset>
-    <TextField v-model="given.words" label="What else the paper says" :wrong="form.wrong('words')" />
+    <TextField
+      v-model="given.words"
+      :label="t('past-visit-form.what-else-the-paper-says')"
+      :wrong="form.wrong('words')"
+    />
     <p v-if="form.failed.value" class="wrong" role="alert">{{ form.failed.value }}</p>
     <p v-else-if="kept" class="note" role="status">{{ kept }}</p>
-    <div class="actions"><Button type="submit" label="Save the visit" :loading="form.busy.value" /></div>
+    <div class="actions">
+      <Button type="submit" :label="t('past-visit-form.save-the-visit')" :loading="form.busy.value" />
+    </div>
   </form>
 </template>
 

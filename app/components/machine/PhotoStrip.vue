@@ -1,7 +1,8 @@
 <script setup lang="ts">
-import { LOCALE } from '~~/core/units'
+import { LOCALE } from '../../language'
 import type { PhotoRow } from '~~/shared/machines'
 import { usePhotos } from '../../composables/usePhotos'
+import { t } from '../../words'
 
 /** Photos of a machine, or of one job on it: taken with the phone’s camera or chosen, shown small, opened large. */
 const props = defineProps<{ machineId: number; jobId?: number }>()
@@ -19,30 +20,40 @@ const words = (p: PhotoRow) =>
 <template>
   <div class="photos">
     <p v-if="failed" class="wrong" role="alert">{{ failed }}</p>
-    <ul v-if="photos.length || waiting.length" aria-label="Photos">
+    <ul v-if="photos.length || waiting.length" :aria-label="t('common.photos')">
       <li v-for="p in waiting" :key="p.id" data-testid="photo-waiting">
-        <img :src="p.address" alt="Photo kept on this device" width="108" height="81" />
-        <small>{{ p.refused ?? 'Saved on this device, not sent yet' }}</small>
-        <button type="button" class="link" aria-label="Remove the photo that was not sent" @click="discard(p.id)">
-          Remove
+        <img :src="p.address" :alt="t('photo-strip.photo-kept-on-this-device')" width="108" height="81" />
+        <small>{{ p.refused ?? t('photo-strip.saved-on-this-device-not') }}</small>
+        <button
+          type="button"
+          class="link"
+          :aria-label="t('photo-strip.remove-the-photo-that-was')"
+          @click="discard(p.id)"
+        >
+          {{ t('common.remove') }}
         </button>
       </li>
       <li v-for="p in photos" :key="p.id">
         <a :href="`/api/photos/${p.id}`" target="_blank" rel="noopener"
           ><img
             :src="`/api/photos/${p.id}?size=small`"
-            :alt="p.caption || `Photo of ${words(p)}`"
+            :alt="p.caption || t('photo-strip.photo-of', { day: words(p) })"
             width="108"
             height="81"
             loading="lazy" /></a
         ><small>{{ words(p) }}</small
-        ><button type="button" class="link" :aria-label="`Remove the photo of ${words(p)}`" @click="drop(p.id)">
-          Remove
+        ><button
+          type="button"
+          class="link"
+          :aria-label="t('photo-strip.remove-the-photo-of', { day: words(p) })"
+          @click="drop(p.id)"
+        >
+          {{ t('common.remove') }}
         </button>
       </li>
     </ul>
     <label class="quiet take"
-      >{{ part === null ? 'Add a photo' : `Sending ${Math.round(part * 100)} %`
+      >{{ part === null ? t('photo-strip.add-a-photo') : t('photo-strip.sending', { part: Math.round(part * 100) })
       }}<input type="file" accept="image/jpeg,image/png,image/webp" :disabled="part !== null" @change="chosen"
     /></label>
   </div>

@@ -4,6 +4,7 @@ import Textarea from 'primevue/textarea'
 import { ref } from 'vue'
 import TextField from '../forms/TextField.vue'
 import { useReminder } from '../../composables/useReminder'
+import { t } from '../../words'
 
 /**
  * What an owner is told of all their machines that are due: to copy, to print, or to send. That they were told is
@@ -26,43 +27,54 @@ async function copy(): Promise<boolean> {
 }
 async function tell(how: 'copied' | 'printed' | 'sent'): Promise<void> {
   kept.value = ''
-  if (how === 'copied' && !(await copy())) kept.value = 'The text is marked: copy it with Ctrl-C.'
+  if (how === 'copied' && !(await copy())) kept.value = t('reminder-panel.the-text-is-marked-copy')
   if (how === 'printed') window.print()
   if (how === 'sent' && !(await saveEmail())) return
   const answer = await writeDown(how)
   if (!answer) return
   kept.value ||=
     how === 'sent'
-      ? `In the outbox as ${answer.file}.`
+      ? t('reminder-panel.in-the-outbox-as', { file: answer.file ?? '' })
       : how === 'copied'
-        ? 'Copied, and noted as told.'
-        : 'Noted as told.'
+        ? t('reminder-panel.copied-and-noted-as-told')
+        : t('reminder-panel.noted-as-told')
   emit('told')
 }
 </script>
 
 <template>
-  <aside class="tell" aria-label="Tell the owner">
+  <aside class="tell" :aria-label="t('common.tell-the-owner')">
     <header>
-      <h2>Tell {{ draft?.owner ?? 'the owner' }}</h2>
-      <button type="button" class="quiet" @click="emit('done')">Close</button>
+      <h2>{{ t('reminder-panel.tell', { owner: draft?.owner ?? t('reminder-panel.the-owner') }) }}</h2>
+      <button type="button" class="quiet" @click="emit('done')">{{ t('common.close') }}</button>
     </header>
     <template v-if="draft">
-      <TextField v-model="subject" label="Subject" :wrong="form.wrong('subject')" />
+      <TextField v-model="subject" :label="t('reminder-panel.subject')" :wrong="form.wrong('subject')" />
       <div ref="area" class="field">
-        <label for="letter">Letter</label><Textarea id="letter" v-model="text" rows="14" auto-resize />
+        <label for="letter">{{ t('common.letter') }}</label><Textarea
+          id="letter"
+          v-model="text"
+          rows="14"
+          auto-resize
+        />
       </div>
       <pre class="printed">{{ text }}</pre>
       <TextField
         v-model="email"
-        label="E-mail"
-        note="Letters to send lie in the outbox folder as .eml files, for a mail program to take."
+        :label="t('common.e-mail')"
+        :note="t('reminder-panel.letters-to-send-lie-in')"
         :wrong="form.wrong('email')"
       />
       <div class="actions">
-        <Button label="Copy" @click="tell('copied')" /><button type="button" class="quiet" @click="tell('printed')">
-          Print</button
-        ><button type="button" class="quiet" :disabled="!email.trim()" @click="tell('sent')">Send</button>
+        <Button :label="t('reminder-panel.copy')" @click="tell('copied')" /><button
+          type="button"
+          class="quiet"
+          @click="tell('printed')"
+        >
+          {{ t('common.print') }}</button
+        ><button type="button" class="quiet" :disabled="!email.trim()" @click="tell('sent')">
+          {{ t('reminder-panel.send') }}
+        </button>
       </div>
       <p v-if="kept" class="note" role="status">{{ kept }}</p>
     </template>

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { LOCALE } from '~~/core/units'
+import { LOCALE } from '../../language'
 import {
   Chart,
   Filler,
@@ -13,8 +13,10 @@ import {
 import { useMutationObserver } from '@vueuse/core'
 import { computed, onMounted, onUnmounted, ref, watch } from 'vue'
 import type { ValveHistory } from '~~/shared/machines'
+import { VERDICT_WORDS } from '../bench/verdict-words'
 import VerdictShape from '../bench/VerdictShape.vue'
 import { barsOf, type ChartColors, chartOf, driftWords, meterTicks } from './chart-data'
+import { named, t } from '../../words'
 
 /** One valve over the years: readings as bars, its spec, its drift, and where it goes from here. */
 const props = defineProps<{
@@ -32,7 +34,6 @@ const canvas = ref<HTMLCanvasElement | null>(null)
 let chart: Chart<'line', ScatterDataPoint[]> | null = null
 const last = computed(() => props.valve.points.findLast(p => p.asLeft ?? p.asFound))
 const verdict = computed(() => (last.value?.asLeft ?? last.value?.asFound)?.verdict ?? 'not measured')
-const NAMES = { 'in': 'In', 'tight': 'Tight', 'loose': 'Loose', 'unproved': 'Unproved', 'not measured': 'Not measured' }
 const words = computed(() => driftWords(props.valve, props.unit))
 const topMm = computed(
   () =>
@@ -148,9 +149,7 @@ function draw(): void {
             autoSkip: false,
             maxRotation: 0,
             callback: (v, i, all) =>
-              `${Math.round(Number(v) + props.meterAt)
-                .toLocaleString(LOCALE)
-                .replaceAll(',', ' ')}${i === all.length - 1 ? ` ${props.unit}` : ''}`,
+              `${Math.round(Number(v) + props.meterAt).toLocaleString(LOCALE)}${i === all.length - 1 ? ` ${props.unit}` : ''}`,
           },
         },
         y: {
@@ -196,9 +195,13 @@ onMounted(() => {
 useMutationObserver(document.documentElement, draw, { attributes: true, attributeFilter: ['class'] })
 onUnmounted(() => chart?.destroy())
 watch(() => [props.valve, props.span, props.due], draw)
-const label = computed(
-  () =>
-    `${props.valve.name}: ${props.valve.points.filter(p => p.use !== null).length} visits. ${words.value}. Last ${NAMES[verdict.value].toLowerCase()}.`,
+const label = computed(() =>
+  t('valve-chart.visits-last', {
+    name: named(props.valve.name),
+    count: props.valve.points.filter(p => p.use !== null).length,
+    words: words.value,
+    value: VERDICT_WORDS[verdict.value].toLowerCase(),
+  }),
 )
 </script>
 
@@ -209,14 +212,14 @@ const label = computed(
         <button
           type="button"
           class="name"
-          :title="`What the gap of the ${valve.name.toLowerCase()} does`"
+          :title="t('valve-chart.what-the-gap-of-the', { name: valve.name.toLowerCase() })"
           @click="$emit('effect')"
         >
-          {{ valve.name }}
+          {{ named(valve.name) }}
         </button>
       </h2>
       <p :class="{ faster: valve.faster }">{{ words }}</p>
-      <b><VerdictShape :verdict="verdict" />{{ NAMES[verdict] }}</b>
+      <b><VerdictShape :verdict="verdict" />{{ VERDICT_WORDS[verdict] }}</b>
     </header>
     <div class="plot"><canvas ref="canvas" role="img" :aria-label="label" /></div>
   </section>

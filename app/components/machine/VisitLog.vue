@@ -1,9 +1,11 @@
 <script setup lang="ts">
 import { NuxtLink } from '#components'
 import { computed } from 'vue'
-import { LOCALE, formatMeter } from '~~/core/units'
+import { formatMeter } from '~~/core/units'
+import { LOCALE } from '../../language'
 import type { MachineResponse, VisitSummary } from '~~/shared/machines'
 import LogRule from './LogRule.vue'
+import { named, t } from '../../words'
 
 /** The machine's visits, newest first, with what else happened to it between. */
 const props = defineProps<{ seen: MachineResponse }>()
@@ -15,9 +17,14 @@ const points = (v: VisitSummary) =>
     : props.seen.valves.flatMap(valve =>
         valve.points
           .filter(p => p.visit === v.key && (p.asFound ?? p.asLeft))
-          .map(point => ({ point, name: valve.name, id: valve.valveId })),
+          .map(point => ({ point, name: named(valve.name), id: valve.valveId })),
       )
-const KINDS = { owner: 'Owner', engine: 'Engine', meter: 'Meter', merged: 'Merged' }
+const KINDS = {
+  owner: t('common.owner'),
+  engine: t('common.engine'),
+  meter: t('common.meter'),
+  merged: t('visit-log.merged'),
+}
 type Entry = { at: string; visit: VisitSummary } | { at: string; record: MachineResponse['records'][number] }
 const entries = computed((): Entry[] =>
   [
@@ -28,9 +35,9 @@ const entries = computed((): Entry[] =>
 </script>
 
 <template>
-  <section class="log" aria-label="Visits">
+  <section class="log" :aria-label="t('visit-log.visits')">
     <p v-if="entries.length === 0" class="none">
-      No visits yet. What each one finds and leaves will show here. Enter a visit from paper under “Edit”.
+      {{ t('visit-log.no-visits-yet-what-each') }}
     </p>
     <template v-for="(e, i) in entries" :key="i">
       <component
@@ -40,15 +47,19 @@ const entries = computed((): Entry[] =>
         :to="e.visit.jobId ? `/jobs/${e.visit.jobId}/sheet` : undefined"
         :data-visit="e.visit.key"
       >
-        <b>{{ day(e.visit.at) }}</b><span>{{ e.visit.number === null ? 'from paper' : `job ${e.visit.number}` }}</span>
+        <b>{{ day(e.visit.at) }}</b><span>{{
+          e.visit.number === null ? t('common.from-paper') : t('visit-log.job', { number: e.visit.number })
+        }}</span>
         <p class="met">
-          {{ e.visit.meter === null ? 'meter not read' : formatMeter(e.visit.meter, seen.machine.meterUnit) }},
+          {{
+            e.visit.meter === null ? t('common.meter-not-read') : formatMeter(e.visit.meter, seen.machine.meterUnit)
+          }},
           {{ e.visit.person }}
         </p>
         <ul v-if="points(e.visit).length">
           <LogRule v-for="p in points(e.visit)" :key="p.id" :point="p.point" :name="p.name" />
         </ul>
-        <p class="words">{{ e.visit.ofEngineBefore ? 'The engine before. ' : '' }}{{ e.visit.words }}</p>
+        <p class="words">{{ e.visit.ofEngineBefore ? t('visit-log.the-engine-before') : '' }}{{ e.visit.words }}</p>
       </component>
       <div v-else class="visit record" :data-record="e.record.kind">
         <b>{{ day(e.record.at) }}</b><span>{{ KINDS[e.record.kind] }}</span>
@@ -56,7 +67,7 @@ const entries = computed((): Entry[] =>
         <p class="words">{{ e.record.person }}</p>
       </div>
     </template>
-    <p v-if="entries.length" class="key-words">Bar above: as found, below: as left. One bar: not touched.</p>
+    <p v-if="entries.length" class="key-words">{{ t('visit-log.bar-above-as-found-below') }}</p>
   </section>
 </template>
 

@@ -1,6 +1,7 @@
 import type { ChartData, ChartDataset, ScatterDataPoint } from 'chart.js'
 import { middleOf } from '~~/core/history'
 import type { JudgedReading, ValveHistory, ValvePoint } from '~~/shared/machines'
+import { t, tell } from '../../words'
 
 /** The colors of the theme in force, as a canvas wants them. */
 export interface ChartColors {
@@ -134,11 +135,11 @@ export function driftWords(
   unit: string,
 ): string {
   const per = unit === 'h' ? 100 : 1000
-  if (!slope) return drift.kind === 'not enough' ? drift.why : ''
+  if (!slope) return drift.kind === 'not enough' ? tell(drift.why) : ''
   const mm = slope.perUse * per
-  const own = steady ? 'steady' : `${mm < 0 ? 'tightens' : 'opens'} ${Math.abs(mm).toFixed(3)} mm in ${per} ${unit}`
-  const jumped = drift.points.some(p => p.jumped) ? '; one visit jumped' : ''
-  return `${own}${drift.kind === 'not enough' ? `, by ${family} others of its model` : ''}${faster ? ', faster than its family' : ''}${jumped}`
+  const own = steady ? t('drift.steady') : t('drift.moves', { mm, per, unit })
+  const jumped = drift.points.some(p => p.jumped) ? t('drift.jumped') : ''
+  return `${own}${drift.kind === 'not enough' ? t('chart-data.by-others-of-its-model', { family }) : ''}${faster ? t('drift.faster') : ''}${jumped}`
 }
 
 /** Round figures of the meter along a chart, five or so, in use since its first reading. */

@@ -3,6 +3,7 @@ import { computed, onUnmounted, ref, watch } from 'vue'
 import { type BladeSet, engravedWords, engraving, leavesOf } from '~~/core/feeler'
 import type { BladeFelt, LevelRules } from '~~/core/practice'
 import PullBar from './PullBar.vue'
+import { t } from '../../words'
 
 /**
  * A blade, or two on each other, slid into the gap: its pull is felt and not named. While it is in, the crank is held.
@@ -96,11 +97,11 @@ defineExpose({ slide })
 </script>
 
 <template>
-  <section class="blade-tool" aria-label="Blade" :data-slid="slidIn">
+  <section class="blade-tool" :aria-label="t('common.blade')" :data-slid="slidIn">
     <svg
       viewBox="0 0 290 96"
       role="img"
-      :aria-label="depth > 1 ? `${words} in the gap` : 'Gap, not known'"
+      :aria-label="depth > 1 ? t('blade-tool.in-the-gap', { words }) : t('blade-tool.gap-not-known')"
       @pointerdown="grab"
       @pointermove="pull"
       @pointerup="pulling = null"
@@ -116,7 +117,7 @@ defineExpose({ slide })
       <rect x="30" y="42" width="82" height="16" fill="var(--hatch-ground)" />
       <path v-for="i in 10" :key="i" :d="`M ${26 + i * 8} 58 l 10 -16`" stroke="var(--hatch)" stroke-width="2" />
       <rect x="30" y="58" width="82" height="34" fill="var(--metal-light)" stroke="var(--ink)" stroke-width="1.5" />
-      <text x="71" y="80" text-anchor="middle" font-size="13" font-weight="500">Valve tip</text>
+      <text x="71" y="80" text-anchor="middle" font-size="13" font-weight="500">{{ t('common.valve-tip') }}</text>
       <g :transform="`translate(${-depth * 4} 0)`">
         <rect x="116" y="43" width="190" height="14" rx="4" fill="var(--petrol)" />
         <text x="204" y="54.5" text-anchor="middle" font-size="13" font-weight="600" style="fill: var(--on-petrol)">
@@ -124,7 +125,7 @@ defineExpose({ slide })
         </text>
       </g>
     </svg>
-    <div class="sizes" role="group" aria-label="Blades of the set">
+    <div class="sizes" role="group" :aria-label="t('blade-tool.blades-of-the-set')">
       <button
         v-for="mm in sizes"
         :key="mm"
@@ -139,10 +140,12 @@ defineExpose({ slide })
       </button>
     </div>
     <div class="do">
-      <button type="button" class="quiet" data-testid="slide" @click="slide">Slide it in <kbd>S</kbd></button>
-      <button v-if="depth > 1" type="button" class="quiet" @click="takeOut">Take it out</button>
+      <button type="button" class="quiet" data-testid="slide" @click="slide">
+        {{ t('blade-tool.slide-it-in') }} <kbd>S</kbd>
+      </button>
+      <button v-if="depth > 1" type="button" class="quiet" @click="takeOut">{{ t('blade-tool.take-it-out') }}</button>
       <button type="button" class="quiet" :aria-pressed="stack" :class="{ on: stack }" @click="stack = !stack">
-        Stack two
+        {{ t('blade-tool.stack-two') }}
       </button>
     </div>
     <PullBar :force-n="forceN" :most-n="mostN" :trace="trace" :zones="rules.zones" />

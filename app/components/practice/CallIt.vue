@@ -1,13 +1,15 @@
 <script setup lang="ts">
+import { VERDICT_WORDS } from '../bench/verdict-words'
+import { t } from '../../words'
+
 /** One's own verdict on a valve, by one's own measuring. */
 defineProps<{ called: 'in' | 'tight' | 'loose' | null }>()
 defineEmits<{ call: ['in' | 'tight' | 'loose'] }>()
 </script>
 
 <template>
-  <div class="calls" role="group" aria-label="Call the valve">
-    <span>Call it</span
-    ><button
+  <div class="calls" role="group" :aria-label="t('call-it.call-the-valve')">
+    <span>{{ t('call-it.call-it') }}</span><button
       v-for="v in ['in', 'tight', 'loose'] as const"
       :key="v"
       type="button"
@@ -16,7 +18,7 @@ defineEmits<{ call: ['in' | 'tight' | 'loose'] }>()
       :aria-pressed="called === v"
       @click="$emit('call', v)"
     >
-      {{ v }}
+      {{ VERDICT_WORDS[v] }}
     </button>
   </div>
 </template>

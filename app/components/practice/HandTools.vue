@@ -6,6 +6,7 @@ import { type Act, type BladeFelt, feelOf, type LevelRules, type PracticeRun } f
 import type { Tool } from '../../composables/usePractice'
 import BladeTool from './BladeTool.vue'
 import ScrewTool from './ScrewTool.vue'
+import { named, t, tell } from '../../words'
 
 /** What can be done with the tool in hand. */
 const props = defineProps<{
@@ -49,18 +50,18 @@ function wiggle(id: string): void {
   const felt = feelOf(props.run.drawn.virtual, { kind: 'rocker', valveId: id })
   emit('act', { kind: 'wiggle', valveId: id })
   emit('valve', id)
-  wiggled.value = { ...wiggled.value, [id]: felt.words }
+  wiggled.value = { ...wiggled.value, [id]: tell(felt.words) }
   emit('heard', felt.slack ? 'click' : 'dead')
 }
 const feltHere = (id: string) =>
-  (void props.version, props.run.wiggled.has(id)) ? (wiggled.value[id] ?? '') : 'not felt here'
+  (void props.version, props.run.wiggled.has(id)) ? (wiggled.value[id] ?? '') : t('hand-tools.not-felt-here')
 const rod = computed(() => {
   void props.crankDeg
   return feelOf(props.run.drawn.virtual, { kind: 'rod', cylinderId: valve.value.cylinderId })
 })
 const rest = computed(() => {
   void props.crankDeg
-  return feelOf(props.run.drawn.virtual, { kind: 'crank' }).words
+  return tell(feelOf(props.run.drawn.virtual, { kind: 'crank' }).words)
 })
 const askedBlade = computed(() =>
   props.leads && props.next?.trial?.valveId === props.valveId ? props.next.trial.stack.engravedMm : null,
@@ -87,17 +88,17 @@ function waitAnHour(): void {
     <select
       v-if="(tool === 'blade' || tool === 'screw' || tool === 'rod') && valves.length > 4"
       class="p-inputtext choose"
-      aria-label="Valve"
+      :aria-label="t('common.valve')"
       :value="valveId"
       @change="emit('valve', ($event.target as HTMLSelectElement).value)"
     >
-      <option v-for="v in valves" :key="v.id" :value="v.id">{{ v.name }}</option>
+      <option v-for="v in valves" :key="v.id" :value="v.id">{{ named(v.name) }}</option>
     </select>
     <div
       v-else-if="tool === 'blade' || tool === 'screw' || tool === 'rod'"
       class="valves"
       role="radiogroup"
-      aria-label="Valve"
+      :aria-label="t('common.valve')"
     >
       <button
         v-for="v in valves"
@@ -110,11 +111,13 @@ function waitAnHour(): void {
         :data-valve="v.id"
         @click="emit('valve', v.id)"
       >
-        {{ v.name }}
+        {{ named(v.name) }}
       </button>
     </div>
-    <section v-if="tool === 'crank' || tool === 'window'" class="part" aria-label="Crank">
-      <p class="says">The crank {{ bladeIn ? 'is held: a blade is in' : rest }}.</p>
+    <section v-if="tool === 'crank' || tool === 'window'" class="part" :aria-label="t('common.crank')">
+      <p class="says">
+        {{ t('hand-tools.the-crank', { bladeIn: bladeIn ? t('hand-tools.is-held-a-blade-is') : rest }) }}
+      </p>
       <div class="turns">
         <button
           v-for="by in TURNS"
@@ -129,11 +132,10 @@ function waitAnHour(): void {
         </button>
       </div>
       <p class="note">
-        Drag the flywheel, roll the wheel, or use ← → (Shift: 10°). The running direction is to the right; turned back,
-        chain and decompressor lie.
+        {{ t('hand-tools.drag-the-flywheel-roll-the') }}
       </p>
       <button type="button" class="quiet warm" data-testid="thermometer" @click="emit('act', { kind: 'warmth' })">
-        Thermometer on the head<b v-if="warmth !== null">{{ Math.round(warmth) }} °C</b>
+        {{ t('hand-tools.thermometer-on-the-head') }}<b v-if="warmth !== null">{{ Math.round(warmth) }} °C</b>
       </button>
       <button
         v-if="warmth !== null && warmth > run.start.kind.engine.coldLimitC"
@@ -141,23 +143,29 @@ function waitAnHour(): void {
         class="quiet"
         @click="waitAnHour"
       >
-        Let it stand an hour
+        {{ t('common.let-it-stand-an-hour') }}
       </button>
     </section>
-    <section v-else-if="tool === 'rockers'" class="part" :class="{ many: valves.length > 4 }" aria-label="Rockers">
+    <section
+      v-else-if="tool === 'rockers'"
+      class="part"
+      :class="{ many: valves.length > 4 }"
+      :aria-label="t('common.rockers')"
+    >
       <div v-for="v in valves" :key="v.id" class="rocker">
         <button type="button" class="quiet" :data-wiggle="v.id" @click="wiggle(v.id)">
-          {{ valves.length > 4 ? v.name : `Wiggle ${v.name.toLowerCase()}` }}</button><b :data-felt="v.id">{{
-          feltHere(v.id)
-        }}</b>
+          {{ valves.length > 4 ? named(v.name) : t('hand-tools.wiggle', { name: v.name.toLowerCase() }) }}</button><b
+          :data-felt="v.id"
+          >{{ feltHere(v.id) }}</b
+        >
       </div>
     </section>
-    <section v-else-if="tool === 'rod'" class="part" aria-label="Soft rod">
+    <section v-else-if="tool === 'rod'" class="part" :aria-label="t('common.soft-rod')">
       <p v-if="rules.rod" class="says">
-        <b data-testid="rod">{{ rod.words }}</b>
+        <b data-testid="rod">{{ tell(rod.words) }}</b>
       </p>
-      <p v-else class="says">The plug stays in on this level: marks and rockers alone.</p>
-      <p class="note">Turn the crank and watch the rod. The piston tops on both strokes; the rockers tell which.</p>
+      <p v-else class="says">{{ t('hand-tools.the-plug-stays-in-on') }}</p>
+      <p class="note">{{ t('hand-tools.turn-the-crank-and-watch') }}</p>
       <div class="turns">
         <button
           v-for="by in TURNS.slice(0, 5)"

@@ -1,28 +1,37 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import type { Marked } from '~~/core/practice'
+import { t } from '../../words'
 
 const props = defineProps<{ marked: Marked; seconds: number; kept: string }>()
 defineEmits<{ again: []; another: []; leave: [] }>()
 const time = computed(() => `${Math.floor(props.seconds / 60)}:${String(props.seconds % 60).padStart(2, '0')}`)
-const hints = computed(() => {
-  const { hints } = props.marked
-  return hints ? `${hints} ${hints === 1 ? 'hint' : 'hints'}. ` : ''
-})
 </script>
 
 <template>
   <div class="handed">
-    <p class="label">Finished in {{ time }}</p>
-    <p class="score" data-testid="score">{{ marked.score }} <small>of 100</small></p>
+    <p class="label">{{ t('handed-over.finished-in', { time }) }}</p>
+    <p class="score" data-testid="score">
+      {{ marked.score }} <small>{{ t('handed-over.of-100') }}</small>
+    </p>
     <p class="why">
-      {{ hints }}{{ marked.marks.filter(m => m.grade !== 'right').length }} mistakes. Only these are listed.
+      {{
+        t('handed-over.mistakes-only-these-are-listed', {
+          hints: marked.hints,
+          mistakes: marked.marks.filter(m => m.grade !== 'right').length,
+        })
+      }}
     </p>
     <p class="why" role="status">{{ kept }}</p>
     <div class="after">
-      <button type="button" class="key go" @click="$emit('again')">The same engine again</button
-      ><button type="button" class="key go" @click="$emit('another')">Another one like it</button
-      ><button type="button" class="key go" @click="$emit('leave')">Choose another</button>
+      <button type="button" class="key go" @click="$emit('again')">
+        {{ t('handed-over.the-same-engine-again') }}</button><button
+        type="button"
+        class="key go"
+        @click="$emit('another')"
+      >
+        {{ t('handed-over.another-one-like-it') }}</button
+      ><button type="button" class="key go" @click="$emit('leave')">{{ t('handed-over.choose-another') }}</button>
     </div>
   </div>
 </template>

@@ -2,6 +2,7 @@
 import { computed, useId } from 'vue'
 import type { Engine } from '~~/core/engine'
 import { marksSeen, WINDOW_HALF_DEG } from '~~/core/practice'
+import { t } from '../../words'
 
 /** The mark window as it looks now: the rim goes by under a notch, the way it turns from where the mechanic stands. */
 const props = defineProps<{ engine: Engine; crankDeg: number; covered: boolean }>()
@@ -14,10 +15,14 @@ const lines = computed(() =>
 )
 const words = computed(() =>
   props.covered
-    ? 'The window is covered'
+    ? t('live-window.the-window-is-covered')
     : lines.value.length
-      ? `In the window: ${lines.value.map(l => `${l.letter}${l.atPointer ? ' at the pointer' : ''}`).join(', ')}`
-      : 'No line in the window',
+      ? t('live-window.in-the-window', {
+          lines: lines.value
+            .map(l => (l.atPointer ? t('live-window.at-the-pointer', { letter: l.letter }) : l.letter))
+            .join(', '),
+        })
+      : t('live-window.no-line-in-the-window'),
 )
 </script>
 
@@ -26,7 +31,7 @@ const words = computed(() =>
     <defs>
       <clipPath :id="clip"><circle r="92" /></clipPath>
     </defs>
-    <text y="-108" text-anchor="middle" font-size="15" font-weight="600">Window</text>
+    <text y="-108" text-anchor="middle" font-size="15" font-weight="600">{{ t('common.window') }}</text>
     <circle r="100" fill="var(--sunk)" stroke="var(--ink)" stroke-width="1.8" />
     <circle r="92" :fill="covered ? 'var(--metal-mid)' : 'var(--metal-light)'" stroke="var(--ink)" stroke-width="1.5" />
     <g :clip-path="`url(#${clip})`">
@@ -56,7 +61,9 @@ const words = computed(() =>
         </text>
       </g>
     </g>
-    <text v-if="covered" y="6" text-anchor="middle" font-size="17" font-weight="600">covered</text>
+    <text v-if="covered" y="6" text-anchor="middle" font-size="17" font-weight="600">
+      {{ t('common.covered') }}
+    </text>
     <template v-else>
       <path d="M -11 -92 H 11 L 0 -70 Z" fill="var(--ink)" />
       <path d="M -11 92 H 11 L 0 70 Z" fill="var(--ink)" />

@@ -3,11 +3,17 @@ import { computed, ref } from 'vue'
 import { snapMm } from '~~/core/units'
 import type { Grade, Mark, Marked, Replayed } from '~~/core/practice'
 import TruthOver from './TruthOver.vue'
+import { named, t, tell } from '../../words'
 
 /** The truth laid over what was believed, step by step: what was right, wrong, needless or dangerous. */
 const props = defineProps<{ marked: Marked; steps: Replayed[] }>()
 const all = ref(false)
-const NAMES: Record<Grade, string> = { right: 'Right', wrong: 'Wrong', needless: 'Needless', dangerous: 'Dangerous' }
+const NAMES: Record<Grade, string> = {
+  right: t('marks-view.right'),
+  wrong: t('marks-view.wrong'),
+  needless: t('marks-view.needless'),
+  dangerous: t('marks-view.dangerous'),
+}
 const SHAPES: Record<Grade, string> = {
   right: 'M 3 10 L 8 15 L 17 4',
   wrong: 'M 4 4 L 16 16 M 16 4 L 4 16',
@@ -24,11 +30,19 @@ const mm = (value: number) => `${snapMm(value).toFixed(2)} mm`
 </script>
 
 <template>
-  <section class="marks" aria-label="Marks">
+  <section class="marks" :aria-label="t('marks-view.marks')">
     <TruthOver v-if="steps.length" ref="over" v-model="at" :steps="steps" />
     <header>
-      <h2>{{ shown.some(m => m.grade !== 'right') ? 'Where it went wrong' : 'Nothing went wrong' }}</h2>
-      <button type="button" class="quiet" @click="all = !all">{{ all ? 'Only what was wrong' : 'All steps' }}</button>
+      <h2>
+        {{
+          shown.some(m => m.grade !== 'right')
+            ? t('marks-view.where-it-went-wrong')
+            : t('marks-view.nothing-went-wrong')
+        }}
+      </h2>
+      <button type="button" class="quiet" @click="all = !all">
+        {{ all ? t('marks-view.only-what-was-wrong') : t('marks-view.all-steps') }}
+      </button>
     </header>
     <ol v-if="shown.length">
       <li
@@ -49,32 +63,37 @@ const mm = (value: number) => `${snapMm(value).toFixed(2)} mm`
         </svg>
         <div>
           <p>
-            <b>{{ NAMES[m.grade] }}</b> {{ m.words }}
+            <b>{{ NAMES[m.grade] }}</b> {{ tell(m.words) }}
           </p>
-          <p class="truth">{{ m.truth }}</p>
+          <p class="truth">{{ tell(m.truth) }}</p>
         </div>
-        <small v-if="m.act === null || stepOf(m.act) < 0">at the end</small
-        ><button v-else type="button" class="quiet at" :aria-pressed="at === stepOf(m.act)" @click="at = stepOf(m.act)">
-          {{ m.stage }}, step {{ stepOf(m.act) }}
+        <small v-if="m.act === null || stepOf(m.act) < 0">{{ t('marks-view.at-the-end') }}</small><button
+          v-else
+          type="button"
+          class="quiet at"
+          :aria-pressed="at === stepOf(m.act)"
+          @click="at = stepOf(m.act)"
+        >
+          {{ t('marks-view.step', { stage: m.stage, act: stepOf(m.act) }) }}
         </button>
       </li>
     </ol>
-    <h2>How the engine was left</h2>
+    <h2>{{ t('marks-view.how-the-engine-was-left') }}</h2>
     <table>
       <thead>
         <tr>
-          <th>Valve</th>
-          <th>Truly</th>
-          <th>You said</th>
-          <th>What it does</th>
+          <th>{{ t('common.valve') }}</th>
+          <th>{{ t('common.truly') }}</th>
+          <th>{{ t('marks-view.you-said') }}</th>
+          <th>{{ t('marks-view.what-it-does') }}</th>
         </tr>
       </thead>
       <tbody>
         <tr v-for="v in marked.valves" :key="v.valveId" :data-left="v.valveId" :data-in="v.inSpec">
-          <td>{{ v.name }}</td>
-          <td class="figures">{{ mm(v.gapMm) }}, {{ v.inSpec ? 'in' : 'out' }}</td>
-          <td>{{ v.believed }}</td>
-          <td>{{ v.effect }}</td>
+          <td>{{ named(v.name) }}</td>
+          <td class="figures">{{ mm(v.gapMm) }}, {{ v.inSpec ? t('marks-view.in') : t('marks-view.out') }}</td>
+          <td>{{ tell(v.believed) }}</td>
+          <td>{{ tell(v.effect) }}</td>
         </tr>
       </tbody>
     </table>

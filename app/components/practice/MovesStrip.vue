@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import type { MarkedStage, StageMark } from '~~/core/practice'
+import { t } from '../../words'
 
 /** How many answers each stage took, a block each, against the fewest; at the end with its points. */
 const props = defineProps<{
@@ -9,17 +10,17 @@ const props = defineProps<{
   marked: StageMark[] | null
 }>()
 const STAGES: { id: MarkedStage; name: string }[] = [
-  { id: 'find', name: 'Find' },
-  { id: 'measure', name: 'Measure' },
-  { id: 'set', name: 'Set' },
-  { id: 'prove', name: 'Prove' },
+  { id: 'find', name: t('step-rail.find') },
+  { id: 'measure', name: t('step-rail.measure') },
+  { id: 'set', name: t('step-rail.set') },
+  { id: 'prove', name: t('step-rail.prove') },
 ]
 const W = 280
 const topOf = (id: MarkedStage): number => Math.max(10, props.moves[id], props.least[id] + 2)
 const x = (id: MarkedStage, n: number): number => 6 + (n / topOf(id)) * (W - 12)
 const pointsOf = (id: MarkedStage): string => {
   const s = props.marked?.find(m => m.stage === id)
-  return s ? `${s.points} of 25` : props.moves[id] ? '' : 'to come'
+  return s ? t('moves-strip.points', { points: s.points }) : props.moves[id] ? '' : t('moves-strip.to-come')
 }
 </script>
 
@@ -32,10 +33,10 @@ const pointsOf = (id: MarkedStage): string => {
       <svg
         :viewBox="`0 0 ${W} 62`"
         role="img"
-        :aria-label="`${s.name}: ${moves[s.id]} answers, ${least[s.id]} at the fewest`"
+        :aria-label="t('moves-strip.answers-at-the-fewest', { name: s.name, moves: moves[s.id], least: least[s.id] })"
       >
         <text v-if="least[s.id]" :x="x(s.id, least[s.id])" y="11" text-anchor="middle" font-size="13" font-weight="600">
-          fewest {{ least[s.id] }}
+          {{ t('moves-strip.fewest', { least: least[s.id] }) }}
         </text>
         <rect x="1" y="16" :width="W - 2" height="28" fill="var(--white)" stroke="var(--ink)" stroke-width="1.5" />
         <path
@@ -54,7 +55,7 @@ const pointsOf = (id: MarkedStage): string => {
           height="12"
           fill="var(--ink2)"
         />
-        <text x="1" y="59" font-size="13">{{ moves[s.id] }} {{ moves[s.id] === 1 ? 'answer' : 'answers' }}</text>
+        <text x="1" y="59" font-size="13">{{ t('moves-strip.answers', { moves: moves[s.id] }) }}</text>
       </svg>
     </section>
   </div>

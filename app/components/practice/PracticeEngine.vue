@@ -2,6 +2,7 @@
 import { computed, ref } from 'vue'
 import { cylinderById, type Engine, pistonDrop, rodLengthMm, wrap } from '~~/core/engine'
 import EngineSection from '../engine/EngineSection.vue'
+import { t } from '../../words'
 
 /**
  * The engine on the practice bench: cut open or closed, its flywheel to be dragged round, the soft rod on its piston.
@@ -63,7 +64,7 @@ function roll(event: WheelEvent): void {
     ref="svg"
     viewBox="-122 -172 244 376"
     role="img"
-    :aria-label="`Engine, ${open ? 'cut open' : 'closed'}`"
+    :aria-label="t('practice-engine.engine', { open })"
     :data-crank="crankDeg.toFixed(1)"
     @wheel.prevent="roll"
   >

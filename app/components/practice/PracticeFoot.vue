@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { t } from '../../words'
+
 /** Below the answers: what was last said, a hint where hints are for the asking, and the end of it. */
 defineProps<{ said: boolean; hints: boolean; done: boolean }>()
 defineEmits<{ hint: []; handOver: [] }>()
@@ -6,11 +8,11 @@ defineEmits<{ hint: []; handOver: [] }>()
 
 <template>
   <footer class="foot">
-    <p>{{ said ? 'Marked at the end.' : 'Nothing said yet.' }}</p>
+    <p>{{ said ? t('practice-foot.marked-at-the-end') : t('practice-foot.nothing-said-yet') }}</p>
     <button v-if="hints" type="button" class="quiet" data-testid="hint" @click="$emit('hint')">
-      Ask, costs 2 <kbd>H</kbd></button
+      {{ t('practice-foot.ask-costs-2') }} <kbd>H</kbd></button
     ><button type="button" class="quiet" :class="{ ready: done }" data-testid="hand-over" @click="$emit('handOver')">
-      Finish and mark it
+      {{ t('practice-foot.finish-and-mark-it') }}
     </button>
   </footer>
 </template>

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { PULL_N } from '~~/core/practice'
+import { t } from '../../words'
 
 /**
  * The pull on a blade as it slides: the force now, the most on this stroke, and how it went. Feels are named on the
@@ -26,7 +27,7 @@ const path = computed(() =>
 <template>
   <div class="pull">
     <p>
-      <b>Pull on the blade</b><strong data-testid="pull">{{ forceN.toFixed(1) }} N</strong>
+      <b>{{ t('pull-bar.pull-on-the-blade') }}</b><strong data-testid="pull">{{ forceN.toFixed(1) }} N</strong>
     </p>
     <svg :viewBox="`-2 -16 ${W + 4} 56`" aria-hidden="true">
       <text
@@ -52,7 +53,7 @@ const path = computed(() =>
             :text-anchor="name === 'free' ? 'start' : 'middle'"
             font-size="11.5"
           >
-            {{ name }}
+            {{ t(`feel.${name}`) }}
           </text>
         </g>
       </template>

@@ -1,21 +1,28 @@
 <script setup lang="ts">
+import { t } from '../../words'
+
 /** Nut and screw of one valve, each turned apart: the screw turns only while the nut is loose or nipped by hand. */
 defineProps<{ nut: 'loose' | 'nipped' | 'locked'; deg: number; askedDeg: number | null }>()
 const emit = defineEmits<{ nut: [to: 'loose' | 'nipped' | 'locked']; screw: [deg: number] }>()
 const NUTS = [
-  ['loose', 'Loosen the nut'],
-  ['nipped', 'Nip it'],
-  ['locked', 'Torque it'],
+  ['loose', t('screw-tool.loosen-the-nut')],
+  ['nipped', t('screw-tool.nip-it')],
+  ['locked', t('screw-tool.torque-it')],
 ] as const
+const NUT_IS = {
+  loose: t('screw-tool.is-loose'),
+  nipped: t('screw-tool.is-nipped'),
+  locked: t('screw-tool.is-locked'),
+}
 const STEPS = [-90, -15, -5, -1, 1, 5, 15, 90]
 </script>
 
 <template>
-  <section class="screw-tool" aria-label="Screw and nut">
+  <section class="screw-tool" :aria-label="t('screw-tool.screw-and-nut')">
     <svg
       viewBox="-90 -78 180 156"
       role="img"
-      :aria-label="`Screw turned ${Math.round(deg)}° since the start, nut ${nut}`"
+      :aria-label="t('screw-tool.screw-turned-since-the-start', { deg: Math.round(deg), nut: NUT_IS[nut] })"
       :data-screw="deg.toFixed(0)"
       :data-nut="nut"
     >
@@ -49,8 +56,15 @@ const STEPS = [-90, -15, -5, -1, 1, 5, 15, 90]
       </g>
     </svg>
     <p class="state">
-      Nut <b>{{ nut }}</b>, screw <b>{{ Math.round(deg) }}°</b> since the start<template v-if="askedDeg">
-        · asked: {{ Math.abs(askedDeg) }}° {{ askedDeg > 0 ? 'clockwise' : 'counterclockwise' }}</template
+      {{ t('screw-tool.nut') }} <b>{{ NUT_IS[nut] }}</b>{{ t('screw-tool.screw') }} <b>{{ Math.round(deg) }}°</b>
+      {{ t('screw-tool.since-the-start')
+      }}<template v-if="askedDeg">
+        {{
+          t('screw-tool.asked', {
+            deg: Math.abs(askedDeg),
+            way: askedDeg > 0 ? t('runs.clockwise') : t('runs.anticlockwise'),
+          })
+        }}</template
       >
     </p>
     <div class="do">
@@ -66,7 +80,7 @@ const STEPS = [-90, -15, -5, -1, 1, 5, 15, 90]
         {{ words }}
       </button>
     </div>
-    <div class="steps" role="group" aria-label="Turn the screw, degrees; clockwise closes">
+    <div class="steps" role="group" :aria-label="t('screw-tool.turn-the-screw-degrees-clockwise')">
       <button
         v-for="step in STEPS"
         :key="step"
@@ -79,7 +93,9 @@ const STEPS = [-90, -15, -5, -1, 1, 5, 15, 90]
         {{ step > 0 ? '+' : '−' }}{{ Math.abs(step) }}°
       </button>
     </div>
-    <p class="state">{{ nut === 'locked' ? 'Locked: the screw does not turn.' : 'Clockwise (+) closes the gap.' }}</p>
+    <p class="state">
+      {{ nut === 'locked' ? t('screw-tool.locked-the-screw-does-not') : t('screw-tool.clockwise-closes-the-gap') }}
+    </p>
   </section>
 </template>
 

@@ -1,8 +1,18 @@
 <script setup lang="ts">
+import { NuxtLink } from '#components'
 import InputText from 'primevue/inputtext'
 import { computed, ref, watch } from 'vue'
-import { type Guidance, GUIDANCES, type Level, LEVEL_RULES, type PracticeEngine, rulesOf } from '~~/core/practice'
+import {
+  type Guidance,
+  GUIDANCES,
+  type Level,
+  LEVEL_RULES,
+  type PracticeEngine,
+  practiceEngineAbout,
+  rulesOf,
+} from '~~/core/practice'
 import type { BestRun } from '~~/shared/practice'
+import { t, tell } from '../../words'
 
 /** What to practise on and how hard: an engine, a level, and how much the Bench helps; with the best that was done. */
 const props = defineProps<{ engines: PracticeEngine[]; own: PracticeEngine[]; best: BestRun[]; failed: string }>()
@@ -19,9 +29,9 @@ watch(level, l => {
 })
 watch(q, text => emit('find', text))
 const GUIDANCE_WORDS: Record<Guidance, string> = {
-  'on': 'The Bench leads',
-  'on demand': 'When I ask, 2 points a time',
-  'off': 'Not at all',
+  'on': t('start-choice.the-bench-leads'),
+  'on demand': t('start-choice.when-i-ask-2-points'),
+  'off': t('start-choice.not-at-all'),
 }
 const bests = computed(() =>
   props.best.filter(b => b.engineId === kind.value.id && b.level === level.value).slice(0, 5),
@@ -32,9 +42,12 @@ const time = (seconds: number) => `${Math.floor(seconds / 60)}:${String(seconds 
 <template>
   <main class="start">
     <section>
-      <h1>Practice</h1>
-      <p class="lead">A virtual engine with its truth hidden. Go wrong here: it costs nothing but points.</p>
-      <h2 id="engines">Engine</h2>
+      <h1>{{ t('common.practice') }}</h1>
+      <p class="lead">
+        {{ t('start-choice.a-virtual-engine-with-its') }}
+        <NuxtLink to="/glossary">{{ t('glossary.title') }}</NuxtLink>
+      </p>
+      <h2 id="engines">{{ t('common.engine') }}</h2>
       <div class="engines" role="radiogroup" aria-labelledby="engines">
         <button
           v-for="e in engines"
@@ -47,12 +60,17 @@ const time = (seconds: number) => `${Math.floor(seconds / 60)}:${String(seconds 
           :data-engine="e.id"
           @click="kind = e"
         >
-          <b>{{ e.name }}</b><span>{{ e.about }}</span>
+          <b>{{ e.name }}</b><span>{{ tell(practiceEngineAbout(e)) }}</span>
         </button>
       </div>
-      <label class="find" for="own-engine">Or a model of the spec book</label
-      ><InputText id="own-engine" v-model="q" type="search" placeholder="Type maker or model" autocomplete="off" />
-      <div v-if="own.length" class="engines" role="radiogroup" aria-label="Models of the spec book">
+      <label class="find" for="own-engine">{{ t('start-choice.or-a-model-of-the') }}</label><InputText
+        id="own-engine"
+        v-model="q"
+        type="search"
+        :placeholder="t('start-choice.type-maker-or-model')"
+        autocomplete="off"
+      />
+      <div v-if="own.length" class="engines" role="radiogroup" :aria-label="t('start-choice.models-of-the-spec-book')">
         <button
           v-for="e in own"
           :key="e.id"
@@ -64,13 +82,13 @@ const time = (seconds: number) => `${Math.floor(seconds / 60)}:${String(seconds 
           :data-engine="e.id"
           @click="kind = e"
         >
-          <b>{{ e.name }}</b><span>{{ e.about }}</span>
+          <b>{{ e.name }}</b><span>{{ tell(practiceEngineAbout(e)) }}</span>
         </button>
       </div>
       <p v-if="failed" class="wrong" role="alert">{{ failed }}</p>
     </section>
     <section>
-      <h2 id="levels">Level</h2>
+      <h2 id="levels">{{ t('start-choice.level') }}</h2>
       <div class="levels" role="radiogroup" aria-labelledby="levels">
         <button
           v-for="r in LEVEL_RULES"
@@ -83,11 +101,11 @@ const time = (seconds: number) => `${Math.floor(seconds / 60)}:${String(seconds 
           :data-level="r.level"
           @click="level = r.level"
         >
-          <b>{{ r.level }}. {{ r.name }}</b
-          ><span>{{ r.about }}</span>
+          <b>{{ r.level }}. {{ t(`practice-level.${r.level}`) }}</b
+          ><span>{{ t(`practice-level.${r.level}.about`) }}</span>
         </button>
       </div>
-      <h2 id="help">Help from the Bench</h2>
+      <h2 id="help">{{ t('start-choice.help-from-the-bench') }}</h2>
       <div class="helps" role="radiogroup" aria-labelledby="help">
         <button
           v-for="g in GUIDANCES"
@@ -104,13 +122,14 @@ const time = (seconds: number) => `${Math.floor(seconds / 60)}:${String(seconds 
         </button>
       </div>
       <button type="button" class="key go" data-testid="begin" @click="emit('begin', { kind, level, guidance })">
-        Begin on the {{ kind.name }}
+        {{ t('start-choice.begin-on-the', { name: kind.name }) }}
       </button>
-      <h2>Best here</h2>
-      <p v-if="bests.length === 0" class="lead">Nobody has handed this one over yet.</p>
+      <h2>{{ t('start-choice.best-here') }}</h2>
+      <p v-if="bests.length === 0" class="lead">{{ t('start-choice.nobody-has-handed-this-one') }}</p>
       <ol v-else class="best">
         <li v-for="b in bests" :key="b.personId">
-          <b>{{ b.person }}</b><span>{{ b.score }} of 100</span><span>{{ time(b.seconds) }}</span>
+          <b>{{ b.person }}</b><span>{{ t('start-choice.of-100', { score: b.score }) }}</span
+          ><span>{{ time(b.seconds) }}</span>
         </li>
       </ol>
     </section>

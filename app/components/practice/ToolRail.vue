@@ -1,34 +1,40 @@
 <script setup lang="ts">
 import type { Tool } from '../../composables/usePractice'
+import { t } from '../../words'
 
 /** The six hand tools, with what each last told. */
 defineProps<{ tool: Tool; words: Record<Tool, string> }>()
 defineEmits<{ take: [tool: Tool] }>()
 const TOOLS: { id: Tool; name: string; key: string; icon: string }[] = [
-  { id: 'crank', name: 'Crank', key: 'C', icon: 'M 11 4 a 7 7 0 1 0 0.01 0 M 11 11 L 17 4' },
-  { id: 'window', name: 'Window', key: 'W', icon: 'M 11 3 a 8 8 0 1 0 0.01 0 M 3 11 H 15 M 19 8 L 15 11 L 19 14' },
-  { id: 'rockers', name: 'Rockers', key: 'R', icon: 'M 3 13 Q 11 3 19 13 M 11 8 V 10 M 3 13 V 17' },
-  { id: 'rod', name: 'Soft rod', key: 'D', icon: 'M 11 2 V 15 M 8 5 h 3 M 8 9 h 3 M 4 18 H 18' },
-  { id: 'blade', name: 'Blade', key: 'B', icon: 'M 3 8 H 16 Q 19 11 16 14 H 3 Z' },
-  { id: 'screw', name: 'Screw', key: 'X', icon: 'M 11 3 a 8 8 0 1 0 0.01 0 M 5.5 14 L 16.5 8' },
+  { id: 'crank', name: t('common.crank'), key: 'C', icon: 'M 11 4 a 7 7 0 1 0 0.01 0 M 11 11 L 17 4' },
+  {
+    id: 'window',
+    name: t('common.window'),
+    key: 'W',
+    icon: 'M 11 3 a 8 8 0 1 0 0.01 0 M 3 11 H 15 M 19 8 L 15 11 L 19 14',
+  },
+  { id: 'rockers', name: t('common.rockers'), key: 'R', icon: 'M 3 13 Q 11 3 19 13 M 11 8 V 10 M 3 13 V 17' },
+  { id: 'rod', name: t('common.soft-rod'), key: 'D', icon: 'M 11 2 V 15 M 8 5 h 3 M 8 9 h 3 M 4 18 H 18' },
+  { id: 'blade', name: t('common.blade'), key: 'B', icon: 'M 3 8 H 16 Q 19 11 16 14 H 3 Z' },
+  { id: 'screw', name: t('common.screw'), key: 'X', icon: 'M 11 3 a 8 8 0 1 0 0.01 0 M 5.5 14 L 16.5 8' },
 ]
 </script>
 
 <template>
-  <nav class="rail" aria-label="Hand tools">
+  <nav class="rail" :aria-label="t('tool-rail.hand-tools')">
     <button
-      v-for="t in TOOLS"
-      :key="t.id"
+      v-for="rung in TOOLS"
+      :key="rung.id"
       type="button"
       class="tool"
-      :class="{ taken: t.id === tool }"
-      :aria-pressed="t.id === tool"
-      :data-tool="t.id"
-      @click="$emit('take', t.id)"
+      :class="{ taken: rung.id === tool }"
+      :aria-pressed="rung.id === tool"
+      :data-tool="rung.id"
+      @click="$emit('take', rung.id)"
     >
       <svg width="24" height="22" viewBox="0 0 22 22" aria-hidden="true">
         <path
-          :d="t.icon"
+          :d="rung.icon"
           fill="none"
           stroke="currentColor"
           stroke-width="2"
@@ -38,8 +44,8 @@ const TOOLS: { id: Tool; name: string; key: string; icon: string }[] = [
       </svg>
       <span
         ><b
-          >{{ t.name }} <kbd>{{ t.key }}</kbd></b
-        ><small>{{ words[t.id] }}</small></span
+          >{{ rung.name }} <kbd>{{ rung.key }}</kbd></b
+        ><small>{{ words[rung.id] }}</small></span
       >
     </button>
     <slot />

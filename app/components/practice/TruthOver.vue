@@ -7,6 +7,7 @@ import type { Replayed } from '~~/core/practice'
 import { snapMm } from '~~/core/units'
 import { placeStatement } from '../bench/stage-words'
 import CycleWheel from '../engine/CycleWheel.vue'
+import { named, t, tell } from '../../words'
 
 /**
  * One step of a run: on the wheel where the answers put the crank and where it stood; on rules what was measured and
@@ -33,15 +34,15 @@ const ticks = computed(() => Array.from({ length: Math.round(topMm.value / 0.05)
 const mm = (value: number): string => snapMm(value).toFixed(2)
 const believedWords = (v: Replayed['valves'][number]): string =>
   !v.believed
-    ? 'not measured'
+    ? t('common.not-measured')
     : v.believed.hiMm === null
-      ? `${mm(v.believed.loMm)} or more`
+      ? t('truth-over.or-more', { loMm: mm(v.believed.loMm) })
       : `${mm(v.believed.loMm)}–${mm(v.believed.hiMm)}`
 /** How far the crank stood from where the answers put it; nothing while that is anywhere. */
 const awayWords = computed(() => {
   if ((view.value.position.arcs[0]?.sweepDeg ?? 720) > 700) return ''
   const away = Math.round(Math.abs(signedWay(view.value.position.peakDeg, step.value.crankDeg)))
-  return away < 12 ? ', as believed' : `, ${away}° away`
+  return away < 12 ? t('truth-over.as-believed') : t('truth-over.away', { away })
 })
 const go = (by: number) => {
   at.value = Math.min(props.steps.length - 1, Math.max(0, at.value + by))
@@ -50,7 +51,7 @@ defineExpose({ go })
 </script>
 
 <template>
-  <section class="over" aria-label="What was believed, and what was so">
+  <section class="over" :aria-label="t('truth-over.what-was-believed-and-what')">
     <div class="wheel-of">
       <CycleWheel
         :engine="view.pin.spec.engine"
@@ -67,28 +68,36 @@ defineExpose({ go })
     </div>
     <div class="told">
       <div v-if="steps.length > 1" class="walk">
-        <button type="button" class="quiet" :disabled="at === 0" aria-label="The step before" @click="go(-1)">←</button>
+        <button
+          type="button"
+          class="quiet"
+          :disabled="at === 0"
+          :aria-label="t('truth-over.the-step-before')"
+          @click="go(-1)"
+        >
+          ←
+        </button>
         <label
-          ><span>Step {{ at }} of {{ steps.length - 1 }}</span
+          ><span>{{ t('truth-over.step-of', { at, count: steps.length - 1 }) }}</span
           ><input v-model.number="at" type="range" min="0" :max="steps.length - 1" data-testid="truth-step"
         /></label>
         <button
           type="button"
           class="quiet"
           :disabled="at === steps.length - 1"
-          aria-label="The next step"
+          :aria-label="t('truth-over.the-next-step')"
           @click="go(1)"
         >
           →
         </button>
       </div>
-      <p class="what" data-testid="truth-words">{{ step.words }}</p>
+      <p class="what" data-testid="truth-words">{{ tell(step.words) }}</p>
       <dl>
         <div>
           <dt>
             <svg width="26" height="16" aria-hidden="true">
               <path d="M 1 15 C 7 15 9 3 13 3 S 19 15 25 15 Z" fill="var(--petrol)" /></svg
-            >By your answers
+            >{{ t('truth-over.by-your-answers') }}
           </dt>
           <dd data-testid="believed-at">
             {{ place.title }}<small>{{ place.words }}</small>
@@ -99,23 +108,27 @@ defineExpose({ go })
             <svg width="26" height="16" aria-hidden="true">
               <path d="M 1 8 H 17" stroke="var(--ink)" stroke-width="3.4" />
               <path d="M 13 2 L 25 8 L 13 14 Z" fill="var(--ink)" /></svg
-            >Truly
+            >{{ t('common.truly') }}
           </dt>
           <dd data-testid="truly-at">
-            {{ Math.round(step.crankDeg) % 720 }}°<small>{{ step.truth }}{{ awayWords }}</small>
+            {{ Math.round(step.crankDeg) % 720 }}°<small>{{ tell(step.truth) }}{{ awayWords }}</small>
           </dd>
         </div>
       </dl>
       <ul class="gaps" :class="{ many: step.valves.length > 4 }">
         <li v-for="v in step.valves" :key="v.valveId" :data-then="v.valveId">
           <p>
-            <b>{{ v.name }}</b><em v-if="v.believed || step.valves.length < 5">{{ believedWords(v) }}</em
-            ><span>{{ mm(v.trueMm) }}{{ v.openMm > 0.005 ? `, held ${mm(v.openMm)} open` : '' }}</span>
+            <b>{{ named(v.name) }}</b><em v-if="v.believed || step.valves.length < 5">{{ believedWords(v) }}</em
+            ><span
+              >{{ mm(v.trueMm) }}{{ v.openMm > 0.005 ? t('truth-over.held-open', { openMm: mm(v.openMm) }) : '' }}</span
+            >
           </p>
           <svg
             :viewBox="`0 0 ${W} 22`"
             role="img"
-            :aria-label="`${v.name}: measured ${believedWords(v)}, truly ${mm(v.trueMm)} mm`"
+            :aria-label="
+              t('truth-over.measured-truly-mm', { name: v.name, measured: believedWords(v), trueMm: mm(v.trueMm) })
+            "
           >
             <rect x="1" y="1" :width="W - 2" height="20" fill="var(--white)" stroke="var(--ink)" stroke-width="1.4" />
             <rect
@@ -126,7 +139,7 @@ defineExpose({ go })
               height="18"
               fill="var(--petrol-tint)"
             />
-            <path v-for="t in ticks" :key="t" :d="`M ${x(t)} 1 v 5`" stroke="var(--ink)" stroke-width="1" />
+            <path v-for="tick in ticks" :key="tick" :d="`M ${x(tick)} 1 v 5`" stroke="var(--ink)" stroke-width="1" />
             <rect
               v-if="v.believed"
               :x="x(v.believed.loMm)"

@@ -6,6 +6,7 @@ import SheetParts from './SheetParts.vue'
 import SheetRounds from './SheetRounds.vue'
 import SheetSpec from './SheetSpec.vue'
 import SheetValves from './SheetValves.vue'
+import { t } from '../../words'
 import './sheet.css'
 
 /** The job sheet on one page of A4 or Letter, in ink only. What is not on record says so. */
@@ -27,11 +28,13 @@ defineProps<{
     <SheetParts :sheet="sheet" :tasks="tasks" />
     <footer>
       <div>
-        <h2>Next due: {{ sheet.nextDue }}</h2>
-        <p>Whichever comes first.</p>
+        <h2>{{ t('job-sheet.next-due', { nextDue: sheet.nextDue }) }}</h2>
+        <p>{{ t('job-sheet.whichever-comes-first') }}</p>
       </div>
-      <div class="sign"><span>Signed</span><span>Date</span></div>
-      <p class="caution"><b>!</b> {{ sheet.caution }} Run the engine outdoors.</p>
+      <div class="sign">
+        <span>{{ t('common.signed') }}</span><span>{{ t('job-sheet.date') }}</span>
+      </div>
+      <p class="caution"><b>!</b> {{ t('job-sheet.run-the-engine-outdoors', { caution: sheet.caution }) }}</p>
     </footer>
   </article>
 </template>

@@ -1,9 +1,10 @@
 <script setup lang="ts">
 import type { Proof, Verdict } from '~~/core/feeler'
+import { VERDICT_WORDS } from '../bench/verdict-words'
+import { t } from '../../words'
 
 /** A verdict in black: its shape and its word. */
 defineProps<{ verdict: Verdict; proof?: Proof | null }>()
-const WORDS: Record<Verdict, string> = { in: 'In', tight: 'Tight', loose: 'Loose', unproved: 'Unproved' }
 </script>
 
 <template>
@@ -29,7 +30,7 @@ const WORDS: Record<Verdict, string> = { in: 'In', tight: 'Tight', loose: 'Loose
         stroke-width="1.2"
       />
     </svg>
-    {{ WORDS[verdict] }}<template v-if="proof">, by {{ proof }}</template>
+    {{ VERDICT_WORDS[verdict] }}<template v-if="proof">{{ t('print-verdict.by', { proof }) }}</template>
   </span>
 </template>
 

@@ -2,6 +2,7 @@
 import { computed } from 'vue'
 import type { Sheet } from '~~/core/job'
 import { sheetClock } from './clock'
+import { t } from '../../words'
 
 /** Whose machine, what it came for, and who signed when. */
 const props = defineProps<{
@@ -16,29 +17,35 @@ const { day, hour } = sheetClock(props.timeZone)
 
 <template>
   <header>
-    <h1>Job sheet {{ s.number }}</h1>
+    <h1>{{ t('sheet-head.job-sheet', { number: s.number }) }}</h1>
     <p class="right">
       <b>{{ shop }}</b><br />{{ day(signed?.at ?? s.opened.at) }},
-      <template v-if="signed">signed by {{ signed.by }} at {{ hour(signed.at) }}</template
-      ><b v-else>not signed</b>
+      <template v-if="signed">{{ t('sheet-head.signed-by-at', { by: signed.by, at: hour(signed.at) }) }}</template><b
+        v-else
+        >{{ t('sheet-head.not-signed') }}</b
+      >
     </p>
   </header>
   <section class="cells">
     <div>
-      <h2 class="small">Machine</h2>
-      <b>{{ s.machine.name }}</b><span>{{ s.machine.model }}, tag {{ s.machine.tag }}</span>
+      <h2 class="small">{{ t('common.machine') }}</h2>
+      <b>{{ s.machine.name }}</b><span>{{ t('sheet-head.tag', { model: s.machine.model, tag: s.machine.tag }) }}</span>
     </div>
     <div>
-      <h2 class="small">Owner</h2>
-      <b>{{ s.machine.owner }}</b><span>{{ s.complaint ? `complaint: ${s.complaint}` : 'none given' }}</span>
+      <h2 class="small">{{ t('common.owner') }}</h2>
+      <b>{{ s.machine.owner }}</b><span>{{
+        s.complaint ? t('sheet-head.complaint', { complaint: s.complaint }) : t('common.none-given')
+      }}</span>
     </div>
     <div>
-      <h2 class="small">Meter</h2>
+      <h2 class="small">{{ t('common.meter') }}</h2>
       <b>{{ s.machine.meter }}</b><span>{{ s.machine.sinceLast }}</span>
     </div>
     <div>
-      <h2 class="small">Engine, cold</h2>
-      <b>{{ s.cold }}</b><span>by {{ s.people.join(', ') || 'nobody yet' }}</span>
+      <h2 class="small">{{ t('sheet-head.engine-cold') }}</h2>
+      <b>{{ s.cold }}</b><span>{{
+        t('sheet-head.by', { people: s.people.join(', ') || t('sheet-head.nobody-yet') })
+      }}</span>
     </div>
   </section>
 </template>

@@ -2,6 +2,7 @@
 import { computed } from 'vue'
 import type { Sheet } from '~~/core/job'
 import type { SheetTask } from '~~/shared/responses'
+import { t } from '../../words'
 
 /** What came off, went in and was tightened; other tasks, findings and notes. */
 const props = defineProps<{ sheet: Sheet; tasks: SheetTask[] | undefined }>()
@@ -11,69 +12,71 @@ const s = computed(() => props.sheet)
 <template>
   <section class="three">
     <div>
-      <h2>Came off, went back</h2>
+      <h2>{{ t('sheet-parts.removed-refitted') }}</h2>
       <table>
         <tbody>
           <tr v-for="i in s.cameOff" :key="i.item">
             <td>{{ i.item }}</td>
-            <td>{{ i.back ? '☑ back' : '☐ not ticked' }}</td>
+            <td>{{ i.back ? t('sheet-parts.back') : t('sheet-parts.not-ticked') }}</td>
           </tr>
           <tr v-if="s.cameOff.length === 0">
-            <td>nothing on record</td>
+            <td>{{ t('sheet-parts.nothing-on-record') }}</td>
           </tr>
         </tbody>
       </table>
     </div>
     <div>
-      <h2>Went in, came out</h2>
+      <h2>{{ t('sheet-parts.rags-in-rags-out') }}</h2>
       <table>
         <tbody>
           <tr v-for="i in s.wentIn" :key="i.item">
             <td>{{ i.item }}</td>
-            <td>{{ i.out ? '☑ out' : '☐ not ticked' }}</td>
+            <td>{{ i.out ? t('sheet-parts.out') : t('sheet-parts.not-ticked') }}</td>
           </tr>
           <tr v-if="s.wentIn.length === 0">
-            <td>nothing on record</td>
+            <td>{{ t('sheet-parts.nothing-on-record') }}</td>
           </tr>
         </tbody>
       </table>
-      <h2>Plug, gasket</h2>
+      <h2>{{ t('sheet-parts.plug-gasket') }}</h2>
       <p>{{ s.plug }}. {{ s.gasket }}.</p>
       <template v-if="s.replaced.length"
-        ><h2>Replaced</h2>
+        ><h2>{{ t('sheet-parts.replaced') }}</h2>
         <p>{{ s.replaced.join('; ') }}.</p></template
       >
     </div>
     <div>
-      <h2>Torques</h2>
+      <h2>{{ t('common.torques') }}</h2>
       <table>
         <tbody>
-          <tr v-for="t in s.torques" :key="t.what">
-            <td>{{ t.what }}</td>
-            <td>{{ t.wanted }}</td>
-            <td>{{ t.done ? '☑' : '☐ not ticked' }}</td>
+          <tr v-for="torque in s.torques" :key="torque.what">
+            <td>{{ torque.what }}</td>
+            <td>{{ torque.wanted }}</td>
+            <td>{{ torque.done ? '☑' : t('sheet-parts.not-ticked') }}</td>
           </tr>
         </tbody>
       </table>
-      <p v-for="t in s.torques.filter(t => t.by)" :key="`by ${t.what}`" class="by">{{ t.what }}: {{ t.by }}.</p>
+      <p v-for="torque in s.torques.filter(torque => torque.by)" :key="`by ${torque.what}`" class="by">
+        {{ torque.what }}: {{ torque.by }}.
+      </p>
     </div>
   </section>
   <section v-if="tasks?.length">
     <div>
-      <h2>Other tasks of this visit</h2>
+      <h2>{{ t('sheet-parts.other-tasks-of-this-visit') }}</h2>
       <p>{{ tasks.map(t => `${t.name}: ${t.words}`).join('; ') }}.</p>
     </div>
   </section>
   <section v-if="s.findings.length || s.notes.length" class="two">
     <div>
-      <h2>Findings</h2>
+      <h2>{{ t('sheet-parts.findings') }}</h2>
       <p v-for="(f, i) in s.findings" :key="i">{{ f.text }}. {{ f.by }}.</p>
-      <p v-if="s.findings.length === 0">None.</p>
+      <p v-if="s.findings.length === 0">{{ t('sheet-parts.none') }}</p>
     </div>
     <div>
-      <h2>Notes</h2>
+      <h2>{{ t('sheet-parts.notes') }}</h2>
       <p v-for="(n, i) in s.notes" :key="i">{{ n.text }}</p>
-      <p v-if="s.notes.length === 0">None.</p>
+      <p v-if="s.notes.length === 0">{{ t('sheet-parts.none') }}</p>
     </div>
   </section>
 </template>

@@ -3,6 +3,7 @@ import { computed } from 'vue'
 import type { Sheet } from '~~/core/job'
 import { sheetClock } from './clock'
 import PrintVerdict from './PrintVerdict.vue'
+import { named, t } from '../../words'
 
 /** Each turn of each screw, what was gone on without and why, what was corrected, and how it ran. */
 const props = defineProps<{ sheet: Sheet; timeZone: string }>()
@@ -15,27 +16,25 @@ const rounds = computed(() => s.value.valves.filter(v => v.rounds.length > 0))
 <template>
   <section class="two">
     <div>
-      <h2>Rounds of setting</h2>
-      <table v-if="rounds.length">
+      <h2>{{ t('sheet-rounds.rounds-of-setting') }}</h2>
+      <table v-if="rounds.length" class="many-columns">
         <thead>
           <tr>
-            <th>Valve</th>
-            <th>Screw</th>
-            <th>Before lock</th>
-            <th>Nipped</th>
-            <th>Torqued</th>
-            <th>Verdict</th>
+            <th>{{ t('common.valve') }}</th>
+            <th>{{ t('common.screw') }}</th>
+            <th>{{ t('sheet-rounds.before-lock') }}</th>
+            <th>{{ t('common.nipped') }}</th>
+            <th>{{ t('common.torqued') }}</th>
+            <th>{{ t('common.verdict') }}</th>
           </tr>
         </thead>
         <tbody>
           <template v-for="v in rounds" :key="v.valveId"
             ><tr v-for="(r, i) in v.rounds" :key="i">
-              <td>{{ i === 0 || r.round !== v.rounds[i - 1]?.round ? `${v.name} ${r.round}` : '' }}</td>
+              <td>{{ i === 0 || r.round !== v.rounds[i - 1]?.round ? `${named(v.name)} ${r.round}` : '' }}</td>
               <td class="whole">
                 {{
-                  r.turnedDeg === null
-                    ? 'as it was'
-                    : `${Math.abs(r.turnedDeg)}° ${r.turnedDeg >= 0 ? 'clockwise' : 'back'}`
+                  r.turnedDeg === null ? t('sheet-rounds.as-it-was') : t('sheet-rounds.turned', { deg: r.turnedDeg })
                 }}
               </td>
               <td>{{ r.beforeLock }}</td>
@@ -45,18 +44,18 @@ const rounds = computed(() => s.value.valves.filter(v => v.rounds.length > 0))
           ></template>
         </tbody>
       </table>
-      <p v-else-if="shims.length === 0">No valve was set: all were in as found, or left as they were.</p>
+      <p v-else-if="shims.length === 0">{{ t('sheet-rounds.no-valve-was-set-all') }}</p>
       <table v-if="shims.length">
         <thead>
           <tr>
-            <th>Shim of</th>
-            <th>Old</th>
-            <th>In its place</th>
+            <th>{{ t('sheet-rounds.shim-of') }}</th>
+            <th>{{ t('sheet-rounds.old') }}</th>
+            <th>{{ t('sheet-rounds.in-its-place') }}</th>
           </tr>
         </thead>
         <tbody>
           <tr v-for="v in shims" :key="v.valveId">
-            <td>{{ v.name }}</td>
+            <td>{{ named(v.name) }}</td>
             <td>{{ v.shim?.old }}</td>
             <td>{{ v.shim?.fitted }}</td>
           </tr>
@@ -64,16 +63,16 @@ const rounds = computed(() => s.value.valves.filter(v => v.rounds.length > 0))
       </table>
     </div>
     <div>
-      <h2>Departures</h2>
+      <h2>{{ t('sheet-rounds.departures') }}</h2>
       <p v-for="(d, i) in s.departures" :key="i">
         <b>{{ d.missing }}</b> {{ d.reason }}. {{ d.by }}, {{ hour(d.at) }}.
       </p>
-      <p v-if="s.departures.length === 0">None.</p>
+      <p v-if="s.departures.length === 0">{{ t('common.none') }}</p>
       <template v-if="s.corrections?.length">
-        <h2>Corrections</h2>
+        <h2>{{ t('sheet-rounds.corrections') }}</h2>
         <p v-for="(c, i) in s.corrections" :key="i">{{ c }}</p>
       </template>
-      <h2>Run</h2>
+      <h2>{{ t('sheet-rounds.run') }}</h2>
       <p>{{ s.run }}.</p>
     </div>
   </section>

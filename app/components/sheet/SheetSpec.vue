@@ -2,6 +2,7 @@
 import { computed } from 'vue'
 import type { Sheet } from '~~/core/job'
 import PrintVerdict from './PrintVerdict.vue'
+import { named, t } from '../../words'
 
 /** What it was set by, and what proved it. */
 const props = defineProps<{ sheet: Sheet }>()
@@ -9,9 +10,10 @@ const s = computed(() => props.sheet)
 /** Beside the verdicts: blade error near a limit, a bent blade, guesses by eye or ear. */
 const beside = computed(() =>
   s.value.valves.flatMap(v =>
-    [...(v.cautions ?? []), ...(v.estimates ?? []).map(e => `estimated ${e}, which proves nothing`)].map(
-      words => `${v.name}: ${words}`,
-    ),
+    [
+      ...(v.cautions ?? []),
+      ...(v.estimates ?? []).map(estimate => t('sheet-spec.estimated-which-proves-nothing', { estimate })),
+    ].map(words => `${named(v.name)}: ${words}`),
   ),
 )
 </script>
@@ -19,26 +21,32 @@ const beside = computed(() =>
 <template>
   <section class="two">
     <div>
-      <h2>Spec used: revision {{ s.spec.revision }}{{ s.spec.status === 'draft' ? ', a draft' : '' }}</h2>
+      <h2>
+        {{
+          t('sheet-spec.spec-used-revision', {
+            revision: s.spec.revision,
+            draft: s.spec.status === 'draft',
+          })
+        }}
+      </h2>
       <p>
-        {{ s.spec.source }}, {{ s.spec.sourceDate }}. Blades: {{ s.spec.bladeSet }}.<template
-          v-if="s.strangeBlades?.length"
-        >
-          Of no set: {{ s.strangeBlades.join(', ') }} mm.</template
+        {{ t('sheet-spec.blades', { source: s.spec.source, sourceDate: s.spec.sourceDate, bladeSet: s.spec.bladeSet })
+        }}<template v-if="s.strangeBlades?.length">
+          {{ t('sheet-spec.of-no-set-mm', { strangeBlades: s.strangeBlades.join(', ') }) }}</template
         >
       </p>
       <table>
         <thead>
           <tr>
-            <th>Valve</th>
+            <th>{{ t('common.valve') }}</th>
             <th>mm</th>
             <th>thou</th>
-            <th>target</th>
+            <th>{{ t('sheet-spec.target') }}</th>
           </tr>
         </thead>
         <tbody>
           <tr v-for="v in s.valves" :key="v.valveId">
-            <td>{{ v.name }}</td>
+            <td>{{ named(v.name) }}</td>
             <td>
               <b>{{ v.spec.words }}</b>
             </td>
@@ -47,31 +55,33 @@ const beside = computed(() =>
           </tr>
         </tbody>
       </table>
-      <p v-for="f in s.figures ?? []" :key="f"><b>Two figures are printed.</b> {{ f }}</p>
+      <p v-for="f in s.figures ?? []" :key="f">
+        <b>{{ t('sheet-spec.two-figures-are-printed') }}</b> {{ f }}
+      </p>
       <p v-if="s.setting?.length">{{ s.setting.join(' ') }}</p>
     </div>
     <div>
-      <h2>Proofs, after two full turns</h2>
-      <table>
+      <h2>{{ t('sheet-spec.proofs-after-two-full-turns') }}</h2>
+      <table class="many-columns">
         <thead>
           <tr>
-            <th>Valve</th>
-            <th>Stop</th>
-            <th>Went</th>
-            <th>Did not go</th>
-            <th>Verdict</th>
+            <th>{{ t('common.valve') }}</th>
+            <th>{{ t('sheet-spec.stop') }}</th>
+            <th>{{ t('sheet-spec.went') }}</th>
+            <th>{{ t('sheet-spec.did-not-go') }}</th>
+            <th>{{ t('common.verdict') }}</th>
           </tr>
         </thead>
         <tbody>
           <tr v-for="v in s.valves" :key="v.valveId">
-            <td>{{ v.name }}</td>
+            <td>{{ named(v.name) }}</td>
             <template v-if="v.proof && v.asLeft"
               ><td>{{ v.proof.place }}</td>
               <td>{{ v.proof.went }}</td>
               <td>{{ v.proof.refused }}</td>
               <td><PrintVerdict :verdict="v.asLeft.verdict" :proof="v.asLeft.proof" /></td
             ></template>
-            <td v-else colspan="4">not proved</td>
+            <td v-else colspan="4">{{ t('common.not-proved') }}</td>
           </tr>
         </tbody>
       </table>

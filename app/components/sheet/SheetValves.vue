@@ -3,6 +3,7 @@ import { computed } from 'vue'
 import type { Sheet } from '~~/core/job'
 import PrintVerdict from './PrintVerdict.vue'
 import SheetRule from './SheetRule.vue'
+import { named, t } from '../../words'
 
 /** The head from above, and beside it each valve as found and as left on one scale. */
 const props = defineProps<{ sheet: Sheet }>()
@@ -25,26 +26,32 @@ const thouFirst = computed(() => s.value.unit === 'thou')
 </script>
 
 <template>
-  <h2>Valves, seen from above</h2>
+  <h2>{{ t('sheet-valves.valves-seen-from-above') }}</h2>
   <section class="map" :class="{ many: s.valves.length > 2 }">
     <div v-for="valve in s.valves" :key="valve.valveId" class="valve" :class="valve.role">
       <p class="name">
-        <b>{{ valve.name }}</b><span>Spec {{ thouFirst ? valve.spec.thou + ' thou' : valve.spec.words + ' mm' }}</span>
+        <b>{{ named(valve.name) }}</b><span>{{
+          t('sheet-valves.spec', { thouFirst: thouFirst ? valve.spec.thou + ' thou' : valve.spec.words + ' mm' })
+        }}</span>
       </p>
       <p class="line">
-        <span>As found</span><b>{{ valve.asFound?.words ?? 'not measured' }}</b
+        <span>{{ t('common.as-found') }}</span><b>{{ valve.asFound?.words ?? t('common.not-measured') }}</b
         ><PrintVerdict v-if="valve.asFound" :verdict="valve.asFound.verdict" :proof="valve.asFound.proof" />
       </p>
       <p class="line">
-        <span>As left</span><b>{{ valve.asLeft?.words ?? 'not proved' }}</b
+        <span>{{ t('sheet-valves.as-left') }}</span><b>{{ valve.asLeft?.words ?? t('common.not-proved') }}</b
         ><PrintVerdict v-if="valve.asLeft" :verdict="valve.asLeft.verdict" :proof="valve.asLeft.proof" />
       </p>
       <SheetRule :valve="valve" :from-mm="fromMm" :top-mm="topMm" />
     </div>
     <figure>
-      <svg viewBox="0 0 220 190" role="img" aria-label="Head from above, exhaust at the top">
-        <text x="110" y="12" text-anchor="middle" font-size="12" font-weight="600">Muffler side</text>
-        <text x="110" y="187" text-anchor="middle" font-size="12" font-weight="600">Carburetor side</text>
+      <svg viewBox="0 0 220 190" role="img" :aria-label="t('sheet-valves.head-from-above-exhaust-at')">
+        <text x="110" y="12" text-anchor="middle" font-size="12" font-weight="600">
+          {{ t('common.muffler-side') }}
+        </text>
+        <text x="110" y="187" text-anchor="middle" font-size="12" font-weight="600">
+          {{ t('common.carburetor-side') }}
+        </text>
         <rect x="45" y="20" width="130" height="152" rx="9" fill="#fff" stroke="#111" stroke-width="1.5" />
         <template v-if="!several">
           <circle cx="110" cy="96" r="62" fill="none" stroke="#111" stroke-dasharray="4 3" />
@@ -63,7 +70,8 @@ const thouFirst = computed(() => s.value.unit === 'thou')
         </g>
       </svg>
       <figcaption>
-        <i class="open" /> as found <i class="solid" /> as left, proved <i class="tint" /> spec; mm above, thou below
+        <i class="open" /> {{ t('common.as-found-within') }} <i class="solid" /> {{ t('sheet-valves.as-left-proved') }}
+        <i class="tint" /> {{ t('sheet-valves.spec-mm-above-thou-below') }}
       </figcaption>
     </figure>
   </section>

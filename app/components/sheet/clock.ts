@@ -1,4 +1,4 @@
-import { LOCALE } from '~~/core/units'
+import { LOCALE } from '../../language'
 /** Days and hours of a sheet, by its shop’s clock. */
 export const sheetClock = (timeZone: string) => ({
   day: (iso: string): string =>

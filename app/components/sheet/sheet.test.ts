@@ -2,11 +2,12 @@ import { readFileSync } from 'node:fs'
 import { gunzipSync } from 'node:zlib'
 import { mount } from '@vue/test-utils'
 import { describe, expect, it } from 'vitest'
-import { jobTools, type Sheet, sheet, viewJob } from '~~/core/job'
+import { jobTools, type Sheet, viewJob } from '~~/core/job'
 import { engineOf, pinOf } from '~~/tests/support/builders'
 import { found, said, trial } from '~~/tests/support/job-book'
 import { wholeJob } from '~~/tests/support/whole-job'
 import JobSheet from './JobSheet.vue'
+import { sheet } from '../../../tests/support/told'
 
 const print = (
   content: ReturnType<typeof sheet>,

@@ -6,6 +6,8 @@ import { parseLength } from '~~/core/units'
 import type { BladeSetRow } from '~~/shared/responses'
 import ChoiceField from '../forms/ChoiceField.vue'
 import TextField from '../forms/TextField.vue'
+import { t } from '../../words'
+import { wordsFor } from '../../utils/errors'
 
 /**
  * One blade set: each blade with both units and what is known of it. A tap opens the blade for its measured size and
@@ -20,9 +22,9 @@ const wrong = ref('')
 
 const note = (b: Blade): string =>
   [
-    b.stepMm === null ? '' : `steps to ${engraving(b.stepMm, props.set.unit)}`,
-    b.condition === 'good' ? '' : b.condition,
-    b.measuredMm === null ? '' : `is ${engraving(b.measuredMm, 'mm')}`,
+    b.stepMm === null ? '' : t('blade-set-view.steps-to', { stepMm: engraving(b.stepMm, props.set.unit) }),
+    b.condition === 'good' ? '' : t(`blade.${b.condition}`),
+    b.measuredMm === null ? '' : t('blade-set-view.is', { size: engraving(b.measuredMm, 'mm') }),
   ]
     .filter(Boolean)
     .join(', ')
@@ -42,11 +44,11 @@ function keep(): void {
       i === open.value ? { ...b, measuredMm, condition: typed.condition ?? 'good' } : b,
     )
     const parsed = bladeSetSchema.safeParse({ name: props.set.name, unit: props.set.unit, blades })
-    if (!parsed.success) throw new Error(parsed.error.issues[0]!.message)
+    if (!parsed.success) throw parsed.error
     open.value = null
     emit('change', { ...parsed.data, id: props.set.id })
   } catch (error) {
-    wrong.value = (error as Error).message
+    wrong.value = wordsFor(error)
   }
 }
 </script>
@@ -55,19 +57,19 @@ function keep(): void {
   <section class="set" :data-set="set.name">
     <header>
       <h3>{{ set.name }}</h3>
-      <span class="quietly">{{ set.unit === 'mm' ? 'mm over thou' : 'thou over mm' }}</span>
+      <span class="quietly">{{ set.unit === 'mm' ? t('common.mm-over-thou') : t('common.thou-over-mm') }}</span>
       <button type="button" class="quiet" :aria-pressed="mine" :disabled="busy" @click="$emit('favourite')">
-        {{ mine ? 'My set' : 'Make it my set' }}
+        {{ mine ? t('blade-set-view.my-set') : t('blade-set-view.make-it-my-set') }}
       </button>
       <button
         v-if="isLead"
         type="button"
         class="quiet"
         :disabled="busy"
-        :aria-label="`Remove ${set.name} from the shelf`"
+        :aria-label="t('blade-set-view.remove-from-the-shelf', { name: set.name })"
         @click="$emit('remove')"
       >
-        Remove
+        {{ t('common.remove') }}
       </button>
     </header>
     <div class="blades">
@@ -78,7 +80,13 @@ function keep(): void {
         class="blade"
         :class="[b.condition, { open: open === i, measured: b.measuredMm !== null }]"
         :aria-expanded="open === i"
-        :aria-label="`Blade ${engraving(b.mm, 'mm')} mm, ${engraving(b.mm, 'thou')} thou${note(b) ? `, ${note(b)}` : ''}`"
+        :aria-label="
+          t('blade-set-view.blade-mm-thou', {
+            mm: engraving(b.mm, 'mm'),
+            thou: engraving(b.mm, 'thou'),
+            note: note(b),
+          })
+        "
         @click="look(i)"
       >
         <b>{{ engraving(b.mm, set.unit) }}</b><small>{{ engraving(b.mm, other) }}</small
@@ -88,18 +96,22 @@ function keep(): void {
     <form v-if="open !== null" class="blade-form" @submit.prevent="keep">
       <TextField
         v-model="typed.measured"
-        label="By micrometer, mm"
-        placeholder="as engraved"
+        :label="t('common.by-micrometer-mm')"
+        :placeholder="t('blade-set-view.as-engraved')"
         inputmode="decimal"
         :wrong="wrong"
       /><ChoiceField
         v-model="typed.condition"
-        label="The blade is"
-        :options="BLADE_CONDITIONS.map(c => ({ value: c, label: c }))"
+        :label="t('blade-set-view.the-blade-is')"
+        :options="BLADE_CONDITIONS.map(c => ({ value: c, label: t(`blade.${c}`) }))"
       />
       <div class="actions">
-        <Button type="submit" label="Keep" :loading="busy" /><button type="button" class="quiet" @click="open = null">
-          Cancel
+        <Button type="submit" :label="t('common.keep')" :loading="busy" /><button
+          type="button"
+          class="quiet"
+          @click="open = null"
+        >
+          {{ t('common.cancel') }}
         </button>
       </div>
     </form>

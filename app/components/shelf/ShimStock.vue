@@ -1,10 +1,11 @@
 <script setup lang="ts">
 import Button from 'primevue/button'
 import { computed, reactive } from 'vue'
-import { formatLength } from '~~/core/units'
+import { formatLength, numberOf } from '~~/core/units'
 import type { ShimStockRow } from '~~/shared/responses'
 import type { useForm } from '../../composables/useForm'
 import TextField from '../forms/TextField.vue'
+import { t } from '../../words'
 
 /**
  * Shims in stock by diameter and thickness; whoever takes or finds one counts it. A signed job takes its own off the
@@ -24,8 +25,7 @@ const diameters = computed(() =>
     shims: props.shims.filter(s => s.diameterMm === mm),
   })),
 )
-const number = (text: string): number | null =>
-  text.trim() === '' ? null : Number(text.replace(/\s*mm$/i, '').replace(',', '.'))
+const number = (text: string): number | null => numberOf(text.replace(/\s*mm$/i, ''))
 const add = () =>
   emit('count', { diameterMm: number(typed.diameter), sizeMm: number(typed.size), count: number(typed.count) }, () =>
     Object.assign(typed, { size: '', count: '1' }),
@@ -35,23 +35,23 @@ const step = (shim: ShimStockRow, by: number) =>
 </script>
 
 <template>
-  <h2>Shims</h2>
+  <h2>{{ t('shim-stock.shims') }}</h2>
   <section v-for="d in diameters" :key="d.mm" class="diameter">
-    <h3>{{ d.mm }} mm across</h3>
+    <h3>{{ t('shim-stock.mm-across', { mm: d.mm }) }}</h3>
     <ul>
       <li v-for="s in d.shims" :key="s.sizeMm">
         <b>{{ formatLength(s.sizeMm, 'mm') }}</b><button
           type="button"
           class="quiet"
-          :aria-label="`One ${formatLength(s.sizeMm, 'mm')} less`"
+          :aria-label="t('shim-stock.one-less', { sizeMm: formatLength(s.sizeMm, 'mm') })"
           @click="step(s, -1)"
         >
           −</button
-        ><output :aria-label="`${formatLength(s.sizeMm, 'mm')} in stock`">{{ s.count }}</output
+        ><output :aria-label="t('shim-stock.in-stock', { sizeMm: formatLength(s.sizeMm, 'mm') })">{{ s.count }}</output
         ><button
           type="button"
           class="quiet"
-          :aria-label="`One ${formatLength(s.sizeMm, 'mm')} more`"
+          :aria-label="t('shim-stock.one-more', { sizeMm: formatLength(s.sizeMm, 'mm') })"
           @click="step(s, 1)"
         >
           +
@@ -59,22 +59,29 @@ const step = (shim: ShimStockRow, by: number) =>
       </li>
     </ul>
   </section>
-  <p v-if="shims.length === 0" class="note">None counted yet.</p>
-  <form class="grid" aria-label="Shims" @submit.prevent="add">
+  <p v-if="shims.length === 0" class="note">{{ t('shim-stock.none-counted-yet') }}</p>
+  <form class="grid" :aria-label="t('shim-stock.shims')" @submit.prevent="add">
     <TextField
       v-model="typed.diameter"
-      label="Diameter, mm"
+      :label="t('shim-stock.diameter-mm')"
       inputmode="decimal"
       placeholder="9.5"
       :wrong="form.wrong('diameterMm')"
     /><TextField
       v-model="typed.size"
-      label="Thickness, mm"
+      :label="t('shim-stock.thickness-mm')"
       inputmode="decimal"
       placeholder="2.35"
       :wrong="form.wrong('sizeMm')"
-    /><TextField v-model="typed.count" label="How many" inputmode="numeric" :wrong="form.wrong('count')" />
-    <div class="actions wide"><Button type="submit" label="Count them" :loading="form.busy.value" /></div>
+    /><TextField
+      v-model="typed.count"
+      :label="t('shim-stock.how-many')"
+      inputmode="numeric"
+      :wrong="form.wrong('count')"
+    />
+    <div class="actions wide">
+      <Button type="submit" :label="t('shim-stock.count-them')" :loading="form.busy.value" />
+    </div>
   </form>
 </template>
 

@@ -2,12 +2,13 @@
 import Button from 'primevue/button'
 import { reactive } from 'vue'
 import { scaleWords, TORQUE_UNITS } from '~~/core/torque'
-import { newtonMetres, type TorqueUnit } from '~~/core/units'
+import { newtonMetres, type TorqueUnit, numberOf } from '~~/core/units'
 import type { BodySent, Unfinished } from '~~/shared/api'
 import type { AdapterRow, WrenchRow } from '~~/shared/responses'
 import type { useForm } from '../../composables/useForm'
 import ChoiceField from '../forms/ChoiceField.vue'
 import TextField from '../forms/TextField.vue'
+import { t } from '../../words'
 
 /** Torque wrenches with range, length and calibration; adapters with length and angle. A lead adds and changes them. */
 const props = defineProps<{
@@ -35,7 +36,7 @@ const EMPTY = {
 const wrench = reactive({ ...EMPTY })
 const NO_ADAPTER = { id: null as number | null, name: '', length: '', angle: '0' }
 const adapter = reactive({ ...NO_ADAPTER })
-const number = (text: string): number | null => (text.trim() === '' ? null : Number(text.replace(',', '.')))
+const number = numberOf
 
 function keepWrench(): void {
   const nm = (text: string) => {
@@ -70,19 +71,25 @@ const changeWrench = (w: WrenchRow) =>
 const changeAdapter = (a: AdapterRow) =>
   Object.assign(adapter, { id: a.id, name: a.name, length: String(a.lengthMm), angle: String(a.angleDeg) })
 const late = (w: WrenchRow) => w.calibrationDue !== null && w.calibrationDue < props.today
-const ANGLES: Record<number, string> = { 0: 'straight on', 90: 'square on', 180: 'turned back' }
+const ANGLES: Record<number, string> = {
+  0: t('torque-tools.straight-on'),
+  90: t('torque-tools.square-on'),
+  180: t('torque-tools.turned-back'),
+}
 </script>
 
 <template>
-  <h2>Torque wrenches</h2>
+  <h2>{{ t('torque-tools.torque-wrenches') }}</h2>
   <table class="rows">
     <thead>
       <tr>
-        <th>Wrench</th>
-        <th>Scale</th>
-        <th>Length</th>
-        <th>Calibration</th>
-        <th v-if="isLead"><span class="hidden-words">Change</span></th>
+        <th>{{ t('torque-tools.wrench') }}</th>
+        <th>{{ t('torque-tools.scale') }}</th>
+        <th>{{ t('torque-tools.length') }}</th>
+        <th>{{ t('torque-tools.calibration') }}</th>
+        <th v-if="isLead">
+          <span class="hidden-words">{{ t('torque-tools.change') }}</span>
+        </th>
       </tr>
     </thead>
     <tbody>
@@ -90,18 +97,26 @@ const ANGLES: Record<number, string> = { 0: 'straight on', 90: 'square on', 180:
         <td class="figures">{{ w.name }}</td>
         <td>{{ scaleWords(w) }}</td>
         <td>{{ w.lengthMm }} mm</td>
-        <td>{{ w.calibrationDue ?? 'no date' }}<b v-if="late(w)" class="late"> was due</b></td>
+        <td>
+          {{ w.calibrationDue ?? t('torque-tools.no-date')
+          }}<b v-if="late(w)" class="late"> {{ t('torque-tools.was-due') }}</b>
+        </td>
         <td v-if="isLead">
           <span class="buttons"
-            ><button type="button" class="quiet" :aria-label="`Change ${w.name}`" @click="changeWrench(w)">
-              Change</button
             ><button
               type="button"
               class="quiet"
-              :aria-label="`Remove ${w.name} from the shelf`"
+              :aria-label="t('torque-tools.change-2', { name: w.name })"
+              @click="changeWrench(w)"
+            >
+              {{ t('torque-tools.change') }}</button
+            ><button
+              type="button"
+              class="quiet"
+              :aria-label="t('torque-tools.remove-from-the-shelf', { name: w.name })"
               @click="emit('removeWrench', w.id)"
             >
-              Remove
+              {{ t('common.remove') }}
             </button></span
           >
         </td>
@@ -109,57 +124,63 @@ const ANGLES: Record<number, string> = { 0: 'straight on', 90: 'square on', 180:
     </tbody>
   </table>
   <p v-if="wrenches.length === 0" class="note">
-    None yet. With one, the Bench tells you what to set it to, with or without a crow’s-foot.
+    {{ t('torque-tools.none-yet-with-one-the') }}
   </p>
-  <form v-if="isLead" class="grid" aria-label="Torque wrench" @submit.prevent="keepWrench">
-    <TextField v-model="wrench.name" label="Wrench" placeholder="Small click" :wrong="form.wrong('name')" /><ChoiceField
+  <form v-if="isLead" class="grid" :aria-label="t('common.torque-wrench')" @submit.prevent="keepWrench">
+    <TextField
+      v-model="wrench.name"
+      :label="t('torque-tools.wrench')"
+      :placeholder="t('torque-tools.small-click')"
+      :wrong="form.wrong('name')"
+    /><ChoiceField
       v-model="wrench.unit"
-      label="Its scale shows"
+      :label="t('torque-tools.its-scale-shows')"
       :options="TORQUE_UNITS.map(u => ({ value: u, label: u }))"
       :wrong="form.wrong('unit')"
     />
     <TextField
       v-model="wrench.least"
-      :label="`From, ${wrench.unit}`"
+      :label="t('torque-tools.from', { unit: wrench.unit ?? '' })"
       inputmode="decimal"
       :wrong="form.wrong('leastNm')"
     /><TextField
       v-model="wrench.most"
-      :label="`To, ${wrench.unit}`"
+      :label="t('torque-tools.to', { unit: wrench.unit ?? '' })"
       inputmode="decimal"
       :wrong="form.wrong('mostNm')"
     />
     <TextField
       v-model="wrench.length"
-      label="Length, mm"
+      :label="t('torque-tools.length-mm')"
       inputmode="decimal"
-      note="Square drive to the middle of the grip."
+      :note="t('torque-tools.square-drive-to-the-middle')"
       :wrong="form.wrong('lengthMm')"
     /><TextField
       v-model="wrench.due"
-      label="Calibration due"
+      :label="t('torque-tools.calibration-due')"
       placeholder="2027-05-01"
       :wrong="form.wrong('calibrationDue')"
     />
     <div class="actions wide">
-      <Button type="submit" :label="wrench.id === null ? 'Add the wrench' : 'Save'" :loading="form.busy.value" /><button
-        v-if="wrench.id !== null"
-        type="button"
-        class="quiet"
-        @click="Object.assign(wrench, EMPTY)"
-      >
-        Cancel
+      <Button
+        type="submit"
+        :label="wrench.id === null ? t('torque-tools.add-the-wrench') : t('torque-tools.save')"
+        :loading="form.busy.value"
+      /><button v-if="wrench.id !== null" type="button" class="quiet" @click="Object.assign(wrench, EMPTY)">
+        {{ t('common.cancel') }}
       </button>
     </div>
   </form>
-  <h2>Adapters</h2>
+  <h2>{{ t('torque-tools.adapters') }}</h2>
   <table class="rows">
     <thead>
       <tr>
-        <th>Adapter</th>
-        <th>Length</th>
-        <th>Angle</th>
-        <th v-if="isLead"><span class="hidden-words">Change</span></th>
+        <th>{{ t('common.adapter') }}</th>
+        <th>{{ t('torque-tools.length') }}</th>
+        <th>{{ t('torque-tools.angle') }}</th>
+        <th v-if="isLead">
+          <span class="hidden-words">{{ t('torque-tools.change') }}</span>
+        </th>
       </tr>
     </thead>
     <tbody>
@@ -169,37 +190,50 @@ const ANGLES: Record<number, string> = { 0: 'straight on', 90: 'square on', 180:
         <td>{{ a.angleDeg }}°{{ ANGLES[a.angleDeg] ? `, ${ANGLES[a.angleDeg]}` : '' }}</td>
         <td v-if="isLead">
           <span class="buttons"
-            ><button type="button" class="quiet" :aria-label="`Change ${a.name}`" @click="changeAdapter(a)">
-              Change</button
             ><button
               type="button"
               class="quiet"
-              :aria-label="`Remove ${a.name} from the shelf`"
+              :aria-label="t('torque-tools.change-2', { name: a.name })"
+              @click="changeAdapter(a)"
+            >
+              {{ t('torque-tools.change') }}</button
+            ><button
+              type="button"
+              class="quiet"
+              :aria-label="t('torque-tools.remove-from-the-shelf', { name: a.name })"
               @click="emit('removeAdapter', a.id)"
             >
-              Remove
+              {{ t('common.remove') }}
             </button></span
           >
         </td>
       </tr>
     </tbody>
   </table>
-  <form v-if="isLead" class="grid" aria-label="Adapter" @submit.prevent="keepAdapter">
-    <TextField v-model="adapter.name" label="Adapter" placeholder="Crow’s-foot, 10 mm" /><TextField
+  <form v-if="isLead" class="grid" :aria-label="t('common.adapter')" @submit.prevent="keepAdapter">
+    <TextField
+      v-model="adapter.name"
+      :label="t('common.adapter')"
+      :placeholder="t('torque-tools.crows-foot-10-mm')"
+    /><TextField
       v-model="adapter.length"
-      label="Its length, mm"
+      :label="t('torque-tools.its-length-mm')"
       inputmode="decimal"
-      note="Square drive to the middle of the nut."
+      :note="t('torque-tools.square-drive-to-the-middle-2')"
       :wrong="form.wrong('lengthMm')"
     /><TextField
       v-model="adapter.angle"
-      label="Angle, degrees"
+      :label="t('torque-tools.angle-degrees')"
       inputmode="decimal"
-      note="0 straight on, 90 square, 180 turned back."
+      :note="t('torque-tools.0-straight-on-90-square')"
       :wrong="form.wrong('angleDeg')"
     />
     <div class="actions wide">
-      <Button type="submit" :label="adapter.id === null ? 'Add the adapter' : 'Save'" :loading="form.busy.value" />
+      <Button
+        type="submit"
+        :label="adapter.id === null ? t('torque-tools.add-the-adapter') : t('torque-tools.save')"
+        :loading="form.busy.value"
+      />
     </div>
   </form>
 </template>
@@ -216,5 +250,12 @@ const ANGLES: Record<number, string> = { 0: 'straight on', 90: 'square on', 180:
 .note {
   color: var(--ink2);
   font-size: 15px;
+}
+/* A phone: a table that is wider is swiped, and the page stays. */
+@media (max-width: 700px) {
+  table {
+    display: block;
+    overflow-x: auto;
+  }
 }
 </style>

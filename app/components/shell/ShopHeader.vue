@@ -1,6 +1,8 @@
 <script setup lang="ts">
 import { useRoute } from '#imports'
 import { NuxtLink } from '#components'
+import { t } from '../../words'
+import LanguagePick from './LanguagePick.vue'
 
 /** The shop's title line: where to go, whose shop, who works. */
 defineProps<{ shop: string; person: string; offline: boolean; waiting: number; dim: boolean }>()
@@ -8,28 +10,33 @@ defineEmits<{ signOut: []; dim: [] }>()
 const route = useRoute()
 const isHere = (to: string) => (to === '/' ? route.path === '/' : route.path.startsWith(to))
 const PLACES = [
-  { to: '/', name: 'Bay' },
-  { to: '/machines', name: 'Machines' },
-  { to: '/spec-book', name: 'Spec book' },
-  { to: '/shelf', name: 'Shelf' },
-  { to: '/practice', name: 'Practice' },
-  { to: '/shop', name: 'Shop' },
+  { to: '/', name: t('common.bay') },
+  { to: '/machines', name: t('common.machines') },
+  { to: '/spec-book', name: t('common.spec-book') },
+  { to: '/shelf', name: t('common.shelf') },
+  { to: '/practice', name: t('common.practice') },
+  { to: '/shop', name: t('common.shop') },
 ]
 </script>
 
 <template>
   <header class="shop-header">
     <NuxtLink to="/" class="brand"><img src="/mark.svg" alt="" width="24" height="24" /><b>Wembric</b></NuxtLink>
-    <nav aria-label="Places">
+    <nav :aria-label="t('shop-header.places')">
       <NuxtLink v-for="p in PLACES" :key="p.to" :to="p.to" class="place" :class="{ here: isHere(p.to) }">{{
         p.name
       }}</NuxtLink>
     </nav>
     <div class="who">
-      <span v-if="offline" class="state" role="status">No server{{ waiting ? `, ${waiting} to send` : '' }}</span>
+      <span v-if="offline" class="state" role="status">{{
+        t('shop-header.no-server', { waiting: waiting ? t('shop-header.to-send', { waiting }) : '' })
+      }}</span>
       <span class="shop">{{ shop }}</span><b>{{ person }}</b>
-      <button type="button" class="quiet" @click="$emit('dim')">{{ dim ? 'Light' : 'Dim' }}</button>
-      <button type="button" class="quiet" @click="$emit('signOut')">Sign out</button>
+      <button type="button" class="quiet" @click="$emit('dim')">
+        {{ dim ? t('shop-header.light') : t('shop-header.dim') }}
+      </button>
+      <LanguagePick />
+      <button type="button" class="quiet" @click="$emit('signOut')">{{ t('shop-header.sign-out') }}</button>
     </div>
   </header>
 </template>
@@ -85,22 +92,43 @@ nav {
   font-weight: 600;
   color: var(--tight);
 }
-.quiet {
-  min-height: 40px;
-}
 @media (max-width: 700px) {
   .shop {
     display: none;
   }
-  .place {
-    padding: 10px 8px;
-  }
   .shop-header {
-    gap: 4px 10px;
-    padding: 4px 12px;
+    gap: 0 8px;
+    padding: 6px 12px 0;
+    min-width: 0;
+    max-width: 100vw;
   }
   .brand {
     margin: 0;
+  }
+  /* the places in one line of their own, to be swiped where a language is long */
+  nav {
+    order: 3;
+    flex: 0 0 100%;
+    min-width: 0;
+    overflow-x: auto;
+    scrollbar-width: none;
+  }
+  .place {
+    padding: 12px 8px 9px;
+    font-size: 17px;
+    white-space: nowrap;
+  }
+  .who {
+    gap: 6px;
+  }
+  .who b {
+    max-width: 64px;
+    overflow: hidden;
+    text-overflow: ellipsis;
+    white-space: nowrap;
+  }
+  .who :deep(.quiet) {
+    padding-inline: 10px;
   }
 }
 </style>

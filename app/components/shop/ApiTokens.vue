@@ -1,60 +1,74 @@
 <script setup lang="ts">
-import { LOCALE } from '~~/core/units'
+import { LOCALE } from '../../language'
 import { ref } from 'vue'
 import type { ApiTokenRow } from '~~/shared/spec-book'
 import TextField from '../forms/TextField.vue'
+import { t } from '../../words'
 
 /** Keys by which other software of the shop reads the spec book: made, told once, ended. */
 defineProps<{ tokens: ApiTokenRow[]; made: string | null; timeZone: string; wrong?: string }>()
 defineEmits<{ make: [name: string]; end: [id: number] }>()
+/** Where other software reads what it can ask. */
+const ADDRESS = '/api/v1/openapi.json'
 const name = ref('')
 const day = (iso: string | null, zone: string) =>
   iso === null
-    ? 'not yet'
+    ? t('api-tokens.not-yet')
     : new Intl.DateTimeFormat(LOCALE, { dateStyle: 'medium', timeZone: zone }).format(new Date(iso))
 </script>
 
 <template>
-  <section class="tokens" aria-label="Other software">
-    <h2>Other software</h2>
+  <section class="tokens" :aria-label="t('api-tokens.other-software')">
+    <h2>{{ t('api-tokens.other-software') }}</h2>
     <p class="note">
-      A token lets another of the shop’s programs read models and current figures, and nothing else. What it can ask:
-      <a href="/api/v1/openapi.json">/api/v1/openapi.json</a>.
+      {{ t('api-tokens.a-token-lets-another-of') }}
+      <a :href="ADDRESS">{{ ADDRESS }}</a>.
     </p>
     <p v-if="made" class="made" role="status">
-      <b>Copy it now; it is not shown again.</b><code>{{ made }}</code>
+      <b>{{ t('common.copy-it-now-it-is-not') }}</b><code>{{ made }}</code>
     </p>
     <table v-if="tokens.length" class="rows">
       <thead>
         <tr>
-          <th>Token</th>
-          <th>Made by</th>
-          <th>Made</th>
-          <th>Last used</th>
-          <th><span class="hidden-words">End</span></th>
+          <th>{{ t('api-tokens.token') }}</th>
+          <th>{{ t('api-tokens.made-by') }}</th>
+          <th>{{ t('api-tokens.made') }}</th>
+          <th>{{ t('api-tokens.last-used') }}</th>
+          <th>
+            <span class="hidden-words">{{ t('api-tokens.end') }}</span>
+          </th>
         </tr>
       </thead>
       <tbody>
-        <tr v-for="t in tokens" :key="t.id" :data-token="t.name">
-          <td class="figures">{{ t.name }}</td>
-          <td>{{ t.madeBy }}</td>
-          <td>{{ day(t.madeAt, timeZone) }}</td>
-          <td>{{ day(t.usedAt, timeZone) }}</td>
+        <tr v-for="token in tokens" :key="token.id" :data-token="token.name">
+          <td class="figures">{{ token.name }}</td>
+          <td>{{ token.madeBy }}</td>
+          <td>{{ day(token.madeAt, timeZone) }}</td>
+          <td>{{ day(token.usedAt, timeZone) }}</td>
           <td>
-            <span v-if="t.revokedAt">ended {{ day(t.revokedAt, timeZone) }}</span
-            ><button v-else type="button" class="quiet" :aria-label="`Cancel ${t.name}`" @click="$emit('end', t.id)">
-              Cancel it
+            <span v-if="token.revokedAt">{{
+              t('api-tokens.ended', { revokedAt: day(token.revokedAt, timeZone) })
+            }}</span><button
+              v-else
+              type="button"
+              class="quiet"
+              :aria-label="t('api-tokens.cancel', { name: token.name })"
+              @click="$emit('end', token.id)"
+            >
+              {{ t('common.cancel-it') }}
             </button>
           </td>
         </tr>
       </tbody>
     </table>
     <form class="make" @submit.prevent="$emit('make', name)">
-      <TextField v-model="name" label="A token for" placeholder="Parts counter" :wrong="wrong" /><button
-        type="submit"
-        class="quiet"
-      >
-        Make a token
+      <TextField
+        v-model="name"
+        :label="t('api-tokens.a-token-for')"
+        :placeholder="t('api-tokens.parts-counter')"
+        :wrong="wrong"
+      /><button type="submit" class="quiet">
+        {{ t('api-tokens.make-a-token') }}
       </button>
     </form>
   </section>

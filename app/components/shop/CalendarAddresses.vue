@@ -1,6 +1,7 @@
 <script setup lang="ts">
-import { LOCALE } from '~~/core/units'
+import { LOCALE } from '../../language'
 import type { CalendarAddressRow } from '~~/shared/machines'
+import { t } from '../../words'
 
 /** Secret addresses under which a calendar program fetches what is due: made, told once, ended. */
 defineProps<{ addresses: CalendarAddressRow[]; made: string | null; timeZone: string }>()
@@ -10,25 +11,30 @@ const day = (iso: string, zone: string) =>
 </script>
 
 <template>
-  <section class="calendar" aria-label="Calendar">
-    <h2>Calendar</h2>
+  <section class="calendar" :aria-label="t('calendar-addresses.calendar')">
+    <h2>{{ t('calendar-addresses.calendar') }}</h2>
     <p class="note">
-      A calendar program with this address sees what is due, with owners’ names, without signing in. Share it with
-      nobody else, and cancel it if it gets out.
-      <a href="/api/calendar" download="wembric-due.ics">Or download it once as a file</a>.
+      {{ t('calendar-addresses.a-calendar-program-with-this') }}
+      <a href="/api/calendar" download="wembric-due.ics">{{ t('calendar-addresses.or-download-it-once-as') }}</a>.
     </p>
     <p v-if="made" class="made" role="status">
-      <b>Copy it now; it is not shown again.</b><code data-testid="calendar-address">{{ made }}</code>
+      <b>{{ t('common.copy-it-now-it-is-not') }}</b><code data-testid="calendar-address">{{ made }}</code>
     </p>
     <ul v-if="addresses.length">
       <li v-for="(a, i) in addresses" :key="a.id">
-        <span>Made by {{ a.madeBy }}, {{ day(a.madeAt, timeZone) }}</span
-        ><button type="button" class="quiet" :aria-label="`Cancel address ${i + 1}`" @click="$emit('end', a.id)">
-          Cancel it
+        <span>{{ t('calendar-addresses.made-by', { madeBy: a.madeBy, madeAt: day(a.madeAt, timeZone) }) }}</span><button
+          type="button"
+          class="quiet"
+          :aria-label="t('calendar-addresses.cancel-address', { nth: i + 1 })"
+          @click="$emit('end', a.id)"
+        >
+          {{ t('common.cancel-it') }}
         </button>
       </li>
     </ul>
-    <p class="actions"><button type="button" class="quiet" @click="$emit('make')">Make an address</button></p>
+    <p class="actions">
+      <button type="button" class="quiet" @click="$emit('make')">{{ t('calendar-addresses.make-an-address') }}</button>
+    </p>
   </section>
 </template>
 

@@ -5,6 +5,7 @@ import type { ModelResponse, RevisionRow } from '~~/shared/spec-book'
 import TextField from '../forms/TextField.vue'
 import { useDecision } from '../../composables/useDecision'
 import { revisionTitle } from './revision-words'
+import { t, tell } from '../../words'
 
 /** Who made a revision, why, and what a lead may do with a draft. */
 const props = defineProps<{ given: ModelResponse; after: RevisionRow }>()
@@ -23,80 +24,96 @@ const { form, open, own, mayApprove, asking, reason, approve, sendBack, day } = 
     <h1>
       {{
         open
-          ? `Approve draft ${after.revision}?`
+          ? t('decide-panel.approve-draft', { revision: after.revision })
           : after.sentBackAt
-            ? 'Sent back'
-            : `${revisionTitle(after)} ${after.id === given.model.revisionId ? 'is in force' : 'was approved'}`
+            ? t('decide-panel.sent-back')
+            : `${revisionTitle(after)} ${after.id === given.model.revisionId ? t('decide-panel.is-in-force') : t('decide-panel.was-approved')}`
       }}
     </h1>
     <dl>
-      <dt>Who</dt>
+      <dt>{{ t('decide-panel.who') }}</dt>
       <dd>{{ after.author }}, {{ day(after.createdAt) }}</dd>
-      <dt>Why</dt>
+      <dt>{{ t('common.why') }}</dt>
       <dd>{{ after.reason }}</dd>
-      <dt>Source</dt>
+      <dt>{{ t('common.source') }}</dt>
       <dd>
         {{ after.source }}, <span class="whole">{{ after.sourceDate }}</span>
       </dd>
       <template v-if="after.approvedBy"
-        ><dt>Approved</dt>
+        ><dt>{{ t('decide-panel.approved') }}</dt>
         <dd>{{ after.approvedBy }}{{ after.approvalReason ? `: ${after.approvalReason}` : '' }}</dd></template
       ><template v-if="after.answered.length"
-        ><dt>Answered</dt>
+        ><dt>{{ t('decide-panel.answered') }}</dt>
         <dd>
-          <span v-for="d in after.answered" :key="d.id">{{ d.says }} <b>As printed.</b> </span>
+          <span v-for="d in after.answered" :key="d.id"
+            >{{ tell(d.says) }} <b>{{ t('decide-panel.as-printed') }}</b>
+          </span>
         </dd></template
       >
     </dl>
     <template v-if="open && mayApprove">
       <button v-if="asking !== 'back'" type="button" class="key" @click="approve">
-        <b>Approve</b
-        ><small
-          >new jobs use revision {{ after.revision }} from now;
-          {{
-            oldJobs.length === 0
-              ? 'no job is open'
-              : oldJobs.length === 1
-                ? 'the open job is offered it'
-                : `${oldJobs.length} open jobs are offered it`
-          }}</small
-        >
+        <b>{{ t('decide-panel.approve') }}</b><small>{{
+          t('decide-panel.new-jobs-use-revision-from', {
+            revision: after.revision,
+            count:
+              oldJobs.length === 0
+                ? t('decide-panel.no-job-is-open')
+                : oldJobs.length === 1
+                  ? t('decide-panel.the-open-job-is-offered')
+                  : t('decide-panel.open-jobs-are-offered-it', { count: oldJobs.length }),
+          })
+        }}</small>
       </button>
       <button v-if="asking !== 'approve'" type="button" class="key" @click="sendBack">
-        <b>Send back</b><small>with a reason, to {{ after.author }}</small>
+        <b>{{ t('decide-panel.send-back') }}</b><small>{{
+          t('decide-panel.with-a-reason-to', { author: after.author })
+        }}</small>
       </button>
       <form v-if="asking" @submit.prevent="asking === 'approve' ? approve() : sendBack()">
         <TextField
           v-model="reason"
-          :label="asking === 'approve' ? 'Your own draft: why approve it yourself?' : 'Why back?'"
+          :label="asking === 'approve' ? t('decide-panel.your-own-draft-why-approve') : t('decide-panel.why-back')"
           :wrong="form.wrong('reason')"
         />
         <p class="two">
           <button type="submit" class="quiet">
-            {{ asking === 'approve' ? 'Approve it' : 'Send it back' }}</button><button
+            {{ asking === 'approve' ? t('decide-panel.approve-it') : t('decide-panel.send-it-back') }}</button><button
             type="button"
             class="quiet"
             @click="asking = null"
           >
-            Wait
+            {{ t('decide-panel.wait') }}
           </button>
         </p>
       </form>
-      <NuxtLink v-else class="key" :to="`/spec-book/${modelId}`"><b>Wait</b><small>it stays a draft</small></NuxtLink>
+      <NuxtLink v-else class="key" :to="`/spec-book/${modelId}`"
+        ><b>{{ t('decide-panel.wait') }}</b
+        ><small>{{ t('decide-panel.it-stays-a-draft') }}</small></NuxtLink
+      >
     </template>
     <p v-else-if="open" class="needs">
-      {{ own ? 'You can’t approve your own draft: another lead checks it.' : 'A lead approves it or sends it back.' }}
+      {{ own ? t('decide-panel.you-cant-approve-your-own') : t('decide-panel.a-lead-approves-it-or') }}
     </p>
     <p v-if="form.failed.value" class="wrong" role="alert">{{ form.failed.value }}</p>
     <section v-if="oldJobs.length" class="jobs">
-      <h2>{{ oldJobs.length === 1 ? '1 open job goes' : `${oldJobs.length} open jobs go` }} by an earlier one</h2>
+      <h2>
+        {{
+          t('decide-panel.by-an-earlier-one', {
+            jobs: oldJobs.length,
+          })
+        }}
+      </h2>
       <p v-for="j in oldJobs" :key="j.id">
-        <NuxtLink :to="`/jobs/${j.id}`">Job {{ j.number }}, {{ j.machine }}</NuxtLink
-        ><span>{{ j.person }}, revision {{ j.revision }}</span>
+        <NuxtLink :to="`/jobs/${j.id}`">{{
+          t('decide-panel.job', { number: j.number, machine: j.machine })
+        }}</NuxtLink><span>{{ t('decide-panel.revision', { person: j.person, revision: j.revision }) }}</span>
       </p>
-      <p class="note">They keep it until their mechanic switches, and the sheet shows which one.</p>
+      <p class="note">{{ t('decide-panel.they-keep-it-until-their') }}</p>
     </section>
-    <p class="others"><NuxtLink :to="`/spec-book/${modelId}`">Back to the model</NuxtLink></p>
+    <p class="others">
+      <NuxtLink :to="`/spec-book/${modelId}`">{{ t('decide-panel.back-to-the-model') }}</NuxtLink>
+    </p>
   </aside>
 </template>
 

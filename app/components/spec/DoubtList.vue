@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import type { Doubt } from '~~/core/spec-book'
+import { t, tell } from '../../words'
 
 /** Figures that may be slips: both readings, and a person says which is meant. Nothing is changed for them. */
 const props = defineProps<{ doubts: Doubt[] }>()
@@ -11,28 +12,28 @@ const left = () => props.doubts.filter(d => !answered.value.includes(d.id)).leng
 </script>
 
 <template>
-  <section v-if="doubts.length" class="doubts" aria-label="Possible slips" role="alert">
+  <section v-if="doubts.length" class="doubts" :aria-label="t('doubt-list.possible-slips')" role="alert">
     <h2>
       <span class="bang" aria-hidden="true">!</span>
       {{
         left() === 0
-          ? 'Answered: as printed'
+          ? t('doubt-list.answered-as-printed')
           : left() === 1
-            ? 'One figure may be a slip'
-            : `${left()} figures may be slips`
+            ? t('doubt-list.one-figure-may-be-a')
+            : t('doubt-list.figures-may-be-slips', { left: left() })
       }}
     </h2>
     <p>
-      Check the page again. Correct the figure above, or say that it is printed that way; your answer is saved with the
-      revision.
+      {{ t('doubt-list.check-the-page-again-correct') }}
     </p>
     <div v-for="d in doubts" :key="d.id" class="doubt" :data-doubt="d.field">
-      <p>{{ d.says }}</p>
+      <p>{{ tell(d.says) }}</p>
       <p class="readings">
-        <b>{{ d.readings[0] }}</b><span>or</span><b>{{ d.readings[1] }}</b>
+        <b>{{ tell(d.readings[0]) }}</b><span>{{ t('doubt-list.or') }}</span
+        ><b>{{ tell(d.readings[1]) }}</b>
       </p>
       <button type="button" class="quiet" :aria-pressed="answered.includes(d.id)" @click="toggle(d.id)">
-        {{ answered.includes(d.id) ? '✓ As printed' : 'It’s printed that way' }}
+        {{ answered.includes(d.id) ? t('doubt-list.as-printed') : t('common.its-printed-that-way') }}
       </button>
     </div>
   </section>

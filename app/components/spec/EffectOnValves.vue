@@ -2,9 +2,11 @@
 import { computed, ref } from 'vue'
 import type { Verdict } from '~~/core/feeler'
 import type { Affected, RevisionRow } from '~~/shared/spec-book'
+import { VERDICT_WORDS } from '../bench/verdict-words'
 import VerdictShape from '../bench/VerdictShape.vue'
 import EffectRule from './EffectRule.vue'
 import { revisionTitle } from './revision-words'
+import { t } from '../../words'
 
 /** What a revision would say of the valves as they were last left. `first` is the kind of valve looked at first. */
 const props = defineProps<{
@@ -25,13 +27,18 @@ const counts = computed(() =>
 <template>
   <div class="effect">
     <div>
-      <h2>What it would do</h2>
+      <h2>{{ t('effect-on-valves.what-it-would-do') }}</h2>
       <p>
-        To {{ readings.length }} {{ role }} valves of {{ new Set(readings.map(r => r.tag)).size }} machines, as last
-        left:
+        {{
+          t('effect-on-valves.to-valves-of-machines-as', {
+            count: readings.length,
+            role,
+            size: new Set(readings.map(r => r.tag)).size,
+          })
+        }}
       </p>
       <p v-for="c in counts" :key="c.v" class="count" :data-count="c.v">
-        <VerdictShape :verdict="c.v" :size="20" /> <b>{{ c.n }} {{ c.v }}</b>
+        <VerdictShape :verdict="c.v" :size="20" /> <b>{{ c.n }} {{ VERDICT_WORDS[c.v].toLowerCase() }}</b>
       </p>
       <p class="roles">
         <button
@@ -42,7 +49,7 @@ const counts = computed(() =>
           :aria-pressed="role === r"
           @click="role = r"
         >
-          {{ r }}
+          {{ t(`common.${r}`) }}
         </button>
       </p>
     </div>
@@ -54,8 +61,12 @@ const counts = computed(() =>
         :after="after.engine.clearance[role]"
       />
       <p class="legend">
-        Dashed lines: limits of {{ revisionTitle(before).toLowerCase() }}. Field:
-        {{ revisionTitle(after).toLowerCase() }}. One bar a valve.
+        {{
+          t('effect-on-valves.dashed-lines-limits-of-field', {
+            before: revisionTitle(before).toLowerCase(),
+            after: revisionTitle(after).toLowerCase(),
+          })
+        }}
       </p>
     </div>
   </div>

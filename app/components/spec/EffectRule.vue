@@ -4,6 +4,7 @@ import type { Clearance } from '~~/core/engine'
 import { spanOf, type Verdict } from '~~/core/feeler'
 import type { Affected } from '~~/shared/spec-book'
 import { VERDICT_COLOR } from '../bench/verdict-words'
+import { t } from '../../words'
 
 /**
  * How the shop's last as-left readings stand to a draft: one bar a valve, the draft's field behind, the old limits
@@ -33,18 +34,18 @@ const dashed = (v: Verdict) => v === 'unproved'
     class="effect"
     :viewBox="`0 0 ${W} ${height + 24}`"
     role="img"
-    :aria-label="`${readings.length} valves as last left against the draft`"
+    :aria-label="t('effect-rule.valves-as-last-left-against', { count: readings.length })"
   >
     <text
-      v-for="(t, i) in ticks"
-      :key="t"
-      :x="x(t)"
+      v-for="(tick, i) in ticks"
+      :key="tick"
+      :x="x(tick)"
       y="13"
       :text-anchor="i === 0 ? 'start' : i === ticks.length - 1 ? 'end' : 'middle'"
       font-size="14"
       font-weight="600"
     >
-      {{ t.toFixed(2) }}{{ i === 0 ? ' mm' : '' }}
+      {{ tick.toFixed(2) }}{{ i === 0 ? ' mm' : '' }}
     </text>
     <rect x=".75" y="19" :width="W - 1.5" :height="height" fill="var(--white)" stroke="var(--ink)" stroke-width="1.5" />
     <rect

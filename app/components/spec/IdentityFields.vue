@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import TextField from '../forms/TextField.vue'
+import { t } from '../../words'
 
 /** What a model is called and found by. */
 type Identity = {
@@ -18,33 +19,38 @@ defineProps<{ wrong: (field: string) => string | undefined }>()
 
 <template>
   <div class="grid">
-    <TextField v-model="model.maker" label="Maker" :wrong="wrong('maker')" /><TextField
+    <TextField v-model="model.maker" :label="t('identity-fields.maker')" :wrong="wrong('maker')" /><TextField
       v-model="model.model"
-      label="Model"
+      :label="t('common.model')"
       :wrong="wrong('model')"
     />
-    <TextField v-model="model.code" label="Engine code" :wrong="wrong('code')" /><TextField
+    <TextField v-model="model.code" :label="t('identity-fields.engine-code')" :wrong="wrong('code')" /><TextField
       v-model="model.kind"
-      label="Kind"
-      placeholder="Mower, generator, scooter"
+      :label="t('identity-fields.kind')"
+      :placeholder="t('identity-fields.mower-generator-scooter')"
       :wrong="wrong('kind')"
     />
     <TextField
       v-model="model.family"
-      label="Family"
-      note="Engines that share their parts."
+      :label="t('identity-fields.family')"
+      :note="t('identity-fields.engines-that-share-their-parts')"
       :wrong="wrong('family')"
     /><TextField
       v-model="model.displacementCc"
-      label="Displacement, cm³"
+      :label="t('identity-fields.displacement-cm')"
       inputmode="decimal"
       :wrong="wrong('displacementCc')"
     />
     <TextField
       v-model="model.yearFrom"
-      label="Built from, year"
+      :label="t('identity-fields.built-from-year')"
       inputmode="numeric"
       :wrong="wrong('yearFrom')"
-    /><TextField v-model="model.yearTo" label="to, year" inputmode="numeric" :wrong="wrong('yearTo')" />
+    /><TextField
+      v-model="model.yearTo"
+      :label="t('identity-fields.to-year')"
+      inputmode="numeric"
+      :wrong="wrong('yearTo')"
+    />
   </div>
 </template>

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import type { Engine } from '~~/core/engine'
+import { t } from '../../words'
 
 /** All marks of the rim, unrolled under the fixed pointer: the one that passes first lies furthest along the motion. */
 const props = defineProps<{ engine: Engine }>()
@@ -14,29 +15,33 @@ const ordered = computed(() => {
     .map(mark => ({ ...mark, beforeDeg: ((top - mark.angleDeg + 720 + 180) % 360) - 180 }))
     .sort((a, b) => b.beforeDeg - a.beforeDeg)
 })
-const KINDS = { top: 'top', fire: 'fires', advance: 'advance' }
-const NTH = ['1st', '2nd', '3rd', '4th', '5th', '6th', '7th', '8th', '9th', '10th', '11th', '12th']
+const KINDS = { top: t('mark-strip.top'), fire: t('mark-strip.fires'), advance: t('mark-strip.advance') }
 const lines = computed(() => {
   const n = ordered.value.length
   return ordered.value.map((mark, i) => {
     const along = n === 1 ? 0.5 : i / (n - 1)
-    return { ...mark, nth: NTH[i], x: 50 + (sign.value > 0 ? 1 - along : along) * (W - 100) }
+    return {
+      ...mark,
+      nth: t('mark-strip.nth', { nth: i + 1 }),
+      x: 50 + (sign.value > 0 ? 1 - along : along) * (W - 100),
+    }
   })
 })
-const words = (m: { beforeDeg: number; kind: keyof typeof KINDS }) =>
-  Math.abs(m.beforeDeg) < 0.5
-    ? KINDS[m.kind]
-    : `${Number(Math.abs(m.beforeDeg).toFixed(1))}° ${m.beforeDeg > 0 ? 'before' : 'after'}`
+function words({ beforeDeg, kind }: { beforeDeg: number; kind: keyof typeof KINDS }): string {
+  const deg = Number(Math.abs(beforeDeg).toFixed(1))
+  if (deg < 0.5) return KINDS[kind]
+  return beforeDeg > 0 ? t('mark-strip.before', { deg }) : t('mark-strip.after', { deg })
+}
 </script>
 
 <template>
-  <p v-if="engine.marks.length === 0" class="none">No marks: the rod finds top.</p>
+  <p v-if="engine.marks.length === 0" class="none">{{ t('mark-strip.no-marks-the-rod-finds') }}</p>
   <svg
     v-else
     class="strip"
     :viewBox="`0 0 ${W} 150`"
     role="img"
-    :aria-label="`Marks as they pass: ${lines.map(l => `${l.letter} ${words(l)}`).join(', ')}`"
+    :aria-label="t('mark-strip.marks-as-they-pass', { lines: lines.map(l => `${l.letter} ${words(l)}`).join(', ') })"
   >
     <path
       :d="sign < 0 ? 'M 30 10 H 4 l 7 -5 m -7 5 l 7 5' : `M ${W - 30} 10 H ${W - 4} l -7 -5 m 7 5 l -7 5`"
@@ -51,7 +56,7 @@ const words = (m: { beforeDeg: number; kind: keyof typeof KINDS }) =>
       font-size="14"
       style="fill: var(--ink2)"
     >
-      rim moves
+      {{ t('mark-strip.rim-moves') }}
     </text>
     <rect x="1" y="24" :width="W - 2" height="74" fill="var(--sunk)" stroke="var(--edge)" stroke-dasharray="5 3" />
     <g v-for="l in lines" :key="l.letter + l.angleDeg">
@@ -70,7 +75,7 @@ const words = (m: { beforeDeg: number; kind: keyof typeof KINDS }) =>
         {{ l.letter }}
       </text>
       <text :x="l.x" y="116" text-anchor="middle" font-size="14" :font-weight="l.kind === 'top' ? 700 : 500">
-        {{ l.nth }}: {{ l.kind === 'advance' ? 'advance' : l.letter }}
+        {{ l.nth }}: {{ l.kind === 'advance' ? KINDS.advance : l.letter }}
       </text>
       <text :x="l.x" y="133" text-anchor="middle" font-size="13.5" style="fill: var(--ink2)">{{ words(l) }}</text>
     </g>

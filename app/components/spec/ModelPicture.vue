@@ -1,10 +1,11 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import type { Engine } from '~~/core/engine'
-import { rodLengthMm, runsWords } from '~~/core/engine'
+import { rodLengthMm } from '~~/core/engine'
 import { placeWords } from '~~/core/job'
 import { derivedFacts } from '~~/core/spec-book'
 import CycleWheel from '../engine/CycleWheel.vue'
+import { named, tell, t } from '../../words'
 
 /** The engine drawn from its data, at rest at its first stop; what is assumed is in brackets and said so. */
 const props = defineProps<{ engine: Engine }>()
@@ -17,14 +18,14 @@ const cylinderOf = computed(
     props.engine.cylinders[0]!.id,
 )
 const valves = (ids: string[]) => {
-  const names = ids.map(id => props.engine.valves.find(v => v.id === id)!.name.toLowerCase())
-  return ids.length === props.engine.valves.length ? 'all valves' : names.join(', ')
+  const names = ids.map(id => named(props.engine.valves.find(v => v.id === id)!.name).toLowerCase())
+  return ids.length === props.engine.valves.length ? t('model-picture.all-valves') : names.join(', ')
 }
 const corner = computed(() => {
   const { boreMm, strokeMm, rodMm } = props.engine
   return [
-    boreMm === null ? `Stroke ${strokeMm} mm` : `Bore ${boreMm}, stroke ${strokeMm}`,
-    rodMm === null ? null : `rod ${rodMm} mm`,
+    boreMm === null ? t('model-picture.stroke-mm', { strokeMm }) : t('model-picture.bore-stroke', { boreMm, strokeMm }),
+    rodMm === null ? null : t('model-picture.rod-mm-2', { rodMm }),
   ].filter(Boolean)
 })
 </script>
@@ -32,28 +33,47 @@ const corner = computed(() => {
 <template>
   <div class="picture">
     <div v-for="(s, i) in facts.stops.slice(0, 2)" :key="s.stop.crankDeg" :class="['stop', i ? 'lower' : 'upper']">
-      <h2>Stop {{ i + 1 }} at {{ Math.round(s.stop.crankDeg) }}°</h2>
+      <h2>{{ t('model-picture.stop-at', { nth: i + 1, crankDeg: Math.round(s.stop.crankDeg) }) }}</h2>
       <p>
-        {{ placeWords(engine, s.stop.place) }}: {{ valves(s.stop.valves.map(v => v.valveId)) }}<br />{{
-          Math.floor(s.leastSpareDeg)
-        }}° to spare<template v-if="s.dropMm !== null">, piston {{ s.dropMm.toFixed(1) }} mm down</template>
+        {{ tell(placeWords(engine, s.stop.place)) }}: {{ valves(s.stop.valves.map(v => v.valveId)) }}<br />{{
+          t('model-picture.to-spare', { leastSpareDeg: Math.floor(s.leastSpareDeg) })
+        }}<template v-if="s.dropMm !== null">{{
+          t('model-picture.piston-mm-down', { dropMm: s.dropMm.toFixed(1) })
+        }}</template>
       </p>
     </div>
     <div class="data upper">
       <p v-for="c in corner" :key="c!">{{ c }}</p>
       <p v-if="engine.rodMm === null">
-        <span class="assumed">(rod {{ Math.round(rodLengthMm(engine)) }} mm)</span> <i>assumed</i>
+        <span class="assumed">{{ t('model-picture.rod-mm', { engine: Math.round(rodLengthMm(engine)) }) }}</span>
+        <i>{{ t('common.assumed') }}</i>
       </p>
     </div>
     <div class="data lower">
       <p v-if="engine.cam">
-        Cam {{ engine.cam.intakeOpensBeforeTdcDeg }}/{{ engine.cam.intakeClosesAfterBdcDeg }}/{{
-          engine.cam.exhaustOpensBeforeBdcDeg
-        }}/{{ engine.cam.exhaustClosesAfterTdcDeg }}
+        {{
+          t('model-picture.cam', {
+            intakeOpensBeforeTdcDeg: engine.cam.intakeOpensBeforeTdcDeg,
+            intakeClosesAfterBdcDeg: engine.cam.intakeClosesAfterBdcDeg,
+            exhaustOpensBeforeBdcDeg: engine.cam.exhaustOpensBeforeBdcDeg,
+            exhaustClosesAfterTdcDeg: engine.cam.exhaustClosesAfterTdcDeg,
+          })
+        }}
       </p>
-      <p v-else><span class="assumed">(cam timing)</span> <i>assumed</i></p>
-      <p v-if="engine.decompressor.kind === 'unknown'"><span class="assumed">(decompressor)</span> <i>not known</i></p>
-      <p>Turns {{ runsWords(engine) }}, seen from {{ engine.turning.seenFrom }}</p>
+      <p v-else>
+        <span class="assumed">{{ t('model-picture.cam-timing') }}</span> <i>{{ t('common.assumed') }}</i>
+      </p>
+      <p v-if="engine.decompressor.kind === 'unknown'">
+        <span class="assumed">{{ t('model-picture.decompressor') }}</span> <i>{{ t('common.not-known') }}</i>
+      </p>
+      <p>
+        {{
+          t('model-picture.turns-seen-from', {
+            clockwise: engine.turning.direction === 'clockwise',
+            seenFrom: engine.turning.seenFrom,
+          })
+        }}
+      </p>
     </div>
     <div class="wheel-of">
       <CycleWheel
@@ -68,9 +88,11 @@ const corner = computed(() => {
         at-rest
       />
     </div>
-    <p v-if="facts.stops.length > 2" class="more">{{ facts.stops.length }} stops in all.</p>
+    <p v-if="facts.stops.length > 2" class="more">
+      {{ t('model-picture.stops-in-all', { count: facts.stops.length }) }}
+    </p>
     <p v-if="facts.unserved.length" class="more">
-      <b>No stop serves {{ valves(facts.unserved) }}.</b>
+      <b>{{ t('model-picture.no-stop-serves', { unserved: valves(facts.unserved) }) }}</b>
     </p>
   </div>
 </template>

@@ -1,7 +1,9 @@
 <script setup lang="ts">
-import { LOCALE } from '~~/core/units'
+import { LOCALE } from '../../language'
 import { computed } from 'vue'
 import type { RevisionRow } from '~~/shared/spec-book'
+import { REVISION_STATES, revisionState } from './revision-words'
+import { t } from '../../words'
 
 /**
  * The revisions of a model on a rule of years; the one in force fills it from its day on. Any may be chosen to read.
@@ -32,20 +34,15 @@ const day = (iso: string) =>
     new Date(iso),
   )
 const inForce = computed(() => props.revisions.find(r => r.id === props.inForceId))
-const state = (r: RevisionRow) =>
-  r.id === props.inForceId && r.approvedAt
-    ? 'in force'
-    : r.sentBackAt
-      ? 'sent back'
-      : r.approvedAt
-        ? 'superseded'
-        : 'draft'
+const state = (r: RevisionRow) => revisionState(r, props.inForceId)
 const isAssumed = computed(() => inForce.value?.approvedAt === null)
 </script>
 
 <template>
-  <section class="revisions" aria-label="Revisions">
-    <p class="head"><b>Revisions</b> a job keeps the one it started with</p>
+  <section class="revisions" :aria-label="t('revision-rule.revisions')">
+    <p class="head">
+      <b>{{ t('revision-rule.revisions') }}</b> {{ t('revision-rule.a-job-keeps-the-one') }}
+    </p>
     <div class="years" aria-hidden="true">
       <span v-if="inForce && !isAssumed" class="force" :style="{ left: left(at(inForce)), right: 0 }" />
       <span v-for="y in years" :key="y" class="year" :style="{ left: left(Date.UTC(y, 0, 1)) }">{{ y }}</span>
@@ -56,7 +53,9 @@ const isAssumed = computed(() => inForce.value?.approvedAt === null)
         :class="{ on: r.id === inForceId }"
         :style="{ left: left(at(r)) }"
       />
-      <span class="today" :style="{ left: left(Date.parse(now)) }"><i>Today</i></span>
+      <span class="today" :style="{ left: left(Date.parse(now)) }"
+        ><i>{{ t('common.today') }}</i></span
+      >
     </div>
     <ol>
       <li v-for="r in revisions" :key="r.id">
@@ -70,14 +69,18 @@ const isAssumed = computed(() => inForce.value?.approvedAt === null)
         >
           <b
             ><span v-if="state(r) === 'in force'" class="tick" aria-hidden="true">✓</span
-            >{{ r.approvedAt ? 'Revision' : 'Draft' }} {{ r.revision }}, {{ state(r) }}</b
+            >{{ r.approvedAt ? t('common.revision') : t('common.draft') }} {{ r.revision }},
+            {{ REVISION_STATES[state(r)] }}</b
           >
           <span>{{ r.source }}, {{ r.sourceDate }}</span
           ><span>{{ changes[r.id] || r.reason }}</span
           ><span
             >{{ day(r.createdAt) }}, {{ r.author
-            }}{{ r.approvedBy && r.approvedBy !== r.author ? `, approved by ${r.approvedBy}` : '' }}.
-            {{ r.jobs === 1 ? '1 job' : `${r.jobs} jobs` }}</span
+            }}{{
+              r.approvedBy && r.approvedBy !== r.author
+                ? t('revision-rule.approved-by', { approvedBy: r.approvedBy })
+                : ''
+            }}. {{ t('revision-rule.jobs', { jobs: r.jobs }) }}</span
           >
         </button>
       </li>

@@ -2,13 +2,14 @@
 import { NuxtLink } from '#components'
 import { computed, ref } from 'vue'
 import { spanOf, targetOf } from '~~/core/feeler'
-import { compareSpecs } from '~~/core/spec-book'
 import type { ModelRow, RevisionRow } from '~~/shared/spec-book'
 import ClearanceRule from '../bench/ClearanceRule.vue'
+import { toldComparison } from './spec-lines'
 import { revisionTitle, revisionWhen } from './revision-words'
+import { t } from '../../words'
 
 const props = defineProps<{ model: ModelRow; before: RevisionRow; after: RevisionRow; timeZone: string | undefined }>()
-const lines = computed(() => compareSpecs(props.before.engine, props.after.engine))
+const lines = computed(() => toldComparison(props.before.engine, props.after.engine))
 const allShown = ref(false)
 const shown = computed(() => lines.value.filter(l => allShown.value || l.change !== 'same' || l.before.clearance))
 const same = computed(() => lines.value.filter(l => l.change === 'same' && !l.before.clearance))
@@ -23,7 +24,12 @@ const topMm = computed(() =>
     ),
   ),
 )
-const FLAGS = { same: '= same', changed: '≠ Changed', added: '+ Added', removed: '− Removed' }
+const FLAGS = {
+  same: t('side-by-side.same'),
+  changed: t('side-by-side.changed'),
+  added: t('side-by-side.added'),
+  removed: t('side-by-side.removed'),
+}
 </script>
 
 <template>
@@ -62,7 +68,7 @@ const FLAGS = { same: '= same', changed: '≠ Changed', added: '+ Added', remove
         <p v-if="l.before.value">
           <b>{{ l.before.value }}</b> <small>{{ l.before.more }}</small>
         </p>
-        <p v-else class="none">none given</p>
+        <p v-else class="none">{{ t('side-by-side.none-given') }}</p>
       </div>
       <div class="flag">
         <span :class="l.change">{{ FLAGS[l.change] }}</span>
@@ -79,20 +85,22 @@ const FLAGS = { same: '= same', changed: '≠ Changed', added: '+ Added', remove
           :ghost="spanOf(l.before.clearance!)"
         />
         <p v-if="l.change === 'removed'" class="none">
-          <s>{{ l.before.value }}</s> not in this source
+          <s>{{ l.before.value }}</s> {{ t('side-by-side.not-in-this-source') }}
         </p>
         <p v-else>
           <b>{{ l.after.value }}</b> <small>{{ l.after.more }}</small>
         </p>
         <p v-if="l.note" class="note">
-          {{ l.note }}{{ l.after.clearance ? `. Dashed: ${revisionTitle(before).toLowerCase()}` : '' }}
+          {{ l.note }}{{ l.after.clearance ? t('side-by-side.dashed', { revision: revisionTitle(before) }) : '' }}
         </p>
       </div>
     </div>
     <p v-if="same.length" class="folded">
-      <b>= {{ same.length }} more the same</b><span>{{ same.map(l => l.name.toLowerCase()).join(', ') }}</span
+      <b>{{ t('side-by-side.more-the-same', { count: same.length }) }}</b><span>{{
+        same.map(l => l.name.toLowerCase()).join(', ')
+      }}</span
       ><button type="button" class="link" @click="allShown = !allShown">
-        {{ allShown ? 'Hide them' : 'Show them' }}
+        {{ allShown ? t('side-by-side.hide-them') : t('side-by-side.show-them') }}
       </button>
     </p>
   </div>

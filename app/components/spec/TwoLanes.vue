@@ -2,6 +2,7 @@
 import { computed } from 'vue'
 import type { Clearance } from '~~/core/engine'
 import { spanOf } from '~~/core/feeler'
+import { t } from '../../words'
 
 /**
  * Two printed readings of one figure on a short rule: solid the one that is used, dashed the one that was set aside.
@@ -21,7 +22,7 @@ const lanes = computed(() =>
     x: x(e.minMm),
     width: Math.max(3, x(e.maxMm) - x(e.minMm)),
     y: i ? 42 : 21,
-    words: i ? `${props.aside.unit}, set aside` : `${props.used.unit}, used`,
+    words: i ? t('two-lanes.set-aside', { unit: props.aside.unit }) : t('two-lanes.used', { unit: props.used.unit }),
     left: x(e.minMm) > 120,
   })),
 )
@@ -32,19 +33,21 @@ const lanes = computed(() =>
     class="lanes"
     :viewBox="`0 0 ${W} 66`"
     role="img"
-    :aria-label="`Used ${used.text} ${used.unit}; set aside ${aside.text} ${aside.unit}`"
+    :aria-label="
+      t('two-lanes.used-set-aside', { used: `${used.text} ${used.unit}`, aside: `${aside.text} ${aside.unit}` })
+    "
   >
     <text
-      v-for="(t, i) in ticks.filter((_, n) => n % every === 0)"
+      v-for="(tick, i) in ticks.filter((_, n) => n % every === 0)"
       :key="i"
-      :x="x(t)"
+      :x="x(tick)"
       y="12"
-      :text-anchor="i === 0 ? 'start' : x(t) > W - 16 ? 'end' : 'middle'"
-      :dx="i === 0 ? -6 : x(t) > W - 16 ? 6 : 0"
+      :text-anchor="i === 0 ? 'start' : x(tick) > W - 16 ? 'end' : 'middle'"
+      :dx="i === 0 ? -6 : x(tick) > W - 16 ? 6 : 0"
       font-size="13"
       font-weight="600"
     >
-      {{ t.toFixed(2) }}{{ i === 0 ? ' mm' : '' }}
+      {{ tick.toFixed(2) }}{{ i === 0 ? ' mm' : '' }}
     </text>
     <rect x=".75" y="17" :width="W - 1.5" height="46" fill="var(--white)" stroke="var(--ink)" stroke-width="1.5" />
     <path :d="ticks.map(t => `M ${x(t).toFixed(1)} 17 v 4`).join(' ')" stroke="var(--ink)" />

@@ -1,23 +1,25 @@
 <script setup lang="ts">
-import { LOCALE } from '~~/core/units'
+import { LOCALE } from '../../language'
 import { navigateTo, useHead, useRoute } from '#imports'
 import { NuxtLink } from '#components'
 import Button from 'primevue/button'
 import { computed, onMounted, reactive, ref, watch } from 'vue'
 import type { CustomerSummary } from '~~/shared/machines'
+import { LANGUAGES, type Language } from '~~/shared/languages'
 import type { CustomerRow } from '~~/shared/responses'
 import ChoiceField from '../../components/forms/ChoiceField.vue'
 import { ownerWords } from '../../components/forms/owner-words'
 import TextField from '../../components/forms/TextField.vue'
 import { useForm } from '../../composables/useForm'
 import { api } from '../../utils/api'
+import { t } from '../../words'
 
 /** An owner: how to reach them, their machines, and a year of what was done. */
 const id = Number(useRoute().params.id)
 const form = useForm()
 const other = useForm()
 const all = ref<CustomerRow[]>([])
-const given = reactive({ name: '', contact: '', email: '' })
+const given = reactive({ name: '', contact: '', email: '', language: null as Language | null })
 const summary = ref<CustomerSummary | null>(null)
 const thisYear = new Date().getFullYear()
 const year = ref<number | null>(thisYear)
@@ -32,15 +34,17 @@ onMounted(async () => {
   await loadYear()
   all.value = (await form.send(() => api('GET /api/customers'))) ?? []
   const own = all.value.find(c => c.id === id)
-  if (own) Object.assign(given, { name: own.name, contact: own.contact, email: own.email })
+  if (own) Object.assign(given, { name: own.name, contact: own.contact, email: own.email, language: own.language })
 })
 watch(year, loadYear)
-useHead({ title: () => `${summary.value?.customer.name ?? 'Owner'}, Wembric` })
+useHead({
+  title: () => t('page-customers-id.wembric', { name: summary.value?.customer.name ?? t('common.owner') }),
+})
 const day = (iso: string) =>
   new Date(iso).toLocaleDateString(LOCALE, { day: 'numeric', month: 'short', timeZone: 'UTC' })
 const pdf = computed(() => `/api/customers/${id}/summary.pdf?year=${year.value}&paper=${paper.value}`)
 async function keep(): Promise<void> {
-  kept.value = (await other.send(() => api('PUT /api/customers/:id', { id, body: given }))) ? 'Saved.' : ''
+  kept.value = (await other.send(() => api('PUT /api/customers/:id', { id, body: given }))) ? t('common.saved') : ''
   if (kept.value) await loadYear()
 }
 async function merge(): Promise<void> {
@@ -54,26 +58,26 @@ async function remove(): Promise<void> {
 
 <template>
   <main class="form customer">
-    <h1>{{ summary?.customer.name ?? 'Owner' }}</h1>
+    <h1>{{ summary?.customer.name ?? t('common.owner') }}</h1>
     <p v-if="form.failed.value" class="wrong" role="alert">{{ form.failed.value }}</p>
     <template v-if="summary">
       <section class="year">
-        <h2>Machines, and what was done in {{ summary.year }}</h2>
+        <h2>{{ t('page-customers-id.machines-and-what-was-done', { year: summary.year }) }}</h2>
         <div class="bar">
           <ChoiceField
             v-model="year"
-            label="Year"
+            :label="t('page-customers-id.year')"
             :options="Array.from({ length: 6 }, (_, i) => ({ value: thisYear - i, label: String(thisYear - i) }))"
           /><ChoiceField
             v-model="paper"
-            label="Paper"
+            :label="t('page-customers-id.paper')"
             :options="[
               { value: 'A4', label: 'A4' },
-              { value: 'Letter', label: 'Letter' },
+              { value: 'Letter', label: t('common.letter') },
             ]"
-          /><a class="quiet" :href="pdf" download>Summary as PDF</a>
+          /><a class="quiet" :href="pdf" download>{{ t('page-customers-id.summary-as-pdf') }}</a>
         </div>
-        <p v-if="summary.machines.length === 0" class="lead">No machine is on record.</p>
+        <p v-if="summary.machines.length === 0" class="lead">{{ t('page-customers-id.no-machine-is-on-record') }}</p>
         <article v-for="m in summary.machines" :key="m.id">
           <h3>
             <NuxtLink :to="`/machines/${m.id}`">{{ m.name }}</NuxtLink><small>{{ m.tag }}, {{ m.model }}</small>
@@ -82,7 +86,9 @@ async function remove(): Promise<void> {
             <tbody>
               <tr v-for="v in m.visits" :key="`v${v.day}${v.number}`">
                 <td class="figures">{{ day(v.day) }}</td>
-                <td>{{ v.number === null ? 'from paper' : `job ${v.number}` }}</td>
+                <td>
+                  {{ v.number === null ? t('common.from-paper') : t('page-customers-id.job', { number: v.number }) }}
+                </td>
                 <td class="figures">{{ v.meter }}</td>
                 <td>{{ v.words }}</td>
               </tr>
@@ -94,41 +100,51 @@ async function remove(): Promise<void> {
               </tr>
             </tbody>
           </table>
-          <p v-else class="note">Not here in {{ summary.year }}.</p>
-          <p class="next">Next due {{ m.due }}. {{ m.why }}</p>
+          <p v-else class="note">{{ t('page-customers-id.not-here-in', { year: summary.year }) }}</p>
+          <p class="next">{{ t('page-customers-id.next-due', { due: m.due, why: m.why }) }}</p>
         </article>
       </section>
       <section>
-        <h2>How to reach them</h2>
+        <h2>{{ t('page-customers-id.how-to-reach-them') }}</h2>
         <form class="fields" @submit.prevent="keep">
           <div class="grid">
-            <TextField v-model="given.name" label="Name" :wrong="other.wrong('name')" /><TextField
+            <TextField v-model="given.name" :label="t('common.name')" :wrong="other.wrong('name')" /><TextField
               v-model="given.contact"
-              label="Telephone, address"
+              :label="t('page-customers-id.telephone-address')"
               :wrong="other.wrong('contact')"
-            /><TextField v-model="given.email" label="E-mail" :wrong="other.wrong('email')" />
+            /><TextField v-model="given.email" :label="t('common.e-mail')" :wrong="other.wrong('email')" /><ChoiceField
+              v-model="given.language"
+              :label="t('page-customers-id.language')"
+              :options="[
+                { value: null, label: t('page-customers-id.as-the-shop') },
+                ...Object.entries(LANGUAGES).map(([value, label]) => ({ value: value as Language, label })),
+              ]"
+              :wrong="other.wrong('language')"
+            />
           </div>
           <div class="actions">
-            <Button type="submit" label="Keep" :loading="other.busy.value" />
+            <Button type="submit" :label="t('common.keep')" :loading="other.busy.value" />
             <p v-if="kept" class="note" role="status">{{ kept }}</p>
           </div>
         </form>
         <div class="grid more">
           <ChoiceField
             v-model="intoId"
-            label="On record twice? The one that stays"
+            :label="t('page-customers-id.on-record-twice-the-one')"
             :options="all.filter(c => c.id !== id).map(c => ({ value: c.id, label: ownerWords(c) }))"
             filter
           />
           <div class="actions">
-            <button type="button" class="quiet" :disabled="!intoId" @click="merge">Merge</button
-            ><button type="button" class="quiet" @click="remove">Remove owner</button>
+            <button type="button" class="quiet" :disabled="!intoId" @click="merge">
+              {{ t('page-customers-id.merge') }}</button><button type="button" class="quiet" @click="remove">
+              {{ t('page-customers-id.remove-owner') }}
+            </button>
           </div>
         </div>
         <p v-if="other.failed.value" class="wrong" role="alert">{{ other.failed.value }}</p>
       </section>
     </template>
-    <p v-else-if="!form.failed.value" role="status">Looking …</p>
+    <p v-else-if="!form.failed.value" role="status">{{ t('common.looking') }}</p>
   </main>
 </template>
 

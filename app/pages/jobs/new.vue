@@ -14,10 +14,11 @@ import TextField from '../../components/forms/TextField.vue'
 import { useForm } from '../../composables/useForm'
 import { useMachineSearch } from '../../composables/useMachineSearch'
 import { useSessionStore } from '../../stores/session'
-import { meterOf } from '../../components/machine/meter-field'
+import { meterEither, meterOf } from '../../components/machine/meter-field'
 import { api } from '../../utils/api'
+import { t } from '../../words'
 
-useHead({ title: 'New job, Wembric' })
+useHead({ title: t('page-jobs-new.new-job-wembric') })
 const session = useSessionStore()
 const form = useForm()
 const loading = useForm()
@@ -52,7 +53,7 @@ const setOptions = computed(() => sets.value.map(s => ({ value: s.id, label: s.n
 
 async function open(): Promise<void> {
   const meter = meterOf(job.meter)
-  meterWrong.value = meter === undefined ? 'Type the meter as a number like 1204.5, or leave it empty.' : ''
+  meterWrong.value = meter === undefined ? t('page-jobs-new.type-the-meter-as-a') : ''
   if (meter === undefined || !machine.value) return
   const made = await form.send(() => api('POST /api/jobs', { body: { ...job, meter, machineId: machine.value!.id } }))
   if (made) await navigateTo(`/jobs/${made.id}`)
@@ -71,83 +72,97 @@ function added(row: MachineRow): void {
 
 <template>
   <main class="form">
-    <h1>New job</h1>
+    <h1>{{ t('common.new-job') }}</h1>
     <template v-if="!machine && !adding">
       <div class="field">
-        <label for="find">Scan a tag, or type machine, owner or model</label
-        ><InputText id="find" v-model="text" autofocus placeholder="M-0101, Hedgerow …" />
+        <label for="find">{{ t('page-jobs-new.scan-a-tag-or-type') }}</label><InputText
+          id="find"
+          v-model="text"
+          autofocus
+          :placeholder="t('page-jobs-new.m-0101-hedgerow')"
+        />
       </div>
-      <ul class="found" aria-label="Machines">
+      <!-- above what is found: a list that comes in late moves no button from under a finger -->
+      <div class="actions">
+        <button type="button" class="quiet" @click="adding = true">
+          {{ t('common.add-a-machine') }}</button><NuxtLink class="quiet" to="/">{{
+          t('page-jobs-new.back-to-the-bay')
+        }}</NuxtLink>
+      </div>
+      <ul class="found" :aria-label="t('common.machines')">
         <li v-for="m in found" :key="m.id">
           <button type="button" class="key" :data-machine="m.tag" @click="choose(m)">
             <span
               ><b>{{ m.name }}</b
               ><small
-                >{{ m.tag }} · {{ m.model }} · {{ m.owner }}{{ m.openJobId ? ' · has an open job' : '' }}</small
+                >{{ m.tag }} · {{ m.model }} · {{ m.owner }}{{ m.openJobId ? t('page-jobs-new.open') : '' }}</small
               ></span
             >
           </button>
         </li>
       </ul>
       <p v-if="found?.length === 0" class="lead">
-        {{ text ? 'No machine like that in this shop. Add it.' : 'This shop has no machines yet. Add the first.' }}
+        {{ text ? t('page-jobs-new.no-machine-like-that-in') : t('page-jobs-new.this-shop-has-no-machines') }}
       </p>
       <p v-if="failed || loading.failed.value" class="wrong" role="alert">{{ failed || loading.failed.value }}</p>
-      <div class="actions">
-        <button type="button" class="quiet" @click="adding = true">Add a machine</button
-        ><NuxtLink class="quiet" to="/">Back to the Bay</NuxtLink>
-      </div>
     </template>
     <MachineForm v-else-if="adding" @added="added" @back="adding = false" />
     <form v-else-if="machine" class="open" @submit.prevent="open">
       <p class="said">
-        <b class="figures">{{ machine.name }}</b>, {{ machine.model }}, {{ machine.owner }}. Spec revision
-        {{ machine.revision ?? 'none' }}<b v-if="machine.status === 'draft'"> (draft)</b>; you confirm it at the bench.
+        <b class="figures">{{ machine.name }}</b>{{
+          t('page-jobs-new.spec-revision', {
+            model: machine.model,
+            owner: machine.owner,
+            revision: machine.revision ?? 'none',
+          })
+        }}<b v-if="machine.status === 'draft'"> {{ t('page-jobs-new.draft') }}</b
+        >{{ t('page-jobs-new.you-confirm-it-at-the') }}
       </p>
       <p v-if="machine.openJobId" class="said">
-        This machine has an open job. <NuxtLink :to="`/jobs/${machine.openJobId}`">Open that one</NuxtLink>.
+        {{ t('page-jobs-new.this-machine-has-an-open') }}
+        <NuxtLink :to="`/jobs/${machine.openJobId}`">{{ t('page-jobs-new.open-that-one') }}</NuxtLink>.
       </p>
       <div class="grid">
         <TextField
           v-model="job.meter"
-          :label="`Meter, ${machine.meterUnit}`"
+          :label="t('page-jobs-new.meter', { meterUnit: machine.meterUnit })"
           inputmode="decimal"
           :note="
             machine.lastMeter === null
-              ? 'No reading yet. Leave it empty if you didn’t read it.'
-              : `Last time ${formatMeter(machine.lastMeter, machine.meterUnit)}.`
+              ? t('page-jobs-new.no-reading-yet-leave-it')
+              : t('page-jobs-new.last-time', { lastMeter: formatMeter(machine.lastMeter, machine.meterUnit) })
           "
-          :wrong="meterWrong || form.wrong('meter')"
+          :wrong="meterEither(job.meter) || meterWrong || form.wrong('meter')"
         />
         <ChoiceField
           v-model="job.bladeSetId"
-          label="Blade set"
+          :label="t('page-jobs-new.blade-set')"
           :options="setOptions"
           :wrong="form.wrong('bladeSetId')"
-          :note="sets.length ? undefined : 'None on the shelf yet: a lead adds one under Shelf.'"
+          :note="sets.length ? undefined : t('page-jobs-new.none-on-the-shelf-yet')"
         />
         <TextField
           v-model="job.complaint"
           class="wide"
-          label="Complaint"
-          placeholder="hard to start, due, ticks …"
+          :label="t('common.complaint')"
+          :placeholder="t('page-jobs-new.hard-to-start-due-ticks')"
           :wrong="form.wrong('complaint')"
         />
         <TasksField v-model="job.tasks" class="wide" />
         <div v-if="form.refusal.value?.problem.code === 'meter-lower'" class="wide tick">
-          <Checkbox v-model="job.meterReplaced" input-id="replaced" binary /><label for="replaced"
-            >The meter was replaced</label
-          >
+          <Checkbox v-model="job.meterReplaced" input-id="replaced" binary /><label for="replaced">{{
+            t('page-jobs-new.the-meter-was-replaced')
+          }}</label>
         </div>
       </div>
       <p v-if="form.failed.value && !form.wrong('meter')" class="wrong" role="alert">{{ form.failed.value }}</p>
       <div class="actions">
-        <Button type="submit" label="Open the job" :loading="form.busy.value" /><button
+        <Button type="submit" :label="t('page-jobs-new.open-the-job')" :loading="form.busy.value" /><button
           type="button"
           class="quiet"
           @click="machine = null"
         >
-          A different machine
+          {{ t('page-jobs-new.a-different-machine') }}
         </button>
       </div>
     </form>

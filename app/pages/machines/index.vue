@@ -7,8 +7,9 @@ import type { MachineRow } from '~~/shared/responses'
 import MachineForm from '../../components/forms/MachineForm.vue'
 import TextField from '../../components/forms/TextField.vue'
 import { useMachineSearch } from '../../composables/useMachineSearch'
+import { t } from '../../words'
 
-useHead({ title: 'Machines, Wembric' })
+useHead({ title: t('page-machines.machines-wembric') })
 const adding = ref(false)
 const added = (row: MachineRow) => navigateTo(`/machines/${row.id}`)
 const { q: text, found: rows, failed, find } = useMachineSearch()
@@ -17,30 +18,33 @@ onMounted(find)
 
 <template>
   <main class="form">
-    <h1>Machines</h1>
+    <h1>{{ t('common.machines') }}</h1>
     <MachineForm v-if="adding" @added="added" @back="adding = false" />
     <template v-else>
       <div class="top">
         <TextField
           v-model="text"
-          label="Find by owner, plate, serial number, tag, name or model"
-          placeholder="Start typing"
-        /><button type="button" class="quiet" @click="adding = true">Add a machine</button>
+          :label="t('page-machines.find-by-owner-plate-serial')"
+          :placeholder="t('page-machines.start-typing')"
+        /><button type="button" class="quiet" @click="adding = true">{{ t('common.add-a-machine') }}</button>
       </div>
       <p v-if="failed" class="wrong" role="alert">{{ failed }}</p>
       <p v-if="rows?.length === 0" class="lead">
-        {{ text ? 'No machine like that in this shop.' : 'This shop has no machines yet.' }} A new one is added here, or
-        when its first job is opened.
+        {{
+          t('page-machines.a-new-one-is-added', {
+            text: text ? t('page-machines.no-machine-like-that-in') : t('page-machines.this-shop-has-no-machines'),
+          })
+        }}
       </p>
       <table v-else-if="rows" class="rows">
         <thead>
           <tr>
-            <th>Machine</th>
-            <th>Tag</th>
-            <th>Plate, number</th>
-            <th>Owner</th>
-            <th>Engine</th>
-            <th>Meter</th>
+            <th>{{ t('common.machine') }}</th>
+            <th>{{ t('common.tag') }}</th>
+            <th>{{ t('page-machines.plate-number') }}</th>
+            <th>{{ t('common.owner') }}</th>
+            <th>{{ t('common.engine') }}</th>
+            <th>{{ t('common.meter') }}</th>
           </tr>
         </thead>
         <tbody>
@@ -54,12 +58,14 @@ onMounted(find)
               <NuxtLink :to="`/customers/${m.customerId}`">{{ m.owner }}</NuxtLink>
             </td>
             <td>{{ m.model }}</td>
-            <td class="figures">{{ m.lastMeter === null ? 'not read' : formatMeter(m.lastMeter, m.meterUnit) }}</td>
+            <td class="figures">
+              {{ m.lastMeter === null ? t('common.not-read') : formatMeter(m.lastMeter, m.meterUnit) }}
+            </td>
           </tr>
         </tbody>
       </table>
-      <p v-if="rows && rows.length >= 50" class="note">The first 50 are shown: type to find others.</p>
-      <p v-else-if="!rows && !failed" role="status">Looking …</p>
+      <p v-if="rows && rows.length >= 50" class="note">{{ t('page-machines.the-first-50-are-shown') }}</p>
+      <p v-else-if="!rows && !failed" role="status">{{ t('common.looking') }}</p>
     </template>
   </main>
 </template>
@@ -81,5 +87,35 @@ td a {
   align-items: center;
   min-height: 32px;
   font: 600 18px/1.2 var(--figures);
+}
+/* A phone: a machine is a few lines instead of a row. */
+@media (max-width: 700px) {
+  .top {
+    flex-wrap: wrap;
+  }
+  .top > :first-child {
+    flex: 1 0 100%;
+  }
+  thead {
+    display: none;
+  }
+  tbody tr {
+    display: grid;
+    grid-template-columns: minmax(0, 1fr) auto;
+    gap: 2px 14px;
+    padding: 10px 0;
+    border-bottom: 1px solid var(--line);
+  }
+  td {
+    padding: 0;
+    border: 0;
+    overflow-wrap: anywhere;
+  }
+  td:nth-child(even) {
+    text-align: right;
+  }
+  td a {
+    min-height: 44px;
+  }
 }
 </style>

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { LOCALE } from '~~/core/units'
+import { LOCALE } from '../../language'
 import { navigateTo, useHead, useRoute } from '#imports'
 import { NuxtLink } from '#components'
 import InputText from 'primevue/inputtext'
@@ -7,8 +7,9 @@ import { computed, onMounted, ref, useTemplateRef, watch } from 'vue'
 import type { ModelHit } from '~~/shared/spec-book'
 import { useKeys } from '../../composables/useKeys'
 import { useModelSearch } from '../../composables/useModelSearch'
+import { t } from '../../words'
 
-useHead({ title: 'Spec book, Wembric' })
+useHead({ title: t('common.spec-book-wembric') })
 const query = useRoute().query
 // come from a machine, its own model stands first
 const { q, found, failed, find } = useModelSearch(20, typeof query.machine === 'string' ? query.machine : undefined)
@@ -55,25 +56,28 @@ useKeys({
 <template>
   <main class="form book">
     <div class="actions">
-      <h1>Spec book</h1>
+      <h1>{{ t('common.spec-book') }}</h1>
       <span class="count">{{
-        found ? `${found.total.toLocaleString(LOCALE)} ${found.total === 1 ? 'model' : 'models'}` : ''
+        found ? t('page-spec-book.models', { total: found.total, shown: found.total.toLocaleString(LOCALE) }) : ''
       }}</span>
       <div class="right">
-        <NuxtLink class="quiet" to="/spec-book/import">Import</NuxtLink
-        ><a class="quiet" :href="exported('csv')" download>CSV</a
-        ><a class="quiet" :href="exported('json')" download>JSON</a
-        ><NuxtLink class="quiet" to="/spec-book/new">Add a model <kbd>N</kbd></NuxtLink>
+        <NuxtLink class="quiet" to="/spec-book/import">{{ t('page-spec-book.import') }}</NuxtLink><a
+          class="quiet"
+          :href="exported('csv')"
+          download
+          >{{ t('page-spec-book.csv') }}</a
+        ><a class="quiet" :href="exported('json')" download>{{ t('common.json') }}</a
+        ><NuxtLink class="quiet" to="/spec-book/new">{{ t('common.add-a-model') }} <kbd>N</kbd></NuxtLink>
       </div>
     </div>
     <div class="find">
-      <label for="find">Find a model <kbd>/</kbd></label
+      <label for="find">{{ t('common.find-a-model') }} <kbd>/</kbd></label
       ><InputText
         id="find"
         ref="field"
         v-model="q"
         type="search"
-        placeholder="Maker, model, engine code, family, cm³ or year"
+        :placeholder="t('page-spec-book.maker-model-engine-code-family')"
         autocomplete="off"
         @keydown.down.prevent="move(1)"
         @keydown.up.prevent="move(-1)"
@@ -81,38 +85,44 @@ useKeys({
       />
     </div>
     <p v-if="failed" class="wrong" role="alert">
-      {{ failed }} <button type="button" class="link" @click="find">Try again</button>
+      {{ failed }} <button type="button" class="link" @click="find">{{ t('common.try-again') }}</button>
     </p>
-    <p v-else-if="!found" class="note" role="status">Opening the book …</p>
+    <p v-else-if="!found" class="note" role="status">{{ t('page-spec-book.opening-the-book') }}</p>
     <template v-else-if="rows.length === 0">
       <p v-if="found.total === 0" class="lead">
-        No models yet. Add one from a manual that you hold; the source and its date are kept with it.
+        {{ t('page-spec-book.no-models-yet-add-one') }}
       </p>
       <p v-else class="lead" role="status">
-        Nothing like “{{ q }}” in this book. Look at the plate again, or
-        <NuxtLink :to="`/spec-book/new?model=${encodeURIComponent(q)}`">add it from the manual</NuxtLink>.
+        {{ t('page-spec-book.nothing-like-in-this-book', { q }) }}
+        <NuxtLink :to="`/spec-book/new?model=${encodeURIComponent(q)}`">{{
+          t('page-spec-book.add-it-from-the-manual')
+        }}</NuxtLink>.
       </p>
     </template>
     <template v-else>
       <p class="note" role="status">
         {{
           found.recent
-            ? 'Last used here first'
+            ? t('page-spec-book.last-used-here-first')
             : q
-              ? `${rows.length} that fit${rows.length === 20 ? ' best' : ''}`
+              ? t('page-spec-book.that-fit', { count: rows.length, best: rows.length === 20 })
               : ''
-        }}<template v-if="picked.length"> · {{ picked.length }} chosen: CSV and JSON hold these alone</template>
+        }}<template v-if="picked.length">
+          {{ t('page-spec-book.chosen-csv-and-json-hold', { count: picked.length }) }}</template
+        >
       </p>
       <table class="rows">
         <thead>
           <tr>
-            <th><span class="hidden-words">Choose</span></th>
-            <th>Model</th>
-            <th>Intake</th>
-            <th>Exhaust</th>
+            <th>
+              <span class="hidden-words">{{ t('page-spec-book.choose') }}</span>
+            </th>
+            <th>{{ t('common.model') }}</th>
+            <th>{{ t('common.intake') }}</th>
+            <th>{{ t('common.exhaust') }}</th>
             <th>thou</th>
-            <th>Source</th>
-            <th>Revision</th>
+            <th>{{ t('common.source') }}</th>
+            <th>{{ t('common.revision') }}</th>
           </tr>
         </thead>
         <tbody>
@@ -121,7 +131,7 @@ useKeys({
               <input
                 type="checkbox"
                 :checked="picked.includes(m.id)"
-                :aria-label="`Choose ${m.maker} ${m.model}`"
+                :aria-label="t('page-spec-book.choose-2', { maker: m.maker, model: m.model })"
                 @change="pick(m.id)"
               />
             </td>
@@ -137,10 +147,12 @@ useKeys({
             </td>
             <td class="whole">
               <span v-if="m.status === 'approved'" class="ok">✓ {{ m.revision }}</span
-              ><span v-else class="draft">{{ m.revision }}, draft</span><br v-if="m.waiting" /><small
-                v-if="m.waiting"
-                >{{ m.waiting === 1 ? 'a draft waits' : `${m.waiting} drafts wait` }}</small
-              >
+              ><span v-else class="draft">{{ t('page-spec-book.draft', { revision: m.revision }) }}</span
+              ><br v-if="m.waiting" /><small v-if="m.waiting">{{
+                m.waiting === 1
+                  ? t('page-spec-book.a-draft-waits')
+                  : t('page-spec-book.drafts-wait', { waiting: m.waiting })
+              }}</small>
             </td>
           </tr>
         </tbody>
@@ -225,7 +237,33 @@ tbody tr:hover {
   border-radius: 4px;
   padding: 2px 6px;
 }
+/* A phone: a model is a few lines instead of a row. */
 @media (max-width: 700px) {
+  thead {
+    display: none;
+  }
+  tbody tr {
+    display: grid;
+    grid-template-columns: 44px minmax(0, 1fr) auto;
+    gap: 2px 12px;
+    padding: 10px 0;
+    border-bottom: 1px solid var(--line);
+  }
+  td {
+    padding: 0;
+    border: 0;
+    grid-column: 2;
+  }
+  td.pick-cell {
+    grid-row: 1 / span 4;
+    grid-column: 1;
+  }
+  td:nth-child(4),
+  td:nth-child(7) {
+    grid-column: 3;
+    text-align: right;
+  }
+
   .source,
   th:nth-child(5),
   td:nth-child(5),

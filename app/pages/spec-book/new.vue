@@ -11,8 +11,9 @@ import { useForm } from '../../composables/useForm'
 import { useModelForm } from '../../composables/useModelForm'
 import { useSessionStore } from '../../stores/session'
 import { api } from '../../utils/api'
+import { t } from '../../words'
 
-useHead({ title: 'Add a model, Wembric' })
+useHead({ title: t('page-spec-book-new.add-a-model-wembric') })
 const session = useSessionStore()
 const form = useForm()
 const given = useModelForm()
@@ -47,29 +48,31 @@ async function submit(): Promise<void> {
 <template>
   <main>
     <form class="form" novalidate @submit.prevent="submit">
-      <h1>Add a model and its spec</h1>
+      <h1>{{ t('page-spec-book-new.add-a-model-and-its') }}</h1>
       <p class="lead">
-        What you leave empty is assumed, or not on record, and is marked that way at the bench. From a file:
-        <NuxtLink to="/spec-book/import">import</NuxtLink>.
-        {{
-          onlyLead
-            ? 'As the shop’s only lead you may approve it yourself, with a reason.'
-            : 'It is a draft until a lead who did not write it approves it; a job can use it with a reason.'
-        }}
+        {{ t('page-spec-book-new.what-you-leave-empty-is') }}
+        <NuxtLink to="/spec-book/import">{{ t('page-spec-book-new.import') }}</NuxtLink>.
+        {{ onlyLead ? t('page-spec-book-new.as-the-shops-only-lead') : t('page-spec-book-new.it-is-a-draft-until') }}
       </p>
       <IdentityFields v-model="model" :wrong="form.wrong" />
-      <SpecFields v-model:spec="spec" v-model:firing="firing" :wrong="wrong" :odd="f => given.doubtAt(f)?.says" />
+      <SpecFields v-model:spec="spec" v-model:firing="firing" :wrong="wrong" :odd="f => given.doubtAt(f)" />
       <div v-if="onlyLead" class="grid">
-        <TextField v-model="approveBecause" label="Why you approve your own entry" note="Empty: it stays a draft." />
+        <TextField
+          v-model="approveBecause"
+          :label="t('common.why-you-approve-your-own-entry')"
+          :note="t('page-spec-book-new.empty-it-stays-a-draft')"
+        />
       </div>
       <DoubtList v-model="answered" :doubts="doubts" />
       <p v-if="Object.keys(wrong).length" class="wrong" role="alert">
-        Look at the fields that are marked: {{ Object.values(wrong)[0] }}
+        {{ t('page-spec-book-new.look-at-the-fields-that', { wrong: Object.values(wrong)[0] ?? '' }) }}
       </p>
       <p v-else-if="form.failed.value" class="wrong" role="alert">{{ form.failed.value }}</p>
       <div class="actions">
-        <Button type="submit" label="Add it" :loading="form.busy.value" /><NuxtLink class="quiet" to="/spec-book"
-          >Back</NuxtLink
+        <Button type="submit" :label="t('common.add-it')" :loading="form.busy.value" /><NuxtLink
+          class="quiet"
+          to="/spec-book"
+          >{{ t('common.back') }}</NuxtLink
         >
       </div>
     </form>

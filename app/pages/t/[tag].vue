@@ -4,9 +4,10 @@ import { NuxtLink } from '#components'
 import { onMounted } from 'vue'
 import { useForm } from '../../composables/useForm'
 import { api } from '../../utils/api'
+import { t } from '../../words'
 
 /** Where a tag's code leads: on to its machine. */
-useHead({ title: 'Tag, Wembric' })
+useHead({ title: t('common.tag-wembric') })
 const tag = String(useRoute().params.tag)
 const form = useForm()
 onMounted(async () => {
@@ -17,9 +18,11 @@ onMounted(async () => {
 
 <template>
   <main class="form">
-    <h1>Tag {{ tag }}</h1>
+    <h1>{{ t('page-t-tag.tag', { tag }) }}</h1>
     <p v-if="form.failed.value" class="wrong" role="alert">{{ form.failed.value }}</p>
-    <p v-else role="status">Looking for the machine …</p>
-    <p v-if="form.failed.value" class="actions"><NuxtLink class="quiet" to="/machines">All machines</NuxtLink></p>
+    <p v-else role="status">{{ t('page-t-tag.looking-for-the-machine') }}</p>
+    <p v-if="form.failed.value" class="actions">
+      <NuxtLink class="quiet" to="/machines">{{ t('page-t-tag.all-machines') }}</NuxtLink>
+    </p>
   </main>
 </template>

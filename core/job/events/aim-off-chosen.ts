@@ -1,18 +1,19 @@
-import { z } from 'zod'
+import { z } from '../../zod'
 import { snapMm } from '../../units'
 import { defineEvent } from './define'
+import { wrong } from '../../wrong'
 
 /** What locking does to the gap by the mechanic’s own word, mm, negative closes; null: by what is on record. */
 export const aimOffChosen = defineEvent({
   type: 'aim-off-chosen',
   payload: z.object({
     shiftMm: z
-      .number({ error: 'Give a figure such as 0.02 or 1 thou.' })
+      .number({ error: wrong('wrong.give-a-figure-such-as') })
       .min(-0.15, {
-        error: 'No locknut should move the gap by more than 0.15 mm. Check the unit, or fix the lock first.',
+        error: wrong('wrong.no-locknut-should-move-the'),
       })
       .max(0.15, {
-        error: 'No locknut should move the gap by more than 0.15 mm. Check the unit, or fix the lock first.',
+        error: wrong('wrong.no-locknut-should-move-the'),
       })
       .transform(snapMm)
       .nullable(),

@@ -1,4 +1,4 @@
-import { z } from 'zod'
+import { z } from '../../zod'
 import { BLADE_HABITS } from '../pin'
 import { defineEvent } from './define'
 

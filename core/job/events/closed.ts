@@ -1,4 +1,4 @@
-import { z } from 'zod'
+import { z } from '../../zod'
 import { defineEvent } from './define'
 
 /** Signed. `after`: answers that the signing device held and had not sent; the job is closed once they have arrived. */

@@ -1,4 +1,4 @@
-import { z } from 'zod'
+import { z } from '../../zod'
 import { CONFIRMABLE } from '../steps'
 import { defineEvent } from './define'
 

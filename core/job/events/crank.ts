@@ -1,4 +1,4 @@
-import { z } from 'zod'
+import { z } from '../../zod'
 import { observationSchema } from '../../position'
 import { note } from '../crank-work'
 import { defineEvent } from './define'

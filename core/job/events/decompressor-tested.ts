@@ -1,4 +1,4 @@
-import { z } from 'zod'
+import { z } from '../../zod'
 import { ASSUMED_DECOMPRESSOR } from '../../engine'
 import { onValve } from '../state'
 import { heldAtTop } from '../valve-work'

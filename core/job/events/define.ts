@@ -1,7 +1,7 @@
 import type { z } from 'zod'
 import type { Envelope } from '../envelope'
 import type { JobPin } from '../pin'
-import type { Said, WorkState } from '../state'
+import type { Remark, WorkState } from '../state'
 
 /** All that one kind of event is. */
 export interface EventKind<T extends string, P extends z.ZodType> {
@@ -29,4 +29,4 @@ export interface EventKind<T extends string, P extends z.ZodType> {
 export const defineEvent = <T extends string, P extends z.ZodType>(kind: EventKind<T, P>): EventKind<T, P> => kind
 
 /** Words of a person, with who said them and when. */
-export const said = ({ personName, at }: Envelope, text: string): Said => ({ text, by: personName, at })
+export const said = ({ personName, at }: Envelope, text: string): Remark => ({ text, by: personName, at })

@@ -1,8 +1,9 @@
-import { z } from 'zod'
+import { z } from '../../zod'
 import { snapMm } from '../../units'
 import { onValve } from '../state'
 import { defineEvent } from './define'
 import { words, valveId } from './fields'
+import { wrong } from '../../wrong'
 
 /** A gap guessed by eye or ear: kept, and no proof. */
 export const estimate = defineEvent({
@@ -10,9 +11,9 @@ export const estimate = defineEvent({
   payload: z.object({
     valveId,
     mm: z
-      .number({ error: 'Give a figure such as 0.15 or 6 thou.' })
-      .min(0, { error: 'Give a figure of zero or more.' })
-      .max(2, { error: 'An estimate of more than 2 mm cannot be right: look at the unit.' })
+      .number({ error: wrong('wrong.give-a-figure-such-as-0') })
+      .min(0, { error: wrong('wrong.give-a-figure-of-zero') })
+      .max(2, { error: wrong('wrong.an-estimate-of-more-than') })
       .transform(snapMm),
     text: words(60),
   }),

@@ -1,4 +1,4 @@
-import { z } from 'zod'
+import { z } from '../../zod'
 import { defineEvent, said } from './define'
 import { words, step } from './fields'
 

@@ -1,4 +1,4 @@
-import { z } from 'zod'
+import { z } from '../../zod'
 import { note } from '../crank-work'
 import { defineEvent } from './define'
 import { valveId } from './fields'

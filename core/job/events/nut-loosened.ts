@@ -1,4 +1,4 @@
-import { z } from 'zod'
+import { z } from '../../zod'
 import { onValve } from '../state'
 import { loosen } from '../valve-work'
 import { defineEvent } from './define'

@@ -1,4 +1,4 @@
-import { z } from 'zod'
+import { z } from '../../zod'
 import { defineEvent } from './define'
 
 /** An answer of another device counts before the movement, or after it. */

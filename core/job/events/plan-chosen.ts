@@ -1,4 +1,4 @@
-import { z } from 'zod'
+import { z } from '../../zod'
 import { defineEvent } from './define'
 
 /** Each cylinder at its own top, one after the other, or the fewest stops. */

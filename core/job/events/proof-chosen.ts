@@ -1,4 +1,4 @@
-import { z } from 'zod'
+import { z } from '../../zod'
 import { defineEvent } from './define'
 
 /** Whether this job’s proof must be a pair, whatever the shop’s way is. */

@@ -1,4 +1,4 @@
-import { z } from 'zod'
+import { z } from '../../zod'
 import { placeSchema } from '../../engine'
 import { note } from '../crank-work'
 import { beginProof } from '../valve-work'

@@ -1,14 +1,15 @@
-import { z } from 'zod'
+import { z } from '../../zod'
 import { defineEvent } from './define'
+import { wrong } from '../../wrong'
 
 /** Hours since the engine last ran. */
 export const rested = defineEvent({
   type: 'rested',
   payload: z.object({
     hours: z
-      .number({ error: 'Give the hours as a number.' })
-      .min(0, { error: 'Hours cannot be below zero.' })
-      .max(10_000, { error: 'That is over a year of hours. Look at the figure.' }),
+      .number({ error: wrong('wrong.give-the-hours-as-a') })
+      .min(0, { error: wrong('wrong.hours-cannot-be-below-zero') })
+      .max(10_000, { error: wrong('wrong.that-is-over-a-year') }),
   }),
   fold: (state, { hours }, { at }) => {
     state.rested = { hours, at }

@@ -1,4 +1,4 @@
-import { z } from 'zod'
+import { z } from '../../zod'
 import { defineEvent } from './define'
 
 /** The job that waited goes on. */

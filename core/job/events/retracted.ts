@@ -1,4 +1,4 @@
-import { z } from 'zod'
+import { z } from '../../zod'
 import { defineEvent } from './define'
 
 /** An answer is taken back: it was recorded wrongly, or what it did was turned back on the engine. */

@@ -1,4 +1,4 @@
-import { z } from 'zod'
+import { z } from '../../zod'
 import { SCHOOLS } from '../../stops'
 import { defineEvent } from './define'
 

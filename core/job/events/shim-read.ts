@@ -1,14 +1,15 @@
-import { z } from 'zod'
+import { z } from '../../zod'
 import { onValve } from '../state'
 import { defineEvent } from './define'
 import { valveId, shimMm } from './fields'
+import { wrong } from '../../wrong'
 
 /** The size of a shim, by engraving and micrometer. */
 export const shimRead = defineEvent({
   type: 'shim-read',
   payload: z
     .object({ valveId, engravedMm: shimMm.nullable(), measuredMm: shimMm.nullable() })
-    .refine(s => s.engravedMm !== null || s.measuredMm !== null, { error: 'Give the engraved or the measured size.' }),
+    .refine(s => s.engravedMm !== null || s.measuredMm !== null, { error: wrong('wrong.give-the-engraved-or-the') }),
   fold: (state, { valveId: id, engravedMm, measuredMm }) =>
     onValve(state, id, valve => {
       Object.assign(valve.shim, { engravedMm, measuredMm })

@@ -1,4 +1,4 @@
-import { z } from 'zod'
+import { z } from '../../zod'
 import { defineEvent } from './define'
 
 /** Another person’s job is taken in hand: on their device the keys rest from then on. */

@@ -1,4 +1,4 @@
-import { z } from 'zod'
+import { z } from '../../zod'
 import { TARGET_SCHOOLS } from '../../feeler'
 import { defineEvent } from './define'
 

@@ -1,18 +1,19 @@
-import { z } from 'zod'
+import { z } from '../../zod'
 import { defineEvent } from './define'
+import { wrong } from '../../wrong'
 
 /** The head by the thermometer, and the air about it where somebody said. */
 export const temperature = defineEvent({
   type: 'temperature',
   payload: z.object({
     celsius: z
-      .number({ error: 'Give the temperature as a number.' })
-      .min(-40, { error: 'Under −40 °C is no engine at a bench.' })
-      .max(250, { error: 'Over 250 °C is not a head at a bench. Look at the unit.' }),
+      .number({ error: wrong('wrong.give-the-temperature-as-a') })
+      .min(-40, { error: wrong('wrong.under-40-c-is-no') })
+      .max(250, { error: wrong('wrong.over-250-c-is-not') }),
     airC: z
-      .number({ error: 'Give the air as a number.' })
-      .min(-40, { error: 'Air under −40 °C is no bench.' })
-      .max(60, { error: 'Air over 60 °C is no bench. Look at the unit.' })
+      .number({ error: wrong('wrong.give-the-air-as-a') })
+      .min(-40, { error: wrong('wrong.air-under-40-c-is') })
+      .max(60, { error: wrong('wrong.air-over-60-c-is') })
       .optional(),
   }),
   fold: (state, { celsius, airC }, { at }) => {

@@ -1,4 +1,4 @@
-import { z } from 'zod'
+import { z } from '../../zod'
 import { FEELS } from '../../feeler'
 import { gapChangeSchema } from '../gap-change'
 import { onValve } from '../state'

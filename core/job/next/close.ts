@@ -1,9 +1,10 @@
-import { formatTorque } from '../../units'
+import { say } from '../../said'
 import { dueByForecast, dueWords, suggestedDue } from '../due'
 import { eventWords } from '../event-words'
 import type { Requirement } from '../requirements'
 import { itemWords } from '../strip-down'
 import type { JobView } from '../view'
+import { leaveIt, withReason } from './keys'
 import { type Worded, key } from './thing'
 
 /** An answer of one device that had not seen the other's movement: nothing is signed before it has its place. */
@@ -11,14 +12,14 @@ function placeDraft({ state, pin }: JobView): Worded {
   const event = state.unplaced[0]!
   const placed = (when: 'before' | 'after') => ({ type: 'placed', payload: { eventId: event.id, when } }) as const
   return {
-    label: 'Two devices',
-    instruction: 'Was this before or after the move?',
-    why: `${event.personName}: ${eventWords(pin, event)}. Meanwhile the other device moved the crank or a screw.`,
+    label: say('two-devices.label'),
+    instruction: say('two-devices'),
+    why: say('two-devices.why', { person: event.personName, answer: eventWords(pin, event) }),
     stage: { kind: 'close' },
     keys: [
-      key('Before', 'it counts where you felt it', placed('before')),
-      key('After', 'it counts after the move', placed('after')),
-      key('Leave it out', 'it doesn’t count', {
+      key(say('key.before'), say('key.before.help'), placed('before')),
+      key(say('key.after'), say('key.after.help'), placed('after')),
+      key(say('key.leave-out'), say('key.leave-out.help'), {
         type: 'retracted',
         payload: { eventId: event.id, how: 'recorded wrongly' },
       }),
@@ -33,98 +34,94 @@ export function closeThing(view: JobView, { what }: Requirement): Worded {
   if (what.kind === 'unplaced') return placeDraft(view)
   if (what.kind === 'out')
     return {
-      label: 'Rags out',
-      instruction: `Take out: ${what.item}`,
-      why: 'A rag left in an intake goes through the engine.',
+      label: say('out.label'),
+      instruction: say('out', { item: what.item }),
+      why: say('out.why'),
       stage,
-      keys: [
-        key('It’s out', 'seen and counted', { type: 'came-out', payload: { item: what.item } }),
-        key('Leave it', 'say why', null, 'reason'),
-      ],
+      keys: [key(say('key.out'), say('key.out.help'), { type: 'came-out', payload: { item: what.item } }), leaveIt],
     }
   if (what.kind === 'back')
     return {
-      label: 'Refit',
-      instruction: `Put back: ${itemWords(what.item)}`,
-      why: 'Start the awkward bolt by hand first; tighten none before all are in.',
+      label: say('refit.label'),
+      instruction: say('refit', { item: itemWords(what.item) }),
+      why: say('refit.why'),
       stage,
       keys: [
-        key('It’s back', 'fastened', { type: 'went-back', payload: { item: what.item } }),
-        key('Leave it off', 'say why', null, 'reason'),
+        key(say('key.back'), say('key.back.help'), { type: 'went-back', payload: { item: what.item } }),
+        withReason(say('key.leave-off')),
       ],
     }
   if (what.kind === 'gasket')
     return {
-      label: 'Gasket',
-      instruction: 'Which gasket goes on the cover?',
+      label: say('gasket.label'),
+      instruction: say('gasket'),
       stage,
-      why: gasket ? `The spec says: ${gasket}. Clean the faces first.` : 'The spec doesn’t say. Clean the faces first.',
-      keys: [
-        key('A new one', 'seated all around', { type: 'gasket', payload: { choice: 'new', note: '' } }),
-        key('The old one', 'sound, used again', { type: 'gasket', payload: { choice: 'used again', note: '' } }),
-        key('Compound', 'left to skin first', { type: 'gasket', payload: { choice: 'compound', note: '' } }),
-      ],
+      why: gasket ? say('gasket.why', { gasket }) : say('gasket.why.none'),
+      keys: (['new', 'used again', 'compound'] as const).map(choice =>
+        key(say(`gasket.key.${choice}`), say(`gasket.key.${choice}.help`), {
+          type: 'gasket',
+          payload: { choice, note: '' },
+        }),
+      ),
     }
   if (what.kind === 'torque') {
     const part = what.what
-    const nm = part === 'cover' ? torques.coverNm : torques.plugNm
+    const torqueNm = part === 'cover' ? torques.coverNm : torques.plugNm
     return {
-      label: part === 'cover' ? 'Cover bolts' : 'Plug',
+      label: say(`tighten.${part}.label`),
       stage,
-      instruction: nm === null ? `Tighten the ${part} evenly` : `Torque the ${part} to ${Number(nm.toFixed(1))} N·m`,
+      instruction: torqueNm === null ? say('tighten.evenly', { part }) : say('tighten.torque', { part, torqueNm }),
       why:
-        nm === null
-          ? 'The spec gives no torque: go by the maker’s manual. Too tight cracks or strips.'
-          : `${formatTorque(nm)}${part === 'cover' ? `, ${coverPattern || 'crosswise'}, a little at a time` : ', each wire on its own plug'}.`,
+        torqueNm === null
+          ? say('tighten.evenly.why')
+          : part === 'cover'
+            ? say('tighten.cover.why', { torqueNm, pattern: coverPattern })
+            : say('tighten.plug.why', { torqueNm }),
       keys: [
-        key('Done', nm === null ? 'even and firm' : 'with the wrench', {
+        key(say('key.done'), torqueNm === null ? say('key.done.even') : say('key.done.wrench'), {
           type: 'torqued',
-          payload: { what: part, torqueNm: nm },
+          payload: { what: part, torqueNm },
         }),
-        key('Not done', 'say why', null, 'reason'),
+        withReason(say('key.not-done')),
       ],
     }
   }
   if (what.kind === 'ran')
     return {
-      label: 'Run it',
-      instruction: 'Run it outdoors a few minutes',
-      why: 'It should start and idle with no tick and no weep. Check caps and bolts again after.',
+      label: say('run.label'),
+      instruction: say('run'),
+      why: say('run.why'),
       stage,
-      keys: (['clean', 'ticks', 'weeps', 'will not start'] as const).map((result, i) =>
-        key(
-          ['Runs clean', 'It ticks', 'It weeps', 'Won’t start'][i]!,
-          ['no tick, no weep', 'tell the owner', 'cover or cap', 'write it down after'][i]!,
-          { type: 'ran', payload: { result, note: '' } },
-        ),
+      keys: (['clean', 'ticks', 'weeps', 'will not start'] as const).map(result =>
+        key(say(`run.key.${result}`), say(`run.key.${result}.help`), { type: 'ran', payload: { result, note: '' } }),
       ),
     }
   const due = suggestedDue(view)
   const forecast = dueByForecast(view)
   return {
-    label: 'Next check',
-    instruction: 'When is the next check due?',
+    label: say('due.label'),
+    instruction: say('due'),
     stage,
     why:
       forecast !== null
-        ? `${forecast.why} Tell the owner.`
+        ? [forecast.why, say('due.tell-owner')]
         : due.use === null && due.date === null
-          ? 'The spec gives no interval. Type what you will tell the owner.'
-          : 'By the spec’s interval, whichever comes first. Tell the owner.',
+          ? say('due.no-interval')
+          : say('due.by-interval'),
     keys: [
       ...(forecast
         ? [
-            key(dueWords(view, forecast), 'sooner: a valve may be out', {
+            key(dueWords(view, forecast), say('key.due.sooner'), {
               type: 'next-due',
               payload: { use: forecast.use, date: forecast.date },
             }),
           ]
         : []),
       ...(due.use !== null || due.date !== null
-        ? [key(dueWords(view, due), 'by the spec', { type: 'next-due', payload: due })]
+        ? [key(dueWords(view, due), say('key.due.by-spec'), { type: 'next-due', payload: due })]
         : []),
-      key('Another date', 'type it', null, 'due'),
-      key('None', 'no date promised', { type: 'next-due', payload: { use: null, date: null } }),
+      key(say('key.another-date'), say('key.type-it'), null, 'due'),
+      key(say('key.none'), say('key.none.help'), { type: 'next-due', payload: { use: null, date: null } }),
     ],
   }
 }

@@ -10,7 +10,7 @@ import {
   valveById,
 } from '../../engine'
 import { type Advice, adviseByTable, cylindersAt, movesCrank, type Observation } from '../../position'
-import { intervalWords } from '../../feeler'
+import { say, type Text } from '../../said'
 import type { Stop } from '../../stops'
 import type { Happening } from '../events'
 import { eventIdOf } from '../event-words'
@@ -19,20 +19,18 @@ import { nearestStop, type Requirement, wantedStops } from '../requirements'
 import { presentReading } from '../state'
 import { differsHere } from '../two-places'
 import type { JobView } from '../view'
-import { crankTurnWords, dropWords, placeWords, turningWords, untilWords } from '../words'
+import { placeWords, untilWords, whose } from '../words'
+import { anotherMethod, findAgain, goOnWithReason, lostTrack, turnedBackAndLocked, withReason } from './keys'
 import { type Worded, key } from './thing'
 
 const crank = (...observations: Observation[]): Happening => ({ type: 'crank', payload: { observations } })
-const lost = key('I lost track', 'turned back, or looked away', crank({ kind: 'lost' }))
 
-/** A valve's name without its cylinder's: “intake”, “exhaust 2”. */
+/** A valve's name without its cylinder's: “Intake”, “Exhaust 2”. */
 function shortName(engine: Engine, valve: Valve): string {
   const cylinder = cylinderById(engine, valve.cylinderId).name
   const rest = valve.name.startsWith(cylinder) ? valve.name.slice(cylinder.length).trim() : valve.name
-  return (rest || valve.name).toLowerCase()
+  return rest || valve.name
 }
-const whose = (engine: Engine, cylinderId: string): string =>
-  engine.cylinders.length > 1 ? `${cylinderById(engine, cylinderId).name.toLowerCase()} ` : ''
 
 /** The place the crank was last brought to, for asking whether it is still there. */
 export const lastPlace = ({ state }: JobView): Place | null => lastPlaceIn(state.noted)
@@ -53,17 +51,17 @@ export function marginOf(engine: Engine, stop: Stop): { beforeDeg: number; after
 }
 
 /** How exact the crank must be at a stop, or nothing while cam or decompressor are not on record. */
-export function marginWords(engine: Engine, stop: Stop): string {
+export function marginWords(engine: Engine, stop: Stop): Text {
   const margin = marginOf(engine, stop)
   if (!margin) return ''
   const { beforeDeg: before, afterDeg: after, easy } = margin
-  if (easy)
-    return `${Math.min(before, after)}° to spare each way: being a finger’s width off ${placeWords(engine, stop.place)} doesn’t matter.`
-  return `${before}° to spare before it, ${after}° after it: stop on it with care.`
+  return easy
+    ? say('margin.easy', { deg: Math.min(before, after), place: placeWords(engine, stop.place) })
+    : say('margin.with-care', { before, after })
 }
 
 /** Why a stop lies past top, and how far the rod should drop. */
-export function pastTopWords(engine: Engine, stop: Stop): string {
+export function pastTopWords(engine: Engine, stop: Stop): Text {
   if (stop.place.kind !== 'rod-drop') return ''
   const { cylinderId, dropMm } = stop.place
   const held = engine.valves
@@ -73,9 +71,13 @@ export function pastTopWords(engine: Engine, stop: Stop): string {
   const firing = cylinderById(engine, cylinderId).firingAngleDeg
   const at = Math.round(forwardTo(firing, stop.crankDeg))
   const why = held
-    ? `A decompressor ${engine.decompressor.kind === 'unknown' ? 'may hold' : 'holds'} the exhaust until ${Math.round(forwardTo(firing, held.startDeg + held.sweepDeg))}° past top; at ${at}° past top it has released.`
-    : `Not every valve is closed at the top; ${at}° past top all are.`
-  return `${why} Piston ${dropWords(dropMm)} down${engine.rodMm === null ? ' (con-rod length assumed)' : ''}.`
+    ? say('past-top.held', {
+        sure: engine.decompressor.kind !== 'unknown',
+        until: Math.round(forwardTo(firing, held.startDeg + held.sweepDeg)),
+        at,
+      })
+    : say('past-top.not-closed', { at })
+  return [why, say('past-top.piston', { dropMm, assumed: engine.rodMm === null })]
 }
 
 /** Whether the last answer was of going past a place and coming round to it once more. */
@@ -97,41 +99,59 @@ const timesRound = ({ state }: JobView): number =>
     )
   }).length
 
-/** An overshoot is made good by going around: so many turns more, which are counted. */
-const overshotWords = (view: JobView): string =>
-  timesRound(view) === 1
-    ? 'Overshot: one extra turn counted'
-    : `Overshot ${timesRound(view)} times: extra turns counted`
-
-function moveWhy(view: JobView, { to, why, turnDeg }: Extract<Advice, { kind: 'move' }>): string {
+/** Why the crank is to be turned to a place that was not asked for before. */
+function startWhy(view: JobView, to: Place, stop: Stop | undefined): Text {
   const { engine } = view.pin.spec
+  if (to.kind === 'mark') return say('find.why.line', { place: placeWords(engine, to), window: engine.markWindow })
+  if (to.kind === 'rod-drop' && stop) return pastTopWords(engine, stop)
+  return placePeriod(to) === 720 ? say('find.why.once-a-cycle') : say('find.why.piston-top')
+}
+
+/** How far a stop is ahead, and how exactly it wants to be met. */
+function aheadWhy(view: JobView, stop: Stop | undefined, turnDeg: number | null): Text {
+  const { engine } = view.pin.spec
+  if (stop?.place.kind === 'rod-drop') return pastTopWords(engine, stop)
+  return [
+    turnDeg === null ? '' : say('find.why.ahead', { deg: Math.round(turnDeg) }),
+    stop ? marginWords(engine, stop) : '',
+  ]
+}
+
+function moveWhy(view: JobView, { to, why, turnDeg }: Extract<Advice, { kind: 'move' }>): Text {
   const stop = view.model.plan.stops.find(s => samePlace(s.place, to))
-  const round = wentRound(view) ? `${overshotWords(view)}. ` : ''
+  // an overshoot is made good by going around: so many turns more, which are counted
+  const round = wentRound(view) ? say('find.overshot.sentence', { times: timesRound(view) }) : ''
   switch (why) {
     case 'start':
-      return to.kind === 'mark'
-        ? `The line beside ${placeWords(engine, to)} in ${engine.markWindow}. It comes up twice a cycle; the rockers tell you which one this is.`
-        : to.kind === 'rod-drop' && stop
-          ? pastTopWords(engine, stop)
-          : placePeriod(to) === 720
-            ? 'It comes up once a cycle, so it gives you the stroke by itself.'
-            : 'The piston tops out twice a cycle; the rockers tell you which one this is. Use a wood or plastic rod, never steel.'
+      return startWhy(view, to, stop)
     case 'neither has play':
-      return `${round}Neither rocker has play, so this is most likely exhaust TDC. The next one is compression.`
+      return [round, say('find.why.neither-has-play')]
     case 'one has play':
-      return to.kind === 'rod-drop'
-        ? `${round}A decompressor may be holding one open. Past top it releases: feel again there.`
-        : `${round}This is the other stroke, or a valve has no clearance. One more turn will tell.`
+      return [round, to.kind === 'rod-drop' ? say('find.why.held-maybe') : say('find.why.one-has-play')]
     case 'stop is elsewhere':
-      return `${round}${stop?.place.kind === 'rod-drop' ? pastTopWords(engine, stop) : `${turnDeg === null ? '' : `The stop is ${Math.round(turnDeg)}° ahead. `}${stop ? marginWords(engine, stop) : ''}`}`.trim()
+      return [round, aheadWhy(view, stop, turnDeg)]
     case 'try the other top':
-      return `${round}That didn’t settle it. Feel both again at the next TDC.`
+      return [round, say('find.why.try-the-other-top')]
     case 'tells most':
-      return `${round}Feeling the rockers there gives you the stroke with the least turning.`
+      return [round, say('find.why.tells-most')]
     case 'turned back':
-      return 'After turning backward, the chain and the decompressor give false readings. Go all the way around in the running direction.'
+      return say('find.why.turned-back')
     case 'by school':
-      return 'It comes up once a cycle, so it gives you the stroke by itself.'
+      return say('find.why.once-a-cycle')
+  }
+}
+
+/** What is said to have been reached. */
+function arrivedWords(engine: Engine, to: Place): Text {
+  switch (to.kind) {
+    case 'piston-top':
+      return say('key.rod-highest')
+    case 'rod-drop':
+      return say('key.down', { dropMm: to.dropMm })
+    case 'mark':
+      return say('key.is-there', { place: placeWords(engine, to) })
+    default:
+      return say('key.it-is-there')
   }
 }
 
@@ -148,110 +168,113 @@ function moveDraft(view: JobView, advice: Extract<Advice, { kind: 'move' }>): Wo
         { kind: 'move', to, ...(times > 1 ? { times } : {}) },
         { kind: 'turns', turns: again, to },
       ]
-  const second = times > 1 ? ', the second time' : ''
-  const far =
-    turnDeg !== null && engine.cylinders.length > 1 ? `Turn another ${crankTurnWords(turnDeg)}, until` : 'Turn until'
-  const until = `${untilWords(engine, to)}${second}`
+  const toIt = untilWords(engine, to)
+  const until = times > 1 ? say('until.second-time', { until: toIt }) : toIt
+  const { direction, seenFrom, means } = engine.turning
+  const ahead =
+    turnDeg !== null && engine.cylinders.length > 1
+      ? say('find.turn-another', { deg: turnDeg, until })
+      : say('find.turn-until', { until })
   return {
-    label: `Turn ${turningWords(engine)}`,
-    instruction: turns
-      ? samePlace(lastPlace(view), to)
-        ? `One more full turn, until ${until}`
-        : `One full turn, then on until ${until}`
-      : `${far} ${until}`,
+    label: say('find.turn.label', { runs: say(`runs.${direction}`), seenFrom, means }),
+    instruction: !turns
+      ? ahead
+      : samePlace(lastPlace(view), to)
+        ? say('find.one-more-turn', { until })
+        : say('find.one-turn-and-on', { until }),
     why: moveWhy(view, advice),
     keys: [
-      key(
-        to.kind === 'piston-top'
-          ? 'Rod at its highest'
-          : to.kind === 'rod-drop'
-            ? `${to.dropMm} mm down`
-            : to.kind === 'mark'
-              ? `${placeWords(engine, to)} is there`
-              : 'It is there',
-        'stopped there',
-        crank(arrived),
-      ),
-      key('Overshot it', 'went around to it again', crank(...round)),
-      lost,
+      key(arrivedWords(engine, to), say('key.stopped-there'), crank(arrived)),
+      key(say('key.overshot'), say('key.overshot.to-it-again'), crank(...round)),
+      lostTrack,
     ],
     stage: { kind: 'wheel', target: to, feelValveIds: [], cylinderId: cylinderFor(view, to) },
   }
 }
 
-function feelDraft(view: JobView, { valveIds, why }: Extract<Advice, { kind: 'feel' }>): Worded {
+/** What the rockers of a cylinder tell here. */
+function feelWhy(view: JobView, why: Extract<Advice, { kind: 'feel' }>['why'], cylinder: string | null): Text {
+  if (why === 'decompressor or clearance')
+    return view.state.noted.some(n => n.observation.kind === 'rocker')
+      ? say('feel.why.released-still')
+      : say('feel.why.released', { cylinder })
+  return cylinder === null ? say('feel.why.stroke') : say('feel.why.stroke-of', { cylinder })
+}
+
+function feelDraft(view: JobView, { valveIds, why: reason }: Extract<Advice, { kind: 'feel' }>): Worded {
   const { engine } = view.pin.spec
   const play = (valveId: string, slack: boolean): Observation => ({ kind: 'rocker', valveId, slack })
   const [a, b] = valveIds.map(id => valveById(engine, id))
-  const cylinderId = a?.cylinderId ?? null
-  const stage: Worded['stage'] = { kind: 'wheel', target: null, feelValveIds: valveIds, cylinderId }
-  const several = engine.cylinders.length > 1
-  const felt = view.state.noted.some(n => n.observation.kind === 'rocker')
-  const whyWords =
-    why === 'decompressor or clearance'
-      ? felt
-        ? 'The decompressor has released here. If it’s slack now, it was the decompressor.'
-        : `The decompressor has released here. If both are slack, ${several ? whose(engine, a!.cylinderId) : 'it '}is on compression.`
-      : several
-        ? `Both slack: ${whose(engine, a!.cylinderId).trim()} is on compression. Neither moves: it’s on exhaust, or two valves have no clearance.`
-        : 'Both slack: compression. Neither moves: exhaust TDC, or two valves with no clearance.'
+  const valve = a ?? valveById(engine, valveIds[0]!)
+  const cylinder = whose(engine, valve.cylinderId)
+  const stage: Worded['stage'] = {
+    kind: 'wheel',
+    target: null,
+    feelValveIds: valveIds,
+    cylinderId: a?.cylinderId ?? null,
+  }
+  const why = feelWhy(view, reason, cylinder)
   const label = wentRound(view)
-    ? overshotWords(view)
+    ? say('find.overshot', { times: timesRound(view) })
     : view.state.places > 1
-      ? 'Feel again here'
-      : 'One feel should settle it'
+      ? say('feel.again-here')
+      : say('feel.one-should-settle')
   if (a && b) {
     const [first, second] = [shortName(engine, a), shortName(engine, b)]
-    const both =
-      a.role === b.role
-        ? `both ${whose(engine, a.cylinderId)}${a.role} rockers`
-        : `both ${whose(engine, a.cylinderId)}rockers`
     return {
       label,
-      instruction: `Wiggle ${both}`,
-      why: whyWords,
+      instruction: say('feel.both', { cylinder, role: a.role === b.role ? a.role : null }),
+      why,
       stage,
       keys: [
-        key('Both slack', 'each clicks', crank(play(a.id, true), play(b.id, true))),
-        key(`Only ${first} slack`, `${second} does not move`, crank(play(a.id, true), play(b.id, false))),
-        key(`Only ${second} slack`, `${first} does not move`, crank(play(a.id, false), play(b.id, true))),
-        key('Neither moves', 'no play at all', crank(play(a.id, false), play(b.id, false))),
+        key(say('key.both-slack'), say('key.both-slack.help'), crank(play(a.id, true), play(b.id, true))),
+        key(
+          say('key.only-slack', { valve: first }),
+          say('key.only-slack.help', { valve: second }),
+          crank(play(a.id, true), play(b.id, false)),
+        ),
+        key(
+          say('key.only-slack', { valve: second }),
+          say('key.only-slack.help', { valve: first }),
+          crank(play(a.id, false), play(b.id, true)),
+        ),
+        key(say('key.neither-moves'), say('key.neither-moves.help'), crank(play(a.id, false), play(b.id, false))),
       ],
     }
   }
-  const valve = a ?? valveById(engine, valveIds[0]!)
   return {
     label,
-    instruction: `Wiggle the ${valve.name.toLowerCase()} rocker`,
-    why: whyWords,
+    instruction: say('feel.one', { valve: valve.name }),
+    why,
     stage,
     keys: [
-      key('Slack', 'it clicks', crank(play(valve.id, true))),
-      key('No play', 'it does not move', crank(play(valve.id, false))),
-      lost,
+      key(say('key.slack'), say('key.slack.help'), crank(play(valve.id, true))),
+      key(say('key.no-play'), say('key.no-play.help'), crank(play(valve.id, false))),
+      lostTrack,
     ],
   }
 }
 
+const WATCH_WHY = {
+  'no play anywhere': say('watch.why.no-play-anywhere'),
+  'still open': say('watch.why.still-open'),
+  'by school': say('watch.why.by-school'),
+}
+
 function watchDraft(view: JobView, { cylinderId, to, why }: Extract<Advice, { kind: 'watch' }>): Worded {
   const { engine } = view.pin.spec
-  const because = {
-    'no play anywhere':
-      'No play at either TDC: maybe two valves have no clearance. Watching the intake gives you the stroke.',
-    'still open': 'The rockers don’t settle it; watching the intake does. Don’t look away in between.',
-    'by school': 'The first top after the intake closes is compression. Don’t look away in between.',
-  }
+  const place = placeWords(engine, to)
   return {
-    label: 'This gives you the stroke, whatever the rockers do',
-    instruction: `Watch the ${whose(engine, cylinderId)}intake open and close, then turn to ${placeWords(engine, to)}`,
-    why: because[why],
+    label: say('watch.label'),
+    instruction: say('watch', { cylinder: whose(engine, cylinderId), place }),
+    why: WATCH_WHY[why],
     keys: [
       key(
-        `Watched; ${to.kind === 'mark' ? `${placeWords(engine, to)} is there` : 'at the top'}`,
-        'didn’t look away',
+        to.kind === 'mark' ? say('key.watched-there', { place }) : say('key.watched-top'),
+        say('key.watched.help'),
         crank({ kind: 'watched', cylinderId, to }),
       ),
-      lost,
+      lostTrack,
     ],
     stage: { kind: 'wheel', target: to, feelValveIds: [], cylinderId },
   }
@@ -259,10 +282,10 @@ function watchDraft(view: JobView, { cylinderId, to, why }: Extract<Advice, { ki
 
 const WEIGHING: Worded = {
   waits: true,
-  label: 'One moment',
-  instruction: 'Working out your next move',
-  why: 'Finding the move that settles the most with the least turning.',
-  keys: [lost],
+  label: say('weighing.label'),
+  instruction: say('weighing'),
+  why: say('weighing.why'),
+  keys: [lostTrack],
   stage: { kind: 'wheel', target: null, feelValveIds: [], cylinderId: null },
 }
 
@@ -273,17 +296,13 @@ function vainDraft(view: JobView, valveId: string): Worded {
     ({ id, observation: o }) => id.endsWith(':vain') && o.kind === 'rocker' && o.valveId === valveId,
   )
   const again = vain.length > 1
-  const anew = key('Find it again', 'forget what was assumed', crank({ kind: 'lost' }))
-  const another = key('Another method', 'choose how to find the stops', null, 'school')
-  const back = key('Turned back and locked', 'as it was found', {
-    type: 'screw-checked',
-    payload: { valveId, found: 'turned back' },
-  })
+  const back = turnedBackAndLocked(valveId)
+  const byShim = valveById(view.pin.spec.engine, valveId).adjuster === 'shim'
   return {
-    label: `${name}: leave it as it is`,
-    instruction: `Stop: the ${name.toLowerCase()} isn’t closed here`,
-    why: `${valveById(view.pin.spec.engine, valveId).adjuster === 'shim' ? 'Its shim is far thinner now' : 'Its screw was opened a long way'} and the blade still won’t go in, so something holds it open here. Leave it alone and find the position again.`,
-    keys: again ? [back, anew, another] : [anew, another, back],
+    label: say('vain.label', { valve: name }),
+    instruction: say('vain', { valve: name }),
+    why: byShim ? say('vain.shim') : say('vain.screw'),
+    keys: again ? [back, findAgain, anotherMethod] : [findAgain, anotherMethod, back],
     stage: { kind: 'wheel', target: null, feelValveIds: [valveId], cylinderId },
   }
 }
@@ -293,10 +312,7 @@ function differsDraft(view: JobView, valveId: string): Worded {
   const valve = view.state.valves.find(v => v.valveId === valveId)!
   const { name, cylinderId } = valveById(view.pin.spec.engine, valveId)
   const { there, here, decompressor, places } = differsHere(view, valve)!
-  const words = (i: typeof here) => intervalWords(i, view.pin.unit)
-  const anew = key('Find it again', 'forget what was assumed', crank({ kind: 'lost' }))
-  const another = key('Another method', 'choose how to find the stops', null, 'school')
-  const held = key('A decompressor holds it open', 'measure past the top', {
+  const held = key(say('key.held-open'), say('key.held-open.help'), {
     type: 'decompressor-tested',
     payload: {
       valveId,
@@ -304,12 +320,14 @@ function differsDraft(view: JobView, valveId: string): Worded {
       bladesMm: presentReading(valve)!.trials.at(-1)!.engravedMm ?? [here.loMm || 0.05],
     },
   })
-  const goOn = key('Continue', 'say why', null, 'reason')
   return {
-    label: `${name}: two places, two readings`,
-    instruction: `Leave the ${name.toLowerCase()} screw alone: it reads differently here`,
-    why: `It was ${words(there)} before and is ${words(here)} here, and its nut wasn’t touched. A valve that isn’t fully closed reads tighter, so this is the wrong position for it.`,
-    keys: [...(decompressor ? [held] : []), ...(places > 1 ? [goOn, anew] : [anew, another, goOn])],
+    label: say('differs.label', { valve: name }),
+    instruction: say('differs', { valve: name }),
+    why: say('differs.why', { there, here, unit: view.pin.unit }),
+    keys: [
+      ...(decompressor ? [held] : []),
+      ...(places > 1 ? [goOnWithReason, findAgain] : [findAgain, anotherMethod, goOnWithReason]),
+    ],
     stage: { kind: 'wheel', target: null, feelValveIds: [valveId], cylinderId },
     ...(places > 1 && !decompressor ? { wayOut: true as const } : {}),
   }
@@ -319,13 +337,10 @@ function differsDraft(view: JobView, valveId: string): Worded {
 function noStopDraft(view: JobView, valveId: string): Worded {
   const { name, cylinderId } = valveById(view.pin.spec.engine, valveId)
   return {
-    label: `${name}: no stop`,
-    instruction: `No stop works for the ${name.toLowerCase()}`,
-    why: 'By this engine’s cam data it isn’t closed at any of these stops. Choose another method, or continue and say why.',
-    keys: [
-      key('Another method', 'choose how to find the stops', null, 'school'),
-      key('Measure it anyway', 'say why', null, 'reason'),
-    ],
+    label: say('no-stop.label', { valve: name }),
+    instruction: say('no-stop', { valve: name }),
+    why: say('no-stop.why'),
+    keys: [anotherMethod, withReason(say('key.measure-anyway'))],
     stage: { kind: 'wheel', target: null, feelValveIds: [valveId], cylinderId },
   }
 }
@@ -357,13 +372,13 @@ function inVainDraft(view: JobView): Worded {
   const place = stop?.place ?? lastPlace(view)
   const cylinderId = stop ? cylinderFor(view, stop.place) : null
   return {
-    label: 'The answers conflict',
-    instruction: 'The crank position is still not certain',
-    why: `You have checked several times, and the answers still conflict. A stiff rocker can feel as if it has no play: press on its valve end. Then start over, find the stops by another method, or continue${place ? ` at ${placeWords(engine, place)}` : ''} and say why.`,
+    label: say('conflict.label'),
+    instruction: say('conflict'),
+    why: say('conflict.why', { place: place ? placeWords(engine, place) : null }),
     keys: [
-      key('Continue here', 'say why', null, 'reason'),
-      key('Start over', 'forget what was assumed', crank({ kind: 'lost' })),
-      key('Another method', 'choose how to find the stops', null, 'school'),
+      withReason(say('key.continue-here')),
+      key(say('key.start-over'), say('key.find-again.help'), crank({ kind: 'lost' })),
+      anotherMethod,
     ],
     stage: { kind: 'wheel', target: null, feelValveIds: [], cylinderId },
     wayOut: true,
@@ -389,10 +404,10 @@ export function findThing(view: JobView, { what }: Requirement): Worded {
       return watchDraft(view, advice)
     case 'settled':
       return {
-        label: 'Found',
-        instruction: 'The valves are closed here',
+        label: say('found.label'),
+        instruction: say('found'),
         why: '',
-        keys: [lost],
+        keys: [lostTrack],
         stage: { kind: 'wheel', target: null, feelValveIds: [], cylinderId: null },
       }
   }

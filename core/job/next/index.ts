@@ -1,4 +1,5 @@
 import { valveById } from '../../engine'
+import { say } from '../../said'
 import type { Step } from '../steps'
 import { firstOpen, gateOf, gates, openOf, type Requirement, type What } from '../requirements'
 import { type ValveState, valveOf } from '../state'
@@ -6,6 +7,7 @@ import { serves, stopHere } from '../stop-work'
 import type { JobView } from '../view'
 import { placeWords } from '../words'
 import { closeThing } from './close'
+import { withReason } from './keys'
 import { findThing } from './find'
 import { apartThing, trialThing } from './measure'
 import { proveThing } from './prove'
@@ -20,12 +22,12 @@ export { shimFromWords } from './shims'
 export { lastPlace, marginOf, marginWords, pastTopWords } from './find'
 
 const SIGN: Worded = {
-  label: 'All done',
-  instruction: 'Sign and close the job',
-  why: 'The sheet is kept as it is signed. Only a lead can open it again.',
+  label: say('sign.label'),
+  instruction: say('sign'),
+  why: say('sign.why'),
   keys: [
-    key('Sign and close', 'the sheet is made', { type: 'closed', payload: {} }),
-    key('Add a note', 'for the sheet', null, 'note'),
+    key(say('key.sign'), say('key.sign.help'), { type: 'closed', payload: {} }),
+    key(say('key.add-note'), say('key.add-note.help'), null, 'note'),
   ],
   stage: { kind: 'sign' },
 }
@@ -43,7 +45,7 @@ function draftFor(view: JobView, requirement: Requirement): Worded {
     case 'measure':
       if (requirement.what.kind === 'second-place') return secondPlaceThing(view)
       if (requirement.what.kind === 'apart') return apartThing(view, valveFor(view, requirement))
-      return trialThing(view, valveFor(view, requirement), 'as found')
+      return trialThing(view, valveFor(view, requirement), say('phase.as-found'))
     case 'set':
       if (requirement.what.kind === 'far') return farThing(view, valveFor(view, requirement))
       return setThing(view, view.state.valves.find(v => v.nut !== 'locked') ?? valveFor(view, requirement))
@@ -67,7 +69,7 @@ function offStopGate(view: JobView, valveId: string): Requirement | null {
     what,
     id,
     step: 'measure',
-    missing: `${valveById(view.pin.spec.engine, valveId).name}: measured at a stop that does not serve it.`,
+    missing: say('missing.off-stop', { valve: valveById(view.pin.spec.engine, valveId).name }),
     met: false,
     passed: null,
   }
@@ -81,12 +83,20 @@ function offStopDraft(view: JobView, valveId: string): Worded {
   const flagged = stopHere(view)?.flagged.includes(valveId)
   const closed = Math.round((view.position.closed[valveId] ?? 0) * 100)
   return {
-    label: `${name}: not at this stop`,
-    instruction: `The ${name.toLowerCase()} isn’t measured here`,
-    why: `${flagged ? 'The maker’s list names it here, but by its cam data it isn’t closed.' : `Chance that it is safely closed here: ${closed} %.`}${own >= 0 ? ` Its turn comes at stop ${own + 1}, ${placeWords(engine, stops[own]!.place)}.` : ''}`,
+    label: say('off-stop.label', { valve: name }),
+    instruction: say('off-stop', { valve: name }),
+    why: [
+      flagged ? say('off-stop.flagged') : say('off-stop.chance', { closed }),
+      own >= 0 ? say('off-stop.turn-comes', { stop: own + 1, place: placeWords(engine, stops[own]!.place) }) : '',
+    ],
     keys: [
-      key('Leave it', own >= 0 ? `until stop ${own + 1}` : 'go on here', null, 'back'),
-      key('Measure it here', 'say why', null, 'reason'),
+      key(
+        say('key.leave-it'),
+        own >= 0 ? say('key.until-stop', { stop: own + 1 }) : say('key.go-on-here'),
+        null,
+        'back',
+      ),
+      withReason(say('key.measure-here')),
     ],
     stage: { kind: 'wheel', target: null, feelValveIds: [valveId], cylinderId: valveById(engine, valveId).cylinderId },
   }

@@ -4,14 +4,15 @@ import {
   type BladeSet,
   engravedWords,
   type Feel,
-  intervalWords,
   limitsOf,
   type Stack,
   targetOf,
   thickness,
+  trialWords,
   type Verdict,
 } from '../../feeler'
-import { formatLength, snapMm } from '../../units'
+import { say, type Said, type Text } from '../../said'
+import { snapMm } from '../../units'
 import type { GapChange } from '../gap-change'
 import { presentReading, type ValveState } from '../state'
 import { aimOf } from '../aim'
@@ -21,15 +22,8 @@ import { placeWords, stillWords } from '../words'
 import { stopHere } from '../stop-work'
 import { tellsApart } from '../two-places'
 import { lastPlace, marginWords } from './find'
+import { goOnWithReason, leaveIt } from './keys'
 import { type AnswerKey, type Worded, key } from './thing'
-
-const FEEL_HELP: Record<Feel, string> = {
-  'free': 'slides with room to spare',
-  'drag': 'light, even tug',
-  'pinched': 'goes in, but grips',
-  'no-go': 'won’t go in',
-}
-const FEEL_TITLE: Record<Feel, string> = { 'free': 'Free', 'drag': 'Drag', 'pinched': 'Pinched', 'no-go': 'No-go' }
 
 /** The four feel keys for a blade; what was done to the gap just before is recorded with the answer. */
 export const feelKeys = (
@@ -37,37 +31,37 @@ export const feelKeys = (
   { engravedMm }: Stack,
   set: BladeSet,
   after: GapChange | null,
-  help: Partial<Record<Feel, string>> = {},
+  help: Partial<Record<Feel, Text>> = {},
 ): AnswerKey[] =>
   (['free', 'drag', 'pinched', 'no-go'] as const).map(feel =>
-    key(FEEL_TITLE[feel], help[feel] ?? FEEL_HELP[feel], {
+    key(say(`feel.${feel}`), help[feel] ?? say(`feel.${feel}.help`), {
       type: 'trial',
       payload: { valveId, bladesMm: engravedMm, set: set.name, feel, after },
     }),
   )
 
 /** What the blade would prove, said once. */
-function wouldProve(view: JobView, valveId: string, bladeMm: number, verdict: Verdict): string {
-  if (verdict === 'tight' || verdict === 'loose') return `It’s ${verdict}; this shows by how much.`
+function wouldProve(view: JobView, valveId: string, bladeMm: number, verdict: Verdict): Said {
+  if (verdict === 'tight' || verdict === 'loose') return say('blade.by-how-much', { verdict })
   const clearance = clearanceOf(view.pin, valveId)
   const limits = limitsOf(clearance)
-  const figure = `${formatLength(targetOf(clearance), view.pin.unit)} ${view.pin.unit}`
+  const targetMm = targetOf(clearance)
+  const figure = { mm: targetMm, unit: view.pin.unit }
   if (!limits)
-    return Math.abs(snapMm(bladeMm - targetOf(clearance))) <= BARE_FIGURE_NEAR_MM
-      ? `Wanted: ${figure}. If it drags, it’s in. Won’t go: tight. Free: the next blade up will tell.`
-      : bladeMm > targetOf(clearance)
-        ? `If it goes, it’s loose. If not, it counts as ${figure}.`
-        : 'If it won’t go, it’s tight. If it goes, one more blade.'
-  if (bladeMm < limits.minMm) return 'If it won’t go, it’s tight. If it goes, one more blade.'
-  if (bladeMm === limits.minMm) return 'If it won’t go, it’s tight. If it drags, it’s in.'
-  if (bladeMm === limits.maxMm) return 'If it won’t go, it isn’t loose. If it slides freely, it’s loose.'
-  if (bladeMm > limits.maxMm) return 'If it goes, it’s loose. If not, one more blade.'
-  return 'If it drags, it’s in. Free or won’t go: one more blade.'
+    return Math.abs(snapMm(bladeMm - targetMm)) <= BARE_FIGURE_NEAR_MM
+      ? say('blade.tells.figure', figure)
+      : bladeMm > targetMm
+        ? say('blade.tells.over-figure', figure)
+        : say('blade.tells.under')
+  if (bladeMm < limits.minMm) return say('blade.tells.under')
+  if (bladeMm === limits.minMm) return say('blade.tells.at-least')
+  if (bladeMm === limits.maxMm) return say('blade.tells.at-most')
+  return bladeMm > limits.maxMm ? say('blade.tells.over') : say('blade.tells.between')
 }
 
-const alreadySaid = (view: JobView, valve: ValveState): string => {
+const alreadySaid = (view: JobView, valve: ValveState): Text => {
   const reading = presentReading(valve)
-  return reading?.trials.length ? `${judgeReading(view.pin, reading, valve.valveId).reason} ` : ''
+  return reading?.trials.length ? judgeReading(view.pin, reading, valve.valveId).reason : ''
 }
 
 /**
@@ -86,16 +80,16 @@ export function markCheckThing(view: JobView, valveId: string): Worded {
   const { engine } = view.pin.spec
   const place = lastPlace(view)
   const here = stopHere(view)
+  const margin = here && marginWords(engine, here)
+  const still = place ? say('key.still-on', { place: placeWords(engine, place) }) : say('key.not-moved')
+  const checked = (still: boolean) => ({ type: 'mark-checked' as const, payload: { valveId, still } })
   return {
-    label: `${valveById(engine, valveId).name}, before measuring`,
-    instruction: place ? stillWords(engine, place) : 'Is the crank still where it was?',
-    why: `The crank may have crept. ${here && marginWords(engine, here) ? marginWords(engine, here) : 'With the valve open, a reading is worthless.'}`,
+    label: say('valve.before-measuring', { valve: valveById(engine, valveId).name }),
+    instruction: place ? stillWords(engine, place) : say('still.somewhere'),
+    why: [say('crept'), margin || say('crept.reading-worthless')],
     keys: [
-      key(place ? `Still on ${placeWords(engine, place)}` : 'It hasn’t moved', 'as you left it', {
-        type: 'mark-checked',
-        payload: { valveId, still: true },
-      }),
-      key('It moved', 'find it again', { type: 'mark-checked', payload: { valveId, still: false } }),
+      key(still, say('key.not-moved.help'), checked(true)),
+      key(say('key.it-moved'), say('key.find-it-again'), checked(false)),
     ],
     stage: { kind: 'blades', valveId, next: null },
   }
@@ -105,19 +99,19 @@ export function markCheckThing(view: JobView, valveId: string): Worded {
 const doubtedOf = (view: JobView, valve: ValveState): Worded['doubted'] =>
   judgeReading(view.pin, presentReading(valve), valve.valveId).reading.contradiction?.map(t => ({
     eventId: t.id,
-    words: `${t.name ?? ''} ${t.feel}`,
+    words: trialWords(t),
   })) ?? []
 
 /** As found, the other valves of the stop are measured before a screw is touched; later the nut is loosened at once. */
 const setIt = ({ valveId, phase }: ValveState): AnswerKey =>
   phase === 'as found'
-    ? key('Set it', 'once all here are measured', { type: 'set-chosen', payload: { valveId } })
-    : key('Set it again', 'loosen the nut', { type: 'nut-loosened', payload: { valveId } })
+    ? key(say('key.set-it'), say('key.set-it.help'), { type: 'set-chosen', payload: { valveId } })
+    : key(say('key.set-again'), say('key.set-again.help'), { type: 'nut-loosened', payload: { valveId } })
 
 /** Where the screw’s angle puts it, as an estimate. */
-function angleWords(view: JobView, valve: ValveState): string {
+function angleWords(view: JobView, valve: ValveState): Text {
   const stands = standsByAngle(view, valve)
-  return stands ? ` The screw’s angle puts it at ${intervalWords(stands, view.pin.unit)}: an estimate.` : ''
+  return stands ? say('by-angle', { loMm: stands.loMm, hiMm: stands.hiMm, unit: view.pin.unit }) : ''
 }
 
 /** No blade of the set tells on which side of a limit the gap is. A screw can be set to where one does. */
@@ -127,17 +121,20 @@ function notProvable(view: JobView, valve: ValveState): Omit<Worded, 'label'> {
   // some blade would prove it, were it set to that blade; after some rounds it stands as near as it can be brought
   const helps = bySet && valve.round < MOST_ROUNDS - 1 && aimOf(view, valve).after !== null
   const ways = [
-    ...(helps ? ['set it where one does'] : []),
-    ...(view.pin.otherSets.length ? ['use another set'] : []),
-    'try one again',
-    'continue and say why',
+    ...(helps ? (['set it'] as const) : []),
+    ...(view.pin.otherSets.length ? (['another set'] as const) : []),
+    'try again' as const,
+    'go on' as const,
   ]
-  const goOn = key('Continue', 'say why', null, 'reason')
   return {
-    instruction: 'This blade set can’t prove it',
+    instruction: say('cannot-prove'),
     stage: { kind: 'blades', valveId, next: null },
-    why: `${alreadySaid(view, valve)}No blade or stack in ${setInHand(view).name} settles it: ${ways.slice(0, -1).join(', ')}, or ${ways.at(-1)}.${angleWords(view, valve)}`,
-    keys: helps ? [setIt(valve), goOn] : [goOn, ...(bySet ? [setIt(valve)] : [])],
+    why: [
+      alreadySaid(view, valve),
+      say('cannot-prove.why', { set: setInHand(view).name, ways }),
+      angleWords(view, valve),
+    ],
+    keys: helps ? [setIt(valve), goOnWithReason] : [goOnWithReason, ...(bySet ? [setIt(valve)] : [])],
     ...(helps ? {} : { wayOut: true as const }),
   }
 }
@@ -146,10 +143,10 @@ function notProvable(view: JobView, valve: ValveState): Omit<Worded, 'label'> {
 function leftOut(view: JobView, valve: ValveState): Omit<Worded, 'label'> {
   const bySet = valveById(view.pin.spec.engine, valve.valveId).adjuster === 'screw'
   return {
-    instruction: 'It’s still out of spec',
+    instruction: say('still-out'),
     stage: { kind: 'blades', valveId: valve.valveId, next: null },
-    why: `${alreadySaid(view, valve)}You left it that way. Leave it and say why, or set it again.`,
-    keys: [key('Leave it', 'say why', null, 'reason'), ...(bySet ? [setIt(valve)] : [])],
+    why: [alreadySaid(view, valve), say('still-out.why')],
+    keys: [leaveIt, ...(bySet ? [setIt(valve)] : [])],
     wayOut: true,
   }
 }
@@ -157,10 +154,10 @@ function leftOut(view: JobView, valve: ValveState): Omit<Worded, 'label'> {
 /** Blades that were tried again and still do not agree: another set, or a reason. */
 function inDispute(view: JobView, valve: ValveState): Omit<Worded, 'label'> {
   return {
-    instruction: 'These blades don’t agree',
+    instruction: say('in-dispute'),
     stage: { kind: 'blades', valveId: valve.valveId, next: null },
-    why: `${alreadySaid(view, valve)}You tried them again and got the same. Wipe and measure them${view.pin.otherSets.length ? ', use another set' : ''}, undo one answer, or continue and say why.`,
-    keys: [key('Continue', 'say why', null, 'reason')],
+    why: [alreadySaid(view, valve), say('in-dispute.why', { otherSets: view.pin.otherSets.length > 0 })],
+    keys: [goOnWithReason],
     wayOut: true,
   }
 }
@@ -171,9 +168,9 @@ export function apartThing(view: JobView, valve: ValveState): Worded {
   const name = valveById(view.pin.spec.engine, valveId).name
   const set = setInHand(view)
   return {
-    label: `${name}, one more blade`,
-    instruction: `Try ${engravedWords(stack.engravedMm, set.unit)} in the ${name.toLowerCase()}`,
-    why: `${alreadySaid(view, valve)}At another crank position it was in. If this blade won’t go in either, the crank is in the wrong position: leave the screw alone.`,
+    label: say('valve.one-more-blade', { valve: name }),
+    instruction: say('blade.try', { blade: engravedWords(stack.engravedMm, set.unit), valve: name }),
+    why: [alreadySaid(view, valve), say('apart.why')],
     keys: feelKeys(valveId, stack, set, null),
     stage: { kind: 'blades', valveId, next: stack },
     trial: { valveId, stack, set: set.name, after: null },
@@ -185,29 +182,27 @@ export function apartThing(view: JobView, valve: ValveState): Worded {
 const MOST_ASKED = 2
 
 /** The next blade for a valve that is being measured, as found or as proof. */
-export function trialThing(view: JobView, valve: ValveState, label: string): Worded {
+export function trialThing(view: JobView, valve: ValveState, phase: Said): Worded {
   const { valveId } = valve
   if (wantsMarkCheck(view)) return markCheckThing(view, valveId)
   const name = valveById(view.pin.spec.engine, valveId).name
+  const label = say('valve.phase', { valve: name, phase })
   const reading = presentReading(valve)
   const set = setInHand(view)
   const stack = expectedPolicy(view, valve)(reading?.trials ?? [])?.stack
   const judged = judgeReading(view.pin, reading, valveId)
   if (!stack) {
     const out = judged.verdict === 'tight' || judged.verdict === 'loose'
-    return { label: `${name}, ${label}`, ...(out ? leftOut(view, valve) : notProvable(view, valve)) }
+    return { label, ...(out ? leftOut(view, valve) : notProvable(view, valve)) }
   }
   const askedBefore = (reading?.trials ?? []).filter(t => thickness(t) === stack.totalMm).length
-  if (askedBefore >= MOST_ASKED)
-    return { label: `${name}, ${label}`, ...inDispute(view, valve), doubted: doubtedOf(view, valve) }
+  if (askedBefore >= MOST_ASKED) return { label, ...inDispute(view, valve), doubted: doubtedOf(view, valve) }
   const stacked =
-    stack.bladesMm.length > 1 && !reading?.trials.length
-      ? `No blade of that size: stack ${['', '', 'two', 'three'][stack.bladesMm.length]}. `
-      : ''
+    stack.bladesMm.length > 1 && !reading?.trials.length ? say('blade.stack', { blades: stack.bladesMm.length }) : ''
   return {
-    label: `${name}, ${label}`,
-    instruction: `Try ${engravedWords(stack.engravedMm, set.unit)} in the ${name.toLowerCase()}`,
-    why: `${alreadySaid(view, valve)}${stacked}${wouldProve(view, valveId, stack.totalMm, judged.verdict)}`,
+    label,
+    instruction: say('blade.try', { blade: engravedWords(stack.engravedMm, set.unit), valve: name }),
+    why: [alreadySaid(view, valve), stacked, wouldProve(view, valveId, stack.totalMm, judged.verdict)],
     keys: feelKeys(valveId, stack, set, null),
     stage: { kind: 'blades', valveId, next: stack },
     trial: { valveId, stack, set: set.name, after: null },

@@ -1,5 +1,6 @@
-import { runsWords, valveById } from '../../engine'
+import { valveById } from '../../engine'
 import { engravedWords } from '../../feeler'
+import { say } from '../../said'
 import { topPlace } from '../../stops'
 import type { Requirement } from '../requirements'
 import { valveOf } from '../state'
@@ -10,6 +11,7 @@ import { lastPlace } from './find'
 import { decompressorTest, type DecompressorTest, oneBladeMore } from '../two-places'
 import { feelKeys, trialThing } from './measure'
 import { secondPlaceThing } from './second-place'
+import { notNow } from './keys'
 import { type Worded, key } from './thing'
 
 /** Read a little finer past the top, so that the same blade at the top tells. */
@@ -17,9 +19,9 @@ function narrowerThing(view: JobView, { valveId, stack }: NonNullable<ReturnType
   const { name } = valveById(view.pin.spec.engine, valveId)
   const set = setInHand(view)
   return {
-    label: `${name}, one more blade`,
-    instruction: `Try ${engravedWords(stack.engravedMm, set.unit)} in the ${name.toLowerCase()}`,
-    why: 'It’s in. One more blade here, and the same blade at the top will tell whether a decompressor holds the valve there.',
+    label: say('valve.one-more-blade', { valve: name }),
+    instruction: say('blade.try', { blade: engravedWords(stack.engravedMm, set.unit), valve: name }),
+    why: say('narrower.why'),
     keys: feelKeys(valveId, stack, set, null),
     stage: { kind: 'blades', valveId, next: stack },
     trial: { valveId, stack, set: set.name, after: null },
@@ -30,18 +32,18 @@ function narrowerThing(view: JobView, { valveId, stack }: NonNullable<ReturnType
 function decompressorThing(view: JobView, { valve, bladesMm, set }: DecompressorTest): Worded {
   const unit = [view.pin.bladeSet, ...view.pin.otherSets].find(s => s.name === set)?.unit ?? view.pin.bladeSet.unit
   const blade = engravedWords(bladesMm, unit)
-  const say = (there: boolean) => ({
+  const tested = (there: boolean) => ({
     type: 'decompressor-tested' as const,
     payload: { valveId: valve.id, there, bladesMm },
   })
   return {
-    label: 'Is there a decompressor?',
-    instruction: `Here at the top, try ${blade} in the ${valve.name.toLowerCase()}`,
-    why: `It went in past the top. If it goes here too, no decompressor holds the valve, and from now on you can measure at the top.`,
+    label: say('decompressor.label'),
+    instruction: say('decompressor.try', { blade, valve: valve.name }),
+    why: say('decompressor.why'),
     keys: [
-      key('It goes here too', 'no decompressor', say(false)),
-      key('Tighter, or refused', 'a decompressor holds it', say(true)),
-      key('Not now', 'say why', null, 'reason'),
+      key(say('key.goes-here-too'), say('key.no-decompressor'), tested(false)),
+      key(say('key.tighter-or-refused'), say('key.decompressor-holds'), tested(true)),
+      notNow,
     ],
     stage: { kind: 'wheel', target: null, feelValveIds: [valve.id], cylinderId: valve.cylinderId },
   }
@@ -60,32 +62,33 @@ export function proveThing(view: JobView, { what }: Requirement): Worded {
       (stopHere(view) ?? view.model.plan.stops[0])?.place ??
       lastPlace(view) ??
       topPlace(engine, engine.cylinders[0]!.id)
-    const where = placeWords(engine, to)
+    const place = placeWords(engine, to)
+    const { turning } = engine
     const turned = (turns: number, place: typeof to | null) => ({
       type: 'prove-turned' as const,
       payload: { turns, to: place },
     })
     return {
-      label: 'Prove it',
-      instruction: `Turn it over two full turns, back to ${where}`,
-      why: `By hand, ${runsWords(engine)} seen from ${engine.turning.seenFrom}. Feel for binding; check that nothing jumped.`,
+      label: say('prove.label'),
+      instruction: say('prove.turn-over', { place }),
+      why: say('prove.turn-over.why', { runs: say(`runs.${turning.direction}`), seenFrom: turning.seenFrom }),
       keys: [
-        key(`Back on ${where}`, 'two full turns', turned(2, to)),
-        key('Overshot it', 'went around once more', turned(3, to)),
-        key('I lost track', 'find it again', turned(2, null)),
-        key('It binds', 'stop, write it down', null, 'finding'),
+        key(say('key.back-on', { place }), say('key.back-on.help'), turned(2, to)),
+        key(say('key.overshot'), say('key.overshot.once-more'), turned(3, to)),
+        key(say('key.lost-track'), say('key.find-it-again'), turned(2, null)),
+        key(say('key.binds'), say('key.binds.help'), null, 'finding'),
       ],
       stage: { kind: 'wheel', target: to, feelValveIds: [], cylinderId: null },
     }
   }
   const valve = valveOf(view.state, 'valveId' in what ? what.valveId : '')!
   if (what.kind === 'look-again') {
-    const draft = trialThing(view, valve, 'look again')
+    const draft = trialThing(view, valve, say('phase.look-again'))
     return {
       ...draft,
-      label: `${valveById(engine, valve.valveId).name}: look again`,
-      why: `An answer that this relied on was undone. ${draft.why}`,
+      label: say('valve.look-again', { valve: valveById(engine, valve.valveId).name }),
+      why: [say('undone.why'), draft.why],
     }
   }
-  return trialThing(view, valve, 'proof')
+  return trialThing(view, valve, say('phase.proof'))
 }

@@ -1,20 +1,20 @@
 import type { Role } from '../../engine'
+import { say, type Text } from '../../said'
 import { clearanceWords, disagreeing } from '../figures'
 import type { Requirement, What } from '../requirements'
 import { COVER, PLUG } from '../strip-down'
 import { hoursAtRest, type JobView, WARM_FROM_C } from '../view'
+import { goOnWithReason, somethingOdd, withReason } from './keys'
 import { type Worded, key } from './thing'
 
 const confirm = (item: 'machine' | 'spec' | 'valves' | 'safe') => ({ type: 'confirmed' as const, payload: { item } })
 
-const coldWords = ({ state, pin, nowMs }: JobView): string => {
-  const limit = `${pin.spec.engine.coldLimitC} °C`
-  if (state.temperature && state.temperature.celsius > pin.spec.engine.coldLimitC)
-    return `${state.temperature.celsius} °C is over the ${limit} limit. Clearances set warm come out wrong.`
+function coldWords({ state, pin, nowMs }: JobView): Text {
+  const limitC = pin.spec.engine.coldLimitC
+  if (state.temperature && state.temperature.celsius > limitC)
+    return say('cold.over', { celsius: state.temperature.celsius, limitC })
   const rested = hoursAtRest({ state, nowMs })
-  if (rested !== null)
-    return `${rested.toFixed(1)} h parked is less than 4 h. Measure the head, or wait until it is under ${limit}.`
-  return `Clearances are set cold: head under ${limit}, or parked 4 hours or more.`
+  return rested !== null ? say('cold.not-long-enough', { hours: rested, limitC }) : say('cold.why', { limitC })
 }
 
 /** Two figures for the same valves: one stands, by a lead's reason. They are never averaged. */
@@ -22,117 +22,116 @@ function figureThing({ tools, state }: JobView, role: Role): Worded {
   const { engine } = state.spec ?? tools.pin.spec
   const others = disagreeing(engine, role)
   return {
-    label: 'Two figures',
-    instruction: `Which figure is right for the ${role}?`,
+    label: say('figure.label'),
+    instruction: say('figure', { role }),
     stage: { kind: 'figures', role },
-    why: `The source gives ${clearanceWords(engine.clearance[role])}, or ${others.map(o => clearanceWords(o.clearance)).join(', or ')}. A lead decides, and says why.`,
+    why: say('figure.why', {
+      own: clearanceWords(engine.clearance[role]),
+      others: others.map(o => clearanceWords(o.clearance)),
+    }),
     keys: [
-      key('Settle it', 'a lead’s choice, with a reason', null, 'figure'),
-      key('Continue', 'with the spec’s own; say why', null, 'reason'),
+      key(say('key.settle-it'), say('key.settle-it.help'), null, 'figure'),
+      key(say('key.continue'), say('key.continue.with-own'), null, 'reason'),
     ],
   }
 }
 
+const measureHead = key(say('key.measure-head'), say('key.measure-head.help'), null, 'temperature')
 const warmThing = (view: JobView): Worded => ({
-  label: 'Warm engine',
-  instruction: 'How warm is the head?',
+  label: say('warm.label'),
+  instruction: say('warm'),
   stage: { kind: 'cold' },
-  why: `${view.state.temperature ? `${view.state.temperature.celsius} °C is not warm. ` : ''}This source sets clearances hot: run it until it is warm all through, ${WARM_FROM_C} °C or more at the head, as the manual says. Watch out for hot parts.`,
-  keys: [
-    key('Measure the head', 'type the temperature', null, 'temperature'),
-    key('Continue', 'say why', null, 'reason'),
+  why: [
+    view.state.temperature ? say('warm.not-warm', { celsius: view.state.temperature.celsius }) : '',
+    say('warm.why', { fromC: WARM_FROM_C }),
   ],
+  keys: [measureHead, goOnWithReason],
 })
 const coldThing = (view: JobView): Worded => ({
-  label: 'Cold engine',
-  instruction: 'How cold is the engine?',
+  label: say('cold.label'),
+  instruction: say('cold'),
   stage: { kind: 'cold' },
   why: coldWords(view),
   keys: [
-    key('Measure the head', 'type the temperature', null, 'temperature'),
-    key('Parked overnight', '12 h or more', { type: 'rested', payload: { hours: 12 } }),
-    key('Parked 4 h or more', 'not run since', { type: 'rested', payload: { hours: 4 } }),
-    key('Type the hours', 'since it last ran', null, 'hours'),
+    measureHead,
+    key(say('key.parked-overnight'), say('key.parked-overnight.help'), { type: 'rested', payload: { hours: 12 } }),
+    key(say('key.parked-4h'), say('key.parked-4h.help'), { type: 'rested', payload: { hours: 4 } }),
+    key(say('key.type-hours'), say('key.type-hours.help'), null, 'hours'),
   ],
 })
 
 function offThing({ pin }: JobView, item: string): Worded {
   return {
-    label: 'Access',
-    instruction:
-      item === PLUG ? 'Remove the spark plug' : item === COVER ? 'Remove the valve cover' : `Remove: ${item}`,
+    label: say('off.label'),
+    instruction: item === PLUG ? say('off.plug') : item === COVER ? say('off.cover') : say('off.item', { item }),
     stage: { kind: 'list' },
-    why:
-      item === COVER
-        ? `Loosen the bolts ${pin.spec.engine.coverPattern || 'crosswise'}, a little at a time. Put a rag under it; look for dents.`
-        : 'Into the labeled tray; note odd bolt lengths. List here whatever goes in, rags too.',
+    why: item === COVER ? say('off.cover.why', { pattern: pin.spec.engine.coverPattern }) : say('off.why'),
     keys: [
-      key('It’s off', 'in the tray', { type: 'came-off', payload: { item } }),
-      key('It stays on', 'say why', null, 'reason'),
-      key('Removed something else', 'add it to the list', null, 'item-off'),
-      key('Put something in', 'rag, tape, cap', null, 'item-in'),
+      key(say('key.off'), say('key.off.help'), { type: 'came-off', payload: { item } }),
+      withReason(say('key.stays-on')),
+      key(say('key.removed-else'), say('key.removed-else.help'), null, 'item-off'),
+      key(say('key.put-in'), say('key.put-in.help'), null, 'item-in'),
     ],
   }
 }
 
+/** How a plug looks, as the job keeps it, and what that says. */
+const LOOKS = [
+  ['Gray to brown', 'gray-to-brown'],
+  ['Black or wet', 'black-or-wet'],
+  ['White, blistered', 'white-blistered'],
+  ['Not looked at', 'not-looked-at'],
+] as const
+
 /** What each requirement before the work is worded as. */
 const THINGS = {
   'machine': (view: JobView): Worded => ({
-    label: 'Right machine',
-    instruction: `Is this the ${view.pin.machine.name}?`,
+    label: say('machine.label'),
+    instruction: say('machine', { machine: view.pin.machine.name }),
     stage: { kind: 'start' },
-    why: `Check the plate and the tag: ${view.pin.modelName}, tag ${view.pin.machine.tag}.`,
-    keys: [
-      key('Yes', 'plate and tag match', confirm('machine')),
-      key('Something is odd', 'write it down', null, 'finding'),
-    ],
+    why: say('machine.why', { model: view.pin.modelName, tag: view.pin.machine.tag }),
+    keys: [key(say('key.yes'), say('key.yes.machine'), confirm('machine')), somethingOdd],
   }),
   'spec': (view: JobView): Worded => ({
-    label: 'Right spec',
-    instruction: 'Is this the right spec?',
+    label: say('spec.label'),
+    instruction: say('spec'),
     stage: { kind: 'start' },
-    why: `Revision ${view.pin.spec.revision}: ${view.pin.spec.engine.source}. A later bulletin overrides it.`,
-    keys: [
-      key('Yes', 'no later bulletin known', confirm('spec')),
-      key('Something is odd', 'write it down', null, 'finding'),
-    ],
+    why: say('spec.why', { revision: view.pin.spec.revision, source: view.pin.spec.engine.source }),
+    keys: [key(say('key.yes'), say('key.yes.spec'), confirm('spec')), somethingOdd],
   }),
   'spec-approved': (): Worded => ({
-    label: 'Draft spec',
-    instruction: 'No lead has approved this spec',
+    label: say('draft.label'),
+    instruction: say('draft'),
     stage: { kind: 'start' },
-    why: 'Ask a lead to approve it. Or continue and say why: the sheet will show it.',
-    keys: [key('Continue', 'say why', null, 'reason')],
+    why: say('draft.why'),
+    keys: [goOnWithReason],
   }),
   'cold': (view: JobView): Worded => (view.pin.spec.engine.setWhen === 'hot' ? warmThing(view) : coldThing(view)),
   'safe': (): Worded => ({
-    label: 'Safe',
-    instruction: 'Make sure it can’t start',
+    label: say('safe.label'),
+    instruction: say('safe'),
     stage: { kind: 'list' },
-    why: 'Plug wire off and grounded, key out, fuel off; stand and chocks firm; clean around the cover and the plug.',
-    keys: [
-      key('All done', 'it can’t start', confirm('safe')),
-      key('Something is odd', 'write it down', null, 'finding'),
-    ],
+    why: say('safe.why'),
+    keys: [key(say('key.all-done'), say('key.all-done.help'), confirm('safe')), somethingOdd],
   }),
-  'plug-read': (view: JobView): Worded => ({
-    label: 'Plug',
-    instruction: 'What does the plug look like?',
+  'plug-read': ({ pin }: JobView): Worded => ({
+    label: say('plug.label'),
+    instruction: say('plug'),
     stage: { kind: 'list' },
-    why: `Light gray to brown is good; anything else is worth telling the owner.${view.pin.spec.engine.plugGap ? ` Gap ${view.pin.spec.engine.plugGap}.` : ''}`,
-    keys: ['Gray to brown', 'Black or wet', 'White, blistered', 'Not looked at'].map((look, i) =>
-      key(look, ['burning well', 'rich, oil or weak spark', 'lean or hot', 'no claim made'][i]!, {
-        type: 'plug-read',
-        payload: { look },
-      }),
+    why: [say('plug.why'), pin.spec.engine.plugGap ? say('plug.gap', { gap: pin.spec.engine.plugGap }) : ''],
+    keys: LOOKS.map(([look, id]) =>
+      key(say(`plug.${id}`), say(`plug.${id}.help`), { type: 'plug-read', payload: { look } }),
     ),
   }),
   'valves': (): Worded => ({
-    label: 'Which valve is which',
-    instruction: 'Find intake and exhaust on the head',
+    label: say('valves.label'),
+    instruction: say('valves'),
     stage: { kind: 'head' },
-    why: 'Intake is on the carburetor side, exhaust on the muffler side.',
-    keys: [key('Found both', 'as drawn', confirm('valves')), key('Not as drawn', 'write it down', null, 'finding')],
+    why: say('valves.why'),
+    keys: [
+      key(say('key.found-both'), say('key.found-both.help'), confirm('valves')),
+      key(say('key.not-as-drawn'), say('key.write-down'), null, 'finding'),
+    ],
   }),
 } satisfies Partial<Record<What['kind'], (view: JobView) => Worded>>
 

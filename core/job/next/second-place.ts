@@ -1,9 +1,11 @@
 import { type Place, samePlace } from '../../engine'
 import { engravedWords } from '../../feeler'
+import { say } from '../../said'
 import { PAST_TOP_MM, secondPlace } from '../two-places'
 import type { JobView } from '../view'
 import { untilWords } from '../words'
 import { lastPlace } from './find'
+import { notNow } from './keys'
 import { type Worded, key } from './thing'
 
 /**
@@ -14,19 +16,18 @@ export function secondPlaceThing(view: JobView): Worded {
   const { engine } = view.pin.spec
   const { valve, bladesMm, set, because } = secondPlace(view)!
   const place: Place = { kind: 'rod-drop', cylinderId: valve.cylinderId, dropMm: PAST_TOP_MM }
-  const notNow = key('Not now', 'say why', null, 'reason')
   const stage: Worded['stage'] = { kind: 'wheel', target: null, feelValveIds: [valve.id], cylinderId: valve.cylinderId }
   const reason =
     because === 'complaint'
-      ? `Complaint: “${view.pin.complaint}”. The spec lists no decompressor.`
-      : `No blade goes into the ${valve.name.toLowerCase()} here, and the spec lists no decompressor.`
+      ? say('second-place.complaint', { complaint: view.pin.complaint })
+      : say('second-place.no-blade', { valve: valve.name })
   if (!samePlace(lastPlace(view), place))
     return {
-      label: 'Check for a decompressor',
-      instruction: `Turn until ${untilWords(engine, place)}`,
-      why: `${reason} One that holds the exhaust open at the top has released there, so one blade will tell.`,
+      label: say('second-place.label'),
+      instruction: say('find.turn-until', { until: untilWords(engine, place) }),
+      why: [reason, say('second-place.turn.why')],
       keys: [
-        key(`${PAST_TOP_MM} mm down`, 'stopped there', {
+        key(say('key.down', { dropMm: PAST_TOP_MM }), say('key.stopped-there'), {
           type: 'crank',
           payload: { observations: [{ kind: 'move', to: place }] },
         }),
@@ -35,17 +36,17 @@ export function secondPlaceThing(view: JobView): Worded {
       stage: { ...stage, target: place, feelValveIds: [] },
     }
   const unit = [view.pin.bladeSet, ...view.pin.otherSets].find(s => s.name === set)?.unit ?? view.pin.bladeSet.unit
-  const say = (there: boolean) => ({
+  const tested = (there: boolean) => ({
     type: 'decompressor-tested' as const,
     payload: { valveId: valve.id, there, bladesMm },
   })
   return {
-    label: 'Check for a decompressor',
-    instruction: `Past the top, try ${engravedWords(bladesMm, unit)} in the ${valve.name.toLowerCase()}`,
-    why: 'At the top this blade was too thick. If it goes here, a decompressor held the valve open at the top: measure it here from now on.',
+    label: say('second-place.label'),
+    instruction: say('second-place.try', { blade: engravedWords(bladesMm, unit), valve: valve.name }),
+    why: say('second-place.try.why'),
     keys: [
-      key('Won’t go here either', 'no decompressor', say(false)),
-      key('It goes', 'there is a decompressor', say(true)),
+      key(say('key.wont-go-here-either'), say('key.no-decompressor'), tested(false)),
+      key(say('key.it-goes'), say('key.there-is-a-decompressor'), tested(true)),
       notNow,
     ],
     stage,

@@ -1,38 +1,39 @@
 import type { ScrewTurn } from '../../adjuster'
 import { valveById } from '../../engine'
-import { engravedWords } from '../../feeler'
-import { adjusterWords } from '../adjuster-words'
+import { engravedWords, type Stack } from '../../feeler'
+import { say, type Text } from '../../said'
+import { setBy } from '../adjuster-words'
 import { type Aim, aimOf, judgeAfterLock } from '../aim'
 import type { GapChange } from '../gap-change'
 import { MOST_ROUNDS, type Setting, settingOf } from '../setting'
 import { latestReading, presentReading, type Reading, type ValveState } from '../state'
 import { expectedPolicy, judgeReading, type JobView, latestVerdict, setInHand } from '../view'
-import { flatsWords, turnWords } from '../words'
 import { bladeHabitWords, lockTorque } from '../lock-torque'
 import { feelKeys, markCheckThing, trialThing, wantsMarkCheck } from './measure'
 import { shimThing } from './shims'
+import { findAgain, goOnWithReason, leaveForNow, leaveIt, turnedBackAndLocked, withReason, writeDown } from './keys'
 import { type Worded, key } from './thing'
 
-const againWords = (view: JobView, reading: Reading | undefined, valveId: string): string =>
-  reading?.trials.length ? `${judgeReading(view.pin, reading, valveId).reason} ` : ''
+const againWords = (view: JobView, reading: Reading | undefined, valveId: string): Text =>
+  reading?.trials.length ? judgeReading(view.pin, reading, valveId).reason : ''
 
 /** A valve with neither screw nor shim: there is nothing to set. */
 function nothingToSet(view: JobView, valve: ValveState): Worded {
   const { name } = valveById(view.pin.spec.engine, valve.valveId)
   return {
-    label: `${name}, ${latestVerdict(view.pin, valve).verdict}`,
+    label: say('valve.is', { valve: name, verdict: latestVerdict(view.pin, valve).verdict }),
     stage: { kind: 'blades', valveId: valve.valveId, next: null },
-    instruction: `The ${name.toLowerCase()} has no adjuster`,
-    why: 'There is nothing to turn here: the fix is at the seat, the tip or the lifter.',
-    keys: [key('Leave it for now', 'say why', null, 'reason'), key('Write it down', 'for the owner', null, 'finding')],
+    instruction: say('set.no-adjuster', { valve: name }),
+    why: say('set.no-adjuster.why'),
+    keys: [leaveForNow, writeDown],
   }
 }
 
 /** How sure the turn is: "give or take 5°", or that only one side is known. */
-export function turnDoubt(turn: ScrewTurn): string {
-  if (turn.kind !== 'turn') return 'a guess: only one side is known'
-  return `give or take ${Math.max(1, Math.round((turn.mostDeg - turn.leastDeg) / 2))}°`
-}
+export const turnDoubt = (turn: ScrewTurn): Text =>
+  turn.kind === 'turn'
+    ? say('turn.give-or-take', { deg: Math.max(1, Math.round((turn.mostDeg - turn.leastDeg) / 2)) })
+    : say('turn.guess')
 
 /**
  * The Set step for one valve: loosen, turn and feel, nip and feel, torque and feel, as many rounds as it takes; or by
@@ -46,7 +47,7 @@ export function setThing(view: JobView, valve: ValveState): Worded {
   if (valve.leftAtPlace === view.state.places && valve.nut === 'locked') return leftThing(view, valve)
   if (valve.nut === 'locked')
     return valve.phase === 'torqued' && torqueUnread(view, valve)
-      ? trialThing(view, valve, 'torqued')
+      ? trialThing(view, valve, say('phase.torqued'))
       : loosenThing(view, valve)
   return valve.nut === 'nipped' ? nippedThing(view, valve) : looseThing(view, valve)
 }
@@ -73,10 +74,10 @@ const screwStage = (
 function spinsThing(view: JobView, valve: ValveState): Worded {
   const { name } = valveById(view.pin.spec.engine, valve.valveId)
   return {
-    label: `${name}: cannot be set`,
-    instruction: `The ${name.toLowerCase()} stud turns with its nut`,
-    why: 'Turning here doesn’t move the gap. The stud must be fixed first: write it down for the owner.',
-    keys: [key('Leave it for now', 'say why', null, 'reason'), key('Write it down', 'for the owner', null, 'finding')],
+    label: say('set.cannot.label', { valve: name }),
+    instruction: say('set.spins', { valve: name }),
+    why: say('set.spins.why'),
+    keys: [leaveForNow, writeDown],
     stage: { kind: 'blades', valveId: valve.valveId, next: null },
     wayOut: true,
   }
@@ -86,23 +87,13 @@ function spinsThing(view: JobView, valve: ValveState): Worded {
 export function farThing(view: JobView, valve: ValveState): Worded {
   const { valveId } = valve
   const { name } = valveById(view.pin.spec.engine, valveId)
-  const words = adjusterWords(view.pin.spec.engine.adjuster)
+  const by = setBy(view.pin.spec.engine.adjuster)
   const closed = Math.round((view.position.closed[valveId] ?? 0) * 100)
   return {
-    label: `${name}: far from as found`,
-    instruction: `Stop: the ${words.turned} is ${(Math.abs(valve.screwDeg) / 360).toFixed(1)} turns from where you found it`,
-    why: `Valves are never that far off. Is it the right ${words.turned}, and is the valve closed? Chance that it is safely closed here: ${closed} %.`,
-    keys: [
-      key('Find it again', 'forget what was assumed', {
-        type: 'crank',
-        payload: { observations: [{ kind: 'lost' }] },
-      }),
-      key('Turned back and locked', 'as it was found', {
-        type: 'screw-checked',
-        payload: { valveId, found: 'turned back' },
-      }),
-      key('Continue', 'say why', null, 'reason'),
-    ],
+    label: say('set.far.label', { valve: name }),
+    instruction: say('set.far', { by, turns: Math.abs(valve.screwDeg) / 360 }),
+    why: say('set.far.why', { by, closed }),
+    keys: [findAgain, turnedBackAndLocked(valveId), goOnWithReason],
     stage: { kind: 'wheel', target: null, feelValveIds: [valveId], cylinderId: null },
     wayOut: true,
   }
@@ -112,62 +103,58 @@ export function farThing(view: JobView, valve: ValveState): Worded {
 function leftThing(view: JobView, valve: ValveState): Worded {
   const { name } = valveById(view.pin.spec.engine, valve.valveId)
   return {
-    label: `${name}: as it was found`,
-    instruction: `The ${name.toLowerCase()} stays as you found it`,
-    why: 'It wouldn’t come free here, so the valve isn’t closed here. Find the position again, or leave it and say why.',
-    keys: [
-      key('Find it again', 'forget what was assumed', {
-        type: 'crank',
-        payload: { observations: [{ kind: 'lost' }] },
-      }),
-      key('Leave it', 'say why', null, 'reason'),
-    ],
+    label: say('set.left.label', { valve: name }),
+    instruction: say('set.left', { valve: name }),
+    why: say('set.left.why'),
+    keys: [findAgain, leaveIt],
     stage: { kind: 'blades', valveId: valve.valveId, next: null },
     wayOut: true,
   }
 }
 
 /** What the blades in hand will be able to say once it is set: said before the nut is loosened. */
-function withoutBladeWords(view: JobView, aim: Aim): string {
-  if (aim.after) return ''
-  const others = view.pin.otherSets.map(s => s.name)
-  return ` No blade or stack in ${setInHand(view).name} can prove this spec. Set it by the screw’s angle, as an estimate, or use ${others.length ? others.join(' or ') : 'a finer set'}.`
-}
+const withoutBladeWords = (view: JobView, aim: Aim): Text =>
+  aim.after ? '' : say('set.without-blade', { set: setInHand(view).name, others: view.pin.otherSets.map(s => s.name) })
 
 function loosenThing(view: JobView, valve: ValveState): Worded {
   const { engine } = view.pin.spec
   const { valveId } = valve
   const { name } = valveById(engine, valveId)
-  const words = adjusterWords(engine.adjuster)
+  const by = setBy(engine.adjuster)
   const aim = aimOf(view, valve)
   const stage = screwStage(valve, aim, 'loosen')
   if (wantsMarkCheck(view)) return { ...markCheckThing(view, valveId), stage }
   const { verdict } = latestVerdict(view.pin, valve)
-  const free = key('It’s loose', `${words.turned} hasn’t moved`, {
+  const free = key(say('key.loose'), say('key.loose.help', { by }), {
     type: 'nut-loosened',
     payload: { valveId, slotDeg: null },
   })
   if (valve.round >= MOST_ROUNDS)
     return {
-      label: `${name}, set ${valve.round} times`,
-      instruction: `The ${name.toLowerCase()} won’t stay where you set it`,
-      why: `${againWords(view, latestReading(valve), valveId)}Check the thread, the nut and the seat before another round. Leave it and say why, or go one more round.`,
+      label: say('set.rounds.label', { valve: name, rounds: valve.round }),
+      instruction: say('set.rounds', { valve: name }),
+      why: [againWords(view, latestReading(valve), valveId), say('set.rounds.why')],
       keys: [
-        key('Leave it as it is', 'say why', null, 'reason'),
-        key('Once more', 'the nut is loose again', free.happening),
-        key('Write it down', 'for the owner', null, 'finding'),
+        withReason(say('key.leave-as-it-is')),
+        key(say('key.once-more'), say('key.once-more.help'), free.happening),
+        writeDown,
       ],
       stage,
       wayOut: true,
     }
   return {
-    label: `${name}, ${verdict === 'unproved' ? 'to be set' : verdict}`,
-    instruction: `Loosen the ${name.toLowerCase()} ${words.nut}`,
-    why: `${againWords(view, latestReading(valve), valveId)}First note where the ${engine.adjuster.head === 'slot' ? 'slot' : 'key'} points: mark one end.${withoutBladeWords(view, aim)}`,
+    label:
+      verdict === 'unproved' ? say('set.to-be-set.label', { valve: name }) : say('valve.is', { valve: name, verdict }),
+    instruction: say('set.loosen', { valve: name, by }),
+    why: [
+      againWords(view, latestReading(valve), valveId),
+      say('set.loosen.note', { head: engine.adjuster.head }),
+      withoutBladeWords(view, aim),
+    ],
     keys: [
       free,
-      key('Loose; noted', 'slot position, like 2:30', null, 'slot'),
-      key('It won’t budge', 'write it down', null, 'finding'),
+      key(say('key.loose-noted'), say('key.loose-noted.help'), null, 'slot'),
+      key(say('key.wont-budge'), say('key.write-down'), null, 'finding'),
     ],
     stage,
   }
@@ -180,7 +167,6 @@ function nippedThing(view: JobView, valve: ValveState): Worded {
   const { valveId } = valve
   const { engine } = view.pin.spec
   const { name } = valveById(engine, valveId)
-  const words = adjusterWords(engine.adjuster)
   const aim = aimOf(view, valve)
   const reading = presentReading(valve)
   const here = judgeReading(view.pin, reading, valveId)
@@ -190,13 +176,18 @@ function nippedThing(view: JobView, valve: ValveState): Worded {
   const good = here.verdict === 'in' || torqued.verdict === 'in'
   const out = [here, torqued].every(j => j.verdict === 'tight' || j.verdict === 'loose')
   // what the nip did is read narrowly, so that the next round aims off by it
-  if (!good && more) return trialThing(view, valve, 'nipped')
+  if (!good && more) return trialThing(view, valve, say('phase.nipped'))
   if (out && valve.round < MOST_ROUNDS)
     return {
-      label: `${name}, nipped`,
-      instruction: `It moved: loosen the ${words.nip} again`,
-      why: `${here.reason} The next round allows for the nut’s shift.`,
-      keys: [key('It’s loose', 'one more round', { type: 'nut-loosened', payload: { valveId, slotDeg: null } })],
+      label: say('set.nipped.label', { valve: name }),
+      instruction: say('set.it-moved', { by: setBy(engine.adjuster) }),
+      why: [here.reason, say('set.it-moved.why')],
+      keys: [
+        key(say('key.loose'), say('key.loose.one-more-round'), {
+          type: 'nut-loosened',
+          payload: { valveId, slotDeg: null },
+        }),
+      ],
       stage: screwStage(valve, aim, 'loosen'),
     }
   return torqueThing(view, valve, aim)
@@ -209,15 +200,18 @@ function torqueThing(view: JobView, valve: ValveState, aim: Aim): Worded {
   const set = setInHand(view)
   const stack = aim.after ?? aim.anyway
   const torque = lockTorque(view)
+  const torqueNm = engine.torques.locknutNm
+  const by = setBy(engine.adjuster)
+  const blade = engravedWords(stack.engravedMm, set.unit)
   const after: GapChange = {
     kind: 'torqued',
-    torqueNm: engine.torques.locknutNm,
+    torqueNm,
     ...(torque.by ? { by: torque.by } : {}),
   }
   return {
-    label: `${name}, lock`,
-    instruction: `${engine.torques.locknutNm === null ? 'Lock' : 'Torque'} the ${adjusterWords(engine.adjuster).nip}${torque.instruction}, feel ${engravedWords(stack.engravedMm, set.unit)}`,
-    why: `${torque.why} ${bladeHabitWords(view)}`,
+    label: say('set.lock.label', { valve: name }),
+    instruction: torqueNm === null ? say('set.lock', { by, blade }) : say('set.torque', { by, blade, torqueNm }),
+    why: [torque.why, bladeHabitWords(view)],
     keys: feelKeys(valveId, stack, set, after),
     stage: screwStage(valve, aim, 'torque'),
     trial: { valveId, stack, set: set.name, after },
@@ -228,41 +222,64 @@ function torqueThing(view: JobView, valve: ValveState, aim: Aim): Worded {
 function noChangeThing(view: JobView, valve: ValveState, { aim, turn }: Setting): Worded {
   const { valveId } = valve
   const { name } = valveById(view.pin.spec.engine, valveId)
-  const words = adjusterWords(view.pin.spec.engine.adjuster)
-  const say = (found: 'right' | 'other' | 'spins') => ({ type: 'screw-checked' as const, payload: { valveId, found } })
+  const by = setBy(view.pin.spec.engine.adjuster)
+  const found = (found: 'right' | 'other' | 'spins') => ({
+    type: 'screw-checked' as const,
+    payload: { valveId, found },
+  })
   return {
-    label: `${name}: no change`,
-    instruction: `Is that the ${name.toLowerCase()} ${words.turned}, and does it turn?`,
-    why: `Half a flat or more, and the blade feels the same. It may be another valve’s ${words.turned}, or the stud turns with its nut.`,
+    label: say('set.no-change.label', { valve: name }),
+    instruction: say('set.no-change', { valve: name, by }),
+    why: say('set.no-change.why', { by }),
     keys: [
-      key('It turns, and it’s the right one', 'go on', say('right')),
-      key('It was another one', 'I turned that back', say('other')),
-      key('The stud turns with it', 'nothing can be set', say('spins')),
+      key(say('key.right-screw'), say('key.right-screw.help'), found('right')),
+      key(say('key.other-screw'), say('key.other-screw.help'), found('other')),
+      key(say('key.stud-turns'), say('key.stud-turns.help'), found('spins')),
     ],
     stage: screwStage(valve, aim, 'before lock', turn),
   }
 }
 
-const READY_WORDS = {
-  'angle': 'By the screw’s angle it’s in spec: lock it, then prove it with blades.',
-  'as near as it gets': 'It won’t get closer with this set and screw: lock it, then see what the blades say.',
+/** A thinner blade, refused before the screw was opened, tells whether the screw does anything. */
+function telltaleThing(view: JobView, valve: ValveState, { aim, turn }: Setting, stack: Stack): Worded {
+  const { valveId } = valve
+  const { name } = valveById(view.pin.spec.engine, valveId)
+  const set = setInHand(view)
+  const blade = engravedWords(stack.engravedMm, set.unit)
+  return {
+    label: say('set.before-lock.label', { valve: name }),
+    instruction: say('set.telltale', { valve: name, blade }),
+    why: say('set.telltale.why', { by: setBy(view.pin.spec.engine.adjuster), blade }),
+    keys: feelKeys(valveId, stack, set, null),
+    stage: screwStage(valve, aim, 'before lock', turn),
+    trial: { valveId, stack, set: set.name, after: null },
+  }
 }
+
+/** Why it may be nipped where no blade says that it is in. */
+const nipWords = (ready: 'angle' | 'as near as it gets'): Text =>
+  ready === 'angle' ? say('set.nip.by-angle') : say('set.nip.as-near')
+
+/** Why it may be nipped: what was felt is in, or will be once the nut has done to it what it does. */
+const feltWords = (view: JobView, valve: ValveState, aim: Aim): Text =>
+  aim.shift ? [lastFelt(presentReading(valve)), say('set.nip.with-shift')] : judgeAfterLock(view, valve, 0).reason
 
 function looseThing(view: JobView, valve: ValveState): Worded {
   const { valveId } = valve
   const { name } = valveById(view.pin.spec.engine, valveId)
-  const words = adjusterWords(view.pin.spec.engine.adjuster)
+  const by = setBy(view.pin.spec.engine.adjuster)
   const setting = settingOf(view, valve)
   const { aim, blade: stack, deg, ready, turn } = setting
   const set = setInHand(view)
   const blade = engravedWords(stack.engravedMm, set.unit)
   const present = presentReading(valve)
+  const label = say('set.before-lock.label', { valve: name })
   if (ready) {
     const after = { kind: 'nipped' as const }
     return {
-      label: `${name}, before lock`,
-      instruction: `Hold ${words.hold}, nip the ${words.nip}, feel ${blade}`,
-      why: `${ready === 'blade' ? (aim.shift ? `${lastFelt(present)} With the nut’s shift it ends up in spec.` : judgeAfterLock(view, valve, 0).reason) : READY_WORDS[ready]} It turns with the nut: hold it still.`,
+      label,
+      instruction: say('set.nip', { by, blade }),
+      why: [ready === 'blade' ? feltWords(view, valve, aim) : nipWords(ready), say('set.nip.hold-still')],
       keys: feelKeys(valveId, stack, set, after),
       stage: screwStage(valve, aim, 'nip'),
       trial: { valveId, stack, set: set.name, after },
@@ -270,30 +287,34 @@ function looseThing(view: JobView, valve: ValveState): Worded {
   }
   if (setting.feelFirst)
     return {
-      label: `${name}, before lock`,
-      instruction: `Try ${blade} in the ${name.toLowerCase()} again`,
-      why: 'The crank was moved since: feel it once more before you turn the screw.',
+      label,
+      instruction: say('set.feel-again', { valve: name, blade }),
+      why: say('set.feel-again.why'),
       keys: feelKeys(valveId, stack, set, null),
       stage: screwStage(valve, aim, 'before lock', turn),
       trial: { valveId, stack, set: set.name, after: null },
     }
+  if (setting.telltale) return telltaleThing(view, valve, setting, setting.telltale)
   if (setting.noChange) return noChangeThing(view, valve, setting)
   const after = { kind: 'screw' as const, deg }
   return {
-    label: `${name}, before lock`,
-    instruction: `Turn the ${words.turned} ${turnWords(deg)}, feel ${blade}`,
-    why: `${againWords(view, present ?? latestReading(valve), valveId)}That is ${flatsWords(deg)}, ${turnDoubt(turn)}.`,
+    label,
+    instruction: say('set.turn', { by, deg, blade }),
+    why: [
+      againWords(view, present ?? latestReading(valve), valveId),
+      say('set.turn.how-far', { deg, doubt: turnDoubt(turn) }),
+    ],
     keys: feelKeys(valveId, stack, set, after, {
-      'free': 'still loose',
-      'drag': `nip the ${words.nip} next`,
-      'no-go': 'past it',
+      'free': say('feel.free.setting'),
+      'drag': say('feel.drag.setting', { by }),
+      'no-go': say('feel.no-go.setting'),
     }),
     stage: screwStage(valve, aim, 'before lock', turn, after.deg),
     trial: { valveId, stack, set: set.name, after },
   }
 }
 
-const lastFelt = (reading: Reading | undefined): string => {
+const lastFelt = (reading: Reading | undefined): Text => {
   const last = reading?.trials.at(-1)
-  return last ? `${last.name ?? ''}: ${last.feel}.` : ''
+  return last ? say('set.nip.felt', { blade: last.name ?? '', feel: last.feel }) : ''
 }

@@ -1,6 +1,7 @@
 import type { ScrewTurn } from '../../adjuster'
 import type { Place, Role } from '../../engine'
 import type { Stack } from '../../feeler'
+import type { Text } from '../../said'
 import type { Happening } from '../events'
 import type { Step } from '../steps'
 import type { Requirement } from '../requirements'
@@ -28,8 +29,8 @@ export type Asks =
  * gate.
  */
 export interface AnswerKey {
-  title: string
-  help: string
+  title: Text
+  help: Text
   happening: Happening | null
   asks: Asks | null
 }
@@ -58,9 +59,9 @@ export type Stage =
 /** The one next thing: an instruction of two lines at most, why, and the answers. */
 export interface NextThing {
   step: Step
-  label: string
-  instruction: string
-  why: string
+  label: Text
+  instruction: Text
+  why: Text
   keys: AnswerKey[]
   stage: Stage
   /** The blade of the feel keys and what was done just before it; the mechanic may choose another blade. */
@@ -71,7 +72,7 @@ export interface NextThing {
     after: Extract<Happening, { type: 'trial' }>['payload']['after']
   } | null
   /** Trials that cannot all be right, each of which may be taken back. */
-  doubted: { eventId: string; words: string }[]
+  doubted: { eventId: string; words: Text }[]
   requirement: Requirement | null
   /** It has come to a dead end: whoever goes on does so with a reason, or another way that is offered. */
   wayOut?: true
@@ -82,7 +83,7 @@ export interface NextThing {
 export type Worded = Omit<NextThing, 'step' | 'requirement' | 'trial' | 'doubted'> &
   Partial<Pick<NextThing, 'trial' | 'doubted'>>
 
-export const key = (title: string, help: string, happening: Happening | null, asks: Asks | null = null): AnswerKey => ({
+export const key = (title: Text, help: Text, happening: Happening | null, asks: Asks | null = null): AnswerKey => ({
   title,
   help,
   happening,

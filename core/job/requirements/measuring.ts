@@ -1,3 +1,4 @@
+import { say } from '../../said'
 import { type ValveState, valveOf } from '../state'
 import { stopHere, stopsInOrder } from '../stop-work'
 import { secondPlace } from '../two-places'
@@ -19,13 +20,7 @@ function beforeLoosening(view: JobView): Asked[] {
   if (!second || view.state.valves.some(v => v.nut !== 'locked')) return []
   const here = stopHere(view)?.valves ?? []
   if (here.some(({ valveId }) => !isDone(view, valveId))) return []
-  return [
-    ask(
-      { kind: 'second-place' },
-      `${second.valve.name}: it may be held open at the top, and was read nowhere else.`,
-      false,
-    ),
-  ]
+  return [ask({ kind: 'second-place' }, say('missing.second-place', { valve: second.valve.name }), false)]
 }
 
 /**

@@ -1,3 +1,4 @@
+import { say } from '../../said'
 import { movesCrank } from '../../position'
 import type { ValveState } from '../state'
 import { stopHere, type StopWork } from '../stop-work'
@@ -39,17 +40,16 @@ export function find(view: JobView, { stop, index, valves }: StopWork, todo: (va
   if (vain)
     return ask(
       { kind: 'vain', valveId: vain.valveId, place: view.state.places },
-      `${nameOf(view, vain)}: the screw was opened a long way, and the blade still won’t go in.`,
+      say('missing.vain', { valve: nameOf(view, vain) }),
       false,
     )
   // what is not quite closed reads tighter, never looser: where it reads looser, it is the earlier place that was false
   const differs = valves.find(v => !differencePassed(view, v) && differsHere(view, v)?.tighterHere)
-  if (differs)
-    return ask(differing(view, differs), `${nameOf(view, differs)}: it reads differently at two places.`, false)
+  if (differs) return ask(differing(view, differs), say('missing.differs', { valve: nameOf(view, differs) }), false)
   const number = view.model.plan.stops.length > 1 ? index + 1 : null
   return ask(
     { kind: 'place', stop: number, place: view.state.places },
-    'It is not proved that the valves are closed here.',
+    say('missing.place'),
     !valves.some(todo) || stopHere(view, s => s === stop) !== null,
   )
 }
@@ -64,6 +64,6 @@ export const noStop = (view: JobView, valve: ValveState): Asked =>
       valveId: valve.valveId,
       place: view.state.places,
     },
-    `${nameOf(view, valve)}: no stop of this method works for it.`,
+    say('missing.no-stop', { valve: nameOf(view, valve) }),
     asFoundDone(view, valve) && !needsSetting(view, valve) && isProved(view, valve),
   )

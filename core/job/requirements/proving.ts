@@ -1,3 +1,4 @@
+import { say } from '../../said'
 import { samePlace } from '../../engine'
 import { topPlace } from '../../stops'
 import { lastPlaceIn } from '../crank-work'
@@ -31,9 +32,7 @@ function beforeGoingOn(view: JobView): Asked[] {
   const here = stopHere(view)?.valves ?? []
   if (!view.state.proving || here.some(({ valveId }) => !isDone(view, valveId))) return []
   if (!secondPlace(view)) return []
-  return [
-    ask({ kind: 'second-place' }, 'It kicks or starts hard, and the exhaust was only measured at the top.', false),
-  ]
+  return [ask({ kind: 'second-place' }, say('missing.second-place.complaint'), false)]
 }
 
 /** Turn it over, then go round all stops again. */
@@ -42,28 +41,14 @@ export function proving(view: JobView): AskedAt[] {
   const more = view.state.proving ? null : oneBladeMore(view)
   return [
     ...at('prove', [
-      ...(more
-        ? [
-            ask(
-              { kind: 'narrower', valveId: more.valveId },
-              'Nobody checked whether a decompressor holds the exhaust at the top.',
-              false,
-            ),
-          ]
-        : []),
+      ...(more ? [ask({ kind: 'narrower', valveId: more.valveId }, say('missing.decompressor'), false)] : []),
       ask(
         { kind: 'turned' },
-        'The engine was not turned over by hand.',
+        say('missing.turned'),
         view.state.proving || view.state.valves.every(v => isProved(view, v)),
       ),
       ...(view.state.proving && decompressorTest(view) && atTop(view)
-        ? [
-            ask(
-              { kind: 'decompressor-test', place: view.state.places },
-              'Nobody checked whether a decompressor holds the exhaust at the top.',
-              false,
-            ),
-          ]
+        ? [ask({ kind: 'decompressor-test', place: view.state.places }, say('missing.decompressor'), false)]
         : []),
     ]),
     ...at('prove', beforeGoingOn(view)),

@@ -1,3 +1,4 @@
+import { say } from '../../said'
 import { unsettledRoles } from '../figures'
 import { PLUG, stripList } from '../strip-down'
 import { isCold, type JobView } from '../view'
@@ -8,26 +9,22 @@ export function ready({ state, pin, tools, ...view }: JobView): Asked[] {
   const { engine, status } = pin.spec
   const gone = new Set(state.cameOff)
   return [
-    ask({ kind: 'machine' }, 'The machine was not confirmed.', state.confirmed.has('machine')),
-    ask({ kind: 'spec' }, 'The spec was not confirmed.', state.confirmed.has('spec')),
+    ask({ kind: 'machine' }, say('missing.machine'), state.confirmed.has('machine')),
+    ask({ kind: 'spec' }, say('missing.spec'), state.confirmed.has('spec')),
     ...unsettledRoles((state.spec ?? tools.pin.spec).engine, state).map(role =>
-      ask(
-        { kind: 'figure', role },
-        `Two figures are printed for the ${role}, and no lead has said which is right.`,
-        false,
-      ),
+      ask({ kind: 'figure', role }, say('missing.figure', { role }), false),
     ),
-    ask({ kind: 'spec-approved' }, 'The spec is a draft that no lead has approved.', status === 'approved'),
+    ask({ kind: 'spec-approved' }, say('missing.spec-approved'), status === 'approved'),
     ask(
       { kind: 'cold' },
-      `The engine is not known to be ${engine.setWhen === 'hot' ? 'warm as the maker asks' : `cold (limit ${engine.coldLimitC} °C)`}.`,
+      engine.setWhen === 'hot' ? say('missing.warm') : say('missing.cold', { limitC: engine.coldLimitC }),
       isCold({ state, pin, nowMs: view.nowMs }),
     ),
-    ask({ kind: 'safe' }, 'Nobody confirmed that the engine cannot start.', state.confirmed.has('safe')),
+    ask({ kind: 'safe' }, say('missing.safe'), state.confirmed.has('safe')),
     ...stripList(engine.stripDown).map(item =>
-      ask({ kind: 'off', item }, `“${item}” did not come off.`, gone.has(item)),
+      ask({ kind: 'off', item }, say('missing.off', { item }), gone.has(item)),
     ),
-    ask({ kind: 'plug-read' }, 'The plug was not read.', state.plugRead !== null || !gone.has(PLUG)),
-    ask({ kind: 'valves' }, 'Which valve is which was not confirmed.', state.confirmed.has('valves')),
+    ask({ kind: 'plug-read' }, say('missing.plug-read'), state.plugRead !== null || !gone.has(PLUG)),
+    ask({ kind: 'valves' }, say('missing.valves'), state.confirmed.has('valves')),
   ]
 }

@@ -1,3 +1,4 @@
+import type { Said } from '../../said'
 import { type Role, valveById } from '../../engine'
 import type { Passed, ValveState } from '../state'
 import type { Step } from '../steps'
@@ -36,7 +37,7 @@ export interface Requirement {
   /** Its gate’s name. */
   id: string
   step: Step
-  missing: string
+  missing: Said
   met: boolean
   passed: Passed | null
   /** No reason lets a mechanic through without it. */
@@ -44,7 +45,7 @@ export interface Requirement {
 }
 
 export type Asked = Pick<Requirement, 'what' | 'missing' | 'met' | 'firm'>
-export const ask = (what: What, missing: string, met: boolean): Asked => ({ what, missing, met })
+export const ask = (what: What, missing: Said, met: boolean): Asked => ({ what, missing, met })
 
 /** An asked thing with the step that it belongs to. */
 export type AskedAt = Asked & { step: Step }

@@ -1,8 +1,8 @@
-import { valveById } from '../../engine'
-import { OUT_READING_WIDTH_MM } from '../../feeler'
+import { say } from '../../said'
+import { knownEnough } from '../../feeler'
 import { presentReading, readingIn, type ValveState } from '../state'
 import { tellsApart } from '../two-places'
-import { expectedPolicy, type JobView, judgeReading, latestVerdict, verdictIn } from '../view'
+import { expectedPolicy, isShimmed, type JobView, judgeReading, latestVerdict, verdictIn } from '../view'
 import { type Asked, ask, gateOf, nameOf, passedFor } from './requirement'
 
 /** Whether a valve is to be set: out, chosen, or in the middle of it. */
@@ -22,8 +22,7 @@ export function asFoundDone(view: JobView, valve: ValveState): boolean {
   if (valve.round > 0) return true
   const { verdict, reading } = verdictIn(view.pin, valve, 'as found')
   if (verdict === 'unproved' && !valve.setChosen) return false
-  if (verdict === 'in' || (reading.hiMm !== null && reading.hiMm - reading.loMm <= OUT_READING_WIDTH_MM + 1e-9))
-    return true
+  if (verdict === 'in' || knownEnough(reading, isShimmed(view.pin, valve.valveId))) return true
   return expectedPolicy(view, valve)(readingIn(valve, 'as found')?.trials ?? []) === null
 }
 
@@ -35,25 +34,19 @@ export const isProved = (view: JobView, valve: ValveState): boolean =>
 export const measure = (view: JobView, valve: ValveState): Asked =>
   ask(
     { kind: 'as-found', valveId: valve.valveId },
-    `${nameOf(view, valve)}: the as-found reading is not proved.`,
+    say('missing.as-found', { valve: nameOf(view, valve) }),
     asFoundDone(view, valve),
   )
 export const set = (view: JobView, valve: ValveState): Asked =>
   ask(
     { kind: 'set', valveId: valve.valveId },
-    `${nameOf(view, valve)}: ${valve.nut === 'locked' ? 'not set' : 'the locknut is not tight'}.`,
+    say(valve.nut === 'locked' ? 'missing.set' : 'missing.locknut', { valve: nameOf(view, valve) }),
     !needsSetting(view, valve),
   )
 /** Tight here and in elsewhere: how far apart the two are is known before its nut is loosened. */
 export const apart = (view: JobView, valve: ValveState): Asked[] =>
   tellsApart(view, valve)
-    ? [
-        ask(
-          { kind: 'apart', valveId: valve.valveId },
-          `${nameOf(view, valve)}: it may read differently at two places.`,
-          false,
-        ),
-      ]
+    ? [ask({ kind: 'apart', valveId: valve.valveId }, say('missing.apart', { valve: nameOf(view, valve) }), false)]
     : []
 /**
  * A screw is seldom set further from where it was found than this: each time again it wants a reason. Degrees, from
@@ -67,7 +60,7 @@ export function far(view: JobView, valve: ValveState): Asked[] {
     : [
         ask(
           { kind: 'far', valveId: valve.valveId, times },
-          `${nameOf(view, valve)}: its screw is ${(Math.abs(valve.screwDeg) / 360).toFixed(1)} turns from where you found it.`,
+          say('missing.far', { valve: nameOf(view, valve), turns: Math.abs(valve.screwDeg) / 360 }),
           false,
         ),
       ]
@@ -76,21 +69,19 @@ export function far(view: JobView, valve: ValveState): Asked[] {
 export const prove = (view: JobView, valve: ValveState): Asked[] => [
   ask(
     { kind: 'proved', valveId: valve.valveId },
-    `${nameOf(view, valve)}: not proved after two turns.`,
+    say('missing.proved', { valve: nameOf(view, valve) }),
     isProved(view, valve),
   ),
   ask(
     { kind: 'look-again', valveId: valve.valveId },
-    `${nameOf(view, valve)}: an answer it relied on was undone.`,
+    say('missing.look-again', { valve: nameOf(view, valve) }),
     !valve.lookAgain,
   ),
 ]
 
-const isShimmed = ({ pin }: JobView, valve: ValveState): boolean =>
-  valveById(pin.spec.engine, valve.valveId).adjuster === 'shim'
 /** A shimmed valve is out of the crank's hands until its new shim is in and the cam is back. */
 export const awaitsShim = (view: JobView, valve: ValveState): boolean =>
-  isShimmed(view, valve) &&
+  isShimmed(view.pin, valve.valveId) &&
   asFoundDone(view, valve) &&
   needsSetting(view, valve) &&
   (view.state.camOut ||

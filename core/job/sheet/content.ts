@@ -43,6 +43,8 @@ export interface SheetValve {
 export interface Sheet {
   format: 'wembric job sheet'
   version: 1
+  /** The language that it was signed in; those of earlier versions do not say. */
+  language?: 'en' | 'es'
   number: number
   machine: { name: string; model: string; tag: string; owner: string; meter: string; sinceLast: string }
   complaint: string

@@ -1,18 +1,20 @@
 import { valveById } from '../../engine'
 import { thickness, type Trial } from '../../feeler'
 import { eventWords } from '../event-words'
-import type { ValveState } from '../state'
+import { phaseWords } from '../words'
+import { say, type Said } from '../../said'
+import type { Phase, ValveState } from '../state'
 import type { JobView } from '../view'
 import { nameOf } from './trials'
 
 /** Trials that speak of one gap: those before a lock are kept by the angle of the screw. */
-const setsOfTrials = ({ readings, elsewhere, tries }: ValveState): { phase: string; trials: Trial[] }[] => [
+const setsOfTrials = ({ readings, elsewhere, tries }: ValveState): { phase: Phase; trials: Trial[] }[] => [
   ...[...readings, ...elsewhere].filter(r => r.phase !== 'before lock'),
-  ...tries.map(({ trials }) => ({ phase: 'before lock', trials })),
+  ...tries.map(({ trials }) => ({ phase: 'before lock' as const, trials })),
 ]
 
 /** What was corrected: blades that felt otherwise when tried again, and answers taken back. */
-export function correctionsOf({ pin, state }: JobView): string[] {
+export function correctionsOf({ pin, state }: JobView): Said[] {
   const { engine } = pin.spec
   const again = state.valves.flatMap(valve => {
     const { name } = valveById(engine, valve.valveId)
@@ -20,12 +22,19 @@ export function correctionsOf({ pin, state }: JobView): string[] {
       const last = new Map(trials.map(t => [thickness(t), t.feel]))
       return trials
         .filter(t => last.get(thickness(t)) !== t.feel)
-        .map(t => `${name}, ${phase}: ${nameOf(t)} ${t.feel} at first, ${last.get(thickness(t))} when tried again.`)
+        .map(t =>
+          say('sheet.again', {
+            valve: name,
+            phase: phaseWords(phase),
+            blade: nameOf(t),
+            first: t.feel,
+            last: last.get(thickness(t))!,
+          }),
+        )
     })
   })
-  const back = state.takenBack.map(
-    ({ event, by, how }) =>
-      `${eventWords(pin, event)}: ${how === 'recorded wrongly' ? 'entered by mistake' : 'turned back on the engine'}, undone by ${by}.`,
+  const back = state.takenBack.map(({ event, by, how }) =>
+    say('sheet.undone', { answer: eventWords(pin, event), by, mistake: how === 'recorded wrongly' }),
   )
   return [...again, ...back]
 }

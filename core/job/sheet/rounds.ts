@@ -1,22 +1,16 @@
-import { latestTrials } from '../../feeler'
-import type { Phase, Reading, ScrewTry, ValveState } from '../state'
+import { latestTrials, type Trial, trialWords } from '../../feeler'
+import type { Tell } from '../../said'
+import type { Phase, Reading, ValveState } from '../state'
 import { judgeReading, type JobView } from '../view'
 import type { SheetRound } from './content'
-import { nameOf, trialsOf } from './trials'
 
-const tryWords = (tries: ScrewTry | undefined): string =>
-  (tries ? latestTrials(tries.trials) : []).map(t => `${nameOf(t)} ${t.feel}`).join(', ')
+const listWords = (trials: Trial[], tell: Tell): string => latestTrials(trials).map(trialWords).map(tell).join(', ')
 
 /** Each angle of the screw that was tried; what followed a lock stands on the last of its round. */
-export function roundsOf({ pin }: Pick<JobView, 'pin'>, valve: ValveState): SheetRound[] {
+export function roundsOf({ pin }: Pick<JobView, 'pin'>, valve: ValveState, tell: Tell): SheetRound[] {
   const inRound = (phase: Phase, round: number) =>
     valve.readings.find(r => r.phase === phase && r.round === round && r.trials.length > 0)
-  const words = (reading: Reading | undefined) =>
-    reading
-      ? trialsOf(reading)
-          .map(t => `${t.blades} ${t.feel}`)
-          .join(', ')
-      : ''
+  const words = (reading: Reading | undefined) => (reading ? listWords(reading.trials, tell) : '')
   return valve.tries.map((attempt, i) => {
     const lastOfRound = valve.tries[i + 1]?.round !== attempt.round
     const nipped = lastOfRound ? inRound('nipped', attempt.round) : undefined
@@ -27,7 +21,7 @@ export function roundsOf({ pin }: Pick<JobView, 'pin'>, valve: ValveState): Shee
       round: attempt.round,
       screwDeg: attempt.screwDeg,
       turnedDeg: move?.deg ?? null,
-      beforeLock: tryWords(attempt),
+      beforeLock: listWords(attempt.trials, tell),
       nipped: words(nipped),
       torqued: words(torqued),
       verdict: judgeReading(pin, last, valve.valveId).verdict,

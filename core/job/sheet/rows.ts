@@ -1,4 +1,5 @@
 import { intervalWords, type Proof, type Verdict } from '../../feeler'
+import { say, type Said } from '../../said'
 import { latestReading, type Phase, type ValveState } from '../state'
 import { judgeReading, type JobView, settledPin } from '../view'
 
@@ -42,7 +43,9 @@ export function readingRows({ state, ...given }: Pick<JobView, 'pin' | 'state'>)
 }
 
 /** The last reading of a valve in words, for cards and steps. */
-export const latestWords = (view: JobView, valve: ValveState): string => {
+export const latestWords = (view: JobView, valve: ValveState): Said => {
   const reading = latestReading(valve)
-  return reading ? intervalWords(judgeReading(view.pin, reading, valve.valveId).reading, view.pin.unit) : 'not measured'
+  return reading
+    ? intervalWords(judgeReading(view.pin, reading, valve.valveId).reading, view.pin.unit)
+    : say('gap.not-measured')
 }

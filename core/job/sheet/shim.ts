@@ -1,27 +1,23 @@
 import { valveById } from '../../engine'
-import { formatLength } from '../../units'
+import { say, type Said, type Tell } from '../../said'
 import type { ValveState } from '../state'
 import type { JobView } from '../view'
 import type { SheetValve } from './content'
 
-/** The shim that came out, and what went in from where. */
-export function shimWords({ pin }: JobView, { valveId, shim }: ValveState): SheetValve['shim'] {
+/** What went in, and where from. */
+function fittedWords({ pin }: JobView, { valveId, shim }: ValveState): Said {
   const fitted = shim.fitted.at(-1)
-  if (!fitted && shim.engravedMm === null && shim.measuredMm === null) return null
-  const old = [
-    shim.engravedMm === null ? '' : `${formatLength(shim.engravedMm, 'mm')} engraved`,
-    shim.measuredMm === null ? '' : `${formatLength(shim.measuredMm, 'mm')} measured`,
-  ]
-    .filter(Boolean)
-    .join(', ')
-  const from = !fitted
-    ? ''
-    : fitted.from === 'valve'
-      ? fitted.fromValveId === valveId
-        ? ', its own'
-        : ` out of the ${valveById(pin.spec.engine, fitted.fromValveId!).name.toLowerCase()}`
-      : fitted.from === 'stock'
-        ? ' from the shelf'
-        : ' bought'
-  return { old, fitted: fitted ? `${formatLength(fitted.mm, 'mm')}${from}` : 'not changed' }
+  if (!fitted) return say('sheet.shim.not-changed')
+  const { mm, from, fromValveId } = fitted
+  if (from !== 'valve') return say(`sheet.shim.${from}`, { mm })
+  return fromValveId === valveId
+    ? say('sheet.shim.own', { mm })
+    : say('sheet.shim.out-of', { mm, valve: valveById(pin.spec.engine, fromValveId!).name })
+}
+
+/** The shim that came out, and what went in from where. */
+export function shimWords(view: JobView, valve: ValveState, tell: Tell): SheetValve['shim'] {
+  const { engravedMm, measuredMm, fitted } = valve.shim
+  if (fitted.length === 0 && engravedMm === null && measuredMm === null) return null
+  return { old: tell(say('sheet.shim.old', { engravedMm, measuredMm })), fitted: tell(fittedWords(view, valve)) }
 }

@@ -1,10 +1,11 @@
 import { leavesOf, type Trial } from '../../feeler'
+import { say, type Said, type Tell } from '../../said'
 import { formatLength } from '../../units'
 import { shiftWords } from '../aim'
 import { expectedShift } from '../lock-learning'
+import { doubtWords } from '../lock-torque'
 import { setNamed } from '../pin'
 import type { JobView } from '../view'
-import { HABIT_NAMES, TARGET_NAMES } from '../words'
 
 const readingsIn = ({ state }: Pick<JobView, 'state'>): Trial[] =>
   state.valves.flatMap(v => v.readings.flatMap(r => r.trials))
@@ -30,28 +31,31 @@ export function setsUsed({ pin, state }: JobView): string[] {
 }
 
 /** How the valves were set; nothing where none was. */
-export function settingWords(view: JobView): string[] {
+export function settingWords(view: JobView): Said[] {
   const { pin, state } = view
   if (!state.valves.some(v => v.tries.length > 0)) return []
   const shift = expectedShift(view)
   return [
-    `Target: ${TARGET_NAMES[state.target ?? pin.target].toLowerCase()}.`,
-    `${HABIT_NAMES[state.bladeHabit ?? pin.bladeHabit]}.`,
-    ...(shift ? [`On record, ${shiftWords(shift)}.`] : []),
+    say('sheet.target', { target: say(`target.${state.target ?? pin.target}`) }),
+    say('sheet.habit', { habit: say(`habit.${state.bladeHabit ?? pin.bladeHabit}`) }),
+    ...(shift ? [say('sheet.lock', { shift: shiftWords(shift) })] : []),
   ]
 }
 
 /** With what the locknuts were torqued, and what was wrong with it. */
-export function wrenchWords({ state }: JobView): string | undefined {
+export function wrenchWords(view: JobView, tell: Tell): string | undefined {
+  const { state } = view
   const all = state.valves.flatMap(v => v.torquedBy ?? [])
   return (
     [
       ...new Set(
         all.map(by =>
           [
-            `set to ${Number(by.settingNm.toFixed(2))} N·m on ${by.wrench}${by.adapter ? ` with ${by.adapter}` : ''}`,
-            ...by.doubts,
-          ].join('. '),
+            say('sheet.wrench', { settingNm: by.settingNm, wrench: by.wrench, adapter: by.adapter }),
+            ...by.doubts.map(doubt => doubtWords(view, by, doubt)),
+          ]
+            .map(tell)
+            .join('. '),
         ),
       ),
     ].join('; ') || undefined

@@ -2,13 +2,14 @@ import { getRouterParam } from 'h3'
 import { Problem } from '../../problem'
 import { machineWithTag } from '../../services/machines/edit'
 import { shopRoute } from '../../http/route'
+import { say } from '../../../core/said'
 
 /** The tag as it was typed or scanned. @throws Problem 404 where it is no text */
 function tagOf(written: string): string {
   try {
     return decodeURIComponent(written).slice(0, 40)
   } catch {
-    throw new Problem('not-found', 'There is no machine with such a tag.')
+    throw new Problem('not-found', say('refused.there-is-no-machine-with'))
   }
 }
 

@@ -184,8 +184,8 @@ export const PLOVER = {
 
 export const RIDGE = {
   maker: 'Karnok',
-  model: 'Ridge 420',
-  code: 'KR420-D',
+  model: 'Ridge 437',
+  code: 'KR437-D',
   kind: 'ATV',
   engine: single({
     strokeMm: 71.5,
@@ -217,7 +217,7 @@ export const RIDGE = {
     gasket: 'new each time',
     stripDown: ['Seat', 'Left side panel', 'Fuel tank shroud'],
     interval: { use: 1500, months: 12 },
-    source: 'Karnok service handbook R420, sheet 18',
+    source: 'Karnok service handbook R437, sheet 18',
     sourceDate: '2024-01-30',
   }),
 }

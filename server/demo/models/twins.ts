@@ -37,8 +37,8 @@ const twin = (
 
 export const DUET = {
   maker: 'Vossel',
-  model: 'Duet 390',
-  code: 'VD390-P',
+  model: 'Duet 405',
+  code: 'VD405-P',
   kind: 'Motorcycle',
   engine: twin(360, {
     strokeMm: 53.8,
@@ -71,7 +71,7 @@ export const DUET = {
     gasket: 'new each time',
     stripDown: ['Seat', 'Fuel tank', 'Coil bracket'],
     interval: { use: 5000, months: 12 },
-    source: 'Vossel workshop manual D390, p. 2-14',
+    source: 'Vossel workshop manual D405, p. 2-14',
     sourceDate: '2023-11-06',
   }),
 }

@@ -1,6 +1,6 @@
 import type { Engine } from '../../../core/engine'
 import { type MeterReading, meterClash } from '../../../core/history'
-import { LOCALE, formatMeter, type MeterUnit } from '../../../core/units'
+import { formatMeter } from '../../../core/units'
 import type {
   EngineChangeRequest,
   MachineEditRequest,
@@ -33,12 +33,14 @@ import type { ProblemCode } from '../../../shared/problem'
 import { notFound, Problem } from '../../problem'
 import type { SignedIn } from '../people'
 import { machineChanged } from './outlooks'
+import { locale, t } from '../../words'
+import { say, type Said } from '../../../core/said'
 
-const refuse = (field: string, message: string, code: ProblemCode = 'unfit'): never => {
+const refuse = (field: string, message: Said, code: ProblemCode = 'unfit'): never => {
   throw new Problem(code, message, { fields: [{ field, message }] })
 }
 const dayWords = (at: Date | number): string =>
-  new Date(at).toLocaleDateString(LOCALE, { day: 'numeric', month: 'short', year: 'numeric', timeZone: 'UTC' })
+  new Date(at).toLocaleDateString(locale(), { day: 'numeric', month: 'short', year: 'numeric', timeZone: 'UTC' })
 
 export const listMachines = (db: Db, shopId: number, text: string): Promise<MachineRow[]> =>
   findMachines(db, shopId, text.trim())
@@ -46,26 +48,22 @@ export const listMachines = (db: Db, shopId: number, text: string): Promise<Mach
 /** The machine that a tag hangs on. */
 export async function machineWithTag(db: Db, shopId: number, tag: string): Promise<{ id: number }> {
   const found = await machineByTag(db, shopId, tag.trim())
-  if (!found) throw new Problem('not-found', `No machine of this shop has the tag ${tag}.`)
+  if (!found) throw new Problem('not-found', say('refused.no-tag', { tag }))
   return found
 }
 
 async function ownerOf(db: Db, shopId: number, customer: OwnerChangeRequest['customer']): Promise<number> {
   if (!('id' in customer)) return insertCustomer(db, shopId, customer)
-  if (!(await customerById(db, shopId, customer.id))) refuse('customer', 'Choose an owner of this shop.')
+  if (!(await customerById(db, shopId, customer.id))) refuse('customer', say('refused.choose-owner'))
   return customer.id
 }
 async function freeTag(db: Db, shopId: number, tag: string, own: number | null): Promise<void> {
   const other = await machineByTag(db, shopId, tag)
   if (other && other.id !== own)
-    throw new Problem(
-      'duplicate',
-      `Another machine has the tag ${tag}. Choose another, or merge the two if they are one machine.`,
-      {
-        detail: String(other.id),
-        fields: [{ field: 'tag', message: `Another machine has the tag ${tag}.` }],
-      },
-    )
+    throw new Problem('duplicate', say('refused.tag-taken-merge', { tag }), {
+      detail: String(other.id),
+      fields: [{ field: 'tag', message: say('refused.tag-taken', { tag }) }],
+    })
 }
 
 /** Adds a machine, and its owner where that is a new one. */
@@ -76,7 +74,7 @@ export async function addMachine(pool: Pool, shopId: number, request: MachineReq
 }
 const adding = (pool: Pool, shopId: number, { customer, ...machine }: MachineRequest): Promise<MachineRow> =>
   transaction(pool, async db => {
-    if (!(await modelById(db, shopId, machine.modelId))) refuse('modelId', 'Choose an engine model of this shop.')
+    if (!(await modelById(db, shopId, machine.modelId))) refuse('modelId', say('refused.choose-model'))
     await freeTag(db, shopId, machine.tag, null)
     const id = await insertMachine(db, shopId, { ...machine, customerId: await ownerOf(db, shopId, customer) })
     return (await machineById(db, shopId, id))!
@@ -102,10 +100,7 @@ async function change(
 export const editMachine = (pool: Pool, person: SignedIn, id: number, request: MachineEditRequest) =>
   change(pool, person, id, async (db, machine) => {
     if (request.meterUnit !== machine.meterUnit && machine.lastMeter !== null)
-      refuse(
-        'meterUnit',
-        `Its readings so far are in ${machine.meterUnit}. A meter that counts otherwise is another meter: enter its first reading as a replaced one.`,
-      )
+      refuse('meterUnit', say('refused.meter-unit', { unit: machine.meterUnit }))
     await freeTag(db, person.shopId, request.tag, id)
     await updateMachine(db, person.shopId, id, request)
   })
@@ -114,13 +109,13 @@ export const editMachine = (pool: Pool, person: SignedIn, id: number, request: M
 export const changeOwner = (pool: Pool, person: SignedIn, id: number, { customer }: OwnerChangeRequest, now: Date) =>
   change(pool, person, id, async (db, machine) => {
     const to = await ownerOf(db, person.shopId, customer)
-    if (to === machine.customerId) refuse('customer', `It is ${machine.owner}’s already.`)
+    if (to === machine.customerId) refuse('customer', say('refused.owner-already', { owner: machine.owner }))
     await setOwner(db, person.shopId, id, to)
     await insertRecord(db, person.shopId, {
       machineId: id,
       kind: 'owner',
       at: now,
-      words: `From ${machine.owner} to ${(await customerById(db, person.shopId, to))!.name}`,
+      words: t('record.owner', { from: machine.owner, to: (await customerById(db, person.shopId, to))!.name }),
       personId: person.id,
     })
   })
@@ -131,7 +126,7 @@ export const changeOwner = (pool: Pool, person: SignedIn, id: number, { customer
 async function dayOf(db: Db, shopId: number, on: string, now: Date): Promise<Date> {
   const { timeZone } = await shopById(db, shopId)
   const today = daysIn(timeZone)(now)
-  if (on > today) refuse('on', `${dayWords(Date.parse(on))} is still to come. Give the day on which it was.`)
+  if (on > today) refuse('on', say('refused.day-to-come', { day: dayWords(Date.parse(on)) }))
   return on === today ? now : new Date(`${on}T12:00:00Z`)
 }
 
@@ -150,13 +145,14 @@ export async function checkMeter(
 ): Promise<void> {
   const clash = meterClash(await readingsOf(db, shopId, machine.id), added)
   if (!clash) return
-  const other = `On ${dayWords(clash.reading.atMs)} the meter stood at ${formatMeter(clash.reading.meter, machine.meterUnit)}`
-  const said = formatMeter(added.meter, machine.meterUnit)
+  const facts = {
+    day: dayWords(clash.reading.atMs),
+    before: formatMeter(clash.reading.meter, machine.meterUnit),
+    given: formatMeter(added.meter, machine.meterUnit),
+  }
   refuse(
     'meter',
-    clash.side === 'earlier'
-      ? `${other}, and ${said} is less. Read it again, or say that the meter was replaced.`
-      : `${other}, which is after this day, and ${said} is more. Read the paper again: day or meter is a slip.`,
+    clash.side === 'earlier' ? say('refused.meter-lower', facts) : say('refused.meter-higher', facts),
     clash.side === 'earlier' ? 'meter-lower' : 'meter-higher',
   )
 }
@@ -170,7 +166,7 @@ export const tellMeter = (pool: Pool, person: SignedIn, id: number, { on, meter,
       machineId: id,
       kind: 'meter',
       at,
-      words: `Meter ${formatMeter(meter, machine.meterUnit)}${replaced ? ', replaced' : ''}`,
+      words: t('record.meter', { meter: formatMeter(meter, machine.meterUnit), replaced }),
       personId: person.id,
     })
     await insertMeter(db, person.shopId, { machineId: id, source: 'record', sourceId, at, meter, replaced })
@@ -186,22 +182,20 @@ export const changeEngine = (
 ) =>
   change(pool, person, id, async (db, machine) => {
     if (machine.openJobId !== null)
-      throw new Problem(
-        'open-job',
-        'This machine has an open job on the old engine. Close or abandon that one first.',
-        {
-          detail: String(machine.openJobId),
-        },
-      )
+      throw new Problem('open-job', say('refused.this-machine-has-an-open-job'), {
+        detail: String(machine.openJobId),
+      })
     const model = await modelById(db, person.shopId, modelId)
-    if (!model) return refuse('modelId', 'Choose an engine model of this shop.')
+    if (!model) return refuse('modelId', say('refused.choose-model'))
     const at = await dayOf(db, person.shopId, on, now)
     await setModel(db, person.shopId, id, modelId)
     await insertRecord(db, person.shopId, {
       machineId: id,
       kind: 'engine',
       at,
-      words: [`${machine.model} out, ${model.maker} ${model.model} in`, words].filter(Boolean).join('. '),
+      words: [t('record.engine', { from: machine.model, to: `${model.maker} ${model.model}` }), words]
+        .filter(Boolean)
+        .join('. '),
       personId: person.id,
     })
   })
@@ -210,13 +204,12 @@ const LIMIT_MM = 5
 function checkValves(engine: Engine, valves: PastVisitRequest['valves']): void {
   for (const [id, { foundMm, leftMm }] of Object.entries(valves)) {
     const valve = engine.valves.find(v => v.id === id)
-    if (!valve) refuse('valves', 'This machine’s engine has no such valve. Reload the page.')
+    if (!valve) refuse('valves', say('refused.no-such-valve'))
     for (const r of [foundMm, leftMm])
       if (r && r.hiMm !== null && (r.hiMm < r.loMm || r.hiMm > LIMIT_MM))
-        refuse(`valves.${id}`, `${valve!.name}: a reading goes from less to more, in mm. Look at it again.`)
+        refuse(`valves.${id}`, say('refused.reading-order', { valve: valve!.name }))
   }
-  if (Object.values(valves).every(v => !v.foundMm && !v.leftMm))
-    refuse('valves', 'Give what was found or left of one valve at least.')
+  if (Object.values(valves).every(v => !v.foundMm && !v.leftMm)) refuse('valves', say('refused.give-a-valve'))
 }
 
 /** A visit that is entered late, from paper: it takes its place between the others by its day. */
@@ -238,7 +231,6 @@ export const addPastVisit = (
       await insertMeter(db, person.shopId, { machineId: id, source: 'past visit', sourceId, at, meter, replaced })
   })
 
-const unitWords: Record<MeterUnit, string> = { h: 'hours', km: 'km', mi: 'miles' }
 /** Two entries of one machine become one: all that hangs on the double goes over, and its tag is said in the log. */
 export async function mergeMachines(
   pool: Pool,
@@ -247,19 +239,16 @@ export async function mergeMachines(
   intoId: number,
   now: Date,
 ): Promise<MachineRow> {
-  if (id === intoId) refuse('intoId', 'Choose another machine than this one.')
+  if (id === intoId) refuse('intoId', say('refused.choose-another-machine'))
   return change(pool, person, intoId, async (db, into) => {
     const from = (await lockMachine(db, person.shopId, id)) && (await machineById(db, person.shopId, id))
     if (!from) throw notFound('machine')
     if (from.modelId !== into.modelId)
-      refuse('intoId', `They have different engines on record: ${from.model} and ${into.model}. Put that right first.`)
+      refuse('intoId', say('refused.other-engines', { first: from.model, second: into.model }))
     if (from.meterUnit !== into.meterUnit)
-      refuse(
-        'intoId',
-        `Their meters count ${unitWords[from.meterUnit]} and ${unitWords[into.meterUnit]}. Put that right first.`,
-      )
+      refuse('intoId', say('refused.other-units', { first: from.meterUnit, second: into.meterUnit }))
     if (from.openJobId !== null && into.openJobId !== null)
-      throw new Problem('open-job', 'Both have an open job. Close or abandon one of them first.', {
+      throw new Problem('open-job', say('refused.both-have-an-open-job'), {
         detail: String(from.openJobId),
       })
     let before: MeterReading[] = []
@@ -271,7 +260,12 @@ export async function mergeMachines(
       if (clash)
         refuse(
           'intoId',
-          `Their meters do not go together: ${formatMeter(clash.reading.meter, into.meterUnit)} on ${dayWords(clash.reading.atMs)}, then ${formatMeter(r.meter, into.meterUnit)} on ${dayWords(r.atMs)}. Are they really one machine?`,
+          say('refused.meters-clash', {
+            first: formatMeter(clash.reading.meter, into.meterUnit),
+            firstDay: dayWords(clash.reading.atMs),
+            second: formatMeter(r.meter, into.meterUnit),
+            secondDay: dayWords(r.atMs),
+          }),
         )
       before = [...before, r]
     }
@@ -280,7 +274,7 @@ export async function mergeMachines(
       machineId: intoId,
       kind: 'merged',
       at: now,
-      words: `${from.name}, tag ${from.tag}, of ${from.owner} was a double and was taken in`,
+      words: t('record.merged', { machine: from.name, tag: from.tag, owner: from.owner }),
       personId: person.id,
     })
   })

@@ -10,6 +10,7 @@ import { jobVisits, pastVisitsOf } from '../../repositories/visits'
 import { notFound } from '../../problem'
 import { gatherFacts } from './outlooks'
 import type { VisitRecord } from './visits'
+import { t } from '../../words'
 
 const keyOf = ({ kind, id }: Pick<VisitRecord, 'kind' | 'id'>): string => `${kind} ${id}`
 
@@ -35,21 +36,13 @@ function valveHistory(
 function visitWords({ valves }: VisitRecord, { valves: named }: Engine): string {
   const at = named.map(v => ({ name: v.name, point: valves[v.id] })).filter(v => v.point)
   const set = at.filter(v => v.point!.touched).map(v => v.name)
-  const out = at
-    .filter(v => v.point!.asLeft !== null && v.point!.asLeft.verdict !== 'in')
-    .map(v => v.name.toLowerCase())
-  if (at.length === 0) return 'No valve on record'
-  const done =
-    set.length === 0
-      ? 'None touched'
-      : set.length === at.length
-        ? 'All set'
-        : `${set.map((n, i) => (i ? n.toLowerCase() : n)).join(', ')} set`
-  return out.length
-    ? `${done}; ${out.join(', ')} not in`
-    : at.every(v => v.point!.asLeft)
-      ? `${done}, all proved`
-      : done
+  const out = at.filter(v => v.point!.asLeft !== null && v.point!.asLeft.verdict !== 'in').map(v => v.name)
+  if (at.length === 0) return t('visit.no-valve')
+  return t('visit.done', {
+    set: set.length === at.length ? 'all' : set,
+    out,
+    proved: at.every(v => v.point!.asLeft),
+  })
 }
 
 const DAY_MS = 86_400_000

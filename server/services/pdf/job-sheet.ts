@@ -1,12 +1,15 @@
-import { LOCALE } from '../../../core/units'
 import type { Proof, Verdict } from '../../../core/feeler'
 import type { Sheet, SheetValve } from '../../../core/job'
 import type { SheetResponse } from '../../../shared/responses'
 import { type Cell, type Paper, PdfPaper } from './paper'
+import { locale, t } from '../../words'
 
 type SheetGiven = Pick<SheetResponse, 'shop' | 'sheet' | 'signed' | 'tasks'> & { timeZone: string }
 
-const WORDS: Record<Verdict, string> = { in: 'In', tight: 'Tight', loose: 'Loose', unproved: 'Unproved' }
+const named = (part: string): string => t('part.name', { part })
+const verdictWords = (verdict: Verdict, proof: Proof | null): string =>
+  t(`verdict-words.${verdict}`) + (proof ? t('print-verdict.by', { proof }) : '')
+
 /** A verdict's shape in black, as on the screen's sheet: a ringed tick, ▼ full, ▲ open, hatch. */
 function drawVerdict({ doc, scale }: PdfPaper, verdict: Verdict, x: number, y: number): void {
   doc
@@ -33,7 +36,7 @@ function drawVerdict({ doc, scale }: PdfPaper, verdict: Verdict, x: number, y: n
   doc.restore()
 }
 const verdictCell = (verdict: Verdict, proof: Proof | null, scale: number): Cell => ({
-  text: `${WORDS[verdict]}${proof ? `, by ${proof}` : ''}`,
+  text: verdictWords(verdict, proof),
   width: 12 * scale,
   draw: (pdf, x, y) => drawVerdict(pdf, verdict, x, y),
 })
@@ -99,39 +102,46 @@ function valveBlock(pdf: PdfPaper, valve: SheetValve, unit: Sheet['unit'], fromM
   const y = pdf.doc.y
   drawRule(pdf, valve, pdf.left + pdf.width * 0.6, y + pdf.size(7), pdf.width * 0.39, height, fromMm, topMm)
   const spec = unit === 'thou' ? `${valve.spec.thou} thou` : `${valve.spec.words} mm`
-  pdf.font('bold', 10.5).text(valve.name, pdf.left, y, { width: pdf.width * 0.24 })
-  pdf.font('plain', 9, 'gray').text(`Spec ${spec}`, pdf.left, y + pdf.size(12), { width: pdf.width * 0.24 })
+  pdf.font('bold', 10.5).text(named(valve.name), pdf.left, y, { width: pdf.width * 0.24 })
+  pdf
+    .font('plain', 9, 'gray')
+    .text(t('sheet-valves.spec', { thouFirst: spec }), pdf.left, y + pdf.size(12), { width: pdf.width * 0.24 })
   for (const [i, [label, reading]] of (
     [
-      ['As found', valve.asFound],
-      ['As left', valve.asLeft],
+      [t('common.as-found'), valve.asFound],
+      [t('sheet-valves.as-left'), valve.asLeft],
     ] as const
   ).entries()) {
     const top = y + pdf.size(i * 11)
     pdf
       .font('plain', 9, 'gray')
       .text(label, pdf.left + pdf.width * 0.25, top, { width: pdf.width * 0.08, lineBreak: false })
-    pdf.font('bold', 9).text(reading?.words ?? (i ? 'not proved' : 'not measured'), pdf.left + pdf.width * 0.325, top, {
-      width: pdf.width * 0.15,
-      lineBreak: false,
-    })
+    pdf
+      .font('bold', 9)
+      .text(
+        reading?.words ?? (i ? t('common.not-proved') : t('common.not-measured')),
+        pdf.left + pdf.width * 0.325,
+        top,
+        {
+          width: pdf.width * 0.15,
+          lineBreak: false,
+        },
+      )
     if (!reading) continue
     drawVerdict(pdf, reading.verdict, pdf.left + pdf.width * 0.465, top)
     pdf
       .font('plain', 9)
-      .text(
-        `${WORDS[reading.verdict]}${reading.proof ? `, by ${reading.proof}` : ''}`,
-        pdf.left + pdf.width * 0.465 + pdf.size(11),
-        top,
-        { width: pdf.width * 0.13, lineBreak: false },
-      )
+      .text(verdictWords(reading.verdict, reading.proof), pdf.left + pdf.width * 0.465 + pdf.size(11), top, {
+        width: pdf.width * 0.13,
+        lineBreak: false,
+      })
   }
   pdf.doc.x = pdf.left
   pdf.doc.y = y + height + pdf.size(12)
 }
 
 const day = (iso: string, timeZone: string) =>
-  new Date(iso).toLocaleDateString(LOCALE, {
+  new Date(iso).toLocaleDateString(locale(), {
     weekday: 'long',
     day: 'numeric',
     month: 'long',
@@ -139,16 +149,16 @@ const day = (iso: string, timeZone: string) =>
     timeZone,
   })
 const hour = (iso: string, timeZone: string) =>
-  new Date(iso).toLocaleTimeString(LOCALE, { hour: 'numeric', minute: '2-digit', timeZone })
+  new Date(iso).toLocaleTimeString(locale(), { hour: 'numeric', minute: '2-digit', timeZone })
 
 function head(pdf: PdfPaper, { shop, sheet: s, signed, timeZone }: SheetGiven): void {
   const y = pdf.doc.y
-  pdf.font('bold', 19).text(`Job sheet ${s.number}`, pdf.left, y, { width: pdf.width * 0.5 })
+  pdf.font('bold', 19).text(t('sheet-head.job-sheet', { number: s.number }), pdf.left, y, { width: pdf.width * 0.5 })
   pdf.font('bold', 9).text(shop, pdf.left + pdf.width * 0.5, y, { width: pdf.width * 0.5, align: 'right' })
   pdf
     .font('plain', 9)
     .text(
-      `${day(signed?.at ?? s.opened.at, timeZone)}, ${signed ? `signed by ${signed.by} at ${hour(signed.at, timeZone)}` : 'not signed'}`,
+      `${day(signed?.at ?? s.opened.at, timeZone)}, ${signed ? t('sheet-head.signed-by-at', { by: signed.by, at: hour(signed.at, timeZone) }) : t('sheet-head.not-signed')}`,
       pdf.left + pdf.width * 0.4,
       y + pdf.size(12),
       { width: pdf.width * 0.6, align: 'right' },
@@ -156,63 +166,66 @@ function head(pdf: PdfPaper, { shop, sheet: s, signed, timeZone }: SheetGiven): 
   pdf.doc.y = y + pdf.size(25)
   pdf.line(1.4)
   pdf.table(
-    ['Machine', 'Owner', 'Meter', 'Engine, cold'].map(title => ({ title, part: 1 })),
+    [t('common.machine'), t('common.owner'), t('common.meter'), t('sheet-head.engine-cold')].map(title => ({
+      title,
+      part: 1,
+    })),
     [
       [
-        `${s.machine.name}. ${s.machine.model}, tag ${s.machine.tag}`,
-        `${s.machine.owner}. ${s.complaint ? `Came for: ${s.complaint}` : 'Nothing said'}`,
+        `${s.machine.name}. ${t('sheet-head.tag', { model: s.machine.model, tag: s.machine.tag })}`,
+        `${s.machine.owner}. ${t('sheet-head.complaint', { complaint: s.complaint || t('common.none-given') })}`,
         `${s.machine.meter}, ${s.machine.sinceLast}`,
-        `${s.cold}, by ${s.people.join(', ') || 'nobody yet'}`,
+        `${s.cold}, ${t('sheet-head.by', { people: s.people.join(', ') || t('sheet-head.nobody-yet') })}`,
       ],
     ],
   )
 }
 
 function work(pdf: PdfPaper, { sheet: s, timeZone }: SheetGiven): void {
-  pdf.heading('Proofs, after two full turns')
+  pdf.heading(t('sheet-spec.proofs-after-two-full-turns'))
   pdf.table(
     [
-      ['Valve', 1.2],
-      ['Stop', 1.6],
-      ['Went', 1],
-      ['Did not go', 1],
-      ['Verdict', 1.1],
+      [t('common.valve'), 1.2],
+      [t('sheet-spec.stop'), 1.6],
+      [t('sheet-spec.went'), 1],
+      [t('sheet-spec.did-not-go'), 1],
+      [t('common.verdict'), 1.1],
     ].map(([title, part]) => ({ title: title as string, part: part as number })),
     s.valves.map(v =>
       v.proof && v.asLeft
         ? [
-            v.name,
+            named(v.name),
             v.proof.place,
             v.proof.went,
             v.proof.refused,
             verdictCell(v.asLeft.verdict, v.asLeft.proof, pdf.scale),
           ]
-        : [v.name, 'not proved', '', '', ''],
+        : [named(v.name), t('common.not-proved'), '', '', ''],
     ),
   )
   for (const v of s.valves)
     for (const words of [
       ...(v.cautions ?? []),
-      ...(v.estimates ?? []).map(e => `estimated ${e}, which proves nothing`),
+      ...(v.estimates ?? []).map(estimate => t('sheet-spec.estimated-which-proves-nothing', { estimate })),
     ])
-      pdf.paragraph(`${v.name}: ${words}`, { points: 8, gray: true })
+      pdf.paragraph(`${named(v.name)}: ${words}`, { points: 8, gray: true })
   const rounds = s.valves.flatMap(v =>
     v.rounds.map((r, i) => ({ v, r, first: i === 0 || r.round !== v.rounds[i - 1]!.round })),
   )
-  pdf.heading('Rounds of setting')
+  pdf.heading(t('sheet-rounds.rounds-of-setting'))
   if (rounds.length)
     pdf.table(
       [
-        ['Valve', 1.2],
-        ['Screw', 1],
-        ['Before lock', 1.4],
-        ['Nipped', 1.2],
-        ['Torqued', 1.2],
-        ['Verdict', 0.9],
+        [t('common.valve'), 1.2],
+        [t('common.screw'), 1],
+        [t('sheet-rounds.before-lock'), 1.4],
+        [t('common.nipped'), 1.2],
+        [t('common.torqued'), 1.2],
+        [t('common.verdict'), 0.9],
       ].map(([title, part]) => ({ title: title as string, part: part as number })),
       rounds.map(({ v, r, first }): Cell[] => [
-        first ? `${v.name} ${r.round}` : '',
-        r.turnedDeg === null ? 'as it was' : `${Math.abs(r.turnedDeg)}° ${r.turnedDeg >= 0 ? 'clockwise' : 'back'}`,
+        first ? `${named(v.name)} ${r.round}` : '',
+        r.turnedDeg === null ? t('sheet-rounds.as-it-was') : t('sheet-rounds.turned', { deg: r.turnedDeg }),
         r.beforeLock,
         r.nipped,
         r.torqued,
@@ -223,25 +236,24 @@ function work(pdf: PdfPaper, { sheet: s, timeZone }: SheetGiven): void {
   if (shims.length)
     pdf.table(
       [
-        { title: 'Shim of', part: 1 },
-        { title: 'Old', part: 1.5 },
-        { title: 'In its place', part: 1.5 },
+        { title: t('sheet-rounds.shim-of'), part: 1 },
+        { title: t('sheet-rounds.old'), part: 1.5 },
+        { title: t('sheet-rounds.in-its-place'), part: 1.5 },
       ],
-      shims.map(v => [v.name, v.shim!.old, v.shim!.fitted]),
+      shims.map(v => [named(v.name), v.shim!.old, v.shim!.fitted]),
     )
-  if (rounds.length === 0 && shims.length === 0)
-    pdf.paragraph('No valve was set: all were in as found, or left as they were.')
-  pdf.heading('Departures')
+  if (rounds.length === 0 && shims.length === 0) pdf.paragraph(t('sheet-rounds.no-valve-was-set-all'))
+  pdf.heading(t('sheet-rounds.departures'))
   for (const d of s.departures) pdf.paragraph(`${d.missing} ${d.reason}. ${d.by}, ${hour(d.at, timeZone)}.`)
-  if (s.departures.length === 0) pdf.paragraph('None.')
-  if (s.corrections?.length) pdf.heading('Corrections')
+  if (s.departures.length === 0) pdf.paragraph(t('common.none'))
+  if (s.corrections?.length) pdf.heading(t('sheet-rounds.corrections'))
   for (const correction of s.corrections ?? []) pdf.paragraph(correction)
 }
 
 function rest(pdf: PdfPaper, { sheet: s, tasks }: SheetGiven): void {
-  const ticked = (done: boolean, yes: string) => (done ? yes : 'not ticked')
+  const ticked = (done: boolean, yes: string) => (done ? yes : t('sheet.not-ticked'))
   const many = (all: string[], none: string) => all.join('; ') || none
-  pdf.heading('On the machine')
+  pdf.heading(t('common.machine'))
   pdf.table(
     [
       { title: '', part: 1 },
@@ -249,45 +261,53 @@ function rest(pdf: PdfPaper, { sheet: s, tasks }: SheetGiven): void {
     ],
     [
       [
-        'Came off, went back',
+        t('sheet-parts.removed-refitted'),
         many(
-          s.cameOff.map(i => `${i.item}: ${ticked(i.back, 'back')}`),
-          'nothing on record',
+          s.cameOff.map(i => `${i.item}: ${ticked(i.back, t('sheet.back'))}`),
+          t('sheet-parts.nothing-on-record'),
         ),
       ],
       [
-        'Went in, came out',
+        t('sheet-parts.rags-in-rags-out'),
         many(
-          s.wentIn.map(i => `${i.item}: ${ticked(i.out, 'out')}`),
-          'nothing on record',
+          s.wentIn.map(i => `${i.item}: ${ticked(i.out, t('sheet.out'))}`),
+          t('sheet-parts.nothing-on-record'),
         ),
       ],
       [
-        'Torques',
-        s.torques.map(t => `${t.what} ${t.wanted}: ${ticked(t.done, 'done')}${t.by ? `, ${t.by}` : ''}`).join('; '),
+        t('common.torques'),
+        s.torques
+          .map(n => `${n.what} ${n.wanted}: ${ticked(n.done, t('sheet.done'))}${n.by ? `, ${n.by}` : ''}`)
+          .join('; '),
       ],
-      ['Plug, gasket', `${s.plug}. ${s.gasket}.`],
-      ['Run', `${s.run}.`],
-      ...(tasks.length ? [['Other tasks', tasks.map(t => `${t.name}: ${t.words}`).join('; ')]] : []),
-      ...(s.replaced.length ? [['Replaced', s.replaced.join('; ')]] : []),
-      ...(s.findings.length ? [['Findings', s.findings.map(f => `${f.text}. ${f.by}.`).join(' ')]] : []),
-      ...(s.notes.length ? [['Notes', s.notes.map(n => n.text).join(' ')]] : []),
+      [t('sheet-parts.plug-gasket'), `${s.plug}. ${s.gasket}.`],
+      [t('sheet-rounds.run'), `${s.run}.`],
+      ...(tasks.length
+        ? [[t('sheet-parts.other-tasks-of-this-visit'), tasks.map(t => `${t.name}: ${t.words}`).join('; ')]]
+        : []),
+      ...(s.replaced.length ? [[t('sheet-parts.replaced'), s.replaced.join('; ')]] : []),
+      ...(s.findings.length ? [[t('sheet-parts.findings'), s.findings.map(f => `${f.text}. ${f.by}.`).join(' ')]] : []),
+      ...(s.notes.length ? [[t('sheet-parts.notes'), s.notes.map(n => n.text).join(' ')]] : []),
     ],
   )
-  pdf.heading(`Spec used: revision ${s.spec.revision}${s.spec.status === 'draft' ? ', a draft' : ''}`)
+  pdf.heading(t('sheet-spec.spec-used-revision', { revision: s.spec.revision, draft: s.spec.status === 'draft' }))
   pdf.paragraph(
-    `${s.spec.source}, ${s.spec.sourceDate}. Blades: ${s.spec.bladeSet}.${s.strangeBlades.length ? ` Of no set: ${s.strangeBlades.join(', ')} mm.` : ''} ${(s.setting ?? []).join(' ')}`,
+    [
+      t('sheet-spec.blades', { source: s.spec.source, sourceDate: s.spec.sourceDate, bladeSet: s.spec.bladeSet }),
+      ...(s.strangeBlades.length ? [t('sheet-spec.of-no-set-mm', { strangeBlades: s.strangeBlades.join(', ') })] : []),
+      ...(s.setting ?? []),
+    ].join(' '),
   )
   for (const f of s.figures ?? []) pdf.paragraph(f)
   pdf.space(5)
   pdf.room(pdf.size(52))
   pdf.line(1.4)
-  pdf.heading(`Next due: ${s.nextDue}`, 12)
+  pdf.heading(t('job-sheet.next-due', { nextDue: s.nextDue }), 12)
   pdf.space(14)
   const y = pdf.doc.y
   for (const [label, from, to] of [
-    ['Signed', 0.45, 0.8],
-    ['Date', 0.82, 1],
+    [t('common.signed'), 0.45, 0.8],
+    [t('job-sheet.date'), 0.82, 1],
   ] as const) {
     pdf.doc
       .moveTo(pdf.left + pdf.width * from, y)
@@ -299,12 +319,12 @@ function rest(pdf: PdfPaper, { sheet: s, tasks }: SheetGiven): void {
   }
   pdf.doc.x = pdf.left
   pdf.doc.y = y + pdf.size(12)
-  pdf.paragraph(`${s.caution} Run the engine outdoors.`, { points: 8.5, bold: true })
+  pdf.paragraph(t('job-sheet.run-the-engine-outdoors', { caution: s.caution }), { points: 8.5, bold: true })
 }
 
 async function at(scale: number, paper: Paper, given: SheetGiven): Promise<{ bytes: Buffer; pages: number }> {
   const pdf = new PdfPaper(paper, scale, {
-    title: `Job sheet ${given.sheet.number}`,
+    title: t('sheet-head.job-sheet', { number: given.sheet.number }),
     author: given.shop,
     at: new Date(given.signed?.at ?? given.sheet.opened.at),
   })
@@ -312,13 +332,15 @@ async function at(scale: number, paper: Paper, given: SheetGiven): Promise<{ byt
   pdf.space(3)
   const { fromMm, topMm } = scaleOf(given.sheet.valves)
   for (const valve of given.sheet.valves) valveBlock(pdf, valve, given.sheet.unit, fromMm, topMm)
-  pdf.paragraph('Rules in mm: gray is the spec, the open bar as found, the solid bar as left.', {
+  pdf.paragraph(t('sheet.pdf-rules'), {
     points: 7.5,
     gray: true,
   })
   work(pdf, given)
   rest(pdf, given)
-  const bytes = await pdf.end(`${given.shop}, job ${given.sheet.number}, judgement ${given.sheet.judgementVersion}`)
+  const bytes = await pdf.end(
+    t('paper.job-foot', { shop: given.shop, job: given.sheet.number, judgement: given.sheet.judgementVersion }),
+  )
   return { bytes, pages: pdf.pages }
 }
 

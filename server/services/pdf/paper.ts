@@ -1,14 +1,23 @@
 import { join } from 'node:path'
+import anyAscii from 'any-ascii'
 import PDFDocument from 'pdfkit'
+import { spoken, t } from '../../words'
 
 export type Paper = 'A4' | 'Letter'
 
 /** Whole fonts lie in the package: subsets of them are embedded, so that a sheet prints the same everywhere. */
-const FONTS = join(process.env.WEMBRIC_ROOT ?? process.cwd(), 'node_modules/@expo-google-fonts/barlow-semi-condensed')
+const FONTS = join(process.env.WEMBRIC_ROOT ?? process.cwd(), 'node_modules/@expo-google-fonts')
 const FONT_FILES = {
-  plain: '500Medium/BarlowSemiCondensed_500Medium.ttf',
-  bold: '600SemiBold/BarlowSemiCondensed_600SemiBold.ttf',
-}
+  'plain': 'barlow-semi-condensed/500Medium/BarlowSemiCondensed_500Medium.ttf',
+  'bold': 'barlow-semi-condensed/600SemiBold/BarlowSemiCondensed_600SemiBold.ttf',
+  // Greek, Cyrillic, Devanagari: for names that the first two have no letters for
+  'plain-wide': 'noto-sans/500Medium/NotoSans_500Medium.ttf',
+  'bold-wide': 'noto-sans/600SemiBold/NotoSans_600SemiBold.ttf',
+} as const
+type FontName = 'plain' | 'bold'
+/** Whether a font has every letter of a text. */
+const has = ({ _font }: { _font: { font: { hasGlyphForCodePoint(code: number): boolean } } }, text: string): boolean =>
+  [...text].every(c => /\s/.test(c) || _font.font.hasGlyphForCodePoint(c.codePointAt(0)!))
 const INK = '#111111'
 const GRAY = '#444444'
 const MARGIN = 34
@@ -40,13 +49,14 @@ export class PdfPaper {
       size: paper === 'A4' ? 'A4' : 'LETTER',
       margin: MARGIN,
       bufferPages: true,
-      lang: 'en',
+      lang: spoken(),
       displayTitle: true,
       pdfVersion: '1.7',
       info: { Title: info.title, Author: info.author, CreationDate: info.at },
       font: join(FONTS, FONT_FILES.plain),
     })
     for (const [name, file] of Object.entries(FONT_FILES)) this.doc.registerFont(name, join(FONTS, file))
+    this.setLetters()
     this.doc.on('data', (piece: Buffer) => this.pieces.push(piece))
     this.doc.on('pageAdded', () => {
       this.pages++
@@ -58,7 +68,30 @@ export class PdfPaper {
   size(points: number): number {
     return points * this.scale
   }
-  font(name: 'plain' | 'bold', points: number, color: 'ink' | 'gray' = 'ink'): PDFKit.PDFDocument {
+  private fontName: FontName = 'plain'
+  /**
+   * Each text is set in a font that has its letters, whoever writes it; what no font here has is spelled in Latin
+   * letters. No box is left empty.
+   */
+  private setLetters(): void {
+    const doc = this.doc as PDFKit.PDFDocument & Parameters<typeof has>[0]
+    for (const method of ['text', 'heightOfString', 'widthOfString'] as const) {
+      const plainly = doc[method].bind(doc) as (text: string, ...rest: unknown[]) => unknown
+      Object.assign(doc, {
+        [method]: (text: string, ...rest: unknown[]) => {
+          if (has(doc, text)) return plainly(text, ...rest)
+          doc.font(`${this.fontName}-wide`)
+          try {
+            return plainly(has(doc, text) ? text : anyAscii(text), ...rest)
+          } finally {
+            doc.font(this.fontName)
+          }
+        },
+      })
+    }
+  }
+  font(name: FontName, points: number, color: 'ink' | 'gray' = 'ink'): PDFKit.PDFDocument {
+    this.fontName = name
     return this.doc
       .font(name)
       .fontSize(this.size(points))
@@ -154,7 +187,7 @@ export class PdfPaper {
       this.doc.switchToPage(i)
       this.doc.page.margins.bottom = 0
       this.font('plain', 8, 'gray').text(
-        count > 1 ? `${footer}, page ${i + 1} of ${count}` : footer,
+        count > 1 ? t('paper.page', { footer, page: i + 1, count }) : footer,
         this.left,
         this.doc.page.height - MARGIN - this.size(4),
         { width: this.width, lineBreak: false },

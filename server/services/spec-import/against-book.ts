@@ -2,6 +2,7 @@ import { compareSpecs, same } from '../../../core/spec-book'
 import type { ModelRow } from '../../../shared/spec-book'
 import type { StoredRow } from '../../repositories/spec-imports'
 import type { FileRow } from './file'
+import { say, type Text } from '../../../core/said'
 
 /** What a row would do to the book as it is. */
 export function againstBook({ rowNo, title, model, notes }: FileRow, known: ModelRow | undefined): StoredRow {
@@ -9,11 +10,17 @@ export function againstBook({ rowNo, title, model, notes }: FileRow, known: Mode
   const { engine: _, ...named } = model
   const renamed =
     known && (Object.keys(named) as (keyof typeof named)[]).filter(f => f !== 'key' && known[f] !== named[f])
-  const changes = known
+  const changes: Text[] = known
     ? [
         ...compareSpecs(known.engine, model.engine)
           .filter(l => l.change !== 'same')
-          .map(l => `${l.name}: ${l.before.value || 'none'} → ${l.after.value || 'none'}`),
+          .map(l =>
+            say('spec-change.line', {
+              line: l.name,
+              before: l.before.value || say('spec-says.none'),
+              after: l.after.value || say('spec-says.none'),
+            }),
+          ),
         ...renamed!.map(f => `${f}: ${known[f] ?? ''} → ${named[f] ?? ''}`),
       ]
     : []

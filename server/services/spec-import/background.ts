@@ -1,6 +1,8 @@
 import type { Pool } from '../../database/query'
 import { setImport } from '../../repositories/spec-imports'
 import { Problem } from '../../problem'
+import { say } from '../../../core/said'
+import { inWriting } from '../../../core/wrong'
 
 /** Rows that are looked up and written together. */
 export const BATCH = 200
@@ -19,10 +21,7 @@ export async function inBackground(pool: Pool, shopId: number, id: number, work:
     if (!(error instanceof Problem)) console.error(error)
     await setImport(pool, shopId, id, {
       state: 'failed',
-      message:
-        error instanceof Problem
-          ? error.title
-          : 'Something failed at the shop’s server. Nothing was changed; take the file in again.',
+      message: inWriting(error instanceof Problem ? error.title : say('import.failed')),
     }).catch(() => {})
   }
 }

@@ -5,25 +5,26 @@ import { parser } from 'stream-json'
 import { pick } from 'stream-json/filters/pick.js'
 import { streamArray } from 'stream-json/streamers/stream-array.js'
 import { jsonModel, type Column, type ReadRow, rowModel } from '../../../core/exchange'
+import { say, type Said } from '../../../core/said'
+import type { FileKind } from '../../../words/en/refusals'
 
 /** Files that get renamed to .csv, by how they begin. */
-const NO_TEXT: [number[], string][] = [
-  [[0x50, 0x4b, 3, 4], 'a zip or a spreadsheet file'],
-  [[0x89, 0x50, 0x4e, 0x47], 'a PNG image'],
-  [[0xff, 0xd8, 0xff], 'a JPEG image'],
-  [[0x47, 0x49, 0x46, 0x38], 'a GIF image'],
-  [[0x25, 0x50, 0x44, 0x46], 'a PDF'],
-  [[0x1f, 0x8b], 'a gzip archive'],
-  [[0xd0, 0xcf, 0x11, 0xe0], 'an old spreadsheet or document file'],
-  [[0x52, 0x49, 0x46, 0x46], 'a sound or image file'],
+const NO_TEXT: [number[], FileKind][] = [
+  [[0x50, 0x4b, 3, 4], 'zip'],
+  [[0x89, 0x50, 0x4e, 0x47], 'png'],
+  [[0xff, 0xd8, 0xff], 'jpeg'],
+  [[0x47, 0x49, 0x46, 0x38], 'gif'],
+  [[0x25, 0x50, 0x44, 0x46], 'pdf'],
+  [[0x1f, 0x8b], 'gzip'],
+  [[0xd0, 0xcf, 0x11, 0xe0], 'office'],
+  [[0x52, 0x49, 0x46, 0x46], 'riff'],
 ]
 /** Why a file cannot be a table or a book, seen from its first bytes; null where it may be. */
-export function noText(first: Uint8Array): string | null {
+export function noText(first: Uint8Array): Said | null {
   const is = NO_TEXT.find(([bytes]) => bytes.every((b, i) => first[i] === b))
-  if (is) return `This is ${is[1]}, not a text file. Save the table as CSV, in UTF-8, and take that.`
-  if ((first[0] === 0xff && first[1] === 0xfe) || (first[0] === 0xfe && first[1] === 0xff))
-    return 'This file is UTF-16. Save it as CSV in UTF-8, and take that.'
-  return first.includes(0) ? 'This is not a text file. Save the table as CSV, in UTF-8, and take that.' : null
+  if (is) return say('refused.not-text', { kind: is[1] })
+  if ((first[0] === 0xff && first[1] === 0xfe) || (first[0] === 0xfe && first[1] === 0xff)) return say('refused.utf-16')
+  return first.includes(0) ? say('refused.not-text', { kind: null }) : null
 }
 
 /** A record that is larger has lost a closing quote. */
@@ -61,11 +62,12 @@ export interface FileRow extends ReadRow {
   rowNo: number
 }
 /** Why the reader skipped a piece of the file. */
-const skippedBecause = (code: string): string =>
-  ({
-    CSV_MAX_RECORD_SIZE: 'A row is over 400 KB: a quote that was opened is not closed.',
-    CSV_QUOTE_NOT_CLOSED: 'A quote that was opened is not closed: what follows it in the file is not read.',
-  })[code] ?? 'This row cannot be read: look at its quotes.'
+const skippedBecause = (code: string): Said =>
+  code === 'CSV_MAX_RECORD_SIZE'
+    ? say('import.row-large')
+    : code === 'CSV_QUOTE_NOT_CLOSED'
+      ? say('import.quote-open')
+      : say('import.row-unreadable')
 
 /**
  * Rows of a CSV as they stand in it, counted as a spreadsheet does: the heading is row 1. What cannot be read is a row
@@ -92,7 +94,7 @@ export async function* csvRows(
       on_skip: error => {
         skipped.push({
           rowNo: ++count,
-          title: 'not readable',
+          title: '',
           model: null,
           notes: [{ column: headings[0] ?? '', says: skippedBecause(error?.code ?? '') }],
         })
@@ -121,24 +123,24 @@ export async function* jsonRows(bytes: AsyncIterable<Buffer>): AsyncGenerator<Fi
     if (rowNo === 0)
       yield {
         rowNo: 1,
-        title: 'no models',
+        title: '',
         model: null,
         notes: [
           {
             column: 'models',
-            says: 'There are no models in this file. It has the form that docs/formats describes: {"format": "wembric spec book", "version": 1, "models": [ … ]}.',
+            says: say('import.no-models'),
           },
         ],
       }
   } catch (error) {
     yield {
       rowNo: rowNo + 1,
-      title: 'from here on unreadable',
+      title: '',
       model: null,
       notes: [
         {
           column: 'models',
-          says: `This is not readable JSON (${(error as Error).message}). ${rowNo > 0 ? 'The models that were read before can be taken.' : 'Take a file that an export wrote.'}`,
+          says: say('import.json-broken', { why: (error as Error).message, some: rowNo > 0 }),
         },
       ],
     }

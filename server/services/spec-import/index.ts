@@ -19,6 +19,8 @@ import { importOf, readImport } from './record'
 import { readAll } from './read-all'
 import { writeAll } from './write-all'
 import { inBackground, Cancelled } from './background'
+import { say } from '../../../core/said'
+import { inWriting } from '../../../core/wrong'
 
 export { readImport, readRows } from './record'
 export { respeltImport, uploadImport } from './upload'
@@ -37,14 +39,14 @@ export async function beginReading(
   const found = await importOf(pool, shopId, id)
   if (found.format === 'csv') {
     const doubled = mapping.find((c, i) => c !== null && mapping.indexOf(c) !== i)
-    if (doubled) throw unfit('settings', `Two headings are said to be “${doubled}”. Choose one of them.`)
+    if (doubled) throw unfit('settings', say('refused.two-headings', { column: doubled }))
     if (!['maker', 'model'].every(c => mapping.includes(c)))
-      throw unfit('settings', 'No heading is said to be the maker, or none the model. Choose both.')
+      throw unfit('settings', say('refused.no-heading-is-said-to'))
     if (mapping.length !== found.settings.headings.length)
-      throw unfit('settings', 'The headings have changed. Reload the page and look again.')
+      throw unfit('settings', say('refused.the-headings-have-changed-reload'))
   }
   if (!(await advanceImport(pool, shopId, id, ['uploaded', 'preview'], 'reading')))
-    throw new Problem('import-busy', 'This file is being read, or is already finished. Reload the page.')
+    throw new Problem('import-busy', say('refused.this-file-is-being-read'))
   const settings = { ...found.settings, delimiter, mapping }
   await setImportSettings(pool, shopId, id, found.bytes, settings)
   await rememberHeadings(
@@ -59,11 +61,10 @@ export async function beginReading(
 /** Answers every doubt of a row with “as printed”, so that it can be taken. */
 export async function answerRow(pool: Pool, person: SignedIn, id: number, rowNo: number): Promise<ImportRow> {
   if ((await importOf(pool, person.shopId, id)).state !== 'preview')
-    throw new Problem('import-busy', 'This file is being read or saved, or is already finished. Reload the page.')
+    throw new Problem('import-busy', say('refused.this-file-is-being-read-or'))
   const row = await rowOf(pool, person.shopId, id, rowNo)
   if (!row) throw notFound('row')
-  if (!row.content || row.notes.some(n => !n.doubt))
-    throw unfit('answer', 'This row has a problem that must be put right in the file.')
+  if (!row.content || row.notes.some(n => !n.doubt)) throw unfit('answer', say('refused.this-row-has-a-problem'))
   const answered = {
     ...row,
     state: row.content.would,
@@ -86,10 +87,10 @@ export async function acceptImport(
   const { shopId } = person
   const found = await importOf(pool, shopId, id)
   const { new: fresh, changed } = await rowCounts(pool, shopId, id)
-  if (fresh + changed === 0) throw unfit('file', 'There is nothing in it to write.')
+  if (fresh + changed === 0) throw unfit('file', say('refused.there-is-nothing-in-it'))
   const approved = approveBecause !== '' && (await onlyLead(pool, person))
   if (!(await advanceImport(pool, shopId, id, ['preview'], 'writing')))
-    throw new Problem('import-busy', 'This file is being read or saved, or is already finished. Reload the page.')
+    throw new Problem('import-busy', say('refused.this-file-is-being-read-or'))
   await setImport(pool, shopId, id, { state: 'writing', total: fresh + changed })
   void inBackground(pool, shopId, id, async () => {
     try {
@@ -101,7 +102,7 @@ export async function acceptImport(
         await setImport(db, shopId, id, {
           state: 'done',
           progress: fresh + changed,
-          message: `${fresh} new and ${changed} changed, ${approved ? 'approved' : 'as drafts'}.`,
+          message: inWriting(say('import.done', { fresh, changed, approved })),
         })
       })
       await dropChunks(pool, shopId, id)
@@ -117,7 +118,7 @@ export async function acceptImport(
 export async function cancelImport(pool: Pool, person: SignedIn, id: number): Promise<ImportResponse> {
   await importOf(pool, person.shopId, id)
   if (!(await advanceImport(pool, person.shopId, id, ['uploaded', 'reading', 'preview', 'writing'], 'cancelled')))
-    throw new Problem('done-already', 'This import is already finished.')
+    throw new Problem('done-already', say('refused.this-import-is-already-finished'))
   await dropChunks(pool, person.shopId, id)
   return readImport(pool, person, id)
 }

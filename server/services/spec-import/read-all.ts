@@ -12,6 +12,7 @@ import {
 import { csvRows, type FileRow, jsonRows } from './file'
 import { againstBook } from './against-book'
 import { breath, Cancelled, BATCH } from './background'
+import { say } from '../../../core/said'
 
 /** Reads a whole file, row by row, and writes down what each would do to the book. */
 export async function readAll(
@@ -70,7 +71,7 @@ export async function readAll(
           notes: [
             {
               column: settings.headings[settings.mapping.indexOf('model')] ?? 'key',
-              says: `The same model as row ${first}. Keep one of the two.`,
+              says: say('import.same-as', { row: first }),
             },
           ],
         })

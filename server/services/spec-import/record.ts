@@ -4,6 +4,8 @@ import { asSeen, importById, type ImportRecord, rowCounts, rowsOf, setImport } f
 import { notFound } from '../../problem'
 import type { SignedIn } from '../people'
 import { onlyLead } from '../spec-book'
+import { heard, wrong } from '../../../core/wrong'
+import { tell } from '../../words'
 
 /** One that has not moved for so long was cut off: its server is gone, and its transaction with it. */
 const CUT_OFF_SECONDS = 120
@@ -15,7 +17,7 @@ export async function importOf(db: Db, shopId: number, id: number): Promise<Impo
   if ((found.state !== 'reading' && found.state !== 'writing') || found.idleSeconds < CUT_OFF_SECONDS) return found
   await setImport(db, shopId, id, {
     state: 'failed',
-    message: 'The server was stopped in the middle of it. Nothing of this file was written; take it in again.',
+    message: wrong('wrong.the-server-was-stopped-in'),
   })
   return (await importById(db, shopId, id)) ?? found
 }
@@ -23,7 +25,12 @@ export async function importOf(db: Db, shopId: number, id: number): Promise<Impo
 /** An import as its page shows it. */
 export async function readImport(db: Db, person: SignedIn, id: number): Promise<ImportResponse> {
   const { personId: _, idleSeconds: __, ...found } = await importOf(db, person.shopId, id)
-  return { ...found, counts: await rowCounts(db, person.shopId, id), mayApproveOwn: await onlyLead(db, person) }
+  return {
+    ...found,
+    message: tell(heard(found.message)),
+    counts: await rowCounts(db, person.shopId, id),
+    mayApproveOwn: await onlyLead(db, person),
+  }
 }
 
 const ROWS_SHOWN = 100

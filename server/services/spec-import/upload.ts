@@ -16,6 +16,7 @@ import { Problem } from '../../problem'
 import type { SignedIn } from '../people'
 import { firstRows, noText } from './file'
 import { importOf, readImport } from './record'
+import { say } from '../../../core/said'
 
 const MOST_BYTES = 200 * 1024 * 1024
 const CHUNK_BYTES = 512 * 1024
@@ -46,16 +47,15 @@ async function store(
   }
   for await (const piece of body) {
     bytes += piece.length
-    if (bytes > MOST_BYTES)
-      throw new Problem('too-much', 'This file is over 200 MB. Split it, and import the parts one after another.')
+    if (bytes > MOST_BYTES) throw new Problem('too-much', say('refused.this-file-is-over-200'))
     waiting.push(piece)
     size += piece.length
     if (size >= CHUNK_BYTES) await flush()
   }
   await flush()
   if (bytes === 0)
-    throw new Problem('unfit', 'This file is empty. Choose another.', {
-      fields: [{ field: 'file', message: 'This file is empty.' }],
+    throw new Problem('unfit', say('refused.this-file-is-empty-choose'), {
+      fields: [{ field: 'file', message: say('wrong.this-file-is-empty') }],
     })
   return { first, bytes }
 }
@@ -106,7 +106,7 @@ export async function respeltImport(
   delimiter: string,
 ): Promise<ImportResponse> {
   const found = await importOf(pool, person.shopId, id)
-  if (found.state !== 'uploaded') throw new Problem('import-busy', 'This file is being read already. Reload the page.')
+  if (found.state !== 'uploaded') throw new Problem('import-busy', say('refused.this-file-is-being-read-already'))
   for await (const first of chunksOf(pool, person.shopId, id)) {
     await setImportSettings(
       pool,

@@ -7,6 +7,8 @@ import { type ImportRecord, rowsOf, setProgress, type StoredRow } from '../../re
 import { Problem } from '../../problem'
 import type { SignedIn } from '../people'
 import { breath, Cancelled, BATCH } from './background'
+import { say } from '../../../core/said'
+import { t } from '../../words'
 
 /** Writes every new and changed row, in the transaction that is given. @throws Cancelled */
 export async function writeAll(
@@ -24,7 +26,7 @@ export async function writeAll(
     authorId: person.id,
     approved: approveBecause !== '',
     approvalReason: approveBecause,
-    reason: `From ${fileName}`,
+    reason: t('record.from-file', { file: fileName }),
   }
   for (;;) {
     const rows = await rowsOf(db, shopId, id, ['new', 'changed'], after, BATCH)
@@ -69,7 +71,7 @@ async function writeChange(
   const { model } = row.content!
   const newest = await lockNewest(db, shopId, row.modelId!)
   const [now] = await modelsKnownAs(db, shopId, [model])
-  if (!newest || !now) throw new Problem('gone', `${row.title} is not in the book any more. Take the file in again.`)
+  if (!newest || !now) throw new Problem('gone', say('refused.not-in-the-book', { model: row.title }))
   await updateModel(db, shopId, row.modelId!, model)
   if (same(now.engine, model.engine)) return
   await markFamilyStale(db, shopId, row.modelId!)

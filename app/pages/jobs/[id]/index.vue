@@ -2,7 +2,7 @@
 import { definePageMeta, navigateTo, useHead, useRoute } from '#imports'
 import { NuxtLink } from '#components'
 import { computed } from 'vue'
-import { CAUTIONS, type Happening, nearestStop, placeWords, type Stage, STEPS, stopHere } from '~~/core/job'
+import { type Happening, nearestStop, placeWords, type Stage, STEPS, stopHere } from '~~/core/job'
 import BenchAnswers from '../../../components/bench/BenchAnswers.vue'
 import BenchFoot from '../../../components/bench/BenchFoot.vue'
 import BenchHeader from '../../../components/bench/BenchHeader.vue'
@@ -21,6 +21,8 @@ import { useShortcutsOn } from '../../../composables/useKeys'
 import { useNewerSpec } from '../../../composables/useNewerSpec'
 import { useOutboxStore } from '../../../stores/outbox'
 import { useSessionStore } from '../../../stores/session'
+import { say } from '~~/core/said'
+import { tell, t } from '../../../words'
 
 definePageMeta({ layout: false })
 const jobId = Number(useRoute().params.id)
@@ -41,7 +43,7 @@ const shown = useFrameBehind(() =>
     ? {
         view: screen.pictured.value,
         stage: screen.without.value === null ? next.value.stage : WHEEL,
-        withoutWords: screen.without.value === null ? undefined : 'as if it had not been said',
+        withoutWords: screen.without.value === null ? undefined : t('page-jobs-id.as-if-it-had-not'),
         strip: screen.strip.value,
         topMm: screen.topMm.value,
       }
@@ -74,22 +76,31 @@ const acknowledge = () => screen.record({ type: 'confirmed', payload: { item: ca
 useBenchKeys(bench, screen, { acknowledged, acknowledge })
 
 const about = computed(() =>
-  view.value ? `${view.value.pin.modelName} · ${view.value.pin.machine.owner} · job ${view.value.pin.number}` : '',
+  view.value
+    ? t('page-jobs-id.job', {
+        modelName: view.value.pin.modelName,
+        owner: view.value.pin.machine.owner,
+        number: view.value.pin.number,
+      })
+    : '',
 )
-const phoneStep = computed(
-  () => `${step.value.charAt(0).toUpperCase()}${step.value.slice(1)}, ${STEPS.indexOf(step.value) + 1} of 6`,
+const phoneStep = computed(() =>
+  t('page-jobs-id.step-of', { step: t(`step-rail.${step.value}`), n: STEPS.indexOf(step.value) + 1 }),
 )
 const stopWords = computed(() => {
   const stop = view.value && nearestStop(view.value)
   return stop && view.value && view.value.position.standing.kind !== 'open'
-    ? `${stopHere(view.value) === stop ? 'On' : 'Stop:'} ${placeWords(view.value.pin.spec.engine, stop.place)}, ${Math.round(stop.crankDeg)}°`
+    ? `${stopHere(view.value) === stop ? t('page-jobs-id.on') : t('page-jobs-id.stop')} ${tell(placeWords(view.value.pin.spec.engine, stop.place))}, ${Math.round(stop.crankDeg)}°`
     : ''
 })
 const refused = computed(() => outbox.refused.filter(w => w.jobId === jobId))
 const signOutAndIn = () => navigateTo({ path: '/sign-in', query: { back: `/jobs/${jobId}` } })
 const placed = (eventId: string, when: 'before' | 'after') =>
   screen.record({ type: 'placed', payload: { eventId, when } } as Happening)
-useHead({ title: () => (view.value ? `${view.value.pin.machine.name}, Wembric` : 'Bench, Wembric') })
+useHead({
+  title: () =>
+    view.value ? t('page-jobs-id.wembric', { name: view.value.pin.machine.name }) : t('page-jobs-id.bench-wembric'),
+})
 </script>
 
 <template>
@@ -98,7 +109,12 @@ useHead({ title: () => (view.value ? `${view.value.pin.machine.name}, Wembric` :
       :machine="view.pin.machine.name"
       :about="about"
       :head="screen.head.value"
-      :revision="`rev ${view.pin.spec.revision}${view.pin.spec.status === 'draft' ? ', draft' : ''}`"
+      :revision="
+        t('page-jobs-id.rev', {
+          revision: view.pin.spec.revision,
+          draft: view.pin.spec.status === 'draft',
+        })
+      "
       :saved="screen.saved.value"
       :step-words="phoneStep"
       @help="show('help')"
@@ -106,12 +122,12 @@ useHead({ title: () => (view.value ? `${view.value.pin.machine.name}, Wembric` :
     <StepRail
       class="rail"
       :steps="steps"
-      :caution="CAUTIONS[step]"
+      :caution="tell(say(`caution.${step}`))"
       :acknowledged="acknowledged"
       @acknowledge="acknowledge"
     />
     <ValveTabs class="tabs" :valves="screen.strip.value" :active="screen.activeValve.value" @choose="wanted = $event" />
-    <section class="stage" aria-label="Engine">
+    <section class="stage" :aria-label="t('common.engine')">
       <BenchStage
         v-if="shown"
         :view="shown.view"
@@ -129,7 +145,7 @@ useHead({ title: () => (view.value ? `${view.value.pin.machine.name}, Wembric` :
         @turn="turnDeg = $event"
       />
     </section>
-    <aside class="panel" aria-label="Next">
+    <aside class="panel" :aria-label="t('common.next')">
       <h1 v-if="panel.kind !== 'keys'" class="hidden-words">{{ view.pin.machine.name }}</h1>
       <BenchNotices
         :expired="session.expired"
@@ -167,7 +183,8 @@ useHead({ title: () => (view.value ? `${view.value.pin.machine.name}, Wembric` :
         @undo="screen.undo()"
       />
       <p v-if="!acknowledged" class="phone-caution">
-        <b>!</b> {{ CAUTIONS[step] }} <button type="button" class="link" @click="acknowledge">Understood</button>
+        <b>!</b> {{ tell(say(`caution.${step}`)) }}
+        <button type="button" class="link" @click="acknowledge">{{ t('step-rail.understood') }}</button>
       </p>
     </aside>
     <ValveStrip
@@ -181,14 +198,17 @@ useHead({ title: () => (view.value ? `${view.value.pin.machine.name}, Wembric` :
   </main>
   <main v-else class="waiting">
     <template v-if="bench.failed.value"
-      ><h1>This job cannot be shown</h1>
+      ><h1>{{ t('page-jobs-id.this-job-cannot-be-shown') }}</h1>
       <p>{{ bench.failed.value }}</p>
       <p class="actions">
-        <button type="button" class="quiet" @click="bench.load()">Try again</button
-        ><NuxtLink class="quiet" to="/">To the Bay</NuxtLink>
+        <button type="button" class="quiet" @click="bench.load()">{{ t('common.try-again') }}</button><NuxtLink
+          class="quiet"
+          to="/"
+          >{{ t('common.to-the-bay') }}</NuxtLink
+        >
       </p></template
     >
-    <p v-else role="status">Fetching the job …</p>
+    <p v-else role="status">{{ t('page-jobs-id.fetching-the-job') }}</p>
   </main>
 </template>
 
@@ -213,7 +233,7 @@ useHead({ title: () => (view.value ? `${view.value.pin.machine.name}, Wembric` :
   border-left: 1.5px solid var(--ink);
   padding: 18px 24px 10px;
   display: grid;
-  grid-template: auto minmax(172px, auto) auto auto minmax(0, 1fr) / minmax(0, 1fr);
+  grid-template: auto minmax(172px, auto) auto auto minmax(min-content, 1fr) / minmax(0, 1fr);
   min-height: 0;
   overflow: auto;
   align-content: start;

@@ -8,6 +8,7 @@ import { useForm } from '../../../composables/useForm'
 import { useOutboxStore } from '../../../stores/outbox'
 import { useSessionStore } from '../../../stores/session'
 import { api } from '../../../utils/api'
+import { t } from '../../../words'
 
 definePageMeta({ layout: false })
 const jobId = Number(useRoute().params.id)
@@ -25,7 +26,12 @@ const onTheirWay = computed(
   () => outbox.waiting.filter(w => w.jobId === jobId && w.shopId === session.shop?.id && !w.refused).length,
 )
 watch(onTheirWay, (left, before) => (left < before ? void load() : undefined))
-useHead({ title: () => (given.value ? `Job sheet ${given.value.sheet.number}` : 'Job sheet, Wembric') })
+useHead({
+  title: () =>
+    given.value
+      ? t('page-jobs-id-sheet.job-sheet', { number: given.value.sheet.number })
+      : t('page-jobs-id-sheet.job-sheet-wembric'),
+})
 const print = () => window.print()
 
 function download(): void {
@@ -40,28 +46,34 @@ function download(): void {
 
 <template>
   <main class="page-of-sheet">
-    <nav class="bar" aria-label="Sheet">
-      <NuxtLink class="quiet" to="/">Bay</NuxtLink><NuxtLink class="quiet" :to="`/jobs/${jobId}`">Job</NuxtLink>
-      <button type="button" class="quiet" :disabled="!given" @click="print">Print</button
-      ><button type="button" class="quiet" :disabled="!given" @click="download">JSON</button>
+    <nav class="bar" :aria-label="t('page-jobs-id-sheet.sheet')">
+      <NuxtLink class="quiet" to="/">{{ t('common.bay') }}</NuxtLink><NuxtLink class="quiet" :to="`/jobs/${jobId}`">{{
+        t('page-jobs-id-sheet.job')
+      }}</NuxtLink>
+      <button type="button" class="quiet" :disabled="!given" @click="print">
+        {{ t('common.print') }}</button><button type="button" class="quiet" :disabled="!given" @click="download">
+        {{ t('common.json') }}
+      </button>
       <a
         v-for="paper in ['A4', 'Letter']"
         :key="paper"
         class="quiet"
         :href="`/api/jobs/${jobId}/sheet.pdf?paper=${paper}`"
         download
-        >PDF, {{ paper }}</a
+        >{{ t('page-jobs-id-sheet.pdf', { paper }) }}</a
       >
-      <span v-if="given?.earlier.length">Signed before: {{ given.earlier.length }}</span>
+      <span v-if="given?.earlier.length">{{
+        t('page-jobs-id-sheet.signed-before', { count: given.earlier.length })
+      }}</span>
     </nav>
     <p v-if="form.failed.value" class="said" role="alert">
-      {{ form.failed.value }} <button type="button" class="link" @click="load">Try again</button>
+      {{ form.failed.value }}
+      <button type="button" class="link" @click="load">{{ t('common.try-again') }}</button>
     </p>
     <p v-else-if="onTheirWay" class="said" role="status">
-      {{ onTheirWay === 1 ? 'An answer is' : `${onTheirWay} answers are` }} still on the way to the shop, and not on
-      this sheet yet.
+      {{ t('page-jobs-id-sheet.on-their-way', { answers: onTheirWay }) }}
     </p>
-    <p v-else-if="!given" class="said" role="status">Fetching the sheet …</p>
+    <p v-else-if="!given" class="said" role="status">{{ t('page-jobs-id-sheet.fetching-the-sheet') }}</p>
     <JobSheet
       v-if="given"
       :sheet="given.sheet"

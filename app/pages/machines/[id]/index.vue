@@ -17,6 +17,7 @@ import { tagAddress, tagLines } from '../../../components/machine/tag-words'
 import { useForm } from '../../../composables/useForm'
 import { useSessionStore } from '../../../stores/session'
 import { api } from '../../../utils/api'
+import { tell, t } from '../../../words'
 
 const id = Number(useRoute().params.id)
 const session = useSessionStore()
@@ -26,7 +27,12 @@ const load = async () => {
   seen.value = (await form.send(() => api('GET /api/machines/:id', { id }))) ?? seen.value
 }
 onMounted(load)
-useHead({ title: () => (seen.value ? `${seen.value.machine.name}, Wembric` : 'Machine, Wembric') })
+useHead({
+  title: () =>
+    seen.value
+      ? t('page-machines-id.wembric', { name: seen.value.machine.name })
+      : t('page-machines-id.machine-wembric'),
+})
 const unit = computed(() => seen.value?.machine.meterUnit ?? 'h')
 const name = (valveId: string) => seen.value?.valves.find(v => v.valveId === valveId)?.name ?? valveId
 /** From a little before the first reading to a check and a half beyond now. */
@@ -39,7 +45,9 @@ const span = computed(() => {
 })
 const due = computed(() => seen.value?.due ?? null)
 const when = computed(() =>
-  due.value ? whenWords(due.value.first, seen.value!.firstMeter, unit.value) : 'Not enough yet',
+  due.value
+    ? tell(whenWords(due.value.first, seen.value!.firstMeter, unit.value))
+    : t('page-machines-id.not-enough-yet'),
 )
 /** What stands in the side panel instead of the due date and the tag. */
 const panel = ref<
@@ -56,7 +64,7 @@ async function changed(intoId?: number): Promise<void> {
 }
 const about = computed(() => {
   const m = seen.value!.machine
-  return [m.plate, m.model, m.lastMeter === null ? 'meter not read' : formatMeter(m.lastMeter, unit.value)]
+  return [m.plate, m.model, m.lastMeter === null ? t('common.meter-not-read') : formatMeter(m.lastMeter, unit.value)]
     .filter(Boolean)
     .join(', ')
 })
@@ -67,14 +75,17 @@ const about = computed(() => {
     <header>
       <h1>{{ seen.machine.name }}</h1>
       <p>
-        <NuxtLink :to="`/customers/${seen.machine.customerId}`">{{ seen.machine.owner }}</NuxtLink>, {{ about }}. Spec
-        revision {{ seen.machine.revision ?? 'none' }}
+        <NuxtLink :to="`/customers/${seen.machine.customerId}`">{{ seen.machine.owner }}</NuxtLink>{{
+          t('page-machines-id.spec-revision', { about, revision: seen.machine.revision ?? 'none' })
+        }}
       </p>
-      <button type="button" class="quiet" @click="panel = { kind: 'photos' }">Photos</button
-      ><button type="button" class="quiet" @click="panel = { kind: 'actions' }">Edit</button
-      ><NuxtLink v-if="seen.machine.openJobId" class="key go" :to="`/jobs/${seen.machine.openJobId}`"
-        >To the open job</NuxtLink
-      ><NuxtLink v-else class="key go" :to="`/jobs/new?machine=${id}`">New job</NuxtLink>
+      <button type="button" class="quiet" @click="panel = { kind: 'photos' }">
+        {{ t('common.photos') }}</button><button type="button" class="quiet" @click="panel = { kind: 'actions' }">
+        {{ t('common.edit') }}</button
+      ><NuxtLink v-if="seen.machine.openJobId" class="key go" :to="`/jobs/${seen.machine.openJobId}`">{{
+        t('page-machines-id.to-the-open-job')
+      }}</NuxtLink
+      ><NuxtLink v-else class="key go" :to="`/jobs/new?machine=${id}`">{{ t('common.new-job') }}</NuxtLink>
     </header>
     <div class="charts" :class="{ few: seen.valves.length <= 2 }">
       <ValveChart
@@ -96,7 +107,7 @@ const about = computed(() => {
       :weeks="60"
       @done="panel = null"
     />
-    <aside v-else :aria-label="panel ? 'More' : 'Next due'">
+    <aside v-else :aria-label="panel ? t('common.more') : t('page-machines-id.next-due')">
       <LiftCurve v-if="liftOf" :engine="seen.engine" :valve="liftOf" @done="panel = null" />
       <MachineActions
         v-else-if="panel?.kind === 'actions'"
@@ -107,35 +118,35 @@ const about = computed(() => {
       />
       <template v-else-if="panel?.kind === 'photos'"
         ><header>
-          <h2>Photos</h2>
-          <button type="button" class="quiet" @click="panel = null">Close</button>
+          <h2>{{ t('common.photos') }}</h2>
+          <button type="button" class="quiet" @click="panel = null">{{ t('common.close') }}</button>
         </header>
         <PhotoStrip :machine-id="id"
       /></template>
       <template v-else>
-        <p class="label">Next due</p>
+        <p class="label">{{ t('page-machines-id.next-due') }}</p>
         <h2 data-testid="due">{{ when }}</h2>
-        <p class="why">{{ whyWords(due, name, Date.parse(seen.now)) }}</p>
+        <p class="why">{{ tell(whyWords(due, name, Date.parse(seen.now))) }}</p>
         <ol v-if="due">
           <li v-for="(r, i) in due.all" :key="i" :class="{ first: i === 0 }">
-            <span>{{ causeWords(r, name, seen.engine.interval, unit) }}</span><b>{{
-              whenWords(r, seen.firstMeter, unit)
+            <span>{{ tell(causeWords(r, name, seen.engine.interval, unit)) }}</span><b>{{
+              tell(whenWords(r, seen.firstMeter, unit))
             }}</b>
           </li>
         </ol>
         <p class="foot">
           <span>{{
             seen.usePerDay === null
-              ? 'Use a day: not enough yet.'
-              : `${seen.usePerDay.toFixed(1)} ${unit} a day. Shaded band: right 8 times in 10.`
+              ? t('page-machines-id.use-a-day-not-enough')
+              : t('page-machines-id.a-day-shaded-band-right', { usePerDay: seen.usePerDay.toFixed(1), unit })
           }}</span><button v-if="due" type="button" class="quiet" @click="panel = { kind: 'tell' }">
-            Tell the owner
+            {{ t('common.tell-the-owner') }}
           </button>
         </p>
-        <NuxtLink class="tag-link" :to="`/machines/${id}/tag`" aria-label="Print the tag"
+        <NuxtLink class="tag-link" :to="`/machines/${id}/tag`" :aria-label="t('page-machines-id.print-the-tag')"
           ><MachineTag
             :tag="seen.machine.tag"
-            :lines="[...tagLines(seen.machine), 'Print the tag →']"
+            :lines="[...tagLines(seen.machine), t('page-machines-id.print-the-tag-2')]"
             :address="tagAddress(seen.machine.tag)"
         /></NuxtLink>
       </template>
@@ -143,9 +154,9 @@ const about = computed(() => {
     <VisitLog :seen="seen" />
   </main>
   <main v-else class="form">
-    <h1>Machine</h1>
+    <h1>{{ t('common.machine') }}</h1>
     <p v-if="form.failed.value" class="wrong" role="alert">{{ form.failed.value }}</p>
-    <p v-else role="status">Looking at the machine …</p>
+    <p v-else role="status">{{ t('page-machines-id.looking-at-the-machine') }}</p>
   </main>
 </template>
 

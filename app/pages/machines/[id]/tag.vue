@@ -7,6 +7,7 @@ import MachineTag from '../../../components/machine/MachineTag.vue'
 import { tagAddress, tagLines } from '../../../components/machine/tag-words'
 import { useForm } from '../../../composables/useForm'
 import { api } from '../../../utils/api'
+import { t } from '../../../words'
 
 definePageMeta({ layout: false })
 const id = Number(useRoute().params.id)
@@ -15,15 +16,24 @@ const seen = ref<MachineResponse | null>(null)
 onMounted(async () => {
   seen.value = await form.send(() => api('GET /api/machines/:id', { id }))
 })
-useHead({ title: () => (seen.value ? `Tag ${seen.value.machine.tag}` : 'Tag, Wembric') })
+useHead({
+  title: () =>
+    seen.value ? t('page-machines-id-tag.tag-2', { tag: seen.value.machine.tag }) : t('common.tag-wembric'),
+})
 const print = () => window.print()
 </script>
 
 <template>
   <main class="page-of-tag">
-    <nav aria-label="Tag">
-      <NuxtLink class="quiet" :to="`/machines/${id}`">Machine</NuxtLink
-      ><button type="button" class="quiet" :disabled="!seen" @click="print">Print</button>
+    <nav :aria-label="t('common.tag')">
+      <NuxtLink class="quiet" :to="`/machines/${id}`">{{ t('common.machine') }}</NuxtLink><button
+        type="button"
+        class="quiet"
+        :disabled="!seen"
+        @click="print"
+      >
+        {{ t('common.print') }}
+      </button>
     </nav>
     <p v-if="form.failed.value" class="wrong" role="alert">{{ form.failed.value }}</p>
     <template v-if="seen">
@@ -31,8 +41,7 @@ const print = () => window.print()
         <MachineTag :tag="seen.machine.tag" :lines="tagLines(seen.machine)" :address="tagAddress(seen.machine.tag)" />
       </div>
       <p class="note">
-        85 × 32 mm. The code holds the address {{ tagAddress(seen.machine.tag) }}: it opens where the phone reaches the
-        shop’s server by that name.
+        {{ t('page-machines-id-tag.85-32-mm-the-code', { tag: tagAddress(seen.machine.tag) }) }}
       </p>
     </template>
   </main>

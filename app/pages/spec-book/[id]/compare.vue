@@ -10,8 +10,9 @@ import SideBySide from '../../../components/spec/SideBySide.vue'
 import { useForm } from '../../../composables/useForm'
 import { useSessionStore } from '../../../stores/session'
 import { api } from '../../../utils/api'
+import { t } from '../../../words'
 
-useHead({ title: 'Two revisions side by side, Wembric' })
+useHead({ title: t('page-spec-book-id-compare.two-revisions-side-by-side') })
 const { params, query } = useRoute()
 const modelId = Number(params.id)
 const session = useSessionStore()
@@ -43,13 +44,14 @@ const first = computed(() => {
   <main class="compare">
     <p v-if="form.failed.value && !given" class="wrong alone" role="alert">{{ form.failed.value }}</p>
     <p v-else-if="given && (!before || !after)" class="alone" role="alert">
-      One of these two revisions is not of this model. <NuxtLink :to="`/spec-book/${modelId}`">Back to it</NuxtLink>
+      {{ t('page-spec-book-id-compare.one-of-these-two-revisions') }}
+      <NuxtLink :to="`/spec-book/${modelId}`">{{ t('page-spec-book-id-compare.back-to-it') }}</NuxtLink>
     </p>
     <template v-if="given && before && after">
-      <section class="table" aria-label="Side by side">
+      <section class="table" :aria-label="t('page-spec-book-id-compare.side-by-side')">
         <SideBySide :model="given.model" :before="before" :after="after" :time-zone="session.shop?.timeZone" />
         <EffectOnValves v-if="effect.length" :effect="effect" :before="before" :after="after" :first="first" />
-        <p v-else class="unknown">No machine of this model has a proved reading yet: what it would do is not known.</p>
+        <p v-else class="unknown">{{ t('page-spec-book-id-compare.no-machine-of-this-model') }}</p>
       </section>
       <DecidePanel :given="given" :after="after" @decided="load" />
     </template>

@@ -3,7 +3,7 @@ import { navigateTo, useHead, useRoute } from '#imports'
 import { NuxtLink } from '#components'
 import Button from 'primevue/button'
 import { computed, onMounted, ref } from 'vue'
-import { compareSpecs } from '~~/core/spec-book'
+import { toldComparison } from '../../../components/spec/spec-lines'
 import type { ModelResponse, RevisionRow } from '~~/shared/spec-book'
 import TextField from '../../../components/forms/TextField.vue'
 import DoubtList from '../../../components/spec/DoubtList.vue'
@@ -13,6 +13,7 @@ import { useForm } from '../../../composables/useForm'
 import { useModelForm } from '../../../composables/useModelForm'
 import { useSessionStore } from '../../../stores/session'
 import { api } from '../../../utils/api'
+import { t } from '../../../words'
 
 const modelId = Number(useRoute().params.id)
 const session = useSessionStore()
@@ -25,7 +26,7 @@ const given = ref<ModelResponse | null>(null)
 const basedOn = ref<RevisionRow | null>(null)
 const between = ref<RevisionRow | null>(null)
 const reason = ref('')
-useHead({ title: 'New draft, Wembric' })
+useHead({ title: t('page-spec-book-id-draft.new-draft-wembric') })
 onMounted(async () => {
   given.value = await form.send(() => api('GET /api/models/:id', { id: modelId }))
   if (!given.value) return
@@ -37,7 +38,7 @@ onMounted(async () => {
 })
 const betweenLines = computed(() =>
   between.value && given.value
-    ? compareSpecs(given.value.model.engine, between.value.engine).filter(l => l.change !== 'same')
+    ? toldComparison(given.value.model.engine, between.value.engine).filter(l => l.change !== 'same')
     : [],
 )
 
@@ -77,56 +78,66 @@ async function rename(): Promise<void> {
   <main>
     <p v-if="!given && form.failed.value" class="wrong" role="alert">{{ form.failed.value }}</p>
     <div v-if="given" class="form">
-      <h1>New draft: {{ given.model.maker }} {{ given.model.model }}</h1>
+      <h1>{{ t('page-spec-book-id-draft.new-draft', { maker: given.model.maker, model: given.model.model }) }}</h1>
       <p class="lead">
-        It begins with the figures in force, revision {{ given.model.revision }}. Change what the new source says
-        otherwise. Jobs that are open keep theirs.
+        {{ t('page-spec-book-id-draft.it-begins-with-the-figures', { revision: given.model.revision }) }}
       </p>
       <section v-if="between" class="between" role="alert">
         <h2>
-          {{ between.author }} saved {{ between.approvedAt ? 'revision' : 'draft' }} {{ between.revision }} while you
-          were typing
+          {{
+            t('page-spec-book-id-draft.saved-while-you-were-typing', {
+              author: between.author,
+              approved: between.approvedAt !== null,
+              revision: between.revision,
+            })
+          }}
         </h2>
-        <p>{{ between.reason }}. Against the figures in force it says:</p>
+        <p>{{ t('page-spec-book-id-draft.against-the-figures-in-force', { reason: between.reason }) }}</p>
         <ul>
           <li v-for="l in betweenLines" :key="l.id">
-            <b>{{ l.name }}</b>: {{ l.before.value || 'none' }} → {{ l.after.value || 'none' }}
+            <b>{{ l.name }}</b>: {{ l.before.value || t('spec-value.none') }} →
+            {{ l.after.value || t('spec-value.none') }}
           </li>
-          <li v-if="betweenLines.length === 0">nothing else than before</li>
+          <li v-if="betweenLines.length === 0">{{ t('page-spec-book-id-draft.nothing-else-than-before') }}</li>
         </ul>
-        <p>What you typed is still below. Keep what is right, then save.</p>
-        <button type="button" class="quiet" @click="seen">I have checked it</button>
+        <p>{{ t('page-spec-book-id-draft.what-you-typed-is-still') }}</p>
+        <button type="button" class="quiet" @click="seen">{{ t('page-spec-book-id-draft.i-have-checked-it') }}</button>
       </section>
       <form novalidate class="inner" @submit.prevent="submit">
-        <SpecFields v-model:spec="spec" v-model:firing="firing" :wrong="wrong" :odd="f => drafted.doubtAt(f)?.says" />
-        <h2>Why</h2>
+        <SpecFields v-model:spec="spec" v-model:firing="firing" :wrong="wrong" :odd="f => drafted.doubtAt(f)" />
+        <h2>{{ t('common.why') }}</h2>
         <TextField
           v-model="reason"
-          label="Reason for the change"
-          placeholder="Bulletin 7 raises the exhaust"
+          :label="t('page-spec-book-id-draft.reason-for-the-change')"
+          :placeholder="t('page-spec-book-id-draft.bulletin-7-raises-the-exhaust')"
           :wrong="form.wrong('reason')"
         />
         <DoubtList v-model="answered" :doubts="doubts" />
         <p v-if="Object.keys(wrong).length" class="wrong" role="alert">
-          Look at the fields that are marked: {{ Object.values(wrong)[0] }}
+          {{ t('page-spec-book-id-draft.look-at-the-fields-that', { wrong: Object.values(wrong)[0] ?? '' }) }}
         </p>
         <p v-else-if="form.failed.value" class="wrong" role="alert">{{ form.failed.value }}</p>
         <div class="actions">
           <Button
             type="submit"
-            label="Save the draft"
+            :label="t('page-spec-book-id-draft.save-the-draft')"
             :loading="form.busy.value"
             :disabled="between !== null"
-          /><NuxtLink class="quiet" :to="`/spec-book/${modelId}`">Back</NuxtLink>
+          /><NuxtLink class="quiet" :to="`/spec-book/${modelId}`">{{ t('common.back') }}</NuxtLink>
         </div>
       </form>
       <form v-if="session.isLead" novalidate class="inner" @submit.prevent="rename">
-        <h2>What it is called and found by</h2>
-        <p class="lead">This isn’t part of the figures and takes effect at once.</p>
+        <h2>{{ t('page-spec-book-id-draft.what-it-is-called-and') }}</h2>
+        <p class="lead">{{ t('page-spec-book-id-draft.this-isnt-part-of-the') }}</p>
         <IdentityFields v-model="model" :wrong="naming.wrong" />
         <p v-if="naming.failed.value" class="wrong" role="alert">{{ naming.failed.value }}</p>
         <div class="actions">
-          <Button type="submit" label="Rename it" severity="secondary" :loading="naming.busy.value" />
+          <Button
+            type="submit"
+            :label="t('page-spec-book-id-draft.rename-it')"
+            severity="secondary"
+            :loading="naming.busy.value"
+          />
         </div>
       </form>
     </div>

@@ -1,0 +1,17 @@
+import type { Said, Tell } from '../../core/said'
+
+const grouped = (n: number): string => n.toLocaleString('en-US')
+
+/** What is wrong with a row or a cell of an imported file. */
+export const cells = {
+  'cell.of': ({ problem }: { problem: Said }, tell: Tell) => `The cell ${tell(problem)}`,
+  'cell.text': ({ problem }: { problem: Said }, tell: Tell) => `The text ${tell(problem)}`,
+  'cell.too-long': ({ length, most }: { length: number; most: number }) =>
+    `holds ${grouped(length)} characters; ${grouped(most)} is the limit. A quote may not be closed.`,
+  'cell.not-utf-8': 'has letters that are not UTF-8. Save the file as UTF-8 and import it again.',
+  'cell.control': 'has control characters, so it is not plain text.',
+  'cell.markup': 'has markup. Only plain text can be imported.',
+  'cell.count': ({ cells, headings }: { cells: number; headings: number }) =>
+    `The row has ${cells} cells, the heading ${headings}. A separator may be inside a cell without quotes.`,
+  'cell.not-json': 'This is not readable JSON. Leave the cell empty, or as the export wrote it.',
+}

@@ -1,0 +1,23 @@
+import type { Tell, Text } from '../../core/said'
+
+/** Several in a sentence: “a”, “a and b”, “a, b and c”. */
+export const listed = (names: readonly string[], last = 'and'): string =>
+  names.length < 2 ? names.join('') : `${names.slice(0, -1).join(', ')} ${last} ${names.at(-1)}`
+
+/** The same of what is still to be told. */
+export const listedTexts = (texts: readonly Text[], tell: Tell, last = 'and'): string => listed(texts.map(tell), last)
+
+/** A sentence’s first letter large. */
+export const capital = (words: string): string => words.charAt(0).toUpperCase() + words.slice(1)
+
+/** “1 round”, “2 rounds”. */
+export const count = (n: number, what: string): string => `${n} ${what}${n === 1 ? '' : 's'}`
+
+/** A part’s name inside a sentence: “left exhaust”. */
+export const within = (name: string): string => name.toLowerCase()
+
+/** “left ” before a part of one of several cylinders; nothing on a single. */
+export const whose = (cylinder: string | null): string => (cylinder === null ? '' : `${within(cylinder)} `)
+
+/** What a screen puts into a sentence. */
+export type Shown<Names extends string> = Record<Names, string | number>

@@ -1,0 +1,58 @@
+import type { Shown } from '../grammar'
+
+/** What the screens say by themselves: by component, in the order of the alphabet. */
+export const shell = {
+  'api.something-failed-try-again': 'Something failed. Try again.',
+  'api.the-shops-server-does-not': 'The shop’s server does not answer. Try again in a moment.',
+  'outbox.that-answer-was-not-saved':
+    'That answer was not saved: this device has no room to keep it, and the shop’s server does not answer. Free some room or get back online, then answer again.',
+  'outbox.this-device-cannot-keep-answers':
+    'This device cannot keep answers: it has no room. They go straight to the shop.',
+  'shop-header.dim': 'Dim',
+  'shop-header.light': 'Light',
+  'shop-header.no-server': ({ waiting }: Shown<'waiting'>) => `No server${waiting}`,
+  'shop-header.places': 'Places',
+  'shop-header.sign-out': 'Sign out',
+  'shop-header.to-send': ({ waiting }: Shown<'waiting'>) => `, ${waiting} to send`,
+  'thermometer.the-thermometer-sends-nothing-look':
+    'The thermometer sends nothing. Look at the cable, or type the temperature.',
+  'use-bench-screen.cold': ' cold',
+  'use-bench-screen.head': ({ celsius, cold }: Shown<'celsius' | 'cold'>) => `${celsius} °C${cold}`,
+  'use-bench-screen.nothing-answered-yet': 'Nothing answered yet',
+  'use-bench-screen.parked-h': ({ hours }: Shown<'hours'>) => `parked ${hours} h`,
+  'use-bench.answers-of-are-kept-on': ({ person }: Shown<'person'>) =>
+    `Answers of ${person} are kept on this device and have not reached the shop. ${person} must sign in here before the job is signed.`,
+  'use-bench.has-this-job-in-hand': ({ personName }: Shown<'personName'>) =>
+    `${personName} has this job in hand. Take it over first.`,
+  'use-bench.this-job-is-not-on':
+    'This job is not on this device, and the shop’s server does not answer. Try again when it does.',
+  'use-hand-over.has-this-job': ({ name }: Shown<'name'>) => `${name} has this job`,
+  'use-hand-over.has-this-job-each-answer': ({ name }: Shown<'name'>) =>
+    `${name} has this job. Each answer shows here at once.`,
+  'use-hand-over.just-now': 'just now',
+  'use-hand-over.last-answer': ({ other }: Shown<'other'>) => `Last answer ${other}`,
+  'use-hand-over.look-on': 'Look on',
+  'use-hand-over.look-on-or-take-it': ({ name }: Shown<'name'>) =>
+    `Look on, or take it over. ${name} will see it at once.`,
+  'use-hand-over.looking-on-answered': ({ name, other }: Shown<'name' | 'other'>) =>
+    `Looking on: ${name} answered ${other}`,
+  'use-hand-over.min-ago': ({ minutes }: Shown<'minutes'>) => `${minutes} min ago`,
+  'use-hand-over.take-over': 'Take over',
+  'use-hand-over.the-keys-work-here-and': 'the keys work here and stop there',
+  'use-hand-over.watch-the-answers-come-in': 'watch the answers come in',
+  'use-photos.this-photo-has-mb-5': ({ size }: Shown<'size'>) =>
+    `This photo has ${size} MB; 5 MB is the limit. Take it smaller, or crop it.`,
+  'use-practice-screen.felt-here': ({ size }: Shown<'size'>) => `${size} felt here`,
+  'use-practice-screen.held-by-the-blade': 'held by the blade',
+  'use-practice-screen.in-hand': ({ bladesMm }: Shown<'bladesMm'>) => `${bladesMm} in hand`,
+  'use-practice-screen.in-the-gap': 'in the gap',
+  'use-practice-screen.line-at': ({ letter }: Shown<'letter'>) => `line at ${letter}`,
+  'use-practice-screen.no-line-at-it': 'no line at it',
+  'use-practice-screen.not-on-this-level': 'not on this level',
+  'use-practice-screen.nut': ({ nuts }: { nuts: 'loose' | 'nipped' | 'locked' }) => `nut ${nuts}`,
+  'use-practice-screen.or-drag': '← → or drag',
+  'use-practice-shelf.handing-it-over': 'Handing it over …',
+  'use-practice-shelf.kept-with-the-shops-runs': 'Kept with the shop’s runs.',
+  'use-practice-shelf.not-kept': ({ error }: Shown<'error'>) => `Not kept: ${error}`,
+  'use-practice.slide-the-blade-in-first': 'Slide the blade in first: take the Blade tool.',
+}

@@ -1,0 +1,104 @@
+import type { Adjuster, Engine, MeasuredAt, Role } from '../../core/engine'
+import type { Tell, Text } from '../../core/said'
+import type { SpecLineId } from '../../core/spec-book'
+import { capital, count } from './grammar'
+
+const NAMES: Record<SpecLineId, string> = {
+  'intake': 'Intake',
+  'exhaust': 'Exhaust',
+  'intake-also': 'Intake also printed',
+  'exhaust-also': 'Exhaust also printed',
+  'others': 'Other figures',
+  'cold': 'Cold limit',
+  'locknut': 'Locknut',
+  'cover': 'Cover',
+  'plug': 'Spark plug',
+  'screw': 'Screw',
+  'shim': 'Shims',
+  'cylinders': 'Cylinders',
+  'crank': 'Bore, stroke',
+  'rod': 'Con-rod',
+  'cam': 'Cam',
+  'decompressor': 'Decompressor',
+  'measured-at': 'Measured',
+  'marks': 'Marks',
+  'signs': 'Cam signs',
+  'stops': 'Maker’s stops',
+  'turning': 'Turning',
+  'strip': 'Comes off first',
+  'gasket': 'Gasket',
+  'pattern': 'Cover bolts',
+  'tools': 'Tools',
+  'gap': 'Plug gap',
+  'interval': 'Check every',
+}
+const SCREWS: Record<Adjuster['kind'], string> = {
+  'valve-end': 'at the valve',
+  'pushrod-end': 'at the push-rod',
+  'pivot-nut': 'pivot nut',
+}
+const way = (deg: number, verb: string, sooner: string, later: string): string =>
+  deg === 0 ? '' : `${verb} ${Math.abs(deg)}° ${deg > 0 ? later : sooner}`
+
+/** A spec line by line: what each is called, and what it says beside figures. */
+export const specLines = {
+  'spec-line': ({ id }: { id: SpecLineId }) => NAMES[id],
+  'spec-says.none': 'none',
+  'spec-says.not-known': 'not known',
+  'spec-says.all-cylinders': 'all cylinders',
+  'spec-says.others': ({ figures }: { figures: { role: Role; figure: string }[] }) =>
+    figures.map(({ role, figure }) => `${role} ${figure}`).join(', '),
+  'spec-says.set-hot': 'Set hot',
+  'spec-says.at-the-head': ({ limitF }: { limitF: number }) => `${limitF} °F, at the head`,
+  'spec-says.pitch': ({ pitchMm, assumed }: { pitchMm: number; assumed: boolean }) =>
+    `pitch ${pitchMm} mm${assumed ? ', assumed' : ''}`,
+  'spec-says.screw': ({ head, kind, rockerRatio }: Pick<Adjuster, 'head' | 'kind' | 'rockerRatio'>) =>
+    `${head}, ${SCREWS[kind]}${rockerRatio === 1 ? '' : `, rocker ratio ${rockerRatio}`}`,
+  'spec-says.across': ({ diameterMm }: { diameterMm: number }) => `${diameterMm} mm across`,
+  'spec-says.steps': ({ stepMm }: { stepMm: number }) => `in steps of ${stepMm} mm`,
+  'spec-says.valves': ({ count, layout }: { count: number; layout: Engine['layout'] }) => `${count} valves, ${layout}`,
+  'spec-says.check-lift': ({ liftMm }: { liftMm: number | null }) =>
+    liftMm === null ? 'at the seat' : `at ${liftMm} mm`,
+  'spec-says.holds': ({ fromDeg, toDeg }: { fromDeg: number; toDeg: number }) => `holds ${fromDeg}° to ${toDeg}°`,
+  'spec-says.measured-at': ({ at }: { at: MeasuredAt }) =>
+    at.kind === 'past top'
+      ? `${at.dropMm} mm past top`
+      : {
+          'not said': 'the source doesn’t say where',
+          'top': 'at the top mark',
+          'makers stops': 'at the maker’s stops',
+        }[at.kind],
+  'spec-says.turning': ({ clockwise, from }: { clockwise: boolean; from: string }) =>
+    `${clockwise ? 'clockwise' : 'counterclockwise'}, seen from ${from}`,
+  'spec-says.turned-by': ({ means }: { means: string }) => `by ${means}`,
+  'spec-says.interval': ({ use, months, first }: Record<'use' | 'months' | 'first', number | null>) =>
+    [use === null ? '' : `${use.toLocaleString('en-US')} on the meter`, months === null ? '' : count(months, 'month')]
+      .filter(Boolean)
+      .join(' or ') + (first ? `, first after ${first.toLocaleString('en-US')}` : ''),
+  'spec-note.moved': ({ mm, looser }: { mm: string; looser: boolean }) => `${mm} mm ${looser ? 'looser' : 'tighter'}`,
+  'spec-note.same-middle': ({ narrower }: { narrower: boolean }) =>
+    `the same middle, ${narrower ? 'narrower' : 'wider'}`,
+  'spec-note.by': ({ by, unit, more }: { by: number; unit: string; more: boolean }) =>
+    `${by} ${unit} ${more ? 'more' : 'less'}`,
+  'spec-change.line': ({ line, before, after }: Record<'line' | 'before' | 'after', Text>, tell: Tell) =>
+    `${tell(line)}: ${tell(before)} → ${tell(after)}`,
+
+  'firing.single': 'single',
+  'firing.twin': ({ apartDeg }: { apartDeg: number }) =>
+    apartDeg === 270 ? '270° twin or 90° V' : `${apartDeg}° twin`,
+  'firing.several': ({ count, gapsDeg }: { count: number; gapsDeg: number[] }) =>
+    `${count === 3 ? 'three' : 'four'}, firing ${gapsDeg.map(deg => `${deg}°`).join(', ')} apart`,
+
+  'gap-effect.shut': 'It doesn’t open at all.',
+  'gap-effect.right': 'It opens, closes and lifts as it should.',
+  'gap-effect': ({ lateDeg, earlyDeg, liftMm }: Record<'lateDeg' | 'earlyDeg' | 'liftMm', number>) =>
+    capital(
+      [
+        way(lateDeg, 'opens', 'early', 'late'),
+        way(-earlyDeg, 'closes', 'early', 'late'),
+        Math.abs(liftMm) < 0.01 ? '' : `lifts ${Math.abs(liftMm).toFixed(2)} mm ${liftMm > 0 ? 'more' : 'less'}`,
+      ]
+        .filter(Boolean)
+        .join(', '),
+    ) + '.',
+}

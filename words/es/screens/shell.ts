@@ -1,0 +1,57 @@
+import type { Words } from '../../teller'
+import type { shell as english } from '../../en/screens/shell'
+
+const NUTS = { loose: 'floja', nipped: 'arrimada', locked: 'apretada' }
+
+export const shell: Words<typeof english> = {
+  'api.something-failed-try-again': 'Algo falló. Intente otra vez.',
+  'api.the-shops-server-does-not': 'El servidor del taller no responde. Intente otra vez en un momento.',
+  'outbox.that-answer-was-not-saved':
+    'Esa respuesta no se guardó: este aparato no tiene espacio y el servidor del taller no responde. Libere espacio o recupere la conexión, y responda otra vez.',
+  'outbox.this-device-cannot-keep-answers':
+    'Este aparato no puede guardar respuestas: no tiene espacio. Van directo al taller.',
+  'shop-header.dim': 'Oscuro',
+  'shop-header.light': 'Claro',
+  'shop-header.no-server': ({ waiting }) => `Sin servidor${waiting}`,
+  'shop-header.places': 'Lugares',
+  'shop-header.sign-out': 'Salir',
+  'shop-header.to-send': ({ waiting }) => `, ${waiting} por enviar`,
+  'thermometer.the-thermometer-sends-nothing-look':
+    'El termómetro no manda nada. Revise el cable, o escriba la temperatura.',
+  'use-bench-screen.cold': ' frío',
+  'use-bench-screen.head': ({ celsius, cold }) => `${celsius} °C${cold}`,
+  'use-bench-screen.nothing-answered-yet': 'Nada respondido aún',
+  'use-bench-screen.parked-h': ({ hours }) => `parado ${hours} h`,
+  'use-bench.answers-of-are-kept-on': ({ person }) =>
+    `Respuestas de ${person} están en este aparato y no han llegado al taller. ${person} debe entrar aquí antes de firmar el trabajo.`,
+  'use-bench.has-this-job-in-hand': ({ personName }) => `${personName} lleva este trabajo. Tómelo primero.`,
+  'use-bench.this-job-is-not-on':
+    'Este trabajo no está en este aparato, y el servidor del taller no responde. Intente cuando responda.',
+  'use-hand-over.has-this-job': ({ name }) => `${name} lleva este trabajo`,
+  'use-hand-over.has-this-job-each-answer': ({ name }) =>
+    `${name} lleva este trabajo. Cada respuesta se ve aquí al momento.`,
+  'use-hand-over.just-now': 'ahora mismo',
+  'use-hand-over.last-answer': ({ other }) => `Última respuesta ${other}`,
+  'use-hand-over.look-on': 'Mirar',
+  'use-hand-over.look-on-or-take-it': ({ name }) => `Mire, o tómelo. ${name} lo verá al momento.`,
+  'use-hand-over.looking-on-answered': ({ name, other }) => `Mirando: ${name} respondió ${other}`,
+  'use-hand-over.min-ago': ({ minutes }) => `hace ${minutes} min`,
+  'use-hand-over.take-over': 'Tomarlo',
+  'use-hand-over.the-keys-work-here-and': 'los botones pasan aquí y paran allá',
+  'use-hand-over.watch-the-answers-come-in': 'ver llegar las respuestas',
+  'use-photos.this-photo-has-mb-5': ({ size }) =>
+    `Esta foto tiene ${size} MB; el límite es 5 MB. Tómela más chica, o recórtela.`,
+  'use-practice-screen.felt-here': ({ size }) => `${size} sentidos aquí`,
+  'use-practice-screen.held-by-the-blade': 'la sujeta la lámina',
+  'use-practice-screen.in-hand': ({ bladesMm }) => `${bladesMm} en mano`,
+  'use-practice-screen.in-the-gap': 'en la holgura',
+  'use-practice-screen.line-at': ({ letter }) => `línea en ${letter}`,
+  'use-practice-screen.no-line-at-it': 'ninguna línea ahí',
+  'use-practice-screen.not-on-this-level': 'no en este nivel',
+  'use-practice-screen.nut': ({ nuts }) => `tuerca ${NUTS[nuts]}`,
+  'use-practice-screen.or-drag': '← → o arrastre',
+  'use-practice-shelf.handing-it-over': 'Entregando …',
+  'use-practice-shelf.kept-with-the-shops-runs': 'Guardado con las prácticas del taller.',
+  'use-practice-shelf.not-kept': ({ error }) => `No se guardó: ${error}`,
+  'use-practice.slide-the-blade-in-first': 'Meta primero la lámina: tome la herramienta Lámina.',
+}

@@ -1,0 +1,67 @@
+import type { Words } from '../../teller'
+import type { shop as english } from '../../en/screens/shop'
+
+export const shop: Words<typeof english> = {
+  'api-tokens.a-token-for': 'Una clave para',
+  'api-tokens.a-token-lets-another-of':
+    'Una clave deja que otro programa del taller lea modelos y cifras vigentes, y nada más. Lo que puede pedir:',
+  'api-tokens.cancel': ({ name }) => `Anular ${name}`,
+  'api-tokens.end': 'Fin',
+  'api-tokens.ended': ({ revokedAt }) => `anulada ${revokedAt}`,
+  'api-tokens.last-used': 'Último uso',
+  'api-tokens.made': 'Hecha',
+  'api-tokens.made-by': 'Hecha por',
+  'api-tokens.make-a-token': 'Hacer una clave',
+  'api-tokens.not-yet': 'aún no',
+  'api-tokens.other-software': 'Otros programas',
+  'api-tokens.parts-counter': 'Mostrador de refacciones',
+  'api-tokens.token': 'Clave',
+  'calendar-addresses.a-calendar-program-with-this':
+    'Un calendario con esta dirección ve lo que toca, con nombres de dueños, sin entrar. No la comparta con nadie más, y anúlela si se conoce.',
+  'calendar-addresses.calendar': 'Calendario',
+  'calendar-addresses.cancel-address': ({ nth }) => `Anular la dirección ${nth}`,
+  'calendar-addresses.made-by': ({ madeBy, madeAt }) => `Hecha por ${madeBy}, ${madeAt}`,
+  'calendar-addresses.make-an-address': 'Hacer una dirección',
+  'calendar-addresses.or-download-it-once-as': 'O bájelo una vez como archivo',
+  'page-setup.both-are-always-shown': 'Siempre se muestran las dos.',
+  'page-setup.first-lead': 'Primer encargado',
+  'page-setup.make-the-shop': 'Crear el taller',
+  'page-setup.says-when-your-day-begins': 'Dice cuándo empieza su día.',
+  'page-setup.this-server-has-no-shop':
+    'Este servidor aún no tiene taller. Póngale nombre y agregue al primer encargado: los encargados aprueban datos, agregan personas y juegos de láminas, y pueden reabrir un trabajo cerrado.',
+  'page-setup.time-zone': 'Zona horaria',
+  'page-setup.unit-shown-first': 'Unidad que va primero',
+  'page-setup.your-shop': 'Su taller',
+  'page-setup.your-shop-wembric': 'Su taller, Wembric',
+  'page-shop.a-job-may-choose-another': 'Un trabajo puede elegir otro.',
+  'page-shop.a-lead-sets-this-for': 'Un encargado lo fija para el taller.',
+  'page-shop.a-pinched-blade-is-ruined': 'Una lámina agarrada se arruina.',
+  'page-shop.add-a-person': 'Agregar persona',
+  'page-shop.another-task-takes': 'Otra tarea tarda',
+  'page-shop.crew': 'Personal',
+  'page-shop.devices': 'Aparatos',
+  'page-shop.every-proof-needs-two-blades': 'Cada comprobación pide dos láminas: una que entra y una que no',
+  'page-shop.finding-stops': 'Buscar paradas',
+  'page-shop.first-password': 'Primera contraseña',
+  'page-shop.minutes': ({ value }) => `${value} minutos`,
+  'page-shop.new-jobs-begin-with-it':
+    'Los trabajos nuevos empiezan con él si el motor lo permite; la lista del fabricante va primero.',
+  'page-shop.none-marks-or-the-rod': 'Ninguno: marcas, o la varilla',
+  'page-shop.oil-filters-and-the-like': 'Aceite, filtros y cosas así.',
+  'page-shop.preferred-method': 'Método preferido',
+  'page-shop.role': 'Puesto',
+  'page-shop.setting-and-proving': 'Ajustar y comprobar',
+  'page-shop.shop-wembric': 'Taller, Wembric',
+  'page-shop.sign-out-everywhere': ({ name }) => `Sacar a ${name} de todas partes`,
+  'page-shop.sign-out-everywhere-2': 'Sacar de todas partes',
+  'page-shop.signs-in-as': 'Entra como',
+  'page-shop.the-bay-orders-the-day': 'El tablero ordena el día con esto.',
+  'page-shop.the-day': 'El día',
+  'page-shop.the-valves-of-a-machine': 'Las válvulas de una máquina tardan',
+  'page-shop.time-zone-shown-first': ({ timeZone, unit }) => `Zona horaria ${timeZone}; ${unit} va primero.`,
+  'page-sign-in.kept': ({ answers }) =>
+    answers === 1
+      ? 'Hay una respuesta en este aparato; se envía cuando entre quien la dio.'
+      : `Hay ${answers} respuestas en este aparato; se envían cuando entre quien las dio.`,
+  'page-sign-in.sign-in-wembric': 'Entrar, Wembric',
+}

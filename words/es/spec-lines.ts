@@ -1,0 +1,109 @@
+import type { Words } from '../teller'
+import type { specLines as english } from '../en/spec-lines'
+import type { Adjuster } from '../../core/engine'
+import type { SpecLineId } from '../../core/spec-book'
+import { capital, count, usual } from './grammar'
+
+const NAMES: Record<SpecLineId, string> = {
+  'intake': 'Admisión',
+  'exhaust': 'Escape',
+  'intake-also': 'Admisión, también impreso',
+  'exhaust-also': 'Escape, también impreso',
+  'others': 'Otras cifras',
+  'cold': 'Límite en frío',
+  'locknut': 'Contratuerca',
+  'cover': 'Tapa',
+  'plug': 'Bujía',
+  'screw': 'Tornillo',
+  'shim': 'Pastillas',
+  'cylinders': 'Cilindros',
+  'crank': 'Diámetro, carrera',
+  'rod': 'Biela',
+  'cam': 'Árbol de levas',
+  'decompressor': 'Descompresor',
+  'measured-at': 'Se mide',
+  'marks': 'Marcas',
+  'signs': 'Señas del árbol',
+  'stops': 'Paradas del fabricante',
+  'turning': 'Giro',
+  'strip': 'Se quita primero',
+  'gasket': 'Junta',
+  'pattern': 'Pernos de la tapa',
+  'tools': 'Herramientas',
+  'gap': 'Luz de bujía',
+  'interval': 'Revisar cada',
+}
+const HEADS: Record<Adjuster['head'], string> = {
+  'slot': 'ranura',
+  'square': 'cuadrado',
+  'hex socket': 'hexágono interior',
+  'Torx': 'Torx',
+}
+const SCREWS: Record<Adjuster['kind'], string> = {
+  'valve-end': 'en la válvula',
+  'pushrod-end': 'en la varilla',
+  'pivot-nut': 'tuerca de pivote',
+}
+const way = (deg: number, verb: string, sooner: string, later: string): string =>
+  deg === 0 ? '' : `${verb} ${Math.abs(deg)}° ${deg > 0 ? later : sooner}`
+
+export const specLines: Words<typeof english> = {
+  'spec-line': ({ id }) => NAMES[id],
+  'spec-says.none': 'ninguno',
+  'spec-says.not-known': 'no se sabe',
+  'spec-says.all-cylinders': 'todos los cilindros',
+  'spec-says.others': ({ figures }) =>
+    figures.map(({ role, figure }) => `${NAMES[role].toLowerCase()} ${figure}`).join(', '),
+  'spec-says.set-hot': 'Se ajusta caliente',
+  'spec-says.at-the-head': ({ limitF }) => `${limitF} °F, en la culata`,
+  'spec-says.pitch': ({ pitchMm, assumed }) => `paso ${pitchMm} mm${assumed ? ', supuesto' : ''}`,
+  'spec-says.screw': ({ head, kind, rockerRatio }) =>
+    `${HEADS[head]}, ${SCREWS[kind]}${rockerRatio === 1 ? '' : `, relación de balancín ${rockerRatio}`}`,
+  'spec-says.across': ({ diameterMm }) => `${diameterMm} mm de diámetro`,
+  'spec-says.steps': ({ stepMm }) => `en pasos de ${stepMm} mm`,
+  'spec-says.valves': ({ count, layout }) =>
+    `${count} válvulas, ${layout === 'push-rods' ? 'varillas' : 'árbol de levas en culata'}`,
+  'spec-says.check-lift': ({ liftMm }) => (liftMm === null ? 'en el asiento' : `a ${liftMm} mm`),
+  'spec-says.holds': ({ fromDeg, toDeg }) => `sujeta de ${fromDeg}° a ${toDeg}°`,
+  'spec-says.measured-at': ({ at }) =>
+    at.kind === 'past top'
+      ? `${at.dropMm} mm después del punto muerto`
+      : {
+          'not said': 'la fuente no dice dónde',
+          'top': 'en la marca del punto muerto',
+          'makers stops': 'en las paradas del fabricante',
+        }[at.kind],
+  'spec-says.turning': ({ clockwise, from }) =>
+    `${clockwise ? 'a la derecha' : 'a la izquierda'}, visto desde ${usual(from)}`,
+  'spec-says.turned-by': ({ means }) => `con ${usual(means)}`,
+  'spec-says.interval': ({ use, months, first }) =>
+    [
+      use === null ? '' : `${use.toLocaleString('es-US')} en el medidor`,
+      months === null ? '' : count(months, 'mes', 'meses'),
+    ]
+      .filter(Boolean)
+      .join(' o ') + (first ? `, la primera a ${first.toLocaleString('es-US')}` : ''),
+  'spec-note.moved': ({ mm, looser }) => `${mm} mm más ${looser ? 'holgada' : 'cerrada'}`,
+  'spec-note.same-middle': ({ narrower }) => `el mismo centro, más ${narrower ? 'estrecho' : 'ancho'}`,
+  'spec-note.by': ({ by, unit, more }) => `${by} ${unit} ${more ? 'más' : 'menos'}`,
+  'spec-change.line': ({ line, before, after }, tell) => `${tell(line)}: ${tell(before)} → ${tell(after)}`,
+
+  'firing.single': 'un cilindro',
+  'firing.twin': ({ apartDeg }) =>
+    apartDeg === 270 ? 'dos cilindros a 270°, o V de 90°' : `dos cilindros a ${apartDeg}°`,
+  'firing.several': ({ count, gapsDeg }) =>
+    `${count === 3 ? 'tres' : 'cuatro'} cilindros, encendidos a ${gapsDeg.map(deg => `${deg}°`).join(', ')}`,
+
+  'gap-effect.shut': 'No abre nada.',
+  'gap-effect.right': 'Abre, cierra y levanta como debe.',
+  'gap-effect': ({ lateDeg, earlyDeg, liftMm }) =>
+    capital(
+      [
+        way(lateDeg, 'abre', 'antes', 'después'),
+        way(-earlyDeg, 'cierra', 'antes', 'después'),
+        Math.abs(liftMm) < 0.01 ? '' : `levanta ${Math.abs(liftMm).toFixed(2)} mm ${liftMm > 0 ? 'más' : 'menos'}`,
+      ]
+        .filter(Boolean)
+        .join(', '),
+    ) + '.',
+}

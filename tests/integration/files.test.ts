@@ -99,7 +99,7 @@ describe('the sheet as PDF', () => {
   it('a new job knows its machine’s past, so that Close offers the sooner date before anything is signed', async () => {
     const fast = await newMachine(ines)
     await visit(ines, fast, 1000, 300, { exhaust: 0.2 })
-    const last = await visit(ines, fast, 3000, 100, { exhaust: 0.08 })
+    const last = await visit(ines, fast, 3000, 100, { exhaust: 0.04 })
     const due = (await ines.get<MachineResponse>(`/api/machines/${fast.id}`)).body.due!
     expect(due.first.cause).toBe('forecast')
     const { pin } = (await ines.get<JobResponse>(`/api/jobs/${last}`)).body

@@ -1,2 +1,3 @@
 export * from './robot'
+export * from './robot-run'
 export * from './tally'

@@ -37,8 +37,7 @@ const VAIN_MM = 0.2
 
 /**
  * Watches that a job gets on: that nothing is asked a third time on the same evidence, that no reading takes a dozen
- * trials, that
- * no screw is turned far on a guess or opened in vain.
+ * trials, that no screw is turned far on a guess or opened in vain.
  */
 export class ProgressWatch {
   readonly repeats: string[] = []

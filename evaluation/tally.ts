@@ -1,4 +1,4 @@
-import { type Bin, emptyBins, type RobotRun } from './robot'
+import { type Bin, emptyBins, type RobotRun } from './robot-run'
 
 /** Runs added up: by engine kind, or of all. */
 export interface Tally {

@@ -99,8 +99,8 @@ const answers =
 
 /**
  * All that browser and server say to each other in JSON, by method and path. Routes are made with a line of this and
- * checked against
- * it; the browser calls by the same line. Files, photos and the live stream are not JSON and have routes of their own.
+ * checked against it; the browser calls by the same line. Files, photos and the live stream are not JSON and have
+ * routes of their own.
  */
 export const API = {
   'POST /api/adapters': answers<{ id: number }>()({ body: adapterRequestSchema }),

@@ -5,8 +5,8 @@ import { useLocalStorage } from '@vueuse/core'
 import { computed, ref } from 'vue'
 import InputText from 'primevue/inputtext'
 import { VueDraggable } from 'vue-draggable-plus'
-import type { BayColumn } from '~~/core/job'
 import type { BayCard } from '~~/shared/responses'
+import { isOpen, type Lane, lanesByPerson, lanesByStage, moveMeant } from '../bay/lanes'
 import BayCardView from '../components/bay/BayCardView.vue'
 import DueStrip from '../components/bay/DueStrip.vue'
 import MovePanel from '../components/bay/MovePanel.vue'
@@ -20,78 +20,28 @@ const session = useSessionStore()
 const { bay, due, failed, nowMs, clock, load, columnOf, place } = useBoard()
 /** The columns are the stages of the work, or the people who do it. */
 const by = useLocalStorage<'stage' | 'person'>('wembric-bay', 'stage')
-const STAGES: { key: BayColumn; name: string; empty: string }[] = [
-  { key: 'cooling', name: t('page-bay.cooling'), empty: t('page-bay.nothing-is-cooling') },
-  { key: 'ready', name: t('page-bay.ready'), empty: t('page-bay.nothing-waits') },
-  { key: 'bench', name: t('common.on-the-bench'), empty: t('page-bay.the-bench-is-clear') },
-  { key: 'prove', name: t('page-bay.to-prove'), empty: t('page-bay.nothing-to-prove') },
-  { key: 'done', name: t('page-bay.done-today'), empty: t('page-bay.nothing-done-yet') },
-]
-interface Lane {
-  key: string
-  name: string
-  empty: string
-  personId?: number | null
-  cards: BayCard[]
-}
 const lanes = computed((): Lane[] => {
-  const cards = bay.value?.cards ?? []
-  if (by.value === 'stage') return STAGES.map(s => ({ ...s, cards: cards.filter(c => columnOf(c) === s.key) }))
-  const open = cards.filter(c => c.column !== 'done')
-  return [
-    ...(bay.value?.crew ?? []).map(p => ({
-      key: `p${p.id}`,
-      name: p.name,
-      empty: t('page-bay.nothing-yet-drag-a-card'),
-      personId: p.id,
-      cards: open.filter(c => c.assigned?.id === p.id),
-    })),
-    {
-      key: 'nobody',
-      name: t('common.unassigned'),
-      empty: t('page-bay.all-are-assigned'),
-      personId: null,
-      cards: open.filter(c => c.assigned === null),
-    },
-  ]
+  if (!bay.value) return []
+  return by.value === 'stage' ? lanesByStage(bay.value.cards, columnOf) : lanesByPerson(bay.value)
 })
-const open = computed(() => bay.value?.cards.filter(c => c.column !== 'done').length ?? 0)
+const open = computed(() => bay.value?.cards.filter(isOpen).length ?? 0)
 const mine = computed(
-  () => bay.value?.cards.filter(c => c.column !== 'done' && c.assigned?.id === session.person?.id).length ?? 0,
+  () => bay.value?.cards.filter(c => isOpen(c) && c.assigned?.id === session.person?.id).length ?? 0,
 )
 const moving = ref<number | null>(null)
 const text = ref('')
 useKeys({ n: () => navigateTo('/jobs/new') })
 
-const without = (cards: BayCard[], card: BayCard) =>
-  cards
-    .filter(c => c.jobId !== card.jobId)
-    .map(c => c.jobId)
-    .join()
-/**
- * A lane after a card was let go: the one that came, or that has another place, belongs to the lane's person, before
- * the card that now follows it.
- */
 function dropped(lane: Lane, cards: BayCard[]): void {
-  if (cards.length < lane.cards.length) return
-  const first = cards.findIndex((c, i) => c.jobId !== lane.cards[i]?.jobId)
-  if (first < 0) return
-  const came = cards.find(c => !lane.cards.some(o => o.jobId === c.jobId))
-  const card =
-    came ?? (without(cards, cards[first]!) === without(lane.cards, cards[first]!) ? cards[first]! : lane.cards[first]!)
-  const after = cards[cards.findIndex(c => c.jobId === card.jobId) + 1]
-  void place(
-    card.jobId,
-    lane.personId === undefined ? (card.assigned?.id ?? null) : lane.personId,
-    after?.jobId ?? null,
-  )
+  const move = moveMeant(lane, cards)
+  if (move) void place(move.jobId, move.personId, move.beforeJobId)
 }
 async function placed(card: BayCard, personId: number | null, beforeJobId: number | null): Promise<void> {
   moving.value = null
   await place(card.jobId, personId, beforeJobId)
 }
 const amongOf = (card: BayCard) =>
-  bay.value!.cards.filter(c => c.column !== 'done' && (c.assigned?.id ?? null) === (card.assigned?.id ?? null))
+  bay.value!.cards.filter(c => isOpen(c) && (c.assigned?.id ?? null) === (card.assigned?.id ?? null))
 </script>
 
 <template>

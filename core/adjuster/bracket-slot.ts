@@ -20,10 +20,8 @@ export interface SlotBracket {
 
 /**
  * Where on the way to a setting the answer lies. Clockwise closes the gap, so a slot position that proved too loose
- * bounds it on
- * one side and one too tight on the other. The latest count: a try from when the valve was held open says nothing of
- * the screw,
- * and is dropped where it contradicts later ones.
+ * bounds it on one side and one too tight on the other. The latest count: a try from when the valve was held open says
+ * nothing of the screw, and is dropped where it contradicts later ones.
  * @param tried in working order
  * @param wantedMm the clearance to end at before the lock
  * @returns degrees, cumulative from as found; `looseDeg < tightDeg` where both are known. Common practice

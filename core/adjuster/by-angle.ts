@@ -13,12 +13,11 @@ const PITCH_OFF = 0.05
 
 /**
  * Where the gap stands by what was felt at earlier angles of the same screw: a screw is a micrometer. Each reading is
- * carried to
- * the present angle by the pitch, a little wider for what a turn is read by; the latest count where they do not agree.
+ * carried to the present angle by the pitch, a little wider for what a turn is read by; the latest count where they do
+ * not agree.
  * @param tried in working order, all since the nut was last loosened
  * @param nowDeg the screw's present angle, cumulative
- * @returns mm; `loMm` 0 where nothing bounds it below
- * Source: screw kinematics; pitches ISO 261.
+ * @returns mm; `loMm` 0 where nothing bounds it below Source: screw kinematics; pitches ISO 261.
  */
 export function gapByAngle(adjuster: Adjuster, tried: readonly SlotTried[], nowDeg: number): Interval {
   const perMm = degreesFor(adjuster, 1)

@@ -34,8 +34,7 @@ export function clockWords(deg: number): string {
 
 /**
  * How far a screw was turned, from where its slot points now. The slot looks the same again after half a turn, so of
- * the turns
- * that fit the one nearest to what was asked is taken.
+ * the turns that fit the one nearest to what was asked is taken.
  * @param fromDeg where it pointed before, and `toDeg` where it points now, degrees clockwise from 12
  * @param askedDeg the turn that was asked for, clockwise positive
  * @returns degrees, clockwise positive, within half a repeat of `askedDeg`

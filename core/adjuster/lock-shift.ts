@@ -54,8 +54,7 @@ export interface LockShift {
 
 /**
  * What locking does to a gap, learned from the shop's own records. The median of this person's locks on this engine
- * model, shrunk
- * by n/(n + 4) towards the model's by anybody, and that towards the shop's.
+ * model, shrunk by n/(n + 4) towards the model's by anybody, and that towards the shop's.
  * @param locks all that are known of the shop
  * @returns null until two locks are known: nothing is aimed off by a single one
  */

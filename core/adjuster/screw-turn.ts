@@ -28,8 +28,7 @@ export type ScrewTurn =
  * @param measured the clearance interval in mm; its midpoint is used, its width shown as `leastDeg`…`mostDeg`
  * @param wantedMm the clearance to end at
  * @param thinnestMm the thinnest blade of the set
- * @returns degrees, clockwise positive, and flats of 60°
- * Source: screw kinematics; pitches ISO 261 and ASME B1.1.
+ * @returns degrees, clockwise positive, and flats of 60° Source: screw kinematics; pitches ISO 261 and ASME B1.1.
  */
 export function screwTurn(adjuster: Adjuster, measured: Interval, wantedMm: number, thinnestMm: number): ScrewTurn {
   if (measured.loMm <= 0 && measured.hiMm !== null && measured.hiMm <= thinnestMm)

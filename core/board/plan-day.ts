@@ -38,10 +38,8 @@ interface Lane {
 
 /**
  * An order for the day: each works through what is theirs in their own order, but for what cannot begin yet; whoever
- * would wait takes
- * something that is nobody's. What comes after something else waits for it, whoever does that.
- * @throws Error for work that waits for itself
- * Source: list scheduling (Graham 1969), places as priorities.
+ * would wait takes something that is nobody's. What comes after something else waits for it, whoever does that.
+ * @throws Error for work that waits for itself Source: list scheduling (Graham 1969), places as priorities.
  */
 export function planDay(works: readonly Work[], people: readonly number[], nowMs: number): Turn[] {
   const left = [...works].sort((a, b) => a.place - b.place || a.earliestMs - b.earliestMs)

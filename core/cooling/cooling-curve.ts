@@ -93,9 +93,8 @@ function wayAt(readings: readonly HeadReading[], perHour: number, slowShare: num
  * @param readings one at least, in any order
  * @param airC the air about it, °C
  * @param airSigmaC how far that may be off
- * @throws RangeError without a reading
- * Source: Newton's law of cooling, for head and block; rate, share and air as a grid (Bayes), their usual values from
- * memory.
+ * @throws RangeError without a reading Source: Newton's law of cooling, for head and block; rate, share and air as a
+ *   grid (Bayes), their usual values from memory.
  */
 export function coolingCurve(readings: readonly HeadReading[], airC: number, airSigmaC = 0): CoolingCurve {
   if (readings.length === 0) throw new RangeError('A cooling curve needs a temperature of the head.')

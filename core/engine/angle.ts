@@ -17,22 +17,25 @@ export function signedWay(fromDeg: number, toDeg: number, period: number = CYCLE
 export const forwardTo = (fromDeg: number, toDeg: number): number => wrap(toDeg - fromDeg)
 
 /**
- * A piece of the cycle: `[start, start + sweep)`. The start lies in [0, 720), the sweep in [0, 720],
- * so that the empty arc and the whole circle are values and not special cases.
+ * A piece of the cycle: `[start, start + sweep)`. The start lies in [0, 720), the sweep in [0, 720], so that the empty
+ * arc and the whole circle are values and not special cases.
  */
 export interface Arc {
   startDeg: number
   sweepDeg: number
 }
 
+/** The arc from one angle forward to another. ° */
 export const arcBetween = (fromDeg: number, toDeg: number): Arc => ({
   startDeg: wrap(fromDeg),
   sweepDeg: wrap(toDeg - fromDeg),
 })
 
+/** Whether an angle lies in an arc: its start does, its end does not. */
 export const inArc = (arc: Arc, deg: number): boolean =>
   arc.sweepDeg >= CYCLE_DEG || wrap(deg - arc.startDeg) < arc.sweepDeg
 
+/** The same arc, so much further on. ° */
 export const shiftArc = (arc: Arc, byDeg: number): Arc => ({
   startDeg: wrap(arc.startDeg + byDeg),
   sweepDeg: arc.sweepDeg,

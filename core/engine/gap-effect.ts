@@ -38,8 +38,8 @@ function crossing(lift: (deg: number) => number, gapMm: number, from: number, to
 /**
  * When a valve opens and closes and how far it lifts with a gap at its tip: a wide gap opens it late, closes it early
  * and lifts it less.
- * @param gapMm clearance, mm, 0 or more
- * Source: the lift law of `valveLift` less the gap, at the valve (rocker ratio taken as in the lift).
+ * @param gapMm clearance, mm, 0 or more Source: the lift law of `valveLift` less the gap, at the valve (rocker ratio
+ *   taken as in the lift).
  */
 export function gapEffect(engine: Pick<Engine, 'cam' | 'strokeMm'>, role: Role, gapMm: number): GapEffect {
   const lift = (deg: number) => valveLift(engine, role, deg)

@@ -5,12 +5,13 @@ import { wrap } from './angle'
 /** Greatest lift as a share of the stroke, for drawing and for what a gap does to lift. From memory, always assumed. */
 const LIFT_PER_STROKE = 0.11
 
+/** The most that a valve of such an engine lifts, by its stroke. mm; assumed */
 export const greatestLiftMm = (engine: Pick<Engine, 'strokeMm'>): number => engine.strokeMm * LIFT_PER_STROKE
 
 /**
  * Lift of the cam follower above its base circle, without clearance.
- * Parabolic ramps from the base circle to the check lift; between the events an even polynomial
- * c + M(1 − u²)(1 − ku²) over u ∈ [−1, 1], with k such that slope and height join the ramps.
+ * Parabolic ramps from the base circle to the check lift; between the events an even polynomial c + M(1 − u²)(1 − ku²)
+ * over u ∈ [−1, 1], with k such that slope and height join the ramps.
  * @param localDeg degrees after the cylinder's compression TDC, any value
  * @returns mm, 0 on the base circle
  */

@@ -11,12 +11,14 @@ export class UnknownPartError extends Error {
   }
 }
 
+/** @throws UnknownPartError for an id that the engine has not */
 export function valveById(engine: Engine, id: string): Valve {
   const valve = engine.valves.find(v => v.id === id)
   if (!valve) throw new UnknownPartError('valve', id)
   return valve
 }
 
+/** @throws UnknownPartError for an id that the engine has not */
 export function cylinderById(engine: Pick<Engine, 'cylinders'>, id: string): Engine['cylinders'][number] {
   const cylinder = engine.cylinders.find(c => c.id === id)
   if (!cylinder) throw new UnknownPartError('cylinder', id)

@@ -9,14 +9,14 @@ export interface CrankTrain {
   rodMm: number | null
 }
 
+/** The connecting rod’s length: as recorded, or assumed from the stroke. mm */
 export const rodLengthMm = (train: CrankTrain): number => train.rodMm ?? train.strokeMm * ASSUMED_ROD_PER_STROKE
 
 /**
  * How far the piston is below its top.
  * With a = stroke/2 and rod l: a(1 − cos θ) + l − √(l² − a² sin² θ).
  * @param localDeg crank angle after the cylinder's TDC, any value
- * @returns mm in [0, stroke]
- * Source: Heywood, Internal Combustion Engine Fundamentals, ch. 2 (slider-crank).
+ * @returns mm in [0, stroke] Source: Heywood, Internal Combustion Engine Fundamentals, ch. 2 (slider-crank).
  */
 export function pistonDrop(train: CrankTrain, localDeg: number): number {
   const a = train.strokeMm / 2

@@ -7,8 +7,8 @@ export type ValveSight = (typeof VALVE_SIGHTS)[number]
 const id = z.string().min(1).max(30)
 /**
  * How a place of the crank is recognised.
- * - `mark` a line on flywheel or rotor at the pointer; `piston-top` by rod; `rod-drop` so far past top by rod: alike
- *   on both strokes
+ * - `mark` a line on flywheel or rotor at the pointer; `piston-top` by rod; `rod-drop` so far past top by rod: alike on
+ *   both strokes
  * - `cam-mark` a sign on cam or sprocket; `valve` what one valve is seen doing: once a cycle, so they tell the stroke
  */
 export const placeSchema = z.discriminatedUnion('kind', [
@@ -20,6 +20,7 @@ export const placeSchema = z.discriminatedUnion('kind', [
 ])
 export type Place = z.infer<typeof placeSchema>
 
+/** Whether two are the same place, with the same drop or mark. */
 export const samePlace = (a: Place | null, b: Place | null): boolean => JSON.stringify(a) === JSON.stringify(b)
 
 /** After how many crank degrees a place shows again: flywheel and piston each turn, cam and valves each cycle. */

@@ -6,8 +6,8 @@ import type { Place, ValveSight } from './place-kinds'
 import { valveEvents } from './valve-timing'
 
 /**
- * The arc over which a valve is seen so, by local angle `[from, to)`, and the angle a person stops at for it.
- * “Just closed” is the end of the closing ramp, where play comes back. Widths from memory.
+ * The arc over which a valve is seen so, by local angle `[from, to)`, and the angle a person stops at for it. “Just
+ * closed” is the end of the closing ramp, where play comes back. Widths from memory.
  */
 export function valveSightArc(
   engine: Pick<Engine, 'cam'>,

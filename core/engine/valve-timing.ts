@@ -36,6 +36,7 @@ export interface ValveEvents {
   rampDeg: number
 }
 
+/** Where a valve of a role opens and closes in its cylinder’s cycle, by the cam data or by what is assumed. ° */
 export function valveEvents(engine: Pick<Engine, 'cam'>, role: Role): ValveEvents {
   const cam = engine.cam ?? ASSUMED_CAM
   return role === 'intake'
@@ -110,10 +111,8 @@ export type DecompressorFound = 'none' | 'there'
 
 /**
  * The engine with what is known of its decompressor: what a test found stands over the record's silence, and over its
- * “none”
- * where one was found. Where the source itself says that valves are measured at the top, or at the maker's stops, its
- * own
- * places are believed: a decompressor that nobody recorded does not hold a valve there.
+ * “none” where one was found. Where the source itself says that valves are measured at the top, or at the maker's
+ * stops, its own places are believed: a decompressor that nobody recorded does not hold a valve there.
  */
 export function withDecompressor(engine: Engine, found: DecompressorFound | null): Engine {
   const { decompressor, measuredAt } = engine

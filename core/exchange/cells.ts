@@ -9,6 +9,7 @@ const NUMBER = /^[+-]?\d+([.,]\d+)?$/
  * again.
  */
 export const cellOut = (text: string): string => (FORMULA.test(text) && !NUMBER.test(text) ? `'${text}` : text)
+/** A cell as it was typed: the apostrophe that kept a spreadsheet from reading a formula goes. */
 export const cellIn = (text: string): string => (text.startsWith("'") && FORMULA.test(text) ? text.slice(1) : text)
 
 /** No cell of a spec is longer; one that is has swallowed others. */

@@ -53,6 +53,7 @@ export const bladeSchema = z
       })
   })
 export type Blade = z.infer<typeof bladeSchema>
+/** A blade of which nothing but its engraving is known. mm */
 export const plainBlade = (mm: number): Blade => ({ mm, measuredMm: null, condition: 'good', stepMm: null })
 
 /**

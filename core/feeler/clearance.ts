@@ -31,8 +31,7 @@ export const spanOf = (clearance: Clearance): { minMm: number; maxMm: number } =
 
 /**
  * Where a valve is set to, in mm: inside its limits by any school, a bare figure by all of them. “At the loose end” is
- * half a
- * drag inside the limit, so that the setting can still be proved, and never on the tight side of the middle.
+ * half a drag inside the limit, so that the setting can still be proved, and never on the tight side of the middle.
  */
 export function targetOf(clearance: Clearance, school: TargetSchool = 'middle', role: Role = 'intake'): number {
   if (clearance.form === 'bare') return clearance.figureMm
@@ -68,8 +67,7 @@ export interface Band {
 
 /**
  * What counts as in, the same for every trial, rule and sheet: the printed limits; for a bare figure from the drag of
- * its own
- * blade to the next blade of the set, where that is at most 0.05 mm on, and at least to the end of that drag.
+ * its own blade to the next blade of the set, where that is at most 0.05 mm on, and at least to the end of that drag.
  * @param set the set in hand; without one the band is a drag wide
  */
 export function countedAsIn(

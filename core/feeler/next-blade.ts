@@ -35,6 +35,7 @@ const JOINT_COST = 1
 /** A stack this near to a thickness that is there already tells nothing more. */
 const SAME_MM = 0.004
 
+/** What is expected of a valve of which nothing is known yet: about its spec, widely. */
 export const broadPrior = (clearance: Clearance): ClearancePrior => ({
   meanMm: targetOf(clearance),
   sigmaMm: BROAD_SIGMA_MM,
@@ -65,8 +66,7 @@ const turningPoints = (clearance: Clearance): number[] => {
 
 /**
  * The thicknesses of a set among which the next blade is sought: all its sound blades, stacks of two about the limits
- * where no
- * blade lies, and of three at a limit that nothing else meets. Bent and worn blades are never asked for.
+ * where no blade lies, and of three at a limit that nothing else meets. Bent and worn blades are never asked for.
  */
 export function trialStacks(set: Pick<BladeSet, 'blades'>, clearance: Clearance): Stack[] {
   const points = turningPoints(clearance)
@@ -148,8 +148,7 @@ const feltOver = (t: number, { dragMm, pinchMm }: HandBands): Record<Feel, [numb
 
 /**
  * The blade or stack that settles a verdict in the fewest expected trials: dynamic programming over what the thickest
- * that went
- * and the thinnest that was refused leave possible. A tie goes to the single blade, then to the thicker.
+ * that went and the thinnest that was refused leave possible. A tie goes to the single blade, then to the thicker.
  * @param choices what can be tried, at least one; two dozen of them near the limits are looked at
  * @returns a policy; it answers null when nothing is left to settle
  */

@@ -41,8 +41,7 @@ const better = (a: Stack, b: Stack): boolean => {
 
 /**
  * Every thickness that a set can make, one stack for each, thinnest first. Only sound whole blades are stacked: a bent
- * one does
- * not lie flat, and the heel of a stepped one cannot go in without its tip.
+ * one does not lie flat, and the heel of a stepped one cannot go in without its tip.
  * @param most blades on each other, 1 to 3
  * @param near thicknesses in mm about which stacks are wanted, within `withinMm`; all where it is left out
  * @returns thickness and error in mm; bent and worn blades stand as single ones, named so

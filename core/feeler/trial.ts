@@ -7,8 +7,8 @@ export type Feel = (typeof FEELS)[number]
 
 /**
  * One blade, or several on each other, tried on one valve. `id` is the event that recorded it. Thicknesses are true
- * ones in mm;
- * `name` is what is engraved on them, `errorMm` how far they may be off, `doubt` that one is known to be bent or worn.
+ * ones in mm; `name` is what is engraved on them, `errorMm` how far they may be off, `doubt` that one is known to be
+ * bent or worn.
  */
 export interface Trial {
   id: string

@@ -37,6 +37,7 @@ export type Drift =
 /** The standard uncertainty of an interval taken as even: half-width over √3. Source: GUM 4.3.7. */
 export const sigmaOf = ({ loMm, hiMm }: Interval): number =>
   hiMm === null ? Infinity : (hiMm - loMm) / 2 / Math.sqrt(3)
+/** The middle of a reading; of an open one, where it begins. mm */
 export const middleOf = ({ loMm, hiMm }: Interval): number => (hiMm === null ? loMm : (loMm + hiMm) / 2)
 /** Readings are never better than a hand's own scatter. mm, from memory. */
 const LEAST_SIGMA_MM = 0.002
@@ -105,10 +106,9 @@ function withoutJump(points: Omit<DriftPoint, 'jumped'>[]): Set<number> {
 
 /**
  * How a valve's clearance drifts with use, from interval readings. Readings that are open on one side stay out of the
- * fit and are
- * kept as bounds.
- * @returns mm per unit of use (negative: tightening); “not enough” while no two visits tell
- * Source: weighted least squares through the origin; scale by χ² as by Birge (1932).
+ * fit and are kept as bounds.
+ * @returns mm per unit of use (negative: tightening); “not enough” while no two visits tell Source: weighted least
+ *   squares through the origin; scale by χ² as by Birge (1932).
  */
 export function drift(visits: readonly Visit[], valveId: string): Drift {
   const { points: raw, bounds } = changesOf(visits, valveId)
@@ -122,8 +122,7 @@ export function drift(visits: readonly Visit[], valveId: string): Drift {
 
 /**
  * A valve that was measured and left alone is left at the reading that ends its last change: one reading, counted in
- * the drift and
- * in where it starts from. Its error bears on both the same way.
+ * the drift and in where it starts from. Its error bears on both the same way.
  * Source: covariance of a weighted least-squares slope with one of its own observations.
  */
 function covarianceWithLeft(visits: readonly Visit[], valveId: string, fitted: readonly DriftPoint[]): number {

@@ -23,8 +23,7 @@ const LEAST_MACHINES = 2
 
 /**
  * The family's drift from those of its machines.
- * @returns null while there are too few
- * Source: DerSimonian and Laird (1986), random effects.
+ * @returns null while there are too few Source: DerSimonian and Laird (1986), random effects.
  */
 export function familyDrift(known: readonly KnownDrift[]): FamilyDrift | null {
   if (known.length < LEAST_MACHINES) return null
@@ -47,15 +46,13 @@ export function familyDrift(known: readonly KnownDrift[]): FamilyDrift | null {
  * How far valves of any engine drift, before anything is known of this one: mm from one check to the next, as a
  * standard deviation.
  * From memory. Without it the few that were measured furthest off are taken for the fastest: of valves seen twice, a
- * quarter to a
- * third were out on the day that was called as likely as not.
+ * quarter to a third were out on the day that was called as likely as not.
  */
 const ANY_DRIFT_MM = 0.025
 
 /**
  * A valve’s drift with what its family says: the family alone where the valve has not been seen twice; without a
- * family, held
- * towards what valves do. Null where neither is known.
+ * family, held towards what valves do. Null where neither is known.
  * @param checkUse use from one check to the next
  */
 export function withFamily(own: Drift, family: FamilyDrift | null, checkUse: number): KnownDrift | null {

@@ -30,8 +30,8 @@ const FAN_POINTS = 24
  * @param left the last proved reading; it must be bounded
  * @param slope mm per unit of use with its standard uncertainty, and its covariance with the reading it starts from
  * @param horizon use beyond which nothing is said
- * @returns null for an open reading
- * Source: a straight line with normal uncertainties of both ends; crossing by bisection.
+ * @returns null for an open reading Source: a straight line with normal uncertainties of both ends; crossing by
+ *   bisection.
  */
 export function forecast(
   left: Interval,

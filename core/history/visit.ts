@@ -7,8 +7,8 @@ export interface ValveVisit {
 }
 /**
  * One visit of a machine: when (ms since 1970), its use by then in the meter's unit since the machine was new to the
- * shop (null where
- * no meter was read), and its valves. `engineChanged` says that another engine had been put in since the visit before.
+ * shop (null where no meter was read), and its valves. `engineChanged` says that another engine had been put in since
+ * the visit before.
  */
 export interface Visit {
   atMs: number

@@ -33,6 +33,11 @@ export interface Aim {
 export const shiftWords = ({ shiftMm, spreadMm }: Pick<LockShift, 'shiftMm' | 'spreadMm'>): Said =>
   Math.abs(shiftMm) < 0.0005 ? say('lock.leaves', { spreadMm }) : say('lock.moves', { shiftMm, spreadMm })
 
+/**
+ * What to set a valve to before its nut is locked, so that it ends in the middle of its spec, with the blades that show
+ * it.
+ * @returns the gap before the lock in mm, the lock’s shift where it is known, and whose it is
+ */
 export function aimOf(view: JobView, valve: ValveState): Aim {
   const { pin, tools } = view
   const clearance = clearanceOf(pin, valve.valveId)
@@ -90,8 +95,7 @@ function whoseWords({ records, ownRounds }: NutShift, { state, pin }: Pick<JobVi
 
 /**
  * The verdict on trials before the lock, as the lock will leave them: each blade counts as thick as it will be worth
- * then. A drag
- * of 0.13 before a lock that closes by 0.01 is a drag of 0.12 after it.
+ * then. A drag of 0.13 before a lock that closes by 0.01 is a drag of 0.12 after it.
  */
 export function judgeAfterLock(view: JobView, valve: ValveState, shiftMm: number): Judgement {
   const trials: Trial[] = presentReading(valve)?.trials ?? []

@@ -54,8 +54,7 @@ const LEAST_SHARE = 0.1
 
 /**
  * The next check where a valve is likely to leave its limits before the spec’s interval is over, by what this job found
- * and left and
- * by earlier visits; null where the interval comes first, or too little is known.
+ * and left and by earlier visits; null where the interval comes first, or too little is known.
  */
 export function dueByForecast(view: JobView): (Due & { why: Said }) | null {
   const { pin, state, nowMs } = view

@@ -103,8 +103,7 @@ export interface NutShift {
 
 /**
  * What one nut is expected to do. A nut that moved its screw will do it again, so its own rounds in this job count at
- * once; the
- * other nuts of the job and the shop's records count where it has none.
+ * once; the other nuts of the job and the shop's records count where it has none.
  */
 export function nutShift(view: Pick<JobView, 'pin' | 'state'>, valveId: string): NutShift {
   // a mechanic who knows these nuts is believed before the records are, and a nut’s own rounds before both

@@ -44,6 +44,10 @@ export function settingOn(
   }
 }
 
+/**
+ * What to set the wrench to for the locknut.
+ * @returns the setting with its scale, or in words why there is none
+ */
 export function lockTorque(view: JobView): LockTorque {
   const torqueNm = view.pin.spec.engine.torques.locknutNm
   if (torqueNm === null) return { why: say('set.torque.none'), by: null }

@@ -69,8 +69,8 @@ export function inWorkingOrder(log: readonly JobEvent[]): JobEvent[] {
 }
 
 /**
- * Brings a job's log into working order: retracted facts out, turned-back movements undone where that was said,
- * and another device's answers only once it is known on which side of a movement they belong.
+ * Brings a job's log into working order: retracted facts out, turned-back movements undone where that was said, and
+ * another device's answers only once it is known on which side of a movement they belong.
  * @param log in any order
  */
 export function workingOrder(log: readonly JobEvent[]): Order {

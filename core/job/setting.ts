@@ -111,6 +111,7 @@ function bladeInHand(view: JobView, valve: ValveState, shiftMm: number): Stack |
 /** How sure a gap is: what lies between its bounds, or null where one side is open. */
 const widthOf = ({ loMm, hiMm }: Interval): number | null => (hiMm === null || loMm <= 0 ? null : snapMm(hiMm - loMm))
 
+/** How a valve’s screw is turned from here: by how much, with which blade to show it, or by the angle alone. */
 export function settingOf(view: JobView, valve: ValveState): Setting {
   const { adjuster } = view.pin.spec.engine
   const aim = aimOf(view, valve)
@@ -195,8 +196,7 @@ const middleOf = ({ loMm, hiMm }: Interval): number => (loMm + (hiMm ?? loMm)) /
 
 /**
  * How far to turn: to the middle of what is known; where one side is open as far as the blades prove, else a step that
- * doubles
- * while it is in vain, a flat at most and never through what a blade has shown to be there.
+ * doubles while it is in vain, a flat at most and never through what a blade has shown to be there.
  */
 function wantedTurn(stands: Interval, aimMm: number, perMm: number, inVain: number): number {
   const { loMm, hiMm } = stands

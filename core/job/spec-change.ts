@@ -1,5 +1,6 @@
+import sameData from 'fast-deep-equal'
 import type { Engine } from '../engine'
-import { type Compared, compareSpecs, same } from '../spec-book'
+import { type Compared, compareSpecs } from '../spec-book'
 import { say, type Said } from '../said'
 
 /** Parts that say where the crank is and which valves there are: what was seen and measured rests on them. */
@@ -24,7 +25,7 @@ const GROUND = [
  * What changes for a job when another revision takes the place of its own, and whether a job that is begun can take it.
  */
 export function specChange(before: Engine, after: Engine): { lines: Compared[]; refused: Said | null } {
-  const moved = GROUND.some(part => !same(before[part], after[part]))
+  const moved = GROUND.some(part => !sameData(before[part], after[part]))
   return {
     lines: compareSpecs(before, after).filter(l => l.change !== 'same'),
     refused: moved ? say('spec-change.refused') : null,

@@ -190,8 +190,7 @@ export interface WorkState {
 
 /**
  * The reading that is being taken, or was last taken, in a phase; undefined when none. But for as found it is of the
- * present round:
- * what was read before the nut was loosened again says nothing of the gap that is there now.
+ * present round: what was read before the nut was loosened again says nothing of the gap that is there now.
  */
 export const readingIn = (valve: ValveState, phase: Phase): Reading | undefined =>
   valve.readings.findLast(
@@ -204,8 +203,7 @@ export const presentReading = (valve: ValveState): Reading | undefined =>
 
 /**
  * The last reading with a trial in it, whatever its phase. One that was dropped half-made counts where it is the later:
- * of a later
- * round, or of a later phase, there or further on.
+ * of a later round, or of a later phase, there or further on.
  */
 export function latestReading({ readings, elsewhere }: ValveState): Reading | undefined {
   const [last, dropped] = [readings, elsewhere].map(list => list.findLast(r => r.trials.length > 0))
@@ -218,6 +216,10 @@ export function latestReading({ readings, elsewhere }: ValveState): Reading | un
   return later ? dropped : last
 }
 
+/**
+ * A valve’s work by its id.
+ * @returns undefined for one that the engine has not
+ */
 export const valveOf = ({ valves }: Pick<WorkState, 'valves'>, id: string): ValveState | undefined =>
   valves.find(v => v.valveId === id)
 /** Changes a valve in place; one that the engine has not is ignored, for an observation is never refused. */

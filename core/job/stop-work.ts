@@ -9,6 +9,7 @@ export function stopHere({ position }: Pick<JobView, 'position'>, wanted?: (stop
   return standing.kind === 'settled' ? standing.stop : null
 }
 
+/** Whether a valve is shut at a stop, with its margin. */
 export const serves = (stop: Stop, valveId: string): boolean => stop.valves.some(v => v.valveId === valveId)
 
 /** The valves of a job that a stop serves, those that an earlier stop in the order serves as well left to that one. */
@@ -24,8 +25,7 @@ export interface StopWork {
 
 /**
  * The planned stops in the order in which this job takes them: the one the crank stands at first, then the nearest
- * known
- * ahead, then as planned. A valve that several serve is done at the first of them that is reached.
+ * known ahead, then as planned. A valve that several serve is done at the first of them that is reached.
  * @param todo whether a valve still has something to be done in this pass
  */
 export function stopsInOrder(view: JobView, todo: (valve: ValveState) => boolean): StopWork[] {

@@ -60,8 +60,7 @@ export function differsHere(view: JobView, valve: ValveState): TwoPlaces | null 
 
 /**
  * The blade that tells whether a valve that is tight here, and was in at another place, reads differently by more than
- * blades may
- * be off: asked for before its nut is loosened. Null where that is known, or the set has none.
+ * blades may be off: asked for before its nut is loosened. Null where that is known, or the set has none.
  */
 export function tellsApart(view: JobView, valve: ValveState): Stack | null {
   const readings = readingsOfThisGap(valve, view.state.places)
@@ -123,8 +122,8 @@ const mayTest = ({ pin, state }: JobView): boolean => {
 
 /**
  * The test of a decompressor that nobody recorded, while it is worth making: an exhaust has been read past its top, and
- * the
- * thickest blade that goes there is tried at the top. It costs no turn: the engine is turned over to prove it anyway.
+ * the thickest blade that goes there is tried at the top. It costs no turn: the engine is turned over to prove it
+ * anyway.
  */
 export function decompressorTest(view: JobView): DecompressorTest | null {
   const { pin, state } = view
@@ -149,8 +148,7 @@ export function decompressorTest(view: JobView): DecompressorTest | null {
 
 /**
  * One blade more, past the top, where the reading there is too wide to tell what a decompressor would take of it: the
- * one next to
- * the middle of what is open. Null where it is narrow enough, or the set has none between.
+ * one next to the middle of what is open. Null where it is narrow enough, or the set has none between.
  */
 export function oneBladeMore(view: JobView): { valveId: string; stack: Stack } | null {
   const { pin, state } = view

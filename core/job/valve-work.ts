@@ -87,10 +87,8 @@ function tryAt(valve: ValveState, place: number): Trial[] {
 
 /**
  * A blade that goes feels as slack does. The thinnest one refused is no play, unless the screw was moved here: then it
- * tells
- * of the screw. But a screw opened, or a shim thinner, by more than any valve lacks, and a blade still refused: then
- * the valve
- * is not closed.
+ * tells of the screw. But a screw opened, or a shim thinner, by more than any valve lacks, and a blade still refused:
+ * then the valve is not closed.
  */
 function bladeSpeaks(pin: JobPin, state: WorkState, valve: ValveState, made: Trial, thinnest: number): void {
   const screwMovedHere = state.noted
@@ -162,6 +160,7 @@ export function heldAtTop(valve: ValveState): void {
   valve.readings = valve.readings.filter(r => r !== latest)
 }
 
+/** The nut is undone: the gap is what the screw makes it, from where the slot was noted. Changes the valve in place. */
 export function loosen(valve: ValveState, slotDeg: number | null = null): void {
   // the slot's place is cumulative from the first time that it was noted
   if (slotDeg !== null) valve.slotFromDeg = slotDeg - valve.screwDeg
@@ -195,6 +194,10 @@ export function takeScrewCheck(
   for (const other of state.valves) if (other !== valve && other.readings.length) other.lookAgain = true
 }
 
+/**
+ * The gap was changed by screw, nip, torque or shim: what was read before is no longer present. Changes the valve in
+ * place.
+ */
 export function changeGap(state: WorkState, valve: ValveState, id: string, change: GapChange): void {
   state.lastChange = change.kind
   valve.elsewhere = []

@@ -64,6 +64,7 @@ export type Weigh = (model: PositionModel, position: Position, noted: Noted[]) =
 
 const roleOf = (pin: JobPin, valveId: string): Role =>
   pin.spec.engine.valves.find(v => v.id === valveId)?.role ?? 'intake'
+/** The clearance that the pinned spec gives a valve. */
 export const clearanceOf = (pin: JobPin, valveId: string): Clearance => pin.spec.engine.clearance[roleOf(pin, valveId)]
 
 /** Keeps what was made for a key. */
@@ -242,9 +243,8 @@ export const WARM_FROM_C = 60
 
 /**
  * Cold enough to measure: the head under the maker's limit by the thermometer, which decides where it was used, or
- * without one
- * long enough at rest. A rest that is older than the last reading says nothing against it. Set hot, the head is read as
- * well.
+ * without one long enough at rest. A rest that is older than the last reading says nothing against it. Set hot, the
+ * head is read as well.
  */
 export function isCold(view: Pick<JobView, 'state' | 'nowMs' | 'pin'>): boolean {
   const { temperature } = view.state

@@ -75,8 +75,7 @@ function culprits(model: PositionModel, earlier: Noted[], newest: Noted[], memor
  * Whether an answer given since the crank last moved contradicts what went before it, and what with; the latest such.
  * Any first mark is improbable in itself, so an answer is held against what a belief without position would have given.
  * Two rockers are felt in one breath: each may pass for a slip of the hand, and both together may not; and the second
- * must
- * not hide that the first did not fit.
+ * must not hide that the first did not fit.
  * @returns null when nothing clashes; at most two earlier observations are named where so few explain it
  */
 export function findClash(model: PositionModel, noted: Noted[], memory?: LocateMemory): Clash | null {

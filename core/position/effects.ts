@@ -50,8 +50,8 @@ function likeliestOf(model: PositionModel, chance: Float64Array): Likeliest {
 
 /**
  * What each answer did to the belief, in working order: the reasons for where the crank is said to be.
- * @param noted all observations of the job
- * Source: Kullback and Leibler, On information and sufficiency (1951), for the size of a step.
+ * @param noted all observations of the job Source: Kullback and Leibler, On information and sufficiency (1951), for the
+ *   size of a step.
  */
 export function effectsOf(model: PositionModel, noted: Noted[], memory?: LocateMemory): Effect[] {
   const kept = new Set(segments(noted).flatMap(s => (s.move ? [s.move, ...s.answers] : s.answers)))

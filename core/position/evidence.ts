@@ -107,8 +107,8 @@ function fitting(model: PositionModel, o: Observation): Likelihood | null {
 
 /**
  * How well an observation fits each place of the crank, or null when it turned the crank or a screw.
- * @throws UnknownPartError for a valve, cylinder or mark that this engine does not have
- * Source: error rates from memory or common practice, named above.
+ * @throws UnknownPartError for a valve, cylinder or mark that this engine does not have Source: error rates from memory
+ *   or common practice, named above.
  */
 export function likelihoodOf(model: PositionModel, o: Observation): Likelihood | null {
   const key = JSON.stringify(o)

@@ -16,14 +16,14 @@ export interface Folded {
 
 /**
  * Snapshots of the belief, and which answers did not fit, so that one answer more, or one less, does not fold the whole
- * job again;
- * and the last place found with each model, for most answers of a job say nothing of the crank.
+ * job again; and the last place found with each model, for most answers of a job say nothing of the crank.
  */
 export interface LocateMemory<Found = unknown> {
   snapshots: Map<string, Folded>
   surprises: Map<string, boolean>
   last: Map<PositionModel, { key: string; found: Found }>
 }
+/** An empty memory of beliefs, for one job. */
 export const locateMemory = (): LocateMemory => ({ snapshots: new Map(), surprises: new Map(), last: new Map() })
 
 function lashAfter(model: PositionModel, { belief, lashDeg }: Folded, { observation }: Noted): number {
@@ -74,5 +74,9 @@ function forget({ snapshots, surprises }: LocateMemory): void {
   }
 }
 
+/**
+ * What is believed of the crank after all that was noted, in its order.
+ * @param memory what was worked out for earlier answers is not worked out again
+ */
 export const beliefAfter = (model: PositionModel, noted: Noted[], memory?: LocateMemory): Belief =>
   folded(model, noted, memory).belief

@@ -13,10 +13,8 @@ import { isCamSide, type Noted } from './observation'
 export const SETTLED_AT = 0.99
 /**
  * Where nothing of the cam was felt at this place, and the intake was not watched on the way, as much more is asked:
- * else a feel
- * comes first. Because two valves of one cylinder without clearance feel like the overlap, and the turn on from there
- * was
- * settled unfelt at the wrong top: 16 of 10,000 drawn engines.
+ * else a feel comes first. Because two valves of one cylinder without clearance feel like the overlap, and the turn on
+ * from there was settled unfelt at the wrong top: 16 of 10,000 drawn engines.
  */
 const SETTLED_UNFELT_AT = 0.995
 /** Nearer than this ahead, a place is the one the crank stands on, and the next is a cycle on. */

@@ -39,9 +39,8 @@ export interface Hypothesis {
 export type Pair<T> = [T, T]
 
 /**
- * How well an observation made without turning fits each cell, without and with a decompressor.
- * `valve` is the index of the valve whose clearance matters, −1 when none; `none` then holds where that valve has no
- * clearance.
+ * How well an observation made without turning fits each cell, without and with a decompressor. `valve` is the index of
+ * the valve whose clearance matters, −1 when none; `none` then holds where that valve has no clearance.
  */
 export interface Likelihood {
   valve: number

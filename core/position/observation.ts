@@ -86,9 +86,9 @@ function subjectOf(o: Observation): string | null {
 }
 
 /**
- * Whether a later answer at the same place takes the place of an earlier one, so that none counts twice.
- * A blade that goes says what a slack rocker says, and more surely. A thinnest blade that is refused does not unsay
- * a rocker that clicks: the gap may be thinner than the blade.
+ * Whether a later answer at the same place takes the place of an earlier one, so that none counts twice. A blade that
+ * goes says what a slack rocker says, and more surely. A thinnest blade that is refused does not unsay a rocker that
+ * clicks: the gap may be thinner than the blade.
  */
 export function replaces(later: Observation, earlier: Observation): boolean {
   const valve = feltValve(later)

@@ -134,11 +134,10 @@ function bitsOf(model: PositionModel, { mass }: Belief, question: Question): num
 
 /**
  * What can be looked at or felt here, that which would tell most first.
- * @param lashDeg how much must still be turned forward before cam and valves can be believed: until then they are
- *   left out
+ * @param lashDeg how much must still be turned forward before cam and valves can be believed: until then they are left
+ *   out
  * @returns each question with the information its answer is expected to bring, in bits; those answered at this place
- *   last
- * Source: mutual information of answer and belief (Cover and Thomas, Elements of Information Theory, ch. 2).
+ *   last Source: mutual information of answer and belief (Cover and Thomas, Elements of Information Theory, ch. 2).
  */
 export function questions(model: PositionModel, belief: Belief, noted: Noted[], lashDeg = 0): Offered[] {
   const said = new Map(answersHere(noted).map(n => [JSON.stringify(subject(n.observation)), n.observation]))

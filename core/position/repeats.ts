@@ -59,10 +59,9 @@ export interface Weighed extends Noted {
 
 /**
  * The answers of each piece, those marked that were given alike at the same place before, also after coming round
- * again. However
- * often it is repeated, one hand on one rocker at one place is one piece of evidence of the valve; that the crank came
- * back to that
- * place, and is not elsewhere, it does tell anew. A screw that was set makes its valve a new one.
+ * again. However often it is repeated, one hand on one rocker at one place is one piece of evidence of the valve; that
+ * the crank came back to that place, and is not elsewhere, it does tell anew. A screw that was set makes its valve a
+ * new one.
  */
 export function markRepeats(engine: Engine, pieces: Segment[]): { move: Noted | null; answers: Weighed[] }[] {
   let stand: Stand = { deg: null, way: 0, period: 360 }

@@ -275,8 +275,8 @@ const depthFor = (model: PositionModel): number => (model.engine.cylinders.lengt
 /**
  * The whole move or feel with the least expected effort until a stop is settled or known.
  * Not the greatest fall in entropy: that is negative for the right first move, and prefers wiggling again.
- * @returns never 'settled': asked only where nothing is settled or known
- * Source: expectimax over whole moves on a thinned belief; efforts are common practice.
+ * @returns never 'settled': asked only where nothing is settled or known Source: expectimax over whole moves on a
+ *   thinned belief; efforts are common practice.
  */
 export function adviseBySearch(model: PositionModel, position: Position, noted: Noted[]): Advice {
   const ground = groundOf(model, position)

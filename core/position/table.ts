@@ -79,8 +79,7 @@ function forSingle(model: PositionModel, all: Visit[]): Advice {
 
 /**
  * On several cylinders: nothing known, on to the school's first place; a top that is not yet felt is felt, unless
- * another
- * cylinder's stop is settled here already. The rest is weighed.
+ * another cylinder's stop is settled here already. The rest is weighed.
  */
 function forSeveral(
   model: PositionModel,

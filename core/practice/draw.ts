@@ -96,8 +96,7 @@ function heldOf(random: Random, { engine }: PracticeEngine): Held | null {
 
 /**
  * An engine drawn by seed: one of the layouts, the crank anywhere, gaps in and out of spec, locks that creep and
- * scatter, blades off
- * their engraving, a cam a little off its data. The same seed gives the same engine.
+ * scatter, blades off their engraving, a cam a little off its data. The same seed gives the same engine.
  * @param kindId draws one of this kind only
  */
 export function drawEngine(seed: number, kindId?: string): Drawn {

@@ -107,6 +107,7 @@ export interface PracticeEngine {
   engine: Engine
 }
 
+/** What a practice engine is there to teach. */
 export const practiceEngineAbout = ({ id, about }: Pick<PracticeEngine, 'id' | 'about'>): Text =>
   about ?? say('practice-engine', { id })
 

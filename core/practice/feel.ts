@@ -108,8 +108,7 @@ function crankFelt(v: VirtualEngine): CrankFelt {
 
 /**
  * What a hand feels: the pull on a blade in newtons and its name, whether a rocker clicks, how far down the rod stands,
- * whether
- * the crank rests. It tells no more than a hand could: the reasons stay hidden.
+ * whether the crank rests. It tells no more than a hand could: the reasons stay hidden.
  */
 export function feelOf<K extends Touch['kind']>(v: VirtualEngine, touch: Extract<Touch, { kind: K }>): FeltBy[K]
 export function feelOf(v: VirtualEngine, touch: Touch): FeltBy[Touch['kind']] {

@@ -1,44 +1,14 @@
 import { type Place, signedWay } from '../engine'
-import {
-  type AnswerKey,
-  cheapestToLookAtAgain,
-  type Happening,
-  type JobView,
-  nextThing,
-  type NextThing,
-  type Payload,
-} from '../job'
-import type { HandBands, Stack } from '../feeler'
+import type { AnswerKey, Happening, NextThing, Payload } from '../job'
+import type { Stack } from '../feeler'
 import { movesCrank, type Observation } from '../position'
 import { trueAngle, turnCrank, turnToPlace, turnWhole, watchIntake } from './crank'
 import { feelOf } from './feel'
+import { type HandErrors, STEADY } from './hand-errors'
 import { type School, schoolsFor } from '../stops'
 import { between, normal, oneOf, type Random } from './random'
 import { awayFromPlace, camSignsSeen } from './sight'
 import { fitShim, isTrulyClosed, liftedMm, turnScrew, type VirtualEngine, workNut } from './virtual-engine'
-
-/**
- * How a hand errs. `wrongShare` of what it says about the crank is not so; `reachDeg` is how exactly it stops, `feelMm`
- * how far a blade’s feel is off at most.
- */
-export interface HandErrors {
-  random: Random
-  wrongShare: number
-  reachDeg: number
-  feelMm: number
-  /**
-   * How wide this hand's drag and pinch are, and from how much play on it feels a rocker click; as usual where not
-   * told. mm
-   */
-  bands?: HandBands
-  clicksFromMm?: number
-  /** Share of stops at which it overshoots and turns back, and says nothing of it. */
-  turnsBackShare?: number
-  /** Gives a reason rather than choosing another way of finding the stops. */
-  keepsToItsWay?: boolean
-}
-/** Stops on the line, feels what is there, and is never wrong. */
-export const STEADY = (): HandErrors => ({ random: () => 0.5, wrongShare: 0, reachDeg: 0, feelMm: 0 })
 
 /**
  * A valve is seen doing something over an arc, so a hand stops somewhere in it; a rod is read to half a millimetre.
@@ -280,72 +250,5 @@ function opposite(o: Observation): Observation {
       return { ...o, pressure: !o.pressure }
     default:
       return o
-  }
-}
-
-/** One answer of a job that was worked through, with what was asked. */
-export interface Worked {
-  next: NextThing
-  happening: Happening
-  wrong: boolean
-  again: boolean
-}
-
-/**
- * Leads a virtual engine through a job, answer by answer, until it is signed or somebody stops it. Where two answers
- * cannot both
- * be so, it first looks at the cheaper one once more, as the Bench asks, once at a place.
- * @param record takes each answer into the log before the next is asked for
- * @returns what was asked and answered
- * @throws Error when the job does not end
- */
-export async function workThrough(
-  hand: VirtualHand,
-  look: () => JobView,
-  record: (h: Happening, worked: Worked, view: JobView) => Promise<void> | void,
-  stop: (next: NextThing) => boolean = () => false,
-  most = 250,
-): Promise<Worked[]> {
-  const story: Worked[] = []
-  for (const step of steps(hand, look, stop, most)) {
-    story.push(step.worked)
-    await record(step.worked.happening, step.worked, step.view)
-    if (step.worked.happening.type === 'closed') return story
-  }
-  return story
-}
-
-/** Who watches a hand: told what is asked before anything is done. */
-export type Watcher = (view: JobView, next: NextThing) => void
-
-/** The answers one after the other; whoever takes one records it before asking for the next. */
-export function* steps(
-  hand: VirtualHand,
-  look: () => JobView,
-  stop: (next: NextThing) => boolean = () => false,
-  most = 250,
-  watch: Watcher = () => undefined,
-): Generator<{ worked: Worked; view: JobView }> {
-  const lookedAgain = new Set<string>()
-  for (let i = 0; i < most; i++) {
-    const view = look()
-    const next = nextThing(view)
-    if (stop(next)) return
-    const clashing = cheapestToLookAtAgain(view)
-    const place = `${view.state.places} ${clashing && JSON.stringify({ ...clashing.observation, slack: 0 })}`
-    const again = clashing !== null && next.step === 'find' && !lookedAgain.has(place)
-    if (again) lookedAgain.add(place)
-    watch(view, next)
-    const happening = again ? hand.again(clashing.observation) : hand.answer(next)
-    yield { worked: { next, happening, wrong: hand.lastWrong, again }, view }
-  }
-  throw new StuckError(most)
-}
-
-/** A job that did not come to its end. */
-export class StuckError extends Error {
-  constructor(readonly answers: number) {
-    super(`Not signed after ${answers} answers.`)
-    this.name = 'StuckError'
   }
 }

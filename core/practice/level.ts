@@ -55,6 +55,7 @@ export const LEVEL_RULES: readonly LevelRules[] = [
     rod: true,
   },
 ]
+/** What is hidden and how much help there is on a level. */
 export const rulesOf = (level: Level): LevelRules => LEVEL_RULES[level - 1]!
 
 /** What a run is begun with; the same gives the same engine. `robot` takes the engine of a robot’s seed as it is. */

@@ -2,9 +2,8 @@ import { type Engine, rodLengthMm, type Role, valveEvents, wrap } from '../engin
 
 /**
  * The true cam of a virtual engine, by local angle: it opens and closes at these angles at the check lift, with ramps
- * before and
- * after. Its flanks follow a law of their own, not the one that the judgement draws, so that neither can hide an error
- * of the other.
+ * before and after. Its flanks follow a law of their own, not the one that the judgement draws, so that neither can
+ * hide an error of the other.
  */
 export interface TrueCam {
   opensDeg: number

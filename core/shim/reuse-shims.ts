@@ -37,8 +37,7 @@ interface Source {
 
 /**
  * Which shim goes where over the whole engine: least purchases, then least deviation from the targets. Fitted shims may
- * be
- * swapped among the valves whose shims were read; a shim is used once.
+ * be swapped among the valves whose shims were read; a shim is used once.
  * @param valves those whose fitted shim and clearance are known
  * @param stockMm the shelf's shims of this diameter, one entry a piece
  * @param stepMm the steps in which new ones come

@@ -1,9 +1,9 @@
+import sameData from 'fast-deep-equal'
 import { threadText } from '../adjuster'
 import { type Clearance, type Engine, firingIntervalName, ROLES } from '../engine'
 import { spanOf, targetOf } from '../feeler'
 import { say, type Said, type Text } from '../said'
 import { fahrenheit, formatLength, torqueParts, snapMm, thouFromMm } from '../units'
-import { same } from './spec-form'
 import { stopsText } from './spec-text'
 
 /** The lines of a spec, by the name of what each is about. */
@@ -200,7 +200,7 @@ export function compareSpecs(before: Engine, after: Engine): Compared[] {
   return specLines(before).flatMap((a): Compared[] => {
     const b = late.get(a.id)!
     if (a.value === '' && b.value === '') return []
-    const change = same(a.data, b.data) ? 'same' : a.value === '' ? 'added' : b.value === '' ? 'removed' : 'changed'
+    const change = sameData(a.data, b.data) ? 'same' : a.value === '' ? 'added' : b.value === '' ? 'removed' : 'changed'
     const note =
       change !== 'changed'
         ? ''

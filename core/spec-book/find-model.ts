@@ -42,6 +42,7 @@ export interface ModelQuery {
   grams: string[]
 }
 const YEAR = /^(19[5-9]\d|20[0-4]\d)$/
+/** What was typed, as words, a year and the trigrams by which a model is found. */
 export function readQuery(text: string): ModelQuery {
   const typed = text
     .trim()

@@ -34,6 +34,7 @@ export const identityParts = z.object({
   yearFrom: year,
   yearTo: year,
 })
+/** Whether a model’s first year is not after its last. */
 export const yearsInOrder = (m: { yearFrom: number | null; yearTo: number | null }): boolean =>
   m.yearFrom === null || m.yearTo === null || m.yearFrom <= m.yearTo
 export const YEARS_WRONG = { path: ['yearTo'], error: wrong('wrong.the-last-year-is-before') }

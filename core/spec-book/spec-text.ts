@@ -38,7 +38,10 @@ export function parseClearance(text: string, unit: LengthUnit): Clearance {
   return { form: 'bare', figureMm: figure.mm, text: text.trim(), unit: figure.unit }
 }
 
-/** Other printed figures as typed, a line each: “exhaust 0.13–0.17; Bulletin 4”. */
+/**
+ * Other printed figures as typed, a line each: “exhaust 0.13–0.17; Bulletin 4”.
+ * @throws FigureError for a line without a role or a source, in words
+ */
 export const parseOtherFigures = (text: string, unit: LengthUnit): Engine['otherClearances'] =>
   text
     .split('\n')
@@ -119,8 +122,8 @@ const STOP_LINE = /^(\+\s*)?(\d+(?:[.,]\d+)?)°?\s+(on\s+)?([^:]+?)\s*:\s*(.*)$/
 
 /**
  * The maker’s stops as typed, a line each: “14 P: left intake, left exhaust”. Makers also print how far to turn from
- * one to the
- * next: “+270 P: …” or “270 on P: …” counts from the line before.
+ * one to the next: “+270 P: …” or “270 on P: …” counts from the line before.
+ * @throws FigureError for a place or a valve that the engine has not, in words
  */
 export function parseStops(
   text: string,
@@ -152,11 +155,15 @@ export function parseStops(
 
 /** Figures of a list, without an exponent or idle zeros. */
 const figure = (value: number): string => String(Number(value.toFixed(4)))
+/** Marks in the notation that `parseMarks` reads. */
 export const marksText = (marks: Mark[]): string => marks.map(m => `${m.letter} ${figure(m.angleDeg)}`).join(', ')
+/** Cylinders in the notation that `parseCylinders` reads. */
 export const cylindersText = (cylinders: Engine['cylinders']): string =>
   cylinders.map(c => `${c.name} ${figure(c.firingAngleDeg)}`).join(', ')
+/** Cam signs in the notation that `parseCamMarks` reads. */
 export const camMarksText = (camMarks: Engine['camMarks']): string =>
   camMarks.map(m => `${m.words} ${figure(m.angleDeg)}`).join('\n')
+/** Other figures in the notation that `parseOtherFigures` reads. */
 export const otherFiguresText = (others: Engine['otherClearances']): string =>
   others.map(o => `${o.role} ${o.clearance.text}; ${o.source}`).join('\n')
 
@@ -175,6 +182,7 @@ function placeText(engine: Engine, place: Place): string {
       return ''
   }
 }
+/** The maker’s stops in the notation that `parseStops` reads. */
 export const stopsText = (engine: Engine): string =>
   engine.makersStops
     .map(

@@ -87,8 +87,7 @@ const isOwn = (engine: Engine, valveId: string, crankDeg: number): boolean => {
 const BY_TOPS: ReadonlySet<School> = new Set(['marks', 'rod', 'watching'])
 /**
  * Two cylinders that rise neither together nor turn about, as in a V, share closed arcs by little; where those arcs are
- * assumed,
- * nothing but a cylinder's own top is sure.
+ * assumed, nothing but a cylinder's own top is sure.
  */
 const oneAtATimeByDefault = ({ cylinders, cam }: Engine): boolean => {
   const [a, b] = cylinders

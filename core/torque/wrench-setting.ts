@@ -66,8 +66,8 @@ export interface WrenchSetting {
  * @param torqueNm wanted at the nut, N·m
  * @param adapter in line with the wrench, or null; at 90° it changes nothing, turned back it asks for more
  * @param today year-month-day, for the calibration
- * @throws RangeError when the torque is no number over zero
- * Source: lever arms; common practice. Accuracy: that of doubles.
+ * @throws RangeError when the torque is no number over zero Source: lever arms; common practice. Accuracy: that of
+ *   doubles.
  */
 export function wrenchSetting(torqueNm: number, wrench: Wrench, adapter: Adapter | null, today: string): WrenchSetting {
   if (!(torqueNm > 0) || !Number.isFinite(torqueNm)) throw new RangeError(`A torque of ${torqueNm} N·m cannot be set.`)
@@ -105,5 +105,6 @@ export const torqueOn = (torqueNm: number, unit: TorqueUnit): string => {
   const value = torqueNm / newtonMetres(1, unit)
   return `${unit === 'lbf·in' ? Math.round(value) : Number(value.toFixed(1))} ${unit}`
 }
+/** A wrench’s scale in its own unit: “5–25 N·m”. */
 export const scaleWords = ({ leastNm, mostNm, unit }: Wrench): string =>
   `${torqueOn(leastNm, unit).split(' ')[0]}–${torqueOn(mostNm, unit)}`

@@ -29,9 +29,8 @@ export const statementsOf = (script: string): string[] =>
 
 /**
  * Runs a migration statement by statement and writes down how far it came, so that one that stops half-way goes on
- * where
- * it stopped. A change of rows is committed together with that note. A change of tables commits by itself: where it was
- * begun and not noted as done, it is run again, and “there already” then means done.
+ * where it stopped. A change of rows is committed together with that note. A change of tables commits by itself: where
+ * it was begun and not noted as done, it is run again, and “there already” then means done.
  * @param between called after each statement and before it is noted; a test stops there
  */
 export async function runSteps(

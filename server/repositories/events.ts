@@ -19,8 +19,8 @@ const SELECT = `SELECT seq, id, type, version, payload, person_id AS personId, p
   device_seq AS deviceSeq, seen_seq AS seenSeq, seen_device_seq AS seenDeviceSeq, at FROM events`
 
 /**
- * An event as it was written. It was parsed when it came in and is never rewritten, so it is not parsed again;
- * a later version is brought up from here when there is one.
+ * An event as it was written. It was parsed when it came in and is never rewritten, so it is not parsed again; a later
+ * version is brought up from here when there is one.
  */
 const read = ({ payload, seenDeviceSeq, ...event }: Raw): JobEvent =>
   ({

@@ -1,5 +1,5 @@
 import { createHash } from 'node:crypto'
-import { same } from '../../core/spec-book'
+import sameData from 'fast-deep-equal'
 import {
   figureRefused,
   type JobEvent,
@@ -95,7 +95,7 @@ async function checkRevision(
   ]
   if (!taken || taken.modelId !== own?.modelId) throw notFound('revision')
   if (!taken.approvedAt) throw unfit('payload.revisionId', say('refused.this-revision-is-a-draft'))
-  if (!same(taken.engine, engine)) throw unfit('payload.engine', say('refused.the-figures-are-not-those'))
+  if (!sameData(taken.engine, engine)) throw unfit('payload.engine', say('refused.the-figures-are-not-those'))
   const { refused: why } = specChange(job.pin.spec.engine, taken.engine)
   if (why) throw unfit('payload.engine', why)
 }

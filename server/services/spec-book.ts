@@ -273,8 +273,7 @@ async function find(db: Db, shopId: number, q: string, limit: number): Promise<n
 
 /**
  * Models by what was typed, tolerant of case, spaces, hyphens and small slips; without anything typed, those last used,
- * then the book's
- * beginning. The model of the machine in question comes first.
+ * then the book's beginning. The model of the machine in question comes first.
  */
 export async function searchModels(
   db: Db,

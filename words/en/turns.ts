@@ -5,8 +5,8 @@ import { inFlats, inQuarters } from '../turning'
 const direction = (deg: number): string => (deg >= 0 ? 'clockwise' : 'counterclockwise')
 
 /**
- * A turn of the crank in degrees and turns: “¾ turn (270°)”, “one turn (360°)”, “1½ turns (540°)”, “a little over
- * ½ turn (215°)”.
+ * A turn of the crank in degrees and turns: “¾ turn (270°)”, “one turn (360°)”, “1½ turns (540°)”, “a little over ½
+ * turn (215°)”.
  */
 export function crankTurn(deg: number): string {
   const { quarters, turns, part, off } = inQuarters(deg)

@@ -2,17 +2,13 @@
 import { computed, ref, useId } from 'vue'
 import { clockWords } from '~~/core/adjuster'
 import { wrap } from '~~/core/engine'
+import type { SlotTry } from '../../bench/slot-tries'
 import { t } from '../../words'
 
-export interface SlotTry {
-  deg: number
-  side: 'loose' | 'tight' | 'in' | 'unproved'
-  words: string
-}
 /**
  * The adjusting screw from above as a clock. Angles are degrees clockwise from 12 on the clock itself; where nobody
- * noted the slot,
- * 12 o’clock: where you found it. The hatched arc holds the answer. The slot may be dragged to where it points now.
+ * noted the slot, 12 o’clock: where you found it. The hatched arc holds the answer. The slot may be dragged to where it
+ * points now.
  */
 const props = defineProps<{
   slotDeg: number

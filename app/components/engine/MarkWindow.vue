@@ -4,8 +4,7 @@ import { type Engine, signedWay } from '~~/core/engine'
 import { t } from '../../words'
 
 /**
- * The marks as they stand in their window when the right one lines up: the rim unrolled, letters on their
- * side.
+ * The marks as they stand in their window when the right one lines up: the rim unrolled, letters on their side.
  * The rim moves left where the crank turns anticlockwise from where the mechanic stands, right where clockwise; what
  * passes first lies furthest that way.
  */

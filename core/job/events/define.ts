@@ -26,6 +26,7 @@ export interface EventKind<T extends string, P extends z.ZodType> {
   turnBack?: (state: WorkState, payload: z.output<P>, backId: string) => void
 }
 
+/** Makes a kind of event, so that its parts are checked against one another by type. */
 export const defineEvent = <T extends string, P extends z.ZodType>(kind: EventKind<T, P>): EventKind<T, P> => kind
 
 /** Words of a person, with who said them and when. */

@@ -108,8 +108,7 @@ const AT_VALVES: ReadonlySet<Step> = new Set(['measure', 'set', 'prove'])
 /**
  * The one next thing to do on a job.
  * @param wanted the valve that the mechanic tapped; it is taken where something is still asked of it, at a stop that
- *   serves
- *   it or with a reason
+ *   serves it or with a reason
  */
 export function nextThing(view: JobView, wanted: string | null = null): NextThing {
   const all = gates(view)

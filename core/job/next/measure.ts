@@ -76,6 +76,7 @@ const AWAY_MS = 600_000
 export const wantsMarkCheck = ({ state, nowMs }: JobView): boolean =>
   state.mayHaveMoved || (state.lastAt !== null && nowMs - Date.parse(state.lastAt) >= AWAY_MS)
 
+/** To look whether the crank still stands where it was brought, before a valve is touched. */
 export function markCheckThing(view: JobView, valveId: string): Worded {
   const { engine } = view.pin.spec
   const place = lastPlace(view)

@@ -83,6 +83,7 @@ export interface NextThing {
 export type Worded = Omit<NextThing, 'step' | 'requirement' | 'trial' | 'doubted'> &
   Partial<Pick<NextThing, 'trial' | 'doubted'>>
 
+/** An answer key: what it says, what it means, and what is recorded when it is pressed. */
 export const key = (title: Text, help: Text, happening: Happening | null, asks: Asks | null = null): AnswerKey => ({
   title,
   help,

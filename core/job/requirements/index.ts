@@ -10,8 +10,8 @@ export { asFoundDone, needsSetting } from './valve'
 export { nearestStop, wantedStops } from './wanted'
 
 /**
- * All that the six steps ask for, in the order of the work: stop by stop, then round all stops again to prove them.
- * A requirement that is passed names who went through and why.
+ * All that the six steps ask for, in the order of the work: stop by stop, then round all stops again to prove them. A
+ * requirement that is passed names who went through and why.
  */
 export function gates(view: JobView): Requirement[] {
   return [...at('ready', ready(view)), ...measuring(view), ...proving(view), ...at('close', closing(view))].map(

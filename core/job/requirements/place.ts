@@ -57,6 +57,7 @@ export function find(view: JobView, { stop, index, valves }: StopWork, todo: (va
 /** Valves that no stop of this school serves: measured only with a reason. */
 export const unserved = (view: JobView): ValveState[] =>
   view.state.valves.filter(v => view.model.plan.unserved.includes(v.valveId))
+/** No stop of the way chosen serves this valve. */
 export const noStop = (view: JobView, valve: ValveState): Asked =>
   ask(
     {

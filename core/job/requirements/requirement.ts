@@ -45,13 +45,17 @@ export interface Requirement {
 }
 
 export type Asked = Pick<Requirement, 'what' | 'missing' | 'met' | 'firm'>
+/** Something that must be so, whether it is, and what is missing while it is not. */
 export const ask = (what: What, missing: Said, met: boolean): Asked => ({ what, missing, met })
 
 /** An asked thing with the step that it belongs to. */
 export type AskedAt = Asked & { step: Step }
+/** The same things, as those of a step. */
 export const at = (step: Step, asked: Asked[]): AskedAt[] => asked.map(a => ({ ...a, step }))
 
+/** The reason with which a gate was passed, the latest; null where none was given. */
 export const passedFor = ({ state }: JobView, gate: string): Passed | null =>
   state.passed.findLast(p => p.gate === gate) ?? null
 
+/** A valve’s name. */
 export const nameOf = (view: JobView, valve: ValveState): string => valveById(view.pin.spec.engine, valve.valveId).name

@@ -26,17 +26,20 @@ export function asFoundDone(view: JobView, valve: ValveState): boolean {
   return expectedPolicy(view, valve)(readingIn(valve, 'as found')?.trials ?? []) === null
 }
 
+/** Whether a valve was measured in spec after its lock and two turns of the crank, in its present round. */
 export const isProved = (view: JobView, valve: ValveState): boolean =>
   valve.phase === 'proved' &&
   verdictIn(view.pin, valve, 'proved').verdict === 'in' &&
   valve.readings.some(r => r.phase === 'proved' && r.round === valve.round && r.trials.length > 0)
 
+/** That a valve was measured as it was found. */
 export const measure = (view: JobView, valve: ValveState): Asked =>
   ask(
     { kind: 'as-found', valveId: valve.valveId },
     say('missing.as-found', { valve: nameOf(view, valve) }),
     asFoundDone(view, valve),
   )
+/** That a valve which is out is set, and its nut locked. */
 export const set = (view: JobView, valve: ValveState): Asked =>
   ask(
     { kind: 'set', valveId: valve.valveId },
@@ -53,6 +56,7 @@ export const apart = (view: JobView, valve: ValveState): Asked[] =>
  * memory
  */
 const FAR_DEG = 540
+/** That a screw which was turned very far is looked at: each turn and a half asks once more. */
 export function far(view: JobView, valve: ValveState): Asked[] {
   const times = Math.floor(Math.abs(valve.screwDeg) / FAR_DEG)
   return valve.nut === 'locked' || times === 0
@@ -66,6 +70,7 @@ export function far(view: JobView, valve: ValveState): Asked[] {
       ]
 }
 
+/** That a valve is proved by blades after its lock and two turns. */
 export const prove = (view: JobView, valve: ValveState): Asked[] => [
   ask(
     { kind: 'proved', valveId: valve.valveId },
@@ -93,6 +98,7 @@ export const toMeasureOrSet =
   (view: JobView) =>
   (valve: ValveState): boolean =>
     [measure(view, valve), set(view, valve)].some(asked => !asked.met && !passedFor(view, gateOf(asked.what)))
+/** Whether a valve still has to be proved, no reason having been given. */
 export const toProve =
   (view: JobView) =>
   (valve: ValveState): boolean =>

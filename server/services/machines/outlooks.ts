@@ -152,8 +152,7 @@ async function refresh(db: Pool, shopId: number, modelId: number, ids: readonly 
 
 /**
  * One machine has changed: it is worked out at once, and what others of its model take from it later. It follows what
- * was
- * committed already and never undoes that: where it cannot be done now, the machine waits for the next round.
+ * was committed already and never undoes that: where it cannot be done now, the machine waits for the next round.
  */
 export async function machineChanged(pool: Pool, shopId: number, machineId: number): Promise<void> {
   try {

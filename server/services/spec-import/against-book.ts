@@ -1,4 +1,5 @@
-import { compareSpecs, same } from '../../../core/spec-book'
+import sameData from 'fast-deep-equal'
+import { compareSpecs } from '../../../core/spec-book'
 import type { ModelRow } from '../../../shared/spec-book'
 import type { StoredRow } from '../../repositories/spec-imports'
 import type { FileRow } from './file'
@@ -24,7 +25,7 @@ export function againstBook({ rowNo, title, model, notes }: FileRow, known: Mode
         ...renamed!.map(f => `${f}: ${known[f] ?? ''} → ${named[f] ?? ''}`),
       ]
     : []
-  const would = !known ? 'new' : same(known.engine, model.engine) && renamed!.length === 0 ? 'same' : 'changed'
+  const would = !known ? 'new' : sameData(known.engine, model.engine) && renamed!.length === 0 ? 'same' : 'changed'
   const doubts = notes.filter(n => n.doubt)
   const state = would !== 'same' && doubts.length > 0 ? 'problem' : would
   return {

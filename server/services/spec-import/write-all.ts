@@ -1,4 +1,4 @@
-import { same } from '../../../core/spec-book'
+import sameData from 'fast-deep-equal'
 import type { Db, Pool } from '../../database/query'
 import { addGramCounts, insertModels, modelsKnownAs, updateModel } from '../../repositories/models'
 import { markFamilyStale } from '../../repositories/outlooks'
@@ -73,7 +73,7 @@ async function writeChange(
   const [now] = await modelsKnownAs(db, shopId, [model])
   if (!newest || !now) throw new Problem('gone', say('refused.not-in-the-book', { model: row.title }))
   await updateModel(db, shopId, row.modelId!, model)
-  if (same(now.engine, model.engine)) return
+  if (sameData(now.engine, model.engine)) return
   await markFamilyStale(db, shopId, row.modelId!)
   await insertRevisions(db, shopId, [
     {

@@ -1,0 +1,79 @@
+import { valveById } from '../engine'
+import { limitsOf } from '../feeler'
+import { clearanceOf } from '../job'
+import { say } from '../said'
+import { type Judged, judged, type Mark, type MarkedStage, mmText, type ValveLeft } from './mark'
+import { type PracticeRun, viewOf } from './run'
+import { inSpecTruly } from './truth'
+
+const EFFECT = {
+  loose: say('mark.effect.loose'),
+  tight: { intake: say('mark.effect.tight-intake'), exhaust: say('mark.effect.tight-exhaust') },
+  nut: say('mark.effect.nut'),
+  in: say('mark.effect.in'),
+}
+
+/** How a valve was left, by the hidden engine itself. */
+export function leftOf(run: PracticeRun, valveId: string): ValveLeft {
+  const { virtual } = run.drawn
+  const { name, role } = valveById(virtual.engine, valveId)
+  const view = viewOf(run)
+  const gapMm = virtual.gapMm[valveId]!
+  const inSpec = inSpecTruly(view, valveId, gapMm, 0.005)
+  const limits = limitsOf(clearanceOf(view.pin, valveId))
+  const loose = limits !== null && gapMm > limits.maxMm
+  const called = run.acts.findLast(a => a.kind === 'verdict' && a.valveId === valveId)
+  const measured = view.state.valves.find(v => v.valveId === valveId)!.readings.some(r => r.trials.length > 0)
+  return {
+    valveId,
+    name,
+    gapMm,
+    inSpec,
+    believed: say('mark.believed', {
+      what: called?.kind === 'verdict' ? called.verdict : measured ? 'measured' : 'not measured',
+    }),
+    measured: called !== undefined || measured,
+    effect:
+      virtual.nuts[valveId] !== 'locked' ? EFFECT.nut : inSpec ? EFFECT.in : loose ? EFFECT.loose : EFFECT.tight[role],
+  }
+}
+
+/** What stands against the run at its end, whatever was done on the way. */
+export function endMarks(run: PracticeRun, valves: ValveLeft[]): Mark[] {
+  const { virtual } = run.drawn
+  const end = (stage: MarkedStage, mark: Judged): Mark => ({ act: null, stage, ...mark })
+  return valves
+    .flatMap(left => {
+      if (virtual.nuts[left.valveId] !== 'locked')
+        return [end('set', judged('dangerous', say('mark.left-loose', { valve: left.name }), EFFECT.nut))]
+      const found = !left.measured
+        ? [
+            end(
+              'measure',
+              judged(
+                'wrong',
+                say('mark.never-measured', { valve: left.name }),
+                say('mark.stands', { gap: mmText(left.gapMm) }),
+              ),
+            ),
+          ]
+        : []
+      return [
+        ...found,
+        end(
+          'set',
+          left.inSpec
+            ? judged('right', say('mark.left', { valve: left.name, inSpec: true }), mmText(left.gapMm))
+            : judged('wrong', say('mark.left', { valve: left.name, inSpec: false }), [
+                `${mmText(left.gapMm)}.`,
+                left.effect,
+              ]),
+        ),
+      ]
+    })
+    .concat(
+      run.acts.some(a => a.kind === 'said' && a.type === 'prove-turned')
+        ? []
+        : [end('prove', judged('wrong', say('mark.not-proved'), say('mark.prove')))],
+    )
+}

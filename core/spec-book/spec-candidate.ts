@@ -1,0 +1,134 @@
+import { parseThread } from '../adjuster'
+import { type Engine, ROLES, type Valve } from '../engine'
+import { say } from '../said'
+import { type LengthUnit, numberOf, numberProblem } from '../units'
+import { heard } from '../wrong'
+import type { Exact, SpecField, SpecText, SpecWrong } from './spec-fields'
+import { parseCamMarks, parseClearance, parseCylinders, parseMarks, parseOtherFigures, parseStops } from './spec-text'
+
+/** The valves of plain cylinders: two or four each, seen from above with the intakes behind. */
+function valvesOf(cylinders: Engine['cylinders'], text: SpecText): Engine['valves'] {
+  const count = text.valves === '4' ? 2 : 1
+  const slots = cylinders.length * count
+  return cylinders.flatMap((cylinder, c) =>
+    ROLES.flatMap(role =>
+      Array.from({ length: count }, (_, n) => {
+        const kind = `${role}${count > 1 ? ` ${n + 1}` : ''}`
+        const place = c * count + n
+        return {
+          id: `${cylinder.id}-${role}${count > 1 ? `-${n + 1}` : ''}`,
+          cylinderId: cylinder.id,
+          role,
+          name: cylinders.length > 1 ? `${cylinder.name} ${kind}` : `${kind.charAt(0).toUpperCase()}${kind.slice(1)}`,
+          headX: slots === 1 ? 0.5 : slots === 2 ? [0.28, 0.72][place]! : 0.12 + (place * 0.76) / (slots - 1),
+          headY: role === 'intake' ? 0.7 : 0.29,
+          adjuster: (role === 'intake' ? text.intakeBy : text.exhaustBy) as Valve['adjuster'],
+        }
+      }),
+    ),
+  )
+}
+
+const CAM_FIELDS = ['io', 'ic', 'eo', 'ec'] as const
+
+/** Engine data as the fields say it, unjudged, with what could not be read by field. */
+export function candidate(text: SpecText, exact: Exact): { data: Record<string, unknown>; wrong: SpecWrong } {
+  const wrong: SpecWrong = {}
+  const attempt = <T>(field: SpecField, work: () => T): T | undefined => {
+    try {
+      return work()
+    } catch (error) {
+      wrong[field] = error instanceof Error ? heard(error.message) : say('common.that-isnt-valid-check-the-unit')
+      return undefined
+    }
+  }
+  const number = (field: SpecField, other: number | null = null): number | null => {
+    const problem = numberProblem(text[field])
+    if (problem) wrong[field] = problem
+    return problem ? null : (numberOf(text[field]) ?? other)
+  }
+  const unit = text.unit as LengthUnit
+  if (!['mm', 'thou', 'in'].includes(unit)) wrong.unit = say('figure.not-a-unit', { typed: text.unit })
+  const clearance = (field: SpecField) =>
+    text[field] === '' && field.endsWith('Also')
+      ? null
+      : attempt(field, () => parseClearance(text[field], field.endsWith('Also') ? otherUnitOf(unit) : unit))
+  const marks = attempt('marks', () => parseMarks(text.marks)) ?? []
+  const cylinders = exact.cylinders ?? attempt('cylinders', () => parseCylinders(text.cylinders)) ?? []
+  const valves = exact.valves ?? valvesOf(cylinders, text)
+  const heldOn =
+    text.heldOn === ''
+      ? null
+      : (cylinders.find(c => c.name.toLowerCase() === text.heldOn.toLowerCase())?.id ?? text.heldOn)
+  const thread =
+    text.pitch === '' ? { pitchMm: 0.75, diameterMm: null } : attempt('pitch', () => parseThread(text.pitch))
+  const data = {
+    source: text.source,
+    sourceDate: text.sourceDate,
+    clearance: { intake: clearance('intake'), exhaust: clearance('exhaust') },
+    alsoPrinted: { intake: clearance('intakeAlso'), exhaust: clearance('exhaustAlso') },
+    otherClearances: attempt('others', () => parseOtherFigures(text.others, unit)) ?? [],
+    setWhen: text.setWhen,
+    coldLimitC: number('coldLimit', 35),
+    boreMm: number('bore'),
+    strokeMm: number('stroke'),
+    rodMm: number('rod'),
+    layout: text.layout,
+    cylinders,
+    valves,
+    shim:
+      text.intakeBy === 'shim' || text.exhaustBy === 'shim'
+        ? { diameterMm: number('shimDiameter'), stepMm: number('shimStep', 0.05) }
+        : null,
+    cam: CAM_FIELDS.every(f => text[f] === '')
+      ? null
+      : {
+          checkLiftMm: number('checkLift'),
+          intakeOpensBeforeTdcDeg: number('io'),
+          intakeClosesAfterBdcDeg: number('ic'),
+          exhaustOpensBeforeBdcDeg: number('eo'),
+          exhaustClosesAfterTdcDeg: number('ec'),
+        },
+    decompressor:
+      text.decompressor === 'arc'
+        ? {
+            kind: 'arc',
+            role: 'exhaust',
+            fromDeg: number('heldFrom', -120),
+            toDeg: number('heldTo', 10),
+            cylinderId: heldOn,
+          }
+        : { kind: text.decompressor },
+    measuredAt:
+      text.measuredAt === 'past top' ? { kind: 'past top', dropMm: number('measuredDrop') } : { kind: text.measuredAt },
+    marks,
+    markWindow: text.markWindow,
+    camMarks: attempt('camMarks', () => parseCamMarks(text.camMarks)) ?? [],
+    makersStops: attempt('stops', () => parseStops(text.stops, { cylinders, marks }, valves)) ?? [],
+    turning: { direction: text.direction, seenFrom: text.seenFrom, means: text.means },
+    adjuster: {
+      kind: text.adjuster,
+      head: text.head,
+      pitchMm: thread?.pitchMm ?? null,
+      threadMm: thread?.diameterMm ?? null,
+      pitchAssumed: text.pitch === '',
+      rockerRatio: number('ratio', 1),
+    },
+    torques: { locknutNm: number('locknut'), coverNm: number('cover'), plugNm: number('plug') },
+    tools: text.tools,
+    plugGap: text.plugGap,
+    coverPattern: text.coverPattern,
+    gasket: text.gasket,
+    stripDown: text.stripDown
+      .split(/\n|;/)
+      .map(s => s.trim())
+      .filter(Boolean),
+    interval: {
+      use: number('use'),
+      months: number('months'),
+      ...(text.firstUse === '' ? {} : { firstUse: number('firstUse') as number }),
+    },
+  }
+  return { data, wrong }
+}
+const otherUnitOf = (unit: LengthUnit): LengthUnit => (unit === 'mm' ? 'in' : 'mm')

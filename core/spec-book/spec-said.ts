@@ -1,0 +1,74 @@
+import { threadText } from '../adjuster'
+import { type Engine, ROLES, type Valve } from '../engine'
+import type { SpecText } from './spec-fields'
+import { camMarksText, cylindersText, marksText, otherFiguresText, stopsText } from './spec-text'
+
+const figure = (value: number | null | undefined): string =>
+  value === null || value === undefined ? '' : String(value)
+
+/** The fields that say an engine, as far as plain fields can. */
+export function specText(engine: Engine): SpecText {
+  const { clearance, cam, decompressor, adjuster, torques, valves } = engine
+  const by = (role: Valve['role']) => valves.find(v => v.role === role)?.adjuster ?? 'screw'
+  const mostOfOne = Math.max(
+    ...engine.cylinders.flatMap(c =>
+      ROLES.map(role => valves.filter(v => v.cylinderId === c.id && v.role === role).length),
+    ),
+  )
+  return {
+    source: engine.source,
+    sourceDate: engine.sourceDate,
+    unit: clearance.intake.unit,
+    intake: clearance.intake.text,
+    exhaust: clearance.exhaust.text,
+    intakeAlso: engine.alsoPrinted.intake?.text ?? '',
+    exhaustAlso: engine.alsoPrinted.exhaust?.text ?? '',
+    others: otherFiguresText(engine.otherClearances),
+    setWhen: engine.setWhen,
+    coldLimit: figure(engine.coldLimitC),
+    bore: figure(engine.boreMm),
+    stroke: figure(engine.strokeMm),
+    rod: figure(engine.rodMm),
+    layout: engine.layout,
+    cylinders: cylindersText(engine.cylinders),
+    valves: mostOfOne > 1 ? '4' : '2',
+    intakeBy: by('intake'),
+    exhaustBy: by('exhaust'),
+    shimDiameter: figure(engine.shim?.diameterMm),
+    shimStep: figure(engine.shim?.stepMm),
+    checkLift: figure(cam?.checkLiftMm),
+    io: figure(cam?.intakeOpensBeforeTdcDeg),
+    ic: figure(cam?.intakeClosesAfterBdcDeg),
+    eo: figure(cam?.exhaustOpensBeforeBdcDeg),
+    ec: figure(cam?.exhaustClosesAfterTdcDeg),
+    decompressor: decompressor.kind,
+    heldFrom: decompressor.kind === 'arc' ? figure(decompressor.fromDeg) : '',
+    heldTo: decompressor.kind === 'arc' ? figure(decompressor.toDeg) : '',
+    heldOn:
+      decompressor.kind === 'arc' ? (engine.cylinders.find(c => c.id === decompressor.cylinderId)?.name ?? '') : '',
+    measuredAt: engine.measuredAt.kind,
+    measuredDrop: engine.measuredAt.kind === 'past top' ? figure(engine.measuredAt.dropMm) : '',
+    marks: marksText(engine.marks),
+    markWindow: engine.markWindow,
+    camMarks: camMarksText(engine.camMarks),
+    stops: stopsText(engine),
+    direction: engine.turning.direction,
+    seenFrom: engine.turning.seenFrom,
+    means: engine.turning.means,
+    adjuster: adjuster.kind,
+    head: adjuster.head,
+    pitch: adjuster.pitchAssumed ? '' : threadText(adjuster),
+    ratio: figure(adjuster.rockerRatio),
+    locknut: figure(torques.locknutNm),
+    cover: figure(torques.coverNm),
+    plug: figure(torques.plugNm),
+    tools: engine.tools,
+    plugGap: engine.plugGap,
+    coverPattern: engine.coverPattern,
+    gasket: engine.gasket,
+    stripDown: engine.stripDown.join('\n'),
+    use: figure(engine.interval.use),
+    months: figure(engine.interval.months),
+    firstUse: figure(engine.interval.firstUse),
+  }
+}

@@ -1,6 +1,7 @@
 import { join } from 'node:path'
 import { build } from 'esbuild'
 import { WembricPreset } from './app/theme/preset'
+import { chunkOf } from './scripts/setup/chunks'
 
 const security = {
   corsHandler: false as const,
@@ -86,8 +87,20 @@ export default defineNuxtConfig({
     },
   },
   // the language’s words are awaited before anything is said (app/words.ts)
-  vite: { build: { target: 'es2022' }, worker: { format: 'es' } },
+  vite: {
+    // one sheet of styles: 20 kB, where a page would ask for a dozen
+    build: { target: 'es2022', cssCodeSplit: false },
+    worker: { format: 'es' },
+    $client: { build: { rollupOptions: { output: { manualChunks: chunkOf } } } },
+  },
   typescript: { strict: true, tsConfig: { compilerOptions: { noUncheckedIndexedAccess: true } } },
+  // every page is kept on the device by the service worker: what a link leads to need not be fetched ahead
+  experimental: { defaults: { nuxtLink: { prefetch: false } } },
+  hooks: {
+    'build:manifest': manifest => {
+      for (const file of Object.values(manifest)) file.prefetch = false
+    },
+  },
   telemetry: false,
   eslint: { config: { stylistic: false } },
   primevue: {

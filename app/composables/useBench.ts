@@ -67,7 +67,21 @@ export function useBench(jobId: number) {
       )
   }
 
-  async function fetchMore(): Promise<void> {
+  let fetching: Promise<void> | null = null
+  let askedAgain = false
+  /** What the shop has since. Whoever asks while it is being fetched is served by one more: it may be newer. */
+  function fetchMore(): Promise<void> {
+    if (fetching) askedAgain = true
+    return (fetching ??= fetchAll())
+  }
+  async function fetchAll(): Promise<void> {
+    do {
+      askedAgain = false
+      await fetchOnce()
+    } while (askedAgain)
+    fetching = null
+  }
+  async function fetchOnce(): Promise<void> {
     try {
       const job = await api('GET /api/jobs/:id', { id: jobId, query: { after: lastSeq.value } })
       session.learnTime(job.now)

@@ -1,12 +1,10 @@
-import AxeBuilder from '@axe-core/playwright'
 import { expect, type Page, test } from '@playwright/test'
-import { instruction, newJob, noViolations, saved, signIn, workUntil } from './bench'
+import { axe, instruction, newJob, noViolations, saved, signIn, workUntil } from './bench'
 import { BenchHand } from './hand'
 
 const tight = () => ({ intake: 0.1, exhaust: 0.105, degPerMm: 720 })
 const clean = async (page: Page, where: string) => {
-  const { violations } = await new AxeBuilder({ page }).setLegacyMode().analyze()
-  expect(violations.map(v => `${where}: ${v.id} ${v.nodes[0]?.target}`)).toEqual([])
+  expect((await axe(page)).map(v => `${where}: ${v.id} ${v.nodes[0]?.target}`)).toEqual([])
 }
 
 test('axe finds nothing on sign-in, Bay, lists and forms', async ({ page }) => {

@@ -53,13 +53,22 @@ export async function newJob(page: Page, model: string, setName: string | null =
   )
 }
 
+/** What axe has against a page: what it found in order is not gathered, which takes most of its time. */
+export const axe = async (page: Page) =>
+  (
+    await new AxeBuilder({ page })
+      .setLegacyMode()
+      .options({ resultTypes: ['violations'] })
+      .analyze()
+  ).violations
+
 /**
  * What a screen reader, or an eye that needs contrast, would stumble over: nothing. Nor a fact that nobody told, nor
  * anything that the page's own policy forbids.
  */
 export async function noViolations(page: Page): Promise<void> {
   expect(await page.evaluate(() => (window as unknown as { against?: string[] }).against ?? [])).toEqual([])
-  expect((await new AxeBuilder({ page }).setLegacyMode().analyze()).violations.map(v => v.id)).toEqual([])
+  expect((await axe(page)).map(v => v.id)).toEqual([])
   expect(await page.locator('body').innerText()).not.toContain('"say"')
 }
 
@@ -108,6 +117,13 @@ export async function workUntil(
   }
   if (most < 80) return asked
   throw new Error(`“${until}” never came:\n${asked.join('\n')}`)
+}
+
+/** Presses an answer key as soon as it has rested: looked for at each frame, a job is many of these. */
+export async function pressKey(page: Page, n: number): Promise<void> {
+  const selector = `[data-key="${n}"]`
+  await page.waitForFunction(s => document.querySelector(s)?.getAttribute('aria-disabled') === 'false', selector)
+  await page.locator(selector).click()
 }
 
 /** A thumb that bounces: the second tap comes down where the first was, whatever stands there by then. */

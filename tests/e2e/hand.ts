@@ -13,7 +13,7 @@ import {
 import { VirtualHand } from '../../core/practice'
 import type { Tell } from '../../core/said'
 import { demoEngine } from '../../server/demo/demo-engine'
-import { instruction, newJob, saved, SOON } from './bench'
+import { instruction, newJob, pressKey, saved, SOON } from './bench'
 import { tellEnglish } from '../../words'
 import { nextThing } from '../support/told'
 
@@ -140,7 +140,7 @@ export class BenchHand {
     }
     const index = next.keys.findIndex(k => JSON.stringify(k.happening) === JSON.stringify(happening))
     if (index < 0) throw new Error(`No key for ${JSON.stringify(happening)} at “${next.instruction}”`)
-    await this.page.locator(`[data-key="${index + 1}"]`).click()
+    await pressKey(this.page, index + 1)
     return next
   }
 

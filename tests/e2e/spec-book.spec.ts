@@ -1,7 +1,6 @@
-import AxeBuilder from '@axe-core/playwright'
 import { expect, type Page, test } from '@playwright/test'
 import { MINNOW } from '../../server/demo/models/singles'
-import { instruction, newJob, saved, signIn } from './bench'
+import { axe, instruction, newJob, saved, signIn } from './bench'
 
 const field = (page: Page, label: string) => page.getByLabel(label, { exact: true })
 /** A model of this test's own, so that no other test's job is superseded. @returns its page's address */
@@ -138,7 +137,7 @@ test('a list of twenty with five mistakes: each is named, the rest is written, a
     await expect(page.locator(`[data-row="${row}"]`)).toContainText(column)
     await expect(page.locator(`[data-row="${row}"]`)).toContainText(says)
   }
-  expect((await new AxeBuilder({ page }).setLegacyMode().analyze()).violations).toEqual([])
+  expect(await axe(page)).toEqual([])
   await page.locator('[data-row="5"]').getByRole('button', { name: 'It’s printed that way' }).click()
   await expect(page.locator('[data-row="5"]')).toHaveCount(0)
   await page.getByLabel('Why you approve your own entry').fill('Copied from our own cards')
@@ -216,7 +215,7 @@ test('the pages of the book stand the accessibility check, on a bench screen and
       await page.goto(path)
       await expect(page.getByText(shown).first()).toBeVisible()
       expect(
-        (await new AxeBuilder({ page }).setLegacyMode().analyze()).violations.map(v => [v.id, v.nodes[0]?.html]),
+        (await axe(page)).map(v => [v.id, v.nodes[0]?.html]),
         `${path} at ${size.width}`,
       ).toEqual([])
       expect(

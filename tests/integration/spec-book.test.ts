@@ -5,7 +5,6 @@ import addFormats from 'ajv-formats'
 import { Validator } from '@seriousme/openapi-schema-validator'
 import Papa from 'papaparse'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
-import { same } from '../../core/spec-book'
 import { API } from '../../shared/api'
 import { bookJsonSchema } from '../../shared/openapi'
 import type {
@@ -485,7 +484,7 @@ describe('other software', () => {
     )
     expect(duet.body.revision).toMatchObject({ number: 3, status: 'approved' })
     const own = (await ines.get<SearchResponse>('/api/models?q=duet')).body.rows[0]!
-    expect(same(duet.body.engine, (await read(own.id)).model.engine)).toBe(true)
+    expect((await read(own.id)).model.engine).toEqual(duet.body.engine)
     expect((await guest.call('GET', '/api/v1/models/none-such', undefined, bearer)).status).toBe(404)
     const [kept] = await pool.query('SELECT * FROM api_tokens WHERE id = ?', [id])
     expect(JSON.stringify(kept)).not.toContain(token.slice(8))

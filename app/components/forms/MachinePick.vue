@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import AutoComplete from 'primevue/autocomplete'
-import { computed, onMounted, ref, useId, watch } from 'vue'
+import { computed, ref, useId } from 'vue'
 import type { MachineRow } from '~~/shared/responses'
 import { useMachineSearch } from '../../composables/useMachineSearch'
 import { t } from '../../words'
@@ -9,17 +9,12 @@ import { t } from '../../words'
 const props = defineProps<{ label: string; butId: number; wrong?: string }>()
 const machine = defineModel<MachineRow | string | null>({ required: true })
 const id = useId()
-const { q, found, find } = useMachineSearch()
-onMounted(find)
+const { found, findNow } = useMachineSearch()
 const others = computed(() => (found.value ?? []).filter(m => m.id !== props.butId))
 const suggestions = ref<MachineRow[]>([])
-watch(others, rows => {
-  suggestions.value = rows
-})
-function suggest({ query }: { query: string }): void {
-  // the list wants an answer to each asking, also to the same one
-  suggestions.value = [...others.value]
-  q.value = query
+/** The list changes once, when the answer is there: a row that changed under a thumb would be the wrong machine. */
+async function suggest({ query }: { query: string }): Promise<void> {
+  if (await findNow(query)) suggestions.value = [...others.value]
 }
 const nameOf = (m: MachineRow | string) => (typeof m === 'string' ? m : `${m.name}, ${m.tag}`)
 </script>
@@ -32,7 +27,7 @@ const nameOf = (m: MachineRow | string) => (typeof m === 'string' ? m : `${m.nam
       :input-id="id"
       :suggestions="suggestions"
       :option-label="nameOf"
-      :delay="0"
+      :delay="120"
       :min-length="0"
       complete-on-focus
       :placeholder="t('machine-pick.type-name-tag-plate-or')"

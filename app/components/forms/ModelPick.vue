@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import AutoComplete from 'primevue/autocomplete'
-import { onMounted, ref, useId, watch } from 'vue'
+import { onMounted, ref, useId } from 'vue'
 import type { ModelHit } from '~~/shared/spec-book'
 import { useModelSearch } from '../../composables/useModelSearch'
 import { t } from '../../words'
@@ -10,18 +10,15 @@ defineProps<{ label: string; wrong?: string }>()
 const model = defineModel<ModelHit | string | null>({ required: true })
 const emit = defineEmits<{ none: [] }>()
 const id = useId()
-const { q, found, find } = useModelSearch(12)
-onMounted(find)
+const { found, findNow } = useModelSearch(12)
 const suggestions = ref<ModelHit[]>([])
-watch(found, answer => {
-  suggestions.value = answer?.rows ?? []
-  if (answer?.total === 0) emit('none')
-})
-function suggest({ query }: { query: string }): void {
-  // the list wants an answer to each asking, also to the same one
+/** The list changes once, when the answer is there: a row that changed under a thumb would be the wrong model. */
+async function suggest({ query }: { query: string }): Promise<void> {
+  if (!(await findNow(query))) return
   suggestions.value = [...(found.value?.rows ?? [])]
-  q.value = query
+  if (found.value?.total === 0) emit('none')
 }
+onMounted(() => suggest({ query: '' }))
 const nameOf = (m: ModelHit | string) =>
   typeof m === 'string' ? m : `${m.maker} ${m.model}${m.code ? `, ${m.code}` : ''}`
 </script>
@@ -34,7 +31,7 @@ const nameOf = (m: ModelHit | string) =>
       :input-id="id"
       :suggestions="suggestions"
       :option-label="nameOf"
-      :delay="0"
+      :delay="120"
       :min-length="0"
       complete-on-focus
       :placeholder="t('model-pick.type-maker-model-or-code')"

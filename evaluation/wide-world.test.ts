@@ -60,6 +60,10 @@ describe('the wider world', () => {
   it('a decompressor that the record denies: the job ends all the same', () => {
     for (const seed of seedsWith('decompressor denied, and there', 2)) getsOn(run(seed))
   }, 120_000)
+  it('a good exhaust that a partner’s stop had shown to be in is not opened where its set cannot tell at T', () => {
+    // a decompressor that nobody recorded held it by a hundredth there: less than this drawer’s blades tell
+    expect(run(7953)).toMatchObject({ signedOut: [], touchedFalsely: [], vain: [] })
+  })
   it('a stud that spins ends with a reason, and not in spec', () => {
     const [seed] = seedsWith('a stud that spins', 1)
     expect(run(seed!).reasons.length).toBeGreaterThan(0)

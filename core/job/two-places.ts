@@ -3,7 +3,7 @@ import { movesCrank } from '../position'
 import { type Interval, type Stack, trialErrorMm } from '../feeler'
 import { snapMm } from '../units'
 import { isTop, lastPlaceIn } from './crank-work'
-import { presentReading, type Reading, type ValveState } from './state'
+import { presentReading, type Reading, readingIn, type ValveState } from './state'
 import { clearanceOf, judgeReading, type JobView, setInHand } from './view'
 
 /** A hand feels the same blade a little differently at another place. mm, from memory */
@@ -93,6 +93,23 @@ function mayBeHeld(view: JobView, valveId: string): boolean {
   const past = signedWay(firingAngle(engine, valve.cylinderId), view.position.peakDeg, 720)
   return (
     past > ASSUMED_DECOMPRESSOR.fromDeg - ARC_MAY_BE_OFF_DEG && past < ASSUMED_DECOMPRESSOR.toDeg + ARC_MAY_BE_OFF_DEG
+  )
+}
+
+/**
+ * Whether an exhaust that nobody has touched was in as it was found, at another place, and stands where something that
+ * is not on record may hold it: what a set cannot tell here is no ground for opening its screw.
+ */
+export function foundInElsewhere(view: JobView, valve: ValveState): boolean {
+  const [asFound, present] = [readingIn(valve, 'as found'), presentReading(valve)]
+  return (
+    valve.round === 0 &&
+    valve.nut === 'locked' &&
+    !!asFound?.at &&
+    !!present?.at &&
+    !samePlace(asFound.at, present.at) &&
+    mayBeHeld(view, valve.valveId) &&
+    judgeReading(view.pin, asFound, valve.valveId).verdict === 'in'
   )
 }
 

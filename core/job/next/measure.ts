@@ -20,7 +20,7 @@ import { MOST_ROUNDS, standsByAngle } from '../setting'
 import { clearanceOf, expectedPolicy, judgeReading, type JobView, setInHand } from '../view'
 import { placeWords, stillWords } from '../words'
 import { stopHere } from '../stop-work'
-import { tellsApart } from '../two-places'
+import { foundInElsewhere, tellsApart } from '../two-places'
 import { lastPlace, marginWords } from './find'
 import { goOnWithReason, leaveIt } from './keys'
 import { type AnswerKey, type Worded, key } from './thing'
@@ -120,7 +120,8 @@ function notProvable(view: JobView, valve: ValveState): Omit<Worded, 'label'> {
   const { valveId } = valve
   const bySet = valveById(view.pin.spec.engine, valveId).adjuster === 'screw'
   // some blade would prove it, were it set to that blade; after some rounds it stands as near as it can be brought
-  const helps = bySet && valve.round < MOST_ROUNDS - 1 && aimOf(view, valve).after !== null
+  const helps =
+    bySet && valve.round < MOST_ROUNDS - 1 && aimOf(view, valve).after !== null && !foundInElsewhere(view, valve)
   const ways = [
     ...(helps ? (['set it'] as const) : []),
     ...(view.pin.otherSets.length ? (['another set'] as const) : []),

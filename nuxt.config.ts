@@ -34,7 +34,9 @@ export default defineNuxtConfig({
   $development: {
     vite: {
       // what the first pages need, bundled at once: found one by one, each makes the page reload
-      optimizeDeps: { include: ['@vueuse/core', 'chart.js', 'comlink', 'idb', 'uuid', 'vue-draggable-plus', 'zod'] },
+      optimizeDeps: {
+        include: ['@vueuse/core', 'chart.js', 'comlink', 'fast-deep-equal', 'idb', 'uuid', 'vue-draggable-plus', 'zod'],
+      },
       // with rendering in the browser alone, the dev server's node side asks for an entry of this name
       $client: { build: { rollupOptions: { input: { server: 'nuxt/dist/app/entry-spa' } } } },
     },

@@ -8,7 +8,7 @@ import { gzipSync } from 'node:zlib'
 import { buildSync } from 'esbuild'
 
 /** No file of the product is longer; lowered when the longest is split. */
-const MOST_LINES = 460
+const MOST_LINES = 370
 const SHOWN = 5
 /** What a browser fetches for a language, gzipped. */
 const MOST_WORDS_KB = 60

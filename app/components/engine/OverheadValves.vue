@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import type { Engine, Role } from '~~/core/engine'
 import { camPath, drawnLift, HEAD_Y, rockerTurn, SIDES } from './section-geometry'
+import ValveAndSpring from './ValveAndSpring.vue'
 
 /** Valves, rockers and camshaft of a head with its cam above: a valve moves along its own axis. */
 const props = defineProps<{ engine: Engine; crankDeg: number; feel: Role[] }>()
@@ -13,35 +14,7 @@ const liftOf = (role: Role): number => drawnLift(props.engine, role, props.crank
     <g v-for="{ role, sign } in SIDES" :key="role">
       <!-- a valve moves along its own axis -->
       <g :transform="`translate(${sign * 20} ${HEAD_Y - 4}) rotate(${sign * VALVE_TILT})`">
-        <g
-          class="valve"
-          :data-role="role"
-          :data-lift="liftOf(role).toFixed(2)"
-          :transform="`translate(0 ${liftOf(role)})`"
-        >
-          <path
-            d="M -12 2 L 12 2 L 3 -7 L 2 -46 L -2 -46 L -3 -7 Z"
-            fill="var(--metal)"
-            stroke="var(--ink)"
-            stroke-width="1"
-          />
-        </g>
-        <path
-          v-for="i in 4"
-          :key="i"
-          :d="`M -6 ${-20 - i * 5 + liftOf(role) * (i / 5)} L 6 ${-22.5 - i * 5 + liftOf(role) * (i / 5)}`"
-          stroke="var(--ink)"
-          stroke-width="1.1"
-        />
-        <rect
-          x="-8"
-          :y="-45 + liftOf(role)"
-          width="16"
-          height="3"
-          fill="var(--metal-mid)"
-          stroke="var(--ink)"
-          stroke-width=".8"
-        />
+        <ValveAndSpring :role="role" :lift="liftOf(role)" :half="12" />
       </g>
       <!-- rocker: cam end down by the lobe, valve end follows -->
       <g :transform="`translate(${sign * 22} ${HEAD_Y - 58})`">

@@ -1,7 +1,7 @@
 import { SOURCE_DENIES } from './wide-world'
 import { PRACTICE_ENGINES, practiceEngineAbout } from '../core/practice'
 import { tellEnglish } from '../words'
-import { failureWords, isFailure, type RobotRun, type Tally } from './index'
+import { failureWords, isFailure, isWideFailure, type RobotRun, type Tally } from './index'
 
 /** Many engines with one kind of hand. */
 export interface Pass {
@@ -163,11 +163,10 @@ const MOST_LISTED = 30
 /** The seeds that failed or were settled falsely, each to be told with `npm run robot -- --seed N --trace`. */
 export function failuresTable({ failures, wrongShare }: Pass): string {
   if (failures.length === 0) return 'No seed failed, none was settled falsely.'
-  const listed = [...failures]
-    .sort((a, b) => Number(isFailure(b)) - Number(isFailure(a)) || a.seed - b.seed)
-    .slice(0, MOST_LISTED)
+  const failed = (run: RobotRun) => Number(run.features.length > 0 ? isWideFailure(run) : isFailure(run))
+  const listed = [...failures].sort((a, b) => failed(b) - failed(a) || a.seed - b.seed).slice(0, MOST_LISTED)
   return [
-    `Seeds to look at (${failures.length}${failures.length > MOST_LISTED ? `, the first ${MOST_LISTED}` : ''}; tell one with \`npm run robot -- --seed N${wrongShare ? ` --wrong ${wrongShare}` : ''} --trace\`):`,
+    `Seeds to look at (${failures.length}${failures.length > MOST_LISTED ? `, the first ${MOST_LISTED}` : ''}; tell one with \`npm run robot -- --seed N${failures[0]!.features.length > 0 ? ' --wide' : ''}${wrongShare ? ` --wrong ${wrongShare}` : ''} --trace\`):`,
     '',
     ...listed.map(run => `- ${run.seed}, ${run.kind}: ${failureWords(run).join('; ')}`),
   ].join('\n')

@@ -1,4 +1,5 @@
 import { type Bin, emptyBins, type RobotRun } from './robot-run'
+import { SOURCE_DENIES } from './wide-world'
 
 /** Runs added up: by engine kind, or of all. */
 export interface Tally {
@@ -119,6 +120,10 @@ export const isFailure = (run: RobotRun): boolean =>
 export const isWideFailure = (run: RobotRun): boolean =>
   run.stuck !== null ||
   [run.signedOut, run.repeats, run.longReadings, run.violent, run.vain].some(list => list.length > 0)
+
+/** A screw was touched at a false stop that no record or list had called a top: these are told one by one. */
+export const isTouchedUnasked = (run: RobotRun): boolean =>
+  run.touchedFalsely.length > 0 && !run.features.includes(SOURCE_DENIES)
 
 /** What went wrong in a run, in words, a line each. */
 export function failureWords(run: RobotRun): string[] {

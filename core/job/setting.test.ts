@@ -80,6 +80,18 @@ describe('a turn', () => {
     book.say({ type: 'screw-checked', payload: { valveId: 'exhaust', found: 'spins' } })
     expect(book.next()).toMatchObject({ instruction: 'The exhaust stud turns with its nut', wayOut: true })
   })
+  it('half a flat in two turns that a hand rounds is half a flat', () => {
+    const book = found(said()).say(
+      trial('intake', 0.1, 'drag'),
+      trial('exhaust', 0.3, 'free'),
+      free,
+      trial('exhaust', 0.12, 'free', screw(60)),
+      trial('exhaust', 0.12, 'free', screw(10)),
+    )
+    expect(book.next().trial?.after).toMatchObject({ kind: 'screw' })
+    book.say(trial('exhaust', 0.12, 'free', screw(19)))
+    expect(book.next().instruction).toBe('Is that the exhaust screw, and does it turn?')
+  })
   it('another valve’s screw: this one stands where it stood, and the others are looked at again', () => {
     const book = atTheScrew().say(
       trial('exhaust', 0.12, 'no-go', screw(-20)),

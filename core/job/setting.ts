@@ -22,8 +22,8 @@ import { roundTurn } from './words'
 const SEARCH_STEP_MM = 0.02
 /** A turn on a guess goes no further than a flat. Degrees */
 export const GUESS_AT_MOST_DEG = 60
-/** Half a flat that changes nothing is asked about. Degrees */
-const NO_CHANGE_FROM_DEG = 30
+/** Half a flat that changes nothing is asked about: 30°, less what a hand rounds away in two turns. Degrees */
+const NO_CHANGE_FROM_DEG = 28
 /** A gap opened by this much shows on a blade; less than this of a turn may be play in the thread. mm, degrees */
 const SHOWN_MM = 0.08
 const PLAY_DEG = 15

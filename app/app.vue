@@ -2,7 +2,8 @@
 import { useHead } from '#imports'
 import { NuxtLayout, NuxtPage } from '#components'
 import { onMounted, watch } from 'vue'
-import { useEventListener, useStorage } from '@vueuse/core'
+import { useEventListener } from '@vueuse/core'
+import { useDim } from './composables/useOwnScreen'
 import { useOutboxStore } from './stores/outbox'
 import { usePhotosStore } from './stores/photos'
 import { LANGUAGE } from './language'
@@ -10,7 +11,7 @@ import { LANGUAGE } from './language'
 useHead({ htmlAttrs: { lang: LANGUAGE } })
 const outbox = useOutboxStore()
 const photos = usePhotosStore()
-const dim = useStorage('wembric-dim', false)
+const dim = useDim()
 watch(dim, on => document.documentElement.classList.toggle('dark', on), { immediate: true })
 const send = () => Promise.all([outbox.flush(), photos.flush()])
 useEventListener(window, 'online', send)

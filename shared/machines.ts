@@ -1,6 +1,6 @@
 import type { Engine, Role } from '../core/engine'
 import type { Interval, Verdict } from '../core/feeler'
-import type { DueReason, NextDue, ValveOutlook } from '../core/history'
+import type { DueReason, NextDue, ValveOutlook, VisitVerdict } from '../core/history'
 import type { MeterUnit } from '../core/units'
 import type { MachineRow } from './responses'
 
@@ -58,6 +58,29 @@ export interface MachineResponse {
   usePerDay: number | null
   due: NextDue | null
   now: string
+}
+
+/** A machine in the shop's list: what stands with it, when it is due, and how its last visit left it. */
+export interface MachineListRow extends MachineRow {
+  due: { day: string; days: string; over: boolean; cause: string } | null
+  /** `verdict` is null for a visit from paper. */
+  lastVisit: { day: string; jobId: number | null; verdict: VisitVerdict | null } | null
+}
+/** So many machines there are of what is looked for, by what stands with them. */
+export interface MachineCounts {
+  all: number
+  here: number
+  over: number
+  soon: number
+  new: number
+}
+export interface MachineListResponse {
+  rows: MachineListRow[]
+  /** How many there are on all pages of what is shown. */
+  total: number
+  counts: MachineCounts
+  /** Kinds of engine that the shop's machines have. */
+  kinds: string[]
 }
 
 export interface PhotoRow {

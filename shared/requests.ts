@@ -224,6 +224,27 @@ export type OpenJobRequest = z.infer<typeof openJobSchema>
 
 /** Events of a job after a number: what the browser has seen is left out. */
 export const afterSchema = z.object({ after: z.coerce.number().int().min(0).catch(0).default(0) })
+/** Which machines are listed, by what stands with them. */
+export const MACHINES_SHOWN = ['all', 'here', 'over', 'soon', 'new'] as const
+export const MACHINES_SORTED = ['name', 'owner', 'visit', 'due'] as const
+/** A page of the list of machines. What is odd in an address is read as the usual: a list is shown, never an error. */
+export const machineListSchema = z.object({
+  q: z
+    .string()
+    .default('')
+    .transform(q => q.slice(0, 80)),
+  owner: z.coerce.number().int().min(0).catch(0).default(0),
+  kind: z
+    .string()
+    .default('')
+    .transform(kind => kind.slice(0, 40)),
+  show: z.enum(MACHINES_SHOWN).catch('all').default('all'),
+  sort: z.enum(MACHINES_SORTED).catch('name').default('name'),
+  down: z.enum(['yes', 'no']).catch('no').default('no'),
+  from: z.coerce.number().int().min(0).max(1_000_000).catch(0).default(0),
+  most: z.coerce.number().int().min(1).max(100).catch(25).default(25),
+})
+export type MachineListRequest = z.output<typeof machineListSchema>
 /** What a machine is looked for by. */
 export const findSchema = z.object({
   q: z

@@ -4,6 +4,7 @@ import {
   gates,
   type Happening,
   type JobEvent,
+  type JobPin,
   type JobTools,
   jobTools,
   movesSomething,
@@ -21,6 +22,7 @@ import { api, NoAnswer } from '../utils/api'
 import { wordsFor } from '../utils/errors'
 import { useAdvice } from './useAdvice'
 import { useLive } from './useLive'
+import { useUnitFirst } from './useOwnScreen'
 import { t } from '../words'
 
 const CLOCK_MS = 20_000
@@ -42,7 +44,11 @@ export function useBench(jobId: number) {
   const session = useSessionStore()
   const outbox = useOutboxStore()
   const weigh = useAdvice()
-  const tools = shallowRef<JobTools | null>(null)
+  const pin = shallowRef<JobPin | null>(null)
+  const unitFirst = useUnitFirst()
+  const tools = computed((): JobTools | null =>
+    pin.value ? jobTools({ ...pin.value, unit: unitFirst.value ?? pin.value.unit }, weigh) : null,
+  )
   const events = shallowRef<JobEvent[]>([])
   const lastSeq = ref(0)
   const failed = ref<string | null>(null)
@@ -55,16 +61,14 @@ export function useBench(jobId: number) {
   const unrecorded = ref<string | null>(null)
 
   function take(job: Pick<JobResponse, 'pin' | 'events' | 'lastSeq'>): void {
-    tools.value ??= jobTools(job.pin, weigh)
+    pin.value ??= job.pin
     events.value = mergeEvents(events.value, job.events)
     lastSeq.value = Math.max(lastSeq.value, job.lastSeq)
     remember()
   }
   function remember(): void {
-    if (tools.value && session.shop)
-      rememberJob(session.shop.id, { pin: tools.value.pin, events: events.value, lastSeq: lastSeq.value }).catch(
-        () => {},
-      )
+    if (pin.value && session.shop)
+      rememberJob(session.shop.id, { pin: pin.value, events: events.value, lastSeq: lastSeq.value }).catch(() => {})
   }
 
   let fetching: Promise<void> | null = null

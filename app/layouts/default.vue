@@ -1,13 +1,14 @@
 <script setup lang="ts">
 import { navigateTo } from '#imports'
-import { useStorage } from '@vueuse/core'
+import ConfirmPopup from 'primevue/confirmpopup'
 import ShopHeader from '../components/shell/ShopHeader.vue'
+import { useDim } from '../composables/useOwnScreen'
 import { useOutboxStore } from '../stores/outbox'
 import { useSessionStore } from '../stores/session'
 
 const session = useSessionStore()
 const outbox = useOutboxStore()
-const dim = useStorage('wembric-dim', false)
+const dim = useDim()
 async function signOut(): Promise<void> {
   await session.signOut()
   await navigateTo('/sign-in')
@@ -26,5 +27,6 @@ async function signOut(): Promise<void> {
       @dim="dim = !dim"
     />
     <slot />
+    <ConfirmPopup />
   </div>
 </template>

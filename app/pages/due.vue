@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import Button from 'primevue/button'
 import { LOCALE } from '../language'
 import { useHead } from '#imports'
 import { NuxtLink } from '#components'
@@ -100,9 +101,9 @@ const groups = computed((): Week[] => {
                 t('common.on-the-bench')
               }}</NuxtLink
               ><template v-else
-                ><button type="button" class="quiet" @click="told = { customerId: i.customerId }">
+                ><Button severity="secondary" outlined @click="told = { customerId: i.customerId }">
                   {{ i.toldAt ? t('page-due.told', { toldAt: date(i.toldAt) }) : t('common.tell-the-owner') }}
-                </button></template
+                </Button></template
               ></span
             >
           </li>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import Button from 'primevue/button'
 import { navigateTo, useHead } from '#imports'
 import { NuxtLink } from '#components'
 import { useLocalStorage } from '@vueuse/core'
@@ -50,15 +51,15 @@ const amongOf = (card: BayCard) =>
       <h1>{{ bay?.today ?? t('common.today') }}</h1>
       <p v-if="bay">{{ t('page-bay.open-jobs', { open }) }}{{ mine ? t('page-bay.of-them-yours', { mine }) : '' }}</p>
       <div class="by" role="group" :aria-label="t('common.columns')">
-        <button type="button" class="quiet" :aria-pressed="by === 'stage'" @click="by = 'stage'">
-          {{ t('page-bay.by-stage') }}</button><button
-          type="button"
-          class="quiet"
+        <Button severity="secondary" outlined :aria-pressed="by === 'stage'" @click="by = 'stage'">
+          {{ t('page-bay.by-stage') }}</Button><Button
+          severity="secondary"
+          outlined
           :aria-pressed="by === 'person'"
           @click="by = 'person'"
         >
           {{ t('page-bay.by-person') }}
-        </button>
+        </Button>
       </div>
       <form class="find" role="search" @submit.prevent="navigateTo({ path: '/jobs/new', query: { q: text } })">
         <label for="bay-find" class="hidden-words">{{ t('page-bay.scan-a-tag-or-type') }}</label><InputText
@@ -75,7 +76,7 @@ const amongOf = (card: BayCard) =>
       {{ bay.room.urgent ? t('page-bay.make-room-now-when-it') : t('page-bay.make-room-before-it-is') }}
     </p>
     <p v-if="failed" class="said" role="alert">
-      {{ failed }} <button type="button" class="link" @click="load">{{ t('common.try-again') }}</button>
+      {{ failed }} <Button link @click="load">{{ t('common.try-again') }}</Button>
     </p>
     <p v-else-if="!bay" class="said" role="status">{{ t('page-bay.fetching-the-board') }}</p>
     <div v-if="bay && bay.cards.length === 0" class="first">
@@ -169,14 +170,14 @@ const amongOf = (card: BayCard) =>
   display: flex;
   margin-left: auto;
 }
-.by .quiet {
+.by .p-button {
   border-radius: 0;
 }
-.by .quiet:first-child {
+.by .p-button:first-child {
   border-radius: 8px 0 0 8px;
   border-right: 0;
 }
-.by .quiet:last-child {
+.by .p-button:last-child {
   border-radius: 0 8px 8px 0;
 }
 .by [aria-pressed='true'] {
@@ -311,7 +312,7 @@ h2 span {
     margin-left: 0;
     flex: 1;
   }
-  .by .quiet {
+  .by .p-button {
     padding: 0 12px;
     min-height: 56px;
   }

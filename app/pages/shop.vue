@@ -187,14 +187,14 @@ async function add(): Promise<void> {
           <td>{{ p.signIn }}</td>
           <td>{{ t(`common.${p.role}`) }}</td>
           <td v-if="session.isLead">
-            <button
-              type="button"
-              class="quiet"
+            <Button
+              severity="secondary"
+              outlined
               :aria-label="t('page-shop.sign-out-everywhere', { name: p.name })"
               @click="signOutEverywhere(p)"
             >
               {{ t('page-shop.sign-out-everywhere-2') }}
-            </button>
+            </Button>
           </td>
         </tr>
       </tbody>

@@ -1,70 +1,183 @@
 import { definePreset } from '@primeuix/themes'
 import Base from '@primeuix/themes/aura/base'
+import autocomplete from '@primeuix/themes/aura/autocomplete'
 import button from '@primeuix/themes/aura/button'
 import checkbox from '@primeuix/themes/aura/checkbox'
+import confirmpopup from '@primeuix/themes/aura/confirmpopup'
+import datatable from '@primeuix/themes/aura/datatable'
+import datepicker from '@primeuix/themes/aura/datepicker'
 import inputtext from '@primeuix/themes/aura/inputtext'
+import menu from '@primeuix/themes/aura/menu'
+import paginator from '@primeuix/themes/aura/paginator'
+import popover from '@primeuix/themes/aura/popover'
+import progressbar from '@primeuix/themes/aura/progressbar'
 import select from '@primeuix/themes/aura/select'
 import selectbutton from '@primeuix/themes/aura/selectbutton'
 import textarea from '@primeuix/themes/aura/textarea'
 import togglebutton from '@primeuix/themes/aura/togglebutton'
 
-const toggle = {
-  root: {
-    background: 'var(--white)',
-    checkedBackground: 'var(--petrol)',
-    hoverBackground: 'var(--petrol-tint)',
-    borderColor: 'var(--edge)',
-    checkedBorderColor: 'var(--petrol)',
-    color: 'var(--ink)',
-    hoverColor: 'var(--ink)',
-    checkedColor: 'var(--on-petrol)',
-  },
-  content: { checkedBackground: 'transparent' },
+/** Colors are the page's own variables, which change with the theme: one scheme is all that either needs. */
+const both = <T>(scheme: T): { light: T; dark: T } => ({ light: scheme, dark: scheme })
+const deeper = (percent: number) => `color-mix(in srgb, var(--petrol), var(--ink) ${percent}%)`
+const raised = { background: 'var(--white)', borderColor: 'var(--edge)', color: 'var(--ink)' }
+const icon = { color: 'var(--ink2)', focusColor: 'var(--ink)' }
+
+/** What lies beside the step that is to be done next: an outline, no fill. */
+const quiet = {
+  borderColor: 'var(--edge)',
+  color: 'var(--ink)',
+  hoverBackground: 'var(--sunk)',
+  activeBackground: 'var(--sunk)',
 }
 
-/** Tokens of the look: warm ground, ink, petrol. Contrast figures stand in assets/base.css. */
+/** A table lies on the page, ruled like a printed one. */
+const tables = {
+  headerCell: {
+    background: 'transparent',
+    hoverBackground: 'var(--sunk)',
+    selectedBackground: 'transparent',
+    borderColor: 'var(--ink)',
+    color: 'var(--ink2)',
+    hoverColor: 'var(--ink)',
+    selectedColor: 'var(--ink)',
+    padding: '10px 12px 10px 0',
+  },
+  row: {
+    background: 'transparent',
+    color: 'var(--ink)',
+    hoverBackground: 'var(--sheet)',
+    selectedBackground: 'var(--petrol-tint)',
+    selectedColor: 'var(--ink)',
+  },
+  bodyCell: { borderColor: 'var(--line)', padding: '10px 12px 10px 0' },
+  sortIcon: { color: 'var(--ink3)', hoverColor: 'var(--ink)' },
+  colorScheme: both({
+    root: { borderColor: 'var(--line)' },
+    row: { stripedBackground: 'transparent' },
+    bodyCell: { selectedBorderColor: 'var(--line)' },
+  }),
+}
+
+/** The look in tokens: warm ground, ink, petrol. Contrast figures stand in assets/base.css. */
 export const WembricPreset = definePreset(
-  { ...Base, components: { button, checkbox, inputtext, select, selectbutton, textarea, togglebutton } } as typeof Base,
+  {
+    ...Base,
+    components: {
+      autocomplete,
+      button,
+      checkbox,
+      confirmpopup,
+      datatable,
+      datepicker,
+      inputtext,
+      menu,
+      paginator,
+      popover,
+      progressbar,
+      select,
+      selectbutton,
+      textarea,
+      togglebutton,
+    },
+  } as typeof Base,
   {
     components: {
+      button: { colorScheme: both({ outlined: { secondary: quiet }, text: { secondary: quiet } }) },
+      datatable: tables,
+      paginator: {
+        root: { background: 'transparent', color: 'var(--ink2)', padding: '12px 0' },
+        navButton: {
+          color: 'var(--ink)',
+          hoverBackground: 'var(--sunk)',
+          hoverColor: 'var(--ink)',
+          width: '44px',
+          height: '44px',
+          borderRadius: '8px',
+        },
+        currentPageReport: { color: 'var(--ink2)' },
+      },
       togglebutton: {
         root: { padding: '0', fontWeight: '600' },
         content: { padding: '10px 14px', checkedShadow: 'none' },
-        // by variables of the page, which change with the theme
-        colorScheme: { light: toggle, dark: toggle },
+        colorScheme: both({
+          root: {
+            background: 'var(--white)',
+            checkedBackground: 'var(--petrol)',
+            hoverBackground: 'var(--petrol-tint)',
+            borderColor: 'var(--edge)',
+            checkedBorderColor: 'var(--petrol)',
+            color: 'var(--ink)',
+            hoverColor: 'var(--ink)',
+            checkedColor: 'var(--on-petrol)',
+          },
+          content: { checkedBackground: 'transparent' },
+        }),
       },
     },
     semantic: {
-      primary: {
-        50: '#EAF1F0',
-        100: '#D3E3E0',
-        200: '#A9C9C6',
-        300: '#7CABAA',
-        400: '#4A868A',
-        500: '#0A5260',
-        600: '#0A5260',
-        700: '#083F4A',
-        800: '#062F38',
-        900: '#042127',
-        950: '#02161A',
-      },
-      focusRing: { width: '3px', style: 'solid', color: '#0A5260', offset: '2px' },
+      focusRing: { width: '3px', style: 'solid', color: 'var(--petrol)', offset: '2px' },
       formField: { paddingX: '12px', paddingY: '11px', borderRadius: '8px' },
-      colorScheme: {
-        light: {
-          primary: { color: '#0A5260', contrastColor: '#FFFFFF', hoverColor: '#083F4A', activeColor: '#062F38' },
-          formField: {
-            background: '#FFFFFF',
-            borderColor: '#8B8778',
-            hoverBorderColor: '#172125',
-            focusBorderColor: '#0A5260',
-            color: '#172125',
-            placeholderColor: '#586265',
-            shadow: 'none',
-          },
-          text: { color: '#172125', mutedColor: '#3E494D' },
+      list: { option: { padding: '10px 12px' } },
+      navigation: { item: { padding: '12px 14px' } },
+      colorScheme: both({
+        primary: {
+          color: 'var(--petrol)',
+          contrastColor: 'var(--on-petrol)',
+          hoverColor: deeper(25),
+          activeColor: deeper(45),
         },
-      },
+        highlight: {
+          background: 'var(--petrol-tint)',
+          focusBackground: 'var(--petrol-tint)',
+          color: 'var(--ink)',
+          focusColor: 'var(--ink)',
+        },
+        formField: {
+          background: 'var(--white)',
+          disabledBackground: 'var(--sunk)',
+          filledBackground: 'var(--white)',
+          borderColor: 'var(--edge)',
+          hoverBorderColor: 'var(--ink)',
+          focusBorderColor: 'var(--petrol)',
+          invalidBorderColor: 'var(--tight)',
+          color: 'var(--ink)',
+          disabledColor: 'var(--ink3)',
+          placeholderColor: 'var(--ink3)',
+          invalidPlaceholderColor: 'var(--ink3)',
+          iconColor: 'var(--ink2)',
+          shadow: 'none',
+        },
+        text: {
+          color: 'var(--ink)',
+          hoverColor: 'var(--ink)',
+          mutedColor: 'var(--ink2)',
+          hoverMutedColor: 'var(--ink)',
+        },
+        content: { ...raised, hoverBackground: 'var(--sunk)', hoverColor: 'var(--ink)' },
+        overlay: { select: raised, popover: raised, modal: raised },
+        list: {
+          option: {
+            focusBackground: 'var(--sunk)',
+            selectedBackground: 'var(--petrol-tint)',
+            selectedFocusBackground: 'var(--petrol-tint)',
+            color: 'var(--ink)',
+            focusColor: 'var(--ink)',
+            selectedColor: 'var(--ink)',
+            selectedFocusColor: 'var(--ink)',
+            icon,
+          },
+        },
+        navigation: {
+          item: {
+            focusBackground: 'var(--sunk)',
+            activeBackground: 'var(--sunk)',
+            color: 'var(--ink)',
+            focusColor: 'var(--ink)',
+            activeColor: 'var(--ink)',
+            icon: { ...icon, activeColor: 'var(--ink)' },
+          },
+        },
+      }),
     },
   },
 )

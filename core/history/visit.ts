@@ -1,4 +1,4 @@
-import type { Interval } from '../feeler'
+import type { Interval, Verdict } from '../feeler'
 
 /** What a visit found and left of one valve. `asLeft` is null where nothing was proved. */
 export interface ValveVisit {
@@ -15,6 +15,29 @@ export interface Visit {
   use: number | null
   valves: Record<string, ValveVisit>
   engineChanged?: boolean
+}
+
+/** How a visit left its valves, by count: in spec, out of it, or not known. */
+export interface VisitVerdict {
+  in: number
+  out: number
+  unknown: number
+}
+/**
+ * How a visit left its valves. What was not proved at its end counts by what was found: a job that was signed with a
+ * reason leaves a valve so.
+ */
+export function visitVerdict(
+  valves: readonly { asFound: { verdict: Verdict } | null; asLeft: { verdict: Verdict } | null }[],
+): VisitVerdict {
+  const count: VisitVerdict = { in: 0, out: 0, unknown: 0 }
+  for (const { asFound, asLeft } of valves) {
+    const verdict = (asLeft ?? asFound)?.verdict
+    if (verdict === 'in') count.in++
+    else if (verdict === 'tight' || verdict === 'loose') count.out++
+    else count.unknown++
+  }
+  return count
 }
 
 /** A meter as it was read; `replaced` says that it began anew since the reading before. */

@@ -2,17 +2,21 @@ import type { MeterUnit } from '../../core/units'
 import type { MachineRow } from '../../shared/responses'
 import { change, type Db, many, maybeOne } from '../database/query'
 
-const SELECT = `
-  SELECT m.id, m.name, m.tag, m.serial, m.plate, m.customer_id AS customerId, c.name AS owner, m.model_id AS modelId, CONCAT(e.maker, ' ', e.model) AS model, e.kind, m.meter_unit AS meterUnit,
+/** A machine's columns; of machines m, customers c, engine_models e and the spec_revisions r in force. */
+export const MACHINE = `
+    m.id, m.name, m.tag, m.serial, m.plate, m.customer_id AS customerId, c.name AS owner, m.model_id AS modelId,
+    CONCAT(e.maker, ' ', e.model) AS model, e.kind, m.meter_unit AS meterUnit,
     (SELECT t.meter FROM meter_readings t WHERE t.shop_id = m.shop_id AND t.machine_id = m.id ORDER BY t.at DESC, t.source_id DESC LIMIT 1) AS lastMeter,
     (SELECT MAX(j.id) FROM jobs j FORCE INDEX (jobs_machine) WHERE j.shop_id = m.shop_id AND j.machine_id = m.id AND j.status IN ('open', 'held')) AS openJobId,
-    r.revision, IF(r.id IS NULL, NULL, IF(r.approved_at IS NULL, 'draft', 'approved')) AS status, m.created_at AS since
+    r.revision, IF(r.id IS NULL, NULL, IF(r.approved_at IS NULL, 'draft', 'approved')) AS status, m.created_at AS since`
+const SELECT = `
+  SELECT ${MACHINE}
   FROM machines m
   JOIN customers c ON c.shop_id = m.shop_id AND c.id = m.customer_id
   JOIN engine_models e ON e.shop_id = m.shop_id AND e.id = m.model_id
   LEFT JOIN spec_revisions r ON r.shop_id = e.shop_id AND r.id = e.in_force_id`
 
-const likeOf = (text: string): string => `%${text.replace(/[\\%_]/g, '\\$&')}%`
+export const likeOf = (text: string): string => `%${text.replace(/[\\%_]/g, '\\$&')}%`
 
 /** Machines whose name, tag, plate, serial number, owner or model holds the text; all when it is empty. */
 export const findMachines = (db: Db, shopId: number, text: string): Promise<MachineRow[]> =>

@@ -41,6 +41,27 @@ export const closedJobsOf = (
         [shopId, ...machineIds],
       )
 
+/** The last visit of each of some machines: a closed job, or one from paper. */
+export const lastVisitsOf = (
+  db: Db,
+  shopId: number,
+  machineIds: readonly number[],
+): Promise<{ machineId: number; at: Date; jobId: number | null }[]> =>
+  machineIds.length === 0
+    ? Promise.resolve([])
+    : many(
+        db,
+        `SELECT machineId, at, jobId FROM (
+      SELECT v.*, ROW_NUMBER() OVER (PARTITION BY machineId ORDER BY at DESC, jobId DESC) AS n FROM (
+        SELECT machine_id AS machineId, opened_at AS at, id AS jobId FROM jobs FORCE INDEX (jobs_machine)
+        WHERE shop_id = ? AND machine_id IN (${marks(machineIds)}) AND status = 'closed'
+        UNION ALL
+        SELECT machine_id, at, NULL FROM past_visits WHERE shop_id = ? AND machine_id IN (${marks(machineIds)})
+      ) v
+    ) numbered WHERE n = 1`,
+        [shopId, ...machineIds, shopId, ...machineIds],
+      )
+
 /** What was found and left of each valve by jobs: a row a valve, phase and round. */
 export interface VisitReading {
   jobId: number

@@ -64,7 +64,8 @@ test('the mower past top, dim', async ({ page }) => {
   await signIn(page)
   await openJob(page, 'M-0107', '400').catch(() => {})
   await page.goto('/')
-  await page.getByRole('button', { name: 'Dim' }).click()
+  await page.getByRole('button', { name: /^Ines: / }).click()
+  await page.getByRole('menuitem', { name: 'Dim' }).click()
   await page.locator('[data-column=ready]').first().click()
   const gaps = { intake: 0.12, exhaust: 0.17, degPerMm: 156 }
   await workUntil(page, 'Wiggle', gaps)

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import Button from 'primevue/button'
 import InputText from 'primevue/inputtext'
 import Checkbox from 'primevue/checkbox'
 import { ref } from 'vue'
@@ -43,13 +44,14 @@ async function tick(id: number, done: boolean): Promise<void> {
   </ul>
   <form v-if="asked !== null" class="why" @submit.prevent="tick(asked, true)">
     <p class="wrong" role="alert">{{ form.failed.value }}</p>
-    <label for="because">{{ t('card-tasks.why-not') }}</label><InputText id="because" v-model="because" /><button
+    <label for="because">{{ t('card-tasks.why-not') }}</label><InputText id="because" v-model="because" /><Button
       type="submit"
-      class="quiet"
+      severity="secondary"
+      outlined
       :disabled="!because.trim()"
     >
       {{ t('card-tasks.done-anyway') }}
-    </button>
+    </Button>
   </form>
 </template>
 

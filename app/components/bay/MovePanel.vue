@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import Button from 'primevue/button'
 import InputText from 'primevue/inputtext'
 import { computed, ref } from 'vue'
 import type { BayCard, BayResponse, TaskRow } from '~~/shared/responses'
@@ -33,35 +34,35 @@ async function drop(id: number): Promise<void> {
 <template>
   <div class="move">
     <div class="row" role="group" :aria-label="t('move-panel.whose-is', { machine: card.machine })">
-      <button
+      <Button
         v-for="p in crew"
         :key="p.id"
-        type="button"
-        class="quiet"
+        severity="secondary"
+        outlined
         :class="{ here: card.assigned?.id === p.id }"
         :aria-pressed="card.assigned?.id === p.id"
         @click="emit('place', p.id, null)"
       >
         {{ p.name }}
-      </button>
-      <button
-        type="button"
-        class="quiet"
+      </Button>
+      <Button
+        severity="secondary"
+        outlined
         :class="{ here: !card.assigned }"
         :aria-pressed="!card.assigned"
         @click="emit('place', null, null)"
       >
         {{ t('common.unassigned') }}
-      </button>
-      <button type="button" class="quiet" :disabled="index <= 0" @click="sooner">
-        {{ t('move-panel.sooner') }}</button><button
-        type="button"
-        class="quiet"
+      </Button>
+      <Button severity="secondary" outlined :disabled="index <= 0" @click="sooner">
+        {{ t('move-panel.sooner') }}</Button><Button
+        severity="secondary"
+        outlined
         :disabled="index < 0 || index >= among.length - 1"
         @click="later"
       >
         {{ t('move-panel.later') }}
-      </button>
+      </Button>
     </div>
     <label :for="`task-new-${card.jobId}`">{{ t('common.also-to-do') }}</label>
     <InputText
@@ -71,30 +72,30 @@ async function drop(id: number): Promise<void> {
       autocomplete="off"
     />
     <div class="row">
-      <button
+      <Button
         v-for="n in NEEDS"
         :key="n.value"
-        type="button"
-        class="quiet"
+        severity="secondary"
+        outlined
         :disabled="!name.trim()"
         @click="add(n.value)"
       >
         {{ t('move-panel.add', { label: n.label }) }}
-      </button>
+      </Button>
     </div>
     <div v-if="card.tasks.some(t => !t.doneAt)" class="row">
-      <button
+      <Button
         v-for="task in card.tasks.filter(x => !x.doneAt)"
         :key="task.id"
-        type="button"
-        class="quiet"
+        severity="secondary"
+        outlined
         @click="drop(task.id)"
       >
         {{ t('move-panel.take-off', { name: task.name }) }}
-      </button>
+      </Button>
     </div>
     <p v-if="form.failed.value" class="wrong" role="alert">{{ form.failed.value }}</p>
-    <button type="button" class="link" @click="emit('done')">{{ t('move-panel.leave-it') }}</button>
+    <Button link @click="emit('done')">{{ t('move-panel.leave-it') }}</Button>
   </div>
 </template>
 
@@ -114,7 +115,7 @@ async function drop(id: number): Promise<void> {
   color: var(--on-petrol);
   border-color: var(--petrol);
 }
-.quiet:disabled {
+.p-button:disabled {
   opacity: 0.5;
 }
 label {

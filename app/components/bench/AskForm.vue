@@ -150,9 +150,9 @@ function submit(): void {
     <p v-if="wrong" id="ask-wrong" class="wrong" role="alert">{{ wrong }}</p>
     <div class="actions">
       <Button type="submit" :label="t('common.record')" />
-      <button type="button" class="quiet" @click="emit('back')">
+      <Button severity="secondary" outlined @click="emit('back')">
         {{ t('common.back') }} <kbd>{{ t('common.esc') }}</kbd>
-      </button>
+      </Button>
     </div>
   </form>
 </template>

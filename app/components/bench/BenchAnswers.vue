@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import Button from 'primevue/button'
 import { computed } from 'vue'
 import type { NextThing } from '~~/core/job'
 import type { BenchScreen } from '../../composables/useBenchScreen'
@@ -55,15 +56,15 @@ const passable = computed(() => {
     <p class="why"><GlossedText :text="tell(next.why)" /></p>
     <p v-if="next.doubted.length" class="doubted">
       {{ t('bench-answers.undo')
-      }}<button
+      }}<Button
         v-for="d in next.doubted"
         :key="d.eventId"
-        type="button"
-        class="quiet"
+        severity="secondary"
+        outlined
         @click="screen.retractId(d.eventId)"
       >
         {{ tell(d.words) }}
-      </button>
+      </Button>
     </p>
   </AnswerPanel>
 </template>

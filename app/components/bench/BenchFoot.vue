@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import Button from 'primevue/button'
 import { useRest } from '../../composables/useRest'
 import { t } from '../../words'
 
@@ -14,22 +15,24 @@ const { resting, unlessResting } = useRest(() => props.last)
       <b>{{ t('bench-foot.last') }}</b> {{ last }}
     </p>
     <template v-if="finding">
-      <button type="button" class="quiet" title="E" @click="$emit('show', 'evidence')">
+      <Button severity="secondary" outlined title="E" @click="$emit('show', 'evidence')">
         {{ t('common.something-else') }}
-      </button>
-      <button type="button" class="quiet" title="W" @click="$emit('show', 'reasons')">{{ t('bench-foot.why') }}</button>
+      </Button>
+      <Button severity="secondary" outlined title="W" @click="$emit('show', 'reasons')">{{
+        t('bench-foot.why')
+      }}</Button>
     </template>
-    <button type="button" class="quiet" @click="$emit('show', 'more')">{{ t('common.more') }} <kbd>M</kbd></button>
-    <button
-      type="button"
-      class="quiet"
+    <Button severity="secondary" outlined @click="$emit('show', 'more')">{{ t('common.more') }} <kbd>M</kbd></Button>
+    <Button
+      severity="secondary"
+      outlined
       :disabled="!canUndo"
       :aria-disabled="!canUndo || resting"
       data-testid="undo"
       @click="unlessResting(() => emit('undo'))"
     >
       {{ t('common.undo') }} <kbd>U</kbd>
-    </button>
+    </Button>
   </footer>
 </template>
 
@@ -69,7 +72,7 @@ b {
   line-clamp: 1;
   line-height: 1.15;
 }
-.finding .quiet {
+.finding .p-button {
   padding: 0 8px;
   font-size: 15px;
   justify-content: center;
@@ -77,7 +80,7 @@ b {
   white-space: nowrap;
 }
 @media (max-width: 1100px) {
-  .finding .quiet {
+  .finding .p-button {
     padding: 0 4px;
     font-size: 14px;
   }
@@ -103,7 +106,7 @@ b {
     height: 86px;
     grid-template-columns: 1.5fr 1fr 1fr 1fr;
   }
-  .finding .quiet {
+  .finding .p-button {
     min-height: 48px;
   }
 }

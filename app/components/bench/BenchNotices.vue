@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import Button from 'primevue/button'
 import { eventWords, type JobEvent, type JobPin } from '~~/core/job'
 import type { RevisionRow } from '~~/shared/spec-book'
 import type { Waiting } from '../../local/database'
@@ -28,35 +29,35 @@ defineEmits<{ signIn: []; discard: [id: string]; place: [id: string, when: 'befo
       <p>
         {{ t('bench-notices.session-ended', { answers: toSend }) }}
       </p>
-      <button type="button" class="quiet" @click="$emit('signIn')">{{ t('common.sign-in') }}</button>
+      <Button severity="secondary" outlined @click="$emit('signIn')">{{ t('common.sign-in') }}</Button>
     </div>
     <div v-for="w in refused" :key="w.id" class="notice">
       <p>
         <b>{{ tell(eventWords(pin, asEvent(w))) }}</b>
         {{ t('bench-notices.was-not-taken', { refused: w.refused ?? '' }) }}
       </p>
-      <button type="button" class="quiet" @click="$emit('discard', w.id)">{{ t('bench-notices.discard-it') }}</button>
+      <Button severity="secondary" outlined @click="$emit('discard', w.id)">{{ t('bench-notices.discard-it') }}</Button>
     </div>
     <div v-for="e in unplaced" :key="e.id" class="notice">
       <p>
         <b>{{ tell(eventWords(pin, e)) }}</b>
         {{ t('bench-notices.another-device-felt-before-or', { person: e.personName }) }}
       </p>
-      <button type="button" class="quiet" @click="$emit('place', e.id, 'before')">
-        {{ t('bench-notices.before') }}</button><button
-        type="button"
-        class="quiet"
+      <Button severity="secondary" outlined @click="$emit('place', e.id, 'before')">
+        {{ t('bench-notices.before') }}</Button><Button
+        severity="secondary"
+        outlined
         @click="$emit('place', e.id, 'after')"
       >
         {{ t('bench-notices.after') }}
-      </button>
+      </Button>
     </div>
     <div v-if="newer" class="notice">
       <p>
         <b>{{ t('bench-notices.the-spec-was-superseded') }}</b>
         {{ t('bench-notices.revision-is-in-force-this', { inForce: newer.revision, own: pin.spec.revision }) }}
       </p>
-      <button type="button" class="quiet" @click="$emit('newer')">{{ t('bench-notices.see-what-changes') }}</button>
+      <Button severity="secondary" outlined @click="$emit('newer')">{{ t('bench-notices.see-what-changes') }}</Button>
     </div>
   </div>
 </template>

@@ -66,13 +66,13 @@ function choose(): void {
     />
     <p v-if="wrong" id="blade-wrong" class="wrong" role="alert">{{ wrong }}</p>
     <div class="actions">
-      <Button type="submit" :label="t('blade-ask.try-this-one')" /><button
-        type="button"
-        class="quiet"
+      <Button type="submit" :label="t('blade-ask.try-this-one')" /><Button
+        severity="secondary"
+        outlined
         @click="emit('back')"
       >
         {{ t('common.back') }} <kbd>{{ t('common.esc') }}</kbd>
-      </button>
+      </Button>
     </div>
   </form>
 </template>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import Button from 'primevue/button'
 import { computed, nextTick, useTemplateRef, watch } from 'vue'
 import { type BladeSet, engraving, leavesOf } from '~~/core/feeler'
 import { t } from '../../words'
@@ -97,12 +98,12 @@ const stacksFelt = computed(() =>
         set.unit === 'mm' ? t('common.mm-over-thou') : t('common.thou-over-mm')
       }}</span
       ><span v-if="stacksFelt.length" class="stacked">{{ stacksFelt.at(-1) }}</span>
-      <button type="button" class="quiet push" :aria-pressed="stacking" @click="$emit('stack')">
+      <Button severity="secondary" outlined class="push" :aria-pressed="stacking" @click="$emit('stack')">
         {{ stacking ? t('blade-fan.stacking') : t('blade-fan.stack') }} <kbd>+</kbd>
-      </button>
-      <button v-if="several" type="button" class="quiet" @click="$emit('sets')">
+      </Button>
+      <Button v-if="several" severity="secondary" outlined @click="$emit('sets')">
         {{ t('blade-fan.other-set') }} <kbd>X</kbd>
-      </button>
+      </Button>
       <span class="arrows"><kbd>←</kbd> <kbd>→</kbd></span>
     </p>
   </div>
@@ -202,7 +203,7 @@ const stacksFelt = computed(() =>
 .push {
   margin-left: auto;
 }
-.set .quiet[aria-pressed='true'] {
+.set .p-button[aria-pressed='true'] {
   background: var(--petrol);
   border-color: var(--petrol);
   color: var(--on-petrol);

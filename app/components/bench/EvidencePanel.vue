@@ -55,16 +55,16 @@ function tellTurn(back: boolean): void {
         /></span>
       </p>
       <div class="answers">
-        <button
+        <Button
           v-for="a in q.answers"
           :key="tell(a.title)"
-          type="button"
-          class="quiet"
+          severity="secondary"
+          outlined
           :aria-pressed="q.answered !== null && tell(a.title) === tell(q.answered)"
           @click="emit('record', a.happening)"
         >
           {{ tell(a.title) }}
-        </button>
+        </Button>
       </div>
     </div>
     <h3>{{ t('evidence-panel.the-crank-was-turned') }}</h3>
@@ -79,25 +79,25 @@ function tellTurn(back: boolean): void {
         :invalid="!!wrong"
         :aria-describedby="wrong ? 'turned-wrong' : undefined"
       />
-      <Button type="submit" :label="t('evidence-panel.forward')" /><button
-        type="button"
-        class="quiet"
+      <Button type="submit" :label="t('evidence-panel.forward')" /><Button
+        severity="secondary"
+        outlined
         @click="tellTurn(true)"
       >
         {{ t('evidence-panel.back-a-bit') }}
-      </button>
+      </Button>
       <p v-if="wrong" id="turned-wrong" class="wrong" role="alert">{{ wrong }}</p>
     </form>
     <div class="turns">
-      <button
+      <Button
         v-for="turn in turns"
         :key="tell(turn.title)"
-        type="button"
-        class="quiet"
+        severity="secondary"
+        outlined
         @click="emit('record', turn.happening)"
       >
         {{ tell(turn.title) }}
-      </button>
+      </Button>
     </div>
   </PanelFrame>
 </template>
@@ -151,7 +151,7 @@ h3 {
   gap: 6px;
   padding-top: 6px;
 }
-.answers .quiet {
+.answers .p-button {
   min-height: 44px;
   background: var(--white);
   text-align: left;
@@ -182,7 +182,7 @@ h3 {
   display: grid;
   gap: 6px;
 }
-.turns .quiet {
+.turns .p-button {
   min-height: 48px;
   text-align: left;
   line-height: 1.2;

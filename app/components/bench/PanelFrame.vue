@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import Button from 'primevue/button'
 import { t } from '../../words'
 
 /** What stands in the keys' place when asked for: a title, the way back, and a list that scrolls. */
@@ -10,9 +11,9 @@ defineEmits<{ back: [] }>()
   <div class="side frame">
     <div class="title">
       <h2>{{ title }}</h2>
-      <button type="button" class="quiet" @click="$emit('back')">
+      <Button severity="secondary" outlined @click="$emit('back')">
         {{ t('common.back') }} <kbd>{{ t('common.esc') }}</kbd>
-      </button>
+      </Button>
     </div>
     <div class="scroll" tabindex="0" role="region" :aria-label="label"><slot /></div>
   </div>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import Button from 'primevue/button'
 import { NuxtLink } from '#components'
 import PhotoStrip from '../machine/PhotoStrip.vue'
 import { t } from '../../words'
@@ -12,9 +13,9 @@ defineEmits<{ back: [] }>()
   <div class="side photos">
     <h2>
       {{ t('photos-panel.photos-of-this-job') }}
-      <button type="button" class="quiet" @click="$emit('back')">
+      <Button severity="secondary" outlined @click="$emit('back')">
         {{ t('common.back') }} <kbd>{{ t('common.esc') }}</kbd>
-      </button>
+      </Button>
     </h2>
     <PhotoStrip :machine-id="machineId" :job-id="jobId" />
     <NuxtLink class="quiet" :to="`/machines/${machineId}`">{{ t('photos-panel.the-machines-page') }}</NuxtLink>

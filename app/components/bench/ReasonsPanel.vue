@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import Button from 'primevue/button'
 import { computed } from 'vue'
 import { type JobView, reasons } from '~~/core/job'
 import PanelFrame from './PanelFrame.vue'
@@ -72,17 +73,17 @@ const decompressor = computed(() =>
           ><i :style="{ width: `${(r.bits / most) * 100}%` }"
         /></span>
         <div class="acts">
-          <button
-            type="button"
-            class="quiet"
+          <Button
+            severity="secondary"
+            outlined
             :aria-pressed="without === r.eventId"
             @click="$emit('see', without === r.eventId ? null : r.eventId)"
           >
             {{
               without === r.eventId ? t('reasons-panel.put-it-back') : t('reasons-panel.see-without-it')
-            }}</button><button v-if="!r.gone" type="button" class="quiet" @click="$emit('retract', r.eventId)">
+            }}</Button><Button v-if="!r.gone" severity="secondary" outlined @click="$emit('retract', r.eventId)">
             {{ t('common.undo') }}
-          </button>
+          </Button>
         </div>
       </li>
     </ol>
@@ -159,7 +160,7 @@ li.idle .words {
   display: flex;
   gap: 8px;
 }
-.acts .quiet {
+.acts .p-button {
   min-height: 44px;
 }
 </style>

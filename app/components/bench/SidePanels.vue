@@ -1,9 +1,11 @@
 <script setup lang="ts">
+import Button from 'primevue/button'
 import { LOCALE } from '../../language'
 import { computed } from 'vue'
 import { eventWords, type JobEvent, type JobView } from '~~/core/job'
 import type { Panel } from '../../bench/panel'
 import type { Field } from './AskForm.vue'
+import { useDim, useUnitFirst } from '../../composables/useOwnScreen'
 import { tell, t } from '../../words'
 
 /** What stands under More: a panel of its own, a field, or a valve to set all the same. */
@@ -18,6 +20,8 @@ const props = defineProps<{
   tryingBlade: boolean
 }>()
 defineEmits<{ back: []; choose: [choice: MoreChoice]; retract: [event: JobEvent]; shortcuts: [] }>()
+const dim = useDim()
+const unitFirst = useUnitFirst()
 const entries = computed(() => [...props.log].reverse().filter(e => e.type !== 'retracted' && e.type !== 'placed'))
 const gone = (e: JobEvent): boolean => props.view.state.retracted.has(e.id)
 const time = (e: JobEvent): string => new Date(e.at).toLocaleTimeString(LOCALE, { hour: 'numeric', minute: '2-digit' })
@@ -50,69 +54,75 @@ const KEYS = [
       <h2>
         {{ { more: t('common.more'), log: t('side-panels.answers-so-far'), help: t('side-panels.keys') }[kind] }}
       </h2>
-      <button type="button" class="quiet" @click="$emit('back')">
+      <Button severity="secondary" outlined @click="$emit('back')">
         {{ t('common.back') }} <kbd>{{ t('common.esc') }}</kbd>
-      </button>
+      </Button>
     </div>
     <div v-if="kind === 'more'" class="choices">
-      <button type="button" class="quiet" @click="$emit('choose', 'evidence')">
+      <Button severity="secondary" outlined @click="$emit('choose', 'evidence')">
         {{ t('side-panels.something-seen-felt-or-turned') }} <kbd>E</kbd>
-      </button>
-      <button type="button" class="quiet" @click="$emit('choose', 'reasons')">
+      </Button>
+      <Button severity="secondary" outlined @click="$emit('choose', 'reasons')">
         {{ t('side-panels.why-the-crank-is-said') }} <kbd>W</kbd>
-      </button>
-      <button type="button" class="quiet" @click="$emit('choose', 'school')">
+      </Button>
+      <Button severity="secondary" outlined @click="$emit('choose', 'school')">
         {{ t('side-panels.find-the-stops-by-another') }}
-      </button>
-      <button type="button" class="quiet" @click="$emit('choose', 'finding')">
+      </Button>
+      <Button severity="secondary" outlined @click="$emit('choose', 'finding')">
         {{ t('side-panels.write-down-what-you-found') }}
-      </button>
-      <button type="button" class="quiet" @click="$emit('choose', 'note')">{{ t('side-panels.add-a-note') }}</button>
-      <button type="button" class="quiet" @click="$emit('choose', 'photos')">
+      </Button>
+      <Button severity="secondary" outlined @click="$emit('choose', 'note')">{{ t('side-panels.add-a-note') }}</Button>
+      <Button severity="secondary" outlined @click="$emit('choose', 'photos')">
         {{ t('side-panels.photos-the-machines-page') }}
-      </button>
-      <button type="button" class="quiet" @click="$emit('choose', 'replaced')">
+      </Button>
+      <Button severity="secondary" outlined @click="$emit('choose', 'replaced')">
         {{ t('side-panels.replaced-a-part') }}
-      </button>
-      <button type="button" class="quiet" @click="$emit('choose', 'item-in')">
+      </Button>
+      <Button severity="secondary" outlined @click="$emit('choose', 'item-in')">
         {{ t('side-panels.put-something-in') }}
-      </button>
-      <button type="button" class="quiet" @click="$emit('choose', 'item-off')">
+      </Button>
+      <Button severity="secondary" outlined @click="$emit('choose', 'item-off')">
         {{ t('side-panels.removed-something') }}
-      </button>
-      <button v-if="tryingBlade" type="button" class="quiet" @click="$emit('choose', 'blade')">
+      </Button>
+      <Button v-if="tryingBlade" severity="secondary" outlined @click="$emit('choose', 'blade')">
         {{ t('side-panels.another-blade-or-stack-by') }} <kbd>S</kbd>
-      </button>
-      <button type="button" class="quiet" @click="$emit('choose', 'sets')">
+      </Button>
+      <Button severity="secondary" outlined @click="$emit('choose', 'sets')">
         {{ t('side-panels.another-blade-set') }} <kbd>X</kbd>
-      </button>
-      <button v-if="tryingBlade" type="button" class="quiet" @click="$emit('choose', 'estimate')">
+      </Button>
+      <Button v-if="tryingBlade" severity="secondary" outlined @click="$emit('choose', 'estimate')">
         {{ t('side-panels.an-estimate-by-eye-or') }}
-      </button>
-      <button type="button" class="quiet" @click="$emit('choose', 'wrench')">
+      </Button>
+      <Button severity="secondary" outlined @click="$emit('choose', 'wrench')">
         {{ t('side-panels.torque-wrench-and-adapter') }} <kbd>T</kbd>
-      </button>
-      <button type="button" class="quiet" @click="$emit('choose', 'ways')">
+      </Button>
+      <Button severity="secondary" outlined @click="$emit('choose', 'ways')">
         {{ t('side-panels.target-locking-and-proof') }}
-      </button>
-      <button
+      </Button>
+      <Button
         v-for="v in settable"
         :key="v.valveId"
-        type="button"
-        class="quiet"
+        severity="secondary"
+        outlined
         @click="$emit('choose', `set:${v.valveId}`)"
       >
         {{ t('side-panels.set-the-all-the-same', { name: v.name.toLowerCase() }) }}
-      </button>
-      <button type="button" class="quiet" @click="$emit('choose', 'log')">
+      </Button>
+      <Button severity="secondary" outlined @click="$emit('choose', 'log')">
         {{ t('side-panels.all-answers-so-far') }} <kbd>L</kbd>
-      </button>
-      <button type="button" class="quiet" @click="$emit('choose', 'hold')">
+      </Button>
+      <Button severity="secondary" outlined @click="dim = !dim">
+        {{ dim ? t('side-panels.light-screen') : t('side-panels.dim-screen') }}
+      </Button>
+      <Button severity="secondary" outlined @click="unitFirst = view.pin.unit === 'mm' ? 'thou' : 'mm'">
+        {{ t('side-panels.unit-first', { unit: view.pin.unit === 'mm' ? 'thou' : 'mm' }) }}
+      </Button>
+      <Button severity="secondary" outlined @click="$emit('choose', 'hold')">
         {{ t('side-panels.put-the-job-on-hold') }}
-      </button>
-      <button type="button" class="quiet" @click="$emit('choose', 'abandon')">
+      </Button>
+      <Button severity="secondary" outlined @click="$emit('choose', 'abandon')">
         {{ t('side-panels.abandon-the-job') }}
-      </button>
+      </Button>
     </div>
     <ol v-else-if="kind === 'log'" class="log">
       <li v-for="e in entries" :key="e.id" :class="{ gone: gone(e) }">
@@ -123,15 +133,15 @@ const KEYS = [
             }}{{ gone(e) ? t('side-panels.undone') : '' }}</small
           ></span
         >
-        <button
+        <Button
           v-if="!gone(e) && e.type !== 'closed' && e.type !== 'reopened'"
-          type="button"
-          class="quiet"
+          severity="secondary"
+          outlined
           :aria-label="t('side-panels.undo', { answer: tell(eventWords(view.pin, e)) })"
           @click="$emit('retract', e)"
         >
           {{ t('common.undo') }}
-        </button>
+        </Button>
       </li>
       <li v-if="entries.length === 0">{{ t('side-panels.nothing-answered-yet') }}</li>
     </ol>
@@ -144,9 +154,9 @@ const KEYS = [
           <dd>{{ what }}</dd></template
         >
       </dl>
-      <button type="button" class="quiet" @click="$emit('shortcuts')">
+      <Button severity="secondary" outlined @click="$emit('shortcuts')">
         {{ shortcutsOn ? t('side-panels.switch-single-keys-off') : t('side-panels.switch-single-keys-on') }}
-      </button>
+      </Button>
       <p class="note">
         {{ t('side-panels.each-answer-is-saved-on') }}
       </p>
@@ -176,7 +186,7 @@ h2 {
   gap: 8px;
   align-content: start;
 }
-.choices .quiet {
+.choices .p-button {
   justify-content: space-between;
   min-height: 48px;
   font-size: 17px;
@@ -209,7 +219,7 @@ small {
   text-decoration: line-through;
   color: var(--ink3);
 }
-.log .quiet {
+.log .p-button {
   flex: none;
 }
 .help {

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import Button from 'primevue/button'
 import type { Step, StepState } from '~~/core/job'
 import { tell, t } from '../../words'
 
@@ -59,9 +60,9 @@ const NAMES: Record<Step, string> = {
       </svg>
       <div>
         <p>{{ caution }}</p>
-        <button v-if="!acknowledged" type="button" class="link" @click="$emit('acknowledge')">
+        <Button v-if="!acknowledged" link @click="$emit('acknowledge')">
           {{ t('step-rail.understood') }} <kbd>C</kbd>
-        </button>
+        </Button>
       </div>
     </div>
   </nav>
@@ -132,9 +133,8 @@ ol {
 .caution.acknowledged p {
   color: var(--ink2);
 }
-.caution .link {
+.caution .p-button {
   padding: 6px 0 0;
-  min-height: 34px;
 }
 .rail {
   min-width: 0;

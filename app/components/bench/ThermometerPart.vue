@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import Button from 'primevue/button'
 import InputText from 'primevue/inputtext'
 import { ref } from 'vue'
 import { hasSerial, type LinePort, openSerial, openStandIn, readThermometer } from '../../devices/thermometer'
@@ -38,16 +39,16 @@ async function read(open: () => Promise<LinePort> | LinePort): Promise<void> {
       autocomplete="off"
     />
     <p class="doors">
-      <button v-if="hasSerial()" type="button" class="quiet" :disabled="busy" @click="read(openSerial)">
-        {{ t('thermometer-part.from-the-thermometer') }}</button><button
+      <Button v-if="hasSerial()" severity="secondary" outlined :disabled="busy" @click="read(openSerial)">
+        {{ t('thermometer-part.from-the-thermometer') }}</Button><Button
         v-if="standIn"
-        type="button"
-        class="quiet"
+        severity="secondary"
+        outlined
         :disabled="busy"
         @click="read(() => openStandIn(() => Date.now()))"
       >
         {{ t('thermometer-part.demo-reading') }}
-      </button>
+      </Button>
     </p>
     <p v-if="state" class="note" role="status">{{ state }}</p>
   </div>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import Button from 'primevue/button'
 import InputText from 'primevue/inputtext'
 import { computed, ref, watch } from 'vue'
 import { parseClock } from '~~/core/adjuster'
@@ -44,13 +45,13 @@ function point(): void {
         >{{ tell(say('turn.flats', { deg: turnDeg }))
         }}<template v-if="stage.turn">, {{ tell(turnDoubt(stage.turn)) }}</template></span
       >
-      <button type="button" class="quiet" :aria-label="t('screw-stage.5-degrees-less-clockwise')" @click="change(-5)">
+      <Button severity="secondary" outlined :aria-label="t('screw-stage.5-degrees-less-clockwise')" @click="change(-5)">
         −5° <kbd>[</kbd>
-      </button>
+      </Button>
       <output class="figures">{{ turnDeg > 0 ? '+' : '' }}{{ turnDeg }}°</output>
-      <button type="button" class="quiet" :aria-label="t('screw-stage.5-degrees-more-clockwise')" @click="change(5)">
+      <Button severity="secondary" outlined :aria-label="t('screw-stage.5-degrees-more-clockwise')" @click="change(5)">
         +5° <kbd>]</kbd>
-      </button>
+      </Button>
       <form class="hour" @submit.prevent="point">
         <label for="slot-hour">{{
           t('screw-stage.at', { head: adjuster.head === 'slot' ? t('screw-stage.slot') : t('screw-stage.mark') })

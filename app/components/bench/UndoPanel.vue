@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import Button from 'primevue/button'
 import { eventWords, type JobEvent, type JobPin } from '~~/core/job'
 import { tell, t } from '../../words'
 
@@ -23,9 +24,9 @@ defineEmits<{ retract: [event: JobEvent, how: 'recorded wrongly' | 'turned back'
         ><small>{{ t('undo-panel.it-happened-and-i-undid') }}</small></span
       >
     </button>
-    <button type="button" class="quiet" @click="$emit('back')">
+    <Button severity="secondary" outlined @click="$emit('back')">
       {{ t('common.back') }} <kbd>{{ t('common.esc') }}</kbd>
-    </button>
+    </Button>
   </div>
 </template>
 
@@ -53,7 +54,7 @@ small {
   font-size: 15px;
   color: var(--ink2);
 }
-.quiet {
+.p-button {
   justify-self: start;
 }
 </style>

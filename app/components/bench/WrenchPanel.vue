@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import Button from 'primevue/button'
 import { computed, ref } from 'vue'
 import { type Happening, type JobView, settingOn, wrenchInHand } from '~~/core/job'
 import { scaleWords } from '~~/core/torque'
@@ -51,19 +52,19 @@ function choose(name: string | null): void {
       }}
     </p>
     <div class="line" role="group" :aria-label="t('common.adapter')">
-      <button type="button" class="quiet" :aria-pressed="adapter === null" @click="choose(null)">
+      <Button severity="secondary" outlined :aria-pressed="adapter === null" @click="choose(null)">
         {{ t('wrench-panel.nothing') }}
-      </button>
-      <button
+      </Button>
+      <Button
         v-for="a in view.pin.adapters"
         :key="a.name"
-        type="button"
-        class="quiet"
+        severity="secondary"
+        outlined
         :aria-pressed="adapter === a.name"
         @click="choose(a.name)"
       >
         {{ a.name }}
-      </button>
+      </Button>
     </div>
     <p v-if="wrong" class="wrong" role="alert">{{ wrong }}</p>
     <button
@@ -82,14 +83,14 @@ function choose(name: string | null): void {
       ><span v-if="w.set">{{ t('wrench-panel.scale', { scale: w.scale }) }}</span>
     </button>
     <p v-if="wrenches.length === 0" class="note">{{ t('wrench-panel.no-torque-wrench-on-the') }}</p>
-    <button
+    <Button
       v-if="held.wrench"
-      type="button"
-      class="quiet"
+      severity="secondary"
+      outlined
       @click="emit('record', { type: 'wrench-taken', payload: { wrench: null, adapter: null } })"
     >
       {{ t('wrench-panel.by-hand-no-torque-wrench') }}
-    </button>
+    </Button>
   </PanelFrame>
 </template>
 
@@ -99,7 +100,7 @@ function choose(name: string | null): void {
   flex-wrap: wrap;
   gap: 6px;
 }
-.line .quiet[aria-pressed='true'] {
+.line .p-button[aria-pressed='true'] {
   background: var(--petrol);
   border-color: var(--petrol);
   color: var(--on-petrol);

@@ -73,13 +73,13 @@ async function submit(): Promise<void> {
     </p>
     <p v-if="form.failed.value" class="wrong" role="alert">{{ form.failed.value }}</p>
     <div class="actions">
-      <Button type="submit" :label="t('machine-form.add-it')" :loading="form.busy.value" /><button
-        type="button"
-        class="quiet"
+      <Button type="submit" :label="t('machine-form.add-it')" :loading="form.busy.value" /><Button
+        severity="secondary"
+        outlined
         @click="emit('back')"
       >
         {{ t('common.back') }}
-      </button>
+      </Button>
     </div>
   </form>
 </template>

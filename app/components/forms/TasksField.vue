@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import Button from 'primevue/button'
 import InputText from 'primevue/inputtext'
 import { computed, ref } from 'vue'
 import { t } from '../../words'
@@ -37,30 +38,30 @@ function add(): void {
   <fieldset class="tasks">
     <legend>{{ t('tasks-field.also-to-do-on-this') }}</legend>
     <div class="keys">
-      <button
+      <Button
         v-for="task in USUAL"
         :key="task.name"
-        type="button"
-        class="quiet"
+        severity="secondary"
+        outlined
         :aria-pressed="has(task.name)"
         @click="toggle(task)"
       >
         <span
           >{{ task.name }}<small>{{ WORDS[task.needs] }}</small></span
         >
-      </button>
-      <button
+      </Button>
+      <Button
         v-for="task in others"
         :key="task.name"
-        type="button"
-        class="quiet"
+        severity="secondary"
+        outlined
         aria-pressed="true"
         @click="toggle(task)"
       >
         <span
           >{{ task.name }}<small>{{ WORDS[task.needs] }}</small></span
         >
-      </button>
+      </Button>
     </div>
     <div class="own">
       <label for="task-own">{{ t('common.something-else') }}</label><InputText
@@ -68,9 +69,9 @@ function add(): void {
         v-model="own"
         :placeholder="t('common.brake-cable')"
         @keydown.enter.prevent="add"
-      /><button type="button" class="quiet" :disabled="!own.trim()" @click="add">
+      /><Button severity="secondary" outlined :disabled="!own.trim()" @click="add">
         {{ t('common.add') }}
-      </button>
+      </Button>
     </div>
   </fieldset>
 </template>
@@ -92,10 +93,10 @@ legend {
   flex-wrap: wrap;
   gap: 8px;
 }
-.quiet {
+.p-button {
   min-height: 52px;
 }
-.quiet span {
+.p-button span {
   display: grid;
   gap: 3px;
   text-align: left;

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import Button from 'primevue/button'
 import { Chart, LinearScale, LineController, LineElement, PointElement, type ScatterDataPoint } from 'chart.js'
 import { useMutationObserver } from '@vueuse/core'
 import { computed, onMounted, onUnmounted, ref, watch } from 'vue'
@@ -110,7 +111,7 @@ watch(() => props.valve.valveId, draw, { flush: 'post' })
   <div class="lift">
     <header>
       <h2>{{ t('lift-curve.what-the-gap-does') }}</h2>
-      <button type="button" class="quiet" @click="$emit('done')">{{ t('common.close') }}</button>
+      <Button severity="secondary" outlined @click="$emit('done')">{{ t('common.close') }}</Button>
     </header>
     <p v-if="!reading" class="note">{{ t('lift-curve.was-not-measured-yet', { name: named(valve.name) }) }}</p>
     <template v-else>

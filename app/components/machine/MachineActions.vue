@@ -79,7 +79,7 @@ async function submit(): Promise<void> {
   <div class="actions-panel">
     <header>
       <h2>{{ t('common.edit') }}</h2>
-      <button type="button" class="quiet" @click="emit('done')">{{ t('common.close') }}</button>
+      <Button severity="secondary" outlined @click="emit('done')">{{ t('common.close') }}</Button>
     </header>
     <ChoiceField v-model="what" :label="t('machine-actions.what')" :options="WHATS" />
     <PastVisitForm v-if="what === 'visit'" :seen="seen" :unit="unit" @changed="emit('changed')" />

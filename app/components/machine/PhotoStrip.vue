@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import Button from 'primevue/button'
 import { LOCALE } from '../../language'
 import type { PhotoRow } from '~~/shared/machines'
 import { usePhotos } from '../../composables/usePhotos'
@@ -24,14 +25,9 @@ const words = (p: PhotoRow) =>
       <li v-for="p in waiting" :key="p.id" data-testid="photo-waiting">
         <img :src="p.address" :alt="t('photo-strip.photo-kept-on-this-device')" width="108" height="81" />
         <small>{{ p.refused ?? t('photo-strip.saved-on-this-device-not') }}</small>
-        <button
-          type="button"
-          class="link"
-          :aria-label="t('photo-strip.remove-the-photo-that-was')"
-          @click="discard(p.id)"
-        >
+        <Button link :aria-label="t('photo-strip.remove-the-photo-that-was')" @click="discard(p.id)">
           {{ t('common.remove') }}
-        </button>
+        </Button>
       </li>
       <li v-for="p in photos" :key="p.id">
         <a :href="`/api/photos/${p.id}`" target="_blank" rel="noopener"
@@ -42,14 +38,9 @@ const words = (p: PhotoRow) =>
             height="81"
             loading="lazy" /></a
         ><small>{{ words(p) }}</small
-        ><button
-          type="button"
-          class="link"
-          :aria-label="t('photo-strip.remove-the-photo-of', { day: words(p) })"
-          @click="drop(p.id)"
-        >
+        ><Button link :aria-label="t('photo-strip.remove-the-photo-of', { day: words(p) })" @click="drop(p.id)">
           {{ t('common.remove') }}
-        </button>
+        </Button>
       </li>
     </ul>
     <label class="quiet take"
@@ -86,10 +77,9 @@ small {
   font-size: 13px;
   color: var(--ink2);
 }
-.link {
-  min-height: 32px;
+.p-button {
   padding: 4px 0;
-  font-size: 14px;
+  font-size: 15px;
 }
 .take {
   position: relative;

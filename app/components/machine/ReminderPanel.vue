@@ -46,7 +46,7 @@ async function tell(how: 'copied' | 'printed' | 'sent'): Promise<void> {
   <aside class="tell" :aria-label="t('common.tell-the-owner')">
     <header>
       <h2>{{ t('reminder-panel.tell', { owner: draft?.owner ?? t('reminder-panel.the-owner') }) }}</h2>
-      <button type="button" class="quiet" @click="emit('done')">{{ t('common.close') }}</button>
+      <Button severity="secondary" outlined @click="emit('done')">{{ t('common.close') }}</Button>
     </header>
     <template v-if="draft">
       <TextField v-model="subject" :label="t('reminder-panel.subject')" :wrong="form.wrong('subject')" />
@@ -66,15 +66,15 @@ async function tell(how: 'copied' | 'printed' | 'sent'): Promise<void> {
         :wrong="form.wrong('email')"
       />
       <div class="actions">
-        <Button :label="t('reminder-panel.copy')" @click="tell('copied')" /><button
-          type="button"
-          class="quiet"
+        <Button :label="t('reminder-panel.copy')" @click="tell('copied')" /><Button
+          severity="secondary"
+          outlined
           @click="tell('printed')"
         >
-          {{ t('common.print') }}</button
-        ><button type="button" class="quiet" :disabled="!email.trim()" @click="tell('sent')">
+          {{ t('common.print') }}</Button
+        ><Button severity="secondary" outlined :disabled="!email.trim()" @click="tell('sent')">
           {{ t('reminder-panel.send') }}
-        </button>
+        </Button>
       </div>
       <p v-if="kept" class="note" role="status">{{ kept }}</p>
     </template>

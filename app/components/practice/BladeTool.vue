@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import Button from 'primevue/button'
 import { computed, onUnmounted, ref, watch } from 'vue'
 import { type BladeSet, engravedWords, engraving, leavesOf } from '~~/core/feeler'
 import type { BladeFelt, LevelRules } from '~~/core/practice'
@@ -140,13 +141,13 @@ defineExpose({ slide })
       </button>
     </div>
     <div class="do">
-      <button type="button" class="quiet" data-testid="slide" @click="slide">
+      <Button severity="secondary" outlined data-testid="slide" @click="slide">
         {{ t('blade-tool.slide-it-in') }} <kbd>S</kbd>
-      </button>
-      <button v-if="depth > 1" type="button" class="quiet" @click="takeOut">{{ t('blade-tool.take-it-out') }}</button>
-      <button type="button" class="quiet" :aria-pressed="stack" :class="{ on: stack }" @click="stack = !stack">
+      </Button>
+      <Button v-if="depth > 1" severity="secondary" outlined @click="takeOut">{{ t('blade-tool.take-it-out') }}</Button>
+      <Button severity="secondary" outlined :aria-pressed="stack" :class="{ on: stack }" @click="stack = !stack">
         {{ t('blade-tool.stack-two') }}
-      </button>
+      </Button>
     </div>
     <PullBar :force-n="forceN" :most-n="mostN" :trace="trace" :zones="rules.zones" />
   </section>
@@ -191,7 +192,7 @@ svg {
   gap: 6px;
   flex-wrap: wrap;
 }
-.do .quiet {
+.do .p-button {
   min-height: 40px;
   font-size: 15px;
   padding: 0 9px;

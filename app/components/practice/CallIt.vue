@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import Button from 'primevue/button'
 import { VERDICT_WORDS } from '../bench/verdict-words'
 import { t } from '../../words'
 
@@ -9,17 +10,17 @@ defineEmits<{ call: ['in' | 'tight' | 'loose'] }>()
 
 <template>
   <div class="calls" role="group" :aria-label="t('call-it.call-the-valve')">
-    <span>{{ t('call-it.call-it') }}</span><button
+    <span>{{ t('call-it.call-it') }}</span><Button
       v-for="v in ['in', 'tight', 'loose'] as const"
       :key="v"
-      type="button"
-      class="quiet"
+      severity="secondary"
+      outlined
       :class="{ on: called === v }"
       :aria-pressed="called === v"
       @click="$emit('call', v)"
     >
       {{ VERDICT_WORDS[v] }}
-    </button>
+    </Button>
   </div>
 </template>
 
@@ -31,7 +32,7 @@ defineEmits<{ call: ['in' | 'tight' | 'loose'] }>()
   align-items: center;
   font: 600 16px/1 var(--figures);
 }
-.calls .quiet {
+.calls .p-button {
   justify-content: center;
 }
 .on {

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import Button from 'primevue/button'
 import { computed, ref } from 'vue'
 import type { Feel } from '~~/core/feeler'
 import type { NextThing } from '~~/core/job'
@@ -119,32 +120,38 @@ function waitAnHour(): void {
         {{ t('hand-tools.the-crank', { bladeIn: bladeIn ? t('hand-tools.is-held-a-blade-is') : rest }) }}
       </p>
       <div class="turns">
-        <button
+        <Button
           v-for="by in TURNS"
           :key="by"
-          type="button"
-          class="quiet"
+          severity="secondary"
+          outlined
           :disabled="bladeIn"
           :data-crank-turn="by"
           @click="emit('turn', by)"
         >
           {{ by < 0 ? '−' : '+' }}{{ Math.abs(by) }}°
-        </button>
+        </Button>
       </div>
       <p class="note">
         {{ t('hand-tools.drag-the-flywheel-roll-the') }}
       </p>
-      <button type="button" class="quiet warm" data-testid="thermometer" @click="emit('act', { kind: 'warmth' })">
+      <Button
+        severity="secondary"
+        outlined
+        class="warm"
+        data-testid="thermometer"
+        @click="emit('act', { kind: 'warmth' })"
+      >
         {{ t('hand-tools.thermometer-on-the-head') }}<b v-if="warmth !== null">{{ Math.round(warmth) }} °C</b>
-      </button>
-      <button
+      </Button>
+      <Button
         v-if="warmth !== null && warmth > run.start.kind.engine.coldLimitC"
-        type="button"
-        class="quiet"
+        severity="secondary"
+        outlined
         @click="waitAnHour"
       >
         {{ t('common.let-it-stand-an-hour') }}
-      </button>
+      </Button>
     </section>
     <section
       v-else-if="tool === 'rockers'"
@@ -153,8 +160,8 @@ function waitAnHour(): void {
       :aria-label="t('common.rockers')"
     >
       <div v-for="v in valves" :key="v.id" class="rocker">
-        <button type="button" class="quiet" :data-wiggle="v.id" @click="wiggle(v.id)">
-          {{ valves.length > 4 ? named(v.name) : t('hand-tools.wiggle', { name: v.name.toLowerCase() }) }}</button><b
+        <Button severity="secondary" outlined :data-wiggle="v.id" @click="wiggle(v.id)">
+          {{ valves.length > 4 ? named(v.name) : t('hand-tools.wiggle', { name: v.name.toLowerCase() }) }}</Button><b
           :data-felt="v.id"
           >{{ feltHere(v.id) }}</b
         >
@@ -167,16 +174,16 @@ function waitAnHour(): void {
       <p v-else class="says">{{ t('hand-tools.the-plug-stays-in-on') }}</p>
       <p class="note">{{ t('hand-tools.turn-the-crank-and-watch') }}</p>
       <div class="turns">
-        <button
+        <Button
           v-for="by in TURNS.slice(0, 5)"
           :key="by"
-          type="button"
-          class="quiet"
+          severity="secondary"
+          outlined
           :data-crank-turn="by"
           @click="emit('turn', by)"
         >
           {{ by < 0 ? '−' : '+' }}{{ Math.abs(by) }}°
-        </button>
+        </Button>
       </div>
     </section>
     <BladeTool
@@ -244,10 +251,10 @@ function waitAnHour(): void {
   grid-template-columns: repeat(3, 1fr);
   gap: 6px;
 }
-.turns .quiet {
+.turns .p-button {
   justify-content: center;
 }
-.quiet[disabled] {
+.p-button[disabled] {
   opacity: 0.45;
 }
 .warm {

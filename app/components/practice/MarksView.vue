@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import Button from 'primevue/button'
 import { computed, ref } from 'vue'
 import { snapMm } from '~~/core/units'
 import type { Grade, Mark, Marked, Replayed } from '~~/core/practice'
@@ -40,9 +41,9 @@ const mm = (value: number) => `${snapMm(value).toFixed(2)} mm`
             : t('marks-view.nothing-went-wrong')
         }}
       </h2>
-      <button type="button" class="quiet" @click="all = !all">
+      <Button severity="secondary" outlined @click="all = !all">
         {{ all ? t('marks-view.only-what-was-wrong') : t('marks-view.all-steps') }}
-      </button>
+      </Button>
     </header>
     <ol v-if="shown.length">
       <li
@@ -67,15 +68,16 @@ const mm = (value: number) => `${snapMm(value).toFixed(2)} mm`
           </p>
           <p class="truth">{{ tell(m.truth) }}</p>
         </div>
-        <small v-if="m.act === null || stepOf(m.act) < 0">{{ t('marks-view.at-the-end') }}</small><button
+        <small v-if="m.act === null || stepOf(m.act) < 0">{{ t('marks-view.at-the-end') }}</small><Button
           v-else
-          type="button"
-          class="quiet at"
+          severity="secondary"
+          outlined
+          class="at"
           :aria-pressed="at === stepOf(m.act)"
           @click="at = stepOf(m.act)"
         >
           {{ t('marks-view.step', { stage: m.stage, act: stepOf(m.act) }) }}
-        </button>
+        </Button>
       </li>
     </ol>
     <h2>{{ t('marks-view.how-the-engine-was-left') }}</h2>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import Button from 'primevue/button'
 import { t } from '../../words'
 
 /** Below the answers: what was last said, a hint where hints are for the asking, and the end of it. */
@@ -9,11 +10,11 @@ defineEmits<{ hint: []; handOver: [] }>()
 <template>
   <footer class="foot">
     <p>{{ said ? t('practice-foot.marked-at-the-end') : t('practice-foot.nothing-said-yet') }}</p>
-    <button v-if="hints" type="button" class="quiet" data-testid="hint" @click="$emit('hint')">
-      {{ t('practice-foot.ask-costs-2') }} <kbd>H</kbd></button
-    ><button type="button" class="quiet" :class="{ ready: done }" data-testid="hand-over" @click="$emit('handOver')">
+    <Button v-if="hints" severity="secondary" outlined data-testid="hint" @click="$emit('hint')">
+      {{ t('practice-foot.ask-costs-2') }} <kbd>H</kbd></Button
+    ><Button severity="secondary" outlined :class="{ ready: done }" data-testid="hand-over" @click="$emit('handOver')">
       {{ t('practice-foot.finish-and-mark-it') }}
-    </button>
+    </Button>
   </footer>
 </template>
 

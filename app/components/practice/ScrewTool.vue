@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import Button from 'primevue/button'
 import { t } from '../../words'
 
 /** Nut and screw of one valve, each turned apart: the screw turns only while the nut is loose or nipped by hand. */
@@ -68,30 +69,30 @@ const STEPS = [-90, -15, -5, -1, 1, 5, 15, 90]
       >
     </p>
     <div class="do">
-      <button
+      <Button
         v-for="[to, words] in NUTS"
         :key="to"
-        type="button"
-        class="quiet"
+        severity="secondary"
+        outlined
         :disabled="nut === to"
         :data-nut-to="to"
         @click="emit('nut', to)"
       >
         {{ words }}
-      </button>
+      </Button>
     </div>
     <div class="steps" role="group" :aria-label="t('screw-tool.turn-the-screw-degrees-clockwise')">
-      <button
+      <Button
         v-for="step in STEPS"
         :key="step"
-        type="button"
-        class="quiet"
+        severity="secondary"
+        outlined
         :disabled="nut === 'locked'"
         :data-turn="step"
         @click="emit('screw', step)"
       >
         {{ step > 0 ? '+' : '−' }}{{ Math.abs(step) }}°
-      </button>
+      </Button>
     </div>
     <p class="state">
       {{ nut === 'locked' ? t('screw-tool.locked-the-screw-does-not') : t('screw-tool.clockwise-closes-the-gap') }}
@@ -121,13 +122,12 @@ svg {
 .steps {
   grid-template-columns: repeat(4, 1fr);
 }
-.quiet {
+.p-button {
   justify-content: center;
   padding: 0 4px;
-  min-height: 42px;
   font-size: 15px;
 }
-.quiet[disabled] {
+.p-button[disabled] {
   opacity: 0.45;
   cursor: default;
 }

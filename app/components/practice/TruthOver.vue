@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import Button from 'primevue/button'
 import { computed } from 'vue'
 import { signedWay } from '~~/core/engine'
 import { limitsOf } from '~~/core/feeler'
@@ -68,28 +69,28 @@ defineExpose({ go })
     </div>
     <div class="told">
       <div v-if="steps.length > 1" class="walk">
-        <button
-          type="button"
-          class="quiet"
+        <Button
+          severity="secondary"
+          outlined
           :disabled="at === 0"
           :aria-label="t('truth-over.the-step-before')"
           @click="go(-1)"
         >
           ←
-        </button>
+        </Button>
         <label
           ><span>{{ t('truth-over.step-of', { at, count: steps.length - 1 }) }}</span
           ><input v-model.number="at" type="range" min="0" :max="steps.length - 1" data-testid="truth-step"
         /></label>
-        <button
-          type="button"
-          class="quiet"
+        <Button
+          severity="secondary"
+          outlined
           :disabled="at === steps.length - 1"
           :aria-label="t('truth-over.the-next-step')"
           @click="go(1)"
         >
           →
-        </button>
+        </Button>
       </div>
       <p class="what" data-testid="truth-words">{{ tell(step.words) }}</p>
       <dl>
@@ -179,7 +180,7 @@ defineExpose({ go })
   gap: 10px;
   align-items: center;
 }
-.walk .quiet {
+.walk .p-button {
   min-height: 44px;
   justify-content: center;
   font-size: 20px;

@@ -58,19 +58,19 @@ function keep(): void {
     <header>
       <h3>{{ set.name }}</h3>
       <span class="quietly">{{ set.unit === 'mm' ? t('common.mm-over-thou') : t('common.thou-over-mm') }}</span>
-      <button type="button" class="quiet" :aria-pressed="mine" :disabled="busy" @click="$emit('favourite')">
+      <Button severity="secondary" outlined :aria-pressed="mine" :disabled="busy" @click="$emit('favourite')">
         {{ mine ? t('blade-set-view.my-set') : t('blade-set-view.make-it-my-set') }}
-      </button>
-      <button
+      </Button>
+      <Button
         v-if="isLead"
-        type="button"
-        class="quiet"
+        severity="secondary"
+        outlined
         :disabled="busy"
         :aria-label="t('blade-set-view.remove-from-the-shelf', { name: set.name })"
         @click="$emit('remove')"
       >
         {{ t('common.remove') }}
-      </button>
+      </Button>
     </header>
     <div class="blades">
       <button
@@ -106,13 +106,13 @@ function keep(): void {
         :options="BLADE_CONDITIONS.map(c => ({ value: c, label: t(`blade.${c}`) }))"
       />
       <div class="actions">
-        <Button type="submit" :label="t('common.keep')" :loading="busy" /><button
-          type="button"
-          class="quiet"
+        <Button type="submit" :label="t('common.keep')" :loading="busy" /><Button
+          severity="secondary"
+          outlined
           @click="open = null"
         >
           {{ t('common.cancel') }}
-        </button>
+        </Button>
       </div>
     </form>
   </section>
@@ -137,7 +137,7 @@ h3 {
   font-size: 15px;
   margin-right: auto;
 }
-.quiet[aria-pressed='true'] {
+.p-button[aria-pressed='true'] {
   border-color: var(--petrol);
   color: var(--petrol);
   box-shadow: inset 4px 0 0 var(--petrol);

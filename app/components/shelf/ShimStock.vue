@@ -40,22 +40,22 @@ const step = (shim: ShimStockRow, by: number) =>
     <h3>{{ t('shim-stock.mm-across', { mm: d.mm }) }}</h3>
     <ul>
       <li v-for="s in d.shims" :key="s.sizeMm">
-        <b>{{ formatLength(s.sizeMm, 'mm') }}</b><button
-          type="button"
-          class="quiet"
+        <b>{{ formatLength(s.sizeMm, 'mm') }}</b><Button
+          severity="secondary"
+          outlined
           :aria-label="t('shim-stock.one-less', { sizeMm: formatLength(s.sizeMm, 'mm') })"
           @click="step(s, -1)"
         >
-          −</button
+          −</Button
         ><output :aria-label="t('shim-stock.in-stock', { sizeMm: formatLength(s.sizeMm, 'mm') })">{{ s.count }}</output
-        ><button
-          type="button"
-          class="quiet"
+        ><Button
+          severity="secondary"
+          outlined
           :aria-label="t('shim-stock.one-more', { sizeMm: formatLength(s.sizeMm, 'mm') })"
           @click="step(s, 1)"
         >
           +
-        </button>
+        </Button>
       </li>
     </ul>
   </section>
@@ -106,7 +106,7 @@ li {
 output {
   text-align: center;
 }
-.quiet {
+li .p-button {
   justify-content: center;
   padding: 0;
 }

@@ -103,21 +103,21 @@ const ANGLES: Record<number, string> = {
         </td>
         <td v-if="isLead">
           <span class="buttons"
-            ><button
-              type="button"
-              class="quiet"
+            ><Button
+              severity="secondary"
+              outlined
               :aria-label="t('torque-tools.change-2', { name: w.name })"
               @click="changeWrench(w)"
             >
-              {{ t('torque-tools.change') }}</button
-            ><button
-              type="button"
-              class="quiet"
+              {{ t('torque-tools.change') }}</Button
+            ><Button
+              severity="secondary"
+              outlined
               :aria-label="t('torque-tools.remove-from-the-shelf', { name: w.name })"
               @click="emit('removeWrench', w.id)"
             >
               {{ t('common.remove') }}
-            </button></span
+            </Button></span
           >
         </td>
       </tr>
@@ -166,9 +166,9 @@ const ANGLES: Record<number, string> = {
         type="submit"
         :label="wrench.id === null ? t('torque-tools.add-the-wrench') : t('torque-tools.save')"
         :loading="form.busy.value"
-      /><button v-if="wrench.id !== null" type="button" class="quiet" @click="Object.assign(wrench, EMPTY)">
+      /><Button v-if="wrench.id !== null" severity="secondary" outlined @click="Object.assign(wrench, EMPTY)">
         {{ t('common.cancel') }}
-      </button>
+      </Button>
     </div>
   </form>
   <h2>{{ t('torque-tools.adapters') }}</h2>
@@ -190,21 +190,21 @@ const ANGLES: Record<number, string> = {
         <td>{{ a.angleDeg }}°{{ ANGLES[a.angleDeg] ? `, ${ANGLES[a.angleDeg]}` : '' }}</td>
         <td v-if="isLead">
           <span class="buttons"
-            ><button
-              type="button"
-              class="quiet"
+            ><Button
+              severity="secondary"
+              outlined
               :aria-label="t('torque-tools.change-2', { name: a.name })"
               @click="changeAdapter(a)"
             >
-              {{ t('torque-tools.change') }}</button
-            ><button
-              type="button"
-              class="quiet"
+              {{ t('torque-tools.change') }}</Button
+            ><Button
+              severity="secondary"
+              outlined
               :aria-label="t('torque-tools.remove-from-the-shelf', { name: a.name })"
               @click="emit('removeAdapter', a.id)"
             >
               {{ t('common.remove') }}
-            </button></span
+            </Button></span
           >
         </td>
       </tr>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import Button from 'primevue/button'
 import { LANGUAGE, speak } from '../../language'
 import { LANGUAGES, type Language } from '~~/shared/languages'
 import { useOwnLanguage } from '../../composables/useOwnLanguage'
@@ -13,7 +14,7 @@ async function choose(language: Language): Promise<void> {
 </script>
 
 <template>
-  <button v-for="l in others" :key="l" type="button" class="quiet" :lang="l" @click="choose(l)">
+  <Button v-for="l in others" :key="l" severity="secondary" outlined :lang="l" @click="choose(l)">
     {{ LANGUAGES[l] }}
-  </button>
+  </Button>
 </template>

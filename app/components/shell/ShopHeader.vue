@@ -1,8 +1,10 @@
 <script setup lang="ts">
-import { useRoute } from '#imports'
+import { navigateTo, useRoute } from '#imports'
 import { NuxtLink } from '#components'
+import { computed } from 'vue'
 import { t } from '../../words'
-import LanguagePick from './LanguagePick.vue'
+import MenuButton from './MenuButton.vue'
+import PersonMenu from './PersonMenu.vue'
 
 /** The shop's title line: where to go, whose shop, who works. */
 defineProps<{ shop: string; person: string; offline: boolean; waiting: number; dim: boolean }>()
@@ -17,33 +19,37 @@ const PLACES = [
   { to: '/practice', name: t('common.practice') },
   { to: '/shop', name: t('common.shop') },
 ]
+/** On a phone the places are a menu under the name of the one that is open. */
+const items = PLACES.map(({ to, name }) => ({ label: name, command: () => navigateTo(to) }))
+const here = computed(() => PLACES.find(p => isHere(p.to))?.name ?? t('shop-header.places'))
 </script>
 
 <template>
   <header class="shop-header">
-    <NuxtLink to="/" class="brand"><img src="/mark.svg" alt="" width="24" height="24" /><b>Wembric</b></NuxtLink>
+    <NuxtLink to="/" class="brand" :aria-label="t('bench-header.wembric-to-the-bay')"
+      ><img src="/mark.svg" alt="" width="24" height="24" /><b>Wembric</b></NuxtLink
+    >
     <nav :aria-label="t('shop-header.places')">
       <NuxtLink v-for="p in PLACES" :key="p.to" :to="p.to" class="place" :class="{ here: isHere(p.to) }">{{
         p.name
       }}</NuxtLink>
+      <span class="places"
+        ><MenuButton :label="here" :name="t('shop-header.places-here', { here })" :items="items"
+      /></span>
     </nav>
     <div class="who">
       <span v-if="offline" class="state" role="status">{{
         t('shop-header.no-server', { waiting: waiting ? t('shop-header.to-send', { waiting }) : '' })
       }}</span>
-      <span class="shop">{{ shop }}</span><b>{{ person }}</b>
-      <button type="button" class="quiet" @click="$emit('dim')">
-        {{ dim ? t('shop-header.light') : t('shop-header.dim') }}
-      </button>
-      <LanguagePick />
-      <button type="button" class="quiet" @click="$emit('signOut')">{{ t('shop-header.sign-out') }}</button>
+      <span class="shop">{{ shop }}</span>
+      <PersonMenu :person="person" :waiting="waiting" :dim="dim" @dim="$emit('dim')" @sign-out="$emit('signOut')" />
     </div>
   </header>
 </template>
 
 <style scoped>
 .shop-header {
-  min-height: 52px;
+  min-height: 56px;
   display: flex;
   align-items: center;
   gap: 22px;
@@ -63,6 +69,9 @@ const PLACES = [
 }
 nav {
   display: flex;
+}
+.places {
+  display: none;
 }
 .place {
   padding: 16px 14px 12px;
@@ -92,43 +101,37 @@ nav {
   font-weight: 600;
   color: var(--tight);
 }
-@media (max-width: 700px) {
-  .shop {
+/* A tablet and a phone: one row, the places in a menu. */
+@media (max-width: 900px) {
+  .shop,
+  .place {
     display: none;
   }
+  nav .places {
+    display: inline-flex;
+  }
   .shop-header {
-    gap: 0 8px;
-    padding: 6px 12px 0;
-    min-width: 0;
-    max-width: 100vw;
+    gap: 12px;
+    padding: 0 12px;
+    flex-wrap: nowrap;
   }
   .brand {
     margin: 0;
-  }
-  /* the places in one line of their own, to be swiped where a language is long */
-  nav {
-    order: 3;
-    flex: 0 0 100%;
-    min-width: 0;
-    overflow-x: auto;
-    scrollbar-width: none;
-  }
-  .place {
-    padding: 12px 8px 9px;
-    font-size: 17px;
-    white-space: nowrap;
+    min-height: 44px;
+    min-width: 32px;
   }
   .who {
-    gap: 6px;
+    min-width: 0;
+    gap: 8px;
   }
-  .who b {
-    max-width: 64px;
-    overflow: hidden;
-    text-overflow: ellipsis;
-    white-space: nowrap;
+  .state {
+    font-size: 15px;
+    line-height: 1.1;
   }
-  .who :deep(.quiet) {
-    padding-inline: 10px;
+}
+@media (max-width: 480px) {
+  .brand b {
+    display: none;
   }
 }
 </style>

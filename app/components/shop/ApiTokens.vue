@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import Button from 'primevue/button'
 import { LOCALE } from '../../language'
 import { ref } from 'vue'
 import type { ApiTokenRow } from '~~/shared/spec-book'
@@ -48,15 +49,15 @@ const day = (iso: string | null, zone: string) =>
           <td>
             <span v-if="token.revokedAt">{{
               t('api-tokens.ended', { revokedAt: day(token.revokedAt, timeZone) })
-            }}</span><button
+            }}</span><Button
               v-else
-              type="button"
-              class="quiet"
+              severity="secondary"
+              outlined
               :aria-label="t('api-tokens.cancel', { name: token.name })"
               @click="$emit('end', token.id)"
             >
               {{ t('common.cancel-it') }}
-            </button>
+            </Button>
           </td>
         </tr>
       </tbody>
@@ -67,9 +68,9 @@ const day = (iso: string | null, zone: string) =>
         :label="t('api-tokens.a-token-for')"
         :placeholder="t('api-tokens.parts-counter')"
         :wrong="wrong"
-      /><button type="submit" class="quiet">
+      /><Button type="submit" severity="secondary" outlined>
         {{ t('api-tokens.make-a-token') }}
-      </button>
+      </Button>
     </form>
   </section>
 </template>

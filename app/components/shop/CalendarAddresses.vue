@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import Button from 'primevue/button'
 import { LOCALE } from '../../language'
 import type { CalendarAddressRow } from '~~/shared/machines'
 import { t } from '../../words'
@@ -22,18 +23,20 @@ const day = (iso: string, zone: string) =>
     </p>
     <ul v-if="addresses.length">
       <li v-for="(a, i) in addresses" :key="a.id">
-        <span>{{ t('calendar-addresses.made-by', { madeBy: a.madeBy, madeAt: day(a.madeAt, timeZone) }) }}</span><button
-          type="button"
-          class="quiet"
+        <span>{{ t('calendar-addresses.made-by', { madeBy: a.madeBy, madeAt: day(a.madeAt, timeZone) }) }}</span><Button
+          severity="secondary"
+          outlined
           :aria-label="t('calendar-addresses.cancel-address', { nth: i + 1 })"
           @click="$emit('end', a.id)"
         >
           {{ t('common.cancel-it') }}
-        </button>
+        </Button>
       </li>
     </ul>
     <p class="actions">
-      <button type="button" class="quiet" @click="$emit('make')">{{ t('calendar-addresses.make-an-address') }}</button>
+      <Button severity="secondary" outlined @click="$emit('make')">{{
+        t('calendar-addresses.make-an-address')
+      }}</Button>
     </p>
   </section>
 </template>

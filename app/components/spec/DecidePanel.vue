@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import Button from 'primevue/button'
 import { NuxtLink } from '#components'
 import { computed } from 'vue'
 import type { ModelResponse, RevisionRow } from '~~/shared/spec-book'
@@ -77,14 +78,14 @@ const { form, open, own, mayApprove, asking, reason, approve, sendBack, day } = 
           :wrong="form.wrong('reason')"
         />
         <p class="two">
-          <button type="submit" class="quiet">
-            {{ asking === 'approve' ? t('decide-panel.approve-it') : t('decide-panel.send-it-back') }}</button><button
-            type="button"
-            class="quiet"
+          <Button type="submit" severity="secondary" outlined>
+            {{ asking === 'approve' ? t('decide-panel.approve-it') : t('decide-panel.send-it-back') }}</Button><Button
+            severity="secondary"
+            outlined
             @click="asking = null"
           >
             {{ t('decide-panel.wait') }}
-          </button>
+          </Button>
         </p>
       </form>
       <NuxtLink v-else class="key" :to="`/spec-book/${modelId}`"

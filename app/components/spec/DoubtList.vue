@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import Button from 'primevue/button'
 import type { Doubt } from '~~/core/spec-book'
 import { t, tell } from '../../words'
 
@@ -32,9 +33,9 @@ const left = () => props.doubts.filter(d => !answered.value.includes(d.id)).leng
         <b>{{ tell(d.readings[0]) }}</b><span>{{ t('doubt-list.or') }}</span
         ><b>{{ tell(d.readings[1]) }}</b>
       </p>
-      <button type="button" class="quiet" :aria-pressed="answered.includes(d.id)" @click="toggle(d.id)">
+      <Button severity="secondary" outlined :aria-pressed="answered.includes(d.id)" @click="toggle(d.id)">
         {{ answered.includes(d.id) ? t('doubt-list.as-printed') : t('common.its-printed-that-way') }}
-      </button>
+      </Button>
     </div>
   </section>
 </template>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import Button from 'primevue/button'
 import { computed, ref } from 'vue'
 import type { Verdict } from '~~/core/feeler'
 import type { Affected, RevisionRow } from '~~/shared/spec-book'
@@ -41,16 +42,16 @@ const counts = computed(() =>
         <VerdictShape :verdict="c.v" :size="20" /> <b>{{ c.n }} {{ VERDICT_WORDS[c.v].toLowerCase() }}</b>
       </p>
       <p class="roles">
-        <button
+        <Button
           v-for="r in ['intake', 'exhaust'] as const"
           :key="r"
-          type="button"
-          class="quiet"
+          severity="secondary"
+          outlined
           :aria-pressed="role === r"
           @click="role = r"
         >
           {{ t(`common.${r}`) }}
-        </button>
+        </Button>
       </p>
     </div>
     <div>

@@ -68,27 +68,27 @@ const STATES: { state: ImportRowState; name: string; sign: string }[] = [
             </p>
           </td>
           <td>
-            <button
+            <Button
               v-if="shown === 'problem' && r.notes.every(n => n.doubt)"
-              type="button"
-              class="quiet"
+              severity="secondary"
+              outlined
               @click="$emit('asPrinted', r)"
             >
               {{ t('common.its-printed-that-way') }}
-            </button>
+            </Button>
           </td>
         </tr>
       </tbody>
     </table>
     <p v-else class="note">{{ t('common.none') }}</p>
-    <button
+    <Button
       v-if="rows.length > 0 && rows.length < taken.counts[shown] && rows.length % 100 === 0"
-      type="button"
-      class="quiet"
+      severity="secondary"
+      outlined
       @click="$emit('more')"
     >
       {{ t('page-spec-book-import.show-more') }}
-    </button>
+    </Button>
     <div v-if="taken.mayApproveOwn && writes" class="grid">
       <TextField
         v-model="approveBecause"
@@ -112,7 +112,7 @@ const STATES: { state: ImportRowState; name: string; sign: string }[] = [
         :disabled="writes === 0"
         :loading="busy"
         @click="$emit('accept')"
-      /><button type="button" class="quiet" @click="$emit('cancel')">{{ t('common.cancel') }}</button>
+      /><Button severity="secondary" outlined @click="$emit('cancel')">{{ t('common.cancel') }}</Button>
     </div>
   </section>
 </template>
@@ -122,7 +122,7 @@ const STATES: { state: ImportRowState; name: string; sign: string }[] = [
   display: grid;
   gap: 14px;
 }
-td .quiet {
+td .p-button {
   white-space: nowrap;
 }
 .tabs {

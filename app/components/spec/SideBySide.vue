@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import Button from 'primevue/button'
 import { NuxtLink } from '#components'
 import { computed, ref } from 'vue'
 import { spanOf, targetOf } from '~~/core/feeler'
@@ -99,9 +100,9 @@ const FLAGS = {
       <b>{{ t('side-by-side.more-the-same', { count: same.length }) }}</b><span>{{
         same.map(l => l.name.toLowerCase()).join(', ')
       }}</span
-      ><button type="button" class="link" @click="allShown = !allShown">
+      ><Button link @click="allShown = !allShown">
         {{ allShown ? t('side-by-side.hide-them') : t('side-by-side.show-them') }}
-      </button>
+      </Button>
     </p>
   </div>
 </template>

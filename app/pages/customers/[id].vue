@@ -135,10 +135,10 @@ async function remove(): Promise<void> {
             filter
           />
           <div class="actions">
-            <button type="button" class="quiet" :disabled="!intoId" @click="merge">
-              {{ t('page-customers-id.merge') }}</button><button type="button" class="quiet" @click="remove">
+            <Button severity="secondary" outlined :disabled="!intoId" @click="merge">
+              {{ t('page-customers-id.merge') }}</Button><Button severity="secondary" outlined @click="remove">
               {{ t('page-customers-id.remove-owner') }}
-            </button>
+            </Button>
           </div>
         </div>
         <p v-if="other.failed.value" class="wrong" role="alert">{{ other.failed.value }}</p>

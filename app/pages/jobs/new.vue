@@ -84,10 +84,11 @@ function added(row: MachineRow): void {
       </div>
       <!-- above what is found: a list that comes in late moves no button from under a finger -->
       <div class="actions">
-        <button type="button" class="quiet" @click="adding = true">
-          {{ t('common.add-a-machine') }}</button><NuxtLink class="quiet" to="/">{{
-          t('page-jobs-new.back-to-the-bay')
-        }}</NuxtLink>
+        <Button severity="secondary" outlined @click="adding = true"> {{ t('common.add-a-machine') }}</Button><NuxtLink
+          class="quiet"
+          to="/"
+          >{{ t('page-jobs-new.back-to-the-bay') }}</NuxtLink
+        >
       </div>
       <ul class="found" :aria-label="t('common.machines')">
         <li v-for="m in found" :key="m.id">
@@ -157,13 +158,13 @@ function added(row: MachineRow): void {
       </div>
       <p v-if="form.failed.value && !form.wrong('meter')" class="wrong" role="alert">{{ form.failed.value }}</p>
       <div class="actions">
-        <Button type="submit" :label="t('page-jobs-new.open-the-job')" :loading="form.busy.value" /><button
-          type="button"
-          class="quiet"
+        <Button type="submit" :label="t('page-jobs-new.open-the-job')" :loading="form.busy.value" /><Button
+          severity="secondary"
+          outlined
           @click="machine = null"
         >
           {{ t('page-jobs-new.a-different-machine') }}
-        </button>
+        </Button>
       </div>
     </form>
   </main>

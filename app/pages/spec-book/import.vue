@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import Button from 'primevue/button'
 import { useHead } from '#imports'
 import { NuxtLink } from '#components'
 import ProgressBar from 'primevue/progressbar'
@@ -53,9 +54,9 @@ const {
     </div>
     <div v-if="sent !== null" class="running" role="status">
       <p>{{ t('page-spec-book-import.sending-the-file') }}</p>
-      <ProgressBar :value="Math.round(sent * 100)" /><button type="button" class="quiet" @click="cancel">
+      <ProgressBar :value="Math.round(sent * 100)" /><Button severity="secondary" outlined @click="cancel">
         {{ t('common.cancel') }}
-      </button>
+      </Button>
     </div>
     <p v-if="form.failed.value" class="wrong" role="alert">{{ form.failed.value }}</p>
 
@@ -66,9 +67,9 @@ const {
             bytes: (taken.bytes / 1024).toLocaleString(LOCALE, { maximumFractionDigits: 1 }),
           })
         }}</span
-        ><button v-if="!busy" type="button" class="quiet" @click="again">
+        ><Button v-if="!busy" severity="secondary" outlined @click="again">
           {{ t('page-spec-book-import.another-file') }}
-        </button>
+        </Button>
       </p>
       <ImportColumns
         v-if="taken.state === 'uploaded' && taken.format === 'csv'"
@@ -89,9 +90,9 @@ const {
                 })
           }}
         </p>
-        <ProgressBar :value="percent" /><button type="button" class="quiet" @click="cancel">
+        <ProgressBar :value="percent" /><Button severity="secondary" outlined @click="cancel">
           {{ t('common.cancel') }}
-        </button>
+        </Button>
       </div>
       <ImportPreview
         v-if="taken.state === 'preview'"

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import Button from 'primevue/button'
 import { LOCALE } from '../../language'
 import { navigateTo, useHead, useRoute } from '#imports'
 import { NuxtLink } from '#components'
@@ -85,7 +86,7 @@ useKeys({
       />
     </div>
     <p v-if="failed" class="wrong" role="alert">
-      {{ failed }} <button type="button" class="link" @click="find">{{ t('common.try-again') }}</button>
+      {{ failed }} <Button link @click="find">{{ t('common.try-again') }}</Button>
     </p>
     <p v-else-if="!found" class="note" role="status">{{ t('page-spec-book.opening-the-book') }}</p>
     <template v-else-if="rows.length === 0">

@@ -40,7 +40,7 @@ export interface MachinePast {
 const reading = ({ loMm, hiMm, verdict }: VisitReading): JudgedReading => ({ loMm, hiMm, verdict })
 
 /** Of a job each valve's first reading, and the last that was proved. */
-function valvesOfJob(rows: readonly VisitReading[]): Record<string, FoundAndLeft> {
+export function valvesOfJob(rows: readonly VisitReading[]): Record<string, FoundAndLeft> {
   const valves: Record<string, FoundAndLeft> = {}
   for (const row of rows) {
     const own = (valves[row.valveId] ??= { asFound: null, asLeft: null, touched: false })
@@ -107,7 +107,7 @@ function pastOf(
   }
 }
 
-const grouped = <T, K>(rows: readonly T[], key: (row: T) => K): Map<K, T[]> => {
+export const grouped = <T, K>(rows: readonly T[], key: (row: T) => K): Map<K, T[]> => {
   const groups = new Map<K, T[]>()
   for (const row of rows) {
     const group = groups.get(key(row))

@@ -281,6 +281,9 @@ export const bench = {
   'side-panels.another-blade-set-2': 'another blade set',
   'side-panels.answers-so-far': 'Answers so far',
   'side-panels.caution-understood': 'caution understood',
+  'side-panels.dim-screen': 'Dim the screen',
+  'side-panels.light-screen': 'Light screen',
+  'side-panels.unit-first': ({ unit }: Shown<'unit'>) => `Show ${unit} first`,
   'side-panels.each-answer-is-saved-on':
     'Each answer is saved on this device first, then sent. “Saved” means the shop’s database has it.',
   'side-panels.find-the-stops-by-another': 'Find the stops by another method',

@@ -1,4 +1,4 @@
-import type { Shown } from '../grammar'
+import { count, type Shown } from '../grammar'
 
 /** What the screens say by themselves: by component, in the order of the alphabet. */
 export const shell = {
@@ -8,9 +8,41 @@ export const shell = {
     'That answer was not saved: this device has no room to keep it, and the shop’s server does not answer. Free some room or get back online, then answer again.',
   'outbox.this-device-cannot-keep-answers':
     'This device cannot keep answers: it has no room. They go straight to the shop.',
+  'parts.choices': 'Choices',
+  'parts.choose-a-day': 'Choose a day',
+  'parts.choose-a-month': 'Choose a month',
+  'parts.choose-a-year': 'Choose a year',
+  'parts.choose-all': 'Choose all',
+  'parts.choose-none': 'Choose none',
+  'parts.choose-the-row': 'Choose the row',
+  'parts.clear': 'Clear',
+  'parts.close': 'Close',
+  'parts.first-page': 'First page',
+  'parts.last-page': 'Last page',
+  'parts.leave-the-row': 'Leave the row',
+  'parts.month-after': 'Month after',
+  'parts.month-before': 'Month before',
+  'parts.no': 'No',
+  'parts.nothing-chosen': 'Nothing chosen',
+  'parts.nothing-here': 'Nothing here',
+  'parts.nothing-like-that': 'Nothing like that',
+  'parts.page-after': 'Next page',
+  'parts.page-before': 'Page before',
+  'parts.some-fit': 'Some fit',
+  'parts.today': 'Today',
+  'parts.year-after': 'Year after',
+  'parts.year-before': 'Year before',
+  'parts.yes': 'Yes',
+  'parts.page': ({ page }: Shown<'page'>) => `Page ${page}`,
+  'person-menu.answers-wait': ({ waiting }: { waiting: number }) =>
+    `${count(waiting, 'answer')} on this device not sent yet. Sent when you sign in here again with the shop’s server in reach.`,
+  'person-menu.of': ({ person }: Shown<'person'>) => `${person}: theme, language, sign out`,
+  'person-menu.sign-out-all-the-same': 'Sign out anyway',
+  'person-menu.stay': 'Stay signed in',
   'shop-header.dim': 'Dim',
   'shop-header.light': 'Light',
   'shop-header.no-server': ({ waiting }: Shown<'waiting'>) => `No server${waiting}`,
+  'shop-header.places-here': ({ here }: Shown<'here'>) => `Places, now ${here}`,
   'shop-header.places': 'Places',
   'shop-header.sign-out': 'Sign out',
   'shop-header.to-send': ({ waiting }: Shown<'waiting'>) => `, ${waiting} to send`,

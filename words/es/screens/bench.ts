@@ -266,6 +266,9 @@ export const bench: Words<typeof english> = {
   'side-panels.another-blade-set-2': 'otro juego de láminas',
   'side-panels.answers-so-far': 'Respuestas hasta ahora',
   'side-panels.caution-understood': 'precaución entendida',
+  'side-panels.dim-screen': 'Oscurecer la pantalla',
+  'side-panels.light-screen': 'Pantalla clara',
+  'side-panels.unit-first': ({ unit }) => `Mostrar primero ${unit}`,
   'side-panels.each-answer-is-saved-on':
     'Cada respuesta se guarda primero en este aparato y luego se envía. “Guardado” es que está en la base del taller.',
   'side-panels.find-the-stops-by-another': 'Buscar las paradas con otro método',

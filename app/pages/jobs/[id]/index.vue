@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import Button from 'primevue/button'
 import { definePageMeta, navigateTo, useHead, useRoute } from '#imports'
 import { NuxtLink } from '#components'
 import { computed } from 'vue'
@@ -184,7 +185,7 @@ useHead({
       />
       <p v-if="!acknowledged" class="phone-caution">
         <b>!</b> {{ tell(say(`caution.${step}`)) }}
-        <button type="button" class="link" @click="acknowledge">{{ t('step-rail.understood') }}</button>
+        <Button link @click="acknowledge">{{ t('step-rail.understood') }}</Button>
       </p>
     </aside>
     <ValveStrip
@@ -201,7 +202,7 @@ useHead({
       ><h1>{{ t('page-jobs-id.this-job-cannot-be-shown') }}</h1>
       <p>{{ bench.failed.value }}</p>
       <p class="actions">
-        <button type="button" class="quiet" @click="bench.load()">{{ t('common.try-again') }}</button><NuxtLink
+        <Button severity="secondary" outlined @click="bench.load()">{{ t('common.try-again') }}</Button><NuxtLink
           class="quiet"
           to="/"
           >{{ t('common.to-the-bay') }}</NuxtLink
@@ -333,7 +334,7 @@ useHead({
     font-size: 15px;
     line-height: 1.3;
   }
-  .phone-caution .link {
+  .phone-caution .p-button {
     min-height: 30px;
     padding: 2px 0;
   }

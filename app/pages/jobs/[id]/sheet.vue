@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import Button from 'primevue/button'
 import { definePageMeta, useHead, useRoute } from '#imports'
 import { NuxtLink } from '#components'
 import { computed, onMounted, ref, watch } from 'vue'
@@ -50,10 +51,14 @@ function download(): void {
       <NuxtLink class="quiet" to="/">{{ t('common.bay') }}</NuxtLink><NuxtLink class="quiet" :to="`/jobs/${jobId}`">{{
         t('page-jobs-id-sheet.job')
       }}</NuxtLink>
-      <button type="button" class="quiet" :disabled="!given" @click="print">
-        {{ t('common.print') }}</button><button type="button" class="quiet" :disabled="!given" @click="download">
+      <Button severity="secondary" outlined :disabled="!given" @click="print"> {{ t('common.print') }}</Button><Button
+        severity="secondary"
+        outlined
+        :disabled="!given"
+        @click="download"
+      >
         {{ t('common.json') }}
-      </button>
+      </Button>
       <a
         v-for="paper in ['A4', 'Letter']"
         :key="paper"
@@ -68,7 +73,7 @@ function download(): void {
     </nav>
     <p v-if="form.failed.value" class="said" role="alert">
       {{ form.failed.value }}
-      <button type="button" class="link" @click="load">{{ t('common.try-again') }}</button>
+      <Button link @click="load">{{ t('common.try-again') }}</Button>
     </p>
     <p v-else-if="onTheirWay" class="said" role="status">
       {{ t('page-jobs-id-sheet.on-their-way', { answers: onTheirWay }) }}

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import Button from 'primevue/button'
 import { navigateTo, useHead, useRoute } from '#imports'
 import { NuxtLink } from '#components'
 import { computed, onMounted, ref } from 'vue'
@@ -79,9 +80,9 @@ const about = computed(() => {
           t('page-machines-id.spec-revision', { about, revision: seen.machine.revision ?? 'none' })
         }}
       </p>
-      <button type="button" class="quiet" @click="panel = { kind: 'photos' }">
-        {{ t('common.photos') }}</button><button type="button" class="quiet" @click="panel = { kind: 'actions' }">
-        {{ t('common.edit') }}</button
+      <Button severity="secondary" outlined @click="panel = { kind: 'photos' }">
+        {{ t('common.photos') }}</Button><Button severity="secondary" outlined @click="panel = { kind: 'actions' }">
+        {{ t('common.edit') }}</Button
       ><NuxtLink v-if="seen.machine.openJobId" class="key go" :to="`/jobs/${seen.machine.openJobId}`">{{
         t('page-machines-id.to-the-open-job')
       }}</NuxtLink
@@ -119,7 +120,7 @@ const about = computed(() => {
       <template v-else-if="panel?.kind === 'photos'"
         ><header>
           <h2>{{ t('common.photos') }}</h2>
-          <button type="button" class="quiet" @click="panel = null">{{ t('common.close') }}</button>
+          <Button severity="secondary" outlined @click="panel = null">{{ t('common.close') }}</Button>
         </header>
         <PhotoStrip :machine-id="id"
       /></template>
@@ -139,9 +140,9 @@ const about = computed(() => {
             seen.usePerDay === null
               ? t('page-machines-id.use-a-day-not-enough')
               : t('page-machines-id.a-day-shaded-band-right', { usePerDay: seen.usePerDay.toFixed(1), unit })
-          }}</span><button v-if="due" type="button" class="quiet" @click="panel = { kind: 'tell' }">
+          }}</span><Button v-if="due" severity="secondary" outlined @click="panel = { kind: 'tell' }">
             {{ t('common.tell-the-owner') }}
-          </button>
+          </Button>
         </p>
         <NuxtLink class="tag-link" :to="`/machines/${id}/tag`" :aria-label="t('page-machines-id.print-the-tag')"
           ><MachineTag
@@ -265,7 +266,7 @@ li.first {
   line-height: 1.25;
   color: var(--ink2);
 }
-.foot .quiet {
+.foot .p-button {
   flex: none;
 }
 .tag-link {

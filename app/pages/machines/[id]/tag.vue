@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import Button from 'primevue/button'
 import { definePageMeta, useHead, useRoute } from '#imports'
 import { NuxtLink } from '#components'
 import { onMounted, ref } from 'vue'
@@ -26,14 +27,14 @@ const print = () => window.print()
 <template>
   <main class="page-of-tag">
     <nav :aria-label="t('common.tag')">
-      <NuxtLink class="quiet" :to="`/machines/${id}`">{{ t('common.machine') }}</NuxtLink><button
-        type="button"
-        class="quiet"
+      <NuxtLink class="quiet" :to="`/machines/${id}`">{{ t('common.machine') }}</NuxtLink><Button
+        severity="secondary"
+        outlined
         :disabled="!seen"
         @click="print"
       >
         {{ t('common.print') }}
-      </button>
+      </Button>
     </nav>
     <p v-if="form.failed.value" class="wrong" role="alert">{{ form.failed.value }}</p>
     <template v-if="seen">

@@ -101,7 +101,9 @@ async function rename(): Promise<void> {
           <li v-if="betweenLines.length === 0">{{ t('page-spec-book-id-draft.nothing-else-than-before') }}</li>
         </ul>
         <p>{{ t('page-spec-book-id-draft.what-you-typed-is-still') }}</p>
-        <button type="button" class="quiet" @click="seen">{{ t('page-spec-book-id-draft.i-have-checked-it') }}</button>
+        <Button severity="secondary" outlined @click="seen">{{
+          t('page-spec-book-id-draft.i-have-checked-it')
+        }}</Button>
       </section>
       <form novalidate class="inner" @submit.prevent="submit">
         <SpecFields v-model:spec="spec" v-model:firing="firing" :wrong="wrong" :odd="f => drafted.doubtAt(f)" />

@@ -1,0 +1,47 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { useConfirm } from 'primevue/useconfirm'
+import { LANGUAGES, type Language } from '~~/shared/languages'
+import { LANGUAGE, speak } from '../../language'
+import { useOwnLanguage } from '../../composables/useOwnLanguage'
+import { t } from '../../words'
+import MenuButton from './MenuButton.vue'
+
+/** Who works here: how the screen looks and speaks, and the way out. */
+const props = defineProps<{ person: string; waiting: number; dim: boolean }>()
+const emit = defineEmits<{ signOut: []; dim: [] }>()
+const own = useOwnLanguage()
+const confirm = useConfirm()
+
+async function choose(language: Language): Promise<void> {
+  await own.keep(language)
+  speak(language)
+}
+/** What waits on this device is sent by its own person: they are told before they go. */
+function signOut(target: EventTarget | null): void {
+  if (props.waiting === 0) return emit('signOut')
+  confirm.require({
+    target: target as HTMLElement,
+    message: t('person-menu.answers-wait', { waiting: props.waiting }),
+    acceptLabel: t('person-menu.sign-out-all-the-same'),
+    rejectLabel: t('person-menu.stay'),
+    rejectProps: { severity: 'secondary', outlined: true },
+    accept: () => emit('signOut'),
+  })
+}
+const items = computed(() => [
+  { label: props.dim ? t('shop-header.light') : t('shop-header.dim'), command: () => emit('dim') },
+  ...(Object.keys(LANGUAGES) as Language[])
+    .filter(l => l !== LANGUAGE)
+    .map(l => ({ label: LANGUAGES[l], lang: l, command: () => choose(l) })),
+  { separator: true },
+  {
+    label: t('shop-header.sign-out'),
+    command: ({ originalEvent }: { originalEvent: Event }) => signOut(originalEvent.currentTarget),
+  },
+])
+</script>
+
+<template>
+  <MenuButton :label="person" :name="t('person-menu.of', { person })" :items="items" />
+</template>

@@ -1,0 +1,11 @@
+import { defineNuxtPlugin } from '#imports'
+import type { PrimeVueConfiguration } from 'primevue/config'
+import ConfirmationService from 'primevue/confirmationservice'
+import { partWords } from '../utils/part-words'
+
+/** The standard parts speak the page's language, and can ask before something is ended. */
+export default defineNuxtPlugin(({ vueApp }) => {
+  const { $primevue } = vueApp.config.globalProperties as { $primevue: { config: PrimeVueConfiguration } }
+  $primevue.config.locale = { ...$primevue.config.locale, ...partWords() } as PrimeVueConfiguration['locale']
+  vueApp.use(ConfirmationService)
+})

@@ -62,8 +62,9 @@ const emit = defineEmits<{ press: [index: number]; pass: [] }>()
 .pass {
   background: none;
   border: 0;
-  padding: 6px 0;
-  min-height: 32px;
+  padding: 6px 0 6px 12px;
+  min-height: 44px;
+  margin-block: -6px;
   font: 600 15px/1.2 var(--figures);
   color: var(--ink2);
   cursor: pointer;
@@ -131,6 +132,24 @@ h1.long {
   }
   .key {
     height: 63px;
+  }
+}
+@media (max-height: 720px) and (min-width: 901px) {
+  h1 {
+    font-size: 28px;
+    line-height: 30px;
+  }
+  .why {
+    font-size: 16px;
+    line-height: 20px;
+    margin-block: 6px 8px;
+  }
+  .key {
+    height: auto;
+    min-height: 52px;
+  }
+  .title {
+    font-size: 20px;
   }
 }
 @media (max-width: 700px) {

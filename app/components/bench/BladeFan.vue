@@ -118,10 +118,12 @@ const stacksFelt = computed(() =>
 }
 .blades {
   display: flex;
-  justify-content: center;
+  /* more blades than there is room for are swiped, from the first on */
+  justify-content: safe center;
   align-items: end;
   padding: 0 10px;
-  overflow: hidden;
+  overflow: auto hidden;
+  scrollbar-width: none;
   height: 164px;
 }
 .blade {
@@ -232,6 +234,14 @@ const stacksFelt = computed(() =>
   .units,
   .arrows {
     display: none;
+  }
+}
+@media (min-width: 701px) and (max-width: 1100px) {
+  .blade {
+    min-width: 41px;
+  }
+  .first {
+    font-size: 17px;
   }
 }
 @media (max-width: 700px) {

@@ -155,7 +155,7 @@ const turnTo = (clockDeg: number) =>
     order: 4;
   }
   .clock {
-    height: 224px;
+    height: clamp(150px, 100cqh, 300px);
     padding: 0;
     order: 1;
   }

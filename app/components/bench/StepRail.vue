@@ -165,4 +165,36 @@ ol {
     height: 20px;
   }
 }
+/* A low window: the steps alone. */
+@media (min-width: 901px) and (max-height: 720px) {
+  .step {
+    height: 44px;
+  }
+  .words {
+    display: none;
+  }
+}
+/* A tablet held upright: one row; the caution stands with the instruction. */
+@media (max-width: 900px) {
+  nav,
+  .rail {
+    grid-template-rows: auto;
+  }
+  ol {
+    display: grid;
+    grid-template-columns: repeat(6, minmax(0, 1fr));
+    border-bottom: 1px solid var(--line);
+  }
+  .step {
+    height: 56px;
+    border: 0;
+  }
+  .words,
+  .caution {
+    display: none;
+  }
+  .active::after {
+    display: none;
+  }
+}
 </style>

@@ -118,4 +118,23 @@ defineEmits<{ choose: [valveId: string] }>()
   max-width: 100%;
   justify-self: start;
 }
+@media (min-width: 901px) and (max-height: 720px) {
+  .cell {
+    padding-block: 6px 4px;
+    gap: 0;
+  }
+  .rule {
+    height: 74px;
+  }
+}
+@media (max-width: 900px) {
+  .strip,
+  .strip.many {
+    grid-auto-columns: minmax(246px, 1fr);
+    overflow-x: auto;
+  }
+  .cell {
+    padding-inline: 14px;
+  }
+}
 </style>

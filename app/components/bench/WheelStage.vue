@@ -147,34 +147,60 @@ const markIndex = computed(() => {
     font-size: 13.5px;
   }
 }
+/* A phone: the wheel as high as there is room, what is known at its sides, the rest below it. */
 @media (max-width: 700px) {
   .wheel-stage {
-    grid-template-columns: 1fr 1fr;
-    gap: 0 12px;
+    grid-template: 'tl picture tr' auto 'bl br br' auto / minmax(0, 1fr) minmax(140px, min(100cqh, 46vw)) minmax(
+        0,
+        1fr
+      );
+    gap: 4px 8px;
+    padding: 0 12px;
     align-content: start;
     height: auto;
   }
+  .wheel-stage.turning {
+    grid-template:
+      'br br br' auto 'tl picture tr' auto 'bl bl bl' auto / minmax(0, 1fr)
+      minmax(140px, min(100cqh, 46vw)) minmax(0, 1fr);
+  }
   .picture {
-    grid-column: 1 / -1;
-    height: 250px;
-    order: 2;
+    grid-area: picture;
+    height: clamp(140px, 100cqh, 46vw);
   }
   .corner {
     position: static;
     width: auto;
-    padding: 4px 16px;
+    padding: 4px 0;
     font-size: 14.5px;
+    line-height: 1.2;
     align-self: start;
     justify-self: stretch;
+    overflow-wrap: anywhere;
   }
-  .bl,
+  .corner h2 {
+    font-size: 18px;
+  }
+  .tl {
+    grid-area: tl;
+  }
+  .tr {
+    grid-area: tr;
+  }
+  .bl {
+    grid-area: bl;
+  }
   .br {
-    order: 3;
+    grid-area: br;
+    display: grid;
+    gap: 4px;
+  }
+  .br :deep(.window) {
+    max-width: 150px;
+    justify-self: end;
   }
   /* while a line is looked for, how it looks when right stands above the wheel */
   .turning .br {
-    order: 1;
-    grid-column: 1 / -1;
     grid-template-columns: 120px 1fr;
     align-items: center;
     text-align: left;
@@ -184,16 +210,8 @@ const markIndex = computed(() => {
     justify-self: start;
     margin: 0;
   }
-  .corner h2 {
-    font-size: 19px;
-  }
-  .br {
-    display: grid;
-    gap: 4px;
-  }
-  .br :deep(.window) {
-    max-width: 150px;
-    justify-self: end;
+  .turning .picture {
+    height: clamp(140px, 100cqh - 84px, 46vw);
   }
 }
 </style>

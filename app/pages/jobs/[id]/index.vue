@@ -234,7 +234,7 @@ useHead({
   border-left: 1.5px solid var(--ink);
   padding: 18px 24px 10px;
   display: grid;
-  grid-template: auto minmax(172px, auto) auto auto minmax(min-content, 1fr) / minmax(0, 1fr);
+  grid-template: auto auto auto auto minmax(min-content, 1fr) / minmax(0, 1fr);
   min-height: 0;
   overflow: auto;
   align-content: start;
@@ -245,6 +245,7 @@ useHead({
 }
 .panel > :deep(.next) {
   grid-row: 2;
+  min-height: 172px;
 }
 .panel > :deep(.keys) {
   grid-row: 3;
@@ -277,21 +278,70 @@ useHead({
     padding-inline: 16px;
   }
 }
-/* A phone: instruction, picture, and the keys always in thumb reach. */
+/* A low window, as at 125 %: what stands below and beside makes room for the instruction and its keys. */
+@media (min-width: 901px) and (max-height: 720px) {
+  .bench {
+    grid-template-rows: 52px minmax(0, 1fr) 132px;
+  }
+  .panel {
+    padding-block: 12px 6px;
+  }
+  .panel > :deep(.next) {
+    min-height: 0;
+  }
+}
+/* A tablet held upright: steps in a row, the pictures as wide as the screen, instruction and keys side by side. */
+@media (min-width: 701px) and (max-width: 900px) {
+  .bench {
+    min-height: 900px;
+    grid-template: 52px auto minmax(0, 1fr) auto auto / minmax(0, 1fr);
+  }
+  .panel {
+    border-left: 0;
+    border-top: 1.5px solid var(--ink);
+    grid-template: auto auto auto auto / minmax(0, 1fr) minmax(0, 1fr);
+    column-gap: 24px;
+    overflow: visible;
+  }
+  .panel > :deep(.notices),
+  .panel > :deep(.ask),
+  .panel > :deep(.side),
+  .panel > :deep(.undo),
+  .panel > :deep(.closed),
+  .foot {
+    grid-column: 1 / -1;
+  }
+  .panel > :deep(.keys) {
+    grid-row: 2;
+    grid-column: 2;
+  }
+  .phone-caution {
+    display: block !important;
+    grid-row: 3;
+    grid-column: 1 / -1;
+    font-size: 16px;
+    padding-top: 10px;
+  }
+  .foot {
+    grid-row: 4;
+  }
+}
+/*
+ * A phone: instruction, picture, and the keys always in thumb reach. The picture has what the rest leaves, and is
+ * scrolled within it where that is little: the keys stand below it, never over it.
+ */
 @media (max-width: 700px) {
   .bench {
     display: flex;
     flex-direction: column;
-    height: auto;
-    min-height: 100dvh;
+    height: 100dvh;
+    min-height: 0;
+  }
+  .bench > * {
+    flex: none;
   }
   .bench > :first-child {
-    flex: none;
     height: 52px;
-    position: sticky;
-    top: 0;
-    background: var(--ground);
-    z-index: 4;
   }
   .rail,
   .strip {
@@ -299,12 +349,14 @@ useHead({
   }
   .tabs {
     display: grid !important;
-    flex: none;
     height: 58px;
     order: 1;
   }
   .panel {
     display: contents;
+  }
+  .panel > :deep(*) {
+    flex: none;
   }
   .panel > :deep(.notices) {
     order: 2;
@@ -324,38 +376,49 @@ useHead({
   }
   .stage {
     order: 5;
-    overflow: visible;
-    flex: 1;
+    container-type: size;
+    flex: 1 1 0;
+    min-height: 150px;
+    overflow: hidden auto;
+    overscroll-behavior-y: auto;
   }
   .phone-caution {
     display: block !important;
     order: 6;
-    padding: 8px 16px;
-    font-size: 15px;
+    padding: 4px 16px;
+    font-size: 16px;
     line-height: 1.3;
-  }
-  .phone-caution .p-button {
-    min-height: 30px;
-    padding: 2px 0;
   }
   .panel > :deep(.keys) {
     order: 7;
-    position: sticky;
-    bottom: 61px;
-    z-index: 3;
     background: var(--sheet);
     padding: 12px 16px 0;
     border-top: 1px solid var(--ink);
   }
   .foot {
     order: 8;
-    position: sticky;
-    bottom: 0;
-    z-index: 3;
     background: var(--sheet);
   }
-  .panel:has(.foot.finding) > :deep(.keys) {
-    bottom: 86px;
+}
+/* A low screen, as a page at 200 or 400 % is: it is read from the top, the answers right under their question. */
+@media (max-width: 700px) and (max-height: 560px) {
+  .bench {
+    height: auto;
+  }
+  .tabs {
+    height: auto;
+  }
+  .phone-caution {
+    order: 3;
+  }
+  .panel > :deep(.keys),
+  .foot {
+    order: 4;
+  }
+  .stage {
+    container-type: normal;
+    flex: none;
+    overflow: visible;
   }
 }
 </style>

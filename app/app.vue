@@ -2,6 +2,7 @@
 import { useHead } from '#imports'
 import { NuxtLayout, NuxtPage } from '#components'
 import { onMounted, watch } from 'vue'
+import ConfirmPopup from 'primevue/confirmpopup'
 import { useEventListener } from '@vueuse/core'
 import { useDim } from './composables/useOwnScreen'
 import { useOutboxStore } from './stores/outbox'
@@ -26,4 +27,5 @@ onMounted(async () => {
 
 <template>
   <NuxtLayout><NuxtPage /></NuxtLayout>
+  <ConfirmPopup />
 </template>

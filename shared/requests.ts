@@ -36,12 +36,13 @@ const isZone = (zone: string): boolean => {
     return false
   }
 }
+const shopName = text(80, 'shop')
+const timeZone = text(60, 'time zone').refine(isZone, { error: wrong('wrong.this-time-zone-is-not') })
+const unit = z.enum(['mm', 'thou'])
 export const setupSchema = z.object({
-  shop: text(80, 'shop'),
-  timeZone: text(60, 'time zone').refine(isZone, {
-    error: wrong('wrong.this-time-zone-is-not'),
-  }),
-  unit: z.enum(['mm', 'thou']),
+  shop: shopName,
+  timeZone,
+  unit,
   lead: personSchema.omit({ role: true }),
 })
 
@@ -52,6 +53,9 @@ const minutes = (what: 'valves' | 'task') =>
     .max(480, wrong('wrong.minutes-most', { what }))
 export const shopSchema = z
   .object({
+    name: shopName,
+    timeZone,
+    unit,
     favouriteSchool: z.enum(SCHOOLS, { error: wrong('wrong.choose-one-of-the-ways') }).nullable(),
     target: z.enum(TARGET_SCHOOLS, { error: wrong('wrong.choose-where-in-the-limits') }),
     bladeHabit: z.enum(BLADE_HABITS, { error: wrong('wrong.choose-where-the-blade-is') }),

@@ -1,6 +1,5 @@
 <script setup lang="ts">
 import { navigateTo } from '#imports'
-import ConfirmPopup from 'primevue/confirmpopup'
 import ShopHeader from '../components/shell/ShopHeader.vue'
 import { useDim } from '../composables/useOwnScreen'
 import { useOutboxStore } from '../stores/outbox'
@@ -27,6 +26,5 @@ async function signOut(): Promise<void> {
       @dim="dim = !dim"
     />
     <slot />
-    <ConfirmPopup />
   </div>
 </template>

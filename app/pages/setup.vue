@@ -7,16 +7,17 @@ import TextField from '../components/forms/TextField.vue'
 import { useForm } from '../composables/useForm'
 import { useSessionStore } from '../stores/session'
 import { api } from '../utils/api'
+import { zones } from '../utils/zones'
 import { t } from '../words'
 
 definePageMeta({ layout: false })
 useHead({ title: t('page-setup.your-shop-wembric') })
 const form = useForm()
 const session = useSessionStore()
-const zones = Intl.supportedValuesOf('timeZone').map(value => ({ value, label: value.replaceAll('_', ' ') }))
+const here = Intl.DateTimeFormat().resolvedOptions().timeZone
 const shop = reactive({
   shop: '',
-  timeZone: Intl.DateTimeFormat().resolvedOptions().timeZone as string | null,
+  timeZone: here as string | null,
   unit: 'mm' as 'mm' | 'thou' | null,
   lead: { name: '', signIn: '', password: '' },
 })
@@ -41,7 +42,7 @@ async function submit(): Promise<void> {
         <ChoiceField
           v-model="shop.timeZone"
           :label="t('page-setup.time-zone')"
-          :options="zones"
+          :options="zones(here)"
           filter
           :note="t('page-setup.says-when-your-day-begins')"
           :wrong="form.wrong('timeZone')"

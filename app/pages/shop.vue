@@ -1,61 +1,31 @@
 <script setup lang="ts">
 import { useHead } from '#imports'
 import Button from 'primevue/button'
-import { computed, onMounted, reactive, ref } from 'vue'
-import Checkbox from 'primevue/checkbox'
-import { TARGET_SCHOOLS } from '~~/core/feeler'
-import { BLADE_HABITS } from '~~/core/job'
-import { type School, SCHOOLS } from '~~/core/stops'
+import { onMounted, reactive, ref } from 'vue'
+import Column from 'primevue/column'
+import DataTable from 'primevue/datatable'
 import type { ShopRequest } from '~~/shared/requests'
 import type { PersonRow } from '~~/shared/responses'
 import type { CalendarAddressRow } from '~~/shared/machines'
 import type { ApiTokenRow } from '~~/shared/spec-book'
+import EndButton from '../components/forms/EndButton.vue'
 import ApiTokens from '../components/shop/ApiTokens.vue'
 import CalendarAddresses from '../components/shop/CalendarAddresses.vue'
+import ShopIdentity from '../components/shop/ShopIdentity.vue'
+import ShopWays from '../components/shop/ShopWays.vue'
 import ChoiceField from '../components/forms/ChoiceField.vue'
 import TextField from '../components/forms/TextField.vue'
 import { useForm } from '../composables/useForm'
 import { useSessionStore } from '../stores/session'
 import { api } from '../utils/api'
-import { say } from '~~/core/said'
-import { tell, t } from '../words'
+import { t } from '../words'
 
 useHead({ title: t('page-shop.shop-wembric') })
 const session = useSessionStore()
 const form = useForm()
 const people = ref<PersonRow[]>([])
 const person = reactive({ name: '', signIn: '', password: '', role: 'mechanic' as 'mechanic' | 'lead' | null })
-const NONE = 'none' as const
 const kept = ref(false)
-const schools = [
-  { value: NONE, label: t('page-shop.none-marks-or-the-rod') },
-  ...SCHOOLS.filter(s => s !== 'maker').map(s => ({ value: s, label: tell(say(`school.${s}`)) })),
-]
-const school = computed({
-  get: () => session.shop?.favouriteSchool ?? NONE,
-  set: (chosen: School | typeof NONE | null) => {
-    void settle({ favouriteSchool: chosen === NONE ? null : chosen })
-  },
-})
-/** A way of the shop’s that is read from the session and settled on the server. */
-const way = <K extends 'target' | 'bladeHabit' | 'pairToProve' | 'valveMinutes' | 'taskMinutes'>(key: K) =>
-  computed({
-    get: () => session.shop?.[key] ?? null,
-    set: value => {
-      void settle({ [key]: value ?? undefined })
-    },
-  })
-const [target, bladeHabit, pairToProve, valveMinutes, taskMinutes] = [
-  way('target'),
-  way('bladeHabit'),
-  way('pairToProve'),
-  way('valveMinutes'),
-  way('taskMinutes'),
-]
-const lengths = (of: number[], now: number | null) =>
-  [...new Set([...of, ...(now === null ? [] : [now])])]
-    .sort((a, b) => a - b)
-    .map(value => ({ value, label: value < 60 ? t('page-shop.minutes', { value }) : `${value / 60} h` }))
 async function settle(ways: ShopRequest): Promise<void> {
   kept.value = false
   if (await form.send(() => api('PUT /api/shop', { body: ways }))) {
@@ -115,146 +85,108 @@ async function add(): Promise<void> {
 <template>
   <main class="form">
     <h1>{{ session.shop?.name }}</h1>
-    <p class="lead">
-      {{
-        t('page-shop.time-zone-shown-first', { timeZone: session.shop?.timeZone ?? '', unit: session.shop?.unit ?? '' })
-      }}
-    </p>
-    <h2>{{ t('page-shop.finding-stops') }}</h2>
-    <div class="grid">
-      <ChoiceField
-        v-model="school"
-        :label="t('page-shop.preferred-method')"
-        :options="schools"
-        :note="t('page-shop.new-jobs-begin-with-it')"
-        :wrong="form.wrong('favouriteSchool')"
-      />
-    </div>
-    <h2>{{ t('page-shop.setting-and-proving') }}</h2>
-    <div class="grid">
-      <ChoiceField
-        v-model="target"
-        :label="t('common.set-valves-to')"
-        :options="TARGET_SCHOOLS.map(t => ({ value: t, label: tell(say(`target.${t}`)) }))"
-        :note="t('page-shop.a-job-may-choose-another')"
-        :wrong="form.wrong('target')"
-      />
-      <ChoiceField
-        v-model="bladeHabit"
-        :label="t('common.while-the-nut-is-locked')"
-        :options="BLADE_HABITS.map(h => ({ value: h, label: tell(say(`habit.${h}`)) }))"
-        :note="t('page-shop.a-pinched-blade-is-ruined')"
-        :wrong="form.wrong('bladeHabit')"
-      />
-      <div class="wide tick">
-        <Checkbox v-model="pairToProve" input-id="pair" binary /><label for="pair">{{
-          t('page-shop.every-proof-needs-two-blades')
-        }}</label>
-      </div>
-    </div>
-    <h2>{{ t('page-shop.the-day') }}</h2>
-    <div class="grid">
-      <ChoiceField
-        v-model="valveMinutes"
-        :label="t('page-shop.the-valves-of-a-machine')"
-        :options="lengths([20, 30, 45, 60, 90, 120], valveMinutes)"
-        :note="t('page-shop.the-bay-orders-the-day')"
-        :wrong="form.wrong('valveMinutes')"
-      />
-      <ChoiceField
-        v-model="taskMinutes"
-        :label="t('page-shop.another-task-takes')"
-        :options="lengths([10, 15, 20, 30, 45, 60], taskMinutes)"
-        :note="t('page-shop.oil-filters-and-the-like')"
-        :wrong="form.wrong('taskMinutes')"
-      />
-    </div>
-    <p v-if="!session.isLead" class="note">{{ t('page-shop.a-lead-sets-this-for') }}</p>
-    <p v-else-if="kept" class="note" role="status">{{ t('common.saved') }}</p>
-    <h2>{{ t('page-shop.crew') }}</h2>
-    <table class="rows">
-      <thead>
-        <tr>
-          <th>{{ t('common.name') }}</th>
-          <th>{{ t('page-shop.signs-in-as') }}</th>
-          <th>{{ t('page-shop.role') }}</th>
-          <th v-if="session.isLead">{{ t('page-shop.devices') }}</th>
-        </tr>
-      </thead>
-      <tbody>
-        <tr v-for="p in people" :key="p.id">
-          <td class="figures">{{ p.name }}</td>
-          <td>{{ p.signIn }}</td>
-          <td>{{ t(`common.${p.role}`) }}</td>
-          <td v-if="session.isLead">
-            <Button
-              severity="secondary"
-              outlined
-              :aria-label="t('page-shop.sign-out-everywhere', { name: p.name })"
-              @click="signOutEverywhere(p)"
-            >
-              {{ t('page-shop.sign-out-everywhere-2') }}
-            </Button>
-          </td>
-        </tr>
-      </tbody>
-    </table>
-    <form v-if="session.isLead" class="adding" @submit.prevent="add">
-      <h2>{{ t('page-shop.add-a-person') }}</h2>
-      <div class="grid">
-        <TextField v-model="person.name" :label="t('common.name')" :wrong="form.wrong('name')" /><TextField
-          v-model="person.signIn"
-          :label="t('common.sign-in-name')"
-          :wrong="form.wrong('signIn')"
+    <div v-if="session.shop" class="columns">
+      <section>
+        <h2>{{ t('page-shop.the-shop') }}</h2>
+        <ShopIdentity
+          v-if="session.isLead"
+          :shop="session.shop"
+          :wrong="form.wrong"
+          :busy="form.busy.value"
+          @settle="settle"
         />
-        <TextField
-          v-model="person.password"
-          :label="t('page-shop.first-password')"
-          type="password"
-          autocomplete="new-password"
-          :note="t('common.eight-characters-or-more')"
-          :wrong="form.wrong('password')"
-        /><ChoiceField
-          v-model="person.role"
-          :label="t('page-shop.role')"
-          :options="[
-            { value: 'mechanic', label: t('common.mechanic') },
-            { value: 'lead', label: t('common.lead') },
-          ]"
+        <p v-else class="lead">
+          {{ t('page-shop.time-zone-shown-first', { timeZone: session.shop.timeZone, unit: session.shop.unit }) }}
+        </p>
+        <ShopWays :shop="session.shop" :wrong="form.wrong" @settle="settle" />
+        <p v-if="!session.isLead" class="note">{{ t('page-shop.a-lead-sets-this-for') }}</p>
+        <p v-else-if="kept" class="note" role="status">{{ t('common.saved') }}</p>
+      </section>
+      <section>
+        <h2>{{ t('page-shop.crew') }}</h2>
+        <DataTable class="few" :value="people" data-key="id">
+          <Column field="name" sortable :header="t('common.name')" body-class="figures" />
+          <Column field="signIn" sortable :header="t('page-shop.signs-in-as')" />
+          <Column field="role" sortable :header="t('page-shop.role')">
+            <template #body="{ data }: { data: PersonRow }">{{ t(`common.${data.role}`) }}</template>
+          </Column>
+          <Column v-if="session.isLead" :header="t('page-shop.devices')">
+            <template #body="{ data }: { data: PersonRow }">
+              <EndButton
+                :label="t('page-shop.sign-out-everywhere-2')"
+                :ask="t('page-shop.signs-in-again', { name: data.name })"
+                :aria-label="t('page-shop.sign-out-everywhere', { name: data.name })"
+                @end="signOutEverywhere(data)"
+              />
+            </template>
+          </Column>
+        </DataTable>
+        <form v-if="session.isLead" class="adding" @submit.prevent="add">
+          <h2>{{ t('page-shop.add-a-person') }}</h2>
+          <div class="grid">
+            <TextField v-model="person.name" :label="t('common.name')" :wrong="form.wrong('name')" /><TextField
+              v-model="person.signIn"
+              :label="t('common.sign-in-name')"
+              :wrong="form.wrong('signIn')"
+            />
+            <TextField
+              v-model="person.password"
+              :label="t('page-shop.first-password')"
+              type="password"
+              autocomplete="new-password"
+              :note="t('common.eight-characters-or-more')"
+              :wrong="form.wrong('password')"
+            /><ChoiceField
+              v-model="person.role"
+              :label="t('page-shop.role')"
+              :options="[
+                { value: 'mechanic', label: t('common.mechanic') },
+                { value: 'lead', label: t('common.lead') },
+              ]"
+            />
+          </div>
+          <p v-if="form.failed.value" class="wrong" role="alert">{{ form.failed.value }}</p>
+          <div class="actions"><Button type="submit" :label="t('common.add')" :loading="form.busy.value" /></div>
+        </form>
+        <CalendarAddresses
+          v-if="session.isLead"
+          :addresses="addresses"
+          :made="address"
+          :time-zone="session.shop?.timeZone ?? 'UTC'"
+          @make="makeAddress"
+          @end="endAddress"
         />
-      </div>
-      <p v-if="form.failed.value" class="wrong" role="alert">{{ form.failed.value }}</p>
-      <div class="actions"><Button type="submit" :label="t('common.add')" :loading="form.busy.value" /></div>
-    </form>
-    <CalendarAddresses
-      v-if="session.isLead"
-      :addresses="addresses"
-      :made="address"
-      :time-zone="session.shop?.timeZone ?? 'UTC'"
-      @make="makeAddress"
-      @end="endAddress"
-    />
-    <ApiTokens
-      v-if="session.isLead"
-      :tokens="tokens"
-      :made="token"
-      :time-zone="session.shop?.timeZone ?? 'UTC'"
-      :wrong="tokenForm.wrong('name')"
-      @make="makeToken"
-      @end="endToken"
-    />
+        <ApiTokens
+          v-if="session.isLead"
+          :tokens="tokens"
+          :made="token"
+          :time-zone="session.shop?.timeZone ?? 'UTC'"
+          :wrong="tokenForm.wrong('name')"
+          @make="makeToken"
+          @end="endToken"
+        />
+      </section>
+    </div>
   </main>
 </template>
 
 <style scoped>
+.form {
+  max-width: 1240px;
+}
+.columns {
+  display: grid;
+  grid-template-columns: repeat(auto-fit, minmax(min(100%, 440px), 1fr));
+  gap: 20px 48px;
+  align-items: start;
+}
+section {
+  display: grid;
+  gap: 20px;
+  min-width: 0;
+}
 .adding {
   display: grid;
   gap: 16px;
-}
-.tick {
-  display: flex;
-  gap: 10px;
-  align-items: center;
-  min-height: 44px;
 }
 </style>

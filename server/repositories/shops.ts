@@ -42,16 +42,24 @@ export const shopById = async (db: Db, shopId: number): Promise<ShopRow> => {
   return { ...row, pairToProve: row.pairToProve === 1 }
 }
 
-/** The ways that a lead settles for the shop. */
-export type ShopWays = Pick<
-  ShopRow,
-  'favouriteSchool' | 'target' | 'bladeHabit' | 'pairToProve' | 'valveMinutes' | 'taskMinutes'
->
-export const updateShopWays = (db: Db, shopId: number, ways: ShopWays) =>
+/** What a lead settles for the shop: what it is called, by which clock and unit it goes, and its ways. */
+export const updateShop = (db: Db, shopId: number, shop: Omit<ShopRow, 'id' | 'demo'>) =>
   change(
     db,
-    'UPDATE shops SET favourite_school = ?, target = ?, blade_habit = ?, pair_to_prove = ?, valve_minutes = ?, task_minutes = ? WHERE id = ?',
-    [ways.favouriteSchool, ways.target, ways.bladeHabit, ways.pairToProve, ways.valveMinutes, ways.taskMinutes, shopId],
+    `UPDATE shops SET name = ?, time_zone = ?, unit = ?, favourite_school = ?, target = ?, blade_habit = ?,
+    pair_to_prove = ?, valve_minutes = ?, task_minutes = ? WHERE id = ?`,
+    [
+      shop.name,
+      shop.timeZone,
+      shop.unit,
+      shop.favouriteSchool,
+      shop.target,
+      shop.bladeHabit,
+      shop.pairToProve,
+      shop.valveMinutes,
+      shop.taskMinutes,
+      shopId,
+    ],
   )
 
 /** A demo whose loading was cut off, if there is one. */

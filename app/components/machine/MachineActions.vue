@@ -10,6 +10,7 @@ import ChoiceField from '../forms/ChoiceField.vue'
 import MachinePick from '../forms/MachinePick.vue'
 import ModelPick from '../forms/ModelPick.vue'
 import OwnerPick, { type Owner } from '../forms/OwnerPick.vue'
+import DayField from '../forms/DayField.vue'
 import TextField from '../forms/TextField.vue'
 import { useMachineEdits } from '../../composables/useMachineEdits'
 import { meterEither, meterOf } from './meter-field'
@@ -109,12 +110,7 @@ async function submit(): Promise<void> {
           :wrong="form.wrong('customer.name') ?? form.wrong('customer')"
       /></template>
       <template v-else-if="what === 'meter'"
-        ><TextField
-          v-model="told.on"
-          :label="t('machine-actions.on')"
-          type="date"
-          :wrong="form.wrong('on')"
-        /><TextField
+        ><DayField v-model="told.on" :label="t('machine-actions.on')" :wrong="form.wrong('on')" /><TextField
           v-model="told.meter"
           :label="t('machine-actions.meter', { meterUnit: seen.machine.meterUnit })"
           inputmode="decimal"
@@ -128,11 +124,7 @@ async function submit(): Promise<void> {
       >
       <template v-else-if="what === 'engine'"
         ><p class="note">{{ t('machine-actions.drift-starts-over-with-the') }}</p>
-        <TextField
-          v-model="told.on"
-          :label="t('machine-actions.put-in-on')"
-          type="date"
-          :wrong="form.wrong('on')" /><ModelPick
+        <DayField v-model="told.on" :label="t('machine-actions.put-in-on')" :wrong="form.wrong('on')" /><ModelPick
           v-model="model"
           :label="t('machine-actions.engine-model-now')"
           :wrong="form.wrong('modelId')" /><TextField

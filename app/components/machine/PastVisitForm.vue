@@ -5,6 +5,7 @@ import Checkbox from 'primevue/checkbox'
 import { reactive, ref } from 'vue'
 import { parseLength } from '~~/core/units'
 import type { MachineResponse } from '~~/shared/machines'
+import DayField from '../forms/DayField.vue'
 import TextField from '../forms/TextField.vue'
 import { useMachineEdits } from '../../composables/useMachineEdits'
 import { meterEither, meterOf } from './meter-field'
@@ -61,7 +62,7 @@ async function submit(): Promise<void> {
 <template>
   <form class="past" @submit.prevent="submit">
     <div class="pair">
-      <TextField v-model="given.on" :label="t('past-visit-form.day')" type="date" :wrong="form.wrong('on')" /><TextField
+      <DayField v-model="given.on" :label="t('past-visit-form.day')" :wrong="form.wrong('on')" /><TextField
         v-model="given.meter"
         :label="t('past-visit-form.meter', { meterUnit: seen.machine.meterUnit })"
         inputmode="decimal"

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import Button from 'primevue/button'
+import EndButton from '../forms/EndButton.vue'
 import { LOCALE } from '../../language'
 import type { PhotoRow } from '~~/shared/machines'
 import { usePhotos } from '../../composables/usePhotos'
@@ -25,9 +25,13 @@ const words = (p: PhotoRow) =>
       <li v-for="p in waiting" :key="p.id" data-testid="photo-waiting">
         <img :src="p.address" :alt="t('photo-strip.photo-kept-on-this-device')" width="108" height="81" />
         <small>{{ p.refused ?? t('photo-strip.saved-on-this-device-not') }}</small>
-        <Button link :aria-label="t('photo-strip.remove-the-photo-that-was')" @click="discard(p.id)">
-          {{ t('common.remove') }}
-        </Button>
+        <EndButton
+          link
+          :label="t('common.remove')"
+          :ask="t('photo-strip.gone-for-good')"
+          :aria-label="t('photo-strip.remove-the-photo-that-was')"
+          @end="discard(p.id)"
+        />
       </li>
       <li v-for="p in photos" :key="p.id">
         <a :href="`/api/photos/${p.id}`" target="_blank" rel="noopener"
@@ -38,9 +42,13 @@ const words = (p: PhotoRow) =>
             height="81"
             loading="lazy" /></a
         ><small>{{ words(p) }}</small
-        ><Button link :aria-label="t('photo-strip.remove-the-photo-of', { day: words(p) })" @click="drop(p.id)">
-          {{ t('common.remove') }}
-        </Button>
+        ><EndButton
+          link
+          :label="t('common.remove')"
+          :ask="t('photo-strip.gone-for-good')"
+          :aria-label="t('photo-strip.remove-the-photo-of', { day: words(p) })"
+          @end="drop(p.id)"
+        />
       </li>
     </ul>
     <label class="quiet take"

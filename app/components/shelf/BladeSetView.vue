@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import Button from 'primevue/button'
+import EndButton from '../forms/EndButton.vue'
 import { computed, reactive, ref } from 'vue'
 import { type Blade, BLADE_CONDITIONS, bladeSetSchema, engraving } from '~~/core/feeler'
 import { parseLength } from '~~/core/units'
@@ -61,16 +62,14 @@ function keep(): void {
       <Button severity="secondary" outlined :aria-pressed="mine" :disabled="busy" @click="$emit('favourite')">
         {{ mine ? t('blade-set-view.my-set') : t('blade-set-view.make-it-my-set') }}
       </Button>
-      <Button
+      <EndButton
         v-if="isLead"
-        severity="secondary"
-        outlined
         :disabled="busy"
+        :label="t('common.remove')"
+        :ask="t('torque-tools.jobs-keep-it', { name: set.name })"
         :aria-label="t('blade-set-view.remove-from-the-shelf', { name: set.name })"
-        @click="$emit('remove')"
-      >
-        {{ t('common.remove') }}
-      </Button>
+        @end="$emit('remove')"
+      />
     </header>
     <div class="blades">
       <button

@@ -1,12 +1,16 @@
 <script setup lang="ts">
 import Button from 'primevue/button'
+import Column from 'primevue/column'
+import DataTable from 'primevue/datatable'
 import { reactive } from 'vue'
 import { scaleWords, TORQUE_UNITS } from '~~/core/torque'
 import { newtonMetres, type TorqueUnit, numberOf } from '~~/core/units'
 import type { BodySent, Unfinished } from '~~/shared/api'
 import type { AdapterRow, WrenchRow } from '~~/shared/responses'
 import type { useForm } from '../../composables/useForm'
+import EndButton from '../forms/EndButton.vue'
 import ChoiceField from '../forms/ChoiceField.vue'
+import DayField from '../forms/DayField.vue'
 import TextField from '../forms/TextField.vue'
 import { t } from '../../words'
 
@@ -80,49 +84,42 @@ const ANGLES: Record<number, string> = {
 
 <template>
   <h2>{{ t('torque-tools.torque-wrenches') }}</h2>
-  <table class="rows">
-    <thead>
-      <tr>
-        <th>{{ t('torque-tools.wrench') }}</th>
-        <th>{{ t('torque-tools.scale') }}</th>
-        <th>{{ t('torque-tools.length') }}</th>
-        <th>{{ t('torque-tools.calibration') }}</th>
-        <th v-if="isLead">
-          <span class="hidden-words">{{ t('torque-tools.change') }}</span>
-        </th>
-      </tr>
-    </thead>
-    <tbody>
-      <tr v-for="w in wrenches" :key="w.id" :data-wrench="w.name">
-        <td class="figures">{{ w.name }}</td>
-        <td>{{ scaleWords(w) }}</td>
-        <td>{{ w.lengthMm }} mm</td>
-        <td>
-          {{ w.calibrationDue ?? t('torque-tools.no-date')
-          }}<b v-if="late(w)" class="late"> {{ t('torque-tools.was-due') }}</b>
-        </td>
-        <td v-if="isLead">
-          <span class="buttons"
-            ><Button
-              severity="secondary"
-              outlined
-              :aria-label="t('torque-tools.change-2', { name: w.name })"
-              @click="changeWrench(w)"
-            >
-              {{ t('torque-tools.change') }}</Button
-            ><Button
-              severity="secondary"
-              outlined
-              :aria-label="t('torque-tools.remove-from-the-shelf', { name: w.name })"
-              @click="emit('removeWrench', w.id)"
-            >
-              {{ t('common.remove') }}
-            </Button></span
+  <DataTable v-if="wrenches.length" class="few" :value="wrenches" data-key="id">
+    <Column field="name" sortable :header="t('torque-tools.wrench')" body-class="figures" />
+    <Column :header="t('torque-tools.scale')">
+      <template #body="{ data }: { data: WrenchRow }">{{ scaleWords(data) }}</template>
+    </Column>
+    <Column field="lengthMm" sortable :header="t('torque-tools.length')">
+      <template #body="{ data }: { data: WrenchRow }">{{ data.lengthMm }} mm</template>
+    </Column>
+    <Column field="calibrationDue" sortable :header="t('torque-tools.calibration')">
+      <template #body="{ data }: { data: WrenchRow }">
+        {{ data.calibrationDue ?? t('torque-tools.no-date')
+        }}<b v-if="late(data)" class="late"> {{ t('torque-tools.was-due') }}</b>
+      </template>
+    </Column>
+    <Column v-if="isLead">
+      <template #header
+        ><span class="hidden-words">{{ t('torque-tools.change') }}</span></template
+      >
+      <template #body="{ data }: { data: WrenchRow }">
+        <span class="buttons"
+          ><Button
+            severity="secondary"
+            outlined
+            :aria-label="t('torque-tools.change-2', { name: data.name })"
+            @click="changeWrench(data)"
           >
-        </td>
-      </tr>
-    </tbody>
-  </table>
+            {{ t('torque-tools.change') }}</Button
+          ><EndButton
+            :label="t('common.remove')"
+            :ask="t('torque-tools.jobs-keep-it', { name: data.name })"
+            :aria-label="t('torque-tools.remove-from-the-shelf', { name: data.name })"
+            @end="emit('removeWrench', data.id)"
+        /></span>
+      </template>
+    </Column>
+  </DataTable>
   <p v-if="wrenches.length === 0" class="note">
     {{ t('torque-tools.none-yet-with-one-the') }}
   </p>
@@ -155,12 +152,7 @@ const ANGLES: Record<number, string> = {
       inputmode="decimal"
       :note="t('torque-tools.square-drive-to-the-middle')"
       :wrong="form.wrong('lengthMm')"
-    /><TextField
-      v-model="wrench.due"
-      :label="t('torque-tools.calibration-due')"
-      placeholder="2027-05-01"
-      :wrong="form.wrong('calibrationDue')"
-    />
+    /><DayField v-model="wrench.due" :label="t('torque-tools.calibration-due')" :wrong="form.wrong('calibrationDue')" />
     <div class="actions wide">
       <Button
         type="submit"
@@ -172,44 +164,38 @@ const ANGLES: Record<number, string> = {
     </div>
   </form>
   <h2>{{ t('torque-tools.adapters') }}</h2>
-  <table class="rows">
-    <thead>
-      <tr>
-        <th>{{ t('common.adapter') }}</th>
-        <th>{{ t('torque-tools.length') }}</th>
-        <th>{{ t('torque-tools.angle') }}</th>
-        <th v-if="isLead">
-          <span class="hidden-words">{{ t('torque-tools.change') }}</span>
-        </th>
-      </tr>
-    </thead>
-    <tbody>
-      <tr v-for="a in adapters" :key="a.id">
-        <td class="figures">{{ a.name }}</td>
-        <td>{{ a.lengthMm }} mm</td>
-        <td>{{ a.angleDeg }}°{{ ANGLES[a.angleDeg] ? `, ${ANGLES[a.angleDeg]}` : '' }}</td>
-        <td v-if="isLead">
-          <span class="buttons"
-            ><Button
-              severity="secondary"
-              outlined
-              :aria-label="t('torque-tools.change-2', { name: a.name })"
-              @click="changeAdapter(a)"
-            >
-              {{ t('torque-tools.change') }}</Button
-            ><Button
-              severity="secondary"
-              outlined
-              :aria-label="t('torque-tools.remove-from-the-shelf', { name: a.name })"
-              @click="emit('removeAdapter', a.id)"
-            >
-              {{ t('common.remove') }}
-            </Button></span
+  <DataTable v-if="adapters.length" class="few" :value="adapters" data-key="id">
+    <Column field="name" sortable :header="t('common.adapter')" body-class="figures" />
+    <Column field="lengthMm" sortable :header="t('torque-tools.length')">
+      <template #body="{ data }: { data: AdapterRow }">{{ data.lengthMm }} mm</template>
+    </Column>
+    <Column field="angleDeg" sortable :header="t('torque-tools.angle')">
+      <template #body="{ data }: { data: AdapterRow }"
+        >{{ data.angleDeg }}°{{ ANGLES[data.angleDeg] ? `, ${ANGLES[data.angleDeg]}` : '' }}</template
+      >
+    </Column>
+    <Column v-if="isLead">
+      <template #header
+        ><span class="hidden-words">{{ t('torque-tools.change') }}</span></template
+      >
+      <template #body="{ data }: { data: AdapterRow }">
+        <span class="buttons"
+          ><Button
+            severity="secondary"
+            outlined
+            :aria-label="t('torque-tools.change-2', { name: data.name })"
+            @click="changeAdapter(data)"
           >
-        </td>
-      </tr>
-    </tbody>
-  </table>
+            {{ t('torque-tools.change') }}</Button
+          ><EndButton
+            :label="t('common.remove')"
+            :ask="t('torque-tools.jobs-keep-it', { name: data.name })"
+            :aria-label="t('torque-tools.remove-from-the-shelf', { name: data.name })"
+            @end="emit('removeAdapter', data.id)"
+        /></span>
+      </template>
+    </Column>
+  </DataTable>
   <form v-if="isLead" class="grid" :aria-label="t('common.adapter')" @submit.prevent="keepAdapter">
     <TextField
       v-model="adapter.name"

@@ -1,7 +1,10 @@
 <script setup lang="ts">
 import Button from 'primevue/button'
 import { LOCALE } from '../../language'
+import Column from 'primevue/column'
+import DataTable from 'primevue/datatable'
 import { ref } from 'vue'
+import EndButton from '../forms/EndButton.vue'
 import type { ApiTokenRow } from '~~/shared/spec-book'
 import TextField from '../forms/TextField.vue'
 import { t } from '../../words'
@@ -28,40 +31,31 @@ const day = (iso: string | null, zone: string) =>
     <p v-if="made" class="made" role="status">
       <b>{{ t('common.copy-it-now-it-is-not') }}</b><code>{{ made }}</code>
     </p>
-    <table v-if="tokens.length" class="rows">
-      <thead>
-        <tr>
-          <th>{{ t('api-tokens.token') }}</th>
-          <th>{{ t('api-tokens.made-by') }}</th>
-          <th>{{ t('api-tokens.made') }}</th>
-          <th>{{ t('api-tokens.last-used') }}</th>
-          <th>
-            <span class="hidden-words">{{ t('api-tokens.end') }}</span>
-          </th>
-        </tr>
-      </thead>
-      <tbody>
-        <tr v-for="token in tokens" :key="token.id" :data-token="token.name">
-          <td class="figures">{{ token.name }}</td>
-          <td>{{ token.madeBy }}</td>
-          <td>{{ day(token.madeAt, timeZone) }}</td>
-          <td>{{ day(token.usedAt, timeZone) }}</td>
-          <td>
-            <span v-if="token.revokedAt">{{
-              t('api-tokens.ended', { revokedAt: day(token.revokedAt, timeZone) })
-            }}</span><Button
-              v-else
-              severity="secondary"
-              outlined
-              :aria-label="t('api-tokens.cancel', { name: token.name })"
-              @click="$emit('end', token.id)"
-            >
-              {{ t('common.cancel-it') }}
-            </Button>
-          </td>
-        </tr>
-      </tbody>
-    </table>
+    <DataTable v-if="tokens.length" class="few" :value="tokens" data-key="id">
+      <Column field="name" sortable :header="t('api-tokens.token')" body-class="figures" />
+      <Column field="madeBy" sortable :header="t('api-tokens.made-by')" />
+      <Column field="madeAt" sortable :header="t('api-tokens.made')">
+        <template #body="{ data }: { data: ApiTokenRow }">{{ day(data.madeAt, timeZone) }}</template>
+      </Column>
+      <Column field="usedAt" sortable :header="t('api-tokens.last-used')">
+        <template #body="{ data }: { data: ApiTokenRow }">{{ day(data.usedAt, timeZone) }}</template>
+      </Column>
+      <Column>
+        <template #header
+          ><span class="hidden-words">{{ t('api-tokens.end') }}</span></template
+        >
+        <template #body="{ data }: { data: ApiTokenRow }">
+          <span v-if="data.revokedAt">{{ t('api-tokens.ended', { revokedAt: day(data.revokedAt, timeZone) }) }}</span>
+          <EndButton
+            v-else
+            :label="t('common.cancel-it')"
+            :ask="t('api-tokens.stops', { name: data.name })"
+            :aria-label="t('api-tokens.cancel', { name: data.name })"
+            @end="$emit('end', data.id)"
+          />
+        </template>
+      </Column>
+    </DataTable>
     <form class="make" @submit.prevent="$emit('make', name)">
       <TextField
         v-model="name"

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import Button from 'primevue/button'
+import EndButton from '../forms/EndButton.vue'
 import { LOCALE } from '../../language'
 import type { CalendarAddressRow } from '~~/shared/machines'
 import { t } from '../../words'
@@ -23,14 +24,14 @@ const day = (iso: string, zone: string) =>
     </p>
     <ul v-if="addresses.length">
       <li v-for="(a, i) in addresses" :key="a.id">
-        <span>{{ t('calendar-addresses.made-by', { madeBy: a.madeBy, madeAt: day(a.madeAt, timeZone) }) }}</span><Button
-          severity="secondary"
-          outlined
+        <span>{{
+          t('calendar-addresses.made-by', { madeBy: a.madeBy, madeAt: day(a.madeAt, timeZone) })
+        }}</span><EndButton
+          :label="t('common.cancel-it')"
+          :ask="t('calendar-addresses.stops')"
           :aria-label="t('calendar-addresses.cancel-address', { nth: i + 1 })"
-          @click="$emit('end', a.id)"
-        >
-          {{ t('common.cancel-it') }}
-        </Button>
+          @end="$emit('end', a.id)"
+        />
       </li>
     </ul>
     <p class="actions">

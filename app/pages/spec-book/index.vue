@@ -3,6 +3,9 @@ import Button from 'primevue/button'
 import { LOCALE } from '../../language'
 import { navigateTo, useHead, useRoute } from '#imports'
 import { NuxtLink } from '#components'
+import Checkbox from 'primevue/checkbox'
+import Column from 'primevue/column'
+import DataTable, { type DataTableRowClickEvent } from 'primevue/datatable'
 import InputText from 'primevue/inputtext'
 import { computed, onMounted, ref, useTemplateRef, watch } from 'vue'
 import type { ModelHit } from '~~/shared/spec-book'
@@ -27,6 +30,10 @@ watch(found, () => {
 })
 const rows = computed(() => found.value?.rows ?? [])
 const open = (row: ModelHit | undefined) => (row ? navigateTo(`/spec-book/${row.id}`) : undefined)
+/** A row is a way to its model, but for what else can be pressed in it. */
+function openRow({ data, originalEvent }: DataTableRowClickEvent): void {
+  if (!(originalEvent.target as Element).closest('a, input, .p-checkbox')) void open(data as ModelHit)
+}
 const move = (by: number) => {
   at.value = Math.min(rows.value.length - 1, Math.max(0, at.value + by))
 }
@@ -112,52 +119,53 @@ useKeys({
           {{ t('page-spec-book.chosen-csv-and-json-hold', { count: picked.length }) }}</template
         >
       </p>
-      <table class="rows">
-        <thead>
-          <tr>
-            <th>
-              <span class="hidden-words">{{ t('page-spec-book.choose') }}</span>
-            </th>
-            <th>{{ t('common.model') }}</th>
-            <th>{{ t('common.intake') }}</th>
-            <th>{{ t('common.exhaust') }}</th>
-            <th>thou</th>
-            <th>{{ t('common.source') }}</th>
-            <th>{{ t('common.revision') }}</th>
-          </tr>
-        </thead>
-        <tbody>
-          <tr v-for="(m, i) in rows" :key="m.id" :class="{ at: i === at && q !== '' }" @click="open(m)">
-            <td class="pick-cell" @click.stop>
-              <input
-                type="checkbox"
-                :checked="picked.includes(m.id)"
-                :aria-label="t('page-spec-book.choose-2', { maker: m.maker, model: m.model })"
-                @change="pick(m.id)"
-              />
-            </td>
-            <td class="figures">
-              <NuxtLink :to="`/spec-book/${m.id}`" @click.stop>{{ m.maker }} {{ m.model }}</NuxtLink
-              ><br /><small>{{ about(m) }}</small>
-            </td>
-            <td class="figures whole">{{ m.intake }}</td>
-            <td class="figures whole">{{ m.exhaust }}</td>
-            <td class="whole">{{ m.thou }}</td>
-            <td class="source">
-              {{ m.source }}, <span class="whole">{{ m.sourceDate }}</span>
-            </td>
-            <td class="whole">
-              <span v-if="m.status === 'approved'" class="ok">✓ {{ m.revision }}</span
-              ><span v-else class="draft">{{ t('page-spec-book.draft', { revision: m.revision }) }}</span
-              ><br v-if="m.waiting" /><small v-if="m.waiting">{{
-                m.waiting === 1
-                  ? t('page-spec-book.a-draft-waits')
-                  : t('page-spec-book.drafts-wait', { waiting: m.waiting })
-              }}</small>
-            </td>
-          </tr>
-        </tbody>
-      </table>
+      <DataTable
+        class="models"
+        :value="rows"
+        data-key="id"
+        row-hover
+        :row-class="row => ({ at: row === rows[at] && q !== '' })"
+        @row-click="openRow"
+      >
+        <Column body-class="pick-cell">
+          <template #header
+            ><span class="hidden-words">{{ t('page-spec-book.choose') }}</span></template
+          >
+          <template #body="{ data: m }: { data: ModelHit }">
+            <Checkbox
+              :model-value="picked.includes(m.id)"
+              binary
+              :aria-label="t('page-spec-book.choose-2', { maker: m.maker, model: m.model })"
+              @update:model-value="pick(m.id)"
+            />
+          </template>
+        </Column>
+        <Column field="model" :header="t('common.model')" body-class="figures">
+          <template #body="{ data: m }: { data: ModelHit }">
+            <NuxtLink :to="`/spec-book/${m.id}`">{{ m.maker }} {{ m.model }}</NuxtLink
+            ><br /><small>{{ about(m) }}</small>
+          </template>
+        </Column>
+        <Column field="intake" :header="t('common.intake')" body-class="figures whole" />
+        <Column field="exhaust" :header="t('common.exhaust')" body-class="figures whole right-on-phone" />
+        <Column field="thou" header="thou" body-class="whole wide-only" />
+        <Column field="source" :header="t('common.source')" body-class="source wide-only">
+          <template #body="{ data: m }: { data: ModelHit }">
+            {{ m.source }}, <span class="whole">{{ m.sourceDate }}</span>
+          </template>
+        </Column>
+        <Column field="revision" :header="t('common.revision')" body-class="whole right-on-phone">
+          <template #body="{ data: m }: { data: ModelHit }">
+            <span v-if="m.status === 'approved'" class="ok">✓ {{ m.revision }}</span
+            ><span v-else class="draft">{{ t('page-spec-book.draft', { revision: m.revision }) }}</span
+            ><br v-if="m.waiting" /><small v-if="m.waiting">{{
+              m.waiting === 1
+                ? t('page-spec-book.a-draft-waits')
+                : t('page-spec-book.drafts-wait', { waiting: m.waiting })
+            }}</small>
+          </template>
+        </Column>
+      </DataTable>
     </template>
   </main>
 </template>
@@ -178,10 +186,6 @@ useKeys({
   color: var(--ink2);
   align-self: center;
 }
-.whole,
-th {
-  white-space: nowrap;
-}
 .find {
   display: grid;
   gap: 6px;
@@ -193,38 +197,47 @@ th {
   border-width: 1.5px;
   border-color: var(--ink);
 }
-small {
+.models :deep(small) {
   font: 400 14.5px/1.3 var(--sentences);
-  color: var(--ink3);
+  color: var(--ink2);
 }
-tbody tr {
+.models :deep(table) {
+  width: 100%;
+  border-collapse: collapse;
+}
+.models :deep(th) {
+  font-size: 15px;
+}
+.models :deep(td) {
+  vertical-align: top;
+}
+.models :deep(th),
+.models :deep(.whole) {
+  white-space: nowrap;
+}
+.models :deep(tbody tr) {
   cursor: pointer;
 }
-tbody tr:hover {
-  background: var(--sheet);
-}
-.at {
+.models :deep(tr.at) {
   box-shadow: inset 5px 0 0 var(--petrol);
   background: var(--sheet);
 }
-.pick-cell {
+.models :deep(.pick-cell) {
   width: 46px;
   padding-left: 12px;
 }
-.pick-cell input {
-  width: 22px;
-  height: 22px;
-  accent-color: var(--petrol);
+.models :deep(td.figures) {
+  font: 600 17px/1.35 var(--figures);
 }
-.figures a {
+.models :deep(.figures a) {
   color: var(--ink);
   text-decoration: none;
   font-size: 18px;
 }
-.figures a:hover {
+.models :deep(.figures a:hover) {
   text-decoration: underline;
 }
-.source {
+.models :deep(.source) {
   font-size: 15px;
   color: var(--ink2);
   overflow-wrap: anywhere;
@@ -240,36 +253,35 @@ tbody tr:hover {
 }
 /* A phone: a model is a few lines instead of a row. */
 @media (max-width: 700px) {
-  thead {
+  .models :deep(thead),
+  .models :deep(.wide-only) {
     display: none;
   }
-  tbody tr {
+  .models :deep(tbody tr) {
     display: grid;
     grid-template-columns: 44px minmax(0, 1fr) auto;
     gap: 2px 12px;
     padding: 10px 0;
     border-bottom: 1px solid var(--line);
   }
-  td {
+  .models :deep(td) {
     padding: 0;
     border: 0;
     grid-column: 2;
   }
-  td.pick-cell {
+  .models :deep(td.pick-cell) {
     grid-row: 1 / span 4;
     grid-column: 1;
+    padding: 0;
   }
-  td:nth-child(4),
-  td:nth-child(7) {
+  .models :deep(td.right-on-phone) {
     grid-column: 3;
     text-align: right;
   }
-
-  .source,
-  th:nth-child(5),
-  td:nth-child(5),
-  th:nth-child(6) {
-    display: none;
+  .models :deep(.figures a) {
+    display: inline-flex;
+    align-items: center;
+    min-height: 44px;
   }
   .right {
     margin-left: 0;

@@ -135,6 +135,7 @@ export const machine = {
   'past-visit-form.two-figures-with-a-dash':
     'Two figures with a dash: from what went in to what didn’t. One alone counts as ± half a thou.',
   'past-visit-form.what-else-the-paper-says': 'What else the paper says',
+  'photo-strip.gone-for-good': 'The photo will be gone for good.',
   'photo-strip.add-a-photo': 'Add a photo',
   'photo-strip.photo-kept-on-this-device': 'Photo kept on this device',
   'photo-strip.photo-of': ({ day }: Shown<'day'>) => `Photo of ${day}`,

@@ -34,6 +34,8 @@ export const shelf = {
   'shim-stock.one-more': ({ sizeMm }: Shown<'sizeMm'>) => `One ${sizeMm} more`,
   'shim-stock.shims': 'Shims',
   'shim-stock.thickness-mm': 'Thickness, mm',
+  'torque-tools.jobs-keep-it': ({ name }: Shown<'name'>) =>
+    `New jobs won’t offer ${name}. Jobs that are open, and sheets, keep it.`,
   'torque-tools.0-straight-on-90-square': '0 straight on, 90 square, 180 turned back.',
   'torque-tools.adapters': 'Adapters',
   'torque-tools.add-the-adapter': 'Add the adapter',

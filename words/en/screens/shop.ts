@@ -33,6 +33,14 @@ export const shop = {
   'page-setup.unit-shown-first': 'Unit shown first',
   'page-setup.your-shop': 'Your shop',
   'page-setup.your-shop-wembric': 'Your shop, Wembric',
+  'page-shop.signs-in-again': ({ name }: Shown<'name'>) =>
+    `${name} will have to sign in again on every device. Answers that wait on one are kept there.`,
+  'page-shop.the-shop': 'The shop',
+  'shop-identity.open-jobs-keep-theirs': 'Both are always shown. Open jobs keep the one they were opened with.',
+  'end-button.leave-it': 'Leave it',
+  'api-tokens.stops': ({ name }: Shown<'name'>) =>
+    `Whatever reads the spec book with ${name} will be refused from now on.`,
+  'calendar-addresses.stops': 'Calendars that follow this address stop being updated.',
   'page-shop.a-job-may-choose-another': 'A job may choose another.',
   'page-shop.a-lead-sets-this-for': 'A lead sets this for the shop.',
   'page-shop.a-pinched-blade-is-ruined': 'A pinched blade is ruined.',

@@ -131,6 +131,7 @@ export const machine: Words<typeof english> = {
   'past-visit-form.two-figures-with-a-dash':
     'Dos cifras con guion: de lo que entró a lo que no. Una sola cuenta como ± media milésima.',
   'past-visit-form.what-else-the-paper-says': 'Qué más dice el papel',
+  'photo-strip.gone-for-good': 'La foto se pierde para siempre.',
   'photo-strip.add-a-photo': 'Agregar foto',
   'photo-strip.photo-kept-on-this-device': 'Foto guardada en este aparato',
   'photo-strip.photo-of': ({ day }) => `Foto de ${day}`,

@@ -34,6 +34,8 @@ export const shelf: Words<typeof english> = {
   'shim-stock.one-more': ({ sizeMm }) => `Una ${sizeMm} más`,
   'shim-stock.shims': 'Pastillas',
   'shim-stock.thickness-mm': 'Espesor, mm',
+  'torque-tools.jobs-keep-it': ({ name }) =>
+    `Los trabajos nuevos no ofrecerán ${name}. Los abiertos, y las hojas, lo conservan.`,
   'torque-tools.0-straight-on-90-square': '0 derecho, 90 en escuadra, 180 hacia atrás.',
   'torque-tools.adapters': 'Adaptadores',
   'torque-tools.add-the-adapter': 'Agregar el adaptador',

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { useHead } from '#imports'
-import { NuxtLayout, NuxtPage } from '#components'
+import { NuxtLayout, NuxtPage, NuxtRouteAnnouncer } from '#components'
 import { onMounted, watch } from 'vue'
 import ConfirmPopup from 'primevue/confirmpopup'
 import { useEventListener } from '@vueuse/core'
@@ -8,12 +8,20 @@ import { useDim } from './composables/useOwnScreen'
 import { useOutboxStore } from './stores/outbox'
 import { usePhotosStore } from './stores/photos'
 import { LANGUAGE } from './language'
+import { t } from './words'
 
 useHead({ htmlAttrs: { lang: LANGUAGE } })
 const outbox = useOutboxStore()
 const photos = usePhotosStore()
 const dim = useDim()
 watch(dim, on => document.documentElement.classList.toggle('dark', on), { immediate: true })
+/** Past the header, to what the page is about. */
+function toContent(): void {
+  const main = document.querySelector('main')
+  if (!main) return
+  main.tabIndex = -1
+  main.focus()
+}
 const send = () => Promise.all([outbox.flush(), photos.flush()])
 useEventListener(window, 'online', send)
 onMounted(async () => {
@@ -26,6 +34,8 @@ onMounted(async () => {
 </script>
 
 <template>
+  <a class="skip" href="#content" @click.prevent="toContent">{{ t('app.skip-to-content') }}</a>
+  <NuxtRouteAnnouncer />
   <NuxtLayout><NuxtPage /></NuxtLayout>
   <ConfirmPopup />
 </template>

@@ -141,6 +141,7 @@ test('an owner is told of all that is due; the calendar’s address is made and 
     .getByRole('button', { name: /^Cancel address/ })
     .first()
     .click()
+  await page.getByRole('alertdialog').getByRole('button', { name: 'Cancel it' }).click()
   await page.goto('/machines')
   await page.getByLabel(/Find by owner, plate/).fill('SL 405')
   await page.locator('tbody a', { hasText: 'Duet 405, cream' }).click()

@@ -185,7 +185,8 @@ test('nothing found leads to adding; a picture renamed to .csv is refused in wor
   await page.getByRole('button', { name: 'Make a token' }).click()
   await expect(page.locator('code')).toContainText('wembric_')
   await page.getByRole('button', { name: 'Cancel Parts counter' }).click()
-  await expect(page.locator('[data-token="Parts counter"]')).toContainText('ended')
+  await page.getByRole('alertdialog').getByRole('button', { name: 'Cancel it' }).click()
+  await expect(page.getByRole('row', { name: /^Parts counter/ })).toContainText('ended')
 })
 
 test('the pages of the book stand the accessibility check, on a bench screen and on a phone', async ({ page }) => {

@@ -2,6 +2,7 @@
 import { computed } from 'vue'
 import type { AnswerKey } from '~~/core/job'
 import type { Text } from '~~/core/said'
+import { useShortcutsOn } from '../../composables/useKeys'
 import { useRest } from '../../composables/useRest'
 import { tell, t } from '../../words'
 import GlossedText from '../shell/GlossedText.vue'
@@ -17,13 +18,30 @@ const props = defineProps<{
 const asked = computed(() => tell(props.instruction))
 const { resting, unlessResting } = useRest(() => asked.value)
 const emit = defineEmits<{ press: [index: number]; pass: [] }>()
+const shortcutsOn = useShortcutsOn()
+/** What was asked when a finger came down: lifted on another question, it has answered neither. */
+let downOn = ''
+const down = () => {
+  downOn = asked.value
+}
+function pressed(index: number, { detail }: MouseEvent): void {
+  // a click without a pointer, by Enter or the space bar, has no way to it
+  if (detail > 0 && downOn !== '' && downOn !== asked.value) return
+  unlessResting(() => emit('press', index))
+}
 </script>
 
 <template>
-  <div class="next" aria-live="polite">
+  <div class="next">
     <div class="top">
       <p class="label">{{ tell(label) }}</p>
-      <button v-if="passable" type="button" class="pass" @click="$emit('pass')">
+      <button
+        v-if="passable"
+        type="button"
+        class="pass"
+        :aria-keyshortcuts="shortcutsOn ? 'G' : undefined"
+        @click="$emit('pass')"
+      >
         {{ t('answer-panel.skip-say-why') }} <kbd>G</kbd>
       </button>
     </div>
@@ -35,12 +53,14 @@ const emit = defineEmits<{ press: [index: number]; pass: [] }>()
   <div class="keys" role="group" :aria-label="t('answer-panel.answers')">
     <button
       v-for="(k, i) in keys"
-      :key="`${asked} ${i} ${tell(k.title)}`"
+      :key="i"
       type="button"
       class="key"
       :data-key="i + 1"
       :aria-disabled="resting"
-      @click="unlessResting(() => emit('press', i))"
+      :aria-keyshortcuts="shortcutsOn ? String(i + 1) : undefined"
+      @pointerdown="down"
+      @click="pressed(i, $event)"
     >
       <span class="digit" aria-hidden="true">{{ i + 1 }}</span>
       <span class="text"

@@ -1,11 +1,14 @@
 <script setup lang="ts">
 import Button from 'primevue/button'
+import { useShortcutsOn } from '../../composables/useKeys'
 import { useRest } from '../../composables/useRest'
 import { t } from '../../words'
 
 /** The last answer, and the ways on from the keys. In Find it also leads to what else was seen, and to the reasons. */
 const props = defineProps<{ last: string; finding: boolean; canUndo: boolean }>()
 const emit = defineEmits<{ show: [panel: 'evidence' | 'reasons' | 'more']; undo: [] }>()
+const shortcutsOn = useShortcutsOn()
+const keys = (key: string) => (shortcutsOn.value ? key : undefined)
 const { resting, unlessResting } = useRest(() => props.last)
 </script>
 
@@ -15,19 +18,27 @@ const { resting, unlessResting } = useRest(() => props.last)
       <b>{{ t('bench-foot.last') }}</b> {{ last }}
     </p>
     <template v-if="finding">
-      <Button severity="secondary" outlined title="E" @click="$emit('show', 'evidence')">
+      <Button severity="secondary" outlined title="E" :aria-keyshortcuts="keys('E')" @click="$emit('show', 'evidence')">
         {{ t('common.something-else') }}
       </Button>
-      <Button severity="secondary" outlined title="W" @click="$emit('show', 'reasons')">{{
-        t('bench-foot.why')
-      }}</Button>
+      <Button
+        severity="secondary"
+        outlined
+        title="W"
+        :aria-keyshortcuts="keys('W')"
+        @click="$emit('show', 'reasons')"
+        >{{ t('bench-foot.why') }}</Button
+      >
     </template>
-    <Button severity="secondary" outlined @click="$emit('show', 'more')">{{ t('common.more') }} <kbd>M</kbd></Button>
+    <Button severity="secondary" outlined :aria-keyshortcuts="keys('M')" @click="$emit('show', 'more')"
+      >{{ t('common.more') }} <kbd>M</kbd></Button
+    >
     <Button
       severity="secondary"
       outlined
       :disabled="!canUndo"
       :aria-disabled="!canUndo || resting"
+      :aria-keyshortcuts="keys('U')"
       data-testid="undo"
       @click="unlessResting(() => emit('undo'))"
     >

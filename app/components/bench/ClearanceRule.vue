@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { computed, useId } from 'vue'
-import type { Verdict } from '~~/core/feeler'
+import type { Trial, Verdict } from '~~/core/feeler'
 import { VERDICT_COLOR } from './verdict-words'
-import { t } from '../../words'
+import { ruleWords } from '../../bench/picture-words'
 
 /**
  * A steel rule for one clearance: mm hang from the top, thou rise from the bottom, the spec a field, the reading a
@@ -19,7 +19,7 @@ const props = defineProps<{
   /**
    * Each trial of the reading: a ring for a blade that went free, filled for a drag, a cross for one that was refused.
    */
-  trials?: { mm: number; feel: string }[]
+  trials?: { mm: number; feel: Trial['feel'] }[]
   /** Length of the rule's body in its own units; its height stays. */
   length?: number
   /** Other limits to be seen against these, dashed. */
@@ -90,12 +90,7 @@ const bare0 = computed(() => props.maxMm - props.minMm < 1e-9)
 </script>
 
 <template>
-  <svg
-    class="rule"
-    :viewBox="`0 0 ${length} 86`"
-    role="img"
-    :aria-label="t('clearance-rule.rule-to-mm', { topMm: topMm.toFixed(2) })"
-  >
+  <svg class="rule" :viewBox="`0 0 ${length} 86`" role="img" :aria-label="ruleWords(props)">
     <defs>
       <pattern :id="hatch" width="6" height="6" patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
         <rect width="6" height="6" fill="var(--hatch-ground)" />

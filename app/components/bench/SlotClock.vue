@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, ref, useId } from 'vue'
 import { clockWords } from '~~/core/adjuster'
-import { wrap } from '~~/core/engine'
+import { slotWords } from '../../bench/picture-words'
 import type { SlotTry } from '../../bench/slot-tries'
 import { t } from '../../words'
 
@@ -101,14 +101,7 @@ const turnAt = computed(() =>
     class="clock"
     :class="{ movable: turnDeg !== null }"
     role="img"
-    :aria-label="
-      turnDeg === null
-        ? t('slot-clock.slot-at-on-the-clock', { slotDeg: Math.round(wrap(slotDeg, 360)) })
-        : t('slot-clock.turn-the-slot', {
-            deg: Math.abs(turnDeg),
-            way: turnDeg > 0 ? t('runs.clockwise') : t('runs.anticlockwise'),
-          })
-    "
+    :aria-label="slotWords(props)"
     :data-slot="slotDeg"
     @pointerdown="grab"
     @pointermove="pull"

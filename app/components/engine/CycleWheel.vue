@@ -3,7 +3,8 @@ import { computed } from 'vue'
 import { cylinderById, type Engine, type Role, wrap } from '~~/core/engine'
 import type { BeliefArc } from '~~/core/position'
 import type { Stop } from '~~/core/stops'
-import { named, t, tell } from '../../words'
+import { wheelWords } from '../../bench/picture-words'
+import { named, t } from '../../words'
 import EngineSection from './EngineSection.vue'
 import { at, xy } from './geometry'
 import WheelBands from './WheelBands.vue'
@@ -57,7 +58,6 @@ const truth = computed(() =>
 const localDeg = computed(() =>
   wrap((props.trueDeg ?? props.crankDeg) - cylinderById(props.engine, props.cylinderId).firingAngleDeg),
 )
-const shownDeg = computed(() => Math.round(wrap(props.crankDeg)))
 </script>
 
 <template>
@@ -70,7 +70,7 @@ const shownDeg = computed(() => Math.round(wrap(props.crankDeg)))
         ? t('cycle-wheel.cycle-wheel-of-the-model', { count: stops.length })
         : anywhere
           ? t('cycle-wheel.cycle-wheel-the-crank-may')
-          : t('cycle-wheel.cycle-wheel-crank-most-likely', { shownDeg, name: arcs[0] ? tell(arcs[0].name) : '' })
+          : wheelWords(arcs, target, atStop)
     "
     :data-crank="crankDeg.toFixed(1)"
   >

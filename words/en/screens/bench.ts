@@ -77,7 +77,6 @@ export const bench = {
   'clash.look-again': 'Look again',
   'clash.undo-the-earlier': 'Undo the earlier',
   'clash.undo-the-latest': 'Undo the latest',
-  'clearance-rule.rule-to-mm': ({ topMm }: Shown<'topMm'>) => `Rule to ${topMm} mm`,
   'closed-panel.a-lead-can-reopen-it': 'A lead can reopen it.',
   'closed-panel.abandoned': 'Abandoned',
   'closed-panel.job-sheet': 'Job sheet',
@@ -101,8 +100,6 @@ export const bench = {
   'cold-stage.without-a-thermometer-four-hours':
     'Without a thermometer, four hours parked counts as cold; overnight is the rule. Do the valves before any warm-engine work.',
   'cycle-wheel.compression': 'Compression',
-  'cycle-wheel.cycle-wheel-crank-most-likely': ({ shownDeg, name }: Shown<'shownDeg' | 'name'>) =>
-    `Cycle wheel: crank most likely at ${shownDeg}°, ${name}`,
   'cycle-wheel.cycle-wheel-of-the-model': ({ count }: Shown<'count'>) => `Cycle wheel of the model, ${count} stops`,
   'cycle-wheel.cycle-wheel-the-crank-may': 'Cycle wheel: the crank may be anywhere',
   'cycle-wheel.power': 'Power',
@@ -173,6 +170,7 @@ export const bench = {
     `This job goes by revision ${revision}. ${author}, ${source}: ${reason}.`,
   'newer-spec-panel.what-it-changes': 'What it changes',
   'newer-spec-panel.your-readings-stay-and-are': 'Your readings stay and are judged by the new figures.',
+  'page-jobs-id.closed': 'The job is closed.',
   'page-jobs-id.as-if-it-had-not': 'as if it had not been said',
   'page-jobs-id.bench-wembric': 'Bench, Wembric',
   'page-jobs-id.fetching-the-job': 'Fetching the job …',
@@ -319,10 +317,24 @@ export const bench = {
   'side-panels.why-the-crank-is-said': 'Why the crank is said to be there',
   'side-panels.why-the-crank-is-said-2': 'why the crank is said to be there',
   'side-panels.write-down-what-you-found': 'Write down what you found',
+  'picture.at-stop': 'It is at the stop.',
+  'picture.bare': ({ targetMm }: Shown<'targetMm'>) => `Figure ${targetMm} mm.`,
+  'picture.between': ({ from, to }: Shown<'from' | 'to'>) => `The answer lies between ${from} and ${to}.`,
+  'picture.limits': ({ minMm, maxMm, targetMm }: Shown<'minMm' | 'maxMm' | 'targetMm'>) =>
+    `Limits ${minMm} to ${maxMm} mm, aim ${targetMm}.`,
+  'picture.place': ({ deg, name, percent }: { deg: string; name: string; percent: number | null }) =>
+    `${deg}, ${name}${percent === null ? '' : ` (${percent} percent)`}`,
+  'picture.reading': ({ loMm, hiMm, verdict }: { loMm: string; hiMm: string | null; verdict: string }) =>
+    `The gap is ${hiMm === null ? `${loMm} mm or more` : `${loMm} to ${hiMm} mm`}${verdict ? `: ${verdict}` : ''}.`,
+  'picture.slot': ({ at }: Shown<'at'>) => `Screw from above: the slot is at ${at} on the clock.`,
+  'picture.slot-tried': ({ at, words }: Shown<'at' | 'words'>) => `At ${at}: ${words}.`,
+  'picture.stop-at': ({ deg }: Shown<'deg'>) => `The stop is at ${deg}.`,
+  'picture.tried': ({ trials }: Shown<'trials'>) => `Tried: ${trials}.`,
+  'picture.turn': ({ deg, way }: Shown<'deg' | 'way'>) => `Turn it ${deg}° ${way}.`,
+  'picture.wheel': ({ places }: { places: readonly string[] }) =>
+    `Cycle wheel: the crank is at ${places.join(', or at ')}.`,
   'slot-clock.as-found': '12 o’clock: where you found it',
   'slot-clock.slot-at': ({ slotDeg }: Shown<'slotDeg'>) => `slot at ${slotDeg}`,
-  'slot-clock.slot-at-on-the-clock': ({ slotDeg }: Shown<'slotDeg'>) => `Slot at ${slotDeg}° on the clock`,
-  'slot-clock.turn-the-slot': ({ deg, way }: Shown<'deg' | 'way'>) => `Turn the slot ${deg}° ${way}`,
   'slot-clock.turned': ({ deg, way }: Shown<'deg' | 'way'>) => `${deg}° ${way}`,
   'stage-words.a-decompressor-is-possible-meet': 'A decompressor is possible: meet it well',
   'stage-words.all': ({ count }: Shown<'count'>) => `All ${count}`,

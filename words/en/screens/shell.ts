@@ -2,6 +2,7 @@ import { count, type Shown } from '../grammar'
 
 /** What the screens say by themselves: by component, in the order of the alphabet. */
 export const shell = {
+  'app.skip-to-content': 'Skip to the content',
   'api.something-failed-try-again': 'Something failed. Try again.',
   'api.the-shops-server-does-not': 'The shop’s server does not answer. Try again in a moment.',
   'outbox.that-answer-was-not-saved':

@@ -4,6 +4,7 @@ import type { shell as english } from '../../en/screens/shell'
 const NUTS = { loose: 'floja', nipped: 'arrimada', locked: 'apretada' }
 
 export const shell: Words<typeof english> = {
+  'app.skip-to-content': 'Ir al contenido',
   'api.something-failed-try-again': 'Algo falló. Intente otra vez.',
   'api.the-shops-server-does-not': 'El servidor del taller no responde. Intente otra vez en un momento.',
   'outbox.that-answer-was-not-saved':

@@ -2,7 +2,7 @@
 import Button from 'primevue/button'
 import { definePageMeta, navigateTo, useHead, useRoute } from '#imports'
 import { NuxtLink } from '#components'
-import { computed } from 'vue'
+import { computed, useTemplateRef } from 'vue'
 import { type Happening, nearestStop, placeWords, type Stage, STEPS, stopHere } from '~~/core/job'
 import BenchAnswers from '../../../components/bench/BenchAnswers.vue'
 import BenchFoot from '../../../components/bench/BenchFoot.vue'
@@ -17,6 +17,7 @@ import { sideOf } from '../../../components/bench/side-panels'
 import { useBench } from '../../../composables/useBench'
 import { toggling, useBenchKeys } from '../../../composables/useBenchKeys'
 import { useBenchScreen } from '../../../composables/useBenchScreen'
+import { useFocusIntoPanel } from '../../../composables/useFocusIntoPanel'
 import { useFrameBehind } from '../../../composables/useFrameBehind'
 import { useShortcutsOn } from '../../../composables/useKeys'
 import { useNewerSpec } from '../../../composables/useNewerSpec'
@@ -75,6 +76,25 @@ const cautionKey = computed(() => `cautions-${step.value}` as const)
 const acknowledged = computed(() => view.value?.state.confirmed.has(cautionKey.value) ?? true)
 const acknowledge = () => screen.record({ type: 'confirmed', payload: { item: cautionKey.value } })
 useBenchKeys(bench, screen, { acknowledged, acknowledge })
+const panelPart = useTemplateRef<HTMLElement>('panelPart')
+useFocusIntoPanel(
+  () => panel.value.kind,
+  () => panelPart.value,
+)
+/** Told to who hears the page: what was recorded, what it comes to, and what is next. It stays while panels change. */
+const announced = computed(() =>
+  next.value && view.value
+    ? [
+        screen.evidence.value,
+        view.value.state.status === 'closed' ? t('page-jobs-id.closed') : '',
+        tell(next.value.instruction),
+        tell(next.value.why),
+        acknowledged.value ? '' : tell(say(`caution.${step.value}`)),
+      ]
+        .filter(Boolean)
+        .join(' ')
+    : '',
+)
 
 const about = computed(() =>
   view.value
@@ -146,7 +166,8 @@ useHead({
         @turn="turnDeg = $event"
       />
     </section>
-    <aside class="panel" :aria-label="t('common.next')">
+    <aside ref="panelPart" class="panel" :aria-label="t('common.next')">
+      <p class="hidden-words" role="status" aria-live="polite">{{ announced }}</p>
       <h1 v-if="panel.kind !== 'keys'" class="hidden-words">{{ view.pin.machine.name }}</h1>
       <BenchNotices
         :expired="session.expired"

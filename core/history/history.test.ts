@@ -17,6 +17,7 @@ import {
   usePerDay,
   useSinceFirst,
   type Visit,
+  visitVerdict,
   withFamily,
 } from './index'
 import { say } from '../said'
@@ -325,3 +326,19 @@ describe('next due', () => {
 })
 it('an even interval’s uncertainty is its half-width over √3 (GUM 4.3.7)', () =>
   expect(sigmaOf({ loMm: 0.1, hiMm: 0.13 })).toBeCloseTo(0.015 / Math.sqrt(3), 12))
+
+describe('how a visit left its valves', () => {
+  const read = (verdict: 'in' | 'tight' | 'loose' | 'unproved') => ({ verdict })
+  it('is by what was left; where nothing was proved, by what was found', () => {
+    expect(
+      visitVerdict([
+        { asFound: read('tight'), asLeft: read('in') },
+        { asFound: read('in'), asLeft: read('loose') },
+        { asFound: read('tight'), asLeft: null },
+        { asFound: read('in'), asLeft: read('unproved') },
+        { asFound: null, asLeft: null },
+      ]),
+    ).toEqual({ in: 1, out: 2, unknown: 2 })
+  })
+  it('of no valves is nothing', () => expect(visitVerdict([])).toEqual({ in: 0, out: 0, unknown: 0 }))
+})

@@ -57,7 +57,7 @@ describe('the slot clock', () => {
         head: 'slot',
       },
     })
-    expect(clock.attributes('aria-label')).toBe('Turn the slot 18° counterclockwise')
+    expect(clock.attributes('aria-label')).toContain('Turn it 18° counterclockwise.')
     expect(clock.find('.sweep').exists()).toBe(true)
     expect(clock.find('.between').exists()).toBe(true)
     expect(clock.text()).toContain('As found')
@@ -118,6 +118,30 @@ describe('the answer panel', () => {
     await vi.advanceTimersByTimeAsync(REST_MS)
     await panel.findAll('.key')[1]!.trigger('click')
     expect(panel.emitted('press')).toEqual([[0], [1]])
+  })
+  it('a finger that came down on one question and is lifted on another has answered neither', async () => {
+    const panel = shown()
+    await vi.advanceTimersByTimeAsync(REST_MS)
+    const [key] = panel.findAll('.key')
+    await key!.trigger('pointerdown')
+    await panel.setProps({ instruction: 'Turn it on to T' })
+    await vi.advanceTimersByTimeAsync(5_000)
+    await key!.trigger('click', { detail: 1 })
+    expect(panel.emitted('press')).toBeUndefined()
+    await key!.trigger('pointerdown')
+    await key!.trigger('click', { detail: 1 })
+    expect(panel.emitted('press')).toEqual([[0]])
+  })
+  it('a key keeps the focus from question to question', async () => {
+    const panel = mount(AnswerPanel, {
+      props: { label: 'l', instruction: 'Try 0.10', why: 'w', keys, passable: true },
+      attachTo: document.body,
+    })
+    const key = panel.findAll<HTMLElement>('.key')[1]!.element
+    key.focus()
+    await panel.setProps({ instruction: 'Try 0.08' })
+    expect(document.activeElement).toBe(key)
+    panel.unmount()
   })
   it('a question that changes under a thumb on its way down is not answered', async () => {
     const panel = shown()

@@ -36,6 +36,8 @@ onMounted(async () => {
 <template>
   <a class="skip" href="#content" @click.prevent="toContent">{{ t('app.skip-to-content') }}</a>
   <NuxtRouteAnnouncer />
-  <NuxtLayout><NuxtPage /></NuxtLayout>
+  <div id="content">
+    <NuxtLayout><NuxtPage /></NuxtLayout>
+  </div>
   <ConfirmPopup />
 </template>

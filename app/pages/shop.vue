@@ -23,12 +23,13 @@ import { t } from '../words'
 useHead({ title: t('page-shop.shop-wembric') })
 const session = useSessionStore()
 const form = useForm()
+const ways = useForm()
 const people = ref<PersonRow[]>([])
 const person = reactive({ name: '', signIn: '', password: '', role: 'mechanic' as 'mechanic' | 'lead' | null })
 const kept = ref(false)
-async function settle(ways: ShopRequest): Promise<void> {
+async function settle(settled: ShopRequest): Promise<void> {
   kept.value = false
-  if (await form.send(() => api('PUT /api/shop', { body: ways }))) {
+  if (await ways.send(() => api('PUT /api/shop', { body: settled }))) {
     await session.load()
     kept.value = true
   }
@@ -91,14 +92,14 @@ async function add(): Promise<void> {
         <ShopIdentity
           v-if="session.isLead"
           :shop="session.shop"
-          :wrong="form.wrong"
-          :busy="form.busy.value"
+          :wrong="ways.wrong"
+          :busy="ways.busy.value"
           @settle="settle"
         />
         <p v-else class="lead">
           {{ t('page-shop.time-zone-shown-first', { timeZone: session.shop.timeZone, unit: session.shop.unit }) }}
         </p>
-        <ShopWays :shop="session.shop" :wrong="form.wrong" @settle="settle" />
+        <ShopWays :shop="session.shop" :wrong="ways.wrong" @settle="settle" />
         <p v-if="!session.isLead" class="note">{{ t('page-shop.a-lead-sets-this-for') }}</p>
         <p v-else-if="kept" class="note" role="status">{{ t('common.saved') }}</p>
       </section>

@@ -106,7 +106,6 @@ for (let round = 1; round <= ROUNDS; round++) {
     await page.goto('/')
     await page.getByRole('button', { name: /^Tam: / }).click()
     await page.getByRole('menuitem', { name: 'Sign out' }).click()
-    await page.getByRole('button', { name: 'Sign out anyway' }).click()
     await uiSignIn(page, 'ines')
     await page.waitForURL('**/')
     await page.goto(`/jobs/${job}`)

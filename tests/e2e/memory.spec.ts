@@ -159,7 +159,7 @@ test('a visit from paper: a meter that cannot be is named, nothing typed is lost
   await page.getByRole('button', { name: 'Edit' }).click()
   await page.getByLabel('What', { exact: true }).click()
   await page.getByRole('option', { name: /earlier visit/ }).click()
-  await page.getByLabel('Day').fill('2025-05-02')
+  await page.getByLabel('Day', { exact: true }).fill('2025-05-02')
   await page.getByLabel('Meter, h').fill('40')
   const exhaust = page.getByRole('group', { name: 'Exhaust' })
   await exhaust.getByLabel('Found').fill('0.12-0.14')

@@ -28,7 +28,7 @@ function keep(): void {
 
 <template>
   <form class="grid" @submit.prevent="keep">
-    <TextField v-model="given.name" :label="t('common.name')" :wrong="wrong('name')" />
+    <TextField v-model="given.name" :label="t('common.shop')" :wrong="wrong('name')" />
     <ChoiceField
       v-model="given.timeZone"
       :label="t('page-setup.time-zone')"

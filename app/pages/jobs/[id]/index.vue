@@ -2,6 +2,7 @@
 import Button from 'primevue/button'
 import { definePageMeta, navigateTo, useHead, useRoute } from '#imports'
 import { NuxtLink } from '#components'
+import { useMediaQuery } from '@vueuse/core'
 import { computed, useTemplateRef } from 'vue'
 import { type Happening, nearestStop, placeWords, type Stage, STEPS, stopHere } from '~~/core/job'
 import BenchAnswers from '../../../components/bench/BenchAnswers.vue'
@@ -76,6 +77,8 @@ const cautionKey = computed(() => `cautions-${step.value}` as const)
 const acknowledged = computed(() => view.value?.state.confirmed.has(cautionKey.value) ?? true)
 const acknowledge = () => screen.record({ type: 'confirmed', payload: { item: cautionKey.value } })
 useBenchKeys(bench, screen, { acknowledged, acknowledge })
+/** On a phone the pictures are scrolled within their part. */
+const narrow = useMediaQuery('(max-width: 700px)')
 const panelPart = useTemplateRef<HTMLElement>('panelPart')
 useFocusIntoPanel(
   () => panel.value.kind,
@@ -148,7 +151,7 @@ useHead({
       @acknowledge="acknowledge"
     />
     <ValveTabs class="tabs" :valves="screen.strip.value" :active="screen.activeValve.value" @choose="wanted = $event" />
-    <section class="stage" :aria-label="t('common.engine')">
+    <section class="stage" :aria-label="t('common.engine')" :tabindex="narrow ? 0 : undefined">
       <BenchStage
         v-if="shown"
         :view="shown.view"

@@ -24,6 +24,10 @@ const VISITED_AT = `GREATEST(
   COALESCE((SELECT MAX(j.opened_at) FROM jobs j FORCE INDEX (jobs_machine)
     WHERE j.shop_id = m.shop_id AND j.machine_id = m.id AND j.status = 'closed'), '1000-01-01'),
   COALESCE((SELECT MAX(v.at) FROM past_visits v WHERE v.shop_id = m.shop_id AND v.machine_id = m.id), '1000-01-01'))`
+const NEVER_VISITED = `NOT EXISTS (
+    SELECT 1 FROM jobs j FORCE INDEX (jobs_machine)
+    WHERE j.shop_id = m.shop_id AND j.machine_id = m.id AND j.status = 'closed')
+  AND NOT EXISTS (SELECT 1 FROM past_visits v WHERE v.shop_id = m.shop_id AND v.machine_id = m.id)`
 
 type Where = { sql: string; with: (string | number | Date)[] }
 const both = (...parts: Where[]): Where => ({
@@ -61,7 +65,7 @@ const shown = (show: MachineListRequest['show'], { today, soon }: DueBounds): Wh
     case 'soon':
       return [{ sql: 'd.due_at >= ? AND d.due_at < ?', with: [today, soon] }]
     case 'new':
-      return [{ sql: `${VISITED_AT} < '1001-01-01'`, with: [] }]
+      return [{ sql: NEVER_VISITED, with: [] }]
   }
 }
 
@@ -97,7 +101,7 @@ export async function pageOfMachines(
   const counted = await one<Record<`n${string}`, number>>(
     db,
     `SELECT COUNT(*) AS nAll, COALESCE(SUM(${OPEN_JOB}), 0) AS nHere, COALESCE(SUM(d.due_at < ?), 0) AS nOver,
-    COALESCE(SUM(d.due_at >= ? AND d.due_at < ?), 0) AS nSoon, COALESCE(SUM(${VISITED_AT} < '1001-01-01'), 0) AS nNew
+    COALESCE(SUM(d.due_at >= ? AND d.due_at < ?), 0) AS nSoon, COALESCE(SUM(${NEVER_VISITED}), 0) AS nNew
     ${FROM} WHERE ${all.sql}`,
     [bounds.today, bounds.today, bounds.soon, ...all.with],
   )

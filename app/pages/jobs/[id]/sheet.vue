@@ -91,19 +91,10 @@ function download(): void {
 </template>
 
 <style>
-@page {
-  margin: 8mm;
-}
 @media print {
   .bar,
   .said {
     display: none !important;
-  }
-  html,
-  body,
-  #__nuxt {
-    height: auto;
-    background: #fff;
   }
   .page-of-sheet {
     padding: 0 !important;

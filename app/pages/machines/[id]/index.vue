@@ -273,6 +273,31 @@ li.first {
   display: block;
   margin-top: 8px;
 }
+/* On paper: one valve under the other, then what is due and the visits; no keys. */
+@media print {
+  .machine {
+    display: block;
+    height: auto;
+  }
+  .machine > header :deep(.p-button),
+  .machine > header .quiet,
+  .machine > header .go,
+  aside .p-button {
+    display: none;
+  }
+  .charts {
+    grid-template-columns: 1fr;
+  }
+  .charts > * {
+    break-inside: avoid;
+  }
+  aside {
+    border: 0;
+    height: auto;
+    min-height: 0;
+    break-inside: avoid;
+  }
+}
 @media (max-width: 900px) {
   .machine {
     display: block;

@@ -35,7 +35,7 @@ onMounted(async () => {
 
 <template>
   <a class="skip" href="#content" @click.prevent="toContent">{{ t('app.skip-to-content') }}</a>
-  <NuxtRouteAnnouncer />
+  <div class="hidden-words"><NuxtRouteAnnouncer /></div>
   <div id="content">
     <NuxtLayout><NuxtPage /></NuxtLayout>
   </div>

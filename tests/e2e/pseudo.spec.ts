@@ -20,7 +20,7 @@ const troubles = (page: Page, own: string[]) =>
     const shown = (element: Element | null): boolean =>
       !!element &&
       element.checkVisibility({ opacityProperty: true, visibilityProperty: true }) &&
-      !element.closest('.hidden-words, nuxt-route-announcer, [aria-hidden="true"], script, style, noscript')
+      !element.closest('.hidden-words, [aria-hidden="true"], script, style, noscript')
     const scrolled = (element: Element): boolean => {
       for (let e = element.parentElement; e; e = e.parentElement)
         if (['auto', 'scroll'].includes(getComputedStyle(e).overflowX)) return true

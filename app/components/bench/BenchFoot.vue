@@ -88,7 +88,8 @@ b {
   font-size: 15px;
   justify-content: center;
   gap: 5px;
-  white-space: nowrap;
+  white-space: normal;
+  overflow-wrap: anywhere;
 }
 @media (max-width: 1100px) {
   .finding .p-button {

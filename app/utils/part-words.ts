@@ -25,7 +25,7 @@ export const partWords = () => ({
   monthNames: months('long'),
   monthNamesShort: months('short'),
   chooseDate: t('parts.choose-a-day'),
-  today: t('parts.today'),
+  today: t('common.today'),
   clear: t('parts.clear'),
   prevMonth: t('parts.month-before'),
   nextMonth: t('parts.month-after'),
@@ -35,7 +35,7 @@ export const partWords = () => ({
   chooseYear: t('parts.choose-a-year'),
   aria: {
     listLabel: t('parts.choices'),
-    close: t('parts.close'),
+    close: t('common.close'),
     firstPageLabel: t('parts.first-page'),
     lastPageLabel: t('parts.last-page'),
     prevPageLabel: t('parts.page-before'),

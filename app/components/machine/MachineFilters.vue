@@ -48,10 +48,12 @@ const shows = computed(() =>
 const open = ref(false)
 const narrowed = computed(() => [props.asked.owner, props.asked.kind].filter(Boolean).length)
 /** On a phone the head of the table, which sorts it, is not there. */
-const sorts = (['name', 'owner', 'visit', 'due'] as const).map(value => ({
-  value,
-  label: t(`machine-filters.sort.${value}`),
-}))
+const sorts = [
+  { value: 'name' as const, label: t('common.name') },
+  { value: 'owner' as const, label: t('common.owner') },
+  { value: 'visit' as const, label: t('machine-filters.sort.visit') },
+  { value: 'due' as const, label: t('machine-filters.sort.due') },
+]
 const sort = computed({
   get: () => props.asked.sort,
   set: value => emit('ask', { sort: value ?? 'name', down: value === 'visit' ? 'yes' : 'no' }),

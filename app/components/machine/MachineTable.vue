@@ -83,7 +83,7 @@ const about = ({ plate, serial }: MachineListRow) => [plate, serial].filter(Bool
         <small v-else>{{ t('machine-table.never') }}</small>
       </template>
     </Column>
-    <Column field="due" sortable :header="t('machine-table.next-due')">
+    <Column field="due" sortable :header="t('page-machines-id.next-due')">
       <template #body="{ data }: { data: MachineListRow }">
         <template v-if="data.due">
           <b class="day" :class="{ over: data.due.over }">{{
@@ -96,7 +96,7 @@ const about = ({ plate, serial }: MachineListRow) => [plate, serial].filter(Bool
     </Column>
     <Column field="job" body-class="job">
       <template #header
-        ><span class="hidden-words">{{ t('machine-table.job') }}</span></template
+        ><span class="hidden-words">{{ t('page-jobs-id-sheet.job') }}</span></template
       >
       <template #body="{ data }: { data: MachineListRow }">
         <NuxtLink v-if="data.openJobId" class="quiet here" :to="`/jobs/${data.openJobId}`">{{

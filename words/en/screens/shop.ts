@@ -37,7 +37,6 @@ export const shop = {
     `${name} will have to sign in again on every device. Answers that wait on one are kept there.`,
   'page-shop.the-shop': 'The shop',
   'shop-identity.open-jobs-keep-theirs': 'Both are always shown. Open jobs keep the one they were opened with.',
-  'end-button.leave-it': 'Leave it',
   'api-tokens.stops': ({ name }: Shown<'name'>) =>
     `Whatever reads the spec book with ${name} will be refused from now on.`,
   'calendar-addresses.stops': 'Calendars that follow this address stop being updated.',

@@ -37,7 +37,6 @@ export const shop: Words<typeof english> = {
     `${name} tendrá que entrar de nuevo en cada aparato. Las respuestas que esperan en uno se conservan allí.`,
   'page-shop.the-shop': 'El taller',
   'shop-identity.open-jobs-keep-theirs': 'Siempre se muestran ambas. Los trabajos abiertos conservan la suya.',
-  'end-button.leave-it': 'Dejarlo',
   'api-tokens.stops': ({ name }) => `Lo que lee el libro de datos con ${name} será rechazado desde ahora.`,
   'calendar-addresses.stops': 'Los calendarios que siguen esta dirección dejan de actualizarse.',
   'page-shop.a-job-may-choose-another': 'Un trabajo puede elegir otro.',

@@ -14,6 +14,8 @@ ajv.addSchema(published, 'api')
 const pointer = (text: string): string => encodeURIComponent(text.replaceAll('~', '~0').replaceAll('/', '~1'))
 
 const paths = Object.keys(published.paths)
+  // an address that is named comes before one with a number in its place, as the standard has it
+  .sort((a, b) => Number(a.includes('{')) - Number(b.includes('{')))
   // “/api/spec-imports/{id}/rows” is no “/api/spec-imports/{id}”
   .map(path => ({ path, shape: new RegExp(`^${path.replace(/\{\w+\}/g, '[^/]+')}$`) }))
 

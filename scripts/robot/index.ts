@@ -79,7 +79,8 @@ async function pass(name: string, wrongShare: number, most: number, untilMs: num
       addRun(byKind.get(name)!, run)
     }
     addRun(all, run)
-    if (given.wide ? isWideFailure(run) || isTouchedUnasked(run) : isFailure(run) || run.falseSettled.length > 0) failures.push(run)
+    if (given.wide ? isWideFailure(run) || isTouchedUnasked(run) : isFailure(run) || run.falseSettled.length > 0)
+      failures.push(run)
   }
   await Promise.all(
     Array.from(

@@ -10,7 +10,7 @@ export interface DueBounds {
   today: Date
   soon: Date
 }
-export type ListedMachine = MachineRow & { dueAt: Date | null; reasons: DueReason[]; firstMeter: number | null }
+export type ListedMachine = MachineRow & { dueAt: Date | null; reasons: DueReason[] }
 
 const FROM = `
   FROM machines m
@@ -93,9 +93,10 @@ export async function pageOfMachines(
   const way = asked.down === 'yes' ? 'DESC' : 'ASC'
   const rows = await many<Omit<ListedMachine, 'reasons'> & { reasons: string | null }>(
     db,
-    `SELECT ${MACHINE}, d.due_at AS dueAt, d.reasons, d.first_meter AS firstMeter ${FROM}
+    `SELECT ${MACHINE}, d.due_at AS dueAt, d.reasons ${FROM}
   LEFT JOIN spec_revisions r ON r.shop_id = e.shop_id AND r.id = e.in_force_id
-  WHERE ${those.sql} ORDER BY ${withoutLast[asked.sort] ?? ''}${ORDER[asked.sort]} ${way}, m.name, m.id LIMIT ? OFFSET ?`,
+  WHERE ${those.sql}
+  ORDER BY ${withoutLast[asked.sort] ?? ''}${ORDER[asked.sort]} ${way}, m.name, m.id LIMIT ? OFFSET ?`,
     [...those.with, asked.most, asked.from],
   )
   const counted = await one<Record<`n${string}`, number>>(

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed } from 'vue'
+import { computed, useTemplateRef } from 'vue'
 import { useConfirm } from 'primevue/useconfirm'
 import { LANGUAGES, type Language } from '~~/shared/languages'
 import { LANGUAGE, speak } from '../../language'
@@ -12,16 +12,18 @@ const props = defineProps<{ person: string; waiting: number; dim: boolean }>()
 const emit = defineEmits<{ signOut: []; dim: [] }>()
 const own = useOwnLanguage()
 const confirm = useConfirm()
+/** The question stands under the name: the menu that it was asked from is closed by then. */
+const name = useTemplateRef<HTMLElement>('name')
 
 async function choose(language: Language): Promise<void> {
   await own.keep(language)
   speak(language)
 }
 /** What waits on this device is sent by its own person: they are told before they go. */
-function signOut(target: EventTarget | null): void {
+function signOut(): void {
   if (props.waiting === 0) return emit('signOut')
   confirm.require({
-    target: target as HTMLElement,
+    target: name.value ?? undefined,
     message: t('person-menu.answers-wait', { waiting: props.waiting }),
     acceptLabel: t('person-menu.sign-out-all-the-same'),
     rejectLabel: t('person-menu.stay'),
@@ -33,15 +35,12 @@ const items = computed(() => [
   { label: props.dim ? t('shop-header.light') : t('shop-header.dim'), command: () => emit('dim') },
   ...(Object.keys(LANGUAGES) as Language[])
     .filter(l => l !== LANGUAGE)
-    .map(l => ({ label: LANGUAGES[l], lang: l, command: () => choose(l) })),
+    .map(l => ({ label: LANGUAGES[l], command: () => choose(l) })),
   { separator: true },
-  {
-    label: t('shop-header.sign-out'),
-    command: ({ originalEvent }: { originalEvent: Event }) => signOut(originalEvent.currentTarget),
-  },
+  { label: t('shop-header.sign-out'), command: signOut },
 ])
 </script>
 
 <template>
-  <MenuButton :label="person" :name="t('person-menu.of', { person })" :items="items" />
+  <span ref="name"><MenuButton :label="person" :name="t('person-menu.of', { person })" :items="items" /></span>
 </template>

@@ -29,7 +29,7 @@ export async function listOfMachines(
   const dueOf = await dueWords(db, shopId, rows, dayOf, Date.parse(dayOf(now)))
   const visits = await lastVisits(db, shopId, rows, dayOf)
   return {
-    rows: rows.map(({ dueAt: _, reasons: __, firstMeter: ___, ...machine }): MachineListRow => ({
+    rows: rows.map(({ dueAt: _, reasons: __, ...machine }): MachineListRow => ({
       ...machine,
       due: dueOf.get(machine.id) ?? null,
       lastVisit: visits.get(machine.id) ?? null,

@@ -34,7 +34,7 @@ export const shell = {
   'parts.yes': 'Yes',
   'parts.page': ({ page }: Shown<'page'>) => `Page ${page}`,
   'person-menu.answers-wait': ({ waiting }: { waiting: number }) =>
-    `${count(waiting, 'answer')} on this device not sent yet. Sent when you sign in here again with the shop’s server in reach.`,
+    `Not sent yet: ${count(waiting, 'answer')}. What waits stays on this device until you sign in here again.`,
   'person-menu.of': ({ person }: Shown<'person'>) => `${person}: theme, language, sign out`,
   'person-menu.sign-out-all-the-same': 'Sign out anyway',
   'person-menu.stay': 'Stay signed in',

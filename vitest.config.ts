@@ -38,6 +38,20 @@ export default defineConfig({
           hookTimeout: 60_000,
         },
       },
+      {
+        resolve: { alias },
+        test: {
+          name: 'engines',
+          include: ['tests/engines/**/*.test.ts'],
+          environment: 'node',
+          fileParallelism: false,
+          // beside other work a browser loses a movement now and then
+          retry: 1,
+          expect: { poll: { timeout: 10_000 } },
+          testTimeout: 60_000,
+          hookTimeout: 60_000,
+        },
+      },
     ],
   },
 })

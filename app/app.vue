@@ -3,6 +3,7 @@ import { useHead } from '#imports'
 import { NuxtLayout, NuxtPage, NuxtRouteAnnouncer } from '#components'
 import { onMounted, watch } from 'vue'
 import ConfirmPopup from 'primevue/confirmpopup'
+import Toast from 'primevue/toast'
 import { useEventListener } from '@vueuse/core'
 import { useDim } from './composables/useOwnScreen'
 import { useOutboxStore } from './stores/outbox'
@@ -40,4 +41,5 @@ onMounted(async () => {
     <NuxtLayout><NuxtPage /></NuxtLayout>
   </div>
   <ConfirmPopup />
+  <Toast position="top-center" />
 </template>

@@ -57,10 +57,16 @@ const PARTS = {
   'format': exec => exec(...bin('prettier/bin/prettier.cjs', '--check', '--log-level', 'warn', '--cache', '.')),
   'lint': exec => exec(...bin(...eslint)),
   'types': async exec => {
-    await exec(...bin('typescript/bin/tsc', '-p', 'core'))
+    for (const project of [
+      'core',
+      'tests',
+      '.nuxt/tsconfig.server.json',
+      '.nuxt/tsconfig.shared.json',
+      '.nuxt/tsconfig.node.json',
+    ])
+      await exec(...bin('typescript-native/bin/tsc', '-p', project, '--noEmit'))
     // the application’s types, and what its templates print
     await exec('node', [join(root, 'scripts/types-of-templates.mjs')])
-    await exec(...bin('typescript/bin/tsc', '-p', 'tests'))
   },
   'imports': exec =>
     exec(
@@ -74,6 +80,8 @@ const PARTS = {
   'core': exec => exec(...vitest('core', 'app')),
   'build': () => built(),
   'server': async exec => withServers(root, await demo(), 1, ([server]) => exec(...vitest('server'), server.env)),
+  // the main job in two other browser engines
+  'engines': async exec => withServers(root, await demo(), 1, ([server]) => exec(...vitest('engines'), server.env)),
   'browser': browser('browser'),
 }
 const part = name => ({ name, work: PARTS[name] })
@@ -81,12 +89,12 @@ const part = name => ({ name, work: PARTS[name] })
 /** Whichever lane is through first takes the last part of the other. */
 const LANES = [
   ['build', 'browser'],
-  ['format', 'lint', 'types', 'imports', 'sizes', 'dead-code', 'core', 'server'],
+  ['format', 'lint', 'types', 'imports', 'sizes', 'dead-code', 'core', 'server', 'engines'],
 ]
 const lanes = () => {
   if (screenshots) return [[part('build'), { name: 'screenshots', work: browser('screenshots') }]]
   if (!only) return LANES.map(lane => lane.map(part))
-  return [[...(['server', 'browser'].includes(only) ? ['build'] : []), only].map(part)]
+  return [[...(['server', 'engines', 'browser'].includes(only) ? ['build'] : []), only].map(part)]
 }
 
 run(async () => {
@@ -95,8 +103,19 @@ run(async () => {
       `--only=${only} is not a part of the tests. Choose one of: ${Object.keys(PARTS).join(', ')}.`,
     )
   const from = Date.now()
+  // ended from outside, the servers under test end too
+  const end = new AbortController()
+  for (const signal of ['SIGINT', 'SIGTERM']) process.once(signal, () => end.abort())
   ensureRoom(root)
-  await ensurePrograms(['mariadbd', 'mariadb-install-db', 'chromium-headless-shell', 'pdftotext'])
+  await ensurePrograms([
+    'mariadbd',
+    'mariadb-install-db',
+    'chromium-headless-shell',
+    'pdftotext',
+    'firefox-esr',
+    'WebKitWebDriver',
+    'Xvfb',
+  ])
   await ensurePackages(root)
   try {
     await runLanes(
@@ -104,9 +123,11 @@ run(async () => {
       {
         cwd: root,
         env: { NUXT_TELEMETRY_DISABLED: '1' },
+        ended: end.signal,
       },
     )
-    const count = await runLanes(lanes(), { cwd: root, env: { NUXT_TELEMETRY_DISABLED: '1' } })
+    const count = await runLanes(lanes(), { cwd: root, env: { NUXT_TELEMETRY_DISABLED: '1' }, ended: end.signal })
+    if (end.signal.aborted) throw new StopWithWords('ended from outside.')
     say(`${count} parts passed, ${Math.round((Date.now() - from) / 1000)} s in all`)
   } finally {
     ;(await template?.catch(() => null))?.remove()

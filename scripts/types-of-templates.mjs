@@ -47,7 +47,7 @@ export {}
   )
   const { status } = spawnSync(
     process.execPath,
-    [join(root, 'node_modules/vue-tsc/bin/vue-tsc.js'), '-b', '--noEmit'],
+    [join(root, 'node_modules/vue-tsc/bin/vue-tsc.js'), '-p', '.nuxt/tsconfig.app.json', '--noEmit'],
     {
       cwd: copy,
       stdio: 'inherit',

@@ -157,7 +157,7 @@ export const API = {
   'POST /api/people/:id/sign-out': answers<Done>()(),
   'DELETE /api/photos/:id': answers<Done>()(),
   'GET /api/practice': answers<PracticeResponse>()(),
-  'POST /api/practice': answers<{ marked: Marked; best: PracticeResponse['best'] }>()({ body: practiceRunSchema }),
+  'POST /api/practice': answers<{ marked: Marked } & PracticeResponse>()({ body: practiceRunSchema }),
   'POST /api/reminders': answers<{ id: number; file: string | null }>()({ body: reminderSchema }),
   'POST /api/revisions/:id/approve': answers<RevisionRow>()({ body: approvalSchema }),
   'GET /api/revisions/:id/effect': answers<Affected[]>()(),

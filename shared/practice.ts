@@ -1,5 +1,14 @@
 import { z } from '../core/zod'
-import { actSchema, GUIDANCES, type Guidance, type Level, LEVELS } from '../core/practice'
+import {
+  actSchema,
+  type Drill,
+  DRILLS,
+  GUIDANCES,
+  type Guidance,
+  type Level,
+  LEVELS,
+  type Slip,
+} from '../core/practice'
 import { wrong } from '../core/wrong'
 
 /** A practice engine is one of the built-in ones by its name, or a model of the shop's spec book. */
@@ -15,6 +24,7 @@ export const practiceRunSchema = z.object({
   seed: z.number().int().min(1).max(4_000_000_000),
   guidance: z.enum(GUIDANCES),
   robot: z.boolean().default(false),
+  drill: z.enum(DRILLS).nullable().default(null),
   seconds: z
     .number()
     .int()
@@ -29,10 +39,11 @@ export const practiceRunSchema = z.object({
 })
 export type PracticeRunRequest = z.infer<typeof practiceRunSchema>
 
-/** The best that somebody has done with an engine at a level: most points, then least time. */
+/** The best that somebody has done with an engine at a level, whole or as a drill: most points, then least time. */
 export interface BestRun {
   engineId: string
   level: Level
+  drill: Drill | null
   personId: number
   person: string
   score: number
@@ -40,6 +51,13 @@ export interface BestRun {
   guidance: Guidance
   at: string
 }
+/** A run as it counts over time. `slips` is what went wrong in it, each kind once; null where nobody kept that. */
+export interface RunOverTime extends Omit<BestRun, 'guidance'> {
+  id: number
+  slips: Slip[] | null
+}
 export interface PracticeResponse {
   best: BestRun[]
+  /** Latest last: one’s own, and for a lead the crew’s. */
+  runs: RunOverTime[]
 }

@@ -56,6 +56,7 @@ export const shopSchema = z
     name: shopName,
     timeZone,
     unit,
+    language: languageSchema.nullable(),
     favouriteSchool: z.enum(SCHOOLS, { error: wrong('wrong.choose-one-of-the-ways') }).nullable(),
     target: z.enum(TARGET_SCHOOLS, { error: wrong('wrong.choose-where-in-the-limits') }),
     bladeHabit: z.enum(BLADE_HABITS, { error: wrong('wrong.choose-where-the-blade-is') }),

@@ -13,6 +13,8 @@ export interface SessionResponse {
     name: string
     timeZone: string
     unit: 'mm' | 'thou'
+    /** That owners are written in of whom nobody has said; null for that of whoever writes. */
+    language: Language | null
     favouriteSchool: School | null
     target: TargetSchool
     bladeHabit: BladeHabit

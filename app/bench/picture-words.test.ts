@@ -1,6 +1,8 @@
 import { describe, expect, it } from 'vitest'
 import { say } from '~~/core/said'
-import { ruleWords, slotWords, wheelWords } from './picture-words'
+import { engineOf } from '~~/tests/support/builders'
+import { twinOf } from '~~/tests/support/engines'
+import { headWords, ruleWords, slotWords, wheelWords } from './picture-words'
 
 const arc = (peakDeg: number, probability: number) => ({
   startDeg: peakDeg - 10,
@@ -22,6 +24,10 @@ describe('what a picture shows, for who does not see it', () => {
     expect(wheelWords([arc(0, 0.97)], stop, true)).toMatch(
       /^Cycle wheel: the crank is at 0°, [^(]+\. It is at the stop\.$/,
     )
+  })
+  it('the head says which valves lie on which side, from left to right', () => {
+    expect(headWords(engineOf())).toMatch(/Muffler side: Exhaust\. Carburetor side: Intake\.$/)
+    expect(headWords(twinOf(360))).toMatch(/Muffler side: Left exhaust, right exhaust\. /i)
   })
   it('the rule says limits, aim, blades and what they come to', () => {
     const limits = { minMm: 0.1, maxMm: 0.15, targetMm: 0.125 }

@@ -1,8 +1,9 @@
 import type { BeliefArc } from '~~/core/position'
+import type { Engine } from '~~/core/engine'
 import type { Verdict } from '~~/core/feeler'
 import type { Stop } from '~~/core/stops'
 import { formatLength } from '~~/core/units'
-import { tell, t } from '../words'
+import { named, tell, t } from '../words'
 import type { SlotTry } from './slot-tries'
 
 /** What the pictures of the Bench show, in words for who does not see them. */
@@ -25,6 +26,17 @@ export function wheelWords(arcs: readonly BeliefArc[], stop: Stop | null, atStop
     t('picture.wheel', { places }),
     ...(atStop ? [t('picture.at-stop')] : stop ? [t('picture.stop-at', { deg: deg(stop.crankDeg) })] : []),
   ].join(' ')
+}
+
+/** The head from above: which valves lie on which side, from left to right. */
+export function headWords({ valves }: Pick<Engine, 'valves'>): string {
+  const side = (isNear: boolean): string =>
+    [...valves]
+      .filter(v => v.headY > 0.5 === isNear)
+      .sort((a, b) => a.headX - b.headX)
+      .map(v => named(v.name))
+      .join(', ')
+  return t('head-map.from-above', { muffler: side(false), carburetor: side(true) })
 }
 
 /** A clearance on the rule: the limits, the aim, what was tried, and what that comes to. */

@@ -2,12 +2,24 @@ import 'fake-indexeddb/auto'
 import { flushPromises } from '@vue/test-utils'
 import { beforeEach, describe, expect, it } from 'vitest'
 import { computed, ref, shallowRef } from 'vue'
-import { type Happening, type JobEvent, jobTools, movesSomething, nextThing, progress, viewJob } from '~~/core/job'
-import type { Engine } from '~~/core/engine'
+import {
+  type Happening,
+  type JobEvent,
+  jobTools,
+  movesSomething,
+  nextThing,
+  offeredWords,
+  progress,
+  stopHere,
+  viewJob,
+} from '~~/core/job'
+import { closedArcs, type Engine, inArc } from '~~/core/engine'
+import { locate, type Observation } from '~~/core/position'
 import { VirtualHand } from '~~/core/practice'
 import { engineOf, LogBook, pinOf } from '~~/tests/support/builders'
 import { newDevice, sessionOf, within } from '~~/tests/support/screens'
 import { virtualFor } from '~~/tests/support/whole-job'
+import { DEMO_MODELS, demoEngine } from '~~/tests/support/demo-models'
 import { useSessionStore } from '../stores/session'
 import type { OtherHand, useBench } from './useBench'
 import { useBenchScreen } from './useBenchScreen'
@@ -156,5 +168,57 @@ describe('the Bench’s screen', () => {
     expect(at.screen.pictured.value!.state).toBe(at.bench.view.value!.state)
     await answerTruly(at, hand)
     expect(at.screen.without.value).toBeNull()
+  })
+})
+
+/** Something that may be told here and cannot be so, with its answer: the first that the core finds to clash. */
+function falseAnswer({ bench }: ReturnType<typeof benchOf>): Happening | null {
+  const { model, state } = bench.view.value!
+  const clashes = (observation: Observation) =>
+    locate(model, [...state.noted, { id: 'try', observation }]).clash?.newest.some(n => n.id === 'try') ?? false
+  const answers = offeredWords(bench.view.value!).flatMap(o => o.answers.map(a => a.happening))
+  return answers.find(a => a.type === 'crank' && clashes(a.payload.observations[0]!)) ?? null
+}
+
+/** Tells it, sees that it is caught, and takes the latest back by its key. @returns whether there was one to tell */
+async function tellFalsely(at: ReturnType<typeof benchOf>): Promise<boolean> {
+  const lie = falseAnswer(at)
+  if (!lie) return false
+  const before = at.bench.view.value!.state.noted
+  await at.bench.answer(lie)
+  await flushPromises()
+  expect(at.screen.clash.value).not.toBeNull()
+  await at.screen.press(at.screen.clashKeys.value.findIndex(k => /Undo the latest/.test(k.title)))
+  await flushPromises()
+  expect(at.screen.clash.value).toBeNull()
+  expect(at.bench.view.value!.state.noted).toEqual(before)
+  return true
+}
+
+describe.each(DEMO_MODELS)('$model at the Bench', ({ engine }) => {
+  it.each([
+    ['compression TDC', 0],
+    ['exhaust TDC', 360],
+    ['anywhere', 507],
+  ])('the first stop from %s has closed valves, and a false answer is caught and taken back', async (_, crankDeg) => {
+    const at = benchOf(engine)
+    const hand = new VirtualHand(demoEngine(engine, {}, crankDeg))
+    while (at.bench.next.value!.step === 'ready') await at.bench.answer(hand.answer(at.bench.next.value!))
+    const found = (): boolean => at.bench.next.value!.step !== 'find'
+    let caught = false
+    for (let moves = 0; !found(); moves++) {
+      expect(moves).toBeLessThan(15)
+      await answerTruly(at, hand)
+      caught ||= moves > 1 && (await tellFalsely(at))
+    }
+    caught ||= await tellFalsely(at)
+    expect(caught, 'a false answer was caught').toBe(true)
+    const stop = stopHere(at.bench.view.value!)!
+    const arcs = closedArcs(engine)
+    for (const { valveId } of stop.valves)
+      expect(
+        arcs[valveId]!.some(arc => inArc(arc, hand.virtual.crankDeg)),
+        valveId,
+      ).toBe(true)
   })
 })

@@ -14,6 +14,8 @@ import {
 } from '~~/core/spec-book'
 import type { ModelIdentity } from '~~/shared/spec-book'
 import { tell } from '../words'
+import { inWriting } from '~~/core/wrong'
+import { z } from '~~/core/zod'
 
 const capital = (words: string): string => words.charAt(0).toUpperCase() + words.slice(1)
 /** What the cylinders of an engine are called and when they fire, for each interval people name. */
@@ -77,6 +79,11 @@ export function useModelForm() {
     doubts.value = read.engine ? doubtsOf(read.engine) : []
     return read.engine
   }
+  /** What is typed by the reader of specs, as a form is checked: what is wrong with each field. */
+  const specSchema = z.unknown().superRefine((_, context) => {
+    for (const [field, says] of Object.entries(readSpec(spec, exact.value).wrong))
+      context.addIssue({ code: 'custom', path: [field], message: inWriting(says) })
+  })
   const open = (): Doubt[] => doubts.value.filter(d => !answered.value.includes(d.id))
   /** What is odd about a field and not yet answered. */
   const doubtAt = (field: SpecField): string | undefined => {
@@ -90,5 +97,5 @@ export function useModelForm() {
     yearTo: figure(model.yearTo),
   })
 
-  return { model, spec, exact, firing, wrong, doubts, answered, open, doubtAt, identity, fill, engine }
+  return { model, spec, exact, firing, wrong, doubts, answered, open, doubtAt, identity, fill, engine, specSchema }
 }

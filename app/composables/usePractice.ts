@@ -143,6 +143,7 @@ export function usePractice() {
     marked,
     steps,
     seconds,
+    startedMs,
     told,
     version,
     rules,

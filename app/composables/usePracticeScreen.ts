@@ -1,5 +1,5 @@
 import { computed, ref, shallowRef, watch } from 'vue'
-import { feelOf, leastAnswers, type MarkedStage, marksSeen, type PracticeStart } from '~~/core/practice'
+import { feelOf, isDone, leastAnswers, type MarkedStage, marksSeen, type PracticeStart } from '~~/core/practice'
 import { ownWords } from '../practice/own-words'
 import { practicePanel, stageOf, wantedInHand } from '../practice/panel'
 import { type Tool, usePractice } from './usePractice'
@@ -62,8 +62,11 @@ export function usePracticeScreen() {
       downMm: rodFeel.value?.belowTopMm ?? 0,
     })
   })
-  const done = computed(() => next.value?.step === 'close')
-  const panel = computed(() => practicePanel(next.value, leads.value, own.value, tool.value))
+  const done = computed(() => Boolean(run.value && next.value && isDone(run.value.start, next.value)))
+  const panel = computed(() => {
+    const what = done.value ? (run.value!.start.drill ? 'drill' : 'all') : null
+    return practicePanel(next.value, leads.value, own.value, tool.value, what)
+  })
   const stageNow = computed(() => (marked.value ? null : stageOf(next.value)))
 
   function answer(index: number): void {

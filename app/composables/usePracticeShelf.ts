@@ -1,6 +1,6 @@
 import { computed, onMounted, ref } from 'vue'
 import type { Act, PracticeEngine, PracticeStart } from '~~/core/practice'
-import type { BestRun } from '~~/shared/practice'
+import type { BestRun, PracticeResponse, RunOverTime } from '~~/shared/practice'
 import { api } from '../utils/api'
 import { wordsFor } from '../utils/errors'
 import { useFinder } from './useFinder'
@@ -26,18 +26,23 @@ async function enginesLike(text: string): Promise<PracticeEngine[]> {
  */
 export function usePracticeShelf() {
   const best = ref<BestRun[]>([])
+  const runsKept = ref<RunOverTime[]>([])
   const kept = ref('')
+  const take = (answer: PracticeResponse) => {
+    best.value = answer.best
+    runsKept.value = answer.runs
+  }
   const runs = useForm()
   const { q, found, failed } = useFinder(enginesLike, 200)
   onMounted(() =>
     runs.send(async () => {
-      best.value = (await api('GET /api/practice')).best
+      take(await api('GET /api/practice'))
     }),
   )
 
   /** Hands a run over to be kept. */
   async function handOver(
-    { kind, level, seed, guidance, robot }: PracticeStart,
+    { kind, level, seed, guidance, robot, drill }: PracticeStart,
     seconds: number,
     acts: Act[],
   ): Promise<void> {
@@ -50,11 +55,12 @@ export function usePracticeShelf() {
           seed,
           guidance,
           robot: robot ?? false,
+          drill: drill ?? null,
           seconds,
           acts,
         },
       })
-      best.value = answer.best
+      take(answer)
       kept.value = t('use-practice-shelf.kept-with-the-shops-runs')
     } catch (error) {
       kept.value = t('use-practice-shelf.not-kept', { error: wordsFor(error) })
@@ -62,6 +68,7 @@ export function usePracticeShelf() {
   }
   return {
     best,
+    over: runsKept,
     own: computed(() => found.value ?? []),
     failed: computed(() => failed.value || runs.failed.value),
     kept,

@@ -27,10 +27,7 @@ export function useSpecImport() {
     mapping.value = answer.settings.mapping.map(c => c ?? LEFT_OUT)
     delimiter.value = answer.settings.delimiter as Delimiter
   }
-  async function choose(event: Event): Promise<void> {
-    const input = event.target as HTMLInputElement
-    const file = input.files?.[0]
-    if (!file) return
+  async function choose(file: File): Promise<void> {
     taken.value = null
     abort = new AbortController()
     sent.value = 0
@@ -45,7 +42,6 @@ export function useSpecImport() {
       ),
     )
     sent.value = null
-    input.value = ''
     if (!made) return
     show(await form.send(() => api('GET /api/spec-imports/:id', { id: made.id })), true)
     if (file.name.toLowerCase().endsWith('.json') && !form.failed.value) await read()

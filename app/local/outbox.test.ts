@@ -109,6 +109,7 @@ describe('what is needed without a server', () => {
         name: 'S',
         timeZone: 'Etc/UTC',
         unit: 'mm' as const,
+        language: null,
         favouriteSchool: null,
         target: 'middle' as const,
         bladeHabit: 'out at torque' as const,

@@ -10,6 +10,7 @@ import ChoiceField from '../components/forms/ChoiceField.vue'
 import { useForm } from '../composables/useForm'
 import { api } from '../utils/api'
 import { t } from '../words'
+import LoadingRows from '../components/shell/LoadingRows.vue'
 
 useHead({ title: t('page-due.due-wembric') })
 const form = useForm()
@@ -74,7 +75,7 @@ const groups = computed((): Week[] => {
     </header>
     <div class="list">
       <p v-if="form.failed.value" class="wrong" role="alert">{{ form.failed.value }}</p>
-      <p v-else-if="!due" role="status">{{ t('page-due.looking-what-is-due') }}</p>
+      <LoadingRows v-else-if="!due" :words="t('page-due.looking-what-is-due')" />
       <p v-else-if="due.items.length === 0" class="none">
         {{ t('page-due.nothing-is-due-in-that') }}
       </p>

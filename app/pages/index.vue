@@ -15,6 +15,7 @@ import { useBoard } from '../composables/useBoard'
 import { useKeys } from '../composables/useKeys'
 import { useSessionStore } from '../stores/session'
 import { t } from '../words'
+import LoadingRows from '../components/shell/LoadingRows.vue'
 
 useHead({ title: t('page-bay.bay-wembric') })
 const session = useSessionStore()
@@ -78,7 +79,7 @@ const amongOf = (card: BayCard) =>
     <p v-if="failed" class="said" role="alert">
       {{ failed }} <Button link @click="load">{{ t('common.try-again') }}</Button>
     </p>
-    <p v-else-if="!bay" class="said" role="status">{{ t('page-bay.fetching-the-board') }}</p>
+    <LoadingRows v-else-if="!bay" class="said" :words="t('page-bay.fetching-the-board')" row-height="110px" />
     <div v-if="bay && bay.cards.length === 0" class="first">
       <h2>{{ t('page-bay.no-jobs-yet') }}</h2>
       <p>
@@ -224,7 +225,7 @@ section.bench {
   background: var(--sheet);
 }
 .cards {
-  min-height: 40px;
+  min-height: 44px;
 }
 .columns > section > .cards:has(+ .empty) {
   min-height: 0;

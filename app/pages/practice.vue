@@ -1,5 +1,7 @@
 <script setup lang="ts">
 import { useHead, useRoute } from '#imports'
+import { useIntervalFn } from '@vueuse/core'
+import ToggleSwitch from 'primevue/toggleswitch'
 import { computed, onMounted, ref } from 'vue'
 import { type Act, drawEngine, PRACTICE_ENGINES, practiceEngineAbout } from '~~/core/practice'
 import AnswerPanel from '../components/bench/AnswerPanel.vue'
@@ -18,6 +20,7 @@ import { useKeys } from '../composables/useKeys'
 import type { Tool } from '../composables/usePractice'
 import { usePracticeScreen } from '../composables/usePracticeScreen'
 import { usePracticeShelf } from '../composables/usePracticeShelf'
+import { useSessionStore } from '../stores/session'
 import { t, tell } from '../words'
 import GlossedText from '../components/shell/GlossedText.vue'
 
@@ -28,6 +31,7 @@ const { version, seconds, steps, running, done, panel, stageNow, moves, least, t
 const { begin, leave, turn, letGo, press, work, hint, bladeFelt } = screen
 const shelf = usePracticeShelf()
 const sounds = useHandSounds()
+const session = useSessionStore()
 const query = useRoute().query
 const tools = ref<InstanceType<typeof HandTools> | null>(null)
 const marks = ref<InstanceType<typeof MarksView> | null>(null)
@@ -41,6 +45,15 @@ onMounted(() => {
   const level = Number(query.level)
   if (level >= 1 && level <= 4) begin({ kind, level: level as 1, seed, guidance: 'on' })
   else begin({ kind, level: 1, seed, guidance: 'on', robot: true })
+})
+
+/** A drill is against the clock, which is shown. */
+const nowMs = ref(Date.now())
+useIntervalFn(() => (nowMs.value = Date.now()), 1000)
+const clock = computed(() => {
+  if (!run.value?.start.drill) return ''
+  const s = Math.max(0, Math.round((nowMs.value - screen.startedMs.value) / 1000))
+  return `${Math.floor(s / 60)}:${String(s % 60).padStart(2, '0')}`
 })
 
 async function handOver(): Promise<void> {
@@ -77,15 +90,18 @@ function keyed(event: KeyboardEvent): void {
 <template>
   <StartChoice
     v-if="!run || !rules || !engine"
+    v-model:sounds="sounds.on.value"
     :engines="[...PRACTICE_ENGINES]"
     :own="shelf.own.value"
     :best="shelf.best.value"
+    :runs="shelf.over.value"
+    :own-id="session.person?.id ?? 0"
     :failed="shelf.failed.value"
     @find="shelf.q.value = $event"
     @begin="begin({ ...$event, seed: seedNow() })"
   />
-  <main v-else class="bench" @keydown="keyed">
-    <h1 class="hidden-words">{{ t('page-practice.practice-on-the', { name: run.start.kind.name }) }}</h1>
+  <main v-else class="bench" :class="{ marked }" @keydown="keyed">
+    <h1 v-if="marked" class="hidden-words">{{ t('page-practice.practice-on-the', { name: run.start.kind.name }) }}</h1>
     <ToolRail :tool="tool" :words="toolWords" @take="take">
       <div class="about">
         <p>
@@ -98,7 +114,10 @@ function keyed(event: KeyboardEvent): void {
               : t('page-practice.level-of-4', { level: rules.level })
           }}</b>{{ t(`practice-level.${rules.level}`) }}
         </p>
-        <label><input v-model="sounds.on.value" type="checkbox" /> {{ t('page-practice.sound-and-shaking') }}</label>
+        <label for="sounds"
+          ><ToggleSwitch v-model="sounds.on.value" input-id="sounds" />
+          {{ t('page-practice.sound-and-shaking') }}</label
+        >
       </div>
     </ToolRail>
     <section v-if="marked" class="stage">
@@ -165,120 +184,21 @@ function keyed(event: KeyboardEvent): void {
           :said="run.acts.some(a => a.kind === 'said')"
           :hints="!leads && run.start.guidance === 'on demand'"
           :done="done"
+          :clock="clock"
           @hint="hint()"
           @hand-over="handOver"
         />
       </template>
     </aside>
-    <MovesStrip class="strip" :moves="moves" :least="least" :at="stageNow" :marked="marked?.stages ?? null" />
+    <MovesStrip
+      class="strip"
+      :moves="moves"
+      :least="least"
+      :at="stageNow"
+      :marked="marked?.stages ?? null"
+      :drill="run.start.drill"
+    />
   </main>
 </template>
 
-<style scoped>
-.bench {
-  height: calc(100dvh - 52px);
-  min-height: 640px;
-  display: grid;
-  grid-template: minmax(0, 1fr) 132px / 184px minmax(0, 1fr) 372px;
-}
-.strip {
-  grid-column: 1 / -1;
-}
-.stage {
-  min-width: 0;
-  min-height: 0;
-}
-.two {
-  display: grid;
-  grid-template-columns: minmax(0, 1fr) 316px;
-  gap: 4px;
-  padding: 8px 12px 4px 4px;
-}
-.side {
-  display: grid;
-  grid-template-rows: 196px minmax(0, 1fr);
-  gap: 4px;
-  min-height: 0;
-  overflow: auto;
-}
-.window {
-  height: 196px;
-}
-.side.busy {
-  grid-template-rows: 112px minmax(0, 1fr);
-}
-.side.busy .window {
-  height: 112px;
-}
-.panel {
-  background: var(--sheet);
-  border-left: 1.5px solid var(--ink);
-  padding: 18px 22px 10px;
-  display: grid;
-  grid-template-rows: minmax(150px, auto) auto auto minmax(0, 1fr);
-  min-height: 0;
-  overflow: auto;
-  align-content: start;
-  gap: 10px;
-}
-.panel :deep(.key) {
-  height: auto;
-  min-height: 60px;
-}
-.why {
-  font-size: 17px;
-  line-height: 22px;
-  color: var(--ink2);
-}
-.panel :deep(h1) + .why {
-  margin-top: 8px;
-}
-.about {
-  margin-top: auto;
-  padding: 12px 14px 14px 16px;
-  display: grid;
-  gap: 8px;
-  font-size: 14.5px;
-  line-height: 1.25;
-  color: var(--ink2);
-}
-.about b {
-  display: block;
-  font: 600 16px/1.25 var(--figures);
-  color: var(--ink);
-}
-.about label {
-  display: flex;
-  gap: 8px;
-  align-items: center;
-  font: 500 14.5px/1.2 var(--sentences);
-  min-height: 30px;
-}
-@media (max-width: 1100px) {
-  .bench {
-    grid-template-columns: 150px minmax(0, 1fr) 320px;
-  }
-  .two {
-    grid-template-columns: minmax(0, 1fr) 250px;
-  }
-  .panel {
-    padding-inline: 14px;
-  }
-}
-@media (max-width: 800px) {
-  .bench {
-    display: block;
-    height: auto;
-  }
-  .two {
-    grid-template-columns: 1fr;
-  }
-  .panel {
-    border: 0;
-    border-top: 1.5px solid var(--ink);
-  }
-  .panel > :deep(.keys) {
-    position: static;
-  }
-}
-</style>
+<style scoped src="../components/practice/practice-layout.css" />

@@ -9,6 +9,8 @@ import { useSessionStore } from '../stores/session'
 import { api } from '../utils/api'
 import { zones } from '../utils/zones'
 import { t } from '../words'
+import CheckedForm from '../components/forms/CheckedForm.vue'
+import { setupSchema } from '~~/shared/requests'
 
 definePageMeta({ layout: false })
 useHead({ title: t('page-setup.your-shop-wembric') })
@@ -32,20 +34,20 @@ async function submit(): Promise<void> {
 
 <template>
   <main>
-    <form class="form" @submit.prevent="submit">
+    <CheckedForm class="form" :form="form" :schema="setupSchema" :body="() => shop" @send="submit">
       <h1>{{ t('page-setup.your-shop') }}</h1>
       <p class="lead">
         {{ t('page-setup.this-server-has-no-shop') }}
       </p>
       <div class="grid">
-        <TextField v-model="shop.shop" :label="t('common.shop')" :wrong="form.wrong('shop')" />
+        <TextField v-model="shop.shop" :label="t('common.shop')" name="shop" />
         <ChoiceField
           v-model="shop.timeZone"
           :label="t('page-setup.time-zone')"
           :options="zones(here)"
           filter
           :note="t('page-setup.says-when-your-day-begins')"
-          :wrong="form.wrong('timeZone')"
+          name="timeZone"
         />
         <ChoiceField
           v-model="shop.unit"
@@ -55,16 +57,17 @@ async function submit(): Promise<void> {
             { value: 'thou', label: 'thou' },
           ]"
           :note="t('page-setup.both-are-always-shown')"
+          name="unit"
         />
       </div>
       <h2>{{ t('page-setup.first-lead') }}</h2>
       <div class="grid">
-        <TextField v-model="shop.lead.name" :label="t('common.name')" :wrong="form.wrong('lead.name')" />
+        <TextField v-model="shop.lead.name" :label="t('common.name')" name="lead.name" />
         <TextField
           v-model="shop.lead.signIn"
           :label="t('common.sign-in-name')"
           autocomplete="username"
-          :wrong="form.wrong('lead.signIn')"
+          name="lead.signIn"
         />
         <TextField
           v-model="shop.lead.password"
@@ -72,13 +75,13 @@ async function submit(): Promise<void> {
           type="password"
           autocomplete="new-password"
           :note="t('common.eight-characters-or-more')"
-          :wrong="form.wrong('lead.password')"
+          name="lead.password"
         />
       </div>
       <p v-if="form.failed.value" class="wrong" role="alert">{{ form.failed.value }}</p>
       <div class="actions">
         <Button type="submit" :label="t('page-setup.make-the-shop')" :loading="form.busy.value" />
       </div>
-    </form>
+    </CheckedForm>
   </main>
 </template>

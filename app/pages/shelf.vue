@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { useHead } from '#imports'
 import Button from 'primevue/button'
-import { computed, onMounted, reactive, ref } from 'vue'
+import { computed, onMounted, reactive, ref, useTemplateRef } from 'vue'
 import { type Blade, plainBlade } from '~~/core/feeler'
 import { FigureError, parseLength } from '~~/core/units'
 import type { BodySent, Unfinished } from '~~/shared/api'
@@ -17,6 +17,9 @@ import { api } from '../utils/api'
 import { wordsFor } from '../utils/errors'
 import { t } from '../words'
 import { say } from '~~/core/said'
+import CheckedForm from '../components/forms/CheckedForm.vue'
+import { bladeSetRequestSchema } from '~~/shared/requests'
+import LoadingRows from '../components/shell/LoadingRows.vue'
 
 useHead({ title: t('page-shelf.shelf-wembric') })
 const session = useSessionStore()
@@ -24,7 +27,7 @@ const reading = useForm()
 const [setForm, toolForm, shimForm] = [useForm(), useForm(), useForm()]
 const shelf = ref<ShelfResponse | null>(null)
 const typed = reactive({ name: '', unit: 'mm' as 'mm' | 'thou' | null, sizes: '' })
-const sizesWrong = ref('')
+const addingSet = useTemplateRef('addingSet')
 const load = async () => {
   shelf.value = (await reading.send(() => api('GET /api/shelf'))) ?? shelf.value
 }
@@ -45,22 +48,22 @@ function bladesOf(line: string): Blade[] {
     return { ...plainBlade(size(tip!)), stepMm: heel === undefined ? null : size(heel) }
   })
 }
-async function add(): Promise<void> {
-  sizesWrong.value = ''
-  let blades: Blade[]
+/** The blades of the line, or why it cannot be read. */
+const read = computed((): { blades: Blade[]; wrong?: string } => {
   try {
-    blades = bladesOf(typed.sizes)
+    return { blades: bladesOf(typed.sizes) }
   } catch (error) {
-    sizesWrong.value = wordsFor(error)
-    return
+    return { blades: [], wrong: wordsFor(error) }
   }
-  if (await setForm.send(() => api('POST /api/blade-sets', { body: { name: typed.name, unit: typed.unit, blades } }))) {
+})
+const body = () => ({ name: typed.name, unit: typed.unit, blades: read.value.blades })
+async function add(): Promise<void> {
+  if (await setForm.send(() => api('POST /api/blade-sets', { body: body() }))) {
     Object.assign(typed, { name: '', sizes: '' })
+    addingSet.value?.forget()
     await load()
   }
 }
-const sizeWrong = () =>
-  sizesWrong.value || setForm.refusal.value?.problem.fields?.find(f => f.field.startsWith('blades'))?.message
 async function change({ id, ...set }: BladeSetRow): Promise<void> {
   if (await reading.send(() => api('PUT /api/blade-sets/:id', { id, body: set }))) await load()
 }
@@ -93,77 +96,106 @@ async function count(shim: Unfinished<BodySent<'PUT /api/shims'>>, done: () => v
       {{ t('page-shelf.the-blades-and-tools-that') }}
     </p>
     <p v-if="reading.failed.value" class="wrong" role="alert">{{ reading.failed.value }}</p>
-    <template v-if="shelf">
-      <h2>{{ t('common.blade-sets') }}</h2>
-      <p v-if="shelf.bladeSets.length === 0" class="lead">
-        {{ t('page-shelf.no-blade-set-yet-a') }}
-      </p>
-      <BladeSetView
-        v-for="set in shelf.bladeSets"
-        :key="set.id"
-        :set="set"
-        :mine="set.id === favourite"
-        :is-lead="session.isLead"
-        :busy="reading.busy.value"
-        @change="change"
-        @favourite="makeMine(set.id)"
-        @remove="remove(set.id)"
-      />
-      <form v-if="session.isLead" class="adding" @submit.prevent="add">
-        <h2>{{ t('common.add-a-blade-set') }}</h2>
-        <div class="grid">
-          <TextField
-            v-model="typed.name"
-            :label="t('common.name')"
-            :placeholder="t('page-shelf.set-c-thou')"
-            :wrong="setForm.wrong('name')"
-          /><ChoiceField
-            v-model="typed.unit"
-            :label="t('page-shelf.engraved-in')"
-            :options="[
-              { value: 'mm', label: 'mm' },
-              { value: 'thou', label: 'thou' },
-            ]"
-          />
-          <TextField
-            v-model="typed.sizes"
-            class="wide"
-            :label="t('page-shelf.sizes-in-one-line')"
-            placeholder="0.03 0.04 0.05 0.06 0.08 0.10 …"
-            :note="t('page-shelf.spaces-between-a-figure-may')"
-            :wrong="sizeWrong()"
-          />
-        </div>
-        <p v-if="setForm.failed.value && !sizeWrong()" class="wrong" role="alert">{{ setForm.failed.value }}</p>
-        <div class="actions">
-          <Button type="submit" :label="t('common.add-it')" :loading="setForm.busy.value" />
-        </div>
-      </form>
-      <p v-else class="lead">
-        {{ t('page-shelf.a-lead-adds-sets-and') }}
-      </p>
-      <TorqueTools
-        :wrenches="shelf.wrenches"
-        :adapters="shelf.adapters"
-        :is-lead="session.isLead"
-        :today="today"
-        :form="toolForm"
-        @keep-wrench="keepWrench"
-        @keep-adapter="keepAdapter"
-        @remove-wrench="sendTool(() => api('DELETE /api/wrenches/:id', { id: $event }))"
-        @remove-adapter="sendTool(() => api('DELETE /api/adapters/:id', { id: $event }))"
-      />
-      <p v-if="toolForm.failed.value" class="wrong" role="alert">{{ toolForm.failed.value }}</p>
-      <ShimStock :shims="shelf.shims" :form="shimForm" @count="count" />
-      <p v-if="shimForm.failed.value" class="wrong" role="alert">{{ shimForm.failed.value }}</p>
-    </template>
-    <p v-else-if="!reading.failed.value" role="status">{{ t('page-shelf.looking-at-the-shelf') }}</p>
+    <div v-if="shelf" class="columns">
+      <section>
+        <h2>{{ t('common.blade-sets') }}</h2>
+        <p v-if="shelf.bladeSets.length === 0" class="lead">
+          {{ t('page-shelf.no-blade-set-yet-a') }}
+        </p>
+        <BladeSetView
+          v-for="set in shelf.bladeSets"
+          :key="set.id"
+          :set="set"
+          :mine="set.id === favourite"
+          :is-lead="session.isLead"
+          :busy="reading.busy.value"
+          @change="change"
+          @favourite="makeMine(set.id)"
+          @remove="remove(set.id)"
+        />
+        <CheckedForm
+          v-if="session.isLead"
+          ref="addingSet"
+          class="adding"
+          :form="setForm"
+          :schema="bladeSetRequestSchema"
+          :body="body"
+          @send="add"
+        >
+          <h2>{{ t('common.add-a-blade-set') }}</h2>
+          <div class="grid">
+            <TextField
+              v-model="typed.name"
+              :label="t('common.name')"
+              :placeholder="t('page-shelf.set-c-thou')"
+              name="name"
+            /><ChoiceField
+              v-model="typed.unit"
+              :label="t('page-shelf.engraved-in')"
+              :options="[
+                { value: 'mm', label: 'mm' },
+                { value: 'thou', label: 'thou' },
+              ]"
+            />
+            <TextField
+              v-model="typed.sizes"
+              class="wide"
+              :label="t('page-shelf.sizes-in-one-line')"
+              placeholder="0.03 0.04 0.05 0.06 0.08 0.10 …"
+              :note="t('page-shelf.spaces-between-a-figure-may')"
+              :wrong="typed.sizes.trim() ? read.wrong : undefined"
+              name="blades"
+            />
+          </div>
+          <p v-if="setForm.failed.value" class="wrong" role="alert">{{ setForm.failed.value }}</p>
+          <div class="actions">
+            <Button type="submit" :label="t('common.add-it')" :loading="setForm.busy.value" />
+          </div>
+        </CheckedForm>
+        <p v-else class="lead">
+          {{ t('page-shelf.a-lead-adds-sets-and') }}
+        </p>
+      </section>
+      <section>
+        <TorqueTools
+          :wrenches="shelf.wrenches"
+          :adapters="shelf.adapters"
+          :is-lead="session.isLead"
+          :today="today"
+          :form="toolForm"
+          @keep-wrench="keepWrench"
+          @keep-adapter="keepAdapter"
+          @remove-wrench="sendTool(() => api('DELETE /api/wrenches/:id', { id: $event }))"
+          @remove-adapter="sendTool(() => api('DELETE /api/adapters/:id', { id: $event }))"
+        />
+        <p v-if="toolForm.failed.value" class="wrong" role="alert">{{ toolForm.failed.value }}</p>
+        <ShimStock :shims="shelf.shims" :form="shimForm" @count="count" />
+        <p v-if="shimForm.failed.value" class="wrong" role="alert">{{ shimForm.failed.value }}</p>
+      </section>
+    </div>
+    <LoadingRows v-else-if="!reading.failed.value" :words="t('page-shelf.looking-at-the-shelf')" />
   </main>
 </template>
 
 <style scoped>
 .form {
-  max-width: 1000px;
+  max-width: 1320px;
+}
+.columns {
+  display: grid;
+  grid-template-columns: minmax(0, 1.15fr) minmax(0, 1fr);
+  gap: 0 48px;
+  align-items: start;
+}
+section {
+  display: grid;
+  gap: 16px;
+  align-content: start;
+}
+@media (max-width: 1100px) {
+  .columns {
+    grid-template-columns: minmax(0, 1fr);
+  }
 }
 .adding {
   display: grid;

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { useHead } from '#imports'
 import Button from 'primevue/button'
-import { onMounted, reactive, ref } from 'vue'
+import { onMounted, reactive, ref, useTemplateRef } from 'vue'
 import Column from 'primevue/column'
 import DataTable from 'primevue/datatable'
 import type { ShopRequest } from '~~/shared/requests'
@@ -19,6 +19,9 @@ import { useForm } from '../composables/useForm'
 import { useSessionStore } from '../stores/session'
 import { api } from '../utils/api'
 import { t } from '../words'
+import CheckedForm from '../components/forms/CheckedForm.vue'
+import { personSchema } from '~~/shared/requests'
+import { useSaid } from '../composables/useSaid'
 
 useHead({ title: t('page-shop.shop-wembric') })
 const session = useSessionStore()
@@ -26,12 +29,12 @@ const form = useForm()
 const ways = useForm()
 const people = ref<PersonRow[]>([])
 const person = reactive({ name: '', signIn: '', password: '', role: 'mechanic' as 'mechanic' | 'lead' | null })
-const kept = ref(false)
+const crewForm = useTemplateRef('crewForm')
+const said = useSaid()
 async function settle(settled: ShopRequest): Promise<void> {
-  kept.value = false
   if (await ways.send(() => api('PUT /api/shop', { body: settled }))) {
     await session.load()
-    kept.value = true
+    said()
   }
 }
 const tokens = ref<ApiTokenRow[]>([])
@@ -78,6 +81,7 @@ async function signOutEverywhere(p: PersonRow): Promise<void> {
 async function add(): Promise<void> {
   if (await form.send(() => api('POST /api/people', { body: person }))) {
     Object.assign(person, { name: '', signIn: '', password: '', role: 'mechanic' })
+    crewForm.value?.forget()
     await load()
   }
 }
@@ -89,19 +93,12 @@ async function add(): Promise<void> {
     <div v-if="session.shop" class="columns">
       <section>
         <h2>{{ t('page-shop.the-shop') }}</h2>
-        <ShopIdentity
-          v-if="session.isLead"
-          :shop="session.shop"
-          :wrong="ways.wrong"
-          :busy="ways.busy.value"
-          @settle="settle"
-        />
+        <ShopIdentity v-if="session.isLead" :shop="session.shop" :form="ways" @settle="settle" />
         <p v-else class="lead">
           {{ t('page-shop.time-zone-shown-first', { timeZone: session.shop.timeZone, unit: session.shop.unit }) }}
         </p>
         <ShopWays :shop="session.shop" :wrong="ways.wrong" @settle="settle" />
         <p v-if="!session.isLead" class="note">{{ t('page-shop.a-lead-sets-this-for') }}</p>
-        <p v-else-if="kept" class="note" role="status">{{ t('common.saved') }}</p>
       </section>
       <section>
         <h2>{{ t('page-shop.crew') }}</h2>
@@ -122,13 +119,21 @@ async function add(): Promise<void> {
             </template>
           </Column>
         </DataTable>
-        <form v-if="session.isLead" class="adding" @submit.prevent="add">
+        <CheckedForm
+          v-if="session.isLead"
+          ref="crewForm"
+          class="adding"
+          :form="form"
+          :schema="personSchema"
+          :body="() => person"
+          @send="add"
+        >
           <h2>{{ t('page-shop.add-a-person') }}</h2>
           <div class="grid">
-            <TextField v-model="person.name" :label="t('common.name')" :wrong="form.wrong('name')" /><TextField
+            <TextField v-model="person.name" :label="t('common.name')" name="name" /><TextField
               v-model="person.signIn"
               :label="t('common.sign-in-name')"
-              :wrong="form.wrong('signIn')"
+              name="signIn"
             />
             <TextField
               v-model="person.password"
@@ -136,7 +141,7 @@ async function add(): Promise<void> {
               type="password"
               autocomplete="new-password"
               :note="t('common.eight-characters-or-more')"
-              :wrong="form.wrong('password')"
+              name="password"
             /><ChoiceField
               v-model="person.role"
               :label="t('page-shop.role')"
@@ -148,7 +153,7 @@ async function add(): Promise<void> {
           </div>
           <p v-if="form.failed.value" class="wrong" role="alert">{{ form.failed.value }}</p>
           <div class="actions"><Button type="submit" :label="t('common.add')" :loading="form.busy.value" /></div>
-        </form>
+        </CheckedForm>
         <CalendarAddresses
           v-if="session.isLead"
           :addresses="addresses"
@@ -162,7 +167,7 @@ async function add(): Promise<void> {
           :tokens="tokens"
           :made="token"
           :time-zone="session.shop?.timeZone ?? 'UTC'"
-          :wrong="tokenForm.wrong('name')"
+          :form="tokenForm"
           @make="makeToken"
           @end="endToken"
         />

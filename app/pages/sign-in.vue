@@ -10,6 +10,8 @@ import { useOutboxStore } from '../stores/outbox'
 import { useSessionStore } from '../stores/session'
 import { append } from '../utils/api'
 import { t } from '../words'
+import CheckedForm from '../components/forms/CheckedForm.vue'
+import { signInSchema } from '~~/shared/requests'
 
 definePageMeta({ layout: false })
 useHead({ title: t('page-sign-in.sign-in-wembric') })
@@ -20,10 +22,9 @@ const form = useForm()
 const signIn = ref('')
 const password = ref('')
 
+const body = () => ({ signIn: signIn.value, password: password.value })
 async function submit(): Promise<void> {
-  const given = await form.send(() =>
-    append('POST /api/session', { body: { signIn: signIn.value, password: password.value } }),
-  )
+  const given = await form.send(() => append('POST /api/session', { body: body() }))
   if (!given) return
   session.begin(given)
   void outbox.flush()
@@ -37,33 +38,26 @@ const useRouteBack = () => route.query.back ?? '/'
 
 <template>
   <main class="sign-in">
-    <form class="form narrow" @submit.prevent="submit">
+    <CheckedForm class="form narrow" :form="form" :schema="signInSchema" :body="body" @send="submit">
       <p class="brand"><img src="/mark.svg" alt="" width="40" height="40" /><b>Wembric</b></p>
       <h1>{{ t('common.sign-in') }}</h1>
       <p v-if="outbox.waiting.length" class="said">
         {{ t('page-sign-in.kept', { answers: outbox.waiting.length }) }}
       </p>
-      <TextField
-        v-model="signIn"
-        :label="t('common.name')"
-        name="username"
-        autocomplete="username"
-        :wrong="form.wrong('signIn')"
-      />
+      <TextField v-model="signIn" :label="t('common.name')" name="signIn" autocomplete="username" />
       <TextField
         v-model="password"
         :label="t('common.password')"
         name="password"
         type="password"
         autocomplete="current-password"
-        :wrong="form.wrong('password')"
       />
       <p v-if="form.failed.value && !form.wrong('password') && !form.wrong('signIn')" class="wrong" role="alert">
         {{ form.failed.value }}
       </p>
       <Button type="submit" :label="t('common.sign-in')" :loading="form.busy.value" />
       <LanguagePick />
-    </form>
+    </CheckedForm>
   </main>
 </template>
 

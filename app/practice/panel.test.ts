@@ -28,22 +28,22 @@ describe('the panel of a practice engine', () => {
     const run = warm()
     const next = benchSays(run)
     expect(next.stage.kind).toBe('cold')
-    expect(practicePanel(next, true, own, 'crank').instruction).toBe('How warm is the head?')
+    expect(practicePanel(next, true, own, 'crank', null).instruction).toBe('How warm is the head?')
     act(run, { kind: 'wait', hours: 6 })
     act(run, { kind: 'warmth' })
-    const led = practicePanel(benchSays(run), true, own, 'crank')
+    const led = practicePanel(benchSays(run), true, own, 'crank', null)
     expect(led.keys.length).toBeGreaterThan(0)
     expect(led.keys.every(k => k.happening || k.asks === 'shim-read')).toBe(true)
   })
   it('gives four feels for a blade to whoever goes without guidance', () => {
     const next = benchSays(begun())
-    expect(practicePanel(next, false, own, 'blade').keys.map(k => k.title)).toEqual([
+    expect(practicePanel(next, false, own, 'blade', null).keys.map(k => k.title)).toEqual([
       'Free',
       'Drag',
       'Pinched',
       'No-go',
     ])
-    expect(practicePanel(next, false, own, 'crank').keys).toEqual(own.keys)
+    expect(practicePanel(next, false, own, 'crank', null).keys).toEqual(own.keys)
   })
   it('hands over the rockers where they are to be felt, and the rod where no mark is to be seen', () => {
     const run = begun()

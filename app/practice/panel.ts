@@ -22,17 +22,19 @@ const WARMTH_KEYS = [
 
 /**
  * Where the Bench leads, its next thing with the keys that can be answered here: what opens a form on the Bench has no
- * place at a practice engine, but for a shim that is read. Where it does not, one's own words.
+ * place at a practice engine, but for a shim that is read. Where it does not, one's own words. What is done is handed
+ * over.
  */
 export function practicePanel(
   next: NextThing | null,
   leads: boolean,
   own: PracticePanel | null,
   tool: Tool,
+  done: 'all' | 'drill' | null,
 ): PracticePanel {
-  if (next?.step === 'close')
+  if (done)
     return {
-      label: t('panel.all-of-it-done'),
+      label: done === 'drill' ? t('panel.found') : t('panel.all-of-it-done'),
       instruction: t('panel.finish-and-mark-it'),
       why: t('panel.you-see-the-truth-beside'),
       keys: [],

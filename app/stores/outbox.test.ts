@@ -22,6 +22,7 @@ const session = (id: number, shopId = 1): SessionResponse => ({
     name: 'S',
     timeZone: 'Etc/UTC',
     unit: 'mm',
+    language: null,
     favouriteSchool: null,
     target: 'middle',
     bladeHabit: 'out at torque',

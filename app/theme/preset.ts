@@ -6,15 +6,23 @@ import checkbox from '@primeuix/themes/aura/checkbox'
 import confirmpopup from '@primeuix/themes/aura/confirmpopup'
 import datatable from '@primeuix/themes/aura/datatable'
 import datepicker from '@primeuix/themes/aura/datepicker'
+import drawer from '@primeuix/themes/aura/drawer'
+import fileupload from '@primeuix/themes/aura/fileupload'
 import inputtext from '@primeuix/themes/aura/inputtext'
 import menu from '@primeuix/themes/aura/menu'
+import message from '@primeuix/themes/aura/message'
 import paginator from '@primeuix/themes/aura/paginator'
 import popover from '@primeuix/themes/aura/popover'
 import progressbar from '@primeuix/themes/aura/progressbar'
 import select from '@primeuix/themes/aura/select'
 import selectbutton from '@primeuix/themes/aura/selectbutton'
+import skeleton from '@primeuix/themes/aura/skeleton'
+import slider from '@primeuix/themes/aura/slider'
+import tabs from '@primeuix/themes/aura/tabs'
 import textarea from '@primeuix/themes/aura/textarea'
+import toast from '@primeuix/themes/aura/toast'
 import togglebutton from '@primeuix/themes/aura/togglebutton'
+import toggleswitch from '@primeuix/themes/aura/toggleswitch'
 
 /** Colors are the page's own variables, which change with the theme: one scheme is all that either needs. */
 const both = <T>(scheme: T): { light: T; dark: T } => ({ light: scheme, dark: scheme })
@@ -69,15 +77,23 @@ export const WembricPreset = definePreset(
       confirmpopup,
       datatable,
       datepicker,
+      drawer,
+      fileupload,
       inputtext,
       menu,
+      message,
       paginator,
       popover,
       progressbar,
       select,
       selectbutton,
+      skeleton,
+      slider,
+      tabs,
       textarea,
+      toast,
       togglebutton,
+      toggleswitch,
     },
   } as typeof Base,
   {
@@ -95,6 +111,70 @@ export const WembricPreset = definePreset(
           borderRadius: '8px',
         },
         currentPageReport: { color: 'var(--ink2)' },
+      },
+      drawer: { title: { fontSize: '22px', fontWeight: '600' } },
+      fileupload: { basic: { gap: '12px' } },
+      skeleton: {
+        root: { borderRadius: '6px' },
+        colorScheme: both({
+          root: { background: 'var(--sunk)', animationBackground: 'color-mix(in srgb, var(--sheet), transparent 40%)' },
+        }),
+      },
+      slider: {
+        track: { background: 'var(--line)', size: '6px' },
+        range: { background: 'var(--petrol)' },
+        handle: {
+          width: '28px',
+          height: '28px',
+          background: 'var(--petrol)',
+          hoverBackground: 'var(--petrol)',
+          content: { background: 'var(--white)', hoverBackground: 'var(--white)', width: '18px', height: '18px' },
+        },
+        colorScheme: both({ handle: { content: { background: 'var(--white)' } } }),
+      },
+      tabs: {
+        tablist: { background: 'transparent', borderColor: 'var(--ink)' },
+        tab: {
+          color: 'var(--ink2)',
+          hoverColor: 'var(--ink)',
+          activeColor: 'var(--petrol)',
+          activeBorderColor: 'var(--petrol)',
+          padding: '10px 18px 8px',
+        },
+        activeBar: { background: 'var(--petrol)', height: '3px' },
+        tabpanel: { background: 'transparent', padding: '14px 0 0' },
+      },
+      toast: {
+        root: { width: 'min(92vw, 380px)', borderWidth: '1.5px' },
+        summary: { fontWeight: '600', fontSize: '17px' },
+        colorScheme: both({
+          root: { blur: '0' },
+          success: {
+            background: 'var(--petrol)',
+            borderColor: 'var(--ink)',
+            color: 'var(--on-petrol)',
+            detailColor: 'var(--on-petrol)',
+            shadow: '0 4px 14px rgb(0 0 0 / 25%)',
+          },
+        }),
+      },
+      toggleswitch: {
+        root: { width: '52px', height: '30px', borderColor: 'var(--edge)', hoverBorderColor: 'var(--ink)' },
+        handle: { size: '22px' },
+        colorScheme: both({
+          root: {
+            background: 'var(--sunk)',
+            hoverBackground: 'var(--sunk)',
+            checkedBackground: 'var(--petrol)',
+            checkedHoverBackground: 'var(--petrol)',
+          },
+          handle: {
+            background: 'var(--ink)',
+            hoverBackground: 'var(--ink)',
+            checkedBackground: 'var(--on-petrol)',
+            checkedHoverBackground: 'var(--on-petrol)',
+          },
+        }),
       },
       togglebutton: {
         root: { padding: '0', fontWeight: '600' },

@@ -57,6 +57,9 @@ export function columnFor(heading: string): Column | null {
   return COLUMNS.find(c => squeeze(headingOf(c)) === said) ?? COLUMNS.find(c => SYNONYMS[c]?.includes(said)) ?? null
 }
 
+/** Other headings that a column is known by, without spaces. */
+export const otherHeadings = (column: Column): readonly string[] => SYNONYMS[column] ?? []
+
 /** How a CSV is read: its delimiter, and which column each heading is. */
 export interface CsvSettings {
   delimiter: string

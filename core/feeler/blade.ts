@@ -76,14 +76,14 @@ export const bladeSetSchema = z
   }))
   .superRefine(({ blades }, context) => {
     if (blades.length < 2)
-      context.addIssue({ code: 'custom', path: ['bladesMm'], message: wrong('wrong.a-set-needs-two-blades') })
+      context.addIssue({ code: 'custom', path: ['blades'], message: wrong('wrong.a-set-needs-two-blades') })
     if (blades.length > 64)
-      context.addIssue({ code: 'custom', path: ['bladesMm'], message: wrong('wrong.a-set-of-more-than') })
+      context.addIssue({ code: 'custom', path: ['blades'], message: wrong('wrong.a-set-of-more-than') })
     const doubled = blades.find(
       (b, i) => blades.findIndex(other => other.mm === b.mm && other.stepMm === b.stepMm) !== i,
     )
     if (doubled)
-      context.addIssue({ code: 'custom', path: ['bladesMm'], message: wrong('wrong.blade-twice', { mm: doubled.mm }) })
+      context.addIssue({ code: 'custom', path: ['blades'], message: wrong('wrong.blade-twice', { mm: doubled.mm }) })
   })
 export type BladeSet = z.infer<typeof bladeSetSchema>
 

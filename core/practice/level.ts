@@ -10,6 +10,8 @@ export const LEVELS = [1, 2, 3, 4] as const
 export type Level = (typeof LEVELS)[number]
 export const GUIDANCES = ['on', 'on demand', 'off'] as const
 export type Guidance = (typeof GUIDANCES)[number]
+export const DRILLS = ['find'] as const
+export type Drill = (typeof DRILLS)[number]
 
 /** How hard a practice engine is: what is hidden, what lies, and how the Bench helps unless it is told otherwise. */
 export interface LevelRules {
@@ -60,6 +62,8 @@ export const rulesOf = (level: Level): LevelRules => LEVEL_RULES[level - 1]!
 
 /** What a run is begun with; the same gives the same engine. `robot` takes the engine of a robot’s seed as it is. */
 export interface PracticeStart {
+  /** Only a part of the work: to find compression TDC, on a head that is cold. The whole where it is not told. */
+  drill?: Drill
   kind: PracticeEngine
   level: Level
   seed: number
@@ -98,6 +102,7 @@ function setupFor(start: PracticeStart, random: Random, set: BladeSet): Setup {
   const {
     kind: { engine },
     level,
+    drill,
   } = start
   const lies = level === 4
   const known = engine.decompressor.kind === 'arc'
@@ -107,7 +112,7 @@ function setupFor(start: PracticeStart, random: Random, set: BladeSet): Setup {
     crankDeg: level === 2 ? between(random, NEAR_WRONG_TOP_DEG.from, NEAR_WRONG_TOP_DEG.to) : between(random, 0, 720),
     gapMm: gaps(start, random),
     ...(known ? {} : { held: held ? ([-120, 10] as const) : null }),
-    ...(lies ? { headC: between(random, WARM_C.from, WARM_C.to) } : {}),
+    ...(lies && !drill ? { headC: between(random, WARM_C.from, WARM_C.to) } : {}),
     nature: {
       creepMm: level === 1 ? 0 : between(random, -0.022, -0.006),
       creepScatterMm: lies ? 0.008 : 0,

@@ -14,7 +14,7 @@ import { isTrulyClosed, liftedMm, localDeg, roomMm } from './virtual-engine'
 const REACHED_WITHIN_DEG = { 'mark': 6, 'cam-mark': 10, 'piston-top': 8, 'rod-drop': 8, 'valve': 30 }
 
 /** Where the crank truly stands, by the cylinder in question. */
-function whereWords({ drawn: { virtual } }: PracticeRun, cylinderId: string): Said {
+export function whereWords({ drawn: { virtual } }: PracticeRun, cylinderId: string): Said {
   const local = localDeg(virtual, cylinderId)
   const { name } = cylinderById(virtual.engine, cylinderId)
   return say('mark.where', {

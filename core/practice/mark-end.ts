@@ -1,10 +1,12 @@
 import { valveById } from '../engine'
 import { limitsOf } from '../feeler'
-import { clearanceOf } from '../job'
+import { clearanceOf, stopHere } from '../job'
 import { say } from '../said'
 import { type Judged, judged, type Mark, type MarkedStage, mmText, type ValveLeft } from './mark'
+import { whereWords } from './mark-acts'
 import { type PracticeRun, viewOf } from './run'
 import { inSpecTruly } from './truth'
+import { isTrulyClosed } from './virtual-engine'
 
 const EFFECT = {
   loose: say('mark.effect.loose'),
@@ -36,6 +38,16 @@ export function leftOf(run: PracticeRun, valveId: string): ValveLeft {
     effect:
       virtual.nuts[valveId] !== 'locked' ? EFFECT.nut : inSpec ? EFFECT.in : loose ? EFFECT.loose : EFFECT.tight[role],
   }
+}
+
+/** Whether the stop that was found is one: its valves truly closed where the crank stands. */
+export function foundMark(run: PracticeRun): Mark {
+  const stop = stopHere(viewOf(run))
+  const cylinderId = stop ? valveById(run.start.kind.engine, stop.valves[0]!.valveId).cylinderId : null
+  const where = whereWords(run, cylinderId ?? run.start.kind.engine.cylinders[0]!.id)
+  const isOne = stop?.valves.every(v => isTrulyClosed(run.drawn.virtual, v.valveId)) ?? false
+  const said = say('mark.found', { what: stop ? (isOne ? 'found' : 'elsewhere') : 'not found' })
+  return { act: null, stage: 'find', ...judged(isOne ? 'right' : 'wrong', said, where) }
 }
 
 /** What stands against the run at its end, whatever was done on the way. */

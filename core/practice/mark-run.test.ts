@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { playByBench } from '../../tests/support/practice-hand'
 import { signedWay } from '../engine'
-import { LEVELS, markRun, PRACTICE_ENGINES, type PracticeStart, replayRun, type Replayed } from './index'
+import { drawPractice, LEVELS, markRun, PRACTICE_ENGINES, type PracticeStart, replayRun, type Replayed } from './index'
 import { tellEnglish } from '../../words'
 
 const startOf = (level: 1 | 2 | 3 | 4, seed = 5, id = 'single'): PracticeStart => ({
@@ -12,8 +12,7 @@ const startOf = (level: 1 | 2 | 3 | 4, seed = 5, id = 'single'): PracticeStart =
 })
 const slips = (start: PracticeStart, acts: Parameters<typeof markRun>[1]) =>
   markRun(start, acts).marks.filter(m => m.grade !== 'right')
-const playByBenchless = (level: 1 | 2 | 3 | 4, seed: number) =>
-  markRun(startOf(level, seed), []).valves.map(v => v.gapMm)
+const gapsOf = (level: 1 | 2 | 3 | 4, seed: number) => drawPractice(startOf(level, seed)).virtual.gapMm
 
 describe('a practice run is marked', () => {
   it('the wrong stroke is named, the screw turned there is dangerous, and what it does to the engine is said', () => {
@@ -89,6 +88,32 @@ describe('a practice run is marked', () => {
       ).some(m => m.words.say === 'mark.turns'),
     ).toBe(true)
   })
+  it('a drill is about finding TDC alone: found, it has all points, and nothing is said of valves', () => {
+    for (const level of LEVELS) {
+      const start: PracticeStart = { ...startOf(level, 2), drill: 'find' }
+      const run = playByBench(start)
+      expect(run.drawn.virtual.headC).toBeLessThanOrEqual(start.kind.engine.coldLimitC)
+      const { score, stages, valves, marks } = markRun(start, run.acts)
+      expect([score, stages.map(s => s.stage), valves]).toEqual([100, ['find'], []])
+      expect(tellEnglish(marks.at(-1)!.words)).toBe('You found compression TDC')
+    }
+  })
+  it('a drill that ends at another place, or before any was found, says where the crank truly stands', () => {
+    const start: PracticeStart = { ...startOf(2), drill: 'find' }
+    const { acts } = playByBench(start)
+    // the whole turn that leads from the wrong top to compression is said and not made
+    const turned = acts.findIndex((a, i) => i > 3 && a.kind === 'turn')
+    const elsewhere = markRun(
+      start,
+      acts.filter((_, i) => i !== turned),
+    )
+    expect(tellEnglish(elsewhere.marks.at(-1)!.words)).toBe('You took another place for compression TDC')
+    expect(elsewhere.score).toBeLessThan(100)
+    const unfound = markRun(start, acts.slice(0, 2))
+    expect(unfound.marks.at(-1)).toMatchObject({ grade: 'wrong', stage: 'find' })
+    expect(tellEnglish(unfound.marks.at(-1)!.words)).toBe('Compression TDC is not found yet')
+    expect(markRun(start, []).score).toBe(0)
+  })
   it('an answer without feeling, a warm head and a hint are counted', () => {
     const warm = startOf(4, 2)
     const said = {
@@ -105,7 +130,7 @@ describe('a practice run is marked', () => {
   })
   it('the same start gives the same engine, another seed another one, on each level', () => {
     for (const level of LEVELS) {
-      const [a, b, c] = [7, 7, 8].map(seed => playByBenchless(level, seed))
+      const [a, b, c] = [7, 7, 8].map(seed => gapsOf(level, seed))
       expect(a).toEqual(b)
       expect(a).not.toEqual(c)
     }

@@ -1,10 +1,10 @@
-import type { Happening, Step } from '../job'
+import type { Happening, NextThing, Step } from '../job'
 import type { Act } from './act'
 import { VirtualHand } from './hand'
 import type { PracticeStart } from './level'
 import { type Grade, type Mark, type Marked, MARKED_STAGES, type MarkedStage, type StageMark } from './mark'
 import { marksOf } from './mark-acts'
-import { endMarks, leftOf } from './mark-end'
+import { endMarks, foundMark, leftOf } from './mark-end'
 import { act, beginPractice, benchSays, nowOf, type PracticeRun, viewOf } from './run'
 import { steps } from './work-through'
 
@@ -15,6 +15,12 @@ const HINT_COST = 2
 const stageOf = (step: Step): MarkedStage =>
   step === 'measure' || step === 'set' || step === 'prove' ? step : step === 'close' ? 'prove' : 'find'
 const counts = (): Record<MarkedStage, number> => ({ find: 0, measure: 0, set: 0, prove: 0 })
+
+/** The stages that a run is about. */
+const stagesOf = ({ drill }: PracticeStart): readonly MarkedStage[] => (drill ? [drill] : MARKED_STAGES)
+/** Whether what a run is about is done, by what the Bench would say next. */
+export const isDone = ({ drill }: PracticeStart, { step }: NextThing): boolean =>
+  drill ? step !== 'ready' && step !== 'find' : step === 'close'
 
 /** How many answers each stage takes by the Bench’s own way on this engine, with a steady hand. */
 export function leastAnswers(start: PracticeStart): Record<MarkedStage, number> {
@@ -27,7 +33,7 @@ export function leastAnswers(start: PracticeStart): Record<MarkedStage, number> 
     for (const { worked } of steps(
       new VirtualHand(run.drawn.virtual),
       () => viewOf(run),
-      next => next.step === 'close',
+      next => isDone(start, next),
       300,
     )) {
       said.push(worked.happening)
@@ -65,7 +71,7 @@ const OF_A_STAGE: ReadonlySet<Happening['type']> = new Set([
 /**
  * Marks a practice run: what was right, wrong, needless or dangerous, step by step with the truth, and what it would
  * have done to the engine. The run is done over again from its acts, so the marks are the same wherever they are made.
- * @returns a score of 0 to 100: 25 a stage, 5 off for each thing wrong, 12 for what is dangerous, 1 for each answer
+ * @returns a score of 0 to 100: 25 a stage, or four times those of its only one; from them 5 off for each thing wrong, 12 for what is dangerous, 1 for each answer
  *   more than it takes, 2 a hint
  */
 export function markRun(start: PracticeStart, acts: readonly Act[]): Marked {
@@ -82,12 +88,13 @@ export function markRun(start: PracticeStart, acts: readonly Act[]): Marked {
     marks.push(...marksOf(run, doing).map(m => ({ act: i, stage: own as MarkedStage, ...m })))
     act(run, doing)
   })
-  const valves = start.kind.engine.valves.map(v => leftOf(run, v.id))
-  marks.push(...endMarks(run, valves))
+  const valves = start.drill ? [] : start.kind.engine.valves.map(v => leftOf(run, v.id))
+  marks.push(...(start.drill ? [foundMark(run)] : endMarks(run, valves)))
   const least = leastAnswers(start)
-  const stages = MARKED_STAGES.map(s => stageMark(s, marks, moves[s], least[s]))
+  const stages = stagesOf(start).map(s => stageMark(s, marks, moves[s], least[s]))
+  const points = stages.reduce((sum, s) => sum + s.points, 0) * (MARKED_STAGES.length / stages.length)
   return {
-    score: Math.max(0, stages.reduce((sum, s) => sum + s.points, 0) - hints * HINT_COST),
+    score: Math.max(0, points - hints * HINT_COST),
     marks,
     stages,
     valves,

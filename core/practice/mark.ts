@@ -16,6 +16,30 @@ export interface Mark {
   words: Said
   truth: Text
 }
+/** What may go wrong in a run, by the name of its mark. */
+export const SLIPS = [
+  'mark.place',
+  'mark.backward',
+  'mark.turns',
+  'mark.rocker',
+  'mark.unfelt',
+  'mark.trial',
+  'mark.unslid',
+  'mark.ground',
+  'mark.warm',
+  'mark.screw',
+  'mark.called',
+  'mark.left-loose',
+  'mark.never-measured',
+  'mark.left',
+  'mark.not-proved',
+  'mark.found',
+] as const
+export type Slip = (typeof SLIPS)[number]
+/** What went wrong in a run, each kind once. */
+export const slipsOf = (marks: readonly Mark[]): Slip[] =>
+  SLIPS.filter(slip => marks.some(m => m.grade !== 'right' && m.words.say === slip))
+
 /** A stage’s points of 25, how many answers it took, and how many the Bench’s own way takes. */
 export interface StageMark {
   stage: MarkedStage

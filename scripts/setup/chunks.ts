@@ -13,6 +13,15 @@ const FILES: [name: string, of: RegExp][] = [
     'core',
     part('/(?:core|shared)/[a-z-]+(?:/[a-z-]+)*\\.ts$', '/words/[^/]+\\.ts$', 'node_modules/(?:zod|fast-deep-equal)/'),
   ],
+  // large parts that the Bench has none of; they need the others, and none of the others needs them
+  ['tables', part('node_modules/primevue/(?:datatable|column|columngroup|row|paginator|inputnumber|radiobutton)/')],
+  [
+    'fields',
+    part(
+      'node_modules/primevue/(?:datepicker|autocomplete|drawer|fileupload|tabs|tab|tablist|tabpanels?|slider)/',
+      'node_modules/(?:@primevue|@primeuix)/forms/',
+    ),
+  ],
   ['parts', part('node_modules/(?:primevue|@primevue/(?:core|icons)|@primeuix)/')],
   ['frame', part(HELPERS, `node_modules/${WITH_THEIR_PAGE}${STARTING}.*\\.m?js$`)],
   ['engine', part('/app/components/engine/')],

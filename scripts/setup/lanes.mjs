@@ -26,10 +26,12 @@ function quietly(name, args, { cwd, env, signal }) {
  * Runs lanes of parts beside one another, each lane's parts in order; a lane that is through takes the last part that
  * another has not begun. The first part that fails ends all.
  * @param lanes lists of `{ name, work }`; work is given a function that runs a program and keeps its output together
+ * @param ended aborts when whoever began this ends it: its programs end, and what they stood on is put away
  * @returns how many parts were run
  */
-export async function runLanes(lanes, { cwd, env }) {
+export async function runLanes(lanes, { cwd, env, ended }) {
   const stop = new AbortController()
+  ended?.addEventListener('abort', () => stop.abort(), { once: true })
   let count = 0
   const runPart = async ({ name, work }) => {
     if (stop.signal.aborted) return
@@ -51,8 +53,8 @@ export async function runLanes(lanes, { cwd, env }) {
       throw error
     }
   }
-  const ended = await Promise.allSettled(waiting.map(runLane))
-  const failed = ended.find(e => e.status === 'rejected')
+  const all = await Promise.allSettled(waiting.map(runLane))
+  const failed = all.find(e => e.status === 'rejected')
   if (failed) throw failed.reason
   return count
 }

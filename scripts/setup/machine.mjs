@@ -8,6 +8,9 @@ const PACKAGES = {
   'mariadb-install-db': 'mariadb-server',
   'chromium-headless-shell': 'chromium-headless-shell',
   'pdftotext': 'poppler-utils',
+  'firefox-esr': 'firefox-esr',
+  'WebKitWebDriver': 'webkit2gtk-driver',
+  'Xvfb': 'xvfb',
 }
 const LEAST_FREE_BYTES = 500e6
 

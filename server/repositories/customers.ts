@@ -35,12 +35,14 @@ export const updateCustomer = (db: Db, shopId: number, id: number, c: Required<C
     shopId,
     id,
   ])
-/** The language that the owner of a machine is written in, or null. */
+/** The language that the owner of a machine is written in: their own, the shop's, or null. */
 export const ownersLanguage = async (db: Db, shopId: number, machineId: number): Promise<Language | null> =>
   (
     await maybeOne<{ language: Language | null }>(
       db,
-      'SELECT c.language FROM machines m JOIN customers c ON c.shop_id = m.shop_id AND c.id = m.customer_id WHERE m.shop_id = ? AND m.id = ?',
+      `SELECT COALESCE(c.language, s.language) AS language FROM machines m
+       JOIN customers c ON c.shop_id = m.shop_id AND c.id = m.customer_id JOIN shops s ON s.id = m.shop_id
+       WHERE m.shop_id = ? AND m.id = ?`,
       [shopId, machineId],
     )
   )?.language ?? null

@@ -1,6 +1,7 @@
 import type { TargetSchool } from '../../core/feeler'
 import type { BladeHabit } from '../../core/job'
 import type { School } from '../../core/stops'
+import type { Language } from '../../shared/languages'
 import { change, type Db, maybeOne, one } from '../database/query'
 
 export interface ShopRow {
@@ -8,6 +9,8 @@ export interface ShopRow {
   name: string
   timeZone: string
   unit: 'mm' | 'thou'
+  /** That owners are written in of whom nobody has said. */
+  language: Language | null
   favouriteSchool: School | null
   target: TargetSchool
   bladeHabit: BladeHabit
@@ -36,7 +39,9 @@ export const shopById = async (db: Db, shopId: number): Promise<ShopRow> => {
   const row = await one<Omit<ShopRow, 'pairToProve'> & { pairToProve: number }>(
     db,
     `
-    SELECT id, name, time_zone AS timeZone, unit, favourite_school AS favouriteSchool, target, blade_habit AS bladeHabit, pair_to_prove AS pairToProve, valve_minutes AS valveMinutes, task_minutes AS taskMinutes, demo FROM shops WHERE id = ?`,
+    SELECT id, name, time_zone AS timeZone, unit, language, favourite_school AS favouriteSchool, target,
+      blade_habit AS bladeHabit, pair_to_prove AS pairToProve, valve_minutes AS valveMinutes,
+      task_minutes AS taskMinutes, demo FROM shops WHERE id = ?`,
     [shopId],
   )
   return { ...row, pairToProve: row.pairToProve === 1 }
@@ -46,12 +51,13 @@ export const shopById = async (db: Db, shopId: number): Promise<ShopRow> => {
 export const updateShop = (db: Db, shopId: number, shop: Omit<ShopRow, 'id' | 'demo'>) =>
   change(
     db,
-    `UPDATE shops SET name = ?, time_zone = ?, unit = ?, favourite_school = ?, target = ?, blade_habit = ?,
-    pair_to_prove = ?, valve_minutes = ?, task_minutes = ? WHERE id = ?`,
+    `UPDATE shops SET name = ?, time_zone = ?, unit = ?, language = ?, favourite_school = ?, target = ?,
+    blade_habit = ?, pair_to_prove = ?, valve_minutes = ?, task_minutes = ? WHERE id = ?`,
     [
       shop.name,
       shop.timeZone,
       shop.unit,
+      shop.language,
       shop.favouriteSchool,
       shop.target,
       shop.bladeHabit,

@@ -81,7 +81,8 @@ export async function draftReminder(
 ): Promise<ReminderResponse> {
   const customer = await customerById(db, shopId, customerId)
   if (!customer) throw notFound('owner')
-  return inTheirs(customer.language, () => reminderTo(db, shopId, customer, weeks, now))
+  const { language } = await shopById(db, shopId)
+  return inTheirs(customer.language ?? language, () => reminderTo(db, shopId, customer, weeks, now))
 }
 async function reminderTo(
   db: Db,

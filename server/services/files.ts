@@ -30,7 +30,7 @@ export async function summaryFile(
   const customer = await customerById(db, shopId, customerId)
   return {
     type: 'application/pdf',
-    bytes: await inTheirs(customer?.language, async () =>
+    bytes: await inTheirs(customer?.language ?? (await shopById(db, shopId)).language, async () =>
       summaryPdf(paper, await customerSummary(db, shopId, customerId, year, now)),
     ),
     name: `summary-${customerId}-${year}.pdf`,

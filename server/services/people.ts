@@ -68,6 +68,7 @@ export async function sessionOf(db: Db, person: SignedIn): Promise<SessionRespon
       name: shop.name,
       timeZone: shop.timeZone,
       unit: shop.unit,
+      language: shop.language,
       favouriteSchool: shop.favouriteSchool,
       target: shop.target,
       bladeHabit: shop.bladeHabit,

@@ -1,13 +1,15 @@
-import { type Marked, markRun, PRACTICE_ENGINES, type PracticeEngine } from '../../core/practice'
+import { type Marked, markRun, PRACTICE_ENGINES, type PracticeEngine, slipsOf } from '../../core/practice'
 import type { PracticeResponse, PracticeRunRequest } from '../../shared/practice'
 import type { Db } from '../database/query'
 import { modelById } from '../repositories/models'
-import { bestRunsOfShop, insertPracticeRun } from '../repositories/practice-runs'
+import { bestRunsOfShop, insertPracticeRun, runsOverTime } from '../repositories/practice-runs'
 import { notFound } from '../problem'
 import type { SignedIn } from './people'
 
-export const readPractice = async (db: Db, shopId: number): Promise<PracticeResponse> => ({
-  best: await bestRunsOfShop(db, shopId),
+/** The shop's best, and what has been practised over time: a lead sees how the whole crew comes on. */
+export const readPractice = async (db: Db, person: SignedIn): Promise<PracticeResponse> => ({
+  best: await bestRunsOfShop(db, person.shopId),
+  runs: await runsOverTime(db, person.shopId, person.role === 'lead' ? null : person.id),
 })
 
 const OF_SPEC_BOOK = /^model-(\d+)$/
@@ -28,9 +30,10 @@ export async function handOver(
   person: SignedIn,
   run: PracticeRunRequest,
   now: Date,
-): Promise<{ marked: Marked; best: PracticeResponse['best'] }> {
+): Promise<{ marked: Marked } & PracticeResponse> {
   const kind = await practisedOn(db, person.shopId, run.engineId)
-  const marked = markRun({ kind, level: run.level, seed: run.seed, guidance: run.guidance, robot: run.robot }, run.acts)
-  await insertPracticeRun(db, person.shopId, person.id, run, marked.score, now)
-  return { marked, best: await bestRunsOfShop(db, person.shopId) }
+  const { level, seed, guidance, robot, drill } = run
+  const marked = markRun({ kind, level, seed, guidance, robot, ...(drill ? { drill } : {}) }, run.acts)
+  await insertPracticeRun(db, person.shopId, person.id, run, { ...marked, slips: slipsOf(marked.marks) }, now)
+  return { marked, ...(await readPractice(db, person)) }
 }

@@ -226,7 +226,7 @@ test('the keyboard alone suffices, from sign-in to the first answer and back to 
     }
     throw new Error(`“${name}” cannot be reached by Tab`)
   }
-  await tabTo('username')
+  await tabTo('signIn')
   await page.keyboard.type('ines')
   await tabTo('password')
   await page.keyboard.type('quillbrook')

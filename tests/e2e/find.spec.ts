@@ -6,22 +6,10 @@ import { saved, signIn } from './bench'
 import { BenchHand } from './hand'
 import { nextThing, offeredWords } from '../support/told'
 
+/** A single and a twin, in a browser; every demo model from every start is worked by the screen's own tests. */
 const MODELS = [
-  'Minnow 125',
-  'G30',
-  'Hedgerow 18',
-  'Plover 200-4',
-  'Ridge 437',
-  'Duet 405',
-  'Switch 470',
-  'Fallow V22',
-  'Span 850',
-]
-/** Taken in turn by the models; the robot starts every layout anywhere. */
-const STARTS = [
-  { name: 'compression TDC', deg: 0 },
-  { name: 'exhaust TDC', deg: 360 },
-  { name: 'anywhere', deg: 507 },
+  { model: 'Minnow 125', name: 'exhaust TDC', deg: 360 },
+  { model: 'Fallow V22', name: 'anywhere', deg: 507 },
 ]
 
 /** Something that may be said here and cannot be so: the offered answer that the core finds to clash. */
@@ -63,8 +51,7 @@ function trulyClosed(engine: Engine, hand: BenchHand, valveIds: string[]): boole
   return valveIds.every(id => arcs[id]!.some(arc => inArc(arc, hand.hand.virtual.crankDeg)))
 }
 
-for (const [i, model] of MODELS.entries()) {
-  const { name, deg } = STARTS[i % STARTS.length]!
+for (const { model, name, deg } of MODELS) {
   test(`${model}: the first stop from ${name}, and a wrong answer that is caught`, async ({ page }) => {
     await signIn(page)
     const hand = await BenchHand.finding(page, model, deg)

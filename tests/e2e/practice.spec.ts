@@ -12,6 +12,13 @@ async function apart(page: Page): Promise<number> {
   return Math.abs(((((truly - believed + 360) % 720) + 720) % 720) - 360)
 }
 
+/** What is not done is asked about once. */
+async function finishEarly(page: Page): Promise<void> {
+  await page.getByTestId('hand-over').click()
+  await expect(page.getByText('Something is still to do')).toBeVisible()
+  await page.locator('.p-confirmpopup').getByRole('button', { name: 'Finish and mark it' }).click()
+}
+
 test('a whole run by the screen alone: found, measured, set, proved, and marked with nothing against it', async ({
   page,
 }) => {
@@ -47,7 +54,7 @@ test('the wrong stroke is said to be slack: the blade and the screw there are ma
   await hand.take('screw')
   await page.locator('[data-nut-to=loose]').click()
   await page.locator('[data-turn="-15"]').click()
-  await page.getByTestId('hand-over').click()
+  await finishEarly(page)
   await expect(
     page
       .locator('[data-grade=wrong]')
@@ -99,7 +106,7 @@ test('in one’s own words: a hint costs, a verdict is called, keys and a drag t
   await page.keyboard.press('b')
   await expect(page.locator('.blade-tool')).toBeVisible()
   await noViolations(page)
-  await page.getByTestId('hand-over').click()
+  await finishEarly(page)
   await expect(page.getByText('1 hint.')).toBeVisible()
 })
 

@@ -24,10 +24,7 @@ const runOf = (changes: Record<string, unknown> = {}) => ({
   acts: played(21),
   ...changes,
 })
-interface Handed {
-  marked: { score: number; marks: { words: string; grade: string }[] }
-  best: PracticeResponse['best']
-}
+type Handed = PracticeResponse & { marked: { score: number; marks: { words: string; grade: string }[] } }
 const bestOf = async (person: string) =>
   (await tam.get<PracticeResponse>('/api/practice')).body.best.filter(
     b => b.engineId === kind.id && b.level === 1 && b.person === person,
@@ -44,6 +41,28 @@ describe('practice runs', () => {
     await tam.post('/api/practice', runOf({ seconds: 900 }))
     expect(await bestOf('Tam')).toMatchObject([{ score: 100, seconds: 200 }])
     expect(await bestOf('Jory')).toMatchObject([{ seconds: 5 }])
+  })
+  it('tell over time what was practised and what went wrong: one’s own, and to a lead the crew’s', async () => {
+    const ines = new Client()
+    await ines.signIn('ines')
+    await jory.post('/api/practice', runOf({ acts: [], seconds: 7 }))
+    const ofJory = (await jory.get<PracticeResponse>('/api/practice')).body.runs
+    expect(new Set(ofJory.map(r => r.person))).toEqual(new Set(['Jory']))
+    const last = ofJory.at(-1)!
+    expect(last).toMatchObject({ seconds: 7, drill: null })
+    expect(last.slips).toContain('mark.not-proved')
+    const ofCrew = (await ines.get<PracticeResponse>('/api/practice')).body.runs
+    expect(ofCrew.map(r => r.person)).toEqual(expect.arrayContaining(['Jory', 'Tam']))
+    expect(ofCrew.map(r => r.at)).toEqual(ofCrew.map(r => r.at).sort())
+  })
+  it('as a drill end when TDC is found, and have a best of their own', async () => {
+    const drill = { kind, level: 1, seed: 33, guidance: 'on', drill: 'find' } as const
+    const acts = playByBench(drill).acts
+    const { body } = await jory.post<Handed>('/api/practice', runOf({ seed: 33, drill: 'find', acts, seconds: 61 }))
+    expect(body.marked.score).toBe(100)
+    const best = body.best.filter(b => b.person === 'Jory' && b.engineId === kind.id)
+    expect(best.find(b => b.drill === 'find')).toMatchObject({ score: 100, seconds: 61 })
+    expect(best.find(b => b.drill === null)!.score).toBeLessThan(30)
   })
   it('may be made on a model of the shop’s own spec book, and on nobody else’s', async () => {
     const model = (

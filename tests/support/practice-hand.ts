@@ -5,6 +5,7 @@ import {
   type Act,
   beginPractice,
   benchSays,
+  isDone,
   type PracticeRun,
   type PracticeStart,
   VirtualHand,
@@ -46,7 +47,7 @@ export function playByBench(
   const run = beginPractice(start)
   for (let i = 0; i < most; i++) {
     const next = benchSays(run)
-    if (next.step === 'close') return run
+    if (isDone(start, next)) return run
     const copy = structuredClone(run.drawn.virtual)
     const happening = new VirtualHand(copy).answer(next)
     const said = happening.type === 'trial' ? { ...happening, payload: { ...happening.payload } } : happening

@@ -28,6 +28,7 @@ export const sessionOf = (changes: Partial<SessionResponse['person']> = {}): Ses
     name: 'S',
     timeZone: 'Etc/UTC',
     unit: 'mm',
+    language: null,
     favouriteSchool: null,
     target: 'middle',
     bladeHabit: 'out at torque',

@@ -92,6 +92,12 @@ export const practice = {
   'mark.never-measured': ({ valve }: OfValve) => `You never measured the ${within(valve)}`,
   'mark.stands': ({ gap }: { gap: string }) => `It is at ${gap}.`,
   'mark.left': ({ valve, inSpec }: OfValve & { inSpec: boolean }) => `${valve} left ${inSpec ? 'in' : 'out of'} spec`,
+  'mark.found': ({ what }: { what: 'found' | 'elsewhere' | 'not found' }) =>
+    ({
+      'found': 'You found compression TDC',
+      'elsewhere': 'You took another place for compression TDC',
+      'not found': 'Compression TDC is not found yet',
+    })[what],
   'mark.not-proved': 'Not proved',
   'mark.prove': 'Two full turns by hand, then every valve again.',
 

@@ -96,6 +96,12 @@ export const practice: Words<typeof english> = {
   'mark.never-measured': ({ valve }) => `Nunca midió ${the(valve)}`,
   'mark.stands': ({ gap }) => `Está en ${gap}.`,
   'mark.left': ({ valve, inSpec }) => `${valveName(valve)} quedó ${inSpec ? 'en medida' : 'fuera de medida'}`,
+  'mark.found': ({ what }) =>
+    ({
+      'found': 'Encontró el PMS de compresión',
+      'elsewhere': 'Tomó otro punto por el PMS de compresión',
+      'not found': 'Aún no ha encontrado el PMS de compresión',
+    })[what],
   'mark.not-proved': 'Sin comprobar',
   'mark.prove': 'Dos vueltas completas a mano, y luego cada válvula otra vez.',
 

@@ -18,6 +18,8 @@ const short = (ms: number) =>
   new Date(ms).toLocaleDateString(LOCALE, { day: 'numeric', month: 'short', timeZone: 'UTC' })
 /** As many as stand beside each other; the first of them as near to its day as may be. */
 const LABEL = 176
+/** As wide as there is room to the next. */
+const LABEL_WIDTH = `calc(${(LABEL / WIDTH) * 100}% - 6px)`
 const MOST = Math.floor(WIDTH / LABEL)
 const at = (item: DueItem) => Math.max(20, Math.min(WIDTH, x(Date.parse(item.day))))
 /** What is on the bench already is seen to. */
@@ -89,7 +91,11 @@ const more = computed(() => waiting.value.length - shown.value.length)
         </g>
       </svg>
       <ol>
-        <li v-for="{ item, textX } in shown" :key="item.machineId" :style="{ left: `${((textX - 6) / WIDTH) * 100}%` }">
+        <li
+          v-for="{ item, textX } in shown"
+          :key="item.machineId"
+          :style="{ 'left': `${((textX - 6) / WIDTH) * 100}%`, '--room': LABEL_WIDTH }"
+        >
           <NuxtLink :to="`/machines/${item.machineId}`" :data-due="item.tag"
             ><b>{{ item.name }}</b
             ><span>{{ item.cause }}</span
@@ -156,7 +162,7 @@ ol {
 li {
   position: absolute;
   top: 0;
-  width: 172px;
+  width: var(--room);
   border-left: 1.6px solid var(--ink);
   padding-left: 8px;
 }

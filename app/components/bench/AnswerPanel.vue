@@ -120,7 +120,8 @@ h1.long {
 }
 .key {
   grid-template-columns: 40px 1fr;
-  height: 70px;
+  height: auto;
+  min-height: 70px;
   align-items: stretch;
   width: 100%;
 }
@@ -151,7 +152,7 @@ h1.long {
     gap: 7px;
   }
   .key {
-    height: 63px;
+    min-height: 63px;
   }
 }
 @media (max-height: 720px) and (min-width: 901px) {

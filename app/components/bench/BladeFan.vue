@@ -175,7 +175,7 @@ const stacksFelt = computed(() =>
   line-height: 1.3;
 }
 .note {
-  font-size: 13px;
+  font-size: 14px;
   font-weight: 600;
 }
 .set {

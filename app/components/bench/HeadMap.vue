@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import type { Engine } from '~~/core/engine'
+import { headWords } from '../../bench/picture-words'
 import { named, t } from '../../words'
 
 /** The head seen from above: intake larger, on the carburetor side; exhaust on the muffler side. */
@@ -31,7 +32,7 @@ const chambers = computed(() =>
 </script>
 
 <template>
-  <svg :viewBox="`0 0 ${W} ${H + 60}`" class="head" role="img" :aria-label="t('head-map.head-from-above-exhaust-on')">
+  <svg :viewBox="`0 0 ${W} ${H + 60}`" class="head" role="img" :aria-label="headWords(engine)">
     <text :x="W / 2" y="18" text-anchor="middle" font-size="17" font-weight="600">
       {{ t('common.muffler-side') }}
     </text>

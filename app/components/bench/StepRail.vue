@@ -146,7 +146,7 @@ ol {
     padding: 0 6px 0 12px;
   }
   .words {
-    font-size: 13.5px;
+    font-size: 14px;
     overflow: hidden;
     text-overflow: ellipsis;
   }

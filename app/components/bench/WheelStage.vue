@@ -144,7 +144,7 @@ const markIndex = computed(() => {
     width: 86px;
   }
   .br p {
-    font-size: 13.5px;
+    font-size: 14px;
   }
 }
 /* A phone: the wheel as high as there is room, what is known at its sides, the rest below it. */

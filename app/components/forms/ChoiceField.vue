@@ -1,18 +1,22 @@
 <script setup lang="ts" generic="T extends string | number | null">
 import Select from 'primevue/select'
 import { useId } from 'vue'
+import { useField } from './useField'
 
 /** A labeled choice among a few. */
-defineProps<{
+const told = defineProps<{
   label: string
   options: { value: T; label: string }[]
   note?: string
   wrong?: string
   placeholder?: string
   filter?: boolean
+  /** Its path in what the form around it sends. */
+  name?: string
 }>()
 const value = defineModel<T | null>({ required: true })
 const id = useId()
+const { wrong, leave } = useField(told)
 </script>
 
 <template>
@@ -28,6 +32,7 @@ const id = useId()
       :placeholder="placeholder"
       :filter="filter"
       :invalid="!!wrong"
+      @hide="leave"
     />
     <p v-if="wrong" class="wrong" role="alert">{{ wrong }}</p>
     <p v-else-if="note" class="note">{{ note }}</p>

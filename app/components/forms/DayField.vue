@@ -2,11 +2,19 @@
 import { format, isValid, parseISO } from 'date-fns'
 import DatePicker from 'primevue/datepicker'
 import { computed, useId } from 'vue'
+import { useField } from './useField'
 
 /** A day as year-month-day: typed, or chosen in a calendar. */
-defineProps<{ label: string; note?: string; wrong?: string }>()
+const told = defineProps<{
+  label: string
+  note?: string
+  wrong?: string
+  /** Its path in what the form around it sends. */
+  name?: string
+}>()
 const day = defineModel<string>({ required: true })
 const id = useId()
+const { wrong, leave } = useField(told)
 const date = computed({
   get: () => {
     const parsed = parseISO(day.value)
@@ -30,6 +38,8 @@ const date = computed({
       icon-display="button"
       :invalid="!!wrong"
       :aria-describedby="wrong || note ? `${id}-more` : undefined"
+      @blur="leave"
+      @hide="leave"
     />
     <p v-if="wrong" :id="`${id}-more`" class="wrong" role="alert">{{ wrong }}</p>
     <p v-else-if="note" :id="`${id}-more`" class="note">{{ note }}</p>

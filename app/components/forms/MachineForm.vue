@@ -11,6 +11,8 @@ import ModelPick from './ModelPick.vue'
 import OwnerPick, { type Owner } from './OwnerPick.vue'
 import TextField from './TextField.vue'
 import { t } from '../../words'
+import CheckedForm from './CheckedForm.vue'
+import { machineSchema } from '~~/shared/requests'
 
 /** A machine of a customer; the owner is chosen, or added with it. */
 const emit = defineEmits<{ added: [machine: MachineRow]; back: [] }>()
@@ -20,51 +22,47 @@ const customer = ref<Owner | null>(null)
 const model = ref<ModelHit | string | null>(null)
 const none = ref(false)
 
+const body = () => ({
+  ...machine,
+  modelId: typeof model.value === 'object' ? model.value?.id : null,
+  customer: customer.value,
+})
 async function submit(): Promise<void> {
-  const row = await add({
-    ...machine,
-    modelId: typeof model.value === 'object' ? model.value?.id : null,
-    customer: customer.value,
-  })
+  const row = await add(body())
   if (row) emit('added', row)
 }
 </script>
 
 <template>
-  <form class="machine" @submit.prevent="submit">
+  <CheckedForm class="machine" :form="form" :schema="machineSchema" :body="body" @send="submit">
     <h2>{{ t('common.add-a-machine') }}</h2>
     <div class="grid">
       <TextField
         v-model="machine.name"
         :label="t('common.name')"
         :placeholder="t('machine-form.minnow-125-red')"
-        :wrong="form.wrong('name')"
+        name="name"
       />
-      <TextField v-model="machine.tag" :label="t('common.tag')" placeholder="M-0110" :wrong="form.wrong('tag')" />
-      <ModelPick
-        v-model="model"
-        :label="t('machine-form.engine-model')"
-        :wrong="form.wrong('modelId')"
-        @none="none = true"
-      />
+      <TextField v-model="machine.tag" :label="t('common.tag')" placeholder="M-0110" name="tag" />
+      <ModelPick v-model="model" :label="t('machine-form.engine-model')" name="modelId" @none="none = true" />
       <ChoiceField
         v-model="machine.meterUnit"
         :label="t('common.meter-counts')"
         :options="METER_UNITS"
-        :wrong="form.wrong('meterUnit')"
+        name="meterUnit"
       />
       <TextField
         v-model="machine.plate"
         :label="t('common.plate')"
         :note="t('machine-form.may-stay-empty')"
-        :wrong="form.wrong('plate')"
+        name="plate"
       /><TextField
         v-model="machine.serial"
         :label="t('common.serial-number')"
         :note="t('machine-form.may-stay-empty')"
-        :wrong="form.wrong('serial')"
+        name="serial"
       />
-      <OwnerPick v-model="customer" :wrong="form.wrong('customer.name') ?? form.wrong('customer')" />
+      <OwnerPick v-model="customer" name="customer" />
     </div>
     <p v-if="none" class="note">
       {{ t('machine-form.no-engine-model-yet') }}
@@ -81,7 +79,7 @@ async function submit(): Promise<void> {
         {{ t('common.back') }}
       </Button>
     </div>
-  </form>
+  </CheckedForm>
 </template>
 
 <style scoped>

@@ -1,21 +1,24 @@
 <script setup lang="ts">
 import AutoComplete from 'primevue/autocomplete'
-import { onMounted, ref, useId } from 'vue'
+import { onMounted, ref, useId, useTemplateRef } from 'vue'
 import type { ModelHit } from '~~/shared/spec-book'
 import { useModelSearch } from '../../composables/useModelSearch'
 import { t } from '../../words'
+import { useField } from './useField'
+import { usePicker } from './usePicker'
 
 /** An engine model of the spec book, found as it is typed; what was typed of it so far until one is picked. */
-defineProps<{ label: string; wrong?: string }>()
+const told = defineProps<{ label: string; wrong?: string; name?: string }>()
 const model = defineModel<ModelHit | string | null>({ required: true })
 const emit = defineEmits<{ none: [] }>()
 const id = useId()
+const { wrong, leave } = useField(told)
 const { found, findNow } = useModelSearch(12)
 const suggestions = ref<ModelHit[]>([])
-/** The list changes once, when the answer is there: a row that changed under a thumb would be the wrong model. */
+const list = usePicker(model, suggestions, useTemplateRef('field'))
 async function suggest({ query }: { query: string }): Promise<void> {
   if (!(await findNow(query))) return
-  suggestions.value = [...(found.value?.rows ?? [])]
+  await list(found.value?.rows ?? [])
   if (found.value?.total === 0) emit('none')
 }
 onMounted(() => suggest({ query: '' }))
@@ -27,15 +30,17 @@ const nameOf = (m: ModelHit | string) =>
   <div class="field">
     <label :for="id">{{ label }}</label>
     <AutoComplete
+      ref="field"
       v-model="model"
       :input-id="id"
       :suggestions="suggestions"
       :option-label="nameOf"
       :delay="120"
       :min-length="0"
-      complete-on-focus
+      :complete-on-focus="typeof model !== 'object' || model === null"
       :placeholder="t('model-pick.type-maker-model-or-code')"
       :invalid="!!wrong"
+      @blur="leave"
       @complete="suggest"
     >
       <template #option="{ option }"

@@ -8,20 +8,20 @@ import { t } from '../../words'
 
 /** An owner of the shop, or a new one by name. */
 export type Owner = { id: number } | { name: string; contact: string }
-defineProps<{ wrong?: string; butId?: number }>()
+defineProps<{ butId?: number; name?: string }>()
 const owner = defineModel<Owner | null>({ required: true })
 const NEW = 0
 const customers = useCustomers()
 const chosen = ref<number | null>(NEW)
-const name = ref('')
+const typed = ref('')
 const options = computed(() => [
   { value: NEW, label: t('owner-pick.a-new-owner') },
   ...customers.value.map(c => ({ value: c.id, label: ownerWords(c) })),
 ])
 watch(
-  [chosen, name],
+  [chosen, typed],
   () => {
-    owner.value = chosen.value === NEW ? { name: name.value, contact: '' } : { id: chosen.value! }
+    owner.value = chosen.value === NEW ? { name: typed.value, contact: '' } : { id: chosen.value! }
   },
   { immediate: true },
 )
@@ -33,7 +33,7 @@ watch(
     :label="t('common.owner')"
     :options="options.filter(o => o.value !== butId)"
     filter
-    :wrong="chosen === NEW ? undefined : wrong"
+    :name="chosen === NEW ? undefined : name"
   />
-  <TextField v-if="chosen === NEW" v-model="name" :label="t('owner-pick.new-owners-name')" :wrong="wrong" />
+  <TextField v-if="chosen === NEW" v-model="typed" :label="t('owner-pick.new-owners-name')" :name="name" />
 </template>

@@ -1,24 +1,29 @@
 <script setup lang="ts">
 import InputText from 'primevue/inputtext'
 import { useId } from 'vue'
+import { useField } from './useField'
 
 /** A labeled field with its note and what is wrong with it. */
-defineProps<{
+const told = defineProps<{
   label: string
   note?: string
   wrong?: string
+  /** What is odd about it, though it can be read. */
+  odd?: string
   type?: string
   placeholder?: string
   autocomplete?: string
   inputmode?: 'decimal' | 'numeric' | 'text'
+  /** Its path in what the form around it sends. */
   name?: string
 }>()
 const value = defineModel<string>({ required: true })
 const id = useId()
+const { wrong, leave } = useField(told)
 </script>
 
 <template>
-  <div class="field">
+  <div class="field" @focusout="leave">
     <label :for="id">{{ label }}</label>
     <InputText
       :id="id"

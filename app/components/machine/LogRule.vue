@@ -83,10 +83,10 @@ const verdicts = computed(() => [
   display: flex;
   align-items: center;
   gap: 2px;
-  font-size: 13px;
+  font-size: 14px;
 }
 small {
-  font: 500 13.5px/1.1 var(--figures);
+  font: 500 14px/1.1 var(--figures);
   color: var(--ink2);
   white-space: nowrap;
 }

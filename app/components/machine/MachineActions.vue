@@ -2,6 +2,7 @@
 import Button from 'primevue/button'
 import Checkbox from 'primevue/checkbox'
 import { computed, reactive, ref } from 'vue'
+import type { ZodType } from 'zod'
 import type { MachineResponse } from '~~/shared/machines'
 import type { MachineRow } from '~~/shared/responses'
 import type { ModelHit } from '~~/shared/spec-book'
@@ -16,10 +17,13 @@ import { useMachineEdits } from '../../composables/useMachineEdits'
 import { meterEither, meterOf } from './meter-field'
 import PastVisitForm from './PastVisitForm.vue'
 import { t } from '../../words'
+import CheckedForm from '../forms/CheckedForm.vue'
+import { engineChangeSchema, machineEditSchema, mergeSchema, meterSchema, ownerChangeSchema } from '~~/shared/requests'
+import { useSaid } from '../../composables/useSaid'
 
 /** What may be put right or told of a machine outside a job, one thing at a time. */
 const props = defineProps<{ seen: MachineResponse; unit: 'mm' | 'thou' }>()
-const emit = defineEmits<{ done: []; changed: [intoId?: number] }>()
+const emit = defineEmits<{ changed: [intoId?: number] }>()
 const edits = useMachineEdits()
 const { form } = edits
 type What = 'edit' | 'owner' | 'meter' | 'visit' | 'engine' | 'double'
@@ -46,75 +50,85 @@ const model = ref<ModelHit | string | null>(null)
 const told = reactive({ on: today, meter: '', replaced: false, words: '' })
 const into = ref<MachineRow | string | null>(null)
 const intoId = computed(() => (typeof into.value === 'object' ? (into.value?.id ?? null) : null))
-const kept = ref('')
+const said = useSaid()
 
-/** What was chosen is sent; null where the form says what is wrong. */
-function send(): Promise<MachineRow | null> {
+interface Asked {
+  schema: ZodType
+  body: unknown
+  /** Null where the form says what is wrong. */
+  send: () => Promise<MachineRow | null>
+}
+const asking = <T,>(schema: ZodType, body: T, send: (body: T) => Promise<MachineRow | null>): Asked => ({
+  schema,
+  body,
+  send: () => send(body),
+})
+/** What was chosen, as it would be sent now. */
+const asked = computed((): Asked => {
+  const { on, replaced, words } = told
+  const modelId = typeof model.value === 'object' ? model.value?.id : null
   switch (what.value) {
     case 'edit':
-      return edits.edit(id.value, edit)
+      return asking(machineEditSchema, edit, body => edits.edit(id.value, body))
     case 'owner':
-      return edits.owner(id.value, { customer: customer.value })
+      return asking(ownerChangeSchema, { customer: customer.value }, body => edits.owner(id.value, body))
     case 'meter':
-      return edits.meter(id.value, { on: told.on, meter: meterOf(told.meter), replaced: told.replaced })
+      return asking(meterSchema, { on, meter: meterOf(told.meter), replaced }, body => edits.meter(id.value, body))
     case 'engine':
-      return edits.engine(id.value, {
-        on: told.on,
-        modelId: typeof model.value === 'object' ? model.value?.id : null,
-        words: told.words,
-      })
+      return asking(engineChangeSchema, { on, modelId, words }, body => edits.engine(id.value, body))
     default:
-      return edits.merge(id.value, intoId.value)
+      return asking(mergeSchema, { intoId: intoId.value }, body => edits.merge(id.value, body.intoId))
   }
-}
+})
 async function submit(): Promise<void> {
-  kept.value = ''
-  const answer = await send()
+  const answer = await asked.value.send()
   if (!answer) return
-  kept.value = t('common.saved')
+  said()
   emit('changed', what.value === 'double' ? intoId.value! : undefined)
 }
 </script>
 
 <template>
   <div class="actions-panel">
-    <header>
-      <h2>{{ t('common.edit') }}</h2>
-      <Button severity="secondary" outlined @click="emit('done')">{{ t('common.close') }}</Button>
-    </header>
-    <ChoiceField v-model="what" :label="t('machine-actions.what')" :options="WHATS" />
+    <ChoiceField v-model="what" :label="t('common.what')" :options="WHATS" />
     <PastVisitForm v-if="what === 'visit'" :seen="seen" :unit="unit" @changed="emit('changed')" />
-    <form v-else class="one" @submit.prevent="submit">
+    <CheckedForm
+      v-else
+      :key="what"
+      class="one"
+      :form="form"
+      :schema="asked.schema"
+      :body="() => asked.body"
+      @send="submit"
+    >
       <template v-if="what === 'edit'">
-        <TextField v-model="edit.name" :label="t('common.name')" :wrong="form.wrong('name')" /><TextField
+        <TextField v-model="edit.name" :label="t('common.name')" name="name" /><TextField
           v-model="edit.tag"
           :label="t('common.tag')"
-          :wrong="form.wrong('tag')"
-        /><TextField v-model="edit.plate" :label="t('common.plate')" :wrong="form.wrong('plate')" /><TextField
+          name="tag"
+        /><TextField v-model="edit.plate" :label="t('common.plate')" name="plate" /><TextField
           v-model="edit.serial"
           :label="t('common.serial-number')"
-          :wrong="form.wrong('serial')"
+          name="serial"
         />
         <ChoiceField
           v-model="edit.meterUnit"
           :label="t('common.meter-counts')"
           :options="METER_UNITS"
-          :wrong="form.wrong('meterUnit')"
+          name="meterUnit"
         />
       </template>
       <template v-else-if="what === 'owner'"
         ><p class="note">{{ t('machine-actions.its-history-stays-with-the') }}</p>
-        <OwnerPick
-          v-model="customer"
-          :but-id="seen.machine.customerId"
-          :wrong="form.wrong('customer.name') ?? form.wrong('customer')"
+        <OwnerPick v-model="customer" :but-id="seen.machine.customerId" name="customer"
       /></template>
       <template v-else-if="what === 'meter'"
-        ><DayField v-model="told.on" :label="t('machine-actions.on')" :wrong="form.wrong('on')" /><TextField
+        ><DayField v-model="told.on" :label="t('machine-actions.on')" name="on" /><TextField
           v-model="told.meter"
           :label="t('machine-actions.meter', { meterUnit: seen.machine.meterUnit })"
           inputmode="decimal"
-          :wrong="meterEither(told.meter) || form.wrong('meter')"
+          :wrong="meterEither(told.meter) || undefined"
+          name="meter"
         />
         <div class="tick">
           <Checkbox v-model="told.replaced" input-id="meter-replaced" binary /><label for="meter-replaced">{{
@@ -124,24 +138,16 @@ async function submit(): Promise<void> {
       >
       <template v-else-if="what === 'engine'"
         ><p class="note">{{ t('machine-actions.drift-starts-over-with-the') }}</p>
-        <DayField v-model="told.on" :label="t('machine-actions.put-in-on')" :wrong="form.wrong('on')" /><ModelPick
+        <DayField v-model="told.on" :label="t('machine-actions.put-in-on')" name="on" /><ModelPick
           v-model="model"
           :label="t('machine-actions.engine-model-now')"
-          :wrong="form.wrong('modelId')" /><TextField
-          v-model="told.words"
-          :label="t('machine-actions.why-in-a-word-or')"
-          :wrong="form.wrong('words')"
+          name="modelId" /><TextField v-model="told.words" :label="t('machine-actions.why-in-a-word-or')" name="words"
       /></template>
       <template v-else
         ><p class="note">{{ t('machine-actions.everything-on-record-here-moves') }}</p>
-        <MachinePick
-          v-model="into"
-          :label="t('machine-actions.the-one-that-stays')"
-          :but-id="id"
-          :wrong="form.wrong('intoId')"
+        <MachinePick v-model="into" :label="t('machine-actions.the-one-that-stays')" :but-id="id" name="intoId"
       /></template>
       <p v-if="form.failed.value" class="wrong" role="alert">{{ form.failed.value }}</p>
-      <p v-else-if="kept" class="note" role="status">{{ kept }}</p>
       <div class="actions">
         <Button
           type="submit"
@@ -149,7 +155,7 @@ async function submit(): Promise<void> {
           :loading="form.busy.value"
         />
       </div>
-    </form>
+    </CheckedForm>
   </div>
 </template>
 
@@ -159,14 +165,6 @@ async function submit(): Promise<void> {
   display: grid;
   gap: 14px;
   align-content: start;
-}
-header {
-  display: flex;
-  justify-content: space-between;
-  align-items: center;
-}
-h2 {
-  font-size: 22px;
 }
 .tick {
   display: flex;

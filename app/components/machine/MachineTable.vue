@@ -132,7 +132,7 @@ const about = ({ plate, serial }: MachineListRow) => [plate, serial].filter(Bool
 .name {
   display: inline-flex;
   align-items: center;
-  min-height: 32px;
+  min-height: 44px;
   font: 600 19px/1.2 var(--figures);
 }
 .owner {

@@ -2,7 +2,7 @@
 import type { BodySent } from '~~/shared/api'
 import Button from 'primevue/button'
 import Checkbox from 'primevue/checkbox'
-import { reactive, ref } from 'vue'
+import { reactive } from 'vue'
 import { parseLength } from '~~/core/units'
 import type { MachineResponse } from '~~/shared/machines'
 import DayField from '../forms/DayField.vue'
@@ -11,6 +11,9 @@ import { useMachineEdits } from '../../composables/useMachineEdits'
 import { meterEither, meterOf } from './meter-field'
 import { named, t } from '../../words'
 import { wordsFor } from '../../utils/errors'
+import CheckedForm from '../forms/CheckedForm.vue'
+import { pastVisitSchema } from '~~/shared/requests'
+import { useSaid } from '../../composables/useSaid'
 
 /**
  * A visit that stands on paper: the day, the meter, and of each valve what was found and left, as far as the paper
@@ -21,7 +24,7 @@ const emit = defineEmits<{ changed: [] }>()
 const { form, pastVisit } = useMachineEdits()
 const given = reactive({ on: '', meter: '', replaced: false, words: '' })
 const valves = reactive(Object.fromEntries(props.seen.valves.map(v => [v.valveId, { found: '', left: '', wrong: '' }])))
-const kept = ref('')
+const said = useSaid()
 
 /**
  * “0.10–0.12”, or one figure with a thousandth of an inch about it: paper gives no more than the blade that dragged.
@@ -34,14 +37,16 @@ function intervalOf(typed: string): { loMm: number; hiMm: number } | null {
   if (parts.length > 2 || lo === undefined) throw new Error(t('past-visit-form.give-one-figure-or-two'))
   return hi === undefined ? { loMm: Math.max(0, lo - HALF_MM), hiMm: lo + HALF_MM } : { loMm: lo, hiMm: hi }
 }
+/** Checked as it is typed; the valves are read when the form is sent. */
+const headSchema = pastVisitSchema.omit({ valves: true })
+const body = () => ({ ...given, meter: meterOf(given.meter) })
 async function submit(): Promise<void> {
-  kept.value = ''
-  const body: BodySent<'POST /api/machines/:id/visits'>['valves'] = {}
+  const read: BodySent<'POST /api/machines/:id/visits'>['valves'] = {}
   let wrong = false
   for (const [id, v] of Object.entries(valves)) {
     v.wrong = ''
     try {
-      body[id] = {
+      read[id] = {
         foundMm: intervalOf(v.found),
         leftMm: intervalOf(v.left || v.found),
         touched: v.left.trim() !== '' && v.left.trim() !== v.found.trim(),
@@ -52,22 +57,23 @@ async function submit(): Promise<void> {
     }
   }
   if (wrong) return
-  const answer = await pastVisit(props.seen.machine.id, { ...given, meter: meterOf(given.meter), valves: body })
+  const answer = await pastVisit(props.seen.machine.id, { ...body(), valves: read })
   if (!answer) return
-  kept.value = t('past-visit-form.saved-in-the-log-by')
+  said(t('past-visit-form.saved-in-the-log-by'))
   emit('changed')
 }
 </script>
 
 <template>
-  <form class="past" @submit.prevent="submit">
+  <CheckedForm class="past" :form="form" :schema="headSchema" :body="body" @send="submit">
     <div class="pair">
-      <DayField v-model="given.on" :label="t('past-visit-form.day')" :wrong="form.wrong('on')" /><TextField
+      <DayField v-model="given.on" :label="t('past-visit-form.day')" name="on" /><TextField
         v-model="given.meter"
         :label="t('past-visit-form.meter', { meterUnit: seen.machine.meterUnit })"
         inputmode="decimal"
         :note="t('past-visit-form.empty-not-read')"
-        :wrong="meterEither(given.meter) || form.wrong('meter')"
+        :wrong="meterEither(given.meter) || undefined"
+        name="meter"
       />
     </div>
     <div v-if="form.refusal.value?.problem.code === 'meter-lower'" class="tick">
@@ -91,17 +97,12 @@ async function submit(): Promise<void> {
         />
       </div>
     </fieldset>
-    <TextField
-      v-model="given.words"
-      :label="t('past-visit-form.what-else-the-paper-says')"
-      :wrong="form.wrong('words')"
-    />
+    <TextField v-model="given.words" :label="t('past-visit-form.what-else-the-paper-says')" name="words" />
     <p v-if="form.failed.value" class="wrong" role="alert">{{ form.failed.value }}</p>
-    <p v-else-if="kept" class="note" role="status">{{ kept }}</p>
     <div class="actions">
       <Button type="submit" :label="t('past-visit-form.save-the-visit')" :loading="form.busy.value" />
     </div>
-  </form>
+  </CheckedForm>
 </template>
 
 <style scoped>

@@ -82,7 +82,7 @@ img {
   display: block;
 }
 small {
-  font-size: 13px;
+  font-size: 14px;
   color: var(--ink2);
 }
 .p-button {

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import Button from 'primevue/button'
-import Textarea from 'primevue/textarea'
 import { ref } from 'vue'
+import AreaField from '../forms/AreaField.vue'
 import TextField from '../forms/TextField.vue'
 import { useReminder } from '../../composables/useReminder'
 import { t } from '../../words'
@@ -50,14 +50,7 @@ async function tell(how: 'copied' | 'printed' | 'sent'): Promise<void> {
     </header>
     <template v-if="draft">
       <TextField v-model="subject" :label="t('reminder-panel.subject')" :wrong="form.wrong('subject')" />
-      <div ref="area" class="field">
-        <label for="letter">{{ t('common.letter') }}</label><Textarea
-          id="letter"
-          v-model="text"
-          rows="14"
-          auto-resize
-        />
-      </div>
+      <div ref="area"><AreaField v-model="text" :label="t('common.letter')" :rows="14" /></div>
       <pre class="printed">{{ text }}</pre>
       <TextField
         v-model="email"

@@ -268,7 +268,7 @@ header b {
   background: none;
   border: 0;
   padding: 4px 0;
-  min-height: 32px;
+  min-height: 44px;
   cursor: pointer;
   color: var(--ink);
   font: 600 18px/1.2 var(--figures);

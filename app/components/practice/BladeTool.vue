@@ -170,7 +170,7 @@ svg {
   gap: 4px;
 }
 .size {
-  min-height: 34px;
+  min-height: 44px;
   border: 1px solid var(--edge);
   border-radius: 6px;
   background: var(--white);
@@ -193,9 +193,30 @@ svg {
   flex-wrap: wrap;
 }
 .do .p-button {
-  min-height: 40px;
+  min-height: 44px;
   font-size: 15px;
   padding: 0 9px;
+}
+@media (max-width: 700px) {
+  /* the engine is above, the pull below: what room there is goes to them */
+  .blade-tool > svg {
+    display: none;
+  }
+  .sizes {
+    display: flex;
+    overflow-x: auto;
+    padding-bottom: 4px;
+  }
+  .size {
+    flex: none;
+    width: 52px;
+    min-height: 44px;
+    font-size: 16px;
+  }
+  .do .p-button {
+    min-height: 44px;
+    font-size: 16px;
+  }
 }
 .on {
   border-color: var(--petrol);

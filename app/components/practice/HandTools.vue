@@ -8,6 +8,7 @@ import type { Tool } from '../../composables/usePractice'
 import BladeTool from './BladeTool.vue'
 import ScrewTool from './ScrewTool.vue'
 import { named, t, tell } from '../../words'
+import Select from 'primevue/select'
 
 /** What can be done with the tool in hand. */
 const props = defineProps<{
@@ -86,15 +87,16 @@ function waitAnHour(): void {
 
 <template>
   <div class="tools">
-    <select
+    <Select
       v-if="(tool === 'blade' || tool === 'screw' || tool === 'rod') && valves.length > 4"
-      class="p-inputtext choose"
+      class="choose"
       :aria-label="t('common.valve')"
-      :value="valveId"
-      @change="emit('valve', ($event.target as HTMLSelectElement).value)"
-    >
-      <option v-for="v in valves" :key="v.id" :value="v.id">{{ named(v.name) }}</option>
-    </select>
+      :model-value="valveId"
+      :options="valves.map(v => ({ value: v.id, label: named(v.name) }))"
+      option-label="label"
+      option-value="value"
+      @update:model-value="emit('valve', $event)"
+    />
     <div
       v-else-if="tool === 'blade' || tool === 'screw' || tool === 'rod'"
       class="valves"
@@ -236,7 +238,7 @@ function waitAnHour(): void {
   border: 1px solid var(--edge);
   border-radius: 6px;
   background: none;
-  min-height: 34px;
+  min-height: 44px;
   padding: 0 8px;
   font: 600 14.5px/1 var(--figures);
   cursor: pointer;
@@ -270,11 +272,31 @@ function waitAnHour(): void {
   gap: 4px;
 }
 .choose {
-  min-height: 40px;
+  min-height: 44px;
   font: 600 16px/1 var(--figures);
   padding: 4px 10px;
 }
 .rocker b {
   font: 600 16px/1.2 var(--figures);
+}
+@media (max-width: 700px) {
+  .part {
+    gap: 6px;
+  }
+  .turns {
+    grid-template-columns: repeat(6, 1fr);
+    gap: 4px;
+  }
+  .turns .p-button {
+    padding: 0;
+    font-size: 16px;
+  }
+  .note {
+    display: none;
+  }
+  .valve {
+    min-height: 44px;
+    font-size: 16px;
+  }
 }
 </style>

@@ -5,6 +5,8 @@ import { snapMm } from '~~/core/units'
 import type { Grade, Mark, Marked, Replayed } from '~~/core/practice'
 import TruthOver from './TruthOver.vue'
 import { named, t, tell } from '../../words'
+import Column from 'primevue/column'
+import DataTable from 'primevue/datatable'
 
 /** The truth laid over what was believed, step by step: what was right, wrong, needless or dangerous. */
 const props = defineProps<{ marked: Marked; steps: Replayed[] }>()
@@ -27,6 +29,11 @@ const stepOf = (act: number): number => props.steps.findIndex(s => s.act === act
 const at = ref(Math.max(0, stepOf(props.marked.marks.find(m => m.grade !== 'right' && m.act !== null)?.act ?? -1)))
 const over = ref<InstanceType<typeof TruthOver> | null>(null)
 defineExpose({ go: (by: number) => over.value?.go(by) })
+type Left = Marked['valves'][number]
+const rowOf = ({ context }: { context: { index: number } }) => {
+  const valve = props.marked.valves[context.index]
+  return { 'data-left': valve?.valveId, 'data-in': valve?.inSpec }
+}
 const mm = (value: number) => `${snapMm(value).toFixed(2)} mm`
 </script>
 
@@ -80,25 +87,29 @@ const mm = (value: number) => `${snapMm(value).toFixed(2)} mm`
         </Button>
       </li>
     </ol>
-    <h2>{{ t('marks-view.how-the-engine-was-left') }}</h2>
-    <table>
-      <thead>
-        <tr>
-          <th>{{ t('common.valve') }}</th>
-          <th>{{ t('common.truly') }}</th>
-          <th>{{ t('marks-view.you-said') }}</th>
-          <th>{{ t('marks-view.what-it-does') }}</th>
-        </tr>
-      </thead>
-      <tbody>
-        <tr v-for="v in marked.valves" :key="v.valveId" :data-left="v.valveId" :data-in="v.inSpec">
-          <td>{{ named(v.name) }}</td>
-          <td class="figures">{{ mm(v.gapMm) }}, {{ v.inSpec ? t('marks-view.in') : t('marks-view.out') }}</td>
-          <td>{{ tell(v.believed) }}</td>
-          <td>{{ tell(v.effect) }}</td>
-        </tr>
-      </tbody>
-    </table>
+    <h2 v-if="marked.valves.length">{{ t('marks-view.how-the-engine-was-left') }}</h2>
+    <DataTable
+      v-if="marked.valves.length"
+      class="few"
+      :value="marked.valves"
+      data-key="valveId"
+      :pt="{ bodyRow: rowOf }"
+    >
+      <Column :header="t('common.valve')" body-class="figures">
+        <template #body="{ data }: { data: Left }">{{ named(data.name) }}</template>
+      </Column>
+      <Column :header="t('common.truly')" body-class="figures">
+        <template #body="{ data }: { data: Left }"
+          >{{ mm(data.gapMm) }}, {{ data.inSpec ? t('marks-view.in') : t('marks-view.out') }}</template
+        >
+      </Column>
+      <Column :header="t('marks-view.you-said')">
+        <template #body="{ data }: { data: Left }">{{ tell(data.believed) }}</template>
+      </Column>
+      <Column :header="t('marks-view.what-it-does')">
+        <template #body="{ data }: { data: Left }">{{ tell(data.effect) }}</template>
+      </Column>
+    </DataTable>
   </section>
 </template>
 
@@ -159,7 +170,7 @@ li.here {
   background: var(--sheet);
 }
 .at {
-  min-height: 40px;
+  min-height: 44px;
   white-space: nowrap;
   font-size: 15px;
 }

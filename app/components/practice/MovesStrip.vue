@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { computed } from 'vue'
 import type { MarkedStage, StageMark } from '~~/core/practice'
 import { t } from '../../words'
 
@@ -8,6 +9,8 @@ const props = defineProps<{
   least: Record<MarkedStage, number>
   at: MarkedStage | null
   marked: StageMark[] | null
+  /** Only the stage that is drilled, where the run is a drill. */
+  drill?: MarkedStage
 }>()
 const STAGES: { id: MarkedStage; name: string }[] = [
   { id: 'find', name: t('step-rail.find') },
@@ -15,6 +18,7 @@ const STAGES: { id: MarkedStage; name: string }[] = [
   { id: 'set', name: t('step-rail.set') },
   { id: 'prove', name: t('step-rail.prove') },
 ]
+const stages = computed(() => STAGES.filter(s => !props.drill || s.id === props.drill))
 const W = 280
 const topOf = (id: MarkedStage): number => Math.max(10, props.moves[id], props.least[id] + 2)
 const x = (id: MarkedStage, n: number): number => 6 + (n / topOf(id)) * (W - 12)
@@ -26,7 +30,7 @@ const pointsOf = (id: MarkedStage): string => {
 
 <template>
   <div class="strip">
-    <section v-for="s in STAGES" :key="s.id" :class="{ at: s.id === at }" :data-stage="s.id">
+    <section v-for="s in stages" :key="s.id" :class="{ at: s.id === at }" :data-stage="s.id">
       <p>
         <b>{{ s.name }}</b><span>{{ pointsOf(s.id) }}</span>
       </p>

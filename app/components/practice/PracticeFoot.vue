@@ -1,20 +1,38 @@
 <script setup lang="ts">
 import Button from 'primevue/button'
+import EndButton from '../forms/EndButton.vue'
 import { t } from '../../words'
 
-/** Below the answers: what was last said, a hint where hints are for the asking, and the end of it. */
-defineProps<{ said: boolean; hints: boolean; done: boolean }>()
+/**
+ * Below the answers: what was last said, a hint where hints are for the asking, and the end of it, which asks once
+ * where something is still to do.
+ */
+defineProps<{ said: boolean; hints: boolean; done: boolean; clock: string }>()
 defineEmits<{ hint: []; handOver: [] }>()
 </script>
 
 <template>
   <footer class="foot">
-    <p>{{ said ? t('practice-foot.marked-at-the-end') : t('practice-foot.nothing-said-yet') }}</p>
+    <p>
+      <b v-if="clock" class="clock">{{ clock }}</b>
+      {{ said ? t('practice-foot.marked-at-the-end') : t('practice-foot.nothing-said-yet') }}
+    </p>
     <Button v-if="hints" severity="secondary" outlined data-testid="hint" @click="$emit('hint')">
       {{ t('practice-foot.ask-costs-2') }} <kbd>H</kbd></Button
-    ><Button severity="secondary" outlined :class="{ ready: done }" data-testid="hand-over" @click="$emit('handOver')">
-      {{ t('practice-foot.finish-and-mark-it') }}
-    </Button>
+    ><Button
+      v-if="done"
+      class="ready"
+      :label="t('practice-foot.finish-and-mark-it')"
+      data-testid="hand-over"
+      @click="$emit('handOver')"
+    />
+    <EndButton
+      v-else
+      :label="t('practice-foot.finish-and-mark-it')"
+      :ask="t('practice-foot.not-all-done')"
+      data-testid="hand-over"
+      @end="$emit('handOver')"
+    />
   </footer>
 </template>
 
@@ -34,9 +52,13 @@ defineEmits<{ hint: []; handOver: [] }>()
   line-height: 1.25;
   color: var(--ink2);
 }
-.ready {
-  background: var(--petrol);
-  color: var(--on-petrol);
-  border-color: var(--petrol);
+.clock {
+  font: 600 19px/1 var(--figures);
+  color: var(--ink);
+}
+@media (max-width: 700px) {
+  .foot {
+    padding-top: 6px;
+  }
 }
 </style>

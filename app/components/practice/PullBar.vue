@@ -75,6 +75,11 @@ const path = computed(() =>
 strong {
   font-size: 24px;
 }
+@media (max-width: 700px) {
+  svg + svg {
+    display: none;
+  }
+}
 svg {
   display: block;
   width: 100%;

@@ -127,6 +127,27 @@ svg {
   padding: 0 4px;
   font-size: 15px;
 }
+@media (max-width: 700px) {
+  .screw-tool {
+    grid-template-columns: 96px minmax(0, 1fr);
+    column-gap: 10px;
+  }
+  svg {
+    height: 92px;
+    grid-row: 1 / 3;
+    align-self: center;
+  }
+  .steps,
+  .screw-tool > .state:last-child {
+    grid-column: 1 / -1;
+  }
+  .do .p-button {
+    line-height: 1.1;
+  }
+  .screw-tool > .state:last-child {
+    display: none;
+  }
+}
 .p-button[disabled] {
   opacity: 0.45;
   cursor: default;

@@ -1,8 +1,10 @@
 <script setup lang="ts">
 import { NuxtLink } from '#components'
 import InputText from 'primevue/inputtext'
+import ToggleSwitch from 'primevue/toggleswitch'
 import { computed, ref, watch } from 'vue'
 import {
+  type Drill,
   type Guidance,
   GUIDANCES,
   type Level,
@@ -11,18 +13,39 @@ import {
   practiceEngineAbout,
   rulesOf,
 } from '~~/core/practice'
-import type { BestRun } from '~~/shared/practice'
+import type { BestRun, RunOverTime } from '~~/shared/practice'
 import { t, tell } from '../../words'
+import RunsOverTime from './RunsOverTime.vue'
 
 /** What to practise on and how hard: an engine, a level, and how much the Bench helps; with the best that was done. */
-const props = defineProps<{ engines: PracticeEngine[]; own: PracticeEngine[]; best: BestRun[]; failed: string }>()
+const props = defineProps<{
+  engines: PracticeEngine[]
+  own: PracticeEngine[]
+  best: BestRun[]
+  runs: RunOverTime[]
+  ownId: number
+  failed: string
+}>()
 const emit = defineEmits<{
-  begin: [choice: { kind: PracticeEngine; level: Level; guidance: Guidance }]
+  begin: [choice: { kind: PracticeEngine; level: Level; guidance: Guidance; drill?: Drill }]
   find: [q: string]
 }>()
+const sounds = defineModel<boolean>('sounds', { required: true })
 const kind = ref(props.engines[0]!)
 const level = ref<Level>(1)
 const guidance = ref<Guidance>('on')
+const drill = ref<Drill | null>(null)
+const WHATS = [
+  { drill: 'find' as const, name: t('start-choice.just-find-tdc'), about: t('start-choice.two-minutes') },
+  { drill: null, name: t('start-choice.the-whole-job'), about: t('start-choice.find-measure-set-prove') },
+]
+const begin = () =>
+  emit('begin', {
+    kind: kind.value,
+    level: level.value,
+    guidance: guidance.value,
+    ...(drill.value ? { drill: drill.value } : {}),
+  })
 const q = ref('')
 watch(level, l => {
   guidance.value = rulesOf(l).guidance
@@ -34,7 +57,9 @@ const GUIDANCE_WORDS: Record<Guidance, string> = {
   'off': t('start-choice.not-at-all'),
 }
 const bests = computed(() =>
-  props.best.filter(b => b.engineId === kind.value.id && b.level === level.value).slice(0, 5),
+  props.best
+    .filter(b => b.engineId === kind.value.id && b.level === level.value && b.drill === drill.value)
+    .slice(0, 5),
 )
 const time = (seconds: number) => `${Math.floor(seconds / 60)}:${String(seconds % 60).padStart(2, '0')}`
 </script>
@@ -88,6 +113,22 @@ const time = (seconds: number) => `${Math.floor(seconds / 60)}:${String(seconds 
       <p v-if="failed" class="wrong" role="alert">{{ failed }}</p>
     </section>
     <section>
+      <h2 id="whats">{{ t('common.what') }}</h2>
+      <div class="whats" role="radiogroup" aria-labelledby="whats">
+        <button
+          v-for="w in WHATS"
+          :key="w.name"
+          type="button"
+          role="radio"
+          class="key pick"
+          :class="{ chosen: w.drill === drill }"
+          :aria-checked="w.drill === drill"
+          :data-drill="w.drill ?? 'whole'"
+          @click="drill = w.drill"
+        >
+          <b>{{ w.name }}</b><span>{{ w.about }}</span>
+        </button>
+      </div>
       <h2 id="levels">{{ t('start-choice.level') }}</h2>
       <div class="levels" role="radiogroup" aria-labelledby="levels">
         <button
@@ -121,7 +162,10 @@ const time = (seconds: number) => `${Math.floor(seconds / 60)}:${String(seconds 
           <b>{{ GUIDANCE_WORDS[g] }}</b>
         </button>
       </div>
-      <button type="button" class="key go" data-testid="begin" @click="emit('begin', { kind, level, guidance })">
+      <label class="sounds" for="start-sounds"
+        ><ToggleSwitch v-model="sounds" input-id="start-sounds" /> {{ t('page-practice.sound-and-shaking') }}</label
+      >
+      <button type="button" class="key go" data-testid="begin" @click="begin">
         {{ t('start-choice.begin-on-the', { name: kind.name }) }}
       </button>
       <h2>{{ t('start-choice.best-here') }}</h2>
@@ -132,6 +176,7 @@ const time = (seconds: number) => `${Math.floor(seconds / 60)}:${String(seconds 
           ><span>{{ time(b.seconds) }}</span>
         </li>
       </ol>
+      <RunsOverTime v-if="runs.length" :runs="runs" :own-id="ownId" />
     </section>
   </main>
 </template>
@@ -150,6 +195,7 @@ const time = (seconds: number) => `${Math.floor(seconds / 60)}:${String(seconds 
 }
 section {
   display: grid;
+  grid-template-columns: minmax(0, 1fr);
   gap: 12px;
 }
 h1 {
@@ -172,6 +218,11 @@ h2 {
   display: grid;
   gap: 8px;
 }
+.whats {
+  display: grid;
+  grid-template-columns: 1fr 1fr;
+  gap: 8px;
+}
 .helps {
   display: grid;
   grid-template-columns: repeat(3, 1fr);
@@ -179,6 +230,12 @@ h2 {
 }
 .helps b {
   font-size: 16.5px;
+}
+.sounds {
+  display: flex;
+  gap: 12px;
+  align-items: center;
+  min-height: 44px;
 }
 .find {
   margin-top: 6px;
@@ -215,11 +272,30 @@ input {
 }
 @media (max-width: 800px) {
   .start {
-    grid-template-columns: 1fr;
+    grid-template-columns: minmax(0, 1fr);
     padding: 16px;
   }
   .helps {
     grid-template-columns: 1fr;
+  }
+  /* a shelf to be swiped: what is chosen below it is not pushed off the screen */
+  .engines {
+    display: flex;
+    overflow-x: auto;
+    scroll-snap-type: x proximity;
+    padding-bottom: 6px;
+    margin-inline: -16px;
+    padding-inline: 16px;
+  }
+  .engines .pick {
+    flex: none;
+    width: 200px;
+    scroll-snap-align: center;
+  }
+  .go {
+    position: sticky;
+    bottom: 10px;
+    z-index: 1;
   }
 }
 </style>

@@ -111,25 +111,31 @@ small {
 kbd {
   font-size: 11.5px;
 }
-@media (max-width: 800px) {
+@media (max-width: 700px), (max-width: 1000px) and (orientation: portrait) {
   .rail {
     display: grid;
-    grid-template-columns: repeat(3, 1fr);
+    grid-template-columns: repeat(6, 1fr);
     border: 0;
     border-bottom: 1.5px solid var(--ink);
   }
   .tool {
     grid-template-columns: 1fr;
-    gap: 2px;
-    padding: 6px 10px;
+    gap: 1px;
+    padding: 5px 2px;
     border-right: 1px solid var(--line);
+    border-bottom: 0;
+    justify-items: center;
+    text-align: center;
+    min-height: 52px;
   }
-  .tool svg,
+  .tool b {
+    display: block;
+    font-size: 15px;
+  }
+  .tool small,
+  .tool kbd,
   .taken::after {
     display: none;
-  }
-  .rail > :deep(.about) {
-    grid-column: 1 / -1;
   }
 }
 </style>

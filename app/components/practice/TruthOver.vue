@@ -194,7 +194,7 @@ defineExpose({ go })
 .walk input {
   width: 100%;
   accent-color: var(--petrol);
-  min-height: 24px;
+  min-height: 44px;
 }
 .what {
   font: 600 20px/1.2 var(--figures);

@@ -169,7 +169,7 @@ h3 {
   color: var(--ink2);
 }
 .blade i {
-  font: 600 13px/1.2 var(--figures);
+  font: 600 14px/1.2 var(--figures);
   max-width: 84px;
   text-align: center;
 }

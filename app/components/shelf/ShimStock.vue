@@ -1,11 +1,13 @@
 <script setup lang="ts">
 import Button from 'primevue/button'
-import { computed, reactive } from 'vue'
+import { computed, reactive, useTemplateRef } from 'vue'
 import { formatLength, numberOf } from '~~/core/units'
 import type { ShimStockRow } from '~~/shared/responses'
 import type { useForm } from '../../composables/useForm'
 import TextField from '../forms/TextField.vue'
 import { t } from '../../words'
+import CheckedForm from '../forms/CheckedForm.vue'
+import { shimRequestSchema } from '~~/shared/requests'
 
 /**
  * Shims in stock by diameter and thickness; whoever takes or finds one counts it. A signed job takes its own off the
@@ -26,10 +28,13 @@ const diameters = computed(() =>
   })),
 )
 const number = (text: string): number | null => numberOf(text.replace(/\s*mm$/i, ''))
+const element = useTemplateRef('element')
+const body = () => ({ diameterMm: number(typed.diameter), sizeMm: number(typed.size), count: number(typed.count) })
 const add = () =>
-  emit('count', { diameterMm: number(typed.diameter), sizeMm: number(typed.size), count: number(typed.count) }, () =>
-    Object.assign(typed, { size: '', count: '1' }),
-  )
+  emit('count', body(), () => {
+    Object.assign(typed, { size: '', count: '1' })
+    element.value?.forget()
+  })
 const step = (shim: ShimStockRow, by: number) =>
   emit('count', { ...shim, count: Math.max(0, shim.count + by) }, () => {})
 </script>
@@ -60,29 +65,32 @@ const step = (shim: ShimStockRow, by: number) =>
     </ul>
   </section>
   <p v-if="shims.length === 0" class="note">{{ t('shim-stock.none-counted-yet') }}</p>
-  <form class="grid" :aria-label="t('shim-stock.shims')" @submit.prevent="add">
+  <CheckedForm
+    ref="element"
+    class="grid"
+    :aria-label="t('shim-stock.shims')"
+    :form="form"
+    :schema="shimRequestSchema"
+    :body="body"
+    @send="add"
+  >
     <TextField
       v-model="typed.diameter"
       :label="t('shim-stock.diameter-mm')"
       inputmode="decimal"
       placeholder="9.5"
-      :wrong="form.wrong('diameterMm')"
+      name="diameterMm"
     /><TextField
       v-model="typed.size"
       :label="t('shim-stock.thickness-mm')"
       inputmode="decimal"
       placeholder="2.35"
-      :wrong="form.wrong('sizeMm')"
-    /><TextField
-      v-model="typed.count"
-      :label="t('shim-stock.how-many')"
-      inputmode="numeric"
-      :wrong="form.wrong('count')"
-    />
+      name="sizeMm"
+    /><TextField v-model="typed.count" :label="t('shim-stock.how-many')" inputmode="numeric" name="count" />
     <div class="actions wide">
       <Button type="submit" :label="t('shim-stock.count-them')" :loading="form.busy.value" />
     </div>
-  </form>
+  </CheckedForm>
 </template>
 
 <style scoped>

@@ -2,7 +2,7 @@
 import Button from 'primevue/button'
 import Column from 'primevue/column'
 import DataTable from 'primevue/datatable'
-import { reactive } from 'vue'
+import { reactive, useTemplateRef } from 'vue'
 import { scaleWords, TORQUE_UNITS } from '~~/core/torque'
 import { newtonMetres, type TorqueUnit, numberOf } from '~~/core/units'
 import type { BodySent, Unfinished } from '~~/shared/api'
@@ -13,6 +13,8 @@ import ChoiceField from '../forms/ChoiceField.vue'
 import DayField from '../forms/DayField.vue'
 import TextField from '../forms/TextField.vue'
 import { t } from '../../words'
+import CheckedForm from '../forms/CheckedForm.vue'
+import { adapterRequestSchema, wrenchRequestSchema } from '~~/shared/requests'
 
 /** Torque wrenches with range, length and calibration; adapters with length and angle. A lead adds and changes them. */
 const props = defineProps<{
@@ -42,12 +44,14 @@ const NO_ADAPTER = { id: null as number | null, name: '', length: '', angle: '0'
 const adapter = reactive({ ...NO_ADAPTER })
 const number = numberOf
 
-function keepWrench(): void {
+const wrenchForm = useTemplateRef('wrenchForm')
+const adapterForm = useTemplateRef('adapterForm')
+function wrenchBody() {
   const nm = (text: string) => {
     const value = number(text)
     return value === null ? null : newtonMetres(value, wrench.unit ?? 'N·m')
   }
-  const body = {
+  return {
     name: wrench.name,
     unit: wrench.unit,
     leastNm: nm(wrench.least),
@@ -55,12 +59,22 @@ function keepWrench(): void {
     lengthMm: number(wrench.length),
     calibrationDue: wrench.due.trim() || null,
   }
-  emit('keepWrench', wrench.id, body, () => Object.assign(wrench, EMPTY))
 }
-function keepAdapter(): void {
-  const body = { name: adapter.name, lengthMm: number(adapter.length), angleDeg: number(adapter.angle) }
-  emit('keepAdapter', adapter.id, body, () => Object.assign(adapter, NO_ADAPTER))
+const clearWrench = () => {
+  Object.assign(wrench, EMPTY)
+  wrenchForm.value?.forget()
 }
+const keepWrench = () => emit('keepWrench', wrench.id, wrenchBody(), clearWrench)
+const adapterBody = () => ({
+  name: adapter.name,
+  lengthMm: number(adapter.length),
+  angleDeg: number(adapter.angle),
+})
+const keepAdapter = () =>
+  emit('keepAdapter', adapter.id, adapterBody(), () => {
+    Object.assign(adapter, NO_ADAPTER)
+    adapterForm.value?.forget()
+  })
 const inUnit = (nm: number, unit: TorqueUnit) => String(Number((nm / newtonMetres(1, unit)).toFixed(1)))
 const changeWrench = (w: WrenchRow) =>
   Object.assign(wrench, {
@@ -123,46 +137,55 @@ const ANGLES: Record<number, string> = {
   <p v-if="wrenches.length === 0" class="note">
     {{ t('torque-tools.none-yet-with-one-the') }}
   </p>
-  <form v-if="isLead" class="grid" :aria-label="t('common.torque-wrench')" @submit.prevent="keepWrench">
+  <CheckedForm
+    v-if="isLead"
+    ref="wrenchForm"
+    class="grid"
+    :aria-label="t('common.torque-wrench')"
+    :form="form"
+    :schema="wrenchRequestSchema"
+    :body="wrenchBody"
+    @send="keepWrench"
+  >
     <TextField
       v-model="wrench.name"
       :label="t('torque-tools.wrench')"
       :placeholder="t('torque-tools.small-click')"
-      :wrong="form.wrong('name')"
+      name="name"
     /><ChoiceField
       v-model="wrench.unit"
       :label="t('torque-tools.its-scale-shows')"
       :options="TORQUE_UNITS.map(u => ({ value: u, label: u }))"
-      :wrong="form.wrong('unit')"
+      name="unit"
     />
     <TextField
       v-model="wrench.least"
       :label="t('torque-tools.from', { unit: wrench.unit ?? '' })"
       inputmode="decimal"
-      :wrong="form.wrong('leastNm')"
+      name="leastNm"
     /><TextField
       v-model="wrench.most"
       :label="t('torque-tools.to', { unit: wrench.unit ?? '' })"
       inputmode="decimal"
-      :wrong="form.wrong('mostNm')"
+      name="mostNm"
     />
     <TextField
       v-model="wrench.length"
       :label="t('torque-tools.length-mm')"
       inputmode="decimal"
       :note="t('torque-tools.square-drive-to-the-middle')"
-      :wrong="form.wrong('lengthMm')"
-    /><DayField v-model="wrench.due" :label="t('torque-tools.calibration-due')" :wrong="form.wrong('calibrationDue')" />
+      name="lengthMm"
+    /><DayField v-model="wrench.due" :label="t('torque-tools.calibration-due')" name="calibrationDue" />
     <div class="actions wide">
       <Button
         type="submit"
         :label="wrench.id === null ? t('torque-tools.add-the-wrench') : t('torque-tools.save')"
         :loading="form.busy.value"
-      /><Button v-if="wrench.id !== null" severity="secondary" outlined @click="Object.assign(wrench, EMPTY)">
+      /><Button v-if="wrench.id !== null" severity="secondary" outlined @click="clearWrench">
         {{ t('common.cancel') }}
       </Button>
     </div>
-  </form>
+  </CheckedForm>
   <h2>{{ t('torque-tools.adapters') }}</h2>
   <DataTable v-if="adapters.length" class="few" :value="adapters" data-key="id">
     <Column field="name" sortable :header="t('common.adapter')" body-class="figures" />
@@ -196,7 +219,16 @@ const ANGLES: Record<number, string> = {
       </template>
     </Column>
   </DataTable>
-  <form v-if="isLead" class="grid" :aria-label="t('common.adapter')" @submit.prevent="keepAdapter">
+  <CheckedForm
+    v-if="isLead"
+    ref="adapterForm"
+    class="grid"
+    :aria-label="t('common.adapter')"
+    :form="form"
+    :schema="adapterRequestSchema"
+    :body="adapterBody"
+    @send="keepAdapter"
+  >
     <TextField
       v-model="adapter.name"
       :label="t('common.adapter')"
@@ -206,13 +238,13 @@ const ANGLES: Record<number, string> = {
       :label="t('torque-tools.its-length-mm')"
       inputmode="decimal"
       :note="t('torque-tools.square-drive-to-the-middle-2')"
-      :wrong="form.wrong('lengthMm')"
+      name="lengthMm"
     /><TextField
       v-model="adapter.angle"
       :label="t('torque-tools.angle-degrees')"
       inputmode="decimal"
       :note="t('torque-tools.0-straight-on-90-square')"
-      :wrong="form.wrong('angleDeg')"
+      name="angleDeg"
     />
     <div class="actions wide">
       <Button
@@ -221,7 +253,7 @@ const ANGLES: Record<number, string> = {
         :loading="form.busy.value"
       />
     </div>
-  </form>
+  </CheckedForm>
 </template>
 
 <style scoped>

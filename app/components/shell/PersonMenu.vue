@@ -3,6 +3,7 @@ import { computed, useTemplateRef } from 'vue'
 import { useConfirm } from 'primevue/useconfirm'
 import { LANGUAGES, type Language } from '~~/shared/languages'
 import { LANGUAGE, speak } from '../../language'
+import { useShortcutsOn } from '../../composables/useKeys'
 import { useOwnLanguage } from '../../composables/useOwnLanguage'
 import { t } from '../../words'
 import MenuButton from './MenuButton.vue'
@@ -12,6 +13,7 @@ const props = defineProps<{ person: string; waiting: number; dim: boolean }>()
 const emit = defineEmits<{ signOut: []; dim: [] }>()
 const own = useOwnLanguage()
 const confirm = useConfirm()
+const keysOn = useShortcutsOn()
 /** The question stands under the name: the menu that it was asked from is closed by then. */
 const name = useTemplateRef<HTMLElement>('name')
 
@@ -36,6 +38,12 @@ const items = computed(() => [
   ...(Object.keys(LANGUAGES) as Language[])
     .filter(l => l !== LANGUAGE)
     .map(l => ({ label: LANGUAGES[l], command: () => choose(l) })),
+  {
+    label: t('person-menu.single-keys', { isOn: keysOn.value }),
+    command: () => {
+      keysOn.value = !keysOn.value
+    },
+  },
   { separator: true },
   { label: t('shop-header.sign-out'), command: signOut },
 ])

@@ -5,12 +5,14 @@ import Column from 'primevue/column'
 import DataTable from 'primevue/datatable'
 import { ref } from 'vue'
 import EndButton from '../forms/EndButton.vue'
-import type { ApiTokenRow } from '~~/shared/spec-book'
+import type { useForm } from '../../composables/useForm'
+import { type ApiTokenRow, tokenSchema } from '~~/shared/spec-book'
 import TextField from '../forms/TextField.vue'
 import { t } from '../../words'
+import CheckedForm from '../forms/CheckedForm.vue'
 
 /** Keys by which other software of the shop reads the spec book: made, told once, ended. */
-defineProps<{ tokens: ApiTokenRow[]; made: string | null; timeZone: string; wrong?: string }>()
+defineProps<{ tokens: ApiTokenRow[]; made: string | null; timeZone: string; form: ReturnType<typeof useForm> }>()
 defineEmits<{ make: [name: string]; end: [id: number] }>()
 /** Where other software reads what it can ask. */
 const ADDRESS = '/api/v1/openapi.json'
@@ -56,16 +58,16 @@ const day = (iso: string | null, zone: string) =>
         </template>
       </Column>
     </DataTable>
-    <form class="make" @submit.prevent="$emit('make', name)">
+    <CheckedForm class="make" :form="form" :schema="tokenSchema" :body="() => ({ name })" @send="$emit('make', name)">
       <TextField
         v-model="name"
         :label="t('api-tokens.a-token-for')"
         :placeholder="t('api-tokens.parts-counter')"
-        :wrong="wrong"
+        name="name"
       /><Button type="submit" severity="secondary" outlined>
         {{ t('api-tokens.make-a-token') }}
       </Button>
-    </form>
+    </CheckedForm>
   </section>
 </template>
 

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import Checkbox from 'primevue/checkbox'
+import ToggleSwitch from 'primevue/toggleswitch'
 import { computed } from 'vue'
 import { TARGET_SCHOOLS } from '~~/core/feeler'
 import { BLADE_HABITS } from '~~/core/job'
@@ -22,15 +22,14 @@ const school = computed({
   get: () => props.shop.favouriteSchool ?? NONE,
   set: (chosen: School | typeof NONE | null) => emit('settle', { favouriteSchool: chosen === NONE ? null : chosen }),
 })
-const way = <K extends 'target' | 'bladeHabit' | 'pairToProve' | 'valveMinutes' | 'taskMinutes'>(key: K) =>
+const way = <K extends 'target' | 'bladeHabit' | 'valveMinutes' | 'taskMinutes'>(key: K) =>
   computed({
     get: (): SessionResponse['shop'][K] | null => props.shop[key],
     set: value => emit('settle', { [key]: value ?? undefined }),
   })
-const [target, bladeHabit, pairToProve, valveMinutes, taskMinutes] = [
+const [target, bladeHabit, valveMinutes, taskMinutes] = [
   way('target'),
   way('bladeHabit'),
-  way('pairToProve'),
   way('valveMinutes'),
   way('taskMinutes'),
 ]
@@ -68,9 +67,11 @@ const lengths = (of: number[], now: number | null) =>
       :wrong="wrong('bladeHabit')"
     />
     <div class="wide tick">
-      <Checkbox v-model="pairToProve" input-id="pair" binary /><label for="pair">{{
-        t('page-shop.every-proof-needs-two-blades')
-      }}</label>
+      <ToggleSwitch
+        :model-value="shop.pairToProve"
+        input-id="pair"
+        @update:model-value="emit('settle', { pairToProve: $event })"
+      /><label for="pair">{{ t('page-shop.every-proof-needs-two-blades') }}</label>
     </div>
   </div>
   <h2>{{ t('page-shop.the-day') }}</h2>

@@ -6,9 +6,12 @@ import type { Delimiter, ImportResponse } from '~~/shared/spec-book'
 import { LEFT_OUT } from '../../composables/useSpecImport'
 import ChoiceField from '../forms/ChoiceField.vue'
 import { t } from '../../words'
+import Column from 'primevue/column'
+import DataTable from 'primevue/datatable'
+import { computed } from 'vue'
 
 /** What each column of a file holds, by its heading and its first rows. */
-defineProps<{ settings: ImportResponse['settings'] }>()
+const props = defineProps<{ settings: ImportResponse['settings'] }>()
 defineEmits<{ respelt: []; read: [] }>()
 const mapping = defineModel<string[]>('mapping', { required: true })
 const delimiter = defineModel<Delimiter | null>('delimiter', { required: true })
@@ -16,6 +19,9 @@ const columns = [
   { value: LEFT_OUT, label: t('page-spec-book-import.leave-it-out') },
   ...COLUMNS.map(c => ({ value: c as string, label: headingOf(c).replaceAll('_', ' ') })),
 ]
+/** A column of the file, by its place and heading. */
+type Line = { at: number; heading: string }
+const lines = computed((): Line[] => props.settings.headings.map((heading, at) => ({ at, heading })))
 const DELIMITERS = [
   { value: ',', label: t('import-columns.comma') },
   { value: ';', label: t('import-columns.semicolon') },
@@ -35,35 +41,27 @@ const DELIMITERS = [
         @update:model-value="$emit('respelt')"
       />
     </div>
-    <div class="scroll">
-      <table class="rows">
-        <thead>
-          <tr>
-            <th>{{ t('page-spec-book-import.heading-in-the-file') }}</th>
-            <th>{{ t('page-spec-book-import.is') }}</th>
-            <th v-for="(_, i) in settings.first" :key="i">
-              {{ t('page-spec-book-import.row', { row: i + 2 }) }}
-            </th>
-          </tr>
-        </thead>
-        <tbody>
-          <tr v-for="(h, i) in settings.headings" :key="i" :class="{ left: mapping[i] === LEFT_OUT }">
-            <td class="figures">{{ h || t('page-spec-book-import.empty') }}</td>
-            <td>
-              <Select
-                v-model="mapping[i]"
-                :options="columns"
-                option-label="label"
-                option-value="value"
-                filter
-                :aria-label="t('page-spec-book-import.heading-is', { heading: h })"
-              />
-            </td>
-            <td v-for="(row, n) in settings.first" :key="n" class="cell">{{ row[i] }}</td>
-          </tr>
-        </tbody>
-      </table>
-    </div>
+    <DataTable class="few" :value="lines" data-key="at" :row-class="l => ({ left: mapping[l.at] === LEFT_OUT })">
+      <Column :header="t('page-spec-book-import.heading-in-the-file')" body-class="figures">
+        <template #body="{ data }: { data: Line }">{{ data.heading || t('page-spec-book-import.empty') }}</template>
+      </Column>
+      <Column :header="t('page-spec-book-import.is')">
+        <template #body="{ data }: { data: Line }"
+          ><Select
+            v-model="mapping[data.at]"
+            :options="columns"
+            option-label="label"
+            option-value="value"
+            filter
+            :aria-label="t('page-spec-book-import.heading-is', { heading: data.heading })"
+        /></template>
+      </Column>
+      <Column v-for="(row, i) in settings.first" :key="i" :header="t('page-spec-book-import.row', { row: i + 2 })">
+        <template #body="{ data }: { data: Line }"
+          ><span class="cell">{{ row[data.at] }}</span></template
+        >
+      </Column>
+    </DataTable>
     <p class="note">
       {{
         t('page-spec-book-import.what-you-choose-is-remembered', {
@@ -78,9 +76,6 @@ const DELIMITERS = [
 </template>
 
 <style scoped>
-.scroll {
-  overflow-x: auto;
-}
 .mapping {
   display: grid;
   gap: 14px;
@@ -88,7 +83,8 @@ const DELIMITERS = [
 .mapping :deep(.p-select) {
   width: 190px;
 }
-.cell {
+span.cell {
+  display: block;
   font-size: 15px;
   color: var(--ink2);
   max-width: 240px;
@@ -96,7 +92,7 @@ const DELIMITERS = [
   text-overflow: ellipsis;
   white-space: nowrap;
 }
-.left .figures {
+:deep(.left .figures) {
   color: var(--ink3);
 }
 </style>

@@ -5,6 +5,13 @@ import type { ImportResponse, ImportRow, ImportRowState } from '~~/shared/spec-b
 import TextField from '../forms/TextField.vue'
 import { LOCALE } from '../../language'
 import { t, tell } from '../../words'
+import Column from 'primevue/column'
+import DataTable from 'primevue/datatable'
+import Tab from 'primevue/tab'
+import TabList from 'primevue/tablist'
+import TabPanel from 'primevue/tabpanel'
+import TabPanels from 'primevue/tabpanels'
+import Tabs from 'primevue/tabs'
 
 /** The rows of a file before anything is written, by what becomes of them. */
 const props = defineProps<{ taken: ImportResponse; shown: ImportRowState; rows: ImportRow[]; busy: boolean }>()
@@ -17,70 +24,71 @@ const STATES: { state: ImportRowState; name: string; sign: string }[] = [
   { state: 'changed', name: t('page-spec-book-import.changed'), sign: '≠' },
   { state: 'same', name: t('page-spec-book-import.same'), sign: '=' },
 ]
+const LOOKED_AT: Record<ImportRowState, string> = {
+  problem: t('page-spec-book-import.column-and-problem'),
+  changed: t('page-spec-book-import.what-changes'),
+  new: t('page-spec-book-import.to-look-at'),
+  same: t('page-spec-book-import.to-look-at'),
+}
+const rowOf = ({ context }: { context: { index: number } }) => ({ 'data-row': props.rows[context.index]?.rowNo })
 </script>
 
 <template>
   <section class="preview" :aria-label="t('page-spec-book-import.preview')">
-    <div class="tabs" role="tablist">
-      <button
-        v-for="s in STATES"
-        :key="s.state"
-        type="button"
-        role="tab"
-        class="tab"
-        :class="s.state"
-        :aria-selected="shown === s.state"
-        :data-count="taken.counts[s.state]"
-        @click="$emit('open', s.state)"
-      >
-        <b>{{ taken.counts[s.state].toLocaleString(LOCALE) }}</b><span>{{ s.sign }} {{ s.name }}</span>
-      </button>
-    </div>
-    <table v-if="rows.length" class="rows">
-      <thead>
-        <tr>
-          <th>{{ t('page-spec-book-import.row-2') }}</th>
-          <th>{{ t('common.model') }}</th>
-          <th>
-            {{
-              shown === 'problem'
-                ? t('page-spec-book-import.column-and-problem')
-                : shown === 'changed'
-                  ? t('page-spec-book-import.what-changes')
-                  : t('page-spec-book-import.to-look-at')
-            }}
-          </th>
-          <th>
-            <span class="hidden-words">{{ t('page-spec-book-import.answer') }}</span>
-          </th>
-        </tr>
-      </thead>
-      <tbody>
-        <tr v-for="r in rows" :key="r.rowNo" :data-row="r.rowNo">
-          <td class="figures">{{ r.rowNo }}</td>
-          <td class="figures name">{{ r.title || t('page-spec-book-import.no-name') }}</td>
-          <td>
-            <p v-for="(n, i) in r.notes" :key="i" class="said">
-              <b>{{ n.column }}</b> {{ tell(n.says) }}
-            </p>
-            <p v-for="c in shown === 'changed' ? r.changes : []" :key="JSON.stringify(c)" class="said">
-              {{ tell(c) }}
-            </p>
-          </td>
-          <td>
-            <Button
-              v-if="shown === 'problem' && r.notes.every(n => n.doubt)"
-              severity="secondary"
-              outlined
-              @click="$emit('asPrinted', r)"
-            >
-              {{ t('common.its-printed-that-way') }}
-            </Button>
-          </td>
-        </tr>
-      </tbody>
-    </table>
-    <p v-else class="note">{{ t('common.none') }}</p>
+    <Tabs :value="shown" @update:value="$emit('open', $event as ImportRowState)">
+      <TabList>
+        <Tab
+          v-for="s in STATES"
+          :key="s.state"
+          :value="s.state"
+          class="tab"
+          :class="s.state"
+          :data-count="taken.counts[s.state]"
+        >
+          <b>{{ taken.counts[s.state].toLocaleString(LOCALE) }}</b><span>{{ s.sign }} {{ s.name }}</span>
+        </Tab>
+      </TabList>
+      <TabPanels>
+        <TabPanel v-for="s in STATES" :key="s.state" :value="s.state">
+          <template v-if="s.state === shown">
+            <DataTable v-if="rows.length" class="few" :value="rows" data-key="rowNo" :pt="{ bodyRow: rowOf }">
+              <Column field="rowNo" :header="t('page-spec-book-import.row-2')" body-class="figures" />
+              <Column :header="t('common.model')" body-class="figures name">
+                <template #body="{ data }: { data: ImportRow }">{{
+                  data.title || t('page-spec-book-import.no-name')
+                }}</template>
+              </Column>
+              <Column :header="LOOKED_AT[shown]">
+                <template #body="{ data }: { data: ImportRow }"
+                  ><p v-for="(n, i) in data.notes" :key="i" class="said">
+                    <b>{{ n.column }}</b> {{ tell(n.says) }}
+                  </p>
+                  <p v-for="c in shown === 'changed' ? data.changes : []" :key="JSON.stringify(c)" class="said">
+                    {{ tell(c) }}
+                  </p></template
+                >
+              </Column>
+              <Column v-if="shown === 'problem'">
+                <template #header
+                  ><span class="hidden-words">{{ t('page-spec-book-import.answer') }}</span></template
+                >
+                <template #body="{ data }: { data: ImportRow }">
+                  <Button
+                    v-if="data.notes.every(n => n.doubt)"
+                    severity="secondary"
+                    outlined
+                    @click="$emit('asPrinted', data)"
+                  >
+                    {{ t('common.its-printed-that-way') }}
+                  </Button>
+                </template>
+              </Column>
+            </DataTable>
+            <p v-else class="note">{{ t('common.none') }}</p>
+          </template>
+        </TabPanel>
+      </TabPanels>
+    </Tabs>
     <Button
       v-if="rows.length > 0 && rows.length < taken.counts[shown] && rows.length % 100 === 0"
       severity="secondary"
@@ -125,34 +133,19 @@ const STATES: { state: ImportRowState; name: string; sign: string }[] = [
 td .p-button {
   white-space: nowrap;
 }
-.tabs {
-  display: grid;
-  grid-template-columns: repeat(4, minmax(0, 1fr));
-  gap: 10px;
-}
 .tab {
   display: grid;
   gap: 2px;
   text-align: left;
-  padding: 10px 14px;
-  background: var(--white);
-  border: 1px solid var(--ink);
-  border-radius: 8px;
-  cursor: pointer;
-  font: 600 16px/1.2 var(--figures);
   min-height: 64px;
 }
 .tab b {
-  font-size: 26px;
-  line-height: 1;
-}
-.tab[aria-selected='true'] {
-  box-shadow: inset 0 -5px 0 var(--petrol);
+  font: 600 26px/1 var(--figures);
 }
 .tab.problem:not([data-count='0']) {
-  border-width: 2px;
+  color: var(--tight);
 }
-.name {
+:deep(.name) {
   min-width: 150px;
   overflow-wrap: anywhere;
 }
@@ -163,10 +156,5 @@ td .p-button {
 }
 .said b {
   font-family: var(--figures);
-}
-@media (max-width: 700px) {
-  .tabs {
-    grid-template-columns: 1fr 1fr;
-  }
 }
 </style>

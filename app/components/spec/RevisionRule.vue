@@ -195,7 +195,7 @@ ol {
   border-radius: 50%;
   background: var(--petrol);
   color: var(--on-petrol);
-  font-size: 12px;
+  font-size: 14px;
   margin-right: 6px;
 }
 @media (max-width: 700px) {

@@ -1,6 +1,6 @@
 <script setup lang="ts">
-import Textarea from 'primevue/textarea'
 import type { SpecField, SpecText } from '~~/core/spec-book'
+import AreaField from '../forms/AreaField.vue'
 import ChoiceField from '../forms/ChoiceField.vue'
 import TextField from '../forms/TextField.vue'
 import { FIRING_CHOICES } from '../../composables/useModelForm'
@@ -9,13 +9,11 @@ import { t } from '../../words'
 /** The plain fields of a spec, in the order of a manual's page. */
 const spec = defineModel<SpecText>('spec', { required: true })
 const firing = defineModel<string | null>('firing', { required: true })
-const props = defineProps<{ wrong: Partial<SpecText>; odd: (field: SpecField) => string | undefined }>()
+defineProps<{ odd: (field: SpecField) => string | undefined }>()
 const same = (...values: string[]) => values.map(value => ({ value, label: value }))
 type Named =
   'cold' | 'hot' | 'overhead cam' | 'push-rods' | 'screw' | 'shim' | 'none' | 'slot' | 'square' | 'hex socket' | 'Torx'
 const named = (...values: Named[]) => values.map(value => ({ value, label: t(`spec-value.${value}`) }))
-/** What is wrong with a field, or odd about it. */
-const said = (field: SpecField): string | undefined => props.wrong[field] ?? props.odd(field)
 </script>
 
 <template>
@@ -25,12 +23,12 @@ const said = (field: SpecField): string | undefined => props.wrong[field] ?? pro
       v-model="spec.source"
       :label="t('common.source')"
       :placeholder="t('spec-fields.workshop-manual-2nd-printing-p')"
-      :wrong="wrong.source"
+      name="source"
     /><TextField
       v-model="spec.sourceDate"
       :label="t('spec-fields.sources-date')"
       placeholder="2024-09-09"
-      :wrong="wrong.sourceDate"
+      name="sourceDate"
     />
   </div>
   <h2>{{ t('common.clearances') }}</h2>
@@ -39,84 +37,85 @@ const said = (field: SpecField): string | undefined => props.wrong[field] ?? pro
       v-model="spec.unit"
       :label="t('spec-fields.printed-in')"
       :options="same('mm', 'thou', 'in')"
-      :wrong="wrong.unit"
+      name="unit"
     />
     <TextField
       v-model="spec.intake"
       :label="t('common.intake')"
       placeholder="0.08–0.12"
       :note="t('spec-fields.limits-figure-tolerance-or-one')"
-      :wrong="said('intake')"
+      :odd="odd('intake')"
+      name="intake"
     />
-    <TextField v-model="spec.exhaust" :label="t('common.exhaust')" placeholder="0.17 ± 0.02" :wrong="said('exhaust')" />
+    <TextField
+      v-model="spec.exhaust"
+      :label="t('common.exhaust')"
+      placeholder="0.17 ± 0.02"
+      :odd="odd('exhaust')"
+      name="exhaust"
+    />
     <TextField
       v-model="spec.intakeAlso"
       :label="t('spec-fields.intake-in-the-pages-other')"
       placeholder=".0032–.0046"
       :note="t('spec-fields.as-printed-it-is-held')"
-      :wrong="said('intakeAlso')"
+      :odd="odd('intakeAlso')"
+      name="intakeAlso"
     />
     <TextField
       v-model="spec.exhaustAlso"
       :label="t('spec-fields.exhaust-in-the-pages-other')"
       placeholder=".0059–.0075"
-      :wrong="said('exhaustAlso')"
+      :odd="odd('exhaustAlso')"
+      name="exhaustAlso"
     />
-    <div class="field wide">
-      <label for="others">{{ t('spec-fields.other-printed-figures-that-disagree') }}</label><Textarea
-        id="others"
-        v-model="spec.others"
-        rows="1"
-        auto-resize
-        :placeholder="t('spec-fields.exhaust-0-13-0-17')"
-        :invalid="!!wrong.others"
-      />
-      <p v-if="wrong.others" class="wrong" role="alert">{{ wrong.others }}</p>
-      <p v-else class="note">{{ t('spec-fields.they-are-never-averaged-at') }}</p>
-    </div>
+    <AreaField
+      v-model="spec.others"
+      class="wide"
+      :label="t('spec-fields.other-printed-figures-that-disagree')"
+      :rows="1"
+      :placeholder="t('spec-fields.exhaust-0-13-0-17')"
+      :note="t('spec-fields.they-are-never-averaged-at')"
+      name="others"
+    />
     <ChoiceField
       v-model="spec.setWhen"
       :label="t('spec-fields.set')"
       :options="named('cold', 'hot')"
-      :wrong="wrong.setWhen"
+      name="setWhen"
     /><TextField
       v-model="spec.coldLimit"
       :label="t('spec-fields.cold-means-under-c')"
       inputmode="decimal"
-      :wrong="wrong.coldLimit"
+      name="coldLimit"
     />
   </div>
   <h2>{{ t('common.engine') }}</h2>
   <div class="grid">
-    <TextField
-      v-model="spec.bore"
-      :label="t('spec-fields.bore-mm')"
-      inputmode="decimal"
-      :wrong="wrong.bore"
-    /><TextField
+    <TextField v-model="spec.bore" :label="t('spec-fields.bore-mm')" inputmode="decimal" name="bore" /><TextField
       v-model="spec.stroke"
       :label="t('spec-fields.stroke-mm')"
       inputmode="decimal"
-      :wrong="wrong.stroke"
+      name="stroke"
     /><TextField
       v-model="spec.rod"
       :label="t('spec-fields.rod-length-mm')"
       inputmode="decimal"
       :note="t('spec-fields.empty-1-75-stroke-assumed')"
-      :wrong="wrong.rod"
+      name="rod"
     />
     <ChoiceField
       v-model="spec.layout"
       :label="t('spec-fields.valve-gear')"
       :options="named('overhead cam', 'push-rods')"
-      :wrong="wrong.layout"
+      name="layout"
     /><ChoiceField v-model="spec.valves" :label="t('spec-fields.valves-a-cylinder')" :options="same('2', '4')" />
     <ChoiceField v-model="firing" :label="t('spec-fields.firing-interval')" :options="FIRING_CHOICES" /><TextField
       v-model="spec.cylinders"
       :label="t('spec-fields.cylinders-and-firing-angles')"
       :placeholder="t('spec-fields.left-0-right-360')"
       :note="t('spec-fields.one-to-four-degrees-of')"
-      :wrong="wrong.cylinders"
+      name="cylinders"
     />
     <ChoiceField
       v-model="spec.intakeBy"
@@ -132,11 +131,11 @@ const said = (field: SpecField): string | undefined => props.wrong[field] ?? pro
         v-model="spec.shimDiameter"
         :label="t('spec-fields.shims-across-mm')"
         placeholder="9.5"
-        :wrong="wrong.shimDiameter" /><TextField
+        name="shimDiameter" /><TextField
         v-model="spec.shimStep"
         :label="t('spec-fields.in-steps-of-mm')"
         placeholder="0.05"
-        :wrong="wrong.shimStep"
+        name="shimStep"
     /></template>
     <ChoiceField
       v-model="spec.measuredAt"
@@ -148,14 +147,14 @@ const said = (field: SpecField): string | undefined => props.wrong[field] ?? pro
         { value: 'makers stops', label: t('spec-fields.at-the-makers-stops') },
       ]"
       :note="t('spec-fields.its-own-place-is-believed')"
-      :wrong="wrong.measuredAt"
+      name="measuredAt"
     />
     <TextField
       v-if="spec.measuredAt === 'past top'"
       v-model="spec.measuredDrop"
       :label="t('spec-fields.the-piston-is-below-its')"
       placeholder="6"
-      :wrong="wrong.measuredDrop"
+      name="measuredDrop"
     />
     <ChoiceField
       v-model="spec.decompressor"
@@ -166,23 +165,23 @@ const said = (field: SpecField): string | undefined => props.wrong[field] ?? pro
         { value: 'arc', label: t('spec-fields.holds-the-exhaust') },
       ]"
       :note="t('spec-fields.not-known-is-treated-as')"
-      :wrong="wrong.decompressor"
+      name="decompressor"
     />
     <template v-if="spec.decompressor === 'arc'"
       ><TextField
         v-model="spec.heldFrom"
         :label="t('spec-fields.holds-from-after-tdc')"
         placeholder="-120"
-        :wrong="wrong.heldFrom" /><TextField
+        name="heldFrom" /><TextField
         v-model="spec.heldTo"
         :label="t('spec-fields.to-after-tdc')"
         placeholder="10"
-        :wrong="wrong.heldTo" /><TextField
+        name="heldTo" /><TextField
         v-model="spec.heldOn"
         :label="t('spec-fields.on-which-cylinder')"
         :placeholder="t('spec-fields.left')"
         :note="t('spec-fields.empty-on-each')"
-        :wrong="wrong.heldOn"
+        name="heldOn"
     /></template>
   </div>
   <h2>{{ t('spec-fields.cam-timing-where-the-source') }}</h2>
@@ -192,16 +191,23 @@ const said = (field: SpecField): string | undefined => props.wrong[field] ?? pro
       :label="t('spec-fields.at-lift-mm')"
       placeholder="1"
       :note="t('spec-fields.empty-seat-timing-all-five')"
-      :wrong="wrong.checkLift"
-    /><TextField v-model="spec.io" :label="t('spec-fields.intake-opens-before-tdc')" :wrong="said('io')" /><TextField
+      name="checkLift"
+    /><TextField
+      v-model="spec.io"
+      :label="t('spec-fields.intake-opens-before-tdc')"
+      :odd="odd('io')"
+      name="io"
+    /><TextField
       v-model="spec.ic"
       :label="t('spec-fields.intake-closes-after-bdc')"
-      :wrong="said('ic')"
-    /><TextField v-model="spec.eo" :label="t('spec-fields.exhaust-opens-before-bdc')" :wrong="said('eo')" /><TextField
-      v-model="spec.ec"
-      :label="t('spec-fields.exhaust-closes-after-tdc')"
-      :wrong="said('ec')"
-    />
+      :odd="odd('ic')"
+      name="ic"
+    /><TextField
+      v-model="spec.eo"
+      :label="t('spec-fields.exhaust-opens-before-bdc')"
+      :odd="odd('eo')"
+      name="eo"
+    /><TextField v-model="spec.ec" :label="t('spec-fields.exhaust-closes-after-tdc')" :odd="odd('ec')" name="ec" />
   </div>
   <h2>{{ t('spec-fields.marks-and-turning') }}</h2>
   <div class="grid">
@@ -210,39 +216,32 @@ const said = (field: SpecField): string | undefined => props.wrong[field] ?? pro
       :label="t('spec-fields.marks-letter-and-degrees')"
       placeholder="T 0, F 346"
       :note="t('spec-fields.degrees-at-the-pointer-empty')"
-      :wrong="wrong.marks"
+      name="marks"
     /><TextField
       v-model="spec.markWindow"
       :label="t('spec-fields.where-they-show')"
       :placeholder="t('spec-fields.the-rotor-window')"
       :note="t('spec-fields.pointer-notch-or-window-that')"
-      :wrong="wrong.markWindow"
+      name="markWindow"
     />
-    <div class="field wide">
-      <label for="signs">{{ t('spec-fields.cam-signs-a-line-each') }}</label><Textarea
-        id="signs"
-        v-model="spec.camMarks"
-        rows="2"
-        auto-resize
-        :placeholder="t('spec-fields.the-two-dots-face-each')"
-        :invalid="!!wrong.camMarks"
-      />
-      <p v-if="wrong.camMarks" class="wrong" role="alert">{{ wrong.camMarks }}</p>
-    </div>
-    <div class="field wide">
-      <label for="stops">{{ t('spec-fields.the-makers-own-stops-a') }}</label><Textarea
-        id="stops"
-        v-model="spec.stops"
-        rows="2"
-        auto-resize
-        :placeholder="t('spec-fields.14-p-left-intake-left')"
-        :invalid="!!said('stops')"
-      />
-      <p v-if="said('stops')" class="wrong" role="alert">{{ said('stops') }}</p>
-      <p v-else class="note">
-        {{ t('spec-fields.place-a-marks-letter-top') }}
-      </p>
-    </div>
+    <AreaField
+      v-model="spec.camMarks"
+      class="wide"
+      :label="t('spec-fields.cam-signs-a-line-each')"
+      :rows="2"
+      :placeholder="t('spec-fields.the-two-dots-face-each')"
+      name="camMarks"
+    />
+    <AreaField
+      v-model="spec.stops"
+      class="wide"
+      :label="t('spec-fields.the-makers-own-stops-a')"
+      :rows="2"
+      :placeholder="t('spec-fields.14-p-left-intake-left')"
+      :note="t('spec-fields.place-a-marks-letter-top')"
+      :odd="odd('stops')"
+      name="stops"
+    />
     <ChoiceField
       v-model="spec.direction"
       :label="t('spec-fields.turns')"
@@ -254,12 +253,12 @@ const said = (field: SpecField): string | undefined => props.wrong[field] ?? pro
       v-model="spec.seenFrom"
       :label="t('spec-fields.seen-from')"
       :placeholder="t('spec-fields.the-left')"
-      :wrong="wrong.seenFrom"
+      name="seenFrom"
     /><TextField
       v-model="spec.means"
       :label="t('spec-fields.turned-by')"
       :placeholder="t('spec-fields.the-crank-nut')"
-      :wrong="wrong.means"
+      name="means"
     />
   </div>
   <h2>{{ t('spec-fields.adjuster-torques-strip-down') }}</h2>
@@ -272,7 +271,7 @@ const said = (field: SpecField): string | undefined => props.wrong[field] ?? pro
         { value: 'pushrod-end', label: t('spec-fields.screw-at-the-push-rod') },
         { value: 'pivot-nut', label: t('spec-fields.pivot-nut-on-a-stud') },
       ]"
-      :wrong="wrong.adjuster"
+      name="adjuster"
     /><ChoiceField
       v-model="spec.head"
       :label="t('spec-fields.screw-head')"
@@ -283,13 +282,19 @@ const said = (field: SpecField): string | undefined => props.wrong[field] ?? pro
       :label="t('spec-fields.screw-thread-or-pitch-in')"
       placeholder="M6×0.75"
       :note="t('spec-fields.empty-0-75-assumed')"
-      :wrong="wrong.pitch"
-    /><TextField v-model="spec.ratio" :label="t('spec-fields.rocker-ratio')" :wrong="wrong.ratio" />
-    <TextField v-model="spec.locknut" :label="t('spec-fields.locknut-n-m')" :wrong="said('locknut')" /><TextField
-      v-model="spec.cover"
-      :label="t('spec-fields.cover-n-m')"
-      :wrong="said('cover')"
-    /><TextField v-model="spec.plug" :label="t('spec-fields.plug-n-m')" :wrong="said('plug')" />
+      name="pitch"
+    /><TextField v-model="spec.ratio" :label="t('spec-fields.rocker-ratio')" name="ratio" />
+    <TextField
+      v-model="spec.locknut"
+      :label="t('spec-fields.locknut-n-m')"
+      :odd="odd('locknut')"
+      name="locknut"
+    /><TextField v-model="spec.cover" :label="t('spec-fields.cover-n-m')" :odd="odd('cover')" name="cover" /><TextField
+      v-model="spec.plug"
+      :label="t('spec-fields.plug-n-m')"
+      :odd="odd('plug')"
+      name="plug"
+    />
     <TextField v-model="spec.tools" :label="t('common.tools')" /><TextField
       v-model="spec.plugGap"
       :label="t('common.plug-gap')"
@@ -299,20 +304,19 @@ const said = (field: SpecField): string | undefined => props.wrong[field] ?? pro
       :label="t('spec-fields.cover-bolts')"
       :placeholder="t('spec-fields.crosswise')"
     /><TextField v-model="spec.gasket" :label="t('common.gasket')" :placeholder="t('spec-fields.new-each-time')" />
-    <TextField v-model="spec.use" :label="t('spec-fields.check-every-on-the-meter')" :wrong="wrong.use" /><TextField
+    <TextField v-model="spec.use" :label="t('spec-fields.check-every-on-the-meter')" name="use" /><TextField
       v-model="spec.firstUse"
       :label="t('spec-fields.first-check-at-on-the')"
       :note="t('spec-fields.where-the-maker-asks-for')"
-      :wrong="wrong.firstUse"
-    /><TextField v-model="spec.months" :label="t('spec-fields.and-every-months')" :wrong="wrong.months" />
-    <div class="field wide">
-      <label for="strip">{{ t('spec-fields.comes-off-first-a-line') }}</label><Textarea
-        id="strip"
-        v-model="spec.stripDown"
-        rows="3"
-        auto-resize
-      />
-    </div>
+      name="firstUse"
+    /><TextField v-model="spec.months" :label="t('spec-fields.and-every-months')" name="months" />
+    <AreaField
+      v-model="spec.stripDown"
+      class="wide"
+      :label="t('spec-fields.comes-off-first-a-line')"
+      :rows="3"
+      name="stripDown"
+    />
   </div>
 </template>
 

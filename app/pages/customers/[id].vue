@@ -13,6 +13,12 @@ import TextField from '../../components/forms/TextField.vue'
 import { useForm } from '../../composables/useForm'
 import { api } from '../../utils/api'
 import { t } from '../../words'
+import CheckedForm from '../../components/forms/CheckedForm.vue'
+import { customerSchema } from '~~/shared/requests'
+import { useSaid } from '../../composables/useSaid'
+import LoadingRows from '../../components/shell/LoadingRows.vue'
+import Column from 'primevue/column'
+import DataTable from 'primevue/datatable'
 
 /** An owner: how to reach them, their machines, and a year of what was done. */
 const id = Number(useRoute().params.id)
@@ -25,7 +31,7 @@ const thisYear = new Date().getFullYear()
 const year = ref<number | null>(thisYear)
 const paper = ref<'A4' | 'Letter' | null>('A4')
 const intoId = ref<number | null>(null)
-const kept = ref('')
+const said = useSaid()
 const loadYear = async () => {
   summary.value =
     (await form.send(() => api('GET /api/customers/:id/summary', { id, query: { year: year.value } }))) ?? summary.value
@@ -43,9 +49,21 @@ useHead({
 const day = (iso: string) =>
   new Date(iso).toLocaleDateString(LOCALE, { day: 'numeric', month: 'short', timeZone: 'UTC' })
 const pdf = computed(() => `/api/customers/${id}/summary.pdf?year=${year.value}&paper=${paper.value}`)
+/** Visits and what else is on record of a machine, a line each. */
+const rowsOf = ({ visits, records }: CustomerSummary['machines'][number]) => [
+  ...visits.map(v => ({
+    key: `v${v.day}${v.number}`,
+    day: day(v.day),
+    what: v.number === null ? t('common.from-paper') : t('page-customers-id.job', { number: v.number }),
+    meter: v.meter,
+    words: v.words,
+  })),
+  ...records.map((r, i) => ({ key: `r${i}`, day: day(r.day), what: '', meter: '', words: r.words })),
+]
 async function keep(): Promise<void> {
-  kept.value = (await other.send(() => api('PUT /api/customers/:id', { id, body: given }))) ? t('common.saved') : ''
-  if (kept.value) await loadYear()
+  if (!(await other.send(() => api('PUT /api/customers/:id', { id, body: given })))) return
+  said()
+  await loadYear()
 }
 async function merge(): Promise<void> {
   if (await other.send(() => api('POST /api/customers/:id/merge', { id, body: { intoId: intoId.value } })))
@@ -82,51 +100,38 @@ async function remove(): Promise<void> {
           <h3>
             <NuxtLink :to="`/machines/${m.id}`">{{ m.name }}</NuxtLink><small>{{ m.tag }}, {{ m.model }}</small>
           </h3>
-          <table v-if="m.visits.length + m.records.length" class="rows">
-            <tbody>
-              <tr v-for="v in m.visits" :key="`v${v.day}${v.number}`">
-                <td class="figures">{{ day(v.day) }}</td>
-                <td>
-                  {{ v.number === null ? t('common.from-paper') : t('page-customers-id.job', { number: v.number }) }}
-                </td>
-                <td class="figures">{{ v.meter }}</td>
-                <td>{{ v.words }}</td>
-              </tr>
-              <tr v-for="(r, i) in m.records" :key="`r${i}`">
-                <td class="figures">{{ day(r.day) }}</td>
-                <td />
-                <td />
-                <td>{{ r.words }}</td>
-              </tr>
-            </tbody>
-          </table>
+          <DataTable v-if="m.visits.length + m.records.length" class="few" :value="rowsOf(m)" data-key="key">
+            <Column field="day" :header="t('past-visit-form.day')" body-class="figures" />
+            <Column field="what" :header="t('common.what')" />
+            <Column field="meter" :header="t('common.meter')" body-class="figures" />
+            <Column field="words" :header="t('summary.what-was-done')" />
+          </DataTable>
           <p v-else class="note">{{ t('page-customers-id.not-here-in', { year: summary.year }) }}</p>
           <p class="next">{{ t('page-customers-id.next-due', { due: m.due, why: m.why }) }}</p>
         </article>
       </section>
       <section>
         <h2>{{ t('page-customers-id.how-to-reach-them') }}</h2>
-        <form class="fields" @submit.prevent="keep">
+        <CheckedForm class="fields" :form="other" :schema="customerSchema" :body="() => given" @send="keep">
           <div class="grid">
-            <TextField v-model="given.name" :label="t('common.name')" :wrong="other.wrong('name')" /><TextField
+            <TextField v-model="given.name" :label="t('common.name')" name="name" /><TextField
               v-model="given.contact"
               :label="t('page-customers-id.telephone-address')"
-              :wrong="other.wrong('contact')"
-            /><TextField v-model="given.email" :label="t('common.e-mail')" :wrong="other.wrong('email')" /><ChoiceField
+              name="contact"
+            /><TextField v-model="given.email" :label="t('common.e-mail')" name="email" /><ChoiceField
               v-model="given.language"
               :label="t('page-customers-id.language')"
               :options="[
                 { value: null, label: t('page-customers-id.as-the-shop') },
                 ...Object.entries(LANGUAGES).map(([value, label]) => ({ value: value as Language, label })),
               ]"
-              :wrong="other.wrong('language')"
+              name="language"
             />
           </div>
           <div class="actions">
             <Button type="submit" :label="t('common.keep')" :loading="other.busy.value" />
-            <p v-if="kept" class="note" role="status">{{ kept }}</p>
           </div>
-        </form>
+        </CheckedForm>
         <div class="grid more">
           <ChoiceField
             v-model="intoId"
@@ -144,7 +149,7 @@ async function remove(): Promise<void> {
         <p v-if="other.failed.value" class="wrong" role="alert">{{ other.failed.value }}</p>
       </section>
     </template>
-    <p v-else-if="!form.failed.value" role="status">{{ t('common.looking') }}</p>
+    <LoadingRows v-else-if="!form.failed.value" :words="t('common.looking')" />
   </main>
 </template>
 
@@ -176,7 +181,7 @@ h3 {
   align-items: baseline;
 }
 h3 a {
-  min-height: 32px;
+  min-height: 44px;
 }
 h3 small {
   font: 500 15px/1.2 var(--sentences);

@@ -17,6 +17,8 @@ import { useSessionStore } from '../../stores/session'
 import { meterEither, meterOf } from '../../components/machine/meter-field'
 import { api } from '../../utils/api'
 import { t } from '../../words'
+import CheckedForm from '../../components/forms/CheckedForm.vue'
+import { openJobSchema } from '~~/shared/requests'
 
 useHead({ title: t('page-jobs-new.new-job-wembric') })
 const session = useSessionStore()
@@ -36,7 +38,6 @@ const job = reactive({
   complaint: '',
   tasks: [] as { name: string; needs: 'cold' | 'warm' | 'either' }[],
 })
-const meterWrong = ref('')
 
 /** A machine that was named in the address, as a tag's page does, or the only one that fits it, is chosen at once. */
 const wanted = Number(useRoute().query.machine ?? 0)
@@ -51,11 +52,9 @@ onMounted(async () => {
 })
 const setOptions = computed(() => sets.value.map(s => ({ value: s.id, label: s.name })))
 
+const body = () => ({ ...job, meter: meterOf(job.meter), machineId: machine.value?.id })
 async function open(): Promise<void> {
-  const meter = meterOf(job.meter)
-  meterWrong.value = meter === undefined ? t('page-jobs-new.type-the-meter-as-a') : ''
-  if (meter === undefined || !machine.value) return
-  const made = await form.send(() => api('POST /api/jobs', { body: { ...job, meter, machineId: machine.value!.id } }))
+  const made = await form.send(() => api('POST /api/jobs', { body: body() }))
   if (made) await navigateTo(`/jobs/${made.id}`)
 }
 /** The next field takes the focus, so that the keyboard goes on where the eye does. */
@@ -108,7 +107,7 @@ function added(row: MachineRow): void {
       <p v-if="failed || loading.failed.value" class="wrong" role="alert">{{ failed || loading.failed.value }}</p>
     </template>
     <MachineForm v-else-if="adding" @added="added" @back="adding = false" />
-    <form v-else-if="machine" class="open" @submit.prevent="open">
+    <CheckedForm v-else-if="machine" class="open" :form="form" :schema="openJobSchema" :body="body" @send="open">
       <p class="said">
         <b class="figures">{{ machine.name }}</b>{{
           t('page-jobs-new.spec-revision', {
@@ -133,13 +132,14 @@ function added(row: MachineRow): void {
               ? t('page-jobs-new.no-reading-yet-leave-it')
               : t('page-jobs-new.last-time', { lastMeter: formatMeter(machine.lastMeter, machine.meterUnit) })
           "
-          :wrong="meterEither(job.meter) || meterWrong || form.wrong('meter')"
+          :wrong="meterEither(job.meter) || undefined"
+          name="meter"
         />
         <ChoiceField
           v-model="job.bladeSetId"
           :label="t('page-jobs-new.blade-set')"
           :options="setOptions"
-          :wrong="form.wrong('bladeSetId')"
+          name="bladeSetId"
           :note="sets.length ? undefined : t('page-jobs-new.none-on-the-shelf-yet')"
         />
         <TextField
@@ -147,7 +147,7 @@ function added(row: MachineRow): void {
           class="wide"
           :label="t('common.complaint')"
           :placeholder="t('page-jobs-new.hard-to-start-due-ticks')"
-          :wrong="form.wrong('complaint')"
+          name="complaint"
         />
         <TasksField v-model="job.tasks" class="wide" />
         <div v-if="form.refusal.value?.problem.code === 'meter-lower'" class="wide tick">
@@ -166,7 +166,7 @@ function added(row: MachineRow): void {
           {{ t('page-jobs-new.a-different-machine') }}
         </Button>
       </div>
-    </form>
+    </CheckedForm>
   </main>
 </template>
 

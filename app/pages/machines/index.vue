@@ -8,6 +8,7 @@ import MachineFilters from '../../components/machine/MachineFilters.vue'
 import MachineTable from '../../components/machine/MachineTable.vue'
 import { MACHINES_A_PAGE, useMachineList } from '../../composables/useMachineList'
 import { t } from '../../words'
+import LoadingRows from '../../components/shell/LoadingRows.vue'
 
 useHead({ title: t('page-machines.machines-wembric') })
 const adding = ref(false)
@@ -45,7 +46,7 @@ onMounted(find)
         }}
       </p>
       <MachineTable v-else-if="found" :found="found" :asked="asked" :most="MACHINES_A_PAGE" @ask="ask" />
-      <p v-else-if="!failed" role="status">{{ t('common.looking') }}</p>
+      <LoadingRows v-else-if="!failed" :words="t('common.looking')" :rows="9" />
     </template>
   </main>
 </template>

@@ -4,12 +4,15 @@ import { useHead } from '#imports'
 import { NuxtLink } from '#components'
 import ProgressBar from 'primevue/progressbar'
 import ImportColumns from '../../components/spec/ImportColumns.vue'
+import ImportGuide from '../../components/spec/ImportGuide.vue'
 import ImportPreview from '../../components/spec/ImportPreview.vue'
 import { useSpecImport } from '../../composables/useSpecImport'
 import { LOCALE } from '../../language'
 import { t } from '../../words'
+import FileUpload from 'primevue/fileupload'
 
 useHead({ title: t('page-spec-book-import.import-wembric') })
+const ACCEPTED = '.csv,.tsv,.txt,.json,text/csv,application/json'
 const {
   form,
   taken,
@@ -39,18 +42,23 @@ const {
     <p class="lead">
       {{ t('page-spec-book-import.csv-in-utf-8-with') }}
     </p>
-    <div v-if="!taken && sent === null" class="choose">
-      <label for="file">{{ t('page-spec-book-import.file') }}</label><input
-        id="file"
-        type="file"
-        accept=".csv,.tsv,.txt,.json,text/csv,application/json"
-        @change="choose"
-      />
-      <p class="note">
-        {{ t('page-spec-book-import.no-file-yet') }}
-        <a href="/api/spec-export?format=csv" download>{{ t('page-spec-book-import.save-this-book-as-csv') }}</a>
-        {{ t('page-spec-book-import.and-see-how-its-columns') }}
-      </p>
+    <div v-if="!taken && sent === null" class="before">
+      <div class="choose">
+        <FileUpload
+          mode="basic"
+          custom-upload
+          auto
+          :choose-label="t('page-spec-book-import.choose-a-file')"
+          :pt="{ input: { 'aria-label': t('page-spec-book-import.file'), 'accept': ACCEPTED } }"
+          @uploader="({ files }) => choose(Array.isArray(files) ? files[0]! : files)"
+        />
+        <p class="note">
+          {{ t('page-spec-book-import.no-file-yet') }}
+          <a href="/api/spec-export?format=csv" download>{{ t('page-spec-book-import.save-this-book-as-csv') }}</a>
+          {{ t('page-spec-book-import.and-see-how-its-columns') }}
+        </p>
+      </div>
+      <ImportGuide />
     </div>
     <div v-if="sent !== null" class="running" role="status">
       <p>{{ t('page-spec-book-import.sending-the-file') }}</p>
@@ -131,17 +139,22 @@ const {
   gap: 10px;
   justify-items: start;
 }
-.choose label {
-  font-size: 17px;
+.choose {
+  align-content: start;
 }
-.choose input {
-  font-size: 17px;
+.choose :deep(.p-button) {
   min-height: 56px;
-  padding: 14px;
-  border: 2px dashed var(--edge);
-  border-radius: 8px;
-  width: min(100%, 560px);
-  background: var(--white);
+  font-size: 18px;
+}
+.before {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) minmax(0, 1.6fr);
+  gap: 32px 48px;
+}
+@media (max-width: 900px) {
+  .before {
+    grid-template-columns: minmax(0, 1fr);
+  }
 }
 .running > :nth-child(2) {
   width: min(100%, 560px);

@@ -12,6 +12,7 @@ import type { ModelHit } from '~~/shared/spec-book'
 import { useKeys } from '../../composables/useKeys'
 import { useModelSearch } from '../../composables/useModelSearch'
 import { t } from '../../words'
+import LoadingRows from '../../components/shell/LoadingRows.vue'
 
 useHead({ title: t('common.spec-book-wembric') })
 const query = useRoute().query
@@ -95,7 +96,7 @@ useKeys({
     <p v-if="failed" class="wrong" role="alert">
       {{ failed }} <Button link @click="find">{{ t('common.try-again') }}</Button>
     </p>
-    <p v-else-if="!found" class="note" role="status">{{ t('page-spec-book.opening-the-book') }}</p>
+    <LoadingRows v-else-if="!found" :words="t('page-spec-book.opening-the-book')" :rows="9" />
     <template v-else-if="rows.length === 0">
       <p v-if="found.total === 0" class="lead">
         {{ t('page-spec-book.no-models-yet-add-one') }}

@@ -3,6 +3,7 @@ import { navigateTo, useHead, useRoute } from '#imports'
 import { NuxtLink } from '#components'
 import Button from 'primevue/button'
 import { onMounted, ref } from 'vue'
+import { identitySchema } from '~~/core/spec-book'
 import TextField from '../../components/forms/TextField.vue'
 import DoubtList from '../../components/spec/DoubtList.vue'
 import IdentityFields from '../../components/spec/IdentityFields.vue'
@@ -12,6 +13,7 @@ import { useModelForm } from '../../composables/useModelForm'
 import { useSessionStore } from '../../stores/session'
 import { api } from '../../utils/api'
 import { t } from '../../words'
+import CheckedForm from '../../components/forms/CheckedForm.vue'
 
 useHead({ title: t('page-spec-book-new.add-a-model-wembric') })
 const session = useSessionStore()
@@ -28,6 +30,8 @@ onMounted(async () => {
   onlyLead.value = people?.filter(p => p.role === 'lead').length === 1
 })
 
+const schema = identitySchema.and(given.specSchema)
+const body = () => ({ ...spec, ...given.identity() })
 async function submit(): Promise<void> {
   const engine = given.engine()
   if (!engine || given.open().length) return
@@ -47,15 +51,15 @@ async function submit(): Promise<void> {
 
 <template>
   <main>
-    <form class="form" novalidate @submit.prevent="submit">
+    <CheckedForm :form="form" :schema="schema" :body="body" class="form" @send="submit" @stopped="given.engine()">
       <h1>{{ t('page-spec-book-new.add-a-model-and-its') }}</h1>
       <p class="lead">
         {{ t('page-spec-book-new.what-you-leave-empty-is') }}
         <NuxtLink to="/spec-book/import">{{ t('page-spec-book-new.import') }}</NuxtLink>.
         {{ onlyLead ? t('page-spec-book-new.as-the-shops-only-lead') : t('page-spec-book-new.it-is-a-draft-until') }}
       </p>
-      <IdentityFields v-model="model" :wrong="form.wrong" />
-      <SpecFields v-model:spec="spec" v-model:firing="firing" :wrong="wrong" :odd="f => given.doubtAt(f)" />
+      <IdentityFields v-model="model" />
+      <SpecFields v-model:spec="spec" v-model:firing="firing" :odd="f => given.doubtAt(f)" />
       <div v-if="onlyLead" class="grid">
         <TextField
           v-model="approveBecause"
@@ -75,6 +79,6 @@ async function submit(): Promise<void> {
           >{{ t('common.back') }}</NuxtLink
         >
       </div>
-    </form>
+    </CheckedForm>
   </main>
 </template>

@@ -79,6 +79,5 @@ export const bay = {
   'page-jobs-new.the-meter-was-replaced': 'The meter was replaced',
   'page-jobs-new.this-machine-has-an-open': 'This machine has an open job.',
   'page-jobs-new.this-shop-has-no-machines': 'This shop has no machines yet. Add the first.',
-  'page-jobs-new.type-the-meter-as-a': 'Type the meter as a number like 1204.5, or leave it empty.',
   'page-jobs-new.you-confirm-it-at-the': '; you confirm it at the bench.',
 }

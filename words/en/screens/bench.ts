@@ -140,7 +140,8 @@ export const bench = {
   'gap-picture.screw-nut': 'Screw, nut',
   'gap-picture.the-gap-ends-in-the': 'The gap ends in the hatched part',
   'gap-picture.try-next': '← try next',
-  'head-map.head-from-above-exhaust-on': 'Head from above: exhaust on the muffler side, intake on the carburetor side',
+  'head-map.from-above': ({ muffler, carburetor }: Shown<'muffler' | 'carburetor'>) =>
+    `Head from above, from left to right. Muffler side: ${muffler || 'none'}. Carburetor side: ${carburetor || 'none'}.`,
   'list-stage.done': 'done',
   'list-stage.found': 'Found',
   'list-stage.nothing-found-yet-cracked-hoses': 'Nothing found yet: cracked hoses, loose bolts, chewed screws.',

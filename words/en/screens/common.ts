@@ -132,4 +132,5 @@ export const common = {
   'common.why': 'Why',
   'common.why-you-approve-your-own-entry': 'Why you approve your own entry',
   'common.window': 'Window',
+  'common.what': 'What',
 }

@@ -34,7 +34,6 @@ export const machine = {
   'machine-actions.the-engine-was-swapped': 'The engine was swapped',
   'machine-actions.the-meter-was-read': 'The meter was read',
   'machine-actions.the-one-that-stays': 'The one that stays',
-  'machine-actions.what': 'What',
   'machine-actions.why-in-a-word-or': 'Why, in a word or two',
   'machine-tag.tag': ({ tag }: Shown<'tag'>) => `Tag ${tag}`,
   'machine-filters.all-kinds': 'All kinds',

@@ -86,4 +86,5 @@ export const shell = {
   'use-practice-shelf.kept-with-the-shops-runs': 'Kept with the shop’s runs.',
   'use-practice-shelf.not-kept': ({ error }: Shown<'error'>) => `Not kept: ${error}`,
   'use-practice.slide-the-blade-in-first': 'Slide the blade in first: take the Blade tool.',
+  'person-menu.single-keys': ({ isOn }: { isOn: boolean }) => `Turn single-key shortcuts ${isOn ? 'off' : 'on'}`,
 }

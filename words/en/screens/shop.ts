@@ -72,4 +72,7 @@ export const shop = {
       ? 'One answer is kept on this device and sent when the one who gave it signs in.'
       : `${answers} answers are kept on this device and sent when the one who gave them signs in.`,
   'page-sign-in.sign-in-wembric': 'Sign in, Wembric',
+  'shop-identity.owners-are-written-in': 'Owners are written in',
+  'shop-identity.the-writers': 'The language of whoever writes',
+  'shop-identity.an-owner-may-have-another': 'Letters, signed sheets and PDFs. An owner may have another.',
 }

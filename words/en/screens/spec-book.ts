@@ -378,4 +378,10 @@ export const specBook = {
   'two-lanes.set-aside': ({ unit }: { unit: LengthUnit }) => `${UNITS[unit]}, set aside`,
   'two-lanes.used': ({ unit }: { unit: LengthUnit }) => `${UNITS[unit]}, used`,
   'two-lanes.used-set-aside': ({ used, aside }: Shown<'used' | 'aside'>) => `Used ${used}; set aside ${aside}`,
+  'import-guide.what-a-file-may-hold': 'What a file may hold',
+  'import-guide.or': 'Or',
+  'import-guide.for-example': 'For example',
+  'import-guide.other-names-are-asked':
+    'Columns of other names are asked about after the file was read; what you choose is remembered.',
+  'page-spec-book-import.choose-a-file': 'Choose a file',
 }

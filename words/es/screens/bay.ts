@@ -77,6 +77,5 @@ export const bay: Words<typeof english> = {
   'page-jobs-new.the-meter-was-replaced': 'Se cambió el contador',
   'page-jobs-new.this-machine-has-an-open': 'Esta máquina tiene un trabajo abierto.',
   'page-jobs-new.this-shop-has-no-machines': 'Este taller aún no tiene máquinas. Agregue la primera.',
-  'page-jobs-new.type-the-meter-as-a': 'Escriba el contador como número, 1204.5 por ejemplo, o déjelo vacío.',
   'page-jobs-new.you-confirm-it-at-the': '; se confirma en el banco.',
 }

@@ -136,8 +136,8 @@ export const bench: Words<typeof english> = {
   'gap-picture.screw-nut': 'Tornillo, tuerca',
   'gap-picture.the-gap-ends-in-the': 'La holgura acaba en la parte rayada',
   'gap-picture.try-next': '← pruebe',
-  'head-map.head-from-above-exhaust-on':
-    'Culata desde arriba: escape del lado del silenciador, admisión del lado del carburador',
+  'head-map.from-above': ({ muffler, carburetor }) =>
+    `Culata desde arriba, de izquierda a derecha. Lado del silenciador: ${muffler || 'ninguna'}. Lado del carburador: ${carburetor || 'ninguna'}.`,
   'list-stage.done': 'hecho',
   'list-stage.found': 'Hallado',
   'list-stage.nothing-found-yet-cracked-hoses': 'Nada hallado aún: mangueras rajadas, tornillos flojos o mordidos.',

@@ -134,4 +134,5 @@ export const common: Words<typeof english> = {
   'common.why': 'Por qué',
   'common.why-you-approve-your-own-entry': 'Por qué aprueba su propia entrada',
   'common.window': 'Ventana',
+  'common.what': 'Qué',
 }

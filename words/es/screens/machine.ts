@@ -35,7 +35,6 @@ export const machine: Words<typeof english> = {
   'machine-actions.the-engine-was-swapped': 'Se cambió el motor',
   'machine-actions.the-meter-was-read': 'Se leyó el contador',
   'machine-actions.the-one-that-stays': 'La que se queda',
-  'machine-actions.what': 'Qué',
   'machine-actions.why-in-a-word-or': 'Por qué, en una o dos palabras',
   'machine-tag.tag': ({ tag }) => `Etiqueta ${tag}`,
   'machine-filters.all-kinds': 'Todos los tipos',

@@ -85,4 +85,5 @@ export const shell: Words<typeof english> = {
   'use-practice-shelf.kept-with-the-shops-runs': 'Guardado con las prácticas del taller.',
   'use-practice-shelf.not-kept': ({ error }) => `No se guardó: ${error}`,
   'use-practice.slide-the-blade-in-first': 'Meta primero la lámina: tome la herramienta Lámina.',
+  'person-menu.single-keys': ({ isOn }) => `${isOn ? 'Desactivar' : 'Activar'} los atajos de una tecla`,
 }

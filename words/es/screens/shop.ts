@@ -70,4 +70,7 @@ export const shop: Words<typeof english> = {
       ? 'Hay una respuesta en este aparato; se envía cuando entre quien la dio.'
       : `Hay ${answers} respuestas en este aparato; se envían cuando entre quien las dio.`,
   'page-sign-in.sign-in-wembric': 'Entrar, Wembric',
+  'shop-identity.owners-are-written-in': 'Idioma para los dueños',
+  'shop-identity.the-writers': 'El de quien escribe',
+  'shop-identity.an-owner-may-have-another': 'Cartas, hojas firmadas y PDF. Un dueño puede tener otro.',
 }

@@ -354,4 +354,10 @@ export const specBook: Words<typeof english> = {
   'two-lanes.set-aside': ({ unit }) => `${UNITS[unit]}, aparte`,
   'two-lanes.used': ({ unit }) => `${UNITS[unit]}, usada`,
   'two-lanes.used-set-aside': ({ used, aside }) => `Usada ${used}; aparte ${aside}`,
+  'import-guide.what-a-file-may-hold': 'Qué puede contener un archivo',
+  'import-guide.or': 'O bien',
+  'import-guide.for-example': 'Por ejemplo',
+  'import-guide.other-names-are-asked':
+    'Por las columnas con otros nombres se pregunta después de leer el archivo; lo que elija se recuerda.',
+  'page-spec-book-import.choose-a-file': 'Elegir un archivo',
 }

@@ -26,6 +26,7 @@ import { useOutboxStore } from '../../../stores/outbox'
 import { useSessionStore } from '../../../stores/session'
 import { say } from '~~/core/said'
 import { tell, t } from '../../../words'
+import LoadingRows from '../../../components/shell/LoadingRows.vue'
 
 definePageMeta({ layout: false })
 const jobId = Number(useRoute().params.id)
@@ -233,7 +234,7 @@ useHead({
         >
       </p></template
     >
-    <p v-else role="status">{{ t('page-jobs-id.fetching-the-job') }}</p>
+    <LoadingRows v-else class="fetching" :words="t('page-jobs-id.fetching-the-job')" row-height="96px" />
   </main>
 </template>
 

@@ -19,6 +19,8 @@ import { useForm } from '../../../composables/useForm'
 import { useSessionStore } from '../../../stores/session'
 import { api } from '../../../utils/api'
 import { tell, t } from '../../../words'
+import LoadingRows from '../../../components/shell/LoadingRows.vue'
+import Drawer from 'primevue/drawer'
 
 const id = Number(useRoute().params.id)
 const session = useSessionStore()
@@ -110,20 +112,6 @@ const about = computed(() => {
     />
     <aside v-else :aria-label="panel ? t('common.more') : t('page-machines-id.next-due')">
       <LiftCurve v-if="liftOf" :engine="seen.engine" :valve="liftOf" @done="panel = null" />
-      <MachineActions
-        v-else-if="panel?.kind === 'actions'"
-        :seen="seen"
-        :unit="session.shop?.unit ?? 'mm'"
-        @done="panel = null"
-        @changed="changed"
-      />
-      <template v-else-if="panel?.kind === 'photos'"
-        ><header>
-          <h2>{{ t('common.photos') }}</h2>
-          <Button severity="secondary" outlined @click="panel = null">{{ t('common.close') }}</Button>
-        </header>
-        <PhotoStrip :machine-id="id"
-      /></template>
       <template v-else>
         <p class="label">{{ t('page-machines-id.next-due') }}</p>
         <h2 data-testid="due">{{ when }}</h2>
@@ -153,11 +141,25 @@ const about = computed(() => {
       </template>
     </aside>
     <VisitLog :seen="seen" />
+    <Drawer
+      :visible="panel?.kind === 'actions' || panel?.kind === 'photos'"
+      position="right"
+      class="side-drawer"
+      :header="panel?.kind === 'photos' ? t('common.photos') : t('common.edit')"
+      @update:visible="panel = null"
+    >
+      <PhotoStrip v-if="panel?.kind === 'photos'" :machine-id="id" /><MachineActions
+        v-else
+        :seen="seen"
+        :unit="session.shop?.unit ?? 'mm'"
+        @changed="changed"
+      />
+    </Drawer>
   </main>
   <main v-else class="form">
     <h1>{{ t('common.machine') }}</h1>
     <p v-if="form.failed.value" class="wrong" role="alert">{{ form.failed.value }}</p>
-    <p v-else role="status">{{ t('page-machines-id.looking-at-the-machine') }}</p>
+    <LoadingRows v-else :words="t('page-machines-id.looking-at-the-machine')" row-height="120px" :rows="3" />
   </main>
 </template>
 

@@ -36,6 +36,7 @@ const print = () => window.print()
         {{ t('common.print') }}
       </Button>
     </nav>
+    <h1 class="hidden-words">{{ t('common.tag') }} {{ seen?.machine.tag }}</h1>
     <p v-if="form.failed.value" class="wrong" role="alert">{{ form.failed.value }}</p>
     <template v-if="seen">
       <div class="paper">
@@ -52,6 +53,7 @@ const print = () => window.print()
 .page-of-tag {
   padding: 20px;
   display: grid;
+  grid-template-columns: minmax(0, 1fr);
   gap: 16px;
   justify-items: start;
 }
@@ -61,6 +63,7 @@ nav {
 }
 .paper {
   width: 85mm;
+  max-width: 100%;
 }
 .note {
   max-width: 56ch;

@@ -4,7 +4,8 @@ import { NuxtLink } from '#components'
 import Button from 'primevue/button'
 import { computed, onMounted, ref } from 'vue'
 import { toldComparison } from '../../../components/spec/spec-lines'
-import type { ModelResponse, RevisionRow } from '~~/shared/spec-book'
+import { identitySchema } from '~~/core/spec-book'
+import { draftSchema, type ModelResponse, type RevisionRow } from '~~/shared/spec-book'
 import TextField from '../../../components/forms/TextField.vue'
 import DoubtList from '../../../components/spec/DoubtList.vue'
 import IdentityFields from '../../../components/spec/IdentityFields.vue'
@@ -14,6 +15,7 @@ import { useModelForm } from '../../../composables/useModelForm'
 import { useSessionStore } from '../../../stores/session'
 import { api } from '../../../utils/api'
 import { t } from '../../../words'
+import CheckedForm from '../../../components/forms/CheckedForm.vue'
 
 const modelId = Number(useRoute().params.id)
 const session = useSessionStore()
@@ -42,6 +44,7 @@ const betweenLines = computed(() =>
     : [],
 )
 
+const schema = draftSchema.pick({ reason: true }).and(drafted.specSchema)
 async function submit(): Promise<void> {
   const engine = drafted.engine()
   if (!engine || drafted.open().length) return
@@ -105,14 +108,21 @@ async function rename(): Promise<void> {
           t('page-spec-book-id-draft.i-have-checked-it')
         }}</Button>
       </section>
-      <form novalidate class="inner" @submit.prevent="submit">
-        <SpecFields v-model:spec="spec" v-model:firing="firing" :wrong="wrong" :odd="f => drafted.doubtAt(f)" />
+      <CheckedForm
+        :form="form"
+        :schema="schema"
+        :body="() => ({ ...spec, reason })"
+        class="inner"
+        @send="submit"
+        @stopped="drafted.engine()"
+      >
+        <SpecFields v-model:spec="spec" v-model:firing="firing" :odd="f => drafted.doubtAt(f)" />
         <h2>{{ t('common.why') }}</h2>
         <TextField
           v-model="reason"
           :label="t('page-spec-book-id-draft.reason-for-the-change')"
           :placeholder="t('page-spec-book-id-draft.bulletin-7-raises-the-exhaust')"
-          :wrong="form.wrong('reason')"
+          name="reason"
         />
         <DoubtList v-model="answered" :doubts="doubts" />
         <p v-if="Object.keys(wrong).length" class="wrong" role="alert">
@@ -127,11 +137,18 @@ async function rename(): Promise<void> {
             :disabled="between !== null"
           /><NuxtLink class="quiet" :to="`/spec-book/${modelId}`">{{ t('common.back') }}</NuxtLink>
         </div>
-      </form>
-      <form v-if="session.isLead" novalidate class="inner" @submit.prevent="rename">
+      </CheckedForm>
+      <CheckedForm
+        v-if="session.isLead"
+        :form="naming"
+        :schema="identitySchema"
+        :body="drafted.identity"
+        class="inner"
+        @send="rename"
+      >
         <h2>{{ t('page-spec-book-id-draft.what-it-is-called-and') }}</h2>
         <p class="lead">{{ t('page-spec-book-id-draft.this-isnt-part-of-the') }}</p>
-        <IdentityFields v-model="model" :wrong="naming.wrong" />
+        <IdentityFields v-model="model" />
         <p v-if="naming.failed.value" class="wrong" role="alert">{{ naming.failed.value }}</p>
         <div class="actions">
           <Button
@@ -141,7 +158,7 @@ async function rename(): Promise<void> {
             :loading="naming.busy.value"
           />
         </div>
-      </form>
+      </CheckedForm>
     </div>
   </main>
 </template>

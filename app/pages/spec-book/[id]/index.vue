@@ -14,6 +14,7 @@ import { useForm } from '../../../composables/useForm'
 import { useKeys } from '../../../composables/useKeys'
 import { api } from '../../../utils/api'
 import { t } from '../../../words'
+import LoadingRows from '../../../components/shell/LoadingRows.vue'
 
 const route = useRoute()
 const modelId = Number(route.params.id)
@@ -94,7 +95,7 @@ useKeys({
     <p v-if="form.failed.value" class="wrong alone" role="alert">
       {{ form.failed.value }} <NuxtLink to="/spec-book">{{ t('page-spec-book-id.back-to-the-book') }}</NuxtLink>
     </p>
-    <p v-else-if="!given" class="alone" role="status">{{ t('page-spec-book-id.opening-the-page') }}</p>
+    <LoadingRows v-else-if="!given" class="alone" :words="t('page-spec-book-id.opening-the-page')" row-height="72px" />
     <template v-if="given && model && engine && revision">
       <header class="title">
         <h1>{{ name }}</h1>

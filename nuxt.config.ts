@@ -1,7 +1,7 @@
 import { join } from 'node:path'
 import { build } from 'esbuild'
 import { WembricPreset } from './app/theme/preset'
-import { chunkOf } from './scripts/setup/chunks'
+import { chunkOf, fileNameOf } from './scripts/setup/chunks'
 
 const security = {
   corsHandler: false as const,
@@ -93,7 +93,13 @@ export default defineNuxtConfig({
     // one sheet of styles: 20 kB, where a page would ask for a dozen
     build: { target: 'es2022', cssCodeSplit: false },
     worker: { format: 'es' },
-    $client: { build: { rollupOptions: { output: { manualChunks: chunkOf } } } },
+    $client: {
+      build: {
+        rollupOptions: {
+          output: { manualChunks: chunkOf, entryFileNames: '_nuxt/entry.[hash].js', chunkFileNames: fileNameOf },
+        },
+      },
+    },
   },
   typescript: { strict: true, tsConfig: { compilerOptions: { noUncheckedIndexedAccess: true } } },
   // every page is kept on the device by the service worker: what a link leads to need not be fetched ahead
@@ -108,6 +114,8 @@ export default defineNuxtConfig({
   primevue: {
     autoImport: false,
     components: { include: [] },
+    directives: { include: [] },
+    composables: { include: [] },
     options: {
       ripple: false,
       theme: { preset: WembricPreset, options: { darkModeSelector: '.dark', cssLayer: false } },

@@ -25,7 +25,13 @@ export default defineConfig({
       {
         plugins: [vue()],
         resolve: { alias },
-        test: { name: 'app', include: ['app/**/*.test.ts'], environment: 'happy-dom', testTimeout: 30_000 },
+        test: {
+          name: 'app',
+          include: ['app/**/*.test.ts'],
+          environment: 'happy-dom',
+          setupFiles: ['app/words-for-tests.ts'],
+          testTimeout: 30_000,
+        },
       },
       {
         resolve: { alias },

@@ -1,14 +1,46 @@
 import { say, type Tell, type What } from '~~/core/said'
 import type { English } from '~~/words/en'
+import { finish } from '~~/words/es/finish'
+import { type Catalogue, teller } from '~~/words/teller'
 import { LANGUAGE } from './language'
 
+/** Words that are fetched with the pages that say them; the rest is there from the start. */
+export type WordGroup = 'pages' | 'spec-book' | 'practice'
+type Fetched = Promise<{ [name: string]: Partial<Catalogue> }>
+const GROUPS: Record<'en' | 'es', Record<WordGroup, () => Fetched>> = {
+  en: {
+    'pages': () => import('~~/words/en/groups/pages'),
+    'spec-book': () => import('~~/words/en/groups/spec-book'),
+    'practice': () => import('~~/words/en/groups/practice'),
+  },
+  es: {
+    'pages': () => import('~~/words/es/groups/pages'),
+    'spec-book': () => import('~~/words/es/groups/spec-book'),
+    'practice': () => import('~~/words/es/groups/practice'),
+  },
+}
+/** What this page can say by now. */
+const catalogue: Partial<Catalogue> = {}
+
+async function speaking(): Promise<Tell> {
+  if (LANGUAGE === 'qps') return (await import('~~/words/pseudo')).tellPseudo
+  const first = LANGUAGE === 'es' ? import('~~/words/es/groups/everywhere') : import('~~/words/en/groups/everywhere')
+  Object.assign(catalogue, (await first).everywhere)
+  return teller(catalogue, LANGUAGE === 'es' ? finish : undefined)
+}
 /** What the core says, in the language of whoever reads it here; no other is fetched. */
-export const tell: Tell =
-  LANGUAGE === 'es'
-    ? (await import('~~/words/es')).tellSpanish
-    : LANGUAGE === 'qps'
-      ? (await import('~~/words/pseudo')).tellPseudo
-      : (await import('~~/words')).tellEnglish
+export const tell = await speaking()
+
+const there = new Set<WordGroup>()
+/** Fetches what a page says beyond what every page does, once. */
+export async function fetchWords(groups: readonly WordGroup[]): Promise<void> {
+  if (LANGUAGE === 'qps') return
+  for (const group of groups) {
+    if (there.has(group)) continue
+    Object.assign(catalogue, ...Object.values(await GROUPS[LANGUAGE][group]()))
+    there.add(group)
+  }
+}
 
 /** The same in every language. */
 type Unit = 'mm' | 'thou' | 'in' | 'km' | 'h' | 'mi' | 'N·m' | 'A4' | 'Letter' | ''

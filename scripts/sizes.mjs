@@ -1,7 +1,8 @@
 #!/usr/bin/env node
-// Part of npm test: the largest files, the longest lines and the words of each language, so that none grows unseen.
+// Part of npm test: the largest files, the longest lines, the words of each language and what a browser fetches for
+// the Bench, so that none grows unseen.
 import { execFileSync } from 'node:child_process'
-import { readFileSync } from 'node:fs'
+import { readdirSync, readFileSync } from 'node:fs'
 import { dirname, join } from 'node:path'
 import { fileURLToPath } from 'node:url'
 import { gzipSync } from 'node:zlib'
@@ -11,7 +12,10 @@ import { buildSync } from 'esbuild'
 const MOST_LINES = 370
 const SHOWN = 5
 /** What a browser fetches for a language, gzipped. */
-const MOST_WORDS_KB = 60
+const MOST_WORDS_KB = 42
+/** What it may fetch until the Bench asks its first question, its worker among it: gzipped, and in so many requests. */
+const MOST_BENCH_KB = 350
+const MOST_BENCH_FILES = 15
 
 const root = dirname(dirname(fileURLToPath(import.meta.url)))
 const files = execFileSync('git', ['-C', root, 'ls-files', '-co', '--exclude-standard'], { encoding: 'utf8' })
@@ -45,19 +49,53 @@ if (over.length) {
 /** The sentences of a language alone: what they are about is fetched with the pages. */
 const wordsKb = language => {
   const { outputFiles } = buildSync({
-    entryPoints: [join(root, `words/${language}/index.ts`)],
+    entryPoints: [join(root, `words/${language}/groups/everywhere.ts`)],
     bundle: true,
     minify: true,
     format: 'esm',
     write: false,
-    external: ['../../core/*', '../../../core/*'],
+    external: ['../../core/*', '../../../core/*', '../../../../core/*'],
   })
   return gzipSync(outputFiles[0].contents).length / 1000
 }
 const words = ['en', 'es'].map(language => ({ language, kb: wordsKb(language) }))
-console.log(`Words, gzipped: ${words.map(w => `${w.language} ${w.kb.toFixed(1)} kB`).join(', ')}`)
+console.log(`Words of the Bench, gzipped: ${words.map(w => `${w.language} ${w.kb.toFixed(1)} kB`).join(', ')}`)
 const heavy = words.filter(w => w.kb > MOST_WORDS_KB)
 if (heavy.length) {
   console.error(`Over ${MOST_WORDS_KB} kB of words: ${heavy.map(w => w.language).join(', ')}.`)
+  process.exitCode = 1
+}
+
+/** What a browser fetches until the Bench asks its first question: by file, gzipped, as the built files name each other. */
+function benchFiles() {
+  const folder = join(root, '.output/public/_nuxt')
+  const files = new Map(
+    readdirSync(folder)
+      .filter(name => name.endsWith('.js'))
+      .map(name => [name, readFileSync(join(folder, name), 'utf8')]),
+  )
+  const found = new Map()
+  const follow = name => {
+    if (found.has(name)) return
+    const text = files.get(name)
+    found.set(name, gzipSync(text).length / 1000)
+    for (const [, to] of text.matchAll(/(?:from|import)\s*["']\.\/([\w.-]+\.js)["']/g)) follow(to)
+  }
+  const named = start => [...files.keys()].filter(name => name.startsWith(start))
+  for (const start of ['entry.', 'bench.', 'everywhere.en.', 'advice-']) {
+    const [name] = named(start)
+    if (!name) throw new Error(`No file ${start}… among the built ones`)
+    follow(name)
+  }
+  return [...found].sort((a, b) => b[1] - a[1])
+}
+const bench = benchFiles()
+const benchKb = bench.reduce((sum, [, kb]) => sum + kb, 0)
+console.log(
+  `The Bench’s JavaScript, gzipped: ${benchKb.toFixed(0)} kB in ${bench.length} files:`,
+  bench.map(([name, kb]) => `${name.split('.')[0]} ${kb.toFixed(0)}`).join(', '),
+)
+if (benchKb > MOST_BENCH_KB || bench.length > MOST_BENCH_FILES) {
+  console.error(`Over ${MOST_BENCH_KB} kB or ${MOST_BENCH_FILES} files. What has the Bench come to need?`)
   process.exitCode = 1
 }

@@ -75,7 +75,10 @@ const PARTS = {
         ...['--config', '.dependency-cruiser.cjs', 'core', 'shared', 'server', 'app'],
       ),
     ),
-  'sizes': exec => exec('node', [join(root, 'scripts/sizes.mjs')]),
+  'sizes': async exec => {
+    await built()
+    await exec('node', [join(root, 'scripts/sizes.mjs')])
+  },
   'dead-code': exec => exec(...bin('knip/bin/knip.js')),
   'core': exec => exec(...vitest('core', 'app')),
   'build': () => built(),

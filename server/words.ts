@@ -3,7 +3,7 @@ import { say, type Tell, type What } from '../core/said'
 import type { Language } from '../shared/languages'
 import { tellEnglish } from '../words'
 import type { English } from '../words/en'
-import { tellSpanish } from '../words/es/whole'
+import { tellSpanish } from '../words/es'
 import { tellPseudo } from '../words/pseudo'
 
 /** `qp` is how a page asks that tries its own room out (words/pseudo.ts). */

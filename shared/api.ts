@@ -42,6 +42,7 @@ import {
   taskSchema,
   weeksSchema,
   wrenchRequestSchema,
+  tokenSchema,
 } from './requests'
 import type {
   BayResponse,
@@ -54,6 +55,7 @@ import type {
   SheetResponse,
   ShelfResponse,
   TaskRow,
+  ApiTokenRow,
 } from './responses'
 import {
   acceptImportSchema,
@@ -65,10 +67,8 @@ import {
   readImportSchema,
   searchSchema,
   sendBackSchema,
-  tokenSchema,
   uploadSchema,
   type Affected,
-  type ApiTokenRow,
   type ImportResponse,
   type ImportRow,
   type ModelResponse,

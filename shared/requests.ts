@@ -257,3 +257,5 @@ export const findSchema = z.object({
     .default('')
     .transform(q => q.slice(0, 80)),
 })
+
+export const tokenSchema = z.object({ name: text(60, 'token') })

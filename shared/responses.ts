@@ -153,3 +153,13 @@ export interface SheetResponse {
   earlier: { seq: number; at: string }[]
   tasks: SheetTask[]
 }
+
+/** A key by which other software of the shop reads the book. */
+export interface ApiTokenRow {
+  id: number
+  name: string
+  madeBy: string
+  madeAt: string
+  usedAt: string | null
+  revokedAt: string | null
+}

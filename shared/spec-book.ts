@@ -180,16 +180,6 @@ export const exportSchema = z.object({
   delimiter: z.enum(DELIMITERS).default(','),
 })
 
-/** A key by which other software of the shop reads the book. */
-export interface ApiTokenRow {
-  id: number
-  name: string
-  madeBy: string
-  madeAt: string
-  usedAt: string | null
-  revokedAt: string | null
-}
-export const tokenSchema = z.object({ name: text(60, 'token') })
 /** A model as the API gives it: as in a book file, with the revision that is in force. */
 export type PublishedModel = BookModel & {
   revision: { number: number; status: 'approved' | 'draft'; source: string; sourceDate: string }

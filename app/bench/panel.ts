@@ -1,5 +1,5 @@
 import type { JobEvent } from '~~/core/job'
-import type { Field } from '../components/bench/AskForm.vue'
+import type { Field } from '../components/bench/side/AskForm.vue'
 
 /** What stands in the place of the keys, when something was asked for. */
 export type Panel =

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import Button from 'primevue/button'
 import { LOCALE } from '../language'
-import { useHead } from '#imports'
+import { definePageMeta, useHead } from '#imports'
 import { NuxtLink } from '#components'
 import { computed, onMounted, ref, watch } from 'vue'
 import type { DueItem, DueResponse } from '~~/shared/machines'
@@ -12,6 +12,7 @@ import { api } from '../utils/api'
 import { t } from '../words'
 import LoadingRows from '../components/shell/LoadingRows.vue'
 
+definePageMeta({ words: ['pages'] })
 useHead({ title: t('page-due.due-wembric') })
 const form = useForm()
 const due = ref<DueResponse | null>(null)

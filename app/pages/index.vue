@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import Button from 'primevue/button'
-import { navigateTo, useHead } from '#imports'
+import { definePageMeta, navigateTo, useHead } from '#imports'
 import { NuxtLink } from '#components'
 import { useLocalStorage } from '@vueuse/core'
 import { computed, ref } from 'vue'
@@ -17,6 +17,7 @@ import { useSessionStore } from '../stores/session'
 import { t } from '../words'
 import LoadingRows from '../components/shell/LoadingRows.vue'
 
+definePageMeta({ words: ['pages'] })
 useHead({ title: t('page-bay.bay-wembric') })
 const session = useSessionStore()
 const { bay, due, failed, nowMs, clock, load, columnOf, place } = useBoard()

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { useHead, useRoute } from '#imports'
+import { definePageMeta, useHead, useRoute } from '#imports'
 import { useIntervalFn } from '@vueuse/core'
 import ToggleSwitch from 'primevue/toggleswitch'
 import { computed, onMounted, ref } from 'vue'
@@ -24,6 +24,7 @@ import { useSessionStore } from '../stores/session'
 import { t, tell } from '../words'
 import GlossedText from '../components/shell/GlossedText.vue'
 
+definePageMeta({ words: ['practice'] })
 useHead({ title: t('page-practice.practice-wembric') })
 const screen = usePracticeScreen()
 const { run, crankDeg, tool, valveId, bladesMm, bladeIn, marked, rules, engine, next, leads, told } = screen

@@ -12,7 +12,7 @@ import { t } from '../words'
 import CheckedForm from '../components/forms/CheckedForm.vue'
 import { setupSchema } from '~~/shared/requests'
 
-definePageMeta({ layout: false })
+definePageMeta({ layout: false, words: ['pages'] })
 useHead({ title: t('page-setup.your-shop-wembric') })
 const form = useForm()
 const session = useSessionStore()

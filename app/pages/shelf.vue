@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { useHead } from '#imports'
+import { definePageMeta, useHead } from '#imports'
 import Button from 'primevue/button'
 import { computed, onMounted, reactive, ref, useTemplateRef } from 'vue'
 import { type Blade, plainBlade } from '~~/core/feeler'
@@ -21,6 +21,7 @@ import CheckedForm from '../components/forms/CheckedForm.vue'
 import { bladeSetRequestSchema } from '~~/shared/requests'
 import LoadingRows from '../components/shell/LoadingRows.vue'
 
+definePageMeta({ words: ['pages'] })
 useHead({ title: t('page-shelf.shelf-wembric') })
 const session = useSessionStore()
 const reading = useForm()

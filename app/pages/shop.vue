@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { useHead } from '#imports'
+import { definePageMeta, useHead } from '#imports'
 import Button from 'primevue/button'
 import { onMounted, reactive, ref, useTemplateRef } from 'vue'
 import Column from 'primevue/column'
@@ -7,7 +7,7 @@ import DataTable from 'primevue/datatable'
 import type { ShopRequest } from '~~/shared/requests'
 import type { PersonRow } from '~~/shared/responses'
 import type { CalendarAddressRow } from '~~/shared/machines'
-import type { ApiTokenRow } from '~~/shared/spec-book'
+import type { ApiTokenRow } from '~~/shared/responses'
 import EndButton from '../components/forms/EndButton.vue'
 import ApiTokens from '../components/shop/ApiTokens.vue'
 import CalendarAddresses from '../components/shop/CalendarAddresses.vue'
@@ -23,6 +23,7 @@ import CheckedForm from '../components/forms/CheckedForm.vue'
 import { personSchema } from '~~/shared/requests'
 import { useSaid } from '../composables/useSaid'
 
+definePageMeta({ words: ['pages'] })
 useHead({ title: t('page-shop.shop-wembric') })
 const session = useSessionStore()
 const form = useForm()

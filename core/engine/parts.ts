@@ -1,6 +1,6 @@
 import { z } from '../zod'
 import { snapMm } from '../units'
-import { placeSchema } from './place-kinds'
+import { placeSchema } from './place-schema'
 import { wrong } from '../wrong'
 
 const lengthMm = (least: number, most: number, what: 'bore' | 'stroke' | 'rod') =>

@@ -1,5 +1,5 @@
 import type { Clearance, Role } from '../engine'
-import { snapMm } from '../units'
+import { formatLength, snapMm, thouFromMm } from '../units'
 import { type BladeSet, leavesOf } from './blade'
 import { type HandBands, USUAL_HAND } from './trial'
 
@@ -28,6 +28,18 @@ export function limitsOf(clearance: Clearance): { minMm: number; maxMm: number }
 /** The limits, a bare figure standing for both: for rules and tables. mm. */
 export const spanOf = (clearance: Clearance): { minMm: number; maxMm: number } =>
   limitsOf(clearance) ?? { minMm: targetOf(clearance), maxMm: targetOf(clearance) }
+
+/** A clearance in both units: “0.08–0.12 mm”, “3.1–4.7 thou”. */
+export const spanWords = (c: Clearance): { value: string; more: string } => {
+  const { minMm, maxMm } = spanOf(c)
+  const thou = (mm: number) => thouFromMm(mm).toFixed(1)
+  return minMm === maxMm
+    ? { value: `${formatLength(minMm, 'mm')} mm`, more: `${thou(minMm)} thou` }
+    : {
+        value: `${formatLength(minMm, 'mm')}–${formatLength(maxMm, 'mm')} mm`,
+        more: `${thou(minMm)}–${thou(maxMm)} thou`,
+      }
+}
 
 /**
  * Where a valve is set to, in mm: inside its limits by any school, a bare figure by all of them. “At the loose end” is

@@ -1,6 +1,5 @@
 import { type Clearance, type Engine, type OtherClearance, type Role, ROLES } from '../engine'
-import { spanOf } from '../feeler'
-import { spanWords } from '../spec-book'
+import { spanOf, spanWords } from '../feeler'
 import { say, type Said } from '../said'
 import type { WorkState } from './state'
 

@@ -1,9 +1,9 @@
 import sameData from 'fast-deep-equal'
 import { threadText } from '../adjuster'
 import { type Clearance, type Engine, firingIntervalName, ROLES } from '../engine'
-import { spanOf, targetOf } from '../feeler'
+import { spanOf, spanWords, targetOf } from '../feeler'
 import { say, type Said, type Text } from '../said'
-import { fahrenheit, formatLength, torqueParts, snapMm, thouFromMm } from '../units'
+import { fahrenheit, formatLength, snapMm, torqueParts } from '../units'
 import { stopsText } from './spec-text'
 
 /** The lines of a spec, by the name of what each is about. */
@@ -54,18 +54,6 @@ export interface Compared {
   before: SpecLine
   after: SpecLine
   note: Text
-}
-
-/** A clearance in both units: “0.08–0.12 mm”, “3.1–4.7 thou”. */
-export const spanWords = (c: Clearance): { value: string; more: string } => {
-  const { minMm, maxMm } = spanOf(c)
-  const thou = (mm: number) => thouFromMm(mm).toFixed(1)
-  return minMm === maxMm
-    ? { value: `${formatLength(minMm, 'mm')} mm`, more: `${thou(minMm)} thou` }
-    : {
-        value: `${formatLength(minMm, 'mm')}–${formatLength(maxMm, 'mm')} mm`,
-        more: `${thou(minMm)}–${thou(maxMm)} thou`,
-      }
 }
 
 /** Every line of a spec, in the order of a page: what an engine's data says. */

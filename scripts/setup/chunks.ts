@@ -1,38 +1,66 @@
 /** Packages of one page, or that start the application: they go with what asks for them. */
-const WITH_THEIR_PAGE = '(?!@primevue|vue-draggable-plus|sortablejs)'
+const WITH_THEIR_PAGE = '(?!@primevue|vue-draggable-plus|sortablejs|qrcode|dijkstrajs|date-fns)'
 const STARTING = '(?!nuxt/dist/(?:pages|app/(?:entry|plugins|components/nuxt-(?:root|error))))'
 /** What the bundler and its plugins put in by themselves. */
 const HELPERS = '^\\0(?:commonjsHelpers|vite/preload-helper|plugin-vue:export-helper)|^virtual:public'
 
 const part = (...patterns: string[]) => new RegExp(patterns.join('|'))
+/** Parts of the component library, by name, and the styles of each. */
+const parts = (...names: string[]) => part(`node_modules/(?:primevue|@primeuix/styles/dist)/(?:${names.join('|')})/`)
 /** The first that fits. */
 const FILES: [name: string, of: RegExp][] = [
   ['chart', part('node_modules/(?:chart\\.js|@kurkle)/')],
   ['practice-core', part('/core/practice/')],
+  ['shell', part('/app/components/forms/EndButton', '/app/composables/useForm')],
+  [
+    'forms',
+    part(
+      '/app/components/forms/',
+      '/shared/requests\\.ts$',
+      '/app/composables/use(?:MachineSearch|ModelSearch|Customers)',
+    ),
+  ],
+  // what only the spec book needs of the core: it needs the core, and never the other way around
+  ['spec-book-core', part('/core/(?:spec-book|exchange)/', '/shared/spec-book\\.ts$')],
   [
     'core',
-    part('/(?:core|shared)/[a-z-]+(?:/[a-z-]+)*\\.ts$', '/words/[^/]+\\.ts$', 'node_modules/(?:zod|fast-deep-equal)/'),
+    part(
+      '/(?:core|shared)/[a-z-]+(?:/[a-z-]+)*\\.ts$',
+      '/words/(?:teller|turning|en/grammar|es/finish)\\.ts$',
+      'node_modules/(?:zod|fast-deep-equal)/',
+    ),
   ],
-  // large parts that the Bench has none of; they need the others, and none of the others needs them
-  ['tables', part('node_modules/primevue/(?:datatable|column|columngroup|row|paginator|inputnumber|radiobutton)/')],
+  // large parts that the Bench has none of, with their styles: they need the others, and none of the others needs them
+  ['tables', parts('datatable', 'column', 'columngroup', 'row', 'paginator', 'inputnumber', 'radiobutton')],
   [
     'fields',
     part(
-      'node_modules/primevue/(?:datepicker|autocomplete|drawer|fileupload|tabs|tab|tablist|tabpanels?|slider)/',
+      parts('autocomplete', 'datepicker', 'drawer', 'fileupload', 'message', 'select', 'slider', 'virtualscroller')
+        .source,
+      parts('tab', 'tablist', 'tabpanel', 'tabpanels', 'tabs').source,
       'node_modules/(?:@primevue|@primeuix)/forms/',
+      'node_modules/date-fns/',
+    ),
+  ],
+  // icons that the Bench has none of
+  [
+    'icons',
+    part(
+      'node_modules/@primevue/icons/(?!index|baseicon/|angledown/|minus/|times/|check/|spinner/|bars/|infocircle/|exclamationtriangle/|timescircle/)',
     ),
   ],
   ['parts', part('node_modules/(?:primevue|@primevue/(?:core|icons)|@primeuix)/')],
   ['frame', part(HELPERS, `node_modules/${WITH_THEIR_PAGE}${STARTING}.*\\.m?js$`)],
-  ['engine', part('/app/components/engine/')],
+  ['engine', part('/app/components/engine/', '/app/bench/picture-words')],
+  ['panels', part('/app/components/bench/side/')],
   [
     'bench',
     part(
+      '/app/pages/jobs/\\[id\\]/index',
       '/app/(?:bench|components/bench)/',
       '/app/composables/use(?:Bench|Blades|Clash|HandOver|Advice|Frame|NewerSpec)',
     ),
   ],
-  ['forms', part('/app/components/forms/', '/app/composables/use(?:Form|MachineSearch|ModelSearch|Customers)')],
   [
     'shell',
     part(
@@ -49,3 +77,9 @@ const FILES: [name: string, of: RegExp][] = [
  * and a core that needed the shell would wait for ever.
  */
 export const chunkOf = (id: string): string | undefined => FILES.find(([, of]) => of.test(id))?.[0]
+
+/** Files by name, so that it can be read what a page fetches: words of one name are told apart by their language. */
+export const fileNameOf = ({ name, facadeModuleId }: { name: string; facadeModuleId: string | null }): string => {
+  const language = /\/words\/(\w+)\/groups\//.exec(facadeModuleId ?? '')?.[1]
+  return `_nuxt/${name.replaceAll(/[^\w-]/g, '')}.${language ? `${language}.` : ''}[hash].js`
+}

@@ -1,4 +1,4 @@
-import type { ApiTokenRow } from '../../shared/spec-book'
+import type { ApiTokenRow } from '../../shared/responses'
 import { change, type Db, many, maybeOne } from '../database/query'
 
 export const tokensOfShop = async (db: Db, shopId: number): Promise<ApiTokenRow[]> =>

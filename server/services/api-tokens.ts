@@ -1,5 +1,6 @@
 import { createHash, randomBytes } from 'node:crypto'
-import type { ApiTokenRow, ModelRow, PublishedModel } from '../../shared/spec-book'
+import type { ApiTokenRow } from '../../shared/responses'
+import type { ModelRow, PublishedModel } from '../../shared/spec-book'
 import type { Db } from '../database/query'
 import { insertToken, markUsed, revokeToken, shopOfToken, tokensOfShop } from '../repositories/api-tokens'
 import { modelByKey, modelsAfter } from '../repositories/models'

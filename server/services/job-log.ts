@@ -11,9 +11,9 @@ import {
   type ReadingRow,
   reduceJob,
   sheet,
-  specChange,
   viewJob,
 } from '../../core/job'
+import { specChange } from '../../core/spec-book'
 import type { EventRequest, EventResponse } from '../../shared/event-request'
 import { transaction, type Pool, type PoolConnection } from '../database/query'
 import { keepDecompressor } from '../repositories/decompressors'

@@ -1,5 +1,6 @@
 import { type Engine, firingIntervalName } from '../../core/engine'
-import { doubtsOf, fitOf, LEAST_FIT, readQuery, rejudge, spanWords } from '../../core/spec-book'
+import { spanWords } from '../../core/feeler'
+import { doubtsOf, fitOf, LEAST_FIT, readQuery, rejudge } from '../../core/spec-book'
 import type {
   Affected,
   DraftRequest,

@@ -95,7 +95,7 @@ async function drop(id: number): Promise<void> {
       </Button>
     </div>
     <p v-if="form.failed.value" class="wrong" role="alert">{{ form.failed.value }}</p>
-    <Button link @click="emit('done')">{{ t('move-panel.leave-it') }}</Button>
+    <Button link @click="emit('done')">{{ t('common.leave-it') }}</Button>
   </div>
 </template>
 

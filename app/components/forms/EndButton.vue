@@ -12,7 +12,7 @@ function asked({ currentTarget }: Event): void {
     target: currentTarget as HTMLElement,
     message: props.ask,
     acceptLabel: props.label,
-    rejectLabel: t('move-panel.leave-it'),
+    rejectLabel: t('common.leave-it'),
     rejectProps: { severity: 'secondary', outlined: true },
     accept: () => emit('end'),
   })

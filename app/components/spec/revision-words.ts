@@ -14,7 +14,7 @@ export const REVISION_STATES: Record<RevisionState, string> = {
   'in force': t('revision-words.is-in-force'),
   'superseded': t('revision-words.is-superseded'),
   'sent back': t('revision-words.is-sent-back'),
-  'draft': t('revision-words.is-draft'),
+  'draft': t('common.is-draft'),
 }
 /** What a revision is to new jobs of its model. @param inForce the id of the one that they use */
 export function revisionState(r: RevisionRow, inForce: number): RevisionState {

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { LOCALE } from '../../language'
-import { navigateTo, useHead, useRoute } from '#imports'
+import { definePageMeta, navigateTo, useHead, useRoute } from '#imports'
 import { NuxtLink } from '#components'
 import Button from 'primevue/button'
 import { computed, onMounted, reactive, ref, watch } from 'vue'
@@ -20,6 +20,7 @@ import LoadingRows from '../../components/shell/LoadingRows.vue'
 import Column from 'primevue/column'
 import DataTable from 'primevue/datatable'
 
+definePageMeta({ words: ['pages'] })
 /** An owner: how to reach them, their machines, and a year of what was done. */
 const id = Number(useRoute().params.id)
 const form = useForm()

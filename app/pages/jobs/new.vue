@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { navigateTo, useHead, useRoute } from '#imports'
+import { definePageMeta, navigateTo, useHead, useRoute } from '#imports'
 import { NuxtLink } from '#components'
 import Button from 'primevue/button'
 import Checkbox from 'primevue/checkbox'
@@ -20,6 +20,7 @@ import { t } from '../../words'
 import CheckedForm from '../../components/forms/CheckedForm.vue'
 import { openJobSchema } from '~~/shared/requests'
 
+definePageMeta({ words: ['pages'] })
 useHead({ title: t('page-jobs-new.new-job-wembric') })
 const session = useSessionStore()
 const form = useForm()

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { navigateTo, useHead } from '#imports'
+import { definePageMeta, navigateTo, useHead } from '#imports'
 import Button from 'primevue/button'
 import { onMounted, ref } from 'vue'
 import type { MachineRow } from '~~/shared/responses'
@@ -10,6 +10,7 @@ import { MACHINES_A_PAGE, useMachineList } from '../../composables/useMachineLis
 import { t } from '../../words'
 import LoadingRows from '../../components/shell/LoadingRows.vue'
 
+definePageMeta({ words: ['pages'] })
 useHead({ title: t('page-machines.machines-wembric') })
 const adding = ref(false)
 const added = (row: MachineRow) => navigateTo(`/machines/${row.id}`)

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import Button from 'primevue/button'
-import { useHead } from '#imports'
+import { definePageMeta, useHead } from '#imports'
 import { NuxtLink } from '#components'
 import ProgressBar from 'primevue/progressbar'
 import ImportColumns from '../../components/spec/ImportColumns.vue'
@@ -11,6 +11,7 @@ import { LOCALE } from '../../language'
 import { t } from '../../words'
 import FileUpload from 'primevue/fileupload'
 
+definePageMeta({ words: ['spec-book'] })
 useHead({ title: t('page-spec-book-import.import-wembric') })
 const ACCEPTED = '.csv,.tsv,.txt,.json,text/csv,application/json'
 const {

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import Button from 'primevue/button'
 import { LOCALE } from '../../language'
-import { navigateTo, useHead, useRoute } from '#imports'
+import { definePageMeta, navigateTo, useHead, useRoute } from '#imports'
 import { NuxtLink } from '#components'
 import Checkbox from 'primevue/checkbox'
 import Column from 'primevue/column'
@@ -14,6 +14,7 @@ import { useModelSearch } from '../../composables/useModelSearch'
 import { t } from '../../words'
 import LoadingRows from '../../components/shell/LoadingRows.vue'
 
+definePageMeta({ words: ['spec-book'] })
 useHead({ title: t('common.spec-book-wembric') })
 const query = useRoute().query
 // come from a machine, its own model stands first

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { navigateTo, useHead, useRoute } from '#imports'
+import { definePageMeta, navigateTo, useHead, useRoute } from '#imports'
 import { NuxtLink } from '#components'
 import Button from 'primevue/button'
 import { onMounted, ref } from 'vue'
@@ -15,6 +15,7 @@ import { api } from '../../utils/api'
 import { t } from '../../words'
 import CheckedForm from '../../components/forms/CheckedForm.vue'
 
+definePageMeta({ words: ['spec-book'] })
 useHead({ title: t('page-spec-book-new.add-a-model-wembric') })
 const session = useSessionStore()
 const form = useForm()

@@ -1,11 +1,12 @@
 <script setup lang="ts">
-import { navigateTo, useHead, useRoute } from '#imports'
+import { definePageMeta, navigateTo, useHead, useRoute } from '#imports'
 import { NuxtLink } from '#components'
 import { onMounted } from 'vue'
 import { useForm } from '../../composables/useForm'
 import { api } from '../../utils/api'
 import { t } from '../../words'
 
+definePageMeta({ words: ['pages'] })
 /** Where a tag's code leads: on to its machine. */
 useHead({ title: t('common.tag-wembric') })
 const tag = String(useRoute().params.tag)

@@ -28,7 +28,6 @@ export const bay = {
   'due-strip.working-it-out': 'Working it out …',
   'move-panel.add': ({ label }: Shown<'label'>) => `Add, ${label}`,
   'move-panel.later': 'Later',
-  'move-panel.leave-it': 'Leave it',
   'move-panel.sooner': 'Sooner',
   'move-panel.take-off': ({ name }: Shown<'name'>) => `Take off: ${name}`,
   'move-panel.whose-is': ({ machine }: Shown<'machine'>) => `Whose is ${machine}?`,

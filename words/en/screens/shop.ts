@@ -67,11 +67,6 @@ export const shop = {
   'page-shop.the-valves-of-a-machine': 'The valves of a machine take',
   'page-shop.time-zone-shown-first': ({ timeZone, unit }: Shown<'timeZone' | 'unit'>) =>
     `Time zone ${timeZone}; ${unit} shown first.`,
-  'page-sign-in.kept': ({ answers }: { answers: number }) =>
-    answers === 1
-      ? 'One answer is kept on this device and sent when the one who gave it signs in.'
-      : `${answers} answers are kept on this device and sent when the one who gave them signs in.`,
-  'page-sign-in.sign-in-wembric': 'Sign in, Wembric',
   'shop-identity.owners-are-written-in': 'Owners are written in',
   'shop-identity.the-writers': 'The language of whoever writes',
   'shop-identity.an-owner-may-have-another': 'Letters, signed sheets and PDFs. An owner may have another.',

@@ -259,7 +259,6 @@ export const specBook = {
   'revision-words.by': ({ author, day }: Shown<'author' | 'day'>) => `by ${author}, ${day}`,
   'revision-words.in-force-since': 'in force since',
   'revision-words.is-approved': 'approved',
-  'revision-words.is-draft': 'draft',
   'revision-words.is-in-force': 'in force',
   'revision-words.is-sent-back': 'sent back',
   'revision-words.is-superseded': 'superseded',

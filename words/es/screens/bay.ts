@@ -27,7 +27,6 @@ export const bay: Words<typeof english> = {
   'due-strip.working-it-out': 'Calculando …',
   'move-panel.add': ({ label }) => `Agregar, ${label}`,
   'move-panel.later': 'Después',
-  'move-panel.leave-it': 'Dejarlo',
   'move-panel.sooner': 'Antes',
   'move-panel.take-off': ({ name }) => `Quitar: ${name}`,
   'move-panel.whose-is': ({ machine }) => `¿Quién lleva ${machine}?`,

@@ -11,6 +11,11 @@ export const shell: Words<typeof english> = {
     'Esa respuesta no se guardó: este aparato no tiene espacio y el servidor del taller no responde. Libere espacio o recupere la conexión, y responda otra vez.',
   'outbox.this-device-cannot-keep-answers':
     'Este aparato no puede guardar respuestas: no tiene espacio. Van directo al taller.',
+  'page-sign-in.kept': ({ answers }) =>
+    answers === 1
+      ? 'Hay una respuesta en este aparato; se envía cuando entre quien la dio.'
+      : `Hay ${answers} respuestas en este aparato; se envían cuando entre quien las dio.`,
+  'page-sign-in.sign-in-wembric': 'Entrar, Wembric',
   'parts.choices': 'Opciones',
   'parts.choose-a-day': 'Elegir un día',
   'parts.choose-a-month': 'Elegir un mes',

@@ -65,11 +65,6 @@ export const shop: Words<typeof english> = {
   'page-shop.the-day': 'El día',
   'page-shop.the-valves-of-a-machine': 'Las válvulas de una máquina tardan',
   'page-shop.time-zone-shown-first': ({ timeZone, unit }) => `Zona horaria ${timeZone}; ${unit} va primero.`,
-  'page-sign-in.kept': ({ answers }) =>
-    answers === 1
-      ? 'Hay una respuesta en este aparato; se envía cuando entre quien la dio.'
-      : `Hay ${answers} respuestas en este aparato; se envían cuando entre quien las dio.`,
-  'page-sign-in.sign-in-wembric': 'Entrar, Wembric',
   'shop-identity.owners-are-written-in': 'Idioma para los dueños',
   'shop-identity.the-writers': 'El de quien escribe',
   'shop-identity.an-owner-may-have-another': 'Cartas, hojas firmadas y PDF. Un dueño puede tener otro.',

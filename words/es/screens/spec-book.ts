@@ -236,7 +236,6 @@ export const specBook: Words<typeof english> = {
   'revision-words.by': ({ author, day }) => `por ${author}, ${day}`,
   'revision-words.in-force-since': 'en vigor desde',
   'revision-words.is-approved': 'aprobada',
-  'revision-words.is-draft': 'borrador',
   'revision-words.is-in-force': 'en vigor',
   'revision-words.is-sent-back': 'devuelta',
   'revision-words.is-superseded': 'reemplazada',

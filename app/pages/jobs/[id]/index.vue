@@ -2,7 +2,7 @@
 import Button from 'primevue/button'
 import { definePageMeta, navigateTo, useHead, useRoute } from '#imports'
 import { NuxtLink } from '#components'
-import { useMediaQuery } from '@vueuse/core'
+import { useMediaQuery, useTimeoutFn } from '@vueuse/core'
 import { computed, useTemplateRef } from 'vue'
 import { type Happening, nearestStop, placeWords, type Stage, STEPS, stopHere } from '~~/core/job'
 import BenchAnswers from '../../../components/bench/BenchAnswers.vue'
@@ -14,7 +14,7 @@ import ClosedPanel from '../../../components/bench/ClosedPanel.vue'
 import StepRail from '../../../components/bench/StepRail.vue'
 import ValveStrip from '../../../components/bench/ValveStrip.vue'
 import ValveTabs from '../../../components/bench/ValveTabs.vue'
-import { sideOf } from '../../../components/bench/side-panels'
+import { readSidePanels, sideOf } from '../../../components/bench/side-of'
 import { useBench } from '../../../composables/useBench'
 import { toggling, useBenchKeys } from '../../../composables/useBenchKeys'
 import { useBenchScreen } from '../../../composables/useBenchScreen'
@@ -29,6 +29,8 @@ import { tell, t } from '../../../words'
 import LoadingRows from '../../../components/shell/LoadingRows.vue'
 
 definePageMeta({ layout: false })
+/** After the first question is there to be answered. */
+const SIDE_PANELS_AFTER_MS = 1500
 const jobId = Number(useRoute().params.id)
 const session = useSessionStore()
 const outbox = useOutboxStore()
@@ -73,6 +75,10 @@ const side = computed(() =>
     : null,
 )
 
+/** What is shown in the keys' place, and the keys while it is still being read. */
+const inKeysPlace = computed(() => (side.value ? panel.value.kind : 'keys'))
+useTimeoutFn(readSidePanels, SIDE_PANELS_AFTER_MS)
+
 const step = computed(() => next.value?.step ?? 'ready')
 const cautionKey = computed(() => `cautions-${step.value}` as const)
 const acknowledged = computed(() => view.value?.state.confirmed.has(cautionKey.value) ?? true)
@@ -82,7 +88,7 @@ useBenchKeys(bench, screen, { acknowledged, acknowledge })
 const narrow = useMediaQuery('(max-width: 700px)')
 const panelPart = useTemplateRef<HTMLElement>('panelPart')
 useFocusIntoPanel(
-  () => panel.value.kind,
+  () => inKeysPlace.value,
   () => panelPart.value,
 )
 /** Told to who hears the page: what was recorded, what it comes to, and what is next. It stays while panels change. */
@@ -172,7 +178,7 @@ useHead({
     </section>
     <aside ref="panelPart" class="panel" :aria-label="t('common.next')">
       <p class="hidden-words" role="status" aria-live="polite">{{ announced }}</p>
-      <h1 v-if="panel.kind !== 'keys'" class="hidden-words">{{ view.pin.machine.name }}</h1>
+      <h1 v-if="inKeysPlace !== 'keys'" class="hidden-words">{{ view.pin.machine.name }}</h1>
       <BenchNotices
         :expired="session.expired"
         :unrecorded="bench.unrecorded.value ?? outbox.trouble"
@@ -187,21 +193,21 @@ useHead({
         @place="placed"
       />
       <ClosedPanel
-        v-if="!screen.isOpen.value && panel.kind === 'keys'"
+        v-if="!screen.isOpen.value && inKeysPlace === 'keys'"
         :state="view.state"
         :job-id="jobId"
         :is-lead="session.isLead"
         @record="screen.record($event)"
       />
       <BenchAnswers
-        v-else-if="panel.kind === 'keys'"
+        v-else-if="inKeysPlace === 'keys'"
         :screen="screen"
         :next="next"
         @pass="panel = { kind: 'ask', asks: 'reason' }"
       />
       <component :is="side.is" v-else-if="side" v-bind="side.props" />
       <BenchFoot
-        v-if="panel.kind === 'keys'"
+        v-if="inKeysPlace === 'keys'"
         :last="screen.evidence.value"
         :finding="step === 'find' && screen.isOpen.value"
         :can-undo="bench.lastOwn.value !== null && screen.isOpen.value"

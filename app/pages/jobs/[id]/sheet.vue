@@ -11,7 +11,7 @@ import { useSessionStore } from '../../../stores/session'
 import { api } from '../../../utils/api'
 import { t } from '../../../words'
 
-definePageMeta({ layout: false })
+definePageMeta({ layout: false, words: ['pages'] })
 const jobId = Number(useRoute().params.id)
 const session = useSessionStore()
 const form = useForm()

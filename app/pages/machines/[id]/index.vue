@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import Button from 'primevue/button'
-import { navigateTo, useHead, useRoute } from '#imports'
+import { definePageMeta, navigateTo, useHead, useRoute } from '#imports'
 import { NuxtLink } from '#components'
 import { computed, onMounted, ref } from 'vue'
 import { spanOf } from '~~/core/feeler'
@@ -22,6 +22,7 @@ import { tell, t } from '../../../words'
 import LoadingRows from '../../../components/shell/LoadingRows.vue'
 import Drawer from 'primevue/drawer'
 
+definePageMeta({ words: ['pages'] })
 const id = Number(useRoute().params.id)
 const session = useSessionStore()
 const form = useForm()

@@ -10,7 +10,7 @@ import { useForm } from '../../../composables/useForm'
 import { api } from '../../../utils/api'
 import { t } from '../../../words'
 
-definePageMeta({ layout: false })
+definePageMeta({ layout: false, words: ['pages'] })
 const id = Number(useRoute().params.id)
 const form = useForm()
 const seen = ref<MachineResponse | null>(null)

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { useHead, useRoute } from '#imports'
+import { definePageMeta, useHead, useRoute } from '#imports'
 import { NuxtLink } from '#components'
 import { computed, onMounted, ref } from 'vue'
 import { compareSpecs } from '~~/core/spec-book'
@@ -12,6 +12,7 @@ import { useSessionStore } from '../../../stores/session'
 import { api } from '../../../utils/api'
 import { t } from '../../../words'
 
+definePageMeta({ words: ['spec-book'] })
 useHead({ title: t('page-spec-book-id-compare.two-revisions-side-by-side') })
 const { params, query } = useRoute()
 const modelId = Number(params.id)

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { navigateTo, useHead, useRoute } from '#imports'
+import { definePageMeta, navigateTo, useHead, useRoute } from '#imports'
 import { NuxtLink } from '#components'
 import Button from 'primevue/button'
 import { computed, onMounted, ref } from 'vue'
@@ -17,6 +17,7 @@ import { api } from '../../../utils/api'
 import { t } from '../../../words'
 import CheckedForm from '../../../components/forms/CheckedForm.vue'
 
+definePageMeta({ words: ['spec-book'] })
 const modelId = Number(useRoute().params.id)
 const session = useSessionStore()
 const form = useForm()

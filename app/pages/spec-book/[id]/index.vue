@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { navigateTo, useHead, useRoute } from '#imports'
+import { definePageMeta, navigateTo, useHead, useRoute } from '#imports'
 import { NuxtLink } from '#components'
 import { computed, onMounted, ref } from 'vue'
 import { displacementCc } from '~~/core/spec-book'
@@ -16,6 +16,7 @@ import { api } from '../../../utils/api'
 import { t } from '../../../words'
 import LoadingRows from '../../../components/shell/LoadingRows.vue'
 
+definePageMeta({ words: ['spec-book'] })
 const route = useRoute()
 const modelId = Number(route.params.id)
 const bookPath = route.query.machine ? `/spec-book?machine=${String(route.query.machine)}` : '/spec-book'

@@ -1,10 +1,11 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { type Happening, type JobView, specChange } from '~~/core/job'
+import type { Happening, JobView } from '~~/core/job'
+import { specChange } from '~~/core/spec-book'
 import type { RevisionRow } from '~~/shared/spec-book'
-import { toldChange } from '../spec/spec-lines'
+import { toldChange } from '../../spec/spec-lines'
 import PanelFrame from './PanelFrame.vue'
-import { t, tell } from '../../words'
+import { t, tell } from '../../../words'
 
 /** A revision that came into force while the job was open: what it changes here, and whether it is taken. */
 const props = defineProps<{ view: JobView; newer: RevisionRow }>()

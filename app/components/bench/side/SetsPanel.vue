@@ -3,7 +3,7 @@ import { computed } from 'vue'
 import { engraving, leavesOf } from '~~/core/feeler'
 import { type JobView, setInHand } from '~~/core/job'
 import PanelFrame from './PanelFrame.vue'
-import { t } from '../../words'
+import { t } from '../../../words'
 
 /** The shop's blade sets: which is in hand for the next trials. Trials made keep the set that they were made with. */
 const props = defineProps<{ view: JobView }>()

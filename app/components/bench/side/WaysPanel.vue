@@ -5,7 +5,7 @@ import { aimOf, BLADE_HABITS, type Happening, type JobView, shiftWords } from '~
 import { say } from '~~/core/said'
 import AimOffForm from './AimOffForm.vue'
 import PanelFrame from './PanelFrame.vue'
-import { tell, t } from '../../words'
+import { tell, t } from '../../../words'
 
 /**
  * How this job’s valves are set and proved: target, blade while locking, what locking is taken to do, what counts as

@@ -3,7 +3,7 @@ import Button from 'primevue/button'
 import { computed } from 'vue'
 import { type JobView, reasons } from '~~/core/job'
 import PanelFrame from './PanelFrame.vue'
-import { named, t, tell } from '../../words'
+import { named, t, tell } from '../../../words'
 
 /** Why the crank is said to be there: what each answer did, and what the wheel would show without one of them. */
 const props = defineProps<{ view: JobView; without: string | null }>()

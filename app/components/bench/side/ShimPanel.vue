@@ -7,8 +7,8 @@ import { type Happening, type JobView, EVENTS } from '~~/core/job'
 import { engravedShim } from '~~/core/shim'
 import { formatLength, parseLength } from '~~/core/units'
 import PanelFrame from './PanelFrame.vue'
-import { t } from '../../words'
-import { wordsFor } from '../../utils/errors'
+import { t } from '../../../words'
+import { wordsFor } from '../../../utils/errors'
 
 /** The old shim as it reads and measures, or another size than the one asked for. */
 const props = defineProps<{ view: JobView; valveId: string; kind: 'shim-read' | 'shim-size' }>()

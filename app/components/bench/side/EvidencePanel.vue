@@ -4,8 +4,8 @@ import InputText from 'primevue/inputtext'
 import { computed, ref } from 'vue'
 import { type Happening, type JobView, offeredWords, EVENTS, turnsToTell, turnTold } from '~~/core/job'
 import PanelFrame from './PanelFrame.vue'
-import { tell, t } from '../../words'
-import { wordsFor } from '../../utils/errors'
+import { tell, t } from '../../../words'
+import { wordsFor } from '../../../utils/errors'
 
 /** Anything else that was seen, felt or done with the crank: what would tell most stands first. */
 const props = defineProps<{ view: JobView }>()

@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import Button from 'primevue/button'
 import { NuxtLink } from '#components'
-import PhotoStrip from '../machine/PhotoStrip.vue'
-import { t } from '../../words'
+import PhotoStrip from '../../machine/PhotoStrip.vue'
+import { t } from '../../../words'
 
 /** Photos of this job, and the way to the machine’s page. */
 defineProps<{ machineId: number; jobId: number }>()

@@ -1,7 +1,7 @@
 import sameData from 'fast-deep-equal'
 import type { Engine } from '../engine'
-import { type Compared, compareSpecs } from '../spec-book'
 import { say, type Said } from '../said'
+import { type Compared, compareSpecs } from './compare'
 
 /** Parts that say where the crank is and which valves there are: what was seen and measured rests on them. */
 const GROUND = [

@@ -8,8 +8,8 @@ import { EVENTS } from '~~/core/job'
 import { parseClock } from '~~/core/adjuster'
 import { parseLength } from '~~/core/units'
 import ThermometerPart from './ThermometerPart.vue'
-import { tell, t } from '../../words'
-import { wordsFor } from '../../utils/errors'
+import { tell, t } from '../../../words'
+import { wordsFor } from '../../../utils/errors'
 
 /** What a field can ask for; a choice among ways, or going back, is no field. */
 export type Field =

@@ -7,8 +7,8 @@ import type { Clearance, Role } from '~~/core/engine'
 import { clearanceWords, disagreeing, figureRefused, type Happening, type JobView, EVENTS } from '~~/core/job'
 import { parseClearance } from '~~/core/spec-book'
 import PanelFrame from './PanelFrame.vue'
-import { tell, t } from '../../words'
-import { wordsFor } from '../../utils/errors'
+import { tell, t } from '../../../words'
+import { wordsFor } from '../../../utils/errors'
 
 /** Which of two printed figures stands, or one between them: a lead says so, with a reason, and the sheet shows it. */
 const props = defineProps<{ view: JobView; role: Role; isLead: boolean }>()

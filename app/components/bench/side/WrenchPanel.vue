@@ -5,7 +5,7 @@ import { type Happening, type JobView, settingOn, wrenchInHand } from '~~/core/j
 import { scaleWords } from '~~/core/torque'
 import { formatTorque } from '~~/core/units'
 import PanelFrame from './PanelFrame.vue'
-import { tell, t } from '../../words'
+import { tell, t } from '../../../words'
 
 /**
  * The torque wrench in hand and what stands in line with it, with what to set it to. One that cannot be set so is not

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import Button from 'primevue/button'
 import { eventWords, type JobEvent, type JobPin } from '~~/core/job'
-import { tell, t } from '../../words'
+import { tell, t } from '../../../words'
 
 /** Undo corrects the record, never the engine: for a movement it asks which of the two is meant. */
 defineProps<{ event: JobEvent; pin: JobPin }>()

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import Button from 'primevue/button'
-import { t } from '../../words'
+import { t } from '../../../words'
 
 /** What stands in the keys' place when asked for: a title, the way back, and a list that scrolls. */
 defineProps<{ title: string; label: string }>()

@@ -1,0 +1,76 @@
+import { existsSync, readdirSync, readFileSync, statSync } from 'node:fs'
+import { dirname, join, resolve } from 'node:path'
+import { expect, it } from 'vitest'
+import { everywhere } from '~~/words/en/groups/everywhere'
+import { pages } from '~~/words/en/groups/pages'
+import { practice } from '~~/words/en/groups/practice'
+import { specBook } from '~~/words/en/groups/spec-book'
+import type { WordGroup } from './words'
+
+const ROOT = resolve(import.meta.dirname, '..')
+const GROUPS: Record<WordGroup, object> = { pages, practice, 'spec-book': specBook }
+const groupOf = new Map(
+  Object.entries(GROUPS).flatMap(([group, words]) => Object.keys(words).map(name => [name, group as WordGroup])),
+)
+/** What is loaded with every page. */
+const SHELL = [
+  'app/app.vue',
+  'app/layouts/default.vue',
+  'app/middleware/session.global.ts',
+  'app/plugins/parts.client.ts',
+]
+
+const fileOf = (path: string) =>
+  [path, `${path}.ts`, `${path}.vue`, join(path, 'index.ts')].find(f => existsSync(f) && statSync(f).isFile())
+/** A clause that brings in types alone leaves nothing behind. */
+const isTypes = (clause: string) =>
+  clause.startsWith('type ') || /^\{(?:\s*type [\w$]+(?: as \w+)?,?)+\s*\}/.test(clause.replaceAll(/\s+/g, ' '))
+
+/** A file and all that it needs, as their texts. */
+function withAllItNeeds(file: string, seen = new Map<string, string>()): Map<string, string> {
+  if (seen.has(file) || file.startsWith(join(ROOT, 'words')) || file === join(ROOT, 'app/words.ts')) return seen
+  const text = readFileSync(file, 'utf8')
+  seen.set(file, text)
+  const needed = [
+    ...[...text.matchAll(/^(?:import|export) ([^'";]*?) from '([^']+)'/gm)]
+      .filter(([, c]) => !isTypes(c!))
+      .map(m => m[2]!),
+    ...[...text.matchAll(/import\('([^']+)'\)/g)].map(m => m[1]!),
+  ]
+  for (const from of needed) {
+    const base = from.startsWith('~~/')
+      ? join(ROOT, from.slice(3))
+      : from.startsWith('.') && resolve(dirname(file), from)
+    const to = base && fileOf(base)
+    if (to) withAllItNeeds(to, seen)
+  }
+  return seen
+}
+/** Words by name, and those whose name is put together from its beginning. */
+function groupsSaid(texts: Iterable<string>): Map<WordGroup, string> {
+  const said = new Map<WordGroup, string>()
+  for (const text of texts) {
+    for (const [, name] of text.matchAll(/'([\w-]+(?:\.[\w-]+)+)'/g)) {
+      const group = groupOf.get(name!)
+      if (group) said.set(group, name!)
+    }
+    for (const [, start] of text.matchAll(/`([a-z-]+\.[a-z.-]*)\$\{/g))
+      for (const [name, group] of groupOf) if (name.startsWith(start!)) said.set(group, name)
+  }
+  return said
+}
+
+const PAGES = readdirSync(join(ROOT, 'app/pages'), { recursive: true, encoding: 'utf8' }).filter(f =>
+  f.endsWith('.vue'),
+)
+
+it.each(PAGES)('%s fetches the words that it says', page => {
+  const all = withAllItNeeds(join(ROOT, 'app/pages', page))
+  const fetched = /definePageMeta\(\{[^}]*words: \[([^\]]*)\]/.exec(all.get(join(ROOT, 'app/pages', page))!)?.[1] ?? ''
+  const said = groupsSaid(all.values())
+  expect([...said].filter(([group]) => !fetched.includes(`'${group}'`))).toEqual([])
+})
+it('what is around a page says nothing that a page would have to fetch', () => {
+  const around = SHELL.flatMap(file => [...withAllItNeeds(join(ROOT, file)).values()])
+  expect(groupsSaid(around)).toEqual(new Map())
+})

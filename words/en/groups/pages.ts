@@ -1,0 +1,18 @@
+import { records } from '../records'
+import { bay } from '../screens/bay'
+import { forms } from '../screens/forms'
+import { jobSheet } from '../screens/job-sheet'
+import { machine } from '../screens/machine'
+import { shelf } from '../screens/shelf'
+import { shop } from '../screens/shop'
+
+/** What the shop's own pages say: Bay, machines, shelf, papers. */
+export const pages = {
+  ...records,
+  ...bay,
+  ...forms,
+  ...jobSheet,
+  ...machine,
+  ...shelf,
+  ...shop,
+}

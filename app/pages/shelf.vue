@@ -190,6 +190,7 @@ async function count(shim: Unfinished<BodySent<'PUT /api/shims'>>, done: () => v
 }
 section {
   display: grid;
+  grid-template-columns: minmax(0, 1fr);
   gap: 16px;
   align-content: start;
 }

@@ -67,8 +67,8 @@ const torque = (nm: number | null) => (nm === null ? t('common.not-on-record') :
     </section>
     <section>
       <h2>
-        {{ t('start-stage.spec-revision', { revision: pin.spec.revision })
-        }}<span v-if="pin.spec.status === 'draft'" class="draft"> {{ t('common.is-draft') }}</span>
+        {{ t('start-stage.spec-revision', { revision: pin.spec.revision }) }}
+        <span v-if="pin.spec.status === 'draft'" class="draft">{{ t('common.is-draft') }}</span>
       </h2>
       <table class="rows">
         <thead>

@@ -131,9 +131,11 @@ onUnmounted(() => chart?.destroy())
   grid-template-columns: minmax(0, 1fr);
   gap: 10px;
 }
+/* the drawing follows its part's width a moment later */
 .chart {
   height: 180px;
   position: relative;
+  overflow: hidden;
 }
 h2 {
   font-size: 20px;

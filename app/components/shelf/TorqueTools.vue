@@ -108,8 +108,8 @@ const ANGLES: Record<number, string> = {
     </Column>
     <Column field="calibrationDue" sortable :header="t('torque-tools.calibration')">
       <template #body="{ data }: { data: WrenchRow }">
-        {{ data.calibrationDue ?? t('torque-tools.no-date')
-        }}<b v-if="late(data)" class="late"> {{ t('torque-tools.was-due') }}</b>
+        {{ data.calibrationDue ?? t('torque-tools.no-date') }}
+        <b v-if="late(data)" class="late">{{ t('torque-tools.was-due') }}</b>
       </template>
     </Column>
     <Column v-if="isLead">
@@ -268,12 +268,5 @@ const ANGLES: Record<number, string> = {
 .note {
   color: var(--ink2);
   font-size: 15px;
-}
-/* A phone: a table that is wider is swiped, and the page stays. */
-@media (max-width: 700px) {
-  table {
-    display: block;
-    overflow-x: auto;
-  }
 }
 </style>

@@ -58,7 +58,7 @@ const decompressor = computed(() =>
         :data-reason="r.eventId"
       >
         <p class="words">
-          {{ tell(r.words) }}<span v-if="r.clashes" class="flag"> {{ t('reasons-panel.conflicts') }}</span>
+          {{ tell(r.words) }} <span v-if="r.clashes" class="flag">{{ t('reasons-panel.conflicts') }}</span>
         </p>
         <p class="did">
           {{

@@ -1,5 +1,5 @@
 import type { RouterConfig } from '@nuxt/schema'
-import { fetchWords, type WordGroup } from './words'
+import type { WordGroup } from './words'
 
 declare module 'vue-router' {
   interface RouteMeta {
@@ -17,6 +17,8 @@ export default {
       return {
         ...page,
         component: async () => {
+          // not from the start: the words are awaited, and what starts the application is what they wait for
+          const { fetchWords } = await import('./words')
           await fetchWords(page.meta?.words ?? [])
           return (read as () => Promise<unknown>)()
         },

@@ -1,6 +1,6 @@
 import { expect, test } from '@playwright/test'
 import { newJob, signIn, workUntil } from './bench'
-import { reflows, wider, WIDTHS } from './reflow'
+import { reflows, troubled, wider, WIDTHS } from './reflow'
 
 test('each Bench step stands zoom, text spacing and forced colors, and a key’s answer leaves the focus on a key', async ({
   page,
@@ -37,6 +37,14 @@ test('each Bench step stands zoom, text spacing and forced colors, and a key’s
     })
     expect(unseen, `${stop}, forced colors`).toEqual([])
     await page.emulateMedia({ forcedColors: 'none' })
+  }
+  await page.keyboard.press('m')
+  for (const [width, height] of [
+    [768, 1024],
+    [390, 844],
+  ] as const) {
+    await page.setViewportSize({ width, height })
+    expect(await troubled(page, '.side button'), `More at ${width}`).toEqual([])
   }
   // where an answer was given by keyboard on a key, the next one can be
   const other = await newJob(page, 'Minnow 125')

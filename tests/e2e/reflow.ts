@@ -28,7 +28,7 @@ export const wider = (page: Page): Promise<string[]> =>
   })
 
 /** Targets that something lies over when they are scrolled to, and those whose words are cut off. */
-const troubled = (page: Page, selector: string): Promise<string[]> =>
+export const troubled = (page: Page, selector: string): Promise<string[]> =>
   page.evaluate(async sel => {
     const found: string[] = []
     for (const element of document.querySelectorAll<HTMLElement>(sel)) {

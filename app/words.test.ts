@@ -74,3 +74,11 @@ it('what is around a page says nothing that a page would have to fetch', () => {
   const around = SHELL.flatMap(file => [...withAllItNeeds(join(ROOT, file)).values()])
   expect(groupsSaid(around)).toEqual(new Map())
 })
+it('what is noted of a row in a file is told by the page that shows it, not by the server that reads it', () => {
+  const reading = ['file.ts', 'read-all.ts'].map(f =>
+    readFileSync(join(ROOT, 'server/services/spec-import', f), 'utf8'),
+  )
+  const noted = reading.flatMap(text => [...text.matchAll(/say\('(import\.[\w-]+)'/g)].map(([, name]) => name!))
+  expect(noted.length).toBeGreaterThan(4)
+  expect(noted.filter(name => !(name in specBook))).toEqual([])
+})

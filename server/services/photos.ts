@@ -1,3 +1,4 @@
+import { fileTypeFromBuffer } from 'file-type'
 import sharp from 'sharp'
 import type { PhotoRow } from '../../shared/machines'
 import type { Db, Pool } from '../database/query'
@@ -29,21 +30,16 @@ const asRow = ({ machineId: _, madeAt, ...photo }: StoredPhoto): PhotoRow => ({
   madeAt: madeAt.toISOString(),
 })
 
-/** What a picture is by its first bytes, whatever its name says. */
-function kindOf(bytes: Buffer): 'JPEG' | 'PNG' | 'WebP' | null {
-  if (bytes.subarray(0, 3).equals(Buffer.from([0xff, 0xd8, 0xff]))) return 'JPEG'
-  if (bytes.subarray(0, 8).equals(Buffer.from([0x89, 0x50, 0x4e, 0x47, 0x0d, 0x0a, 0x1a, 0x0a]))) return 'PNG'
-  return bytes.subarray(0, 4).toString('latin1') === 'RIFF' && bytes.subarray(8, 12).toString('latin1') === 'WEBP'
-    ? 'WebP'
-    : null
-}
+/** What a picture may be, by its first bytes and whatever its name says. */
+const PICTURES = new Set(['image/jpeg', 'image/png', 'image/webp'])
 
 /**
  * The picture as it is kept: turned upright, no larger than needed, and without what the camera wrote beside it: place,
  * time, owner.
  */
 async function cleaned(bytes: Buffer): Promise<{ picture: Buffer; small: Buffer; width: number; height: number }> {
-  if (!kindOf(bytes)) throw unfit('photo', bytes.length === 0 ? say('refused.photo-empty') : say('refused.photo-kind'))
+  if (!PICTURES.has((await fileTypeFromBuffer(bytes))?.mime ?? ''))
+    throw unfit('photo', bytes.length === 0 ? say('refused.photo-empty') : say('refused.photo-kind'))
   try {
     const fit = (side: number) =>
       sharp(bytes, { limitInputPixels: MOST_PIXELS, failOn: 'error' })

@@ -14,4 +14,12 @@ export const cells = {
   'cell.count': ({ cells, headings }: { cells: number; headings: number }) =>
     `The row has ${cells} cells, the heading ${headings}. A separator may be inside a cell without quotes.`,
   'cell.not-json': 'This is not readable JSON. Leave the cell empty, or as the export wrote it.',
+  'import.row-large': 'A row is over 400 KB: an opening quote is not closed.',
+  'import.quote-open': 'A quote is not closed, so what follows it in the file is not read.',
+  'import.row-unreadable': 'This row can’t be read. Check its quotes.',
+  'import.no-models':
+    'There are no models in this file. It must look like docs/formats says: {"format": "wembric spec book", "version": 1, "models": [ … ]}.',
+  'import.json-broken': ({ why, some }: { why: string; some: boolean }) =>
+    `This is not readable JSON (${why}). ${some ? 'The models before it can be imported.' : 'Import a file that an export wrote.'}`,
+  'import.same-as': ({ row }: { row: number }) => `The same model as row ${row}. Keep one of the two.`,
 }

@@ -186,14 +186,6 @@ const specBook = {
   'refused.not-text': ({ kind }: { kind: FileKind | null }) =>
     `This is ${kind === null ? '' : `${FILES[kind]}, `}not a text file. Save the table as CSV in UTF-8, and import that.`,
   'refused.utf-16': 'This file is UTF-16. Save it as CSV in UTF-8, and import that.',
-  'import.row-large': 'A row is over 400 KB: an opening quote is not closed.',
-  'import.quote-open': 'A quote is not closed, so what follows it in the file is not read.',
-  'import.row-unreadable': 'This row can’t be read. Check its quotes.',
-  'import.no-models':
-    'There are no models in this file. It must look like docs/formats says: {"format": "wembric spec book", "version": 1, "models": [ … ]}.',
-  'import.json-broken': ({ why, some }: { why: string; some: boolean }) =>
-    `This is not readable JSON (${why}). ${some ? 'The models before it can be imported.' : 'Import a file that an export wrote.'}`,
-  'import.same-as': ({ row }: { row: number }) => `The same model as row ${row}. Keep one of the two.`,
   'import.done': ({ fresh, changed, approved }: { fresh: number; changed: number; approved: boolean }) =>
     `${fresh} new and ${changed} changed, ${approved ? 'approved' : 'as drafts'}.`,
   'import.failed': 'Something failed at the shop’s server. Nothing was changed. Import the file again.',

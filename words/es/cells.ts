@@ -14,4 +14,12 @@ export const cells: Words<typeof english> = {
   'cell.count': ({ cells, headings }) =>
     `La fila tiene ${cells} celdas y el encabezado ${headings}. Puede haber un separador dentro de una celda sin comillas.`,
   'cell.not-json': 'No es JSON legible. Deje la celda vacía, o como la escribió la exportación.',
+  'import.row-large': 'Una fila pasa de 400 KB: falta cerrar unas comillas.',
+  'import.quote-open': 'Falta cerrar unas comillas, así que lo que sigue en el archivo no se lee.',
+  'import.row-unreadable': 'Esta fila no se puede leer. Revise sus comillas.',
+  'import.no-models':
+    'No hay modelos en este archivo. Debe verse como dice docs/formats: {"format": "wembric spec book", "version": 1, "models": [ … ]}.',
+  'import.json-broken': ({ why, some }) =>
+    `No es JSON legible (${why}). ${some ? 'Los modelos anteriores se pueden importar.' : 'Importe un archivo escrito por una exportación.'}`,
+  'import.same-as': ({ row }) => `El mismo modelo que la fila ${row}. Deje uno de los dos.`,
 }

@@ -177,14 +177,6 @@ const specBook = {
   'refused.not-text': ({ kind }) =>
     `${kind === null ? 'Esto no es un archivo de texto' : `Esto es ${FILES[kind]}, no un archivo de texto`}. Guarde la tabla como CSV en UTF-8 e importe eso.`,
   'refused.utf-16': 'Este archivo es UTF-16. Guárdelo como CSV en UTF-8 e importe eso.',
-  'import.row-large': 'Una fila pasa de 400 KB: falta cerrar unas comillas.',
-  'import.quote-open': 'Falta cerrar unas comillas, así que lo que sigue en el archivo no se lee.',
-  'import.row-unreadable': 'Esta fila no se puede leer. Revise sus comillas.',
-  'import.no-models':
-    'No hay modelos en este archivo. Debe verse como dice docs/formats: {"format": "wembric spec book", "version": 1, "models": [ … ]}.',
-  'import.json-broken': ({ why, some }) =>
-    `No es JSON legible (${why}). ${some ? 'Los modelos anteriores se pueden importar.' : 'Importe un archivo escrito por una exportación.'}`,
-  'import.same-as': ({ row }) => `El mismo modelo que la fila ${row}. Deje uno de los dos.`,
   'import.done': ({ fresh, changed, approved }) =>
     `${fresh} nuevos y ${changed} cambiados, ${approved ? 'aprobados' : 'como borradores'}.`,
   'import.failed': 'Algo falló en el servidor del taller. No se cambió nada. Importe el archivo otra vez.',

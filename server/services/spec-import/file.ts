@@ -1,5 +1,6 @@
 import { pipeline, Readable, Transform } from 'node:stream'
 import { parse } from 'csv-parse'
+import { fileTypeFromBuffer } from 'file-type'
 import chain from 'stream-chain'
 import { parser } from 'stream-json'
 import { pick } from 'stream-json/filters/pick.js'
@@ -8,21 +9,28 @@ import { jsonModel, type Column, type ReadRow, rowModel } from '../../../core/ex
 import { say, type Said } from '../../../core/said'
 import type { FileKind } from '../../../words/en/refusals'
 
-/** Files that get renamed to .csv, by how they begin. */
-const NO_TEXT: [number[], FileKind][] = [
-  [[0x50, 0x4b, 3, 4], 'zip'],
-  [[0x89, 0x50, 0x4e, 0x47], 'png'],
-  [[0xff, 0xd8, 0xff], 'jpeg'],
-  [[0x47, 0x49, 0x46, 0x38], 'gif'],
-  [[0x25, 0x50, 0x44, 0x46], 'pdf'],
-  [[0x1f, 0x8b], 'gzip'],
-  [[0xd0, 0xcf, 0x11, 0xe0], 'office'],
-  [[0x52, 0x49, 0x46, 0x46], 'riff'],
-]
+/** Files that get renamed to .csv, by the name that they would have by how they begin. */
+const NO_TEXT: Record<string, FileKind> = {
+  zip: 'zip',
+  xlsx: 'zip',
+  ods: 'zip',
+  docx: 'zip',
+  odt: 'zip',
+  png: 'png',
+  apng: 'png',
+  jpg: 'jpeg',
+  gif: 'gif',
+  pdf: 'pdf',
+  gz: 'gzip',
+  cfb: 'office',
+  webp: 'riff',
+  wav: 'riff',
+  avi: 'riff',
+}
 /** Why a file cannot be a table or a book, seen from its first bytes; null where it may be. */
-export function noText(first: Uint8Array): Said | null {
-  const is = NO_TEXT.find(([bytes]) => bytes.every((b, i) => first[i] === b))
-  if (is) return say('refused.not-text', { kind: is[1] })
+export async function noText(first: Uint8Array): Promise<Said | null> {
+  const kind = NO_TEXT[(await fileTypeFromBuffer(first))?.ext ?? '']
+  if (kind) return say('refused.not-text', { kind })
   if ((first[0] === 0xff && first[1] === 0xfe) || (first[0] === 0xfe && first[1] === 0xff)) return say('refused.utf-16')
   return first.includes(0) ? say('refused.not-text', { kind: null }) : null
 }

@@ -38,7 +38,7 @@ async function store(
     const chunk = Buffer.concat(waiting)
     if (n === 0) {
       first = chunk
-      const why = noText(chunk.subarray(0, 4096))
+      const why = await noText(chunk.subarray(0, 4096))
       if (why) throw new Problem('unfit', why, { fields: [{ field: 'file', message: why }] })
     }
     if (chunk.length > 0) await insertChunk(db, shopId, importId, n++, chunk)

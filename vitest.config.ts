@@ -27,6 +27,8 @@ export default defineConfig({
         resolve: { alias },
         test: {
           name: 'app',
+          isolate: false,
+          pool: 'threads',
           include: ['app/**/*.test.ts'],
           environment: 'happy-dom',
           setupFiles: ['app/words-for-tests.ts'],

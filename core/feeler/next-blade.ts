@@ -125,18 +125,17 @@ function candidatesOf(all: Stack[], clearance: Clearance): Stack[] {
 }
 
 /**
- * Chances that a gap lies in an interval, by sums over a grid of gaps. A floor under the bell: a gap may be anywhere,
- * however the last visit left it.
+ * How likely each gap is, summed over a grid of gaps: a cell counts as a whole, by its middle. A floor under the bell: a
+ * gap may be anywhere, however the last visit left it.
  */
-function chanceOver({ meanMm, sigmaMm }: ClearancePrior, topMm: number): (fromMm: number, toMm: number) => number {
+function chancesUpTo({ meanMm, sigmaMm }: ClearancePrior, topMm: number): { sums: Float64Array; cell: CellOf } {
   const cells = Math.ceil(topMm / GRID_MM)
   const sums = new Float64Array(cells + 1)
   for (let i = 0; i < cells; i++)
     sums[i + 1] = sums[i]! + Math.exp(-0.5 * (((i + 0.5) * GRID_MM - meanMm) / sigmaMm) ** 2) + 0.02
-  // a cell counts as a whole, by its middle
-  const at = (mm: number) => sums[Math.min(cells, Math.max(0, Math.round(mm / GRID_MM)))]!
-  return (fromMm, toMm) => Math.max(0, at(toMm) - at(fromMm))
+  return { sums, cell: mm => Math.min(cells, Math.max(0, Math.round(mm / GRID_MM))) }
 }
+type CellOf = (mm: number) => number
 
 /** The gaps at which a blade is felt as each feel, as `[from, to)`. */
 const feltOver = (t: number, { dragMm, pinchMm }: HandBands): Record<Feel, [number, number]> => ({
@@ -163,11 +162,14 @@ export function bladePolicy(
     clearance,
   )
   const t = candidates.map(c => c.totalMm)
-  const chance = chanceOver(
+  const { sums, cell } = chancesUpTo(
     options.prior ?? broadPrior(clearance),
     Math.max(...t, limitsOf(clearance)?.maxMm ?? 0) + 0.1,
   )
-  const outcomes = candidates.map(c => feltOver(c.totalMm, hand))
+  const outcomes = candidates.map(c => {
+    const felt = feltOver(c.totalMm, hand)
+    return FEELS.map(feel => [cell(felt[feel][0]), cell(felt[feel][1])] as const)
+  })
   const handling = candidates.map(c => 1 + JOINT_COST * (c.bladesMm.length - 1))
 
   const trialsOf = (state: State): Trial[] => [
@@ -199,46 +201,55 @@ export function bladePolicy(
         ? { ...state, refused: blade, refusedPinch: feel === 'pinched' }
         : state
 
-  interface Choice {
-    trials: number
-    cost: number
-    blade: number
-  }
-  const DONE: Choice = { trials: 0, cost: 0, blade: -1 }
-  const memory = new Map<number, Choice>()
-  const key = ({ goes, goesDrag, refused, refusedPinch }: State) =>
-    (((goes + 1) * 2 + Number(goesDrag)) * 64 + refused + 1) * 2 + Number(refusedPinch)
+  // a state by one number, and what is best in it by that number: there are some thousands of them
+  const n = candidates.length
+  const keyOf = (goes: number, goesDrag: boolean, refused: number, refusedPinch: boolean) =>
+    (((goes + 1) * 2 + Number(goesDrag)) * (n + 1) + refused + 1) * 2 + Number(refusedPinch)
+  const states = keyOf(n, false, -1, false)
+  const seen = new Uint8Array(states)
+  const [trialsTo, costTo, bladeAt] = [new Float64Array(states), new Float64Array(states), new Int8Array(states)]
 
   const settled = (state: State): boolean => {
-    if ((state.refused < 0 ? candidates.length : state.refused) - state.goes <= 1) return true
+    if ((state.refused < 0 ? n : state.refused) - state.goes <= 1) return true
     const { verdict, reading } = verdictOf(trialsOf(state), clearance, options)
     return verdict === 'in' || (verdict !== 'unproved' && knownEnough(reading, options.byShim))
   }
-  const best = (state: State): Choice => {
-    const known = memory.get(key(state))
-    if (known) return known
-    let choice = DONE
-    if (!settled(state)) {
-      const { loMm, hiMm } = clearanceInterval(trialsOf(state), hand)
-      const total = chance(loMm, hiMm ?? Infinity)
-      choice = { ...DONE, cost: Infinity }
-      for (let blade = state.goes + 1; blade < (state.refused < 0 ? candidates.length : state.refused); blade++) {
-        let [trials, cost] = [1, handling[blade]!]
-        for (const feel of FEELS) {
-          const [from, to] = outcomes[blade]![feel]
-          const weight = chance(Math.max(from, loMm), Math.min(to, hiMm ?? Infinity))
-          if (weight <= 0) continue
-          const next = best(after(state, blade, feel))
-          trials += (weight / total) * next.trials
-          cost += (weight / total) * next.cost
-        }
-        const tie = Math.abs(cost - choice.cost) <= 1e-9
-        if (tie ? handling[blade]! <= handling[choice.blade]! : cost < choice.cost) choice = { trials, cost, blade }
+  /** Works out the best blade of a state, once. @returns its number */
+  const best = (goes: number, goesDrag: boolean, refused: number, refusedPinch: boolean): number => {
+    const key = keyOf(goes, goesDrag, refused, refusedPinch)
+    if (seen[key]) return key
+    seen[key] = 1
+    bladeAt[key] = -1
+    const state: State = { goes, goesDrag, refused, refusedPinch }
+    if (settled(state)) return key
+    const { loMm, hiMm } = clearanceInterval(trialsOf(state), hand)
+    const [low, high] = [cell(loMm), cell(hiMm ?? Infinity)]
+    const total = Math.max(0, sums[high]! - sums[low]!)
+    let leastCost = Infinity
+    for (let blade = goes + 1; blade < (refused < 0 ? n : refused); blade++) {
+      let [trials, cost] = [1, handling[blade]!]
+      for (let felt = 0; felt < FEELS.length; felt++) {
+        const [from, to] = outcomes[blade]![felt]!
+        const weight = Math.max(0, sums[Math.min(to, high)]! - sums[Math.max(from, low)]!)
+        if (weight <= 0) continue
+        const feel = FEELS[felt]!
+        const next =
+          feel === 'free' || feel === 'drag'
+            ? best(blade, feel === 'drag', refused, refusedPinch)
+            : best(goes, goesDrag, blade, feel === 'pinched')
+        trials += (weight / total) * trialsTo[next]!
+        cost += (weight / total) * costTo[next]!
       }
-      if (choice.blade < 0) choice = DONE
+      const so = bladeAt[key]!
+      const tie = Math.abs(cost - leastCost) <= 1e-9
+      if (tie ? handling[blade]! <= handling[so]! : cost < leastCost) {
+        leastCost = cost
+        trialsTo[key] = trials
+        costTo[key] = cost
+        bladeAt[key] = blade
+      }
     }
-    memory.set(key(state), choice)
-    return choice
+    return key
   }
 
   return trials => {
@@ -255,7 +266,8 @@ export function bladePolicy(
       },
       { goes: -1, goesDrag: false, refused: -1, refusedPinch: false },
     )
-    const { trials: expectedTrials, blade } = best(state)
+    const key = best(state.goes, state.goesDrag, state.refused, state.refusedPinch)
+    const [expectedTrials, blade] = [trialsTo[key]!, bladeAt[key]!]
     // a person may have tried a blade just over a bare figure: then the figure itself settles it
     const overIt =
       clearance.form === 'bare' &&

@@ -1,4 +1,4 @@
-import type { RouterConfig } from '@nuxt/schema'
+import type { RouterConfig } from 'nuxt/schema'
 import type { WordGroup } from './words'
 
 declare module 'vue-router' {

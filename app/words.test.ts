@@ -1,7 +1,6 @@
 import { existsSync, readdirSync, readFileSync, statSync } from 'node:fs'
 import { dirname, join, resolve } from 'node:path'
 import { expect, it } from 'vitest'
-import { everywhere } from '~~/words/en/groups/everywhere'
 import { pages } from '~~/words/en/groups/pages'
 import { practice } from '~~/words/en/groups/practice'
 import { specBook } from '~~/words/en/groups/spec-book'

@@ -1,11 +1,5 @@
-import type { z } from '../zod'
 import { CYCLE_DEG } from './angle'
-import type { placeSchema } from './place-schema'
-
-export const VALVE_SIGHTS = ['starts to open', 'fully open', 'just closed', 'open'] as const
-export type ValveSight = (typeof VALVE_SIGHTS)[number]
-
-export type Place = z.infer<typeof placeSchema>
+import type { Place } from './place-schema'
 
 /** Whether two are the same place, with the same drop or mark. */
 export const samePlace = (a: Place | null, b: Place | null): boolean => JSON.stringify(a) === JSON.stringify(b)

@@ -1,5 +1,7 @@
 import { z } from '../zod'
-import { VALVE_SIGHTS } from './place-kinds'
+
+export const VALVE_SIGHTS = ['starts to open', 'fully open', 'just closed', 'open'] as const
+export type ValveSight = (typeof VALVE_SIGHTS)[number]
 
 const id = z.string().min(1).max(30)
 /**
@@ -15,3 +17,4 @@ export const placeSchema = z.discriminatedUnion('kind', [
   z.object({ kind: z.literal('cam-mark'), camMarkIndex: z.number().int().min(0).max(5) }),
   z.object({ kind: z.literal('valve'), valveId: id, sight: z.enum(VALVE_SIGHTS) }),
 ])
+export type Place = z.infer<typeof placeSchema>

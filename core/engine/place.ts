@@ -2,7 +2,7 @@ import { wrap } from './angle'
 import { firingAngle, UnknownPartError, valveById } from './names'
 import { angleForDrop } from './piston'
 import type { Engine } from './parts'
-import type { Place, ValveSight } from './place-kinds'
+import type { Place, ValveSight } from './place-schema'
 import { valveEvents } from './valve-timing'
 
 /**

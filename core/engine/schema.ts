@@ -1,7 +1,7 @@
 import { signedWay } from './angle'
 import { type Engine, engineParts, ROLES } from './parts'
 import { placeAngle } from './place'
-import type { Place } from './place-kinds'
+import type { Place } from './place-schema'
 import { wrong } from '../wrong'
 
 /** A maker’s stop may be printed this far from the place it is recognised by. */

@@ -72,7 +72,7 @@ b {
   color: var(--ink);
 }
 .finding {
-  grid-template-columns: 1.5fr 0.8fr 1fr 1fr;
+  grid-template-columns: 1.4fr 0.8fr 0.9fr 0.9fr;
   gap: 5px 6px;
   margin-top: 6px;
   padding-top: 5px;
@@ -91,13 +91,14 @@ b {
   white-space: normal;
   overflow-wrap: anywhere;
 }
+/* four in a row have no room for their letters: they are in the help, and told to who hears the page */
+.finding kbd {
+  display: none;
+}
 @media (max-width: 1100px) {
   .finding .p-button {
     padding: 0 4px;
     font-size: 14px;
-  }
-  .finding kbd {
-    display: none;
   }
 }
 @media (max-height: 790px) and (min-width: 701px) {

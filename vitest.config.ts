@@ -24,7 +24,12 @@ export default defineConfig({
       },
       {
         plugins: [vue()],
-        resolve: { alias },
+        resolve: {
+          alias: {
+            ...alias,
+            '#components': fileURLToPath(new URL('tests/support/nuxt-components.ts', import.meta.url)),
+          },
+        },
         test: {
           name: 'app',
           isolate: false,

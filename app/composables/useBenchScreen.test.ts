@@ -1,5 +1,6 @@
 import 'fake-indexeddb/auto'
-import { flushPromises } from '@vue/test-utils'
+import { flushPromises, mount } from '@vue/test-utils'
+import PrimeVue from 'primevue/config'
 import { beforeEach, describe, expect, it } from 'vitest'
 import { computed, ref, shallowRef } from 'vue'
 import {
@@ -21,6 +22,7 @@ import { newDevice, sessionOf, within } from '~~/tests/support/screens'
 import { virtualFor } from '~~/tests/support/whole-job'
 import { DEMO_MODELS, demoEngine } from '~~/tests/support/demo-models'
 import { useSessionStore } from '../stores/session'
+import { readSidePanels, sideOf } from '../components/bench/side-of'
 import type { OtherHand, useBench } from './useBench'
 import { useBenchScreen } from './useBenchScreen'
 
@@ -221,4 +223,50 @@ describe.each(DEMO_MODELS)('$model at the Bench', ({ engine }) => {
         valveId,
       ).toBe(true)
   })
+})
+
+describe('what stands in the keys’ place', () => {
+  const asked = ({ bench, screen, log }: ReturnType<typeof benchOf>) =>
+    sideOf({
+      view: bench.view.value!,
+      next: bench.next.value!,
+      screen,
+      log: log.value,
+      jobId: 1,
+      isLead: true,
+      isDemo: true,
+      favourite: null,
+      newer: null,
+      shortcutsOn: true,
+      toggleShortcuts: () => {},
+    })
+  it('is read when it is asked for, and the keys stay until it is there', async () => {
+    const at = benchOf()
+    expect(asked(at)).toBeNull()
+    at.screen.panel.value = { kind: 'more' }
+    expect(asked(at)).toBeNull()
+    await readSidePanels()
+    expect(asked(at)).not.toBeNull()
+  })
+  it.each(['more', 'log', 'help', 'evidence', 'reasons', 'school', 'sets', 'wrench', 'ways', 'blade'] as const)(
+    '%s says something, leads back, and records nothing by being looked at',
+    async kind => {
+      const at = benchOf()
+      await until(at, new VirtualHand(virtualFor(engineOf())), b => Boolean(b.next.value!.trial))
+      const before = at.log.value.length
+      at.screen.panel.value = { kind }
+      await readSidePanels()
+      const side = asked(at)!
+      const panel = mount(side.is, { props: side.props, global: { plugins: [PrimeVue] } })
+      expect(panel.text().length).toBeGreaterThan(40)
+      expect(panel.text()).not.toMatch(/undefined|NaN|\[object/)
+      await panel
+        .findAll('button')
+        .find(b => b.text().startsWith('Back'))!
+        .trigger('click')
+      expect(at.screen.panel.value.kind).toBe('keys')
+      expect(at.log.value).toHaveLength(before)
+      panel.unmount()
+    },
+  )
 })

@@ -66,7 +66,7 @@ if (heavy.length) {
   process.exitCode = 1
 }
 
-/** What a browser fetches until the Bench asks its first question: by file, gzipped, as the built files name each other. */
+/** What a browser fetches until the Bench asks its first question, gzipped, as the built files name each other. */
 function benchFiles() {
   const folder = join(root, '.output/public/_nuxt')
   const files = new Map(

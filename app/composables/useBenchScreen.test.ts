@@ -1,7 +1,7 @@
 import 'fake-indexeddb/auto'
 import { flushPromises, mount } from '@vue/test-utils'
 import PrimeVue from 'primevue/config'
-import { beforeEach, describe, expect, it } from 'vitest'
+import { beforeEach, describe, expect, it, vi } from 'vitest'
 import { computed, ref, shallowRef } from 'vue'
 import {
   type Happening,
@@ -22,7 +22,7 @@ import { newDevice, sessionOf, within } from '~~/tests/support/screens'
 import { virtualFor } from '~~/tests/support/whole-job'
 import { DEMO_MODELS, demoEngine } from '~~/tests/support/demo-models'
 import { useSessionStore } from '../stores/session'
-import { readSidePanels, sideOf } from '../components/bench/side-of'
+import { useSide } from './useSide'
 import type { OtherHand, useBench } from './useBench'
 import { useBenchScreen } from './useBenchScreen'
 
@@ -225,28 +225,42 @@ describe.each(DEMO_MODELS)('$model at the Bench', ({ engine }) => {
   })
 })
 
+/** A test compiles the panels when they are first read. */
+const READ_MS = 20_000
 describe('what stands in the keys’ place', () => {
-  const asked = ({ bench, screen, log }: ReturnType<typeof benchOf>) =>
-    sideOf({
-      view: bench.view.value!,
-      next: bench.next.value!,
-      screen,
-      log: log.value,
-      jobId: 1,
-      isLead: true,
-      isDemo: true,
-      favourite: null,
-      newer: null,
-      shortcutsOn: true,
-      toggleShortcuts: () => {},
-    })
+  const sideAt = ({ bench, screen, log }: ReturnType<typeof benchOf>) =>
+    within(() =>
+      useSide(() => ({
+        view: bench.view.value!,
+        next: bench.next.value!,
+        screen,
+        log: log.value,
+        jobId: 1,
+        isLead: true,
+        isDemo: true,
+        favourite: null,
+        newer: null,
+        shortcutsOn: true,
+        toggleShortcuts: () => {},
+      })),
+    ).it
   it('is read when it is asked for, and the keys stay until it is there', async () => {
     const at = benchOf()
-    expect(asked(at)).toBeNull()
+    const { side, shown } = sideAt(at)
+    expect(shown.value).toBe('keys')
     at.screen.panel.value = { kind: 'more' }
-    expect(asked(at)).toBeNull()
-    await readSidePanels()
-    expect(asked(at)).not.toBeNull()
+    await vi.waitFor(() => expect(side.value).not.toBeNull(), READ_MS)
+    expect(shown.value).toBe('more')
+  })
+  it('has nothing to show any more: the keys are there again, and answer', async () => {
+    const at = benchOf()
+    const { shown } = sideAt(at)
+    at.screen.panel.value = { kind: 'newer' }
+    expect(shown.value).toBe('keys')
+    await vi.waitFor(() => expect(at.screen.panel.value.kind).toBe('keys'), READ_MS)
+    await at.screen.press(0)
+    await flushPromises()
+    expect(at.log.value).toHaveLength(1)
   })
   it.each(['more', 'log', 'help', 'evidence', 'reasons', 'school', 'sets', 'wrench', 'ways', 'blade'] as const)(
     '%s says something, leads back, and records nothing by being looked at',
@@ -254,9 +268,10 @@ describe('what stands in the keys’ place', () => {
       const at = benchOf()
       await until(at, new VirtualHand(virtualFor(engineOf())), b => Boolean(b.next.value!.trial))
       const before = at.log.value.length
+      const { side: found } = sideAt(at)
       at.screen.panel.value = { kind }
-      await readSidePanels()
-      const side = asked(at)!
+      await vi.waitFor(() => expect(found.value).not.toBeNull(), READ_MS)
+      const side = found.value!
       const panel = mount(side.is, { props: side.props, global: { plugins: [PrimeVue] } })
       expect(panel.text().length).toBeGreaterThan(40)
       expect(panel.text()).not.toMatch(/undefined|NaN|\[object/)

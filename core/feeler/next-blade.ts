@@ -125,8 +125,8 @@ function candidatesOf(all: Stack[], clearance: Clearance): Stack[] {
 }
 
 /**
- * How likely each gap is, summed over a grid of gaps: a cell counts as a whole, by its middle. A floor under the bell: a
- * gap may be anywhere, however the last visit left it.
+ * How likely each gap is, summed over a grid of gaps: a cell counts as a whole, by its middle. A floor under the bell:
+ * a gap may be anywhere, however the last visit left it.
  */
 function chancesUpTo({ meanMm, sigmaMm }: ClearancePrior, topMm: number): { sums: Float64Array; cell: CellOf } {
   const cells = Math.ceil(topMm / GRID_MM)

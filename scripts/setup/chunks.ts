@@ -7,6 +7,18 @@ const HELPERS = '^\\0(?:commonjsHelpers|vite/preload-helper|plugin-vue:export-he
 const part = (...patterns: string[]) => new RegExp(patterns.join('|'))
 /** Parts of the component library, by name, and the styles of each. */
 const parts = (...names: string[]) => part(`node_modules/(?:primevue|@primeuix/styles/dist)/(?:${names.join('|')})/`)
+/** Icons that are on the Bench, in its menus and notices; the others have a file of their own. */
+const BENCH_ICONS = [
+  'angledown',
+  'baseicon',
+  'check',
+  'exclamationtriangle',
+  'infocircle',
+  'minus',
+  'spinner',
+  'times',
+  'timescircle',
+]
 /** The first that fits. */
 const FILES: [name: string, of: RegExp][] = [
   ['chart', part('node_modules/(?:chart\\.js|@kurkle)/')],
@@ -42,13 +54,7 @@ const FILES: [name: string, of: RegExp][] = [
       'node_modules/date-fns/',
     ),
   ],
-  // icons that the Bench has none of
-  [
-    'icons',
-    part(
-      'node_modules/@primevue/icons/(?!index|baseicon/|angledown/|minus/|times/|check/|spinner/|bars/|infocircle/|exclamationtriangle/|timescircle/)',
-    ),
-  ],
+  ['icons', part(`node_modules/@primevue/icons/(?!index|(?:${BENCH_ICONS.join('|')})/)`)],
   ['parts', part('node_modules/(?:primevue|@primevue/(?:core|icons)|@primeuix)/')],
   ['frame', part(HELPERS, `node_modules/${WITH_THEIR_PAGE}${STARTING}.*\\.m?js$`)],
   ['engine', part('/app/components/engine/', '/app/bench/picture-words')],
@@ -58,7 +64,7 @@ const FILES: [name: string, of: RegExp][] = [
     part(
       '/app/pages/jobs/\\[id\\]/index',
       '/app/(?:bench|components/bench)/',
-      '/app/composables/use(?:Bench|Blades|Clash|HandOver|Advice|Frame|NewerSpec)',
+      '/app/composables/use(?:Bench|Blades|Clash|HandOver|Advice|Frame|NewerSpec|Side)',
     ),
   ],
   [

@@ -14,7 +14,7 @@ import ClosedPanel from '../../../components/bench/ClosedPanel.vue'
 import StepRail from '../../../components/bench/StepRail.vue'
 import ValveStrip from '../../../components/bench/ValveStrip.vue'
 import ValveTabs from '../../../components/bench/ValveTabs.vue'
-import { readSidePanels, sideOf } from '../../../components/bench/side-of'
+import { readSidePanels, useSide } from '../../../composables/useSide'
 import { useBench } from '../../../composables/useBench'
 import { toggling, useBenchKeys } from '../../../composables/useBenchKeys'
 import { useBenchScreen } from '../../../composables/useBenchScreen'
@@ -55,9 +55,9 @@ const shown = useFrameBehind(() =>
       }
     : null,
 )
-const side = computed(() =>
+const { side, shown: inKeysPlace } = useSide(() =>
   view.value && next.value
-    ? sideOf({
+    ? {
         view: view.value,
         next: next.value,
         screen,
@@ -71,12 +71,9 @@ const side = computed(() =>
         toggleShortcuts: () => {
           shortcutsOn.value = !shortcutsOn.value
         },
-      })
+      }
     : null,
 )
-
-/** What is shown in the keys' place, and the keys while it is still being read. */
-const inKeysPlace = computed(() => (side.value ? panel.value.kind : 'keys'))
 useTimeoutFn(readSidePanels, SIDE_PANELS_AFTER_MS)
 
 const step = computed(() => next.value?.step ?? 'ready')

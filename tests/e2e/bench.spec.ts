@@ -1,61 +1,8 @@
-import { expect, type Page, test } from '@playwright/test'
-import { axe, instruction, newJob, noViolations, saved, signIn, workUntil } from './bench'
+import { expect, test } from '@playwright/test'
+import { instruction, newJob, noViolations, saved, signIn, workUntil } from './bench'
 import { BenchHand } from './hand'
 
 const tight = () => ({ intake: 0.1, exhaust: 0.105, degPerMm: 720 })
-const clean = async (page: Page, where: string) => {
-  expect((await axe(page)).map(v => `${where}: ${v.id} ${v.nodes[0]?.target}`)).toEqual([])
-}
-
-test('axe finds nothing on sign-in, Bay, lists and forms', async ({ page }) => {
-  await page.goto('/sign-in')
-  await clean(page, 'sign-in')
-  await signIn(page)
-  await page.goto('/')
-  await expect(page.locator('[data-job]').first()).toBeVisible()
-  await clean(page, 'Bay')
-  for (const path of ['/jobs/new', '/spec-book', '/spec-book/new', '/shelf', '/shop']) {
-    await page.goto(path)
-    await page.waitForLoadState('networkidle')
-    await clean(page, path)
-  }
-})
-
-test('axe finds nothing on each Bench step and the sheet, in light and dim', async ({ page }) => {
-  test.setTimeout(240_000)
-  await signIn(page)
-  const job = await newJob(page, 'Minnow 125')
-  await page.goto(`/jobs/${job}`)
-  const gaps = tight()
-  for (const stop of [
-    'Is this the',
-    'How cold',
-    'Remove the valve cover',
-    'Find intake',
-    'Wiggle',
-    'Try',
-    'Turn the screw',
-    'Turn it over',
-    'Which gasket',
-    'Sign and close',
-  ]) {
-    await workUntil(page, stop, gaps)
-    await clean(page, stop)
-    // what is taken in hand has panels of its own
-    if (stop === 'Try')
-      for (const key of ['x', 't', 's', '?']) {
-        await page.keyboard.press(key)
-        await clean(page, `${stop}, ${key}`)
-        await page.keyboard.press('Escape')
-      }
-  }
-  await page.evaluate(() => document.documentElement.classList.add('dark'))
-  await clean(page, 'dim')
-  await page.goto(`/jobs/${job}/sheet`)
-  await expect(page.locator('article.sheet')).toBeVisible()
-  await clean(page, 'sheet')
-})
-
 test('undo, at any depth, and for a movement it asks which of the two is meant', async ({ page }) => {
   await signIn(page)
   await page.goto(`/jobs/${await newJob(page, 'Minnow 125')}`)

@@ -110,6 +110,7 @@ const FLAGS = {
 <style scoped>
 .lines {
   display: grid;
+  grid-template-columns: minmax(0, 1fr);
   align-content: start;
 }
 .tr {
@@ -222,7 +223,7 @@ small {
 }
 @media (max-width: 900px) {
   .tr {
-    grid-template-columns: 1fr 1fr;
+    grid-template-columns: repeat(2, minmax(0, 1fr));
   }
   .tr > .name {
     grid-column: 1 / -1;
@@ -234,6 +235,9 @@ small {
     grid-column: 1 / -1;
     justify-items: start;
     padding: 0 16px 12px;
+  }
+  .folded {
+    flex-wrap: wrap;
   }
 }
 </style>

@@ -64,6 +64,10 @@ export function eventWords(pin: Pick<JobPin, 'spec' | 'bladeSet' | 'otherSets'>,
   switch (event.type) {
     case 'confirmed':
       return say('did.confirmed', { item: event.payload.item })
+    case 'readied': {
+      const { lines, off } = event.payload
+      return say('did.readied', { lines: [...lines, ...off.map(itemWords)].length })
+    }
     case 'temperature':
       return say('did.temperature', event.payload)
     case 'rested':

@@ -3,6 +3,7 @@ import type { Lock } from '../adjuster'
 import type { MachinePast } from '../history'
 import { type BladeSet, type HandBands, type TargetSchool, upcastBladeSet } from '../feeler'
 import type { School } from '../stops'
+import type { Quick } from '../quick'
 import type { Adapter, Wrench } from '../torque'
 import type { LengthUnit, MeterUnit } from '../units'
 
@@ -62,6 +63,8 @@ export interface JobPin {
   decompressor: DecompressorFound | null
   /** What its earlier visits say of where its valves go; null in jobs of before that was kept. */
   past: MachinePast | null
+  /** What it was told where it began without a machine on record; null where it has one. */
+  quick: Quick | null
   complaint: string
   openedAt: string
   openedBy: string
@@ -72,6 +75,7 @@ export interface JobPin {
 /** What later versions added, as it stood before. */
 const NEW_SINCE_0_2 = (): Pick<
   JobPin,
+  | 'quick'
   | 'decompressor'
   | 'past'
   | 'modelId'
@@ -84,6 +88,7 @@ const NEW_SINCE_0_2 = (): Pick<
   | 'bladeHabit'
   | 'pairToProve'
 > => ({
+  quick: null,
   decompressor: null,
   past: null,
   modelId: null,

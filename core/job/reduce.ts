@@ -8,6 +8,7 @@ const emptyState = (pin: JobPin): JobState => ({
   status: 'open',
   statusReason: null,
   confirmed: new Set(),
+  readied: false,
   temperature: null,
   headReadings: [],
   airC: null,

@@ -121,6 +121,8 @@ export interface WorkState {
   status: 'open' | 'held' | 'abandoned' | 'closed'
   statusReason: string | null
   confirmed: Set<Confirmable>
+  /** The card of a practiced hand was answered. */
+  readied: boolean
   temperature: { celsius: number; at: string } | null
   /** Every reading of the head, as it came, and the air about it where somebody said. */
   headReadings: { celsius: number; at: string }[]

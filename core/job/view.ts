@@ -58,7 +58,13 @@ export interface JobTools {
   /** The blades and stacks of a set that may be asked for on a spec. */
   choicesFor: (set: BladeSet, clearance: Clearance) => Stack[]
   policyFor: (key: PolicyKey) => BladePolicy
+  /** How much is asked of whoever works on it before it begins. */
+  hands: Hands
 }
+
+/** Guided: one thing at a time. Practiced: what needs no look is said together, on one card. */
+export const HANDS = ['guided', 'practiced'] as const
+export type Hands = (typeof HANDS)[number]
 
 export type Weigh = (model: PositionModel, position: Position, noted: Noted[]) => Advice | null
 
@@ -82,7 +88,11 @@ function kept<K, V>(nameOf: (key: K) => string, make: (key: K) => V): (key: K) =
 const EXPECTED_SIGMA_MM = 0.02
 
 /** @param weigh default: at once, which may take a tenth of a second; a screen passes one that asks a worker */
-export function jobTools(pin: JobPin, weigh: Weigh = adviseBySearch): JobTools {
+export function jobTools(
+  pin: JobPin,
+  weigh: Weigh = adviseBySearch,
+  hands: Hands = pin.quick ? 'practiced' : 'guided',
+): JobTools {
   const models = kept<[School, DecompressorFound | null, boolean | null], PositionModel>(
     key => key.join(),
     ([school, decompressor, oneAtATime]) =>
@@ -113,6 +123,7 @@ export function jobTools(pin: JobPin, weigh: Weigh = adviseBySearch): JobTools {
   )
   return {
     pin,
+    hands,
     memoryFor: kept<DecompressorFound | null, LocateMemory>(String, () => locateMemory()),
     weigh,
     modelFor: (school, decompressor, oneAtATime) => models([school, decompressor, oneAtATime]),

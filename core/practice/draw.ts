@@ -42,6 +42,7 @@ export const practicePin = ({ name, engine }: PracticeEngine, bladeSet: BladeSet
   school: null,
   decompressor: null,
   past: null,
+  quick: null,
   complaint: '',
   openedAt: '',
   openedBy: '',

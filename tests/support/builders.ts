@@ -82,6 +82,7 @@ export function pinOf(engine: Engine = engineOf(), changes: Partial<JobPin> = {}
     school: null,
     decompressor: null,
     past: null,
+    quick: null,
     complaint: 'ticks when cold',
     openedAt: '2026-11-25T08:00:00+00:00',
     openedBy: 'Ada',

@@ -25,6 +25,8 @@ const CAUTIONS = 'cautions-'
 /** An answer in a few words: in the list of answers, and for what Undo would take back. */
 export const answers = {
   'did.confirmed': ({ item }: { item: string }) => `Confirmed: ${item.replace(CAUTIONS, 'caution, ')}`,
+  'did.readied': ({ lines }: { lines: number }) =>
+    lines === 0 ? 'Getting ready, one at a time' : `Getting ready: ${lines} said to be so`,
   'did.temperature': ({ celsius, airC }: { celsius: number; airC?: number }) =>
     `Head ${celsius} °C${airC === undefined ? '' : `, air ${airC} °C`}`,
   'did.rested': ({ hours }: { hours: number }) => `Parked ${hours} h`,

@@ -24,6 +24,7 @@ const drop = (dropMm: number): string => `${dropMm} mm (${(dropMm / 25.4).toFixe
 
 /** The Find step: the next turn, what to feel, what it tells; and what to do where the answers conflict. */
 export const finding = {
+  'find.turn.label.as-it-runs': 'Turn it by hand, the way it runs',
   'find.turn.label': ({ runs, seenFrom, means }: { runs: Text; seenFrom: string; means: string }, tell: Tell) =>
     `Turn ${tell(runs)} seen from ${seenFrom}, by ${means}`,
   'find.turn-until': ({ until }: Until, tell: Tell) => `Turn until ${tell(until)}`,

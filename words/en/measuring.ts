@@ -119,6 +119,7 @@ export const measuring = {
 
   'prove.label': 'Prove it',
   'prove.turn-over': ({ place }: { place: Text }, tell: Tell) => `Turn it over two full turns, back to ${tell(place)}`,
+  'prove.turn-over.why.as-it-runs': 'By hand, the way the engine runs. Feel for binding; check that nothing jumped.',
   'prove.turn-over.why': ({ runs, seenFrom }: { runs: Text; seenFrom: string }, tell: Tell) =>
     `By hand, ${tell(runs)} seen from ${seenFrom}. Feel for binding; check that nothing jumped.`,
   'key.back-on': ({ place }: { place: Text }, tell: Tell) => `Back on ${tell(place)}`,

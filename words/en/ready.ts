@@ -1,5 +1,6 @@
 import type { Role } from '../../core/engine'
 import type { Tell, Text } from '../../core/said'
+import { within } from './grammar'
 
 interface Celsius {
   celsius: number
@@ -19,6 +20,21 @@ export const ready = {
   'spec': 'Is this the right spec?',
   'spec.why': ({ revision, source }: { revision: number; source: string }) =>
     `Revision ${revision}: ${source}. A later bulletin overrides it.`,
+
+  'ready-card.label': 'Getting ready',
+  'ready-card': 'Tap off what is not so yet',
+  'ready-card.why': 'What stays on the list goes on the sheet as you say it. What you tap off is asked next.',
+  'key.all-so': 'All of this is so',
+  'key.all-so.help': 'every line still ticked',
+  'key.one-by-one': 'Ask me one at a time',
+  'key.one-by-one.help': 'nothing is claimed yet',
+  'ready-line.machine': ({ machine }: { machine: string }) => `It is the ${machine}: plate and tag match`,
+  'ready-line.spec': ({ revision }: { revision: number }) =>
+    `Revision ${revision} is the right spec; no later bulletin known`,
+  'ready-line.cold': 'Cold: parked overnight, 12 h or more',
+  'ready-line.safe': 'It can’t start: plug wire off and grounded, key out, fuel off, stand firm',
+  'ready-line.off': ({ item }: { item: Text }, tell: Tell) => `Off: ${within(tell(item))}`,
+  'ready-line.valves': 'Intake and exhaust found on the head',
 
   'draft.label': 'Draft spec',
   'draft': 'No lead has approved this spec',

@@ -38,6 +38,8 @@ export const answers: Words<typeof english> = {
     const caution = /^cautions-(\w+)$/.exec(item)?.[1]
     return `Confirmado: ${caution ? `precaución, ${STEPS[caution] ?? caution}` : (CONFIRMED[item] ?? item)}`
   },
+  'did.readied': ({ lines }) =>
+    lines === 0 ? 'Preparativos, uno por uno' : `Preparativos: ${lines} dichos como hechos`,
   'did.temperature': ({ celsius, airC }) => `Culata ${celsius} °C${airC === undefined ? '' : `, aire ${airC} °C`}`,
   'did.rested': ({ hours }) => `Parado ${hours} h`,
   'did.taken-over': 'tomó el trabajo',

@@ -15,6 +15,7 @@ const overshot = (times: number): string =>
   times === 1 ? 'Se pasó: una vuelta más contada' : `Se pasó ${times} veces: vueltas de más contadas`
 
 export const finding: Words<typeof english> = {
+  'find.turn.label.as-it-runs': 'Gírelo a mano, en su sentido de marcha',
   'find.turn.label': ({ runs, seenFrom, means }, tell) =>
     `Gire ${tell(runs)}, visto desde ${usual(seenFrom)}, con ${usual(means)}`,
   'find.turn-until': ({ until }, tell) => `Gire hasta ${tell(until)}`,

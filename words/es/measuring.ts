@@ -111,6 +111,8 @@ export const measuring: Words<typeof english> = {
 
   'prove.label': 'Compruebe',
   'prove.turn-over': ({ place }, tell) => `Dé dos vueltas completas y vuelva a ${tell(place)}`,
+  'prove.turn-over.why.as-it-runs':
+    'A mano, en el sentido en que gira el motor. Sienta si se traba; vea que nada haya saltado.',
   'prove.turn-over.why': ({ runs, seenFrom }, tell) =>
     `A mano, ${tell(runs)}, visto desde ${usual(seenFrom)}. Sienta si se traba; vea que nada haya saltado.`,
   'key.back-on': ({ place }, tell) => `De vuelta en ${tell(place)}`,

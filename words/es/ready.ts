@@ -1,6 +1,6 @@
 import type { Words } from '../teller'
 import type { ready as english } from '../en/ready'
-import { theRole } from './grammar'
+import { theRole, within } from './grammar'
 
 export const ready: Words<typeof english> = {
   'machine.label': 'Máquina correcta',
@@ -13,6 +13,20 @@ export const ready: Words<typeof english> = {
   'spec.label': 'Datos correctos',
   'spec': '¿Son estos los datos correctos?',
   'spec.why': ({ revision, source }) => `Revisión ${revision}: ${source}. Un boletín posterior la reemplaza.`,
+
+  'ready-card.label': 'Preparativos',
+  'ready-card': 'Quite lo que aún no es así',
+  'ready-card.why': 'Lo que queda en la lista va a la hoja como usted lo dice. Lo que quita se pregunta enseguida.',
+  'key.all-so': 'Todo esto es así',
+  'key.all-so.help': 'cada línea que sigue marcada',
+  'key.one-by-one': 'Pregúnteme una por una',
+  'key.one-by-one.help': 'todavía no se afirma nada',
+  'ready-line.machine': ({ machine }) => `Es ${machine}: placa y etiqueta coinciden`,
+  'ready-line.spec': ({ revision }) => `La revisión ${revision} es la correcta; no se conoce boletín posterior`,
+  'ready-line.cold': 'Frío: parado toda la noche, 12 h o más',
+  'ready-line.safe': 'No puede arrancar: cable de bujía fuera y a masa, llave fuera, combustible cerrado, firme',
+  'ready-line.off': ({ item }, tell) => `Fuera: ${within(tell(item))}`,
+  'ready-line.valves': 'Admisión y escape ubicados en la culata',
 
   'draft.label': 'Datos en borrador',
   'draft': 'Ningún encargado aprobó estos datos',

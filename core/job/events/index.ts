@@ -28,6 +28,7 @@ import { proofChosen } from './proof-chosen'
 import { proveTurned } from './prove-turned'
 import { putIn } from './put-in'
 import { ran } from './ran'
+import { readied } from './readied'
 import { reopened } from './reopened'
 import { replaced } from './replaced'
 import { rested } from './rested'
@@ -47,9 +48,12 @@ import { trial } from './trial'
 import { wentBack } from './went-back'
 import { wrenchTaken } from './wrench-taken'
 
+export { type ReadyLine } from './readied'
+
 /** Every kind of event. A new one is a file of its own and a line here. */
 const ALL = [
   confirmed,
+  readied,
   temperature,
   rested,
   cameOff,

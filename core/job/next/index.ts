@@ -12,11 +12,13 @@ import { findThing } from './find'
 import { apartThing, trialThing } from './measure'
 import { proveThing } from './prove'
 import { readyThing } from './ready'
+import { readyCard } from './ready-card'
 import { secondPlaceThing } from './second-place'
 import { farThing, setThing } from './set'
 import { type Worded, key, type NextThing } from './thing'
 
 export * from './thing'
+export { lineWords, readiedBy } from './ready-card'
 export { turnDoubt } from './set'
 export { shimFromWords } from './shims'
 export { lastPlace, marginOf, marginWords, pastTopWords } from './find'
@@ -113,6 +115,8 @@ const AT_VALVES: ReadonlySet<Step> = new Set(['measure', 'set', 'prove'])
 export function nextThing(view: JobView, wanted: string | null = null): NextThing {
   const all = gates(view)
   const first = firstOpen(all)
+  const card = first?.step === 'ready' ? readyCard(view) : null
+  if (card) return { trial: null, doubted: [], ...card, step: 'ready', requirement: null }
   if (!first) return { ...SIGN, step: 'close', trial: null, doubted: [], requirement: null }
   const tapped =
     wanted !== null &&

@@ -71,7 +71,9 @@ export function proveThing(view: JobView, { what }: Requirement): Worded {
     return {
       label: say('prove.label'),
       instruction: say('prove.turn-over', { place }),
-      why: say('prove.turn-over.why', { runs: say(`runs.${turning.direction}`), seenFrom: turning.seenFrom }),
+      why: view.pin.quick
+        ? say('prove.turn-over.why.as-it-runs')
+        : say('prove.turn-over.why', { runs: say(`runs.${turning.direction}`), seenFrom: turning.seenFrom }),
       keys: [
         key(say('key.back-on', { place }), say('key.back-on.help'), turned(2, to)),
         key(say('key.overshot'), say('key.overshot.once-more'), turned(3, to)),

@@ -2,7 +2,7 @@ import type { ScrewTurn } from '../../adjuster'
 import type { Place, Role } from '../../engine'
 import type { Stack } from '../../feeler'
 import type { Text } from '../../said'
-import type { Happening } from '../events'
+import type { Happening, ReadyLine } from '../events'
 import type { Step } from '../steps'
 import type { Requirement } from '../requirements'
 import type { Aim } from '../aim'
@@ -35,8 +35,12 @@ export interface AnswerKey {
   asks: Asks | null
 }
 
+/** A line of the card on which a practiced hand says what is so before the work. */
+export type CardLine = { kind: ReadyLine } | { kind: 'off'; item: string }
+
 /** What the middle of the Bench shows beside the instruction. */
 export type Stage =
+  | { kind: 'card'; lines: CardLine[] }
   | { kind: 'start' }
   | { kind: 'cold' }
   | { kind: 'list' }

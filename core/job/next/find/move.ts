@@ -87,7 +87,9 @@ export function moveDraft(view: JobView, advice: Extract<Advice, { kind: 'move' 
       ? say('find.turn-another', { deg: turnDeg, until })
       : say('find.turn-until', { until })
   return {
-    label: say('find.turn.label', { runs: say(`runs.${direction}`), seenFrom, means }),
+    label: view.pin.quick
+      ? say('find.turn.label.as-it-runs')
+      : say('find.turn.label', { runs: say(`runs.${direction}`), seenFrom, means }),
     instruction: !turns
       ? ahead
       : samePlace(lastPlace(view), to)

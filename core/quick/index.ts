@@ -1,0 +1,2 @@
+export * from './quick-engine'
+export * from './said-clearances'

@@ -12,6 +12,7 @@ import type {
   ReminderResponse,
 } from './machines'
 import { practiceRunSchema, type PracticeResponse } from './practice'
+import { handsSchema, keepJobSchema, quickJobSchema } from './quick-jobs'
 import {
   adapterRequestSchema,
   afterSchema,
@@ -125,10 +126,13 @@ export const API = {
   'GET /api/customers/:id/summary': answers<CustomerSummary>()({ query: summarySchema }),
   'GET /api/due': answers<DueResponse>()({ query: weeksSchema }),
   'PUT /api/favourite-set': answers<Done>()({ body: favouriteSetSchema }),
+  'PUT /api/hands': answers<Done>()({ body: handsSchema }),
   'PUT /api/language': answers<Done>()({ body: ownLanguageSchema }),
   'GET /api/health/live': answers<{ status: string }>()(),
   'GET /api/health/ready': answers<{ status: 'ready' }>()(),
   'POST /api/jobs': answers<{ id: number }>()({ body: openJobSchema }),
+  'POST /api/jobs/quick': answers<{ id: number }>()({ body: quickJobSchema }),
+  'POST /api/jobs/:id/keep': answers<{ machineId: number }>()({ body: keepJobSchema }),
   'GET /api/jobs/:id': answers<JobResponse>()({ query: afterSchema }),
   'POST /api/jobs/:id/events': answers<EventResponse>()({ body: eventRequestSchema }),
   'GET /api/jobs/:id/newer-spec': answers<{ newer: RevisionRow | null }>()(),

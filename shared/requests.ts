@@ -108,7 +108,7 @@ export const customerSchema = z.object({
   email,
   language: languageSchema.nullable().default(null),
 })
-const owner = z.union([z.object({ id: z.number().int().positive() }), customerSchema], {
+export const owner = z.union([z.object({ id: z.number().int().positive() }), customerSchema], {
   error: wrong('wrong.give-the-owner'),
 })
 const modelId = z
@@ -154,7 +154,7 @@ export const pastVisitSchema = z.object({
 })
 
 export const photoSchema = z.object({
-  job: z.coerce.number().int().positive().optional(),
+  job: z.coerce.number().int().optional(),
   caption: optionalText(120),
 })
 export const reminderSchema = z.object({
@@ -185,7 +185,7 @@ export const summarySchema = paperSchema.extend({
 
 export const boardPlaceSchema = z.object({
   personId: z.number().int().positive().nullable(),
-  beforeJobId: z.number().int().positive().nullable(),
+  beforeJobId: z.number().int().nullable(),
 })
 const TASK_NEEDS = ['cold', 'warm', 'either'] as const
 export const taskSchema = z.object({

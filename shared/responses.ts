@@ -1,5 +1,5 @@
 import type { BladeSet, TargetSchool, Verdict } from '../core/feeler'
-import type { BayColumn, BladeHabit, JobEvent, JobPin, Sheet } from '../core/job'
+import type { BayColumn, BladeHabit, Hands, JobEvent, JobPin, Sheet } from '../core/job'
 import type { School } from '../core/stops'
 import type { Adapter, Wrench } from '../core/torque'
 import type { MeterUnit } from '../core/units'
@@ -7,7 +7,14 @@ import type { Language } from './languages'
 
 export type PersonRole = 'lead' | 'mechanic'
 export interface SessionResponse {
-  person: { id: number; name: string; role: PersonRole; favouriteSetId: number | null; language: Language | null }
+  person: {
+    id: number
+    name: string
+    role: PersonRole
+    favouriteSetId: number | null
+    language: Language | null
+    hands: Hands
+  }
   shop: {
     id: number
     name: string
@@ -84,7 +91,17 @@ export interface BayResponse {
   room: { freeMb: number; urgent: boolean } | null
   cards: BayCard[]
   crew: { id: number; name: string }[]
+  /** Quick jobs that nobody has kept, newest first. */
+  unkept: UnkeptJob[]
   now: string
+}
+/** A quick job of the last weeks whose machine is not on record. */
+export interface UnkeptJob {
+  jobId: number
+  number: number
+  machine: string
+  status: 'open' | 'held' | 'abandoned' | 'closed'
+  openedAt: string
 }
 
 export interface MachineRow {

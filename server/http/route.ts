@@ -101,8 +101,9 @@ export const noRoute = defineEventHandler(event =>
 
 /** The number in the address. */
 export const idOf = (event: H3Event): number => {
-  const parsed = z.coerce.number().int().positive().safeParse(getRouterParam(event, 'id'))
-  if (!parsed.success) throw new Problem('not-found', say('refused.there-is-nothing-at-this'))
+  // jobs that began on a device have ids below zero
+  const parsed = z.coerce.number().int().safeParse(getRouterParam(event, 'id'))
+  if (!parsed.success || parsed.data === 0) throw new Problem('not-found', say('refused.there-is-nothing-at-this'))
   return parsed.data
 }
 

@@ -13,7 +13,7 @@ export interface CustomerGiven {
 }
 
 export const customersOfShop = (db: Db, shopId: number): Promise<CustomerRow[]> =>
-  many(db, `${SELECT} WHERE c.shop_id = ? ORDER BY c.name, c.id`, [shopId])
+  many(db, `${SELECT} WHERE c.shop_id = ? AND NOT c.quick ORDER BY c.name, c.id`, [shopId])
 export const customerById = (db: Db, shopId: number, id: number): Promise<CustomerRow | null> =>
   maybeOne(db, `${SELECT} WHERE c.shop_id = ? AND c.id = ?`, [shopId, id])
 export const insertCustomer = async (db: Db, shopId: number, c: CustomerGiven): Promise<number> =>

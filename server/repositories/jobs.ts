@@ -50,28 +50,36 @@ export const jobsForBay = async (db: Db, shopId: number, doneSince: Date): Promi
     )
   ).map(row => ({ ...read(row), assignedTo: row.assignedTo, place: row.place }))
 
-export const insertJob = async (
-  db: Db,
-  shopId: number,
-  job: { number: number; machineId: number; specRevisionId: number; meter: number | null; pin: JobPin; openedAt: Date },
-): Promise<number> =>
-  // a new job comes last on the board: numbers only grow
-  (
-    await change(
-      db,
-      'INSERT INTO jobs (shop_id, number, machine_id, spec_revision_id, meter, pin, opened_at, board_place) VALUES (?, ?, ?, ?, ?, ?, ?, ?)',
-      [
-        shopId,
-        job.number,
-        job.machineId,
-        job.specRevisionId,
-        job.meter,
-        JSON.stringify(job.pin),
-        job.openedAt,
-        job.number,
-      ],
-    )
-  ).id
+export interface NewJob {
+  /** The id that a device gave it, below zero; without one it is the next number of the database. */
+  id?: number
+  number: number
+  machineId: number
+  specRevisionId: number
+  meter: number | null
+  pin: JobPin
+  openedAt: Date
+}
+/** A new job comes last on the board: its place is its number, and numbers only grow. */
+export const insertJob = async (db: Db, shopId: number, job: NewJob): Promise<number> => {
+  const { id } = await change(
+    db,
+    `INSERT INTO jobs (id, shop_id, number, machine_id, spec_revision_id, meter, pin, opened_at, board_place)
+     VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?)`,
+    [
+      job.id ?? null,
+      shopId,
+      job.number,
+      job.machineId,
+      job.specRevisionId,
+      job.meter,
+      JSON.stringify(job.pin),
+      job.openedAt,
+      job.number,
+    ],
+  )
+  return job.id ?? id
+}
 
 /** The shop's row, locked until the transaction ends: for what must happen one after the other in a shop. */
 export const lockShop = (db: Db, shopId: number) => one(db, 'SELECT id FROM shops WHERE id = ? FOR UPDATE', [shopId])

@@ -39,7 +39,7 @@ function lookedFor(shopId: number, { q, owner, kind }: MachineListRequest): Wher
   const text = q.trim()
   const like = likeOf(text)
   return both(
-    { sql: 'm.shop_id = ?', with: [shopId] },
+    { sql: 'm.shop_id = ? AND NOT m.quick', with: [shopId] },
     ...(owner ? [{ sql: 'm.customer_id = ?', with: [owner] }] : []),
     ...(kind ? [{ sql: 'e.kind = ?', with: [kind] }] : []),
     ...(text

@@ -21,10 +21,10 @@ export const likeOf = (text: string): string => `%${text.replace(/[\\%_]/g, '\\$
 /** Machines whose name, tag, plate, serial number, owner or model holds the text; all when it is empty. */
 export const findMachines = (db: Db, shopId: number, text: string): Promise<MachineRow[]> =>
   text === ''
-    ? many(db, `${SELECT} WHERE m.shop_id = ? ORDER BY m.name, m.id LIMIT 50`, [shopId])
+    ? many(db, `${SELECT} WHERE m.shop_id = ? AND NOT m.quick ORDER BY m.name, m.id LIMIT 50`, [shopId])
     : many(
         db,
-        `${SELECT} WHERE m.shop_id = ? AND (m.name LIKE ? OR m.tag LIKE ? OR m.plate LIKE ? OR m.serial LIKE ? OR c.name LIKE ? OR CONCAT(e.maker, ' ', e.model) LIKE ?)
+        `${SELECT} WHERE m.shop_id = ? AND NOT m.quick AND (m.name LIKE ? OR m.tag LIKE ? OR m.plate LIKE ? OR m.serial LIKE ? OR c.name LIKE ? OR CONCAT(e.maker, ' ', e.model) LIKE ?)
     ORDER BY m.tag = ? DESC, m.plate = ? DESC, m.name, m.id LIMIT 50`,
         [shopId, ...Array<string>(6).fill(likeOf(text)), text, text],
       )
@@ -46,13 +46,17 @@ export interface MachineGiven {
 export const insertMachine = async (
   db: Db,
   shopId: number,
-  m: MachineGiven & { customerId: number; modelId: number; at?: Date },
+  m: MachineGiven & { customerId: number; modelId: number; at?: Date; quick?: boolean },
 ): Promise<number> =>
   (
     await change(
       db,
-      'INSERT INTO machines (shop_id, customer_id, model_id, name, tag, serial, plate, meter_unit, created_at) VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?)',
-      [shopId, m.customerId, m.modelId, m.name, m.tag, m.serial, m.plate ?? '', m.meterUnit, m.at ?? new Date()],
+      `INSERT INTO machines (shop_id, customer_id, model_id, name, tag, serial, plate, meter_unit, created_at, quick)
+       VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?)`,
+      [
+        ...[shopId, m.customerId, m.modelId, m.name, m.tag, m.serial, m.plate ?? '', m.meterUnit],
+        ...[m.at ?? new Date(), m.quick ?? false],
+      ],
     )
   ).id
 export const updateMachine = (db: Db, shopId: number, id: number, m: Required<MachineGiven>) =>

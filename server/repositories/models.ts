@@ -49,7 +49,7 @@ export const modelsAfter = async (
   return (
     await many<Raw>(
       db,
-      `${SELECT} WHERE e.shop_id = ? ${after ? 'AND (e.maker, e.model, e.id) > (?, ?, ?)' : ''} ORDER BY e.maker, e.model, e.id LIMIT ${most}`,
+      `${SELECT} WHERE e.shop_id = ? AND NOT e.quick ${after ? 'AND (e.maker, e.model, e.id) > (?, ?, ?)' : ''} ORDER BY e.maker, e.model, e.id LIMIT ${most}`,
       [shopId, ...from],
     )
   ).map(withEngine)
@@ -66,7 +66,7 @@ export const modelsLastUsed = async (db: Db, shopId: number, most: number): Prom
       db,
       `
     SELECT m.model_id AS id, MAX(j.opened_at) AS at FROM (SELECT shop_id, machine_id, opened_at FROM jobs WHERE shop_id = ? ORDER BY opened_at DESC LIMIT 200) j
-    JOIN machines m ON m.shop_id = j.shop_id AND m.id = j.machine_id GROUP BY m.model_id ORDER BY at DESC LIMIT ${most}`,
+    JOIN machines m ON m.shop_id = j.shop_id AND m.id = j.machine_id AND NOT m.quick GROUP BY m.model_id ORDER BY at DESC LIMIT ${most}`,
       [shopId],
     )
   ).map(r => r.id)
@@ -151,6 +151,17 @@ export const updateModel = async (db: Db, shopId: number, id: number, m: NewMode
     db,
     'UPDATE engine_models SET maker = ?, model = ?, code = ?, kind = ?, family = ?, displacement_cc = ?, year_from = ?, year_to = ? WHERE shop_id = ? AND id = ?',
     [...identityValues(m), shopId, id],
+  )
+  await addGramCounts(db, shopId, await insertGrams(db, shopId, [{ id, model: findable(m) }]))
+}
+
+/** A quick job's model is in the book from now on, under its own name. */
+export const keepModel = async (db: Db, shopId: number, id: number, m: NewModel): Promise<void> => {
+  await change(
+    db,
+    `UPDATE engine_models SET model_key = ?, maker = ?, model = ?, code = ?, kind = ?, quick = FALSE
+     WHERE shop_id = ? AND id = ?`,
+    [keyOf(m), m.maker, m.model, m.code, m.kind, shopId, id],
   )
   await addGramCounts(db, shopId, await insertGrams(db, shopId, [{ id, model: findable(m) }]))
 }

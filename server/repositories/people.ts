@@ -1,3 +1,4 @@
+import type { Hands } from '../../core/job'
 import type { PersonRole, PersonRow } from '../../shared/responses'
 import { change, type Db, many, maybeOne } from '../database/query'
 import type { Language } from '../../shared/languages'
@@ -62,6 +63,13 @@ export const languageOf = async (db: Db, shopId: number, personId: number): Prom
   )?.language ?? null
 export const setLanguage = (db: Db, shopId: number, personId: number, language: Language) =>
   change(db, 'UPDATE people SET language = ? WHERE shop_id = ? AND id = ?', [language, shopId, personId])
+
+/** Whether a person is led one thing at a time. */
+export const handsOf = async (db: Db, shopId: number, personId: number): Promise<Hands> =>
+  (await maybeOne<{ hands: Hands }>(db, 'SELECT hands FROM people WHERE shop_id = ? AND id = ?', [shopId, personId]))
+    ?.hands ?? 'guided'
+export const setHands = (db: Db, shopId: number, personId: number, hands: Hands) =>
+  change(db, 'UPDATE people SET hands = ? WHERE shop_id = ? AND id = ?', [hands, shopId, personId])
 
 export const setPasswordHash = (db: Db, shopId: number, personId: number, hash: string) =>
   change(db, 'UPDATE people SET password_hash = ? WHERE shop_id = ? AND id = ?', [hash, shopId, personId])

@@ -25,6 +25,7 @@ import { peopleOfShop } from '../repositories/people'
 import { shopById, type ShopRow } from '../repositories/shops'
 import { startOfDay } from './days'
 import { heldBecause } from './board'
+import { unkeptOf } from './quick-jobs'
 import { littleRoom } from './health'
 import { locale, t, tell } from '../words'
 
@@ -221,6 +222,7 @@ export async function bayOf(db: Db, shopId: number, now: Date, role: PersonRole 
   )
   return {
     today,
+    unkept: await unkeptOf(db, shopId, now),
     room: role === 'lead' ? await littleRoom() : null,
     crew,
     cards: cards.map(({ assignedTo, ...c }) => ({

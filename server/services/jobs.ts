@@ -34,7 +34,7 @@ export async function jobOf(db: Db, shopId: number, id: number): Promise<JobRow>
 }
 
 /** What of the shelf a job may take in hand besides its blade set, as it lies there now. */
-async function pinnedShelf(
+export async function pinnedShelf(
   db: Db,
   shopId: number,
   setId: number,
@@ -125,6 +125,7 @@ async function opening(
     school: shop.favouriteSchool,
     decompressor: await decompressorKnown(db, shopId, { machineId: machine.id, modelId: machine.modelId }),
     past: await pastForJob(db, shopId, { modelId: machine.modelId, engine: model.engine }, machine.id),
+    quick: null,
     complaint: request.complaint,
     openedAt: now.toISOString(),
     openedBy: person.name,

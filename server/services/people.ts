@@ -1,3 +1,4 @@
+import type { Hands } from '../../core/job'
 import type { PersonRequest, SetupRequest } from '../../shared/requests'
 import type { PersonRole, PersonRow, SessionResponse } from '../../shared/responses'
 import { type Db, type Pool, transaction } from '../database/query'
@@ -5,11 +6,13 @@ import {
   type PersonRecord,
   favouriteSetOf,
   insertPerson,
+  handsOf,
   languageOf,
   peopleOfShop,
   personById,
   personBySignIn,
   revokeSessions,
+  setHands,
   setLanguage,
   setPasswordHash,
 } from '../repositories/people'
@@ -62,6 +65,7 @@ export async function sessionOf(db: Db, person: SignedIn): Promise<SessionRespon
       role: person.role,
       favouriteSetId: await favouriteSetOf(db, shop.id, person.id),
       language: await languageOf(db, shop.id, person.id),
+      hands: await handsOf(db, shop.id, person.id),
     },
     shop: {
       id: shop.id,
@@ -84,6 +88,11 @@ export async function sessionOf(db: Db, person: SignedIn): Promise<SessionRespon
 /** The language that a person reads from now on, on any device. */
 export async function chooseLanguage(db: Db, person: SignedIn, language: Language): Promise<void> {
   await setLanguage(db, person.shopId, person.id, language)
+}
+
+/** How much a person is asked before each job begins. */
+export async function chooseHands(db: Db, person: SignedIn, hands: Hands): Promise<void> {
+  await setHands(db, person.shopId, person.id, hands)
 }
 
 export async function addPerson(db: Db, shopId: number, request: PersonRequest): Promise<number> {

@@ -249,8 +249,24 @@ describe('data of an earlier version', () => {
       decompressor: { kind: 'arc', role: 'exhaust', fromDeg: -120, toDeg: 10 },
     }
   }
-  /** What the last two migrations made, taken away again. */
+  const OF_JOBS = [
+    ['events', 'events_of_job'],
+    ['readings', 'readings_of_job'],
+    ['sheets', 'sheets_of_job'],
+    ['job_tasks', 'job_tasks_of_job'],
+  ] as const
+  /** What the last migrations made, taken away again. */
   const UNDO = [
+    'ALTER TABLE people DROP COLUMN hands',
+    'ALTER TABLE photos DROP FOREIGN KEY photos_of_job',
+    ...['engine_models', 'machines', 'customers'].map(table => `ALTER TABLE ${table} DROP COLUMN quick`),
+    ...OF_JOBS.map(([table, key]) => `ALTER TABLE ${table} DROP FOREIGN KEY ${key}`),
+    'ALTER TABLE jobs MODIFY id INT UNSIGNED NOT NULL AUTO_INCREMENT',
+    ...OF_JOBS.map(([table]) => `ALTER TABLE ${table} MODIFY job_id INT UNSIGNED NOT NULL`),
+    ...OF_JOBS.map(
+      ([table, key]) =>
+        `ALTER TABLE ${table} ADD CONSTRAINT ${key} FOREIGN KEY (shop_id, job_id) REFERENCES jobs (shop_id, id)`,
+    ),
     'ALTER TABLE shops DROP COLUMN language',
     'ALTER TABLE people DROP COLUMN language',
     'ALTER TABLE customers DROP COLUMN language',
@@ -304,6 +320,7 @@ describe('data of an earlier version', () => {
       'languages',
       'practice-drills',
       'shop-language',
+      'quick-jobs',
     ])
     await indexOlderModels(pool)
     expect((await searchModels(pool, person.shopId, { q: 'test m', limit: 5 })).rows).toMatchObject([

@@ -219,6 +219,7 @@ const shop = {
   'wrong.give-the-password': 'Give the password.',
   'wrong.a-sign-in-name-has': 'A sign-in name has letters, digits, dot, dash, @ and no spaces.',
   'wrong.that-sign-in-name-is': 'That sign-in name is taken. Choose another.',
+  'wrong.choose-guided-or-practiced': 'Choose guided or practiced.',
   'wrong.choose-lead-or-mechanic': 'Choose lead or mechanic.',
   'wrong.this-time-zone-is-not': 'This time zone is not known. Choose one such as Europe/Lisbon.',
   'wrong.minutes-whole': ({ what }: { what: Task }) => `Say in whole minutes how long ${TASKS[what]} takes.`,

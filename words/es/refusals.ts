@@ -108,6 +108,8 @@ const jobs = {
 const machines = {
   'refused.there-is-no-machine-with': 'Ninguna máquina tiene esta etiqueta.',
   'refused.no-tag': ({ tag }) => `Ninguna máquina de este taller tiene la etiqueta ${tag}.`,
+  'refused.job-id-taken': 'Un trabajo con este número está abierto en otra parte. Empiece el trabajo rápido de nuevo.',
+  'refused.kept-already': 'Este trabajo rápido ya se guardó. Abra su máquina para cambiar la ficha.',
   'refused.tag-taken': ({ tag }) => `Otra máquina tiene la etiqueta ${tag}.`,
   'refused.tag-taken-merge': ({ tag }) =>
     `Otra máquina tiene la etiqueta ${tag}. Elija otra, o una las dos si son la misma máquina.`,
@@ -160,6 +162,8 @@ const specBook = {
   'refused.this-draft-is-your-own': 'Este borrador es suyo: lo revisa otro jefe. Dos ven más que uno.',
   'refused.this-draft-is-your-own-and': 'Este borrador es suyo y usted es el único jefe. Diga por qué lo aprueba.',
   'record.first-entry': 'Primera entrada',
+  'record.quick-job': ({ number }) =>
+    `Del trabajo rápido ${number}: las luces se dijeron en el banco. Distribución, rosca y giro son supuestos.`,
   'record.from-file': ({ file }) => `De ${file}`,
   'refused.no-heading-is-said-to': 'Ninguna columna está puesta como fabricante, o ninguna como modelo. Elija las dos.',
   'refused.two-headings': ({ column }) => `Dos columnas están puestas como “${column}”. Elija una.`,

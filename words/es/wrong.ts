@@ -202,6 +202,7 @@ const shop = {
   'wrong.give-the-password': 'Dé la contraseña.',
   'wrong.a-sign-in-name-has': 'Un nombre de usuario tiene letras, cifras, punto, guion, @ y ningún espacio.',
   'wrong.that-sign-in-name-is': 'Ese nombre de usuario ya está tomado. Elija otro.',
+  'wrong.choose-guided-or-practiced': 'Elija guiado o con práctica.',
   'wrong.choose-lead-or-mechanic': 'Elija jefe o mecánico.',
   'wrong.this-time-zone-is-not': 'Esta zona horaria no se conoce. Elija una como Europe/Lisbon.',
   'wrong.minutes-whole': ({ what }) => `Diga en minutos enteros cuánto llevan ${TASKS[what]}.`,

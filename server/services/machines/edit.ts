@@ -52,12 +52,14 @@ export async function machineWithTag(db: Db, shopId: number, tag: string): Promi
   return found
 }
 
-async function ownerOf(db: Db, shopId: number, customer: OwnerChangeRequest['customer']): Promise<number> {
+/** The owner who is meant, who is added where they are new. @throws Problem 422 for one of another shop */
+export async function ownerOf(db: Db, shopId: number, customer: OwnerChangeRequest['customer']): Promise<number> {
   if (!('id' in customer)) return insertCustomer(db, shopId, customer)
   if (!(await customerById(db, shopId, customer.id))) refuse('customer', say('refused.choose-owner'))
   return customer.id
 }
-async function freeTag(db: Db, shopId: number, tag: string, own: number | null): Promise<void> {
+/** @throws Problem 409 where another machine of the shop has the tag */
+export async function freeTag(db: Db, shopId: number, tag: string, own: number | null): Promise<void> {
   const other = await machineByTag(db, shopId, tag)
   if (other && other.id !== own)
     throw new Problem('duplicate', say('refused.tag-taken-merge', { tag }), {

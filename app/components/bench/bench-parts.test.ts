@@ -93,6 +93,9 @@ describe('the blade fan', () => {
   })
 })
 
+/** What changed is painted, and the keys have rested. */
+const RESTED_MS = REST_MS + 110
+
 describe('the answer panel', () => {
   const keys = ['Free', 'Drag'].map(title => ({ title, help: '', happening: null, asks: null }))
   const shown = () =>
@@ -101,7 +104,7 @@ describe('the answer panel', () => {
   afterEach(() => vi.useRealTimers())
   it('numbers its keys as the keyboard does', async () => {
     const panel = shown()
-    await vi.advanceTimersByTimeAsync(REST_MS)
+    await vi.advanceTimersByTimeAsync(RESTED_MS)
     await panel.findAll('.key')[1]!.trigger('click')
     expect(panel.emitted('press')).toEqual([[1]])
     await panel.find('.pass').trigger('click')
@@ -109,19 +112,31 @@ describe('the answer panel', () => {
   })
   it('a double tap answers once: the second would answer a question that nobody has read', async () => {
     const panel = shown()
-    await vi.advanceTimersByTimeAsync(REST_MS)
+    await vi.advanceTimersByTimeAsync(RESTED_MS)
     await panel.findAll('.key')[0]!.trigger('click')
     await panel.setProps({ instruction: 'Try 0.08' })
     await vi.advanceTimersByTimeAsync(200)
     await panel.findAll('.key')[0]!.trigger('click')
     expect(panel.emitted('press')).toEqual([[0]])
-    await vi.advanceTimersByTimeAsync(REST_MS)
+    await vi.advanceTimersByTimeAsync(RESTED_MS)
     await panel.findAll('.key')[1]!.trigger('click')
     expect(panel.emitted('press')).toEqual([[0], [1]])
   })
+  it('while a finger is on the screen they rest, however long they have rested', async () => {
+    const panel = shown()
+    window.dispatchEvent(new PointerEvent('pointerdown', { pointerId: 3 }))
+    await vi.advanceTimersByTimeAsync(RESTED_MS)
+    await panel.findAll('.key')[0]!.trigger('click')
+    expect(panel.emitted('press')).toBeUndefined()
+    window.dispatchEvent(new PointerEvent('pointerup', { pointerId: 3 }))
+    await vi.advanceTimersByTimeAsync(1)
+    await panel.findAll('.key')[0]!.trigger('click')
+    expect(panel.emitted('press')).toEqual([[0]])
+    panel.unmount()
+  })
   it('a finger that came down on one question and is lifted on another has answered neither', async () => {
     const panel = shown()
-    await vi.advanceTimersByTimeAsync(REST_MS)
+    await vi.advanceTimersByTimeAsync(RESTED_MS)
     const [key] = panel.findAll('.key')
     await key!.trigger('pointerdown')
     await panel.setProps({ instruction: 'Turn it on to T' })

@@ -36,7 +36,8 @@ export default defineConfig({
     },
   },
   projects: [
-    { name: 'browser', testIgnore: /screenshots/ },
+    { name: 'browser', testIgnore: /(?:screenshots|effort)\.spec/ },
     { name: 'screenshots', testMatch: /screenshots/ },
+    { name: 'effort', testMatch: /effort\.spec/ },
   ],
 })

@@ -11,7 +11,8 @@ import { demoTemplate, withServers } from './setup/test-servers.mjs'
 
 const root = dirname(dirname(fileURLToPath(import.meta.url)))
 const only = process.argv.find(a => a.startsWith('--only='))?.slice(7)
-const screenshots = process.argv.includes('--screenshots')
+/** Not a check of the product: pictures of its views, or what its work costs a hand. */
+const apart = ['screenshots', 'effort'].find(name => process.argv.includes(`--${name}`))
 const more = process.argv.includes('--') ? process.argv.slice(process.argv.indexOf('--') + 1) : []
 /** One more than processors: a browser waits half of its time. */
 const BROWSERS = 3
@@ -95,7 +96,7 @@ const LANES = [
   ['format', 'lint', 'types', 'imports', 'sizes', 'dead-code', 'core', 'server', 'engines'],
 ]
 const lanes = () => {
-  if (screenshots) return [[part('build'), { name: 'screenshots', work: browser('screenshots') }]]
+  if (apart) return [[part('build'), { name: apart, work: browser(apart) }]]
   if (!only) return LANES.map(lane => lane.map(part))
   return [[...(['server', 'engines', 'browser'].includes(only) ? ['build'] : []), only].map(part)]
 }

@@ -10,6 +10,7 @@ import { scaleTopMm, settableValves, stripValves } from './strip'
 import { tell } from '../../tests/support/told'
 import { clashWords, nextThing } from '~~/core/job'
 
+const NOTHING = { blades: null, turnDeg: null, notSo: new Set<string>() }
 const made = (after: (Happening & { type: 'trial' })['payload']['after'] = null): Happening => ({
   type: 'trial',
   payload: { valveId: 'intake', bladesMm: [0.1], feel: 'drag', after },
@@ -30,12 +31,12 @@ describe('blades in hand', () => {
   })
   it('a trial is recorded as it was made, and only a trial', () => {
     const screw = { kind: 'screw', deg: -20 } as const
-    expect(asMade(made(screw), { blades: [0.1, 0.02], turnDeg: -15 })).toMatchObject({
+    expect(asMade(made(screw), { ...NOTHING, blades: [0.1, 0.02], turnDeg: -15 })).toMatchObject({
       payload: { bladesMm: [0.1, 0.02], after: { kind: 'screw', deg: -15 } },
     })
-    expect(asMade(made(), { blades: null, turnDeg: 30 })).toEqual(made())
+    expect(asMade(made(), { ...NOTHING, turnDeg: 30 })).toEqual(made())
     const note: Happening = { type: 'note', payload: { text: 'x' } }
-    expect(asMade(note, { blades: [0.1], turnDeg: 5 })).toBe(note)
+    expect(asMade(note, { ...NOTHING, blades: [0.1], turnDeg: 5 })).toBe(note)
   })
   it('the instruction says what was chosen, not what was asked for', () => {
     const book = found(said()).say(trial('intake', 0.1, 'drag'), trial('exhaust', 0.06, 'drag'))

@@ -1,15 +1,19 @@
 import { type BladeSet, engravedWords, leavesOf } from '~~/core/feeler'
-import type { Happening, NextThing } from '~~/core/job'
+import type { CardLine, Happening, NextThing } from '~~/core/job'
 import type { Text } from '~~/core/said'
 
 /**
- * What a hand has chosen on the picture instead of what is asked for: blades by their engravings, and how far the screw
- * is turned.
+ * What a hand has chosen on the picture instead of what is asked for: blades by their engravings, how far the screw is
+ * turned, and which lines of a card are not so.
  */
 export interface InHand {
   blades: number[] | null
   turnDeg: number | null
+  notSo: ReadonlySet<string>
 }
+
+/** A line of a card by name. */
+export const lineKey = (line: CardLine): string => (line.kind === 'off' ? `off ${line.item}` : line.kind)
 
 /** More than three blades on each other slip. */
 const MOST_BLADES = 3
@@ -28,8 +32,18 @@ export function bladeBeside(set: BladeSet, thickMm: number, step: -1 | 1): numbe
   return to?.engravedMm ?? null
 }
 
-/** A trial as it was made: with the blades and the turn that were chosen. */
-export function asMade(happening: Happening, { blades, turnDeg }: InHand): Happening {
+/** An answer as it was made: a trial with the blades and the turn that were chosen, a card without what is not so. */
+export function asMade(happening: Happening, { blades, turnDeg, notSo }: InHand): Happening {
+  if (happening.type === 'readied') {
+    const { lines, off } = happening.payload
+    return {
+      type: 'readied',
+      payload: {
+        lines: lines.filter(line => !notSo.has(line)),
+        off: off.filter(item => !notSo.has(lineKey({ kind: 'off', item }))),
+      },
+    }
+  }
   if (happening.type !== 'trial') return happening
   const { after, ...trial } = happening.payload
   return {
@@ -45,7 +59,7 @@ export function asMade(happening: Happening, { blades, turnDeg }: InHand): Happe
 /** The instruction with what was chosen in the place of what was asked for. */
 export function instructionFor(
   { instruction, trial }: Pick<NextThing, 'instruction' | 'trial'>,
-  { blades, turnDeg }: InHand,
+  { blades, turnDeg }: Pick<InHand, 'blades' | 'turnDeg'>,
   unit: BladeSet['unit'],
 ): Text {
   if (!trial || typeof instruction === 'string' || !('say' in instruction)) return instruction

@@ -18,7 +18,7 @@ import { knownJob, mergeEvents, rememberJob } from '../local/jobs'
 import { asEvent, deviceId } from '../local/outbox'
 import { useOutboxStore } from '../stores/outbox'
 import { useSessionStore } from '../stores/session'
-import { api, NoAnswer } from '../utils/api'
+import { api, NoAnswer, Refused } from '../utils/api'
 import { wordsFor } from '../utils/errors'
 import { useAdvice } from './useAdvice'
 import { useLive } from './useLive'
@@ -47,7 +47,13 @@ export function useBench(jobId: number) {
   const pin = shallowRef<JobPin | null>(null)
   const unitFirst = useUnitFirst()
   const tools = computed((): JobTools | null =>
-    pin.value ? jobTools({ ...pin.value, unit: unitFirst.value ?? pin.value.unit }, weigh) : null,
+    pin.value
+      ? jobTools(
+          { ...pin.value, unit: unitFirst.value ?? pin.value.unit },
+          weigh,
+          pin.value.quick ? 'practiced' : (session.person?.hands ?? 'guided'),
+        )
+      : null,
   )
   const events = shallowRef<JobEvent[]>([])
   const lastSeq = ref(0)
@@ -61,7 +67,10 @@ export function useBench(jobId: number) {
   const unrecorded = ref<string | null>(null)
 
   function take(job: Pick<JobResponse, 'pin' | 'events' | 'lastSeq'>): void {
-    pin.value ??= job.pin
+    // a job that began on this device has its number, and a kept one its names, from the shop
+    const { number, machine } = pin.value ?? {}
+    if (!machine || (job.pin.number > 0 && (number !== job.pin.number || machine.name !== job.pin.machine.name)))
+      pin.value = job.pin
     events.value = mergeEvents(events.value, job.events)
     lastSeq.value = Math.max(lastSeq.value, job.lastSeq)
     remember()
@@ -94,7 +103,9 @@ export function useBench(jobId: number) {
       take(job)
     } catch (error) {
       if (error instanceof NoAnswer) session.offline = true
-      else failed.value = wordsFor(error)
+      // one that began here is not at the shop before its opening is
+      else if (!(pin.value && jobId < 0 && error instanceof Refused && error.status === 404))
+        failed.value = wordsFor(error)
     }
   }
 
@@ -116,6 +127,7 @@ export function useBench(jobId: number) {
   async function load(): Promise<void> {
     failed.value = null
     await readStore()
+    if (jobId < 0) await outbox.flush()
     await fetchMore()
     if (!tools.value && !failed.value) failed.value = t('use-bench.this-job-is-not-on')
     void outbox.flush()

@@ -1,7 +1,7 @@
 import { computed, ref, watch } from 'vue'
 import { stackNamed } from '~~/core/feeler'
-import { setInHand } from '~~/core/job'
-import { bladeBeside, instructionFor, tapped } from '../bench/blades-in-hand'
+import { type CardLine, setInHand } from '~~/core/job'
+import { bladeBeside, instructionFor, lineKey, tapped } from '../bench/blades-in-hand'
 import type { useBench } from './useBench'
 
 /** The blades and the turn that are chosen on the picture; they go with the next answer. */
@@ -9,6 +9,7 @@ export function useBladesInHand({ view, next, log }: Pick<ReturnType<typeof useB
   const blades = ref<number[] | null>(null)
   const stacking = ref(false)
   const turnDeg = ref<number | null>(null)
+  const notSo = ref<ReadonlySet<string>>(new Set())
 
   // a chosen blade stays chosen while the answer before it is written down and sent: only a new instruction or answer
   // lets go of it
@@ -18,12 +19,19 @@ export function useBladesInHand({ view, next, log }: Pick<ReturnType<typeof useB
       const trial = next.value?.trial
       blades.value = trial?.stack.engravedMm ?? null
       stacking.value = false
+      notSo.value = new Set()
       turnDeg.value = trial?.after?.kind === 'screw' ? trial.after.deg : null
     },
     { immediate: true },
   )
 
-  const inHand = computed(() => ({ blades: blades.value, turnDeg: turnDeg.value }))
+  const inHand = computed(() => ({ blades: blades.value, turnDeg: turnDeg.value, notSo: notSo.value }))
+  /** A tap says that a line of the card is not so; another that it is. */
+  function tapLine(line: CardLine): void {
+    const key = lineKey(line)
+    const others = [...notSo.value].filter(k => k !== key)
+    notSo.value = new Set(notSo.value.has(key) ? others : [...others, key])
+  }
   const chosenStack = computed(() =>
     view.value && blades.value ? stackNamed(setInHand(view.value), blades.value) : null,
   )
@@ -39,5 +47,5 @@ export function useBladesInHand({ view, next, log }: Pick<ReturnType<typeof useB
   const tapBlade = (engravedMm: number): void => {
     blades.value = tapped(blades.value ?? [], engravedMm, stacking.value)
   }
-  return { blades, stacking, turnDeg, inHand, chosenStack, instruction, chooseBlade, tapBlade }
+  return { blades, stacking, turnDeg, inHand, chosenStack, instruction, chooseBlade, tapBlade, notSo, tapLine }
 }

@@ -22,6 +22,8 @@ async function signOut(): Promise<void> {
       :offline="session.offline"
       :waiting="outbox.toSend"
       :dim="dim"
+      :practiced="session.person?.hands === 'practiced'"
+      @hands="session.chooseHands($event)"
       @sign-out="signOut"
       @dim="dim = !dim"
     />

@@ -1,5 +1,6 @@
 import { type DBSchema, type IDBPDatabase, openDB } from 'idb'
 import type { EventRequest } from '~~/shared/event-request'
+import type { QuickJobRequest } from '~~/shared/quick-jobs'
 import type { JobResponse, SessionResponse } from '~~/shared/responses'
 
 /** An answer that the server has not taken yet. It belongs to a shop and a person: nobody else sends it. */
@@ -35,7 +36,18 @@ export interface WaitingPhoto {
   refused: string | null
 }
 
+/** What opens a job that began on this device; its answers wait behind it. */
+export interface Opening {
+  jobId: number
+  shopId: number
+  personId: number
+  request: QuickJobRequest
+  /** The server's words when it refused. */
+  refused: string | null
+}
+
 interface Schema extends DBSchema {
+  openings: { key: number; value: Opening }
   waiting: { key: string; value: Waiting }
   jobs: { key: string; value: KnownJob }
   device: { key: string; value: unknown }
@@ -59,7 +71,7 @@ export function forgetStore(): void {
 /** The browser's own store: answers first, then what is needed to go on without a server. */
 export function localDatabase(): Promise<IDBPDatabase<Schema>> {
   if (opened) return opened
-  const opening = openDB<Schema>('wembric', 2, {
+  const opening = openDB<Schema>('wembric', 3, {
     upgrade(db, from) {
       if (from < 1) {
         db.createObjectStore('waiting', { keyPath: 'id' })
@@ -67,6 +79,7 @@ export function localDatabase(): Promise<IDBPDatabase<Schema>> {
         db.createObjectStore('device')
       }
       if (from < 2) db.createObjectStore('photos', { keyPath: 'id' })
+      if (from < 3) db.createObjectStore('openings', { keyPath: 'jobId' })
     },
     // a page with a later version wants to change the store: it goes on without us, and the next who asks opens it anew
     blocking(_, __, event) {

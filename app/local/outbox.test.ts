@@ -103,7 +103,14 @@ describe('what is needed without a server', () => {
   })
   it('the last session, until somebody signs out', async () => {
     const session = {
-      person: { id: 7, name: 'Ada', role: 'lead' as const, favouriteSetId: null, language: null },
+      person: {
+        id: 7,
+        name: 'Ada',
+        role: 'lead' as const,
+        favouriteSetId: null,
+        language: null,
+        hands: 'guided' as const,
+      },
       shop: {
         id: 1,
         name: 'S',

@@ -3,16 +3,20 @@ import Button from 'primevue/button'
 import { definePageMeta, navigateTo, useHead } from '#imports'
 import { NuxtLink } from '#components'
 import { useLocalStorage } from '@vueuse/core'
-import { computed, ref } from 'vue'
+import { computed, onMounted, ref } from 'vue'
 import InputText from 'primevue/inputtext'
 import { VueDraggable } from 'vue-draggable-plus'
 import type { BayCard } from '~~/shared/responses'
 import { isOpen, type Lane, lanesByPerson, lanesByStage, moveMeant } from '../bay/lanes'
 import BayCardView from '../components/bay/BayCardView.vue'
 import DueStrip from '../components/bay/DueStrip.vue'
+import FirstRun from '../components/bay/FirstRun.vue'
 import MovePanel from '../components/bay/MovePanel.vue'
+import UnkeptStrip from '../components/bay/UnkeptStrip.vue'
 import { useBoard } from '../composables/useBoard'
+import { useFirstRun } from '../composables/useFirstRun'
 import { useKeys } from '../composables/useKeys'
+import { useOutboxStore } from '../stores/outbox'
 import { useSessionStore } from '../stores/session'
 import { t } from '../words'
 import LoadingRows from '../components/shell/LoadingRows.vue'
@@ -20,6 +24,8 @@ import LoadingRows from '../components/shell/LoadingRows.vue'
 definePageMeta({ words: ['pages'] })
 useHead({ title: t('page-bay.bay-wembric') })
 const session = useSessionStore()
+const outbox = useOutboxStore()
+onMounted(() => outbox.readOpenings())
 const { bay, due, failed, nowMs, clock, load, columnOf, place } = useBoard()
 /** The columns are the stages of the work, or the people who do it. */
 const by = useLocalStorage<'stage' | 'person'>('wembric-bay', 'stage')
@@ -27,13 +33,19 @@ const lanes = computed((): Lane[] => {
   if (!bay.value) return []
   return by.value === 'stage' ? lanesByStage(bay.value.cards, columnOf) : lanesByPerson(bay.value)
 })
+/** Quick jobs that nobody has kept: those on the board say so on their cards. */
+const keepable = computed(() => new Set(bay.value?.unkept.map(u => u.jobId)))
+const onTheBoard = computed(() => new Set(bay.value?.cards.map(c => c.jobId)))
+const offTheBoard = computed(() => bay.value?.unkept.filter(u => !onTheBoard.value.has(u.jobId)) ?? [])
+const startedHere = computed(() => outbox.openings.filter(o => !onTheBoard.value.has(o.jobId)))
 const open = computed(() => bay.value?.cards.filter(isOpen).length ?? 0)
 const mine = computed(
   () => bay.value?.cards.filter(c => isOpen(c) && c.assigned?.id === session.person?.id).length ?? 0,
 )
 const moving = ref<number | null>(null)
+const has = useFirstRun()
 const text = ref('')
-useKeys({ n: () => navigateTo('/jobs/new') })
+useKeys({ n: () => navigateTo('/jobs/new'), q: () => navigateTo('/quick') })
 
 function dropped(lane: Lane, cards: BayCard[]): void {
   const move = moveMeant(lane, cards)
@@ -71,6 +83,7 @@ const amongOf = (card: BayCard) =>
           autocomplete="off"
         />
       </form>
+      <NuxtLink to="/quick" class="new quick">{{ t('quick.title') }} <kbd>Q</kbd></NuxtLink>
       <NuxtLink to="/jobs/new" class="new">{{ t('common.new-job') }} <kbd>N</kbd></NuxtLink>
     </div>
     <p v-if="bay?.room" class="said room" :class="{ urgent: bay.room.urgent }" role="alert">
@@ -81,19 +94,7 @@ const amongOf = (card: BayCard) =>
       {{ failed }} <Button link @click="load">{{ t('common.try-again') }}</Button>
     </p>
     <LoadingRows v-else-if="!bay" class="said" :words="t('page-bay.fetching-the-board')" row-height="110px" />
-    <div v-if="bay && bay.cards.length === 0" class="first">
-      <h2>{{ t('page-bay.no-jobs-yet') }}</h2>
-      <p>
-        {{ t('page-bay.a-job-needs-a-blade') }}
-      </p>
-      <p class="actions">
-        <NuxtLink class="quiet" to="/shelf">{{ t('common.add-a-blade-set') }}</NuxtLink><NuxtLink
-          class="quiet"
-          to="/spec-book/new"
-          >{{ t('common.add-a-model') }}</NuxtLink
-        ><NuxtLink class="quiet" to="/jobs/new">{{ t('page-bay.open-a-job') }}</NuxtLink>
-      </p>
-    </div>
+    <FirstRun v-if="bay && bay.cards.length === 0" :has="has" />
     <div v-else-if="bay" class="columns" :style="{ '--n': lanes.length }">
       <section v-for="lane in lanes" :key="lane.key" :class="lane.key" :aria-label="lane.name">
         <h2>
@@ -118,6 +119,7 @@ const amongOf = (card: BayCard) =>
             :now-ms="nowMs"
             :clock="clock"
             :moving="moving === card.jobId"
+            :keepable="keepable.has(card.jobId)"
             @move="moving = moving === card.jobId ? null : card.jobId"
             @changed="load"
           >
@@ -134,6 +136,7 @@ const amongOf = (card: BayCard) =>
         <p v-if="lane.cards.length === 0" class="empty">{{ lane.empty }}</p>
       </section>
     </div>
+    <UnkeptStrip :unkept="offTheBoard" :openings="startedHere" />
     <DueStrip v-if="due && bay && bay.cards.length > 0" :due="due" />
   </main>
 </template>
@@ -205,6 +208,11 @@ const amongOf = (card: BayCard) =>
   text-decoration: none;
   white-space: nowrap;
 }
+.new.quick {
+  background: var(--sheet);
+  color: var(--ink);
+  border: 1.5px solid var(--ink);
+}
 .new kbd {
   background: transparent;
   color: inherit;
@@ -247,12 +255,13 @@ h2 span {
   font-size: 15.5px;
   color: var(--ink3);
 }
-.first {
-  padding: 40px 20px;
-  display: grid;
-  gap: 14px;
-  max-width: 62ch;
-  align-content: start;
+@media (max-width: 1400px) {
+  .day p {
+    display: none;
+  }
+}
+.by .p-button {
+  white-space: nowrap;
 }
 .said {
   margin: 12px 20px;
@@ -312,9 +321,17 @@ h2 span {
   }
   .by {
     margin-left: 0;
+    flex: 1 1 100%;
+  }
+  .new {
     flex: 1;
+    justify-content: center;
+  }
+  .new kbd {
+    display: none;
   }
   .by .p-button {
+    flex: 1;
     padding: 0 12px;
     min-height: 56px;
   }

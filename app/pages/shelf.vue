@@ -2,12 +2,12 @@
 import { definePageMeta, useHead } from '#imports'
 import Button from 'primevue/button'
 import { computed, onMounted, reactive, ref, useTemplateRef } from 'vue'
-import { type Blade, plainBlade } from '~~/core/feeler'
-import { FigureError, parseLength } from '~~/core/units'
+import { type Blade, USUAL_SETS } from '~~/core/feeler'
 import type { BodySent, Unfinished } from '~~/shared/api'
 import type { BladeSetRow, ShelfResponse } from '~~/shared/responses'
 import ChoiceField from '../components/forms/ChoiceField.vue'
 import TextField from '../components/forms/TextField.vue'
+import { bladeLine, bladesOf, usualSetOptions } from '../components/shelf/blade-line'
 import BladeSetView from '../components/shelf/BladeSetView.vue'
 import ShimStock from '../components/shelf/ShimStock.vue'
 import TorqueTools from '../components/shelf/TorqueTools.vue'
@@ -16,7 +16,6 @@ import { useSessionStore } from '../stores/session'
 import { api } from '../utils/api'
 import { wordsFor } from '../utils/errors'
 import { t } from '../words'
-import { say } from '~~/core/said'
 import CheckedForm from '../components/forms/CheckedForm.vue'
 import { bladeSetRequestSchema } from '~~/shared/requests'
 import LoadingRows from '../components/shell/LoadingRows.vue'
@@ -36,27 +35,22 @@ onMounted(load)
 const favourite = computed(() => session.person?.favouriteSetId ?? shelf.value?.bladeSets[0]?.id ?? null)
 const today = new Date().toISOString().slice(0, 10)
 
-/**
- * Sizes in one line, by spaces or semicolons: a decimal comma stays a comma, a stroke parts the tip of a stepped blade
- * from its heel.
- */
-function bladesOf(line: string): Blade[] {
-  const parts = line.includes('.') ? line.split(/[\s;,]+/) : line.split(/[\s;]+|,(?=\s)/)
-  const size = (text: string) => parseLength(text, typed.unit ?? 'mm').mm
-  return parts.filter(Boolean).map(part => {
-    const [tip, heel, ...more] = part.split('/')
-    if (more.length) throw new FigureError(part, say('page-shelf.has-more-than-two-steps'))
-    return { ...plainBlade(size(tip!)), stepMm: heel === undefined ? null : size(heel) }
-  })
-}
 /** The blades of the line, or why it cannot be read. */
 const read = computed((): { blades: Blade[]; wrong?: string } => {
   try {
-    return { blades: bladesOf(typed.sizes) }
+    return { blades: bladesOf(typed.sizes, typed.unit ?? 'mm') }
   } catch (error) {
     return { blades: [], wrong: wordsFor(error) }
   }
 })
+/** As sets are usually sold: taken as they are, or corrected. */
+const usualOptions = usualSetOptions()
+const usual = ref<number | null>(null)
+function takeUsual(index: number | null): void {
+  usual.value = index
+  const set = USUAL_SETS[index ?? -1]
+  if (set) Object.assign(typed, { unit: set.unit, sizes: bladeLine(set.blades, set.unit) })
+}
 const body = () => ({ name: typed.name, unit: typed.unit, blades: read.value.blades })
 async function add(): Promise<void> {
   if (await setForm.send(() => api('POST /api/blade-sets', { body: body() }))) {
@@ -137,6 +131,12 @@ async function count(shim: Unfinished<BodySent<'PUT /api/shims'>>, done: () => v
                 { value: 'mm', label: 'mm' },
                 { value: 'thou', label: 'thou' },
               ]"
+            />
+            <ChoiceField
+              :model-value="usual"
+              :label="t('page-shelf.as-usually-sold')"
+              :options="usualOptions"
+              @update:model-value="takeUsual"
             />
             <TextField
               v-model="typed.sizes"

@@ -21,6 +21,8 @@ const own = useOwnLanguage()
 const form = useForm()
 const signIn = ref('')
 const password = ref('')
+/** Whoever is in a hurry goes straight to it. */
+const quick = ref(false)
 
 const body = () => ({ signIn: signIn.value, password: password.value })
 async function submit(): Promise<void> {
@@ -29,7 +31,7 @@ async function submit(): Promise<void> {
   session.begin(given)
   void outbox.flush()
   const back = String(useRouteBack())
-  const path = back.startsWith('/') && !back.startsWith('//') ? back : '/'
+  const path = quick.value ? '/quick' : back.startsWith('/') && !back.startsWith('//') ? back : '/'
   if (!own.speakTheirs(path)) await navigateTo(path)
 }
 const route = useRoute()
@@ -55,7 +57,14 @@ const useRouteBack = () => route.query.back ?? '/'
       <p v-if="form.failed.value && !form.wrong('password') && !form.wrong('signIn')" class="wrong" role="alert">
         {{ form.failed.value }}
       </p>
-      <Button type="submit" :label="t('common.sign-in')" :loading="form.busy.value" />
+      <Button type="submit" :label="t('common.sign-in')" :loading="form.busy.value" @click="quick = false" />
+      <Button
+        type="submit"
+        severity="secondary"
+        outlined
+        :label="t('page-sign-in.for-a-quick-job')"
+        @click="quick = true"
+      />
       <LanguagePick />
     </CheckedForm>
   </main>

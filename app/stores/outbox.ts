@@ -1,7 +1,8 @@
 import { defineStore } from 'pinia'
 import { computed, ref, shallowRef } from 'vue'
 import type { Happening, JobEvent } from '~~/core/job'
-import { onStoreLost, type Waiting } from '../local/database'
+import { onStoreLost, type Opening, type Waiting } from '../local/database'
+import { openingsWaiting, refuseOpening, settleOpening } from '../local/openings'
 import {
   draftAnswer,
   keep,
@@ -134,6 +135,37 @@ export const useOutboxStore = defineStore('outbox', () => {
     waiting.value = waiting.value.map(w => (w.id === entry.id ? { ...w, refused: words } : w))
   }
 
+  /** Jobs that began on this device and that the shop does not know yet. */
+  const openings = shallowRef<Opening[]>([])
+  async function readOpenings(): Promise<void> {
+    openings.value = (await openingsWaiting().catch(() => [])).filter(o => o.shopId === session.shop?.id)
+  }
+  /** Opens at the shop what began here. @returns whether answers may be sent: the shop answers */
+  async function sendOpenings(): Promise<boolean> {
+    await readOpenings()
+    for (const opening of openings.value.filter(o => o.personId === session.person?.id && !o.refused))
+      try {
+        await append('POST /api/jobs/quick', { body: opening.request })
+        session.offline = false
+        await settleOpening(opening.jobId)
+        tellOthers(opening.jobId)
+      } catch (error) {
+        if (error instanceof NoAnswer) session.offline = true
+        if (error instanceof Refused && error.status === 401) session.expired = true
+        if (!(error instanceof Refused) || error.status >= 500 || error.status === 429) later()
+        else if (error.status !== 401) {
+          await refuseOpening(opening, error.message)
+          continue
+        }
+        return false
+      } finally {
+        await readOpenings()
+      }
+    return true
+  }
+  /** The words with which the shop refused to open a job that began here, or null. */
+  const refusedOpening = (jobId: number): string | null => openings.value.find(o => o.jobId === jobId)?.refused ?? null
+
   /** Sends one answer. Returns whether the next may go. */
   async function send(entry: Waiting): Promise<boolean> {
     try {
@@ -160,12 +192,14 @@ export const useOutboxStore = defineStore('outbox', () => {
 
   /** The first that may go. One that is just being written down holds up those after it: order is kept. */
   function nextToSend(): Waiting | null {
-    const next = waiting.value.find(w => mine(w) && !w.refused)
+    // answers of a job that the shop has not opened wait behind its opening
+    const unopened = new Set(openings.value.map(o => o.jobId))
+    const next = waiting.value.find(w => mine(w) && !w.refused && !unopened.has(w.jobId))
     return next && !unwritten.has(next.id) ? next : null
   }
 
   async function sendAll(): Promise<void> {
-    if (session.expired) return
+    if (session.expired || !(await sendOpenings())) return
     for (let next = nextToSend(); next; next = nextToSend()) if (!(await send(next))) break
   }
   let running: Promise<void> | null = null
@@ -209,6 +243,9 @@ export const useOutboxStore = defineStore('outbox', () => {
 
   return {
     waiting,
+    openings,
+    refusedOpening,
+    readOpenings,
     trouble,
     load,
     add,

@@ -1,5 +1,6 @@
 import { defineStore } from 'pinia'
 import { computed, ref } from 'vue'
+import type { Hands } from '~~/core/job'
 import type { SessionResponse } from '~~/shared/responses'
 import { rememberedSession, rememberSession } from '../local/database'
 import { api, NoAnswer, Refused } from '../utils/api'
@@ -39,6 +40,14 @@ export const useSessionStore = defineStore('session', () => {
     loaded.value = true
   }
 
+  /** How much this person is asked before a job begins, on every device; here at once. */
+  async function chooseHands(hands: Hands): Promise<void> {
+    if (!session.value) return
+    session.value = { ...session.value, person: { ...session.value.person, hands } }
+    rememberSession(session.value).catch(() => {})
+    await api('PUT /api/hands', { body: { hands } }).catch(() => {})
+  }
+
   async function signOut(): Promise<void> {
     await api('DELETE /api/session')
     await rememberSession(null)
@@ -53,6 +62,7 @@ export const useSessionStore = defineStore('session', () => {
     loaded,
     begin,
     load,
+    chooseHands,
     signOut,
     learnTime,
     person: computed(() => session.value?.person ?? null),

@@ -13,7 +13,13 @@ import { named, t } from '../../words'
  * A job on the board: which machine, what was measured so far, when it is cold, what else it is for, and the one next
  * thing.
  */
-const props = defineProps<{ card: BayCard; nowMs: number; clock: (atMs: number) => string; moving: boolean }>()
+const props = defineProps<{
+  card: BayCard
+  nowMs: number
+  clock: (atMs: number) => string
+  moving: boolean
+  keepable: boolean
+}>()
 defineEmits<{ move: []; changed: [] }>()
 const measured = computed(() => props.card.valves.some(v => v.verdict !== 'not measured'))
 const to = computed(() =>
@@ -136,6 +142,7 @@ const turn = computed(() => {
         <span>{{ next }}</span><span aria-hidden="true">→</span>
       </p>
     </NuxtLink>
+    <NuxtLink v-if="keepable" class="keep" :to="`/jobs/${card.jobId}/keep`">{{ t('quick.keep-card') }}</NuxtLink>
     <CardTasks v-if="card.tasks.length" :tasks="card.tasks" @changed="$emit('changed')" />
     <slot v-if="moving" />
   </article>
@@ -203,6 +210,13 @@ h3 {
   display: grid;
   justify-items: center;
   gap: 5px;
+}
+.keep {
+  display: inline-flex;
+  align-items: center;
+  min-height: 44px;
+  font: 600 16px/1.2 var(--figures);
+  color: var(--ink2);
 }
 .next {
   display: flex;

@@ -1,7 +1,8 @@
 <script setup lang="ts">
-import type { JobView, Stage } from '~~/core/job'
+import type { CardLine, JobView, Stage } from '~~/core/job'
 import type { Stack } from '~~/core/feeler'
 import BladesStage from './BladesStage.vue'
+import CardStage from './CardStage.vue'
 import ClearanceRule from './ClearanceRule.vue'
 import ColdStage from './ColdStage.vue'
 import HeadMap from './HeadMap.vue'
@@ -24,8 +25,9 @@ defineProps<{
   strip: StripValve[]
   stopWords: string
   withoutWords?: string
+  notSo: ReadonlySet<string>
 }>()
-defineEmits<{ blade: [engravedMm: number]; stack: []; sets: []; turn: [deg: number] }>()
+defineEmits<{ blade: [engravedMm: number]; stack: []; sets: []; turn: [deg: number]; line: [line: CardLine] }>()
 const valveOf = (strip: StripValve[], stage: Stage) =>
   'valveId' in stage ? strip.find(v => v.valveId === stage.valveId) : undefined
 </script>
@@ -39,6 +41,13 @@ const valveOf = (strip: StripValve[], stage: Stage) =>
     <p v-if="stopWords && stage.kind !== 'screw'" class="stop">{{ stopWords }}</p>
   </div>
   <WheelStage v-if="stage.kind === 'wheel'" :view="view" :stage="stage" :without-words="withoutWords" />
+  <CardStage
+    v-else-if="stage.kind === 'card'"
+    :pin="view.pin"
+    :lines="stage.lines"
+    :not-so="notSo"
+    @tap="$emit('line', $event)"
+  />
   <BladesStage
     v-else-if="stage.kind === 'blades'"
     :view="view"

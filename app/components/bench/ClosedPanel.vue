@@ -7,7 +7,7 @@ import type { Happening, JobState } from '~~/core/job'
 import { t } from '../../words'
 
 /** A job that is not open: on hold, abandoned or signed; and the way back. */
-defineProps<{ state: JobState; jobId: number; isLead: boolean }>()
+defineProps<{ state: JobState; jobId: number; isLead: boolean; keepable: boolean }>()
 const emit = defineEmits<{ record: [happening: Happening] }>()
 const reason = ref('')
 const wrong = ref('')
@@ -45,6 +45,9 @@ function reopen(): void {
     </p>
     <NuxtLink v-if="state.status === 'closed'" class="key" :to="`/jobs/${jobId}/sheet`"
       ><b>{{ t('closed-panel.job-sheet') }}</b></NuxtLink
+    >
+    <NuxtLink v-if="keepable" class="key" :to="`/jobs/${jobId}/keep`"
+      ><b>{{ t('closed-panel.keep') }}</b></NuxtLink
     >
     <button
       v-if="state.status === 'held'"

@@ -53,7 +53,7 @@ const markIndex = computed(() => {
       :feel="feel"
       :cylinder-id="cylinderId"
     />
-    <p class="corner bl">{{ turnStatement(engine) }}</p>
+    <p class="corner bl">{{ turnStatement(engine, view.pin.quick !== null) }}</p>
     <div class="corner br">
       <MarkWindow v-if="markIndex >= 0" :engine="engine" :mark-index="markIndex" />
       <p>{{ marksStatement(engine, markIndex) }}</p>

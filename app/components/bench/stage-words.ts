@@ -91,11 +91,13 @@ export function stopStatement({ pin, model }: JobView, stop: Stop | null): State
   }
 }
 
-/** How to turn: the drawing turns clockwise, the hand perhaps not. */
-export const turnStatement = ({ turning, cam }: Engine): string =>
-  (turning.direction === 'clockwise'
-    ? t('stage-words.turn-clockwise-seen-from-as', { seenFrom: turning.seenFrom })
-    : t('stage-words.turn-counterclockwise-seen-from-drawn', { seenFrom: turning.seenFrom })) +
+/** How to turn: the drawing turns clockwise, the hand perhaps not. Of a quick job nobody said which way it runs. */
+export const turnStatement = ({ turning, cam }: Engine, asItRuns = false): string =>
+  (asItRuns
+    ? t('stage-words.turn-the-way-it-runs')
+    : turning.direction === 'clockwise'
+      ? t('stage-words.turn-clockwise-seen-from-as', { seenFrom: turning.seenFrom })
+      : t('stage-words.turn-counterclockwise-seen-from-drawn', { seenFrom: turning.seenFrom })) +
   (cam === null ? ` ${t('stage-words.arcs-assumed')}` : '')
 
 /** Which line is the right one, and which must not be taken for it. */

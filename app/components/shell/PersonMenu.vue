@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, useTemplateRef } from 'vue'
 import { useConfirm } from 'primevue/useconfirm'
+import type { Hands } from '~~/core/job'
 import { LANGUAGES, type Language } from '~~/shared/languages'
 import { LANGUAGE, speak } from '../../language'
 import { useShortcutsOn } from '../../composables/useKeys'
@@ -9,8 +10,8 @@ import { t } from '../../words'
 import MenuButton from './MenuButton.vue'
 
 /** Who works here: how the screen looks and speaks, and the way out. */
-const props = defineProps<{ person: string; waiting: number; dim: boolean }>()
-const emit = defineEmits<{ signOut: []; dim: [] }>()
+const props = defineProps<{ person: string; waiting: number; dim: boolean; practiced: boolean }>()
+const emit = defineEmits<{ signOut: []; dim: []; hands: [hands: Hands] }>()
 const own = useOwnLanguage()
 const confirm = useConfirm()
 const keysOn = useShortcutsOn()
@@ -43,6 +44,10 @@ const items = computed(() => [
     command: () => {
       keysOn.value = !keysOn.value
     },
+  },
+  {
+    label: t('person-menu.hands', { practiced: props.practiced }),
+    command: () => emit('hands', props.practiced ? 'guided' : 'practiced'),
   },
   { separator: true },
   { label: t('shop-header.sign-out'), command: signOut },

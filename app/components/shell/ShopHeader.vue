@@ -2,13 +2,14 @@
 import { navigateTo, useRoute } from '#imports'
 import { NuxtLink } from '#components'
 import { computed } from 'vue'
+import type { Hands } from '~~/core/job'
 import { t } from '../../words'
 import MenuButton from './MenuButton.vue'
 import PersonMenu from './PersonMenu.vue'
 
 /** The shop's title line: where to go, whose shop, who works. */
-defineProps<{ shop: string; person: string; offline: boolean; waiting: number; dim: boolean }>()
-defineEmits<{ signOut: []; dim: [] }>()
+defineProps<{ shop: string; person: string; offline: boolean; waiting: number; dim: boolean; practiced: boolean }>()
+defineEmits<{ signOut: []; dim: []; hands: [hands: Hands] }>()
 const route = useRoute()
 const isHere = (to: string) => (to === '/' ? route.path === '/' : route.path.startsWith(to))
 const PLACES = [
@@ -42,7 +43,15 @@ const here = computed(() => PLACES.find(p => isHere(p.to))?.name ?? t('shop-head
         t('shop-header.no-server', { waiting: waiting ? t('shop-header.to-send', { waiting }) : '' })
       }}</span>
       <span class="shop">{{ shop }}</span>
-      <PersonMenu :person="person" :waiting="waiting" :dim="dim" @dim="$emit('dim')" @sign-out="$emit('signOut')" />
+      <PersonMenu
+        :person="person"
+        :waiting="waiting"
+        :dim="dim"
+        :practiced="practiced"
+        @dim="$emit('dim')"
+        @hands="$emit('hands', $event)"
+        @sign-out="$emit('signOut')"
+      />
     </div>
   </header>
 </template>

@@ -12,7 +12,7 @@ async function leaving(waiting: number) {
   let left = 0
   const page = mount(
     defineComponent(() => () => [
-      h(PersonMenu, { person: 'Tam', waiting, dim: false, onSignOut: () => left++ }),
+      h(PersonMenu, { person: 'Tam', waiting, dim: false, practiced: false, onSignOut: () => left++ }),
       h(ConfirmPopup),
     ]),
     { global: { plugins: [PrimeVue, ConfirmationService, createPinia()] }, attachTo: document.body },

@@ -3,6 +3,7 @@ import { bay } from '../screens/bay'
 import { forms } from '../screens/forms'
 import { jobSheet } from '../screens/job-sheet'
 import { machine } from '../screens/machine'
+import { quick } from '../screens/quick'
 import { shelf } from '../screens/shelf'
 import { shop } from '../screens/shop'
 
@@ -13,6 +14,7 @@ export const pages = {
   ...forms,
   ...jobSheet,
   ...machine,
+  ...quick,
   ...shelf,
   ...shop,
 }

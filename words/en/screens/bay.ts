@@ -26,6 +26,8 @@ export const bay = {
     'Nothing is due in the next six weeks. A machine is due by its spec’s interval, or sooner where a valve is drifting.',
   'due-strip.use-hours-or-date-whichever': 'use, hours or date, whichever comes first',
   'due-strip.working-it-out': 'Working it out …',
+  'first-run.first-blade-in-a-minute': 'The first blade in a minute: no machine, model or shelf needed',
+  'first-run.two-minutes-of-practice': 'Or practice first: find TDC on a virtual engine, two minutes',
   'move-panel.add': ({ label }: Shown<'label'>) => `Add, ${label}`,
   'move-panel.later': 'Later',
   'move-panel.sooner': 'Sooner',

@@ -80,6 +80,7 @@ export const bench = {
   'closed-panel.a-lead-can-reopen-it': 'A lead can reopen it.',
   'closed-panel.abandoned': 'Abandoned',
   'closed-panel.job-sheet': 'Job sheet',
+  'closed-panel.keep': 'Keep it as machine, owner and model',
   'closed-panel.open-again': 'Open again',
   'closed-panel.reopen-it-as-lead-why': 'Reopen it, as lead: why?',
   'closed-panel.resume-it': 'Resume it',
@@ -176,7 +177,7 @@ export const bench = {
   'page-jobs-id.bench-wembric': 'Bench, Wembric',
   'page-jobs-id.fetching-the-job': 'Fetching the job …',
   'page-jobs-id.job': ({ modelName, owner, number }: Shown<'modelName' | 'owner' | 'number'>) =>
-    `${modelName} · ${owner} · job ${number}`,
+    [modelName, owner, number ? `job ${number}` : ''].filter(Boolean).join(' · '),
   'page-jobs-id.on': 'On',
   'page-jobs-id.rev': ({ revision, draft }: { revision: number; draft: boolean }) =>
     `rev ${revision}${draft ? ', draft' : ''}`,
@@ -362,6 +363,7 @@ export const bench = {
   'stage-words.the-line-beside-comes-before': ({ letter, before, ahead }: Shown<'letter' | 'before' | 'ahead'>) =>
     `The line beside ${letter}. ${before} comes ${ahead}° before it: do not stop there`,
   'stage-words.the-line-beside-on-both': ({ letter }: Shown<'letter'>) => `The line beside ${letter}, on both strokes`,
+  'stage-words.turn-the-way-it-runs': 'Turn it the way it runs; it is drawn turning clockwise.',
   'stage-words.turn-clockwise-seen-from-as': ({ seenFrom }: Shown<'seenFrom'>) =>
     `Turn clockwise seen from ${seenFrom}, as drawn.`,
   'stage-words.turn-counterclockwise-seen-from-drawn': ({ seenFrom }: Shown<'seenFrom'>) =>

@@ -9,6 +9,7 @@ export const shell = {
     'That answer was not saved: this device has no room to keep it, and the shop’s server does not answer. Free some room or get back online, then answer again.',
   'outbox.this-device-cannot-keep-answers':
     'This device cannot keep answers: it has no room. They go straight to the shop.',
+  'page-sign-in.for-a-quick-job': 'Sign in to a quick job',
   'page-sign-in.kept': ({ answers }: { answers: number }) =>
     answers === 1
       ? 'One answer is kept on this device and sent when the one who gave it signs in.'
@@ -40,6 +41,8 @@ export const shell = {
   'parts.page': ({ page }: Shown<'page'>) => `Page ${page}`,
   'person-menu.answers-wait': ({ waiting }: { waiting: number }) =>
     `Not sent yet: ${count(waiting, 'answer')}. What waits stays on this device until you sign in here again.`,
+  'person-menu.hands': ({ practiced }: { practiced: boolean }) =>
+    practiced ? 'Ask me one thing at a time' : 'I know the work: ask me on one card',
   'person-menu.of': ({ person }: Shown<'person'>) => `${person}: theme, language, sign out`,
   'person-menu.sign-out-all-the-same': 'Sign out anyway',
   'person-menu.stay': 'Stay signed in',

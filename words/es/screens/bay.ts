@@ -25,6 +25,8 @@ export const bay: Words<typeof english> = {
     'Nada toca en las próximas seis semanas. A una máquina le toca por el intervalo de sus datos, o antes si una válvula se está moviendo.',
   'due-strip.use-hours-or-date-whichever': 'uso, horas o fecha, lo que llegue primero',
   'due-strip.working-it-out': 'Calculando …',
+  'first-run.first-blade-in-a-minute': 'La primera hoja en un minuto: sin máquina, modelo ni estante',
+  'first-run.two-minutes-of-practice': 'O practique antes: halle el PMS en un motor virtual, dos minutos',
   'move-panel.add': ({ label }) => `Agregar, ${label}`,
   'move-panel.later': 'Después',
   'move-panel.sooner': 'Antes',

@@ -79,6 +79,7 @@ export const bench: Words<typeof english> = {
   'closed-panel.a-lead-can-reopen-it': 'Un encargado puede reabrirlo.',
   'closed-panel.abandoned': 'Abandonado',
   'closed-panel.job-sheet': 'Hoja de trabajo',
+  'closed-panel.keep': 'Guardarlo como máquina, dueño y modelo',
   'closed-panel.open-again': 'Abrir otra vez',
   'closed-panel.reopen-it-as-lead-why': 'Reabrirlo, como encargado: ¿por qué?',
   'closed-panel.resume-it': 'Reanudar',
@@ -165,7 +166,8 @@ export const bench: Words<typeof english> = {
   'page-jobs-id.as-if-it-had-not': 'como si no se hubiera dicho',
   'page-jobs-id.bench-wembric': 'Banco, Wembric',
   'page-jobs-id.fetching-the-job': 'Trayendo el trabajo …',
-  'page-jobs-id.job': ({ modelName, owner, number }) => `${modelName} · ${owner} · trabajo ${number}`,
+  'page-jobs-id.job': ({ modelName, owner, number }) =>
+    [modelName, owner, number ? `trabajo ${number}` : ''].filter(Boolean).join(' · '),
   'page-jobs-id.on': 'En',
   'page-jobs-id.rev': ({ revision, draft }) => `rev ${revision}${draft ? ', borrador' : ''}`,
   'page-jobs-id.step-of': ({ step, n }) => `${step}, ${n} de 6`,
@@ -342,6 +344,7 @@ export const bench: Words<typeof english> = {
   'stage-words.the-line-beside-comes-before': ({ letter, before, ahead }) =>
     `La línea junto a ${letter}. ${before} viene ${ahead}° antes: no pare ahí`,
   'stage-words.the-line-beside-on-both': ({ letter }) => `La línea junto a ${letter}, en las dos carreras`,
+  'stage-words.turn-the-way-it-runs': 'Gírelo en su sentido de marcha; el dibujo gira a la derecha.',
   'stage-words.turn-clockwise-seen-from-as': ({ seenFrom }) =>
     `Gire a la derecha visto desde ${usual(String(seenFrom))}, como en el dibujo.`,
   'stage-words.turn-counterclockwise-seen-from-drawn': ({ seenFrom }) =>

@@ -12,6 +12,7 @@ export const shelf: Words<typeof english> = {
   'blade-set-view.the-blade-is': 'La lámina está',
   'page-shelf.a-lead-adds-sets-and':
     'Un encargado agrega juegos y herramientas. Cualquiera puede marcar una lámina doblada, gastada o perdida, y contar pastillas.',
+  'page-shelf.as-usually-sold': 'Un juego como se suele vender',
   'page-shelf.engraved-in': 'Grabado en',
   'page-shelf.has-more-than-two-steps': 'tiene más de dos pasos. Escriba punta y talón, 0.10/0.13 por ejemplo.',
   'page-shelf.looking-at-the-shelf': 'Mirando el estante …',

@@ -11,6 +11,7 @@ export const shell: Words<typeof english> = {
     'Esa respuesta no se guardó: este aparato no tiene espacio y el servidor del taller no responde. Libere espacio o recupere la conexión, y responda otra vez.',
   'outbox.this-device-cannot-keep-answers':
     'Este aparato no puede guardar respuestas: no tiene espacio. Van directo al taller.',
+  'page-sign-in.for-a-quick-job': 'Entrar a un trabajo rápido',
   'page-sign-in.kept': ({ answers }) =>
     answers === 1
       ? 'Hay una respuesta en este aparato; se envía cuando entre quien la dio.'
@@ -42,6 +43,8 @@ export const shell: Words<typeof english> = {
   'parts.page': ({ page }) => `Página ${page}`,
   'person-menu.answers-wait': ({ waiting }) =>
     `${waiting === 1 ? '1 respuesta' : `${waiting} respuestas`} en este aparato sin enviar. Se ${waiting === 1 ? 'envía' : 'envían'} cuando usted entre aquí de nuevo con el servidor del taller al alcance.`,
+  'person-menu.hands': ({ practiced }) =>
+    practiced ? 'Pregúnteme una cosa a la vez' : 'Conozco el trabajo: pregúnteme en una tarjeta',
   'person-menu.of': ({ person }) => `${person}: tema, idioma, salir`,
   'person-menu.sign-out-all-the-same': 'Salir de todos modos',
   'person-menu.stay': 'Seguir dentro',

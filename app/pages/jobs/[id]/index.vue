@@ -167,6 +167,8 @@ useHead({
         :top-mm="shown.topMm"
         :strip="shown.strip"
         :stop-words="stopWords"
+        :not-so="screen.notSo.value"
+        @line="screen.tapLine($event)"
         @blade="screen.tapBlade($event)"
         @stack="stacking = !stacking"
         @sets="show('sets')"
@@ -178,7 +180,7 @@ useHead({
       <h1 v-if="inKeysPlace !== 'keys'" class="hidden-words">{{ view.pin.machine.name }}</h1>
       <BenchNotices
         :expired="session.expired"
-        :unrecorded="bench.unrecorded.value ?? outbox.trouble"
+        :unrecorded="bench.unrecorded.value ?? outbox.refusedOpening(jobId) ?? outbox.trouble"
         :to-send="bench.toSend.value"
         :refused="refused"
         :unplaced="view.state.unplaced"
@@ -194,6 +196,7 @@ useHead({
         :state="view.state"
         :job-id="jobId"
         :is-lead="session.isLead"
+        :keepable="view.pin.quick !== null && view.pin.machine.owner === ''"
         @record="screen.record($event)"
       />
       <BenchAnswers

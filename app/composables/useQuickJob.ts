@@ -1,0 +1,159 @@
+import { useLocalStorage } from '@vueuse/core'
+import { computed, onMounted, ref, shallowRef } from 'vue'
+import { bladeSetSchema, type BladeSet, USUAL_SETS } from '~~/core/feeler'
+import { quickPin } from '~~/core/job/quick-pin'
+import { type Quick, quickSchema, readSaidClearances, type SaidClearances, type SaidUnit } from '~~/core/quick'
+import { deviceJobId } from '~~/shared/quick-jobs'
+import { bladeLine, bladesOf } from '../components/shelf/blade-line'
+import { rememberJob } from '../local/jobs'
+import { keepOpening } from '../local/openings'
+import { rememberedSets, rememberSets } from '../local/shelf'
+import { useOutboxStore } from '../stores/outbox'
+import { useSessionStore } from '../stores/session'
+import { api, NoAnswer } from '../utils/api'
+import { wordsFor } from '../utils/errors'
+import { t } from '../words'
+
+/** What is told by a tap: as it was told last on this device. */
+export type QuickTaps = Pick<Quick, 'engine' | 'valves' | 'adjuster' | 'mark' | 'measuredAt'>
+const FIRST: QuickTaps = { engine: 'single', valves: 2, adjuster: 'valve-end', mark: true, measuredAt: 'not said' }
+const ENGINE_NAMES: Record<Quick['engine'], string> = {
+  'single': t('quick.single'),
+  'twin-360': t('quick.twin-360'),
+  'twin-180': t('quick.twin-180'),
+  'twin-270': t('quick.twin-270'),
+}
+
+const CLEARANCE_WORDS = ({ clearance }: SaidClearances) => ({
+  intake: clearance.intake.text,
+  exhaust: clearance.exhaust.text,
+})
+
+/** The figures as they were typed, in each way in which they may be read, and the one that was chosen. */
+function useSaid() {
+  const text = ref('')
+  const chosen = ref<SaidUnit | null>(null)
+  const readings = computed(() => readSaidClearances(text.value))
+  /** One reading stands by itself; of two one is chosen. */
+  const reading = computed(() =>
+    readings.value.length === 1 ? readings.value[0]! : (readings.value.find(r => r.as === chosen.value) ?? null),
+  )
+  return { text, chosen, readings, reading }
+}
+
+/** The shop's sets, or where it has none the usual one that is nearest to what is in the drawer. */
+function useSets() {
+  const session = useSessionStore()
+  const sets = shallowRef<BladeSet[] | null>(null)
+  const setName = ref<string | null>(null)
+  const usual = ref(0)
+  const sizes = ref(bladeLine(USUAL_SETS[0]!.blades, USUAL_SETS[0]!.unit))
+  function takeUsual(index: number): void {
+    usual.value = index
+    sizes.value = bladeLine(USUAL_SETS[index]!.blades, USUAL_SETS[index]!.unit)
+  }
+  onMounted(async () => {
+    const { shop, person } = session
+    if (!shop) return
+    const known = await rememberedSets(shop.id).catch(() => null)
+    const fetched = await api('GET /api/blade-sets').catch(error => {
+      if (error instanceof NoAnswer) session.offline = true
+      return null
+    })
+    if (fetched) rememberSets(shop.id, fetched).catch(() => {})
+    const rows = fetched ?? known ?? []
+    sets.value = rows.map(({ id: _, ...set }) => set)
+    setName.value = (rows.find(s => s.id === person?.favouriteSetId) ?? rows[0])?.name ?? null
+  })
+  /** The set in hand. @throws Error in words where the typed sizes are none */
+  function bladeSet(): BladeSet {
+    const known = sets.value?.find(s => s.name === setName.value)
+    if (known) return known
+    const { unit } = USUAL_SETS[usual.value]!
+    const parsed = bladeSetSchema.safeParse({
+      name: t('quick.drawer-set'),
+      unit,
+      blades: bladesOf(sizes.value, unit),
+    })
+    if (!parsed.success) throw parsed.error
+    return parsed.data
+  }
+  return { sets, setName, usual, sizes, takeUsual, bladeSet }
+}
+
+/** A job that begins here and now, whether a server answers or not. */
+export function useQuickJob() {
+  const session = useSessionStore()
+  const outbox = useOutboxStore()
+  const taps = useLocalStorage<QuickTaps>('wembric-quick', FIRST, { mergeDefaults: true })
+  const said = useSaid()
+  const drawer = useSets()
+  const wrong = ref('')
+  const busy = ref(false)
+
+  /** What is wrong with the figures, to be said when they are left or sent. */
+  function figuresWrong(): string {
+    if (!said.text.value.trim()) return t('quick.give-the-clearances')
+    if (said.readings.value.length === 0) return t('quick.cannot-be-read')
+    return said.reading.value ? '' : t('quick.choose-how-it-is-meant')
+  }
+  /** @returns the new job's id, or null with `wrong` saying why there is none */
+  async function begin(): Promise<number | null> {
+    const { person, shop } = session
+    wrong.value = figuresWrong()
+    const reading = said.reading.value
+    if (wrong.value || !person || !shop || !reading) return null
+    busy.value = true
+    try {
+      const quick = quickSchema.parse({
+        ...taps.value,
+        text: said.text.value,
+        clearance: reading.clearance,
+      })
+      const engine = ENGINE_NAMES[quick.engine]
+      const openedAt = new Date(Date.now() + session.skewMs).toISOString()
+      const bladeSet = drawer.bladeSet()
+      const request = {
+        id: deviceJobId(),
+        quick,
+        called: {
+          machine: t('quick.machine-called', { engine, valves: quick.valves, ...CLEARANCE_WORDS(reading) }),
+          model: t('quick.model-called'),
+          source: t('quick.source-called', { person: person.name }),
+        },
+        bladeSet,
+        openedAt,
+      }
+      const pin = quickPin({
+        jobId: request.id,
+        quick,
+        bladeSet,
+        shelf: {
+          otherSets: (drawer.sets.value ?? []).filter(s => s.name !== bladeSet.name),
+          wrenches: [],
+          adapters: [],
+        },
+        ways: {
+          target: shop.target,
+          bladeHabit: shop.bladeHabit,
+          pairToProve: shop.pairToProve,
+          unit: shop.unit,
+          school: shop.favouriteSchool,
+        },
+        called: request.called,
+        openedAt,
+        openedBy: person.name,
+      })
+      await rememberJob(shop.id, { pin, events: [], lastSeq: 0 })
+      await keepOpening(shop.id, person.id, request)
+      void outbox.flush()
+      return request.id
+    } catch (error) {
+      wrong.value = wordsFor(error)
+      return null
+    } finally {
+      busy.value = false
+    }
+  }
+  return { ...said, ...drawer, taps, wrong, busy, figuresWrong, begin }
+}

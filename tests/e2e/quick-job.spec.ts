@@ -1,0 +1,103 @@
+import { expect, test } from '@playwright/test'
+import { instruction, noViolations, saved, signIn, workUntil } from './bench'
+import { beginQuick, countEffort, effortOf } from './effort'
+import { BenchHand } from './hand'
+
+test.use({ viewport: { width: 390, height: 844 }, hasTouch: true })
+const gaps = () => ({ intake: 0.06, exhaust: 0.105, degPerMm: 720 })
+
+test('a quick job is not kept: first blade within ten taps and twenty characters, measured, and found in the Bay', async ({
+  page,
+}) => {
+  await signIn(page)
+  await page.goto('/')
+  await expect(page.locator('[data-job]').first()).toBeVisible()
+  await countEffort(page)
+  const id = await beginQuick(page, '.004 .006')
+  await expect(instruction(page)).toHaveText('Tap off what is not so yet')
+  await noViolations(page)
+  const hand = await BenchHand.at(page, id, 500)
+  await saved(page)
+  await hand.until(next => next.step === 'measure')
+  const { taps, typed } = await effortOf(page)
+  expect(taps).toBeLessThanOrEqual(10)
+  expect(typed).toBeLessThanOrEqual(20)
+  await page.goto('/')
+  await expect(page.locator(`[data-job="${id}"]`)).toContainText('Quick job: keep it')
+})
+
+test.describe('without a server', () => {
+  test.use({ serviceWorkers: 'allow' })
+  test('a quick job begins and goes on offline, is sent when the network is back, and is kept with nothing typed twice', async ({
+    page,
+    context,
+  }) => {
+    test.setTimeout(180_000)
+    await signIn(page)
+    await page.goto('/')
+    await expect(page.locator('[data-job]').first()).toBeVisible()
+    await page.evaluate(() => navigator.serviceWorker.ready)
+    // the shelf is on the device from the first look at the form on
+    await page.goto('/quick')
+    await expect(page.getByText('Set A, metric')).toBeVisible()
+    await page.goto('/')
+    await context.setOffline(true)
+    // whole figures may be hundredths or thou: nothing begins before one of them was meant
+    await page.getByRole('link', { name: /^Quick job/ }).click()
+    await page.locator('#said').fill('10 15')
+    await page.getByRole('button', { name: 'Begin' }).click()
+    await expect(page.getByRole('alert')).toContainText('two ways')
+    await page.locator('.reading').first().click()
+    await page.getByRole('button', { name: 'Begin' }).click()
+    await page.waitForURL(/\/jobs\/-\d+$/)
+    await expect(page.getByTestId('saved')).toContainText('Offline')
+    await page.locator('[data-line="safe"]').tap()
+    await workUntil(page, 'Make sure it', gaps(), 'taps')
+    await workUntil(page, 'Try', gaps(), 'taps')
+    await expect(page.getByTestId('saved')).toContainText('to send')
+    await page.reload()
+    await expect(instruction(page)).toContainText('Try')
+    await context.setOffline(false)
+    await page.evaluate(() => window.dispatchEvent(new Event('online')))
+    await saved(page)
+    await page.goto(page.url().replace(/$/, '/keep'))
+    const fill = async (fields: Record<string, string>) => {
+      for (const [label, value] of Object.entries(fields)) await page.getByLabel(label, { exact: true }).fill(value)
+    }
+    await page.getByRole('button', { name: 'Keep it' }).click()
+    await expect(page.getByText('Give the maker.')).toBeVisible()
+    await noViolations(page)
+    await fill({
+      'Name': 'Red tiller',
+      'New owner’s name': 'N. Orsk',
+      'Engine maker': 'Brindle',
+      'Engine model': `T ${Date.now() % 1e6}`,
+    })
+    await page.getByRole('button', { name: 'Keep it' }).click()
+    await page.waitForURL(/\/machines\/\d+$/)
+    await expect(page.getByRole('heading', { level: 1 })).toContainText('Red tiller')
+  })
+})
+
+test('the card says what is so: taken off, a line is asked; figures that cannot be are told at once', async ({
+  page,
+}) => {
+  await signIn(page)
+  await page.goto('/quick')
+  await page.locator('#said').fill('1.0 ten')
+  await page.getByRole('button', { name: 'Begin' }).click()
+  await expect(page.getByRole('alert')).toContainText('can’t be read')
+  await page.locator('#said').fill('0.15 0.10')
+  await expect(page.getByRole('status').filter({ hasText: 'right order' })).toBeVisible()
+  await page.locator('#said').fill('0.10 0.15')
+  await page.getByRole('button', { name: 'Begin' }).click()
+  await page.locator('[data-line="cold"]').tap()
+  await page.locator('[data-line="off Rocker cover"]').tap()
+  await page.locator('[data-line="off Rocker cover"]').tap()
+  await expect(page.locator('[data-line="cold"]')).toHaveAttribute('aria-pressed', 'false')
+  await page.waitForFunction(() => document.querySelector('[data-key="1"]')?.getAttribute('aria-disabled') === 'false')
+  await page.locator('[data-key="1"]').tap()
+  await expect(instruction(page)).toHaveText('How cold is the engine?')
+  await page.getByRole('button', { name: 'Undo' }).click()
+  await expect(instruction(page)).toHaveText('Tap off what is not so yet')
+})

@@ -5,7 +5,7 @@ import { onMounted, watch } from 'vue'
 import ConfirmPopup from 'primevue/confirmpopup'
 import Toast from 'primevue/toast'
 import { useEventListener } from '@vueuse/core'
-import { useDim } from './composables/useOwnScreen'
+import { useBig, useDim, useStark } from './composables/useOwnScreen'
 import { useOutboxStore } from './stores/outbox'
 import { usePhotosStore } from './stores/photos'
 import { LANGUAGE } from './language'
@@ -15,7 +15,9 @@ useHead({ htmlAttrs: { lang: LANGUAGE } })
 const outbox = useOutboxStore()
 const photos = usePhotosStore()
 const dim = useDim()
-watch(dim, on => document.documentElement.classList.toggle('dark', on), { immediate: true })
+const [big, stark] = [useBig(), useStark()]
+for (const [name, on] of Object.entries({ dark: dim, big, stark }))
+  watch(on, is => document.documentElement.classList.toggle(name, is), { immediate: true })
 /** Past the header, to what the page is about. */
 function toContent(): void {
   const main = document.querySelector('main')

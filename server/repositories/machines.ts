@@ -1,3 +1,4 @@
+import type { FindableMachine } from '../../core/search'
 import type { MeterUnit } from '../../core/units'
 import type { MachineRow } from '../../shared/responses'
 import { change, type Db, many, maybeOne } from '../database/query'
@@ -28,6 +29,29 @@ export const findMachines = (db: Db, shopId: number, text: string): Promise<Mach
     ORDER BY m.tag = ? DESC, m.plate = ? DESC, m.name, m.id LIMIT 50`,
         [shopId, ...Array<string>(6).fill(likeOf(text)), text, text],
       )
+
+/** What every machine on record of the shop is found by. */
+export const machinesToFind = (db: Db, shopId: number): Promise<(FindableMachine & { id: number })[]> =>
+  many(
+    db,
+    `SELECT m.id, m.name, m.tag, m.plate, m.serial, c.name AS owner, CONCAT(e.maker, ' ', e.model) AS model
+     FROM machines m
+     JOIN customers c ON c.shop_id = m.shop_id AND c.id = m.customer_id
+     JOIN engine_models e ON e.shop_id = m.shop_id AND e.id = m.model_id
+     WHERE m.shop_id = ? AND NOT m.quick LIMIT 20000`,
+    [shopId],
+  )
+/** Machines by their ids, in the order of these. */
+export const machinesByIds = async (db: Db, shopId: number, ids: number[]): Promise<MachineRow[]> => {
+  if (ids.length === 0) return []
+  const rows = await many<MachineRow>(
+    db,
+    `${SELECT} WHERE m.shop_id = ? AND m.id IN (${ids.map(() => '?').join(', ')})`,
+    [shopId, ...ids],
+  )
+  const byId = new Map(rows.map(row => [row.id, row]))
+  return ids.flatMap(id => byId.get(id) ?? [])
+}
 
 export const machineById = (db: Db, shopId: number, id: number): Promise<MachineRow | null> =>
   maybeOne(db, `${SELECT} WHERE m.shop_id = ? AND m.id = ?`, [shopId, id])

@@ -205,4 +205,24 @@ h1.long {
     padding: 8px 14px;
   }
 }
+/* read from two meters: what is to be done, and the answers; why, and what a key means, may be asked for nearer by */
+:global(.big .bench .next h1) {
+  font-size: 46px !important;
+  line-height: 1.05 !important;
+}
+:global(.big .bench .keys .title) {
+  font-size: 32px;
+}
+:global(.big .bench .next .why),
+:global(.big .bench .keys .help) {
+  display: none;
+}
+@media (min-width: 1101px) {
+  :global(.big .bench .next h1) {
+    font-size: 58px !important;
+  }
+  :global(.big .bench) {
+    grid-template-columns: 184px minmax(0, 1fr) min(46vw, 620px) !important;
+  }
+}
 </style>

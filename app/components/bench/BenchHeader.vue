@@ -10,8 +10,10 @@ defineProps<{
   revision: string
   saved: { word: string; tone: 'ok' | 'wait' | 'stop' }
   stepWords: string
+  big: boolean
+  stark: boolean
 }>()
-defineEmits<{ help: [] }>()
+defineEmits<{ help: []; big: []; stark: [] }>()
 </script>
 
 <template>
@@ -35,13 +37,31 @@ defineEmits<{ help: [] }>()
       <button type="button" class="fact nav" @click="$emit('help')">{{ t('bench-header.help') }} <kbd>?</kbd></button>
     </div>
     <span class="phone-step">{{ stepWords }}</span>
+    <div class="looks">
+      <button type="button" class="look" :aria-pressed="big" :title="t('bench-header.big')" @click="$emit('big')">
+        <span aria-hidden="true" class="letters">A<b>A</b></span
+        ><span class="hidden-words">{{ t('bench-header.big') }}</span></button
+      ><button
+        type="button"
+        class="look"
+        :aria-pressed="stark"
+        :title="t('bench-header.stark')"
+        @click="$emit('stark')"
+      >
+        <svg width="22" height="22" viewBox="0 0 22 22" aria-hidden="true">
+          <circle cx="11" cy="11" r="9" fill="none" stroke="currentColor" stroke-width="2" />
+          <path d="M 11 2 A 9 9 0 0 1 11 20 Z" fill="currentColor" />
+        </svg>
+        <span class="hidden-words">{{ t('bench-header.stark') }}</span>
+      </button>
+    </div>
   </header>
 </template>
 
 <style scoped>
 .bench-header {
   display: grid;
-  grid-template-columns: 164px minmax(0, 1fr) auto;
+  grid-template-columns: 164px minmax(0, 1fr) auto auto;
   align-items: center;
   padding: 0 20px;
   border-bottom: 1.5px solid var(--ink);
@@ -104,6 +124,32 @@ defineEmits<{ help: [] }>()
   align-items: center;
   gap: 6px;
 }
+/* two looks of the screen, each a tap away: they lie close, for both are taken back by the same tap */
+.looks {
+  display: flex;
+  margin-left: 14px;
+}
+.look {
+  min-width: 44px;
+  min-height: 44px;
+  display: inline-grid;
+  place-items: center;
+  border: 0;
+  border-radius: 8px;
+  background: none;
+  color: var(--ink2);
+  cursor: pointer;
+}
+.look[aria-pressed='true'] {
+  color: var(--petrol);
+  box-shadow: inset 0 -3px 0 var(--petrol);
+}
+.letters {
+  font: 600 14px/1 var(--figures);
+}
+.letters b {
+  font-size: 21px;
+}
 .saved {
   font-weight: 600;
 }
@@ -127,7 +173,7 @@ defineEmits<{ help: [] }>()
 }
 @media (max-width: 1100px) {
   .bench-header {
-    grid-template-columns: 130px minmax(0, 1fr) auto;
+    grid-template-columns: 130px minmax(0, 1fr) auto auto;
   }
   .machine span {
     display: none;
@@ -138,8 +184,9 @@ defineEmits<{ help: [] }>()
 }
 @media (max-width: 700px) {
   .bench-header {
-    grid-template-columns: 40px minmax(0, 1fr) auto auto;
-    padding: 0 14px 0 6px;
+    grid-template: auto auto / 40px minmax(0, 1fr) auto auto;
+    align-content: center;
+    padding: 0 6px;
   }
   .brand,
   .fact:not(.saved) {
@@ -160,7 +207,7 @@ defineEmits<{ help: [] }>()
     text-overflow: ellipsis;
   }
   .facts {
-    margin-right: 10px;
+    justify-self: end;
   }
   .saved {
     max-width: 132px;
@@ -171,8 +218,24 @@ defineEmits<{ help: [] }>()
   }
   .phone-step {
     display: block;
+    grid-area: 2 / 3;
+    justify-self: end;
     font-size: 15px;
+    line-height: 1.15;
     color: var(--ink2);
+    white-space: nowrap;
+  }
+  .back,
+  .machine,
+  .looks {
+    grid-row: 1 / 3;
+  }
+  .looks {
+    grid-column: 4;
+    margin-left: 4px;
+  }
+  .look {
+    min-width: 40px;
   }
 }
 </style>

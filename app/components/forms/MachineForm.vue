@@ -40,7 +40,7 @@ async function submit(): Promise<void> {
       <TextField
         v-model="machine.name"
         :label="t('common.name')"
-        :placeholder="t('machine-form.minnow-125-red')"
+        :placeholder="t('machine-form.what-you-call-it')"
         name="name"
       />
       <TextField v-model="machine.tag" :label="t('common.tag')" placeholder="M-0110" name="tag" />

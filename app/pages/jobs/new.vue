@@ -64,6 +64,12 @@ async function choose(row: MachineRow): Promise<void> {
   await nextTick()
   document.querySelector<HTMLInputElement>('.open input')?.focus()
 }
+/** Enter takes the first of what fits what is typed by now. */
+async function takeFirst(): Promise<void> {
+  if (!text.value.trim() || !(await find())) return
+  const [first] = found.value ?? []
+  if (first) await choose(first)
+}
 function added(row: MachineRow): void {
   adding.value = false
   void choose(row)
@@ -79,7 +85,8 @@ function added(row: MachineRow): void {
           id="find"
           v-model="text"
           autofocus
-          :placeholder="t('page-jobs-new.m-0101-hedgerow')"
+          @keydown.enter.prevent="takeFirst"
+          :placeholder="t('page-jobs-new.tag-name-or-owner')"
         />
       </div>
       <!-- above what is found: a list that comes in late moves no button from under a finger -->

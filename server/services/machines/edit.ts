@@ -1,5 +1,6 @@
 import type { Engine } from '../../../core/engine'
 import { type MeterReading, meterClash } from '../../../core/history'
+import { findAmongMachines } from '../../../core/search'
 import { formatMeter } from '../../../core/units'
 import type {
   EngineChangeRequest,
@@ -19,6 +20,8 @@ import {
   lockMachine,
   machineById,
   machineByTag,
+  machinesByIds,
+  machinesToFind,
   moveMachine,
   setModel,
   setOwner,
@@ -42,8 +45,22 @@ const refuse = (field: string, message: Said, code: ProblemCode = 'unfit'): neve
 const dayWords = (at: Date | number): string =>
   new Date(at).toLocaleDateString(locale(), { day: 'numeric', month: 'short', year: 'numeric', timeZone: 'UTC' })
 
-export const listMachines = (db: Db, shopId: number, text: string): Promise<MachineRow[]> =>
-  findMachines(db, shopId, text.trim())
+/** With so many that hold the text nobody needs those that are only like it. */
+const ENOUGH = 8
+/** As many as a list under a finger holds. */
+const MOST_FOUND = 50
+/**
+ * Machines that fit what was typed, the best first: what holds the text as it is, and where that is little, what is
+ * called nearly so.
+ */
+export async function listMachines(db: Db, shopId: number, given: string): Promise<MachineRow[]> {
+  const text = given.trim()
+  const exact = await findMachines(db, shopId, text)
+  if (text === '') return exact
+  if (exact.length >= ENOUGH) return findAmongMachines(text, exact, MOST_FOUND)
+  const near = findAmongMachines(text, await machinesToFind(db, shopId), MOST_FOUND).map(m => m.id)
+  return machinesByIds(db, shopId, [...new Set([...near, ...exact.map(m => m.id)])].slice(0, MOST_FOUND))
+}
 
 /** The machine that a tag hangs on. */
 export async function machineWithTag(db: Db, shopId: number, tag: string): Promise<{ id: number }> {

@@ -65,7 +65,7 @@ export const bay = {
   'page-jobs-new.draft': '(draft)',
   'page-jobs-new.hard-to-start-due-ticks': 'hard to start, due, ticks …',
   'page-jobs-new.last-time': ({ lastMeter }: Shown<'lastMeter'>) => `Last time ${lastMeter}.`,
-  'page-jobs-new.m-0101-hedgerow': 'M-0101, Hedgerow …',
+  'page-jobs-new.tag-name-or-owner': 'Tag, name or owner',
   'page-jobs-new.meter': ({ meterUnit }: Shown<'meterUnit'>) => `Meter, ${meterUnit}`,
   'page-jobs-new.new-job-wembric': 'New job, Wembric',
   'page-jobs-new.no-machine-like-that-in': 'No machine like that in this shop. Add it.',

@@ -16,6 +16,7 @@ export const bench = {
   'answer-panel.skip-say-why': 'Skip, say why',
   'ask-form.estimate-by-eye-or-ear': 'Estimate, by eye or ear',
   'ask-form.estimate-hint': '17 thou, or 0.43',
+  'ask-form.given-lately': 'Reasons given lately',
   'ask-form.give-the-date-as-year': 'Give the date as year-month-day, such as 2027-05-01.',
   'ask-form.hours-since-it-last-ran': 'Hours since it last ran',
   'ask-form.its-kept-as-an-estimate': 'It’s kept as an estimate and proves nothing.',
@@ -37,7 +38,9 @@ export const bench = {
   'bench-answers.undo': 'Undo:',
   'bench-foot.last': 'Last',
   'bench-foot.why': 'Why?',
+  'bench-header.big': 'Large figures, to read from two meters',
   'bench-header.help': 'Help',
+  'bench-header.stark': 'Full contrast, for a torch or the sun',
   'bench-header.wembric-to-the-bay': 'Wembric, to the Bay',
   'bench-notices.after': 'After',
   'bench-notices.another-device-felt-before-or': ({ person }: Shown<'person'>) =>

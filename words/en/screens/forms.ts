@@ -7,7 +7,7 @@ export const forms = {
   'machine-form.engine-model': 'Engine model',
   'machine-form.first': 'first.',
   'machine-form.may-stay-empty': 'May stay empty.',
-  'machine-form.minnow-125-red': 'Minnow 125, red',
+  'machine-form.what-you-call-it': 'What you call it',
   'machine-form.no-engine-model-yet': 'No engine model yet:',
   'machine-pick.no-other-machine-like-that': 'No other machine like that.',
   'machine-pick.type-name-tag-plate-or': 'Type name, tag, plate or owner',

@@ -64,7 +64,7 @@ export const bay: Words<typeof english> = {
   'page-jobs-new.draft': '(borrador)',
   'page-jobs-new.hard-to-start-due-ticks': 'arranca duro, le toca, suena …',
   'page-jobs-new.last-time': ({ lastMeter }) => `La última vez ${lastMeter}.`,
-  'page-jobs-new.m-0101-hedgerow': 'M-0101, Hedgerow …',
+  'page-jobs-new.tag-name-or-owner': 'Etiqueta, nombre o dueño',
   'page-jobs-new.meter': ({ meterUnit }) => `Contador, ${meterUnit}`,
   'page-jobs-new.new-job-wembric': 'Trabajo nuevo, Wembric',
   'page-jobs-new.no-machine-like-that-in': 'No hay máquina así en este taller. Agréguela.',

@@ -16,6 +16,7 @@ export const bench: Words<typeof english> = {
   'answer-panel.skip-say-why': 'Saltar, diga por qué',
   'ask-form.estimate-by-eye-or-ear': 'Cálculo, a ojo u oído',
   'ask-form.estimate-hint': '17 thou, o 0.43',
+  'ask-form.given-lately': 'Motivos dados hace poco',
   'ask-form.give-the-date-as-year': 'Dé la fecha como año-mes-día, 2027-05-01 por ejemplo.',
   'ask-form.hours-since-it-last-ran': 'Horas desde que funcionó',
   'ask-form.its-kept-as-an-estimate': 'Se guarda como cálculo y no comprueba nada.',
@@ -37,7 +38,9 @@ export const bench: Words<typeof english> = {
   'bench-answers.undo': 'Deshacer:',
   'bench-foot.last': 'Última',
   'bench-foot.why': '¿Por qué?',
+  'bench-header.big': 'Letras grandes, para leer a dos metros',
   'bench-header.help': 'Ayuda',
+  'bench-header.stark': 'Contraste total, para linterna o sol',
   'bench-header.wembric-to-the-bay': 'Wembric, al tablero',
   'bench-notices.after': 'Después',
   'bench-notices.another-device-felt-before-or': ({ person }) =>

@@ -8,7 +8,7 @@ export const forms: Words<typeof english> = {
   'machine-form.engine-model': 'Modelo de motor',
   'machine-form.first': 'primero.',
   'machine-form.may-stay-empty': 'Puede quedar vacío.',
-  'machine-form.minnow-125-red': 'Minnow 125, roja',
+  'machine-form.what-you-call-it': 'Cómo la llama usted',
   'machine-form.no-engine-model-yet': 'Aún no hay modelo de motor:',
   'machine-pick.no-other-machine-like-that': 'No hay otra máquina así.',
   'machine-pick.type-name-tag-plate-or': 'Escriba nombre, etiqueta, placa o dueño',

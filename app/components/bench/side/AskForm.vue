@@ -2,6 +2,7 @@
 import Button from 'primevue/button'
 import InputText from 'primevue/inputtext'
 import Textarea from 'primevue/textarea'
+import { useLocalStorage } from '@vueuse/core'
 import { computed, nextTick, onMounted, ref, useTemplateRef } from 'vue'
 import type { Asks, Happening, Requirement, Step } from '~~/core/job'
 import { EVENTS } from '~~/core/job'
@@ -52,6 +53,14 @@ const long = computed(() => ['finding', 'reason', 'hold', 'abandon', 'note'].inc
 const text = ref('')
 const air = ref('')
 const wrong = ref('')
+/** Reasons that were given on this device last, the newest first: one of them is given again by a tap. */
+const MOST_REASONS = 4
+const reasons = useLocalStorage<string[]>('wembric-reasons', [])
+const recent = computed(() => (props.asks === 'reason' ? reasons.value.slice(0, MOST_REASONS) : []))
+function again(reason: string): void {
+  text.value = reason
+  submit()
+}
 const field = useTemplateRef<HTMLElement>('field')
 onMounted(() => nextTick(() => field.value?.querySelector<HTMLElement>('input, textarea')?.focus()))
 
@@ -111,6 +120,8 @@ function submit(): void {
     return
   }
   const parsed = EVENTS[given.type].payload.safeParse(given.payload)
+  if (parsed.success && given.type === 'gate-passed')
+    reasons.value = [text.value.trim(), ...reasons.value.filter(r => r !== text.value.trim())].slice(0, MOST_REASONS)
   if (parsed.success) emit('done', { type: given.type, payload: parsed.data } as Happening)
   else wrong.value = props.asks === 'due' ? t('ask-form.give-the-date-as-year') : wordsFor(parsed.error)
 }
@@ -123,6 +134,9 @@ function submit(): void {
     <p v-if="asks === 'reason' && gate" class="note">
       {{ t('ask-form.the-sheet-shows-the-reason', { missing: tell(gate.missing) }) }}
     </p>
+    <div v-if="recent.length" class="recent" role="group" :aria-label="t('ask-form.given-lately')">
+      <Button v-for="r in recent" :key="r" severity="secondary" outlined :label="r" @click="again(r)" />
+    </div>
     <Textarea
       v-if="long"
       id="ask-field"
@@ -169,6 +183,14 @@ label {
 .note {
   font-size: 15px;
   color: var(--ink2);
+}
+.recent {
+  display: grid;
+  gap: 8px;
+}
+.recent > * {
+  justify-content: flex-start;
+  text-align: left;
 }
 input,
 textarea {

@@ -2,8 +2,8 @@
 import Button from 'primevue/button'
 import { definePageMeta, navigateTo, useHead, useRoute } from '#imports'
 import { NuxtLink } from '#components'
-import { useMediaQuery, useTimeoutFn } from '@vueuse/core'
-import { computed, useTemplateRef } from 'vue'
+import { useMediaQuery, useTimeoutFn, useWakeLock } from '@vueuse/core'
+import { computed, useTemplateRef, watch } from 'vue'
 import { type Happening, nearestStop, placeWords, type Stage, STEPS, stopHere } from '~~/core/job'
 import BenchAnswers from '../../../components/bench/BenchAnswers.vue'
 import BenchFoot from '../../../components/bench/BenchFoot.vue'
@@ -21,6 +21,7 @@ import { useBenchScreen } from '../../../composables/useBenchScreen'
 import { useFocusIntoPanel } from '../../../composables/useFocusIntoPanel'
 import { useFrameBehind } from '../../../composables/useFrameBehind'
 import { useShortcutsOn } from '../../../composables/useKeys'
+import { useBig, useStark } from '../../../composables/useOwnScreen'
 import { useNewerSpec } from '../../../composables/useNewerSpec'
 import { useOutboxStore } from '../../../stores/outbox'
 import { useSessionStore } from '../../../stores/session'
@@ -41,6 +42,14 @@ const { panel, stacking, turnDeg } = screen
 const newer = useNewerSpec(jobId, () => view.value)
 const shortcutsOn = useShortcutsOn()
 const show = toggling(panel)
+const [big, stark] = [useBig(), useStark()]
+// a hand in the engine touches no screen: it stays on while a job is worked on
+const awake = useWakeLock()
+watch(
+  () => screen.isOpen.value,
+  open => void (open ? awake.request('screen') : awake.release()).catch(() => {}),
+  { immediate: true },
+)
 
 const WHEEL: Stage = { kind: 'wheel', target: null, feelValveIds: [], cylinderId: null }
 /** The pictures follow a frame behind the words: the next instruction is what a hand waits for. */
@@ -145,7 +154,11 @@ useHead({
       "
       :saved="screen.saved.value"
       :step-words="phoneStep"
+      :big="big"
+      :stark="stark"
       @help="show('help')"
+      @big="big = !big"
+      @stark="stark = !stark"
     />
     <StepRail
       class="rail"

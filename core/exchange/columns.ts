@@ -1,4 +1,5 @@
-import { SPEC_FIELDS, squeeze, type SpecField } from '../spec-book'
+import { squeeze } from '../search'
+import { SPEC_FIELDS, type SpecField } from '../spec-book'
 
 export const IDENTITY_FIELDS = [
   'key',

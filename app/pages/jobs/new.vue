@@ -85,8 +85,8 @@ function added(row: MachineRow): void {
           id="find"
           v-model="text"
           autofocus
-          @keydown.enter.prevent="takeFirst"
           :placeholder="t('page-jobs-new.tag-name-or-owner')"
+          @keydown.enter.prevent="takeFirst"
         />
       </div>
       <!-- above what is found: a list that comes in late moves no button from under a finger -->

@@ -222,7 +222,7 @@ h1.long {
     font-size: 58px !important;
   }
   :global(.big .bench) {
-    grid-template-columns: 184px minmax(0, 1fr) min(46vw, 620px) !important;
+    grid-template-columns: 184px minmax(0, 1fr) min(42vw, 540px) !important;
   }
 }
 </style>

@@ -88,6 +88,10 @@ test('the bench on a phone', async ({ browser }) => {
     await workUntil(page, until, gaps, 'taps')
     await shot(page, name)
   }
+  await page.goto('/quick')
+  await page.locator('#said').fill('10 15')
+  await page.locator('.reading').first().click()
+  await shot(page, 'quick')
 })
 
 /** A job on a demo model, one move into its Find step. */
@@ -161,11 +165,4 @@ test('a machine over two years, and what is due', async ({ page }) => {
   await page.locator('[data-due="M-0110"]').getByRole('button', { name: 'Tell the owner' }).click()
   await expect(page.getByLabel('Letter')).toBeVisible()
   await shot(page, 'due')
-})
-
-test('the terms of the trade', async ({ page }) => {
-  await signIn(page)
-  await page.goto('/glossary')
-  await expect(page.getByRole('heading', { level: 2 })).toHaveCount(12)
-  await shot(page, 'glossary')
 })

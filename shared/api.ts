@@ -12,6 +12,7 @@ import type {
   ReminderResponse,
 } from './machines'
 import { practiceRunSchema, type PracticeResponse } from './practice'
+import type { DeviceShop } from './device-job'
 import { handsSchema, keepJobSchema, quickJobSchema } from './quick-jobs'
 import {
   adapterRequestSchema,
@@ -124,6 +125,7 @@ export const API = {
   'POST /api/customers/:id/merge': answers<CustomerRow>()({ body: mergeSchema }),
   'GET /api/customers/:id/reminder': answers<ReminderResponse>()({ query: weeksSchema }),
   'GET /api/customers/:id/summary': answers<CustomerSummary>()({ query: summarySchema }),
+  'GET /api/device-shop': answers<DeviceShop>()(),
   'GET /api/due': answers<DueResponse>()({ query: weeksSchema }),
   'PUT /api/favourite-set': answers<Done>()({ body: favouriteSetSchema }),
   'PUT /api/hands': answers<Done>()({ body: handsSchema }),

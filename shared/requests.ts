@@ -6,6 +6,7 @@ import { engravedShim } from '../core/shim'
 import { SCHOOLS } from '../core/stops'
 import { wrong } from '../core/wrong'
 import { optionalText, text } from '../core/text-field'
+import { deviceJobIdSchema, openedAtSchema } from './device-job'
 import { languageSchema } from './languages'
 
 const password = z
@@ -195,6 +196,9 @@ export const taskSchema = z.object({
 export const taskDoneSchema = z.object({ done: z.boolean(), because: optionalText(160) })
 
 export const openJobSchema = z.object({
+  /** Given by the device where the job began without a server, with when that was. */
+  id: deviceJobIdSchema.optional(),
+  openedAt: openedAtSchema.optional(),
   machineId: z
     .number({ error: wrong('wrong.choose-the-machine') })
     .int()

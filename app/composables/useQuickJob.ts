@@ -3,16 +3,14 @@ import { computed, onMounted, ref, shallowRef } from 'vue'
 import { bladeSetSchema, type BladeSet, USUAL_SETS } from '~~/core/feeler'
 import { quickPin } from '~~/core/job/quick-pin'
 import { type Quick, quickSchema, readSaidClearances, type SaidClearances, type SaidUnit } from '~~/core/quick'
-import { deviceJobId } from '~~/shared/quick-jobs'
+import { deviceJobId } from '~~/shared/device-job'
 import { bladeLine, bladesOf } from '../components/shelf/blade-line'
-import { rememberJob } from '../local/jobs'
-import { keepOpening } from '../local/openings'
-import { rememberedSets, rememberSets } from '../local/shelf'
-import { useOutboxStore } from '../stores/outbox'
 import { useSessionStore } from '../stores/session'
 import { api, NoAnswer } from '../utils/api'
 import { wordsFor } from '../utils/errors'
 import { t } from '../words'
+import { useBeginHere } from './useBeginHere'
+import { useDeviceShop } from './useDeviceShop'
 
 /** What is told by a tap: as it was told last on this device. */
 export type QuickTaps = Pick<Quick, 'engine' | 'valves' | 'adjuster' | 'mark' | 'measuredAt'>
@@ -44,6 +42,7 @@ function useSaid() {
 /** The shop's sets, or where it has none the usual one that is nearest to what is in the drawer. */
 function useSets() {
   const session = useSessionStore()
+  const device = useDeviceShop()
   const sets = shallowRef<BladeSet[] | null>(null)
   const setName = ref<string | null>(null)
   const usual = ref(0)
@@ -55,13 +54,10 @@ function useSets() {
   onMounted(async () => {
     const { shop, person } = session
     if (!shop) return
-    const known = await rememberedSets(shop.id).catch(() => null)
-    const fetched = await api('GET /api/blade-sets').catch(error => {
+    const rows = await api('GET /api/blade-sets').catch(async error => {
       if (error instanceof NoAnswer) session.offline = true
-      return null
+      return (await device.known())?.sets ?? []
     })
-    if (fetched) rememberSets(shop.id, fetched).catch(() => {})
-    const rows = fetched ?? known ?? []
     sets.value = rows.map(({ id: _, ...set }) => set)
     setName.value = (rows.find(s => s.id === person?.favouriteSetId) ?? rows[0])?.name ?? null
   })
@@ -84,7 +80,7 @@ function useSets() {
 /** A job that begins here and now, whether a server answers or not. */
 export function useQuickJob() {
   const session = useSessionStore()
-  const outbox = useOutboxStore()
+  const here = useBeginHere()
   const taps = useLocalStorage<QuickTaps>('wembric-quick', FIRST, { mergeDefaults: true })
   const said = useSaid()
   const drawer = useSets()
@@ -111,7 +107,7 @@ export function useQuickJob() {
         clearance: reading.clearance,
       })
       const engine = ENGINE_NAMES[quick.engine]
-      const openedAt = new Date(Date.now() + session.skewMs).toISOString()
+      const { openedAt, openedBy, ways } = here.now()
       const bladeSet = drawer.bladeSet()
       const request = {
         id: deviceJobId(),
@@ -133,21 +129,12 @@ export function useQuickJob() {
           wrenches: [],
           adapters: [],
         },
-        ways: {
-          target: shop.target,
-          bladeHabit: shop.bladeHabit,
-          pairToProve: shop.pairToProve,
-          unit: shop.unit,
-          school: shop.favouriteSchool,
-        },
+        ways,
         called: request.called,
         openedAt,
-        openedBy: person.name,
+        openedBy,
       })
-      await rememberJob(shop.id, { pin, events: [], lastSeq: 0 })
-      await keepOpening(shop.id, person.id, request)
-      void outbox.flush()
-      return request.id
+      return await here.begin(pin, { kind: 'quick', request })
     } catch (error) {
       wrong.value = wordsFor(error)
       return null

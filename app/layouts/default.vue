@@ -1,6 +1,8 @@
 <script setup lang="ts">
 import { navigateTo } from '#imports'
+import { useTimeoutFn } from '@vueuse/core'
 import ShopHeader from '../components/shell/ShopHeader.vue'
+import { useDeviceShop } from '../composables/useDeviceShop'
 import { useDim } from '../composables/useOwnScreen'
 import { useOutboxStore } from '../stores/outbox'
 import { useSessionStore } from '../stores/session'
@@ -8,6 +10,10 @@ import { useSessionStore } from '../stores/session'
 const session = useSessionStore()
 const outbox = useOutboxStore()
 const dim = useDim()
+const device = useDeviceShop()
+/** After what the page itself wants. */
+const SHOP_AFTER_MS = 2000
+useTimeoutFn(() => device.refresh(), SHOP_AFTER_MS)
 async function signOut(): Promise<void> {
   await session.signOut()
   await navigateTo('/sign-in')

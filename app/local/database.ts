@@ -1,6 +1,7 @@
 import { type DBSchema, type IDBPDatabase, openDB } from 'idb'
 import type { EventRequest } from '~~/shared/event-request'
 import type { QuickJobRequest } from '~~/shared/quick-jobs'
+import type { OpenJobRequest } from '~~/shared/requests'
 import type { JobResponse, SessionResponse } from '~~/shared/responses'
 
 /** An answer that the server has not taken yet. It belongs to a shop and a person: nobody else sends it. */
@@ -37,14 +38,16 @@ export interface WaitingPhoto {
 }
 
 /** What opens a job that began on this device; its answers wait behind it. */
-export interface Opening {
+export type Opening = {
   jobId: number
+  /** What its machine is called. */
+  name: string
+  openedAt: string
   shopId: number
   personId: number
-  request: QuickJobRequest
   /** The server's words when it refused. */
   refused: string | null
-}
+} & ({ kind: 'quick'; request: QuickJobRequest } | { kind: 'job'; request: OpenJobRequest })
 
 interface Schema extends DBSchema {
   openings: { key: number; value: Opening }

@@ -145,7 +145,8 @@ export const useOutboxStore = defineStore('outbox', () => {
     await readOpenings()
     for (const opening of openings.value.filter(o => o.personId === session.person?.id && !o.refused))
       try {
-        await append('POST /api/jobs/quick', { body: opening.request })
+        if (opening.kind === 'quick') await append('POST /api/jobs/quick', { body: opening.request })
+        else await append('POST /api/jobs', { body: opening.request })
         session.offline = false
         await settleOpening(opening.jobId)
         tellOthers(opening.jobId)

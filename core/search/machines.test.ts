@@ -31,6 +31,10 @@ describe('machines as they are typed for', () => {
   it('a machine comes before one whose owner is called so', () => {
     expect(found('minnow')).toEqual(['M-0107', 'M-0101', 'M-0110'])
   })
+  it('a tag that is there is alone: those that look like it were not meant', () => {
+    expect(found('M-0107')).toEqual(['M-0107'])
+    expect(found('M-0197')).toContain('M-0107')
+  })
   it('every word must fit somewhere', () => {
     expect(found('minnow stage')).toEqual([])
   })

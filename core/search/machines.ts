@@ -46,11 +46,18 @@ export function machineFit(text: string, machine: FindableMachine): number {
   return each.some(f => f === 0) ? whole : Math.max(whole, each.reduce((sum, f) => sum + f, 0) / each.length)
 }
 
+/** A word that stands there as it was typed: what only looks like it is not meant then. */
+const AS_TYPED = 0.9
+const LOOKS_LIKE = 0.6
+
+function meant<F extends { fit: number }>(found: F[]): F[] {
+  const asTyped = found.some(({ fit }) => fit >= AS_TYPED)
+  return asTyped ? found.filter(({ fit }) => fit >= LOOKS_LIKE) : found
+}
+
 /** Those of many machines that fit what was typed, the best first; names in their order where they fit alike. */
 export const findAmongMachines = <M extends FindableMachine>(text: string, machines: readonly M[], most: number): M[] =>
-  machines
-    .map(machine => ({ machine, fit: machineFit(text, machine) }))
-    .filter(({ fit }) => fit > 0)
+  meant(machines.map(machine => ({ machine, fit: machineFit(text, machine) })).filter(({ fit }) => fit > 0))
     .sort((a, b) => b.fit - a.fit || a.machine.name.localeCompare(b.machine.name))
     .slice(0, most)
     .map(({ machine }) => machine)

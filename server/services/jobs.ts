@@ -7,7 +7,15 @@ import { isDuplicateOf } from '../database/errors'
 import { type Db, transaction, type Pool } from '../database/query'
 import { bladeSetById, bladeSetsOfShop } from '../repositories/blade-sets'
 import { eventsAfter } from '../repositories/events'
-import { insertJob, jobById, type JobRow, lastClosedJob, newerRevisionOfJob, nextJobNumber } from '../repositories/jobs'
+import {
+  insertJob,
+  jobById,
+  type JobRow,
+  lastClosedJob,
+  lockShop,
+  newerRevisionOfJob,
+  nextJobNumber,
+} from '../repositories/jobs'
 import { decompressorKnown } from '../repositories/decompressors'
 import { insertTask } from '../repositories/board'
 import { machineById } from '../repositories/machines'
@@ -68,7 +76,8 @@ export async function openJob(
   request: Omit<OpenJobRequest, 'tasks'> & Partial<OpenJobRequest>,
   now: Date,
 ): Promise<{ id: number }> {
-  const opened = await withFreeNumber(() => transaction(pool, db => opening(db, person, request, now)))
+  const begun = request.openedAt ? new Date(Math.min(Date.parse(request.openedAt), now.getTime())) : now
+  const opened = await withFreeNumber(() => transaction(pool, db => opening(db, person, request, begun)))
   // its meter was read: how much it is used, and so when it is due, may be another
   if (request.meter !== null) await machineChanged(pool, person.shopId, request.machineId)
   return opened
@@ -81,6 +90,11 @@ async function opening(
   now: Date,
 ): Promise<{ id: number }> {
   const { shopId } = person
+  if (request.id !== undefined) {
+    // it may come again: one after the other in a shop, so that the second sees what the first made
+    await lockShop(db, shopId)
+    if (await jobById(db, shopId, request.id)) return { id: request.id }
+  }
   const machine = (await machineById(db, shopId, request.machineId)) ?? missing('machine')()
   const model = (await modelById(db, shopId, machine.modelId)) ?? missing('model')()
   const bladeSet = (await bladeSetById(db, shopId, request.bladeSetId)) ?? missing('blade set')()
@@ -135,6 +149,7 @@ async function opening(
     },
   }
   const id = await insertJob(db, shopId, {
+    id: request.id,
     number,
     machineId: machine.id,
     specRevisionId: model.revisionId,

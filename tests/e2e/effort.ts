@@ -37,7 +37,10 @@ export const forgetEffort = (page: Page): Promise<void> =>
 
 /** Begins a quick job by hand from the Bay. @returns its id */
 export async function beginQuick(page: Page, figures: string, engine: RegExp | null = null): Promise<number> {
-  await page.getByRole('link', { name: /^Quick job/ }).first().click()
+  await page
+    .getByRole('link', { name: /^Quick job/ })
+    .first()
+    .click()
   await page.locator('#said').click()
   await page.keyboard.type(figures)
   if (engine) await page.locator('.tile').filter({ hasText: engine }).click()

@@ -52,6 +52,7 @@ test.describe('without a server', () => {
     await page.waitForURL(/\/jobs\/-\d+$/)
     await expect(page.getByTestId('saved')).toContainText('Offline')
     await page.locator('[data-line="safe"]').tap()
+    await expect(page.locator('[data-line="safe"]')).toHaveAttribute('aria-pressed', 'false')
     await workUntil(page, 'Make sure it', gaps(), 'taps')
     await workUntil(page, 'Try', gaps(), 'taps')
     await expect(page.getByTestId('saved')).toContainText('to send')
@@ -76,6 +77,43 @@ test.describe('without a server', () => {
     await page.getByRole('button', { name: 'Keep it' }).click()
     await page.waitForURL(/\/machines\/\d+$/)
     await expect(page.getByRole('heading', { level: 1 })).toContainText('Red tiller')
+  })
+
+  test('a job on a machine of the shop begins offline, found with a slip, and is at the shop when the network is back', async ({
+    page,
+    context,
+  }) => {
+    test.setTimeout(180_000)
+    await signIn(page)
+    const tag = `OFF-${Date.now() % 1e6}`
+    await page.evaluate(async tag => {
+      const { rows } = await (await fetch('/api/models?q=minnow 125')).json()
+      const body = { name: 'Lilac scooter', tag, modelId: rows[0].id, meterUnit: 'km', customer: { name: 'P. Vane' } }
+      const headers = { 'content-type': 'application/json' }
+      await fetch('/api/machines', { method: 'POST', headers, body: JSON.stringify(body) })
+    }, tag)
+    const fetched = page.waitForResponse(/device-shop/)
+    await page.goto('/')
+    await page.evaluate(() => navigator.serviceWorker.ready)
+    await fetched
+    await page.goto('/jobs/new')
+    await expect(page.locator('[data-machine]').first()).toBeVisible()
+    await context.setOffline(true)
+    await page.getByLabel('Scan a tag, or type machine, owner or model').fill('lilc scoter')
+    await expect(page.getByRole('status').filter({ hasText: 'this device' })).toBeVisible()
+    await expect(page.locator('[data-machine]').first()).toContainText('Lilac scooter')
+    await page.keyboard.press('Enter')
+    await page.getByLabel(/Meter/).fill('12')
+    await page.getByRole('button', { name: 'Open the job' }).click()
+    await page.waitForURL(/\/jobs\/-\d+$/)
+    await expect(instruction(page)).toHaveText('Is this the Lilac scooter?')
+    await workUntil(page, 'Make sure it', gaps(), 'taps')
+    await context.setOffline(false)
+    await page.evaluate(() => window.dispatchEvent(new Event('online')))
+    await saved(page)
+    const id = Number(/-\d+$/.exec(page.url())![0])
+    await page.goto('/')
+    await expect(page.locator(`[data-job="${id}"]`)).toContainText('Lilac scooter')
   })
 })
 

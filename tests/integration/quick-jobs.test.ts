@@ -1,7 +1,7 @@
 import { beforeAll, describe, expect, it } from 'vitest'
 import type { JobPin } from '../../core/job'
 import { type Quick, quickSchema, readSaidClearances } from '../../core/quick'
-import { deviceJobId } from '../../shared/quick-jobs'
+import { deviceJobId, type DeviceShop } from '../../shared/device-job'
 import type { BayResponse } from '../../shared/responses'
 import { METRIC_BLADES, setOf } from '../support/builders'
 import { Client } from '../support/server'
@@ -151,6 +151,24 @@ describe('a quick job at the server', () => {
       body: { fields: [expect.objectContaining({ field: 'quick.clearance.exhaust' })] },
     })
     expect((await tam.post('/api/jobs/quick', opening({ id: 12 }))).status).toBe(422)
+  })
+})
+
+describe('a job that began on a device', () => {
+  it('on a machine of the shop is opened once, with the shop’s own knowledge, when it began', async () => {
+    const device = (await tam.get<DeviceShop>('/api/device-shop')).body
+    const machine = device.machines.find(m => m.openJobId === null)!
+    expect(device.models.find(m => m.id === machine.modelId)?.spec.engine.valves.length).toBeGreaterThan(1)
+    expect(device.machines.every(m => m.owner !== '')).toBe(true)
+    const id = deviceJobId()
+    const openedAt = new Date(Date.now() - 3_600_000).toISOString()
+    const request = { id, openedAt, machineId: machine.id, bladeSetId: device.sets[0]!.id, meter: null }
+    const answers = await Promise.all([1, 2].map(() => tam.post<{ id: number }>('/api/jobs', request)))
+    expect(answers.map(a => a.body.id)).toEqual([id, id])
+    expect(await pinOf(id)).toMatchObject({ jobId: id, openedAt, machine: { id: machine.id }, quick: null })
+    // another device began one on the same machine meanwhile: it is told so, and its answers stay on it
+    expect(await tam.post('/api/jobs', { ...request, id: deviceJobId() })).toMatchObject({ status: 409 })
+    await tam.answer(id, { type: 'abandoned', payload: { reason: 'test' } })
   })
 })
 

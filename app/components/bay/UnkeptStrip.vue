@@ -16,9 +16,7 @@ const day = (at: string) => new Date(at).toLocaleDateString(LANGUAGE, { day: 'nu
     <p class="note">{{ t('quick.not-kept-help') }}</p>
     <ul>
       <li v-for="o in openings" :key="o.jobId" :data-unkept="o.jobId">
-        <NuxtLink :to="`/jobs/${o.jobId}`">{{
-          t('quick.not-here-yet', { machine: o.request.called.machine })
-        }}</NuxtLink>
+        <NuxtLink :to="`/jobs/${o.jobId}`">{{ t('quick.not-here-yet', { machine: o.name }) }}</NuxtLink>
       </li>
       <li v-for="u in unkept" :key="u.jobId" :data-unkept="u.jobId">
         <NuxtLink :to="u.status === 'closed' ? `/jobs/${u.jobId}/sheet` : `/jobs/${u.jobId}`"

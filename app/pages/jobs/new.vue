@@ -15,7 +15,10 @@ import { useForm } from '../../composables/useForm'
 import { useMachineSearch } from '../../composables/useMachineSearch'
 import { useSessionStore } from '../../stores/session'
 import { meterEither, meterOf } from '../../components/machine/meter-field'
-import { api } from '../../utils/api'
+import { useDeviceShop } from '../../composables/useDeviceShop'
+import { useNewJob } from '../../composables/useNewJob'
+import { api, NoAnswer } from '../../utils/api'
+import { LANGUAGE } from '../../language'
 import { t } from '../../words'
 import CheckedForm from '../../components/forms/CheckedForm.vue'
 import { openJobSchema } from '~~/shared/requests'
@@ -25,7 +28,9 @@ useHead({ title: t('page-jobs-new.new-job-wembric') })
 const session = useSessionStore()
 const form = useForm()
 const loading = useForm()
-const { q: text, found, failed, find } = useMachineSearch()
+const { q: text, found, failed, find, fetchedAt } = useMachineSearch()
+const device = useDeviceShop()
+const jobs = useNewJob()
 /** What the address looks for: what somebody types meanwhile chooses nothing by itself. */
 const named = String(useRoute().query.q ?? '')
 text.value = named
@@ -47,15 +52,28 @@ onMounted(async () => {
     machine.value = await loading.send(async () => (await api('GET /api/machines/:id', { id: wanted })).machine)
   await find()
   if (!machine.value && named && text.value === named && found.value?.length === 1) await choose(found.value[0]!)
-  sets.value = (await loading.send(() => api('GET /api/blade-sets'))) ?? []
+  sets.value =
+    (await loading.send(async () => {
+      try {
+        return await api('GET /api/blade-sets')
+      } catch (error) {
+        const known = error instanceof NoAnswer ? await device.known() : null
+        if (!known) throw error
+        return known.sets
+      }
+    })) ?? []
   const mine = sets.value.find(s => s.id === session.person?.favouriteSetId) ?? sets.value[0]
   job.bladeSetId = mine?.id ?? null
 })
+const clock = (at: string) =>
+  new Date(at).toLocaleString(LANGUAGE, { day: 'numeric', month: 'short', hour: 'numeric', minute: '2-digit' })
 const setOptions = computed(() => sets.value.map(s => ({ value: s.id, label: s.name })))
 
 const body = () => ({ ...job, meter: meterOf(job.meter), machineId: machine.value?.id })
 async function open(): Promise<void> {
-  const made = await form.send(() => api('POST /api/jobs', { body: body() }))
+  const chosen = machine.value
+  if (!chosen) return
+  const made = await form.send(() => jobs.open(chosen, openJobSchema.parse(body())))
   if (made) await navigateTo(`/jobs/${made.id}`)
 }
 /** The next field takes the focus, so that the keyboard goes on where the eye does. */
@@ -109,6 +127,7 @@ function added(row: MachineRow): void {
           </button>
         </li>
       </ul>
+      <p v-if="fetchedAt" class="lead" role="status">{{ t('new-job.from-this-device', { at: clock(fetchedAt) }) }}</p>
       <p v-if="found?.length === 0" class="lead">
         {{ text ? t('page-jobs-new.no-machine-like-that-in') : t('page-jobs-new.this-shop-has-no-machines') }}
       </p>

@@ -45,21 +45,23 @@ const refuse = (field: string, message: Said, code: ProblemCode = 'unfit'): neve
 const dayWords = (at: Date | number): string =>
   new Date(at).toLocaleDateString(locale(), { day: 'numeric', month: 'short', year: 'numeric', timeZone: 'UTC' })
 
-/** With so many that hold the text nobody needs those that are only like it. */
-const ENOUGH = 8
 /** As many as a list under a finger holds. */
 const MOST_FOUND = 50
 /**
- * Machines that fit what was typed, the best first: what holds the text as it is, and where that is little, what is
- * called nearly so.
+ * Machines that fit what was typed, the best first: what holds the text as it is, and where nothing does, what is called
+ * nearly so.
  */
 export async function listMachines(db: Db, shopId: number, given: string): Promise<MachineRow[]> {
   const text = given.trim()
   const exact = await findMachines(db, shopId, text)
   if (text === '') return exact
-  if (exact.length >= ENOUGH) return findAmongMachines(text, exact, MOST_FOUND)
-  const near = findAmongMachines(text, await machinesToFind(db, shopId), MOST_FOUND).map(m => m.id)
-  return machinesByIds(db, shopId, [...new Set([...near, ...exact.map(m => m.id)])].slice(0, MOST_FOUND))
+  if (exact.length > 0) return [...new Set([...findAmongMachines(text, exact, MOST_FOUND), ...exact])]
+  const near = findAmongMachines(text, await machinesToFind(db, shopId), MOST_FOUND)
+  return machinesByIds(
+    db,
+    shopId,
+    near.map(m => m.id),
+  )
 }
 
 /** The machine that a tag hangs on. */

@@ -33,6 +33,9 @@ export const bay = {
   'move-panel.sooner': 'Sooner',
   'move-panel.take-off': ({ name }: Shown<'name'>) => `Take off: ${name}`,
   'move-panel.whose-is': ({ machine }: Shown<'machine'>) => `Whose is ${machine}?`,
+  'new-job.from-this-device': ({ at }: Shown<'at'>) => `No server: machines as this device fetched them, ${at}`,
+  'new-job.not-on-this-device':
+    'The server does not answer, and this machine, its spec or the blade set is not on this device. Begin a quick job, or wait for the network.',
   'page-bay.a-job-needs-a-blade':
     'A job needs a blade set (Shelf), an engine model with its spec (Spec book) and a machine, which you add with its first job.',
   'page-bay.all-are-assigned': 'All are assigned.',

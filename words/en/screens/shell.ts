@@ -9,7 +9,7 @@ export const shell = {
     'That answer was not saved: this device has no room to keep it, and the shop’s server does not answer. Free some room or get back online, then answer again.',
   'outbox.this-device-cannot-keep-answers':
     'This device cannot keep answers: it has no room. They go straight to the shop.',
-  'page-sign-in.for-a-quick-job': 'Sign in to a quick job',
+  'page-sign-in.for-a-quick-job': 'Straight to a quick job',
   'page-sign-in.kept': ({ answers }: { answers: number }) =>
     answers === 1
       ? 'One answer is kept on this device and sent when the one who gave it signs in.'

@@ -32,6 +32,9 @@ export const bay: Words<typeof english> = {
   'move-panel.sooner': 'Antes',
   'move-panel.take-off': ({ name }) => `Quitar: ${name}`,
   'move-panel.whose-is': ({ machine }) => `¿Quién lleva ${machine}?`,
+  'new-job.from-this-device': ({ at }) => `Sin servidor: máquinas como este dispositivo las trajo, ${at}`,
+  'new-job.not-on-this-device':
+    'El servidor no responde, y esta máquina, su ficha o el juego de hojas no están en este dispositivo. Empiece un trabajo rápido o espere la red.',
   'page-bay.a-job-needs-a-blade':
     'Un trabajo necesita un juego de láminas (Estante), un modelo de motor con sus datos (Libro de datos) y una máquina, que se agrega con su primer trabajo.',
   'page-bay.all-are-assigned': 'Todos asignados.',

@@ -11,7 +11,7 @@ export const shell: Words<typeof english> = {
     'Esa respuesta no se guardó: este aparato no tiene espacio y el servidor del taller no responde. Libere espacio o recupere la conexión, y responda otra vez.',
   'outbox.this-device-cannot-keep-answers':
     'Este aparato no puede guardar respuestas: no tiene espacio. Van directo al taller.',
-  'page-sign-in.for-a-quick-job': 'Entrar a un trabajo rápido',
+  'page-sign-in.for-a-quick-job': 'Directo a un trabajo rápido',
   'page-sign-in.kept': ({ answers }) =>
     answers === 1
       ? 'Hay una respuesta en este aparato; se envía cuando entre quien la dio.'

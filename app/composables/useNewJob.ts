@@ -1,0 +1,61 @@
+import { devicePin } from '~~/core/job/device-pin'
+import { deviceJobId } from '~~/shared/device-job'
+import type { OpenJobRequest } from '~~/shared/requests'
+import type { MachineRow } from '~~/shared/responses'
+import { api, NoAnswer } from '../utils/api'
+import { t } from '../words'
+import { useBeginHere } from './useBeginHere'
+import { useDeviceShop } from './useDeviceShop'
+
+/** Opens a job on a machine of the shop: at the server, and where nobody answers on this device. */
+export function useNewJob() {
+  const device = useDeviceShop()
+  const here = useBeginHere()
+
+  async function beginHere(machine: MachineRow, request: OpenJobRequest): Promise<{ id: number }> {
+    const shop = await device.known()
+    const model = shop?.models.find(m => m.id === machine.modelId)
+    const set = shop?.sets.find(s => s.id === request.bladeSetId)
+    if (!shop || !model || !set) throw new Error(t('new-job.not-on-this-device'))
+    const { openedAt, openedBy, ways } = here.now()
+    const { id: _, ...bladeSet } = set
+    const left = shop.lastLeft.find(l => l.machineId === machine.id)
+    const pin = devicePin({
+      jobId: deviceJobId(),
+      machine: {
+        id: machine.id,
+        name: machine.name,
+        tag: machine.tag,
+        owner: machine.owner,
+        meterUnit: machine.meterUnit,
+        meter: request.meter,
+        lastMeter: request.meterReplaced ? null : machine.lastMeter,
+      },
+      modelName: model.name,
+      modelId: model.id,
+      spec: model.spec,
+      bladeSet,
+      shelf: {
+        otherSets: shop.sets.filter(s => s.id !== set.id).map(({ id: __, ...other }) => other),
+        wrenches: shop.wrenches,
+        adapters: shop.adapters,
+      },
+      ways,
+      complaint: request.complaint,
+      openedAt,
+      openedBy,
+      lastAsLeft: left ? { date: left.date, readings: left.readings } : null,
+    })
+    return { id: await here.begin(pin, { kind: 'job', request: { ...request, id: pin.jobId, openedAt } }) }
+  }
+  /** @throws Refused or Error in words */
+  async function open(machine: MachineRow, request: OpenJobRequest): Promise<{ id: number }> {
+    try {
+      return await api('POST /api/jobs', { body: request })
+    } catch (error) {
+      if (error instanceof NoAnswer) return beginHere(machine, request)
+      throw error
+    }
+  }
+  return { open }
+}

@@ -1,0 +1,34 @@
+import { type BladeSet, USUAL_HAND } from '../feeler'
+import { JUDGEMENT_VERSION, type JobPin } from './pin'
+
+/** What a device knows of a job that begins on it. */
+export interface BegunHere extends Pick<
+  JobPin,
+  'jobId' | 'machine' | 'modelName' | 'modelId' | 'spec' | 'complaint' | 'lastAsLeft'
+> {
+  bladeSet: BladeSet
+  /** What else lies on the shelf. */
+  shelf: Pick<JobPin, 'otherSets' | 'wrenches' | 'adapters'>
+  ways: Pick<JobPin, 'target' | 'bladeHabit' | 'pairToProve' | 'unit' | 'school'>
+  openedAt: string
+  openedBy: string
+}
+
+/**
+ * The pin of a job that begins without a server: it is judged by what the device knows. The number, and what the shop
+ * knows of locks, shims and drifts, are the server's to give: 0 and nothing until then.
+ */
+export const devicePin = ({ bladeSet, shelf, ways, ...begun }: BegunHere): JobPin => ({
+  ...begun,
+  number: 0,
+  judgementVersion: JUDGEMENT_VERSION,
+  bladeSet,
+  ...shelf,
+  shimStockMm: [],
+  locks: [],
+  ...ways,
+  hand: USUAL_HAND,
+  decompressor: null,
+  past: null,
+  quick: null,
+})

@@ -66,22 +66,53 @@ if (heavy.length) {
   process.exitCode = 1
 }
 
+const folder = join(root, '.output/public/_nuxt')
+const built = new Map(
+  readdirSync(folder)
+    .filter(name => name.endsWith('.js'))
+    .map(name => [name, readFileSync(join(folder, name), 'utf8')]),
+)
+const neededBy = text =>
+  [...text.matchAll(/(?:from|import)\s*["']\.\/([\w.-]+\.js)["']/g)].map(([, to]) => to).filter(to => built.has(to))
+
+/** Built files that need one another in a circle, as a way round it: the application waits for itself, and never starts. */
+function circle() {
+  const done = new Set()
+  const way = []
+  const visit = name => {
+    if (way.includes(name)) return [...way.slice(way.indexOf(name)), name]
+    if (done.has(name)) return null
+    way.push(name)
+    for (const to of neededBy(built.get(name))) {
+      const found = visit(to)
+      if (found) return found
+    }
+    way.pop()
+    done.add(name)
+    return null
+  }
+  for (const name of built.keys()) {
+    const found = visit(name)
+    if (found) return found
+  }
+  return null
+}
+const round = circle()
+if (round) {
+  console.error(`Files that need one another: ${round.join(' → ')}. Name their parts in scripts/setup/chunks.ts.`)
+  process.exitCode = 1
+}
+
 /** What a browser fetches until the Bench asks its first question, gzipped, as the built files name each other. */
 function benchFiles() {
-  const folder = join(root, '.output/public/_nuxt')
-  const files = new Map(
-    readdirSync(folder)
-      .filter(name => name.endsWith('.js'))
-      .map(name => [name, readFileSync(join(folder, name), 'utf8')]),
-  )
   const found = new Map()
   const follow = name => {
     if (found.has(name)) return
-    const text = files.get(name)
+    const text = built.get(name)
     found.set(name, gzipSync(text).length / 1000)
-    for (const [, to] of text.matchAll(/(?:from|import)\s*["']\.\/([\w.-]+\.js)["']/g)) follow(to)
+    for (const to of neededBy(text)) follow(to)
   }
-  const named = start => [...files.keys()].filter(name => name.startsWith(start))
+  const named = start => [...built.keys()].filter(name => name.startsWith(start))
   for (const start of ['entry.', 'bench.', 'everywhere.en.', 'advice-']) {
     const [name] = named(start)
     if (!name) throw new Error(`No file ${start}… among the built ones`)

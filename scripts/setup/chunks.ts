@@ -73,7 +73,7 @@ const FILES: [name: string, of: RegExp][] = [
     'shell',
     part(
       '/app/(?:stores|utils|local|middleware|layouts|components/shell|language|words)',
-      '/app/composables/use(?:Keys|Live|Rest|Own)',
+      '/app/composables/use(?:Keys|Live|Rest|Own|DeviceShop)',
     ),
   ],
 ]

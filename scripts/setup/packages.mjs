@@ -29,7 +29,17 @@ export async function ensurePackages(root) {
   writeFileSync(note, wanted)
 }
 
-const SOURCES = ['core', 'words', 'shared', 'server', 'app', 'public', 'nuxt.config.ts', 'package-lock.json']
+const SOURCES = [
+  'core',
+  'words',
+  'shared',
+  'server',
+  'app',
+  'public',
+  'nuxt.config.ts',
+  'scripts/setup/chunks.ts',
+  'package-lock.json',
+]
 
 /** Builds the application, unless it was built from these very sources. */
 export async function ensureBuild(root) {

@@ -5,7 +5,7 @@ import { words } from './fields'
 /** Hours that “parked overnight” stands for. */
 const OVERNIGHT_HOURS = 12
 /** What can be said to be so together with others. */
-export const READY_LINES = ['machine', 'spec', 'cold', 'safe', 'valves'] as const
+const READY_LINES = ['machine', 'spec', 'cold', 'safe', 'valves'] as const
 export type ReadyLine = (typeof READY_LINES)[number]
 
 /**

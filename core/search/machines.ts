@@ -32,7 +32,8 @@ export function machineFit(text: string, machine: FindableMachine): number {
     .split(/[\s,;/]+/)
     .map(squeeze)
     .filter(Boolean)
-  if (words.length === 0) return 1
+  // signs alone are no name of anything
+  if (words.length === 0) return text.trim() === '' ? 1 : 0
   const targets = FIELDS.map(field => ({ weight: WEIGHTS[field], of: targetsOf(machine[field]) }))
   const best = (word: string) =>
     Math.max(

@@ -200,7 +200,7 @@ describe('machines and owners', () => {
       (await ines.get<{ id: number }[]>(`/api/machines?q=${encodeURIComponent(q)}`)).body.map(m => m.id)
     for (const q of [`P ${mark}`, `S%${mark}`, `owner ${mark}`, machine.tag])
       expect(await find(q)).toEqual([machine.id])
-    expect(await find(`S_${mark}`)).toEqual([])
+    expect(await find('%_%')).toEqual([])
     expect((await ines.get<{ id: number }>(`/api/tags/${machine.tag}`)).body.id).toBe(machine.id)
     expect((await ines.get('/api/tags/none')).body.title).toMatch(/has the tag none/)
   })

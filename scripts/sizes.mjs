@@ -75,7 +75,7 @@ const built = new Map(
 const neededBy = text =>
   [...text.matchAll(/(?:from|import)\s*["']\.\/([\w.-]+\.js)["']/g)].map(([, to]) => to).filter(to => built.has(to))
 
-/** Built files that need one another in a circle, as a way round it: the application waits for itself, and never starts. */
+/** Built files that need one another, as a way round: the application waits for itself, and never starts. */
 function circle() {
   const done = new Set()
   const way = []

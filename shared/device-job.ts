@@ -7,8 +7,8 @@ import type { BladeSetRow, MachineRow } from './responses'
 const LOWEST_ID = -(2 ** 52)
 export const deviceJobIdSchema = z.int().min(LOWEST_ID).max(-1)
 /**
- * An id for a job that begins on this device, below zero. Two devices that draw the same of 2^52 are not expected in the
- * life of a shop; the server refuses the second.
+ * An id for a job that begins on this device, below zero. Two devices that draw the same of 2^52 are not expected in
+ * the life of a shop; the server refuses the second.
  */
 export const deviceJobId = (random: () => number = Math.random): number =>
   -1 - Math.floor(random() * 2 ** 26) * 2 ** 26 - Math.floor(random() * 2 ** 26)

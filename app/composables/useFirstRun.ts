@@ -1,10 +1,11 @@
-import { onMounted, ref } from 'vue'
+import { ref, watch } from 'vue'
 import { api } from '../utils/api'
 
-/** What a shop has of what a job on record needs; null while that is not known. */
-export function useFirstRun() {
+/** What a shop without jobs has of what a job on record needs; null while that is not known, and nobody asks. */
+export function useFirstRun(isEmpty: () => boolean) {
   const has = ref<{ set: boolean; model: boolean; machine: boolean } | null>(null)
-  onMounted(async () => {
+  watch(isEmpty, async empty => {
+    if (!empty) return
     try {
       const [sets, models, machines] = await Promise.all([
         api('GET /api/blade-sets'),

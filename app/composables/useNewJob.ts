@@ -1,4 +1,4 @@
-import { devicePin } from '~~/core/job/device-pin'
+import { devicePin, pinnedMachine } from '~~/core/job/device-pin'
 import { deviceJobId } from '~~/shared/device-job'
 import type { OpenJobRequest } from '~~/shared/requests'
 import type { MachineRow } from '~~/shared/responses'
@@ -22,15 +22,7 @@ export function useNewJob() {
     const left = shop.lastLeft.find(l => l.machineId === machine.id)
     const pin = devicePin({
       jobId: deviceJobId(),
-      machine: {
-        id: machine.id,
-        name: machine.name,
-        tag: machine.tag,
-        owner: machine.owner,
-        meterUnit: machine.meterUnit,
-        meter: request.meter,
-        lastMeter: request.meterReplaced ? null : machine.lastMeter,
-      },
+      machine: pinnedMachine(machine, request),
       modelName: model.name,
       modelId: model.id,
       spec: model.spec,

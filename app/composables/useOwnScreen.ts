@@ -5,7 +5,7 @@ import type { JobPin } from '~~/core/job'
 export const useDim = () => useStorage('wembric-dim', false)
 /** Instruction and keys large enough to be read from two meters. */
 export const useBig = () => useStorage('wembric-big', false)
-/** Black on white, or white on black in the dim: for a torch, or the sun on the screen. */
+/** Black on white, or white on black in the dim: for a flashlight, or the sun on the screen. */
 export const useStark = () => useStorage('wembric-stark', false)
 /** Which unit stands first at the Bench; null as the shop has it. */
 export const useUnitFirst = () =>

@@ -2,7 +2,7 @@ import { useLocalStorage } from '@vueuse/core'
 import { computed, onMounted, ref, shallowRef } from 'vue'
 import { bladeSetSchema, type BladeSet, USUAL_SETS } from '~~/core/feeler'
 import { quickPin } from '~~/core/job/quick-pin'
-import { type Quick, quickSchema, readSaidClearances, type SaidClearances, type SaidUnit } from '~~/core/quick'
+import { type Quick, quickSchema, readSaidClearances, type SaidUnit } from '~~/core/quick'
 import { deviceJobId } from '~~/shared/device-job'
 import { bladeLine, bladesOf } from '../components/shelf/blade-line'
 import { useSessionStore } from '../stores/session'
@@ -21,11 +21,6 @@ const ENGINE_NAMES: Record<Quick['engine'], string> = {
   'twin-180': t('quick.twin-180'),
   'twin-270': t('quick.twin-270'),
 }
-
-const CLEARANCE_WORDS = ({ clearance }: SaidClearances) => ({
-  intake: clearance.intake.text,
-  exhaust: clearance.exhaust.text,
-})
 
 /** The figures as they were typed, in each way in which they may be read, and the one that was chosen. */
 function useSaid() {
@@ -113,7 +108,7 @@ export function useQuickJob() {
         id: deviceJobId(),
         quick,
         called: {
-          machine: t('quick.machine-called', { engine, valves: quick.valves, ...CLEARANCE_WORDS(reading) }),
+          machine: t('quick.machine-called', { engine, valves: quick.valves, figures: said.text.value.trim() }),
           model: t('quick.model-called'),
           source: t('quick.source-called', { person: person.name }),
         },

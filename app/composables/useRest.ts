@@ -3,14 +3,14 @@ import { useEventListener } from '@vueuse/core'
 
 /**
  * So long keys are deaf after what they answer was painted anew, ms: a thumb that bounces, or taps twice in a hurry,
- * comes down again within 400 ms of its first tap. Measured on touch screens, from memory.
+ * comes down again within 400 ms of its first tap. From memory.
  */
 export const REST_MS = 400
 
 /** A finger is not waited for longer than this, ms. From memory. */
 const LONGEST_HOLD_MS = 3_000
 
-/** Two frames: the first paints what has changed. Where none come, as in a tab in the background, a tenth of a second. */
+/** Two frames: the first paints what has changed. Where none come, in a tab in the background, a tenth of a second. */
 const painted = (): Promise<void> =>
   new Promise(done => {
     setTimeout(done, 100)

@@ -43,7 +43,7 @@ const mine = computed(
   () => bay.value?.cards.filter(c => isOpen(c) && c.assigned?.id === session.person?.id).length ?? 0,
 )
 const moving = ref<number | null>(null)
-const has = useFirstRun()
+const has = useFirstRun(() => bay.value?.cards.length === 0)
 const text = ref('')
 useKeys({ n: () => navigateTo('/jobs/new'), q: () => navigateTo('/quick') })
 

@@ -2,7 +2,8 @@ import 'fake-indexeddb/auto'
 import { createPinia, setActivePinia } from 'pinia'
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 import type { SessionResponse } from '~~/shared/responses'
-import { localDatabase } from '../local/database'
+import { localDatabase, type Opening } from '../local/database'
+import { keepOpening } from '../local/openings'
 import { useOutboxStore } from './outbox'
 import { useSessionStore } from './session'
 
@@ -36,7 +37,7 @@ const session = (id: number, shopId = 1): SessionResponse => ({
 
 beforeEach(async () => {
   const db = await localDatabase()
-  await Promise.all([db.clear('waiting'), db.clear('device')])
+  await Promise.all([db.clear('waiting'), db.clear('device'), db.clear('openings')])
   sent = []
   reply = taken
   setActivePinia(createPinia())
@@ -145,5 +146,61 @@ describe('the outbox', () => {
     store.begin(session(7, 2))
     await outbox.flush()
     expect(sent).toEqual([])
+  })
+})
+
+describe('jobs that began on this device', () => {
+  const JOB = -7
+  const opening = (personId: number): Opening => ({
+    kind: 'job',
+    jobId: JOB,
+    name: 'Red tiller',
+    openedAt: '2026-11-29T08:00:00.000Z',
+    shopId: 1,
+    personId,
+    request: { id: JOB, machineId: 3, bladeSetId: 4, meter: null, meterReplaced: false, tasks: [], complaint: '' },
+    refused: null,
+  })
+  const answerTo = (outbox: ReturnType<typeof useOutboxStore>) =>
+    outbox.add(JOB, { type: 'note', payload: { text: 'x' } }, { seenSeq: 0, seenDeviceSeq: 0 })
+
+  it('are opened at the shop before their answers are sent', async () => {
+    await keepOpening(opening(7))
+    const { outbox } = await workAs(7)
+    await answerTo(outbox)
+    await settled(outbox, 0)
+    expect(sent.map(s => s.path)).toEqual(['/api/jobs', `/api/jobs/${JOB}/events`])
+    expect(outbox.openings).toEqual([])
+  })
+  it('one that is refused keeps its answers here, says why, and holds up no other job', async () => {
+    await keepOpening(opening(7))
+    reply = request => (request.type ? taken(request) : refusal(409, 'This machine has an open job.'))
+    const { outbox, say } = await workAs(7)
+    await answerTo(outbox)
+    await say('elsewhere')
+    await settled(outbox, 1)
+    await vi.waitFor(() => expect(outbox.refusedOpening(JOB)).toBe('This machine has an open job.'))
+    expect(sent.filter(s => s.path.includes(String(JOB)))).toEqual([])
+    expect(outbox.waiting.map(w => w.jobId)).toEqual([JOB])
+  })
+  it('of another person wait for that person, as their answers do', async () => {
+    await keepOpening(opening(9))
+    const { outbox } = await workAs(7)
+    await answerTo(outbox)
+    await outbox.flush()
+    expect(sent).toEqual([])
+    expect(outbox.openings.map(o => o.personId)).toEqual([9])
+  })
+  it('without an answer from the shop both stay, and go when it answers', async () => {
+    await keepOpening(opening(7))
+    reply = () => 'no answer'
+    const { outbox } = await workAs(7)
+    await answerTo(outbox)
+    await outbox.flush()
+    expect([outbox.openings.length, outbox.toSend]).toEqual([1, 1])
+    reply = taken
+    await outbox.flush()
+    await settled(outbox, 0)
+    expect(outbox.openings).toEqual([])
   })
 })

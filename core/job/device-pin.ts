@@ -1,6 +1,20 @@
 import { type BladeSet, USUAL_HAND } from '../feeler'
 import { JUDGEMENT_VERSION, type JobPin } from './pin'
 
+/** A machine as a job pins it: with its meter as it was read, null where nobody read it, and as it stood before. */
+export const pinnedMachine = (
+  machine: Omit<JobPin['machine'], 'meter'>,
+  { meter, meterReplaced }: { meter: number | null; meterReplaced?: boolean },
+): JobPin['machine'] => ({
+  id: machine.id,
+  name: machine.name,
+  tag: machine.tag,
+  owner: machine.owner,
+  meterUnit: machine.meterUnit,
+  meter,
+  lastMeter: meterReplaced ? null : machine.lastMeter,
+})
+
 /** What a device knows of a job that begins on it. */
 export interface BegunHere extends Pick<
   JobPin,

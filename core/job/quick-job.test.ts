@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest'
-import { readSaidClearances, type Quick, quickSchema } from '../quick'
+import type { Quick } from '../quick'
+import { quickOf } from '../../tests/support/quick'
 import { LogBook, METRIC_BLADES, setOf } from '../../tests/support/builders'
 import { nextThing, sheet } from '../../tests/support/told'
 import { VirtualHand } from '../practice'
@@ -7,17 +8,6 @@ import { demoEngine } from '../../server/demo/demo-engine'
 import { type JobPin, jobTools, readiedBy, viewJob } from './index'
 import { quickPin } from './quick-pin'
 
-const quickOf = (changes: Partial<Quick> = {}): Quick =>
-  quickSchema.parse({
-    engine: 'single',
-    valves: 2,
-    text: '0.10 0.15',
-    clearance: readSaidClearances('0.10 0.15')[0]!.clearance,
-    adjuster: 'valve-end',
-    mark: true,
-    measuredAt: 'not said',
-    ...changes,
-  })
 const pinOf = (quick: Quick): JobPin =>
   quickPin({
     jobId: -1,

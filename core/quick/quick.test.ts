@@ -1,7 +1,8 @@
 import { describe, expect, it } from 'vitest'
 import { limitsOf, targetOf } from '../feeler'
 import { planStops } from '../stops'
-import { QUICK_ENGINES, type Quick, quickEngine, quickSchema, readSaidClearances } from './index'
+import { quickOf } from '../../tests/support/quick'
+import { QUICK_ENGINES, quickEngine, readSaidClearances } from './index'
 
 /** Intake and exhaust of each reading, mm, the likeliest first. */
 const read = (text: string) =>
@@ -58,17 +59,6 @@ describe('clearances as they are said', () => {
   })
 })
 
-const quick = (changes: Partial<Quick> = {}): Quick =>
-  quickSchema.parse({
-    engine: 'single',
-    valves: 2,
-    text: '0.10 0.15',
-    clearance: readSaidClearances('0.10 0.15')[0]!.clearance,
-    adjuster: 'valve-end',
-    mark: true,
-    measuredAt: 'not said',
-    ...changes,
-  })
 const SOURCE = { words: 'Told at the bench', date: '2026-11-29' }
 
 describe('the engine of a quick job', () => {
@@ -77,7 +67,7 @@ describe('the engine of a quick job', () => {
     (engine, valves) => {
       for (const mark of [true, false])
         for (const adjuster of ['valve-end', 'pushrod-end', 'pivot-nut'] as const) {
-          const made = quickEngine(quick({ engine, valves, mark, adjuster }), SOURCE)
+          const made = quickEngine(quickOf({ engine, valves, mark, adjuster }), SOURCE)
           expect(made.valves).toHaveLength(valves * (engine === 'single' ? 1 : 2))
           expect(planStops(made).unserved).toEqual([])
           expect(made.marks.length > 0).toBe(mark)
@@ -86,16 +76,16 @@ describe('the engine of a quick job', () => {
   )
   it('keeps the figures exactly, in the unit in which they were said', () => {
     const said = readSaidClearances('.004 .006')[0]!
-    const { clearance } = quickEngine(quick({ clearance: said.clearance }), SOURCE)
+    const { clearance } = quickEngine(quickOf({ clearance: said.clearance }), SOURCE)
     expect(clearance).toEqual(said.clearance)
     const limits = readSaidClearances('0.08-0.12 0.13-0.17')[0]!
-    expect(limitsOf(quickEngine(quick({ clearance: limits.clearance }), SOURCE).clearance.exhaust)).toEqual({
+    expect(limitsOf(quickEngine(quickOf({ clearance: limits.clearance }), SOURCE).clearance.exhaust)).toEqual({
       minMm: 0.13,
       maxMm: 0.17,
     })
   })
   it('claims nothing of timing, decompressor or thread', () => {
-    const made = quickEngine(quick(), SOURCE)
+    const made = quickEngine(quickOf(), SOURCE)
     expect([made.cam, made.decompressor.kind, made.adjuster.pitchAssumed]).toEqual([null, 'unknown', true])
   })
 })

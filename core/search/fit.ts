@@ -53,8 +53,8 @@ function alike(word: string, target: string): number {
 }
 
 /**
- * How well one typed word fits what is called by one of those, 0 to 1: whole word, its beginning, anywhere in it; else with slips, or by the
- * trigrams they share.
+ * How well one typed word fits what is called by one of those, 0 to 1: whole word, its beginning, anywhere in it; else
+ * with slips, or by the trigrams they share.
  */
 export function fit(word: string, targets: string[]): number {
   let best = 0

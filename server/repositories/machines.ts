@@ -25,7 +25,9 @@ export const findMachines = (db: Db, shopId: number, text: string): Promise<Mach
     ? many(db, `${SELECT} WHERE m.shop_id = ? AND NOT m.quick ORDER BY m.name, m.id LIMIT 50`, [shopId])
     : many(
         db,
-        `${SELECT} WHERE m.shop_id = ? AND NOT m.quick AND (m.name LIKE ? OR m.tag LIKE ? OR m.plate LIKE ? OR m.serial LIKE ? OR c.name LIKE ? OR CONCAT(e.maker, ' ', e.model) LIKE ?)
+        `${SELECT} WHERE m.shop_id = ? AND NOT m.quick
+      AND (m.name LIKE ? OR m.tag LIKE ? OR m.plate LIKE ? OR m.serial LIKE ? OR c.name LIKE ?
+        OR CONCAT(e.maker, ' ', e.model) LIKE ?)
     ORDER BY m.tag = ? DESC, m.plate = ? DESC, m.name, m.id LIMIT 50`,
         [shopId, ...Array<string>(6).fill(likeOf(text)), text, text],
       )

@@ -49,7 +49,9 @@ export const modelsAfter = async (
   return (
     await many<Raw>(
       db,
-      `${SELECT} WHERE e.shop_id = ? AND NOT e.quick ${after ? 'AND (e.maker, e.model, e.id) > (?, ?, ?)' : ''} ORDER BY e.maker, e.model, e.id LIMIT ${most}`,
+      `${SELECT}
+      WHERE e.shop_id = ? AND NOT e.quick ${after ? 'AND (e.maker, e.model, e.id) > (?, ?, ?)' : ''}
+      ORDER BY e.maker, e.model, e.id LIMIT ${most}`,
       [shopId, ...from],
     )
   ).map(withEngine)
@@ -66,7 +68,8 @@ export const modelsLastUsed = async (db: Db, shopId: number, most: number): Prom
       db,
       `
     SELECT m.model_id AS id, MAX(j.opened_at) AS at FROM (SELECT shop_id, machine_id, opened_at FROM jobs WHERE shop_id = ? ORDER BY opened_at DESC LIMIT 200) j
-    JOIN machines m ON m.shop_id = j.shop_id AND m.id = j.machine_id AND NOT m.quick GROUP BY m.model_id ORDER BY at DESC LIMIT ${most}`,
+    JOIN machines m ON m.shop_id = j.shop_id AND m.id = j.machine_id AND NOT m.quick
+    GROUP BY m.model_id ORDER BY at DESC LIMIT ${most}`,
       [shopId],
     )
   ).map(r => r.id)

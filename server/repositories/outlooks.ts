@@ -123,8 +123,9 @@ export const dueUntil = async (db: Db, shopId: number, until: Date, most: number
   SELECT m.id AS machineId, m.name, m.tag, m.meter_unit AS meterUnit, m.model_id AS modelId, c.id AS customerId, c.name AS owner, c.email, d.due_at AS dueAt, d.reasons, d.first_meter AS firstMeter,
     (SELECT MAX(j.id) FROM jobs j FORCE INDEX (jobs_machine) WHERE j.shop_id = m.shop_id AND j.machine_id = m.id AND j.status IN ('open', 'held')) AS openJobId,
     (SELECT MAX(t.told_at) FROM reminders t WHERE t.shop_id = c.shop_id AND t.customer_id = c.id AND JSON_CONTAINS(t.machine_ids, CAST(m.id AS CHAR))) AS toldAt
-  FROM (SELECT * FROM machine_due WHERE shop_id = ? AND due_at < ? ORDER BY due_at LIMIT ${most}) d
-  JOIN machines m ON m.shop_id = d.shop_id AND m.id = d.machine_id AND NOT m.quick JOIN customers c ON c.shop_id = m.shop_id AND c.id = m.customer_id ORDER BY d.due_at, m.id`,
+  FROM (SELECT q.* FROM machine_due q JOIN machines k ON k.shop_id = q.shop_id AND k.id = q.machine_id AND NOT k.quick
+    WHERE q.shop_id = ? AND q.due_at < ? ORDER BY q.due_at LIMIT ${most}) d
+  JOIN machines m ON m.shop_id = d.shop_id AND m.id = d.machine_id JOIN customers c ON c.shop_id = m.shop_id AND c.id = m.customer_id ORDER BY d.due_at, m.id`,
       [shopId, until],
     )
   ).map(row => ({ ...row, reasons: JSON.parse(row.reasons) as DueReason[] }))

@@ -1,5 +1,6 @@
 import { USUAL_HAND } from '../../core/feeler'
 import { JUDGEMENT_VERSION, type JobPin } from '../../core/job'
+import { pinnedMachine } from '../../core/job/device-pin'
 import type { OpenJobRequest } from '../../shared/requests'
 import type { JobResponse } from '../../shared/responses'
 import type { RevisionRow } from '../../shared/spec-book'
@@ -116,15 +117,7 @@ async function opening(
     jobId: 0,
     number,
     judgementVersion: JUDGEMENT_VERSION,
-    machine: {
-      id: machine.id,
-      name: machine.name,
-      tag: machine.tag,
-      owner: machine.owner,
-      meterUnit: machine.meterUnit,
-      meter: request.meter,
-      lastMeter: request.meterReplaced ? null : machine.lastMeter,
-    },
+    machine: pinnedMachine(machine, request),
     modelName: `${model.maker} ${model.model}`,
     spec: { revisionId: model.revisionId, revision: model.revision, status: model.status, engine: model.engine },
     ...(await pinnedShelf(db, shopId, setId, model.engine.shim?.diameterMm ?? null)),

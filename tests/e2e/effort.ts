@@ -44,7 +44,7 @@ export async function beginQuick(page: Page, figures: string, engine: RegExp | n
   await page.locator('#said').click()
   await page.keyboard.type(figures)
   if (engine) await page.locator('.tile').filter({ hasText: engine }).click()
-  await page.getByRole('button', { name: 'Begin' }).click()
+  await page.getByRole('button', { name: 'Start' }).click()
   await page.waitForURL(/\/jobs\/-\d+$/)
   return Number(/-\d+$/.exec(page.url())![0])
 }

@@ -1,9 +1,9 @@
 import { beforeAll, describe, expect, it } from 'vitest'
 import type { JobPin } from '../../core/job'
-import { type Quick, quickSchema, readSaidClearances } from '../../core/quick'
 import { deviceJobId, type DeviceShop } from '../../shared/device-job'
 import type { BayResponse } from '../../shared/responses'
 import { METRIC_BLADES, setOf } from '../support/builders'
+import { quickOf } from '../support/quick'
 import { Client } from '../support/server'
 import { pool } from '../support/database'
 import { change, one } from '../../server/database/query'
@@ -15,16 +15,7 @@ beforeAll(async () => {
   tam = await new Client().signIn('tam')
 })
 
-const quick = (): Quick =>
-  quickSchema.parse({
-    engine: 'single',
-    valves: 2,
-    text: '0.10 0.15',
-    clearance: readSaidClearances('0.10 0.15')[0]!.clearance,
-    adjuster: 'valve-end',
-    mark: true,
-    measuredAt: 'top',
-  })
+const quick = () => quickOf({ measuredAt: 'top' })
 const opening = (changes: Record<string, unknown> = {}) => ({
   id: deviceJobId(),
   quick: quick(),

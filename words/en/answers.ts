@@ -26,7 +26,7 @@ const CAUTIONS = 'cautions-'
 export const answers = {
   'did.confirmed': ({ item }: { item: string }) => `Confirmed: ${item.replace(CAUTIONS, 'caution, ')}`,
   'did.readied': ({ lines }: { lines: number }) =>
-    lines === 0 ? 'Getting ready, one at a time' : `Getting ready: ${lines} said to be so`,
+    lines === 0 ? 'Getting ready, one at a time' : `Getting ready: ${lines} confirmed`,
   'did.temperature': ({ celsius, airC }: { celsius: number; airC?: number }) =>
     `Head ${celsius} °C${airC === undefined ? '' : `, air ${airC} °C`}`,
   'did.rested': ({ hours }: { hours: number }) => `Parked ${hours} h`,

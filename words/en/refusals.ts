@@ -108,8 +108,8 @@ const jobs = {
 const machines = {
   'refused.there-is-no-machine-with': 'No machine has this tag.',
   'refused.no-tag': ({ tag }: { tag: string }) => `No machine in this shop has the tag ${tag}.`,
-  'refused.job-id-taken': 'A job of this number is open elsewhere. Begin the quick job again.',
-  'refused.kept-already': 'This quick job was kept already. Open its machine to change its record.',
+  'refused.job-id-taken': 'Another job already has this number. Start the job again.',
+  'refused.kept-already': 'This quick job has already been kept. Open its machine to change its record.',
   'refused.tag-taken': ({ tag }: { tag: string }) => `Another machine has the tag ${tag}.`,
   'refused.tag-taken-merge': ({ tag }: { tag: string }) =>
     `Another machine has the tag ${tag}. Choose a different one, or merge the two if they are one machine.`,
@@ -172,7 +172,7 @@ const specBook = {
     'This draft is your own, and you are the only lead. Say why you approve it yourself.',
   'record.first-entry': 'First entry',
   'record.quick-job': ({ number }: { number: number }) =>
-    `From quick job ${number}: the clearances were told at the bench. Timing, thread and turning are assumed.`,
+    `From quick job ${number}: clearances given at the bench. Timing, thread and direction are assumed.`,
   'record.from-file': ({ file }: { file: string }) => `From ${file}`,
   'refused.no-heading-is-said-to': 'No column is set as the maker, or none as the model. Choose both.',
   'refused.two-headings': ({ column }: { column: string }) => `Two columns are set as “${column}”. Choose one of them.`,

@@ -5,19 +5,26 @@ import type { Opening } from '../../local/database'
 import { t } from '../../words'
 import { LANGUAGE } from '../../language'
 
-/** Quick jobs of the last weeks that are no machine on record, and those that have not reached the shop from here. */
+/** Jobs that began here and have not reached the shop; and quick jobs of the last weeks that nobody has kept. */
 defineProps<{ unkept: UnkeptJob[]; openings: Opening[] }>()
 const day = (at: string) => new Date(at).toLocaleDateString(LANGUAGE, { day: 'numeric', month: 'short' })
 </script>
 
 <template>
-  <section v-if="unkept.length || openings.length" class="unkept" :aria-label="t('quick.not-kept')">
+  <section v-if="openings.length" class="unkept" :aria-label="t('quick.not-sent')">
+    <h2>{{ t('quick.not-sent') }}</h2>
+    <ul>
+      <li v-for="o in openings" :key="o.jobId" :data-unkept="o.jobId">
+        <NuxtLink :to="`/jobs/${o.jobId}`"
+          ><b>{{ o.name }}</b></NuxtLink
+        >
+      </li>
+    </ul>
+  </section>
+  <section v-if="unkept.length" class="unkept" :aria-label="t('quick.not-kept')">
     <h2>{{ t('quick.not-kept') }}</h2>
     <p class="note">{{ t('quick.not-kept-help') }}</p>
     <ul>
-      <li v-for="o in openings" :key="o.jobId" :data-unkept="o.jobId">
-        <NuxtLink :to="`/jobs/${o.jobId}`">{{ t('quick.not-here-yet', { machine: o.name }) }}</NuxtLink>
-      </li>
       <li v-for="u in unkept" :key="u.jobId" :data-unkept="u.jobId">
         <NuxtLink :to="u.status === 'closed' ? `/jobs/${u.jobId}/sheet` : `/jobs/${u.jobId}`"
           ><b>{{ u.machine }}</b>

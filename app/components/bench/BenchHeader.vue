@@ -186,6 +186,7 @@ defineEmits<{ help: []; big: []; stark: [] }>()
   .bench-header {
     grid-template: auto auto / 40px minmax(0, 1fr) auto auto;
     align-content: center;
+    column-gap: 6px;
     padding: 0 6px;
   }
   .brand,

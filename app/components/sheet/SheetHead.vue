@@ -29,7 +29,9 @@ const { day, hour } = sheetClock(props.timeZone)
   <section class="cells">
     <div>
       <h2 class="small">{{ t('common.machine') }}</h2>
-      <b>{{ s.machine.name }}</b><span>{{ t('sheet-head.tag', { model: s.machine.model, tag: s.machine.tag }) }}</span>
+      <b>{{ s.machine.name }}</b><span>{{
+        s.machine.tag ? t('sheet-head.tag', { model: s.machine.model, tag: s.machine.tag }) : s.machine.model
+      }}</span>
     </div>
     <div>
       <h2 class="small">{{ t('common.owner') }}</h2>

@@ -48,8 +48,8 @@ const dayWords = (at: Date | number): string =>
 /** As many as a list under a finger holds. */
 const MOST_FOUND = 50
 /**
- * Machines that fit what was typed, the best first: what holds the text as it is, and where nothing does, what is called
- * nearly so.
+ * Machines that fit what was typed, the best first: what holds the text as it is, and where nothing does, what is
+ * called nearly so.
  */
 export async function listMachines(db: Db, shopId: number, given: string): Promise<MachineRow[]> {
   const text = given.trim()

@@ -26,16 +26,17 @@ export const bay = {
     'Nothing is due in the next six weeks. A machine is due by its spec’s interval, or sooner where a valve is drifting.',
   'due-strip.use-hours-or-date-whichever': 'use, hours or date, whichever comes first',
   'due-strip.working-it-out': 'Working it out …',
-  'first-run.first-blade-in-a-minute': 'The first blade in a minute: no machine, model or shelf needed',
-  'first-run.two-minutes-of-practice': 'Or practice first: find TDC on a virtual engine, two minutes',
+  'first-run.first-blade-in-a-minute': 'First blade in a minute. No machine, model or blade set needed',
+  'first-run.two-minutes-of-practice': 'Or practice first: find TDC on a virtual engine in two minutes',
   'move-panel.add': ({ label }: Shown<'label'>) => `Add, ${label}`,
   'move-panel.later': 'Later',
   'move-panel.sooner': 'Sooner',
   'move-panel.take-off': ({ name }: Shown<'name'>) => `Take off: ${name}`,
   'move-panel.whose-is': ({ machine }: Shown<'machine'>) => `Whose is ${machine}?`,
-  'new-job.from-this-device': ({ at }: Shown<'at'>) => `No server: machines as this device fetched them, ${at}`,
+  'new-job.from-this-device': ({ at }: Shown<'at'>) =>
+    `No connection. These are the machines saved on this device on ${at}`,
   'new-job.not-on-this-device':
-    'The server does not answer, and this machine, its spec or the blade set is not on this device. Begin a quick job, or wait for the network.',
+    'No connection, and this machine, its spec or the blade set isn’t saved on this device. Start a quick job, or wait for the network.',
   'page-bay.a-job-needs-a-blade':
     'A job needs a blade set (Shelf), an engine model with its spec (Spec book) and a machine, which you add with its first job.',
   'page-bay.all-are-assigned': 'All are assigned.',

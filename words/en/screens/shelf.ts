@@ -13,7 +13,7 @@ export const shelf = {
   'blade-set-view.the-blade-is': 'The blade is',
   'page-shelf.a-lead-adds-sets-and':
     'A lead adds sets and tools. Anyone can mark a blade bent, worn or missing, and count shims.',
-  'page-shelf.as-usually-sold': 'A set as usually sold',
+  'page-shelf.as-usually-sold': 'Start from a common set',
   'page-shelf.engraved-in': 'Engraved in',
   'page-shelf.has-more-than-two-steps': 'has more than two steps. Type tip and heel, such as 0.10/0.13.',
   'page-shelf.looking-at-the-shelf': 'Looking at the shelf …',

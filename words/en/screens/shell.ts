@@ -42,7 +42,7 @@ export const shell = {
   'person-menu.answers-wait': ({ waiting }: { waiting: number }) =>
     `Not sent yet: ${count(waiting, 'answer')}. What waits stays on this device until you sign in here again.`,
   'person-menu.hands': ({ practiced }: { practiced: boolean }) =>
-    practiced ? 'Ask me one thing at a time' : 'I know the work: ask me on one card',
+    practiced ? 'Ask me one thing at a time' : 'I know the work: ask me everything on one card',
   'person-menu.of': ({ person }: Shown<'person'>) => `${person}: theme, language, sign out`,
   'person-menu.sign-out-all-the-same': 'Sign out anyway',
   'person-menu.stay': 'Stay signed in',

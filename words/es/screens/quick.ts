@@ -2,7 +2,7 @@ import type { Words } from '../../teller'
 import type { quick as english } from '../../en/screens/quick'
 
 export const quick: Words<typeof english> = {
-  'quick.assumed': 'Supuesto mientras no diga otra cosa',
+  'quick.assumed': 'Lo que se supone',
   'quick.assumed.cam': 'Distribución: la usual, con 15° menos de margen en cada parada.',
   'quick.assumed.cold': 'Se ajusta en frío, culata a menos de 35 °C (95 °F).',
   'quick.assumed.decompressor': 'Descompresor: puede haber uno. Las hojas lo dirán.',
@@ -29,13 +29,12 @@ export const quick: Words<typeof english> = {
     'La máquina queda en el registro con este trabajo. Su modelo pasa a ser un borrador del libro, con lo aprendido aquí; un jefe lo aprueba con su fuente.',
   'quick.keep-title': 'Guardar este trabajo rápido',
   'quick.keep-wembric': 'Guardar un trabajo rápido, Wembric',
-  'quick.machine-called': ({ engine, valves, intake, exhaust }) =>
-    `${engine}, ${valves} válvulas, ${intake} ${exhaust}`,
+  'quick.machine-called': ({ engine, valves, figures }) => `${engine}, ${valves} válvulas, ${figures}`,
   'quick.makers-name': 'Fabricante del motor',
   'quick.makers-model': 'Modelo del motor',
   'quick.model-called': 'Sin registro',
   'quick.no-job-kept': 'Este no es un trabajo rápido, o ya se guardó.',
-  'quick.not-here-yet': ({ machine }) => `${machine}: guardado en este dispositivo, sin enviar`,
+  'quick.not-sent': 'Guardados en este dispositivo, sin enviar',
   'quick.not-kept': 'Trabajos rápidos sin guardar',
   'quick.not-kept-help': 'Guarde lo que volverá. Los demás salen de esta lista a los 30 días.',
   'quick.not-said': 'No lo dice',

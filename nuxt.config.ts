@@ -76,12 +76,13 @@ export default defineNuxtConfig({
     serveStatic: true,
     minify: false,
     compressPublicAssets: true,
-    // the thread that works out what is due is a program of its own
+    // threads are programs of their own: what is due, and workbooks
     hooks: {
       compiled: async nitro =>
         void (await build({
-          entryPoints: ['server/workers/outlook.ts'],
-          outfile: join(nitro.options.output.serverDir, 'workers/outlook.mjs'),
+          entryPoints: ['server/workers/outlook.ts', 'server/workers/workbook.ts'],
+          outdir: join(nitro.options.output.serverDir, 'workers'),
+          outExtension: { '.js': '.mjs' },
           bundle: true,
           platform: 'node',
           format: 'esm',

@@ -119,6 +119,8 @@ run(async () => {
     'firefox-esr',
     'WebKitWebDriver',
     'Xvfb',
+    'soffice',
+    'ssconvert',
   ])
   await ensurePackages(root)
   try {

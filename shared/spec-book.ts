@@ -171,7 +171,7 @@ export const importRowsSchema = z.object({
   after: z.coerce.number().int().min(0).default(0),
 })
 export const exportSchema = z.object({
-  format: z.enum(['csv', 'json'], { error: wrong('wrong.choose-csv-or-json') }),
+  format: z.enum(['csv', 'json', 'xlsx', 'ods'], { error: wrong('wrong.choose-csv-or-json') }),
   ids: z
     .string()
     .regex(/^\d+(,\d+){0,999}$/, { error: wrong('wrong.models-are-named-by-their') })

@@ -17,9 +17,9 @@ import {
 import { say, type Text } from '../said'
 import { numberOf } from '../units'
 import { heard } from '../wrong'
-import { cellIn, cellOut, cellProblem } from './cells'
-import type { IDENTITY_FIELDS, Column } from './columns'
-import { COLUMNS } from './columns'
+import { barred, cellIn, cellOut, cellProblem, figureOut } from './cells'
+import { COLUMNS, type Column, FIGURE_COLUMNS, type IDENTITY_FIELDS } from './columns'
+import { type DayOrder, isBareDay, readDay } from './days'
 
 export const BOOK_FORMAT = 'wembric spec book'
 /** One model of a book: what it is called and found by, and the engine data of the revision in force. */
@@ -44,9 +44,18 @@ export interface ReadRow {
   notes: RowNote[]
 }
 
+/** A figure as the fields have it, whatever decimal mark its file has; what is none stays as it is. */
+function figureIn(cell: string): string {
+  const value = numberOf(cell)
+  return value === null || Number.isNaN(value) ? cellIn(cell) : String(value)
+}
+
+/** Columns of text in which a bare day is most likely a page or a name that a spreadsheet took for a day. */
+const NO_DAYS: readonly Column[] = ['model', 'code', 'source']
+
 const figure = (v: number | null): string => (v === null ? '' : String(v))
-/** A model as the cells of a CSV row, in the order of `COLUMNS`. `rowModel` gives the same model back. */
-export function modelRow({ engine, ...m }: BookModel): string[] {
+/** A model as texts, in the order of `COLUMNS`. */
+function modelTexts({ engine, ...m }: BookModel): string[] {
   const { text, exact } = writeSpec(engine)
   const identity: Record<(typeof IDENTITY_FIELDS)[number], string> = {
     ...m,
@@ -59,7 +68,34 @@ export function modelRow({ engine, ...m }: BookModel): string[] {
     ...text,
     exact: Object.keys(exact).length ? JSON.stringify(exact) : '',
   }
-  return COLUMNS.map(c => cellOut(cells[c]))
+  return COLUMNS.map(c => cells[c])
+}
+/**
+ * A model as the cells of a CSV row, in the order of `COLUMNS`. `rowModel` gives the same model back, also after a
+ * spreadsheet has had the file.
+ */
+export const modelRow = (model: BookModel, delimiter = ','): string[] =>
+  modelTexts(model).map((text, i) => {
+    const column = COLUMNS[i]!
+    return column === 'exact' ? text : FIGURE_COLUMNS.has(column) ? figureOut(text, delimiter) : cellOut(text)
+  })
+
+/** A model as the cells of a workbook, where a text stays a text and a figure is a number. `rowModel` gives it back. */
+export const modelCells = (model: BookModel): (string | number)[] =>
+  modelTexts(model).map((text, i) => {
+    const column = COLUMNS[i]!
+    if (FIGURE_COLUMNS.has(column) && text !== '' && String(Number(text)) === text) return Number(text)
+    return column === 'exact' ? text : NO_DAYS.includes(column) && isBareDay(text) ? cellOut(text) : barred(text)
+  })
+
+/** The day of a cell, in the order of its file; or what is wrong with it. */
+function dayIn(text: string, order: DayOrder | null): { text: string; says?: Text } {
+  const days = readDay(text)
+  const one = days.length === 1 ? days[0] : days.find(d => d.order === order)
+  if (one) return { text: one.iso }
+  return days.length > 1
+    ? { text, says: say('cell.either-day', { typed: text, days: days.map(d => d.iso) }) }
+    : { text }
 }
 
 const doubtNotes = (engine: Engine, nameOf: (field: SpecField) => string): RowNote[] =>
@@ -70,12 +106,22 @@ const doubtNotes = (engine: Engine, nameOf: (field: SpecField) => string): RowNo
  * @param cells as the file has them
  * @param mapping which column each cell is; null is left out
  * @param headings the file's own names, used to say where a problem is
+ * @param order whether day or month comes first in this file, where its cells tell (`dayOrderOf`)
  */
-export function rowModel(cells: string[], mapping: (Column | null)[], headings: string[]): ReadRow {
+export function rowModel(
+  cells: string[],
+  mapping: (Column | null)[],
+  headings: string[],
+  order: DayOrder | null = null,
+): ReadRow {
   const notes: RowNote[] = []
   const at = (column: Column) => headings[mapping.indexOf(column)] ?? column
   const given = Object.fromEntries(
-    mapping.flatMap((column, i) => (column ? [[column, cellIn((cells[i] ?? '').trim())]] : [])),
+    mapping.flatMap((column, i) => {
+      const cell = (cells[i] ?? '').trim()
+      if (!column) return []
+      return [[column, column === 'exact' ? cell : FIGURE_COLUMNS.has(column) ? figureIn(cell) : cellIn(cell)]]
+    }),
   ) as Partial<Record<Column, string>>
   const title = [given.maker, given.model].filter(Boolean).join(' ').slice(0, 130) || (given.key ?? '')
   if (cells.length !== headings.length)
@@ -88,6 +134,15 @@ export function rowModel(cells: string[], mapping: (Column | null)[], headings: 
     if (problem) notes.push({ column: headings[i] ?? `cell ${i + 1}`, says: say('cell.of', { problem }) })
   })
   if (notes.length) return { title, model: null, notes }
+  mapping.forEach((column, i) => {
+    if (!column || !NO_DAYS.includes(column) || !isBareDay((cells[i] ?? '').trim())) return
+    notes.push({ column: at(column), says: say('cell.bare-day', { typed: given[column]! }) })
+  })
+  if (given.sourceDate) {
+    const { text, says } = dayIn(given.sourceDate, order)
+    given.sourceDate = text
+    if (says) notes.push({ column: at('sourceDate'), says })
+  }
   const number = (text: string | undefined) => numberOf(text ?? '')
   const identity = identitySchema.safeParse({
     ...given,

@@ -19,6 +19,36 @@ export type IdentityField = (typeof IDENTITY_FIELDS)[number]
 export type Column = IdentityField | SpecField | 'exact'
 export const COLUMNS: readonly Column[] = [...IDENTITY_FIELDS, ...SPEC_FIELDS, 'exact']
 
+/** Columns of plain numbers: a file for a country of decimal commas has them with commas. */
+export const FIGURE_COLUMNS: ReadonlySet<Column> = new Set<Column>([
+  'displacementCc',
+  'yearFrom',
+  'yearTo',
+  'coldLimit',
+  'bore',
+  'stroke',
+  'rod',
+  'valves',
+  'shimDiameter',
+  'shimStep',
+  'checkLift',
+  'io',
+  'ic',
+  'eo',
+  'ec',
+  'heldFrom',
+  'heldTo',
+  'measuredDrop',
+  'pitch',
+  'ratio',
+  'locknut',
+  'cover',
+  'plug',
+  'use',
+  'months',
+  'firstUse',
+])
+
 /** The heading of a column as an export writes it: `displacement_cc`. */
 export const headingOf = (column: Column): string => column.replaceAll(/[A-Z]/g, c => `_${c.toLowerCase()}`)
 

@@ -1,5 +1,7 @@
 import { parse } from 'csv-parse/sync'
 import { stringify } from 'csv-stringify/sync'
+import { TZDate } from '@date-fns/tz'
+import { format } from 'date-fns'
 import fc from 'fast-check'
 import Papa from 'papaparse'
 import { describe, expect, it } from 'vitest'
@@ -12,10 +14,13 @@ import {
   cellOut,
   columnFor,
   COLUMNS,
+  dayOrderOf,
   delimiterOf,
   headingOf,
+  inNotationOf,
   jsonModel,
   modelRow,
+  readDay,
   rowModel,
 } from './index'
 import { tellEnglish } from '../../words'
@@ -52,7 +57,7 @@ const read = (cells: string[]) => rowModel(cells, [...COLUMNS], headings)
 describe('a book written as CSV and read again is the same book', () => {
   for (const delimiter of [',', ';', '\t', '|'])
     it(`parted by ${JSON.stringify(delimiter)}, through two other readers`, () => {
-      const text = stringify([headings, ...BOOK.map(modelRow)], { delimiter, bom: true })
+      const text = stringify([headings, ...BOOK.map(m => modelRow(m, delimiter))], { delimiter, bom: true })
       for (const rows of [
         parse(text, { delimiter, bom: true }) as string[][],
         Papa.parse<string[]>(text.replace(/^\uFEFF/, ''), { delimiter, skipEmptyLines: true }).data,
@@ -63,7 +68,7 @@ describe('a book written as CSV and read again is the same book', () => {
       expect(delimiterOf(text.split('\n')[0]!)).toBe(delimiter)
     })
   it('what another program writes is read', () => {
-    const text = Papa.unparse([headings, ...BOOK.map(modelRow)], { newline: '\r\n' })
+    const text = Papa.unparse([headings, ...BOOK.map(m => modelRow(m))], { newline: '\r\n' })
     expect((parse(text) as string[][]).slice(1).map(r => read(r).model)).toEqual(BOOK)
   })
   it('and as JSON', () =>
@@ -74,20 +79,101 @@ describe('cells that a spreadsheet would run', () => {
   it.each(['=1+1', '+49', '-a', '@SUM(A1)', '\t=x', '\r=x', "'=1", "''=1"])(
     '%j is made harmless and comes back',
     text => {
-      expect(cellOut(text)[0] === "'" || /^[+-]?\d+$/.test(text)).toBe(true)
+      expect(cellOut(text)).toBe(`“${text}”`)
       expect(cellIn(cellOut(text))).toBe(text)
     },
   )
-  it('any text comes back, and none begins a formula', () =>
+  it('any text comes back on one line, and none begins a formula', () =>
     fc.assert(
-      fc.property(fc.string(), text => {
+      fc.property(fc.string(), typed => {
+        const text = typed.trim()
         const out = cellOut(text)
         return (
-          cellIn(out) === text && !/^[=@\t\r]/.test(out) && (!/^[+-]/.test(out) || /^[+-]?\d+([.,]\d+)?$/.test(out))
+          cellIn(out) === text &&
+          !out.includes('\n') &&
+          !/^[=@\t\r]/.test(out) &&
+          (!/^[+-]/.test(out) || /^[+-]?\d+([.,]\d+)?$/.test(out))
         )
       }),
     ))
   it('a figure stays a figure: a valve that closes 5° before', () => expect(cellOut('-5')).toBe('-5'))
+})
+
+describe('what a spreadsheet would write in another way is kept as it is', () => {
+  it.each(['4-12', '1/4', '0.10', '.004', '007', '1E5', '3 May', 'DEC12', '10:30', 'TRUE', '12 %', '1234567890123456'])(
+    '%s goes with a quote and comes back',
+    text => {
+      expect(cellOut(text)).toBe(`“${text}”`)
+      expect(cellIn(cellOut(text))).toBe(text)
+    },
+  )
+  it.each(['0.14', '0.08–0.12', '250', 'Plover 200-4', '0.7 mm', 'T 0, F 347', 'M6×0.75'])('%s is safe', text =>
+    expect(cellOut(text)).toBe(text),
+  )
+  it('lines stand on one line, and a bar of their own stays a bar', () => {
+    expect(cellOut('Seat\nTank, with tap')).toBe('Seat | Tank, with tap')
+    expect(cellIn(cellOut('Seat | left\nTank'))).toBe('Seat | left\nTank')
+  })
+  it('figures have commas where semicolons part the cells', () => {
+    const at = (delimiter: string) => modelRow(BOOK[0]!, delimiter)[COLUMNS.indexOf('ratio')]
+    expect([at(','), at(';')]).toEqual(['1.3', '1,3'])
+  })
+})
+
+describe('a day in the shapes that spreadsheets write', () => {
+  it.each([
+    ['2024-08-12', '2024-08-12'],
+    ['2024/08/12', '2024-08-12'],
+    ['12.08.2024', '2024-08-12'],
+    ['12.8.24', '2024-08-12'],
+    ['8/25/24', '2024-08-25'],
+    ['25/08/2024', '2024-08-25'],
+    ['12-Aug-2024', '2024-08-12'],
+    ['12 de agosto de 2024', '2024-08-12'],
+    ['12-ago-24', '2024-08-12'],
+    ['August 12, 2024', '2024-08-12'],
+    ['2024-08-12 00:00:00', '2024-08-12'],
+    ['2024-08-12T00:00:00Z', '2024-08-12'],
+    ['6/6/2024', '2024-06-06'],
+    // ECMA-376 part 1, 18.17.4.1: serial 45516 of the 1900 system, worked out with ssconvert
+    ['45516', '2024-08-12'],
+  ])('%s', (typed, iso) => expect(readDay(typed).map(d => d.iso)).toEqual([iso]))
+  it.each(['4-12', '2024-13-40', 'p. 4-12', '31/31/2024', '30.02.2024', 'Smarch 5, 2024', ''])('%j is none', typed =>
+    expect(readDay(typed)).toEqual([]),
+  )
+  it('8/12/24 is either, until another row tells', () => {
+    expect(readDay('8/12/24').map(d => d.iso)).toEqual(['2024-12-08', '2024-08-12'])
+    expect(dayOrderOf(['8/12/24', '8/25/24'])).toBe('month-first')
+    expect(dayOrderOf(['8/12/24', '25/8/24'])).toBe('day-first')
+    expect(dayOrderOf(['8/12/24', '2024-01-02'])).toBeNull()
+    expect(dayOrderOf(['25/8/24', '8/25/24'])).toBeNull()
+  })
+  it('agrees with a package that parses dates, over every day of eight years', () => {
+    for (let at = Date.UTC(2019, 0, 1); at < Date.UTC(2027, 0, 1); at += 86_400_000) {
+      const day = new Date(at)
+      const wanted = day.toISOString().slice(0, 10)
+      for (const shape of ['yyyy/MM/dd', 'd.M.yyyy', 'd-MMM-yyyy', 'MMMM d, yyyy', 'd MMM yy'])
+        expect(readDay(format(new TZDate(at, 'UTC'), shape)).map(d => d.iso)).toEqual([wanted])
+      for (const shape of ['M/d/yy', 'dd/MM/yyyy'])
+        expect(readDay(format(new TZDate(at, 'UTC'), shape)).map(d => d.iso)).toContain(wanted)
+    }
+  })
+})
+
+describe('a book that the same shop takes back', () => {
+  it('keeps the nought of 0.10 where the figure is the same', () => {
+    const { engine } = BOOK[2]!
+    const shorter = {
+      ...engine,
+      clearance: { ...engine.clearance, exhaust: { ...engine.clearance.exhaust, text: '.14' } },
+    }
+    expect(inNotationOf(engine, shorter)).toEqual(engine)
+  })
+  it('and takes another figure as it is', () => {
+    const { engine } = BOOK[2]!
+    const other = { ...engine, clearance: { ...engine.clearance, exhaust: engine.clearance.intake } }
+    expect(inNotationOf(engine, other)).toEqual(other)
+  })
 })
 
 describe('foreign headings', () => {
@@ -115,7 +201,10 @@ describe('a row that cannot be taken names its column', () => {
     ['stroke', '', /mm/],
     ['maker', '', /Give the maker/],
     ['yearTo', '20x4', /four digits/],
-    ['sourceDate', '9.11.2024', /year-month-day/],
+    ['sourceDate', '9.31.2024', /year-month-day/],
+    ['sourceDate', '9/11/2024', /2024-11-09 or 2024-09-11/],
+    ['source', '2024/04/12', /is a day.*such as 4-12/],
+    ['model', '12-Apr', /is a day/],
     ['tools', '<b>wrench</b>', /markup/],
     ['gasket', 'caf\uFFFD', /UTF-8/],
     ['exact', '{not', /JSON/],

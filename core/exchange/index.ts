@@ -1,3 +1,5 @@
 export * from './book'
 export * from './cells'
 export * from './columns'
+export * from './days'
+export * from './notation'

@@ -22,7 +22,7 @@ export function parseClearance(text: string, unit: LengthUnit): Clearance {
   }
   // a figure in brackets behind limits is the one that the source says to set to
   const figured = /^(.+?)\(([^)]+)\)\s*$/.exec(text)
-  const range = /^(.+?)(?:–|—|-|\bto\b)(.+)$/.exec(figured?.[1] ?? text)
+  const range = /^(.+?)(?:[-‐‑‒–—―−]|\bto\b)(.+)$/.exec(figured?.[1] ?? text)
   if (range) {
     const max = value(range[2]!)
     return {

@@ -13,7 +13,7 @@ const number = (text: string): NumberRead => ({ kind: 'number', value: Number(te
  * @param text what was typed
  */
 export function readNumber(text: string): NumberRead {
-  const plain = text.replace(SPACES, '')
+  const plain = text.replace(SPACES, '').replace(/^[‐‑–−]/, '-')
   if (/^-?\d+$/.test(plain)) return number(plain)
   if (!/^-?\d*([.,]\d+)+$/.test(plain)) return { kind: 'none' }
   const marks = plain.match(/[.,]/g)!

@@ -11,6 +11,8 @@ const PACKAGES = {
   'firefox-esr': 'firefox-esr',
   'WebKitWebDriver': 'webkit2gtk-driver',
   'Xvfb': 'xvfb',
+  'soffice': 'libreoffice-calc-nogui',
+  'ssconvert': 'gnumeric',
 }
 const LEAST_FREE_BYTES = 500e6
 

@@ -1,11 +1,25 @@
 import { getQuery } from 'h3'
 import { exportSchema } from '../../shared/spec-book'
-import { csvBook, jsonBook } from '../services/spec-export'
+import { csvBook, jsonBook, workbook } from '../services/spec-export'
 import { fileRoute } from '../http/route'
 
-export default fileRoute(({ pool, event, person }) => {
+const TYPES = {
+  csv: 'text/csv; charset=utf-8',
+  json: 'application/json',
+  xlsx: 'application/vnd.openxmlformats-officedocument.spreadsheetml.sheet',
+  ods: 'application/vnd.oasis.opendocument.spreadsheet',
+}
+
+export default fileRoute(({ pool, event, person: { shopId } }) => {
   const { format, ids, delimiter } = exportSchema.parse(getQuery(event))
-  return format === 'csv'
-    ? { name: 'spec-book.csv', type: 'text/csv; charset=utf-8', pieces: csvBook(pool, person.shopId, ids, delimiter) }
-    : { name: 'spec-book.json', type: 'application/json', pieces: jsonBook(pool, person.shopId, ids) }
+  return {
+    name: `spec-book.${format}`,
+    type: TYPES[format],
+    pieces:
+      format === 'csv'
+        ? csvBook(pool, shopId, ids, delimiter)
+        : format === 'json'
+          ? jsonBook(pool, shopId, ids)
+          : workbook(pool, shopId, ids, format),
+  }
 })

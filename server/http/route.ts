@@ -115,7 +115,7 @@ export const fileRoute = (
   work: (given: { pool: Pool; event: H3Event; person: SignedIn }) => {
     name: string
     type: string
-    pieces: AsyncGenerator<string>
+    pieces: AsyncGenerator<string | Uint8Array>
   },
 ) =>
   defineEventHandler(event =>

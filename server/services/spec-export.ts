@@ -1,8 +1,10 @@
 import { stringify } from 'csv-stringify/sync'
-import { BOOK_FORMAT, type BookModel, COLUMNS, headingOf, modelRow } from '../../core/exchange'
+import { BOOK_FORMAT, type BookModel, COLUMNS, headingOf, modelCells, modelRow, QUOTED_CELL } from '../../core/exchange'
 import type { ModelRow } from '../../shared/spec-book'
 import type { Db } from '../database/query'
 import { modelsAfter, modelsByIds } from '../repositories/models'
+import type { WorkbookKind } from '../workers/workbook'
+import { writeWorkbook } from '../workers/workbook-thread'
 
 const PAGE = 200
 async function* pages(db: Db, shopId: number, ids: number[] | undefined): AsyncGenerator<ModelRow[]> {
@@ -37,9 +39,20 @@ export async function* csvBook(
   yield `\uFEFF${stringify([COLUMNS.map(headingOf)], { delimiter, record_delimiter: '\r\n' })}`
   for await (const page of pages(db, shopId, ids))
     yield stringify(
-      page.map(m => modelRow(asBookModel(m))),
-      { delimiter, record_delimiter: '\r\n' },
+      page.map(m => modelRow(asBookModel(m), delimiter)),
+      { delimiter, record_delimiter: '\r\n', quoted_match: QUOTED_CELL },
     )
+}
+/** The book as a workbook of one sheet: texts are texts, so that a spreadsheet leaves them as they are. */
+export async function* workbook(
+  db: Db,
+  shopId: number,
+  ids: number[] | undefined,
+  kind: WorkbookKind,
+): AsyncGenerator<Uint8Array> {
+  const rows: (string | number)[][] = [COLUMNS.map(headingOf)]
+  for await (const page of pages(db, shopId, ids)) rows.push(...page.map(m => modelCells(asBookModel(m))))
+  yield await writeWorkbook(rows, kind)
 }
 /** The book as JSON, page by page, by the schema in docs/formats. */
 export async function* jsonBook(db: Db, shopId: number, ids: number[] | undefined): AsyncGenerator<string> {

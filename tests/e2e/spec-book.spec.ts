@@ -150,7 +150,8 @@ test('a list of twenty with five mistakes: each is named, the rest is written, a
   await expect(page.getByText('Answered “as printed” by Ines')).toBeVisible()
   await page.goto('/spec-book')
   const download = page.waitForEvent('download')
-  await page.getByRole('link', { name: 'CSV' }).click()
+  await page.getByRole('button', { name: 'Save as' }).click()
+  await page.getByRole('menuitem', { name: 'CSV', exact: true }).click()
   const path = await (await download).path()
   await page.goto('/spec-book/import')
   await field(page, 'File').setInputFiles({

@@ -17,6 +17,7 @@ import type {
   RevisionRow,
   SearchResponse,
 } from '../../shared/spec-book'
+import { workbookOf } from '../../server/workers/workbook'
 import { engineOf } from '../support/builders'
 import { pool } from '../support/database'
 import { Client } from '../support/server'
@@ -291,6 +292,23 @@ describe('a book as a file', () => {
       expect(counts.same).toBe((await ines.get<SearchResponse>('/api/models')).body.total)
     }
   })
+  it.each(['xlsx', 'ods'])('and as a workbook, .%s', async format => {
+    const { counts, state } = await taken(`book.${format}`, await ines.bytes(`/api/spec-export?format=${format}`))
+    expect({ state, new: counts.new, changed: counts.changed, problem: counts.problem }).toEqual({
+      state: 'preview',
+      new: 0,
+      changed: 0,
+      problem: 0,
+    })
+  })
+  it('days of a file that do not tell which comes first are asked for, one that does tells of all', async () => {
+    const head = 'maker,model,stroke,intake,exhaust,source,source_date,seen_from,means\n'
+    const row = (day: string) => `Specs,Days ${unique()},50,0.1,0.12,Manual,${day},left,nut\n`
+    const open = await taken('days.csv', head + row('8/12/24'))
+    expect(tellEnglish((await rows(open.id, 'problem'))[0]!.notes[0]!.says)).toMatch(/2024-12-08 or 2024-08-12/)
+    const told = await taken('days.csv', head + row('8/12/24') + row('8/25/24'))
+    expect(told.counts).toMatchObject({ new: 2, problem: 0 })
+  })
   it('is read by another CSV package, and holds the published schema', async () => {
     const csv = Papa.parse<Record<string, string>>((await exported('format=csv')).replace(/^\uFEFF/, ''), {
       header: true,
@@ -315,7 +333,7 @@ describe('a book as a file', () => {
     expect(
       (JSON.parse(await exported(`format=json&ids=${a!.id},${b!.id}`)) as { models: unknown[] }).models,
     ).toHaveLength(2)
-    expect((await ines.get('/api/spec-export?format=xml')).body.title).toMatch(/csv or json/)
+    expect((await ines.get('/api/spec-export?format=xml')).body.title).toMatch(/csv, json, xlsx or ods/)
   })
   it('rows are new, changed or the same; accepted, they are written together, as drafts or approved', async () => {
     const name = `Import ${unique()}`
@@ -393,10 +411,22 @@ describe('a book as a file', () => {
     expect((await read(odd.id)).revisions[0]!.answered).toHaveLength(1)
   })
   it.each<[string, Uint8Array | string, RegExp]>([
-    ['zip.csv', new Uint8Array([0x50, 0x4b, 3, 4, 9, 9]), /zip or a spreadsheet/],
+    ['zip.csv', new Uint8Array([0x50, 0x4b, 3, 4, 9, 9]), /zip archive/],
     ['image.csv', PNG.sync.write(new PNG({ width: 2, height: 2 })), /PNG image/],
     ['wide.csv', new Uint8Array([0xff, 0xfe, 65, 0]), /UTF-16/],
-    ['zeros.csv', new Uint8Array([65, 0, 66]), /not a text file/],
+    ['zeros.csv', new Uint8Array([65, 0, 66]), /not a table/],
+    [
+      'cut.xlsx',
+      workbookOf(
+        [
+          ['maker', 'model'],
+          ['A', 'B'],
+        ],
+        'xlsx',
+      ).slice(0, 900),
+      /can’t be read/,
+    ],
+    ['bare.ods', workbookOf([['maker', 'model']], 'ods'), /no rows/],
     ['empty.csv', '', /empty/],
   ])('%s is refused with what to do, and nothing is kept of it', async (name, bytes, words) => {
     const { status, body } = await ines.upload(`/api/spec-imports?name=${name}`, bytes)

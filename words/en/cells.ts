@@ -1,4 +1,5 @@
 import type { Said, Tell } from '../../core/said'
+import { listed } from './grammar'
 
 const grouped = (n: number): string => n.toLocaleString('en-US')
 
@@ -14,6 +15,16 @@ export const cells = {
   'cell.count': ({ cells, headings }: { cells: number; headings: number }) =>
     `The row has ${cells} cells, the heading ${headings}. A separator may be inside a cell without quotes.`,
   'cell.not-json': 'This is not readable JSON. Leave the cell empty, or as the export wrote it.',
+  'cell.either-day': ({ typed, days }: { typed: string; days: string[] }) =>
+    `“${typed}” can be ${listed(days, 'or')}. Write it as year-month-day.`,
+  'cell.bare-day': ({ typed }: { typed: string }) =>
+    `“${typed}” is a day. A spreadsheet may have made it of a page or a name such as 4-12: write that again.`,
+  'import.workbook-unreadable':
+    'This workbook can’t be read. Open it, save it again as .xlsx, .ods or CSV, and import that.',
+  'import.workbook-empty':
+    'There are no rows in this workbook. Put headings in its first row and a model in each row below.',
+  'import.workbook-large': ({ most }: { most: number }) =>
+    `This workbook is over ${most} MB. Save its sheet as CSV, and import that.`,
   'import.row-large': 'A row is over 400 KB: an opening quote is not closed.',
   'import.quote-open': 'A quote is not closed, so what follows it in the file is not read.',
   'import.row-unreadable': 'This row can’t be read. Check its quotes.',

@@ -23,7 +23,7 @@ export type ShopThing =
 /** What a file is that was renamed to .csv. */
 export type FileKind = 'zip' | 'png' | 'jpeg' | 'gif' | 'pdf' | 'gzip' | 'office' | 'riff'
 const FILES: Record<FileKind, string> = {
-  zip: 'a zip or a spreadsheet file',
+  zip: 'a zip archive',
   png: 'a PNG image',
   jpeg: 'a JPEG image',
   gif: 'a GIF image',
@@ -188,7 +188,7 @@ const specBook = {
   'refused.not-in-the-book': ({ model }: { model: string }) =>
     `${model} is no longer in the book. Import the file again.`,
   'refused.not-text': ({ kind }: { kind: FileKind | null }) =>
-    `This is ${kind === null ? '' : `${FILES[kind]}, `}not a text file. Save the table as CSV in UTF-8, and import that.`,
+    `This is ${kind === null ? '' : `${FILES[kind]}, `}not a table that can be read. Save it as .xlsx, .ods or CSV, and import that.`,
   'refused.utf-16': 'This file is UTF-16. Save it as CSV in UTF-8, and import that.',
   'import.done': ({ fresh, changed, approved }: { fresh: number; changed: number; approved: boolean }) =>
     `${fresh} new and ${changed} changed, ${approved ? 'approved' : 'as drafts'}.`,

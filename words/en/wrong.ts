@@ -107,7 +107,7 @@ const identity = {
   'wrong.the-last-year-is-before': 'The last year is before the first. Check both.',
   'wrong.say-which-revision-this-is': 'Say which revision this is a change of.',
   'wrong.choose-what-parts-the-cells': 'Choose the separator.',
-  'wrong.choose-csv-or-json': 'Choose csv or json.',
+  'wrong.choose-csv-or-json': 'Choose csv, json, xlsx or ods.',
   'wrong.models-are-named-by-their': 'Models are named by their numbers, up to a thousand.',
   'wrong.say-why-you-approve-your': 'Say why you approve your own draft.',
 }

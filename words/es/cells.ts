@@ -1,5 +1,6 @@
 import type { Words } from '../teller'
 import type { cells as english } from '../en/cells'
+import { listed } from './grammar'
 
 const grouped = (n: number): string => n.toLocaleString('es-US')
 
@@ -14,6 +15,14 @@ export const cells: Words<typeof english> = {
   'cell.count': ({ cells, headings }) =>
     `La fila tiene ${cells} celdas y el encabezado ${headings}. Puede haber un separador dentro de una celda sin comillas.`,
   'cell.not-json': 'No es JSON legible. Deje la celda vacía, o como la escribió la exportación.',
+  'cell.either-day': ({ typed, days }) => `«${typed}» puede ser ${listed(days, 'o')}. Escríbalo como año-mes-día.`,
+  'cell.bare-day': ({ typed }) =>
+    `«${typed}» es un día. Puede que una hoja de cálculo lo haya hecho de una página o un nombre como 4-12: escríbalo otra vez.`,
+  'import.workbook-unreadable':
+    'Este libro no se puede leer. Ábralo, guárdelo otra vez como .xlsx, .ods o CSV, e importe ese.',
+  'import.workbook-empty':
+    'No hay filas en este libro. Ponga los encabezados en la primera fila y un modelo en cada fila de abajo.',
+  'import.workbook-large': ({ most }) => `Este libro pasa de ${most} MB. Guarde su hoja como CSV e importe esa.`,
   'import.row-large': 'Una fila pasa de 400 KB: falta cerrar unas comillas.',
   'import.quote-open': 'Falta cerrar unas comillas, así que lo que sigue en el archivo no se lee.',
   'import.row-unreadable': 'Esta fila no se puede leer. Revise sus comillas.',

@@ -23,7 +23,7 @@ const THINGS: Record<ShopThing, string> = {
   'wrench': 'esa llave',
 }
 const FILES: Record<FileKind, string> = {
-  zip: 'un zip o una hoja de cálculo',
+  zip: 'un archivo zip',
   png: 'una imagen PNG',
   jpeg: 'una imagen JPEG',
   gif: 'una imagen GIF',
@@ -179,7 +179,7 @@ const specBook = {
   'refused.this-file-is-empty-choose': 'Este archivo está vacío. Elija otro.',
   'refused.not-in-the-book': ({ model }) => `${model} ya no está en el libro. Importe el archivo otra vez.`,
   'refused.not-text': ({ kind }) =>
-    `${kind === null ? 'Esto no es un archivo de texto' : `Esto es ${FILES[kind]}, no un archivo de texto`}. Guarde la tabla como CSV en UTF-8 e importe eso.`,
+    `${kind === null ? 'Esto no es una tabla que se pueda leer' : `Esto es ${FILES[kind]}, no una tabla que se pueda leer`}. Guárdela como .xlsx, .ods o CSV e importe eso.`,
   'refused.utf-16': 'Este archivo es UTF-16. Guárdelo como CSV en UTF-8 e importe eso.',
   'import.done': ({ fresh, changed, approved }) =>
     `${fresh} nuevos y ${changed} cambiados, ${approved ? 'aprobados' : 'como borradores'}.`,

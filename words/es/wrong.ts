@@ -119,7 +119,7 @@ const identity = {
   'wrong.the-last-year-is-before': 'El último año es antes que el primero. Revise los dos.',
   'wrong.say-which-revision-this-is': 'Diga de qué revisión es este cambio.',
   'wrong.choose-what-parts-the-cells': 'Elija el separador.',
-  'wrong.choose-csv-or-json': 'Elija csv o json.',
+  'wrong.choose-csv-or-json': 'Elija csv, json, xlsx u ods.',
   'wrong.models-are-named-by-their': 'Los modelos se nombran por número, hasta mil.',
   'wrong.say-why-you-approve-your': 'Diga por qué aprueba su propio borrador.',
 } satisfies Partial<Words<typeof english>>

@@ -11,7 +11,10 @@ import DataTable from 'primevue/datatable'
 import { computed } from 'vue'
 
 /** What each column of a file holds, by its heading and its first rows. */
-const props = defineProps<{ settings: ImportResponse['settings'] }>()
+const props = defineProps<{
+  settings: ImportResponse['settings']
+  /** Whether something parts its cells: a workbook has cells of its own. */ parted: boolean
+}>()
 defineEmits<{ respelt: []; read: [] }>()
 const mapping = defineModel<string[]>('mapping', { required: true })
 const delimiter = defineModel<Delimiter | null>('delimiter', { required: true })
@@ -33,7 +36,7 @@ const DELIMITERS = [
 <template>
   <section class="mapping" :aria-label="t('common.columns')">
     <h2>{{ t('page-spec-book-import.what-each-column-holds') }}</h2>
-    <div class="grid">
+    <div v-if="parted" class="grid">
       <ChoiceField
         v-model="delimiter"
         :label="t('page-spec-book-import.separator')"

@@ -3,6 +3,7 @@ import Button from 'primevue/button'
 import { definePageMeta, useHead } from '#imports'
 import { NuxtLink } from '#components'
 import ProgressBar from 'primevue/progressbar'
+import SaveAs from '../../components/spec/SaveAs.vue'
 import ImportColumns from '../../components/spec/ImportColumns.vue'
 import ImportGuide from '../../components/spec/ImportGuide.vue'
 import ImportPreview from '../../components/spec/ImportPreview.vue'
@@ -13,7 +14,7 @@ import FileUpload from 'primevue/fileupload'
 
 definePageMeta({ words: ['spec-book'] })
 useHead({ title: t('page-spec-book-import.import-wembric') })
-const ACCEPTED = '.csv,.tsv,.txt,.json,text/csv,application/json'
+const ACCEPTED = '.xlsx,.ods,.csv,.tsv,.txt,.json,text/csv,application/json'
 const {
   form,
   taken,
@@ -55,9 +56,9 @@ const {
         />
         <p class="note">
           {{ t('page-spec-book-import.no-file-yet') }}
-          <a href="/api/spec-export?format=csv" download>{{ t('page-spec-book-import.save-this-book-as-csv') }}</a>
-          {{ t('page-spec-book-import.and-see-how-its-columns') }}
+          {{ t('page-spec-book-import.save-this-book-and-see') }}
         </p>
+        <SaveAs :label="t('page-spec-book-import.save-this-book')" />
       </div>
       <ImportGuide />
     </div>
@@ -85,6 +86,7 @@ const {
         v-model:mapping="mapping"
         v-model:delimiter="delimiter"
         :settings="taken.settings"
+        :parted="!/\.(xlsx|ods)$/i.test(taken.fileName)"
         @respelt="respelt"
         @read="read"
       />

@@ -12,6 +12,7 @@ import type { ModelHit } from '~~/shared/spec-book'
 import { useKeys } from '../../composables/useKeys'
 import { useModelSearch } from '../../composables/useModelSearch'
 import { t } from '../../words'
+import SaveAs from '../../components/spec/SaveAs.vue'
 import LoadingRows from '../../components/shell/LoadingRows.vue'
 
 definePageMeta({ words: ['spec-book'] })
@@ -53,8 +54,6 @@ const about = (m: ModelHit) =>
   ]
     .filter(Boolean)
     .join(', ')
-const exported = (format: string) =>
-  `/api/spec-export?${new URLSearchParams({ format, ...(picked.value.length ? { ids: picked.value.join() } : {}) })}`
 useKeys({
   '/': () => field.value?.$el.focus(),
   'n': () => {
@@ -71,13 +70,12 @@ useKeys({
         found ? t('page-spec-book.models', { total: found.total, shown: found.total.toLocaleString(LOCALE) }) : ''
       }}</span>
       <div class="right">
-        <NuxtLink class="quiet" to="/spec-book/import">{{ t('page-spec-book.import') }}</NuxtLink><a
-          class="quiet"
-          :href="exported('csv')"
-          download
-          >{{ t('page-spec-book.csv') }}</a
-        ><a class="quiet" :href="exported('json')" download>{{ t('common.json') }}</a
-        ><NuxtLink class="quiet" to="/spec-book/new">{{ t('common.add-a-model') }} <kbd>N</kbd></NuxtLink>
+        <NuxtLink class="quiet" to="/spec-book/import">{{ t('page-spec-book.import') }}</NuxtLink><SaveAs
+          :label="
+            picked.length ? t('page-spec-book.save-picked', { count: picked.length }) : t('page-spec-book.save-as')
+          "
+          :ids="picked"
+        /><NuxtLink class="quiet" to="/spec-book/new">{{ t('common.add-a-model') }} <kbd>N</kbd></NuxtLink>
       </div>
     </div>
     <div class="find">

@@ -1,4 +1,5 @@
 import sameData from 'fast-deep-equal'
+import { inNotationOf } from '../../../core/exchange'
 import { compareSpecs } from '../../../core/spec-book'
 import type { ModelRow } from '../../../shared/spec-book'
 import type { StoredRow } from '../../repositories/spec-imports'
@@ -6,8 +7,10 @@ import type { FileRow } from './file'
 import { say, type Text } from '../../../core/said'
 
 /** What a row would do to the book as it is. */
-export function againstBook({ rowNo, title, model, notes }: FileRow, known: ModelRow | undefined): StoredRow {
-  if (!model) return { rowNo, state: 'problem', title, modelId: null, content: null, notes }
+export function againstBook(row: FileRow, known: ModelRow | undefined): StoredRow {
+  const { rowNo, title, notes } = row
+  if (!row.model) return { rowNo, state: 'problem', title, modelId: null, content: null, notes }
+  const model = known ? { ...row.model, engine: inNotationOf(known.engine, row.model.engine) } : row.model
   const { engine: _, ...named } = model
   const renamed =
     known && (Object.keys(named) as (keyof typeof named)[]).filter(f => f !== 'key' && known[f] !== named[f])

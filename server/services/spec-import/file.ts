@@ -5,15 +5,13 @@ import chain from 'stream-chain'
 import { parser } from 'stream-json'
 import { pick } from 'stream-json/filters/pick.js'
 import { streamArray } from 'stream-json/streamers/stream-array.js'
-import { jsonModel, type Column, type ReadRow, rowModel } from '../../../core/exchange'
+import { jsonModel, type Column, type DayOrder, dayOrderOf, type ReadRow, rowModel } from '../../../core/exchange'
 import { say, type Said } from '../../../core/said'
 import type { FileKind } from '../../../words/en/refusals'
 
 /** Files that get renamed to .csv, by the name that they would have by how they begin. */
 const NO_TEXT: Record<string, FileKind> = {
   zip: 'zip',
-  xlsx: 'zip',
-  ods: 'zip',
   docx: 'zip',
   odt: 'zip',
   png: 'png',
@@ -27,6 +25,9 @@ const NO_TEXT: Record<string, FileKind> = {
   wav: 'riff',
   avi: 'riff',
 }
+/** Whether a file is a workbook whose sheet can be read, seen from its first bytes. */
+export const isWorkbook = async (first: Uint8Array): Promise<boolean> =>
+  ['xlsx', 'ods'].includes((await fileTypeFromBuffer(first))?.ext ?? '')
 /** Why a file cannot be a table or a book, seen from its first bytes; null where it may be. */
 export async function noText(first: Uint8Array): Promise<Said | null> {
   const kind = NO_TEXT[(await fileTypeFromBuffer(first))?.ext ?? '']
@@ -86,6 +87,7 @@ export async function* csvRows(
   delimiter: string,
   headings: string[],
   mapping: (Column | null)[],
+  order: DayOrder | null = null,
 ): AsyncGenerator<FileRow> {
   let count = 0
   const skipped: FileRow[] = []
@@ -112,9 +114,32 @@ export async function* csvRows(
   )
   for await (const { rowNo, cells } of reading as unknown as AsyncIterable<{ rowNo: number; cells: string[] }>) {
     if (rowNo === 1 || cells.every(c => c.trim() === '')) continue
-    yield { rowNo, ...rowModel(cells, mapping, headings) }
+    yield { rowNo, ...rowModel(cells, mapping, headings, order) }
   }
   yield* skipped
+}
+
+/** Whether days of a CSV are written day or month first, as far as one of its columns tells. */
+export async function csvDayOrder(
+  bytes: AsyncIterable<Buffer>,
+  delimiter: string,
+  column: number,
+): Promise<DayOrder | null> {
+  const cells: string[] = []
+  const reading = pipeline(
+    Readable.from(bytes),
+    new Decoder(),
+    parse({
+      delimiter,
+      relax_column_count: true,
+      relax_quotes: true,
+      max_record_size: MOST_RECORD,
+      skip_records_with_error: true,
+    }),
+    toldAtTheEnd,
+  )
+  for await (const row of reading as unknown as AsyncIterable<string[]>) cells.push(row[column] ?? '')
+  return dayOrderOf(cells)
 }
 
 /** Models of a JSON book, counted from 1. */

@@ -9,7 +9,7 @@ import {
   setImport,
   setProgress,
 } from '../../repositories/spec-imports'
-import { csvRows, type FileRow, jsonRows } from './file'
+import { csvDayOrder, csvRows, type FileRow, jsonRows } from './file'
 import { againstBook } from './against-book'
 import { breath, Cancelled, BATCH } from './background'
 import { say } from '../../../core/said'
@@ -28,10 +28,15 @@ export async function readAll(
       yield chunk
     }
   }
+  const dayColumn = settings.mapping.indexOf('sourceDate')
+  const order =
+    format === 'json' || dayColumn < 0
+      ? null
+      : await csvDayOrder(chunksOf(pool, shopId, id), settings.delimiter, dayColumn)
   const rows =
     format === 'json'
       ? jsonRows(counted())
-      : csvRows(counted(), settings.delimiter, settings.headings, settings.mapping as (Column | null)[])
+      : csvRows(counted(), settings.delimiter, settings.headings, settings.mapping as (Column | null)[], order)
   const seen = new Map<string, number>()
   let batch: FileRow[] = []
   const flush = async () => {

@@ -1,3 +1,4 @@
+import { stringify } from 'csv-stringify/sync'
 import type { H3Event } from 'h3'
 import { columnFor, delimiterOf } from '../../../core/exchange'
 import type { ImportResponse } from '../../../shared/spec-book'
@@ -14,13 +15,42 @@ import {
 } from '../../repositories/spec-imports'
 import { Problem } from '../../problem'
 import type { SignedIn } from '../people'
-import { firstRows, noText } from './file'
+import { readWorkbook } from '../../workers/workbook-thread'
+import { firstRows, isWorkbook, noText } from './file'
 import { importOf, readImport } from './record'
-import { say } from '../../../core/said'
+import { say, type Said } from '../../../core/said'
 
 const MOST_BYTES = 200 * 1024 * 1024
 const CHUNK_BYTES = 512 * 1024
 const FIRST_ROWS = 4
+
+/** A workbook is read whole: a sheet of 20,000 models is smaller. From memory of what spreadsheets save. */
+const MOST_WORKBOOK_MB = 20
+async function* piecesOf(text: string): AsyncGenerator<Buffer> {
+  yield Buffer.from(text, 'utf8')
+}
+/** A workbook that was stored in chunks becomes the CSV of its sheet, stored in its place. */
+async function sheetOf(
+  db: Db,
+  shopId: number,
+  importId: number,
+  bytes: number,
+): Promise<{ first: Buffer; bytes: number }> {
+  const refuse = (says: Said) => new Problem('unfit', says, { fields: [{ field: 'file', message: says }] })
+  if (bytes > MOST_WORKBOOK_MB * 1024 * 1024) throw refuse(say('import.workbook-large', { most: MOST_WORKBOOK_MB }))
+  const chunks: Buffer[] = []
+  for await (const chunk of chunksOf(db, shopId, importId)) chunks.push(chunk)
+  let rows: string[][]
+  try {
+    rows = await readWorkbook(Buffer.concat(chunks))
+  } catch (error) {
+    console.error('a workbook could not be read:', (error as Error).message)
+    throw refuse(say('import.workbook-unreadable'))
+  }
+  if (rows.length < 2) throw refuse(say('import.workbook-empty'))
+  await dropChunks(db, shopId, importId)
+  return store(db, shopId, importId, piecesOf(stringify(rows, { quoted_match: /[\r\n]/ })))
+}
 
 /** A file as it comes, in chunks of one size, stored as they fill. @returns its first chunk and its size */
 async function store(
@@ -48,9 +78,13 @@ async function store(
   for await (const piece of body) {
     bytes += piece.length
     if (bytes > MOST_BYTES) throw new Problem('too-much', say('refused.this-file-is-over-200'))
-    waiting.push(piece)
-    size += piece.length
-    if (size >= CHUNK_BYTES) await flush()
+    for (let at = 0; at < piece.length;) {
+      const part = piece.subarray(at, at + CHUNK_BYTES - size)
+      at += part.length
+      waiting.push(part)
+      size += part.length
+      if (size >= CHUNK_BYTES) await flush()
+    }
   }
   await flush()
   if (bytes === 0)
@@ -72,7 +106,8 @@ export async function uploadImport(
   const isJson = /\.json$/i.test(fileName)
   const id = await insertImport(pool, shopId, { personId: person.id, fileName, format: isJson ? 'json' : 'csv' })
   try {
-    const { first, bytes } = await store(pool, shopId, id, event.node.req as AsyncIterable<Buffer>)
+    let { first, bytes } = await store(pool, shopId, id, event.node.req as AsyncIterable<Buffer>)
+    if (!isJson && (await isWorkbook(first))) ({ first, bytes } = await sheetOf(pool, shopId, id, bytes))
     const text = new TextDecoder('utf-8').decode(first.subarray(0, 65_536))
     const delimiter = delimiterOf(text.split(/\r?\n/)[0] ?? '')
     const rows = isJson ? [] : await firstRows(first.subarray(0, 65_536), delimiter, FIRST_ROWS)

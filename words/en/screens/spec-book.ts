@@ -130,7 +130,6 @@ export const specBook = {
   'page-spec-book-id.a-flat': 'a flat',
   'page-spec-book-id.answered-as-printed-by': ({ author, createdAt }: Shown<'author' | 'createdAt'>) =>
     `Answered “as printed” by ${author}, ${createdAt}.`,
-  'page-spec-book-id.as-csv': 'as CSV',
   'page-spec-book-id.back-to-the-book': 'Back to the book',
   'page-spec-book-id.by-each-job-asks-a': ({ source }: Shown<'source'>) =>
     `by ${source}: each job asks a lead which stands.`,
@@ -155,7 +154,6 @@ export const specBook = {
   'page-spec-book-id.printed': ({ text, unit }: Shown<'text'> & { unit: LengthUnit }) => `printed ${text} ${unit}`,
   'page-spec-book-id.revision-2': ({ machine, revision }: Shown<'machine' | 'revision'>) =>
     `${machine} (revision ${revision})`,
-  'page-spec-book-id.save-as-json': 'Save as JSON',
   'page-spec-book-id.screw': ({ pitchAssumed }: Shown<'pitchAssumed'>) => `Screw ${pitchAssumed}`,
   'page-spec-book-id.set-hot': 'Set hot',
   'page-spec-book-id.shims': ({ fact, more }: Shown<'fact' | 'more'>) => `Shims ${fact}, ${more}`,
@@ -170,7 +168,6 @@ export const specBook = {
   'import-columns.semicolon': 'semicolon',
   'import-columns.tab': 'tab',
   'import-columns.bar': 'bar',
-  'page-spec-book-import.and-see-how-its-columns': 'and see how its columns look.',
   'page-spec-book-import.another-file': 'Another file',
   'page-spec-book-import.answer': 'Answer',
   'page-spec-book-import.cancelled': 'Cancelled.',
@@ -178,7 +175,7 @@ export const specBook = {
   'page-spec-book-import.check-the-rows': 'Check the rows',
   'page-spec-book-import.column-and-problem': 'Column and problem',
   'page-spec-book-import.csv-in-utf-8-with':
-    'CSV in UTF-8 with a heading row, or JSON from an export. You first see what each row would do; nothing is saved until you accept, and then all of it at once.',
+    'A workbook (.xlsx or .ods) or CSV in UTF-8 with a heading row, or JSON from an export. You first see what each row would do; nothing is saved until you accept, and then all of it at once.',
   'page-spec-book-import.empty': '(empty)',
   'page-spec-book-import.every-column-is-assigned': 'Every column is assigned.',
   'page-spec-book-import.file': 'File',
@@ -204,7 +201,8 @@ export const specBook = {
   'page-spec-book-import.rows-with-a-problem-are':
     'Rows with a problem are left out. Correct them in the file and import it again: the others will then be “the same”.',
   'page-spec-book-import.same': 'the same',
-  'page-spec-book-import.save-this-book-as-csv': 'Save this book as CSV',
+  'page-spec-book-import.save-this-book': 'Save this book',
+  'page-spec-book-import.save-this-book-and-see': 'Save this book, and see how its columns look.',
   'page-spec-book-import.saved': '✓ Saved.',
   'page-spec-book-import.sending-the-file': 'Sending the file …',
   'page-spec-book-import.separator': 'Separator',
@@ -237,7 +235,13 @@ export const specBook = {
   'page-spec-book.choose-2': ({ maker, model }: Shown<'maker' | 'model'>) => `Choose ${maker} ${model}`,
   'page-spec-book.chosen-csv-and-json-hold': ({ count }: Shown<'count'>) =>
     `· ${count} chosen: CSV and JSON hold these alone`,
-  'page-spec-book.csv': 'CSV',
+  'page-spec-book.save-as': 'Save as',
+  'page-spec-book.save-picked': ({ count }: { count: number }) => `Save ${count} as`,
+  'save-as.csv': 'CSV',
+  'save-as.csv-with-semicolons': 'CSV with semicolons and decimal commas',
+  'save-as.json': 'JSON, for other software',
+  'save-as.workbook-ods': 'Workbook, .ods',
+  'save-as.workbook-xlsx': 'Workbook, .xlsx',
   'page-spec-book.draft': ({ revision }: Shown<'revision'>) => `${revision}, draft`,
   'page-spec-book.drafts-wait': ({ waiting }: Shown<'waiting'>) => `${waiting} drafts wait`,
   'page-spec-book.import': 'Import',

@@ -133,8 +133,7 @@ useKeys({
           <NuxtLink v-for="j in given.openJobs" :key="j.id" :to="`/jobs/${j.id}`">{{
             t('page-spec-book-id.revision-2', { machine: j.machine, revision: j.revision })
           }}</NuxtLink></span
-        ><a :href="`/api/spec-export?format=json&ids=${modelId}`" download>{{ t('page-spec-book-id.save-as-json') }}</a
-        ><a :href="`/api/spec-export?format=csv&ids=${modelId}`" download>{{ t('page-spec-book-id.as-csv') }}</a>
+        ><SaveAs :label="t('page-spec-book.save-as')" :ids="[modelId]" />
       </p>
     </template>
   </main>

@@ -256,7 +256,27 @@ export type OtherClearance = z.infer<typeof otherClearanceSchema>
 const name = words(30).min(1)
 const FIRING = wrong('wrong.a-firing-angle')
 /** One revision of an engine model's data: what a job is judged against. */
+/** Fields whose figure a page may print in another unit, or as limits; what each measures. */
+export const MEASURED_FIELDS = {
+  coldLimit: 'temperature',
+  bore: 'length',
+  stroke: 'length',
+  rod: 'length',
+  shimDiameter: 'length',
+  shimStep: 'length',
+  checkLift: 'length',
+  measuredDrop: 'length',
+  locknut: 'torque',
+  cover: 'torque',
+  plug: 'torque',
+} as const
+export type MeasuredField = keyof typeof MEASURED_FIELDS
+
 export const engineParts = z.object({
+  /** A figure as the page prints it, where that is not the plain number that is reckoned with: “12 lbf·ft”. */
+  printed: z
+    .partialRecord(z.enum(Object.keys(MEASURED_FIELDS) as [MeasuredField, ...MeasuredField[]]), words(40))
+    .optional(),
   boreMm: lengthMm(10, 200, 'bore').nullable().default(null),
   strokeMm: lengthMm(10, 200, 'stroke'),
   rodMm: lengthMm(20, 500, 'rod').nullable(),

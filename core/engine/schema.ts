@@ -1,5 +1,6 @@
 import { signedWay } from './angle'
-import { type Engine, engineParts, ROLES } from './parts'
+import { readLength, readTemperature, readTorque } from '../units'
+import { type Engine, engineParts, MEASURED_FIELDS, type MeasuredField, ROLES } from './parts'
 import { placeAngle } from './place'
 import type { Place } from './place-schema'
 import { wrong } from '../wrong'
@@ -87,6 +88,9 @@ export const engineSchema = engineParts.superRefine((engine, context) => {
       path: ['shim'],
       message: wrong('wrong.shimmed-valves-need-the-shims'),
     })
+  for (const [field, text] of Object.entries(engine.printed ?? {}) as [MeasuredField, string][])
+    if (!isPrintedAs(engine as Engine, field, text))
+      context.addIssue({ code: 'custom', path: ['printed', field], message: wrong('wrong.printed-differs', { text }) })
   if (engine.rodMm !== null && engine.rodMm <= engine.strokeMm / 2)
     context.addIssue({
       code: 'custom',
@@ -94,6 +98,30 @@ export const engineSchema = engineParts.superRefine((engine, context) => {
       message: wrong('wrong.rod-short', { rodMm: engine.rodMm }),
     })
 })
+
+/** The figure of a field that has words of its page, in N·m, °C or mm. */
+const FIGURE_OF: Record<MeasuredField, (engine: Engine) => number | null | undefined> = {
+  coldLimit: e => e.coldLimitC,
+  bore: e => e.boreMm,
+  stroke: e => e.strokeMm,
+  rod: e => e.rodMm,
+  shimDiameter: e => e.shim?.diameterMm,
+  shimStep: e => e.shim?.stepMm,
+  checkLift: e => e.cam?.checkLiftMm,
+  measuredDrop: e => (e.measuredAt.kind === 'past top' ? e.measuredAt.dropMm : null),
+  locknut: e => e.torques.locknutNm,
+  cover: e => e.torques.coverNm,
+  plug: e => e.torques.plugNm,
+}
+const READERS = { length: readLength, temperature: readTemperature, torque: readTorque }
+/** Whether the words of a page say the figure that is reckoned with. */
+function isPrintedAs(engine: Engine, field: MeasuredField, text: string): boolean {
+  try {
+    return READERS[MEASURED_FIELDS[field]](text).value === FIGURE_OF[field](engine)
+  } catch {
+    return false
+  }
+}
 
 /** How far a place is from an angle of the crank; null where this engine has no such place. */
 function awayFrom(engine: Engine, place: Place, crankDeg: number): number | null {

@@ -1,5 +1,3 @@
-import { isMatch } from 'date-fns'
-
 /** Which of two figures of a day comes first where a file does not name the month. */
 export type DayOrder = 'day-first' | 'month-first'
 
@@ -27,8 +25,9 @@ const yearOf = (digits: string): number =>
   digits.length > 2 ? Number(digits) : Number(digits) + (Number(digits) <= LAST_SHORT_YEAR ? 2000 : 1900)
 
 function iso(year: number, month: number, day: number): string | null {
-  const text = [String(year).padStart(4, '0'), ...[month, day].map(n => String(n).padStart(2, '0'))].join('-')
-  return isMatch(text, 'yyyy-MM-dd') ? text : null
+  const at = new Date(Date.UTC(year, month - 1, day))
+  // the 31st of a month of thirty days is the first of the next
+  return at.getUTCMonth() === month - 1 && at.getUTCDate() === day ? at.toISOString().slice(0, 10) : null
 }
 
 /** Days since the last of 1899, as workbooks count them; four figures are a year, and six are no day of a page. */

@@ -1,6 +1,6 @@
 import sameData from 'fast-deep-equal'
 import { threadText } from '../adjuster'
-import { type Clearance, type Engine, firingIntervalName, ROLES } from '../engine'
+import { type Clearance, type Engine, firingIntervalName, type MeasuredField, ROLES } from '../engine'
 import { spanOf, spanWords, targetOf } from '../feeler'
 import { say, type Said, type Text } from '../said'
 import { fahrenheit, formatLength, snapMm, torqueParts } from '../units'
@@ -67,8 +67,19 @@ export function specLines(engine: Engine): SpecLine[] {
     more,
     data,
   })
-  const torque = (id: SpecLineId, nm: number | null, sub = ''): SpecLine => ({
-    ...line(id, nm, nm === null ? '' : torqueParts(nm).si, nm === null ? '' : torqueParts(nm).inch, sub),
+  /** A figure with the words of its page, where they are not the plain figure. */
+  const asPrinted = (data: unknown, ...fields: MeasuredField[]): unknown => {
+    const words = fields.flatMap(f => engine.printed?.[f] ?? [])
+    return words.length ? [data, words] : data
+  }
+  const torque = (id: 'locknut' | 'cover' | 'plug', nm: number | null, sub = ''): SpecLine => ({
+    ...line(
+      id,
+      asPrinted(nm, id),
+      nm === null ? '' : torqueParts(nm).si,
+      nm === null ? '' : torqueParts(nm).inch,
+      engine.printed?.[id] ? say('spec-says.printed', { text: engine.printed[id], sub }) : sub,
+    ),
     unit: 'N·m',
   })
   const all = engine.cylinders.length > 1 ? say('spec-says.all-cylinders') : ''
@@ -95,7 +106,7 @@ export function specLines(engine: Engine): SpecLine[] {
     ),
     line(
       'cold',
-      [engine.setWhen, engine.coldLimitC],
+      asPrinted([engine.setWhen, engine.coldLimitC], 'coldLimit'),
       engine.setWhen === 'hot' ? say('spec-says.set-hot') : `${engine.coldLimitC} °C`,
       engine.setWhen === 'hot'
         ? ''
@@ -114,7 +125,7 @@ export function specLines(engine: Engine): SpecLine[] {
     ),
     line(
       'shim',
-      shim,
+      asPrinted(shim, 'shimDiameter', 'shimStep'),
       shim ? say('spec-says.across', { diameterMm: shim.diameterMm }) : '',
       shim ? say('spec-says.steps', { stepMm: shim.stepMm }) : '',
     ),
@@ -124,11 +135,15 @@ export function specLines(engine: Engine): SpecLine[] {
       firingIntervalName(engine) || `${engine.cylinders.length}`,
       say('spec-says.valves', { count: engine.valves.length, layout: engine.layout }),
     ),
-    line('crank', [engine.boreMm, engine.strokeMm], `${engine.boreMm ?? '?'} × ${engine.strokeMm} mm`),
-    { ...line('rod', engine.rodMm, engine.rodMm === null ? '' : `${engine.rodMm} mm`), unit: 'mm' },
+    line(
+      'crank',
+      asPrinted([engine.boreMm, engine.strokeMm], 'bore', 'stroke'),
+      `${engine.boreMm ?? '?'} × ${engine.strokeMm} mm`,
+    ),
+    { ...line('rod', asPrinted(engine.rodMm, 'rod'), engine.rodMm === null ? '' : `${engine.rodMm} mm`), unit: 'mm' },
     line(
       'cam',
-      cam,
+      asPrinted(cam, 'checkLift'),
       cam
         ? `${cam.intakeOpensBeforeTdcDeg}/${cam.intakeClosesAfterBdcDeg}/${cam.exhaustOpensBeforeBdcDeg}/${cam.exhaustClosesAfterTdcDeg}`
         : '',
@@ -143,7 +158,11 @@ export function specLines(engine: Engine): SpecLine[] {
           ? say('spec-says.none')
           : say('spec-says.not-known'),
     ),
-    line('measured-at', engine.measuredAt, say('spec-says.measured-at', { at: engine.measuredAt })),
+    line(
+      'measured-at',
+      asPrinted(engine.measuredAt, 'measuredDrop'),
+      say('spec-says.measured-at', { at: engine.measuredAt }),
+    ),
     line(
       'marks',
       [engine.marks, engine.markWindow],

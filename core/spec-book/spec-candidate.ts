@@ -1,7 +1,7 @@
 import { parseThread } from '../adjuster'
-import { type Engine, ROLES, type Valve } from '../engine'
+import { type Engine, MEASURED_FIELDS, type MeasuredField, ROLES, type Valve } from '../engine'
 import { say } from '../said'
-import { type LengthUnit, numberOf, numberProblem } from '../units'
+import { type LengthUnit, numberOf, numberProblem, readLength, readNumber, readTemperature, readTorque } from '../units'
 import { heard } from '../wrong'
 import type { Exact, SpecField, SpecText, SpecWrong } from './spec-fields'
 import { parseCamMarks, parseClearance, parseCylinders, parseMarks, parseOtherFigures, parseStops } from './spec-text'
@@ -29,6 +29,7 @@ function valvesOf(cylinders: Engine['cylinders'], text: SpecText): Engine['valve
   )
 }
 
+const READERS = { length: readLength, temperature: readTemperature, torque: readTorque }
 const CAM_FIELDS = ['io', 'ic', 'eo', 'ec'] as const
 
 /** Engine data as the fields say it, unjudged, with what could not be read by field. */
@@ -46,6 +47,13 @@ export function candidate(text: SpecText, exact: Exact): { data: Record<string, 
     const problem = numberProblem(text[field])
     if (problem) wrong[field] = problem
     return problem ? null : (numberOf(text[field]) ?? other)
+  }
+  const printed: Engine['printed'] = {}
+  const measured = (field: MeasuredField, other: number | null = null): number | null => {
+    if (readNumber(text[field]).kind !== 'none' || text[field] === '') return number(field, other)
+    const value = attempt(field, () => READERS[MEASURED_FIELDS[field]](text[field]).value)
+    if (value !== undefined) printed[field] = text[field]
+    return value ?? null
   }
   const unit = text.unit as LengthUnit
   if (!['mm', 'thou', 'in'].includes(unit)) wrong.unit = say('figure.not-a-unit', { typed: text.unit })
@@ -69,21 +77,21 @@ export function candidate(text: SpecText, exact: Exact): { data: Record<string, 
     alsoPrinted: { intake: clearance('intakeAlso'), exhaust: clearance('exhaustAlso') },
     otherClearances: attempt('others', () => parseOtherFigures(text.others, unit)) ?? [],
     setWhen: text.setWhen,
-    coldLimitC: number('coldLimit', 35),
-    boreMm: number('bore'),
-    strokeMm: number('stroke'),
-    rodMm: number('rod'),
+    coldLimitC: measured('coldLimit', 35),
+    boreMm: measured('bore'),
+    strokeMm: measured('stroke'),
+    rodMm: measured('rod'),
     layout: text.layout,
     cylinders,
     valves,
     shim:
       text.intakeBy === 'shim' || text.exhaustBy === 'shim'
-        ? { diameterMm: number('shimDiameter'), stepMm: number('shimStep', 0.05) }
+        ? { diameterMm: measured('shimDiameter'), stepMm: measured('shimStep', 0.05) }
         : null,
     cam: CAM_FIELDS.every(f => text[f] === '')
       ? null
       : {
-          checkLiftMm: number('checkLift'),
+          checkLiftMm: measured('checkLift'),
           intakeOpensBeforeTdcDeg: number('io'),
           intakeClosesAfterBdcDeg: number('ic'),
           exhaustOpensBeforeBdcDeg: number('eo'),
@@ -100,7 +108,9 @@ export function candidate(text: SpecText, exact: Exact): { data: Record<string, 
           }
         : { kind: text.decompressor },
     measuredAt:
-      text.measuredAt === 'past top' ? { kind: 'past top', dropMm: number('measuredDrop') } : { kind: text.measuredAt },
+      text.measuredAt === 'past top'
+        ? { kind: 'past top', dropMm: measured('measuredDrop') }
+        : { kind: text.measuredAt },
     marks,
     markWindow: text.markWindow,
     camMarks: attempt('camMarks', () => parseCamMarks(text.camMarks)) ?? [],
@@ -114,7 +124,7 @@ export function candidate(text: SpecText, exact: Exact): { data: Record<string, 
       pitchAssumed: text.pitch === '',
       rockerRatio: number('ratio', 1),
     },
-    torques: { locknutNm: number('locknut'), coverNm: number('cover'), plugNm: number('plug') },
+    torques: { locknutNm: measured('locknut'), coverNm: measured('cover'), plugNm: measured('plug') },
     tools: text.tools,
     plugGap: text.plugGap,
     coverPattern: text.coverPattern,
@@ -129,6 +139,6 @@ export function candidate(text: SpecText, exact: Exact): { data: Record<string, 
       ...(text.firstUse === '' ? {} : { firstUse: number('firstUse') as number }),
     },
   }
-  return { data, wrong }
+  return { data: Object.keys(printed).length ? { ...data, printed } : data, wrong }
 }
 const otherUnitOf = (unit: LengthUnit): LengthUnit => (unit === 'mm' ? 'in' : 'mm')

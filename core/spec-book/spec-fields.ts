@@ -1,4 +1,4 @@
-import type { Engine } from '../engine'
+import { type Engine, MEASURED_FIELDS, type MeasuredField } from '../engine'
 import type { Text } from '../said'
 
 /** The fields of the plain form and of the CSV columns, in their order: what an empty one means is its default. */
@@ -103,6 +103,7 @@ export const FIELDS_OF: Record<keyof Engine, SpecField[]> = {
   gasket: ['gasket'],
   stripDown: ['stripDown'],
   interval: ['use', 'months', 'firstUse'],
+  printed: Object.keys(MEASURED_FIELDS) as MeasuredField[],
 }
 /** The field at which a problem of the engine data is shown, by the longest path that fits. */
 const FIELD_AT: Record<string, SpecField> = {

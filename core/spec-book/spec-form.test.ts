@@ -31,6 +31,27 @@ describe('an engine written as plain fields and read again is the same engine', 
     const { text, exact } = writeSpec(engine)
     expect(readSpec(text, exact)).toEqual({ engine, wrong: {} })
   })
+  it.each([
+    [{ locknut: '12 lbf·ft' }, { torques: { locknutNm: 16.2698 } }],
+    [{ cover: '8–10 N·m', plug: '1.5 kgf·m' }, { torques: { coverNm: 9, plugNm: 14.71 } }],
+    [{ cover: '90 in-lb' }, { torques: { coverNm: 10.1686 } }],
+    [{ coldLimit: '95 F' }, { coldLimitC: 35 }],
+    [{ coldLimit: '86 °F' }, { coldLimitC: 30 }],
+    [
+      { stroke: '2 1/4 in', bore: '2.5"' },
+      { strokeMm: 57.15, boreMm: 63.5 },
+    ],
+  ] as const)('%o in its own unit is reckoned with and kept as printed', (fields, wanted) => {
+    const { engine, wrong } = readSpec(plain(fields))
+    expect(wrong).toEqual({})
+    expect(engine).toMatchObject(wanted)
+    const again = writeSpec(engine!)
+    expect(again.text).toMatchObject(fields)
+    expect(again.exact).toEqual({})
+    expect(
+      readSpec({ ...again.text, ...Object.fromEntries(Object.keys(fields).map(f => [f, '33'])) }).engine?.printed,
+    ).toBeUndefined()
+  })
   it('what the fields say needs nothing beside them', () => {
     const { engine } = readSpec(
       plain({
@@ -77,7 +98,9 @@ describe('a field that was changed counts, whatever was written beside the field
 describe('what cannot be is said at its field, with what to type', () => {
   it.each([
     [{ intake: 'ten' }, 'intake', /not a length/],
-    [{ stroke: 'wide' }, 'stroke', /not a number/],
+    [{ stroke: 'wide' }, 'stroke', /not a length/],
+    [{ locknut: '12 mm' }, 'locknut', /not a torque/],
+    [{ coldLimit: '95 N·m' }, 'coldLimit', /not a temperature/],
     [{ intake: '0.12–0.08' }, 'intake', /0.08–0.12 meant/],
     [{ intake: '0.1 ± 0.2' }, 'intake', /± 0.02 meant/],
     [{ intake: '4' }, 'intake', /0\.4.*, or 4 thou, 0\.102 mm meant/],

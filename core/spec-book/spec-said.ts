@@ -1,5 +1,5 @@
 import { threadText } from '../adjuster'
-import { type Engine, ROLES, type Valve } from '../engine'
+import { type Engine, type MeasuredField, ROLES, type Valve } from '../engine'
 import type { SpecText } from './spec-fields'
 import { camMarksText, cylindersText, marksText, otherFiguresText, stopsText } from './spec-text'
 
@@ -10,6 +10,8 @@ const figure = (value: number | null | undefined): string =>
 export function specText(engine: Engine): SpecText {
   const { clearance, cam, decompressor, adjuster, torques, valves } = engine
   const by = (role: Valve['role']) => valves.find(v => v.role === role)?.adjuster ?? 'screw'
+  const measured = (field: MeasuredField, value: number | null | undefined): string =>
+    engine.printed?.[field] ?? figure(value)
   const mostOfOne = Math.max(
     ...engine.cylinders.flatMap(c =>
       ROLES.map(role => valves.filter(v => v.cylinderId === c.id && v.role === role).length),
@@ -25,18 +27,18 @@ export function specText(engine: Engine): SpecText {
     exhaustAlso: engine.alsoPrinted.exhaust?.text ?? '',
     others: otherFiguresText(engine.otherClearances),
     setWhen: engine.setWhen,
-    coldLimit: figure(engine.coldLimitC),
-    bore: figure(engine.boreMm),
-    stroke: figure(engine.strokeMm),
-    rod: figure(engine.rodMm),
+    coldLimit: measured('coldLimit', engine.coldLimitC),
+    bore: measured('bore', engine.boreMm),
+    stroke: measured('stroke', engine.strokeMm),
+    rod: measured('rod', engine.rodMm),
     layout: engine.layout,
     cylinders: cylindersText(engine.cylinders),
     valves: mostOfOne > 1 ? '4' : '2',
     intakeBy: by('intake'),
     exhaustBy: by('exhaust'),
-    shimDiameter: figure(engine.shim?.diameterMm),
-    shimStep: figure(engine.shim?.stepMm),
-    checkLift: figure(cam?.checkLiftMm),
+    shimDiameter: measured('shimDiameter', engine.shim?.diameterMm),
+    shimStep: measured('shimStep', engine.shim?.stepMm),
+    checkLift: measured('checkLift', cam?.checkLiftMm),
     io: figure(cam?.intakeOpensBeforeTdcDeg),
     ic: figure(cam?.intakeClosesAfterBdcDeg),
     eo: figure(cam?.exhaustOpensBeforeBdcDeg),
@@ -47,7 +49,7 @@ export function specText(engine: Engine): SpecText {
     heldOn:
       decompressor.kind === 'arc' ? (engine.cylinders.find(c => c.id === decompressor.cylinderId)?.name ?? '') : '',
     measuredAt: engine.measuredAt.kind,
-    measuredDrop: engine.measuredAt.kind === 'past top' ? figure(engine.measuredAt.dropMm) : '',
+    measuredDrop: engine.measuredAt.kind === 'past top' ? measured('measuredDrop', engine.measuredAt.dropMm) : '',
     marks: marksText(engine.marks),
     markWindow: engine.markWindow,
     camMarks: camMarksText(engine.camMarks),
@@ -59,9 +61,9 @@ export function specText(engine: Engine): SpecText {
     head: adjuster.head,
     pitch: adjuster.pitchAssumed ? '' : threadText(adjuster),
     ratio: figure(adjuster.rockerRatio),
-    locknut: figure(torques.locknutNm),
-    cover: figure(torques.coverNm),
-    plug: figure(torques.plugNm),
+    locknut: measured('locknut', torques.locknutNm),
+    cover: measured('cover', torques.coverNm),
+    plug: measured('plug', torques.plugNm),
     tools: engine.tools,
     plugGap: engine.plugGap,
     coverPattern: engine.coverPattern,

@@ -13,6 +13,9 @@ import {
   NEWTON_METRES,
   newtonMetres,
   parseLength,
+  readLength,
+  readTemperature,
+  readTorque,
   snapMm,
   thouFromMm,
 } from './index'
@@ -126,4 +129,30 @@ describe('numbers as people of several countries type them', () => {
   it.each(['', 'ten', '1,2,3', '1.2,3,4', '12,', '--1', '1,50,000'])('“%s” is no number', text =>
     expect(readNumber(text).kind).toBe('none'),
   )
+})
+
+describe('a figure in the unit of its page', () => {
+  it.each(['N·m', 'lbf·ft', 'lbf·in', 'kgf·m'])('a torque in %s is what mathjs makes of it', name => {
+    const named = { 'N·m': 'N m', 'lbf·ft': 'lbf ft', 'lbf·in': 'lbf in', 'kgf·m': 'kgf m' }[name]!
+    for (const figure of [1, 7.5, 12, 88])
+      expect(readTorque(`${figure} ${name}`).value).toBeCloseTo(unit(figure, named).toNumber('N m'), 3)
+  })
+  it.each(['12 ft-lb', '12 ft. lbs.', '12 lb-ft', '12 LBF-FT', '12 foot-pounds', '12 lbf·ft'])(
+    '%s is one torque',
+    text => expect(readTorque(text).value).toBe(16.2698),
+  )
+  it.each(['8–10 N·m', '8-10 Nm', '8 to 10 N.m', '8 ~ 10 N•m'])('%s: the middle counts, the limits are known', text =>
+    expect(readTorque(text)).toEqual({ value: 9, lo: 8, hi: 10 }),
+  )
+  it.each(['twelve', '12 mm', '', '8–9–10', '12 lbf·ft extra'])('refuses “%s” with what to type', text =>
+    expect(refusalOf(() => readTorque(text))).toMatch(/not a torque/),
+  )
+  it('temperatures and lengths', () => {
+    for (const f of [32, 68, 95, 212])
+      expect(readTemperature(`${f} °F`).value).toBeCloseTo(unit(f, 'degF').toNumber('degC'), 3)
+    expect(readTemperature('35').value).toBe(35)
+    expect(readLength('1/4 in').value).toBe(6.35)
+    expect(readLength('2 1/4 in').value).toBe(57.15)
+    expect(readLength('57,8').value).toBe(57.8)
+  })
 })

@@ -34,3 +34,17 @@ export const cells = {
     `This is not readable JSON (${why}). ${some ? 'The models before it can be imported.' : 'Import a file that an export wrote.'}`,
   'import.same-as': ({ row }: { row: number }) => `The same model as row ${row}. Keep one of the two.`,
 }
+
+/** What is doubtful about a figure that was read from a page. */
+export const pages = {
+  'page.guessed': ({ text }: { text: string }) =>
+    `“${text}” has letters where digits were meant. Check it on the page.`,
+  'page.units-differ': ({ one, other }: { one: string; other: string }) =>
+    `${one} and ${other} are not the same. One of them is misread or misprinted.`,
+  'page.no-topic': 'The page does not say here that this is of the valves.',
+  'page.no-valve': 'The page does not say whether this is for the intake or the exhaust.',
+  'page.no-unit': ({ unit }: { unit: string }) => `The page gives no unit here. By its size it is ${unit}.`,
+  'page.another': ({ figures }: { figures: string[] }) =>
+    `The page also says ${listed(figures)}. It may describe two models.`,
+  'page.fire-mark': 'The page gives the timing, but names no F mark. Take it only if there is one.',
+}

@@ -43,6 +43,7 @@ const way = (deg: number, verb: string, sooner: string, later: string): string =
 /** A spec line by line: what each is called, and what it says beside figures. */
 export const specLines = {
   'spec-line': ({ id }: { id: SpecLineId }) => NAMES[id],
+  'spec-says.printed': ({ text, sub }: { text: string; sub: string }) => `printed ${text}${sub ? `, ${sub}` : ''}`,
   'spec-says.none': 'none',
   'spec-says.not-known': 'not known',
   'spec-says.all-cylinders': 'all cylinders',

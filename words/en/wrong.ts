@@ -282,6 +282,14 @@ const figures = {
   'figure.no-valve': ({ names }: { names: string[] }) => `is not a valve here. They are: ${names.join(', ')}.`,
   'figure.no-place': 'is not a place on this engine. Give a mark’s letter, “top Left”, “rod 6 mm Left” or “sign 1”.',
   'figure.is-not-a-length-type': 'is not a length. Type a figure such as 0.10, 4 thou or .004 in.',
+  'wrong.printed-differs': ({ text }: { text: string }) =>
+    `“${text}” is not the figure beside it. Leave it out, or write what the page prints.`,
+  'figure.no-measure': ({ kind }: { kind: 'length' | 'torque' | 'temperature' }) =>
+    ({
+      length: 'is not a length. Type a figure such as 57.8, 2 1/4 in or 45 mm.',
+      torque: 'is not a torque. Type a figure such as 10, 8–10 N·m, 12 lbf·ft or 90 lbf·in.',
+      temperature: 'is not a temperature. Type a figure such as 35 or 95 F.',
+    })[kind],
   'figure.is-below-zero-a-length': 'is below zero. A length here is zero or more.',
   'figure.is-over-a-metre-look': 'is over a meter. Check the unit.',
   'figure.unknown-unit': ({ unit }: { unit: string }) =>

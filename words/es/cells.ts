@@ -1,5 +1,5 @@
 import type { Words } from '../teller'
-import type { cells as english } from '../en/cells'
+import type { cells as english, pages as englishPages } from '../en/cells'
 import { listed } from './grammar'
 
 const grouped = (n: number): string => n.toLocaleString('es-US')
@@ -31,4 +31,14 @@ export const cells: Words<typeof english> = {
   'import.json-broken': ({ why, some }) =>
     `No es JSON legible (${why}). ${some ? 'Los modelos anteriores se pueden importar.' : 'Importe un archivo escrito por una exportación.'}`,
   'import.same-as': ({ row }) => `El mismo modelo que la fila ${row}. Deje uno de los dos.`,
+}
+
+export const pages: Words<typeof englishPages> = {
+  'page.guessed': ({ text }) => `«${text}» tiene letras donde debía haber cifras. Revíselo en la página.`,
+  'page.units-differ': ({ one, other }) => `${one} y ${other} no son lo mismo. Uno está mal leído o mal impreso.`,
+  'page.no-topic': 'La página no dice aquí que esto sea de las válvulas.',
+  'page.no-valve': 'La página no dice si es de la admisión o del escape.',
+  'page.no-unit': ({ unit }) => `La página no da unidad aquí. Por su tamaño es ${unit}.`,
+  'page.another': ({ figures }) => `La página dice también ${listed(figures)}. Puede que describa dos modelos.`,
+  'page.fire-mark': 'La página da el encendido, pero no nombra una marca F. Tómelo solo si la hay.',
 }

@@ -49,6 +49,7 @@ const way = (deg: number, verb: string, sooner: string, later: string): string =
 
 export const specLines: Words<typeof english> = {
   'spec-line': ({ id }) => NAMES[id],
+  'spec-says.printed': ({ text, sub }) => `impreso ${text}${sub ? `, ${sub}` : ''}`,
   'spec-says.none': 'ninguno',
   'spec-says.not-known': 'no se sabe',
   'spec-says.all-cylinders': 'todos los cilindros',

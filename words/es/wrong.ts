@@ -257,6 +257,14 @@ const figures = {
   'figure.no-valve': ({ names }) => `no es una válvula de aquí. Son: ${names.join(', ')}.`,
   'figure.no-place': 'no es un lugar de este motor. Dé la letra de una marca, “top Left”, “rod 6 mm Left” o “sign 1”.',
   'figure.is-not-a-length-type': 'no es una medida. Escriba una cifra como 0.10, 4 thou o .004 in.',
+  'wrong.printed-differs': ({ text }) =>
+    `«${text}» no es la cifra de al lado. Omítalo o escriba lo que imprime la página.`,
+  'figure.no-measure': ({ kind }) =>
+    ({
+      length: 'no es una medida. Escriba una cifra como 57.8, 2 1/4 in o 45 mm.',
+      torque: 'no es un par. Escriba una cifra como 10, 8–10 N·m, 12 lbf·ft o 90 lbf·in.',
+      temperature: 'no es una temperatura. Escriba una cifra como 35 o 95 F.',
+    })[kind],
   'figure.is-below-zero-a-length': 'es menor que cero. Una medida aquí es cero o más.',
   'figure.is-over-a-metre-look': 'pasa de un metro. Revise la unidad.',
   'figure.unknown-unit': ({ unit }) => `tiene la unidad “${unit}”, que aquí no se conoce. Use mm, thou o in.`,

@@ -12,6 +12,8 @@ import type { FileKind } from '../../../words/en/refusals'
 /** Files that get renamed to .csv, by the name that they would have by how they begin. */
 const NO_TEXT: Record<string, FileKind> = {
   zip: 'zip',
+  xlsx: 'zip',
+  ods: 'zip',
   docx: 'zip',
   odt: 'zip',
   png: 'png',
@@ -25,9 +27,9 @@ const NO_TEXT: Record<string, FileKind> = {
   wav: 'riff',
   avi: 'riff',
 }
-/** Whether a file is a workbook whose sheet can be read, seen from its first bytes. */
-export const isWorkbook = async (first: Uint8Array): Promise<boolean> =>
-  ['xlsx', 'ods'].includes((await fileTypeFromBuffer(first))?.ext ?? '')
+/** Whether a file is a workbook whose sheet can be read, seen from its first bytes: a zip that is called one. */
+export const isWorkbook = (name: string, first: Uint8Array): boolean =>
+  /\.(xlsx|ods)$/i.test(name) && first[0] === 0x50 && first[1] === 0x4b && first[2] === 3
 /** Why a file cannot be a table or a book, seen from its first bytes; null where it may be. */
 export async function noText(first: Uint8Array): Promise<Said | null> {
   const kind = NO_TEXT[(await fileTypeFromBuffer(first))?.ext ?? '']

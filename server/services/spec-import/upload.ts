@@ -58,6 +58,7 @@ async function store(
   shopId: number,
   importId: number,
   body: AsyncIterable<Buffer>,
+  name = '',
 ): Promise<{ first: Buffer; bytes: number }> {
   let waiting: Buffer[] = []
   let size = 0
@@ -68,7 +69,7 @@ async function store(
     const chunk = Buffer.concat(waiting)
     if (n === 0) {
       first = chunk
-      const why = await noText(chunk.subarray(0, 4096))
+      const why = isWorkbook(name, chunk) ? null : await noText(chunk.subarray(0, 4096))
       if (why) throw new Problem('unfit', why, { fields: [{ field: 'file', message: why }] })
     }
     if (chunk.length > 0) await insertChunk(db, shopId, importId, n++, chunk)
@@ -106,8 +107,8 @@ export async function uploadImport(
   const isJson = /\.json$/i.test(fileName)
   const id = await insertImport(pool, shopId, { personId: person.id, fileName, format: isJson ? 'json' : 'csv' })
   try {
-    let { first, bytes } = await store(pool, shopId, id, event.node.req as AsyncIterable<Buffer>)
-    if (!isJson && (await isWorkbook(first))) ({ first, bytes } = await sheetOf(pool, shopId, id, bytes))
+    let { first, bytes } = await store(pool, shopId, id, event.node.req as AsyncIterable<Buffer>, fileName)
+    if (isWorkbook(fileName, first)) ({ first, bytes } = await sheetOf(pool, shopId, id, bytes))
     const text = new TextDecoder('utf-8').decode(first.subarray(0, 65_536))
     const delimiter = delimiterOf(text.split(/\r?\n/)[0] ?? '')
     const rows = isJson ? [] : await firstRows(first.subarray(0, 65_536), delimiter, FIRST_ROWS)

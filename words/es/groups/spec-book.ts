@@ -1,8 +1,9 @@
-import { cells } from '../cells'
+import { cells, pages } from '../cells'
 import { specBook as screens } from '../screens/spec-book'
 
 /** What the spec book's pages say. */
 export const specBook = {
   ...cells,
+  ...pages,
   ...screens,
 }

@@ -1,0 +1,1 @@
+export { readPage, type PageFinding, type PageReading } from './read-page'

@@ -255,7 +255,6 @@ export type OtherClearance = z.infer<typeof otherClearanceSchema>
 
 const name = words(30).min(1)
 const FIRING = wrong('wrong.a-firing-angle')
-/** One revision of an engine model's data: what a job is judged against. */
 /** Fields whose figure a page may print in another unit, or as limits; what each measures. */
 export const MEASURED_FIELDS = {
   coldLimit: 'temperature',
@@ -272,7 +271,12 @@ export const MEASURED_FIELDS = {
 } as const
 export type MeasuredField = keyof typeof MEASURED_FIELDS
 
+/** What an engine’s data can hold although nobody said it: a usual value stands in its place. */
+export const ASSUMABLE = ['stroke', 'seenFrom', 'means'] as const
+
+/** One revision of an engine model's data: what a job is judged against. */
 export const engineParts = z.object({
+  assumed: z.array(z.enum(ASSUMABLE)).optional(),
   /** A figure as the page prints it, where that is not the plain number that is reckoned with: “12 lbf·ft”. */
   printed: z
     .partialRecord(z.enum(Object.keys(MEASURED_FIELDS) as [MeasuredField, ...MeasuredField[]]), words(40))

@@ -198,7 +198,7 @@ describe('a row that cannot be taken names its column', () => {
     good.map((c, i) => (COLUMNS[i] === column ? text : c))
   it.each([
     ['intake', 'ten', /not a length/],
-    ['stroke', '', /mm/],
+    ['stroke', 'x', /not a length/],
     ['maker', '', /Give the maker/],
     ['yearTo', '20x4', /four digits/],
     ['sourceDate', '9.31.2024', /year-month-day/],

@@ -29,12 +29,6 @@ export const quickSchema = z.object({
 })
 export type Quick = z.infer<typeof quickSchema>
 
-/**
- * The stroke of an engine of which nobody said it, mm, from memory: it is used where a rod is read past top, and there
- * alone.
- */
-const ASSUMED_STROKE_MM = 54
-
 /** What is assumed of an engine that was only told quickly, by name. */
 export const QUICK_ASSUMED = ['cam', 'decompressor', 'direction', 'pitch', 'stroke', 'cold'] as const
 export type QuickAssumed = (typeof QUICK_ASSUMED)[number]
@@ -56,7 +50,6 @@ export function quickEngine(quick: Quick, source: { words: string; date: string 
     unit: quick.clearance.intake.unit,
     intake: quick.clearance.intake.text,
     exhaust: quick.clearance.exhaust.text,
-    stroke: String(ASSUMED_STROKE_MM),
     cylinders: anglesDeg.map((deg, i) => `${names[i]} ${deg}`).join(', '),
     valves: String(quick.valves),
     layout: quick.adjuster === 'valve-end' ? 'overhead cam' : 'push-rods',
@@ -65,8 +58,6 @@ export function quickEngine(quick: Quick, source: { words: string; date: string 
     measuredAt: quick.measuredAt,
     marks: quick.mark ? lines.map(deg => `T ${deg}`).join(', ') : '',
     markWindow: quick.mark ? 'the pointer' : '',
-    seenFrom: 'the flywheel side',
-    means: 'the flywheel',
   })
   if (!engine) throw new Error(`a quick engine is none: ${JSON.stringify(wrong)}`)
   return engine

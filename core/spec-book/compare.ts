@@ -67,6 +67,7 @@ export function specLines(engine: Engine): SpecLine[] {
     more,
     data,
   })
+  const strokeAssumed = engine.assumed?.includes('stroke') ?? false
   /** A figure with the words of its page, where they are not the plain figure. */
   const asPrinted = (data: unknown, ...fields: MeasuredField[]): unknown => {
     const words = fields.flatMap(f => engine.printed?.[f] ?? [])
@@ -137,8 +138,10 @@ export function specLines(engine: Engine): SpecLine[] {
     ),
     line(
       'crank',
-      asPrinted([engine.boreMm, engine.strokeMm], 'bore', 'stroke'),
-      `${engine.boreMm ?? '?'} × ${engine.strokeMm} mm`,
+      asPrinted([engine.boreMm, engine.strokeMm, ...(strokeAssumed ? ['assumed'] : [])], 'bore', 'stroke'),
+      strokeAssumed && engine.boreMm === null
+        ? ''
+        : `${engine.boreMm ?? '?'} × ${strokeAssumed ? '?' : engine.strokeMm} mm`,
     ),
     { ...line('rod', asPrinted(engine.rodMm, 'rod'), engine.rodMm === null ? '' : `${engine.rodMm} mm`), unit: 'mm' },
     line(

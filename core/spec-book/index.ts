@@ -1,3 +1,4 @@
+export * from './assumptions'
 export * from './compare'
 export * from './derived'
 export * from './find-model'

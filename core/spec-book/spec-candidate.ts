@@ -1,5 +1,5 @@
 import { parseThread } from '../adjuster'
-import { type Engine, MEASURED_FIELDS, type MeasuredField, ROLES, type Valve } from '../engine'
+import { ASSUMABLE, type Engine, MEASURED_FIELDS, type MeasuredField, ROLES, type Valve } from '../engine'
 import { say } from '../said'
 import { type LengthUnit, numberOf, numberProblem, readLength, readNumber, readTemperature, readTorque } from '../units'
 import { heard } from '../wrong'
@@ -29,6 +29,13 @@ function valvesOf(cylinders: Engine['cylinders'], text: SpecText): Engine['valve
   )
 }
 
+/**
+ * The stroke of an engine of which nobody said it, mm, from memory: it is used where a rod is read past top, and there
+ * alone.
+ */
+const ASSUMED_STROKE_MM = 54
+/** How an engine is turned of which nobody said it: by what each has. */
+const ASSUMED_TURNING = { seenFrom: 'the flywheel side', means: 'the flywheel' }
 const READERS = { length: readLength, temperature: readTemperature, torque: readTorque }
 const CAM_FIELDS = ['io', 'ic', 'eo', 'ec'] as const
 
@@ -55,6 +62,7 @@ export function candidate(text: SpecText, exact: Exact): { data: Record<string, 
     if (value !== undefined) printed[field] = text[field]
     return value ?? null
   }
+  const assumed = ASSUMABLE.filter(field => text[field] === '')
   const unit = text.unit as LengthUnit
   if (!['mm', 'thou', 'in'].includes(unit)) wrong.unit = say('figure.not-a-unit', { typed: text.unit })
   const clearance = (field: SpecField) =>
@@ -79,7 +87,7 @@ export function candidate(text: SpecText, exact: Exact): { data: Record<string, 
     setWhen: text.setWhen,
     coldLimitC: measured('coldLimit', 35),
     boreMm: measured('bore'),
-    strokeMm: measured('stroke'),
+    strokeMm: measured('stroke', ASSUMED_STROKE_MM),
     rodMm: measured('rod'),
     layout: text.layout,
     cylinders,
@@ -115,7 +123,11 @@ export function candidate(text: SpecText, exact: Exact): { data: Record<string, 
     markWindow: text.markWindow,
     camMarks: attempt('camMarks', () => parseCamMarks(text.camMarks)) ?? [],
     makersStops: attempt('stops', () => parseStops(text.stops, { cylinders, marks }, valves)) ?? [],
-    turning: { direction: text.direction, seenFrom: text.seenFrom, means: text.means },
+    turning: {
+      direction: text.direction,
+      seenFrom: text.seenFrom || ASSUMED_TURNING.seenFrom,
+      means: text.means || ASSUMED_TURNING.means,
+    },
     adjuster: {
       kind: text.adjuster,
       head: text.head,
@@ -139,6 +151,9 @@ export function candidate(text: SpecText, exact: Exact): { data: Record<string, 
       ...(text.firstUse === '' ? {} : { firstUse: number('firstUse') as number }),
     },
   }
-  return { data: Object.keys(printed).length ? { ...data, printed } : data, wrong }
+  return {
+    data: { ...data, ...(Object.keys(printed).length ? { printed } : {}), ...(assumed.length ? { assumed } : {}) },
+    wrong,
+  }
 }
 const otherUnitOf = (unit: LengthUnit): LengthUnit => (unit === 'mm' ? 'in' : 'mm')

@@ -103,6 +103,7 @@ export const FIELDS_OF: Record<keyof Engine, SpecField[]> = {
   gasket: ['gasket'],
   stripDown: ['stripDown'],
   interval: ['use', 'months', 'firstUse'],
+  assumed: ['stroke', 'seenFrom', 'means'],
   printed: Object.keys(MEASURED_FIELDS) as MeasuredField[],
 }
 /** The field at which a problem of the engine data is shown, by the longest path that fits. */

@@ -1,9 +1,11 @@
 import { cells, pages } from '../cells'
+import { assumed } from '../spec-lines'
 import { specBook as screens } from '../screens/spec-book'
 
 /** What the spec book's pages say. */
 export const specBook = {
   ...cells,
   ...pages,
+  ...assumed,
   ...screens,
 }

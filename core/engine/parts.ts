@@ -216,6 +216,7 @@ export const makersStopSchema = z.object({
 export type MakersStop = z.infer<typeof makersStopSchema>
 
 export const VALVE_ADJUSTERS = ['screw', 'shim', 'none'] as const
+const SIZE = wrong('wrong.a-key-or-wrench-size')
 export const adjusterSchema = z.object({
   kind: z.enum(['valve-end', 'pushrod-end', 'pivot-nut']),
   pitchMm: z
@@ -227,6 +228,11 @@ export const adjusterSchema = z.object({
   threadMm: z.number().min(3).max(12).nullable().default(null),
   rockerRatio: z.number().min(0.5).max(3),
   head: z.enum(['slot', 'square', 'hex socket', 'Torx']),
+  /** What holds a pivot nut on its stud. Where it is not told: a screw in its center. */
+  lockedBy: z.enum(['center screw', 'second nut']).optional(),
+  /** Sizes across flats, mm, where they are on record. */
+  headMm: z.number().min(1.5, { error: SIZE }).max(12, { error: SIZE }).optional(),
+  nutMm: z.number().min(5, { error: SIZE }).max(24, { error: SIZE }).optional(),
 })
 export type Adjuster = z.infer<typeof adjusterSchema>
 

@@ -39,6 +39,8 @@ export const FIGURE_COLUMNS: ReadonlySet<Column> = new Set<Column>([
   'heldFrom',
   'heldTo',
   'measuredDrop',
+  'headSize',
+  'nutSize',
   'pitch',
   'ratio',
   'locknut',

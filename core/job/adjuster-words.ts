@@ -1,15 +1,24 @@
 import type { Adjuster } from '../engine'
 import { say, type Said } from '../said'
 
-/** Which part sets the gap: the screw with its locknut, or a stud’s pivot nut, which its own lock screw holds. */
-export type SetBy = 'screw' | 'pivot nut'
+/**
+ * Which part sets the gap: the screw with its locknut, or a stud’s pivot nut, which a lock screw in its center holds,
+ * or a second nut above it.
+ */
+export type SetBy = 'screw' | 'pivot nut' | 'pivot nut under a second'
 
 /** Common practice. */
-export const setBy = ({ kind }: Pick<Adjuster, 'kind'>): SetBy => (kind === 'pivot-nut' ? 'pivot nut' : 'screw')
+export const setBy = ({ kind, lockedBy }: Pick<Adjuster, 'kind' | 'lockedBy'>): SetBy =>
+  kind !== 'pivot-nut' ? 'screw' : lockedBy === 'second nut' ? 'pivot nut under a second' : 'pivot nut'
 
 /** The tools that an adjuster wants. */
-export const toolWords = ({ kind, head }: Pick<Adjuster, 'kind' | 'head'>): Said =>
-  say('adjuster.tools', { by: setBy({ kind }), head })
+export const toolWords = (adjuster: Adjuster): Said =>
+  say('adjuster.tools', {
+    by: setBy(adjuster),
+    head: adjuster.head,
+    headMm: adjuster.headMm ?? null,
+    nutMm: adjuster.nutMm ?? null,
+  })
 
 /** What one turn means for this adjuster, for the Set step. */
 export const gainWords = ({ kind, rockerRatio }: Adjuster): Said =>

@@ -62,6 +62,7 @@ export function candidate(text: SpecText, exact: Exact): { data: Record<string, 
     if (value !== undefined) printed[field] = text[field]
     return value ?? null
   }
+  const size = (field: 'headSize' | 'nutSize') => attempt(field, () => readLength(text[field]).value)
   const assumed = ASSUMABLE.filter(field => text[field] === '')
   const unit = text.unit as LengthUnit
   if (!['mm', 'thou', 'in'].includes(unit)) wrong.unit = say('figure.not-a-unit', { typed: text.unit })
@@ -131,6 +132,9 @@ export function candidate(text: SpecText, exact: Exact): { data: Record<string, 
     adjuster: {
       kind: text.adjuster,
       head: text.head,
+      ...(text.lockedBy === '' ? {} : { lockedBy: text.lockedBy }),
+      ...(text.headSize === '' ? {} : { headMm: size('headSize') }),
+      ...(text.nutSize === '' ? {} : { nutMm: size('nutSize') }),
       pitchMm: thread?.pitchMm ?? null,
       threadMm: thread?.diameterMm ?? null,
       pitchAssumed: text.pitch === '',

@@ -30,7 +30,8 @@ export const measuring = {
   'feel.pinched.help': 'goes in, but grips',
   'feel.no-go.help': 'won’t go in',
   'feel.free.setting': 'still loose',
-  'feel.drag.setting': ({ by }: { by: SetBy }) => `nip the ${by === 'screw' ? 'nut' : 'lock screw'} next`,
+  'feel.drag.setting': ({ by }: { by: SetBy }) =>
+    `nip the ${by === 'screw' ? 'nut' : by === 'pivot nut' ? 'lock screw' : 'upper nut'} next`,
   'feel.no-go.setting': 'past it',
 
   'phase.as-found': 'as found',

@@ -17,20 +17,31 @@ interface By {
 const PARTS: Record<SetBy, { turned: string; nut: string; nip: string }> = {
   'screw': { turned: 'screw', nut: 'locknut', nip: 'nut' },
   'pivot nut': { turned: 'pivot nut', nut: 'lock screw', nip: 'lock screw' },
+  'pivot nut under a second': { turned: 'pivot nut', nut: 'upper nut', nip: 'upper nut' },
 }
+/** Sizes of key and wrench, mm, where they are on record. */
+interface Sizes {
+  headMm: number | null
+  nutMm: number | null
+}
+const sized = (mm: number | null): string => (mm === null ? '' : `${mm} mm `)
 const TOOLS: Record<Adjuster['head'], string> = {
-  'slot': 'a driver that fills the slot',
-  'square': 'a square key',
-  'hex socket': 'a hex key',
-  'Torx': 'a Torx key',
+  'slot': 'driver that fills the slot',
+  'square': 'square key',
+  'hex socket': 'hex key',
+  'Torx': 'Torx key',
 }
 
 /** The Set step: loosen, turn, nip, lock. */
 export const setting = {
-  'adjuster.tools': ({ by, head }: By & Pick<Adjuster, 'head'>) =>
-    by === 'pivot nut'
-      ? `${TOOLS[head]} for the lock screw, a wrench on the nut`
-      : `${TOOLS[head]} for the screw, a wrench on the locknut`,
+  'adjuster.tools': ({ by, head, headMm, nutMm }: By & Pick<Adjuster, 'head'> & Sizes) => {
+    const key = `${sized(headMm)}${TOOLS[head]}`
+    const wrench = `${sized(nutMm)}wrench`
+    if (by === 'pivot nut under a second') return `a ${wrench} on the pivot nut, another on the nut above it`
+    return by === 'pivot nut'
+      ? `a ${key} for the lock screw, a ${wrench} on the nut`
+      : `a ${key} for the screw, a ${wrench} on the locknut`
+  },
   'adjuster.gain.valve-end': 'Screw at the valve: the gap moves as the screw does.',
   'adjuster.gain.pushrod-end': ({ rockerRatio }: { rockerRatio: number }) =>
     `Screw at the push-rod: the gap moves ${rockerRatio} times the screw’s travel.`,

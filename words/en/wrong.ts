@@ -284,6 +284,7 @@ const figures = {
   'figure.is-not-a-length-type': 'is not a length. Type a figure such as 0.10, 4 thou or .004 in.',
   'wrong.printed-differs': ({ text }: { text: string }) =>
     `“${text}” is not the figure beside it. Leave it out, or write what the page prints.`,
+  'wrong.a-key-or-wrench-size': 'A key here is 1.5 to 12 mm, a nut 5 to 24 mm across its flats. Check the size.',
   'figure.no-measure': ({ kind }: { kind: 'length' | 'torque' | 'temperature' }) =>
     ({
       length: 'is not a length. Type a figure such as 57.8, 2 1/4 in or 45 mm.',

@@ -15,7 +15,14 @@ const PARTS: Record<SetBy, { turned: string; theTurned: string; nut: string; the
     nut: 'el tornillo de seguro',
     theNip: 'el tornillo de seguro',
   },
+  'pivot nut under a second': {
+    turned: 'tuerca de pivote',
+    theTurned: 'la tuerca de pivote',
+    nut: 'la tuerca de encima',
+    theNip: 'la tuerca de encima',
+  },
 }
+const sized = (mm: number | null): string => (mm === null ? '' : ` de ${mm} mm`)
 const TOOLS: Record<Adjuster['head'], string> = {
   'slot': 'un desarmador que llene la ranura',
   'square': 'una llave de cuadro',
@@ -24,10 +31,14 @@ const TOOLS: Record<Adjuster['head'], string> = {
 }
 
 export const setting: Words<typeof english> = {
-  'adjuster.tools': ({ by, head }) =>
-    by === 'pivot nut'
-      ? `${TOOLS[head]} para el seguro, una llave en la tuerca`
-      : `${TOOLS[head]} para el tornillo, una llave en la contratuerca`,
+  'adjuster.tools': ({ by, head, headMm, nutMm }) => {
+    const key = `${TOOLS[head]}${sized(headMm)}`
+    const wrench = `una llave${sized(nutMm)}`
+    if (by === 'pivot nut under a second') return `${wrench} en la tuerca de pivote y otra en la de encima`
+    return by === 'pivot nut'
+      ? `${key} para el seguro, ${wrench} en la tuerca`
+      : `${key} para el tornillo, ${wrench} en la contratuerca`
+  },
   'adjuster.gain.valve-end': 'Tornillo del lado de la válvula: la holgura se mueve igual que el tornillo.',
   'adjuster.gain.pushrod-end': ({ rockerRatio }) =>
     `Tornillo del lado de la varilla: la holgura se mueve ${rockerRatio} veces lo del tornillo.`,

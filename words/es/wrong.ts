@@ -259,6 +259,8 @@ const figures = {
   'figure.is-not-a-length-type': 'no es una medida. Escriba una cifra como 0.10, 4 thou o .004 in.',
   'wrong.printed-differs': ({ text }) =>
     `«${text}» no es la cifra de al lado. Omítalo o escriba lo que imprime la página.`,
+  'wrong.a-key-or-wrench-size':
+    'Una llave aquí es de 1,5 a 12 mm y una tuerca de 5 a 24 mm entre caras. Revise la medida.',
   'figure.no-measure': ({ kind }) =>
     ({
       length: 'no es una medida. Escriba una cifra como 57.8, 2 1/4 in o 45 mm.',

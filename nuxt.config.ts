@@ -18,7 +18,8 @@ const security = {
       'connect-src': ["'self'"],
       'font-src': ["'self'", 'data:'],
       'img-src': ["'self'", 'data:', 'blob:'],
-      'script-src': ["'self'", "'nonce-{{nonce}}'", "'strict-dynamic'"],
+      // the reader of photographed pages is compiled for speed
+      'script-src': ["'self'", "'nonce-{{nonce}}'", "'strict-dynamic'", "'wasm-unsafe-eval'"],
       // the component library writes its theme into a style element
       'style-src': ["'self'", "'unsafe-inline'"],
       'worker-src': ["'self'", 'blob:'],
@@ -76,6 +77,12 @@ export default defineNuxtConfig({
     serveStatic: true,
     minify: false,
     compressPublicAssets: true,
+    // what reads a photographed page knows two languages; it lies on the shop's own server
+    publicAssets: ['eng', 'spa'].map(language => ({
+      dir: join(import.meta.dirname, `node_modules/@tesseract.js-data/${language}/4.0.0_best_int`),
+      baseURL: '/ocr',
+      maxAge: 31_536_000,
+    })),
     // threads are programs of their own: what is due, and workbooks
     hooks: {
       compiled: async nitro =>
@@ -136,6 +143,15 @@ export default defineNuxtConfig({
     },
     workbox: {
       globPatterns: ['**/*.{js,css,woff2,svg}'],
+      // what reads a photographed page is 9 MB: kept from its first use on, and fetched by nobody else
+      globIgnores: ['**/*.wasm*.js', '**/worker.min*.js', 'ocr/**'],
+      runtimeCaching: [
+        {
+          urlPattern: /\/ocr\/|\.wasm[^/]*\.js$|worker\.min[^/]*\.js$/,
+          handler: 'CacheFirst',
+          options: { cacheName: 'page-reader' },
+        },
+      ],
       navigateFallback: '/',
       // the page itself is made by the server; kept with its headers, so that its nonce fits, anew at each build
       additionalManifestEntries: [{ url: '/', revision: String(Date.now()) }],

@@ -167,6 +167,7 @@ export const API = {
   'POST /api/reminders': answers<{ id: number; file: string | null }>()({ body: reminderSchema }),
   'POST /api/revisions/:id/approve': answers<RevisionRow>()({ body: approvalSchema }),
   'GET /api/revisions/:id/effect': answers<Affected[]>()(),
+  'POST /api/revisions/:id/page': answers<Done>()(),
   'POST /api/revisions/:id/send-back': answers<RevisionRow>()({ body: sendBackSchema }),
   'GET /api/session': answers<SessionResponse>()(),
   'POST /api/session': answers<SessionResponse>()({ body: signInSchema }),

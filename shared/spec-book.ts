@@ -54,6 +54,8 @@ export interface RevisionRow {
   sentBackAt: string | null
   sentBackReason: string
   jobs: number
+  /** Whether the page that its figures are from was photographed. */
+  page: boolean
 }
 export interface OpenJobOfSpec {
   id: number

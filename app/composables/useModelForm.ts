@@ -1,4 +1,4 @@
-import { reactive, ref, watch, shallowRef } from 'vue'
+import { computed, reactive, ref, watch, shallowRef } from 'vue'
 import { type Engine, FIRING_INTERVALS, firingIntervalName } from '~~/core/engine'
 import { numberOf } from '~~/core/units'
 import {
@@ -39,7 +39,7 @@ export function useModelForm() {
     yearFrom: '',
     yearTo: '',
   })
-  const spec = reactive<SpecText>({ ...emptySpec(), coverPattern: 'crosswise', months: '12' })
+  const spec = reactive<SpecText>(emptySpec())
   const exact = ref<Exact>({})
   const firing = ref<string | null>('Cylinder 0')
   const wrong = reactive<Partial<SpecText>>({})
@@ -84,6 +84,23 @@ export function useModelForm() {
     for (const [field, says] of Object.entries(readSpec(spec, exact.value).wrong))
       context.addIssue({ code: 'custom', path: [field], message: inWriting(says) })
   })
+  /**
+   * The engine as far as it is told, to be drawn: what must be known has a stand-in until it is. What cannot be read
+   * keeps the picture as it was.
+   */
+  let pictured: Engine | null = null
+  const soFar = computed((): Engine | null => {
+    const told = { ...spec, intake: spec.intake || '0.1 mm', exhaust: spec.exhaust || '0.15 mm' }
+    const read = readSpec(
+      { ...told, source: spec.source || '…'.repeat(3), sourceDate: spec.sourceDate || '2000-01-01' },
+      exact.value,
+    )
+    return (pictured = read.engine ?? pictured)
+  })
+  /** Fills in what was taken from a page; what was typed before gives way to it. */
+  function take(fields: Partial<SpecText>): void {
+    Object.assign(spec, fields)
+  }
   const open = (): Doubt[] => doubts.value.filter(d => !answered.value.includes(d.id))
   /** What is odd about a field and not yet answered. */
   const doubtAt = (field: SpecField): string | undefined => {
@@ -97,5 +114,21 @@ export function useModelForm() {
     yearTo: figure(model.yearTo),
   })
 
-  return { model, spec, exact, firing, wrong, doubts, answered, open, doubtAt, identity, fill, engine, specSchema }
+  return {
+    model,
+    spec,
+    exact,
+    firing,
+    wrong,
+    doubts,
+    answered,
+    open,
+    doubtAt,
+    identity,
+    fill,
+    take,
+    soFar,
+    engine,
+    specSchema,
+  }
 }

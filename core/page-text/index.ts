@@ -1,1 +1,2 @@
 export { readPage, type PageFinding, type PageReading } from './read-page'
+export { readSeenPage, type Box, type SeenFinding, type SeenWord } from './seen-page'

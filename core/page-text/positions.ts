@@ -3,18 +3,34 @@ import type { Label } from './labels'
 import type { Quantity } from './quantities'
 import type { PageFinding } from './read-page'
 
-const CLOCKWISE =
-  /(?<!(?:counter|anti)[\s-]?)\b(?:clockwise|cw)\b|(?<!anti)\bhorario\b|(?<!contrario\s+a\s+)(?:en (?:el )?sentido de |de )las\s+agujas\s+del\s+reloj/giu
-const ANTICLOCKWISE =
-  /\b(?:counter|anti)[\s-]?clockwise\b|\bccw\b|\bantihorario\b|contrario\s+a\s+(?:las\s+)?agujas\s+del\s+reloj/giu
+const anyOf = (...phrases: string[]): RegExp => new RegExp(phrases.join('|'), 'giu')
+const CLOCKWISE = anyOf(
+  String.raw`(?<!(?:counter|anti)[\s-]?)\b(?:clockwise|cw)\b`,
+  String.raw`(?<!anti)\bhorario\b`,
+  String.raw`(?<!contrario\s+a\s+)(?:en (?:el )?sentido de |de )las\s+agujas\s+del\s+reloj`,
+)
+const ANTICLOCKWISE = anyOf(
+  String.raw`\b(?:counter|anti)[\s-]?clockwise\b`,
+  String.raw`\bccw\b`,
+  String.raw`\bantihorario\b`,
+  String.raw`contrario\s+a\s+(?:las\s+)?agujas\s+del\s+reloj`,
+)
 /** Turning that is of a screw or a bolt says nothing of the crank. */
 const OF_A_SCREW = /screw|bolt|nut\b|tornillo|tuerca|adjuster|ajustador/i
 const MARK =
   /["“'«]([A-Z]{1,2})["”'»](?:\s*(?:mark|line|timing mark))?|(?:mark|line|marca|l[íi]nea)\s+["“'«]?([A-Z])["”'»]?\b/gu
-const COMPRESSION_TOP =
-  /(?:tdc|top dead cent(?:er|re)|pms|punto muerto superior)[^.\n]{0,40}(?:compression|compresi[óo]n)|(?:compression|compresi[óo]n)[^.\n]{0,40}(?:tdc|top dead cent(?:er|re)|pms)/iu
-const POINTER =
-  /(?:lines? up|aligns?|aligned|flush|level) with (?:the )?([a-z][a-z -]{2,40}?)(?=[.,;(]|\s+(?:on|of|in|at|to)\b|$)|coincida con (?:la |el )?([a-zñáéíóú ]{3,40}?)(?=[.,;(]|$)/iu
+const TOP = '(?:tdc|top dead cent(?:er|re)|pms|punto muerto superior)'
+const COMPRESSION = '(?:compression|compresi[óo]n)'
+const COMPRESSION_TOP = new RegExp(String.raw`${TOP}[^.\n]{0,40}${COMPRESSION}|${COMPRESSION}[^.\n]{0,40}${TOP}`, 'iu')
+/** What a mark lines up with. */
+const POINTER = new RegExp(
+  [
+    String.raw`(?:lines? up|aligns?|aligned|flush|level) with (?:the )?([a-z][a-z -]{2,40}?)`,
+    String.raw`(?=[.,;(]|\s+(?:on|of|in|at|to)\b|$)`,
+    String.raw`|coincida con (?:la |el )?([a-zñáéíóú ]{3,40}?)(?=[.,;(]|$)`,
+  ].join(''),
+  'iu',
+)
 
 /** Which way the crank turns, the marks and where they show, and where the source measures. */
 export function positionFindings(page: string, labels: Label[], quantities: Quantity[]): PageFinding[] {

@@ -122,7 +122,7 @@ export function specLines(engine: Engine): SpecLine[] {
       adjuster.threadMm === null
         ? say('spec-says.pitch', { pitchMm: adjuster.pitchMm, assumed: adjuster.pitchAssumed })
         : threadText(adjuster),
-      say('spec-says.screw', { head: adjuster.head, kind: adjuster.kind, rockerRatio: adjuster.rockerRatio }),
+      say('spec-says.screw', adjuster),
     ),
     line(
       'shim',

@@ -1,5 +1,5 @@
 /** Packages of one page, or that start the application: they go with what asks for them. */
-const WITH_THEIR_PAGE = '(?!@primevue|vue-draggable-plus|sortablejs|qrcode|dijkstrajs|date-fns)'
+const WITH_THEIR_PAGE = '(?!@primevue|vue-draggable-plus|sortablejs|qrcode|dijkstrajs|date-fns|tesseract)'
 const STARTING = '(?!nuxt/dist/(?:pages|app/(?:entry|plugins|components/nuxt-(?:root|error))))'
 /** What the bundler and its plugins put in by themselves. */
 const HELPERS = '^\\0(?:commonjsHelpers|vite/preload-helper|plugin-vue:export-helper)|^virtual:public'
@@ -35,7 +35,7 @@ const FILES: [name: string, of: RegExp][] = [
   // a quick job makes its engine of the spec book's plain fields
   ['quick-core', part('/core/quick/', '/core/job/quick-pin\\.ts$', '/shared/quick-jobs\\.ts$')],
   // what only the spec book needs of the core: it needs the core, and never the other way around
-  ['spec-book-core', part('/core/(?:spec-book|exchange|search)/', '/shared/spec-book\\.ts$')],
+  ['spec-book-core', part('/core/(?:spec-book|exchange|search|page-text)/', '/shared/spec-book\\.ts$')],
   [
     'core',
     part(

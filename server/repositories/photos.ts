@@ -50,3 +50,27 @@ export async function insertPhoto(
 }
 export const deletePhoto = (db: Db, shopId: number, id: number) =>
   change(db, 'DELETE FROM photos WHERE shop_id = ? AND id = ?', [shopId, id])
+
+/** The page of a revision, as it was photographed; the first that comes stays, for the revision stays as it is. */
+export const insertPagePhoto = (
+  db: Db,
+  shopId: number,
+  p: { revisionId: number; width: number; height: number; picture: Buffer; small: Buffer; personId: number },
+) =>
+  change(
+    db,
+    `INSERT IGNORE INTO page_photos (shop_id, revision_id, width, height, picture, small, person_id, made_at)
+     VALUES (?, ?, ?, ?, ?, ?, ?, UTC_TIMESTAMP(3))`,
+    [shopId, p.revisionId, p.width, p.height, p.picture, p.small, p.personId],
+  )
+export const pagePhotoBytes = (
+  db: Db,
+  shopId: number,
+  revisionId: number,
+  size: 'picture' | 'small',
+): Promise<{ bytes: Buffer } | null> =>
+  maybeOne(
+    db,
+    `SELECT ${size === 'small' ? 'small' : 'picture'} AS bytes FROM page_photos WHERE shop_id = ? AND revision_id = ?`,
+    [shopId, revisionId],
+  )

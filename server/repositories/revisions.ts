@@ -6,12 +6,14 @@ const SELECT = `
   SELECT r.id, r.model_id AS modelId, r.revision, r.engine, r.reason, r.based_on AS basedOn, r.answered, r.source, DATE_FORMAT(r.source_date, '%Y-%m-%d') AS sourceDate,
     a.id AS authorId, a.name AS author, r.created_at AS createdAt, b.name AS approvedBy, r.approved_at AS approvedAt, r.approval_reason AS approvalReason,
     s.name AS sentBackBy, r.sent_back_at AS sentBackAt, r.sent_back_reason AS sentBackReason,
-    (SELECT COUNT(*) FROM jobs j WHERE j.shop_id = r.shop_id AND j.spec_revision_id = r.id) AS jobs
+    (SELECT COUNT(*) FROM jobs j WHERE j.shop_id = r.shop_id AND j.spec_revision_id = r.id) AS jobs,
+    EXISTS (SELECT 1 FROM page_photos f WHERE f.shop_id = r.shop_id AND f.revision_id = r.id) AS page
   FROM spec_revisions r
   JOIN people a ON a.shop_id = r.shop_id AND a.id = r.author_id
   LEFT JOIN people b ON b.shop_id = r.shop_id AND b.id = r.approved_by
   LEFT JOIN people s ON s.shop_id = r.shop_id AND s.id = r.sent_back_by`
-type Raw = Omit<RevisionRow, 'engine' | 'answered' | 'createdAt' | 'approvedAt' | 'sentBackAt'> & {
+type Raw = Omit<RevisionRow, 'engine' | 'answered' | 'createdAt' | 'approvedAt' | 'sentBackAt' | 'page'> & {
+  page: number
   engine: string
   answered: string
   createdAt: Date
@@ -20,6 +22,7 @@ type Raw = Omit<RevisionRow, 'engine' | 'answered' | 'createdAt' | 'approvedAt' 
 }
 const read = (row: Raw): RevisionRow => ({
   ...row,
+  page: row.page === 1,
   engine: upcastEngine(JSON.parse(row.engine)),
   answered: JSON.parse(row.answered) as RevisionRow['answered'],
   createdAt: row.createdAt.toISOString(),

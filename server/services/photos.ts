@@ -6,14 +6,17 @@ import { jobById } from '../repositories/jobs'
 import { machineById } from '../repositories/machines'
 import {
   deletePhoto,
+  insertPagePhoto,
   insertPhoto,
+  pagePhotoBytes,
   photoById,
   photoBytes,
   photosOfMachine,
   type StoredPhoto,
 } from '../repositories/photos'
+import { revisionById } from '../repositories/revisions'
 import type { WholeFile } from './whole-file'
-import { notFound, unfit } from '../problem'
+import { notFound, Problem, unfit } from '../problem'
 import type { SignedIn } from './people'
 import { say } from '../../core/said'
 
@@ -79,6 +82,31 @@ export async function listPhotos(db: Db, shopId: number, machineId: number): Pro
 /** A photo never changes under its number, so that a browser may keep it. */
 export async function readPhoto(db: Db, shopId: number, id: number, size: 'picture' | 'small'): Promise<WholeFile> {
   const found = await photoBytes(db, shopId, id, size)
+  if (!found) throw notFound('photo')
+  return { type: 'image/webp', bytes: found.bytes, keepSeconds: 86_400 }
+}
+/**
+ * Keeps the page that a revision's figures are from. Its author adds it, and nobody puts another in its place.
+ * @throws Problem not-found, not-allowed, done-already
+ */
+export async function addPagePhoto(pool: Pool, person: SignedIn, revisionId: number, bytes: Buffer): Promise<void> {
+  const revision = await revisionById(pool, person.shopId, revisionId)
+  if (!revision) throw notFound('revision')
+  if (revision.authorId !== person.id) throw new Problem('not-allowed', say('refused.page-of-another'))
+  const { affected } = await insertPagePhoto(pool, person.shopId, {
+    revisionId,
+    ...(await cleaned(bytes)),
+    personId: person.id,
+  })
+  if (affected === 0) throw new Problem('done-already', say('refused.page-there'))
+}
+export async function readPagePhoto(
+  db: Db,
+  shopId: number,
+  revisionId: number,
+  size: 'picture' | 'small',
+): Promise<WholeFile> {
+  const found = await pagePhotoBytes(db, shopId, revisionId, size)
   if (!found) throw notFound('photo')
   return { type: 'image/webp', bytes: found.bytes, keepSeconds: 86_400 }
 }

@@ -147,6 +147,8 @@ const machines = {
     `${owner} owns ${listed(machines)}. Give ${machines.length === 1 ? 'it' : 'them'} to another owner first, or merge the two owners. The history stays with the machine.`,
   'refused.photo-large': 'A photo can be 5 MB at most. Take it smaller, or crop it.',
   'refused.photo-empty': 'The file is empty. Choose the photo again.',
+  'refused.page-of-another': 'Only whoever wrote this revision adds the photo of its page.',
+  'refused.page-there': 'This revision has the photo of its page already. It stays with its figures.',
   'refused.photo-kind': 'This is not a JPEG, PNG or WebP picture. Save it as one of these, and choose that.',
   'refused.this-picture-is-damaged-or': 'This picture is damaged, or far too large. Take the photo again.',
   'record.owner': ({ from, to }: Record<'from' | 'to', string>) => `From ${from} to ${to}`,

@@ -53,8 +53,15 @@ export const specLines = {
   'spec-says.at-the-head': ({ limitF }: { limitF: number }) => `${limitF} °F, at the head`,
   'spec-says.pitch': ({ pitchMm, assumed }: { pitchMm: number; assumed: boolean }) =>
     `pitch ${pitchMm} mm${assumed ? ', assumed' : ''}`,
-  'spec-says.screw': ({ head, kind, rockerRatio }: Pick<Adjuster, 'head' | 'kind' | 'rockerRatio'>) =>
-    `${head}, ${SCREWS[kind]}${rockerRatio === 1 ? '' : `, rocker ratio ${rockerRatio}`}`,
+  'spec-says.screw': ({ head, kind, rockerRatio, lockedBy, headMm, nutMm }: Adjuster) =>
+    [
+      headMm ? `${headMm} mm ${head}` : head,
+      kind === 'pivot-nut' && lockedBy ? `pivot nut locked by a ${lockedBy}` : SCREWS[kind],
+      nutMm ? `${nutMm} mm nut` : '',
+      rockerRatio === 1 ? '' : `rocker ratio ${rockerRatio}`,
+    ]
+      .filter(Boolean)
+      .join(', '),
   'spec-says.across': ({ diameterMm }: { diameterMm: number }) => `${diameterMm} mm across`,
   'spec-says.steps': ({ stepMm }: { stepMm: number }) => `in steps of ${stepMm} mm`,
   'spec-says.valves': ({ count, layout }: { count: number; layout: Engine['layout'] }) => `${count} valves, ${layout}`,

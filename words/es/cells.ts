@@ -36,6 +36,7 @@ export const cells: Words<typeof english> = {
 export const pages: Words<typeof englishPages> = {
   'page.guessed': ({ text }) => `«${text}» tiene letras donde debía haber cifras. Revíselo en la página.`,
   'page.units-differ': ({ one, other }) => `${one} y ${other} no son lo mismo. Uno está mal leído o mal impreso.`,
+  'page.unsure': 'Aquí las palabras se distinguen mal. Compare esto con la foto.',
   'page.no-topic': 'La página no dice aquí que esto sea de las válvulas.',
   'page.no-valve': 'La página no dice si es de la admisión o del escape.',
   'page.no-unit': ({ unit }) => `La página no da unidad aquí. Por su tamaño es ${unit}.`,

@@ -141,6 +141,8 @@ const machines = {
     `${owner} es dueño de ${listed(machines)}. Dé primero ${machines.length === 1 ? 'la máquina' : 'las máquinas'} a otro dueño, o una los dos dueños. El historial se queda con la máquina.`,
   'refused.photo-large': 'Una foto puede tener 5 MB como máximo. Tómela más chica, o recórtela.',
   'refused.photo-empty': 'El archivo está vacío. Elija la foto otra vez.',
+  'refused.page-of-another': 'Solo quien escribió esta revisión añade la foto de su página.',
+  'refused.page-there': 'Esta revisión ya tiene la foto de su página. Se queda con sus cifras.',
   'refused.photo-kind': 'No es una imagen JPEG, PNG o WebP. Guárdela como una de ellas y elija esa.',
   'refused.this-picture-is-damaged-or': 'Esta imagen está dañada, o es demasiado grande. Tome la foto otra vez.',
   'record.owner': ({ from, to }) => `De ${from} a ${to}`,

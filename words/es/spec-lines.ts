@@ -58,8 +58,17 @@ export const specLines: Words<typeof english> = {
   'spec-says.set-hot': 'Se ajusta caliente',
   'spec-says.at-the-head': ({ limitF }) => `${limitF} °F, en la culata`,
   'spec-says.pitch': ({ pitchMm, assumed }) => `paso ${pitchMm} mm${assumed ? ', supuesto' : ''}`,
-  'spec-says.screw': ({ head, kind, rockerRatio }) =>
-    `${HEADS[head]}, ${SCREWS[kind]}${rockerRatio === 1 ? '' : `, relación de balancín ${rockerRatio}`}`,
+  'spec-says.screw': ({ head, kind, rockerRatio, lockedBy, headMm, nutMm }) =>
+    [
+      headMm ? `${HEADS[head]} de ${headMm} mm` : HEADS[head],
+      kind === 'pivot-nut' && lockedBy
+        ? `tuerca de pivote, sujeta por ${lockedBy === 'second nut' ? 'otra tuerca' : 'un tornillo central'}`
+        : SCREWS[kind],
+      nutMm ? `tuerca de ${nutMm} mm` : '',
+      rockerRatio === 1 ? '' : `relación de balancín ${rockerRatio}`,
+    ]
+      .filter(Boolean)
+      .join(', '),
   'spec-says.across': ({ diameterMm }) => `${diameterMm} mm de diámetro`,
   'spec-says.steps': ({ stepMm }) => `en pasos de ${stepMm} mm`,
   'spec-says.valves': ({ count, layout }) =>

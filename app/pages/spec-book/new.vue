@@ -2,14 +2,18 @@
 import { definePageMeta, navigateTo, useHead, useRoute } from '#imports'
 import { NuxtLink } from '#components'
 import Button from 'primevue/button'
-import { onMounted, ref } from 'vue'
-import { identitySchema } from '~~/core/spec-book'
+import { onMounted, ref, useTemplateRef } from 'vue'
+import { identitySchema, type SpecField } from '~~/core/spec-book'
 import TextField from '../../components/forms/TextField.vue'
 import DoubtList from '../../components/spec/DoubtList.vue'
+import FromPage from '../../components/spec/FromPage.vue'
+import PhotoUnsent from '../../components/spec/PhotoUnsent.vue'
+import ModelSoFar from '../../components/spec/ModelSoFar.vue'
 import IdentityFields from '../../components/spec/IdentityFields.vue'
 import SpecFields from '../../components/spec/SpecFields.vue'
 import { useForm } from '../../composables/useForm'
 import { useModelForm } from '../../composables/useModelForm'
+import { usePagePhoto } from '../../composables/usePagePhoto'
 import { useSessionStore } from '../../stores/session'
 import { api } from '../../utils/api'
 import { t } from '../../words'
@@ -20,7 +24,10 @@ useHead({ title: t('page-spec-book-new.add-a-model-wembric') })
 const session = useSessionStore()
 const form = useForm()
 const given = useModelForm()
-const { model, spec, firing, wrong, doubts, answered } = given
+const { model, spec, firing, wrong, doubts, answered, soFar } = given
+const { photo, unsent, send } = usePagePhoto()
+const fields = useTemplateRef<{ show: (...fields: SpecField[]) => Promise<void> }>('fields')
+const saved = ref<number | null>(null)
 // what was looked for and not found is the model's name, most likely
 model.model = String(useRoute().query.model ?? '').slice(0, 60)
 const approveBecause = ref('')
@@ -46,21 +53,39 @@ async function submit(): Promise<void> {
       },
     }),
   )
-  if (made) await navigateTo(`/spec-book/${made.id}`)
+  if (!made) return
+  saved.value = made.id
+  if (await send(made.revisionId)) await navigateTo(`/spec-book/${made.id}`)
+}
+async function again(): Promise<void> {
+  if (await send(unsent.value!.revisionId)) await navigateTo(`/spec-book/${saved.value}`)
+}
+/** What is wrong stands in parts that may be closed. */
+async function stopped(): Promise<void> {
+  given.engine()
+  await fields.value?.show(...(Object.keys(wrong) as SpecField[]))
 }
 </script>
 
 <template>
   <main>
-    <CheckedForm :form="form" :schema="schema" :body="body" class="form" @send="submit" @stopped="given.engine()">
+    <CheckedForm :form="form" :schema="schema" :body="body" class="form model" @send="submit" @stopped="stopped">
       <h1>{{ t('page-spec-book-new.add-a-model-and-its') }}</h1>
       <p class="lead">
         {{ t('page-spec-book-new.what-you-leave-empty-is') }}
         <NuxtLink to="/spec-book/import">{{ t('page-spec-book-new.import') }}</NuxtLink>.
         {{ onlyLead ? t('page-spec-book-new.as-the-shops-only-lead') : t('page-spec-book-new.it-is-a-draft-until') }}
       </p>
-      <IdentityFields v-model="model" />
-      <SpecFields v-model:spec="spec" v-model:firing="firing" :odd="f => given.doubtAt(f)" />
+      <FromPage v-model:photo="photo" @take="given.take" />
+      <div class="sides">
+        <div class="told">
+          <IdentityFields v-model="model" part="name" />
+          <SpecFields ref="fields" v-model:spec="spec" v-model:firing="firing" :odd="f => given.doubtAt(f)" />
+          <h2>{{ t('page-spec-book-new.found-by') }}</h2>
+          <IdentityFields v-model="model" part="more" />
+        </div>
+        <ModelSoFar v-if="soFar" class="beside" :engine="soFar" @tell="fields?.show($event)" />
+      </div>
       <div v-if="onlyLead" class="grid">
         <TextField
           v-model="approveBecause"
@@ -73,7 +98,8 @@ async function submit(): Promise<void> {
         {{ t('page-spec-book-new.look-at-the-fields-that', { wrong: Object.values(wrong)[0] ?? '' }) }}
       </p>
       <p v-else-if="form.failed.value" class="wrong" role="alert">{{ form.failed.value }}</p>
-      <div class="actions">
+      <PhotoUnsent v-if="unsent" :why="unsent.why" :to="`/spec-book/${saved}`" @again="again" />
+      <div v-if="saved === null" class="actions">
         <Button type="submit" :label="t('common.add-it')" :loading="form.busy.value" /><NuxtLink
           class="quiet"
           to="/spec-book"
@@ -83,3 +109,5 @@ async function submit(): Promise<void> {
     </CheckedForm>
   </main>
 </template>
+
+<style scoped src="../../components/spec/model-form.css"></style>

@@ -2,16 +2,20 @@
 import { definePageMeta, navigateTo, useHead, useRoute } from '#imports'
 import { NuxtLink } from '#components'
 import Button from 'primevue/button'
-import { computed, onMounted, ref } from 'vue'
+import { computed, onMounted, ref, useTemplateRef } from 'vue'
 import { toldComparison } from '../../../components/spec/spec-lines'
-import { identitySchema } from '~~/core/spec-book'
+import { identitySchema, type SpecField } from '~~/core/spec-book'
 import { draftSchema, type ModelResponse, type RevisionRow } from '~~/shared/spec-book'
 import TextField from '../../../components/forms/TextField.vue'
 import DoubtList from '../../../components/spec/DoubtList.vue'
+import FromPage from '../../../components/spec/FromPage.vue'
+import PhotoUnsent from '../../../components/spec/PhotoUnsent.vue'
+import ModelSoFar from '../../../components/spec/ModelSoFar.vue'
 import IdentityFields from '../../../components/spec/IdentityFields.vue'
 import SpecFields from '../../../components/spec/SpecFields.vue'
 import { useForm } from '../../../composables/useForm'
 import { useModelForm } from '../../../composables/useModelForm'
+import { usePagePhoto } from '../../../composables/usePagePhoto'
 import { useSessionStore } from '../../../stores/session'
 import { api } from '../../../utils/api'
 import { t } from '../../../words'
@@ -23,7 +27,10 @@ const session = useSessionStore()
 const form = useForm()
 const naming = useForm()
 const drafted = useModelForm()
-const { model, spec, firing, wrong, doubts, answered } = drafted
+const { model, spec, firing, wrong, doubts, answered, soFar } = drafted
+const { photo, unsent, send } = usePagePhoto()
+const fields = useTemplateRef<{ show: (...fields: SpecField[]) => Promise<void> }>('fields')
+const saved = ref('')
 const given = ref<ModelResponse | null>(null)
 /** The newest revision that was looked at: a save says so. */
 const basedOn = ref<RevisionRow | null>(null)
@@ -60,11 +67,21 @@ async function submit(): Promise<void> {
       },
     }),
   )
-  if (made) await navigateTo(`/spec-book/${modelId}/compare?a=${given.value!.model.revisionId}&b=${made.id}`)
-  else if (form.refusal.value?.problem.code === 'newer-revision') {
+  if (made) {
+    saved.value = `/spec-book/${modelId}/compare?a=${given.value!.model.revisionId}&b=${made.id}`
+    if (await send(made.id)) await navigateTo(saved.value)
+  } else if (form.refusal.value?.problem.code === 'newer-revision') {
     const now = await api('GET /api/models/:id', { id: modelId })
     between.value = now.revisions.at(-1)!
   }
+}
+async function again(): Promise<void> {
+  if (await send(unsent.value!.revisionId)) await navigateTo(saved.value)
+}
+/** What is wrong stands in parts that may be closed. */
+async function stopped(): Promise<void> {
+  drafted.engine()
+  await fields.value?.show(...(Object.keys(wrong) as SpecField[]))
 }
 /** What was typed stays; the other's revision now counts as seen. */
 function seen(): void {
@@ -81,7 +98,7 @@ async function rename(): Promise<void> {
 <template>
   <main>
     <p v-if="!given && form.failed.value" class="wrong" role="alert">{{ form.failed.value }}</p>
-    <div v-if="given" class="form">
+    <div v-if="given" class="form model">
       <h1>{{ t('page-spec-book-id-draft.new-draft', { maker: given.model.maker, model: given.model.model }) }}</h1>
       <p class="lead">
         {{ t('page-spec-book-id-draft.it-begins-with-the-figures', { revision: given.model.revision }) }}
@@ -115,9 +132,13 @@ async function rename(): Promise<void> {
         :body="() => ({ ...spec, reason })"
         class="inner"
         @send="submit"
-        @stopped="drafted.engine()"
+        @stopped="stopped"
       >
-        <SpecFields v-model:spec="spec" v-model:firing="firing" :odd="f => drafted.doubtAt(f)" />
+        <FromPage v-model:photo="photo" @take="drafted.take" />
+        <div class="sides">
+          <SpecFields ref="fields" v-model:spec="spec" v-model:firing="firing" :odd="f => drafted.doubtAt(f)" />
+          <ModelSoFar v-if="soFar" class="beside" :engine="soFar" @tell="fields?.show($event)" />
+        </div>
         <h2>{{ t('common.why') }}</h2>
         <TextField
           v-model="reason"
@@ -130,7 +151,8 @@ async function rename(): Promise<void> {
           {{ t('page-spec-book-id-draft.look-at-the-fields-that', { wrong: Object.values(wrong)[0] ?? '' }) }}
         </p>
         <p v-else-if="form.failed.value" class="wrong" role="alert">{{ form.failed.value }}</p>
-        <div class="actions">
+        <PhotoUnsent v-if="unsent" :why="unsent.why" :to="saved" @again="again" />
+        <div v-if="saved === ''" class="actions">
           <Button
             type="submit"
             :label="t('page-spec-book-id-draft.save-the-draft')"
@@ -182,3 +204,4 @@ ul {
   padding-left: 20px;
 }
 </style>
+<style scoped src="../../../components/spec/model-form.css"></style>

@@ -133,6 +133,9 @@ useKeys({
           <NuxtLink v-for="j in given.openJobs" :key="j.id" :to="`/jobs/${j.id}`">{{
             t('page-spec-book-id.revision-2', { machine: j.machine, revision: j.revision })
           }}</NuxtLink></span
+        ><a v-if="revision?.page" :href="`/api/revisions/${revision.id}/page`" target="_blank" rel="noopener">{{
+          t('page-spec-book-id.photo-of-its-page')
+        }}</a
         ><SaveAs :label="t('page-spec-book.save-as')" :ids="[modelId]" />
       </p>
     </template>

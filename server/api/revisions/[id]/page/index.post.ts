@@ -1,0 +1,7 @@
+import { addPagePhoto, MOST_PHOTO_BYTES, PHOTO_TOO_LARGE } from '../../../../services/photos'
+import { shopRoute } from '../../../../http/route'
+import { readBytes } from '../../../../http/file-route'
+
+export default shopRoute('POST /api/revisions/:id/page', async ({ pool, event, person, id }) =>
+  addPagePhoto(pool, person, id, await readBytes(event, MOST_PHOTO_BYTES, PHOTO_TOO_LARGE)),
+)

@@ -49,8 +49,17 @@ const FILES: [name: string, of: RegExp][] = [
   [
     'fields',
     part(
-      parts('autocomplete', 'datepicker', 'drawer', 'fileupload', 'message', 'select', 'slider', 'virtualscroller')
-        .source,
+      parts(
+        'accordion(?:content|header|panel)?',
+        'autocomplete',
+        'datepicker',
+        'drawer',
+        'fileupload',
+        'message',
+        'select',
+        'slider',
+        'virtualscroller',
+      ).source,
       parts('tab', 'tablist', 'tabpanel', 'tabpanels', 'tabs').source,
       'node_modules/(?:@primevue|@primeuix)/forms/',
       'node_modules/date-fns/',

@@ -13,6 +13,7 @@ import type {
 } from './machines'
 import { practiceRunSchema, type PracticeResponse } from './practice'
 import type { DeviceShop } from './device-job'
+import { type CrewResponse, deviceSchema, ownPinSchema, pinSignInSchema, type TrustedDevice } from './change-of-hands'
 import { handsSchema, keepJobSchema, quickJobSchema } from './quick-jobs'
 import {
   adapterRequestSchema,
@@ -128,6 +129,12 @@ export const API = {
   'GET /api/device-shop': answers<DeviceShop>()(),
   'GET /api/due': answers<DueResponse>()({ query: weeksSchema }),
   'PUT /api/favourite-set': answers<Done>()({ body: favouriteSetSchema }),
+  'PUT /api/pin': answers<Done>()({ body: ownPinSchema }),
+  'GET /api/crew': answers<CrewResponse>()(),
+  'GET /api/devices': answers<TrustedDevice[]>()(),
+  'POST /api/devices': answers<Done>()({ body: deviceSchema }),
+  'DELETE /api/devices/:id': answers<Done>()(),
+  'POST /api/session/pin': answers<SessionResponse>()({ body: pinSignInSchema }),
   'PUT /api/hands': answers<Done>()({ body: handsSchema }),
   'PUT /api/language': answers<Done>()({ body: ownLanguageSchema }),
   'GET /api/health/live': answers<{ status: string }>()(),

@@ -14,6 +14,8 @@ export interface SessionResponse {
     favouriteSetId: number | null
     language: Language | null
     hands: Hands
+    /** Came in by a PIN on a trusted device: as anybody of the crew. */
+    byPin: boolean
   }
   shop: {
     id: number

@@ -73,13 +73,20 @@ export function usePageReading() {
   const takeSure = () => {
     taken.value = [...sure.value]
   }
+  /** What was filled in goes from the list; what is left may still be looked at. */
+  function settle(): void {
+    const filled = new Set(taken.value.map(f => f.field))
+    offered.value = offered.value.filter(f => !filled.has(f.field))
+    taken.value = []
+    read.value = false
+  }
   /** What was taken, as the fields of a spec. The unit of a clearance is that of the page. */
   function fields(): Partial<SpecText> {
     const all: Partial<SpecText> = Object.fromEntries(taken.value.map(f => [f.field, f.text]))
     const unit = /\s(mm|thou|in)$/.exec(all.intake ?? all.exhaust ?? '')?.[1]
     return unit ? { ...all, unit } : all
   }
-  return { text, offered, taken, photo, part, problem, read, paste, photograph, toggle, sure, takeSure, fields }
+  return { text, offered, taken, photo, part, problem, read, paste, photograph, toggle, sure, takeSure, settle, fields }
 }
 
 /** The figure with the words around it, on one line. */

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { navigateTo } from '#imports'
+import { navigateTo, useRoute } from '#imports'
 import { useTimeoutFn } from '@vueuse/core'
 import ShopHeader from '../components/shell/ShopHeader.vue'
 import { useDeviceShop } from '../composables/useDeviceShop'
@@ -14,6 +14,9 @@ const device = useDeviceShop()
 /** After what the page itself wants. */
 const SHOP_AFTER_MS = 2000
 useTimeoutFn(() => device.refresh(), SHOP_AFTER_MS)
+const route = useRoute()
+/** The next person goes on where this one was. */
+const changeHands = () => navigateTo({ path: '/hands', query: { back: route.fullPath } })
 async function signOut(): Promise<void> {
   await session.signOut()
   await navigateTo('/sign-in')
@@ -30,6 +33,7 @@ async function signOut(): Promise<void> {
       :dim="dim"
       :practiced="session.person?.hands === 'practiced'"
       @hands="session.chooseHands($event)"
+      @change="changeHands"
       @sign-out="signOut"
       @dim="dim = !dim"
     />

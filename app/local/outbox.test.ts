@@ -109,7 +109,8 @@ describe('what is needed without a server', () => {
         role: 'lead' as const,
         favouriteSetId: null,
         language: null,
-        hands: 'guided' as const,
+        hands: 'guided',
+        byPin: false as const,
       },
       shop: {
         id: 1,

@@ -6,8 +6,10 @@ import Column from 'primevue/column'
 import DataTable from 'primevue/datatable'
 import type { ShopRequest } from '~~/shared/requests'
 import type { PersonRow, ApiTokenRow } from '~~/shared/responses'
+import type { TrustedDevice } from '~~/shared/change-of-hands'
 import type { CalendarAddressRow } from '~~/shared/machines'
 import EndButton from '../components/forms/EndButton.vue'
+import TrustedDevices from '../components/shop/TrustedDevices.vue'
 import ApiTokens from '../components/shop/ApiTokens.vue'
 import CalendarAddresses from '../components/shop/CalendarAddresses.vue'
 import ShopIdentity from '../components/shop/ShopIdentity.vue'
@@ -68,9 +70,21 @@ async function endAddress(id: number): Promise<void> {
 async function endToken(id: number): Promise<void> {
   if (await tokenForm.send(() => api('DELETE /api/tokens/:id', { id }))) await loadTokens()
 }
+const devices = ref<TrustedDevice[]>([])
+const deviceForm = useForm()
+const loadDevices = async () => {
+  devices.value = (await deviceForm.send(() => api('GET /api/devices'))) ?? devices.value
+}
+async function trustDevice(name: string): Promise<void> {
+  if (await deviceForm.send(() => api('POST /api/devices', { body: { name } }))) await loadDevices()
+}
+async function endDevice(id: number): Promise<void> {
+  if (await deviceForm.send(() => api('DELETE /api/devices/:id', { id }))) await loadDevices()
+}
 const load = async () => {
   people.value = (await form.send(() => api('GET /api/people'))) ?? people.value
   if (!session.isLead) return
+  await loadDevices()
   await loadTokens()
   await loadAddresses()
 }
@@ -161,6 +175,13 @@ async function add(): Promise<void> {
           :time-zone="session.shop?.timeZone ?? 'UTC'"
           @make="makeAddress"
           @end="endAddress"
+        />
+        <TrustedDevices
+          :devices="devices"
+          :time-zone="session.shop.timeZone"
+          :form="deviceForm"
+          @trust="trustDevice"
+          @end="endDevice"
         />
         <ApiTokens
           v-if="session.isLead"

@@ -3,7 +3,9 @@ import { definePageMeta, navigateTo, useHead, useRoute } from '#imports'
 import Button from 'primevue/button'
 import { ref } from 'vue'
 import TextField from '../components/forms/TextField.vue'
+import CrewPick from '../components/shell/CrewPick.vue'
 import LanguagePick from '../components/shell/LanguagePick.vue'
+import { useCrew } from '../composables/useCrew'
 import { useForm } from '../composables/useForm'
 import { useOwnLanguage } from '../composables/useOwnLanguage'
 import { useOutboxStore } from '../stores/outbox'
@@ -19,6 +21,7 @@ const session = useSessionStore()
 const outbox = useOutboxStore()
 const own = useOwnLanguage()
 const form = useForm()
+const { crew, form: pinForm, takeOver } = useCrew()
 const signIn = ref('')
 const password = ref('')
 /** Whoever is in a hurry goes straight to it. */
@@ -30,16 +33,27 @@ async function submit(): Promise<void> {
   if (!given) return
   session.begin(given)
   void outbox.flush()
-  const back = String(useRouteBack())
-  const path = quick.value ? '/quick' : back.startsWith('/') && !back.startsWith('//') ? back : '/'
+  const path = quick.value ? '/quick' : pathBack()
   if (!own.speakTheirs(path)) await navigateTo(path)
 }
 const route = useRoute()
-const useRouteBack = () => route.query.back ?? '/'
+/** Where whoever signs in came from, on this server alone. */
+function pathBack(): string {
+  const back = String(route.query.back ?? '/')
+  return back.startsWith('/') && !back.startsWith('//') ? back : '/'
+}
 </script>
 
 <template>
   <main class="sign-in">
+    <CrewPick
+      v-if="crew.length"
+      class="form narrow"
+      :crew="crew"
+      :form="pinForm"
+      :here="null"
+      @take="(id, pin) => takeOver(id, pin, pathBack())"
+    />
     <CheckedForm class="form narrow" :form="form" :schema="signInSchema" :body="body" @send="submit">
       <p class="brand"><img src="/mark.svg" alt="" width="40" height="40" /><b>Wembric</b></p>
       <h1>{{ t('common.sign-in') }}</h1>

@@ -1,5 +1,6 @@
 import { definePreset } from '@primeuix/themes'
 import Base from '@primeuix/themes/aura/base'
+import accordion from '@primeuix/themes/aura/accordion'
 import autocomplete from '@primeuix/themes/aura/autocomplete'
 import button from '@primeuix/themes/aura/button'
 import checkbox from '@primeuix/themes/aura/checkbox'
@@ -71,6 +72,7 @@ export const WembricPreset = definePreset(
   {
     ...Base,
     components: {
+      accordion,
       autocomplete,
       button,
       checkbox,
@@ -99,6 +101,19 @@ export const WembricPreset = definePreset(
   {
     components: {
       button: { colorScheme: both({ outlined: { secondary: quiet }, text: { secondary: quiet } }) },
+      accordion: {
+        panel: { borderWidth: '0 0 1px 0', borderColor: 'var(--edge)' },
+        header: {
+          color: 'var(--ink)',
+          background: 'transparent',
+          hoverBackground: 'var(--sunk)',
+          activeBackground: 'transparent',
+          activeHoverBackground: 'var(--sunk)',
+          padding: '15px 6px',
+          toggleIcon: { color: 'var(--ink2)', hoverColor: 'var(--ink)', activeColor: 'var(--ink)' },
+        },
+        content: { background: 'transparent', color: 'var(--ink)', padding: '6px 6px 22px' },
+      },
       datatable: tables,
       paginator: {
         root: { background: 'transparent', color: 'var(--ink2)', padding: '12px 0' },

@@ -149,6 +149,7 @@ const FIELD_AT: Record<string, SpecField> = {
  * @returns the source’s field where no other fits
  */
 export function fieldAt(path: PropertyKey[]): SpecField {
+  if (path[0] === 'printed') return path[1] as SpecField
   const text = path.join('.')
   return (
     Object.entries(FIELD_AT).find(([from]) => text.startsWith(from))?.[1] ??

@@ -88,7 +88,8 @@ export const shopRoute = <K extends ApiKey>(
   defineEventHandler(event =>
     answer(event, async () => {
       const person = await currentPerson(event)
-      if (role === 'lead' && person.role !== 'lead') throw new Problem('not-allowed', say('refused.only-a-lead-may-do'))
+      if (role === 'lead' && person.role !== 'lead')
+        throw new Problem('not-allowed', say(person.byPin ? 'refused.not-by-pin' : 'refused.only-a-lead-may-do'))
       const given = await givenOf(event, key)
       return answeredOnce(event, person, given.body, () => work(Object.assign(given, { person })))
     }),

@@ -62,14 +62,29 @@ export function knownDevice(event: H3Event, signIn: string): string | null {
 export async function startSession(
   event: H3Event,
   person: { id: number; shopId: number; sessionVersion: number },
-  signIn: string,
+  signIn: string | null,
+  trustedDeviceId: number | null = null,
 ): Promise<void> {
   const token = randomBytes(32).toString('base64url')
-  await beginSession(pool(), hashed(token), person)
+  await beginSession(pool(), hashed(token), person, trustedDeviceId)
   const session = await useSession<SessionData>(event, settings())
   await session.update({ token })
+  if (signIn === null) return
   const device = knownDevice(event, signIn) ?? randomBytes(9).toString('base64url')
   setCookie(event, markName(signIn), `${device}.${signed(device, signIn)}`, { ...cookie(), maxAge: YEAR_S })
+}
+
+const TRUST = 'wembric-trust'
+/** The hash of the key that this device keeps where a lead trusts it; else null. */
+export function trustKey(event: H3Event): string | null {
+  const key = getCookie(event, TRUST)
+  return key ? hashed(key) : null
+}
+/** Gives this device a key of its own. @returns its hash */
+export function giveTrustKey(event: H3Event): string {
+  const key = randomBytes(32).toString('base64url')
+  setCookie(event, TRUST, key, { ...cookie(), maxAge: YEAR_S })
+  return hashed(key)
 }
 
 /** Ends the session at the server too: a copy of its cookie opens nothing any more. */
@@ -85,5 +100,6 @@ export async function currentPerson(event: H3Event): Promise<SignedIn> {
   const { token } = await sessionData(event)
   const person = token ? await personForSession(pool(), hashed(token)) : null
   if (!person) throw new Problem('sign-in-first', say('refused.sign-in-first-your-answers'))
-  return person
+  // a lead who came in by a PIN works as anybody of the crew
+  return person.byPin ? { ...person, role: 'mechanic' } : person
 }

@@ -30,6 +30,8 @@ export interface SignedIn {
   shopId: number
   name: string
   role: PersonRole
+  /** Came in by a PIN on a trusted device: works as anybody of the crew, and changes nothing of a lead's. */
+  byPin?: boolean
 }
 
 const WRONG = say('refused.wrong-password')
@@ -51,7 +53,8 @@ export const beginSession = (
   db: Db,
   id: string,
   { id: personId, shopId, sessionVersion }: Pick<PersonRecord, 'id' | 'shopId' | 'sessionVersion'>,
-) => insertSession(db, { id, shopId, personId, sessionVersion })
+  trustedDeviceId: number | null,
+) => insertSession(db, { id, shopId, personId, sessionVersion, trustedDeviceId })
 
 /** The person of a session, unless it has ended. */
 export const personForSession = (db: Db, id: string): Promise<SignedIn | null> => personOfSession(db, id)
@@ -62,7 +65,8 @@ export async function sessionOf(db: Db, person: SignedIn): Promise<SessionRespon
     person: {
       id: person.id,
       name: person.name,
-      role: person.role,
+      role: person.byPin ? 'mechanic' : person.role,
+      byPin: person.byPin ?? false,
       favouriteSetId: await favouriteSetOf(db, shop.id, person.id),
       language: await languageOf(db, shop.id, person.id),
       hands: await handsOf(db, shop.id, person.id),

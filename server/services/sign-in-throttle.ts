@@ -19,6 +19,8 @@ const PERSON: Patience = { free: 6, firstS: 5, longestS: 900 }
 const STRANGERS: Patience = { free: 60, firstS: 2, longestS: 60 }
 /** After so long without a try the count begins anew. */
 const QUIET_MINUTES = 30
+/** A PIN's count stays for a day. */
+const QUIET_PIN_MINUTES = 24 * 60
 
 const hashed = (text: string): string => createHash('sha256').update(text).digest('hex')
 const pauseS = (tries: number, { free, firstS, longestS }: Patience): number =>
@@ -64,6 +66,25 @@ export async function countTry(pool: Pool, from: TryFrom): Promise<void> {
       retryAfterS: Math.ceil(waitS),
     })
 }
+
+/** PINs are short: few tries are free, and the waits grow to an hour, so that a day has some thirty. */
+const PIN: Patience = { free: 5, firstS: 30, longestS: 3600 }
+const pinKey = (shopId: number, personId: number): string => hashed(`pin ${shopId} ${personId}`)
+/** Counts a try of a person's PIN, from whatever device. @throws Problem 429 saying how long to wait */
+export async function countPinTry(pool: Pool, shopId: number, personId: number): Promise<void> {
+  const key = pinKey(shopId, personId)
+  const waitS = await transaction(pool, async db => {
+    const { tries, waitS: wait } = await lockTries(db, key, QUIET_PIN_MINUTES)
+    if (wait === 0) await storeTries(db, key, tries + 1, pauseS(tries + 1, PIN))
+    return wait
+  })
+  if (waitS > 0)
+    throw new Problem('too-many-tries', say('refused.too-many-pins', { seconds: Math.ceil(waitS) }), {
+      retryAfterS: Math.ceil(waitS),
+    })
+}
+export const forgetPinTries = (pool: Pool, shopId: number, personId: number) =>
+  forgetTries(pool, pinKey(shopId, personId))
 
 /**
  * The password was right: the person's own count begins anew, and strangers' counts are as they were before this try.

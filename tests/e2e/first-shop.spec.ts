@@ -46,9 +46,6 @@ test('an empty server: shop and lead, a blade set, a model, a person, a machine 
       'Source’s date': '2024-02-30',
       'Intake': '0.12–0.08',
       'Exhaust': '0.16 ± 0.03',
-      'Stroke, mm': '50',
-      'Seen from': 'the left',
-      'Turned by': 'the crank nut',
       'Why you approve your own entry': 'Checked against the page',
     })
     await page.getByRole('button', { name: 'Add it' }).click()

@@ -85,6 +85,9 @@ test('find, read, draft, compare, approve; an open job is offered the new figure
   await expect(page.getByText('a bare figure')).toBeVisible()
 })
 
+/** Opens a part of the form of a model. */
+const part = (page: Page, name: string) => page.getByRole('button', { name: new RegExp(`^${name}`) }).click()
+
 test('two people change one model at once: the second sees what the first changed, and keeps what was typed', async ({
   page,
   browser,
@@ -92,21 +95,23 @@ test('two people change one model at once: the second sees what the first change
   await signIn(page)
   const address = await ownModel(page, 'Specimen 137')
   await page.goto(`${address}/draft`)
-  await field(page, 'Plug, N·m').fill('14')
+  await part(page, 'Torques, parts, schedule')
+  await field(page, 'Plug torque').fill('14')
   await field(page, 'Reason for the change').fill('Second printing')
   const tam = await (await browser.newContext()).newPage()
   await signIn(tam, 'tam')
   await tam.goto(`${address}/draft`)
-  await field(tam, 'Locknut, N·m').fill('9')
+  await part(tam, 'Torques, parts, schedule')
+  await field(tam, 'Locknut torque').fill('9')
   await field(tam, 'Reason for the change').fill('Letter 4')
   await tam.getByRole('button', { name: 'Save the draft' }).click()
   await expect(tam.locator('[data-line=locknut]')).toContainText('1 N·m more')
 
   await page.getByRole('button', { name: 'Save the draft' }).click()
   await expect(page.getByRole('alert').filter({ hasText: 'Tam saved draft 2' })).toContainText('8 N·m → 9 N·m')
-  await expect(field(page, 'Plug, N·m')).toHaveValue('14')
+  await expect(field(page, 'Plug torque')).toHaveValue('14')
   await page.getByRole('button', { name: 'I have checked it' }).click()
-  await field(page, 'Locknut, N·m').fill('9')
+  await field(page, 'Locknut torque').fill('9')
   await page.getByRole('button', { name: 'Save the draft' }).click()
   await expect(page.locator('[data-line=plug]')).toContainText('2 N·m more')
   // their own draft, and no other lead in this shop: a reason is wanted

@@ -147,6 +147,8 @@ test('a twin is added by the form; what cannot be is said at its field, and noth
     for (const [label, value] of Object.entries(fields)) await page.getByLabel(label, { exact: true }).fill(value)
   }
   const field = (label: string) => page.locator('.field').filter({ has: page.getByLabel(label, { exact: true }) })
+  for (const part of ['Engine and decompressor', 'Marks and turning', 'Cam timing'])
+    await page.getByRole('button', { name: new RegExp(`^${part}`) }).click()
   await page.getByRole('combobox', { name: 'Firing interval' }).click()
   await page.getByRole('option', { name: '180° twin' }).click()
   await expect(page.getByLabel('Cylinders and firing angles')).toHaveValue('Left 0, Right 180')
@@ -157,18 +159,18 @@ test('a twin is added by the form; what cannot be is said at its field, and noth
     'Source’s date': '2024-02-28',
     'Intake': '0.08–0.12',
     'Exhaust': '0.10–0.14',
-    'Stroke, mm': '0',
+    'Stroke': '0',
     'Seen from': 'the left',
     'Turned by': 'the rotor bolt',
     'Marks, letter and degrees': 'T L 0, T R 180',
   })
   await page.getByLabel(/The maker’s own stops/).fill('90 T L: left intake, left exhaust')
   await page.getByRole('button', { name: 'Add it' }).click()
-  await expect(field('Stroke, mm')).toContainText('10 mm or more')
+  await expect(field('Stroke')).toContainText('10 mm or more')
   await expect(field('Where they show')).toContainText('no pointer')
   await expect(page.locator('.field').filter({ hasText: 'own stops' })).toContainText('90° from there')
   await fill({
-    'Stroke, mm': '58',
+    'Stroke': '58',
     'Where they show': 'the rotor window',
     'At lift, mm': '1',
     'Intake opens, ° before TDC': '5',

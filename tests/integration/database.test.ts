@@ -257,7 +257,8 @@ describe('data of an earlier version', () => {
   ] as const
   /** What the last migrations made, taken away again. */
   const UNDO = [
-    'DROP TABLE page_photos',
+    'DROP TABLE page_photos, trusted_devices',
+    'ALTER TABLE people DROP COLUMN pin_hash',
     'ALTER TABLE people DROP COLUMN hands',
     'ALTER TABLE photos DROP FOREIGN KEY photos_of_job',
     ...['engine_models', 'machines', 'customers'].map(table => `ALTER TABLE ${table} DROP COLUMN quick`),

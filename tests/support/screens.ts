@@ -22,7 +22,16 @@ export function within<T>(setup: () => T): { it: T; end: () => void } {
 
 /** Who works at the browser, for a session store that nobody signed in. */
 export const sessionOf = (changes: Partial<SessionResponse['person']> = {}): SessionResponse => ({
-  person: { id: 1, name: 'Ada', role: 'lead', favouriteSetId: null, language: null, hands: 'guided', ...changes },
+  person: {
+    id: 1,
+    name: 'Ada',
+    role: 'lead',
+    favouriteSetId: null,
+    language: null,
+    hands: 'guided',
+    byPin: false,
+    ...changes,
+  },
   shop: {
     id: 1,
     name: 'S',

@@ -7,6 +7,7 @@ export type ShopThing =
   | 'address'
   | 'blade set'
   | 'calendar'
+  | 'device'
   | 'import'
   | 'job'
   | 'machine'
@@ -65,6 +66,11 @@ const server = {
   'refused.send-a-token-that-holds':
     'Send a valid token: “Authorization: Bearer wembric_…”. A lead of the shop makes one on the Shop page.',
   'refused.wrong-password': 'Wrong name or password. Try again.',
+  'refused.wrong-pin': 'Wrong PIN. Try again, or sign in with your password.',
+  'refused.device-not-trusted': 'This device is not trusted any more. Sign in with your name and password.',
+  'refused.not-by-pin': 'A PIN is not enough for this. Sign in with your name and password.',
+  'refused.too-many-pins': ({ seconds }: { seconds: number }) =>
+    `Too many wrong PINs. Try again in ${seconds < 90 ? count(seconds, 'second') : count(Math.ceil(seconds / 60), 'minute')}, or sign in with your password.`,
   'refused.too-many-tries': ({ seconds }: { seconds: number }) =>
     `Too many wrong passwords. Wait ${seconds < 90 ? count(seconds, 'second') : count(Math.ceil(seconds / 60), 'minute')}, then try again, or ask a lead.`,
   'refused.that-sign-in-name-is': 'That sign-in name is taken. Choose another.',

@@ -285,6 +285,9 @@ const figures = {
   'wrong.printed-differs': ({ text }: { text: string }) =>
     `“${text}” is not the figure beside it. Leave it out, or write what the page prints.`,
   'wrong.a-key-or-wrench-size': 'A key here is 1.5 to 12 mm, a nut 5 to 24 mm across its flats. Check the size.',
+  'wrong.a-pin-has-digits': 'A PIN has 4 to 8 digits.',
+  'wrong.this-pin-is-easily-guessed':
+    'This PIN is easily guessed. Choose digits that are neither all alike nor in a row.',
   'figure.no-measure': ({ kind }: { kind: 'length' | 'torque' | 'temperature' }) =>
     ({
       length: 'is not a length. Type a figure such as 57.8, 2 1/4 in or 45 mm.',

@@ -8,6 +8,7 @@ const THINGS: Record<ShopThing, string> = {
   'address': 'esa dirección',
   'blade set': 'ese juego de láminas',
   'calendar': 'ese calendario',
+  'device': 'ese aparato',
   'import': 'esa importación',
   'job': 'ese trabajo',
   'machine': 'esa máquina',
@@ -67,6 +68,11 @@ const server = {
   'refused.send-a-token-that-holds':
     'Envíe una clave válida: “Authorization: Bearer wembric_…”. Un jefe del taller hace una en la página del taller.',
   'refused.wrong-password': 'Nombre o contraseña incorrectos. Intente otra vez.',
+  'refused.wrong-pin': 'PIN incorrecto. Intente otra vez, o entre con su contraseña.',
+  'refused.device-not-trusted': 'Este aparato ya no es de confianza. Entre con su nombre y contraseña.',
+  'refused.not-by-pin': 'Para esto no basta un PIN. Entre con su nombre y contraseña.',
+  'refused.too-many-pins': ({ seconds }) =>
+    `Demasiados PIN incorrectos. Intente de nuevo en ${seconds < 90 ? count(seconds, 'segundo') : count(Math.ceil(seconds / 60), 'minuto')}, o entre con su contraseña.`,
   'refused.too-many-tries': ({ seconds }) =>
     `Demasiadas contraseñas incorrectas. Espere ${seconds < 90 ? count(seconds, 'segundo') : count(Math.ceil(seconds / 60), 'minuto')} e intente otra vez, o pregunte a un jefe.`,
   'refused.that-sign-in-name-is': 'Ese nombre de usuario ya está tomado. Elija otro.',

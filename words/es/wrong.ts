@@ -261,6 +261,8 @@ const figures = {
     `«${text}» no es la cifra de al lado. Omítalo o escriba lo que imprime la página.`,
   'wrong.a-key-or-wrench-size':
     'Una llave aquí es de 1,5 a 12 mm y una tuerca de 5 a 24 mm entre caras. Revise la medida.',
+  'wrong.a-pin-has-digits': 'Un PIN tiene de 4 a 8 cifras.',
+  'wrong.this-pin-is-easily-guessed': 'Este PIN se adivina fácil. Elija cifras que no sean todas iguales ni seguidas.',
   'figure.no-measure': ({ kind }) =>
     ({
       length: 'no es una medida. Escriba una cifra como 57.8, 2 1/4 in o 45 mm.',

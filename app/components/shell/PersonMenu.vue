@@ -11,7 +11,7 @@ import MenuButton from './MenuButton.vue'
 
 /** Who works here: how the screen looks and speaks, and the way out. */
 const props = defineProps<{ person: string; waiting: number; dim: boolean; practiced: boolean }>()
-const emit = defineEmits<{ signOut: []; dim: []; hands: [hands: Hands] }>()
+const emit = defineEmits<{ signOut: []; dim: []; hands: [hands: Hands]; change: [] }>()
 const own = useOwnLanguage()
 const confirm = useConfirm()
 const keysOn = useShortcutsOn()
@@ -50,6 +50,7 @@ const items = computed(() => [
     command: () => emit('hands', props.practiced ? 'guided' : 'practiced'),
   },
   { separator: true },
+  { label: t('person-menu.change-of-hands'), command: () => emit('change') },
   { label: t('shop-header.sign-out'), command: signOut },
 ])
 </script>

@@ -9,7 +9,7 @@ import PersonMenu from './PersonMenu.vue'
 
 /** The shop's title line: where to go, whose shop, who works. */
 defineProps<{ shop: string; person: string; offline: boolean; waiting: number; dim: boolean; practiced: boolean }>()
-defineEmits<{ signOut: []; dim: []; hands: [hands: Hands] }>()
+defineEmits<{ signOut: []; dim: []; hands: [hands: Hands]; change: [] }>()
 const route = useRoute()
 const isHere = (to: string) => (to === '/' ? route.path === '/' : route.path.startsWith(to))
 const PLACES = [
@@ -50,6 +50,7 @@ const here = computed(() => PLACES.find(p => isHere(p.to))?.name ?? t('shop-head
         :practiced="practiced"
         @dim="$emit('dim')"
         @hands="$emit('hands', $event)"
+        @change="$emit('change')"
         @sign-out="$emit('signOut')"
       />
     </div>

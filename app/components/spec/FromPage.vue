@@ -19,20 +19,25 @@ watch(page.photo, file => {
   photo.value = file
 })
 const pasting = ref(false)
+/** How many figures of this page were filled in. */
+const done = ref(0)
 const id = useId()
 async function chosen(event: Event): Promise<void> {
+  done.value = 0
   const field = event.target as HTMLInputElement
   const file = field.files?.[0]
   field.value = ''
   pasting.value = false
   if (file) await page.photograph(file)
 }
-const done = ref(0)
+function readText(): void {
+  done.value = 0
+  page.paste()
+}
 function take(): void {
   emit('take', page.fields())
   done.value = taken.value.length
-  offered.value = []
-  read.value = false
+  page.settle()
   pasting.value = false
 }
 </script>
@@ -58,7 +63,7 @@ function take(): void {
     <div v-if="pasting" class="field">
       <label :for="id">{{ t('from-page.text-of-the-page') }}</label>
       <Textarea :id="id" v-model="text" :rows="6" auto-resize />
-      <div class="actions"><Button :label="t('from-page.read-it')" @click="page.paste()" /></div>
+      <div class="actions"><Button :label="t('from-page.read-it')" @click="readText" /></div>
     </div>
     <div v-if="part !== null" role="status">
       <p>{{ t('from-page.reading') }}</p>
@@ -66,9 +71,15 @@ function take(): void {
     </div>
     <p v-if="problem" class="wrong" role="alert">{{ problem }}</p>
     <p v-if="read && offered.length === 0" role="status">{{ t('from-page.nothing-found') }}</p>
-    <p v-if="done && !read" role="status">{{ t('from-page.filled-in', { count: done }) }}</p>
+    <p v-if="done" role="status">{{ t('from-page.filled-in', { count: done }) }}</p>
     <template v-if="offered.length">
-      <p role="status">{{ t('from-page.tick-what-is-right', { count: offered.length }) }}</p>
+      <p role="status">
+        {{
+          done
+            ? t('from-page.still-left', { count: offered.length })
+            : t('from-page.tick-what-is-right', { count: offered.length })
+        }}
+      </p>
       <ul>
         <li v-for="(f, i) in offered" :key="i" :class="{ doubtful: f.doubts.length }">
           <Checkbox
@@ -135,12 +146,16 @@ ul {
   list-style: none;
   margin: 0;
   padding: 0;
+  display: grid;
+  grid-template-columns: repeat(auto-fill, minmax(min(100%, 420px), 1fr));
+  gap: 0 32px;
 }
 li {
   display: grid;
   grid-template-columns: auto minmax(0, 1fr);
   gap: 4px 12px;
   align-items: center;
+  align-content: start;
   padding: 10px 0;
   border-top: 1px solid var(--line);
 }

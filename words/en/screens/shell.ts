@@ -9,6 +9,13 @@ export const shell = {
     'That answer was not saved: this device has no room to keep it, and the shop’s server does not answer. Free some room or get back online, then answer again.',
   'outbox.this-device-cannot-keep-answers':
     'This device cannot keep answers: it has no room. They go straight to the shop.',
+  'crew-pick.here-now': 'here now',
+  'crew-pick.no-pin': ({ name }: { name: string }) =>
+    `${name} has no PIN yet. Sign in with name and password once, and choose one under “Change of hands”.`,
+  'crew-pick.pin-of': ({ name }: { name: string }) => `PIN of ${name}`,
+  'crew-pick.take-over': 'Take over',
+  'crew-pick.who-takes-over': 'Who takes over?',
+  'person-menu.change-of-hands': 'Change of hands …',
   'page-sign-in.for-a-quick-job': 'Straight to a quick job',
   'page-sign-in.kept': ({ answers }: { answers: number }) =>
     answers === 1

@@ -33,6 +33,20 @@ export const shop = {
   'page-setup.unit-shown-first': 'Unit shown first',
   'page-setup.your-shop': 'Your shop',
   'page-setup.your-shop-wembric': 'Your shop, Wembric',
+  'page-hands.came-by-pin': ({ name }: { name: string }) =>
+    `You came in by PIN, ${name}. To choose another PIN, or for a lead’s settings, sign in with name and password.`,
+  'page-hands.change-of-hands': 'Change of hands',
+  'page-hands.change-of-hands-wembric': 'Change of hands, Wembric',
+  'page-hands.four-to-eight-digits': 'Four to eight digits.',
+  'page-hands.keep-it': 'Keep this PIN',
+  'page-hands.not-trusted':
+    'On this device nobody changes hands by PIN yet. A lead opens the Shop page on it and trusts it.',
+  'page-hands.pin-gone': 'Your PIN is gone.',
+  'page-hands.pin-kept': 'Your PIN is kept.',
+  'page-hands.take-it-away': 'No PIN',
+  'page-hands.what-it-is-for':
+    'With it you take over on a device that a lead trusts. It opens nothing of a lead’s settings.',
+  'page-hands.your-pin': 'Your PIN',
   'page-shop.signs-in-again': ({ name }: Shown<'name'>) =>
     `${name} will have to sign in again on every device. Answers that wait on one are kept there.`,
   'page-shop.the-shop': 'The shop',
@@ -70,4 +84,15 @@ export const shop = {
   'shop-identity.owners-are-written-in': 'Owners are written in',
   'shop-identity.the-writers': 'The language of whoever writes',
   'shop-identity.an-owner-may-have-another': 'Letters, signed sheets and PDFs. An owner may have another.',
+  'trusted-devices.device': 'Device',
+  'trusted-devices.end': 'End its trust',
+  'trusted-devices.end-of': ({ name }: { name: string }) => `End the trust in ${name}`,
+  'trusted-devices.last-change': 'Last change of hands',
+  'trusted-devices.signs-out': ({ name }: { name: string }) => `Whoever came in by PIN on ${name} is signed out.`,
+  'trusted-devices.this-device-is-called': 'This device is called',
+  'trusted-devices.title': 'Change of hands by PIN',
+  'trusted-devices.trust-this-device': 'Trust this device',
+  'trusted-devices.trusted-by': 'Trusted by',
+  'trusted-devices.what-for':
+    'On a device that you trust, the crew takes over by a tap on a name and a PIN. Trust only what stays in the shop.',
 }

@@ -67,6 +67,10 @@ export const specBook = {
     'The words on this picture can’t be made out. Hold the phone flat over the page, in good light, so that the page fills the picture, and take it again.',
   'from-page.read-it': 'Read it',
   'from-page.reading': 'Reading the page …',
+  'from-page.still-left': ({ count }: { count: number }) =>
+    count === 1
+      ? 'One more was found, with a doubt. Compare it with the page.'
+      : `${count} more were found, with a doubt. Compare them with the page.`,
   'from-page.text-of-the-page': 'Text of the page',
   'from-page.tick-all-without-doubt': ({ count }: { count: number }) =>
     count === 1 ? 'Check the one without doubt' : `Check the ${count} without doubt`,

@@ -11,6 +11,13 @@ export const shell: Words<typeof english> = {
     'Esa respuesta no se guardó: este aparato no tiene espacio y el servidor del taller no responde. Libere espacio o recupere la conexión, y responda otra vez.',
   'outbox.this-device-cannot-keep-answers':
     'Este aparato no puede guardar respuestas: no tiene espacio. Van directo al taller.',
+  'crew-pick.here-now': 'está aquí',
+  'crew-pick.no-pin': ({ name }) =>
+    `${name} aún no tiene PIN. Que entre una vez con nombre y contraseña y elija uno en «Cambio de manos».`,
+  'crew-pick.pin-of': ({ name }) => `PIN de ${name}`,
+  'crew-pick.take-over': 'Seguir yo',
+  'crew-pick.who-takes-over': '¿Quién sigue?',
+  'person-menu.change-of-hands': 'Cambio de manos …',
   'page-sign-in.for-a-quick-job': 'Directo a un trabajo rápido',
   'page-sign-in.kept': ({ answers }) =>
     answers === 1

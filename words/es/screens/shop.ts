@@ -33,6 +33,20 @@ export const shop: Words<typeof english> = {
   'page-setup.unit-shown-first': 'Unidad que va primero',
   'page-setup.your-shop': 'Su taller',
   'page-setup.your-shop-wembric': 'Su taller, Wembric',
+  'page-hands.came-by-pin': ({ name }) =>
+    `Entró con PIN, ${name}. Para elegir otro PIN, o para los ajustes de un jefe, entre con nombre y contraseña.`,
+  'page-hands.change-of-hands': 'Cambio de manos',
+  'page-hands.change-of-hands-wembric': 'Cambio de manos, Wembric',
+  'page-hands.four-to-eight-digits': 'De cuatro a ocho cifras.',
+  'page-hands.keep-it': 'Guardar este PIN',
+  'page-hands.not-trusted':
+    'En este aparato nadie cambia de manos con PIN todavía. Un jefe abre en él la página del taller y le da confianza.',
+  'page-hands.pin-gone': 'Ya no tiene PIN.',
+  'page-hands.pin-kept': 'Su PIN está guardado.',
+  'page-hands.take-it-away': 'Sin PIN',
+  'page-hands.what-it-is-for':
+    'Con él sigue usted en un aparato al que un jefe dio confianza. No abre los ajustes de un jefe.',
+  'page-hands.your-pin': 'Su PIN',
   'page-shop.signs-in-again': ({ name }) =>
     `${name} tendrá que entrar de nuevo en cada aparato. Las respuestas que esperan en uno se conservan allí.`,
   'page-shop.the-shop': 'El taller',
@@ -68,4 +82,15 @@ export const shop: Words<typeof english> = {
   'shop-identity.owners-are-written-in': 'Idioma para los dueños',
   'shop-identity.the-writers': 'El de quien escribe',
   'shop-identity.an-owner-may-have-another': 'Cartas, hojas firmadas y PDF. Un dueño puede tener otro.',
+  'trusted-devices.device': 'Aparato',
+  'trusted-devices.end': 'Quitar la confianza',
+  'trusted-devices.end-of': ({ name }) => `Quitar la confianza a ${name}`,
+  'trusted-devices.last-change': 'Último cambio de manos',
+  'trusted-devices.signs-out': ({ name }) => `Quien entró con PIN en ${name} sale.`,
+  'trusted-devices.this-device-is-called': 'Este aparato se llama',
+  'trusted-devices.title': 'Cambio de manos con PIN',
+  'trusted-devices.trust-this-device': 'Dar confianza a este aparato',
+  'trusted-devices.trusted-by': 'Confía',
+  'trusted-devices.what-for':
+    'En un aparato de confianza, el equipo cambia con un toque en el nombre y un PIN. Dé confianza solo a lo que se queda en el taller.',
 }

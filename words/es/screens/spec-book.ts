@@ -63,6 +63,10 @@ export const specBook: Words<typeof english> = {
     'No se distinguen las palabras de esta foto. Tenga el teléfono plano sobre la página, con buena luz, que la página llene la foto, y tómela otra vez.',
   'from-page.read-it': 'Leerlo',
   'from-page.reading': 'Leyendo la página …',
+  'from-page.still-left': ({ count }) =>
+    count === 1
+      ? 'Se halló una más, con duda. Compárela con la página.'
+      : `Se hallaron ${count} más, con duda. Compárelas con la página.`,
   'from-page.text-of-the-page': 'Texto de la página',
   'from-page.tick-all-without-doubt': ({ count }) =>
     count === 1 ? 'Marcar la que no tiene duda' : `Marcar las ${count} sin duda`,

@@ -1,0 +1,9 @@
+import { trustDevice } from '../../services/change-of-hands'
+import { shopRoute } from '../../http/route'
+import { giveTrustKey } from '../../http/session'
+
+export default shopRoute(
+  'POST /api/devices',
+  ({ pool, event, person, body }) => trustDevice(pool, person, body.name, giveTrustKey(event)),
+  'lead',
+)

@@ -1,0 +1,10 @@
+import { takeOver } from '../../services/change-of-hands'
+import { sessionOf } from '../../services/people'
+import { openRoute } from '../../http/route'
+import { startSession, trustKey } from '../../http/session'
+
+export default openRoute('POST /api/session/pin', async ({ pool, event, body }) => {
+  const { person, deviceId } = await takeOver(pool, trustKey(event), body)
+  await startSession(event, person, null, deviceId)
+  return sessionOf(pool, { ...person, byPin: true })
+})

@@ -5,8 +5,8 @@ import type { CrewMember } from '~~/shared/change-of-hands'
 import { pinSignInSchema } from '~~/shared/change-of-hands'
 import type { useForm } from '../../composables/useForm'
 import { t } from '../../words'
-import CheckedForm from '../forms/CheckedForm.vue'
-import TextField from '../forms/TextField.vue'
+import CheckedForm from './CheckedForm.vue'
+import TextField from './TextField.vue'
 
 /** Who takes over: a tap on the name, and a PIN. */
 defineProps<{ crew: CrewMember[]; form: ReturnType<typeof useForm>; here: number | null }>()

@@ -168,6 +168,7 @@ export const API = {
   'GET /api/people': answers<PersonRow[]>()(),
   'POST /api/people': answers<{ id: number }>()({ body: personSchema }),
   'POST /api/people/:id/sign-out': answers<Done>()(),
+  'POST /api/jobs/:id/photos': answers<PhotoRow>()(),
   'DELETE /api/photos/:id': answers<Done>()(),
   'GET /api/practice': answers<PracticeResponse>()(),
   'POST /api/practice': answers<{ marked: Marked } & PracticeResponse>()({ body: practiceRunSchema }),

@@ -1,6 +1,7 @@
 import { z } from '../core/zod'
 import type { Engine } from '../core/engine'
 import type { JobPin } from '../core/job/pin'
+import type { ModelHit } from './spec-book'
 import type { BladeSetRow, MachineRow } from './responses'
 
 /** As far below zero as a number is exact: ids that a device gives to the jobs that begin on it. */
@@ -20,7 +21,7 @@ export const openedAtSchema = z.iso.datetime({ offset: true })
 export interface DeviceShop {
   machines: MachineRow[]
   /** The spec in force of each model that one of the machines has. */
-  models: { id: number; name: string; spec: JobPin['spec'] & { engine: Engine } }[]
+  models: { id: number; name: string; hit: ModelHit; spec: JobPin['spec'] & { engine: Engine } }[]
   /** How each machine's last visit left its valves, where it had one. */
   lastLeft: { machineId: number; date: string; readings: NonNullable<JobPin['lastAsLeft']>['readings'] }[]
   sets: BladeSetRow[]

@@ -15,7 +15,13 @@ export function usePhotos(given: { machineId: number; jobId?: number }) {
   const photos = ref<PhotoRow[]>([])
   const part = ref<number | null>(null)
 
+  /** A photo of this job, or of this machine where no job is meant. */
+  const isHere = (p: { machineId: number; jobId: number | null }) =>
+    given.jobId === undefined ? p.machineId === given.machineId : p.jobId === given.jobId
+
   async function load(): Promise<void> {
+    // the machine of a quick job that the shop does not know yet has no number
+    if (given.machineId === 0) return
     try {
       photos.value = (await api('GET /api/machines/:id/photos', { id: given.machineId })).filter(
         p => given.jobId === undefined || p.jobId === given.jobId,
@@ -28,13 +34,11 @@ export function usePhotos(given: { machineId: number; jobId?: number }) {
   /** Addresses of the pictures that wait, made once each and given back when they are gone. */
   const addresses = new Map<string, string>()
   const waiting = computed(() =>
-    store.waiting
-      .filter(p => p.machineId === given.machineId && (given.jobId === undefined || p.jobId === given.jobId))
-      .map(p => {
-        const address = addresses.get(p.id) ?? URL.createObjectURL(new Blob([p.bytes], { type: p.type }))
-        addresses.set(p.id, address)
-        return { id: p.id, address, refused: p.refused }
-      }),
+    store.waiting.filter(isHere).map(p => {
+      const address = addresses.get(p.id) ?? URL.createObjectURL(new Blob([p.bytes], { type: p.type }))
+      addresses.set(p.id, address)
+      return { id: p.id, address, refused: p.refused }
+    }),
   )
   watch(waiting, now => {
     for (const [id, address] of addresses)
@@ -61,8 +65,8 @@ export function usePhotos(given: { machineId: number; jobId?: number }) {
 
   let stop = () => {}
   onMounted(async () => {
-    const end = store.onTaken(machineId => {
-      if (machineId === given.machineId) void load()
+    const end = store.onTaken(photo => {
+      if (isHere(photo)) void load()
     })
     stop = () => void end()
     await Promise.all([load(), store.load().catch(() => {})])

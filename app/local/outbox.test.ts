@@ -110,7 +110,7 @@ describe('what is needed without a server', () => {
         favouriteSetId: null,
         language: null,
         hands: 'guided',
-        byPin: false as const,
+        byPin: false,
       },
       shop: {
         id: 1,

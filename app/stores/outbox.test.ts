@@ -17,7 +17,15 @@ const taken = (request: object): Reply => ({
 })
 const refusal = (status: number, title: string): Reply => ({ status, body: { type: 'about:blank', title, status } })
 const session = (id: number, shopId = 1): SessionResponse => ({
-  person: { id, name: `P${id}`, role: 'mechanic', favouriteSetId: null, language: null, hands: 'guided', byPin: false },
+  person: {
+    id,
+    name: `P${id}`,
+    role: 'mechanic',
+    favouriteSetId: null,
+    language: null,
+    hands: 'guided' as const,
+    byPin: false,
+  },
   shop: {
     id: shopId,
     name: 'S',

@@ -41,6 +41,7 @@ const picture = () => new Blob(['pixels'], { type: 'image/jpeg' })
 beforeEach(async () => {
   const db = await localDatabase()
   await db.clear('photos')
+  await db.clear('openings')
   sent = []
   shop = 'takes it'
   newDevice()
@@ -62,9 +63,9 @@ it('without the shop a photo waits on the device, outlives the tab, and goes onc
   expect(photos.waiting.map(p => [p.id, p.machineId, p.jobId])).toEqual([[id, 4, 12]])
   shop = 'takes it'
   const told: number[] = []
-  photos.onTaken(machineId => told.push(machineId))
+  photos.onTaken(photo => told.push(photo.machineId))
   await Promise.all([photos.flush(), photos.flush()])
-  expect(sent).toEqual([{ path: '/api/machines/4/photos?job=12', id }])
+  expect(sent).toEqual([{ path: '/api/jobs/12/photos', id }])
   expect([photos.waiting, told]).toEqual([[], [4]])
 })
 
@@ -90,6 +91,17 @@ it('one that waits for somebody else is neither shown nor sent by another', asyn
   await usePhotosStore().load()
   await usePhotosStore().flush()
   expect([usePhotosStore().waiting, sent]).toEqual([[], []])
+})
+
+it('one of a job that the shop does not know yet waits until it does', async () => {
+  const db = await localDatabase()
+  await db.put('openings', { jobId: -7, openedAt: '2026-11-29T10:00:00Z' } as never)
+  await usePhotosStore().add(0, -7, picture(), () => {})
+  expect([sent, usePhotosStore().waiting.length]).toEqual([[], 1])
+  await db.delete('openings', -7)
+  await usePhotosStore().flush()
+  expect(sent.map(s => s.path)).toEqual(['/api/jobs/-7/photos'])
+  expect(usePhotosStore().waiting).toEqual([])
 })
 
 it('a device that can keep nothing sends it at once', async () => {

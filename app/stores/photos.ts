@@ -3,6 +3,7 @@ import { v7 as uuidv7 } from 'uuid'
 import { computed, shallowRef } from 'vue'
 import type { PhotoRow } from '~~/shared/machines'
 import type { WaitingPhoto } from '../local/database'
+import { openingsWaiting } from '../local/openings'
 import { keepPhoto, letGoPhoto, waitingPhotos } from '../local/photos'
 import { Refused } from '../utils/api'
 import { upload } from '../utils/upload'
@@ -15,7 +16,7 @@ const RETRY_MS = 5000
 export const usePhotosStore = defineStore('photos', () => {
   const session = useSessionStore()
   const waiting = shallowRef<WaitingPhoto[]>([])
-  const listeners = new Set<(machineId: number) => void>()
+  const listeners = new Set<(photo: WaitingPhoto) => void>()
   const mine = (p: WaitingPhoto) => p.shopId === session.shop?.id && p.personId === session.person?.id
   let timer: ReturnType<typeof setTimeout> | undefined
 
@@ -56,17 +57,21 @@ export const usePhotosStore = defineStore('photos', () => {
   }
 
   async function sendOne(photo: WaitingPhoto, onPart: (part: number) => void): Promise<void> {
-    const query = new URLSearchParams(photo.jobId === null ? {} : { job: String(photo.jobId) })
     await upload<PhotoRow>(
-      `/api/machines/${photo.machineId}/photos?${query}`,
+      // a job that began here knows its machine when the shop does
+      photo.jobId === null ? `/api/machines/${photo.machineId}/photos` : `/api/jobs/${photo.jobId}/photos`,
       new Blob([photo.bytes], { type: photo.type }),
       onPart,
       new AbortController().signal,
       photo.id,
     )
-    for (const listener of listeners) listener(photo.machineId)
+    for (const listener of listeners) listener(photo)
   }
 
+  /** Jobs that began here and that the shop does not know yet: their photos wait for them. */
+  async function jobsNotOpened(): Promise<Set<number>> {
+    return new Set((await openingsWaiting().catch(() => [])).map(o => o.jobId))
+  }
   function later(): void {
     clearTimeout(timer)
     timer = setTimeout(() => void flush(), RETRY_MS)
@@ -75,8 +80,10 @@ export const usePhotosStore = defineStore('photos', () => {
   let running: Promise<void> | null = null
   async function sendAll(onPart: (part: number) => void): Promise<void> {
     for (;;) {
-      const next = waiting.value.find(p => mine(p) && !p.refused)
-      if (!next) return
+      const ready = waiting.value.filter(p => mine(p) && !p.refused)
+      const unopened = await jobsNotOpened()
+      const next = ready.find(p => p.jobId === null || !unopened.has(p.jobId))
+      if (!next) return ready.length > 0 ? later() : undefined
       try {
         await sendOne(next, onPart)
         await letGoPhoto(next.id)
@@ -107,8 +114,8 @@ export const usePhotosStore = defineStore('photos', () => {
     add,
     flush,
     discard,
-    /** Tells when the shop has taken a photo of a machine. Returns how to stop. */
-    onTaken: (listener: (machineId: number) => void) => {
+    /** Tells when the shop has taken a photo. Returns how to stop. */
+    onTaken: (listener: (photo: WaitingPhoto) => void) => {
       listeners.add(listener)
       return () => listeners.delete(listener)
     },

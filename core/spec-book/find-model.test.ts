@@ -1,5 +1,5 @@
-import { describe, expect, it } from 'vitest'
-import { fitOf, type Findable, LEAST_FIT, modelGrams, readQuery } from './index'
+import { findAmongModels, describe, expect, it } from 'vitest'
+import { findAmongModels, fitOf, type Findable, LEAST_FIT, modelGrams, readQuery } from './index'
 
 const model = (maker: string, name: string, code: string, more: Partial<Findable> = {}): Findable => ({
   maker,
@@ -64,4 +64,19 @@ describe('a model is found first by', () => {
   it('what is nothing like any finds none', () => expect(found('qqwx 999')).toEqual([]))
   it('a query of signs alone asks for nothing', () =>
     expect(readQuery(' -- // ')).toMatchObject({ words: [], grams: [] }))
+})
+
+describe('among the models that a device has', () => {
+  const models = [
+    { maker: 'Zephrin', model: 'Minnow 125', code: 'ZM125-E', family: '', kind: 'Scooter' },
+    { maker: 'Vossel', model: 'Duet 405', code: 'VD405-P', family: '', kind: 'Motorcycle' },
+    { maker: 'Karnok', model: 'Ridge 437', code: 'KR437-D', family: '', kind: 'ATV' },
+  ].map(m => ({ ...m, displacementCc: null, yearFrom: null, yearTo: null }))
+  it.each([
+    ['minow', ['Minnow 125']],
+    ['vosel duet', ['Duet 405']],
+    ['KR437', ['Ridge 437']],
+    ['teapot', []],
+    ['', ['Minnow 125', 'Duet 405', 'Ridge 437']],
+  ])('“%s”', (text, names) => expect(findAmongModels(text, models, 20).map(m => m.model)).toEqual(names))
 })

@@ -75,3 +75,15 @@ export function fitOf(query: ModelQuery, model: Findable): number {
   return Math.max(apart, together) + Math.max(inYears, named)
 }
 export const LEAST_FIT = 0.34
+
+/** The models of a list that were meant, the likeliest first; all of them where nothing was typed. */
+export function findAmongModels<M extends Findable>(text: string, models: readonly M[], most: number): M[] {
+  const query = readQuery(text)
+  if (query.words.length === 0 && query.year === null) return models.slice(0, most)
+  return models
+    .map(model => ({ model, fit: fitOf(query, model) }))
+    .filter(({ fit: how }) => how >= LEAST_FIT)
+    .sort((a, b) => b.fit - a.fit)
+    .slice(0, most)
+    .map(({ model }) => model)
+}

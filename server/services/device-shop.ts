@@ -2,6 +2,7 @@ import type { DeviceShop } from '../../shared/device-job'
 import type { Db } from '../database/query'
 import { bladeSetsOfShop } from '../repositories/blade-sets'
 import { lastLeftOfMachines, machinesForDevice } from '../repositories/device-shop'
+import { hitOf } from './spec-book'
 import { modelsByIds } from '../repositories/models'
 import { adaptersOfShop, wrenchesOfShop } from '../repositories/torque-tools'
 
@@ -22,6 +23,7 @@ export async function deviceShop(db: Db, shopId: number, now: Date): Promise<Dev
     models: models.map(m => ({
       id: m.id,
       name: `${m.maker} ${m.model}`,
+      hit: hitOf(m),
       spec: { revisionId: m.revisionId, revision: m.revision, status: m.status, engine: m.engine },
     })),
     lastLeft: [...left.values()],

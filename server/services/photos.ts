@@ -75,6 +75,12 @@ export async function addPhoto(
   })
   return asRow((await photoById(pool, person.shopId, id))!)
 }
+/** A photo of a job, of whatever machine it is on. @throws Problem not-found */
+export async function addJobPhoto(pool: Pool, person: SignedIn, jobId: number, bytes: Buffer): Promise<PhotoRow> {
+  const job = await jobById(pool, person.shopId, jobId)
+  if (!job) throw notFound('job')
+  return addPhoto(pool, person, job.pin.machine.id, { job: jobId, caption: '' }, bytes)
+}
 export async function listPhotos(db: Db, shopId: number, machineId: number): Promise<PhotoRow[]> {
   if (!(await machineById(db, shopId, machineId))) throw notFound('machine')
   return (await photosOfMachine(db, shopId, machineId)).map(asRow)

@@ -222,7 +222,7 @@ export async function effectOf(db: Db, person: SignedIn, revisionId: number): Pr
 }
 
 /** A model as a line of the book. */
-function hitOf({ engine, revisionId: _, ...row }: ModelRow): ModelHit {
+export function hitOf({ engine, revisionId: _, ...row }: ModelRow): ModelHit {
   const [intake, exhaust] = [spanWords(engine.clearance.intake), spanWords(engine.clearance.exhaust)]
   return {
     ...row,

@@ -192,7 +192,8 @@ test('a saved model comes back from its file; one that cannot be is refused fiel
   await page.getByLabel('Find a model').fill('span 850')
   await page.getByRole('link', { name: 'Karnok Span 850' }).click()
   const download = page.waitForEvent('download')
-  await page.getByRole('link', { name: 'Save as JSON' }).click()
+  await page.getByRole('button', { name: 'Save as' }).click()
+  await page.getByRole('menuitem', { name: /^JSON/ }).click()
   const chunks: Buffer[] = []
   for await (const chunk of await (await download).createReadStream()) chunks.push(chunk as Buffer)
   const book = JSON.parse(Buffer.concat(chunks).toString()) as {

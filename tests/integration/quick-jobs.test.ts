@@ -1,3 +1,4 @@
+import sharp from 'sharp'
 import { beforeAll, describe, expect, it } from 'vitest'
 import type { JobPin } from '../../core/job'
 import { deviceJobId, type DeviceShop } from '../../shared/device-job'
@@ -32,6 +33,21 @@ const lists = async () => ({
   ),
   page: (await tam.get<{ counts: { all: number } }>('/api/machines/list?q=Single, 2')).body.counts.all,
   owners: (await tam.get<{ name: string }[]>('/api/customers')).body.filter(c => c.name === '').length,
+})
+
+describe('a photo of a job that began on a device', () => {
+  it('hangs on the machine that the shop gave it, before and after it is kept', async () => {
+    const job = opening()
+    expect((await tam.post('/api/jobs/quick', job)).status).toBe(200)
+    const picture = sharp({ create: { width: 30, height: 20, channels: 3, background: '#abc' } })
+    const taken = await tam.upload<{ id: number }>(`/api/jobs/${job.id}/photos`, await picture.png().toBuffer())
+    expect(taken.status, JSON.stringify(taken.body)).toBe(200)
+    const machine = (await pinOf(job.id)).machine.id
+    const shown = (await tam.get<{ id: number; jobId: number }[]>(`/api/machines/${machine}/photos`)).body
+    expect(shown.map(p => [p.id, p.jobId])).toEqual([[taken.body.id, job.id]])
+  })
+  it('waits for its job: one that the shop does not know is refused', async () =>
+    expect((await tam.upload(`/api/jobs/${deviceJobId()}/photos`, new Uint8Array([1]))).status).toBe(404))
 })
 
 describe('ids of devices', () => {

@@ -18,7 +18,7 @@ import { meterEither, meterOf } from '../../components/machine/meter-field'
 import { useDeviceShop } from '../../composables/useDeviceShop'
 import { useNewJob } from '../../composables/useNewJob'
 import { api, NoAnswer } from '../../utils/api'
-import { LANGUAGE } from '../../language'
+import { dayAndTime } from '../../utils/day-and-time'
 import { t } from '../../words'
 import CheckedForm from '../../components/forms/CheckedForm.vue'
 import { openJobSchema } from '~~/shared/requests'
@@ -65,8 +65,6 @@ onMounted(async () => {
   const mine = sets.value.find(s => s.id === session.person?.favouriteSetId) ?? sets.value[0]
   job.bladeSetId = mine?.id ?? null
 })
-const clock = (at: string) =>
-  new Date(at).toLocaleString(LANGUAGE, { day: 'numeric', month: 'short', hour: 'numeric', minute: '2-digit' })
 const setOptions = computed(() => sets.value.map(s => ({ value: s.id, label: s.name })))
 
 const body = () => ({ ...job, meter: meterOf(job.meter), machineId: machine.value?.id })
@@ -127,7 +125,9 @@ function added(row: MachineRow): void {
           </button>
         </li>
       </ul>
-      <p v-if="fetchedAt" class="lead" role="status">{{ t('new-job.from-this-device', { at: clock(fetchedAt) }) }}</p>
+      <p v-if="fetchedAt" class="lead" role="status">
+        {{ t('new-job.from-this-device', { at: dayAndTime(fetchedAt) }) }}
+      </p>
       <p v-if="found?.length === 0" class="lead">
         {{ text ? t('page-jobs-new.no-machine-like-that-in') : t('page-jobs-new.this-shop-has-no-machines') }}
       </p>

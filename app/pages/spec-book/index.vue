@@ -12,6 +12,7 @@ import type { ModelHit } from '~~/shared/spec-book'
 import { useKeys } from '../../composables/useKeys'
 import { useModelSearch } from '../../composables/useModelSearch'
 import { t } from '../../words'
+import { dayAndTime } from '../../utils/day-and-time'
 import SaveAs from '../../components/spec/SaveAs.vue'
 import LoadingRows from '../../components/shell/LoadingRows.vue'
 
@@ -19,7 +20,10 @@ definePageMeta({ words: ['spec-book'] })
 useHead({ title: t('common.spec-book-wembric') })
 const query = useRoute().query
 // come from a machine, its own model stands first
-const { q, found, failed, find } = useModelSearch(20, typeof query.machine === 'string' ? query.machine : undefined)
+const { q, found, failed, find, fetchedAt } = useModelSearch(
+  20,
+  typeof query.machine === 'string' ? query.machine : undefined,
+)
 const field = useTemplateRef<{ $el: HTMLInputElement }>('field')
 onMounted(async () => {
   q.value = String(query.q ?? '')
@@ -92,6 +96,9 @@ useKeys({
         @keydown.enter.prevent="open(rows[at])"
       />
     </div>
+    <p v-if="fetchedAt" class="lead" role="status">
+      {{ t('page-spec-book.from-this-device', { at: dayAndTime(fetchedAt) }) }}
+    </p>
     <p v-if="failed" class="wrong" role="alert">
       {{ failed }} <Button link @click="find">{{ t('common.try-again') }}</Button>
     </p>

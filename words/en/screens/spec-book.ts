@@ -53,7 +53,7 @@ export const specBook = {
   'effect-rule.valves-as-last-left-against': ({ count }: Shown<'count'>) =>
     `${count} valves as last left against the draft`,
   'from-page.fill-in': ({ count }: { count: number }) =>
-    `Fill in ${count === 1 ? 'this figure' : `these ${count} figures`}`,
+    `Fill in${count === 0 ? '' : count === 1 ? ' this figure' : ` these ${count} figures`}`,
   'from-page.filled-in': ({ count }: { count: number }) =>
     `${count === 1 ? 'One figure is' : `${count} figures are`} filled in. Check them below.`,
   'from-page.from-the-page': 'From the page',
@@ -267,6 +267,8 @@ export const specBook = {
   'page-spec-book.choose-2': ({ maker, model }: Shown<'maker' | 'model'>) => `Choose ${maker} ${model}`,
   'page-spec-book.chosen-csv-and-json-hold': ({ count }: Shown<'count'>) =>
     `· ${count} chosen: CSV and JSON hold these alone`,
+  'page-spec-book.from-this-device': ({ at }: { at: string }) =>
+    `No connection. These are the models of this shop’s machines, saved on this device on ${at}.`,
   'page-spec-book.save-as': 'Save as',
   'page-spec-book.save-picked': ({ count }: { count: number }) => `Save ${count} as`,
   'save-as.csv': 'CSV',

@@ -49,7 +49,8 @@ export const specBook: Words<typeof english> = {
     `A ${count} válvulas (${roleName(role).toLowerCase()}) de ${size} máquinas, como quedaron:`,
   'effect-on-valves.what-it-would-do': 'Lo que haría',
   'effect-rule.valves-as-last-left-against': ({ count }) => `${count} válvulas como quedaron frente al borrador`,
-  'from-page.fill-in': ({ count }) => (count === 1 ? 'Poner esta cifra' : `Poner estas ${count} cifras`),
+  'from-page.fill-in': ({ count }) =>
+    count === 0 ? 'Poner' : count === 1 ? 'Poner esta cifra' : `Poner estas ${count} cifras`,
   'from-page.filled-in': ({ count }) =>
     `${count === 1 ? 'Se puso una cifra' : `Se pusieron ${count} cifras`}. Revíselas abajo.`,
   'from-page.from-the-page': 'De la página',
@@ -215,6 +216,8 @@ export const specBook: Words<typeof english> = {
   'page-spec-book-import.same': 'iguales',
   'page-spec-book-import.save-this-book': 'Guardar este libro',
   'page-spec-book-import.save-this-book-and-see': 'Guarde este libro y vea cómo son sus columnas.',
+  'page-spec-book.from-this-device': ({ at }) =>
+    `Sin servidor: modelos de las máquinas de este taller, como este dispositivo los trajo, ${at}.`,
   'page-spec-book.save-as': 'Guardar como',
   'page-spec-book.save-picked': ({ count }) => `Guardar ${count} como`,
   'save-as.csv': 'CSV',

@@ -1,33 +1,29 @@
 <script setup lang="ts">
 import { definePageMeta, navigateTo, useHead, useRoute } from '#imports'
 import { NuxtLink } from '#components'
-import { computed, onMounted, ref } from 'vue'
+import { computed, ref, watch } from 'vue'
 import { displacementCc } from '~~/core/spec-book'
 import { toldComparison, toldLines } from '../../../components/spec/spec-lines'
-import type { ModelResponse } from '~~/shared/spec-book'
 import ModelClearances from '../../../components/spec/ModelClearances.vue'
 import ModelFacts from '../../../components/spec/ModelFacts.vue'
 import ModelPicture from '../../../components/spec/ModelPicture.vue'
 import RevisionRule from '../../../components/spec/RevisionRule.vue'
 import { REVISION_STATES, revisionState } from '../../../components/spec/revision-words'
-import { useForm } from '../../../composables/useForm'
 import { useKeys } from '../../../composables/useKeys'
-import { api } from '../../../utils/api'
 import { t } from '../../../words'
+import { useModelPage } from '../../../composables/useModelPage'
+import { dayAndTime } from '../../../utils/day-and-time'
 import LoadingRows from '../../../components/shell/LoadingRows.vue'
 
 definePageMeta({ words: ['spec-book'] })
 const route = useRoute()
 const modelId = Number(route.params.id)
 const bookPath = route.query.machine ? `/spec-book?machine=${String(route.query.machine)}` : '/spec-book'
-const form = useForm()
-const given = ref<ModelResponse | null>(null)
+const { form, given, fetchedAt } = useModelPage(modelId)
 const shownId = ref(0)
-const load = async () => {
-  given.value = await form.send(() => api('GET /api/models/:id', { id: modelId }))
-  shownId.value = given.value?.model.revisionId ?? 0
-}
-onMounted(load)
+watch(given, now => {
+  shownId.value = now?.model.revisionId ?? 0
+})
 const model = computed(() => given.value?.model)
 const name = computed(() => (model.value ? `${model.value.maker} ${model.value.model}` : ''))
 useHead({
@@ -112,6 +108,9 @@ useKeys({
         }}</NuxtLink
         ><NuxtLink class="quiet" :to="draftPath">{{ t('page-spec-book-id.new-draft') }} <kbd>N</kbd></NuxtLink>
       </header>
+      <p v-if="fetchedAt" class="alone" role="status">
+        {{ t('page-spec-book.from-this-device', { at: dayAndTime(fetchedAt) }) }}
+      </p>
       <div class="columns">
         <section :aria-label="t('common.engine')"><ModelPicture :engine="engine" /></section>
         <ModelClearances :revision="revision" />

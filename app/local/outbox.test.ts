@@ -109,7 +109,7 @@ describe('what is needed without a server', () => {
         role: 'lead' as const,
         favouriteSetId: null,
         language: null,
-        hands: 'guided',
+        hands: 'guided' as const,
         byPin: false,
       },
       shop: {

@@ -1,2 +1,3 @@
-export { readPage, type PageFinding, type PageReading } from './read-page'
+export type { PageFinding } from './finding'
+export { readPage, type PageReading } from './read-page'
 export { readSeenPage, type Box, type SeenFinding, type SeenWord } from './seen-page'

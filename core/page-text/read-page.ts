@@ -1,19 +1,11 @@
 import { say, type Said } from '../said'
 import type { SpecField } from '../spec-book'
+import type { PageFinding } from './finding'
 import { KINDS, type Label, labelsIn, type Topic } from './labels'
 import { positionFindings } from './positions'
 import { type Quantity, quantitiesIn } from './quantities'
 import { tableFindings } from './tables'
 
-/** One figure of a page for one field: what would be filled in, the words it is from, and what is doubtful about it. */
-export interface PageFinding {
-  field: SpecField
-  /** As it would be typed into the field. */
-  text: string
-  start: number
-  end: number
-  doubts: Said[]
-}
 export interface PageReading {
   findings: PageFinding[]
 }

@@ -1,5 +1,6 @@
 import { say } from '../said'
-import { type PageFinding, readPage } from './read-page'
+import type { PageFinding } from './finding'
+import { readPage } from './read-page'
 
 /** Where something is in a picture, in its pixels. */
 export interface Box {

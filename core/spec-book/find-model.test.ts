@@ -1,4 +1,4 @@
-import { findAmongModels, describe, expect, it } from 'vitest'
+import { describe, expect, it } from 'vitest'
 import { findAmongModels, fitOf, type Findable, LEAST_FIT, modelGrams, readQuery } from './index'
 
 const model = (maker: string, name: string, code: string, more: Partial<Findable> = {}): Findable => ({

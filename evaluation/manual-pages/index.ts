@@ -49,7 +49,7 @@ function shuffled<T>(chance: Chance, all: T[]): T[] {
 }
 
 /** One invented page of a manual, and what it states. */
-export function manualPage(seed: number, apart: boolean): ManualPage {
+function manualPage(seed: number, apart: boolean): ManualPage {
   const chance = chanceOf(seed)
   const facts = drawFacts(chance)
   const of = <T>(english: readonly T[], spanish: readonly T[]) =>

@@ -58,6 +58,16 @@ test('the bench at 1280 × 800', async ({ page }) => {
   await page.getByRole('button', { name: 'Check the rows' }).click()
   await expect(page.locator('[data-row]')).toHaveCount(5)
   await shot(page, 'spec-import')
+
+  await page.goto('/spec-book/new')
+  await page.getByRole('button', { name: 'Paste its text' }).click()
+  await page
+    .getByLabel('Text of the page')
+    .fill('Valve clearance (cold)\nIntake: 0.08–0.12 mm\nExhaust: 0.13–0.17 mm\nAdjuster lock nut: 12 lbf·ft')
+  await page.getByRole('button', { name: 'Read it' }).click()
+  await page.getByRole('button', { name: /without doubt/ }).click()
+  await page.evaluate(() => (document.activeElement as HTMLElement).blur())
+  await shot(page, 'model-from-page')
   await page.goto('/shelf')
   await expect(page.getByRole('heading', { name: 'Set A, metric' })).toBeVisible()
   await shot(page, 'shelf')

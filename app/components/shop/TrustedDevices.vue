@@ -2,7 +2,7 @@
 import Button from 'primevue/button'
 import Column from 'primevue/column'
 import DataTable from 'primevue/datatable'
-import { ref } from 'vue'
+import { ref, useTemplateRef, watch } from 'vue'
 import { deviceSchema, type TrustedDevice } from '~~/shared/change-of-hands'
 import type { useForm } from '../../composables/useForm'
 import { LOCALE } from '../../language'
@@ -12,13 +12,19 @@ import EndButton from '../forms/EndButton.vue'
 import TextField from '../forms/TextField.vue'
 
 /** Devices on which the crew changes hands by a PIN: trusted by a lead who holds them, ended from anywhere. */
-defineProps<{ devices: TrustedDevice[]; timeZone: string; form: ReturnType<typeof useForm> }>()
+const props = defineProps<{ devices: TrustedDevice[]; timeZone: string; form: ReturnType<typeof useForm> }>()
 const emit = defineEmits<{ trust: [name: string]; end: [id: number] }>()
 const name = ref('')
-function trust(): void {
-  emit('trust', name.value)
-  name.value = ''
-}
+const made = useTemplateRef('made')
+// taken in: the field is for the next one, and nothing is missing in it yet
+watch(
+  () => props.devices.length,
+  (now, before) => {
+    if (now <= before) return
+    name.value = ''
+    made.value?.forget()
+  },
+)
 const day = (iso: string | null, zone: string): string =>
   iso === null
     ? t('api-tokens.not-yet')
@@ -49,7 +55,14 @@ const day = (iso: string | null, zone: string): string =>
         </template>
       </Column>
     </DataTable>
-    <CheckedForm class="make" :form="form" :schema="deviceSchema" :body="() => ({ name })" @send="trust">
+    <CheckedForm
+      ref="made"
+      class="make"
+      :form="form"
+      :schema="deviceSchema"
+      :body="() => ({ name })"
+      @send="emit('trust', name)"
+    >
       <TextField v-model="name" :label="t('trusted-devices.this-device-is-called')" name="name" />
       <Button type="submit" severity="secondary" outlined>{{ t('trusted-devices.trust-this-device') }}</Button>
     </CheckedForm>

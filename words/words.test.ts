@@ -3,6 +3,7 @@ import { join } from 'node:path'
 import { describe, expect, it } from 'vitest'
 import { drawEngine, steps, VirtualHand } from '../core/practice'
 import { eventWords, gates, type JobView, jobTools, nextThing, sheet, viewJob } from '../core/job'
+import type { Adjuster } from '../core/engine'
 import { say, type Tell, type Text } from '../core/said'
 import { afterLast, engineOf, LogBook, pinOf } from '../tests/support/builders'
 import { teller, tellEnglish } from '.'
@@ -12,8 +13,10 @@ import { tellSpanish } from './es'
 const NOON = Date.UTC(2026, 10, 25, 12)
 
 /** Every view of a whole job at a drawn engine, worked by what the core says. */
-function* viewsOf(seed: number, kind: string): Generator<JobView> {
-  const { virtual } = drawEngine(seed, kind)
+function* viewsOf(seed: number, kind: string, lockedBy?: Adjuster['lockedBy']): Generator<JobView> {
+  const drawn = drawEngine(seed, kind).virtual
+  const adjuster = { ...drawn.engine.adjuster, ...(lockedBy ? { lockedBy } : {}) }
+  const virtual = { ...drawn, engine: { ...drawn.engine, adjuster } }
   const tools = jobTools(pinOf(virtual.engine))
   const log = new LogBook()
   const look = () => viewJob(tools, log.events, afterLast(log, NOON))
@@ -62,6 +65,26 @@ describe('each language', () => {
         const titles = nextThing(view).keys.map(k => `${tell(k.title)}: ${tell(k.help)}`)
         expect(new Set(titles).size).toBe(titles.length)
       }
+  })
+})
+
+describe('a pivot nut, told as it is found', () => {
+  const instructionsOf = (lockedBy: Adjuster['lockedBy']): string => {
+    const told: string[] = []
+    for (const seed of [3, 5, 8, 13])
+      for (const view of viewsOf(seed, 'single-no-marks', lockedBy)) told.push(tellEnglish(nextThing(view).instruction))
+    return told.join('\n')
+  }
+  it('that holds by its own grip is turned and let go: nothing is loosened, nipped, locked or torqued', () => {
+    const told = instructionsOf('own grip')
+    expect(told).toMatch(/Put the wrench on the (intake|exhaust) pivot nut/)
+    expect(told).toMatch(/Take the wrench off the nut, feel/)
+    expect(told).not.toMatch(/loosen|\bnip\b|\block\b|torque the (?!cover|plug)/i)
+  })
+  it('under a second nut names that nut', () => {
+    const told = instructionsOf('second nut')
+    expect(told).toMatch(/Loosen the (intake|exhaust) upper nut/)
+    expect(told).not.toMatch(/lock screw/)
   })
 })
 

@@ -15,7 +15,7 @@ const MOST = 5 * 1024 * 1024
 export function usePageReading() {
   const text = ref('')
   const offered = shallowRef<Offered[]>([])
-  const taken = ref<Offered[]>([])
+  const taken = shallowRef<Offered[]>([])
   const photo = shallowRef<File | null>(null)
   const part = ref<number | null>(null)
   const problem = ref('')

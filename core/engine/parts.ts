@@ -229,7 +229,7 @@ export const adjusterSchema = z.object({
   rockerRatio: z.number().min(0.5).max(3),
   head: z.enum(['slot', 'square', 'hex socket', 'Torx']),
   /** What holds a pivot nut on its stud. Where it is not told: a screw in its center. */
-  lockedBy: z.enum(['center screw', 'second nut']).optional(),
+  lockedBy: z.enum(['center screw', 'second nut', 'own grip']).optional(),
   /** Sizes across flats, mm, where they are on record. */
   headMm: z.number().min(1.5, { error: SIZE }).max(12, { error: SIZE }).optional(),
   nutMm: z.number().min(5, { error: SIZE }).max(24, { error: SIZE }).optional(),

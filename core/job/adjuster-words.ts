@@ -3,13 +3,18 @@ import { say, type Said } from '../said'
 
 /**
  * Which part sets the gap: the screw with its locknut, or a stud’s pivot nut, which a lock screw in its center holds,
- * or a second nut above it.
+ * or a second nut above it, or nothing but its own grip on the thread.
  */
-export type SetBy = 'screw' | 'pivot nut' | 'pivot nut under a second'
+export type SetBy = 'screw' | 'pivot nut' | 'pivot nut under a second' | 'self-locking nut'
 
+const PIVOT_NUTS: Record<NonNullable<Adjuster['lockedBy']>, SetBy> = {
+  'center screw': 'pivot nut',
+  'second nut': 'pivot nut under a second',
+  'own grip': 'self-locking nut',
+}
 /** Common practice. */
 export const setBy = ({ kind, lockedBy }: Pick<Adjuster, 'kind' | 'lockedBy'>): SetBy =>
-  kind !== 'pivot-nut' ? 'screw' : lockedBy === 'second nut' ? 'pivot nut under a second' : 'pivot nut'
+  kind !== 'pivot-nut' ? 'screw' : PIVOT_NUTS[lockedBy ?? 'center screw']
 
 /** The tools that an adjuster wants. */
 export const toolWords = (adjuster: Adjuster): Said =>

@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest'
 import { manualPages } from '../../evaluation/manual-pages'
 import { measure } from '../../evaluation/manual-pages/measure'
 import { tellEnglish } from '../../words'
-import { readPage } from './index'
+import { readPage, readSeenPage } from './index'
 
 /** What is read, by field, a doubt marked by “?”. */
 const read = (text: string): Record<string, string> => {
@@ -92,4 +92,37 @@ describe('what is none of the fields’ is left', () => {
     const page = manualPages(5, false)[2]!.text
     for (const { start, end } of readPage(page).findings) expect(page.slice(start, end).trim()).not.toBe('')
   })
+})
+
+describe('a page as a camera sees it', () => {
+  /** Words in lines of a picture, all as sure as said. */
+  const seen = (lines: string[], sure = 92, odd: Record<string, number> = {}) =>
+    lines.flatMap((text, line) =>
+      text.split(' ').map((word, n) => ({
+        text: word,
+        line,
+        sure: odd[word] ?? sure,
+        box: { x0: 100 + n * 90, y0: 100 + line * 50, x1: 180 + n * 90, y1: 130 + line * 50 },
+      })),
+    )
+  const PAGE = ['Valve clearance (cold)', 'Intake: 0.08-0.12 mm', 'Exhaust: 0.13-0.17 mm', 'Lock nut: 12 Ibf-ft']
+  it('is read, each figure with its piece of the picture', () => {
+    const page = readSeenPage(seen(PAGE))!
+    expect(page.findings.map(f => [f.field, f.text])).toEqual([
+      ['intake', '0.08–0.12 mm'],
+      ['exhaust', '0.13–0.17 mm'],
+      ['locknut', '12 lbf·ft'],
+    ])
+    expect(page.findings[0]).toMatchObject({ box: { x0: 190, y0: 150, x1: 360, y1: 180 }, doubts: [] })
+  })
+  it('a figure that was hard to make out says so', () => {
+    const [intake, exhaust] = readSeenPage(seen(PAGE, 92, { '0.13-0.17': 61 }))!.findings
+    expect(intake!.doubts).toEqual([])
+    expect(tellEnglish(exhaust!.doubts[0]!)).toMatch(/hard to make out/)
+  })
+  it.each([
+    ['a lawn', seen([])],
+    ['a blur', seen(PAGE, 45)],
+    ['a label', seen(['Made with care'])],
+  ])('%s is no page', (_, words) => expect(readSeenPage(words)).toBeNull())
 })

@@ -20,13 +20,13 @@ export const WRITTEN_UNITS: readonly WrittenUnit[] = [
   {
     kind: 'torque',
     name: 'lbf·in',
-    shape: `(?:in|inch)\\.?${DOT}(?:lbf?s?|pounds?)\\b\\.?|lbf?${DOT}in\\b\\.?`,
+    shape: `(?:in|inch)\\.?${DOT}(?:[lI1|]bf?s?|pounds?)\\b\\.?|[lI1|]bf?${DOT}in\\b\\.?`,
     of: v => v * NEWTON_METRES['lbf·in'],
   },
   {
     kind: 'torque',
     name: 'lbf·ft',
-    shape: `(?:ft|foot|feet|pies?)\\.?${DOT}(?:lbf?s?|libras?|pounds?)\\b\\.?|lbf?${DOT}(?:ft|pies?)\\b\\.?|libras?${DOT}pies?\\b`,
+    shape: `(?:ft|foot|feet|pies?)\\.?${DOT}(?:[lI1|]bf?s?|libras?|pounds?)\\b\\.?|[lI1|]bf?${DOT}(?:ft|pies?)\\b\\.?|libras?${DOT}pies?\\b`,
     of: v => v * NEWTON_METRES['lbf·ft'],
   },
   { kind: 'torque', name: 'kgf·m', shape: `kgf?${DOT}m\\b|mkg\\b|mkp\\b`, of: v => v * KGF_M },

@@ -191,6 +191,7 @@ test('a saved model comes back from its file; one that cannot be is refused fiel
   await page.goto('/spec-book')
   await page.getByLabel('Find a model').fill('span 850')
   await page.getByRole('link', { name: 'Karnok Span 850' }).click()
+  await expect(page.getByRole('heading', { name: 'Karnok Span 850' })).toBeVisible()
   const download = page.waitForEvent('download')
   await page.getByRole('button', { name: 'Save as' }).click()
   await page.getByRole('menuitem', { name: /^JSON/ }).click()

@@ -328,6 +328,8 @@ describe('data of an earlier version', () => {
       'practice-drills',
       'shop-language',
       'quick-jobs',
+      'page-photos',
+      'change-of-hands',
     ])
     await indexOlderModels(pool)
     expect((await searchModels(pool, person.shopId, { q: 'test m', limit: 5 })).rows).toMatchObject([

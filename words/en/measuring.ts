@@ -31,7 +31,9 @@ export const measuring = {
   'feel.no-go.help': 'won’t go in',
   'feel.free.setting': 'still loose',
   'feel.drag.setting': ({ by }: { by: SetBy }) =>
-    `nip the ${by === 'screw' ? 'nut' : by === 'pivot nut' ? 'lock screw' : 'upper nut'} next`,
+    by === 'self-locking nut'
+      ? 'take the wrench off next'
+      : `nip the ${by === 'screw' ? 'nut' : by === 'pivot nut' ? 'lock screw' : 'upper nut'} next`,
   'feel.no-go.setting': 'past it',
 
   'phase.as-found': 'as found',

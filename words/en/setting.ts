@@ -17,6 +17,7 @@ interface By {
 const PARTS: Record<SetBy, { turned: string; nut: string; nip: string }> = {
   'screw': { turned: 'screw', nut: 'locknut', nip: 'nut' },
   'pivot nut': { turned: 'pivot nut', nut: 'lock screw', nip: 'lock screw' },
+  'self-locking nut': { turned: 'pivot nut', nut: 'pivot nut', nip: 'pivot nut' },
   'pivot nut under a second': { turned: 'pivot nut', nut: 'upper nut', nip: 'upper nut' },
 }
 /** Sizes of key and wrench, mm, where they are on record. */
@@ -37,6 +38,7 @@ export const setting = {
   'adjuster.tools': ({ by, head, headMm, nutMm }: By & Pick<Adjuster, 'head'> & Sizes) => {
     const key = `${sized(headMm)}${TOOLS[head]}`
     const wrench = `${sized(nutMm)}wrench`
+    if (by === 'self-locking nut') return `a ${wrench} on the pivot nut`
     if (by === 'pivot nut under a second') return `a ${wrench} on the pivot nut, another on the nut above it`
     return by === 'pivot nut'
       ? `a ${key} for the lock screw, a ${wrench} on the nut`
@@ -74,18 +76,25 @@ export const setting = {
     'Check the thread, the nut and the seat before another round. Leave it and say why, or go one more round.',
 
   'set.to-be-set.label': ({ valve }: OfValve) => `${valve}, to be set`,
-  'set.loosen': ({ valve, by }: OfValve & By) => `Loosen the ${within(valve)} ${PARTS[by].nut}`,
+  'set.loosen': ({ valve, by }: OfValve & By) =>
+    by === 'self-locking nut'
+      ? `Put the wrench on the ${within(valve)} pivot nut`
+      : `Loosen the ${within(valve)} ${PARTS[by].nut}`,
   'set.loosen.note': ({ head }: Pick<Adjuster, 'head'>) =>
     `First note where the ${head === 'slot' ? 'slot' : 'key'} points: mark one end.`,
 
   'set.nipped.label': ({ valve }: OfValve) => `${valve}, nipped`,
-  'set.it-moved': ({ by }: By) => `It moved: loosen the ${PARTS[by].nip} again`,
+  'set.it-moved': ({ by }: By) =>
+    by === 'self-locking nut' ? 'It moved: put the wrench on again' : `It moved: loosen the ${PARTS[by].nip} again`,
   'set.it-moved.why': 'The next round allows for the nut’s shift.',
 
   'set.lock.label': ({ valve }: OfValve) => `${valve}, lock`,
-  'set.lock': ({ by, blade }: By & { blade: string }) => `Lock the ${PARTS[by].nip}, feel ${blade}`,
+  'set.lock': ({ by, blade }: By & { blade: string }) =>
+    by === 'self-locking nut' ? `Leave the nut alone, feel ${blade} again` : `Lock the ${PARTS[by].nip}, feel ${blade}`,
   'set.torque': ({ by, blade, torqueNm }: By & { blade: string; torqueNm: number }) =>
     `Torque the ${PARTS[by].nip} to ${Number(torqueNm.toFixed(1))} N·m, feel ${blade}`,
+  'set.own-grip':
+    'This nut holds by its own grip on the thread. If it turned easily, it is worn: replace it, and set the valve again.',
   'set.torque.none': 'The spec gives no torque: tighten it firmly, screw held still.',
   'set.torque.by-hand': ({ torqueNm }: { torqueNm: number }) => `${formatTorque(torqueNm)}.`,
   'set.torque.wrench': ({ torqueNm, wrench, at }: { torqueNm: number; wrench: string; at: string }) =>
@@ -103,7 +112,9 @@ export const setting = {
 
   'set.before-lock.label': ({ valve }: OfValve) => `${valve}, before lock`,
   'set.nip': ({ by, blade }: By & { blade: string }) =>
-    `Hold the ${PARTS[by].turned}, nip the ${PARTS[by].nip}, feel ${blade}`,
+    by === 'self-locking nut'
+      ? `Take the wrench off the nut, feel ${blade}`
+      : `Hold the ${PARTS[by].turned}, nip the ${PARTS[by].nip}, feel ${blade}`,
   'set.nip.by-angle': 'By the screw’s angle it’s in spec: lock it, then prove it with blades.',
   'set.nip.as-near': 'It won’t get closer with this set and screw: lock it, then see what the blades say.',
   'set.nip.felt': ({ blade, feel }: { blade: string; feel: Feel }) => `${blade}: ${feel}.`,
@@ -121,6 +132,7 @@ export const setting = {
     `That is ${flats(deg)}, ${tell(doubt)}.`,
 
   'key.loose': 'It’s loose',
+  'key.wrench-is-on': 'The wrench is on',
   'key.loose.help': ({ by }: By) => `${PARTS[by].turned} hasn’t moved`,
   'key.loose.one-more-round': 'one more round',
   'key.loose-noted': 'Loose; noted',

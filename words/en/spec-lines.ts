@@ -56,7 +56,9 @@ export const specLines = {
   'spec-says.screw': ({ head, kind, rockerRatio, lockedBy, headMm, nutMm }: Adjuster) =>
     [
       headMm ? `${headMm} mm ${head}` : head,
-      kind === 'pivot-nut' && lockedBy ? `pivot nut locked by a ${lockedBy}` : SCREWS[kind],
+      kind === 'pivot-nut' && lockedBy
+        ? `pivot nut held by ${lockedBy === 'own grip' ? 'its own grip' : `a ${lockedBy}`}`
+        : SCREWS[kind],
       nutMm ? `${nutMm} mm nut` : '',
       rockerRatio === 1 ? '' : `rocker ratio ${rockerRatio}`,
     ]

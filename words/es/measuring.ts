@@ -27,7 +27,10 @@ export const measuring: Words<typeof english> = {
   'feel.pinched.help': 'entra, pero agarra',
   'feel.no-go.help': 'no pasa',
   'feel.free.setting': 'todavía floja',
-  'feel.drag.setting': ({ by }) => `ahora arrime ${by === 'pivot nut' ? 'el tornillo' : 'la tuerca'}`,
+  'feel.drag.setting': ({ by }) =>
+    by === 'self-locking nut'
+      ? 'ahora quite la llave'
+      : `ahora arrime ${by === 'pivot nut' ? 'el tornillo' : 'la tuerca'}`,
   'feel.no-go.setting': 'se pasó',
 
   'phase.as-found': 'como estaba',

@@ -15,6 +15,12 @@ const PARTS: Record<SetBy, { turned: string; theTurned: string; nut: string; the
     nut: 'el tornillo de seguro',
     theNip: 'el tornillo de seguro',
   },
+  'self-locking nut': {
+    turned: 'tuerca de pivote',
+    theTurned: 'la tuerca de pivote',
+    nut: 'la tuerca de pivote',
+    theNip: 'la tuerca de pivote',
+  },
   'pivot nut under a second': {
     turned: 'tuerca de pivote',
     theTurned: 'la tuerca de pivote',
@@ -34,6 +40,7 @@ export const setting: Words<typeof english> = {
   'adjuster.tools': ({ by, head, headMm, nutMm }) => {
     const key = `${TOOLS[head]}${sized(headMm)}`
     const wrench = `una llave${sized(nutMm)}`
+    if (by === 'self-locking nut') return `${wrench} en la tuerca de pivote`
     if (by === 'pivot nut under a second') return `${wrench} en la tuerca de pivote y otra en la de encima`
     return by === 'pivot nut'
       ? `${key} para el seguro, ${wrench} en la tuerca`
@@ -70,18 +77,27 @@ export const setting: Words<typeof english> = {
     'Revise la rosca, la tuerca y el asiento antes de otra ronda. Déjela y diga por qué, o haga una ronda más.',
 
   'set.to-be-set.label': ({ valve }) => `${valveName(valve)}, por ajustar`,
-  'set.loosen': ({ valve, by }) => `Afloje ${PARTS[by].nut} de ${the(valve)}`,
+  'set.loosen': ({ valve, by }) =>
+    by === 'self-locking nut'
+      ? `Ponga la llave en la tuerca de pivote de ${the(valve)}`
+      : `Afloje ${PARTS[by].nut} de ${the(valve)}`,
   'set.loosen.note': ({ head }) =>
     `Antes fíjese a dónde apunta ${head === 'slot' ? 'la ranura' : 'la llave'}: marque un extremo.`,
 
   'set.nipped.label': ({ valve }) => `${valveName(valve)}, arrimada`,
-  'set.it-moved': ({ by }) => `Se movió: afloje ${PARTS[by].theNip} otra vez`,
+  'set.it-moved': ({ by }) =>
+    by === 'self-locking nut' ? 'Se movió: ponga la llave otra vez' : `Se movió: afloje ${PARTS[by].theNip} otra vez`,
   'set.it-moved.why': 'La siguiente ronda compensa lo que mueve la tuerca.',
 
   'set.lock.label': ({ valve }) => `${valveName(valve)}, apretar`,
-  'set.lock': ({ by, blade }) => `Apriete ${PARTS[by].theNip}, pruebe ${blade}`,
+  'set.lock': ({ by, blade }) =>
+    by === 'self-locking nut'
+      ? `Deje la tuerca como está, pruebe ${blade} otra vez`
+      : `Apriete ${PARTS[by].theNip}, pruebe ${blade}`,
   'set.torque': ({ by, blade, torqueNm }) =>
     `Apriete ${PARTS[by].theNip} a ${Number(torqueNm.toFixed(1))} N·m, pruebe ${blade}`,
+  'set.own-grip':
+    'Esta tuerca se sujeta por su propio agarre en la rosca. Si giró fácil, está gastada: cámbiela y ajuste la válvula otra vez.',
   'set.torque.none': 'Los datos no dan par: apriete firme, con el tornillo quieto.',
   'set.torque.by-hand': ({ torqueNm }) => `${formatTorque(torqueNm)}.`,
   'set.torque.wrench': ({ torqueNm, wrench, at }) => `${formatTorque(torqueNm)}, ${wrench} en ${at}.`,
@@ -95,7 +111,10 @@ export const setting: Words<typeof english> = {
     `Media cara o más, y la lámina se siente igual. Puede ser ${PARTS[by].theTurned} de otra válvula, o el espárrago gira con su tuerca.`,
 
   'set.before-lock.label': ({ valve }) => `${valveName(valve)}, antes de apretar`,
-  'set.nip': ({ by, blade }) => `Sujete ${PARTS[by].theTurned}, arrime ${PARTS[by].theNip}, pruebe ${blade}`,
+  'set.nip': ({ by, blade }) =>
+    by === 'self-locking nut'
+      ? `Quite la llave de la tuerca, pruebe ${blade}`
+      : `Sujete ${PARTS[by].theTurned}, arrime ${PARTS[by].theNip}, pruebe ${blade}`,
   'set.nip.by-angle': 'Por el ángulo del tornillo está en medida: apriete y compruebe con láminas.',
   'set.nip.as-near': 'Con este juego y tornillo no se acerca más: apriete y vea qué dicen las láminas.',
   'set.nip.felt': ({ blade, feel }) => `${blade}: ${FEELS[feel]}.`,
@@ -111,6 +130,7 @@ export const setting: Words<typeof english> = {
   'set.turn.how-far': ({ deg, doubt }, tell) => `Son ${flats(deg)}, ${tell(doubt)}.`,
 
   'key.loose': 'Ya está floja',
+  'key.wrench-is-on': 'La llave está puesta',
   'key.loose.help': ({ by }) => `${PARTS[by].theTurned} no se movió`,
   'key.loose.one-more-round': 'una ronda más',
   'key.loose-noted': 'Floja; anotado',

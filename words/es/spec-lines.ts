@@ -62,7 +62,7 @@ export const specLines: Words<typeof english> = {
     [
       headMm ? `${HEADS[head]} de ${headMm} mm` : HEADS[head],
       kind === 'pivot-nut' && lockedBy
-        ? `tuerca de pivote, sujeta por ${lockedBy === 'second nut' ? 'otra tuerca' : 'un tornillo central'}`
+        ? `tuerca de pivote, sujeta por ${{ 'second nut': 'otra tuerca', 'center screw': 'un tornillo central', 'own grip': 'su propio agarre' }[lockedBy]}`
         : SCREWS[kind],
       nutMm ? `tuerca de ${nutMm} mm` : '',
       rockerRatio === 1 ? '' : `relación de balancín ${rockerRatio}`,

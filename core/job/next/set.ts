@@ -125,10 +125,14 @@ function loosenThing(view: JobView, valve: ValveState): Worded {
   const stage = screwStage(valve, aim, 'loosen')
   if (wantsMarkCheck(view)) return { ...markCheckThing(view, valveId), stage }
   const { verdict } = latestVerdict(view.pin, valve)
-  const free = key(say('key.loose'), say('key.loose.help', { by }), {
-    type: 'nut-loosened',
-    payload: { valveId, slotDeg: null },
-  })
+  const free = key(
+    by === 'self-locking nut' ? say('key.wrench-is-on') : say('key.loose'),
+    say('key.loose.help', { by }),
+    {
+      type: 'nut-loosened',
+      payload: { valveId, slotDeg: null },
+    },
+  )
   if (valve.round >= MOST_ROUNDS)
     return {
       label: say('set.rounds.label', { valve: name, rounds: valve.round }),
@@ -210,8 +214,11 @@ function torqueThing(view: JobView, valve: ValveState, aim: Aim): Worded {
   }
   return {
     label: say('set.lock.label', { valve: name }),
-    instruction: torqueNm === null ? say('set.lock', { by, blade }) : say('set.torque', { by, blade, torqueNm }),
-    why: [torque.why, bladeHabitWords(view)],
+    instruction:
+      torqueNm === null || by === 'self-locking nut'
+        ? say('set.lock', { by, blade })
+        : say('set.torque', { by, blade, torqueNm }),
+    why: by === 'self-locking nut' ? say('set.own-grip') : [torque.why, bladeHabitWords(view)],
     keys: feelKeys(valveId, stack, set, after),
     stage: screwStage(valve, aim, 'torque'),
     trial: { valveId, stack, set: set.name, after },
@@ -279,7 +286,10 @@ function looseThing(view: JobView, valve: ValveState): Worded {
     return {
       label,
       instruction: say('set.nip', { by, blade }),
-      why: [ready === 'blade' ? feltWords(view, valve, aim) : nipWords(ready), say('set.nip.hold-still')],
+      why: [
+        ready === 'blade' ? feltWords(view, valve, aim) : nipWords(ready),
+        ...(by === 'self-locking nut' ? [] : [say('set.nip.hold-still')]),
+      ],
       keys: feelKeys(valveId, stack, set, after),
       stage: screwStage(valve, aim, 'nip'),
       trial: { valveId, stack, set: set.name, after },

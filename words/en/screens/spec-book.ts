@@ -420,6 +420,7 @@ export const specBook = {
   'spec-part.more': 'More figures, cold or hot',
   'spec-part.timing': 'Cam timing',
   'spec-value.center screw': 'a center screw',
+  'spec-value.own grip': 'its own grip on the thread',
   'spec-value.second nut': 'a second nut',
   'spec-value.Torx': 'Torx',
   'spec-value.cold': 'cold',

@@ -394,6 +394,7 @@ export const specBook: Words<typeof english> = {
   'spec-part.more': 'Más cifras, frío o caliente',
   'spec-part.timing': 'Distribución',
   'spec-value.center screw': 'un tornillo central',
+  'spec-value.own grip': 'su propio agarre en la rosca',
   'spec-value.second nut': 'otra tuerca',
   'spec-value.Torx': 'Torx',
   'spec-value.cold': 'en frío',

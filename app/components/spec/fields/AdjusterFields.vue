@@ -32,7 +32,10 @@ const THREADS = ['M5×0.5', 'M6×0.75', 'M5×0.8', 'M6×1', '10-32', '1/4-28']
       v-if="spec.adjuster === 'pivot-nut'"
       v-model="spec.lockedBy"
       :label="t('spec-fields.held-on-its-stud-by')"
-      :options="[{ value: '', label: t('spec-fields.not-told-center-screw') }, ...named('center screw', 'second nut')]"
+      :options="[
+        { value: '', label: t('spec-fields.not-told-center-screw') },
+        ...named('center screw', 'second nut', 'own grip'),
+      ]"
       name="lockedBy"
     />
     <TextField

@@ -14,6 +14,7 @@ type Named =
   | 'Torx'
   | 'center screw'
   | 'second nut'
+  | 'own grip'
 
 /** Choices that read as they are kept. */
 export const same = (...values: string[]) => values.map(value => ({ value, label: value }))

@@ -63,6 +63,8 @@ export default withNuxt(
   {
     rules: {
       'vue/multi-word-component-names': 'off',
+      // a component that nobody imported renders nothing, and no other check tells
+      'vue/no-undef-components': 'error',
       '@typescript-eslint/no-non-null-assertion': 'off',
       'no-console': ['error', { allow: ['warn', 'error'] }],
     },

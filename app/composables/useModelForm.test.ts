@@ -127,3 +127,33 @@ describe('the form', () => {
     expect(form.open()).toEqual([])
   })
 })
+
+describe('the engine so far', () => {
+  it('is drawn before anything is told, and grows as it is', () => {
+    const form = useModelForm()
+    expect(form.soFar.value).toMatchObject({
+      assumed: ['stroke', 'seenFrom', 'means'],
+      decompressor: { kind: 'unknown' },
+    })
+    form.spec.stroke = '2 1/4 in'
+    form.spec.decompressor = 'none'
+    expect(form.soFar.value).toMatchObject({ strokeMm: 57.15, decompressor: { kind: 'none' } })
+  })
+  it('keeps its picture while something is typed that cannot be read', () => {
+    const form = useModelForm()
+    form.spec.stroke = '60'
+    expect(form.soFar.value!.strokeMm).toBe(60)
+    form.spec.stroke = '60 wide'
+    expect(form.soFar.value!.strokeMm).toBe(60)
+  })
+  it('takes what was checked on a page, and is an engine once name and source are there', () => {
+    const form = useModelForm()
+    form.take({ intake: '.004 in', exhaust: '.006 in', unit: 'in', locknut: '12 lbf·ft' })
+    Object.assign(form.spec, { source: 'Manual, p. 3', sourceDate: '2024-01-02' })
+    expect(form.engine()).toMatchObject({
+      clearance: { intake: { figureMm: 0.1016, unit: 'in' } },
+      torques: { locknutNm: 16.2698 },
+      printed: { locknut: '12 lbf·ft' },
+    })
+  })
+})

@@ -1,11 +1,9 @@
 import { cells, pages } from '../cells'
-import { assumed } from '../spec-lines'
 import { specBook as screens } from '../screens/spec-book'
 
 /** What the spec book's pages say. */
 export const specBook = {
   ...cells,
   ...pages,
-  ...assumed,
   ...screens,
 }

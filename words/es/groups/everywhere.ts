@@ -14,7 +14,7 @@ import { letters } from '../letters'
 import { glossary } from '../glossary'
 import { wrongs } from '../wrong'
 import { doubts } from '../doubts'
-import { specLines } from '../spec-lines'
+import { assumed, specLines } from '../spec-lines'
 import { common } from '../screens/common'
 import { shell } from '../screens/shell'
 import { photos } from '../screens/photos'
@@ -39,6 +39,7 @@ export const everywhere = {
   ...wrongs,
   ...doubts,
   ...specLines,
+  ...assumed,
   ...common,
   ...shell,
   ...photos,

@@ -68,9 +68,6 @@ test('the bench at 1280 × 800', async ({ page }) => {
   await page.getByRole('button', { name: /without doubt/ }).click()
   await page.evaluate(() => (document.activeElement as HTMLElement).blur())
   await shot(page, 'model-from-page')
-  await page.goto('/shelf')
-  await expect(page.getByRole('heading', { name: 'Set A, metric' })).toBeVisible()
-  await shot(page, 'shelf')
 })
 
 test('the mower past top, dim', async ({ page }) => {

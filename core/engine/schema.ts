@@ -1,5 +1,5 @@
 import { signedWay } from './angle'
-import { readLength, readTemperature, readTorque } from '../units'
+import { measuredValue } from '../units'
 import { type Engine, engineParts, MEASURED_FIELDS, type MeasuredField, ROLES } from './parts'
 import { placeAngle } from './place'
 import type { Place } from './place-schema'
@@ -113,11 +113,10 @@ const FIGURE_OF: Record<MeasuredField, (engine: Engine) => number | null | undef
   cover: e => e.torques.coverNm,
   plug: e => e.torques.plugNm,
 }
-const READERS = { length: readLength, temperature: readTemperature, torque: readTorque }
 /** Whether the words of a page say the figure that is reckoned with. */
 function isPrintedAs(engine: Engine, field: MeasuredField, text: string): boolean {
   try {
-    return READERS[MEASURED_FIELDS[field]](text).value === FIGURE_OF[field](engine)
+    return measuredValue(MEASURED_FIELDS[field], text) === FIGURE_OF[field](engine)
   } catch {
     return false
   }

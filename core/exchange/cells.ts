@@ -37,7 +37,7 @@ const unquoted = (text: string): string => {
   return inside ? (inside[1] ?? inside[2]!) : text
 }
 
-/** Lines of a cell stand on one line in a file, for spreadsheets part cells at line breaks; a bar of its own doubles. */
+/** Lines of a cell stand on one line in a file: spreadsheets part cells at line breaks. A bar of its own doubles. */
 export const barred = (text: string): string => text.replaceAll(/ (\|+) /g, ' |$1 ').replaceAll(/\r?\n/g, ' | ')
 const unbarred = (text: string): string =>
   text.replaceAll(/ (\|+)(?: |$)/g, (_, bars: string) => (bars.length === 1 ? '\n' : ` ${bars.slice(1)} `))

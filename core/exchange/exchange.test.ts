@@ -148,8 +148,8 @@ describe('a day in the shapes that spreadsheets write', () => {
     expect(dayOrderOf(['8/12/24', '2024-01-02'])).toBeNull()
     expect(dayOrderOf(['25/8/24', '8/25/24'])).toBeNull()
   })
-  it('agrees with a package that parses dates, over every day of eight years', () => {
-    for (let at = Date.UTC(2019, 0, 1); at < Date.UTC(2027, 0, 1); at += 86_400_000) {
+  it('agrees with a package that parses dates, over every fifth day of eight years', () => {
+    for (let at = Date.UTC(2019, 0, 1); at < Date.UTC(2027, 0, 1); at += 5 * 86_400_000) {
       const day = new Date(at)
       const wanted = day.toISOString().slice(0, 10)
       for (const shape of ['yyyy/MM/dd', 'd.M.yyyy', 'd-MMM-yyyy', 'MMMM d, yyyy', 'd MMM yy'])

@@ -1,6 +1,8 @@
 import type { QuantityKind } from './quantities'
 
-/** What a page can say a figure is of. `else` is something that no field holds, and keeps its figures from the fields. */
+/**
+ * What a page can say a figure is of. `else` is something that no field holds, and keeps its figures from the fields.
+ */
 export type Topic =
   | 'intake'
   | 'exhaust'
@@ -47,8 +49,8 @@ export const KINDS: Record<Topic, readonly QuantityKind[]> = {
 }
 
 /**
- * Words of manuals as pieces of regular expressions, English and Spanish, from memory of the trade. Where two begin at one place the longer counts, so
- * “cylinder head cover” is no cylinder head.
+ * Words of manuals as pieces of regular expressions, English and Spanish, from memory of the trade. Where two begin at
+ * one place the longer counts, so “cylinder head cover” is no cylinder head.
  */
 const WORDS: { topic: Topic; exactCase?: true; phrases: string[] }[] = [
   {

@@ -33,7 +33,9 @@ function camCost(engine: Engine): number {
     exhaustOpensBeforeBdcDeg: 45 + CAM_SPREAD_DEG,
     exhaustClosesAfterTdcDeg: 10 + CAM_SPREAD_DEG,
   }
-  return Math.max(0, Math.round(leastSpare(engine) - leastSpare({ ...engine, cam: wide })))
+  // with a cam that is told other stops may be chosen: at one and the same stop the cam costs what it differs by
+  const less = Math.round(leastSpare(engine) - leastSpare({ ...engine, cam: wide }))
+  return Math.min(CAM_SPREAD_DEG, Math.max(0, less))
 }
 
 /**
@@ -46,6 +48,8 @@ export function assumptionsOf(engine: Engine): Assumption[] {
   )
   const dropMm = Math.max(0, ...drops)
   const strokeAssumed = engine.assumed?.includes('stroke') ?? false
+  const hasScrew = engine.valves.some(v => v.adjuster === 'screw')
+  const hasLock = hasScrew && engine.adjuster.lockedBy !== 'own grip'
   const all: (Assumption | null)[] = [
     engine.cam === null ? { field: 'io', says: say('assumed.cam', { deg: camCost(engine) }) } : null,
     engine.decompressor.kind === 'unknown'
@@ -74,12 +78,10 @@ export function assumptionsOf(engine: Engine): Assumption[] {
     engine.assumed?.includes('seenFrom')
       ? { field: 'seenFrom', says: say('assumed.turning', { clockwise: engine.turning.direction === 'clockwise' }) }
       : null,
-    engine.adjuster.pitchAssumed && engine.valves.some(v => v.adjuster === 'screw')
+    engine.adjuster.pitchAssumed && hasScrew
       ? { field: 'pitch', says: say('assumed.pitch', { mm: engine.adjuster.pitchMm }) }
       : null,
-    engine.torques.locknutNm === null && engine.valves.some(v => v.adjuster === 'screw')
-      ? { field: 'locknut', says: say('assumed.locknut') }
-      : null,
+    engine.torques.locknutNm === null && hasLock ? { field: 'locknut', says: say('assumed.locknut') } : null,
     engine.interval.use === null && engine.interval.months === null
       ? { field: 'use', says: say('assumed.interval') }
       : null,

@@ -1,7 +1,7 @@
 import { parseThread } from '../adjuster'
 import { ASSUMABLE, type Engine, MEASURED_FIELDS, type MeasuredField, ROLES, type Valve } from '../engine'
 import { say } from '../said'
-import { type LengthUnit, numberOf, numberProblem, readLength, readNumber, readTemperature, readTorque } from '../units'
+import { type LengthUnit, measuredValue, numberOf, numberProblem, readLength, readNumber } from '../units'
 import { heard } from '../wrong'
 import type { Exact, SpecField, SpecText, SpecWrong } from './spec-fields'
 import { parseCamMarks, parseClearance, parseCylinders, parseMarks, parseOtherFigures, parseStops } from './spec-text'
@@ -36,7 +36,6 @@ function valvesOf(cylinders: Engine['cylinders'], text: SpecText): Engine['valve
 const ASSUMED_STROKE_MM = 54
 /** How an engine is turned of which nobody said it: by what each has. */
 const ASSUMED_TURNING = { seenFrom: 'the flywheel side', means: 'the flywheel' }
-const READERS = { length: readLength, temperature: readTemperature, torque: readTorque }
 const CAM_FIELDS = ['io', 'ic', 'eo', 'ec'] as const
 
 /** Engine data as the fields say it, unjudged, with what could not be read by field. */
@@ -58,7 +57,7 @@ export function candidate(text: SpecText, exact: Exact): { data: Record<string, 
   const printed: Engine['printed'] = {}
   const measured = (field: MeasuredField, other: number | null = null): number | null => {
     if (readNumber(text[field]).kind !== 'none' || text[field] === '') return number(field, other)
-    const value = attempt(field, () => READERS[MEASURED_FIELDS[field]](text[field]).value)
+    const value = attempt(field, () => measuredValue(MEASURED_FIELDS[field], text[field]))
     if (value !== undefined) printed[field] = text[field]
     return value ?? null
   }

@@ -54,3 +54,7 @@ export const readTorque = (text: string): Measured => readMeasured(text, 'torque
 export const readTemperature = (text: string): Measured => readMeasured(text, 'temperature', '°C')
 /** A length in mm, or in the unit behind it, fractions of an inch among them. @throws FigureError */
 export const readLength = (text: string): Measured => readMeasured(text, 'length', 'mm')
+
+const READERS = { length: readLength, temperature: readTemperature, torque: readTorque }
+/** The figure of a text in mm, °C or N·m, by what it measures. @throws FigureError */
+export const measuredValue = (kind: keyof typeof READERS, text: string): number => READERS[kind](text).value

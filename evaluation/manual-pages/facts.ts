@@ -1,4 +1,6 @@
-/** What a page of a manual states, drawn at random, before anybody words it. Clearances and torques as they are printed. */
+/**
+ * What a page of a manual states, drawn at random, before anybody words it. Clearances and torques as they are printed.
+ */
 export interface PageFacts {
   spanish: boolean
   maker: string

@@ -65,6 +65,9 @@ export async function startSession(
   signIn: string | null,
   trustedDeviceId: number | null = null,
 ): Promise<void> {
+  // whoever worked here before is signed out at the server too: a copy of their cookie opens nothing any more
+  const { token: former } = await sessionData(event)
+  if (former) await endSessionRow(pool(), hashed(former))
   const token = randomBytes(32).toString('base64url')
   await beginSession(pool(), hashed(token), person, trustedDeviceId)
   const session = await useSession<SessionData>(event, settings())

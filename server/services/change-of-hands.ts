@@ -27,8 +27,9 @@ export async function endDevice(db: Db, shopId: number, id: number): Promise<voi
   if ((await deleteDevice(db, shopId, id)).affected === 0) throw notFound('device')
 }
 
-/** Sets a person's own PIN, or takes it away. Whoever came in by a PIN sets none. */
+/** Sets a person's own PIN, or takes it away. @throws Problem not-allowed for whoever came in by a PIN */
 export async function chooseOwnPin(db: Db, person: SignedIn, pin: string | null): Promise<void> {
+  if (person.byPin) throw new Problem('not-allowed', say('refused.not-by-pin'))
   await setPinHash(db, person.shopId, person.id, pin === null ? null : await hashPassword(pin))
 }
 

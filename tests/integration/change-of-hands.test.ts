@@ -38,6 +38,14 @@ describe('hands change on a trusted device', () => {
     const refused = await device.call('PUT', '/api/pin', { pin: '1357' })
     expect([refused.status, refused.body.title]).toEqual([403, expect.stringMatching(/PIN is not enough/)])
   })
+  it('and whoever worked there before is signed out: a copy of their cookie opens nothing', async () => {
+    const device = await trusted()
+    const copy = device.cookie
+    const asLead = () => tam.call('GET', '/api/devices', undefined, { cookie: copy })
+    expect((await asLead()).status).toBe(200)
+    await takeOver(device, 'tam', PIN)
+    expect((await asLead()).status).toBe(401)
+  })
   it('a lead who comes in by PIN works as anybody of the crew', async () => {
     const device = await trusted()
     await ines.call('PUT', '/api/pin', { pin: '9037' })

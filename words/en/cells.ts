@@ -37,12 +37,11 @@ export const cells = {
 
 /** What is doubtful about a figure that was read from a page. */
 export const pages = {
-  'page.guessed': ({ text }: { text: string }) =>
-    `“${text}” has letters where digits were meant. Check it on the page.`,
+  'page.guessed': ({ text }: { text: string }) => `“${text}” has letters where digits should be. Check it on the page.`,
   'page.units-differ': ({ one, other }: { one: string; other: string }) =>
     `${one} and ${other} are not the same. One of them is misread or misprinted.`,
   'page.unsure': 'The words here are hard to make out. Compare this with the picture.',
-  'page.no-topic': 'The page does not say here that this is of the valves.',
+  'page.no-topic': 'The page does not say that this is for the valves.',
   'page.no-valve': 'The page does not say whether this is for the intake or the exhaust.',
   'page.no-unit': ({ unit }: { unit: string }) => `The page gives no unit here. By its size it is ${unit}.`,
   'page.another': ({ figures }: { figures: string[] }) =>

@@ -127,6 +127,6 @@ export const assumed = {
     `Turning: ${clockwise ? 'clockwise' : 'counterclockwise'}, seen from the flywheel side, is assumed.`,
   'assumed.pitch': ({ mm }: { mm: number }) =>
     `Screw thread: ${mm} mm a turn is assumed. The first turn of the screw may come out a third too far or too short.`,
-  'assumed.locknut': 'Locknut torque: none is known. The sheet says that it was tightened without a figure.',
-  'assumed.interval': 'Schedule: none is known. The machine is never shown as due.',
+  'assumed.locknut': 'Locknut torque: none is known. You tighten it by feel.',
+  'assumed.interval': 'Schedule: none is known. The machine is due only once its visits show a drift.',
 }

@@ -131,6 +131,6 @@ export const assumed: Words<typeof englishAssumed> = {
     `Giro: se supone en sentido ${clockwise ? 'horario' : 'antihorario'}, visto desde el lado del volante.`,
   'assumed.pitch': ({ mm }) =>
     `Rosca del tornillo: se suponen ${mm} mm por vuelta. La primera vuelta puede quedar un tercio larga o corta.`,
-  'assumed.locknut': 'Par de la contratuerca: no se sabe. La hoja dice que se apretó sin cifra.',
-  'assumed.interval': 'Plan: no se sabe. La máquina nunca aparece como pendiente.',
+  'assumed.locknut': 'Par de la contratuerca: no se sabe. Se aprieta a pulso.',
+  'assumed.interval': 'Plan: no se sabe. La máquina aparece como pendiente solo cuando sus visitas muestran un cambio.',
 }

@@ -52,12 +52,7 @@ function take(): void {
       }}</Button>
       <label class="quiet take"
         >{{ t('from-page.photograph-it')
-        }}<input
-          type="file"
-          accept="image/jpeg,image/png,image/webp"
-          capture="environment"
-          :disabled="part !== null"
-          @change="chosen"
+        }}<input type="file" accept="image/jpeg,image/png,image/webp" :disabled="part !== null" @change="chosen"
       /></label>
     </div>
     <div v-if="pasting" class="field">

@@ -4,19 +4,13 @@ import type { Engine } from '~~/core/engine'
 import { rodLengthMm } from '~~/core/engine'
 import { placeWords } from '~~/core/job'
 import { derivedFacts } from '~~/core/spec-book'
-import CycleWheel from '../engine/CycleWheel.vue'
+import ModelWheel from './ModelWheel.vue'
 import { named, tell, t } from '../../words'
 
 /** The engine drawn from its data, at rest at its first stop; what is assumed is in brackets and said so. */
 const props = defineProps<{ engine: Engine }>()
 const facts = computed(() => derivedFacts(props.engine))
-const first = computed(() => facts.value.stops[0])
 const plan = computed(() => facts.value.stops.map(s => s.stop))
-const cylinderOf = computed(
-  () =>
-    props.engine.valves.find(v => v.id === first.value?.stop.valves[0]?.valveId)?.cylinderId ??
-    props.engine.cylinders[0]!.id,
-)
 const valves = (ids: string[]) => {
   const names = ids.map(id => named(props.engine.valves.find(v => v.id === id)!.name).toLowerCase())
   return ids.length === props.engine.valves.length ? t('model-picture.all-valves') : names.join(', ')
@@ -76,17 +70,7 @@ const corner = computed(() => {
       </p>
     </div>
     <div class="wheel-of">
-      <CycleWheel
-        :engine="engine"
-        :arcs="[]"
-        :crank-deg="first?.stop.crankDeg ?? 0"
-        :stops="plan"
-        :target="null"
-        :at-stop="false"
-        :feel="[]"
-        :cylinder-id="cylinderOf"
-        at-rest
-      />
+      <ModelWheel :engine="engine" :stops="plan" />
     </div>
     <p v-if="facts.stops.length > 2" class="more">
       {{ t('model-picture.stops-in-all', { count: facts.stops.length }) }}

@@ -5,9 +5,9 @@ import type { Engine } from '~~/core/engine'
 import { placeWords } from '~~/core/job'
 import { assumptionsOf, derivedFacts, type SpecField } from '~~/core/spec-book'
 import { named, t, tell } from '../../words'
-import CycleWheel from '../engine/CycleWheel.vue'
+import ModelWheel from './ModelWheel.vue'
 
-/** The engine as far as it is told: where a job would stop, what is to spare there, and what is assumed at which cost. */
+/** The engine as far as it is told: where a job would stop, what is to spare there, what is assumed at which cost. */
 const props = defineProps<{ engine: Engine }>()
 defineEmits<{ tell: [field: SpecField] }>()
 const stops = computed(() => derivedFacts(props.engine).stops)
@@ -22,17 +22,7 @@ const valves = (ids: string[]): string =>
   <aside class="so-far" :aria-label="t('model-so-far.title')">
     <h2>{{ t('model-so-far.title') }}</h2>
     <div class="drawn">
-      <CycleWheel
-        :engine="engine"
-        :arcs="[]"
-        :crank-deg="stops[0]?.stop.crankDeg ?? 0"
-        :stops="stops.map(s => s.stop)"
-        :target="null"
-        :at-stop="false"
-        :feel="[]"
-        :cylinder-id="engine.cylinders[0]!.id"
-        at-rest
-      />
+      <ModelWheel :engine="engine" :stops="stops.map(s => s.stop)" />
     </div>
     <ol>
       <li v-for="s in stops" :key="s.stop.crankDeg">

@@ -12,12 +12,13 @@ const KINDS: { label: string; query: Record<string, string> }[] = [
   { label: t('save-as.csv-with-semicolons'), query: { format: 'csv', delimiter: ';' } },
   { label: t('save-as.json'), query: { format: 'json' } },
 ]
-const items = computed(() =>
-  KINDS.map(({ label, query }) => ({
+const items = computed(() => {
+  const ids: Record<string, string> = props.ids?.length ? { ids: props.ids.join() } : {}
+  return KINDS.map(({ label, query }) => ({
     label,
-    url: `/api/spec-export?${new URLSearchParams({ ...query, ...(props.ids?.length ? { ids: props.ids.join() } : {}) })}`,
-  })),
-)
+    url: `/api/spec-export?${new URLSearchParams({ ...query, ...ids })}`,
+  }))
+})
 </script>
 
 <template>

@@ -34,7 +34,7 @@ export const shop = {
   'page-setup.your-shop': 'Your shop',
   'page-setup.your-shop-wembric': 'Your shop, Wembric',
   'page-hands.came-by-pin': ({ name }: { name: string }) =>
-    `You came in by PIN, ${name}. To choose another PIN, or for a lead’s settings, sign in with name and password.`,
+    `You signed in with a PIN, ${name}. To choose another PIN, or for a lead’s settings, sign in with name and password.`,
   'page-hands.change-of-hands': 'Change of hands',
   'page-hands.change-of-hands-wembric': 'Change of hands, Wembric',
   'page-hands.four-to-eight-digits': 'Four to eight digits.',
@@ -45,7 +45,7 @@ export const shop = {
   'page-hands.pin-kept': 'Your PIN is kept.',
   'page-hands.take-it-away': 'No PIN',
   'page-hands.what-it-is-for':
-    'With it you take over on a device that a lead trusts. It opens nothing of a lead’s settings.',
+    'With it you take over on a device that a lead trusts. It doesn’t open a lead’s settings.',
   'page-hands.your-pin': 'Your PIN',
   'page-shop.signs-in-again': ({ name }: Shown<'name'>) =>
     `${name} will have to sign in again on every device. Answers that wait on one are kept there.`,
@@ -88,7 +88,7 @@ export const shop = {
   'trusted-devices.end': 'End its trust',
   'trusted-devices.end-of': ({ name }: { name: string }) => `End the trust in ${name}`,
   'trusted-devices.last-change': 'Last change of hands',
-  'trusted-devices.signs-out': ({ name }: { name: string }) => `Whoever came in by PIN on ${name} is signed out.`,
+  'trusted-devices.signs-out': ({ name }: { name: string }) => `Anyone signed in with a PIN on ${name} is signed out.`,
   'trusted-devices.this-device-is-called': 'This device is called',
   'trusted-devices.title': 'Change of hands by PIN',
   'trusted-devices.trust-this-device': 'Trust this device',

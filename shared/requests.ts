@@ -1,5 +1,6 @@
 import { z } from '../core/zod'
 import { bladeSetSchema, TARGET_SCHOOLS } from '../core/feeler'
+import { COMPLAINTS } from '../core/complaint'
 import { BLADE_HABITS } from '../core/job/pin'
 import { adapterSchema, wrenchSchema } from '../core/torque'
 import { engravedShim } from '../core/shim'
@@ -213,6 +214,7 @@ export const openJobSchema = z.object({
     .array(taskSchema)
     .max(20, { error: wrong('wrong.twenty-other-things-are-enough') })
     .default([]),
+  complaints: z.array(z.enum(COMPLAINTS)).max(COMPLAINTS.length).default([]),
   complaint: optionalText(200),
 })
 

@@ -1,3 +1,4 @@
+import type { Complaint } from '../core/complaint'
 import type { BladeSet, TargetSchool, Verdict } from '../core/feeler'
 import type { BayColumn, BladeHabit, Hands, JobEvent, JobPin, Sheet } from '../core/job'
 import type { School } from '../core/stops'
@@ -75,6 +76,7 @@ export interface BayCard {
   owner: string
   people: string[]
   complaint: string
+  complaints: Complaint[]
   temperature: { celsius: number; limitC: number } | null
   rested: string | null
   cooling: BayCooling | null

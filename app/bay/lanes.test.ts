@@ -15,6 +15,7 @@ const card = (jobId: number, assigned: number | null = null, column: BayCard['co
   owner: '',
   people: [],
   complaint: '',
+  complaints: [],
   temperature: null,
   rested: null,
   cooling: null,

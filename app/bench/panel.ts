@@ -17,6 +17,7 @@ export type Panel =
         | 'wrench'
         | 'ways'
         | 'photos'
+        | 'pressure'
         | 'figure'
         | 'shim-read'
         | 'shim-size'

@@ -32,6 +32,7 @@ export function useAdvice(): Weigh {
         school: model.plan.school,
         oneAtATime: model.plan.byCylinder,
         noted,
+        tightBy: model.tightBy,
       }),
     ) as AdviceRequest
     const key = JSON.stringify([request.engine.decompressor, request.school, request.oneAtATime, request.noted])

@@ -34,6 +34,7 @@ export function useNewJob() {
       },
       ways,
       complaint: request.complaint,
+      complaints: request.complaints,
       openedAt,
       openedBy,
       lastAsLeft: left ? { date: left.date, readings: left.readings } : null,

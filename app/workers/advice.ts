@@ -17,14 +17,16 @@ export interface AdviceRequest {
   school: School
   oneAtATime: boolean
   noted: Noted[]
+  tightBy: number
 }
 
 let last: { key: string; model: PositionModel; memory: ReturnType<typeof locateMemory> } | null = null
 
 /** Weighs the moves apart from the page, so that no frame waits for it. */
-function advise({ engine, school, oneAtATime, noted }: AdviceRequest): Advice {
-  const key = JSON.stringify([engine, school, oneAtATime])
-  if (last?.key !== key) last = { key, model: positionModel(engine, school, oneAtATime), memory: locateMemory() }
+function advise({ engine, school, oneAtATime, noted, tightBy }: AdviceRequest): Advice {
+  const key = JSON.stringify([engine, school, oneAtATime, tightBy])
+  if (last?.key !== key)
+    last = { key, model: positionModel(engine, school, oneAtATime, tightBy), memory: locateMemory() }
   const { model, memory } = last
   return adviseBySearch(model, locate(model, noted, { memory }), noted)
 }

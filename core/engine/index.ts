@@ -1,6 +1,7 @@
 export * from './angle'
 export * from './firing'
 export * from './gap-effect'
+export * from './head-map'
 export * from './lift'
 export * from './marks'
 export * from './names'

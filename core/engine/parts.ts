@@ -1,3 +1,4 @@
+import { partsSchema, safeThingsSchema } from '../access'
 import { z } from '../zod'
 import { snapMm } from '../units'
 import { placeSchema } from './place-schema'
@@ -280,6 +281,36 @@ export type MeasuredField = keyof typeof MEASURED_FIELDS
 /** What an engine’s data can hold although nobody said it: a usual value stands in its place. */
 export const ASSUMABLE = ['stroke', 'seenFrom', 'means'] as const
 
+/** How heads stand to one another: cylinders one behind the other, side by side, in a V, or lying opposite. */
+export const HEAD_LAYOUTS = ['in line', 'transverse', 'V', 'flat'] as const
+export const INTAKE_SIDES = ['rear', 'front', 'left', 'right', 'above', 'between'] as const
+/** Heads as they are seen at the machine: which cylinders are on which, and where the intakes are. */
+export const headsSchema = z.object({
+  layout: z.enum(HEAD_LAYOUTS),
+  intakeSide: z.enum(INTAKE_SIDES),
+  /** Between the banks of a V, degrees. */
+  angleDeg: z.number().min(15).max(179).optional(),
+  banks: z
+    .array(z.object({ name: words(30).min(1), cylinderIds: z.array(z.string().max(30)).min(1).max(4) }))
+    .min(1)
+    .max(4),
+})
+export type Heads = z.infer<typeof headsSchema>
+
+/** What the crank is turned by. */
+export const TURNED_BY = ['crank nut', 'flywheel', 'fan', 'pull starter', 'wheel in gear', 'kick'] as const
+export type TurnedBy = (typeof TURNED_BY)[number]
+
+/** A figure of an earlier printing that is not to be used, and what corrected it. */
+export const supersededSchema = z.object({
+  role: z.enum(ROLES),
+  text: words(60).min(1),
+  source: words(160).min(3, { error: wrong('wrong.name-the-source-of-the') }),
+  correctedBy: words(160).min(3, { error: wrong('wrong.name-the-source-of-the') }),
+  correctedOn: z.iso.date({ error: wrong('wrong.give-the-date-as-year') }),
+})
+export type Superseded = z.infer<typeof supersededSchema>
+
 /** One revision of an engine model's data: what a job is judged against. */
 export const engineParts = z.object({
   assumed: z.array(z.enum(ASSUMABLE)).optional(),
@@ -306,6 +337,9 @@ export const engineParts = z.object({
         headX: z.number().min(0).max(1),
         headY: z.number().min(0).max(1),
         adjuster: z.enum(VALVE_ADJUSTERS).default('screw'),
+        /** The maker’s own short sign for it, and how the blade gets there: “from behind, single blade bent”. */
+        sign: words(6).optional(),
+        access: words(80).optional(),
       }),
     )
     .min(1)
@@ -323,6 +357,7 @@ export const engineParts = z.object({
     direction: z.enum(['clockwise', 'anticlockwise']),
     seenFrom: words(40).min(1),
     means: words(80).min(1),
+    by: z.enum(TURNED_BY).optional(),
   }),
   clearance: z.object({ intake: clearanceSchema, exhaust: clearanceSchema }),
   otherClearances: z.array(otherClearanceSchema).max(6).default([]),
@@ -340,6 +375,12 @@ export const engineParts = z.object({
   coverPattern: words(60),
   gasket: words(80),
   stripDown: z.array(words(60).min(1)).max(40),
+  /** What comes off, one by one, in order. Where it is not told, the plain list stands, with a cover and a plug. */
+  parts: partsSchema.optional(),
+  /** What is made safe before anything is turned. Where it is not told, it is asked for in one. */
+  safe: safeThingsSchema.optional(),
+  heads: headsSchema.optional(),
+  superseded: z.array(supersededSchema).max(6).optional(),
   interval: z.object({
     use: z.number().positive().nullable(),
     months: z.number().int().positive().nullable(),

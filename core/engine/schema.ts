@@ -1,3 +1,4 @@
+import { oddTorque } from '../access'
 import { signedWay } from './angle'
 import { measuredValue } from '../units'
 import { type Engine, engineParts, MEASURED_FIELDS, type MeasuredField, ROLES } from './parts'
@@ -13,7 +14,7 @@ const MAKERS_PLACE_DEG = 5
  */
 export const engineSchema = engineParts.superRefine((engine, context) => {
   const cylinders = new Set(engine.cylinders.map(c => c.id))
-  const unique = (what: 'cylinders' | 'valves', ids: string[]) => {
+  const unique = (what: 'cylinders' | 'valves' | 'parts', ids: string[]) => {
     if (new Set(ids).size < ids.length)
       context.addIssue({ code: 'custom', path: [what], message: wrong('wrong.same-id', { what }) })
   }
@@ -82,6 +83,30 @@ export const engineSchema = engineParts.superRefine((engine, context) => {
       path: ['measuredAt'],
       message: wrong('wrong.the-source-measures-at-the'),
     })
+  unique(
+    'parts',
+    (engine.parts ?? []).map(p => p.name.toLowerCase()),
+  )
+  ;(engine.parts ?? []).forEach((part, i) => {
+    if (part.cylinderId !== null && !cylinders.has(part.cylinderId))
+      context.addIssue({
+        code: 'custom',
+        path: ['parts', i, 'cylinderId'],
+        message: wrong('wrong.no-such-cylinder', { cylinder: part.cylinderId }),
+      })
+    const odd = oddTorque(part)
+    if (odd)
+      context.addIssue({
+        code: 'custom',
+        path: ['parts', i, 'torqueNm'],
+        message: wrong('wrong.torque-of-no-such-thread', { ...odd, part: part.name, torqueNm: part.torqueNm! }),
+      })
+  })
+  if (engine.heads) {
+    const banked = engine.heads.banks.flatMap(b => b.cylinderIds)
+    if (banked.length !== engine.cylinders.length || engine.cylinders.some(c => !banked.includes(c.id)))
+      context.addIssue({ code: 'custom', path: ['heads', 'banks'], message: wrong('wrong.each-cylinder-on-one-head') })
+  }
   if (engine.shim === null && engine.valves.some(v => v.adjuster === 'shim'))
     context.addIssue({
       code: 'custom',

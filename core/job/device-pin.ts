@@ -18,7 +18,7 @@ export const pinnedMachine = (
 /** What a device knows of a job that begins on it. */
 export interface BegunHere extends Pick<
   JobPin,
-  'jobId' | 'machine' | 'modelName' | 'modelId' | 'spec' | 'complaint' | 'lastAsLeft'
+  'jobId' | 'machine' | 'modelName' | 'modelId' | 'spec' | 'complaint' | 'complaints' | 'lastAsLeft'
 > {
   bladeSet: BladeSet
   /** What else lies on the shelf. */
@@ -44,5 +44,6 @@ export const devicePin = ({ bladeSet, shelf, ways, ...begun }: BegunHere): JobPi
   hand: USUAL_HAND,
   decompressor: null,
   past: null,
+  toDo: [],
   quick: null,
 })

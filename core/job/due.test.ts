@@ -55,6 +55,7 @@ describe('the next check, before anything is signed', () => {
   })
   it('is the first key of the Close step, the spec’s own the second', () => {
     const book = measured(tightening).say(
+      { type: 'nuts-checked', payload: { count: 2 } },
       { type: 'gasket', payload: { choice: 'new', note: '' } },
       ...['Rocker cover', 'Spark plug', 'Seat'].map(item => ({ type: 'went-back' as const, payload: { item } })),
       { type: 'torqued', payload: { what: 'cover', torqueNm: 8 } },

@@ -1,3 +1,4 @@
+import type { Complaint, Suspect } from '../complaint'
 import type { Engine } from '../engine'
 import type { Observation } from '../position'
 import { engravedWords } from '../feeler'
@@ -57,6 +58,26 @@ function afterWords(after: GapChange | null): Text {
   }
 }
 
+/** A part that came off or went back, and how many with it. */
+const together = (
+  what: 'came-off' | 'went-back',
+  { item, also }: { item: string; also?: string[] | undefined },
+): Text =>
+  also?.length
+    ? say(`did.${what}.all`, { item: itemWords(item), more: also.length })
+    : say(`did.${what}`, { item: itemWords(item) })
+
+/** Something found, in the words of whoever found it, or as a suspect that was chosen. */
+export const foundWords = ({
+  text,
+  about,
+  suspect,
+}: {
+  text: string
+  about?: Complaint | null | undefined
+  suspect?: Suspect | null | undefined
+}): Text => (about && suspect ? say('else.finding', { complaint: about, suspect }) : text)
+
 /** An answer in a few words, for the list of answers and for what Undo would take back. */
 export function eventWords(pin: Pick<JobPin, 'spec' | 'bladeSet' | 'otherSets'>, event: JobEvent): Text {
   const { engine } = pin.spec
@@ -75,7 +96,7 @@ export function eventWords(pin: Pick<JobPin, 'spec' | 'bladeSet' | 'otherSets'>,
     case 'taken-over':
       return say('did.taken-over')
     case 'came-off':
-      return say('did.came-off', { item: itemWords(event.payload.item) })
+      return together('came-off', event.payload)
     case 'put-in':
       return say('did.put-in', event.payload)
     case 'decompressor-tested':
@@ -85,7 +106,7 @@ export function eventWords(pin: Pick<JobPin, 'spec' | 'bladeSet' | 'otherSets'>,
     case 'plug-read':
       return say('did.plug-read', event.payload)
     case 'finding':
-      return say('did.finding', { words: event.payload.text })
+      return say('did.finding', { words: foundWords(event.payload) })
     case 'school-chosen':
       return say('did.school-chosen', { school: say(`school.${event.payload.school}`) })
     case 'crank':
@@ -150,11 +171,25 @@ export function eventWords(pin: Pick<JobPin, 'spec' | 'bladeSet' | 'otherSets'>,
     case 'came-out':
       return say('did.came-out', event.payload)
     case 'went-back':
-      return say('did.went-back', { item: itemWords(event.payload.item) })
+      return together('went-back', event.payload)
     case 'gasket':
       return say('did.gasket', { choice: event.payload.choice })
-    case 'torqued':
-      return say('did.tightened', { part: event.payload.what, torqueNm: event.payload.torqueNm })
+    case 'torqued': {
+      const { what, item, torqueNm } = event.payload
+      return what === 'part'
+        ? say('did.tightened-part', { item: itemWords(item ?? ''), torqueNm })
+        : say('did.tightened', { part: what, torqueNm })
+    }
+    case 'earlier-finding':
+      return say('did.earlier', { done: event.payload.now === 'done' })
+    case 'nuts-checked':
+      return say('did.nuts-checked', event.payload)
+    case 'pressure':
+      return event.payload.kind === 'compression'
+        ? say('did.compression', event.payload)
+        : say('did.leak-down', event.payload)
+    case 'complaint-after':
+      return say('did.complaint-after', event.payload)
     case 'replaced':
       return say('did.replaced', { words: event.payload.text })
     case 'ran':

@@ -378,6 +378,7 @@ describe('Close', () => {
     }
     expect(asked).toEqual([
       'out:Rag, plug hole',
+      'nuts',
       'gasket',
       'back:Rocker cover',
       'torque-cover',

@@ -1,17 +1,19 @@
+import type { Complaint, Suspect } from '../complaint'
 import { type DecompressorFound, type Engine, upcastEngine } from '../engine'
 import type { Lock } from '../adjuster'
 import type { MachinePast } from '../history'
 import { type BladeSet, type HandBands, type TargetSchool, upcastBladeSet } from '../feeler'
 import type { School } from '../stops'
+import type { FindingEnd } from './events'
 import type { Quick } from '../quick'
 import type { Adapter, Wrench } from '../torque'
 import type { LengthUnit, MeterUnit } from '../units'
 
 /**
  * How the verdicts of this version of the core are meant; a job keeps the number it was opened with. 2: a bare figure
- * by one band, in by interval.
+ * by one band, in by interval. 3: every locknut is gone over before the cover goes on.
  */
-export const JUDGEMENT_VERSION = 2
+export const JUDGEMENT_VERSION = 3
 
 /**
  * Where the blade is while the nut is locked: out for the final torque, in throughout, or out throughout. A pinched
@@ -19,6 +21,17 @@ export const JUDGEMENT_VERSION = 2
  */
 export const BLADE_HABITS = ['out at torque', 'in', 'out'] as const
 export type BladeHabit = (typeof BLADE_HABITS)[number]
+
+/** Something found at an earlier visit and still to be done. */
+export interface EarlierFinding {
+  jobNumber: number
+  date: string
+  text: string
+  part: string | null
+  end: FindingEnd
+  about: Complaint | null
+  suspect: Suspect | null
+}
 
 /** What a job is judged against, fixed when it is opened: later changes to spec book or shelf do not touch it. */
 export interface JobPin {
@@ -66,6 +79,10 @@ export interface JobPin {
   /** What it was told where it began without a machine on record; null where it has one. */
   quick: Quick | null
   complaint: string
+  /** What it comes for, as chosen; none in jobs of before that was kept. */
+  complaints: Complaint[]
+  /** What earlier visits found and nobody has done since. */
+  toDo: EarlierFinding[]
   openedAt: string
   openedBy: string
   /** The proved readings of the machine's last closed job, by valve id, for the same engine model. */
@@ -75,6 +92,8 @@ export interface JobPin {
 /** What later versions added, as it stood before. */
 const NEW_SINCE_0_2 = (): Pick<
   JobPin,
+  | 'complaints'
+  | 'toDo'
   | 'quick'
   | 'decompressor'
   | 'past'
@@ -88,6 +107,8 @@ const NEW_SINCE_0_2 = (): Pick<
   | 'bladeHabit'
   | 'pairToProve'
 > => ({
+  complaints: [],
+  toDo: [],
   quick: null,
   decompressor: null,
   past: null,

@@ -30,6 +30,7 @@ export const quickPin = ({ quick, called, ...begun }: QuickOpening): JobPin => (
       engine: quickEngine(quick, { words: called.source, date: begun.openedAt.slice(0, 10) }),
     },
     complaint: '',
+    complaints: [],
     lastAsLeft: null,
   }),
   quick,

@@ -4,7 +4,9 @@ import type { Clearance, DecompressorFound, Engine, Place, Role } from '../engin
 import type { Noted } from '../position'
 import type { School } from '../stops'
 import type { GapChange } from './gap-change'
-import type { BladeHabit } from './pin'
+import type { BladeHabit, EarlierFinding } from './pin'
+import type { Complaint, Pressure, Suspect } from '../complaint'
+import type { ComplaintResult, FindingEnd } from './events'
 import type { Confirmable } from './steps'
 
 export const PHASES = ['as found', 'before lock', 'nipped', 'torqued', 'proved'] as const
@@ -105,7 +107,18 @@ export interface Remark {
   at: string
 }
 
-/** Which gasket went on the cover. */
+/** Something found: where, what is to become of it, and which complaint it may explain. */
+export interface Found extends Remark {
+  step: string
+  part: string | null
+  end: FindingEnd | null
+  about: Complaint | null
+  suspect: Suspect | null
+  /** Found at an earlier visit, and still to be done. */
+  since?: EarlierFinding
+}
+
+/** Which gasket went on. */
 export interface Gasket {
   choice: 'new' | 'used again' | 'compound'
   note: string
@@ -133,11 +146,20 @@ export interface WorkState {
   putIn: string[]
   cameOut: Set<string>
   plugRead: string | null
-  findings: (Remark & { step: string })[]
+  /** How the plugs of more than one look, by their parts' names. */
+  plugLooks: Record<string, string>
+  findings: Found[]
   notes: Remark[]
   replaced: Remark[]
-  gasket: Gasket | null
-  torqued: Partial<Record<'cover' | 'plug', { torqueNm: number | null }>>
+  /** By the parts' names. */
+  gaskets: Record<string, Gasket>
+  torqued: Record<string, { torqueNm: number | null }>
+  /** How many locknuts were gone over; null before. */
+  nutsChecked: number | null
+  pressures: (Pressure & { at: string })[]
+  /** What became of what earlier visits found, by its place in the pin’s list. */
+  earlier: Record<number, 'done' | 'still'>
+  complaintsAfter: Partial<Record<Complaint, ComplaintResult>>
   ran: Run | null
   nextDue: { use: number | null; date: string | null } | null
   passed: Passed[]

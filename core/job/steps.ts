@@ -3,5 +3,12 @@ export const STEPS = ['ready', 'find', 'measure', 'set', 'prove', 'close'] as co
 export type Step = (typeof STEPS)[number]
 
 /** What a mechanic confirms by a key: the machine, its spec, and that the cautions of a step were read. */
-export const CONFIRMABLE = ['machine', 'spec', 'valves', 'safe', ...STEPS.map(s => `cautions-${s}` as const)] as const
+export const CONFIRMABLE = [
+  'machine',
+  'spec',
+  'valves',
+  'safe',
+  'live',
+  ...STEPS.map(s => `cautions-${s}` as const),
+] as const
 export type Confirmable = (typeof CONFIRMABLE)[number]

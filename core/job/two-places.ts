@@ -1,3 +1,4 @@
+import { pointsTo } from '../complaint'
 import { ASSUMED_DECOMPRESSOR, firingAngle, type Place, samePlace, signedWay, type Valve, valveById } from '../engine'
 import { movesCrank } from '../position'
 import { type Interval, type Stack, trialErrorMm } from '../feeler'
@@ -210,7 +211,8 @@ export interface SecondPlace extends DecompressorTest {
 }
 
 /** What its owner says of the engine. */
-const kicks = ({ pin }: JobView): boolean => KICKS.test(pin.complaint)
+const kicks = ({ pin }: JobView): boolean =>
+  KICKS.test(pin.complaint) || pin.complaints.some(c => pointsTo(c).includes('decompressor'))
 
 /**
  * Whether a reading at a top is held in doubt: as a proof where the engine kicks; before a nut is loosened where it

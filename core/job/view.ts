@@ -1,3 +1,4 @@
+import { likelierBy } from '../complaint'
 import { type Clearance, type DecompressorFound, type Role, withDecompressor } from '../engine'
 import {
   type BladePolicy,
@@ -7,6 +8,7 @@ import {
   judge,
   type Judgement,
   leavesOf,
+  limitsOf,
   type Stack,
   targetOf,
   trialStacks,
@@ -93,10 +95,11 @@ export function jobTools(
   weigh: Weigh = adviseBySearch,
   hands: Hands = pin.quick ? 'practiced' : 'guided',
 ): JobTools {
+  const likely = likelierBy(pin.complaints)
   const models = kept<[School, DecompressorFound | null, boolean | null], PositionModel>(
     key => key.join(),
     ([school, decompressor, oneAtATime]) =>
-      positionModel(withDecompressor(pin.spec.engine, decompressor), school, oneAtATime),
+      positionModel(withDecompressor(pin.spec.engine, decompressor), school, oneAtATime, likely.tight),
   )
   const choices = kept<[BladeSet, Clearance], Stack[]>(
     ([set, clearance]) => `${set.name}|${JSON.stringify(clearance)}`,
@@ -145,7 +148,7 @@ export function preparePolicies(tools: JobTools): void {
       clearance: clearanceOf(pin, id),
       role,
       pairDemanded: false,
-      expected: pin.lastAsLeft?.readings[id] ?? null,
+      expected: pin.lastAsLeft?.readings[id] ?? expectedByComplaint(pin, id),
       byShim: isShimmed(pin, id),
     })([])
 }
@@ -276,9 +279,22 @@ function expectedByFeel({ position, ...view }: JobView, valveId: string): Interv
     : { loMm: 0, hiMm: leavesOf(setInHand(view))[0]?.mm ?? 0 }
 }
 
+/** So far outside its limits a valve is looked for that a complaint speaks of. mm, from memory */
+const OUT_BY_MM = 0.02
+/** A complaint of tight or loose valves, where nothing better is known: the first blade is tried at that limit. */
+function expectedByComplaint(pin: JobPin, valveId: string): Interval | null {
+  const { tight, loose } = likelierBy(pin.complaints)
+  if (tight === 1 && loose === 1) return null
+  const { minMm, maxMm } = limitsOf(clearanceOf(pin, valveId)) ?? { minMm: 0, maxMm: 0 }
+  if (maxMm === 0) return null
+  return tight > 1
+    ? { loMm: Math.max(0, minMm - 2 * OUT_BY_MM), hiMm: minMm }
+    : { loMm: maxMm, hiMm: maxMm + 2 * OUT_BY_MM }
+}
+
 /**
  * The blade policy for a valve: it expects what was read last before this reading, else what its rocker said, else what
- * the last visit left.
+ * the last visit left, else what the complaint speaks of.
  */
 export function expectedPolicy(view: JobView, valve: ValveState): BladePolicy {
   const { pin, tools } = view
@@ -292,7 +308,11 @@ export function expectedPolicy(view: JobView, valve: ValveState): BladePolicy {
     clearance: clearanceOf(pin, valve.valveId),
     role: roleOf(pin, valve.valveId),
     pairDemanded: pin.pairToProve && valve.phase === 'proved',
-    expected: before ?? expectedByFeel(view, valve.valveId) ?? pin.lastAsLeft?.readings[valve.valveId] ?? null,
+    expected:
+      before ??
+      expectedByFeel(view, valve.valveId) ??
+      pin.lastAsLeft?.readings[valve.valveId] ??
+      expectedByComplaint(pin, valve.valveId),
     byShim: isShimmed(pin, valve.valveId),
   })
 }

@@ -63,6 +63,8 @@ export interface Way {
 export interface PositionModel {
   engine: Engine
   plan: StopPlan
+  /** How many times likelier a complaint makes a valve without clearance. */
+  tightBy: number
   hypotheses: Hypothesis[]
   /** slackChance[valve]: for a valve with clearance. */
   slackChance: Pair<Float64Array>[]
@@ -90,7 +92,10 @@ function* valveSets(valves: Valve[]): Generator<number[]> {
   for (let i = 0; i < valves.length; i++) for (let j = i + 1; j < valves.length; j++) yield [i, j]
 }
 
-function hypothesesOf(engine: Engine): Hypothesis[] {
+/** A chance whose odds are so many times what they were. */
+const likelier = (chance: number, by: number): number => (by * chance) / (1 - chance + by * chance)
+
+function hypothesesOf(engine: Engine, tightBy: number): Hypothesis[] {
   const there = decompressorPrior(engine)
   const present = (
     [
@@ -105,7 +110,7 @@ function hypothesesOf(engine: Engine): Hypothesis[] {
       prior:
         chance *
         engine.valves.reduce((p, valve, i) => {
-          const zero = NO_CLEARANCE_PRIOR[valve.role]
+          const zero = likelier(NO_CLEARANCE_PRIOR[valve.role], tightBy)
           return p * (noClearance.includes(i) ? zero : 1 - zero)
         }, 1),
     })),
@@ -194,8 +199,14 @@ export function arrivalAt(model: PositionModel, place: Place): Arrival {
  * Prepares an engine for `locate`. Costs a few milliseconds; one model serves a whole job.
  * @param school by which the stops are planned; default as for `planStops`
  * @param oneAtATime as for `planStops`
+ * @param tightBy how many times likelier a complaint makes a valve without clearance, as odds
  */
-export function positionModel(engine: Engine, school?: School, oneAtATime: boolean | null = null): PositionModel {
+export function positionModel(
+  engine: Engine,
+  school?: School,
+  oneAtATime: boolean | null = null,
+  tightBy = 1,
+): PositionModel {
   const plan = planStops(engine, school, oneAtATime)
   const allClosed = plan.stops.map(stop => allClosedTable(engine, stop))
   return {
@@ -209,7 +220,8 @@ export function positionModel(engine: Engine, school?: School, oneAtATime: boole
       pair(held => closedTable(closedArcsOf(engine, valve, held === 1), STOP_MARGIN_DEG)),
     ),
     ways: plan.stops.flatMap((stop, i) => waysTo(engine, stop, allClosed[i]!)),
-    hypotheses: hypothesesOf(engine),
+    tightBy,
+    hypotheses: hypothesesOf(engine, tightBy),
     slackChance: engine.valves.map(valve =>
       pair(held => slackTable(engine, valve, held ? decompressorArc(engine, valve) : null)),
     ),

@@ -44,6 +44,8 @@ export const practicePin = ({ name, engine }: PracticeEngine, bladeSet: BladeSet
   past: null,
   quick: null,
   complaint: '',
+  complaints: [],
+  toDo: [],
   openedAt: '',
   openedBy: '',
   lastAsLeft: null,

@@ -106,6 +106,11 @@ export const FIELDS_OF: Record<keyof Engine, SpecField[]> = {
   gasket: ['gasket'],
   stripDown: ['stripDown'],
   interval: ['use', 'months', 'firstUse'],
+  // these have no plain field: they are kept beside them, whatever the fields say
+  parts: [],
+  safe: [],
+  heads: [],
+  superseded: [],
   assumed: ['stroke', 'seenFrom', 'means'],
   printed: Object.keys(MEASURED_FIELDS) as MeasuredField[],
 }
@@ -140,6 +145,10 @@ const FIELD_AT: Record<string, SpecField> = {
   'torques.locknutNm': 'locknut',
   'torques.coverNm': 'cover',
   'torques.plugNm': 'plug',
+  'parts': 'stripDown',
+  'safe': 'stripDown',
+  'heads': 'cylinders',
+  'superseded': 'others',
   'interval.use': 'use',
   'interval.months': 'months',
   'interval.firstUse': 'firstUse',

@@ -91,6 +91,7 @@ async function cardOf(
     owner: pin.machine.owner,
     people: [...state.people],
     complaint: pin.complaint,
+    complaints: pin.complaints,
     temperature: state.temperature && { celsius: state.temperature.celsius, limitC: pin.spec.engine.coldLimitC },
     rested: state.rested ? t('card.parked', { hours: Number(state.rested.hours.toFixed(1)) }) : null,
     cooling: coolingOf(view),

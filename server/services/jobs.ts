@@ -1,5 +1,5 @@
 import { USUAL_HAND } from '../../core/feeler'
-import { JUDGEMENT_VERSION, type JobPin } from '../../core/job'
+import { type EarlierFinding, JUDGEMENT_VERSION, type JobPin, reduceJob, toDoAfter } from '../../core/job'
 import { pinnedMachine } from '../../core/job/device-pin'
 import type { OpenJobRequest } from '../../shared/requests'
 import type { JobResponse } from '../../shared/responses'
@@ -70,11 +70,17 @@ export async function withFreeNumber<T>(open: () => Promise<T>): Promise<T> {
   }
 }
 
+/** What the machine's last visit left to be done. */
+async function leftToDo(db: Db, shopId: number, jobId: number): Promise<EarlierFinding[]> {
+  const { pin } = await jobOf(db, shopId, jobId)
+  return toDoAfter(pin, reduceJob(pin, await eventsAfter(db, shopId, jobId, 0)))
+}
+
 /** Opens a job and pins what it is judged against: spec revision, blades, hand, judgement version. */
 export async function openJob(
   pool: Pool,
   person: SignedIn,
-  request: Omit<OpenJobRequest, 'tasks'> & Partial<OpenJobRequest>,
+  request: Omit<OpenJobRequest, 'tasks' | 'complaints'> & Partial<OpenJobRequest>,
   now: Date,
 ): Promise<{ id: number }> {
   const begun = request.openedAt ? new Date(Math.min(Date.parse(request.openedAt), now.getTime())) : now
@@ -87,7 +93,7 @@ export async function openJob(
 async function opening(
   db: Db,
   person: SignedIn,
-  request: Omit<OpenJobRequest, 'tasks'> & Partial<OpenJobRequest>,
+  request: Omit<OpenJobRequest, 'tasks' | 'complaints'> & Partial<OpenJobRequest>,
   now: Date,
 ): Promise<{ id: number }> {
   const { shopId } = person
@@ -134,6 +140,8 @@ async function opening(
     past: await pastForJob(db, shopId, { modelId: machine.modelId, engine: model.engine }, machine.id),
     quick: null,
     complaint: request.complaint,
+    complaints: request.complaints ?? [],
+    toDo: last ? await leftToDo(db, shopId, last.id) : [],
     openedAt: now.toISOString(),
     openedBy: person.name,
     lastAsLeft: last && {

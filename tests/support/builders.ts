@@ -84,6 +84,8 @@ export function pinOf(engine: Engine = engineOf(), changes: Partial<JobPin> = {}
     past: null,
     quick: null,
     complaint: 'ticks when cold',
+    complaints: [],
+    toDo: [],
     openedAt: '2026-11-25T08:00:00+00:00',
     openedBy: 'Ada',
     lastAsLeft: null,

@@ -40,7 +40,7 @@ export const answers = {
   'did.screw-checked': ({ valve, found }: OfValve & { found: keyof typeof CHECKED }) =>
     `${valve} screw checked: ${CHECKED[found]}`,
   'did.plug-read': ({ look }: { look: string }) => `Plug: ${within(look)}`,
-  'did.finding': ({ words }: Own) => `Found: ${words}`,
+  'did.finding': ({ words }: { words: Text }, tell: Tell) => `Found: ${tell(words)}`,
   'did.school-chosen': ({ school }: { school: Text }, tell: Tell) => `By ${within(tell(school))}`,
   'did.mark-still-there': ({ valve }: OfValve) => `Mark still there, ${within(valve)}`,
   'did.crank-moved': 'The crank had moved',

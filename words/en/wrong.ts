@@ -5,6 +5,18 @@ interface OfLength {
   what: EngineLength
   limitMm: number
 }
+interface OddTorque {
+  part: string
+  torqueNm: number
+  threadMm: number
+  least: number
+  most: number
+}
+interface OddPressure {
+  value: number
+  unit: string
+  meant: string[]
+}
 /** What else a figure out of range may have meant: “Was 6 thou, 0.152 mm meant?” */
 const meantWords = (meant: string[]): string => (meant.length ? ` Was ${meant.join(', or ')} meant?` : '')
 
@@ -77,7 +89,16 @@ const engine = {
   'wrong.name-the-source-of-the': 'Name the source of the other figure.',
   'wrong.name-the-source-manual-printing': 'Source is missing: name the manual, printing and page, or the bulletin.',
   'wrong.give-the-sources-date-as': 'Give the source’s date as year-month-day.',
-  'wrong.same-id': ({ what }: { what: 'cylinders' | 'valves' }) => `Two ${what} have the same id.`,
+  'wrong.same-id': ({ what }: { what: 'cylinders' | 'valves' | 'parts' }) =>
+    what === 'parts' ? 'Two parts have the same name. Say which is left or right.' : `Two ${what} have the same id.`,
+  'wrong.give-how-many-fasteners': 'Give how many fasteners there are, 1 to 40.',
+  'wrong.torque-of-no-such-thread': ({ part, torqueNm, threadMm, least, most }: OddTorque) =>
+    `${part}: ${torqueNm} N·m is outside what an M${threadMm} thread usually takes, ${Math.ceil(least)} to ${Math.floor(most)} N·m. Check unit and thread.`,
+  'wrong.each-cylinder-on-one-head': 'Each cylinder belongs on one head.',
+  'wrong.count-the-locknuts': 'Count the locknuts: a whole number, 0 to 16.',
+  'wrong.leak-down-in-percent': 'Leak-down is a percentage, 0 to 100.',
+  'wrong.no-such-compression': ({ value, unit, meant }: OddPressure) =>
+    `${value} ${unit} is no compression that a gauge shows.${meant.length ? ` Was ${meant.map(u => `${value} ${u}`).join(' or ')} meant?` : ' Read it again.'}`,
   'wrong.no-such-cylinder': ({ cylinder }: { cylinder: string }) => `There is no cylinder “${cylinder}”.`,
   'wrong.no-such-valve': ({ valves }: { valves: string[] }) => `There is no valve “${valves.join('”, “')}”.`,
   'wrong.cylinder-without': ({ cylinder, roles }: { cylinder: string; roles: string[] }) =>

@@ -49,7 +49,7 @@ export const answers: Words<typeof english> = {
     there ? 'Descompresor: abre el escape en lo más alto' : 'Descompresor: no hay, el escape mide igual en lo más alto',
   'did.screw-checked': ({ valve, found }) => `Tornillo de ${the(valve)} revisado: ${CHECKED[found]}`,
   'did.plug-read': ({ look }) => `Bujía: ${LOOKS[look] ?? look.toLowerCase()}`,
-  'did.finding': ({ words }) => `Hallado: ${words}`,
+  'did.finding': ({ words }, tell) => `Hallado: ${tell(words)}`,
   'did.school-chosen': ({ school }, tell) => `Método: ${tell(school).toLowerCase()}`,
   'did.mark-still-there': ({ valve }) => `La marca sigue ahí, ${within(valve)}`,
   'did.crank-moved': 'El cigüeñal se había movido',

@@ -90,7 +90,18 @@ const engine = {
   'wrong.name-the-source-of-the': 'Nombre la fuente de la otra cifra.',
   'wrong.name-the-source-manual-printing': 'Falta la fuente: nombre manual, edición y página, o el boletín.',
   'wrong.give-the-sources-date-as': 'Dé la fecha de la fuente como año-mes-día.',
-  'wrong.same-id': ({ what }) => `${what === 'cylinders' ? 'Dos cilindros' : 'Dos válvulas'} tienen la misma clave.`,
+  'wrong.same-id': ({ what }) =>
+    what === 'parts'
+      ? 'Dos partes tienen el mismo nombre. Diga cuál es la izquierda y cuál la derecha.'
+      : `${what === 'cylinders' ? 'Dos cilindros' : 'Dos válvulas'} tienen la misma clave.`,
+  'wrong.give-how-many-fasteners': 'Diga cuántos tornillos son, de 1 a 40.',
+  'wrong.torque-of-no-such-thread': ({ part, torqueNm, threadMm, least, most }) =>
+    `${part}: ${torqueNm} N·m no es lo usual en una rosca M${threadMm}, de ${Math.ceil(least)} a ${Math.floor(most)} N·m. Revise unidad y rosca.`,
+  'wrong.each-cylinder-on-one-head': 'Cada cilindro va en una sola culata.',
+  'wrong.count-the-locknuts': 'Cuente las contratuercas: un número entero, de 0 a 16.',
+  'wrong.leak-down-in-percent': 'Las fugas son un porcentaje, de 0 a 100.',
+  'wrong.no-such-compression': ({ value, unit, meant }) =>
+    `${value} ${unit} no es una compresión que muestre un manómetro.${meant.length ? ` ¿Quiso decir ${meant.map(u => `${value} ${u}`).join(' o ')}?` : ' Léala otra vez.'}`,
   'wrong.no-such-cylinder': ({ cylinder }) => `No hay ningún cilindro “${cylinder}”.`,
   'wrong.no-such-valve': ({ valves }) => `No hay ninguna válvula “${valves.join('”, “')}”.`,
   'wrong.cylinder-without': ({ cylinder, roles }) =>

@@ -1,13 +1,14 @@
 <script setup lang="ts">
 import { NuxtLink } from '#components'
 import { computed } from 'vue'
+import { complaintWords } from '~~/core/job'
 import { fahrenheit } from '~~/core/units'
 import type { BayCard } from '~~/shared/responses'
 import VerdictShape from '../bench/VerdictShape.vue'
 import { VERDICT_WORDS } from '../bench/verdict-words'
 import CardTasks from './CardTasks.vue'
 import CoolingCurve from './CoolingCurve.vue'
-import { named, t } from '../../words'
+import { named, tell, t } from '../../words'
 
 /**
  * A job on the board: which machine, what was measured so far, when it is cold, what else it is for, and the one next
@@ -39,6 +40,7 @@ const verdicts = computed(() => {
     .join(', ')
 })
 const about = computed(() => [props.card.kind, props.card.owner].filter(Boolean).join(', '))
+const cameFor = computed(() => tell(complaintWords(props.card)))
 const cooling = computed(() => (props.card.column === 'done' ? null : props.card.cooling))
 const ready = computed(() => cooling.value?.ready ?? null)
 /** Whether the clock says that it is cold by now: then a look at the thermometer settles it. */
@@ -84,11 +86,7 @@ const turn = computed(() => {
       <p class="about">{{ about }}</p>
       <CoolingCurve v-if="cooling" :cooling="cooling" :now-ms="nowMs" :clock="clock" />
       <p v-else-if="!measured" class="line">
-        {{
-          [card.rested, card.complaint && t('bay-card-view.complaint', { complaint: card.complaint })]
-            .filter(Boolean)
-            .join('; ')
-        }}
+        {{ [card.rested, cameFor && t('bay-card-view.complaint', { complaint: cameFor })].filter(Boolean).join('; ') }}
       </p>
       <p v-if="cooling?.airAssumed" class="line small">
         {{ t('bay-card-view.air-assumed-c-f', { airC: cooling.airC, airF: Math.round(fahrenheit(cooling.airC)) }) }}

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { CardLine, JobView, Stage } from '~~/core/job'
+import type { CardLine, Happening, JobView, Stage } from '~~/core/job'
 import type { Stack } from '~~/core/feeler'
 import BladesStage from './BladesStage.vue'
 import CardStage from './CardStage.vue'
@@ -27,7 +27,14 @@ defineProps<{
   withoutWords?: string
   notSo: ReadonlySet<string>
 }>()
-defineEmits<{ blade: [engravedMm: number]; stack: []; sets: []; turn: [deg: number]; line: [line: CardLine] }>()
+defineEmits<{
+  blade: [engravedMm: number]
+  stack: []
+  sets: []
+  turn: [deg: number]
+  line: [line: CardLine]
+  record: [happening: Happening]
+}>()
 const valveOf = (strip: StripValve[], stage: Stage) =>
   'valveId' in stage ? strip.find(v => v.valveId === stage.valveId) : undefined
 </script>
@@ -76,7 +83,12 @@ const valveOf = (strip: StripValve[], stage: Stage) =>
   <ColdStage v-else-if="stage.kind === 'cold'" :view="view" />
   <div v-else-if="stage.kind === 'head'" class="head-stage"><HeadMap :engine="view.pin.spec.engine" /></div>
   <StartStage v-else-if="stage.kind === 'start'" :view="view" />
-  <ListStage v-else :view="view" :closing="stage.kind === 'close' || stage.kind === 'sign'" />
+  <ListStage
+    v-else
+    :view="view"
+    :closing="stage.kind === 'close' || stage.kind === 'sign'"
+    @record="$emit('record', $event)"
+  />
 </template>
 
 <style scoped>

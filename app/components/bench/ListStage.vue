@@ -1,18 +1,41 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { itemWords, type JobView, stripList } from '~~/core/job'
+import { inSafeOrder, type Part } from '~~/core/access'
+import { findingWords, type Happening, itemWords, type JobView, partNamed, partsToRemove } from '~~/core/job'
 import { tell, t } from '../../words'
 
-/** What came off and went in, as it happens; at the end, what is back and out. Nothing ticked is nothing claimed. */
+/**
+ * What is made safe, comes off and goes in, as it happens; at the end what is back, out and live again. A tap takes a
+ * part off, or puts it back. Nothing ticked is nothing claimed.
+ */
 const props = defineProps<{ view: JobView; closing?: boolean }>()
+const emit = defineEmits<{ record: [happening: Happening] }>()
 const state = computed(() => props.view.state)
-const off = computed(() => {
-  const listed = stripList(props.view.pin.spec.engine.stripDown)
-  const extra = state.value.cameOff.filter(i => !listed.includes(i))
-  return props.closing ? [...state.value.cameOff].reverse() : [...listed, ...extra]
+const engine = computed(() => props.view.pin.spec.engine)
+const parts = computed((): Part[] => {
+  const listed = partsToRemove(engine.value)
+  const extra = state.value.cameOff.filter(name => !listed.some(p => p.name === name))
+  return props.closing
+    ? [...state.value.cameOff].reverse().map(name => partNamed(engine.value, name))
+    : [...listed, ...extra.map(name => partNamed(engine.value, name))]
 })
 const ticked = (item: string): boolean =>
   props.closing ? state.value.wentBack.has(item) : state.value.cameOff.includes(item)
+/** What is on record of a part, short: how many of which, with what. */
+const detail = (part: Part): string =>
+  t('list-stage.part', {
+    fasteners: part.fasteners,
+    tool: part.tool,
+    torqueNm: props.closing ? part.torqueNm : null,
+    seal: props.closing ? (part.seal?.kind ?? null) : null,
+  })
+const safe = computed(() => {
+  const things = inSafeOrder(engine.value.safe ?? [])
+  return props.closing ? [...things].reverse() : things
+})
+const isDone = computed(() => state.value.confirmed.has(props.closing ? 'live' : 'safe'))
+const tap = (item: string) =>
+  emit('record', props.closing ? { type: 'went-back', payload: { item } } : { type: 'came-off', payload: { item } })
 </script>
 
 <template>
@@ -20,18 +43,37 @@ const ticked = (item: string): boolean =>
     <section>
       <h2>{{ closing ? t('list-stage.put-back-in-this-order') : t('list-stage.to-remove') }}</h2>
       <ul>
-        <li v-for="item in off" :key="item" :class="{ ticked: ticked(item) }">
-          <i aria-hidden="true">{{ ticked(item) ? '✓' : '' }}</i>{{ tell(itemWords(item))
-          }}<span class="hidden-words">{{ ticked(item) ? t('list-stage.done') : t('list-stage.to-do') }}</span>
+        <li v-for="part in parts" :key="part.name" :class="{ ticked: ticked(part.name) }">
+          <button type="button" class="line" :disabled="ticked(part.name)" @click="tap(part.name)">
+            <i aria-hidden="true">{{ ticked(part.name) ? '✓' : '' }}</i><span
+              >{{ tell(itemWords(part.name)) }}<small v-if="detail(part)">{{ detail(part) }}</small
+              ><small v-if="part.trap" class="trap">{{ part.trap }}</small></span
+            ><span class="hidden-words">{{ ticked(part.name) ? t('list-stage.done') : t('list-stage.to-do') }}</span>
+          </button>
         </li>
       </ul>
-      <p v-if="off.length === 0" class="none">{{ t('list-stage.nothing-was-removed') }}</p>
+      <p v-if="parts.length === 0" class="none">{{ t('list-stage.nothing-was-removed') }}</p>
     </section>
     <section>
+      <template v-if="safe.length">
+        <h2>{{ closing ? t('list-stage.made-live') : t('list-stage.made-safe') }}</h2>
+        <ul class="after">
+          <li v-for="thing in safe" :key="thing" :class="{ ticked: isDone }">
+            <span class="line"
+              ><i aria-hidden="true">{{ isDone ? '✓' : '' }}</i
+              >{{ t('safe-thing', { thing, live: closing ?? false })
+              }}<span class="hidden-words">{{ isDone ? t('list-stage.done') : t('list-stage.to-do') }}</span></span
+            >
+          </li>
+        </ul>
+      </template>
       <h2>{{ closing ? t('list-stage.rags-and-plugs-to-take') : t('list-stage.rags-and-plugs-put-in') }}</h2>
       <ul>
         <li v-for="item in state.putIn" :key="item" :class="{ ticked: state.cameOut.has(item) }">
-          <i aria-hidden="true">{{ state.cameOut.has(item) ? '✓' : '' }}</i>{{ item }}
+          <span class="line"
+            ><i aria-hidden="true">{{ state.cameOut.has(item) ? '✓' : '' }}</i
+            >{{ item }}</span
+          >
         </li>
       </ul>
       <p v-if="state.putIn.length === 0" class="none">
@@ -39,13 +81,13 @@ const ticked = (item: string): boolean =>
       </p>
       <h2 class="second">{{ t('list-stage.found') }}</h2>
       <ul>
-        <li v-for="(f, i) in state.findings" :key="i" class="plain">{{ f.text }}</li>
+        <li v-for="(f, i) in state.findings" :key="i" class="plain">{{ tell(findingWords(f)) }}</li>
       </ul>
       <p v-if="state.findings.length === 0" class="none">
         {{ t('list-stage.nothing-found-yet-cracked-hoses') }}
       </p>
       <p class="facts">
-        {{ t('list-stage.tools', { tools: view.pin.spec.engine.tools || t('common.not-on-record') }) }}
+        {{ t('list-stage.tools', { tools: engine.tools || t('common.not-on-record') }) }}
       </p>
     </section>
   </div>
@@ -74,18 +116,45 @@ ul {
   margin: 0;
   padding: 0;
 }
+.after {
+  margin-bottom: 28px;
+}
 li {
+  border-bottom: 1px solid var(--line);
+}
+.line {
   display: grid;
   grid-template-columns: 24px 1fr;
   gap: 10px;
-  padding: 9px 0;
-  border-bottom: 1px solid var(--line);
+  width: 100%;
+  min-height: 48px;
+  align-items: center;
+  padding: 6px 0;
   font: 600 18px/1.25 var(--figures);
   overflow-wrap: anywhere;
+  text-align: left;
+  color: inherit;
+}
+button.line {
+  border: 0;
+  background: none;
+  cursor: pointer;
+}
+button.line:disabled {
+  cursor: default;
+}
+small {
+  display: block;
+  font: 400 15px/1.3 var(--sentences);
+  color: var(--ink2);
+}
+.trap {
+  font-weight: 600;
 }
 li.plain {
-  grid-template-columns: 1fr;
-  font-weight: 500;
+  padding: 9px 0;
+  font: 500 18px/1.25 var(--figures);
+  overflow-wrap: anywhere;
 }
 li i {
   width: 20px;
@@ -94,7 +163,6 @@ li i {
   border-radius: 3px;
   font: 700 17px/17px var(--figures);
   text-align: center;
-  margin-top: 1px;
 }
 li.ticked i {
   background: var(--petrol);

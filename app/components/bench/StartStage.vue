@@ -2,7 +2,8 @@
 import { NuxtLink } from '#components'
 import { computed } from 'vue'
 import { intervalWords, limitsOf, targetOf } from '~~/core/feeler'
-import type { JobView } from '~~/core/job'
+import { pointsTo } from '~~/core/complaint'
+import { complaintWords, type JobView } from '~~/core/job'
 import { fahrenheit, formatLength, formatMeter, formatTorque, thouFromMm } from '~~/core/units'
 import { named, t, tell } from '../../words'
 
@@ -36,6 +37,15 @@ const assumed = computed(() =>
     .filter(Boolean)
     .join(', '),
 )
+/** What the complaints make likelier, in the open: the first blade goes by it. */
+const hints = computed(() =>
+  pin.value.complaints
+    .filter(c => c !== 'due')
+    .map(complaint => {
+      const to = pointsTo(complaint)
+      return to.length ? t('complaint.hint', { complaint, to }) : t('complaint.hint.none', { complaint })
+    }),
+)
 const torque = (nm: number | null) => (nm === null ? t('common.not-on-record') : formatTorque(nm))
 </script>
 
@@ -62,8 +72,9 @@ const torque = (nm: number | null) => (nm === null ? t('common.not-on-record') :
           }}
         </dd>
         <dt>{{ t('common.complaint') }}</dt>
-        <dd>{{ pin.complaint || t('common.none-given') }}</dd>
+        <dd>{{ tell(complaintWords(pin)) || t('common.none-given') }}</dd>
       </dl>
+      <p v-for="hint in hints" :key="hint" class="source">{{ hint }}</p>
     </section>
     <section>
       <h2>
@@ -90,6 +101,9 @@ const torque = (nm: number | null) => (nm === null ? t('common.not-on-record') :
           </tr>
         </tbody>
       </table>
+      <p v-for="old in engine.superseded" :key="old.text + old.source" class="old" role="note">
+        {{ t('start-stage.do-not-use', old) }}
+      </p>
       <p class="source">
         {{
           t('start-stage.set-under-c-f', {
@@ -160,6 +174,13 @@ dd {
   font-size: 15.5px;
   color: var(--ink2);
   padding-top: 12px;
+}
+.old {
+  margin-top: 10px;
+  padding: 8px 12px;
+  border-left: 5px solid var(--loose);
+  background: var(--sheet);
+  font: 600 16.5px/1.3 var(--figures);
 }
 .assumed {
   text-decoration: underline dotted;

@@ -61,6 +61,16 @@ const s = computed(() => props.sheet)
       </p>
     </div>
   </section>
+  <section v-if="s.owner?.length || s.pressures?.length" class="two">
+    <div v-if="s.owner?.length">
+      <h2>{{ t('sheet-parts.for-the-owner') }}</h2>
+      <p v-for="line in s.owner" :key="line">{{ line }}</p>
+    </div>
+    <div v-if="s.pressures?.length">
+      <h2>{{ t('sheet-parts.gauges') }}</h2>
+      <p v-for="(line, i) in s.pressures" :key="i">{{ line }}.</p>
+    </div>
+  </section>
   <section v-if="tasks?.length">
     <div>
       <h2>{{ t('sheet-parts.other-tasks-of-this-visit') }}</h2>

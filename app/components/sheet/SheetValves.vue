@@ -2,6 +2,7 @@
 import { computed } from 'vue'
 import type { Sheet } from '~~/core/job'
 import PrintVerdict from './PrintVerdict.vue'
+import SheetMap from './SheetMap.vue'
 import SheetRule from './SheetRule.vue'
 import { named, t } from '../../words'
 
@@ -15,13 +16,11 @@ const all = computed(() =>
 )
 const topMm = computed(() => Math.ceil((Math.max(...all.value) + 0.02) * 50) / 50)
 const fromMm = computed(() => Math.max(0, Math.floor((Math.min(...all.value) - 0.02) * 50) / 50))
-/** A valve's mark on the map: “I”, “E 2”, with its cylinder's first letter where there are several: “L I”. */
-const cylinderPart = (name: string): string => name.replace(/\s*\b(intake|exhaust)\b.*$/i, '')
-const several = computed(() => new Set(s.value.valves.map(v => cylinderPart(v.name))).size > 1)
-const shortLabel = (name: string, role: string): string =>
-  [several.value ? cylinderPart(name).charAt(0) : '', role === 'intake' ? 'I' : 'E', /\d$/.exec(name)?.[0] ?? '']
-    .filter(Boolean)
-    .join(' ')
+/** Its sign on the map before its name, where there are many. */
+const signOf = (id: string): string => {
+  const sign = s.value.valves.length > 2 ? s.value.map?.valves.find(v => v.valveId === id)?.sign : undefined
+  return sign ? `${sign} ` : ''
+}
 const thouFirst = computed(() => s.value.unit === 'thou')
 </script>
 
@@ -30,7 +29,8 @@ const thouFirst = computed(() => s.value.unit === 'thou')
   <section class="map" :class="{ many: s.valves.length > 2 }">
     <div v-for="valve in s.valves" :key="valve.valveId" class="valve" :class="valve.role">
       <p class="name">
-        <b>{{ named(valve.name) }}</b><span>{{
+        <b>{{ signOf(valve.valveId) }}{{ named(valve.name) }}</b
+        ><span>{{
           t('sheet-valves.spec', { thouFirst: thouFirst ? valve.spec.thou + ' thou' : valve.spec.words + ' mm' })
         }}</span>
       </p>
@@ -45,30 +45,7 @@ const thouFirst = computed(() => s.value.unit === 'thou')
       <SheetRule :valve="valve" :from-mm="fromMm" :top-mm="topMm" />
     </div>
     <figure>
-      <svg viewBox="0 0 220 190" role="img" :aria-label="t('sheet-valves.head-from-above-exhaust-at')">
-        <text x="110" y="12" text-anchor="middle" font-size="12" font-weight="600">
-          {{ t('common.muffler-side') }}
-        </text>
-        <text x="110" y="187" text-anchor="middle" font-size="12" font-weight="600">
-          {{ t('common.carburetor-side') }}
-        </text>
-        <rect x="45" y="20" width="130" height="152" rx="9" fill="#fff" stroke="#111" stroke-width="1.5" />
-        <template v-if="!several">
-          <circle cx="110" cy="96" r="62" fill="none" stroke="#111" stroke-dasharray="4 3" />
-          <circle cx="158" cy="96" r="7" fill="#fff" stroke="#111" />
-          <path d="M 154.500 96 h 7 M 158 92.500 v 7" stroke="#111" />
-        </template>
-        <g
-          v-for="valve in s.valves"
-          :key="valve.valveId"
-          :transform="`translate(${45 + valve.headX * 130} ${20 + valve.headY * 152})`"
-        >
-          <circle :r="valve.role === 'intake' ? 23 : 19" fill="#fff" stroke="#111" stroke-width="1.6" />
-          <text y="5" text-anchor="middle" font-size="13" font-weight="600">
-            {{ shortLabel(valve.name, valve.role) }}
-          </text>
-        </g>
-      </svg>
+      <SheetMap :sheet="s" />
       <figcaption>
         <i class="open" /> {{ t('common.as-found-within') }} <i class="solid" /> {{ t('sheet-valves.as-left-proved') }}
         <i class="tint" /> {{ t('sheet-valves.spec-mm-above-thou-below') }}

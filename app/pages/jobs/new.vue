@@ -5,8 +5,10 @@ import Button from 'primevue/button'
 import Checkbox from 'primevue/checkbox'
 import InputText from 'primevue/inputtext'
 import { computed, nextTick, onMounted, reactive, ref } from 'vue'
+import type { Complaint } from '~~/core/complaint'
 import { formatMeter } from '~~/core/units'
 import type { BladeSetRow, MachineRow } from '~~/shared/responses'
+import ComplaintsField from '../../components/forms/ComplaintsField.vue'
 import ChoiceField from '../../components/forms/ChoiceField.vue'
 import MachineForm from '../../components/forms/MachineForm.vue'
 import TasksField from '../../components/forms/TasksField.vue'
@@ -41,6 +43,7 @@ const job = reactive({
   bladeSetId: null as number | null,
   meter: '',
   meterReplaced: false,
+  complaints: [] as Complaint[],
   complaint: '',
   tasks: [] as { name: string; needs: 'cold' | 'warm' | 'either' }[],
 })
@@ -169,11 +172,12 @@ function added(row: MachineRow): void {
           name="bladeSetId"
           :note="sets.length ? undefined : t('page-jobs-new.none-on-the-shelf-yet')"
         />
+        <ComplaintsField v-model="job.complaints" class="wide" />
         <TextField
           v-model="job.complaint"
           class="wide"
-          :label="t('common.complaint')"
-          :placeholder="t('page-jobs-new.hard-to-start-due-ticks')"
+          :label="t('page-jobs-new.in-the-owners-words')"
+          :placeholder="t('page-jobs-new.ticks-on-the-left')"
           name="complaint"
         />
         <TasksField v-model="job.tasks" class="wide" />

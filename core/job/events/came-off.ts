@@ -1,12 +1,12 @@
 import { z } from '../../zod'
 import { defineEvent } from './define'
-import { words } from './fields'
+import { also, words } from './fields'
 
-/** A part that came off, to go back in reverse order. */
+/** A part that came off, to go back in reverse order; others that came off right after it. */
 export const cameOff = defineEvent({
   type: 'came-off',
-  payload: z.object({ item: words(60) }),
-  fold: (state, { item }) => {
-    if (!state.cameOff.includes(item)) state.cameOff.push(item)
+  payload: z.object({ item: words(60), also }),
+  fold: (state, { item, also }) => {
+    for (const part of [item, ...(also ?? [])]) if (!state.cameOff.includes(part)) state.cameOff.push(part)
   },
 })

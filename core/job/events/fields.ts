@@ -21,3 +21,5 @@ export const shimMm = z
   .max(4, { error: wrong('wrong.a-shim-is-0-8') })
   .transform(snapMm)
 export const reason = words(300)
+/** Parts that a tap takes along with the first. */
+export const also = z.array(words(60)).max(40).optional()

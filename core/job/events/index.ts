@@ -8,9 +8,11 @@ import { camBack } from './cam-back'
 import { cameOff } from './came-off'
 import { cameOut } from './came-out'
 import { closed } from './closed'
+import { complaintAfter } from './complaint-after'
 import { confirmed } from './confirmed'
 import { crank } from './crank'
 import { decompressorTested } from './decompressor-tested'
+import { earlierFinding } from './earlier-finding'
 import { estimate } from './estimate'
 import { figureSettled } from './figure-settled'
 import { finding } from './finding'
@@ -21,9 +23,11 @@ import { markChecked } from './mark-checked'
 import { nextDue } from './next-due'
 import { note } from './note'
 import { nutLoosened } from './nut-loosened'
+import { nutsChecked } from './nuts-checked'
 import { placed } from './placed'
 import { planChosen } from './plan-chosen'
 import { plugRead } from './plug-read'
+import { pressure } from './pressure'
 import { proofChosen } from './proof-chosen'
 import { proveTurned } from './prove-turned'
 import { putIn } from './put-in'
@@ -48,6 +52,8 @@ import { trial } from './trial'
 import { wentBack } from './went-back'
 import { wrenchTaken } from './wrench-taken'
 
+export { COMPLAINT_RESULTS, type ComplaintResult } from './complaint-after'
+export { FINDING_ENDS, type FindingEnd } from './finding'
 export { type ReadyLine } from './readied'
 
 /** Every kind of event. A new one is a file of its own and a line here. */
@@ -60,6 +66,7 @@ const ALL = [
   putIn,
   plugRead,
   finding,
+  earlierFinding,
   schoolChosen,
   crank,
   markChecked,
@@ -88,7 +95,10 @@ const ALL = [
   gasket,
   torqued,
   replaced,
+  nutsChecked,
+  pressure,
   ran,
+  complaintAfter,
   note,
   nextDue,
   takenOver,

@@ -1,12 +1,12 @@
 import { z } from '../../zod'
 import { defineEvent } from './define'
-import { words } from './fields'
+import { also, words } from './fields'
 
 /** What came off went back. */
 export const wentBack = defineEvent({
   type: 'went-back',
-  payload: z.object({ item: words(60) }),
-  fold: (state, { item }) => {
-    state.wentBack.add(item)
+  payload: z.object({ item: words(60), also }),
+  fold: (state, { item, also }) => {
+    for (const part of [item, ...(also ?? [])]) state.wentBack.add(part)
   },
 })

@@ -2,9 +2,11 @@ import { say } from '../../said'
 import { dueByForecast, dueWords, suggestedDue } from '../due'
 import { eventWords } from '../event-words'
 import type { Requirement } from '../requirements'
-import { itemWords } from '../strip-down'
+import { COVER, itemWords, partNamed } from '../strip-down'
 import type { JobView } from '../view'
-import { leaveIt, withReason } from './keys'
+import { complaintThing, elseThing } from './cured'
+import { leaveIt } from './keys'
+import { liveThing, nutsThing, refitThing, tightenThing } from './refit'
 import { type Worded, key } from './thing'
 
 /** An answer of one device that had not seen the other's movement: nothing is signed before it has its place. */
@@ -29,7 +31,7 @@ function placeDraft({ state, pin }: JobView): Worded {
 
 /** The Close step: what went in comes out, the reverse of what came off, and the record. */
 export function closeThing(view: JobView, { what }: Requirement): Worded {
-  const { torques, gasket, coverPattern } = view.pin.spec.engine
+  const { engine } = view.pin.spec
   const stage: Worded['stage'] = { kind: 'close' }
   if (what.kind === 'unplaced') return placeDraft(view)
   if (what.kind === 'out')
@@ -40,52 +42,29 @@ export function closeThing(view: JobView, { what }: Requirement): Worded {
       stage,
       keys: [key(say('key.out'), say('key.out.help'), { type: 'came-out', payload: { item: what.item } }), leaveIt],
     }
-  if (what.kind === 'back')
-    return {
-      label: say('refit.label'),
-      instruction: say('refit', { item: itemWords(what.item) }),
-      why: say('refit.why'),
-      stage,
-      keys: [
-        key(say('key.back'), say('key.back.help'), { type: 'went-back', payload: { item: what.item } }),
-        withReason(say('key.leave-off')),
-      ],
-    }
+  if (what.kind === 'back') return refitThing(view, what.item)
+  if (what.kind === 'nuts') return nutsThing(view)
+  if (what.kind === 'live') return liveThing(view)
+  if (what.kind === 'complaint') return complaintThing(view, what.complaint)
+  if (what.kind === 'else') return elseThing(view, what.complaint)
   if (what.kind === 'gasket')
     return {
       label: say('gasket.label'),
-      instruction: say('gasket'),
+      instruction: what.item === COVER ? say('gasket') : say('gasket.of', { item: itemWords(what.item) }),
       stage,
-      why: gasket ? say('gasket.why', { gasket }) : say('gasket.why.none'),
+      why: engine.parts
+        ? say('part.seal', { part: partNamed(engine, what.item), spec: engine.gasket })
+        : engine.gasket
+          ? say('gasket.why', { gasket: engine.gasket })
+          : say('gasket.why.none'),
       keys: (['new', 'used again', 'compound'] as const).map(choice =>
         key(say(`gasket.key.${choice}`), say(`gasket.key.${choice}.help`), {
           type: 'gasket',
-          payload: { choice, note: '' },
+          payload: { choice, note: '', ...(what.item === COVER ? {} : { item: what.item }) },
         }),
       ),
     }
-  if (what.kind === 'torque') {
-    const part = what.what
-    const torqueNm = part === 'cover' ? torques.coverNm : torques.plugNm
-    return {
-      label: say(`tighten.${part}.label`),
-      stage,
-      instruction: torqueNm === null ? say('tighten.evenly', { part }) : say('tighten.torque', { part, torqueNm }),
-      why:
-        torqueNm === null
-          ? say('tighten.evenly.why')
-          : part === 'cover'
-            ? say('tighten.cover.why', { torqueNm, pattern: coverPattern })
-            : say('tighten.plug.why', { torqueNm }),
-      keys: [
-        key(say('key.done'), torqueNm === null ? say('key.done.even') : say('key.done.wrench'), {
-          type: 'torqued',
-          payload: { what: part, torqueNm },
-        }),
-        withReason(say('key.not-done')),
-      ],
-    }
-  }
+  if (what.kind === 'torque') return tightenThing(view, what.item)
   if (what.kind === 'ran')
     return {
       label: say('run.label'),

@@ -1,8 +1,10 @@
+import { inSafeOrder } from '../../access'
 import type { Role } from '../../engine'
 import { say, type Text } from '../../said'
+import { foundWords } from '../event-words'
 import { clearanceWords, disagreeing } from '../figures'
 import type { Requirement, What } from '../requirements'
-import { COVER, PLUG } from '../strip-down'
+import { COVER, itemWords, partNamed, partsToRemove, PLUG } from '../strip-down'
 import { hoursAtRest, type JobView, WARM_FROM_C } from '../view'
 import { goOnWithReason, somethingOdd, withReason } from './keys'
 import { type Worded, key } from './thing'
@@ -60,14 +62,37 @@ const coldThing = (view: JobView): Worded => ({
   ],
 })
 
-function offThing({ pin }: JobView, item: string): Worded {
+/** Plain parts that are next after this one, which come off with it by one tap. */
+function alongWith({ pin, state }: JobView, item: string): string[] {
+  const left = partsToRemove(pin.spec.engine).filter(p => !state.cameOff.includes(p.name))
+  const after = left.slice(left.findIndex(p => p.name === item) + 1)
+  const end = after.findIndex(p => p.kind === 'cover' || p.kind === 'spark plug')
+  return (end < 0 ? after : after.slice(0, end)).map(p => p.name)
+}
+
+function offThing(view: JobView, item: string): Worded {
+  const { engine } = view.pin.spec
+  const part = partNamed(engine, item)
+  const also = engine.parts && part.kind !== 'cover' && part.kind !== 'spark plug' ? alongWith(view, item) : []
   return {
     label: say('off.label'),
     instruction: item === PLUG ? say('off.plug') : item === COVER ? say('off.cover') : say('off.item', { item }),
     stage: { kind: 'list' },
-    why: item === COVER ? say('off.cover.why', { pattern: pin.spec.engine.coverPattern }) : say('off.why'),
+    why: engine.parts
+      ? say('part.off', { part })
+      : item === COVER
+        ? say('off.cover.why', { pattern: engine.coverPattern })
+        : say('off.why'),
     keys: [
       key(say('key.off'), say('key.off.help'), { type: 'came-off', payload: { item } }),
+      ...(also.length > 0
+        ? [
+            key(say('key.all-off', { count: also.length + 1 }), say('key.all-off.help', { last: also.at(-1)! }), {
+              type: 'came-off',
+              payload: { item, also },
+            }),
+          ]
+        : []),
       withReason(say('key.stays-on')),
       key(say('key.removed-else'), say('key.removed-else.help'), null, 'item-off'),
       key(say('key.put-in'), say('key.put-in.help'), null, 'item-in'),
@@ -82,6 +107,45 @@ const LOOKS = [
   ['White, blistered', 'white-blistered'],
   ['Not looked at', 'not-looked-at'],
 ] as const
+
+/** What an earlier visit found and nobody did: asked about before the work goes on. */
+function earlierThing({ pin }: JobView, index: number): Worded {
+  const earlier = pin.toDo[index]!
+  return {
+    label: say('earlier.label'),
+    instruction: say('earlier', { part: earlier.part, words: foundWords(earlier) }),
+    why: say('earlier.why', { jobNumber: earlier.jobNumber, date: earlier.date, end: earlier.end }),
+    stage: { kind: 'list' },
+    keys: [
+      key(say('key.done-meanwhile'), say('key.done-meanwhile.help'), {
+        type: 'earlier-finding',
+        payload: { index, now: 'done' },
+      }),
+      key(say('key.still-to-do'), say('key.still-to-do.help'), {
+        type: 'earlier-finding',
+        payload: { index, now: 'still' },
+      }),
+      withReason(say('key.cannot-see')),
+    ],
+  }
+}
+
+/** How a plug looks; which one, where there are several. */
+function plugThing({ pin }: JobView, item: string): Worded {
+  const { plugGap } = pin.spec.engine
+  return {
+    label: say('plug.label'),
+    instruction: item === PLUG ? say('plug') : say('plug.one', { item: itemWords(item) }),
+    stage: { kind: 'list' },
+    why: [say('plug.why'), plugGap ? say('plug.gap', { gap: plugGap }) : ''],
+    keys: LOOKS.map(([look, id]) =>
+      key(say(`plug.${id}`), say(`plug.${id}.help`), {
+        type: 'plug-read',
+        payload: item === PLUG ? { look } : { look, item },
+      }),
+    ),
+  }
+}
 
 /** What each requirement before the work is worded as. */
 const THINGS = {
@@ -107,21 +171,14 @@ const THINGS = {
     keys: [goOnWithReason],
   }),
   'cold': (view: JobView): Worded => (view.pin.spec.engine.setWhen === 'hot' ? warmThing(view) : coldThing(view)),
-  'safe': (): Worded => ({
+  'safe': ({ pin }: JobView): Worded => ({
     label: say('safe.label'),
-    instruction: say('safe'),
+    instruction: pin.spec.engine.safe?.length ? say('safe.things') : say('safe'),
     stage: { kind: 'list' },
-    why: say('safe.why'),
+    why: pin.spec.engine.safe?.length
+      ? say('safe.things.why', { things: inSafeOrder(pin.spec.engine.safe) })
+      : say('safe.why'),
     keys: [key(say('key.all-done'), say('key.all-done.help'), confirm('safe')), somethingOdd],
-  }),
-  'plug-read': ({ pin }: JobView): Worded => ({
-    label: say('plug.label'),
-    instruction: say('plug'),
-    stage: { kind: 'list' },
-    why: [say('plug.why'), pin.spec.engine.plugGap ? say('plug.gap', { gap: pin.spec.engine.plugGap }) : ''],
-    keys: LOOKS.map(([look, id]) =>
-      key(say(`plug.${id}`), say(`plug.${id}.help`), { type: 'plug-read', payload: { look } }),
-    ),
   }),
   'valves': (): Worded => ({
     label: say('valves.label'),
@@ -139,5 +196,7 @@ const THINGS = {
 export function readyThing(view: JobView, { what }: Requirement): Worded {
   if (what.kind === 'figure') return figureThing(view, what.role)
   if (what.kind === 'off') return offThing(view, what.item)
+  if (what.kind === 'earlier') return earlierThing(view, what.index)
+  if (what.kind === 'plug-read') return plugThing(view, what.item)
   return THINGS[what.kind as keyof typeof THINGS](view)
 }

@@ -18,6 +18,7 @@ export type Asks =
   | 'finding'
   | 'reason'
   | 'due'
+  | 'count'
   | 'note'
   | 'slot'
   | 'figure'

@@ -6,6 +6,7 @@ import { ready } from './ready'
 import { at, gateOf, passedFor, type Requirement, type What } from './requirement'
 
 export { gateOf, type Requirement, type What } from './requirement'
+export { nutsToCheck } from './closing'
 export { asFoundDone, needsSetting } from './valve'
 export { nearestStop, wantedStops } from './wanted'
 

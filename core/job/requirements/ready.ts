@@ -1,6 +1,6 @@
 import { say } from '../../said'
 import { unsettledRoles } from '../figures'
-import { PLUG, stripList } from '../strip-down'
+import { partsToRemove, PLUG } from '../strip-down'
 import { isCold, type JobView } from '../view'
 import { type Asked, ask } from './requirement'
 
@@ -8,6 +8,9 @@ import { type Asked, ask } from './requirement'
 export function ready({ state, pin, tools, ...view }: JobView): Asked[] {
   const { engine, status } = pin.spec
   const gone = new Set(state.cameOff)
+  const parts = partsToRemove(engine)
+  const looked = (plug: string) => (plug === PLUG ? state.plugRead !== null : plug in state.plugLooks)
+  const plugs = parts.filter(p => p.kind === 'spark plug').map(p => p.name)
   // the figures of a quick job are its mechanic's own: there is no page to compare them with
   const onRecord = pin.quick === null
   return [
@@ -27,12 +30,13 @@ export function ready({ state, pin, tools, ...view }: JobView): Asked[] {
       isCold({ state, pin, nowMs: view.nowMs }),
     ),
     ask({ kind: 'safe' }, say('missing.safe'), state.confirmed.has('safe')),
-    ...stripList(engine.stripDown).map(item =>
-      ask({ kind: 'off', item }, say('missing.off', { item }), gone.has(item)),
-    ),
+    ...parts.map(({ name: item }) => ask({ kind: 'off', item }, say('missing.off', { item }), gone.has(item))),
     ...(onRecord
-      ? [ask({ kind: 'plug-read' }, say('missing.plug-read'), state.plugRead !== null || !gone.has(PLUG))]
+      ? plugs.map(item => ask({ kind: 'plug-read', item }, say('missing.plug-read'), looked(item) || !gone.has(item)))
       : []),
+    ...pin.toDo.map((_, index) =>
+      ask({ kind: 'earlier', index }, say('missing.earlier'), state.earlier[index] !== undefined),
+    ),
     ask({ kind: 'valves' }, say('missing.valves'), state.confirmed.has('valves')),
   ]
 }

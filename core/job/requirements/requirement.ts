@@ -1,6 +1,8 @@
+import type { Complaint } from '../../complaint'
 import type { Said } from '../../said'
 import { type Role, valveById } from '../../engine'
 import type { Passed, ValveState } from '../state'
+import { COVER, PLUG } from '../strip-down'
 import type { Step } from '../steps'
 import type { JobView } from '../view'
 
@@ -9,7 +11,8 @@ import type { JobView } from '../view'
  * alone.
  */
 export type What =
-  | { kind: 'machine' | 'spec' | 'spec-approved' | 'cold' | 'safe' | 'plug-read' | 'valves' }
+  | { kind: 'machine' | 'spec' | 'spec-approved' | 'cold' | 'safe' | 'valves' }
+  | { kind: 'plug-read'; item: string }
   | { kind: 'figure'; role: Role }
   | { kind: 'off' | 'out' | 'back'; item: string }
   | { kind: 'place'; stop: number | null; place: number }
@@ -18,15 +21,38 @@ export type What =
   | { kind: 'far'; valveId: string; times: number }
   | { kind: 'turned' | 'second-place' }
   | { kind: 'decompressor-test'; place: number }
-  | { kind: 'torque'; what: 'cover' | 'plug' }
-  | { kind: 'unplaced' | 'gasket' | 'ran' | 'next-due' }
+  | { kind: 'torque' | 'gasket'; item: string }
+  | { kind: 'nuts' | 'live' | 'unplaced' | 'ran' | 'next-due' }
+  | { kind: 'complaint' | 'else'; complaint: Complaint }
+  | { kind: 'earlier'; index: number }
 
 /** Its name in a `gate-passed` event: the kind, and what tells it from others of its kind. */
 export function gateOf(what: What): string {
-  if (what.kind === 'torque') return `torque-${what.what}`
+  // of one cover and one plug, as they were named before parts had names
+  if (what.kind === 'torque' && what.item === COVER) return 'torque-cover'
+  if (what.kind === 'torque' && what.item === PLUG) return 'torque-plug'
+  if (what.kind === 'gasket' && what.item === COVER) return 'gasket'
+  if (what.kind === 'plug-read' && what.item === PLUG) return 'plug-read'
   const { kind, ...rest } = what
-  const parts = { valveId: '', role: '', item: '', stop: null, times: null, place: null, ...rest }
-  return [kind, parts.valveId || parts.role || parts.item, parts.stop, parts.times, parts.place]
+  const parts = {
+    valveId: '',
+    role: '',
+    item: '',
+    complaint: '',
+    index: null,
+    stop: null,
+    times: null,
+    place: null,
+    ...rest,
+  }
+  return [
+    kind,
+    parts.valveId || parts.role || parts.item || parts.complaint,
+    parts.index,
+    parts.stop,
+    parts.times,
+    parts.place,
+  ]
     .filter(part => part !== null && part !== '')
     .join(':')
 }

@@ -1,4 +1,4 @@
-import type { Role } from '../../engine'
+import type { HeadMap, Role } from '../../engine'
 import type { Proof, Trial, Verdict } from '../../feeler'
 
 /** A reading as the sheet shows it. */
@@ -48,12 +48,19 @@ export interface Sheet {
   number: number
   machine: { name: string; model: string; tag: string; owner: string; meter: string; sinceLast: string }
   complaint: string
+  /** What it came for and what became of it, a line each; and what its owner is told. */
+  complaints?: string[]
+  owner?: string[]
+  /** Compression and leak-down, as the gauge said. */
+  pressures?: string[]
   opened: { at: string; by: string }
   closed: { at: string; by: string } | null
   people: string[]
   cold: string
   spec: { revision: number; status: 'approved' | 'draft'; source: string; sourceDate: string; bladeSet: string }
   unit: 'mm' | 'thou'
+  /** The heads where they are; sheets of earlier versions have the valves’ own places alone. */
+  map?: HeadMap
   valves: SheetValve[]
   departures: { missing: string; reason: string; by: string; at: string }[]
   /**

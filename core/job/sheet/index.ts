@@ -1,17 +1,19 @@
-import type { Role } from '../../engine'
-import { say, type Said, type Tell } from '../../said'
+import { headMap, type Role } from '../../engine'
+import { say, type Said, type Tell, type Text } from '../../said'
 import { formatMeter, formatTorque } from '../../units'
 import { dueWords } from '../due'
-import { itemWords } from '../strip-down'
+import { COVER, isTightened, itemWords, partsToRemove, PLUG } from '../strip-down'
 import { clearanceWords } from '../figures'
 import { gates } from '../requirements'
 import { hoursAtRest, type JobView } from '../view'
+import { complaintLines, complaintWords, findingWords, forOwner, pressureLines } from './owner'
 import type { Sheet } from './content'
 import { correctionsOf } from './corrections'
 import { setsUsed, settingWords, strangeBlades, wrenchWords } from './tools'
 import { sheetValve } from './valve'
 
 export type { Sheet, SheetReading, SheetRound, SheetValve } from './content'
+export { complaintWords, findingWords } from './owner'
 export { roundsOf } from './rounds'
 export * from './rows'
 
@@ -31,7 +33,7 @@ export function sheet(view: JobView, tell: Tell): Sheet {
   const { pin, state } = view
   const { engine } = pin.spec
   const { meter, lastMeter, meterUnit } = pin.machine
-  const torque = (what: Said, nm: number | null, done: boolean, by?: string) => ({
+  const torque = (what: Text, nm: number | null, done: boolean, by?: string) => ({
     what: tell(what),
     wanted: nm === null ? tell(say('sheet.by-the-manual')) : formatTorque(nm),
     done,
@@ -55,7 +57,10 @@ export function sheet(view: JobView, tell: Tell): Sheet {
           ? tell(say('sheet.first-visit'))
           : tell(say('sheet.since-last', { use: Math.round((meter - lastMeter) * 10) / 10, unit: meterUnit })),
     },
-    complaint: pin.complaint,
+    complaint: tell(complaintWords(pin)),
+    complaints: complaintLines(view).map(tell),
+    owner: forOwner(view).map(tell),
+    pressures: pressureLines(view).map(tell),
     opened: { at: pin.openedAt, by: pin.openedBy },
     closed: state.closedAt && state.closedBy ? { at: state.closedAt, by: state.closedBy } : null,
     people: [...state.people],
@@ -68,6 +73,7 @@ export function sheet(view: JobView, tell: Tell): Sheet {
       bladeSet: setsUsed(view).join(', '),
     },
     unit: pin.unit,
+    map: headMap(engine),
     valves: state.valves.map(valve => sheetValve(view, valve, tell)),
     // every gate that was gone through is told, also where what was missing was made good later
     departures: [
@@ -79,7 +85,7 @@ export function sheet(view: JobView, tell: Tell): Sheet {
       ).values(),
     ],
     corrections: correctionsOf(view).map(tell),
-    findings: state.findings.map(({ text, by, at }) => ({ text, by, at })),
+    findings: state.findings.map(found => ({ text: tell(findingWords(found)), by: found.by, at: found.at })),
     notes: state.notes,
     replaced: state.replaced.map(r => r.text),
     cameOff: state.cameOff.map(item => ({ item: tell(itemWords(item)), back: state.wentBack.has(item) })),
@@ -96,15 +102,12 @@ export function sheet(view: JobView, tell: Tell): Sheet {
             ),
           ]
         : []),
-      torque(say('sheet.cover'), engine.torques.coverNm, state.torqued.cover !== undefined),
-      torque(say('sheet.plug'), engine.torques.plugNm, state.torqued.plug !== undefined),
+      ...partsToRemove(engine)
+        .filter(part => isTightened(part) && (!engine.parts || state.cameOff.includes(part.name)))
+        .map(part => torque(torquedName(part.name), part.torqueNm, state.torqued[part.name] !== undefined)),
     ],
-    plug: tell(state.plugRead === null ? say('sheet.plug-not-read') : say('sheet.plug-look', { look: state.plugRead })),
-    gasket: tell(
-      state.gasket
-        ? say(`sheet.gasket.${state.gasket.choice}`, { note: state.gasket.note })
-        : say('sheet.not-recorded'),
-    ),
+    plug: tell(plugWords(view)),
+    gasket: tell(gasketWords(view)),
     run: tell(state.ran ? say(`sheet.run.${state.ran.result}`, { note: state.ran.note }) : say('sheet.not-run')),
     nextDue: tell(state.nextDue ? dueWords(view, state.nextDue) : say('sheet.not-recorded')),
     setting: settingWords(view).map(tell),
@@ -113,6 +116,25 @@ export function sheet(view: JobView, tell: Tell): Sheet {
     judgementVersion: pin.judgementVersion,
     caution: tell(say('caution.defer')),
   }
+}
+
+const torquedName = (part: string): Text =>
+  part === COVER ? say('sheet.cover') : part === PLUG ? say('sheet.plug') : part
+/** How each plug looked; which one, where there are several. */
+function plugWords({ state }: JobView): Text {
+  const each = Object.entries(state.plugLooks)
+  if (each.length > 0) return say('sheet.each', { of: each.map(([part, look]) => ({ part, is: look })) })
+  return state.plugRead === null ? say('sheet.plug-not-read') : say('sheet.plug-look', { look: state.plugRead })
+}
+/** Which gasket went on each cover. */
+function gasketWords({ state }: JobView): Text {
+  const each = Object.entries(state.gaskets).map(([part, { choice, note }]) => ({
+    part,
+    is: say(`sheet.gasket.${choice}`, { note }),
+  }))
+  const [first] = each
+  if (!first) return say('sheet.not-recorded')
+  return first.part === COVER ? first.is : say('sheet.each', { of: each })
 }
 
 /** Figures and revisions that somebody settled on while the job was open. */

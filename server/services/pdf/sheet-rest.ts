@@ -35,6 +35,7 @@ export function rest(pdf: PdfPaper, { sheet: s, tasks }: SheetGiven): void {
       ],
       [t('sheet-parts.plug-gasket'), `${s.plug}. ${s.gasket}.`],
       [t('sheet-rounds.run'), `${s.run}.`],
+      ...(s.pressures?.length ? [[t('sheet-parts.gauges'), s.pressures.join('; ')]] : []),
       ...(tasks.length
         ? [[t('sheet-parts.other-tasks-of-this-visit'), tasks.map(t => `${t.name}: ${t.words}`).join('; ')]]
         : []),
@@ -43,6 +44,10 @@ export function rest(pdf: PdfPaper, { sheet: s, tasks }: SheetGiven): void {
       ...(s.notes.length ? [[t('sheet-parts.notes'), s.notes.map(n => n.text).join(' ')]] : []),
     ],
   )
+  if (s.owner?.length) {
+    pdf.heading(t('sheet-parts.for-the-owner'))
+    pdf.paragraph(s.owner.join(' '))
+  }
   pdf.heading(t('sheet-spec.spec-used-revision', { revision: s.spec.revision, draft: s.spec.status === 'draft' }))
   pdf.paragraph(
     [

@@ -26,6 +26,8 @@ export const jobSheet = {
   'sheet-head.signed-by-at': ({ by, at }: Shown<'by' | 'at'>) => `signed by ${by} at ${at}`,
   'sheet-head.tag': ({ model, tag }: Shown<'model' | 'tag'>) => `${model}, tag ${tag}`,
   'sheet-parts.back': '☑ back',
+  'sheet-parts.for-the-owner': 'For the owner',
+  'sheet-parts.gauges': 'Compression and leak-down',
   'sheet-parts.findings': 'Findings',
   'sheet-parts.none': 'None.',
   'sheet-parts.not-ticked': '☐ not ticked',

@@ -7,6 +7,7 @@ import { finding } from '../finding'
 import { measuring } from '../measuring'
 import { setting } from '../setting'
 import { closing } from '../closing'
+import { access } from '../access'
 import { missing } from '../missing'
 import { answers } from '../answers'
 import { sheet } from '../sheet'
@@ -31,6 +32,7 @@ export const everywhere = {
   ...measuring,
   ...setting,
   ...closing,
+  ...access,
   ...missing,
   ...answers,
   ...sheet,

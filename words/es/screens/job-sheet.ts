@@ -28,6 +28,8 @@ export const jobSheet: Words<typeof english> = {
   'sheet-head.signed-by-at': ({ by, at }) => `firmada por ${by} a las ${at}`,
   'sheet-head.tag': ({ model, tag }) => `${model}, etiqueta ${tag}`,
   'sheet-parts.back': '☑ puesta',
+  'sheet-parts.for-the-owner': 'Para el dueño',
+  'sheet-parts.gauges': 'Compresión y fugas',
   'sheet-parts.findings': 'Hallazgos',
   'sheet-parts.none': 'Ninguno.',
   'sheet-parts.not-ticked': '☐ sin marcar',

@@ -26,12 +26,11 @@ const props = defineProps<{
 }>()
 const emit = defineEmits<{ done: [happening: Happening]; back: [] }>()
 
-const TITLES: Record<typeof props.asks, string> = {
+const TITLES: Partial<Record<Field, string>> = {
   'temperature': t('ask-form.temperature-of-the-head-c'),
   'hours': t('ask-form.hours-since-it-last-ran'),
   'item-off': t('ask-form.what-did-you-remove'),
   'item-in': t('ask-form.what-did-you-put-in'),
-  'finding': t('ask-form.what-did-you-find'),
   'reason': t('ask-form.why-the-sheet-shows-it'),
   'due': t('ask-form.next-check-as-year-month'),
   'hold': t('ask-form.why-put-it-on-hold'),
@@ -40,6 +39,7 @@ const TITLES: Record<typeof props.asks, string> = {
   'replaced': t('ask-form.what-was-replaced'),
   'slot': t('ask-form.where-does-the-slot-point'),
   'estimate': t('ask-form.estimate-by-eye-or-ear'),
+  'count': t('ask-form.how-many-locknuts'),
 }
 const HINTS: Partial<Record<typeof props.asks, string>> = {
   'temperature': '20, or 68 F',
@@ -49,7 +49,7 @@ const HINTS: Partial<Record<typeof props.asks, string>> = {
   'slot': '2:30',
   'estimate': t('ask-form.estimate-hint'),
 }
-const long = computed(() => ['finding', 'reason', 'hold', 'abandon', 'note'].includes(props.asks))
+const long = computed(() => ['reason', 'hold', 'abandon', 'note'].includes(props.asks))
 const text = ref('')
 const air = ref('')
 const wrong = ref('')
@@ -85,8 +85,10 @@ function happening(): Happening {
       return { type: 'came-off', payload: { item: words } }
     case 'item-in':
       return { type: 'put-in', payload: { item: words } }
+    case 'count':
+      return { type: 'nuts-checked', payload: { count: figure() } }
     case 'finding':
-      return { type: 'finding', payload: { text: words, step: props.step } }
+      throw new Error('what is found has a panel of its own')
     case 'reason':
       return {
         type: 'gate-passed',

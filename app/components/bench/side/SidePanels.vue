@@ -71,6 +71,9 @@ const KEYS = [
       <Button severity="secondary" outlined @click="$emit('choose', 'finding')">
         {{ t('side-panels.write-down-what-you-found') }}
       </Button>
+      <Button severity="secondary" outlined @click="$emit('choose', 'pressure')">
+        {{ t('side-panels.compression-or-leak-down') }}
+      </Button>
       <Button severity="secondary" outlined @click="$emit('choose', 'note')">{{ t('side-panels.add-a-note') }}</Button>
       <Button severity="secondary" outlined @click="$emit('choose', 'photos')">
         {{ t('side-panels.photos-the-machines-page') }}

@@ -8,8 +8,10 @@ import AskForm from './AskForm.vue'
 import BladeAsk from './BladeAsk.vue'
 import EvidencePanel from './EvidencePanel.vue'
 import FigurePanel from './FigurePanel.vue'
+import FoundPanel from './FoundPanel.vue'
 import NewerSpecPanel from './NewerSpecPanel.vue'
 import PhotosPanel from './PhotosPanel.vue'
+import PressurePanel from './PressurePanel.vue'
 import ReasonsPanel from './ReasonsPanel.vue'
 import SchoolPanel from './SchoolPanel.vue'
 import SetsPanel from './SetsPanel.vue'
@@ -70,19 +72,22 @@ const shim = (given: Given, panel: Panel): Side =>
     : null
 
 const SIDES: { [K in SideKind]: (given: Given, panel: Extract<Panel, { kind: K }>) => Side } = {
-  'ask': (given, { asks }) => [
-    AskForm,
-    {
-      key: asks,
-      asks,
-      step: given.next.step,
-      gate: given.next.requirement,
-      valveId: given.screen.activeValve.value,
-      unit: given.view.pin.unit,
-      standIn: given.isDemo,
-      onDone: record(given),
-    },
-  ],
+  'ask': (given, { asks }) =>
+    asks === 'finding'
+      ? [FoundPanel, { view: given.view, step: given.next.step, jobId: given.jobId, onDone: record(given) }]
+      : [
+          AskForm,
+          {
+            key: asks,
+            asks,
+            step: given.next.step,
+            gate: given.next.requirement,
+            valveId: given.screen.activeValve.value,
+            unit: given.view.pin.unit,
+            standIn: given.isDemo,
+            onDone: record(given),
+          },
+        ],
   'blade': ({ view, screen }) => [
     BladeAsk,
     {
@@ -107,6 +112,7 @@ const SIDES: { [K in SideKind]: (given: Given, panel: Extract<Panel, { kind: K }
       : null,
   'shim-read': shim,
   'shim-size': shim,
+  'pressure': given => [PressurePanel, { view: given.view, onRecord: record(given) }],
   'photos': ({ view, jobId }) => [PhotosPanel, { machineId: view.pin.machine.id, jobId }],
   'undo': ({ view, screen }, { event }) => [UndoPanel, { event, pin: view.pin, onRetract: screen.retract }],
   'evidence': given => [EvidencePanel, { view: given.view, onRecord: record(given) }],

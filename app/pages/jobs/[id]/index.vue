@@ -182,6 +182,7 @@ useHead({
         :stop-words="stopWords"
         :not-so="screen.notSo.value"
         @line="screen.tapLine($event)"
+        @record="screen.record($event)"
         @blade="screen.tapBlade($event)"
         @stack="stacking = !stacking"
         @sets="show('sets')"

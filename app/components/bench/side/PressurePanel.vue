@@ -1,0 +1,136 @@
+<script setup lang="ts">
+import Button from 'primevue/button'
+import InputText from 'primevue/inputtext'
+import SelectButton from 'primevue/selectbutton'
+import { computed, reactive, ref } from 'vue'
+import { fromKPa, PRESSURE_UNITS, type PressureUnit, toKPa } from '~~/core/complaint'
+import { EVENTS, type Happening, type JobView } from '~~/core/job'
+import { numberOf } from '~~/core/units'
+import { wordsFor } from '../../../utils/errors'
+import { named, t } from '../../../words'
+
+/** Compression or leak-down of a cylinder, before the valves are touched or after, with how it was taken. */
+const props = defineProps<{ view: JobView }>()
+const emit = defineEmits<{ record: [happening: Happening]; back: [] }>()
+const cylinders = computed(() => props.view.pin.spec.engine.cylinders)
+const read = reactive({
+  kind: 'compression' as 'compression' | 'leak-down',
+  when: (props.view.state.valves.some(v => v.round > 0) ? 'after' : 'before') as 'before' | 'after',
+  unit: 'kPa' as PressureUnit,
+  throttle: 'open' as 'open' | 'shut',
+  engine: 'cold' as 'cold' | 'warm',
+  cylinderId: cylinders.value[0]?.id ?? null,
+})
+const value = ref('')
+const wrong = ref('')
+const choice = <T extends string>(values: readonly T[], words: (value: T) => string) =>
+  values.map(v => ({ value: v, label: words(v) }))
+const KINDS = choice(['compression', 'leak-down'] as const, kind => t('pressure-panel.kind', { kind }))
+const WHENS = choice(['before', 'after'] as const, when => t('pressure-panel.when', { when }))
+const UNITS = choice(PRESSURE_UNITS, unit => unit)
+const THROTTLES = choice(['open', 'shut'] as const, throttle => t('pressure-panel.throttle', { throttle }))
+const WARMTH = choice(['cold', 'warm'] as const, engine => t('pressure-panel.engine', { engine }))
+const byCylinder = computed(() => cylinders.value.map(c => ({ value: c.id, label: named(c.name) })))
+/** The same in the other units, as soon as it is a figure. */
+const others = computed(() => {
+  const figure = numberOf(value.value)
+  if (read.kind !== 'compression' || figure === null || !(figure > 0)) return ''
+  const kPa = toKPa(figure, read.unit)
+  return PRESSURE_UNITS.filter(u => u !== read.unit)
+    .map(u => `${Number(fromKPa(kPa, u).toPrecision(3))} ${u}`)
+    .join(' · ')
+})
+
+function submit(): void {
+  const { unit, throttle, ...both } = read
+  const parsed = EVENTS.pressure.payload.safeParse({
+    ...both,
+    value: numberOf(value.value) ?? Number.NaN,
+    ...(read.kind === 'compression' ? { unit, throttle } : {}),
+  })
+  if (parsed.success) emit('record', { type: 'pressure', payload: parsed.data })
+  else wrong.value = wordsFor(parsed.error)
+}
+</script>
+
+<template>
+  <form class="pressure" @submit.prevent="submit" @keydown.esc="emit('back')">
+    <h2>{{ t('pressure-panel.title') }}</h2>
+    <SelectButton v-model="read.kind" :options="KINDS" option-label="label" option-value="value" :allow-empty="false" />
+    <SelectButton v-model="read.when" :options="WHENS" option-label="label" option-value="value" :allow-empty="false" />
+    <SelectButton
+      v-if="cylinders.length > 1"
+      v-model="read.cylinderId"
+      :options="byCylinder"
+      option-label="label"
+      option-value="value"
+      :allow-empty="false"
+    />
+    <div class="figure">
+      <label for="pressure">{{ t('pressure-panel.reading') }}</label><InputText
+        id="pressure"
+        v-model="value"
+        inputmode="decimal"
+        autocomplete="off"
+        :invalid="!!wrong"
+        :aria-describedby="wrong ? 'pressure-wrong' : undefined"
+      /><SelectButton
+        v-if="read.kind === 'compression'"
+        v-model="read.unit"
+        :options="UNITS"
+        option-label="label"
+        option-value="value"
+        :allow-empty="false"
+      /><span v-else>%</span>
+    </div>
+    <p v-if="others" class="note">{{ others }}</p>
+    <p v-if="wrong" id="pressure-wrong" class="wrong" role="alert">{{ wrong }}</p>
+    <SelectButton
+      v-if="read.kind === 'compression'"
+      v-model="read.throttle"
+      :options="THROTTLES"
+      option-label="label"
+      option-value="value"
+      :allow-empty="false"
+    />
+    <SelectButton
+      v-model="read.engine"
+      :options="WARMTH"
+      option-label="label"
+      option-value="value"
+      :allow-empty="false"
+    />
+    <p class="note">{{ t('pressure-panel.why') }}</p>
+    <div class="actions">
+      <Button type="submit" :label="t('common.record')" />
+      <Button severity="secondary" outlined @click="emit('back')">
+        {{ t('common.back') }} <kbd>{{ t('common.esc') }}</kbd>
+      </Button>
+    </div>
+  </form>
+</template>
+
+<style scoped>
+.pressure {
+  display: grid;
+  gap: 10px;
+  align-content: start;
+}
+h2 {
+  font-size: 26px;
+}
+.figure {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px;
+  align-items: center;
+}
+.figure input {
+  font-size: 22px;
+  width: 110px;
+}
+.note {
+  font-size: 15px;
+  color: var(--ink2);
+}
+</style>

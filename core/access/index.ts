@@ -1,0 +1,5 @@
+export * from './part'
+export * from './usual-parts'
+export * from './strip'
+export * from './thread-torque'
+export * from './making-safe'

@@ -1,0 +1,2 @@
+export * from './complaint'
+export * from './pressure'

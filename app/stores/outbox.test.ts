@@ -166,7 +166,16 @@ describe('jobs that began on this device', () => {
     openedAt: '2026-11-29T08:00:00.000Z',
     shopId: 1,
     personId,
-    request: { id: JOB, machineId: 3, bladeSetId: 4, meter: null, meterReplaced: false, tasks: [], complaints: [], complaint: '' },
+    request: {
+      id: JOB,
+      machineId: 3,
+      bladeSetId: 4,
+      meter: null,
+      meterReplaced: false,
+      tasks: [],
+      complaints: [],
+      complaint: '',
+    },
     refused: null,
   })
   const answerTo = (outbox: ReturnType<typeof useOutboxStore>) =>

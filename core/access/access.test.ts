@@ -6,12 +6,14 @@ import { engineSchema } from '../engine'
 import { heard } from '../wrong'
 import {
   backInGroups,
+  fastenersText,
   inSafeOrder,
   machineKind,
   MACHINE_KINDS,
   oddTorque,
   type Part,
   PART_KINDS,
+  parseFasteners,
   plainPart,
   SAFE_THINGS,
   stressAreaMm2,
@@ -88,6 +90,30 @@ describe('the way back', () => {
       }),
       { seed: 19 },
     ))
+})
+
+describe('fasteners as they are typed', () => {
+  it('are read as mechanics write them, and come back the same', () => {
+    expect(parseFasteners('4 M6 × 20; 1 x M6x28 upper rear; 2')).toEqual([
+      { count: 4, threadMm: 6, lengthMm: 20, odd: '' },
+      { count: 1, threadMm: 6, lengthMm: 28, odd: 'upper rear' },
+      { count: 2, threadMm: null, lengthMm: null, odd: '' },
+    ])
+    const one = fc.record({
+      count: fc.integer({ min: 1, max: 40 }),
+      threadMm: fc.constantFrom(null, 5, 6, 8, 10),
+      lengthMm: fc.constantFrom(null, 12, 20.5),
+      odd: fc.constantFrom('', 'upper rear', 'with a collar, black'),
+    })
+    fc.assert(
+      fc.property(fc.array(one, { maxLength: 4 }), all => {
+        expect(parseFasteners(fastenersText(all))).toEqual(all)
+      }),
+      { seed: 19 },
+    )
+  })
+  it('that cannot be read are said with an example', () =>
+    expect(() => parseFasteners('four bolts')).toThrow('no-fasteners'))
 })
 
 describe('made safe', () => {

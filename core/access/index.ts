@@ -1,3 +1,4 @@
+export * from './fastener-text'
 export * from './part'
 export * from './usual-parts'
 export * from './strip'

@@ -96,7 +96,6 @@ describe('the way back', () => {
       'back:Head cover',
       'torque:Head cover',
       'back:Main plug',
-      'torque:Main plug',
       'back:Plug lead',
       'back:Fuel hose',
       'back:Left panel',

@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest'
+import { plainPart } from '../access'
 import { engineOf } from '../../tests/support/builders'
 import { twinOf } from '../../tests/support/engines'
 import type { Clearance } from '../engine'
@@ -75,6 +76,14 @@ describe('two specs side by side', () => {
       { coverPattern: 'x' },
       { gasket: 'x' },
       { stripDown: ['x'] },
+      { parts: [plainPart('Hood', 'panel')] },
+      { safe: ['key'] },
+      { heads: { layout: 'in line', intakeSide: 'left', banks: [{ name: 'Head', cylinderIds: ['only'] }] } },
+      {
+        superseded: [
+          { role: 'exhaust', text: '0.2', source: 'First printing', correctedBy: 'Sheet 4', correctedOn: '2024-01-01' },
+        ],
+      },
       { interval: { use: 1, months: null } },
       { adjuster: { ...base.adjuster, head: 'Torx' } },
       { shim: { diameterMm: 9, stepMm: 0.05 } },

@@ -30,6 +30,10 @@ export type SpecLineId =
   | 'stops'
   | 'turning'
   | 'strip'
+  | 'parts'
+  | 'safe'
+  | 'heads'
+  | 'old'
   | 'gasket'
   | 'pattern'
   | 'tools'
@@ -181,6 +185,15 @@ export function specLines(engine: Engine): SpecLine[] {
       say('spec-says.turned-by', { means: engine.turning.means }),
     ),
     line('strip', engine.stripDown, engine.stripDown.join(', ')),
+    line('parts', engine.parts ?? null, (engine.parts ?? []).map(p => p.name).join(', ')),
+    line('safe', engine.safe ?? null, engine.safe?.length ? say('spec-says.made-safe', { things: engine.safe }) : ''),
+    line('heads', engine.heads ?? null, engine.heads ? say('spec-says.heads', engine.heads) : ''),
+    line(
+      'old',
+      engine.superseded ?? null,
+      (engine.superseded ?? []).map(o => o.text).join(', '),
+      (engine.superseded ?? []).map(o => `${o.correctedBy}, ${o.correctedOn}`).join('; '),
+    ),
     line('gasket', engine.gasket, engine.gasket),
     line('pattern', engine.coverPattern, engine.coverPattern),
     line('tools', engine.tools, engine.tools),

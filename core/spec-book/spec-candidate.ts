@@ -4,7 +4,15 @@ import { say } from '../said'
 import { type LengthUnit, measuredValue, numberOf, numberProblem, readLength, readNumber } from '../units'
 import { heard } from '../wrong'
 import type { Exact, SpecField, SpecText, SpecWrong } from './spec-fields'
-import { parseCamMarks, parseClearance, parseCylinders, parseMarks, parseOtherFigures, parseStops } from './spec-text'
+import {
+  parseCamMarks,
+  parseClearance,
+  parseCylinders,
+  parseMarks,
+  parseOtherFigures,
+  parseStops,
+  parseSuperseded,
+} from './spec-text'
 
 /** The valves of plain cylinders: two or four each, seen from above with the intakes behind. */
 function valvesOf(cylinders: Engine['cylinders'], text: SpecText): Engine['valves'] {
@@ -84,6 +92,9 @@ export function candidate(text: SpecText, exact: Exact): { data: Record<string, 
     clearance: { intake: clearance('intake'), exhaust: clearance('exhaust') },
     alsoPrinted: { intake: clearance('intakeAlso'), exhaust: clearance('exhaustAlso') },
     otherClearances: attempt('others', () => parseOtherFigures(text.others, unit)) ?? [],
+    ...(text.superseded === ''
+      ? {}
+      : { superseded: attempt('superseded', () => parseSuperseded(text.superseded)) ?? [] }),
     setWhen: text.setWhen,
     coldLimitC: measured('coldLimit', 35),
     boreMm: measured('bore'),

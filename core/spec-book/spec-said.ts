@@ -1,7 +1,7 @@
 import { threadText } from '../adjuster'
 import { type Engine, type MeasuredField, ROLES, type Valve } from '../engine'
 import type { SpecText } from './spec-fields'
-import { camMarksText, cylindersText, marksText, otherFiguresText, stopsText } from './spec-text'
+import { camMarksText, cylindersText, marksText, otherFiguresText, stopsText, supersededText } from './spec-text'
 
 const figure = (value: number | null | undefined): string =>
   value === null || value === undefined ? '' : String(value)
@@ -26,6 +26,7 @@ export function specText(engine: Engine): SpecText {
     intakeAlso: engine.alsoPrinted.intake?.text ?? '',
     exhaustAlso: engine.alsoPrinted.exhaust?.text ?? '',
     others: otherFiguresText(engine.otherClearances),
+    superseded: supersededText(engine.superseded ?? []),
     setWhen: engine.setWhen,
     coldLimit: measured('coldLimit', engine.coldLimitC),
     bore: measured('bore', engine.boreMm),

@@ -1,4 +1,13 @@
-import { type Clearance, type Engine, type Mark, type Place, signedWay, wrap, type Valve } from '../engine'
+import {
+  type Clearance,
+  type Engine,
+  type Mark,
+  type Place,
+  signedWay,
+  type Superseded,
+  wrap,
+  type Valve,
+} from '../engine'
 import { FigureError, type LengthUnit, parseLength } from '../units'
 import { say } from '../said'
 
@@ -56,6 +65,32 @@ export const parseOtherFigures = (text: string, unit: LengthUnit): Engine['other
         source: match[3]!.trim(),
       }
     })
+
+/**
+ * Figures of earlier printings that are not to be used, a line each:
+ * “exhaust 0.20; 1st printing; Sheet 4; 2024-05-01”.
+ * @throws FigureError for a line that lacks one of them, in words
+ */
+export const parseSuperseded = (text: string): Superseded[] =>
+  text
+    .split('\n')
+    .map(line => line.trim())
+    .filter(Boolean)
+    .map(line => {
+      const match = /^(intake|exhaust)\s*:?\s*([^;]+);\s*([^;]+);\s*([^;]+);\s*(\d{4}-\d\d-\d\d)$/i.exec(line)
+      if (!match) throw new FigureError(line, say('figure.no-superseded'))
+      const [, role, old, source, correctedBy, correctedOn] = match.map(part => part.trim())
+      return {
+        role: role!.toLowerCase() as Valve['role'],
+        text: old!,
+        source: source!,
+        correctedBy: correctedBy!,
+        correctedOn: correctedOn!,
+      }
+    })
+/** The same in the notation that `parseSuperseded` reads. */
+export const supersededText = (old: readonly Superseded[]): string =>
+  old.map(o => `${o.role} ${o.text}; ${o.source}; ${o.correctedBy}; ${o.correctedOn}`).join('\n')
 
 /** Between items of a list: a comma before a digit is a decimal comma. */
 const BETWEEN = /[;\n]|,(?!\d)/

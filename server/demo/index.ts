@@ -22,7 +22,7 @@ import { refreshStale } from '../services/machines/outlooks'
 import { hashPassword } from '../services/passwords'
 import type { SignedIn } from '../services/people'
 import { demoEngine } from './demo-engine'
-import { type DemoPast, PASTS } from './past'
+import { type DemoPast, type DemoVisit, PASTS } from './past'
 import { answersTo, SPEC_HISTORY } from './spec-history'
 import {
   ADAPTERS,
@@ -74,13 +74,14 @@ interface Worked {
   lastMs: number
   gapMm: Record<string, number>
   head?: [number, number][]
+  found?: DemoVisit['found']
 }
 /** Works a job as the Bench says on a virtual engine with these gaps. @returns the gaps as they were left */
 async function workJob(
   pool: Pool,
   person: SignedIn,
   jobId: number,
-  { end, startMs, lastMs, gapMm, head = [] }: Worked,
+  { end, startMs, lastMs, gapMm, head = [], found }: Worked,
 ): Promise<Record<string, number>> {
   const { pin } = (await jobById(pool, person.shopId, jobId))!
   const tools = jobTools(pin)
@@ -107,6 +108,7 @@ async function workJob(
     )
     log.push(event)
   }
+  if (found) await record({ type: 'finding', payload: { ...found, step: 'ready', end: 'to do' } })
   const hand = new VirtualHand(demoEngine(pin.spec.engine, gapMm))
   await workThrough(
     hand,
@@ -249,10 +251,18 @@ function pastDeeds(
         const { id: jobId } = await openJob(
           pool,
           person,
-          { machineId: id, bladeSetId, meter: visit.meter, meterReplaced: false, complaint: visit.complaint ?? 'due' },
+          {
+            machineId: id,
+            bladeSetId,
+            meter: visit.meter,
+            meterReplaced: false,
+            complaint: visit.complaint ?? 'due',
+            complaints: visit.complaints ?? [],
+          },
           at,
         )
         gapMm = await workJob(pool, person, jobId, {
+          found: visit.found,
           gapMm,
           end: 'closed',
           startMs: at.getTime(),

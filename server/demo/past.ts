@@ -1,13 +1,18 @@
+import type { Complaint } from '../../core/complaint'
+
 /**
  * A visit of a demo machine in the two years before: days ago, and what its meter stood at. One on paper was before the
  * shop had Wembric.
  */
-interface DemoVisit {
+export interface DemoVisit {
   daysAgo: number
   meter: number
   by: string
   paper?: boolean
   complaint?: string
+  complaints?: Complaint[]
+  /** Found at that visit, and left to do. */
+  found?: { part: string; text: string }
   /** What the gaps of some valves did at once since the visit before, mm. */ jumpMm?: Record<string, number>
 }
 /**
@@ -123,5 +128,46 @@ export const PASTS: DemoPast[] = [
     firstMm: { intake: 0.14, exhaust: 0.22 },
     perThousandMm: { intake: -0.002, exhaust: -0.003 },
     visits: [paper(540, 480, 'first check'), job(270, 2600, 'ines')],
+  },
+  {
+    machine: 'level',
+    story: 'a flat four, one exhaust tightens',
+    firstMm: { intake: 0.1, exhaust: 0.14 },
+    perThousandMm: { 'intake': -0.001, 'exhaust': -0.001, 'three-exhaust': -0.006 },
+    visits: [
+      paper(580, 950, 'first check'),
+      job(205, 9800, 'ines', { complaints: ['loses power high up'], complaint: '' }),
+    ],
+  },
+  {
+    machine: 'fork',
+    story: 'a V-twin, steady; a leaking fork seal was found',
+    firstMm: { intake: 0.12, exhaust: 0.16 },
+    perThousandMm: { intake: -0.001, exhaust: -0.002 },
+    visits: [
+      paper(510, 870, 'first check'),
+      job(190, 6700, 'tam', {
+        complaints: ['ticks cold'],
+        complaint: '',
+        found: { part: 'Fuel hose', text: 'hardened at the clip' },
+      }),
+    ],
+  },
+  {
+    machine: 'heron',
+    story: 'steady',
+    firstMm: { intake: 0.1, exhaust: 0.18 },
+    perThousandMm: { intake: -0.001, exhaust: -0.001 },
+    visits: [job(240, 1000, 'jory', { complaint: 'first check' })],
+  },
+  {
+    machine: 'barn',
+    story: 'exhaust tightens; kicked back',
+    firstMm: { intake: 0.15, exhaust: 0.2 },
+    perThousandMm: { intake: -0.02, exhaust: -0.15 },
+    visits: [
+      paper(480, 60, 'first check'),
+      job(160, 290, 'tam', { complaints: ['hard to start hot', 'kicks back'], complaint: '' }),
+    ],
   },
 ]

@@ -3,6 +3,7 @@ import type { Adapter, Wrench } from '../../core/torque'
 import { mmFromThou, newtonMetres } from '../../core/units'
 import { G30, HEDGEROW, MINNOW, PLOVER, RIDGE } from './models/singles'
 import { DUET, FALLOW, SPAN, SWITCH } from './models/twins'
+import { FORK, G55, HERON, LEVEL } from './models/whole-engines'
 
 /** The demo shop's people, owners, machines and jobs. All invented; times count back from the day it is loaded. */
 export const SHOP = {
@@ -203,6 +204,42 @@ export const MACHINES = [
     owner: 0,
     model: MINNOW,
     meterUnit: 'km' as const,
+  },
+  {
+    key: 'level',
+    name: 'Level 4, green',
+    tag: 'M-0114',
+    plate: 'LV 41 GR',
+    owner: 2,
+    model: LEVEL,
+    meterUnit: 'km' as const,
+  },
+  {
+    key: 'fork',
+    name: 'Fork 720, black',
+    tag: 'M-0115',
+    plate: 'FK 72 BK',
+    owner: 2,
+    model: FORK,
+    meterUnit: 'km' as const,
+  },
+  {
+    key: 'heron',
+    name: 'Heron 250, white',
+    tag: 'M-0116',
+    plate: 'HR 25 WT',
+    owner: 1,
+    model: HERON,
+    meterUnit: 'km' as const,
+  },
+  {
+    key: 'barn',
+    name: 'G55 generator, barn',
+    tag: 'M-0117',
+    serial: 'PG55-0882',
+    owner: 1,
+    model: G55,
+    meterUnit: 'h' as const,
   },
 ]
 

@@ -152,6 +152,9 @@ export const access = {
   'key.all-back': ({ count }: { count: number }) => `All ${count} are back`,
   'key.all-back.help': ({ last }: { last: string }) => `this one to: ${last}`,
 
+  'key.back-torqued': ({ torqueNm }: { torqueNm: number }) => `Back, ${formatTorque(torqueNm)}`,
+  'key.back-torqued.help': 'by hand first, then the wrench',
+
   'nuts.label': 'Locknuts',
   'nuts': 'Go over every locknut. How many?',
   'nuts.why': ({ count }: { count: number }) =>

@@ -1,4 +1,5 @@
-import type { Adjuster, Engine, MeasuredAt, Role } from '../../core/engine'
+import type { SafeThing } from '../../core/access'
+import type { Adjuster, Engine, Heads, MeasuredAt, Role } from '../../core/engine'
 import type { Tell, Text } from '../../core/said'
 import type { SpecLineId } from '../../core/spec-book'
 import { capital, count } from './grammar'
@@ -26,6 +27,10 @@ const NAMES: Record<SpecLineId, string> = {
   'stops': 'Maker’s stops',
   'turning': 'Turning',
   'strip': 'Comes off first',
+  'parts': 'Comes off',
+  'safe': 'Made safe first',
+  'heads': 'Heads',
+  'old': 'Do not use',
   'gasket': 'Gasket',
   'pattern': 'Cover bolts',
   'tools': 'Tools',
@@ -49,6 +54,25 @@ export const specLines = {
   'spec-says.all-cylinders': 'all cylinders',
   'spec-says.others': ({ figures }: { figures: { role: Role; figure: string }[] }) =>
     figures.map(({ role, figure }) => `${role} ${figure}`).join(', '),
+  'spec-says.made-safe': ({ things }: { things: readonly SafeThing[] }) =>
+    things
+      .map(
+        t =>
+          ({
+            'stand': 'stand',
+            'gear': 'gear',
+            'key': 'key',
+            'blade': 'blade or PTO',
+            'fuel': 'fuel',
+            'battery': 'battery',
+            'plug lead': 'plug lead',
+            'recoil': 'recoil',
+            'hoses': 'hoses',
+          })[t],
+      )
+      .join(', '),
+  'spec-says.heads': ({ layout, angleDeg, intakeSide }: Heads) =>
+    `${layout}${angleDeg ? ` ${angleDeg}°` : ''}, intakes ${intakeSide}`,
   'spec-says.set-hot': 'Set hot',
   'spec-says.at-the-head': ({ limitF }: { limitF: number }) => `${limitF} °F, at the head`,
   'spec-says.pitch': ({ pitchMm, assumed }: { pitchMm: number; assumed: boolean }) =>

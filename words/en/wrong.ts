@@ -301,6 +301,9 @@ const figures = {
   'figure.counts-on-from-a-line': 'counts on from the line before it. Give the first line its own degrees.',
   'figure.no-cylinder': ({ names }: { names: string[] }) => `is not a cylinder here. They are: ${names.join(', ')}.`,
   'figure.no-valve': ({ names }: { names: string[] }) => `is not a valve here. They are: ${names.join(', ')}.`,
+  'figure.no-fasteners': 'can’t be read. Type how many, thread and length, such as 4 M6 × 20.',
+  'figure.no-superseded':
+    'can’t be read. Type valve, old figure, its source, what corrects it, and the day: exhaust 0.20; 1st printing; Sheet 4; 2024-05-01.',
   'figure.no-place': 'is not a place on this engine. Give a mark’s letter, “top Left”, “rod 6 mm Left” or “sign 1”.',
   'figure.is-not-a-length-type': 'is not a length. Type a figure such as 0.10, 4 thou or .004 in.',
   'wrong.printed-differs': ({ text }: { text: string }) =>

@@ -154,6 +154,9 @@ export const access: Words<typeof english> = {
   'key.all-back': ({ count }) => `Las ${count} están puestas`,
   'key.all-back.help': ({ last }) => `de esta hasta: ${last}`,
 
+  'key.back-torqued': ({ torqueNm }) => `Puesta, ${formatTorque(torqueNm)}`,
+  'key.back-torqued.help': 'primero con la mano, luego la llave',
+
   'nuts.label': 'Contratuercas',
   'nuts': 'Repase cada contratuerca. ¿Cuántas?',
   'nuts.why': ({ count }) => `Tocadas o no, este motor tiene ${count}. Una tuerca floja destroza el tren de válvulas.`,

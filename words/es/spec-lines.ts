@@ -27,6 +27,10 @@ const NAMES: Record<SpecLineId, string> = {
   'stops': 'Paradas del fabricante',
   'turning': 'Giro',
   'strip': 'Se quita primero',
+  'parts': 'Se desmonta',
+  'safe': 'Primero, segura',
+  'heads': 'Culatas',
+  'old': 'No usar',
   'gasket': 'Junta',
   'pattern': 'Pernos de la tapa',
   'tools': 'Herramientas',
@@ -55,6 +59,25 @@ export const specLines: Words<typeof english> = {
   'spec-says.all-cylinders': 'todos los cilindros',
   'spec-says.others': ({ figures }) =>
     figures.map(({ role, figure }) => `${NAMES[role].toLowerCase()} ${figure}`).join(', '),
+  'spec-says.made-safe': ({ things }) =>
+    things
+      .map(
+        t =>
+          ({
+            'stand': 'caballete',
+            'gear': 'marcha',
+            'key': 'llave',
+            'blade': 'cuchilla o toma de fuerza',
+            'fuel': 'combustible',
+            'battery': 'batería',
+            'plug lead': 'cable de bujía',
+            'recoil': 'arranque de cuerda',
+            'hoses': 'mangueras',
+          })[t],
+      )
+      .join(', '),
+  'spec-says.heads': ({ layout, angleDeg, intakeSide }) =>
+    `${{ 'in line': 'en línea', 'transverse': 'transversal', 'V': 'V', 'flat': 'opuestos' }[layout]}${angleDeg ? ` ${angleDeg}°` : ''}, admisiones ${{ rear: 'atrás', front: 'delante', left: 'a la izquierda', right: 'a la derecha', above: 'arriba', between: 'entre las culatas' }[intakeSide]}`,
   'spec-says.set-hot': 'Se ajusta caliente',
   'spec-says.at-the-head': ({ limitF }) => `${limitF} °F, en la culata`,
   'spec-says.pitch': ({ pitchMm, assumed }) => `paso ${pitchMm} mm${assumed ? ', supuesto' : ''}`,

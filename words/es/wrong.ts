@@ -266,6 +266,9 @@ const figures = {
   'figure.counts-on-from-a-line': 'cuenta desde la línea anterior. Dé a la primera línea sus propios grados.',
   'figure.no-cylinder': ({ names }) => `no es un cilindro de aquí. Son: ${names.join(', ')}.`,
   'figure.no-valve': ({ names }) => `no es una válvula de aquí. Son: ${names.join(', ')}.`,
+  'figure.no-fasteners': 'no se lee. Escriba cuántos, rosca y largo, como 4 M6 × 20.',
+  'figure.no-superseded':
+    'no se lee. Escriba válvula, dato viejo, su fuente, qué lo corrige y el día: exhaust 0.20; 1ª edición; Hoja 4; 2024-05-01.',
   'figure.no-place': 'no es un lugar de este motor. Dé la letra de una marca, “top Left”, “rod 6 mm Left” o “sign 1”.',
   'figure.is-not-a-length-type': 'no es una medida. Escriba una cifra como 0.10, 4 thou o .004 in.',
   'wrong.printed-differs': ({ text }) =>

@@ -4,20 +4,26 @@ import AccordionContent from 'primevue/accordioncontent'
 import AccordionHeader from 'primevue/accordionheader'
 import AccordionPanel from 'primevue/accordionpanel'
 import { nextTick, ref, useTemplateRef } from 'vue'
-import { SPEC_DEFAULTS, type SpecField, type SpecText } from '~~/core/spec-book'
+import type { Engine } from '~~/core/engine'
+import { type Exact, SPEC_DEFAULTS, type SpecField, type SpecText } from '~~/core/spec-book'
+import AreaField from '../forms/AreaField.vue'
 import AdjusterFields from './fields/AdjusterFields.vue'
 import CareFields from './fields/CareFields.vue'
 import EngineFields from './fields/EngineFields.vue'
+import HeadsFields from './fields/HeadsFields.vue'
 import MarksFields from './fields/MarksFields.vue'
 import MoreFigures from './fields/MoreFigures.vue'
 import MustFields from './fields/MustFields.vue'
+import PartsFields from './fields/PartsFields.vue'
 import TimingFields from './fields/TimingFields.vue'
 import { t } from '../../words'
 
 /** The plain fields of a spec: what must be known above, the rest in parts that open as they are wanted. */
 const spec = defineModel<SpecText>('spec', { required: true })
 const firing = defineModel<string | null>('firing', { required: true })
-defineProps<{ odd: (field: SpecField) => string | undefined }>()
+/** What has no plain field: parts, and how the heads stand. */
+const exact = defineModel<Exact>('exact', { required: true })
+defineProps<{ odd: (field: SpecField) => string | undefined; engine: Engine | null; kind: string }>()
 
 const PARTS = {
   engine: [
@@ -29,15 +35,21 @@ const PARTS = {
   timing: ['checkLift', 'io', 'ic', 'eo', 'ec'],
   care: [
     ...(['locknut', 'cover', 'plug', 'tools', 'plugGap', 'coverPattern', 'gasket'] as const),
-    ...(['stripDown', 'use', 'firstUse', 'months'] as const),
+    ...(['use', 'firstUse', 'months'] as const),
   ],
-  more: ['intakeAlso', 'exhaustAlso', 'others', 'setWhen', 'coldLimit'],
+  parts: ['stripDown'],
+  more: ['intakeAlso', 'exhaustAlso', 'others', 'superseded', 'setWhen', 'coldLimit'],
 } as const satisfies Record<string, readonly SpecField[]>
 type Part = keyof typeof PARTS
 const open = ref<Part[]>([])
 
 /** How many fields of a part were told. */
-const told = (part: Part): number => PARTS[part].filter(f => spec.value[f] !== SPEC_DEFAULTS[f]).length
+const told = (part: Part): number =>
+  PARTS[part].filter(f => spec.value[f] !== SPEC_DEFAULTS[f]).length +
+  (part === 'parts' ? (exact.value.parts?.length ?? 0) + (exact.value.heads ? 1 : 0) : 0)
+const put = (part: Exact) => {
+  exact.value = { ...exact.value, ...part }
+}
 const element = useTemplateRef<HTMLElement>('element')
 /** Opens the part in which these fields are; the first of them is gone to. */
 async function show(...fields: SpecField[]): Promise<void> {
@@ -67,6 +79,24 @@ defineExpose({ show })
           <MarksFields v-else-if="part === 'marks'" v-model:spec="spec" :odd="odd" />
           <TimingFields v-else-if="part === 'timing'" v-model:spec="spec" :odd="odd" />
           <CareFields v-else-if="part === 'care'" v-model:spec="spec" :odd="odd" />
+          <template v-else-if="part === 'parts'">
+            <HeadsFields :model-value="exact.heads" :engine="engine" @update:model-value="put({ heads: $event })" />
+            <PartsFields
+              :parts="exact.parts"
+              :safe="exact.safe"
+              :engine="engine"
+              :kind="kind"
+              @update:parts="put({ parts: $event })"
+              @update:safe="put({ safe: $event })"
+            />
+            <AreaField
+              v-if="!exact.parts"
+              v-model="spec.stripDown"
+              :label="t('spec-fields.comes-off-first-a-line')"
+              :rows="3"
+              name="stripDown"
+            />
+          </template>
           <MoreFigures v-else v-model:spec="spec" :odd="odd" />
         </AccordionContent>
       </AccordionPanel>

@@ -80,7 +80,15 @@ async function stopped(): Promise<void> {
       <div class="sides">
         <div class="told">
           <IdentityFields v-model="model" part="name" />
-          <SpecFields ref="fields" v-model:spec="spec" v-model:firing="firing" :odd="f => given.doubtAt(f)" />
+          <SpecFields
+            ref="fields"
+            v-model:spec="spec"
+            v-model:firing="firing"
+            v-model:exact="given.exact.value"
+            :engine="soFar"
+            :kind="model.kind"
+            :odd="f => given.doubtAt(f)"
+          />
           <h2>{{ t('page-spec-book-new.found-by') }}</h2>
           <IdentityFields v-model="model" part="more" />
         </div>

@@ -30,13 +30,25 @@ export function refitThing({ pin, state }: JobView, item: string): Worded {
   const { engine } = pin.spec
   const off = state.cameOff.filter(name => !state.wentBack.has(name)).map(name => partNamed(engine, name))
   const group = backInGroups(off).find(({ parts }) => parts.some(p => p.name === item))?.parts ?? []
+  const part = partNamed(engine, item)
+  const { torqueNm } = part
+  // a plug or a cap is one thing to screw in: it is torqued as it goes back
+  const isOne = part.kind === 'spark plug' || part.kind === 'screw cap'
   const also = engine.parts ? group.filter(p => p.name !== item).map(p => p.name) : []
   return {
     label: say('refit.label'),
     instruction: say('refit', { item: itemWords(item) }),
-    why: engine.parts ? say('part.back', { part: partNamed(engine, item), gasket: engine.gasket }) : say('refit.why'),
+    why: engine.parts ? say('part.back', { part, gasket: engine.gasket }) : say('refit.why'),
     stage,
     keys: [
+      ...(engine.parts && torqueNm !== null && isOne
+        ? [
+            key(say('key.back-torqued', { torqueNm }), say('key.back-torqued.help'), {
+              type: 'went-back',
+              payload: { item, torqueNm },
+            }),
+          ]
+        : []),
       key(say('key.back'), say('key.back.help'), { type: 'went-back', payload: { item } }),
       ...(also.length > 0
         ? [

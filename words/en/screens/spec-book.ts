@@ -1,6 +1,7 @@
-import type { Role } from '../../../core/engine'
+import type { MachineKind, PartKind, Pattern, SealKind } from '../../../core/access'
+import type { Heads, Role } from '../../../core/engine'
 import type { LengthUnit } from '../../../core/units'
-import { count, type Shown } from '../grammar'
+import { capital, count, type Shown } from '../grammar'
 
 /** What the screens say by themselves: by component, in the order of the alphabet. */
 /** Units as a picture names them: “in” alone would read as a verdict. */
@@ -442,4 +443,61 @@ export const specBook = {
   'import-guide.other-names-are-asked':
     'Columns of other names are asked about after the file was read; what you choose is remembered.',
   'page-spec-book-import.choose-a-file': 'Choose a file',
+  'spec-part.parts': 'Heads, what comes off, made safe',
+  'heads-fields.angle': 'Angle of the V, degrees',
+  'heads-fields.heads-stand': 'Cylinders stand',
+  'heads-fields.intakes': 'Intakes are',
+  'heads-fields.layout': ({ layout }: { layout: Heads['layout'] }) =>
+    ({ 'in line': 'one behind the other', 'transverse': 'side by side', 'V': 'in a V', 'flat': 'flat, opposite' })[
+      layout
+    ],
+  'heads-fields.left': 'Left bank',
+  'heads-fields.not-told': 'not told: one head',
+  'heads-fields.right': 'Right bank',
+  'heads-fields.side': ({ side }: { side: Heads['intakeSide'] }) =>
+    ({
+      rear: 'at the rear',
+      front: 'at the front',
+      left: 'at the left',
+      right: 'at the right',
+      above: 'above',
+      between: 'between the heads',
+    })[side],
+  'part-form.clean': 'Clean both faces',
+  'part-form.cylinder': 'Belongs to',
+  'part-form.fasteners': 'Held by',
+  'part-form.fasteners-note': '4 M6 × 20; 1 M6 × 28 (upper rear)',
+  'part-form.kind': ({ kind }: { kind: PartKind }) => capital(kind),
+  'part-form.kind-of-part': 'Kind of part',
+  'part-form.none': '–',
+  'part-form.oiled': 'Oil it',
+  'part-form.order': 'Tightened',
+  'part-form.pattern': ({ pattern }: { pattern: Pattern }) => pattern,
+  'part-form.seal': ({ seal }: { seal: SealKind }) => seal,
+  'part-form.seal-kind': 'Seal',
+  'part-form.seal-on': 'Seal goes on',
+  'part-form.side': ({ side }: { side: 'left' | 'right' }) => side,
+  'part-form.side-of-machine': 'Side',
+  'part-form.skins-in': 'Skins in, minutes',
+  'part-form.tool': 'Tool',
+  'part-form.torque': 'Torque, N·m or another unit',
+  'part-form.trap': 'What goes wrong here',
+  'part-form.where': 'Where',
+  'parts-fields.add': 'Add a part',
+  'parts-fields.begin-again': 'Begin again with the usual list',
+  'parts-fields.begin-with-the-usual': 'Begin with the usual list',
+  'parts-fields.comes-off-later': ({ name }: Shown<'name'>) => `${name} comes off later`,
+  'parts-fields.comes-off-sooner': ({ name }: Shown<'name'>) => `${name} comes off sooner`,
+  'parts-fields.in-the-order': 'Parts in the order in which they come off. Tap one for its bolts, seal and torque.',
+  'parts-fields.kind': ({ kind }: { kind: MachineKind }) => capital(kind),
+  'parts-fields.kind-of-machine': 'Kind of machine',
+  'parts-fields.later': 'Down',
+  'parts-fields.made-safe-first': 'Made safe before anything is turned',
+  'parts-fields.new-part': 'New part',
+  'parts-fields.remove': ({ name }: Shown<'name'>) => `Remove ${name}`,
+  'parts-fields.sooner': 'Up',
+  'spec-fields.earlier-printings': 'Figures of earlier printings, not to be used',
+  'spec-fields.exhaust-0-20-1st-printing': 'exhaust 0.20; 1st printing; Sheet 4; 2024-05-01',
+  'spec-fields.said-at-right-spec':
+    'Valve and figure; where it stands; what corrects it; the day. The Bench says so beside the spec.',
 }

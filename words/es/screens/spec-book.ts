@@ -1,9 +1,32 @@
+import type { MachineKind, PartKind } from '../../../core/access'
 import type { Words } from '../../teller'
 import type { specBook as english } from '../../en/screens/spec-book'
 import { count as counted, roleName, usual } from '../grammar'
 
 const UNITS = { mm: 'mm', thou: 'thou', in: 'pulgadas' }
 
+const PART_KINDS: Record<PartKind, string> = {
+  'cover': 'Tapa',
+  'screw cap': 'Tapón roscado',
+  'timing plug': 'Tapón de las marcas',
+  'crank cap': 'Tapón del cigüeñal',
+  'spark plug': 'Bujía',
+  'plug lead': 'Cable de bujía',
+  'hose': 'Manguera',
+  'connector': 'Conector',
+  'tank': 'Tanque',
+  'panel': 'Panel',
+  'belt cover': 'Tapa de la correa',
+  'other': 'Otra',
+}
+const MACHINES: Record<MachineKind, string> = {
+  mower: 'Cortadora',
+  generator: 'Generador',
+  scooter: 'Scooter',
+  motorcycle: 'Moto',
+  ATV: 'Cuatrimoto',
+  tractor: 'Tractor',
+}
 export const specBook: Words<typeof english> = {
   'decide-panel.a-lead-approves-it-or': 'Un encargado lo aprueba o lo devuelve.',
   'decide-panel.answered': 'Respondido',
@@ -416,4 +439,68 @@ export const specBook: Words<typeof english> = {
   'import-guide.other-names-are-asked':
     'Por las columnas con otros nombres se pregunta después de leer el archivo; lo que elija se recuerda.',
   'page-spec-book-import.choose-a-file': 'Elegir un archivo',
+  'spec-part.parts': 'Culatas, lo que se desmonta, segura',
+  'heads-fields.angle': 'Ángulo de la V, grados',
+  'heads-fields.heads-stand': 'Los cilindros están',
+  'heads-fields.intakes': 'Las admisiones están',
+  'heads-fields.layout': ({ layout }) =>
+    ({ 'in line': 'uno detrás del otro', 'transverse': 'lado a lado', 'V': 'en V', 'flat': 'acostados, opuestos' })[
+      layout
+    ],
+  'heads-fields.left': 'Bancada izquierda',
+  'heads-fields.not-told': 'no se dijo: una culata',
+  'heads-fields.right': 'Bancada derecha',
+  'heads-fields.side': ({ side }) =>
+    ({
+      rear: 'atrás',
+      front: 'delante',
+      left: 'a la izquierda',
+      right: 'a la derecha',
+      above: 'arriba',
+      between: 'entre las culatas',
+    })[side],
+  'part-form.clean': 'Limpiar las dos caras',
+  'part-form.cylinder': 'Es de',
+  'part-form.fasteners': 'La sujetan',
+  'part-form.fasteners-note': '4 M6 × 20; 1 M6 × 28 (arriba atrás)',
+  'part-form.kind': ({ kind }) => PART_KINDS[kind],
+  'part-form.kind-of-part': 'Tipo de pieza',
+  'part-form.none': '–',
+  'part-form.oiled': 'Aceitarla',
+  'part-form.order': 'Se aprieta',
+  'part-form.pattern': ({ pattern }) =>
+    ({
+      'crossing': 'en cruz',
+      'from the middle': 'del centro hacia afuera',
+      'alternating': 'alternando',
+      'one at a time': 'de a uno',
+    })[pattern],
+  'part-form.seal': ({ seal }) =>
+    ({ 'gasket': 'junta', 'O-ring': 'anillo tórico', 'half-moon': 'medias lunas', 'compound': 'sellador' })[seal],
+  'part-form.seal-kind': 'Sello',
+  'part-form.seal-on': 'El sello va en',
+  'part-form.side': ({ side }) => (side === 'left' ? 'izquierdo' : 'derecho'),
+  'part-form.side-of-machine': 'Lado',
+  'part-form.skins-in': 'Hace piel en, minutos',
+  'part-form.tool': 'Herramienta',
+  'part-form.torque': 'Par, N·m u otra unidad',
+  'part-form.trap': 'Qué sale mal aquí',
+  'part-form.where': 'Dónde',
+  'parts-fields.add': 'Agregar una pieza',
+  'parts-fields.begin-again': 'Empezar otra vez con la lista usual',
+  'parts-fields.begin-with-the-usual': 'Empezar con la lista usual',
+  'parts-fields.comes-off-later': ({ name }) => `${name} sale después`,
+  'parts-fields.comes-off-sooner': ({ name }) => `${name} sale antes`,
+  'parts-fields.in-the-order': 'Las piezas en el orden en que salen. Toque una para sus tornillos, sello y par.',
+  'parts-fields.kind': ({ kind }) => MACHINES[kind],
+  'parts-fields.kind-of-machine': 'Tipo de máquina',
+  'parts-fields.later': 'Abajo',
+  'parts-fields.made-safe-first': 'Segura antes de girar nada',
+  'parts-fields.new-part': 'Pieza nueva',
+  'parts-fields.remove': ({ name }) => `Quitar ${name}`,
+  'parts-fields.sooner': 'Arriba',
+  'spec-fields.earlier-printings': 'Datos de ediciones anteriores, no usarlos',
+  'spec-fields.exhaust-0-20-1st-printing': 'exhaust 0.20; 1ª edición; Hoja 4; 2024-05-01',
+  'spec-fields.said-at-right-spec':
+    'Válvula y dato; dónde está; qué lo corrige; el día. El banco lo dice junto a la ficha.',
 }

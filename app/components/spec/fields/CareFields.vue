@@ -1,10 +1,9 @@
 <script setup lang="ts">
 import type { SpecField, SpecText } from '~~/core/spec-book'
-import AreaField from '../../forms/AreaField.vue'
 import TextField from '../../forms/TextField.vue'
 import { t } from '../../../words'
 
-/** Torques, tools, parts, what comes off first, and how often the valves are looked at. */
+/** Torques, tools, and how often the valves are looked at. */
 const spec = defineModel<SpecText>('spec', { required: true })
 defineProps<{ odd: (field: SpecField) => string | undefined }>()
 </script>
@@ -37,12 +36,5 @@ defineProps<{ odd: (field: SpecField) => string | undefined }>()
       :note="t('spec-fields.where-the-maker-asks-for')"
       name="firstUse"
     /><TextField v-model="spec.months" :label="t('spec-fields.and-every-months')" name="months" />
-    <AreaField
-      v-model="spec.stripDown"
-      class="wide"
-      :label="t('spec-fields.comes-off-first-a-line')"
-      :rows="3"
-      name="stripDown"
-    />
   </div>
 </template>

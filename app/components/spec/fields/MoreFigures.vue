@@ -37,6 +37,15 @@ defineProps<{ odd: (field: SpecField) => string | undefined }>()
       :note="t('spec-fields.they-are-never-averaged-at')"
       name="others"
     />
+    <AreaField
+      v-model="spec.superseded"
+      class="wide"
+      :label="t('spec-fields.earlier-printings')"
+      :rows="1"
+      :placeholder="t('spec-fields.exhaust-0-20-1st-printing')"
+      :note="t('spec-fields.said-at-right-spec')"
+      name="superseded"
+    />
     <ChoiceField
       v-model="spec.setWhen"
       :label="t('spec-fields.set')"

@@ -136,7 +136,15 @@ async function rename(): Promise<void> {
       >
         <FromPage v-model:photo="photo" @take="drafted.take" />
         <div class="sides">
-          <SpecFields ref="fields" v-model:spec="spec" v-model:firing="firing" :odd="f => drafted.doubtAt(f)" />
+          <SpecFields
+            ref="fields"
+            v-model:spec="spec"
+            v-model:firing="firing"
+            v-model:exact="drafted.exact.value"
+            :engine="soFar"
+            :kind="drafted.model.kind"
+            :odd="f => drafted.doubtAt(f)"
+          />
           <ModelSoFar v-if="soFar" class="beside" :engine="soFar" @tell="fields?.show($event)" />
         </div>
         <h2>{{ t('common.why') }}</h2>

@@ -1,0 +1,83 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { type Engine, HEAD_LAYOUTS, type Heads, INTAKE_SIDES } from '~~/core/engine'
+import HeadMap from '../../bench/HeadMap.vue'
+import ChoiceField from '../../forms/ChoiceField.vue'
+import TextField from '../../forms/TextField.vue'
+import { t } from '../../../words'
+
+/** How the heads stand to one another and where the intakes are, with the picture that comes of it. */
+const heads = defineModel<Heads | undefined>({ required: true })
+const props = defineProps<{ engine: Engine | null }>()
+
+const layouts = [
+  { value: null, label: t('heads-fields.not-told') },
+  ...HEAD_LAYOUTS.map(value => ({ value, label: t('heads-fields.layout', { layout: value }) })),
+]
+const sides = INTAKE_SIDES.map(value => ({ value, label: t('heads-fields.side', { side: value }) }))
+/** Which cylinder is in which bank: by its name where that says a side, else turn about. */
+function banksOf(layout: Heads['layout']): Heads['banks'] {
+  const cylinders = props.engine?.cylinders ?? []
+  if (layout === 'in line' || layout === 'transverse')
+    return [{ name: t('common.head'), cylinderIds: cylinders.map(c => c.id) }]
+  const first = cylinders.filter((c, i) =>
+    /left|front/i.test(c.name) || /right|rear/i.test(c.name) ? /left|front/i.test(c.name.split(' ')[0]!) : i % 2 === 0,
+  )
+  const own =
+    first.length > 0 && first.length < cylinders.length ? first : cylinders.slice(0, Math.ceil(cylinders.length / 2))
+  const other = cylinders.filter(c => !own.includes(c))
+  return [
+    { name: own.length === 1 ? own[0]!.name : t('heads-fields.left'), cylinderIds: own.map(c => c.id) },
+    { name: other.length === 1 ? other[0]!.name : t('heads-fields.right'), cylinderIds: other.map(c => c.id) },
+  ]
+}
+const layout = computed({
+  get: () => heads.value?.layout ?? null,
+  set: value => {
+    heads.value =
+      value === null
+        ? undefined
+        : {
+            layout: value,
+            intakeSide: { 'V': 'between', 'flat': 'above', 'in line': 'left', 'transverse': 'rear' }[
+              value
+            ] as Heads['intakeSide'],
+            banks: banksOf(value),
+            ...(value === 'V' ? { angleDeg: 90 } : {}),
+          }
+  },
+})
+const intakeSide = computed({
+  get: () => heads.value?.intakeSide ?? null,
+  set: side => {
+    if (heads.value && side) heads.value = { ...heads.value, intakeSide: side }
+  },
+})
+const angle = computed({
+  get: () => String(heads.value?.angleDeg ?? ''),
+  set: text => {
+    const angleDeg = Number(text)
+    if (heads.value && angleDeg >= 15 && angleDeg < 180) heads.value = { ...heads.value, angleDeg }
+  },
+})
+const pictured = computed(() => (props.engine && heads.value ? { ...props.engine, heads: heads.value } : null))
+</script>
+
+<template>
+  <div class="heads-fields">
+    <div class="grid">
+      <ChoiceField v-model="layout" :label="t('heads-fields.heads-stand')" :options="layouts" />
+      <ChoiceField v-if="heads" v-model="intakeSide" :label="t('heads-fields.intakes')" :options="sides" />
+      <TextField v-if="layout === 'V'" v-model="angle" :label="t('heads-fields.angle')" inputmode="numeric" />
+    </div>
+    <div v-if="pictured" class="picture"><HeadMap :engine="pictured" /></div>
+  </div>
+</template>
+
+<style scoped>
+.picture {
+  height: 340px;
+  max-width: 400px;
+  padding-top: 10px;
+}
+</style>

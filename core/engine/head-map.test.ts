@@ -44,7 +44,7 @@ describe('heads where they are', () => {
         },
       ),
     )
-    const lean = heads.map(h => (Math.atan2(h.x - crank!.x, 318 - h.y) * 180) / Math.PI)
+    const lean = heads.map(h => (Math.atan2(h.x - crank!.x, crank!.y - h.y) * 180) / Math.PI)
     expect(lean[1]! - lean[0]!).toBeCloseTo(angleDeg, 6)
   })
   it('intakes between the banks of a V stand nearer to one another than the exhausts', () => {

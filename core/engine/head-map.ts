@@ -66,7 +66,9 @@ const turned = (deg: number): { up: [number, number]; right: [number, number] } 
 }
 
 /** How far the middle of a head is from the crank where heads lean. */
-const REACH = 132
+const REACH = 178
+/** How low the crank of a V is drawn. */
+const V_CRANK_Y = 372
 /** A cylinder’s share of its head. */
 const SHARE = { one: 190, bank: 142 }
 
@@ -78,11 +80,11 @@ function framesOf(heads: Heads): { frame: Frame; box: Omit<HeadBox, 'name'>; pit
       const lean = ((i === 0 ? -1 : 1) * (heads.angleDeg ?? 90)) / 2
       const { up, right } = turned(lean)
       const x = MIDDLE.x + up[0] * REACH
-      const y = 318 + up[1] * REACH
+      const y = V_CRANK_Y + up[1] * REACH
       // toward the inside of the V, or away from it
       const inside = (i === 0 ? 1 : -1) * (heads.intakeSide === 'between' ? 1 : -1)
       const frame: Frame = { x, y, row: up, in: [right[0] * inside, right[1] * inside] }
-      return { frame, box: { x, y, width: 160, height: 126 * count, leanDeg: lean }, pitch: 120 }
+      return { frame, box: { x, y, width: 128, height: 120, leanDeg: lean }, pitch: 120 }
     })
   // two banks of several cylinders: each seen from its own side
   if (heads.layout === 'flat' || heads.layout === 'V')
@@ -130,6 +132,7 @@ export function headMap(engine: Engine): HeadMap {
       const along = (i - (bank.cylinderIds.length - 1) / 2) * pitch
       const own = engine.valves.filter(v => v.cylinderId === id)
       const r = pitch < 100 ? 42 : 54
+      const across = box.width < 140 ? 36 : 56
       map.chambers.push({
         cylinderId: id,
         name: engine.cylinders.find(c => c.id === id)?.name ?? id,
@@ -144,7 +147,7 @@ export function headMap(engine: Engine): HeadMap {
           role: valve.role,
           sign: signs[valve.id]!,
           name: valve.name,
-          ...at(frame, along + spread, valve.role === 'intake' ? 56 : -56),
+          ...at(frame, along + spread, valve.role === 'intake' ? across : -across),
           r: (valve.role === 'intake' ? 30 : 26) * (alike.length > 1 ? 0.74 : 1),
         })
       }
@@ -156,7 +159,7 @@ export function headMap(engine: Engine): HeadMap {
     ...map,
     crank:
       heads.layout === 'V' && frames.every(f => f.box.leanDeg % 90 !== 0)
-        ? { x: MIDDLE.x, y: 330 }
+        ? { x: MIDDLE.x, y: V_CRANK_Y }
         : banks.length > 1
           ? { ...MIDDLE }
           : null,

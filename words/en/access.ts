@@ -8,7 +8,7 @@ import {
   type UsualPart,
 } from '../../core/access'
 import type { Complaint, Likelier, Pressure, PressureUnit, Suspect } from '../../core/complaint'
-import type { Role } from '../../core/engine'
+import type { Role, TurnedBy } from '../../core/engine'
 import { formatTorque } from '../../core/units'
 import type { Tell, Text } from '../../core/said'
 
@@ -104,6 +104,26 @@ interface Old {
   source: string
   correctedBy: string
   correctedOn: string
+}
+const TURN_BY: Record<TurnedBy, string> = {
+  'crank nut': 'A long handle on the crank nut, plug out, running way only: backward it may come loose.',
+  'flywheel': 'By hand at the flywheel, plug out. Fingers off the fins.',
+  'fan': 'By hand at the fan, plug out. Never with a bar between its blades.',
+  'pull starter': 'Pull the rope slowly, plug out. Past compression it may run on.',
+  'wheel in gear': 'Top gear, rear wheel off the ground on a stand, plug out: nudge the wheel. A jack is no stand.',
+  'kick': 'Press the lever by hand, plug out. It can kick back.',
+}
+/** What bites where a machine has such a thing; empty where nothing more is to be said. */
+const MIND: Record<SafeThing, string> = {
+  'stand': 'A jack is no stand: it can sink or tip.',
+  'gear': '',
+  'key': '',
+  'blade': 'Blade or PTO turns with the crank: block it, or take its lead off too.',
+  'fuel': '',
+  'battery': 'Battery: negative lead off first. No ring or wrench across it.',
+  'plug lead': '',
+  'recoil': 'A hand in the rope is pulled along when it kicks.',
+  'hoses': '',
 }
 interface OfPart {
   part: Part
@@ -319,6 +339,29 @@ export const access = {
   'pressure-panel.reading': 'Gauge says',
   'pressure-panel.why': 'Compare like with like: the same throttle, as warm, the same number of strokes.',
   'complaints-field.comes-for': 'It comes for',
+
+  'turn-by': ({ by }: { by: TurnedBy }) => TURN_BY[by],
+  'turn-by.name': ({ by }: { by: TurnedBy }) => by,
+  'key.kicked-on': 'It kicked on',
+  'key.kicked-on.help': 'ran past, turned back, or I looked away',
+  'mind.heading': 'Mind',
+  'mind.ready': ({ things }: { things: SafeThing[] }) =>
+    [
+      ...things.map(t => MIND[t]),
+      'Tank and hoses: fuel vapor burns, so no flame and no heater near it.',
+      'Cleaner and compressed air: eyes covered, never on hot metal.',
+    ]
+      .filter(Boolean)
+      .join('\n'),
+  'mind.close': ({ things }: { things: SafeThing[] }) =>
+    [
+      'A blade or rag left in goes through the engine.',
+      'Caps of light alloy crack; a chain tensioner jumps out under its spring.',
+      'Run it outdoors: exhaust gas kills in a room, a generator’s above all. Hot parts burn.',
+      things.includes('battery') ? 'Battery: negative lead last.' : '',
+    ]
+      .filter(Boolean)
+      .join('\n'),
 
   'usual-part': ({ what, cylinder }: { what: UsualPart; cylinder: string | null }) =>
     cylinder === null ? sentence(what).slice(0, -1) : `${cylinder} ${what}`,

@@ -8,6 +8,7 @@ import {
 } from '../../core/access'
 import type { Complaint, Likelier, Suspect } from '../../core/complaint'
 import { formatTorque } from '../../core/units'
+import type { TurnedBy } from '../../core/engine'
 import type { Text } from '../../core/said'
 import type { Words } from '../teller'
 import type { access as english } from '../en/access'
@@ -98,6 +99,34 @@ const LIKELIEST: Record<Suspect, string> = {
 const RESULTS = { gone: 'desapareció', better: 'mejor', same: 'igual' }
 const WHEN = { before: 'antes', after: 'después' }
 const ENDS = { 'replaced': 'cambiada', 'to do': 'pendiente', 'not to be had': 'no se consigue, queda la vieja' }
+const TURN_BY: Record<TurnedBy, string> = {
+  'crank nut': 'Un mango largo en la tuerca del cigüeñal, sin bujía, solo en su sentido: al revés se afloja.',
+  'flywheel': 'Con la mano en el volante, sin bujía. Dedos fuera de las aletas.',
+  'fan': 'Con la mano en el ventilador, sin bujía. Nunca con una barra entre las aspas.',
+  'pull starter': 'Tire despacio de la cuerda, sin bujía. Pasada la compresión puede seguir sola.',
+  'wheel in gear':
+    'En la marcha más alta, rueda trasera en el aire sobre un caballete, sin bujía: empuje la rueda. Un gato no es un caballete.',
+  'kick': 'Baje la palanca con la mano, sin bujía. Puede dar un contragolpe.',
+}
+const TURNED_BY: Record<TurnedBy, string> = {
+  'crank nut': 'tuerca del cigüeñal',
+  'flywheel': 'volante',
+  'fan': 'ventilador',
+  'pull starter': 'cuerda de arranque',
+  'wheel in gear': 'rueda con marcha puesta',
+  'kick': 'pedal de arranque',
+}
+const MIND: Record<SafeThing, string> = {
+  'stand': 'Un gato no es un caballete: cede o se vuelca.',
+  'gear': '',
+  'key': '',
+  'blade': 'La cuchilla o la toma de fuerza gira con el cigüeñal: trábela.',
+  'fuel': '',
+  'battery': 'Batería: primero el negativo. Ni anillo ni llave que la puentee.',
+  'plug lead': '',
+  'recoil': 'La cuerda arrastra la mano si da un contragolpe.',
+  'hoses': '',
+}
 const USUAL: Record<UsualPart, string> = {
   'shroud': 'cubierta',
   'end panel': 'panel lateral',
@@ -293,6 +322,29 @@ export const access: Words<typeof english> = {
   'pressure-panel.reading': 'El manómetro dice',
   'pressure-panel.why': 'Compare igual con igual: mismo acelerador, misma temperatura, mismas vueltas.',
   'complaints-field.comes-for': 'Viene porque',
+
+  'turn-by': ({ by }) => TURN_BY[by],
+  'turn-by.name': ({ by }) => TURNED_BY[by],
+  'key.kicked-on': 'Siguió sola',
+  'key.kicked-on.help': 'se pasó, volvió atrás o no miré',
+  'mind.heading': 'Cuidado',
+  'mind.ready': ({ things }) =>
+    [
+      ...things.map(t => MIND[t]),
+      'Tanque y mangueras: el vapor de combustible arde; ni llama ni estufa cerca.',
+      'Limpiador y aire comprimido: ojos cubiertos, nunca sobre metal caliente.',
+    ]
+      .filter(Boolean)
+      .join('\n'),
+  'mind.close': ({ things }) =>
+    [
+      'Una galga o un trapo olvidado pasa por el motor.',
+      'Los tapones de aleación se rajan; un tensor de cadena salta por su resorte.',
+      'Arránquela afuera: el gas de escape mata en un cuarto, más aún el de un generador. Lo caliente quema.',
+      things.includes('battery') ? 'Batería: el negativo al final.' : '',
+    ]
+      .filter(Boolean)
+      .join('\n'),
 
   'usual-part': ({ what, cylinder }) => (cylinder === null ? start(USUAL[what]) : `${start(USUAL[what])}, ${cylinder}`),
 }

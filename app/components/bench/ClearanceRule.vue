@@ -22,6 +22,8 @@ const props = defineProps<{
   trials?: { mm: number; feel: Trial['feel'] }[]
   /** Length of the rule's body in its own units; its height stays. */
   length?: number
+  /** Fewer figures, where many rules stand side by side. */
+  sparse?: boolean
   /** Other limits to be seen against these, dashed. */
   ghost?: { minMm: number; maxMm: number }
 }>()
@@ -29,7 +31,7 @@ const hatch = useId()
 const length = computed(() => props.length ?? 280)
 const x = (mm: number): number => 8 + Math.min(mm / props.topMm, 1.1) * (length.value - 16)
 const mmTicks = computed(() => Array.from({ length: Math.floor(props.topMm / 0.01 + 1e-9) + 1 }, (_, i) => i))
-const label = computed(() => (props.topMm > 0.31 ? 10 : 5))
+const label = computed(() => (props.topMm > 0.31 || props.sparse ? 10 : 5))
 const thou = computed(() => Array.from({ length: Math.floor(props.topMm / 0.0254 + 1e-9) + 1 }, (_, i) => i))
 /** All ticks as four paths: a rule is drawn anew at each answer. */
 const ticks = computed(() => {

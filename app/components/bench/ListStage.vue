@@ -33,6 +33,11 @@ const safe = computed(() => {
   const things = inSafeOrder(engine.value.safe ?? [])
   return props.closing ? [...things].reverse() : things
 })
+/** What bites on such a machine, at the step where it does, and whose word stands over ours. */
+const mind = computed(() => [
+  ...t(props.closing ? 'mind.close' : 'mind.ready', { things: engine.value.safe ?? [] }).split('\n'),
+  t('caution.defer'),
+])
 const isDone = computed(() => state.value.confirmed.has(props.closing ? 'live' : 'safe'))
 const tap = (item: string) =>
   emit('record', props.closing ? { type: 'went-back', payload: { item } } : { type: 'came-off', payload: { item } })
@@ -86,6 +91,10 @@ const tap = (item: string) =>
       <p v-if="state.findings.length === 0" class="none">
         {{ t('list-stage.nothing-found-yet-cracked-hoses') }}
       </p>
+      <div v-if="engine.safe" class="mind">
+        <b>! {{ t('mind.heading') }}</b>
+        <p v-for="line in mind" :key="line">{{ line }}</p>
+      </div>
       <p class="facts">
         {{ t('list-stage.tools', { tools: engine.tools || t('common.not-on-record') }) }}
       </p>
@@ -171,6 +180,17 @@ li.ticked i {
 }
 li.ticked {
   color: var(--ink2);
+}
+.mind {
+  margin-top: 20px;
+  padding: 10px 14px;
+  border-left: 5px solid var(--ink);
+  background: var(--sheet);
+  font-size: 16px;
+  line-height: 1.3;
+}
+.mind p {
+  padding-top: 6px;
 }
 .none,
 .facts {

@@ -81,6 +81,9 @@ const torque = (nm: number | null) => (nm === null ? t('common.not-on-record') :
         {{ t('start-stage.spec-revision', { revision: pin.spec.revision }) }}
         <span v-if="pin.spec.status === 'draft'" class="draft">{{ t('common.is-draft') }}</span>
       </h2>
+      <p v-for="old in engine.superseded" :key="old.text + old.source" class="old" role="note">
+        {{ t('start-stage.do-not-use', old) }}
+      </p>
       <table class="rows">
         <thead>
           <tr>
@@ -101,9 +104,6 @@ const torque = (nm: number | null) => (nm === null ? t('common.not-on-record') :
           </tr>
         </tbody>
       </table>
-      <p v-for="old in engine.superseded" :key="old.text + old.source" class="old" role="note">
-        {{ t('start-stage.do-not-use', old) }}
-      </p>
       <p class="source">
         {{
           t('start-stage.set-under-c-f', {

@@ -42,7 +42,8 @@ defineEmits<{ choose: [valveId: string] }>()
         :verdict="valve.verdict"
         :as-left="valve.asLeft"
         :trials="valve.trials"
-        :length="valves.length > 2 ? 280 : 430"
+        :length="valves.length > 4 ? 170 : valves.length > 2 ? 280 : 430"
+        :sparse="valves.length > 4"
       />
       <span class="foot"
         ><span>{{ valve.lookAgain ? t('valve-strip.look-again-an-answer-was') : valve.words }}</span
@@ -62,8 +63,28 @@ defineEmits<{ choose: [valveId: string] }>()
   overflow: hidden;
 }
 .strip.many {
-  grid-auto-columns: minmax(300px, 1fr);
-  overflow-x: auto;
+  grid-auto-columns: minmax(0, 1fr);
+}
+.many .cell {
+  padding-inline: 8px;
+}
+.many .head {
+  display: grid;
+  gap: 0;
+}
+.many .name,
+.many .verdict {
+  font-size: 16px;
+}
+.many .foot > :last-child {
+  display: none;
+}
+.many .foot {
+  font-size: 14px;
+  overflow: hidden;
+}
+.many .rule {
+  height: 70px;
 }
 .cell {
   background: none;

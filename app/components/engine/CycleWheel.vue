@@ -11,7 +11,7 @@ import WheelBands from './WheelBands.vue'
 import WheelBelief from './WheelBelief.vue'
 import WheelRim from './WheelRim.vue'
 import WheelStops from './WheelStops.vue'
-import { bandValves, C, discRadius, lobesOf, RIM_IN, strokeMiddles } from './wheel-layout'
+import { bandsFor, C, discRadius, lobesOf, RIM_IN, strokeMiddles } from './wheel-layout'
 
 /**
  * The 720° cycle once round, with marks, closed arcs, belief and stops; in its middle the cylinder in question at the
@@ -34,7 +34,7 @@ const props = defineProps<{
 /** Letters of more than one need room at the flanks. */
 const wide = computed(() => props.engine.marks.some(m => m.kind === 'top' && m.letter.length > 1))
 const several = computed(() => props.engine.cylinders.length > 1)
-const disc = computed(() => discRadius(bandValves(props.engine).length))
+const disc = computed(() => discRadius(bandsFor(props.engine, props.target).length))
 const lobes = computed(() => lobesOf(props.arcs, strokeMiddles(props.engine, props.cylinderId)))
 const anywhere = computed(() => lobes.value.length === 0)
 const sectionScale = computed(() => disc.value / 158)
@@ -75,7 +75,7 @@ const localDeg = computed(() =>
     :data-crank="crankDeg.toFixed(1)"
   >
     <WheelRim :engine="engine" :cylinder-id="cylinderId" :compact="compact" />
-    <WheelBands :engine="engine" :cylinder-id="cylinderId" :compact="compact" />
+    <WheelBands :engine="engine" :target="target" :cylinder-id="cylinderId" :compact="compact" />
     <WheelStops :engine="engine" :stops="stops" :target="target" :at-stop="atStop" :at-rest="atRest" />
     <circle :cx="C.x" :cy="C.y" :r="disc" fill="var(--ground)" stroke="var(--ink)" stroke-width="1.2" />
     <WheelBelief :lobes="lobes" :crank-deg="crankDeg" :disc="disc" :compact="compact" />

@@ -11,14 +11,15 @@ import {
   type Valve,
   valveLift,
 } from '~~/core/engine'
+import type { Stop } from '~~/core/stops'
 import { named, t } from '../../words'
 import { at, polarPath, ringPath, textArc, xy } from './geometry'
-import { bandRing, bandValves, C, labelAt } from './wheel-layout'
+import { bandRing, bandsFor, C, labelAt } from './wheel-layout'
 
 /** Each valve's band on the cycle wheel: closed where it is full, its lift where it opens, what a decompressor holds. */
-const props = defineProps<{ engine: Engine; cylinderId: string; compact: boolean }>()
+const props = defineProps<{ engine: Engine; target: Stop | null; cylinderId: string; compact: boolean }>()
 const id = useId()
-const shown = computed(() => bandValves(props.engine))
+const shown = computed(() => bandsFor(props.engine, props.target))
 const several = computed(() => props.engine.cylinders.length > 1)
 const closed = computed(() => closedArcs(props.engine))
 const bands = computed(() =>

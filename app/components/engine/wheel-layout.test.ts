@@ -7,6 +7,7 @@ import { planStops } from '~~/core/stops'
 import {
   assumedEnds,
   bandRing,
+  bandsFor,
   bandValves,
   C,
   degreesShown,
@@ -39,6 +40,25 @@ describe('what stands where on the cycle wheel', () => {
   it('two intakes of a cylinder share a band; those of another do not', () => {
     expect(bandValves(fourValveSingle())).toHaveLength(2)
     expect(bandValves(twinOf(180))).toHaveLength(4)
+  })
+  it('of a four shows the valves of the stop that is looked for, and no others', () => {
+    const four = engineOf({
+      cylinders: [0, 180, 360, 540].map((firingAngleDeg, i) => ({ id: `${i}`, name: `${i + 1}`, firingAngleDeg })),
+      valves: [0, 1, 2, 3].flatMap(i =>
+        (['intake', 'exhaust'] as const).map(role => ({
+          id: `${i}-${role}`,
+          cylinderId: `${i}`,
+          role,
+          name: `${i + 1} ${role}`,
+          headX: 0.5,
+          headY: 0.5,
+        })),
+      ),
+    })
+    const [stop] = planStops(four).stops
+    expect(bandsFor(four, stop!).map(v => v.id)).toEqual(stop!.valves.map(v => v.valveId))
+    expect(bandsFor(four, null)).toHaveLength(8)
+    expect(bandsFor(twinOf(180), planStops(twinOf(180)).stops[0]!)).toHaveLength(4)
   })
   it('a degree figure gives way to the letter of a top mark, at either turn', () => {
     const mark = { letter: 'T', angleDeg: 0, kind: 'top' as const, cylinderId: null }

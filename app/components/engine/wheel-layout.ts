@@ -13,6 +13,16 @@ export const TRACK = 180
 export const bandValves = (engine: Engine): Valve[] =>
   engine.valves.filter((v, i, all) => all.findIndex(o => o.cylinderId === v.cylinderId && o.role === v.role) === i)
 
+/** More bands than this cannot be told apart. */
+const MOST_BANDS = 4
+/** The bands of a wheel on the way to a stop: where an engine has many, those of the stop’s own valves. */
+export function bandsFor(engine: Engine, target: Stop | null): Valve[] {
+  const all = bandValves(engine)
+  if (all.length <= MOST_BANDS || !target) return all
+  const asked = engine.valves.filter(v => target.valves.some(s => s.valveId === v.id))
+  return all.filter(b => asked.some(v => v.cylinderId === b.cylinderId && v.role === b.role))
+}
+
 /** How thick so many bands are, and how far apart. */
 const bandSizes = (count: number): { band: number; gap: number } => ({
   band: count > 4 ? 9 : 15,

@@ -1,12 +1,13 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import type { Sheet } from '~~/core/job'
+import { partLines, type Sheet, torqueLines } from '~~/core/job'
 import type { SheetTask } from '~~/shared/responses'
 import { t } from '../../words'
 
 /** What came off, went in and was tightened; other tasks, findings and notes. */
 const props = defineProps<{ sheet: Sheet; tasks: SheetTask[] | undefined }>()
 const s = computed(() => props.sheet)
+const parts = computed(() => partLines(props.sheet))
 </script>
 
 <template>
@@ -15,9 +16,14 @@ const s = computed(() => props.sheet)
       <h2>{{ t('sheet-parts.removed-refitted') }}</h2>
       <table>
         <tbody>
-          <tr v-for="i in s.cameOff" :key="i.item">
+          <tr v-for="i in parts.each" :key="i.item">
             <td>{{ i.item }}</td>
             <td>{{ i.back ? t('sheet-parts.back') : t('sheet-parts.not-ticked') }}</td>
+          </tr>
+          <tr v-if="parts.back.length">
+            <td colspan="2">
+              ☑ {{ t('sheet-parts.all-back', { count: parts.back.length, items: parts.back.join(', ') }) }}
+            </td>
           </tr>
           <tr v-if="s.cameOff.length === 0">
             <td>{{ t('sheet-parts.nothing-on-record') }}</td>
@@ -39,7 +45,7 @@ const s = computed(() => props.sheet)
         </tbody>
       </table>
       <h2>{{ t('sheet-parts.plug-gasket') }}</h2>
-      <p>{{ s.plug }}. {{ s.gasket }}.</p>
+      <p>{{ [s.plug, s.gasket].filter(Boolean).join('. ') }}.</p>
       <template v-if="s.replaced.length"
         ><h2>{{ t('sheet-parts.replaced') }}</h2>
         <p>{{ s.replaced.join('; ') }}.</p></template
@@ -49,8 +55,8 @@ const s = computed(() => props.sheet)
       <h2>{{ t('common.torques') }}</h2>
       <table>
         <tbody>
-          <tr v-for="torque in s.torques" :key="torque.what">
-            <td>{{ torque.what }}</td>
+          <tr v-for="{ names, of: torque } in torqueLines(s)" :key="torque.what">
+            <td>{{ names.join(', ') }}</td>
             <td>{{ torque.wanted }}</td>
             <td>{{ torque.done ? '☑' : t('sheet-parts.not-ticked') }}</td>
           </tr>

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import type { Sheet } from '~~/core/job'
+import { cautionLines, type Sheet, specLinesOf } from '~~/core/job'
 import PrintVerdict from './PrintVerdict.vue'
 import { named, t } from '../../words'
 
@@ -8,14 +8,14 @@ import { named, t } from '../../words'
 const props = defineProps<{ sheet: Sheet }>()
 const s = computed(() => props.sheet)
 /** Beside the verdicts: blade error near a limit, a bent blade, guesses by eye or ear. */
-const beside = computed(() =>
-  s.value.valves.flatMap(v =>
-    [
-      ...(v.cautions ?? []),
-      ...(v.estimates ?? []).map(estimate => t('sheet-spec.estimated-which-proves-nothing', { estimate })),
-    ].map(words => `${named(v.name)}: ${words}`),
+const beside = computed(() => [
+  ...cautionLines(s.value.valves).map(({ names, of }) => `${names.map(named).join(', ')}: ${of.words}`),
+  ...s.value.valves.flatMap(v =>
+    (v.estimates ?? []).map(
+      estimate => `${named(v.name)}: ${t('sheet-spec.estimated-which-proves-nothing', { estimate })}`,
+    ),
   ),
-)
+])
 </script>
 
 <template>
@@ -45,8 +45,8 @@ const beside = computed(() =>
           </tr>
         </thead>
         <tbody>
-          <tr v-for="v in s.valves" :key="v.valveId">
-            <td>{{ named(v.name) }}</td>
+          <tr v-for="{ names, of: v } in specLinesOf(s.valves)" :key="v.valveId">
+            <td>{{ names.map(named).join(', ') }}</td>
             <td>
               <b>{{ v.spec.words }}</b>
             </td>

@@ -26,7 +26,7 @@ const thouFirst = computed(() => s.value.unit === 'thou')
 
 <template>
   <h2>{{ t('sheet-valves.valves-seen-from-above') }}</h2>
-  <section class="map" :class="{ many: s.valves.length > 2 }">
+  <section class="map" :class="{ many: s.valves.length > 2, crowd: s.valves.length > 4 }">
     <div v-for="valve in s.valves" :key="valve.valveId" class="valve" :class="valve.role">
       <p class="name">
         <b>{{ signOf(valve.valveId) }}{{ named(valve.name) }}</b

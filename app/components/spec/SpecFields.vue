@@ -31,7 +31,7 @@ const PARTS = {
     ...(['shimDiameter', 'shimStep', 'measuredDrop', 'decompressor', 'heldFrom', 'heldTo', 'heldOn'] as const),
   ],
   adjuster: ['adjuster', 'head', 'lockedBy', 'headSize', 'nutSize', 'pitch', 'ratio'],
-  marks: ['marks', 'markWindow', 'camMarks', 'stops', 'direction', 'seenFrom', 'means'],
+  marks: ['marks', 'markWindow', 'camMarks', 'stops', 'direction', 'seenFrom', 'means', 'turnedBy'],
   timing: ['checkLift', 'io', 'ic', 'eo', 'ec'],
   care: [
     ...(['locknut', 'cover', 'plug', 'tools', 'plugGap', 'coverPattern', 'gasket'] as const),

@@ -1,9 +1,7 @@
 import { COMPLAINTS } from '../../complaint'
 import { z } from '../../zod'
+import { COMPLAINT_RESULTS } from '../outcomes'
 import { defineEvent } from './define'
-
-export const COMPLAINT_RESULTS = ['gone', 'better', 'same'] as const
-export type ComplaintResult = (typeof COMPLAINT_RESULTS)[number]
 
 /** What became of a complaint, once it ran. */
 export const complaintAfter = defineEvent({

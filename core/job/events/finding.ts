@@ -1,11 +1,8 @@
 import { COMPLAINTS, SUSPECTS } from '../../complaint'
 import { z } from '../../zod'
+import { FINDING_ENDS } from '../outcomes'
 import { defineEvent, said } from './define'
 import { words, step } from './fields'
-
-/** What is to become of a part that was found wrong. */
-export const FINDING_ENDS = ['replaced', 'to do', 'not to be had'] as const
-export type FindingEnd = (typeof FINDING_ENDS)[number]
 
 /** Something found that is not asked for: of a part, and what is to become of it, where that was said. */
 export const finding = defineEvent({

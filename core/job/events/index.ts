@@ -52,8 +52,6 @@ import { trial } from './trial'
 import { wentBack } from './went-back'
 import { wrenchTaken } from './wrench-taken'
 
-export { COMPLAINT_RESULTS, type ComplaintResult } from './complaint-after'
-export { FINDING_ENDS, type FindingEnd } from './finding'
 export { type ReadyLine } from './readied'
 
 /** Every kind of event. A new one is a file of its own and a line here. */

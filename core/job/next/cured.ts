@@ -1,6 +1,6 @@
 import { type Complaint, elseFor, pointsTo } from '../../complaint'
 import { say } from '../../said'
-import { COMPLAINT_RESULTS } from '../events'
+import { COMPLAINT_RESULTS } from '../outcomes'
 import type { JobView } from '../view'
 import { withReason } from './keys'
 import { type Worded, key } from './thing'

@@ -18,6 +18,11 @@ export const lostTrack = key(say('key.lost-track'), say('key.lost-track.help'), 
   type: 'crank',
   payload: { observations: [{ kind: 'lost' }] },
 })
+/** The same where a rope or a kick turns it: past compression it runs on by itself. */
+export const kickedOn = key(say('key.kicked-on'), say('key.kicked-on.help'), {
+  type: 'crank',
+  payload: { observations: [{ kind: 'lost' }] },
+})
 /** A screw that was turned for nothing is put back where its slot was noted, and locked. */
 export const turnedBackAndLocked = (valveId: string): AnswerKey =>
   key(say('key.turned-back-and-locked'), say('key.turned-back-and-locked.help'), {

@@ -73,7 +73,10 @@ export function proveThing(view: JobView, { what }: Requirement): Worded {
       instruction: say('prove.turn-over', { place }),
       why: view.pin.quick
         ? say('prove.turn-over.why.as-it-runs')
-        : say('prove.turn-over.why', { runs: say(`runs.${turning.direction}`), seenFrom: turning.seenFrom }),
+        : [
+            say('prove.turn-over.why', { runs: say(`runs.${turning.direction}`), seenFrom: turning.seenFrom }),
+            turning.by ? say('turn-by', { by: turning.by }) : '',
+          ],
       keys: [
         key(say('key.back-on', { place }), say('key.back-on.help'), turned(2, to)),
         key(say('key.overshot'), say('key.overshot.once-more'), turned(3, to)),

@@ -94,7 +94,8 @@ function offThing(view: JobView, item: string): Worded {
           ]
         : []),
       withReason(say('key.stays-on')),
-      key(say('key.removed-else'), say('key.removed-else.help'), null, 'item-off'),
+      // both stand under More as well, where a key more would push the foot off the screen
+      ...(also.length > 0 ? [] : [key(say('key.removed-else'), say('key.removed-else.help'), null, 'item-off')]),
       key(say('key.put-in'), say('key.put-in.help'), null, 'item-in'),
     ],
   }

@@ -2,7 +2,7 @@ import { headMap, type Role } from '../../engine'
 import { say, type Said, type Tell, type Text } from '../../said'
 import { formatMeter, formatTorque } from '../../units'
 import { dueWords } from '../due'
-import { COVER, isTightened, itemWords, partsToRemove, PLUG } from '../strip-down'
+import { COVER, hasGasket, isTightened, itemWords, partsToRemove, PLUG } from '../strip-down'
 import { clearanceWords } from '../figures'
 import { gates } from '../requirements'
 import { hoursAtRest, type JobView } from '../view'
@@ -16,6 +16,7 @@ export type { Sheet, SheetReading, SheetRound, SheetValve } from './content'
 export { complaintWords, findingWords } from './owner'
 export { roundsOf } from './rounds'
 export * from './rows'
+export * from './together'
 
 /** How cold it was; each part may be unknown. */
 function coldWords(view: JobView): Said {
@@ -127,13 +128,13 @@ function plugWords({ state }: JobView): Text {
   return state.plugRead === null ? say('sheet.plug-not-read') : say('sheet.plug-look', { look: state.plugRead })
 }
 /** Which gasket went on each cover. */
-function gasketWords({ state }: JobView): Text {
+function gasketWords({ state, pin }: JobView): Text {
   const each = Object.entries(state.gaskets).map(([part, { choice, note }]) => ({
     part,
     is: say(`sheet.gasket.${choice}`, { note }),
   }))
   const [first] = each
-  if (!first) return say('sheet.not-recorded')
+  if (!first) return pin.spec.engine.parts?.some(hasGasket) === false ? '' : say('sheet.not-recorded')
   return first.part === COVER ? first.is : say('sheet.each', { of: each })
 }
 

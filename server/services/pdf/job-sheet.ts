@@ -26,9 +26,9 @@ async function at(scale: number, paper: Paper, given: SheetGiven): Promise<{ byt
 }
 
 /** Smaller than this nobody reads it at the bench. */
-const SCALES = [1, 0.94, 0.88, 0.82]
-/** A single or a twin stands on one page, in smaller letters if need be; more valves take the pages that they take. */
-const ONE_PAGE_VALVES = 4
+const SCALES = [1, 0.94, 0.88, 0.82, 0.76]
+/** Up to a four stands on one page, in smaller letters if need be; more valves take the pages that they take. */
+const ONE_PAGE_VALVES = 8
 
 /** The job sheet as PDF on A4 or Letter, fonts embedded. */
 export async function jobSheetPdf(paper: Paper, given: SheetGiven): Promise<Buffer> {

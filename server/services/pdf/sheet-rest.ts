@@ -1,3 +1,4 @@
+import { partLines, torqueLines } from '../../../core/job'
 import { t } from '../../words'
 import type { PdfPaper } from './paper'
 import type { SheetGiven } from './sheet-work'
@@ -5,6 +6,7 @@ import type { SheetGiven } from './sheet-work'
 /** What goes with the valves: parts and torques, the spec used, the next date, the place to sign, the caution. */
 export function rest(pdf: PdfPaper, { sheet: s, tasks }: SheetGiven): void {
   const ticked = (done: boolean, yes: string) => (done ? yes : t('sheet.not-ticked'))
+  const parts = partLines(s)
   const many = (all: string[], none: string) => all.join('; ') || none
   pdf.heading(t('common.machine'))
   pdf.table(
@@ -16,7 +18,12 @@ export function rest(pdf: PdfPaper, { sheet: s, tasks }: SheetGiven): void {
       [
         t('sheet-parts.removed-refitted'),
         many(
-          s.cameOff.map(i => `${i.item}: ${ticked(i.back, t('sheet.back'))}`),
+          [
+            ...parts.each.map(i => `${i.item}: ${ticked(i.back, t('sheet.back'))}`),
+            ...(parts.back.length
+              ? [t('sheet-parts.all-back', { count: parts.back.length, items: parts.back.join(', ') })]
+              : []),
+          ],
           t('sheet-parts.nothing-on-record'),
         ),
       ],
@@ -29,11 +36,14 @@ export function rest(pdf: PdfPaper, { sheet: s, tasks }: SheetGiven): void {
       ],
       [
         t('common.torques'),
-        s.torques
-          .map(n => `${n.what} ${n.wanted}: ${ticked(n.done, t('sheet.done'))}${n.by ? `, ${n.by}` : ''}`)
+        torqueLines(s)
+          .map(
+            ({ names, of: n }) =>
+              `${names.join(', ')} ${n.wanted}: ${ticked(n.done, t('sheet.done'))}${n.by ? `, ${n.by}` : ''}`,
+          )
           .join('; '),
       ],
-      [t('sheet-parts.plug-gasket'), `${s.plug}. ${s.gasket}.`],
+      [t('sheet-parts.plug-gasket'), `${[s.plug, s.gasket].filter(Boolean).join('. ')}.`],
       [t('sheet-rounds.run'), `${s.run}.`],
       ...(s.pressures?.length ? [[t('sheet-parts.gauges'), s.pressures.join('; ')]] : []),
       ...(tasks.length

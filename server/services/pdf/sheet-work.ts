@@ -1,3 +1,4 @@
+import { cautionLines } from '../../../core/job'
 import type { SheetResponse } from '../../../shared/responses'
 import { locale, t } from '../../words'
 import type { Cell, PdfPaper } from './paper'
@@ -71,12 +72,12 @@ export function work(pdf: PdfPaper, { sheet: s, timeZone }: SheetGiven): void {
         : [named(v.name), t('common.not-proved'), '', '', ''],
     ),
   )
+  const aside = (names: string[], words: string) =>
+    pdf.paragraph(`${names.map(named).join(', ')}: ${words}`, { points: 8, gray: true })
+  for (const { names, of } of cautionLines(s.valves)) aside(names, of.words)
   for (const v of s.valves)
-    for (const words of [
-      ...(v.cautions ?? []),
-      ...(v.estimates ?? []).map(estimate => t('sheet-spec.estimated-which-proves-nothing', { estimate })),
-    ])
-      pdf.paragraph(`${named(v.name)}: ${words}`, { points: 8, gray: true })
+    for (const estimate of v.estimates ?? [])
+      aside([v.name], t('sheet-spec.estimated-which-proves-nothing', { estimate }))
   const rounds = s.valves.flatMap(v =>
     v.rounds.map((r, i) => ({ v, r, first: i === 0 || r.round !== v.rounds[i - 1]!.round })),
   )

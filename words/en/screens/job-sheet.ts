@@ -28,6 +28,7 @@ export const jobSheet = {
   'sheet-parts.back': '☑ back',
   'sheet-parts.for-the-owner': 'For the owner',
   'sheet-parts.gauges': 'Compression and leak-down',
+  'sheet-parts.all-back': ({ count, items }: { count: number; items: string }) => `All ${count} back: ${items}`,
   'sheet-parts.findings': 'Findings',
   'sheet-parts.none': 'None.',
   'sheet-parts.not-ticked': '☐ not ticked',

@@ -500,4 +500,5 @@ export const specBook = {
   'spec-fields.exhaust-0-20-1st-printing': 'exhaust 0.20; 1st printing; Sheet 4; 2024-05-01',
   'spec-fields.said-at-right-spec':
     'Valve and figure; where it stands; what corrects it; the day. The Bench says so beside the spec.',
+  'spec-fields.with-what': 'With what it is turned over',
 }

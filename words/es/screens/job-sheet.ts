@@ -30,6 +30,7 @@ export const jobSheet: Words<typeof english> = {
   'sheet-parts.back': '☑ puesta',
   'sheet-parts.for-the-owner': 'Para el dueño',
   'sheet-parts.gauges': 'Compresión y fugas',
+  'sheet-parts.all-back': ({ count, items }) => `Las ${count} puestas: ${items}`,
   'sheet-parts.findings': 'Hallazgos',
   'sheet-parts.none': 'Ninguno.',
   'sheet-parts.not-ticked': '☐ sin marcar',

@@ -503,4 +503,5 @@ export const specBook: Words<typeof english> = {
   'spec-fields.exhaust-0-20-1st-printing': 'exhaust 0.20; 1ª edición; Hoja 4; 2024-05-01',
   'spec-fields.said-at-right-spec':
     'Válvula y dato; dónde está; qué lo corrige; el día. El banco lo dice junto a la ficha.',
+  'spec-fields.with-what': 'Con qué se gira',
 }

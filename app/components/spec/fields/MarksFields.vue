@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { TURNED_BY } from '~~/core/engine'
 import type { SpecField, SpecText } from '~~/core/spec-book'
 import AreaField from '../../forms/AreaField.vue'
 import ChoiceField from '../../forms/ChoiceField.vue'
@@ -8,6 +9,10 @@ import { t } from '../../../words'
 /** Marks, signs, the maker’s stops, and how the crank is turned. */
 const spec = defineModel<SpecText>('spec', { required: true })
 defineProps<{ odd: (field: SpecField) => string | undefined }>()
+const turnedBy = [
+  { value: '', label: t('part-form.none') },
+  ...TURNED_BY.map(by => ({ value: by as string, label: t('turn-by.name', { by }) })),
+]
 </script>
 
 <template>
@@ -60,6 +65,6 @@ defineProps<{ odd: (field: SpecField) => string | undefined }>()
       :label="t('spec-fields.turned-by')"
       :placeholder="t('spec-fields.the-crank-nut')"
       name="means"
-    />
+    /><ChoiceField v-model="spec.turnedBy" :label="t('spec-fields.with-what')" :options="turnedBy" name="turnedBy" />
   </div>
 </template>

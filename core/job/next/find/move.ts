@@ -4,7 +4,7 @@ import { say, type Text } from '../../../said'
 import type { Stop } from '../../../stops'
 import type { JobView } from '../../view'
 import { placeWords, untilWords } from '../../words'
-import { lostTrack } from '../keys'
+import { kickedOn, lostTrack } from '../keys'
 import { key, type Worded } from '../thing'
 import { marginWords, pastTopWords } from './margin'
 import { crank, cylinderFor, lastPlace, timesRound, wentRound } from './place'
@@ -51,6 +51,9 @@ function moveWhy(view: JobView, { to, why, turnDeg }: Extract<Advice, { kind: 'm
   }
 }
 
+/** How it is turned is said where turning begins, not at each move. */
+const BEGINS: ReadonlySet<string> = new Set(['start', 'by school'])
+
 /** What is said to have been reached. */
 function arrivedWords(engine: Engine, to: Place): Text {
   switch (to.kind) {
@@ -81,7 +84,7 @@ export function moveDraft(view: JobView, advice: Extract<Advice, { kind: 'move' 
       ]
   const toIt = untilWords(engine, to)
   const until = times > 1 ? say('until.second-time', { until: toIt }) : toIt
-  const { direction, seenFrom, means } = engine.turning
+  const { direction, seenFrom, means, by } = engine.turning
   const ahead =
     turnDeg !== null && engine.cylinders.length > 1
       ? say('find.turn-another', { deg: turnDeg, until })
@@ -95,11 +98,11 @@ export function moveDraft(view: JobView, advice: Extract<Advice, { kind: 'move' 
       : samePlace(lastPlace(view), to)
         ? say('find.one-more-turn', { until })
         : say('find.one-turn-and-on', { until }),
-    why: moveWhy(view, advice),
+    why: [moveWhy(view, advice), by && BEGINS.has(advice.why) ? say('turn-by', { by }) : ''],
     keys: [
       key(arrivedWords(engine, to), say('key.stopped-there'), crank(arrived)),
       key(say('key.overshot'), say('key.overshot.to-it-again'), crank(...round)),
-      lostTrack,
+      by === 'pull starter' || by === 'kick' ? kickedOn : lostTrack,
     ],
     stage: { kind: 'wheel', target: to, feelValveIds: [], cylinderId: cylinderFor(view, to) },
   }

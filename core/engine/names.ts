@@ -28,3 +28,15 @@ export function cylinderById(engine: Pick<Engine, 'cylinders'>, id: string): Eng
 /** The cycle angle of a cylinder's compression TDC. */
 export const firingAngle = (engine: Pick<Engine, 'cylinders'>, cylinderId: string): number =>
   cylinderById(engine, cylinderId).firingAngleDeg
+
+/** What a blade goes under at a valve, its other face being the valve’s tip or its shim. */
+export type BladeGoesUnder = 'screw' | 'rocker' | 'lobe'
+/**
+ * Where the blade goes at a valve. A screw at the valve’s end meets the tip itself; one at the push-rod leaves the
+ * rocker’s pad there; over a shim it is the lobe.
+ */
+export function bladeGoesUnder({ valves, adjuster, layout }: Engine, valveId: string): BladeGoesUnder {
+  const by = valves.find(v => v.id === valveId)?.adjuster
+  if (by === 'shim') return layout === 'overhead cam' ? 'lobe' : 'rocker'
+  return adjuster.kind === 'valve-end' && by !== 'none' ? 'screw' : 'rocker'
+}

@@ -208,6 +208,14 @@ describe('what was found', () => {
     expect(asked).toContain('earlier:0')
     expect(toDoAfter(next.view().pin, next.view().state)).toEqual([])
   })
+  it('and replaced stands among what was replaced, and is not asked about again', () => {
+    const book = opened().say({
+      type: 'finding',
+      payload: { text: 'hardened', step: 'ready', part: 'Fuel hose', end: 'replaced' },
+    })
+    expect(sheet(book.view(), tellEnglish)).toMatchObject({ replaced: ['Fuel hose: hardened'], findings: [] })
+    expect(toDoAfter(book.view().pin, book.view().state)).toEqual([])
+  })
   it('still to do keeps the visit that found it; not looked at is not forgotten', () => {
     const again = opened({ toDo: [boot] }).say({ type: 'earlier-finding', payload: { index: 0, now: 'still' } })
     expect(toDoAfter(again.view().pin, again.view().state)).toEqual([boot])

@@ -138,7 +138,7 @@ export function candidate(text: SpecText, exact: Exact): { data: Record<string, 
       direction: text.direction,
       seenFrom: text.seenFrom || ASSUMED_TURNING.seenFrom,
       means: text.means || ASSUMED_TURNING.means,
-      ...(text.turnedBy === '' ? {} : { by: text.turnedBy }),
+      ...(text.turnedWith === '' ? {} : { by: text.turnedWith }),
     },
     adjuster: {
       kind: text.adjuster,

@@ -58,7 +58,7 @@ export function specText(engine: Engine): SpecText {
     direction: engine.turning.direction,
     seenFrom: engine.assumed?.includes('seenFrom') ? '' : engine.turning.seenFrom,
     means: engine.assumed?.includes('means') ? '' : engine.turning.means,
-    turnedBy: engine.turning.by ?? '',
+    turnedWith: engine.turning.by ?? '',
     adjuster: adjuster.kind,
     head: adjuster.head,
     lockedBy: adjuster.lockedBy ?? '',

@@ -41,7 +41,7 @@ test('a gate is gone through with a reason, a finding is written down, and both 
   await page.getByRole('button', { name: 'Record' }).click()
   await expect(instruction(page)).toContainText('can’t start')
   await page.keyboard.press('m')
-  await page.getByRole('button', { name: 'Write down what you found' }).click()
+  await page.getByRole('button', { name: 'Found or replaced something' }).click()
   await page.getByLabel('What did you find').fill('Cracked fuel hose')
   await page.getByRole('button', { name: 'Record' }).click()
   await saved(page)

@@ -411,3 +411,38 @@ describe('health and headers', () => {
   it('an unknown route is a problem, not a page', async () =>
     expect((await nobody.get('/api/nothing')).body).toMatchObject({ status: 404 }))
 })
+
+describe('what the last visit left to be done', () => {
+  it('is asked about at the machine’s next job, and at no other machine’s', async () => {
+    const machines = (await ines.get<{ id: number; tag: string }[]>('/api/machines?q=M-0115')).body
+    const sets = (await ines.get<{ id: number }[]>('/api/blade-sets')).body
+    const open = async (machineId: number) => {
+      const { body } = await ines.post<{ id: number }>('/api/jobs', {
+        machineId,
+        bladeSetId: sets[0]!.id,
+        meter: null,
+        complaints: ['ticks cold'],
+        complaint: '',
+      })
+      return (await ines.get<{ pin: { toDo: unknown[]; complaints: string[] } }>(`/api/jobs/${body.id}`)).body.pin
+    }
+    expect(await open(machines.find(m => m.tag === 'M-0115')!.id)).toMatchObject({
+      complaints: ['ticks cold'],
+      toDo: [{ part: 'Fuel hose', text: 'hardened at the clip', end: 'to do' }],
+    })
+    expect((await open(await newMachine(ines))).toDo).toEqual([])
+  })
+  it('a complaint that is none is refused in words', async () => {
+    const machineId = await newMachine(ines)
+    const sets = (await ines.get<{ id: number }[]>('/api/blade-sets')).body
+    const { status, body } = await ines.post<{ detail: string }>('/api/jobs', {
+      machineId,
+      bladeSetId: sets[0]!.id,
+      meter: null,
+      complaints: ['sad'],
+      complaint: '',
+    })
+    expect(status).toBe(400)
+    expect(JSON.stringify(body)).toContain('Choose one of the answers')
+  })
+})

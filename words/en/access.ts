@@ -300,7 +300,7 @@ export const access = {
     const list = (names: Text[], how: string) =>
       names.length === 0
         ? ''
-        : `${names.length === 1 ? tell(names[0]!).toLowerCase() : `${names.length} valves`} too ${how}`
+        : `${names.length === 1 ? `the ${tell(names[0]!).toLowerCase()} valve` : `${names.length} valves`} too ${how}`
     const found = [list(tight, 'tight'), list(loose, 'loose')].filter(Boolean).join(' and ')
     return `We measured ${of === 1 ? 'the valve' : `all ${of} valves`} and found ${found || 'every one within its limits'}${set > 0 ? `; ${set === 1 ? 'one was' : `${set} were`} set and measured again` : ''}.`
   },
@@ -362,6 +362,12 @@ export const access = {
     ]
       .filter(Boolean)
       .join('\n'),
+
+  'blade.access': ({ access }: { access: string }) => `Getting there: ${access}.`,
+  'gap-picture.over': ({ over }: { over: 'rocker' | 'lobe' }) => (over === 'lobe' ? 'Cam lobe' : 'Rocker'),
+  'gap-picture.shim': 'Shim, bucket',
+  'heads-fields.sign': ({ name }: { name: string }) => `${name}: sign`,
+  'heads-fields.access': ({ name }: { name: string }) => `${name}: how the blade gets there`,
 
   'usual-part': ({ what, cylinder }: { what: UsualPart; cylinder: string | null }) =>
     cylinder === null ? sentence(what).slice(0, -1) : `${cylinder} ${what}`,

@@ -346,5 +346,11 @@ export const access: Words<typeof english> = {
       .filter(Boolean)
       .join('\n'),
 
+  'blade.access': ({ access }) => `Para llegar: ${access}.`,
+  'gap-picture.over': ({ over }) => (over === 'lobe' ? 'Leva' : 'Balancín'),
+  'gap-picture.shim': 'Pastilla',
+  'heads-fields.sign': ({ name }) => `${name}: marca`,
+  'heads-fields.access': ({ name }) => `${name}: por dónde entra la galga`,
+
   'usual-part': ({ what, cylinder }) => (cylinder === null ? start(USUAL[what]) : `${start(USUAL[what])}, ${cylinder}`),
 }

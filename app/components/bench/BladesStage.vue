@@ -1,6 +1,6 @@
 <script setup lang="ts">
+import { bladeGoesUnder, valveById } from '~~/core/engine'
 import { computed } from 'vue'
-import { valveById } from '~~/core/engine'
 import { clearanceOf, judgeReading, type JobView, presentReading, setInHand, stopHere } from '~~/core/job'
 import { countedAsIn, type Stack } from '~~/core/feeler'
 import { formatLength } from '~~/core/units'
@@ -69,6 +69,7 @@ const beside = computed(() => {
       :next="chosen"
       :unit="set.unit"
       :top-mm="topMm"
+      :over="bladeGoesUnder(pin.spec.engine, valveId)"
     />
     <p v-if="beside.length" class="beside">
       <span v-for="words in beside" :key="words">{{ words }}</span>

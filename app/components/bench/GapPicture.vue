@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, useId } from 'vue'
 import { engraving, type Stack } from '~~/core/feeler'
+import type { BladeGoesUnder } from '~~/core/engine'
 import { formatLength } from '~~/core/units'
 import { t } from '../../words'
 
@@ -16,6 +17,8 @@ const props = defineProps<{
   next: Stack | null
   unit: 'mm' | 'thou'
   topMm: number
+  /** What the blade goes under: an adjusting screw, the rocker’s pad, or the lobe over a shim. */
+  over?: BladeGoesUnder
 }>()
 const hatch = useId()
 const TIP = 300
@@ -32,6 +35,16 @@ const blades = computed(() => {
     foot -= height
     return { words: engraving(mm, props.unit), y: foot, height }
   })
+})
+const isScrew = computed(() => (props.over ?? 'screw') === 'screw')
+/** What is above the gap, with the face that the blade slides under at the top of it. */
+const body = computed(() => {
+  const y0 = top.value
+  if (props.over === 'lobe')
+    return `M 52 ${y0 - 72} A 73 73 0 0 0 198 ${y0 - 72} Q 198 ${y0} 125 ${y0} Q 52 ${y0} 52 ${y0 - 72} Z`
+  if (props.over === 'rocker')
+    return `M 40 ${y0 - 66} V ${y0 - 30} Q 60 ${y0} 92 ${y0} H 158 Q 190 ${y0} 210 ${y0 - 30} V ${y0 - 66} Z`
+  return `M 66 ${y0 - 62} V ${y0 - 10} Q 66 ${y0} 76 ${y0} H 174 Q 184 ${y0} 184 ${y0 - 10} V ${y0 - 62} Z`
 })
 const far = computed(() => Math.abs(y(props.loMm) - top.value) > 18)
 </script>
@@ -53,20 +66,19 @@ const far = computed(() => Math.abs(y(props.loMm) - top.value) > 18)
         <path d="M 0 0 V 8" stroke="var(--hatch)" stroke-width="2.6" />
       </pattern>
     </defs>
+    <path :d="body" fill="var(--metal)" stroke="var(--ink)" stroke-width="1.8" />
+    <text v-if="over && over !== 'screw'" x="125" :y="top - 40" text-anchor="middle" font-size="16" font-weight="600">
+      {{ t('gap-picture.over', { over }) }}
+    </text>
     <path
-      :d="`M 66 ${top - 62} V ${top - 10} Q 66 ${top} 76 ${top} H 174 Q 184 ${top} 184 ${top - 10} V ${top - 62} Z`"
-      fill="var(--metal)"
-      stroke="var(--ink)"
-      stroke-width="1.8"
-    />
-    <path
-      v-for="i in 3"
+      v-for="i in isScrew ? 3 : 0"
       :key="i"
       :d="`M 66 ${top - 58 + i * 13} L 184 ${top - 52 + i * 13}`"
       stroke="var(--ink)"
       stroke-width="1"
     />
     <rect
+      v-if="isScrew"
       x="42"
       :y="top - 98"
       width="166"
@@ -75,14 +87,14 @@ const far = computed(() => Math.abs(y(props.loMm) - top.value) > 18)
       stroke="var(--ink)"
       stroke-width="1.8"
     />
-    <path :d="`M 88 ${top - 98} v 37 M 162 ${top - 98} v 37`" stroke="var(--ink)" stroke-width="1.4" />
-    <text x="125" :y="top - 74" text-anchor="middle" font-size="16" font-weight="600">
+    <path v-if="isScrew" :d="`M 88 ${top - 98} v 37 M 162 ${top - 98} v 37`" stroke="var(--ink)" stroke-width="1.4" />
+    <text v-if="isScrew" x="125" :y="top - 74" text-anchor="middle" font-size="16" font-weight="600">
       {{ t('gap-picture.screw-nut') }}
     </text>
     <rect x="66" :y="top" width="118" :height="Math.max(2, y(loMm) - top)" :fill="`url(#${hatch})`" class="possible" />
     <rect x="66" :y="TIP" width="118" height="48" fill="var(--metal-light)" stroke="var(--ink)" stroke-width="1.8" />
     <text x="125" :y="TIP + 30" text-anchor="middle" font-size="16" font-weight="600">
-      {{ t('common.valve-tip') }}
+      {{ over === 'lobe' ? t('gap-picture.shim') : t('common.valve-tip') }}
     </text>
     <!-- the spec as a band beside the gap -->
     <template v-if="maxMm > minMm">

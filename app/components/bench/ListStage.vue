@@ -44,7 +44,12 @@ const tap = (item: string) =>
 </script>
 
 <template>
-  <div class="lists">
+  <div
+    class="lists"
+    tabindex="0"
+    role="region"
+    :aria-label="closing ? t('list-stage.put-back-in-this-order') : t('list-stage.to-remove')"
+  >
     <section>
       <h2>{{ closing ? t('list-stage.put-back-in-this-order') : t('list-stage.to-remove') }}</h2>
       <ul>

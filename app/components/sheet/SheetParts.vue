@@ -55,7 +55,7 @@ const parts = computed(() => partLines(props.sheet))
       <h2>{{ t('common.torques') }}</h2>
       <table>
         <tbody>
-          <tr v-for="{ names, of: torque } in torqueLines(s)" :key="torque.what">
+          <tr v-for="{ names, one: torque } in torqueLines(s)" :key="torque.what">
             <td>{{ names.join(', ') }}</td>
             <td>{{ torque.wanted }}</td>
             <td>{{ torque.done ? '☑' : t('sheet-parts.not-ticked') }}</td>

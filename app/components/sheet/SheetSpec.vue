@@ -9,7 +9,7 @@ const props = defineProps<{ sheet: Sheet }>()
 const s = computed(() => props.sheet)
 /** Beside the verdicts: blade error near a limit, a bent blade, guesses by eye or ear. */
 const beside = computed(() => [
-  ...cautionLines(s.value.valves).map(({ names, of }) => `${names.map(named).join(', ')}: ${of.words}`),
+  ...cautionLines(s.value.valves).map(({ names, one }) => `${names.map(named).join(', ')}: ${one.words}`),
   ...s.value.valves.flatMap(v =>
     (v.estimates ?? []).map(
       estimate => `${named(v.name)}: ${t('sheet-spec.estimated-which-proves-nothing', { estimate })}`,
@@ -45,7 +45,7 @@ const beside = computed(() => [
           </tr>
         </thead>
         <tbody>
-          <tr v-for="{ names, of: v } in specLinesOf(s.valves)" :key="v.valveId">
+          <tr v-for="{ names, one: v } in specLinesOf(s.valves)" :key="v.valveId">
             <td>{{ names.map(named).join(', ') }}</td>
             <td>
               <b>{{ v.spec.words }}</b>

@@ -25,7 +25,7 @@ const thouFirst = computed(() => s.value.unit === 'thou')
 </script>
 
 <template>
-  <h2>{{ t('sheet-valves.valves-seen-from-above') }}</h2>
+  <h2>{{ (s.map?.heads.length ?? 1) > 1 ? t('common.valves') : t('sheet-valves.valves-seen-from-above') }}</h2>
   <section class="map" :class="{ many: s.valves.length > 2, crowd: s.valves.length > 4 }">
     <div v-for="valve in s.valves" :key="valve.valveId" class="valve" :class="valve.role">
       <p class="name">

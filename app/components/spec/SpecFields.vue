@@ -31,7 +31,7 @@ const PARTS = {
     ...(['shimDiameter', 'shimStep', 'measuredDrop', 'decompressor', 'heldFrom', 'heldTo', 'heldOn'] as const),
   ],
   adjuster: ['adjuster', 'head', 'lockedBy', 'headSize', 'nutSize', 'pitch', 'ratio'],
-  marks: ['marks', 'markWindow', 'camMarks', 'stops', 'direction', 'seenFrom', 'means', 'turnedBy'],
+  marks: ['marks', 'markWindow', 'camMarks', 'stops', 'direction', 'seenFrom', 'means', 'turnedWith'],
   timing: ['checkLift', 'io', 'ic', 'eo', 'ec'],
   care: [
     ...(['locknut', 'cover', 'plug', 'tools', 'plugGap', 'coverPattern', 'gasket'] as const),
@@ -80,7 +80,13 @@ defineExpose({ show })
           <TimingFields v-else-if="part === 'timing'" v-model:spec="spec" :odd="odd" />
           <CareFields v-else-if="part === 'care'" v-model:spec="spec" :odd="odd" />
           <template v-else-if="part === 'parts'">
-            <HeadsFields :model-value="exact.heads" :engine="engine" @update:model-value="put({ heads: $event })" />
+            <HeadsFields
+              :model-value="exact.heads"
+              :valves="exact.valves"
+              :engine="engine"
+              @update:model-value="put({ heads: $event })"
+              @update:valves="put({ valves: $event })"
+            />
             <PartsFields
               :parts="exact.parts"
               :safe="exact.safe"

@@ -187,7 +187,7 @@ const MOST_ASKED = 2
 export function trialThing(view: JobView, valve: ValveState, phase: Said): Worded {
   const { valveId } = valve
   if (wantsMarkCheck(view)) return markCheckThing(view, valveId)
-  const name = valveById(view.pin.spec.engine, valveId).name
+  const { name, access } = valveById(view.pin.spec.engine, valveId)
   const label = say('valve.phase', { valve: name, phase })
   const reading = presentReading(valve)
   const set = setInHand(view)
@@ -204,7 +204,12 @@ export function trialThing(view: JobView, valve: ValveState, phase: Said): Worde
   return {
     label,
     instruction: say('blade.try', { blade: engravedWords(stack.engravedMm, set.unit), valve: name }),
-    why: [alreadySaid(view, valve), stacked, wouldProve(view, valveId, stack.totalMm, judged.verdict)],
+    why: [
+      alreadySaid(view, valve),
+      access && !reading?.trials.length ? say('blade.access', { access }) : '',
+      stacked,
+      wouldProve(view, valveId, stack.totalMm, judged.verdict),
+    ],
     keys: feelKeys(valveId, stack, set, null),
     stage: { kind: 'blades', valveId, next: stack },
     trial: { valveId, stack, set: set.name, after: null },

@@ -86,9 +86,14 @@ export function sheet(view: JobView, tell: Tell): Sheet {
       ).values(),
     ],
     corrections: correctionsOf(view).map(tell),
-    findings: state.findings.map(found => ({ text: tell(findingWords(found)), by: found.by, at: found.at })),
+    findings: state.findings
+      .filter(f => f.end !== 'replaced')
+      .map(found => ({ text: tell(findingWords(found)), by: found.by, at: found.at })),
     notes: state.notes,
-    replaced: state.replaced.map(r => r.text),
+    replaced: [
+      ...state.replaced.map(r => r.text),
+      ...state.findings.filter(f => f.end === 'replaced').map(f => [f.part, f.text].filter(Boolean).join(': ')),
+    ],
     cameOff: state.cameOff.map(item => ({ item: tell(itemWords(item)), back: state.wentBack.has(item) })),
     wentIn: state.putIn.map(item => ({ item, out: state.cameOut.has(item) })),
     torques: [

@@ -6,19 +6,19 @@ const MANY = 4
 /** Things of one kind, and what is said of all of them. */
 export interface Together<T> {
   names: string[]
-  of: T
+  one: T
 }
 function together<T>(all: readonly T[], nameOf: (one: T) => string, same: (one: T) => string): Together<T>[] {
   const groups = new Map<string, Together<T>>()
   for (const one of all) {
     const group = groups.get(same(one))
     if (group) group.names.push(nameOf(one))
-    else groups.set(same(one), { names: [nameOf(one)], of: one })
+    else groups.set(same(one), { names: [nameOf(one)], one })
   }
   return [...groups.values()]
 }
 const apart = <T>(all: readonly T[], nameOf: (one: T) => string): Together<T>[] =>
-  all.map(of => ({ names: [nameOf(of)], of }))
+  all.map(one => ({ names: [nameOf(one)], one }))
 
 /** Torques of a sheet: where there are many, those that are alike in one line. */
 export const torqueLines = ({ torques }: Pick<Sheet, 'torques'>): Together<Sheet['torques'][number]>[] =>

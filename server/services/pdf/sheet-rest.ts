@@ -38,7 +38,7 @@ export function rest(pdf: PdfPaper, { sheet: s, tasks }: SheetGiven): void {
         t('common.torques'),
         torqueLines(s)
           .map(
-            ({ names, of: n }) =>
+            ({ names, one: n }) =>
               `${names.join(', ')} ${n.wanted}: ${ticked(n.done, t('sheet.done'))}${n.by ? `, ${n.by}` : ''}`,
           )
           .join('; '),

@@ -1,3 +1,4 @@
+import { type HeadMap, MAP_HEIGHT, MAP_WIDTH } from '../../../core/engine'
 import type { Proof, Verdict } from '../../../core/feeler'
 import type { Sheet, SheetValve } from '../../../core/job'
 import { t } from '../../words'
@@ -94,13 +95,19 @@ function scaleOf(valves: readonly SheetValve[]): { fromMm: number; topMm: number
 }
 
 /** One valve on the sheet: its name and spec, how it was found and left, and both on a rule. */
-function valveBlock(pdf: PdfPaper, valve: SheetValve, unit: Sheet['unit'], fromMm: number, topMm: number): void {
+function valveBlock(
+  pdf: PdfPaper,
+  valve: SheetValve,
+  { unit, sign }: { unit: Sheet['unit']; sign: string },
+  fromMm: number,
+  topMm: number,
+): void {
   const height = pdf.size(18)
   pdf.room(height + pdf.size(8))
   const y = pdf.doc.y
   drawRule(pdf, valve, pdf.left + pdf.width * 0.6, y + pdf.size(7), pdf.width * 0.39, height, fromMm, topMm)
   const spec = unit === 'thou' ? `${valve.spec.thou} thou` : `${valve.spec.words} mm`
-  pdf.font('bold', 10.5).text(named(valve.name), pdf.left, y, { width: pdf.width * 0.24 })
+  pdf.font('bold', 10.5).text(`${sign}${named(valve.name)}`, pdf.left, y, { width: pdf.width * 0.24 })
   pdf
     .font('plain', 9, 'gray')
     .text(t('sheet-valves.spec', { thouFirst: spec }), pdf.left, y + pdf.size(12), { width: pdf.width * 0.24 })
@@ -138,8 +145,51 @@ function valveBlock(pdf: PdfPaper, valve: SheetValve, unit: Sheet['unit'], fromM
   pdf.doc.y = y + height + pdf.size(12)
 }
 
-/** All valves of a sheet, on rules of one scale. */
-export function valveBlocks(pdf: PdfPaper, { valves, unit }: Sheet): void {
+/** How high the heads are drawn, points. */
+const MAP_POINTS = 92
+/** The heads where they are, each valve under the sign that its figures have. */
+function drawHeads(pdf: PdfPaper, { heads, valves, crank, sides }: HeadMap): void {
+  const height = pdf.size(MAP_POINTS)
+  pdf.room(height + pdf.size(4))
+  const scale = height / MAP_HEIGHT
+  const { doc } = pdf
+  const [x0, y0] = [pdf.left + (pdf.width - MAP_WIDTH * scale) / 2, doc.y]
+  const x = (value: number) => x0 + value * scale
+  const y = (value: number) => y0 + value * scale
+  const words = (text: string, middle: number, top: number, points: number) => {
+    const width = pdf.size(60)
+    pdf.font('bold', points).text(text, x(middle) - width / 2, top, { width, align: 'center', lineBreak: false })
+  }
+  doc.save().lineWidth(0.9).strokeColor('#111111').fillColor('#FFFFFF')
+  for (const h of heads) {
+    doc.save()
+    if (Math.abs(h.leanDeg) < 90) doc.rotate(h.leanDeg, { origin: [x(h.x), y(h.y)] })
+    doc
+      .roundedRect(x(h.x - h.width / 2), y(h.y - h.height / 2), h.width * scale, h.height * scale, 3)
+      .stroke()
+      .restore()
+  }
+  if (crank) doc.circle(x(crank.x), y(crank.y), 14 * scale).stroke()
+  for (const v of valves) doc.circle(x(v.x), y(v.y), v.r * scale).fillAndStroke('#FFFFFF', '#111111')
+  for (const v of valves) words(v.sign, v.x, y(v.y) - pdf.size(3.2), 6.5)
+  if (sides)
+    for (const [side, at] of [
+      [sides.top, 2],
+      [sides.bottom, MAP_HEIGHT - 26],
+    ] as const)
+      words(side === 'intake' ? t('common.carburetor-side') : t('common.muffler-side'), MAP_WIDTH / 2, y(at), 6)
+  doc.restore()
+  doc.x = pdf.left
+  doc.y = y0 + height + pdf.size(4)
+}
+
+/** All valves of a sheet, on rules of one scale; where there are many, with the heads above and a sign at each name. */
+export function valveBlocks(pdf: PdfPaper, { valves, unit, map }: Sheet): void {
   const { fromMm, topMm } = scaleOf(valves)
-  for (const valve of valves) valveBlock(pdf, valve, unit, fromMm, topMm)
+  const many = valves.length > 2 ? map : undefined
+  if (many) drawHeads(pdf, many)
+  for (const valve of valves) {
+    const sign = many?.valves.find(v => v.valveId === valve.valveId)?.sign
+    valveBlock(pdf, valve, { unit, sign: sign ? `${sign}  ` : '' }, fromMm, topMm)
+  }
 }

@@ -74,7 +74,7 @@ export function work(pdf: PdfPaper, { sheet: s, timeZone }: SheetGiven): void {
   )
   const aside = (names: string[], words: string) =>
     pdf.paragraph(`${names.map(named).join(', ')}: ${words}`, { points: 8, gray: true })
-  for (const { names, of } of cautionLines(s.valves)) aside(names, of.words)
+  for (const { names, one } of cautionLines(s.valves)) aside(names, one.words)
   for (const v of s.valves)
     for (const estimate of v.estimates ?? [])
       aside([v.name], t('sheet-spec.estimated-which-proves-nothing', { estimate }))

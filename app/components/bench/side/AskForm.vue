@@ -14,7 +14,7 @@ import { wordsFor } from '../../../utils/errors'
 
 /** What a field can ask for; a choice among ways, or going back, is no field. */
 export type Field =
-  Exclude<Asks, 'school' | 'back' | 'figure' | 'shim-read' | 'shim-size'> | 'hold' | 'abandon' | 'replaced' | 'estimate'
+  Exclude<Asks, 'school' | 'back' | 'figure' | 'shim-read' | 'shim-size'> | 'hold' | 'abandon' | 'estimate'
 /** One field in place of the keys, for an answer that needs a figure or words. */
 const props = defineProps<{
   asks: Field
@@ -36,7 +36,6 @@ const TITLES: Partial<Record<Field, string>> = {
   'hold': t('ask-form.why-put-it-on-hold'),
   'abandon': t('ask-form.why-abandon-the-job'),
   'note': t('ask-form.note-for-the-sheet'),
-  'replaced': t('ask-form.what-was-replaced'),
   'slot': t('ask-form.where-does-the-slot-point'),
   'estimate': t('ask-form.estimate-by-eye-or-ear'),
   'count': t('ask-form.how-many-locknuts'),
@@ -102,8 +101,6 @@ function happening(): Happening {
       return { type: 'abandoned', payload: { reason: words } }
     case 'note':
       return { type: 'note', payload: { text: words } }
-    case 'replaced':
-      return { type: 'replaced', payload: { text: words } }
     case 'slot':
       return { type: 'nut-loosened', payload: { valveId: props.valveId ?? '', slotDeg: parseClock(words) } }
     case 'estimate':

@@ -78,9 +78,6 @@ const KEYS = [
       <Button severity="secondary" outlined @click="$emit('choose', 'photos')">
         {{ t('side-panels.photos-the-machines-page') }}
       </Button>
-      <Button severity="secondary" outlined @click="$emit('choose', 'replaced')">
-        {{ t('side-panels.replaced-a-part') }}
-      </Button>
       <Button severity="secondary" outlined @click="$emit('choose', 'item-in')">
         {{ t('side-panels.put-something-in') }}
       </Button>

@@ -8,6 +8,7 @@ import { t } from '../../../words'
 
 /** How the heads stand to one another and where the intakes are, with the picture that comes of it. */
 const heads = defineModel<Heads | undefined>({ required: true })
+const valves = defineModel<Engine['valves'] | undefined>('valves', { required: true })
 const props = defineProps<{ engine: Engine | null }>()
 
 const layouts = [
@@ -60,6 +61,13 @@ const angle = computed({
     if (heads.value && angleDeg >= 15 && angleDeg < 180) heads.value = { ...heads.value, angleDeg }
   },
 })
+/** The maker’s own sign for a valve, or how the blade gets to it. Nothing typed is nothing told. */
+function tell(id: string, what: 'sign' | 'access', text: string): void {
+  valves.value = (valves.value ?? props.engine?.valves ?? []).map(v => {
+    const { [what]: _, ...rest } = v
+    return v.id !== id ? v : text.trim() ? { ...rest, [what]: text } : rest
+  })
+}
 const pictured = computed(() => (props.engine && heads.value ? { ...props.engine, heads: heads.value } : null))
 </script>
 
@@ -71,6 +79,20 @@ const pictured = computed(() => (props.engine && heads.value ? { ...props.engine
       <TextField v-if="layout === 'V'" v-model="angle" :label="t('heads-fields.angle')" inputmode="numeric" />
     </div>
     <div v-if="pictured" class="picture"><HeadMap :engine="pictured" /></div>
+    <div v-if="engine && heads" class="grid">
+      <template v-for="v in engine.valves" :key="v.id">
+        <TextField
+          :model-value="v.sign ?? ''"
+          :label="t('heads-fields.sign', { name: v.name })"
+          @update:model-value="tell(v.id, 'sign', $event)"
+        />
+        <TextField
+          :model-value="v.access ?? ''"
+          :label="t('heads-fields.access', { name: v.name })"
+          @update:model-value="tell(v.id, 'access', $event)"
+        />
+      </template>
+    </div>
   </div>
 </template>
 

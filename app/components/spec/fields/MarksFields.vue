@@ -65,6 +65,11 @@ const turnedBy = [
       :label="t('spec-fields.turned-by')"
       :placeholder="t('spec-fields.the-crank-nut')"
       name="means"
-    /><ChoiceField v-model="spec.turnedBy" :label="t('spec-fields.with-what')" :options="turnedBy" name="turnedBy" />
+    /><ChoiceField
+      v-model="spec.turnedWith"
+      :label="t('spec-fields.with-what')"
+      :options="turnedBy"
+      name="turnedWith"
+    />
   </div>
 </template>

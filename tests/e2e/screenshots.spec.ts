@@ -13,7 +13,7 @@ const openJob = async (page: Page, tag: string, meter: string) => {
   await page.getByLabel('Scan a tag, or type machine, owner or model').fill(tag)
   await page.locator(`[data-machine="${tag}"]`).click()
   await page.getByLabel(/Meter/).fill(meter)
-  await page.getByLabel('Complaint').fill('ticks when cold')
+  await page.getByLabel('In the owner’s words').fill('ticks when cold')
   await page.getByRole('button', { name: 'Open the job' }).click()
   await expect(instruction(page)).toBeVisible()
 }

@@ -1,7 +1,8 @@
 import { say, type Said } from '../said'
 import { valveEvents } from './valve-timing'
 import { valveLift } from './lift'
-import type { Engine, Role } from './parts'
+import type { Role } from './clearance'
+import type { Engine } from './parts'
 
 /**
  * What a gap leaves of a valve's opening: from and to where it is open, local degrees, and how far it lifts. Zero lift:

@@ -1,4 +1,5 @@
-import type { Engine, Heads, Valve } from './parts'
+import type { Heads } from './heads'
+import type { Engine, Valve } from './parts'
 
 /** A head as it stands at the machine, in a plan of 420 by 400. */
 export interface HeadBox {

@@ -1,5 +1,6 @@
 import { type ValveEvents, eventLiftMm, valveEvents, ASSUMED_CAM } from './valve-timing'
-import type { Engine, Role } from './parts'
+import type { Role } from './clearance'
+import type { Engine } from './parts'
 import { wrap } from './angle'
 
 /** Greatest lift as a share of the stroke, for drawing and for what a gap does to lift. From memory, always assumed. */

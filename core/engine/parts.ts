@@ -1,4 +1,6 @@
 import { partsSchema, safeThingsSchema } from '../access'
+import { clearanceSchema, otherClearanceSchema, ROLES, supersededSchema } from './clearance'
+import { headsSchema } from './heads'
 import { z } from '../zod'
 import { snapMm } from '../units'
 import { placeSchema } from './place-schema'
@@ -15,97 +17,6 @@ const torqueNm = z
   .number()
   .min(0.5, { error: wrong('wrong.a-torque-under-0-5') })
   .max(300, { error: wrong('wrong.a-torque-over-300-n') })
-
-export const ROLES = ['intake', 'exhaust'] as const
-export type Role = (typeof ROLES)[number]
-
-/** No valve of these engines is set closer or wider than this, cold. From memory. */
-const LEAST_CLEARANCE_MM = 0.02
-const MOST_CLEARANCE_MM = 0.6
-/** A figure that no valve is set to, wider or closer, and what may have been meant: “6 thou, 0.152 mm”. */
-export interface UnitSlip {
-  mm: number
-  wide: boolean
-  meant: string[]
-}
-/**
- * What a figure outside that may have been meant as: ten-fold slips do get printed, and inch figures get read as mm.
- * Both readings are named.
- */
-export function unitSlip(mm: number): UnitSlip | null {
-  if (mm <= 0 || (mm >= LEAST_CLEARANCE_MM && mm <= MOST_CLEARANCE_MM)) return null
-  const plausible = (v: number) => v >= LEAST_CLEARANCE_MM && v <= MOST_CLEARANCE_MM
-  const meant = [
-    [mm > MOST_CLEARANCE_MM ? mm / 10 : mm * 10, ''],
-    [mm * 0.0254, `${Number(mm.toFixed(4))} thou, `],
-    [mm * 25.4, `${Number(mm.toFixed(4))} in, `],
-  ].flatMap(([v, as]) => (plausible(v as number) ? [`${as}${snapMm(v as number).toFixed(3)} mm`] : []))
-  return { mm: Number(mm.toFixed(4)), wide: mm > MOST_CLEARANCE_MM, meant }
-}
-
-const slipWords = (mm: number): string | undefined => {
-  const slip = unitSlip(mm)
-  return slip ? wrong('wrong.unit-slip', slip) : undefined
-}
-
-/** Clearances lie in (0, 2 mm]: more than that is a slip of the unit, and what may have been meant is named. */
-const clearanceMm = z
-  .number({ error: wrong('wrong.a-clearance-give-a-figure') })
-  .min(0, { error: wrong('wrong.a-clearance-must-be-0') })
-  .max(2, { error: issue => slipWords(issue.input as number) })
-  .transform(snapMm)
-/** A clearance as the source gives it. `text` and `unit` keep what was printed. */
-export const clearanceSchema = z
-  .discriminatedUnion('form', [
-    z.object({
-      form: z.literal('limits'),
-      minMm: clearanceMm,
-      maxMm: clearanceMm,
-      figureMm: clearanceMm.optional(),
-      text: words(60),
-      unit: z.enum(['mm', 'thou', 'in']),
-    }),
-    z.object({
-      form: z.literal('tolerance'),
-      figureMm: clearanceMm,
-      toleranceMm: clearanceMm,
-      text: words(60),
-      unit: z.enum(['mm', 'thou', 'in']),
-    }),
-    z.object({ form: z.literal('bare'), figureMm: clearanceMm, text: words(60), unit: z.enum(['mm', 'thou', 'in']) }),
-  ])
-  .superRefine((clearance, context) => {
-    if (clearance.form === 'limits' && clearance.minMm >= clearance.maxMm)
-      context.addIssue({
-        code: 'custom',
-        message: wrong('wrong.limits-crossed', { minMm: clearance.minMm, maxMm: clearance.maxMm }),
-      })
-    if (
-      clearance.form === 'limits' &&
-      clearance.figureMm !== undefined &&
-      (clearance.figureMm < clearance.minMm || clearance.figureMm > clearance.maxMm)
-    )
-      context.addIssue({
-        code: 'custom',
-        message: wrong('wrong.figure-outside', {
-          figureMm: clearance.figureMm,
-          minMm: clearance.minMm,
-          maxMm: clearance.maxMm,
-        }),
-      })
-    if (clearance.form === 'tolerance' && clearance.toleranceMm >= clearance.figureMm)
-      context.addIssue({
-        code: 'custom',
-        message: wrong('wrong.tolerance-too-wide', {
-          toleranceMm: clearance.toleranceMm,
-          figureMm: clearance.figureMm,
-          meantMm: snapMm(clearance.toleranceMm / 10),
-        }),
-      })
-    if (clearance.form !== 'limits' && clearance.figureMm <= 0)
-      context.addIssue({ code: 'custom', message: wrong('wrong.the-figure-must-be-more') })
-  })
-export type Clearance = z.infer<typeof clearanceSchema>
 
 const eventDeg = z
   .number({ error: wrong('wrong.a-valve-event-is-a') })
@@ -249,17 +160,6 @@ export const shimKindSchema = z.object({
     .max(0.1, { error: wrong('wrong.shims-come-in-steps-of') }),
 })
 
-/**
- * A second figure for the same valves, from another source: a bulletin, another printing. It is never averaged with the
- * first.
- */
-export const otherClearanceSchema = z.object({
-  role: z.enum(ROLES),
-  clearance: clearanceSchema,
-  source: words(160).min(3, { error: wrong('wrong.name-the-source-of-the') }),
-})
-export type OtherClearance = z.infer<typeof otherClearanceSchema>
-
 const name = words(30).min(1)
 const FIRING = wrong('wrong.a-firing-angle')
 /** Fields whose figure a page may print in another unit, or as limits; what each measures. */
@@ -281,35 +181,9 @@ export type MeasuredField = keyof typeof MEASURED_FIELDS
 /** What an engine’s data can hold although nobody said it: a usual value stands in its place. */
 export const ASSUMABLE = ['stroke', 'seenFrom', 'means'] as const
 
-/** How heads stand to one another: cylinders one behind the other, side by side, in a V, or lying opposite. */
-export const HEAD_LAYOUTS = ['in line', 'transverse', 'V', 'flat'] as const
-export const INTAKE_SIDES = ['rear', 'front', 'left', 'right', 'above', 'between'] as const
-/** Heads as they are seen at the machine: which cylinders are on which, and where the intakes are. */
-export const headsSchema = z.object({
-  layout: z.enum(HEAD_LAYOUTS),
-  intakeSide: z.enum(INTAKE_SIDES),
-  /** Between the banks of a V, degrees. */
-  angleDeg: z.number().min(15).max(179).optional(),
-  banks: z
-    .array(z.object({ name: words(30).min(1), cylinderIds: z.array(z.string().max(30)).min(1).max(4) }))
-    .min(1)
-    .max(4),
-})
-export type Heads = z.infer<typeof headsSchema>
-
 /** What the crank is turned by. */
 export const TURNED_BY = ['crank nut', 'flywheel', 'fan', 'pull starter', 'wheel in gear', 'kick'] as const
 export type TurnedBy = (typeof TURNED_BY)[number]
-
-/** A figure of an earlier printing that is not to be used, and what corrected it. */
-export const supersededSchema = z.object({
-  role: z.enum(ROLES),
-  text: words(60).min(1),
-  source: words(160).min(3, { error: wrong('wrong.name-the-source-of-the') }),
-  correctedBy: words(160).min(3, { error: wrong('wrong.name-the-source-of-the') }),
-  correctedOn: z.iso.date({ error: wrong('wrong.give-the-date-as-year') }),
-})
-export type Superseded = z.infer<typeof supersededSchema>
 
 /** One revision of an engine model's data: what a job is judged against. */
 export const engineParts = z.object({

@@ -1,6 +1,7 @@
 import { arcBetween, type Arc, shiftArc, subtractArc, wrap } from './angle'
 import { firingAngle } from './names'
-import type { Cam, Engine, Role, Valve } from './parts'
+import type { Role } from './clearance'
+import type { Cam, Engine, Valve } from './parts'
 
 /** Timing taken when a model has none on record. From memory; marked assumed wherever it matters. */
 export const ASSUMED_CAM: Cam = {

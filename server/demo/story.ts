@@ -3,7 +3,8 @@ import type { Adapter, Wrench } from '../../core/torque'
 import { mmFromThou, newtonMetres } from '../../core/units'
 import { G30, HEDGEROW, MINNOW, PLOVER, RIDGE } from './models/singles'
 import { DUET, FALLOW, SPAN, SWITCH } from './models/twins'
-import { FORK, G55, HERON, LEVEL } from './models/whole-engines'
+import { FORK, LEVEL } from './models/whole-fours-and-twins'
+import { G55, HERON } from './models/whole-singles'
 
 /** The demo shop's people, owners, machines and jobs. All invented; times count back from the day it is loaded. */
 export const SHOP = {

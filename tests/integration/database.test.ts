@@ -424,7 +424,7 @@ describe('opening a job', () => {
       number: 402,
       machine: { meter: 12, lastMeter: 10 },
       spec: { revision: 1, status: 'approved' },
-      judgementVersion: 2,
+      judgementVersion: 3,
     })
   })
 })

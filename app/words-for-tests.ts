@@ -1,4 +1,4 @@
 import { fetchWords } from './words'
 
 // a component that is tested alone has no page to fetch them
-await fetchWords(['pages', 'spec-book', 'practice'])
+await fetchWords(['pages', 'panels', 'spec-book', 'practice'])

@@ -5,16 +5,18 @@ import { type Catalogue, teller } from '~~/words/teller'
 import { LANGUAGE } from './language'
 
 /** Words that are fetched with the pages that say them; the rest is there from the start. */
-export type WordGroup = 'pages' | 'spec-book' | 'practice'
+export type WordGroup = 'pages' | 'panels' | 'spec-book' | 'practice'
 type Fetched = Promise<{ [name: string]: Partial<Catalogue> }>
 const GROUPS: Record<'en' | 'es', Record<WordGroup, () => Fetched>> = {
   en: {
     'pages': () => import('~~/words/en/groups/pages'),
+    'panels': () => import('~~/words/en/groups/panels'),
     'spec-book': () => import('~~/words/en/groups/spec-book'),
     'practice': () => import('~~/words/en/groups/practice'),
   },
   es: {
     'pages': () => import('~~/words/es/groups/pages'),
+    'panels': () => import('~~/words/es/groups/panels'),
     'spec-book': () => import('~~/words/es/groups/spec-book'),
     'practice': () => import('~~/words/es/groups/practice'),
   },

@@ -1,14 +1,17 @@
 import { type Component, computed, shallowRef, watch } from 'vue'
 import { KEYS } from '../bench/panel'
 import type { Given } from '../components/bench/side/side-panels'
+import { fetchWords } from '../words'
 
 type Side = { is: Component; props: Record<string, unknown> }
 
 const panels = shallowRef<typeof import('../components/bench/side/side-panels') | null>(null)
 
-/** Reads what may stand in the place of the keys: no job needs it first. Where it cannot be fetched, the next one tries. */
+/** Reads, with its words, what may stand in the place of the keys: no job needs it first. Where it cannot be fetched, the next one tries. */
 export async function readSidePanels(): Promise<void> {
-  panels.value ??= await import('../components/bench/side/side-panels').catch(() => null)
+  panels.value ??= await fetchWords(['panels'])
+    .then(() => import('../components/bench/side/side-panels'))
+    .catch(() => null)
 }
 
 /**

@@ -6,20 +6,17 @@ import { engineSchema } from '../engine'
 import { heard } from '../wrong'
 import {
   backInGroups,
-  fastenersText,
   inSafeOrder,
-  machineKind,
-  MACHINE_KINDS,
   oddTorque,
   type Part,
   PART_KINDS,
-  parseFasteners,
   plainPart,
   SAFE_THINGS,
   stressAreaMm2,
-  usualParts,
   usualTorqueNm,
 } from './index'
+import { fastenersText, parseFasteners } from './fastener-text'
+import { MACHINE_KINDS, machineKind, usualParts } from './usual-parts'
 
 const bolts = (threadMm: number, count = 4) => [{ count, threadMm, lengthMm: null, odd: '' }]
 

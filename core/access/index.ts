@@ -1,6 +1,4 @@
-export * from './fastener-text'
 export * from './part'
-export * from './usual-parts'
 export * from './strip'
 export * from './thread-torque'
 export * from './making-safe'

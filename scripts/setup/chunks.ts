@@ -35,7 +35,14 @@ const FILES: [name: string, of: RegExp][] = [
   // a quick job makes its engine of the spec book's plain fields
   ['quick-core', part('/core/quick/', '/core/job/quick-pin\\.ts$', '/shared/quick-jobs\\.ts$')],
   // what only the spec book needs of the core: it needs the core, and never the other way around
-  ['spec-book-core', part('/core/(?:spec-book|exchange|search|page-text)/', '/shared/spec-book\\.ts$')],
+  [
+    'spec-book-core',
+    part(
+      '/core/(?:spec-book|exchange|search|page-text)/',
+      '/core/access/(?:usual-parts|fastener-text)',
+      '/shared/spec-book\\.ts$',
+    ),
+  ],
   [
     'core',
     part(

@@ -16,7 +16,7 @@ test('a faired single from complaint to cure: twelve parts off and back, made li
   // out of its turn, by a tap in the list; then all that is plain by one key
   await page.getByRole('button', { name: /^Fan connector/ }).click()
   await page.locator('[data-key="2"]').click()
-  await expect(instruction(page)).toHaveText('Remove the plug')
+  await expect(instruction(page)).toHaveText('Remove the spark plug')
   await workUntil(page, 'Go over every locknut', gaps)
   await page.locator('[data-key="2"]').click()
   await page.locator('#ask-field').fill('3')

@@ -5,7 +5,6 @@ import {
   type Pattern,
   type SafeThing,
   type SealKind,
-  type UsualPart,
 } from '../../core/access'
 import type { Complaint, Likelier, Pressure, PressureUnit, Suspect } from '../../core/complaint'
 import type { Role, TurnedBy } from '../../core/engine'
@@ -324,24 +323,9 @@ export const access = {
     [fasteners.map(oneKind).join(' and '), tool, torqueNm !== null && formatTorque(torqueNm), seal]
       .filter(Boolean)
       .join(', '),
-  'found-panel.part': 'On which part',
-  'found-panel.none-of-these': 'none of these',
-  'found-panel.what-becomes': 'What becomes of it',
-  'found-panel.end': ({ end }: { end: 'replaced' | 'to do' | 'not to be had' }) =>
-    ({ 'replaced': 'Replaced', 'to do': 'To do', 'not to be had': 'Part not to be had' })[end],
-  'pressure-panel.title': 'Compression or leak-down',
-  'pressure-panel.kind': ({ kind }: { kind: 'compression' | 'leak-down' }) =>
-    kind === 'compression' ? 'Compression' : 'Leak-down',
-  'pressure-panel.when': ({ when }: { when: 'before' | 'after' }) => (when === 'before' ? 'Before setting' : 'After'),
-  'pressure-panel.throttle': ({ throttle }: { throttle: 'open' | 'shut' }) => `Throttle ${throttle}`,
-  'pressure-panel.engine': ({ engine }: { engine: 'cold' | 'warm' }) =>
-    engine === 'cold' ? 'Cold engine' : 'Warm engine',
-  'pressure-panel.reading': 'Gauge says',
-  'pressure-panel.why': 'Compare like with like: the same throttle, as warm, the same number of strokes.',
   'complaints-field.comes-for': 'It comes for',
 
   'turn-by': ({ by }: { by: TurnedBy }) => TURN_BY[by],
-  'turn-by.name': ({ by }: { by: TurnedBy }) => by,
   'key.kicked-on': 'It kicked on',
   'key.kicked-on.help': 'ran past, turned back, or I looked away',
   'mind.heading': 'Mind',
@@ -366,9 +350,4 @@ export const access = {
   'blade.access': ({ access }: { access: string }) => `Getting there: ${access}.`,
   'gap-picture.over': ({ over }: { over: 'rocker' | 'lobe' }) => (over === 'lobe' ? 'Cam lobe' : 'Rocker'),
   'gap-picture.shim': 'Shim, bucket',
-  'heads-fields.sign': ({ name }: { name: string }) => `${name}: sign`,
-  'heads-fields.access': ({ name }: { name: string }) => `${name}: how the blade gets there`,
-
-  'usual-part': ({ what, cylinder }: { what: UsualPart; cylinder: string | null }) =>
-    cylinder === null ? sentence(what).slice(0, -1) : `${cylinder} ${what}`,
 }

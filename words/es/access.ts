@@ -1,11 +1,4 @@
-import {
-  fastenerCount,
-  type Fasteners,
-  type Part,
-  type Pattern,
-  type SafeThing,
-  type UsualPart,
-} from '../../core/access'
+import { fastenerCount, type Fasteners, type Part, type Pattern, type SafeThing } from '../../core/access'
 import type { Complaint, Likelier, Suspect } from '../../core/complaint'
 import { formatTorque } from '../../core/units'
 import type { TurnedBy } from '../../core/engine'
@@ -108,14 +101,6 @@ const TURN_BY: Record<TurnedBy, string> = {
     'En la marcha más alta, rueda trasera en el aire sobre un caballete, sin bujía: empuje la rueda. Un gato no es un caballete.',
   'kick': 'Baje la palanca con la mano, sin bujía. Puede dar un contragolpe.',
 }
-const TURNED_BY: Record<TurnedBy, string> = {
-  'crank nut': 'tuerca del cigüeñal',
-  'flywheel': 'volante',
-  'fan': 'ventilador',
-  'pull starter': 'cuerda de arranque',
-  'wheel in gear': 'rueda con marcha puesta',
-  'kick': 'pedal de arranque',
-}
 const MIND: Record<SafeThing, string> = {
   'stand': 'Un gato no es un caballete: cede o se vuelca.',
   'gear': '',
@@ -126,23 +111,6 @@ const MIND: Record<SafeThing, string> = {
   'plug lead': '',
   'recoil': 'La cuerda arrastra la mano si da un contragolpe.',
   'hoses': '',
-}
-const USUAL: Record<UsualPart, string> = {
-  'shroud': 'cubierta',
-  'end panel': 'panel lateral',
-  'seat': 'asiento',
-  'seat box': 'baúl del asiento',
-  'fan cowl': 'tapa del ventilador',
-  'left side panel': 'tapa lateral izquierda',
-  'right side panel': 'tapa lateral derecha',
-  'fuel hose': 'manguera de combustible',
-  'fuel tank': 'tanque de combustible',
-  'hood': 'capó',
-  'plug lead': 'cable de bujía',
-  'spark plug': 'bujía',
-  'timing plug': 'tapón de las marcas',
-  'crank cap': 'tapón del cigüeñal',
-  'valve cover': 'tapa de válvulas',
 }
 
 export const access: Words<typeof english> = {
@@ -309,22 +277,9 @@ export const access: Words<typeof english> = {
     [fasteners.map(oneKind).join(' y '), tool, torqueNm !== null && formatTorque(torqueNm), seal && SEALS[seal]]
       .filter(Boolean)
       .join(', '),
-  'found-panel.part': 'En qué pieza',
-  'found-panel.none-of-these': 'ninguna de estas',
-  'found-panel.what-becomes': 'Qué se hace con ella',
-  'found-panel.end': ({ end }) =>
-    ({ 'replaced': 'Cambiada', 'to do': 'Pendiente', 'not to be had': 'No se consigue' })[end],
-  'pressure-panel.title': 'Compresión o fugas',
-  'pressure-panel.kind': ({ kind }) => (kind === 'compression' ? 'Compresión' : 'Fugas'),
-  'pressure-panel.when': ({ when }) => (when === 'before' ? 'Antes de ajustar' : 'Después'),
-  'pressure-panel.throttle': ({ throttle }) => (throttle === 'open' ? 'Acelerador abierto' : 'Acelerador cerrado'),
-  'pressure-panel.engine': ({ engine }) => (engine === 'cold' ? 'Motor frío' : 'Motor caliente'),
-  'pressure-panel.reading': 'El manómetro dice',
-  'pressure-panel.why': 'Compare igual con igual: mismo acelerador, misma temperatura, mismas vueltas.',
   'complaints-field.comes-for': 'Viene porque',
 
   'turn-by': ({ by }) => TURN_BY[by],
-  'turn-by.name': ({ by }) => TURNED_BY[by],
   'key.kicked-on': 'Siguió sola',
   'key.kicked-on.help': 'se pasó, volvió atrás o no miré',
   'mind.heading': 'Cuidado',
@@ -349,8 +304,4 @@ export const access: Words<typeof english> = {
   'blade.access': ({ access }) => `Para llegar: ${access}.`,
   'gap-picture.over': ({ over }) => (over === 'lobe' ? 'Leva' : 'Balancín'),
   'gap-picture.shim': 'Pastilla',
-  'heads-fields.sign': ({ name }) => `${name}: marca`,
-  'heads-fields.access': ({ name }) => `${name}: por dónde entra la galga`,
-
-  'usual-part': ({ what, cylinder }) => (cylinder === null ? start(USUAL[what]) : `${start(USUAL[what])}, ${cylinder}`),
 }

@@ -1,5 +1,6 @@
-import type { MachineKind, PartKind, Pattern, SealKind } from '../../../core/access'
-import type { Heads, Role } from '../../../core/engine'
+import type { PartKind, Pattern, SealKind } from '../../../core/access'
+import type { MachineKind, UsualPart } from '../../../core/access/usual-parts'
+import type { Heads, Role, TurnedBy } from '../../../core/engine'
 import type { LengthUnit } from '../../../core/units'
 import { capital, count, type Shown } from '../grammar'
 
@@ -501,4 +502,9 @@ export const specBook = {
   'spec-fields.said-at-right-spec':
     'Valve and figure; where it stands; what corrects it; the day. The Bench says so beside the spec.',
   'spec-fields.with-what': 'With what it is turned over',
+  'turn-by.name': ({ by }: { by: TurnedBy }) => by,
+  'heads-fields.sign': ({ name }: { name: string }) => `${name}: sign`,
+  'heads-fields.access': ({ name }: { name: string }) => `${name}: how the blade gets there`,
+  'usual-part': ({ what, cylinder }: { what: UsualPart; cylinder: string | null }) =>
+    cylinder === null ? capital(what) : `${cylinder} ${what}`,
 }

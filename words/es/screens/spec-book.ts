@@ -1,4 +1,6 @@
-import type { MachineKind, PartKind } from '../../../core/access'
+import type { PartKind } from '../../../core/access'
+import type { MachineKind, UsualPart } from '../../../core/access/usual-parts'
+import type { TurnedBy } from '../../../core/engine'
 import type { Words } from '../../teller'
 import type { specBook as english } from '../../en/screens/spec-book'
 import { count as counted, roleName, usual } from '../grammar'
@@ -27,6 +29,32 @@ const MACHINES: Record<MachineKind, string> = {
   ATV: 'Cuatrimoto',
   tractor: 'Tractor',
 }
+const TURNED_BY: Record<TurnedBy, string> = {
+  'crank nut': 'tuerca del cigüeñal',
+  'flywheel': 'volante',
+  'fan': 'ventilador',
+  'pull starter': 'cuerda de arranque',
+  'wheel in gear': 'rueda con marcha puesta',
+  'kick': 'pedal de arranque',
+}
+const USUAL: Record<UsualPart, string> = {
+  'shroud': 'cubierta',
+  'end panel': 'panel lateral',
+  'seat': 'asiento',
+  'seat box': 'baúl del asiento',
+  'fan cowl': 'tapa del ventilador',
+  'left side panel': 'tapa lateral izquierda',
+  'right side panel': 'tapa lateral derecha',
+  'fuel hose': 'manguera de combustible',
+  'fuel tank': 'tanque de combustible',
+  'hood': 'capó',
+  'plug lead': 'cable de bujía',
+  'spark plug': 'bujía',
+  'timing plug': 'tapón de las marcas',
+  'crank cap': 'tapón del cigüeñal',
+  'valve cover': 'tapa de válvulas',
+}
+const start = (words: string): string => `${words.charAt(0).toUpperCase()}${words.slice(1)}`
 export const specBook: Words<typeof english> = {
   'decide-panel.a-lead-approves-it-or': 'Un encargado lo aprueba o lo devuelve.',
   'decide-panel.answered': 'Respondido',
@@ -504,4 +532,8 @@ export const specBook: Words<typeof english> = {
   'spec-fields.said-at-right-spec':
     'Válvula y dato; dónde está; qué lo corrige; el día. El banco lo dice junto a la ficha.',
   'spec-fields.with-what': 'Con qué se gira',
+  'turn-by.name': ({ by }) => TURNED_BY[by],
+  'heads-fields.sign': ({ name }) => `${name}: marca`,
+  'heads-fields.access': ({ name }) => `${name}: por dónde entra la galga`,
+  'usual-part': ({ what, cylinder }) => (cylinder === null ? start(USUAL[what]) : `${start(USUAL[what])}, ${cylinder}`),
 }

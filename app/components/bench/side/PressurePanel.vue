@@ -55,7 +55,7 @@ function submit(): void {
 
 <template>
   <form class="pressure" @submit.prevent="submit" @keydown.esc="emit('back')">
-    <h2>{{ t('pressure-panel.title') }}</h2>
+    <h2>{{ t('side-panels.compression-or-leak-down') }}</h2>
     <SelectButton v-model="read.kind" :options="KINDS" option-label="label" option-value="value" :allow-empty="false" />
     <SelectButton v-model="read.when" :options="WHENS" option-label="label" option-value="value" :allow-empty="false" />
     <SelectButton

@@ -1,16 +1,8 @@
 <script setup lang="ts">
 import Checkbox from 'primevue/checkbox'
 import { computed, reactive, useId, watch } from 'vue'
-import {
-  fastenersText,
-  oddTorque,
-  type Part,
-  PART_KINDS,
-  PART_SIDES,
-  parseFasteners,
-  PATTERNS,
-  SEAL_KINDS,
-} from '~~/core/access'
+import { oddTorque, type Part, PART_KINDS, PART_SIDES, PATTERNS, SEAL_KINDS } from '~~/core/access'
+import { fastenersText, parseFasteners } from '~~/core/access/fastener-text'
 import type { Cylinder } from '~~/core/engine'
 import { measuredValue } from '~~/core/units'
 import ChoiceField from '../../forms/ChoiceField.vue'

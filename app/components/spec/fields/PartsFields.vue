@@ -1,18 +1,8 @@
 <script setup lang="ts">
 import Button from 'primevue/button'
 import { computed, ref, watch } from 'vue'
-import {
-  inSafeOrder,
-  MACHINE_KINDS,
-  machineKind,
-  type MachineKind,
-  type Part,
-  plainPart,
-  SAFE_THINGS,
-  type SafeThing,
-  usualParts,
-  usualSafeThings,
-} from '~~/core/access'
+import { inSafeOrder, type Part, plainPart, SAFE_THINGS, type SafeThing } from '~~/core/access'
+import { MACHINE_KINDS, machineKind, type MachineKind, usualParts, usualSafeThings } from '~~/core/access/usual-parts'
 import type { Engine } from '~~/core/engine'
 import ChoiceField from '../../forms/ChoiceField.vue'
 import PartForm from './PartForm.vue'

@@ -1,6 +1,6 @@
 import type { z, ZodType } from 'zod'
 import type { Marked } from '../core/practice'
-import { identitySchema } from '../core/spec-book'
+import { identitySchema } from '../core/spec-book/identity'
 import { eventRequestSchema, type EventResponse } from './event-request'
 import type {
   CalendarAddressRow,

@@ -1,5 +1,5 @@
 import { ref } from 'vue'
-import { findAmongModels } from '~~/core/spec-book'
+import { findAmongModels } from '~~/core/spec-book/find-model'
 import type { SearchResponse } from '~~/shared/spec-book'
 import { api, NoAnswer } from '../utils/api'
 import { useDeviceShop } from './useDeviceShop'

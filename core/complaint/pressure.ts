@@ -13,7 +13,7 @@ export const toKPa = (value: number, unit: PressureUnit): number => value * KPA_
 export const fromKPa = (kPa: number, unit: PressureUnit): number => kPa / KPA_IN[unit]
 
 /** No gauge at a plug hole shows less or more, turned over by hand, kick or starter. kPa, from memory */
-const LEAST_KPA = 50
+const LEAST_KPA = 200
 const MOST_KPA = 2500
 
 /** The units in which a figure that cannot be in its own would be one of an engine. */

@@ -1,5 +1,6 @@
 import { adjusterSchema, clearanceSchema, type Engine, FIRING_INTERVALS } from '../engine'
-import { emptySpec, readSpec } from '../spec-book'
+import { emptySpec } from '../spec-book/spec-fields'
+import { readSpec } from '../spec-book/spec-form'
 import { z } from '../zod'
 
 /** Engines as they are told by a picture: by their cylinders and how these follow one another. */

@@ -60,7 +60,7 @@ test('a V-twin shows two heads, each valve under a sign of its own; compression 
   await page.getByRole('button', { name: 'Compression or leak-down' }).click()
   await page.getByLabel('Gauge says').fill('130')
   await page.getByRole('button', { name: 'Record' }).click()
-  await expect(page.getByRole('alert')).toContainText('Was 130 kPa or 130 psi meant?')
+  await expect(page.getByRole('alert')).toContainText('Was 130 psi meant?')
   await page.getByRole('button', { name: 'psi', exact: true }).click()
   await page.getByRole('button', { name: 'Record' }).click()
   await expect(page.getByText('Compression before: 130 psi')).toBeVisible()

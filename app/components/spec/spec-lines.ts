@@ -1,5 +1,5 @@
 import type { Engine } from '~~/core/engine'
-import { type Compared, compareSpecs, type SpecLine, specLines } from '~~/core/spec-book'
+import { type Compared, compareSpecs, type SpecLine, specLines } from '~~/core/spec-book/compare'
 import { tell } from '../../words'
 
 /** A line of a spec in the words of whoever reads it. */

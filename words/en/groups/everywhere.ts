@@ -14,7 +14,6 @@ import { sheet } from '../sheet'
 import { letters } from '../letters'
 import { glossary } from '../glossary'
 import { wrongs } from '../wrong'
-import { doubts } from '../doubts'
 import { assumed, specLines } from '../spec-lines'
 import { common } from '../screens/common'
 import { shell } from '../screens/shell'
@@ -39,7 +38,6 @@ export const everywhere = {
   ...letters,
   ...glossary,
   ...wrongs,
-  ...doubts,
   ...specLines,
   ...assumed,
   ...common,

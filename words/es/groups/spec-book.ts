@@ -1,8 +1,10 @@
+import { doubts } from '../doubts'
 import { cells, pages } from '../cells'
 import { specBook as screens } from '../screens/spec-book'
 
 /** What the spec book's pages say. */
 export const specBook = {
+  ...doubts,
   ...cells,
   ...pages,
   ...screens,

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import type { Happening, JobView } from '~~/core/job'
-import { specChange } from '~~/core/spec-book'
+import { specChange } from '~~/core/spec-book/spec-change'
 import type { RevisionRow } from '~~/shared/spec-book'
 import { toldChange } from '../../spec/spec-lines'
 import PanelFrame from './PanelFrame.vue'

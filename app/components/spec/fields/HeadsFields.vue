@@ -74,7 +74,12 @@ const pictured = computed(() => (props.engine && heads.value ? { ...props.engine
 <template>
   <div class="heads-fields">
     <div class="grid">
-      <ChoiceField v-model="layout" :label="t('heads-fields.heads-stand')" :options="layouts" />
+      <ChoiceField
+        v-model="layout"
+        :label="t('heads-fields.heads-stand')"
+        :options="layouts"
+        :placeholder="t('heads-fields.not-told')"
+      />
       <ChoiceField v-if="heads" v-model="intakeSide" :label="t('heads-fields.intakes')" :options="sides" />
       <TextField v-if="layout === 'V'" v-model="angle" :label="t('heads-fields.angle')" inputmode="numeric" />
     </div>
@@ -97,6 +102,9 @@ const pictured = computed(() => (props.engine && heads.value ? { ...props.engine
 </template>
 
 <style scoped>
+.heads-fields {
+  padding-bottom: 18px;
+}
 .picture {
   height: 340px;
   max-width: 400px;

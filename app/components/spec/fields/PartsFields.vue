@@ -121,6 +121,7 @@ function move(i: number, by: -1 | 1): void {
   display: grid;
   gap: 14px;
   justify-items: start;
+  padding-bottom: 18px;
 }
 .usual {
   display: flex;

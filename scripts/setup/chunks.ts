@@ -43,6 +43,8 @@ const FILES: [name: string, of: RegExp][] = [
       '/shared/spec-book\\.ts$',
     ),
   ],
+  // only the sheet's page puts its lines together
+  ['sheet-lines', part('/core/job/sheet/together\\.ts$')],
   [
     'core',
     part(

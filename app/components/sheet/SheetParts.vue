@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { partLines, type Sheet, torqueLines } from '~~/core/job'
+import type { Sheet } from '~~/core/job'
+import { partLines, torqueLines } from '~~/core/job/sheet/together'
 import type { SheetTask } from '~~/shared/responses'
 import { t } from '../../words'
 

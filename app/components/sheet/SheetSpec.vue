@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { cautionLines, type Sheet, specLinesOf } from '~~/core/job'
+import type { Sheet } from '~~/core/job'
+import { cautionLines, specLinesOf } from '~~/core/job/sheet/together'
 import PrintVerdict from './PrintVerdict.vue'
 import { named, t } from '../../words'
 

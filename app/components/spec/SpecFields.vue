@@ -3,7 +3,7 @@ import Accordion from 'primevue/accordion'
 import AccordionContent from 'primevue/accordioncontent'
 import AccordionHeader from 'primevue/accordionheader'
 import AccordionPanel from 'primevue/accordionpanel'
-import { nextTick, ref, useTemplateRef } from 'vue'
+import { nextTick, ref, useTemplateRef, watch } from 'vue'
 import type { Engine } from '~~/core/engine'
 import { type Exact, SPEC_DEFAULTS, type SpecField, type SpecText } from '~~/core/spec-book'
 import AreaField from '../forms/AreaField.vue'
@@ -47,8 +47,12 @@ const open = ref<Part[]>([])
 const told = (part: Part): number =>
   PARTS[part].filter(f => spec.value[f] !== SPEC_DEFAULTS[f]).length +
   (part === 'parts' ? (exact.value.parts?.length ?? 0) + (exact.value.heads ? 1 : 0) : 0)
+/** Two changes may come before the form has given the first one back: the second goes on from it. */
+let latest = exact.value
+watch(exact, now => (latest = now))
 const put = (part: Exact) => {
-  exact.value = { ...exact.value, ...part }
+  latest = { ...latest, ...part }
+  exact.value = latest
 }
 const element = useTemplateRef<HTMLElement>('element')
 /** Opens the part in which these fields are; the first of them is gone to. */

@@ -16,7 +16,6 @@ export type { Sheet, SheetReading, SheetRound, SheetValve } from './content'
 export { complaintWords, findingWords } from './owner'
 export { roundsOf } from './rounds'
 export * from './rows'
-export * from './together'
 
 /** How cold it was; each part may be unknown. */
 function coldWords(view: JobView): Said {

@@ -1,4 +1,4 @@
-import { partLines, torqueLines } from '../../../core/job'
+import { partLines, torqueLines } from '../../../core/job/sheet/together'
 import { t } from '../../words'
 import type { PdfPaper } from './paper'
 import type { SheetGiven } from './sheet-work'

@@ -1,4 +1,4 @@
-import { cautionLines } from '../../../core/job'
+import { cautionLines } from '../../../core/job/sheet/together'
 import type { SheetResponse } from '../../../shared/responses'
 import { locale, t } from '../../words'
 import type { Cell, PdfPaper } from './paper'

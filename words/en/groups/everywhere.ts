@@ -14,7 +14,7 @@ import { sheet } from '../sheet'
 import { letters } from '../letters'
 import { glossary } from '../glossary'
 import { wrongs } from '../wrong'
-import { assumed, specLines } from '../spec-lines'
+import { specLines } from '../spec-lines'
 import { common } from '../screens/common'
 import { shell } from '../screens/shell'
 import { photos } from '../screens/photos'
@@ -39,7 +39,6 @@ export const everywhere = {
   ...glossary,
   ...wrongs,
   ...specLines,
-  ...assumed,
   ...common,
   ...shell,
   ...photos,

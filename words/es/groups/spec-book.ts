@@ -1,9 +1,11 @@
+import { assumed } from '../spec-lines'
 import { doubts } from '../doubts'
 import { cells, pages } from '../cells'
 import { specBook as screens } from '../screens/spec-book'
 
 /** What the spec book's pages say. */
 export const specBook = {
+  ...assumed,
   ...doubts,
   ...cells,
   ...pages,

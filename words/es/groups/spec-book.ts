@@ -1,4 +1,4 @@
-import { assumed } from '../spec-lines'
+import { assumed } from '../assumed'
 import { doubts } from '../doubts'
 import { cells, pages } from '../cells'
 import { specBook as screens } from '../screens/spec-book'

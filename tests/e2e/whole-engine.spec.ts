@@ -73,7 +73,10 @@ test('a model takes the usual list of its kind, and a torque that no such thread
   await page.goto('/spec-book/new')
   await page.getByRole('button', { name: /Heads, what comes off/ }).click()
   await page.getByRole('button', { name: 'Begin with the usual list' }).click()
-  await page.getByRole('button', { name: /^Valve cover/ }).first().click()
+  await page
+    .getByRole('button', { name: /^Valve cover/ })
+    .first()
+    .click()
   await page.getByLabel('Held by').fill('4 M6 × 25')
   await page.getByLabel('Torque, N·m or another unit').fill('88')
   await expect(page.getByRole('alert').filter({ hasText: 'M6' })).toContainText('Check unit and thread')

@@ -26,13 +26,17 @@ async function at(scale: number, paper: Paper, given: SheetGiven): Promise<{ byt
 }
 
 /** Smaller than this nobody reads it at the bench. */
-const SCALES = [1, 0.94, 0.88, 0.82, 0.76]
+const SCALES = [1, 0.94, 0.88, 0.82]
+/** Many valves are known to need small letters: two tries are enough. */
+const SCALES_OF_MANY = [0.88, 0.76]
+const MANY_VALVES = 4
 /** Up to a four stands on one page, in smaller letters if need be; more valves take the pages that they take. */
 const ONE_PAGE_VALVES = 8
 
 /** The job sheet as PDF on A4 or Letter, fonts embedded. */
 export async function jobSheetPdf(paper: Paper, given: SheetGiven): Promise<Buffer> {
-  const scales = given.sheet.valves.length <= ONE_PAGE_VALVES ? SCALES : SCALES.slice(0, 1)
+  const { length } = given.sheet.valves
+  const scales = length > ONE_PAGE_VALVES ? SCALES.slice(0, 1) : length > MANY_VALVES ? SCALES_OF_MANY : SCALES
   let made = await at(scales[0]!, paper, given)
   for (const scale of scales.slice(1)) if (made.pages > 1) made = await at(scale, paper, given)
   return made.bytes

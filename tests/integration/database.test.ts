@@ -229,7 +229,7 @@ describe('the demo', () => {
         [shopId],
       )
     expect(await readings(second.id)).toEqual(await readings(first.id))
-  }, 120_000)
+  }, 300_000)
   it('cut off while loading, it is removed whole', async () => {
     const shopId = await insertShop(pool, { name: 'Half', timeZone: 'Etc/UTC', unit: 'mm', demo: 'loading' })
     await insertCustomer(pool, shopId, { name: 'Half', contact: '' })

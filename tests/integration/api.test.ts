@@ -442,7 +442,7 @@ describe('what the last visit left to be done', () => {
       complaints: ['sad'],
       complaint: '',
     })
-    expect(status).toBe(400)
+    expect(status).toBe(422)
     expect(JSON.stringify(body)).toContain('Choose one of the answers')
   })
 })

@@ -18,6 +18,7 @@ export type Panel =
         | 'ways'
         | 'photos'
         | 'pressure'
+        | 'finding'
         | 'figure'
         | 'shim-read'
         | 'shim-size'
@@ -30,3 +31,7 @@ export const KEYS: Panel = { kind: 'keys' }
 /** Panels that belong to a picture go with it. */
 export const goesWithStage = ({ kind }: Panel): boolean =>
   kind === 'figure' || kind === 'shim-read' || kind === 'shim-size'
+/** What a key asks for in a panel of its own; all else is one field. */
+const OWN_PANELS = ['school', 'figure', 'shim-read', 'shim-size', 'finding'] as const
+export const isOwnPanel = (asks: string): asks is (typeof OWN_PANELS)[number] =>
+  (OWN_PANELS as readonly string[]).includes(asks)

@@ -1,7 +1,7 @@
 import { computed, ref, shallowRef, watch } from 'vue'
 import { eventWords, type Happening, isCold, type JobEvent, type JobView, positionWithout } from '~~/core/job'
 import { asMade } from '../bench/blades-in-hand'
-import { goesWithStage, KEYS, type Panel } from '../bench/panel'
+import { goesWithStage, isOwnPanel, KEYS, type Panel } from '../bench/panel'
 import { savedWord } from '../bench/saved'
 import { scaleTopMm, settableValves, stripValves } from '../bench/strip'
 import { useOutboxStore } from '../stores/outbox'
@@ -69,8 +69,7 @@ export function useBenchScreen(bench: ReturnType<typeof useBench>, jobId: number
     if (!key || panel.value.kind !== 'keys' || !isOpen.value) return
     if (key.happening) return record(asMade(key.happening, hand.inHand.value))
     if (key.asks === 'back') bench.wanted.value = null
-    else if (key.asks === 'school' || key.asks === 'figure' || key.asks === 'shim-read' || key.asks === 'shim-size')
-      panel.value = { kind: key.asks }
+    else if (key.asks && isOwnPanel(key.asks)) panel.value = { kind: key.asks }
     else if (key.asks) panel.value = { kind: 'ask', asks: key.asks }
   }
 

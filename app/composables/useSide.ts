@@ -7,7 +7,10 @@ type Side = { is: Component; props: Record<string, unknown> }
 
 const panels = shallowRef<typeof import('../components/bench/side/side-panels') | null>(null)
 
-/** Reads, with its words, what may stand in the place of the keys: no job needs it first. Where it cannot be fetched, the next one tries. */
+/**
+ * Reads, with its words, what may stand in the place of the keys: no job needs it first. Where it cannot be fetched, the
+ * next one tries.
+ */
 export async function readSidePanels(): Promise<void> {
   panels.value ??= await fetchWords(['panels'])
     .then(() => import('../components/bench/side/side-panels'))

@@ -134,6 +134,26 @@ describe('the way back', () => {
     expect(book.view().state.cameOff).toEqual(['Seat'])
     expect(book.next().requirement!.id).toBe('safe')
   })
+  it('a part that comes off once more goes back anew, is tightened anew, and the engine is run anew', () => {
+    const book = proved(opened())
+    through(book, 'never')
+    const asked = through(book.say({ type: 'came-off', payload: { item: 'Head cover' } }), 'never')
+    expect(asked).toEqual(['nuts', 'gasket:Head cover', 'back:Head cover', 'torque:Head cover', 'live', 'ran'])
+  })
+  it('a nut that is loosened after the count is counted again', () => {
+    const book = proved(opened()).say(
+      { type: 'nuts-checked', payload: { count: 2 } },
+      { type: 'nut-loosened', payload: { valveId: 'intake' } },
+    )
+    expect(book.view().state.nutsChecked).toBeNull()
+  })
+  it('what stays off with a reason is not said to be back by a key for the others', () => {
+    const book = proved(opened())
+    for (let next = book.next(); next.requirement!.id !== 'back:Plug lead'; next = book.next())
+      book.say(next.keys[0]!.happening!)
+    book.say({ type: 'gate-passed', payload: { gate: 'back:Fuel hose', missing: '', reason: 'on order' } })
+    expect(book.next().keys[1]!.happening!.payload).toEqual({ item: 'Plug lead', also: ['Left panel', 'Seat'] })
+  })
   it('a job of before parts had names asks as it always did, and no locknuts', () => {
     const book = found(said(engineOf(), { judgementVersion: 2 }))
     expect(book.view().state.cameOff).toEqual(['Seat', 'Spark plug', 'Rocker cover'])
@@ -183,6 +203,32 @@ describe('from complaint to cure', () => {
       'Still burns oil: look at rings and valve guides',
     ])
     expect(owner![1]).toContain('a technician should look further')
+  })
+})
+
+describe('what its owner is told', () => {
+  const told = (book: ReturnType<typeof said>) => sheet(book.view(), tellEnglish).owner![0]
+  const ready = () => {
+    const book = opened()
+    through(book, 'find')
+    return book.say(MOVED)
+  }
+  it('claims no valve that was not measured, and none that the blades left open', () => {
+    expect(told(ready().say(trial('intake', 0.1, 'drag')))).toBe(
+      'We measured 1 of 2 valves and found every one within its limits.',
+    )
+    expect(told(ready().say(trial('intake', 0.08, 'free'), trial('exhaust', 0.12, 'drag')))).toContain(
+      '1 that the feeler blades could not settle',
+    )
+  })
+  it('claims no setting that was not measured after', () => {
+    const loosened = ready().say(trial('intake', 0.05, 'no-go'), {
+      type: 'nut-loosened',
+      payload: { valveId: 'intake' },
+    })
+    expect(told(loosened)).toBe(
+      'We measured 1 of 2 valves and found the intake valve too tight; one was set, of which 0 measured right afterward.',
+    )
   })
 })
 

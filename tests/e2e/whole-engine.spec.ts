@@ -9,7 +9,7 @@ test('a faired single from complaint to cure: twelve parts off and back, made li
   await page.getByRole('button', { name: 'Hard to start hot' }).click()
   await page.getByRole('button', { name: 'Burns oil' }).click()
   await page.getByRole('button', { name: 'Open the job' }).click()
-  await expect(page.getByText('A hint, no proof.')).toBeVisible()
+  await expect(page.getByText('A hint, not proof.')).toBeVisible()
 
   const gaps = { intake: 0.06, exhaust: 0.18, degPerMm: 720 }
   await workUntil(page, 'Remove: Seat', gaps)
@@ -43,7 +43,7 @@ test('a faired single from complaint to cure: twelve parts off and back, made li
   await expect(sheet).toContainText('look at rings and valve guides')
 })
 
-test('a V-twin shows two heads, each valve under a sign of its own; compression is read in the wrong unit, and refused', async ({
+test('a V-twin shows two heads with a sign for each valve; compression in the wrong unit is refused', async ({
   page,
 }) => {
   await signIn(page, 'tam')

@@ -8,13 +8,14 @@ import {
 } from '../../core/access'
 import type { Complaint, Likelier, Pressure, PressureUnit, Suspect } from '../../core/complaint'
 import type { Role, TurnedBy } from '../../core/engine'
+import { day } from './closing'
 import { formatTorque } from '../../core/units'
 import type { Tell, Text } from '../../core/said'
 
 const PATTERNS: Record<Pattern, string> = {
   'crossing': 'crossing over, a little at a time',
   'from the middle': 'from the middle outward, a little at a time',
-  'alternating': 'turn and turn about',
+  'alternating': 'alternating, a little at a time',
   'one at a time': 'one at a time',
 }
 const sentence = (words: string): string => (words ? `${words.charAt(0).toUpperCase()}${words.slice(1)}.` : '')
@@ -68,7 +69,7 @@ const LIVE: Record<SafeThing, string> = {
   'recoil': 'starter rope free',
   'hoses': 'hoses on, plugs out of them',
 }
-export const COMPLAINT_WORDS: Record<Complaint, string> = {
+const COMPLAINT_WORDS: Record<Complaint, string> = {
   'due': 'due for its check',
   'hard to start cold': 'hard to start cold',
   'hard to start hot': 'hard to start hot',
@@ -76,7 +77,7 @@ export const COMPLAINT_WORDS: Record<Complaint, string> = {
   'ticks cold': 'ticks when cold',
   'ticks hot': 'ticks when hot',
   'loses power high up': 'loses power high up',
-  'pops on the overrun': 'pops on the overrun',
+  'pops on the overrun': 'pops when you let off the gas',
   'stalls': 'stalls',
   'burns oil': 'burns oil',
 }
@@ -94,7 +95,7 @@ const LIKELIEST: Record<Suspect, string> = {
   'exhaust leak': 'an exhaust leak',
   'rings and guides': 'rings and valve guides',
 }
-const ENDS = { 'replaced': 'replaced', 'to do': 'still to do', 'not to be had': 'part not to be had, the old one kept' }
+const ENDS = { 'replaced': 'replaced', 'to do': 'still to do', 'not to be had': 'part not available, the old one kept' }
 type Read = DistributiveOmit<Pressure, 'cylinderId'>
 type DistributiveOmit<T, K extends string> = T extends unknown ? Omit<T, K> : never
 interface Old {
@@ -123,6 +124,10 @@ const MIND: Record<SafeThing, string> = {
   'plug lead': '',
   'recoil': 'A hand in the rope is pulled along when it kicks.',
   'hoses': '',
+}
+interface FoundAndDone extends Record<'measured' | 'of' | 'unproved' | 'set' | 'setAndProved', number> {
+  tight: Text[]
+  loose: Text[]
 }
 interface OfPart {
   part: Part
@@ -186,7 +191,7 @@ export const access = {
 
   'safe.things': 'Make it safe, in this order',
   'safe.things.why': ({ things }: { things: SafeThing[] }) => sentence(things.map(t => SAFE[t]).join('; ')),
-  'live.label': 'Make it live',
+  'live.label': 'Ready to run',
   'live': 'Undo what made it safe, in this order',
   'live.why': ({ things }: { things: SafeThing[] }) =>
     all(sentence(things.map(t => LIVE[t]).join('; ')), 'No rag, tool or blade left in.'),
@@ -209,7 +214,8 @@ export const access = {
   'else.label': 'What else',
   'else': ({ complaint, result }: OfComplaint & { result: 'better' | 'same' | 'gone' }) =>
     `Still ${COMPLAINT_WORDS[complaint]}${result === 'better' ? ', though less' : ''}. What is looked at next?`,
-  'else.why': 'The valves are in: this is other work, for a qualified technician. It goes on the sheet for the owner.',
+  'else.why': ({ valvesIn }: { valvesIn: boolean }) =>
+    `${valvesIn ? 'The valves are right, so this is other work, for a qualified technician.' : 'Not every valve is proved: they may still be the cause. Anything else is for a qualified technician.'} It goes on the sheet for the owner.`,
   'else.none': 'None of these',
   'else.finding': ({ complaint, suspect }: OfComplaint & { suspect: Suspect }) =>
     `Still ${COMPLAINT_WORDS[complaint]}: look at ${LIKELIEST[suspect]}`,
@@ -229,7 +235,7 @@ export const access = {
   'suspect.rings and guides.help': 'blue smoke, oil on the plug',
   'complaint': ({ complaint }: OfComplaint) => COMPLAINT_WORDS[complaint],
   'complaint.hint': ({ complaint, to }: OfComplaint & { to: readonly Likelier[] }) =>
-    `${sentence(COMPLAINT_WORDS[complaint]).slice(0, -1)}: ${to.map(t => LIKELIER[t]).join(' or ')} is likelier. A hint, no proof.`,
+    `${sentence(COMPLAINT_WORDS[complaint]).slice(0, -1)}: ${to.map(t => LIKELIER[t]).join(' or ')} is likelier. A hint, not proof.`,
   'complaint.hint.none': ({ complaint }: OfComplaint) =>
     `${sentence(COMPLAINT_WORDS[complaint]).slice(0, -1)}: seldom the valves.`,
 
@@ -244,7 +250,7 @@ export const access = {
     jobNumber: number
     date: string
     end: 'replaced' | 'to do' | 'not to be had'
-  }) => `Job ${jobNumber}, ${date}: ${ENDS[end]}.`,
+  }) => `Job ${jobNumber}, ${day(Date.parse(date))}: ${ENDS[end]}.`,
   'key.done-meanwhile': 'Done since',
   'key.done-meanwhile.help': 'looked at: it is right',
   'key.still-to-do': 'Still to do',
@@ -295,25 +301,40 @@ export const access = {
     ]
       .filter(Boolean)
       .join(', '),
-  'owner.found': ({ tight, loose, set, of }: { tight: Text[]; loose: Text[]; set: number; of: number }, tell: Tell) => {
+  'owner.found': ({ measured, of, tight, loose, unproved, set, setAndProved }: FoundAndDone, tell: Tell) => {
     const list = (names: Text[], how: string) =>
       names.length === 0
         ? ''
         : `${names.length === 1 ? `the ${tell(names[0]!).toLowerCase()} valve` : `${names.length} valves`} too ${how}`
-    const found = [list(tight, 'tight'), list(loose, 'loose')].filter(Boolean).join(' and ')
-    return `We measured ${of === 1 ? 'the valve' : `all ${of} valves`} and found ${found || 'every one within its limits'}${set > 0 ? `; ${set === 1 ? 'one was' : `${set} were`} set and measured again` : ''}.`
+    const open = unproved > 0 ? `${unproved} that the feeler blades could not settle` : ''
+    const found = [list(tight, 'tight'), list(loose, 'loose'), open].filter(Boolean).join(' and ')
+    const looked = measured === of ? `all ${of} valves` : `${measured} of ${of} valves`
+    const one = (count: number) => (count === 1 ? 'one was' : `${count} were`)
+    const done =
+      set === 0
+        ? ''
+        : setAndProved === set
+          ? `; ${one(set)} set, and measured right afterward`
+          : `; ${one(set)} set, of which ${setAndProved} measured right afterward`
+    return `We measured ${looked} and found ${found || 'every one within its limits'}${done}.`
   },
   'owner.helped': ({
     results,
+    valvesIn,
   }: {
-    results: { complaint: Complaint; result: 'gone' | 'better' | 'same'; valves: boolean }[]
-  }) =>
-    `${results.map(({ complaint, result }) => `“${COMPLAINT_WORDS[complaint]}” ${{ gone: 'is gone', better: 'is better, not gone', same: 'is the same' }[result]}`).join(', ')}${results.some(r => r.result !== 'gone') ? ': what is left is not the valves, and a technician should look further' : ''}.`,
+    results: { complaint: Complaint; result: 'gone' | 'better' | 'same' }[]
+    valvesIn: boolean
+  }) => {
+    const became = { gone: 'is gone', better: 'is better, not gone', same: 'is the same' }
+    const each = results.map(({ complaint, result }) => `“${COMPLAINT_WORDS[complaint]}” ${became[result]}`).join(', ')
+    if (results.every(r => r.result === 'gone')) return `${each}.`
+    return `${each}; ${valvesIn ? 'the valves are right, so ' : ''}a technician should look further.`
+  },
 
   'start-stage.do-not-use': ({ role, text, source, correctedBy, correctedOn }: Old) =>
     `Earlier printings say ${text} for the ${role} (${source}). Do not use it: ${correctedBy}, ${correctedOn}, corrects it.`,
   'list-stage.made-safe': 'Made safe',
-  'list-stage.made-live': 'Made live again, in this order',
+  'list-stage.made-live': 'Put back in service, in this order',
   'list-stage.part': ({
     fasteners,
     tool,
@@ -323,12 +344,12 @@ export const access = {
     [fasteners.map(oneKind).join(' and '), tool, torqueNm !== null && formatTorque(torqueNm), seal]
       .filter(Boolean)
       .join(', '),
-  'complaints-field.comes-for': 'It comes for',
+  'complaints-field.comes-for': 'What it came in for',
 
   'turn-by': ({ by }: { by: TurnedBy }) => TURN_BY[by],
   'key.kicked-on': 'It kicked on',
   'key.kicked-on.help': 'ran past, turned back, or I looked away',
-  'mind.heading': 'Mind',
+  'mind.heading': 'Watch out',
   'mind.ready': ({ things }: { things: SafeThing[] }) =>
     [
       ...things.map(t => MIND[t]),
@@ -340,7 +361,7 @@ export const access = {
   'mind.close': ({ things }: { things: SafeThing[] }) =>
     [
       'A blade or rag left in goes through the engine.',
-      'Caps of light alloy crack; a chain tensioner jumps out under its spring.',
+      'Alloy caps crack. A chain tensioner jumps out under its spring.',
       'Run it outdoors: exhaust gas kills in a room, a generator’s above all. Hot parts burn.',
       things.includes('battery') ? 'Battery: negative lead last.' : '',
     ]

@@ -98,7 +98,7 @@ const engine = {
   'wrong.count-the-locknuts': 'Count the locknuts: a whole number, 0 to 16.',
   'wrong.leak-down-in-percent': 'Leak-down is a percentage, 0 to 100.',
   'wrong.no-such-compression': ({ value, unit, meant }: OddPressure) =>
-    `${value} ${unit} is no compression that a gauge shows.${meant.length ? ` Was ${meant.map(u => `${value} ${u}`).join(' or ')} meant?` : ' Read it again.'}`,
+    `${value} ${unit} isn’t a compression reading.${meant.length ? ` Was ${meant.map(u => `${value} ${u}`).join(' or ')} meant?` : ' Read it again.'}`,
   'wrong.no-such-cylinder': ({ cylinder }: { cylinder: string }) => `There is no cylinder “${cylinder}”.`,
   'wrong.no-such-valve': ({ valves }: { valves: string[] }) => `There is no valve “${valves.join('”, “')}”.`,
   'wrong.cylinder-without': ({ cylinder, roles }: { cylinder: string; roles: string[] }) =>

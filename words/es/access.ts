@@ -1,5 +1,6 @@
 import { fastenerCount, type Fasteners, type Part, type Pattern, type SafeThing } from '../../core/access'
 import type { Complaint, Likelier, Suspect } from '../../core/complaint'
+import { day } from './closing'
 import { formatTorque } from '../../core/units'
 import type { TurnedBy } from '../../core/engine'
 import type { Text } from '../../core/said'
@@ -187,8 +188,8 @@ export const access: Words<typeof english> = {
   'else.label': 'Qué más',
   'else': ({ complaint, result }) =>
     `Aún ${COMPLAINTS[complaint]}${result === 'better' ? ', aunque menos' : ''}. ¿Qué se mira ahora?`,
-  'else.why':
-    'Las válvulas están bien: esto es otro trabajo, para un técnico calificado. Queda en la hoja para el dueño.',
+  'else.why': ({ valvesIn }) =>
+    `${valvesIn ? 'Las válvulas están bien: esto es otro trabajo, para un técnico calificado.' : 'No todas las válvulas están probadas: aún pueden ser la causa. Lo demás es para un técnico calificado.'} Queda en la hoja para el dueño.`,
   'else.none': 'Nada de esto',
   'else.finding': ({ complaint, suspect }) => `Aún ${COMPLAINTS[complaint]}: mirar ${LIKELIEST[suspect]}`,
   'suspect.fuel and air': 'Combustible y aire',
@@ -212,7 +213,7 @@ export const access: Words<typeof english> = {
 
   'earlier.label': 'De la última vez',
   'earlier': ({ part, words }, tell) => `${part ? `${part}: ` : ''}${tell(words)}. ¿Y ahora?`,
-  'earlier.why': ({ jobNumber, date, end }) => `Trabajo ${jobNumber}, ${date}: ${ENDS[end]}.`,
+  'earlier.why': ({ jobNumber, date, end }) => `Trabajo ${jobNumber}, ${day(Date.parse(date))}: ${ENDS[end]}.`,
   'key.done-meanwhile': 'Ya se hizo',
   'key.done-meanwhile.help': 'mirado: está bien',
   'key.still-to-do': 'Sigue pendiente',
@@ -255,19 +256,32 @@ export const access: Words<typeof english> = {
     ]
       .filter(Boolean)
       .join(', '),
-  'owner.found': ({ tight, loose, set, of }, tell) => {
+  'owner.found': ({ measured, of, tight, loose, unproved, set, setAndProved }, tell) => {
     const list = (names: readonly Text[], one: string, many: string) =>
       names.length === 0 ? '' : names.length === 1 ? `${tell(names[0]!)} ${one}` : `${names.length} ${many}`
+    const open = unproved > 0 ? `${unproved} que las galgas no pudieron decidir` : ''
     const found = [
       list(tight, 'demasiado justa', 'demasiado justas'),
       list(loose, 'demasiado floja', 'demasiado flojas'),
+      open,
     ]
       .filter(Boolean)
       .join(' y ')
-    return `Medimos ${of === 1 ? 'la válvula' : `las ${of} válvulas`} y encontramos ${found || 'todas dentro de sus límites'}${set > 0 ? `; ${set === 1 ? 'una se ajustó y se midió' : `${set} se ajustaron y se midieron`} de nuevo` : ''}.`
+    const looked = measured === of ? `las ${of} válvulas` : `${measured} de ${of} válvulas`
+    const one = set === 1 ? 'una se ajustó' : `${set} se ajustaron`
+    const done =
+      set === 0
+        ? ''
+        : setAndProved === set
+          ? `; ${one}, y después se midió bien`
+          : `; ${one}, y de ellas ${setAndProved} se midieron bien después`
+    return `Medimos ${looked} y encontramos ${found || 'todas dentro de sus límites'}${done}.`
   },
-  'owner.helped': ({ results }) =>
-    `${results.map(({ complaint, result }) => `“${COMPLAINTS[complaint]}”: ${RESULTS[result]}`).join(', ')}${results.some(r => r.result !== 'gone') ? '; lo que queda no son las válvulas, y un técnico debe seguir mirando' : ''}.`,
+  'owner.helped': ({ results, valvesIn }) => {
+    const each = results.map(({ complaint, result }) => `“${COMPLAINTS[complaint]}”: ${RESULTS[result]}`).join(', ')
+    if (results.every(r => r.result === 'gone')) return `${each}.`
+    return `${each}; ${valvesIn ? 'las válvulas están bien, así que ' : ''}un técnico debe seguir mirando.`
+  },
 
   'start-stage.do-not-use': ({ role, text, source, correctedBy, correctedOn }) =>
     `Ediciones anteriores dicen ${text} para ${role === 'intake' ? 'la admisión' : 'el escape'} (${source}). No lo use: lo corrige ${correctedBy}, ${correctedOn}.`,

@@ -6,6 +6,7 @@ import { jobTools, viewJob, type Happening } from '~~/core/job'
 import { REST_MS } from '../../composables/useRest'
 import AnswerPanel from './AnswerPanel.vue'
 import AskForm from './side/AskForm.vue'
+import FoundPanel from './side/FoundPanel.vue'
 import BladeAsk from './side/BladeAsk.vue'
 import BladeFan from './BladeFan.vue'
 import ClearanceRule from './ClearanceRule.vue'
@@ -168,11 +169,16 @@ describe('the answer panel', () => {
 })
 
 describe('a field in place of the keys', () => {
-  const ask = (asks: 'temperature' | 'hours' | 'finding' | 'due' | 'reason') =>
-    mount(AskForm, {
-      ...plugins,
-      props: { asks, step: 'ready' as const, gate: { id: 'cold', missing: say('missing.safe') } },
-    })
+  const ask = (asks: 'temperature' | 'hours' | 'finding' | 'count' | 'due' | 'reason') =>
+    asks === 'finding'
+      ? mount(FoundPanel, {
+          global: { ...plugins.global, stubs: { PhotoStrip: true } },
+          props: { view: viewJob(jobTools(pinOf()), [], 0), step: 'ready' as const, jobId: 1 },
+        })
+      : mount(AskForm, {
+          ...plugins,
+          props: { asks, step: 'ready' as const, gate: { id: 'cold', missing: say('missing.safe') } },
+        })
   const submit = async (asks: Parameters<typeof ask>[0], text: string) => {
     const form = ask(asks)
     await form.find('input, textarea').setValue(text)
@@ -196,12 +202,19 @@ describe('a field in place of the keys', () => {
     ['temperature', '500'],
     ['hours', '-2'],
     ['finding', '   '],
+    ['count', 'some'],
     ['due', 'next May'],
     ['reason', ''],
   ] as const)('%s “%s” says what is wrong, and keeps what was typed', async (asks, text) => {
     const { said, wrong } = await submit(asks, text)
     expect(said).toBeUndefined()
     expect(wrong).toMatch(/\S/)
+  })
+  it('what was found is recorded with its step', async () => {
+    expect((await submit('finding', 'Cracked boot')).said).toEqual({
+      type: 'finding',
+      payload: { text: 'Cracked boot', step: 'ready' },
+    })
   })
   it('a gate’s reason names the gate', async () => {
     expect((await submit('reason', 'Owner waits')).said).toEqual({

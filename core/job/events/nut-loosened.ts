@@ -10,7 +10,11 @@ export const nutLoosened = defineEvent({
   payload: z.object({ valveId, slotDeg: z.number().min(0).lt(360).nullable().optional() }),
   dependsOnPlace: true,
   projected: true,
-  fold: (state, { valveId: id, slotDeg }) => onValve(state, id, valve => loosen(valve, slotDeg ?? null)),
+  fold: (state, { valveId: id, slotDeg }) => {
+    onValve(state, id, valve => loosen(valve, slotDeg ?? null))
+    // whoever counted them counts them again
+    state.nutsChecked = null
+  },
   turnBack: (state, { valveId: id }) =>
     onValve(state, id, valve => {
       valve.nut = 'nipped'

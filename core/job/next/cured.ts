@@ -1,6 +1,7 @@
 import { type Complaint, elseFor, pointsTo } from '../../complaint'
 import { say } from '../../said'
 import { COMPLAINT_RESULTS } from '../outcomes'
+import { isProved } from '../requirements'
 import type { JobView } from '../view'
 import { withReason } from './keys'
 import { type Worded, key } from './thing'
@@ -32,7 +33,7 @@ export function elseThing(view: JobView, complaint: Complaint): Worded {
   return {
     label: say('else.label'),
     instruction: say('else', { complaint, result }),
-    why: say('else.why'),
+    why: say('else.why', { valvesIn: view.state.valves.every(v => isProved(view, v)) }),
     stage,
     keys: [
       ...elseFor(complaint).map(suspect =>

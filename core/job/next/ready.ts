@@ -3,7 +3,7 @@ import type { Role } from '../../engine'
 import { say, type Text } from '../../said'
 import { foundWords } from '../event-words'
 import { clearanceWords, disagreeing } from '../figures'
-import type { Requirement, What } from '../requirements'
+import { gateOf, passedFor, type Requirement, type What } from '../requirements'
 import { COVER, itemWords, partNamed, partsToRemove, PLUG } from '../strip-down'
 import { hoursAtRest, type JobView, WARM_FROM_C } from '../view'
 import { goOnWithReason, somethingOdd, withReason } from './keys'
@@ -63,8 +63,10 @@ const coldThing = (view: JobView): Worded => ({
 })
 
 /** Plain parts that are next after this one, which come off with it by one tap. */
-function alongWith({ pin, state }: JobView, item: string): string[] {
-  const left = partsToRemove(pin.spec.engine).filter(p => !state.cameOff.includes(p.name))
+function alongWith(view: JobView, item: string): string[] {
+  const left = partsToRemove(view.pin.spec.engine).filter(
+    ({ name }) => !view.state.cameOff.includes(name) && !passedFor(view, gateOf({ kind: 'off', item: name })),
+  )
   const after = left.slice(left.findIndex(p => p.name === item) + 1)
   const end = after.findIndex(p => p.kind === 'cover' || p.kind === 'spark plug')
   return (end < 0 ? after : after.slice(0, end)).map(p => p.name)

@@ -1,6 +1,6 @@
 import { backInGroups, inSafeOrder } from '../../access'
 import { say } from '../../said'
-import { nutsToCheck } from '../requirements'
+import { gateOf, nutsToCheck, passedFor } from '../requirements'
 import { COVER, itemWords, partNamed, PLUG } from '../strip-down'
 import type { JobView } from '../view'
 import { withReason } from './keys'
@@ -26,9 +26,12 @@ export function nutsThing(view: JobView): Worded {
 }
 
 /** What goes back next, the exact reverse of what came off: parts that want nothing but their place together. */
-export function refitThing({ pin, state }: JobView, item: string): Worded {
-  const { engine } = pin.spec
-  const off = state.cameOff.filter(name => !state.wentBack.has(name)).map(name => partNamed(engine, name))
+export function refitThing(view: JobView, item: string): Worded {
+  const { engine } = view.pin.spec
+  // what is left off with a reason is not back by a key for the others
+  const off = view.state.cameOff
+    .filter(name => !view.state.wentBack.has(name) && !passedFor(view, gateOf({ kind: 'back', item: name })))
+    .map(name => partNamed(engine, name))
   const group = backInGroups(off).find(({ parts }) => parts.some(p => p.name === item))?.parts ?? []
   const part = partNamed(engine, item)
   const { torqueNm } = part

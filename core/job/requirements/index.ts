@@ -5,9 +5,9 @@ import { proving } from './proving'
 import { ready } from './ready'
 import { at, gateOf, passedFor, type Requirement, type What } from './requirement'
 
-export { gateOf, type Requirement, type What } from './requirement'
+export { gateOf, passedFor, type Requirement, type What } from './requirement'
 export { nutsToCheck } from './closing'
-export { asFoundDone, needsSetting } from './valve'
+export { asFoundDone, isProved, needsSetting } from './valve'
 export { nearestStop, wantedStops } from './wanted'
 
 /**

@@ -1,7 +1,8 @@
-import { pointsTo } from '../../complaint'
+import type { Verdict } from '../../feeler'
 import { say, type Said, type Text } from '../../said'
 import { foundWords } from '../event-words'
 import type { JobPin } from '../pin'
+import { isProved } from '../requirements'
 import type { Found, ValveState } from '../state'
 import { readingIn } from '../state'
 import { type JobView, verdictIn } from '../view'
@@ -35,26 +36,39 @@ export const pressureLines = ({ pin, state }: JobView): Said[] =>
     }),
   )
 
-/** Two plain sentences for the owner: what was found and done, and whether it helped. */
+/**
+ * Two plain sentences for the owner: what was found and done, and whether it helped. What was not measured, or proves
+ * nothing, is not claimed.
+ */
 export function forOwner(view: JobView): Said[] {
   const { pin, state } = view
   const names = valveNames(pin.spec.engine)
   const measured = state.valves.filter(v => readingIn(v, 'as found'))
   if (measured.length === 0) return []
-  const as = (verdict: 'tight' | 'loose') =>
+  const as = (verdict: Verdict) =>
     measured.filter(v => verdictIn(pin, v, 'as found').verdict === verdict).map((v: ValveState) => names[v.valveId]!)
-  const set = state.valves.filter(v => v.round > 0).length
+  const set = state.valves.filter(v => v.round > 0)
+  const proved = (valve: ValveState) => isProved(view, valve)
   const asked = pin.complaints.filter(c => c !== 'due')
   const results = asked.map(c => state.complaintsAfter[c])
   return [
-    say('owner.found', { tight: as('tight'), loose: as('loose'), set, of: pin.spec.engine.valves.length }),
+    say('owner.found', {
+      measured: measured.length,
+      of: pin.spec.engine.valves.length,
+      tight: as('tight'),
+      loose: as('loose'),
+      unproved: as('unproved').length,
+      set: set.length,
+      setAndProved: set.filter(proved).length,
+    }),
     ...(asked.length === 0 || results.every(r => r === undefined)
       ? []
       : [
           say('owner.helped', {
+            valvesIn: state.valves.every(proved),
             results: asked.flatMap(complaint => {
               const result = state.complaintsAfter[complaint]
-              return result ? [{ complaint, result, valves: pointsTo(complaint).length > 0 }] : []
+              return result ? [{ complaint, result }] : []
             }),
           }),
         ]),

@@ -202,7 +202,7 @@ export const panels = {
   'found-panel.none-of-these': 'none of these',
   'found-panel.what-becomes': 'What becomes of it',
   'found-panel.end': ({ end }: { end: 'replaced' | 'to do' | 'not to be had' }) =>
-    ({ 'replaced': 'Replaced', 'to do': 'To do', 'not to be had': 'Part not to be had' })[end],
+    ({ 'replaced': 'Replaced', 'to do': 'To do', 'not to be had': 'Part not available' })[end],
   'pressure-panel.kind': ({ kind }: { kind: 'compression' | 'leak-down' }) =>
     kind === 'compression' ? 'Compression' : 'Leak-down',
   'pressure-panel.when': ({ when }: { when: 'before' | 'after' }) => (when === 'before' ? 'Before setting' : 'After'),

@@ -14,7 +14,7 @@ import { wordsFor } from '../../../utils/errors'
 
 /** What a field can ask for; a choice among ways, or going back, is no field. */
 export type Field =
-  Exclude<Asks, 'school' | 'back' | 'figure' | 'shim-read' | 'shim-size'> | 'hold' | 'abandon' | 'estimate'
+  Exclude<Asks, 'school' | 'back' | 'finding' | 'figure' | 'shim-read' | 'shim-size'> | 'hold' | 'abandon' | 'estimate'
 /** One field in place of the keys, for an answer that needs a figure or words. */
 const props = defineProps<{
   asks: Field
@@ -86,8 +86,6 @@ function happening(): Happening {
       return { type: 'put-in', payload: { item: words } }
     case 'count':
       return { type: 'nuts-checked', payload: { count: figure() } }
-    case 'finding':
-      throw new Error('what is found has a panel of its own')
     case 'reason':
       return {
         type: 'gate-passed',

@@ -49,7 +49,7 @@ function choose({ screen }: Given, choice: MoreChoice): void {
   const asPanel = choice as SideKind
   if (choice.startsWith('set:')) void screen.record({ type: 'set-chosen', payload: { valveId: choice.slice(4) } })
   else if (asPanel in SIDES) screen.panel.value = { kind: asPanel } as Panel
-  else screen.panel.value = { kind: 'ask', asks: choice as 'finding' }
+  else screen.panel.value = { kind: 'ask', asks: choice as 'note' }
 }
 
 const more = (given: Given, panel: Panel): Side => [
@@ -72,22 +72,23 @@ const shim = (given: Given, panel: Panel): Side =>
     : null
 
 const SIDES: { [K in SideKind]: (given: Given, panel: Extract<Panel, { kind: K }>) => Side } = {
-  'ask': (given, { asks }) =>
-    asks === 'finding'
-      ? [FoundPanel, { view: given.view, step: given.next.step, jobId: given.jobId, onDone: record(given) }]
-      : [
-          AskForm,
-          {
-            key: asks,
-            asks,
-            step: given.next.step,
-            gate: given.next.requirement,
-            valveId: given.screen.activeValve.value,
-            unit: given.view.pin.unit,
-            standIn: given.isDemo,
-            onDone: record(given),
-          },
-        ],
+  'ask': (given, { asks }) => [
+    AskForm,
+    {
+      key: asks,
+      asks,
+      step: given.next.step,
+      gate: given.next.requirement,
+      valveId: given.screen.activeValve.value,
+      unit: given.view.pin.unit,
+      standIn: given.isDemo,
+      onDone: record(given),
+    },
+  ],
+  'finding': given => [
+    FoundPanel,
+    { view: given.view, step: given.next.step, jobId: given.jobId, onDone: record(given) },
+  ],
   'blade': ({ view, screen }) => [
     BladeAsk,
     {

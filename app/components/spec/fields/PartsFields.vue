@@ -8,7 +8,9 @@ import ChoiceField from '../../forms/ChoiceField.vue'
 import PartForm from './PartForm.vue'
 import { t } from '../../../words'
 
-/** What comes off, one by one and in order, and what is made safe before: begun with the usual list of such a machine. */
+/**
+ * What comes off, one by one and in order, and what is made safe before: begun with the usual list of such a machine.
+ */
 const parts = defineModel<Part[] | undefined>('parts', { required: true })
 const safe = defineModel<SafeThing[] | undefined>('safe', { required: true })
 const props = defineProps<{ engine: Engine | null; kind: string }>()

@@ -191,7 +191,7 @@ describe('from complaint to cure', () => {
     expect(complaint).toBe('hard to start hot, burns oil, since spring')
     expect(lines).toEqual(['Hard to start hot: gone', 'Burns oil: gone'])
     expect(owner).toEqual([
-      'We measured all 2 valves and found every one within its limits.',
+      'We measured both valves and found every one within its limits.',
       '“hard to start hot” is gone, “burns oil” is gone.',
     ])
   })

@@ -308,7 +308,7 @@ export const access = {
         : `${names.length === 1 ? `the ${tell(names[0]!).toLowerCase()} valve` : `${names.length} valves`} too ${how}`
     const open = unproved > 0 ? `${unproved} that the feeler blades could not settle` : ''
     const found = [list(tight, 'tight'), list(loose, 'loose'), open].filter(Boolean).join(' and ')
-    const looked = measured === of ? `all ${of} valves` : `${measured} of ${of} valves`
+    const looked = measured === of ? (of === 2 ? 'both valves' : `all ${of} valves`) : `${measured} of ${of} valves`
     const one = (count: number) => (count === 1 ? 'one was' : `${count} were`)
     const done =
       set === 0

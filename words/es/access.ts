@@ -267,7 +267,8 @@ export const access: Words<typeof english> = {
     ]
       .filter(Boolean)
       .join(' y ')
-    const looked = measured === of ? `las ${of} válvulas` : `${measured} de ${of} válvulas`
+    const looked =
+      measured === of ? (of === 2 ? 'las dos válvulas' : `las ${of} válvulas`) : `${measured} de ${of} válvulas`
     const one = set === 1 ? 'una se ajustó' : `${set} se ajustaron`
     const done =
       set === 0

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed } from 'vue'
+import { computed, useTemplateRef, watch } from 'vue'
 import { inSafeOrder, type Part } from '~~/core/access'
 import { findingWords, type Happening, itemWords, type JobView, partNamed, partsToRemove } from '~~/core/job'
 import { tell, t } from '../../words'
@@ -39,6 +39,10 @@ const mind = computed(() => [
   t('caution.defer'),
 ])
 const isDone = computed(() => state.value.confirmed.has(props.closing ? 'live' : 'safe'))
+/** What is next stays in sight where the list is longer than a phone; nothing moves while it is. */
+const rows = useTemplateRef<HTMLElement[]>('rows')
+const nextRow = computed(() => parts.value.findIndex(p => !ticked(p.name)))
+watch(nextRow, at => rows.value?.[at]?.scrollIntoView?.({ block: 'nearest' }), { flush: 'post' })
 const tap = (item: string) =>
   emit('record', props.closing ? { type: 'went-back', payload: { item } } : { type: 'came-off', payload: { item } })
 </script>
@@ -53,7 +57,7 @@ const tap = (item: string) =>
     <section>
       <h2>{{ closing ? t('list-stage.put-back-in-this-order') : t('list-stage.to-remove') }}</h2>
       <ul>
-        <li v-for="part in parts" :key="part.name" :class="{ ticked: ticked(part.name) }">
+        <li v-for="part in parts" ref="rows" :key="part.name" :class="{ ticked: ticked(part.name) }">
           <button type="button" class="line" :disabled="ticked(part.name)" @click="tap(part.name)">
             <i aria-hidden="true">{{ ticked(part.name) ? '✓' : '' }}</i><span
               >{{ tell(itemWords(part.name)) }}<small v-if="detail(part)">{{ detail(part) }}</small

@@ -190,8 +190,12 @@ const amongOf = (card: BayCard) =>
   color: var(--ground);
   border-color: var(--ink);
 }
+.find {
+  flex: 0 1 230px;
+  min-width: 120px;
+}
 .find input {
-  width: 230px;
+  width: 100%;
   min-height: 56px;
   font-size: 17px;
 }
@@ -258,6 +262,9 @@ h2 span {
 @media (max-width: 1400px) {
   .day p {
     display: none;
+  }
+  .day h1 {
+    white-space: normal;
   }
 }
 .by .p-button {

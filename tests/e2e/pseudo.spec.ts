@@ -102,6 +102,8 @@ test('the main job has a catalogue for every word and room for longer ones, on a
   for (const path of ['/', '/due', '/shelf', '/jobs/new', '/machines', '/spec-book']) {
     await page.goto(path)
     await expect(page.locator('h1').first()).toBeVisible()
+    await page.waitForLoadState('networkidle')
+    await expect(page.locator('.loading')).toHaveCount(0)
     await look(path, true)
   }
   expect(found).toEqual({})

@@ -22,6 +22,11 @@ const LABEL = 176
 const LABEL_WIDTH = `calc(${(LABEL / WIDTH) * 100}% - 6px)`
 const MOST = Math.floor(WIDTH / LABEL)
 const at = (item: DueItem) => Math.max(20, Math.min(WIDTH, x(Date.parse(item.day))))
+const when = (item: DueItem): string => {
+  if (item.over) return item.days
+  const day = short(Date.parse(item.day))
+  return item.reason.use === null ? day : t('due-strip.about', { day })
+}
 /** What is on the bench already is seen to. */
 const waiting = computed(() => props.due.items.filter(i => i.openJobId === null))
 const shown = computed(() => {
@@ -98,14 +103,9 @@ const more = computed(() => waiting.value.length - shown.value.length)
         >
           <NuxtLink :to="`/machines/${item.machineId}`" :data-due="item.tag"
             ><b>{{ item.name }}</b
-            ><span>{{ item.cause }}</span
-            ><span :class="{ over: item.over }">{{
-              item.over
-                ? item.days
-                : item.reason.use === null
-                  ? short(Date.parse(item.day))
-                  : t('due-strip.about', { day: short(Date.parse(item.day)) })
-            }}</span></NuxtLink
+            ><span
+              ><em :class="{ over: item.over }">{{ when(item) }}</em> · {{ item.cause }}</span
+            ></NuxtLink
           >
         </li>
       </ol>
@@ -182,8 +182,9 @@ li b {
 li span {
   font: 500 15px/1.25 var(--figures);
   color: var(--ink2);
-  overflow: hidden;
-  text-overflow: ellipsis;
+}
+li em {
+  font-style: normal;
   white-space: nowrap;
 }
 li .over {

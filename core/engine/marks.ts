@@ -1,5 +1,5 @@
 import { signedWay, wrap } from './angle'
-import type { Engine, Mark } from './parts'
+import type { Engine, Mark, MarkShape } from './parts'
 
 /** A mark as it would be seen: which one, and how far it still has to come to the pointer (negative: it has passed). */
 export interface SeenMark {
@@ -20,3 +20,16 @@ export function marksAt(engine: Pick<Engine, 'marks'>, crankDeg: number, withinD
     .filter(seen => Math.abs(seen.aheadDeg) <= withinDeg)
     .sort((a, b) => a.aheadDeg - b.aheadDeg)
 }
+
+/** What a mark is made as: where nobody told, a line, and a pair of dashes for the advance. */
+export const shapeOf = (mark: Pick<Mark, 'kind' | 'shape'>): MarkShape =>
+  mark.shape ?? (mark.kind === 'advance' ? 'dash pair' : 'line')
+
+/** Where a mark is seen: through its own plug, or in the marks’ common window. */
+export const windowOf = (engine: Pick<Engine, 'markWindow'>, mark: Pick<Mark, 'through'> | undefined): string =>
+  mark?.through ?? engine.markWindow
+
+/** Every window in which marks are seen, each once. */
+export const windowsOf = (engine: Pick<Engine, 'marks' | 'markWindow'>): string[] => [
+  ...new Set(engine.marks.map(mark => windowOf(engine, mark))),
+]

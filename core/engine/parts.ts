@@ -93,16 +93,31 @@ export const measuredAtSchema = z.discriminatedUnion('kind', [
 ])
 export type MeasuredAt = z.infer<typeof measuredAtSchema>
 
-/** A line on flywheel or rotor: the cycle angle, in [0, 360), at which it stands at the pointer. */
+/** What a mark on flywheel or rotor is made as. */
+export const MARK_SHAPES = ['line', 'painted line', 'dot', 'hole', 'dash pair', 'letters', 'edge'] as const
+export type MarkShape = (typeof MARK_SHAPES)[number]
+
+/** A mark on flywheel or rotor: the cycle angle, in [0, 360), at which it stands at the pointer. */
 export const markSchema = z.object({
-  letter: words(6),
+  /** What it is called: the letters beside it, or, where it has none, what it looks like: “white line”. */
+  letter: words(24),
   angleDeg: z
     .number()
     .min(0, { error: wrong('wrong.a-mark-lies-at-0') })
     .lt(360, { error: wrong('wrong.a-mark-lies-at-0') }),
   kind: z.enum(['top', 'fire', 'advance']),
+  shape: z.enum(MARK_SHAPES).optional(),
+  /** The plug or window it is seen through, where that is another than the marks’ common one. */
+  through: words(40).optional(),
 })
 export type Mark = z.infer<typeof markSchema>
+
+/** How a sign on one sprocket or two looks when it is right. */
+export const CAM_PICTURES = [
+  ...(['lines level', 'dots face', 'dots up', 'lobes apart'] as const),
+  ...(['dot at arrow', 'hole level'] as const),
+] as const
+export type CamPicture = (typeof CAM_PICTURES)[number]
 
 /** A sign on cam or sprocket, and the cycle angle in [0, 720) at which it stands as the words say. */
 export const camMarkSchema = z.object({
@@ -111,6 +126,8 @@ export const camMarkSchema = z.object({
     .number()
     .min(0, { error: wrong('wrong.a-cam-sign-lies-at') })
     .lt(720, { error: wrong('wrong.a-cam-sign-lies-at') }),
+  picture: z.enum(CAM_PICTURES).optional(),
+  through: words(40).optional(),
 })
 
 /**
@@ -246,6 +263,10 @@ export const engineParts = z.object({
   torques: z.object({ locknutNm: torqueNm.nullable(), coverNm: torqueNm.nullable(), plugNm: torqueNm.nullable() }),
   tools: words(120),
   plugGap: words(40),
+  /** How long a plug serves, on the meter and in months. */
+  plugLife: z
+    .object({ use: z.number().positive().nullable(), months: z.number().int().positive().nullable() })
+    .optional(),
   coverPattern: words(60),
   gasket: words(80),
   stripDown: z.array(words(60).min(1)).max(40),

@@ -44,7 +44,7 @@ export const engineSchema = engineParts.superRefine((engine, context) => {
         message: wrong('wrong.cylinder-without', { cylinder: cylinder.name, roles: missing }),
       })
   })
-  if (engine.marks.length > 0 && !engine.markWindow)
+  if (engine.marks.some(mark => !mark.through) && !engine.markWindow)
     context.addIssue({
       code: 'custom',
       path: ['markWindow'],

@@ -45,5 +45,6 @@ export const devicePin = ({ bladeSet, shelf, ways, ...begun }: BegunHere): JobPi
   decompressor: null,
   past: null,
   toDo: [],
+  plugsNew: {},
   quick: null,
 })

@@ -105,6 +105,8 @@ export function eventWords(pin: Pick<JobPin, 'spec' | 'bladeSet' | 'otherSets'>,
       return say('did.screw-checked', { valve: valve(event.payload.valveId), found: event.payload.found })
     case 'plug-read':
       return say('did.plug-read', event.payload)
+    case 'plug-gap':
+      return say('did.plug-gap', event.payload)
     case 'finding':
       return say('did.finding', { words: foundWords(event.payload) })
     case 'school-chosen':

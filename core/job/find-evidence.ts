@@ -1,4 +1,4 @@
-import { type Engine, type Place, valveById } from '../engine'
+import { type Engine, type Place, valveById, windowsOf } from '../engine'
 import {
   type Effect,
   effectsOf,
@@ -44,7 +44,7 @@ function askWords(engine: Engine, q: Offered): Said {
     case 'rocker':
       return say('ask.rocker', { valve: valveById(engine, q.valveId).name })
     case 'at the pointer':
-      return say('ask.pointer', { window: engine.markWindow })
+      return say('ask.pointer', { window: windowsOf(engine).join(' / ') })
     case 'cam signs':
       return say('ask.cam-signs')
     case 'rod':

@@ -74,7 +74,13 @@ describe('getting in', () => {
     const book = opened()
     expect(book.next().instruction).toBe('Make it safe, in this order')
     expect(book.next().why).toMatch(/key.*fuel.*battery off, negative lead first.*plug lead/i)
-    expect(through(book, 'find')).toEqual(['safe', ...PARTS.map(p => `off:${p.name}`), 'plug-read:Main plug', 'valves'])
+    expect(through(book, 'find')).toEqual([
+      'safe',
+      ...PARTS.map(p => `off:${p.name}`),
+      'plug-read:Main plug',
+      'plug-gap:Main plug',
+      'valves',
+    ])
   })
   it('says what holds a part and what goes wrong with it, and takes plain ones off together', () => {
     const book = opened().say(confirmed('safe'))

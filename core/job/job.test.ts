@@ -45,6 +45,7 @@ const READY: Happening[] = [
   { type: 'came-off', payload: { item: 'Spark plug' } },
   { type: 'came-off', payload: { item: 'Rocker cover' } },
   { type: 'plug-read', payload: { look: 'Gray to brown' } },
+  { type: 'plug-gap', payload: { was: 'right' } },
   { type: 'confirmed', payload: { item: 'valves' } },
 ]
 const book = (...happenings: Happening[]): LogBook => {

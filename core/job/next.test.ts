@@ -19,6 +19,7 @@ describe('Ready asks in the order of the work', () => {
       { type: 'came-off', payload: { item: 'Spark plug' } },
       { type: 'came-off', payload: { item: 'Rocker cover' } },
       { type: 'plug-read', payload: { look: 'Black or wet' } },
+      { type: 'plug-gap', payload: { was: 'set', foundMm: 0.9, leftMm: 0.7 } },
       confirmed('valves'),
     ] as Happening[]) {
       asked.push(book.next().requirement!.id)
@@ -33,6 +34,7 @@ describe('Ready asks in the order of the work', () => {
       'off:Spark plug',
       'off:Rocker cover',
       'plug-read',
+      'plug-gap:Spark plug',
       'valves',
     ])
     expect(book.next().step).toBe('find')
@@ -445,6 +447,7 @@ describe('words', () => {
       { type: 'came-off', payload: { item: 'Seat' } },
       { type: 'put-in', payload: { item: 'Rag' } },
       { type: 'plug-read', payload: { look: 'Black' } },
+      { type: 'plug-gap', payload: { was: 'new', leftMm: 0.7 } },
       { type: 'finding', payload: { text: 'Crack', step: 'find' } },
       { type: 'crank', payload: { observations: [{ kind: 'lost' }] } },
       { type: 'mark-checked', payload: { valveId: 'intake', still: true } },

@@ -5,15 +5,16 @@ import type { MachinePast } from '../history'
 import { type BladeSet, type HandBands, type TargetSchool, upcastBladeSet } from '../feeler'
 import type { School } from '../stops'
 import type { FindingEnd } from './outcomes'
+import type { PlugNew } from './plugs'
 import type { Quick } from '../quick'
 import type { Adapter, Wrench } from '../torque'
 import type { LengthUnit, MeterUnit } from '../units'
 
 /**
  * How the verdicts of this version of the core are meant; a job keeps the number it was opened with. 2: a bare figure
- * by one band, in by interval. 3: every locknut is gone over before the cover goes on.
+ * by one band, in by interval. 3: every locknut is gone over before the cover goes on. 4: a plug’s gap is asked for.
  */
-export const JUDGEMENT_VERSION = 3
+export const JUDGEMENT_VERSION = 4
 
 /**
  * Where the blade is while the nut is locked: out for the final torque, in throughout, or out throughout. A pinched
@@ -83,6 +84,8 @@ export interface JobPin {
   complaints: Complaint[]
   /** What earlier visits found and nobody has done since. */
   toDo: EarlierFinding[]
+  /** When its plugs were last new, by their names, as far as earlier visits tell. */
+  plugsNew: Record<string, PlugNew>
   openedAt: string
   openedBy: string
   /** The proved readings of the machine's last closed job, by valve id, for the same engine model. */
@@ -94,6 +97,7 @@ const NEW_SINCE_0_2 = (): Pick<
   JobPin,
   | 'complaints'
   | 'toDo'
+  | 'plugsNew'
   | 'quick'
   | 'decompressor'
   | 'past'
@@ -109,6 +113,7 @@ const NEW_SINCE_0_2 = (): Pick<
 > => ({
   complaints: [],
   toDo: [],
+  plugsNew: {},
   quick: null,
   decompressor: null,
   past: null,

@@ -19,6 +19,7 @@ const emptyState = (pin: JobPin): JobState => ({
   cameOut: new Set(),
   plugRead: null,
   plugLooks: {},
+  plugGaps: {},
   findings: [],
   notes: [],
   replaced: [],

@@ -7,6 +7,7 @@ import type { GapChange } from './gap-change'
 import type { BladeHabit, EarlierFinding } from './pin'
 import type { Complaint, Pressure, Suspect } from '../complaint'
 import type { ComplaintResult, FindingEnd } from './outcomes'
+import type { PlugGap } from './plugs'
 import type { Confirmable } from './steps'
 
 export const PHASES = ['as found', 'before lock', 'nipped', 'torqued', 'proved'] as const
@@ -148,6 +149,8 @@ export interface WorkState {
   plugRead: string | null
   /** How the plugs of more than one look, by their parts' names. */
   plugLooks: Record<string, string>
+  /** By the parts’ names, or that of the one plug. */
+  plugGaps: Record<string, PlugGap>
   findings: Found[]
   notes: Remark[]
   replaced: Remark[]

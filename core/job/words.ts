@@ -1,4 +1,4 @@
-import { cylinderById, type Engine, type Place, valveById } from '../engine'
+import { cylinderById, type Engine, type MarkShape, type Place, valveById } from '../engine'
 import { say, type Said, type Text } from '../said'
 import type { Phase } from './state'
 
@@ -6,15 +6,18 @@ import type { Phase } from './state'
 export const whose = (engine: Engine, cylinderId: string): string | null =>
   engine.cylinders.length > 1 ? cylinderById(engine, cylinderId).name : null
 
-const letterOf = (engine: Engine, place: Extract<Place, { kind: 'mark' }>): string | null =>
-  engine.marks[place.markIndex]?.letter ?? null
+/** A mark by its letter, and what it is made as where the model tells. */
+function named(engine: Engine, place: Extract<Place, { kind: 'mark' }>): { letter: string; shape?: MarkShape } | null {
+  const mark = engine.marks[place.markIndex]
+  return mark ? { letter: mark.letter, ...(mark.shape ? { shape: mark.shape } : {}) } : null
+}
 
 /** How a place is reached, as the end of “Turn until …”. */
 export function untilWords(engine: Engine, place: Place): Text {
   switch (place.kind) {
     case 'mark': {
-      const letter = letterOf(engine, place)
-      return letter === null ? say('until.the-mark') : say('until.mark', { letter })
+      const mark = named(engine, place)
+      return mark === null ? say('until.the-mark') : say('until.mark', mark)
     }
     case 'piston-top':
       return say('until.top', { cylinder: whose(engine, place.cylinderId) })
@@ -31,8 +34,8 @@ export function untilWords(engine: Engine, place: Place): Text {
 export function placeWords(engine: Engine, place: Place): Said {
   switch (place.kind) {
     case 'mark': {
-      const letter = letterOf(engine, place)
-      return letter === null ? say('place.the-mark') : say('place.mark', { letter })
+      const mark = named(engine, place)
+      return mark === null ? say('place.the-mark') : say('place.mark', { letter: mark.letter })
     }
     case 'piston-top':
       return say('place.top', { cylinder: whose(engine, place.cylinderId) })
@@ -49,8 +52,8 @@ export function placeWords(engine: Engine, place: Place): Said {
 export function stillWords(engine: Engine, place: Place): Said {
   switch (place.kind) {
     case 'mark': {
-      const letter = letterOf(engine, place)
-      return letter === null ? say('still.the-mark') : say('still.mark', { letter })
+      const mark = named(engine, place)
+      return mark === null ? say('still.the-mark') : say('still.mark', mark)
     }
     case 'piston-top':
       return say('still.top', { cylinder: whose(engine, place.cylinderId) })

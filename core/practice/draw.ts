@@ -46,6 +46,7 @@ export const practicePin = ({ name, engine }: PracticeEngine, bladeSet: BladeSet
   complaint: '',
   complaints: [],
   toDo: [],
+  plugsNew: {},
   openedAt: '',
   openedBy: '',
   lastAsLeft: null,

@@ -1,6 +1,6 @@
 import sameData from 'fast-deep-equal'
 import { threadText } from '../adjuster'
-import { type Clearance, type Engine, firingIntervalName, type MeasuredField, ROLES } from '../engine'
+import { type Clearance, type Engine, firingIntervalName, type MeasuredField, ROLES, windowsOf } from '../engine'
 import { spanOf, spanWords, targetOf } from '../feeler'
 import { say, type Said, type Text } from '../said'
 import { fahrenheit, formatLength, snapMm, torqueParts } from '../units'
@@ -173,8 +173,8 @@ export function specLines(engine: Engine): SpecLine[] {
     line(
       'marks',
       [engine.marks, engine.markWindow],
-      engine.marks.map(m => `${m.letter} ${m.angleDeg}°`).join(', '),
-      engine.markWindow,
+      engine.marks.map(m => `${m.letter} ${m.angleDeg}°${m.shape ? ` (${m.shape})` : ''}`).join(', '),
+      windowsOf(engine).join(' / '),
     ),
     line('signs', engine.camMarks, engine.camMarks.map(m => `${m.words}, ${m.angleDeg}°`).join('; ')),
     line('stops', engine.makersStops, stopsText(engine).replaceAll('\n', '; ')),
@@ -197,7 +197,12 @@ export function specLines(engine: Engine): SpecLine[] {
     line('gasket', engine.gasket, engine.gasket),
     line('pattern', engine.coverPattern, engine.coverPattern),
     line('tools', engine.tools, engine.tools),
-    line('gap', engine.plugGap, engine.plugGap),
+    line(
+      'gap',
+      [engine.plugGap, engine.plugLife],
+      engine.plugGap,
+      engine.plugLife ? say('spec-says.plug-life', engine.plugLife) : '',
+    ),
     line(
       'interval',
       interval,

@@ -4,15 +4,8 @@ import { say } from '../said'
 import { type LengthUnit, measuredValue, numberOf, numberProblem, readLength, readNumber } from '../units'
 import { heard } from '../wrong'
 import type { Exact, SpecField, SpecText, SpecWrong } from './spec-fields'
-import {
-  parseCamMarks,
-  parseClearance,
-  parseCylinders,
-  parseMarks,
-  parseOtherFigures,
-  parseStops,
-  parseSuperseded,
-} from './spec-text'
+import { parseCamMarks, parseMarks } from './mark-text'
+import { parseClearance, parseCylinders, parseOtherFigures, parseStops, parseSuperseded } from './spec-text'
 
 /** The valves of plain cylinders: two or four each, seen from above with the intakes behind. */
 function valvesOf(cylinders: Engine['cylinders'], text: SpecText): Engine['valves'] {
@@ -154,6 +147,9 @@ export function candidate(text: SpecText, exact: Exact): { data: Record<string, 
     torques: { locknutNm: measured('locknut'), coverNm: measured('cover'), plugNm: measured('plug') },
     tools: text.tools,
     plugGap: text.plugGap,
+    ...(text.plugUse === '' && text.plugMonths === ''
+      ? {}
+      : { plugLife: { use: number('plugUse'), months: number('plugMonths') } }),
     coverPattern: text.coverPattern,
     gasket: text.gasket,
     stripDown: text.stripDown

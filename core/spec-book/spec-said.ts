@@ -1,7 +1,8 @@
 import { threadText } from '../adjuster'
 import { type Engine, type MeasuredField, ROLES, type Valve } from '../engine'
 import type { SpecText } from './spec-fields'
-import { camMarksText, cylindersText, marksText, otherFiguresText, stopsText, supersededText } from './spec-text'
+import { camMarksText, marksText } from './mark-text'
+import { cylindersText, otherFiguresText, stopsText, supersededText } from './spec-text'
 
 const figure = (value: number | null | undefined): string =>
   value === null || value === undefined ? '' : String(value)
@@ -71,6 +72,8 @@ export function specText(engine: Engine): SpecText {
     plug: measured('plug', torques.plugNm),
     tools: engine.tools,
     plugGap: engine.plugGap,
+    plugUse: figure(engine.plugLife?.use),
+    plugMonths: figure(engine.plugLife?.months),
     coverPattern: engine.coverPattern,
     gasket: engine.gasket,
     stripDown: engine.stripDown.join('\n'),

@@ -1,15 +1,7 @@
-import {
-  type Clearance,
-  type Engine,
-  type Mark,
-  type Place,
-  signedWay,
-  type Superseded,
-  wrap,
-  type Valve,
-} from '../engine'
+import { type Clearance, type Engine, type Place, signedWay, type Superseded, wrap, type Valve } from '../engine'
 import { FigureError, type LengthUnit, parseLength } from '../units'
 import { say } from '../said'
+import { BETWEEN, figure, parts, wordsAndAngle } from './list-text'
 
 /**
  * One clearance as it is typed: “0.08–0.12”, “0.08–0.14 (0.10)”, “0.16 ± 0.03”, “4 thou”. @throws FigureError with what
@@ -92,41 +84,11 @@ export const parseSuperseded = (text: string): Superseded[] =>
 export const supersededText = (old: readonly Superseded[]): string =>
   old.map(o => `${o.role} ${o.text}; ${o.source}; ${o.correctedBy}; ${o.correctedOn}`).join('\n')
 
-/** Between items of a list: a comma before a digit is a decimal comma. */
-const BETWEEN = /[;\n]|,(?!\d)/
-const parts = (text: string, at: RegExp): string[] =>
-  text
-    .split(at)
-    .map(part => part.trim())
-    .filter(Boolean)
-/** Words and an angle at their end: “T L 180”. */
-function wordsAndAngle(part: string, example: 'mark' | 'cylinder' | 'sign'): { words: string; deg: number } {
-  const match = /^(.+?)\s+(-?\d+(?:[.,]\d+)?)°?$/.exec(part)
-  if (!match) throw new FigureError(part, say('figure.cannot-be-read', { example }))
-  return { words: match[1]!, deg: Number(match[2]!.replace(',', '.')) }
-}
-
-const kindOf = (letter: string): Mark['kind'] =>
-  /^f\b/i.test(letter) ? 'fire' : /^(a\b|‖|\|\|)/i.test(letter) ? 'advance' : 'top'
-/** Marks as typed: “T L 0, F 346, T R 180”. F fires; A and a double line are advance marks; all else is top. */
-export const parseMarks = (text: string): Mark[] =>
-  parts(text, BETWEEN).map(part => {
-    const { words: letter, deg: angleDeg } = wordsAndAngle(part, 'mark')
-    return { letter, angleDeg, kind: kindOf(letter) }
-  })
-
 /** Cylinders as typed, each with its firing angle: “Left 0, Right 360”. */
 export const parseCylinders = (text: string): Engine['cylinders'] =>
   parts(text, BETWEEN).map((part, i) => {
     const { words: name, deg: firingAngleDeg } = wordsAndAngle(part, 'cylinder')
     return { id: `cylinder-${i + 1}`, name, firingAngleDeg }
-  })
-
-/** Cam signs as typed, a line each: how it looks when right, and the angle. */
-export const parseCamMarks = (text: string): Engine['camMarks'] =>
-  parts(text, /[;\n]/).map(part => {
-    const { words, deg: angleDeg } = wordsAndAngle(part, 'sign')
-    return { words, angleDeg }
   })
 
 function parsePlace(text: string, engine: Pick<Engine, 'cylinders' | 'marks'>, deg: number): Place {
@@ -188,16 +150,9 @@ export function parseStops(
   })
 }
 
-/** Figures of a list, without an exponent or idle zeros. */
-const figure = (value: number): string => String(Number(value.toFixed(4)))
-/** Marks in the notation that `parseMarks` reads. */
-export const marksText = (marks: Mark[]): string => marks.map(m => `${m.letter} ${figure(m.angleDeg)}`).join(', ')
 /** Cylinders in the notation that `parseCylinders` reads. */
 export const cylindersText = (cylinders: Engine['cylinders']): string =>
   cylinders.map(c => `${c.name} ${figure(c.firingAngleDeg)}`).join(', ')
-/** Cam signs in the notation that `parseCamMarks` reads. */
-export const camMarksText = (camMarks: Engine['camMarks']): string =>
-  camMarks.map(m => `${m.words} ${figure(m.angleDeg)}`).join('\n')
 /** Other figures in the notation that `parseOtherFigures` reads. */
 export const otherFiguresText = (others: Engine['otherClearances']): string =>
   others.map(o => `${o.role} ${o.clearance.text}; ${o.source}`).join('\n')

@@ -1,5 +1,5 @@
 import { USUAL_HAND } from '../../core/feeler'
-import { type EarlierFinding, JUDGEMENT_VERSION, type JobPin, reduceJob, toDoAfter } from '../../core/job'
+import { JUDGEMENT_VERSION, type JobPin, plugsAfter, reduceJob, toDoAfter } from '../../core/job'
 import { pinnedMachine } from '../../core/job/device-pin'
 import type { OpenJobRequest } from '../../shared/requests'
 import type { JobResponse } from '../../shared/responses'
@@ -70,10 +70,11 @@ export async function withFreeNumber<T>(open: () => Promise<T>): Promise<T> {
   }
 }
 
-/** What the machine's last visit left to be done. */
-async function leftToDo(db: Db, shopId: number, jobId: number): Promise<EarlierFinding[]> {
+/** What the machine's last visit left to be done, and when its plugs were new. */
+async function leftBy(db: Db, shopId: number, jobId: number): Promise<Pick<JobPin, 'toDo' | 'plugsNew'>> {
   const { pin } = await jobOf(db, shopId, jobId)
-  return toDoAfter(pin, reduceJob(pin, await eventsAfter(db, shopId, jobId, 0)))
+  const state = reduceJob(pin, await eventsAfter(db, shopId, jobId, 0))
+  return { toDo: toDoAfter(pin, state), plugsNew: plugsAfter(pin, state) }
 }
 
 /** Opens a job and pins what it is judged against: spec revision, blades, hand, judgement version. */
@@ -141,7 +142,7 @@ async function opening(
     quick: null,
     complaint: request.complaint,
     complaints: request.complaints ?? [],
-    toDo: last ? await leftToDo(db, shopId, last.id) : [],
+    ...(last ? await leftBy(db, shopId, last.id) : { toDo: [], plugsNew: {} }),
     openedAt: now.toISOString(),
     openedBy: person.name,
     lastAsLeft: last && {

@@ -86,6 +86,7 @@ export function pinOf(engine: Engine = engineOf(), changes: Partial<JobPin> = {}
     complaint: 'ticks when cold',
     complaints: [],
     toDo: [],
+    plugsNew: {},
     openedAt: '2026-11-25T08:00:00+00:00',
     openedBy: 'Ada',
     lastAsLeft: null,

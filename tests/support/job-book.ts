@@ -44,6 +44,7 @@ export const ready = (book: ReturnType<typeof said>, strip = ['Seat', 'Spark plu
     confirmed('safe'),
     ...strip.map((item): Happening => ({ type: 'came-off', payload: { item } })),
     { type: 'plug-read', payload: { look: 'Gray to brown' } },
+    { type: 'plug-gap', payload: { was: 'right' } },
     confirmed('valves'),
   )
 export const found = (book: ReturnType<typeof said>) =>

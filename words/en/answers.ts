@@ -1,5 +1,6 @@
 import type { Role } from '../../core/engine'
 import type { Tell, Text } from '../../core/said'
+import type { PlugEnd } from '../../core/job/plugs'
 import { formatLength, formatTorque } from '../../core/units'
 import { within } from './grammar'
 import { screwTurn } from './turns'
@@ -10,6 +11,14 @@ interface OfValve {
 interface Own {
   /** In the person’s own words. */
   words: string
+}
+
+/** What became of a plug’s gap. */
+export function gapTold(was: PlugEnd, foundMm: number | null, leftMm: number | null): string {
+  const left = leftMm === null ? '' : ` ${formatLength(leftMm, 'mm')} mm`
+  if (was === 'new') return `new plug,${left || ' not measured'}`
+  const found = foundMm === null ? '' : `${formatLength(foundMm, 'mm')} mm found, `
+  return was === 'set' ? `${found}set to${left}` : `${found}right`
 }
 
 const CHECKED = {
@@ -40,6 +49,8 @@ export const answers = {
   'did.screw-checked': ({ valve, found }: OfValve & { found: keyof typeof CHECKED }) =>
     `${valve} screw checked: ${CHECKED[found]}`,
   'did.plug-read': ({ look }: { look: string }) => `Plug: ${within(look)}`,
+  'did.plug-gap': ({ was, foundMm, leftMm }: { was: PlugEnd; foundMm?: number; leftMm?: number }) =>
+    `Plug gap: ${gapTold(was, foundMm ?? null, leftMm ?? null)}`,
   'did.finding': ({ words }: { words: Text }, tell: Tell) => `Found: ${tell(words)}`,
   'did.school-chosen': ({ school }: { school: Text }, tell: Tell) => `By ${within(tell(school))}`,
   'did.mark-still-there': ({ valve }: OfValve) => `Mark still there, ${within(valve)}`,

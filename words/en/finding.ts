@@ -1,5 +1,5 @@
 import type { Role } from '../../core/engine'
-import type { Tell, Text } from '../../core/said'
+import type { Said, Tell, Text } from '../../core/said'
 import { capital, whose, within } from './grammar'
 import { gap } from './readings'
 import { crankTurn } from './turns'
@@ -39,8 +39,8 @@ export const finding = {
   'find.overshot.sentence': ({ times }: { times: number }) =>
     times === 1 ? 'Overshot: one extra turn counted.' : `Overshot ${times} times: extra turns counted.`,
 
-  'find.why.line': ({ place, window }: At & { window: string }, tell: Tell) =>
-    `The line beside ${tell(place)} in ${window}. It comes up twice a cycle; the rockers tell you which one this is.`,
+  'find.why.line': ({ look, window }: { look: Said; window: string }, tell: Tell) =>
+    `${capital(tell(look))} in ${window}. It comes up twice a cycle; the rockers tell you which one this is.`,
   'find.why.once-a-cycle': 'It comes up once a cycle, so it gives you the stroke by itself.',
   'find.why.piston-top':
     'The piston tops out twice a cycle; the rockers tell you which one this is. Use a wood or plastic rod, never steel.',

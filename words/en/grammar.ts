@@ -1,3 +1,4 @@
+import type { MarkShape } from '../../core/engine'
 import type { Tell, Text } from '../../core/said'
 
 /** Several in a sentence: “a”, “a and b”, “a, b and c”. */
@@ -18,6 +19,22 @@ export const within = (name: string): string => name.toLowerCase()
 
 /** “left ” before a part of one of several cylinders; nothing on a single. */
 export const whose = (cylinder: string | null): string => (cylinder === null ? '' : `${within(cylinder)} `)
+
+/** What a mark may be, and what each of them is called. */
+export const MARKS: Record<MarkShape, string> = {
+  'line': 'line',
+  'painted line': 'painted line',
+  'dot': 'dot',
+  'hole': 'hole',
+  'dash pair': 'pair of dashes',
+  'letters': 'letter itself',
+  'edge': 'edge of the casting',
+}
+/** A mark as it is looked for: “the line beside T”, “the painted line, “white line””. A longer name says what it is. */
+export function markLook(letter: string, shape: MarkShape): string {
+  if (shape === 'letters') return `the ${letter.length > 1 ? 'letters' : 'letter'} ${letter}, not a line`
+  return letter.length > 3 ? `the ${MARKS[shape]} called “${letter}”` : `the ${MARKS[shape]} beside ${letter}`
+}
 
 /** What a screen puts into a sentence. */
 export type Shown<Names extends string> = Record<Names, string | number>

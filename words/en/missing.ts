@@ -21,6 +21,7 @@ export const missing = {
   'missing.safe': 'Nobody confirmed that the engine cannot start.',
   'missing.off': ({ item }: Item) => `“${item}” did not come off.`,
   'missing.plug-read': 'The plug was not read.',
+  'missing.plug-gap': 'The plug’s gap was not measured.',
   'missing.valves': 'Which valve is which was not confirmed.',
 
   'missing.vain': ({ valve }: OfValve) => `${valve}: the screw was opened a long way, and the blade still won’t go in.`,

@@ -1,5 +1,5 @@
-import type { ValveSight } from '../../core/engine'
-import { listed, whose, within } from './grammar'
+import type { MarkShape, ValveSight } from '../../core/engine'
+import { listed, markLook, whose, within } from './grammar'
 
 interface OfCylinder {
   /** The cylinder’s name, or null on a single. */
@@ -43,7 +43,9 @@ export const places = {
   'place.cam-sign': 'the cam sign',
   'place.valve': valveAt,
 
-  'until.mark': ({ letter }: { letter: string }) => `${letter} lines up`,
+  'mark.look': ({ letter, shape }: { letter: string; shape: MarkShape }) => markLook(letter, shape),
+  'until.mark': ({ letter, shape }: { letter: string; shape?: MarkShape }) =>
+    `${shape ? markLook(letter, shape) : letter} lines up`,
   'until.the-mark': 'the mark lines up',
   'until.top': ({ cylinder }: OfCylinder) =>
     `the rod ${cylinder === null ? '' : `in the ${whose(cylinder)}cylinder `}stops rising`,
@@ -51,7 +53,8 @@ export const places = {
   'until.cam-sign': 'the cam sign is right',
   'until.valve': ({ valve, sight }: Seen) => `the ${within(valve)} ${UNTIL[sight]}`,
 
-  'still.mark': ({ letter }: { letter: string }) => `Is ${letter} still at the pointer?`,
+  'still.mark': ({ letter, shape }: { letter: string; shape?: MarkShape }) =>
+    `Is ${shape ? markLook(letter, shape) : letter} still at the pointer?`,
   'still.the-mark': 'Is the mark still at the pointer?',
   'still.top': ({ cylinder }: OfCylinder) => `Is the ${whose(cylinder)}piston still at its top?`,
   'still.past-top': ({ cylinder, dropMm }: Drop) => `Is the ${whose(cylinder)}piston still ${dropMm} mm down?`,

@@ -1,6 +1,19 @@
-import type { Role } from '../../core/engine'
+import type { Engine, Role } from '../../core/engine'
 import type { Tell, Text } from '../../core/said'
-import { within } from './grammar'
+import { formatMeter, type MeterUnit } from '../../core/units'
+import { count, within } from './grammar'
+
+type PlugLife = NonNullable<Engine['plugLife']>
+const lifeWords = ({ use, months }: PlugLife, unit: MeterUnit): string =>
+  [use !== null && formatMeter(use, unit), months !== null && count(months, 'month')].filter(Boolean).join(' or ')
+interface Served {
+  date: string
+  use: number | null
+  months: number
+  unit: MeterUnit
+  life: PlugLife | null
+  over: boolean
+}
 
 interface Celsius {
   celsius: number
@@ -105,6 +118,27 @@ export const ready = {
   'plug.white-blistered.help': 'lean or hot',
   'plug.not-looked-at': 'Not looked at',
   'plug.not-looked-at.help': 'no claim made',
+  'plug.all-brown': ({ count }: { count: number }) => `All ${count} gray to brown`,
+  'plug.all-brown.help': 'each one was looked at',
+  'plug.life': ({ life, unit }: { life: PlugLife; unit: MeterUnit }) =>
+    `Service life ${lifeWords(life, unit)}; nothing on record of when this one was new.`,
+  'plug.served': ({ date, use, months, unit, life, over }: Served) => {
+    const since = use === null ? `${count(months, 'month')} ago` : `${formatMeter(use, unit)} ago`
+    const service = life ? ` Service life ${lifeWords(life, unit)}${over ? ': it is over, put a new one in' : ''}.` : ''
+    return `New on ${date}, ${since}.${service}`
+  },
+  'plug-gap': ({ gap }: { gap: string }) => `Is the plug’s gap ${gap}?`,
+  'plug-gap.one': ({ item, gap }: { item: Text; gap: string }, tell: Tell) => `${tell(item)}: is the gap ${gap}?`,
+  'plug-gap.why':
+    'Measure with a wire gauge; a flat blade reads too small on a worn electrode. Bend the outer one only.',
+  'key.gap-right': 'Right as it is',
+  'key.gap-right.help': ({ gap }: { gap: string }) => `measured, ${gap}`,
+  'key.gap-set': 'Set to it',
+  'key.gap-set.help': ({ gap }: { gap: string }) => `bent to ${gap}`,
+  'key.plug-new': 'New plug',
+  'key.plug-new.help': ({ gap }: { gap: string }) => `checked to ${gap}`,
+  'key.gap-measured': 'Set; the old gap was …',
+  'key.gaps-right': ({ count }: { count: number }) => `All ${count} right`,
 
   'valves.label': 'Which valve is which',
   'valves': 'Find intake and exhaust on the head',

@@ -1,7 +1,9 @@
 import type { Role } from '../../core/engine'
 import type { Feel } from '../../core/feeler'
+import type { PlugGap } from '../../core/job/plugs'
 import type { Tell, Text } from '../../core/said'
 import { fahrenheit, formatLength, formatMeter, type MeterUnit } from '../../core/units'
+import { gapTold } from './answers'
 import { within } from './grammar'
 
 interface Noted {
@@ -27,6 +29,8 @@ export const sheet = {
   'sheet.cover': 'Cover',
   'sheet.plug': 'Plug',
   'sheet.plug-look': ({ look }: { look: string }) => look,
+  'sheet.plug-and-gap': ({ look, was, foundMm, leftMm }: PlugGap & { look: string }) =>
+    `${look}; gap ${gapTold(was, foundMm, leftMm)}`,
   'sheet.plug-not-read': 'not read',
   'sheet.gasket.new': (g: Noted) => noted('New gasket', g, ': '),
   'sheet.gasket.used again': (g: Noted) => noted('Gasket used again', g, ': '),

@@ -50,6 +50,8 @@ export const specLines = {
   'spec-line': ({ id }: { id: SpecLineId }) => NAMES[id],
   'spec-says.printed': ({ text, sub }: { text: string; sub: string }) => `printed ${text}${sub ? `, ${sub}` : ''}`,
   'spec-says.none': 'none',
+  'spec-says.plug-life': ({ use, months }: { use: number | null; months: number | null }) =>
+    `new every ${[use, months !== null && count(months, 'month')].filter(Boolean).join(' or ')}`,
   'spec-says.not-known': 'not known',
   'spec-says.all-cylinders': 'all cylinders',
   'spec-says.others': ({ figures }: { figures: { role: Role; figure: string }[] }) =>

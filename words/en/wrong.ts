@@ -184,6 +184,8 @@ const bench = {
   'wrong.give-a-figure-of-zero': 'Give a figure of zero or more.',
   'wrong.an-estimate-of-more-than': 'An estimate of more than 2 mm is out of range. Check the unit.',
   'wrong.give-the-shims-size-in': 'Give the shim’s size in mm.',
+  'wrong.give-the-plugs-gap': 'Give the plug’s gap in mm, thou or inches.',
+  'wrong.a-plugs-gap-is': 'A plug’s gap is 0.2 to 2 mm. Check the unit.',
   'wrong.a-shim-is-0-8': 'A shim is 0.8 to 4 mm thick. Check the unit.',
   'wrong.give-the-engraved-or-the': 'Give the engraved or the measured size.',
   'wrong.give-the-hours-as-a': 'Give the hours as a number.',
@@ -294,6 +296,8 @@ const figures = {
   'figure.is-what-no-head-at': 'is out of range for a head. Check the thermometer’s sensor.',
   'figure.cannot-be-read': ({ example }: { example: 'mark' | 'cylinder' | 'sign' }) =>
     `can’t be read. Type it like ${EXAMPLES[example]}.`,
+  'figure.no-shape': ({ shapes }: { shapes: string[] }) =>
+    `is not a shape known here. Choose one of these: ${shapes.join(', ')}.`,
   'figure.cannot-be-read-type-valve':
     'can’t be read. Type valve, figure, semicolon, source, such as exhaust 0.13–0.17; Bulletin 4.',
   'figure.cannot-be-read-type-degrees':

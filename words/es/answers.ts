@@ -1,8 +1,16 @@
 import type { Words } from '../teller'
 import type { answers as english } from '../en/answers'
+import type { PlugEnd } from '../../core/job/plugs'
 import { formatLength, formatTorque } from '../../core/units'
 import { roleName, the, valveName, within } from './grammar'
 import { screwTurn } from './turns'
+
+export function gapTold(was: PlugEnd, foundMm: number | null, leftMm: number | null): string {
+  const left = leftMm === null ? '' : ` ${formatLength(leftMm, 'mm')} mm`
+  if (was === 'new') return `bujía nueva,${left || ' sin medir'}`
+  const found = foundMm === null ? '' : `tenía ${formatLength(foundMm, 'mm')} mm, `
+  return was === 'set' ? `${found}ajustada a${left}` : `${found}bien`
+}
 
 const CHECKED = {
   'right': 'gira, y es el correcto',
@@ -49,6 +57,7 @@ export const answers: Words<typeof english> = {
     there ? 'Descompresor: abre el escape en lo más alto' : 'Descompresor: no hay, el escape mide igual en lo más alto',
   'did.screw-checked': ({ valve, found }) => `Tornillo de ${the(valve)} revisado: ${CHECKED[found]}`,
   'did.plug-read': ({ look }) => `Bujía: ${LOOKS[look] ?? look.toLowerCase()}`,
+  'did.plug-gap': ({ was, foundMm, leftMm }) => `Luz de la bujía: ${gapTold(was, foundMm ?? null, leftMm ?? null)}`,
   'did.finding': ({ words }, tell) => `Hallado: ${tell(words)}`,
   'did.school-chosen': ({ school }, tell) => `Método: ${tell(school).toLowerCase()}`,
   'did.mark-still-there': ({ valve }) => `La marca sigue ahí, ${within(valve)}`,

@@ -27,8 +27,8 @@ export const finding: Words<typeof english> = {
   'find.overshot': ({ times }) => overshot(times),
   'find.overshot.sentence': ({ times }) => `${overshot(times)}.`,
 
-  'find.why.line': ({ place, window }, tell) =>
-    `La línea junto a ${tell(place)} en ${usual(window)}. Sale dos veces por ciclo; los balancines dicen cuál es.`,
+  'find.why.line': ({ look, window }, tell) =>
+    `${capital(tell(look))} en ${usual(window)}. Sale dos veces por ciclo; los balancines dicen cuál es.`,
   'find.why.once-a-cycle': 'Sale una vez por ciclo, así que da la carrera por sí sola.',
   'find.why.piston-top':
     'El pistón llega arriba dos veces por ciclo; los balancines dicen cuál es. Use varilla de madera o plástico, nunca de acero.',

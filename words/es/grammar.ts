@@ -1,3 +1,4 @@
+import type { MarkShape } from '../../core/engine'
 import type { Tell, Text } from '../../core/said'
 
 /** Varias cosas en una frase: “a”, “a y b”, “a, b y c”. */
@@ -39,6 +40,24 @@ export function valveName(name: string): string {
 }
 /** A valve’s or a cylinder’s name to stand by itself. */
 export const partName = (name: string): string => (VALVE.test(name) ? valveName(name) : capital(side(name)))
+
+/** What a mark may be, and what each of them is called. */
+export const MARKS: Record<MarkShape, string> = {
+  'line': 'línea',
+  'painted line': 'línea pintada',
+  'dot': 'punto',
+  'hole': 'agujero',
+  'dash pair': 'par de rayas',
+  'letters': 'la propia letra',
+  'edge': 'borde de la fundición',
+}
+const MASCULINE: ReadonlySet<MarkShape> = new Set(['dot', 'hole', 'dash pair', 'edge'])
+export function markLook(letter: string, shape: MarkShape): string {
+  if (shape === 'letters')
+    return letter.length > 1 ? `las letras ${letter}, no una línea` : `la letra ${letter}, no una línea`
+  const what = `${MASCULINE.has(shape) ? 'el' : 'la'} ${MARKS[shape]}`
+  return letter.length > 3 ? `${what} “${letter}”` : `${what} junto a ${letter}`
+}
 
 /** Parts that a spec names in English, as they usually are. */
 const USUAL: Record<string, string> = {

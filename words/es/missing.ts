@@ -14,6 +14,7 @@ export const missing: Words<typeof english> = {
   'missing.safe': 'Nadie confirmó que el motor no puede arrancar.',
   'missing.off': ({ item }) => `“${item}” no se quitó.`,
   'missing.plug-read': 'No se leyó la bujía.',
+  'missing.plug-gap': 'No se midió la luz de la bujía.',
   'missing.valves': 'No se confirmó cuál válvula es cuál.',
 
   'missing.vain': ({ valve }) => `${valveName(valve)}: el tornillo se abrió mucho y la lámina sigue sin entrar.`,

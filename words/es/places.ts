@@ -1,7 +1,7 @@
 import type { Words } from '../teller'
 import type { places as english } from '../en/places'
 import type { ValveSight } from '../../core/engine'
-import { listed, partName, the, whose, within } from './grammar'
+import { listed, markLook, partName, the, whose, within } from './grammar'
 
 const HOW: Record<ValveSight, string> = {
   'just closed': 'recién cerrando',
@@ -30,7 +30,8 @@ export const places: Words<typeof english> = {
   'place.cam-sign': 'la señal del árbol de levas',
   'place.valve': ({ valve, sight }) => `${the(valve)} ${HOW[sight]}`,
 
-  'until.mark': ({ letter }) => `que coincida ${letter}`,
+  'mark.look': ({ letter, shape }) => markLook(letter, shape),
+  'until.mark': ({ letter, shape }) => `que coincida ${shape ? markLook(letter, shape) : letter}`,
   'until.the-mark': 'que coincida la marca',
   'until.top': ({ cylinder }) =>
     `que la varilla${cylinder === null ? '' : ` del cilindro${whose(cylinder)}`} deje de subir`,
@@ -39,7 +40,7 @@ export const places: Words<typeof english> = {
   'until.cam-sign': 'que la señal del árbol de levas esté bien',
   'until.valve': ({ valve, sight }) => `que ${the(valve)} ${UNTIL[sight]}`,
 
-  'still.mark': ({ letter }) => `¿Sigue ${letter} en el índice?`,
+  'still.mark': ({ letter, shape }) => `¿Sigue ${shape ? markLook(letter, shape) : letter} en el índice?`,
   'still.the-mark': '¿Sigue la marca en el índice?',
   'still.top': ({ cylinder }) => `¿Sigue el pistón${whose(cylinder)} en lo más alto?`,
   'still.past-top': ({ cylinder, dropMm }) => `¿Sigue el pistón${whose(cylinder)} ${dropMm} mm abajo?`,

@@ -1,6 +1,11 @@
 import type { Words } from '../teller'
 import type { ready as english } from '../en/ready'
-import { theRole, within } from './grammar'
+import type { Engine } from '../../core/engine'
+import { formatMeter, type MeterUnit } from '../../core/units'
+import { count, theRole, within } from './grammar'
+
+const lifeWords = ({ use, months }: NonNullable<Engine['plugLife']>, unit: MeterUnit): string =>
+  [use !== null && formatMeter(use, unit), months !== null && count(months, 'mes', 'meses')].filter(Boolean).join(' o ')
 
 export const ready: Words<typeof english> = {
   'machine.label': 'Máquina correcta',
@@ -96,6 +101,26 @@ export const ready: Words<typeof english> = {
   'plug.white-blistered.help': 'pobre o caliente',
   'plug.not-looked-at': 'No la vi',
   'plug.not-looked-at.help': 'no se afirma nada',
+  'plug.all-brown': ({ count }) => `Las ${count} gris a café`,
+  'plug.all-brown.help': 'se miró cada una',
+  'plug.life': ({ life, unit }) => `Vida útil ${lifeWords(life, unit)}; no consta cuándo se puso esta.`,
+  'plug.served': ({ date, use, months, unit, life, over }) => {
+    const since = use === null ? `hace ${count(months, 'mes', 'meses')}` : `hace ${formatMeter(use, unit)}`
+    const service = life ? ` Vida útil ${lifeWords(life, unit)}${over ? ': ya pasó, ponga una nueva' : ''}.` : ''
+    return `Nueva el ${date}, ${since}.${service}`
+  },
+  'plug-gap': ({ gap }) => `¿La luz de la bujía es ${gap}?`,
+  'plug-gap.one': ({ item, gap }, tell) => `${tell(item)}: ¿la luz es ${gap}?`,
+  'plug-gap.why':
+    'Mida con calibre de alambre; una lámina plana lee de menos en un electrodo gastado. Doble solo el de fuera.',
+  'key.gap-right': 'Está bien',
+  'key.gap-right.help': ({ gap }) => `medida, ${gap}`,
+  'key.gap-set': 'Ajustada',
+  'key.gap-set.help': ({ gap }) => `doblada a ${gap}`,
+  'key.plug-new': 'Bujía nueva',
+  'key.plug-new.help': ({ gap }) => `comprobada a ${gap}`,
+  'key.gap-measured': 'Ajustada; antes tenía …',
+  'key.gaps-right': ({ count }) => `Las ${count} bien`,
 
   'valves.label': 'Cuál válvula es cuál',
   'valves': 'Ubique admisión y escape en la culata',

@@ -1,7 +1,7 @@
 import type { Words } from '../teller'
 import type { sheet as english } from '../en/sheet'
 import { fahrenheit, formatLength, formatMeter } from '../../core/units'
-import { LOOKS } from './answers'
+import { gapTold, LOOKS } from './answers'
 import { capital, roleName, the, valveName } from './grammar'
 import { FEELS } from './readings'
 
@@ -25,6 +25,8 @@ export const sheet: Words<typeof english> = {
   'sheet.cover': 'Tapa',
   'sheet.plug': 'Bujía',
   'sheet.plug-look': ({ look }) => capital(LOOKS[look] ?? look),
+  'sheet.plug-and-gap': ({ look, was, foundMm, leftMm }) =>
+    `${capital(LOOKS[look] ?? look)}; luz ${gapTold(was, foundMm, leftMm)}`,
   'sheet.plug-not-read': 'sin leer',
   'sheet.gasket.new': g => noted('Junta nueva', g, ': '),
   'sheet.gasket.used again': g => noted('Junta usada otra vez', g, ': '),

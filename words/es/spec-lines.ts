@@ -55,6 +55,8 @@ export const specLines: Words<typeof english> = {
   'spec-line': ({ id }) => NAMES[id],
   'spec-says.printed': ({ text, sub }) => `impreso ${text}${sub ? `, ${sub}` : ''}`,
   'spec-says.none': 'ninguno',
+  'spec-says.plug-life': ({ use, months }) =>
+    `nueva cada ${[use, months !== null && count(months, 'mes', 'meses')].filter(Boolean).join(' o ')}`,
   'spec-says.not-known': 'no se sabe',
   'spec-says.all-cylinders': 'todos los cilindros',
   'spec-says.others': ({ figures }) =>

@@ -180,6 +180,8 @@ const bench = {
   'wrong.give-a-figure-of-zero': 'Dé una cifra de cero o más.',
   'wrong.an-estimate-of-more-than': 'Una estimación de más de 2 mm está fuera de rango. Revise la unidad.',
   'wrong.give-the-shims-size-in': 'Dé la medida de la pastilla en mm.',
+  'wrong.give-the-plugs-gap': 'Dé la luz de la bujía en mm, thou o pulgadas.',
+  'wrong.a-plugs-gap-is': 'La luz de una bujía va de 0.2 a 2 mm. Revise la unidad.',
   'wrong.a-shim-is-0-8': 'Una pastilla tiene de 0.8 a 4 mm de espesor. Revise la unidad.',
   'wrong.give-the-engraved-or-the': 'Dé la medida grabada o la medida con micrómetro.',
   'wrong.give-the-hours-as-a': 'Dé las horas como número.',
@@ -259,6 +261,7 @@ const figures = {
   'figure.arrived-damaged-from-the-thermometer': 'llegó dañada del termómetro. Lea otra vez.',
   'figure.is-what-no-head-at': 'está fuera de rango para una culata. Revise el sensor del termómetro.',
   'figure.cannot-be-read': ({ example }) => `no se puede leer. Escríbalo como ${EXAMPLES[example]}.`,
+  'figure.no-shape': ({ shapes }) => `no es una forma conocida aquí. Elija una de estas: ${shapes.join(', ')}.`,
   'figure.cannot-be-read-type-valve':
     'no se puede leer. Escriba válvula, cifra, punto y coma, fuente: exhaust 0.13–0.17; Boletín 4.',
   'figure.cannot-be-read-type-degrees':

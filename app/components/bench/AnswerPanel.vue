@@ -5,6 +5,7 @@ import type { Text } from '~~/core/said'
 import { useShortcutsOn } from '../../composables/useKeys'
 import { useRest } from '../../composables/useRest'
 import { tell, t } from '../../words'
+import PlugLook from './PlugLook.vue'
 import GlossedText from '../shell/GlossedText.vue'
 
 /** The one next thing, why, and its answers. */
@@ -12,7 +13,7 @@ const props = defineProps<{
   label: Text
   instruction: Text
   why: Text
-  keys: Pick<AnswerKey, 'title' | 'help'>[]
+  keys: Pick<AnswerKey, 'title' | 'help' | 'drawing'>[]
   passable: boolean
 }>()
 const asked = computed(() => tell(props.instruction))
@@ -66,7 +67,7 @@ function pressed(index: number, { detail }: MouseEvent): void {
       <span class="text"
         ><span class="title">{{ tell(k.title) }}</span
         ><span class="help">{{ tell(k.help) }}</span></span
-      >
+      ><PlugLook v-if="k.drawing" :drawing="k.drawing" class="drawing" />
     </button>
   </div>
 </template>
@@ -137,6 +138,13 @@ h1.long {
   align-self: center;
   min-width: 0;
 }
+.key:has(.drawing) {
+  grid-template-columns: 40px 1fr auto;
+}
+.drawing {
+  align-self: center;
+  margin-right: 14px;
+}
 .title {
   display: block;
   font: 600 23px/1.15 var(--figures);
@@ -197,6 +205,12 @@ h1.long {
   }
   .digit {
     display: none;
+  }
+  .key:has(.drawing) {
+    grid-template-columns: 1fr auto;
+  }
+  .drawing {
+    margin-right: 8px;
   }
   .title {
     font-size: 21px;

@@ -3,6 +3,7 @@ import { computed, toRef } from 'vue'
 import { type JobView, nearestStop, type Stage, stopHere } from '~~/core/job'
 import { useSmoothAngle } from '../../composables/useSmoothAngle'
 import CycleWheel from '../engine/CycleWheel.vue'
+import CamSign from '../engine/CamSign.vue'
 import MarkWindow from '../engine/MarkWindow.vue'
 import { marksStatement, placeStatement, stopStatement, turnStatement } from './stage-words'
 import { t } from '../../words'
@@ -25,6 +26,12 @@ const cylinderId = computed(
     engine.value.valves.find(v => v.id === target.value?.valves[0]?.valveId)?.cylinderId ??
     engine.value.cylinders[0]!.id,
 )
+/** The cam sign to look for, where it was drawn. */
+const sign = computed(() => {
+  const to = props.stage.target ?? target.value?.place
+  const told = to?.kind === 'cam-mark' ? engine.value.camMarks[to.camMarkIndex] : undefined
+  return told?.picture ? { words: told.words, picture: told.picture, through: told.through } : null
+})
 /** The line to look for: the one turned to, else the stop's, else any top line. */
 const markIndex = computed(() => {
   const place = props.stage.target ?? target.value?.place
@@ -33,7 +40,10 @@ const markIndex = computed(() => {
 </script>
 
 <template>
-  <div class="wheel-stage" :class="{ turning: stage.target?.kind === 'mark' }">
+  <div
+    class="wheel-stage"
+    :class="{ turning: stage.target?.kind === 'mark' || (sign && stage.target?.kind === 'cam-mark') }"
+  >
     <div class="corner tl">
       <h2>{{ withoutWords ? t('wheel-stage.without-it', { title: place.title }) : place.title }}</h2>
       <p>{{ withoutWords ?? place.words }}</p>
@@ -54,7 +64,11 @@ const markIndex = computed(() => {
       :cylinder-id="cylinderId"
     />
     <p class="corner bl">{{ turnStatement(engine, view.pin.quick !== null) }}</p>
-    <div class="corner br">
+    <div v-if="sign" class="corner br">
+      <CamSign class="window" :picture="sign.picture" :label="sign.words" />
+      <p>{{ sign.words }}{{ sign.through ? ` (${sign.through})` : '' }}</p>
+    </div>
+    <div v-else class="corner br">
       <MarkWindow v-if="markIndex >= 0" :engine="engine" :mark-index="markIndex" />
       <p>{{ marksStatement(engine, markIndex) }}</p>
     </div>

@@ -1,4 +1,4 @@
-import { cylinderById, type Engine, wrap } from '~~/core/engine'
+import { cylinderById, type Engine, shapeOf, wrap } from '~~/core/engine'
 import { type JobView, marginOf } from '~~/core/job'
 import { say } from '~~/core/said'
 import type { Stop } from '~~/core/stops'
@@ -111,8 +111,9 @@ export function marksStatement({ marks }: Engine, markIndex: number): string {
   return before && before.ahead < 60
     ? t('stage-words.the-line-beside-comes-before', {
         letter: right.letter,
+        shape: shapeOf(right),
         before: before.letter,
         ahead: Math.round(before.ahead),
       })
-    : t('stage-words.the-line-beside-on-both', { letter: right.letter })
+    : t('stage-words.the-line-beside-on-both', { letter: right.letter, shape: shapeOf(right) })
 }

@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { type Engine, signedWay } from '~~/core/engine'
+import { type Engine, shapeOf, signedWay } from '~~/core/engine'
 import { t } from '../../words'
+import MarkShape from './MarkShape.vue'
 
 /**
  * The marks as they stand in their window when the right one lines up: the rim unrolled, letters on their side.
@@ -34,7 +35,7 @@ const right = computed(() => props.engine.marks[props.markIndex])
     class="window"
     :viewBox="`0 0 ${W} ${H + 16}`"
     role="img"
-    :aria-label="t('mark-window.when-right-the-line-beside', { letter: right?.letter ?? '' })"
+    :aria-label="right && t('mark-window.when-right-the-line-beside', { letter: right.letter, shape: shapeOf(right) })"
   >
     <rect
       x="1"
@@ -54,32 +55,17 @@ const right = computed(() => props.engine.marks[props.markIndex])
       :data-letter="line.letter"
       :data-x="line.x.toFixed(1)"
     >
-      <template v-if="line.kind === 'advance'">
-        <path
-          v-for="off in [-3, 3]"
-          :key="off"
-          :d="`M ${line.x + off} 32 V 71`"
-          stroke="var(--ink)"
-          stroke-width="1.6"
-        />
-      </template>
-      <path
-        v-else
-        :d="`M ${line.x} 32 V 71`"
-        :stroke="line.right ? 'var(--petrol)' : 'var(--ink)'"
-        :stroke-width="line.right ? 4 : 1.8"
+      <MarkShape
+        :transform="`translate(${line.x} 51.5)`"
+        :shape="shapeOf(line)"
+        :letter="line.letter"
+        :sign="sign"
+        :half="19.5"
+        :bold="line.right"
+        :color="line.right ? 'var(--petrol)' : 'var(--ink)'"
+        :font-size="17"
+        :bare="line.kind === 'advance'"
       />
-      <text
-        v-if="line.kind !== 'advance'"
-        :transform="`translate(${line.x + sign * 12} 52) rotate(${-90 * sign})`"
-        text-anchor="middle"
-        dominant-baseline="central"
-        font-size="17"
-        :font-weight="line.right ? 700 : 500"
-        :style="{ fill: line.right ? 'var(--petrol)' : 'var(--ink)' }"
-      >
-        {{ line.letter }}
-      </text>
     </g>
     <path :d="`M ${NOTCH - 9} 15 L ${NOTCH + 9} 15 L ${NOTCH} 30 Z`" fill="var(--ink)" />
     <path :d="`M ${NOTCH - 9} ${H - 1} L ${NOTCH + 9} ${H - 1} L ${NOTCH} ${H - 15} Z`" fill="var(--ink)" />

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, useId } from 'vue'
-import type { Engine } from '~~/core/engine'
+import { type Engine, type Mark, shapeOf } from '~~/core/engine'
 import { t } from '../../words'
 import { at, textArc, xy } from './geometry'
 import { C, degreesShown, letterAt, RIM, RIM_IN, strokeMiddles, TRACK } from './wheel-layout'
@@ -13,6 +13,15 @@ const marks = computed(() =>
     props.engine.marks.map((mark, i) => ({ ...mark, key: `${i}-${turn}`, deg: mark.angleDeg + turn })),
   ),
 )
+/** From the rim outward: a line, a pair of dashes, or an edge that goes on along the rim. Letters alone have no line. */
+function rimPath(mark: Mark & { deg: number }): string {
+  const out = (deg: number) => `M ${xy(at(C, RIM + 3, deg))} L ${xy(at(C, RIM + 11, deg))}`
+  const shape = shapeOf(mark)
+  if (shape === 'letters') return ''
+  if (shape === 'dash pair') return `${out(mark.deg - 3)} ${out(mark.deg + 3)}`
+  return shape === 'edge' ? `${out(mark.deg)} L ${xy(at(C, RIM + 11, mark.deg + 9))}` : out(mark.deg)
+}
+const rimWidth = (mark: Mark): number => (mark.shape === 'painted line' ? 8 : mark.kind === 'top' ? 4 : 1.6)
 const degrees = computed(() => degreesShown(props.engine.marks))
 /** Rim ticks each 10°, longer each 30°, across the rim each 90°: three paths in all. */
 const TICKS = [
@@ -62,23 +71,18 @@ const strokes = computed(() => {
     </template>
 
     <g v-for="mark in marks" :key="mark.key" :class="['mark', mark.kind]">
-      <path
-        v-if="mark.kind !== 'advance'"
-        :d="`M ${xy(at(C, RIM + 3, mark.deg))} L ${xy(at(C, RIM + 11, mark.deg))}`"
+      <circle
+        v-if="mark.shape === 'dot' || mark.shape === 'hole'"
+        :cx="at(C, RIM + 8, mark.deg).x"
+        :cy="at(C, RIM + 8, mark.deg).y"
+        r="4.5"
+        :fill="mark.shape === 'dot' ? 'var(--ink)' : 'var(--white)'"
         stroke="var(--ink)"
-        :stroke-width="mark.kind === 'top' ? 4 : 1.6"
+        stroke-width="2"
       />
-      <template v-else>
-        <path
-          v-for="off in [-3, 3]"
-          :key="off"
-          :d="`M ${xy(at(C, RIM + 3, mark.deg + off))} L ${xy(at(C, RIM + 11, mark.deg + off))}`"
-          stroke="var(--ink)"
-          stroke-width="1.6"
-        />
-      </template>
+      <path v-else :d="rimPath(mark)" fill="none" stroke="var(--ink)" :stroke-width="rimWidth(mark)" />
       <text
-        v-if="mark.kind === 'top' || (!compact && mark.kind !== 'advance')"
+        v-if="mark.letter.length <= 4 && (mark.kind === 'top' || (!compact && mark.kind !== 'advance'))"
         :x="letterAt(mark.deg, mark.letter).x"
         :y="letterAt(mark.deg, mark.letter).y"
         :text-anchor="letterAt(mark.deg, mark.letter).anchor"

@@ -3,6 +3,7 @@ import { useId } from 'vue'
 
 /** A choice among a few that one sees: a tile each, with its picture where it has one. */
 defineProps<{ label: string; options: { value: T; label: string; help?: string }[] }>()
+defineSlots<{ default?: (of: { value: T }) => unknown }>()
 const value = defineModel<T>({ required: true })
 const id = useId()
 </script>

@@ -1,8 +1,9 @@
 <script setup lang="ts">
 import { computed, useId } from 'vue'
-import type { Engine } from '~~/core/engine'
+import { type Engine, shapeOf } from '~~/core/engine'
 import { marksSeen, WINDOW_HALF_DEG } from '~~/core/practice'
 import { t } from '../../words'
+import MarkShape from '../engine/MarkShape.vue'
 
 /** The mark window as it looks now: the rim goes by under a notch, the way it turns from where the mechanic stands. */
 const props = defineProps<{ engine: Engine; crankDeg: number; covered: boolean }>()
@@ -43,22 +44,14 @@ const words = computed(() =>
         class="line"
         :data-letter="line.letter"
       >
-        <path
-          v-if="line.kind !== 'advance'"
-          d="M 0 -42 V 42"
-          stroke="var(--ink)"
-          :stroke-width="line.kind === 'top' ? 4 : 2"
+        <MarkShape
+          :shape="shapeOf(line)"
+          :letter="line.letter"
+          :sign="sign"
+          :half="42"
+          :bold="line.kind === 'top'"
+          :font-size="26"
         />
-        <path v-else d="M -4 -42 V 42 M 4 -42 V 42" stroke="var(--ink)" stroke-width="1.8" />
-        <text
-          :transform="`translate(${sign * 18} 0) rotate(${-90 * sign})`"
-          text-anchor="middle"
-          dominant-baseline="central"
-          font-size="26"
-          :font-weight="line.kind === 'top' ? 700 : 500"
-        >
-          {{ line.letter }}
-        </text>
       </g>
     </g>
     <text v-if="covered" y="6" text-anchor="middle" font-size="17" font-weight="600">

@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import type { Engine } from '~~/core/engine'
+import { type Engine, shapeOf } from '~~/core/engine'
 import { t } from '../../words'
+import MarkShape from '../engine/MarkShape.vue'
 
 /** All marks of the rim, unrolled under the fixed pointer: the one that passes first lies furthest along the motion. */
 const props = defineProps<{ engine: Engine }>()
@@ -60,20 +61,16 @@ function words({ beforeDeg, kind }: { beforeDeg: number; kind: keyof typeof KIND
     </text>
     <rect x="1" y="24" :width="W - 2" height="74" fill="var(--sunk)" stroke="var(--edge)" stroke-dasharray="5 3" />
     <g v-for="l in lines" :key="l.letter + l.angleDeg">
-      <template v-if="l.kind === 'advance'">
-        <path v-for="off in [-4, 4]" :key="off" :d="`M ${l.x + off} 30 V 92`" stroke="var(--ink)" stroke-width="1.8" />
-      </template>
-      <path v-else :d="`M ${l.x} 30 V 92`" stroke="var(--ink)" :stroke-width="l.kind === 'top' ? 4 : 1.8" />
-      <text
-        v-if="l.kind !== 'advance'"
-        :transform="`translate(${l.x + sign * 15} 61) rotate(${-90 * sign})`"
-        text-anchor="middle"
-        dominant-baseline="central"
-        font-size="19"
-        :font-weight="l.kind === 'top' ? 700 : 500"
-      >
-        {{ l.letter }}
-      </text>
+      <MarkShape
+        :transform="`translate(${l.x} 61)`"
+        :shape="shapeOf(l)"
+        :letter="l.letter"
+        :sign="sign"
+        :half="31"
+        :bold="l.kind === 'top'"
+        :font-size="19"
+        :bare="l.kind === 'advance'"
+      />
       <text :x="l.x" y="116" text-anchor="middle" font-size="14" :font-weight="l.kind === 'top' ? 700 : 500">
         {{ l.nth }}: {{ l.kind === 'advance' ? KINDS.advance : l.letter }}
       </text>

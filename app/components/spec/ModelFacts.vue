@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import type { Engine } from '~~/core/engine'
+import { type Engine, windowsOf } from '~~/core/engine'
 import type { SpecLineId } from '~~/core/spec-book'
+import CamSign from '../engine/CamSign.vue'
 import MarkStrip from './MarkStrip.vue'
 import { toldLines } from './spec-lines'
 import { t } from '../../words'
@@ -44,11 +45,13 @@ const fact = (id: SpecLineId) => lines.value.get(id)!
       <span>{{ t('page-spec-book-id.check-every') }}</span><span>{{ fact('interval').value || '–' }}</span>
     </p>
     <p class="row marks-head">
-      <b class="h">{{ t('page-spec-book-id.marks') }}</b><span>{{ engine.markWindow }}</span>
+      <b class="h">{{ t('page-spec-book-id.marks') }}</b><span>{{ windowsOf(engine).join(', ') }}</span>
     </p>
     <MarkStrip :engine="engine" />
-    <p v-for="m in engine.camMarks" :key="m.words" class="small">
-      {{ t('page-spec-book-id.cam-sign', { words: m.words, angleDeg: m.angleDeg }) }}
+    <p v-for="m in engine.camMarks" :key="m.words" class="small sign">
+      <CamSign v-if="m.picture" :picture="m.picture" :label="m.words" />{{
+        t('page-spec-book-id.cam-sign', { words: m.words, angleDeg: m.angleDeg })
+      }}
     </p>
     <p v-if="engine.makersStops.length" class="small">
       {{ t('page-spec-book-id.the-makers-own-stops', { fact: fact('stops').value }) }}
@@ -58,6 +61,15 @@ const fact = (id: SpecLineId) => lines.value.get(id)!
 
 <style scoped src="./model-page.css"></style>
 <style scoped>
+.sign {
+  display: flex;
+  gap: 12px;
+  align-items: center;
+}
+.sign .cam-sign {
+  width: 110px;
+  flex: none;
+}
 .facts {
   gap: 6px;
 }

@@ -34,7 +34,7 @@ const PARTS = {
   marks: ['marks', 'markWindow', 'camMarks', 'stops', 'direction', 'seenFrom', 'means', 'turnedWith'],
   timing: ['checkLift', 'io', 'ic', 'eo', 'ec'],
   care: [
-    ...(['locknut', 'cover', 'plug', 'tools', 'plugGap', 'coverPattern', 'gasket'] as const),
+    ...(['locknut', 'cover', 'plug', 'tools', 'plugGap', 'plugUse', 'plugMonths', 'coverPattern', 'gasket'] as const),
     ...(['use', 'firstUse', 'months'] as const),
   ],
   parts: ['stripDown'],

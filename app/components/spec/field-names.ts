@@ -14,6 +14,8 @@ const NAMES: Partial<Record<SpecField, () => string>> = {
   cover: () => t('spec-fields.cover-n-m'),
   plug: () => t('spec-fields.plug-n-m'),
   plugGap: () => t('common.plug-gap'),
+  plugUse: () => t('spec-fields.plug-use'),
+  plugMonths: () => t('spec-fields.plug-months'),
   use: () => t('spec-fields.check-every-on-the-meter'),
   firstUse: () => t('spec-fields.first-check-at-on-the'),
   months: () => t('spec-fields.and-every-months'),

@@ -26,6 +26,7 @@ import { nutLoosened } from './nut-loosened'
 import { nutsChecked } from './nuts-checked'
 import { placed } from './placed'
 import { planChosen } from './plan-chosen'
+import { plugGap } from './plug-gap'
 import { plugRead } from './plug-read'
 import { pressure } from './pressure'
 import { proofChosen } from './proof-chosen'
@@ -63,6 +64,7 @@ const ALL = [
   cameOff,
   putIn,
   plugRead,
+  plugGap,
   finding,
   earlierFinding,
   schoolChosen,

@@ -4,9 +4,10 @@ import { say, type Text } from '../../said'
 import { foundWords } from '../event-words'
 import { clearanceWords, disagreeing } from '../figures'
 import { gateOf, passedFor, type Requirement, type What } from '../requirements'
-import { COVER, itemWords, partNamed, partsToRemove, PLUG } from '../strip-down'
+import { COVER, partNamed, partsToRemove, PLUG } from '../strip-down'
 import { hoursAtRest, type JobView, WARM_FROM_C } from '../view'
 import { goOnWithReason, somethingOdd, withReason } from './keys'
+import { plugGapThing, plugThing } from './plug'
 import { type Worded, key } from './thing'
 
 const confirm = (item: 'machine' | 'spec' | 'valves' | 'safe') => ({ type: 'confirmed' as const, payload: { item } })
@@ -103,14 +104,6 @@ function offThing(view: JobView, item: string): Worded {
   }
 }
 
-/** How a plug looks, as the job keeps it, and what that says. */
-const LOOKS = [
-  ['Gray to brown', 'gray-to-brown'],
-  ['Black or wet', 'black-or-wet'],
-  ['White, blistered', 'white-blistered'],
-  ['Not looked at', 'not-looked-at'],
-] as const
-
 /** What an earlier visit found and nobody did: asked about before the work goes on. */
 function earlierThing({ pin }: JobView, index: number): Worded {
   const earlier = pin.toDo[index]!
@@ -130,23 +123,6 @@ function earlierThing({ pin }: JobView, index: number): Worded {
       }),
       withReason(say('key.cannot-see')),
     ],
-  }
-}
-
-/** How a plug looks; which one, where there are several. */
-function plugThing({ pin }: JobView, item: string): Worded {
-  const { plugGap } = pin.spec.engine
-  return {
-    label: say('plug.label'),
-    instruction: item === PLUG ? say('plug') : say('plug.one', { item: itemWords(item) }),
-    stage: { kind: 'list' },
-    why: [say('plug.why'), plugGap ? say('plug.gap', { gap: plugGap }) : ''],
-    keys: LOOKS.map(([look, id]) =>
-      key(say(`plug.${id}`), say(`plug.${id}.help`), {
-        type: 'plug-read',
-        payload: item === PLUG ? { look } : { look, item },
-      }),
-    ),
   }
 }
 
@@ -201,5 +177,6 @@ export function readyThing(view: JobView, { what }: Requirement): Worded {
   if (what.kind === 'off') return offThing(view, what.item)
   if (what.kind === 'earlier') return earlierThing(view, what.index)
   if (what.kind === 'plug-read') return plugThing(view, what.item)
+  if (what.kind === 'plug-gap') return plugGapThing(view, what.item)
   return THINGS[what.kind as keyof typeof THINGS](view)
 }

@@ -19,11 +19,15 @@ export type Asks =
   | 'reason'
   | 'due'
   | 'count'
+  | 'plug-gap'
   | 'note'
   | 'slot'
   | 'figure'
   | 'shim-read'
   | 'shim-size'
+
+/** Drawings of how a thing looks, from which an answer is chosen. */
+export type Drawing = 'plug gray-to-brown' | 'plug black-or-wet' | 'plug white-blistered'
 
 /**
  * An answer: what is felt or done, and what it records. A key that asks opens one field; a key with neither is the
@@ -34,6 +38,8 @@ export interface AnswerKey {
   help: Text
   happening: Happening | null
   asks: Asks | null
+  /** What it looks like, where that is drawn beside it. */
+  drawing?: Drawing
 }
 
 /** A line of the card on which a practiced hand says what is so before the work. */

@@ -12,7 +12,7 @@ import type { JobView } from '../view'
  */
 export type What =
   | { kind: 'machine' | 'spec' | 'spec-approved' | 'cold' | 'safe' | 'valves' }
-  | { kind: 'plug-read'; item: string }
+  | { kind: 'plug-read' | 'plug-gap'; item: string }
   | { kind: 'figure'; role: Role }
   | { kind: 'off' | 'out' | 'back'; item: string }
   | { kind: 'place'; stop: number | null; place: number }

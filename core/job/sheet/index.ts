@@ -125,11 +125,15 @@ export function sheet(view: JobView, tell: Tell): Sheet {
 
 const torquedName = (part: string): Text =>
   part === COVER ? say('sheet.cover') : part === PLUG ? say('sheet.plug') : part
-/** How each plug looked; which one, where there are several. */
+/** How each plug looked and what became of its gap; which one, where there are several. */
 function plugWords({ state }: JobView): Text {
+  const plug = (look: string, name: string): Text => {
+    const gap = state.plugGaps[name]
+    return gap ? say('sheet.plug-and-gap', { look, ...gap }) : say('sheet.plug-look', { look })
+  }
   const each = Object.entries(state.plugLooks)
-  if (each.length > 0) return say('sheet.each', { of: each.map(([part, look]) => ({ part, is: look })) })
-  return state.plugRead === null ? say('sheet.plug-not-read') : say('sheet.plug-look', { look: state.plugRead })
+  if (each.length > 0) return say('sheet.each', { of: each.map(([part, look]) => ({ part, is: plug(look, part) })) })
+  return state.plugRead === null ? say('sheet.plug-not-read') : plug(state.plugRead, PLUG)
 }
 /** Which gasket went on each cover. */
 function gasketWords({ state, pin }: JobView): Text {

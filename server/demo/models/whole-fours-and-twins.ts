@@ -45,9 +45,9 @@ export const LEVEL = {
     cam: null,
     decompressor: { kind: 'none' },
     marks: [
-      { letter: 'T 1', angleDeg: 0, kind: 'top' },
+      { letter: 'T 1', angleDeg: 0, kind: 'top', shape: 'painted line' },
       { letter: 'F', angleDeg: 350, kind: 'fire' },
-      { letter: 'T 3', angleDeg: 180, kind: 'top' },
+      { letter: 'T 3', angleDeg: 180, kind: 'top', shape: 'hole' },
     ],
     markWindow: 'the hole over the flywheel',
     turning: { direction: 'clockwise', seenFrom: 'the front', means: 'the crank nut', by: 'crank nut' },
@@ -160,8 +160,8 @@ export const FORK = {
     cam: null,
     decompressor: { kind: 'none' },
     marks: [
-      { letter: 'F T', angleDeg: 0, kind: 'top' },
-      { letter: 'R T', angleDeg: 285, kind: 'top' },
+      { letter: 'F T', angleDeg: 0, kind: 'top', shape: 'dot' },
+      { letter: 'R T', angleDeg: 285, kind: 'top', shape: 'letters', through: 'the cap below it' },
     ],
     markWindow: 'the cap over the alternator',
     turning: { direction: 'anticlockwise', seenFrom: 'the left', means: 'the crank bolt', by: 'crank nut' },

@@ -1,5 +1,10 @@
-import type { Role } from '../../../core/engine'
-import type { Shown } from '../grammar'
+import type { MarkShape, Role } from '../../../core/engine'
+import { capital, markLook, type Shown } from '../grammar'
+
+interface OfMark {
+  letter: string
+  shape: MarkShape
+}
 
 /** What the screens say by themselves: by component, in the order of the alphabet. */
 export const bench = {
@@ -101,8 +106,8 @@ export const bench = {
   'list-stage.to-do': 'to do',
   'list-stage.to-remove': 'To remove',
   'list-stage.tools': ({ tools }: Shown<'tools'>) => `Tools: ${tools}`,
-  'mark-window.when-right-the-line-beside': ({ letter }: Shown<'letter'>) =>
-    `When right: the line beside ${letter} is at the pointer`,
+  'mark-window.when-right-the-line-beside': ({ letter, shape }: OfMark) =>
+    `When right: ${markLook(letter, shape)} is at the pointer`,
   'page-jobs-id.closed': 'The job is closed.',
   'page-jobs-id.as-if-it-had-not': 'as if it had not been said',
   'page-jobs-id.bench-wembric': 'Bench, Wembric',
@@ -198,9 +203,10 @@ export const bench = {
   'stage-words.spare-short-of-it-past': ({ beforeDeg, afterDeg }: Shown<'beforeDeg' | 'afterDeg'>) =>
     `${beforeDeg}° spare short of it, ${afterDeg}° past it`,
   'stage-words.stop-at': ({ which, crankDeg }: Shown<'which' | 'crankDeg'>) => `Stop${which} at ${crankDeg}°`,
-  'stage-words.the-line-beside-comes-before': ({ letter, before, ahead }: Shown<'letter' | 'before' | 'ahead'>) =>
-    `The line beside ${letter}. ${before} comes ${ahead}° before it: do not stop there`,
-  'stage-words.the-line-beside-on-both': ({ letter }: Shown<'letter'>) => `The line beside ${letter}, on both strokes`,
+  'stage-words.the-line-beside-comes-before': ({ letter, shape, before, ahead }: OfMark & Shown<'before' | 'ahead'>) =>
+    `${capital(markLook(letter, shape))}. ${before} comes ${ahead}° before it: do not stop there`,
+  'stage-words.the-line-beside-on-both': ({ letter, shape }: OfMark) =>
+    `${capital(markLook(letter, shape))}, on both strokes`,
   'stage-words.turn-the-way-it-runs': 'Turn it the way it runs; it is drawn turning clockwise.',
   'stage-words.turn-clockwise-seen-from-as': ({ seenFrom }: Shown<'seenFrom'>) =>
     `Turn clockwise seen from ${seenFrom}, as drawn.`,

@@ -15,6 +15,7 @@ export const panels = {
   'ask-form.given-lately': 'Reasons given recently',
   'ask-form.give-the-date-as-year': 'Give the date as year-month-day, such as 2027-05-01.',
   'ask-form.hours-since-it-last-ran': 'Hours since it last ran',
+  'ask-form.gap-found': 'Gap you found, before it was set',
   'ask-form.how-many-locknuts': 'How many locknuts did you go over?',
   'ask-form.its-kept-as-an-estimate': 'It’s kept as an estimate and proves nothing.',
   'ask-form.next-check-as-year-month': 'Next check, as year-month-day',

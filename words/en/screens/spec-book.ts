@@ -1,12 +1,21 @@
 import type { PartKind, Pattern, SealKind } from '../../../core/access'
 import type { MachineKind, UsualPart } from '../../../core/access/usual-parts'
-import type { Heads, Role, TurnedBy } from '../../../core/engine'
+import type { CamPicture, Heads, MarkShape, Role, TurnedBy } from '../../../core/engine'
 import type { LengthUnit } from '../../../core/units'
-import { capital, count, type Shown } from '../grammar'
+import { capital, count, MARKS, type Shown } from '../grammar'
 
 /** What the screens say by themselves: by component, in the order of the alphabet. */
 /** Units as a picture names them: “in” alone would read as a verdict. */
 const UNITS: Record<LengthUnit, string> = { mm: 'mm', thou: 'thou', in: 'inches' }
+
+const CAM_SIGNS: Record<CamPicture, string> = {
+  'lines level': 'Lines outward, level with the head',
+  'dots face': 'Dots face each other',
+  'dots up': 'Dots straight up',
+  'lobes apart': 'Lobes up and apart',
+  'dot at arrow': 'Dot at the arrow',
+  'hole level': 'Hole level with the head',
+}
 
 export const specBook = {
   'decide-panel.a-lead-approves-it-or': 'A lead approves it or sends it back.',
@@ -501,8 +510,15 @@ export const specBook = {
   'spec-fields.exhaust-0-20-1st-printing': 'exhaust 0.20; 1st printing; Sheet 4; 2024-05-01',
   'spec-fields.said-at-right-spec':
     'Valve and figure; where it stands; what corrects it; the day. The Bench says so beside the spec.',
+  'spec-fields.plug-use': 'New plug every, on the meter',
+  'spec-fields.plug-months': 'or after months',
   'spec-fields.with-what': 'With what it is turned over',
   'turn-by.name': ({ by }: { by: TurnedBy }) => by,
+  'mark-looks.shape': ({ shape }: { shape: MarkShape }) => capital(MARKS[shape]),
+  'mark-looks.picture': ({ picture }: { picture: CamPicture }) => CAM_SIGNS[picture],
+  'mark-looks.looks-like': ({ name }: Shown<'name'>) => `What “${name}” looks like`,
+  'mark-looks.through': ({ name }: Shown<'name'>) => `“${name}” is seen through`,
+  'mark-looks.only-if-another': 'Only where it is another plug or window than the common one.',
   'heads-fields.sign': ({ name }: { name: string }) => `${name}: sign`,
   'heads-fields.access': ({ name }: { name: string }) => `${name}: how the blade gets there`,
   'usual-part': ({ what, cylinder }: { what: UsualPart; cylinder: string | null }) =>

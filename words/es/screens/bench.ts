@@ -1,6 +1,6 @@
 import type { Words } from '../../teller'
 import type { bench as english } from '../../en/screens/bench'
-import { theRole, usual } from '../grammar'
+import { capital, markLook, theRole, usual } from '../grammar'
 
 export const bench: Words<typeof english> = {
   'aim-rule.aim-mm-before-the-lock': ({ beforeMm, ends }) =>
@@ -97,7 +97,7 @@ export const bench: Words<typeof english> = {
   'list-stage.to-do': 'por hacer',
   'list-stage.to-remove': 'Por quitar',
   'list-stage.tools': ({ tools }) => `Herramientas: ${tools}`,
-  'mark-window.when-right-the-line-beside': ({ letter }) => `Bien: la línea junto a ${letter} en el índice`,
+  'mark-window.when-right-the-line-beside': ({ letter, shape }) => `Bien: ${markLook(letter, shape)} en el índice`,
   'page-jobs-id.closed': 'El trabajo está cerrado.',
   'page-jobs-id.as-if-it-had-not': 'como si no se hubiera dicho',
   'page-jobs-id.bench-wembric': 'Banco, Wembric',
@@ -188,9 +188,10 @@ export const bench: Words<typeof english> = {
   'stage-words.spare-each-way': ({ beforeDeg }) => `Sobran ${beforeDeg}° a cada lado`,
   'stage-words.spare-short-of-it-past': ({ beforeDeg, afterDeg }) => `Sobran ${beforeDeg}° antes, ${afterDeg}° después`,
   'stage-words.stop-at': ({ which, crankDeg }) => `Parada${which} a ${crankDeg}°`,
-  'stage-words.the-line-beside-comes-before': ({ letter, before, ahead }) =>
-    `La línea junto a ${letter}. ${before} viene ${ahead}° antes: no pare ahí`,
-  'stage-words.the-line-beside-on-both': ({ letter }) => `La línea junto a ${letter}, en las dos carreras`,
+  'stage-words.the-line-beside-comes-before': ({ letter, shape, before, ahead }) =>
+    `${capital(markLook(letter, shape))}. ${before} viene ${ahead}° antes: no pare ahí`,
+  'stage-words.the-line-beside-on-both': ({ letter, shape }) =>
+    `${capital(markLook(letter, shape))}, en las dos carreras`,
   'stage-words.turn-the-way-it-runs': 'Gírelo en su sentido de marcha; el dibujo gira a la derecha.',
   'stage-words.turn-clockwise-seen-from-as': ({ seenFrom }) =>
     `Gire a la derecha visto desde ${usual(String(seenFrom))}, como en el dibujo.`,

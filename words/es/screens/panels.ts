@@ -15,6 +15,7 @@ export const panels: Words<typeof english> = {
   'ask-form.given-lately': 'Motivos dados hace poco',
   'ask-form.give-the-date-as-year': 'Dé la fecha como año-mes-día, 2027-05-01 por ejemplo.',
   'ask-form.hours-since-it-last-ran': 'Horas desde que funcionó',
+  'ask-form.gap-found': 'Luz que tenía antes de ajustarla',
   'ask-form.how-many-locknuts': '¿Cuántas contratuercas repasó?',
   'ask-form.its-kept-as-an-estimate': 'Se guarda como cálculo y no comprueba nada.',
   'ask-form.next-check-as-year-month': 'Próxima revisión, año-mes-día',

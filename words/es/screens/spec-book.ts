@@ -1,9 +1,9 @@
 import type { PartKind } from '../../../core/access'
 import type { MachineKind, UsualPart } from '../../../core/access/usual-parts'
-import type { TurnedBy } from '../../../core/engine'
+import type { CamPicture, TurnedBy } from '../../../core/engine'
 import type { Words } from '../../teller'
 import type { specBook as english } from '../../en/screens/spec-book'
-import { count as counted, roleName, usual } from '../grammar'
+import { capital, count as counted, MARKS, roleName, usual } from '../grammar'
 
 const UNITS = { mm: 'mm', thou: 'thou', in: 'pulgadas' }
 
@@ -55,6 +55,15 @@ const USUAL: Record<UsualPart, string> = {
   'valve cover': 'tapa de válvulas',
 }
 const start = (words: string): string => `${words.charAt(0).toUpperCase()}${words.slice(1)}`
+const CAM_SIGNS: Record<CamPicture, string> = {
+  'lines level': 'Rayas hacia fuera, a ras de la culata',
+  'dots face': 'Puntos enfrentados',
+  'dots up': 'Puntos hacia arriba',
+  'lobes apart': 'Levas arriba y separadas',
+  'dot at arrow': 'Punto en la flecha',
+  'hole level': 'Agujero a ras de la culata',
+}
+
 export const specBook: Words<typeof english> = {
   'decide-panel.a-lead-approves-it-or': 'Un encargado lo aprueba o lo devuelve.',
   'decide-panel.answered': 'Respondido',
@@ -531,8 +540,15 @@ export const specBook: Words<typeof english> = {
   'spec-fields.exhaust-0-20-1st-printing': 'exhaust 0.20; 1ª edición; Hoja 4; 2024-05-01',
   'spec-fields.said-at-right-spec':
     'Válvula y dato; dónde está; qué lo corrige; el día. El banco lo dice junto a la ficha.',
+  'spec-fields.plug-use': 'Bujía nueva cada, en el contador',
+  'spec-fields.plug-months': 'o a los meses',
   'spec-fields.with-what': 'Con qué se gira',
   'turn-by.name': ({ by }) => TURNED_BY[by],
+  'mark-looks.shape': ({ shape }) => capital(MARKS[shape]),
+  'mark-looks.picture': ({ picture }) => CAM_SIGNS[picture],
+  'mark-looks.looks-like': ({ name }) => `Cómo se ve “${name}”`,
+  'mark-looks.through': ({ name }) => `“${name}” se ve por`,
+  'mark-looks.only-if-another': 'Solo si es otro tapón u otra ventana que la común.',
   'heads-fields.sign': ({ name }) => `${name}: marca`,
   'heads-fields.access': ({ name }) => `${name}: por dónde entra la galga`,
   'usual-part': ({ what, cylinder }) => (cylinder === null ? start(USUAL[what]) : `${start(USUAL[what])}, ${cylinder}`),

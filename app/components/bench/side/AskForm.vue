@@ -23,6 +23,8 @@ const props = defineProps<{
   valveId?: string | null
   unit?: 'mm' | 'thou'
   standIn?: boolean
+  /** The plug that is asked about, and what it is set to. */
+  plug?: { told: { item?: string }; setMm: number } | null
 }>()
 const emit = defineEmits<{ done: [happening: Happening]; back: [] }>()
 
@@ -39,10 +41,12 @@ const TITLES: Partial<Record<Field, string>> = {
   'slot': t('ask-form.where-does-the-slot-point'),
   'estimate': t('ask-form.estimate-by-eye-or-ear'),
   'count': t('ask-form.how-many-locknuts'),
+  'plug-gap': t('ask-form.gap-found'),
 }
 const HINTS: Partial<Record<typeof props.asks, string>> = {
   'temperature': '20, or 68 F',
   'hours': '15',
+  'plug-gap': '0.85 mm',
   'due': '2027-05-01',
   'item-in': t('ask-form.rag-under-the-cover'),
   'slot': '2:30',
@@ -86,6 +90,11 @@ function happening(): Happening {
       return { type: 'put-in', payload: { item: words } }
     case 'count':
       return { type: 'nuts-checked', payload: { count: figure() } }
+    case 'plug-gap':
+      return {
+        type: 'plug-gap',
+        payload: { ...props.plug?.told, was: 'set', foundMm: parseLength(words).mm, leftMm: props.plug?.setMm },
+      }
     case 'reason':
       return {
         type: 'gate-passed',

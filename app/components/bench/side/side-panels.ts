@@ -1,5 +1,5 @@
 import type { Component } from 'vue'
-import { type Happening, type JobEvent, type JobView, type NextThing, setInHand } from '~~/core/job'
+import { type Happening, type JobEvent, type JobView, type NextThing, plugGapOf, plugItem, setInHand } from '~~/core/job'
 import type { School } from '~~/core/stops'
 import { KEYS, type Panel } from '../../../bench/panel'
 import type { BenchScreen } from '../../../composables/useBenchScreen'
@@ -71,6 +71,13 @@ const shim = (given: Given, panel: Panel): Side =>
     ? [ShimPanel, { view: given.view, valveId: given.next.stage.valveId, kind: panel.kind, onRecord: record(given) }]
     : null
 
+/** The plug whose gap is asked for, and what it is set to. */
+function plugAsked({ view, next }: Given): { told: { item?: string }; setMm: number } | null {
+  const what = next.requirement?.what
+  const gap = plugGapOf(view.pin.spec.engine)
+  return what?.kind === 'plug-gap' && gap ? { told: plugItem(what.item), setMm: gap.setMm } : null
+}
+
 const SIDES: { [K in SideKind]: (given: Given, panel: Extract<Panel, { kind: K }>) => Side } = {
   'ask': (given, { asks }) => [
     AskForm,
@@ -82,6 +89,7 @@ const SIDES: { [K in SideKind]: (given: Given, panel: Extract<Panel, { kind: K }
       valveId: given.screen.activeValve.value,
       unit: given.view.pin.unit,
       standIn: given.isDemo,
+      plug: plugAsked(given),
       onDone: record(given),
     },
   ],

@@ -25,6 +25,10 @@ defineProps<{ odd: (field: SpecField) => string | undefined }>()
     <TextField v-model="spec.tools" :label="t('common.tools')" /><TextField
       v-model="spec.plugGap"
       :label="t('common.plug-gap')"
+    /><TextField v-model="spec.plugUse" :label="t('spec-fields.plug-use')" name="plugUse" /><TextField
+      v-model="spec.plugMonths"
+      :label="t('spec-fields.plug-months')"
+      name="plugMonths"
     /><TextField
       v-model="spec.coverPattern"
       :label="t('spec-fields.cover-bolts')"

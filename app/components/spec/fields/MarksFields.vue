@@ -4,6 +4,7 @@ import type { SpecField, SpecText } from '~~/core/spec-book'
 import AreaField from '../../forms/AreaField.vue'
 import ChoiceField from '../../forms/ChoiceField.vue'
 import TextField from '../../forms/TextField.vue'
+import MarkLooks from './MarkLooks.vue'
 import { t } from '../../../words'
 
 /** Marks, signs, the maker’s stops, and how the crank is turned. */
@@ -72,4 +73,5 @@ const turnedBy = [
       name="turnedWith"
     />
   </div>
+  <MarkLooks v-model:spec="spec" />
 </template>

@@ -1,4 +1,4 @@
-import { type Engine, type Place, placePeriod, samePlace } from '../../../engine'
+import { type Engine, type Place, placePeriod, samePlace, shapeOf, windowOf } from '../../../engine'
 import type { Advice, Observation } from '../../../position'
 import { say, type Text } from '../../../said'
 import type { Stop } from '../../../stops'
@@ -12,7 +12,11 @@ import { crank, cylinderFor, lastPlace, timesRound, wentRound } from './place'
 /** Why the crank is to be turned to a place that was not asked for before. */
 function startWhy(view: JobView, to: Place, stop: Stop | undefined): Text {
   const { engine } = view.pin.spec
-  if (to.kind === 'mark') return say('find.why.line', { place: placeWords(engine, to), window: engine.markWindow })
+  const mark = to.kind === 'mark' ? engine.marks[to.markIndex] : undefined
+  if (mark) {
+    const look = say('mark.look', { letter: mark.letter, shape: shapeOf(mark) })
+    return say('find.why.line', { look, window: windowOf(engine, mark) })
+  }
   if (to.kind === 'rod-drop' && stop) return pastTopWords(engine, stop)
   return placePeriod(to) === 720 ? say('find.why.once-a-cycle') : say('find.why.piston-top')
 }

@@ -55,16 +55,3 @@ export function whyWords(due: NextDue | null, name: (valveId: string) => string,
 /** How far off a day is from today: "6 days over", "today", "in 12 days". Both as midnights, ms. */
 export const daysWords = (atMs: number, todayMs: number): Said =>
   say('days', { days: Math.floor(atMs / DAY_MS) - Math.floor(todayMs / DAY_MS) })
-
-/** One machine in a letter to its owner. */
-export interface ReminderLine {
-  machine: string
-  tag: string
-  when: Text
-  why: Text
-}
-/** What an owner is told: which of their machines are due, when and why. */
-export const reminderText = (given: { owner: string; shop: string; lines: readonly ReminderLine[] }) => ({
-  subject: say('letter.subject', { lines: given.lines }),
-  text: say('letter.text', given),
-})

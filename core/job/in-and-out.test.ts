@@ -3,7 +3,8 @@ import { type Part, plainPart } from '../access'
 import { engineOf } from '../../tests/support/builders'
 import { confirmed, found, said, T, trial } from '../../tests/support/job-book'
 import { tellEnglish } from '../../words'
-import { type EarlierFinding, gates, type Happening, type JobPin, sheet, toDoAfter } from './index'
+import { type EarlierFinding, gates, type Happening, type JobPin, toDoAfter } from './index'
+import { sheet } from './sheet'
 
 const PARTS: Part[] = [
   { ...plainPart('Seat', 'panel'), side: null },

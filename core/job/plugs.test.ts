@@ -3,7 +3,7 @@ import { plainPart } from '../access'
 import { tellEnglish } from '../../words'
 import { engineOf, pinOf } from '../../tests/support/builders'
 import { ready, said } from '../../tests/support/job-book'
-import { sheet } from './index'
+import { sheet } from './sheet'
 import { type GapOnRecord, plugGapOf, plugsAfter, servedWords } from './plugs'
 
 const gap = (plugGap: string): GapOnRecord | null => plugGapOf({ plugGap })

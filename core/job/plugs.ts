@@ -1,26 +1,13 @@
 import type { Engine } from '../engine'
 import { say, type Text } from '../said'
 import { FigureError, parseLength } from '../units'
+import type { PlugNew } from './outcomes'
 import type { JobPin } from './pin'
 import { partsToRemove, PLUG } from './strip-down'
 import type { WorkState } from './state'
 
 /** How a plug looks of which nobody claims anything. */
 export const NOT_LOOKED_AT = 'Not looked at'
-
-/** What became of a plug’s gap. */
-export const PLUG_ENDS = ['right', 'set', 'new'] as const
-export type PlugEnd = (typeof PLUG_ENDS)[number]
-export interface PlugGap {
-  was: PlugEnd
-  foundMm: number | null
-  leftMm: number | null
-}
-/** When a plug was last new: the day, and the meter where it was read. */
-export interface PlugNew {
-  date: string
-  use: number | null
-}
 
 /** The gap of an engine’s plugs, mm: its limits, and what it is set to. Their middle, where there are two. */
 export interface GapOnRecord {

@@ -6,8 +6,7 @@ import type { School } from '../stops'
 import type { GapChange } from './gap-change'
 import type { BladeHabit, EarlierFinding } from './pin'
 import type { Complaint, Pressure, Suspect } from '../complaint'
-import type { ComplaintResult, FindingEnd } from './outcomes'
-import type { PlugGap } from './plugs'
+import type { ComplaintResult, FindingEnd, PlugGap } from './outcomes'
 import type { Confirmable } from './steps'
 
 export const PHASES = ['as found', 'before lock', 'nipped', 'torqued', 'proved'] as const

@@ -1,13 +1,17 @@
-import { causeWords, daysWords, reminderText, whenWords, whyWords } from '../../core/history'
+import { findingWords } from '../../core/job'
+import { causeWords, daysWords, whenWords, whyWords } from '../../core/history'
+import { reminderText } from '../../core/history/reminder'
 import type { ReminderRequest } from '../../shared/requests'
 import type { DueItem, DueResponse, ReminderResponse } from '../../shared/machines'
 import type { Db, Pool } from '../database/query'
 import { customerById } from '../repositories/customers'
 import { modelsByIds } from '../repositories/models'
+import { lastClosedJob } from '../repositories/jobs'
 import { anyStale, type DueRow, dueUntil } from '../repositories/outlooks'
 import { insertReminder } from '../repositories/reminders'
 import { shopById } from '../repositories/shops'
 import { daysIn } from './days'
+import { leftBy } from './jobs'
 import { notFound, Problem } from '../problem'
 import { sendLetter } from './mail'
 import type { SignedIn } from './people'
@@ -84,6 +88,13 @@ export async function draftReminder(
   const { language } = await shopById(db, shopId)
   return inTheirs(customer.language ?? language, () => reminderTo(db, shopId, customer, weeks, now))
 }
+/** What a machine's last visit found and nobody has done since, as its owner reads it. */
+async function stillToDo(db: Db, shopId: number, machineId: number): Promise<string[]> {
+  const last = await lastClosedJob(db, shopId, machineId)
+  if (!last) return []
+  const { toDo } = await leftBy(db, shopId, last.id)
+  return toDo.map(found => tell(findingWords(found)))
+}
 async function reminderTo(
   db: Db,
   shopId: number,
@@ -99,12 +110,15 @@ async function reminderTo(
   const { subject, text } = reminderText({
     owner: customer.name,
     shop,
-    lines: items.map(i => ({
-      machine: i.name,
-      tag: i.tag,
-      when: say('letter.due', { when: i.when, late: i.over ? i.days : '' }),
-      why: i.why,
-    })),
+    lines: await Promise.all(
+      items.map(async i => ({
+        machine: i.name,
+        tag: i.tag,
+        when: say('letter.due', { when: i.when, late: i.over ? i.days : '' }),
+        why: i.why,
+        toDo: await stillToDo(db, shopId, i.machineId),
+      })),
+    ),
   })
   return {
     customerId: customer.id,

@@ -10,9 +10,9 @@ import {
   readingRows,
   type ReadingRow,
   reduceJob,
-  sheet,
   viewJob,
 } from '../../core/job'
+import { sheet } from '../../core/job/sheet'
 import { specChange } from '../../core/spec-book'
 import type { EventRequest, EventResponse } from '../../shared/event-request'
 import { transaction, type Pool, type PoolConnection } from '../database/query'

@@ -71,7 +71,7 @@ export async function withFreeNumber<T>(open: () => Promise<T>): Promise<T> {
 }
 
 /** What the machine's last visit left to be done, and when its plugs were new. */
-async function leftBy(db: Db, shopId: number, jobId: number): Promise<Pick<JobPin, 'toDo' | 'plugsNew'>> {
+export async function leftBy(db: Db, shopId: number, jobId: number): Promise<Pick<JobPin, 'toDo' | 'plugsNew'>> {
   const { pin } = await jobOf(db, shopId, jobId)
   const state = reduceJob(pin, await eventsAfter(db, shopId, jobId, 0))
   return { toDo: toDoAfter(pin, state), plugsNew: plugsAfter(pin, state) }

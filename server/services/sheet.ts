@@ -1,4 +1,5 @@
-import { jobTools, sheet, viewJob } from '../../core/job'
+import { jobTools, viewJob } from '../../core/job'
+import { sheet } from '../../core/job/sheet'
 import type { SheetResponse } from '../../shared/responses'
 import type { Db } from '../database/query'
 import { tasksOfJobs } from '../repositories/board'

@@ -88,6 +88,20 @@ describe('what is due', () => {
 })
 
 describe('a reminder', () => {
+  it('tells the owner what the last visit found and nobody has done, and not what was done', async () => {
+    const owner = (await ines.post<{ id: number }>('/api/customers', { name: `Odd ${unique()}` })).body
+    const machine = await newMachine(ines, undefined, { customer: { id: owner.id } })
+    const finding = (text: string, end: 'to do' | 'replaced') =>
+      ({ type: 'finding', payload: { text, step: 'ready', part: 'Fuel hose', end } }) as const
+    await visit(ines, machine, 1000, 400, { intake: 0.1 }, false, [
+      finding('hardened at the clip', 'to do'),
+      finding('chafed through', 'replaced'),
+    ])
+    await refreshed()
+    const { text } = (await ines.get<ReminderResponse>(`/api/customers/${owner.id}/reminder?weeks=60`)).body
+    expect(text).toMatch(/Still to do from the last visit:\n {2}– Fuel hose: hardened at the clip \(to do\)/)
+    expect(text).not.toContain('chafed')
+  }, 60_000)
   const written = async (customerId: number) =>
     (await ines.get<ReminderResponse>(`/api/customers/${customerId}/reminder?weeks=60`)).body
   it('names all of an owner’s machines; that they were told is written down', async () => {

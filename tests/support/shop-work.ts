@@ -1,4 +1,4 @@
-import { type JobEvent, type JobPin, jobTools, viewJob } from '../../core/job'
+import { type Happening, type JobEvent, type JobPin, jobTools, viewJob } from '../../core/job'
 import { VirtualHand, workThrough } from '../../core/practice'
 import type { MachineRow } from '../../shared/responses'
 import { engineOf } from './builders'
@@ -62,19 +62,23 @@ export async function visit(
   daysAgo: number,
   gapMm: Record<string, number>,
   replaced = false,
+  /** What is answered before the work goes through. */
+  first: Happening[] = [],
 ): Promise<number> {
   const { id } = (await openJob(client, machine, meter, { meterReplaced: replaced })).body
   const { pin } = (await client.get<{ pin: JobPin }>(`/api/jobs/${id}?after=0`)).body
   const tools = jobTools(pin)
   const log: JobEvent[] = []
+  const answer = async (happening: Happening) => {
+    const { status, body } = await client.answer<{ event: JobEvent }>(id, happening)
+    if (status !== 200) throw new Error(JSON.stringify(body))
+    log.push(body.event)
+  }
+  for (const happening of first) await answer(happening)
   await workThrough(
     new VirtualHand(virtualFor(pin.spec.engine, { gapMm })),
     () => viewJob(tools, log, Date.now()),
-    async happening => {
-      const { status, body } = await client.answer<{ event: JobEvent }>(id, happening)
-      if (status !== 200) throw new Error(JSON.stringify(body))
-      log.push(body.event)
-    },
+    answer,
   )
   const at = new Date(Date.now() - daysAgo * DAY_MS)
   await pool.query('UPDATE jobs SET opened_at = ?, closed_at = ? WHERE id = ?', [at, at, id])

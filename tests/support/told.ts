@@ -1,7 +1,9 @@
 // What the core says, in English, for tests that read it as a mechanic does.
 import * as feeler from '../../core/feeler'
 import * as history from '../../core/history'
+import * as reminder from '../../core/history/reminder'
 import * as job from '../../core/job'
+import * as sheets from '../../core/job/sheet'
 import type { JobView, NextThing } from '../../core/job'
 import type { Tell, Text } from '../../core/said'
 import * as torque from '../../core/torque'
@@ -20,7 +22,7 @@ const read = (next: NextThing) => ({
   doubted: next.doubted.map(d => withWords(d, 'words')),
 })
 export const nextThing = (view: JobView, wanted: string | null = null) => read(job.nextThing(view, wanted))
-export const sheet = (view: JobView) => job.sheet(view, tell)
+export const sheet = (view: JobView) => sheets.sheet(view, tell)
 export const progress = (view: JobView) => job.progress(view).map(s => withWords(s, 'words'))
 
 export function clashWords(view: JobView) {
@@ -57,8 +59,8 @@ export const pastTopWords = told(job.pastTopWords)
 export const intervalWords = told(feeler.intervalWords)
 export const whyWords = told(history.whyWords)
 export const daysWords = told(history.daysWords)
-export function reminderText(given: Parameters<typeof history.reminderText>[0]) {
-  const { subject, text } = history.reminderText(given)
+export function reminderText(given: Parameters<typeof reminder.reminderText>[0]) {
+  const { subject, text } = reminder.reminderText(given)
   return { subject: tell(subject), text: tell(text) }
 }
 export function dueByForecast(view: JobView) {

@@ -1,7 +1,10 @@
 import type { Tell } from '../../core/said'
-import type { ReminderLine } from '../../core/history'
+import type { ReminderLine } from '../../core/history/reminder'
 
 type Lines = readonly ReminderLine[]
+
+const stillToDo = ({ toDo = [] }: ReminderLine): string[] =>
+  toDo.length ? ['  Still to do from the last visit:', ...toDo.map(line => `  – ${line}`)] : []
 
 /** What an owner is written. */
 export const letters = {
@@ -15,7 +18,7 @@ export const letters = {
         ? 'one of your machines is due for its valve check:'
         : 'these of your machines are due for their valve check:',
       '',
-      ...lines.flatMap(l => [`${l.machine} (${l.tag})`, `  ${tell(l.when)}`, `  ${tell(l.why)}`, '']),
+      ...lines.flatMap(l => [`${l.machine} (${l.tag})`, `  ${tell(l.when)}`, `  ${tell(l.why)}`, ...stillToDo(l), '']),
       'Valves are measured on a cold engine: please let it stand overnight before you bring it.',
       '',
       shop,

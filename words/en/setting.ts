@@ -2,7 +2,7 @@ import type { Adjuster } from '../../core/engine'
 import type { Feel } from '../../core/feeler'
 import type { SetBy } from '../../core/job'
 import type { Tell, Text } from '../../core/said'
-import { formatTorque } from '../../core/units'
+import { formatLength, formatTorque } from '../../core/units'
 import { within } from './grammar'
 import { flats, screwTurn } from './turns'
 
@@ -214,4 +214,6 @@ export const setting = {
   'key.some-size': 'Fit some size',
   'key.cam-back': 'Cam is back',
   'key.cam-back.help': 'turned over by hand',
+  'figure.outside': ({ figure, leastMm, mostMm }: { figure: Text; leastMm: number; mostMm: number }, tell: Tell) =>
+    `${tell(figure)} lies outside both printed figures, ${formatLength(leastMm, 'mm')} to ${formatLength(mostMm, 'mm')} mm. Choose inside them, or change the spec.`,
 }

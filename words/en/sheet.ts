@@ -1,6 +1,6 @@
 import type { Role } from '../../core/engine'
 import type { Feel } from '../../core/feeler'
-import type { PlugGap } from '../../core/job/plugs'
+import type { PlugGap } from '../../core/job/outcomes'
 import type { Tell, Text } from '../../core/said'
 import { fahrenheit, formatLength, formatMeter, type MeterUnit } from '../../core/units'
 import { gapTold } from './answers'
@@ -75,8 +75,6 @@ export const sheet = {
   'sheet.none': 'none',
   'sheet.not-needed': 'not needed',
   'sheet.estimate': ({ words, by }: { words: string; by: string }) => `${words}, by ${by}`,
-  'figure.outside': ({ figure, leastMm, mostMm }: { figure: Text; leastMm: number; mostMm: number }, tell: Tell) =>
-    `${tell(figure)} lies outside both printed figures, ${formatLength(leastMm, 'mm')} to ${formatLength(mostMm, 'mm')} mm. Choose inside them, or change the spec.`,
   'sheet.back': 'back',
   'sheet.out': 'out',
   'sheet.done': 'done',

@@ -1,6 +1,6 @@
 import type { Words } from '../teller'
 import type { answers as english } from '../en/answers'
-import type { PlugEnd } from '../../core/job/plugs'
+import type { PlugEnd } from '../../core/job/outcomes'
 import { formatLength, formatTorque } from '../../core/units'
 import { roleName, the, valveName, within } from './grammar'
 import { screwTurn } from './turns'

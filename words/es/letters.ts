@@ -1,5 +1,9 @@
 import type { Words } from '../teller'
+import type { ReminderLine } from '../../core/history/reminder'
 import type { letters as english } from '../en/letters'
+
+const stillToDo = ({ toDo = [] }: ReminderLine): string[] =>
+  toDo.length ? ['  Pendiente desde la última visita:', ...toDo.map(line => `  – ${line}`)] : []
 
 export const letters: Words<typeof english> = {
   'letter.subject': ({ lines }) =>
@@ -12,7 +16,7 @@ export const letters: Words<typeof english> = {
         ? 'a una de sus máquinas le toca la revisión de válvulas:'
         : 'a estas máquinas suyas les toca la revisión de válvulas:',
       '',
-      ...lines.flatMap(l => [`${l.machine} (${l.tag})`, `  ${tell(l.when)}`, `  ${tell(l.why)}`, '']),
+      ...lines.flatMap(l => [`${l.machine} (${l.tag})`, `  ${tell(l.when)}`, `  ${tell(l.why)}`, ...stillToDo(l), '']),
       'Las válvulas se miden con el motor frío: déjela parada toda la noche antes de traerla.',
       '',
       shop,

@@ -2,7 +2,7 @@ import type { Words } from '../teller'
 import type { setting as english } from '../en/setting'
 import type { Adjuster } from '../../core/engine'
 import type { SetBy } from '../../core/job'
-import { formatTorque } from '../../core/units'
+import { formatLength, formatTorque } from '../../core/units'
 import { the, valveName } from './grammar'
 import { FEELS } from './readings'
 import { flats, screwTurn } from './turns'
@@ -190,4 +190,6 @@ export const setting: Words<typeof english> = {
   'key.some-size': 'Poner alguna',
   'key.cam-back': 'Árbol montado',
   'key.cam-back.help': 'girado a mano',
+  'figure.outside': ({ figure, leastMm, mostMm }, tell) =>
+    `${tell(figure)} queda fuera de las dos cifras impresas, ${formatLength(leastMm, 'mm')} a ${formatLength(mostMm, 'mm')} mm. Elija entre ellas, o cambie los datos.`,
 }

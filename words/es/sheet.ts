@@ -65,8 +65,6 @@ export const sheet: Words<typeof english> = {
   'sheet.none': 'ninguna',
   'sheet.not-needed': 'no hizo falta',
   'sheet.estimate': ({ words, by }) => `${words}, por ${by}`,
-  'figure.outside': ({ figure, leastMm, mostMm }, tell) =>
-    `${tell(figure)} queda fuera de las dos cifras impresas, ${formatLength(leastMm, 'mm')} a ${formatLength(mostMm, 'mm')} mm. Elija entre ellas, o cambie los datos.`,
   'sheet.back': 'puesta',
   'sheet.out': 'fuera',
   'sheet.done': 'hecho',

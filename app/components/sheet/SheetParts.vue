@@ -3,6 +3,7 @@ import { computed } from 'vue'
 import type { Sheet } from '~~/core/job'
 import { partLines, torqueLines } from '~~/core/job/sheet/together'
 import type { SheetTask } from '~~/shared/responses'
+import SheetLift from './SheetLift.vue'
 import { t } from '../../words'
 
 /** What came off, went in and was tightened; other tasks, findings and notes. */
@@ -68,7 +69,7 @@ const parts = computed(() => partLines(props.sheet))
       </p>
     </div>
   </section>
-  <section v-if="s.owner?.length || s.pressures?.length" class="two">
+  <section v-if="s.owner?.length || s.pressures?.length || s.lift" class="two">
     <div v-if="s.owner?.length">
       <h2>{{ t('sheet-parts.for-the-owner') }}</h2>
       <p v-for="line in s.owner" :key="line">{{ line }}</p>
@@ -77,6 +78,7 @@ const parts = computed(() => partLines(props.sheet))
       <h2>{{ t('sheet-parts.gauges') }}</h2>
       <p v-for="(line, i) in s.pressures" :key="i">{{ line }}.</p>
     </div>
+    <SheetLift v-if="s.lift" :lift="s.lift" />
   </section>
   <section v-if="tasks?.length">
     <div>

@@ -1,6 +1,6 @@
 import { z } from '../../zod'
 import { wrong } from '../../wrong'
-import { PLUG_ENDS } from '../plugs'
+import { PLUG_ENDS } from '../outcomes'
 import { PLUG } from '../strip-down'
 import { defineEvent } from './define'
 import { also, words } from './fields'

@@ -1,6 +1,7 @@
 import { say } from '../../said'
 import type { Happening } from '../events'
-import { NOT_LOOKED_AT, type PlugEnd, plugGapOf, plugItem, plugsOf, servedWords } from '../plugs'
+import type { PlugEnd } from '../outcomes'
+import { NOT_LOOKED_AT, plugGapOf, plugItem, plugsOf, servedWords } from '../plugs'
 import { itemWords, PLUG } from '../strip-down'
 import type { JobView } from '../view'
 import { withReason } from './keys'
@@ -59,7 +60,10 @@ export function plugGapThing(view: JobView, item: string): Worded {
   })
   return {
     label: say('plug.label'),
-    instruction: item === PLUG ? say('plug-gap', { gap: gap.text }) : say('plug-gap.one', { item: itemWords(item), gap: gap.text }),
+    instruction:
+      item === PLUG
+        ? say('plug-gap', { gap: gap.text })
+        : say('plug-gap.one', { item: itemWords(item), gap: gap.text }),
     stage: { kind: 'list' },
     why: [say('plug-gap.why'), servedWords(view.pin, item)],
     keys: [

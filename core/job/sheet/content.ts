@@ -39,6 +39,25 @@ export interface SheetValve {
   shim?: { old: string; fitted: string } | null
 }
 
+/** A stretch of a lift curve near the seat: lift over the seat, mm, every so many degrees. */
+export interface LiftStretch {
+  fromDeg: number
+  wanted: number[]
+  found: number[]
+}
+/** What the gap as found did to the valve that was farthest out of its limits. */
+export interface SheetLift {
+  name: string
+  words: string
+  foundMm: number
+  wantedMm: number
+  /** Whether the cam is on record; its usual timing stands in for it otherwise. */
+  camKnown: boolean
+  stepDeg: number
+  opens: LiftStretch
+  closes: LiftStretch
+}
+
 /** Everything a job sheet says, as it was when it was signed. Print, JSON and history read this and nothing newer. */
 export interface Sheet {
   format: 'wembric job sheet'
@@ -51,6 +70,8 @@ export interface Sheet {
   /** What it came for and what became of it, a line each; and what its owner is told. */
   complaints?: string[]
   owner?: string[]
+  /** The lift curve of the worst valve, where one was out of its limits. */
+  lift?: SheetLift | null
   /** Compression and leak-down, as the gauge said. */
   pressures?: string[]
   opened: { at: string; by: string }

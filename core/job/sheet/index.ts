@@ -9,13 +9,9 @@ import { hoursAtRest, type JobView } from '../view'
 import { complaintLines, complaintWords, findingWords, forOwner, pressureLines } from './owner'
 import type { Sheet } from './content'
 import { correctionsOf } from './corrections'
+import { worstLift } from './lift'
 import { setsUsed, settingWords, strangeBlades, wrenchWords } from './tools'
 import { sheetValve } from './valve'
-
-export type { Sheet, SheetReading, SheetRound, SheetValve } from './content'
-export { complaintWords, findingWords } from './owner'
-export { roundsOf } from './rounds'
-export * from './rows'
 
 /** How cold it was; each part may be unknown. */
 function coldWords(view: JobView): Said {
@@ -60,6 +56,7 @@ export function sheet(view: JobView, tell: Tell): Sheet {
     complaint: tell(complaintWords(pin)),
     complaints: complaintLines(view).map(tell),
     owner: forOwner(view).map(tell),
+    lift: worstLift(view, tell),
     pressures: pressureLines(view).map(tell),
     opened: { at: pin.openedAt, by: pin.openedBy },
     closed: state.closedAt && state.closedBy ? { at: state.closedAt, by: state.closedBy } : null,

@@ -19,7 +19,7 @@ export const complaintLines = ({ pin, state }: JobView): Said[] =>
     .map(complaint => say('sheet.cured', { complaint, result: state.complaintsAfter[complaint] ?? null }))
 
 /** What was found, with its part and what is to become of it. */
-export const findingWords = (found: Found): Text =>
+export const findingWords = (found: Pick<Found, 'text' | 'part' | 'end' | 'about' | 'suspect'>): Text =>
   found.part === null && found.end === null
     ? foundWords(found)
     : say('sheet.finding', { part: found.part, words: foundWords(found), end: found.suspect ? null : found.end })

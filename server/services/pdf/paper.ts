@@ -168,6 +168,21 @@ export class PdfPaper {
     this.space(1.5)
   }
 
+  /** Drawings beside each other, each with a line of words over it; so high as they are told to be. */
+  drawings(height: number, all: readonly { title: string; draw: (doc: PDFKit.PDFDocument) => void }[]): void {
+    this.room(height + this.size(12))
+    const y = this.doc.y
+    for (const [i, { title, draw }] of all.entries()) {
+      const x = this.left + (i * this.width) / all.length
+      this.font('plain', 8, 'gray').text(title, x, y, { lineBreak: false })
+      this.doc.save().translate(x, y + this.size(11))
+      draw(this.doc)
+      this.doc.restore()
+    }
+    this.doc.x = this.left
+    this.doc.y = y + height + this.size(12)
+  }
+
   table(columns: readonly Column[], rows: readonly (readonly Cell[])[]): void {
     if (columns.some(c => c.title))
       this.row(

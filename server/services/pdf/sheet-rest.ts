@@ -1,7 +1,32 @@
+import type { LiftStretch, SheetLift } from '../../../core/job'
+import { endsOf, liftPaths } from '../../../core/job/sheet/lift-paths'
 import { partLines, torqueLines } from '../../../core/job/sheet/together'
 import { t } from '../../words'
 import type { PdfPaper } from './paper'
 import type { SheetGiven } from './sheet-work'
+
+/** What the gap as found did to the worst valve: solid as it should be, dashed as it was found. */
+function liftCurves(pdf: PdfPaper, lift: SheetLift): void {
+  pdf.heading(t('sheet-lift.title', { name: lift.name }))
+  pdf.paragraph(
+    `${t('sheet-lift.words', { words: lift.words, foundMm: lift.foundMm, wantedMm: lift.wantedMm })} ${t('sheet-lift.legend', { camKnown: lift.camKnown })}`,
+  )
+  const box = { width: pdf.width * 0.42, height: pdf.size(34) }
+  const stretch = (title: string, one: LiftStretch) => {
+    const [from, to] = endsOf(one, lift)
+    const paths = liftPaths(one, box)
+    return {
+      title: `${title} (${from}° – ${to}°)`,
+      draw: (doc: PDFKit.PDFDocument) => {
+        doc.strokeColor('#111111').lineWidth(0.6).path(`M 0 0 L 0 ${box.height} L ${box.width} ${box.height}`).stroke()
+        doc.lineWidth(1.2).path(paths.wanted).stroke()
+        doc.lineWidth(0.9).dash(3, { space: 2 }).path(paths.found).stroke().undash()
+      },
+    }
+  }
+  pdf.space(2)
+  pdf.drawings(box.height, [stretch(t('sheet-lift.opens'), lift.opens), stretch(t('sheet-lift.closes'), lift.closes)])
+}
 
 /** What goes with the valves: parts and torques, the spec used, the next date, the place to sign, the caution. */
 export function rest(pdf: PdfPaper, { sheet: s, tasks }: SheetGiven): void {
@@ -58,6 +83,7 @@ export function rest(pdf: PdfPaper, { sheet: s, tasks }: SheetGiven): void {
     pdf.heading(t('sheet-parts.for-the-owner'))
     pdf.paragraph(s.owner.join(' '))
   }
+  if (s.lift) liftCurves(pdf, s.lift)
   pdf.heading(t('sheet-spec.spec-used-revision', { revision: s.spec.revision, draft: s.spec.status === 'draft' }))
   pdf.paragraph(
     [

@@ -1,3 +1,4 @@
+import { letters } from '../letters'
 import { records } from '../records'
 import { bay } from '../screens/bay'
 import { forms } from '../screens/forms'
@@ -6,9 +7,11 @@ import { machine } from '../screens/machine'
 import { quick } from '../screens/quick'
 import { shelf } from '../screens/shelf'
 import { shop } from '../screens/shop'
+import { sheet } from '../sheet'
 
 /** What the shop's own pages say: Bay, machines, shelf, papers. */
 export const pages = {
+  ...letters,
   ...records,
   ...bay,
   ...forms,
@@ -17,4 +20,5 @@ export const pages = {
   ...quick,
   ...shelf,
   ...shop,
+  ...sheet,
 }

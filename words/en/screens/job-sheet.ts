@@ -1,4 +1,5 @@
 import type { Proof } from '../../../core/feeler'
+import { formatLength } from '../../../core/units'
 import type { Shown } from '../grammar'
 
 /** What the screens say by themselves: by component, in the order of the alphabet. */
@@ -71,4 +72,11 @@ export const jobSheet = {
   'sheet-valves.spec-mm-above-thou-below': 'spec; mm above, thou below',
   'sheet-valves.valves-seen-from-above': 'Valves, seen from above',
   'sheet.pdf-rules': 'Rules in mm: gray is the spec, the open bar as found, the solid bar as left.',
+  'sheet-lift.title': ({ name }: Shown<'name'>) => `${name}: what its gap did`,
+  'sheet-lift.words': ({ words, foundMm, wantedMm }: { words: string; foundMm: number; wantedMm: number }) =>
+    `Found at ${formatLength(foundMm, 'mm')} mm instead of ${formatLength(wantedMm, 'mm')}: ${words}`,
+  'sheet-lift.opens': 'Where it opens',
+  'sheet-lift.closes': 'Where it closes',
+  'sheet-lift.legend': ({ camKnown }: { camKnown: boolean }) =>
+    `Lift near the seat to 0.3 mm. Solid: as it should be. Dashed: as found.${camKnown ? '' : ' Usual cam assumed.'}`,
 }

@@ -10,8 +10,6 @@ import { closing } from '../closing'
 import { access } from '../access'
 import { missing } from '../missing'
 import { answers } from '../answers'
-import { sheet } from '../sheet'
-import { letters } from '../letters'
 import { glossary } from '../glossary'
 import { wrongs } from '../wrong'
 import { specLines } from '../spec-lines'
@@ -34,8 +32,6 @@ export const everywhere = {
   ...access,
   ...missing,
   ...answers,
-  ...sheet,
-  ...letters,
   ...glossary,
   ...wrongs,
   ...specLines,

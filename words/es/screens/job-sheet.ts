@@ -1,6 +1,8 @@
 import type { Proof } from '../../../core/feeler'
+import { formatLength } from '../../../core/units'
 import type { Words } from '../../teller'
 import type { jobSheet as english } from '../../en/screens/job-sheet'
+import { valveName } from '../grammar'
 
 const PROOFS: Record<Proof, string> = { pair: 'por par', drag: 'porque roza', interval: 'por intervalo' }
 
@@ -71,4 +73,11 @@ export const jobSheet: Words<typeof english> = {
   'sheet-valves.spec-mm-above-thou-below': 'datos; mm arriba, thou abajo',
   'sheet-valves.valves-seen-from-above': 'Válvulas, vistas desde arriba',
   'sheet.pdf-rules': 'Reglas en mm: gris son los datos, barra hueca como estaba, barra llena como quedó.',
+  'sheet-lift.title': ({ name }) => `${valveName(String(name))}: lo que hizo su holgura`,
+  'sheet-lift.words': ({ words, foundMm, wantedMm }) =>
+    `Tenía ${formatLength(foundMm, 'mm')} mm en vez de ${formatLength(wantedMm, 'mm')}: ${words}`,
+  'sheet-lift.opens': 'Dónde abre',
+  'sheet-lift.closes': 'Dónde cierra',
+  'sheet-lift.legend': ({ camKnown }) =>
+    `Alzada cerca del asiento hasta 0.3 mm. Continua: como debe ser. A trazos: como estaba.${camKnown ? '' : ' Leva usual supuesta.'}`,
 }

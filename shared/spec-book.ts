@@ -2,6 +2,7 @@ import { z } from '../core/zod'
 import { type Engine, engineSchema } from '../core/engine'
 import { type BookModel, COLUMNS, type RowNote } from '../core/exchange'
 import type { Verdict } from '../core/feeler'
+import type { LearnedParts } from '../core/job/learned-parts'
 import { type Identity, identityParts, yearsInOrder, YEARS_WRONG } from '../core/spec-book/identity'
 import { wrong } from '../core/wrong'
 import { optionalText, text } from '../core/text-field'
@@ -71,6 +72,8 @@ export interface ModelResponse {
   revisions: RevisionRow[]
   openJobs: OpenJobOfSpec[]
   mayApproveOwn: boolean
+  /** The list of parts that its latest job can teach it, where it has none. */
+  learned: LearnedParts | null
 }
 /** What a draft would do: each valve as the shop's last jobs left it, by the draft and by what is in force. */
 export interface Affected {

@@ -23,6 +23,7 @@ function fromDevice({ models, at }: DeviceShop, modelId: number): ModelResponse 
     ],
     openJobs: [],
     mayApproveOwn: false,
+    learned: null,
   }
 }
 

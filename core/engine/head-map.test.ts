@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { engineOf } from '../../tests/support/builders'
-import { type Engine, headMap, type Heads, valveSigns } from './index'
+import { dragValve, type Engine, headMap, type Heads, valveSigns } from './index'
 
 /** Cylinders by name and firing angle, with a pair of valves each. */
 const engineWith = (cylinders: [string, number][], heads?: Heads): Engine =>
@@ -115,5 +115,50 @@ describe('heads where they are', () => {
     const engine = engineOf()
     engine.valves[0]!.sign = 'A1'
     expect(valveSigns(engine)).toEqual({ intake: 'A1', exhaust: 'E' })
+  })
+})
+
+describe('valves dragged to where they are', () => {
+  const engine = engineWith([['Only', 0]])
+  const placeOf = (of: Engine, id: string) => {
+    const { x, y } = headMap(of).valves.find(v => v.valveId === id)!
+    return { x, y }
+  }
+  it('stand there afterward, and nowhere but on the plan', () => {
+    const moved = { ...engine, valves: dragValve(engine, 'Only-intake', { x: 120, y: 150 }) }
+    expect(placeOf(moved, 'Only-intake')).toEqual({ x: 120, y: 150 })
+    expect(placeOf(moved, 'Only-exhaust')).toEqual(placeOf(engine, 'Only-exhaust'))
+    const off = { ...engine, valves: dragValve(engine, 'Only-intake', { x: -300, y: 900 }) }
+    const { r } = headMap(off).valves[0]!
+    expect(placeOf(off, 'Only-intake')).toEqual({ x: r, y: 400 - r })
+  })
+  it('one dropped on another trades places with it', () => {
+    const [intake, exhaust] = [placeOf(engine, 'Only-intake'), placeOf(engine, 'Only-exhaust')]
+    const traded = { ...engine, valves: dragValve(engine, 'Only-intake', exhaust) }
+    expect(placeOf(traded, 'Only-intake')).toEqual(exhaust)
+    expect(placeOf(traded, 'Only-exhaust')).toEqual(intake)
+  })
+  it('a valve that is none of this engine’s moves nothing', () =>
+    expect(dragValve(engine, 'other', { x: 1, y: 1 })).toEqual(engine.valves))
+})
+
+describe('where carburetor and muffler are said to be', () => {
+  const bank = [{ name: 'Head', cylinderIds: ['A', 'B'] }]
+  const cylinders: [string, number][] = [
+    ['A', 0],
+    ['B', 360],
+  ]
+  it.each([
+    ['in line', 'left', { left: 'intake', right: 'exhaust' }],
+    ['in line', 'right', { left: 'exhaust', right: 'intake' }],
+    ['transverse', 'front', { top: 'intake', bottom: 'exhaust' }],
+  ] as const)('%s, intakes %s', (layout, intakeSide, sides) =>
+    expect(headMap(engineWith(cylinders, { layout, intakeSide, banks: bank })).sides).toEqual(sides),
+  )
+  it('in a V, between the heads', () => {
+    const banks = cylinders.map(([name]) => ({ name, cylinderIds: [name] }))
+    const sides = (intakeSide: 'between' | 'rear') =>
+      headMap(engineWith(cylinders, { layout: 'V', intakeSide, angleDeg: 75, banks })).sides
+    expect([sides('between'), sides('rear')]).toEqual([{ between: 'intake' }, { between: 'exhaust' }])
   })
 })

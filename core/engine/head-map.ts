@@ -28,9 +28,10 @@ export interface HeadMap {
   valves: MappedValve[]
   /** The crank between two banks; null where it lies under the one head. */
   crank: { x: number; y: number } | null
-  /** Where muffler and carburetor are said to be: at the top and the bottom edge, where all heads agree on it. */
-  sides: { top: 'intake' | 'exhaust'; bottom: 'intake' | 'exhaust' } | null
+  /** Where muffler and carburetor are said to be: at the edges, or between the heads; where all heads agree on it. */
+  sides: Partial<Record<MapSide, Valve['role']>> | null
 }
+export type MapSide = 'top' | 'bottom' | 'left' | 'right' | 'between'
 
 export const MAP_WIDTH = 420
 export const MAP_HEIGHT = 400
@@ -118,8 +119,43 @@ function framesOf(heads: Heads): { frame: Frame; box: Omit<HeadBox, 'name'>; pit
   ]
 }
 
-/** An engine’s heads where they are, with its valves, each under a sign that no other has. */
+/** An engine’s heads where they are, with its valves, each under a sign that no other has; dragged ones as dragged. */
 export function headMap(engine: Engine): HeadMap {
+  const map = asDrawn(engine)
+  const valves = map.valves.map(valve => {
+    const { offset } = engine.valves.find(v => v.id === valve.valveId)!
+    return offset ? { ...valve, ...inside(valve, { x: valve.x + offset.x, y: valve.y + offset.y }) } : valve
+  })
+  return { ...map, valves }
+}
+/** A place at which the whole of a valve is on the plan. */
+const inside = ({ r }: Pick<MappedValve, 'r'>, { x, y }: { x: number; y: number }) => ({
+  x: Math.min(MAP_WIDTH - r, Math.max(r, Math.round(x))),
+  y: Math.min(MAP_HEIGHT - r, Math.max(r, Math.round(y))),
+})
+
+/**
+ * An engine's valves with one of them dragged to a place of the plan. Where it is dropped on another, the two trade
+ * places.
+ */
+export function dragValve(engine: Engine, valveId: string, to: { x: number; y: number }): Engine['valves'] {
+  const now = headMap(engine).valves
+  const drawn = asDrawn(engine).valves
+  const dragged = now.find(v => v.valveId === valveId)
+  if (!dragged) return engine.valves
+  const under = now.find(v => v.valveId !== valveId && Math.hypot(v.x - to.x, v.y - to.y) < v.r)
+  const places = new Map([[valveId, inside(dragged, under ?? to)]])
+  if (under) places.set(under.valveId, inside(under, dragged))
+  return engine.valves.map(valve => {
+    const place = places.get(valve.id)
+    if (!place) return valve
+    const home = drawn.find(v => v.valveId === valve.id)!
+    return { ...valve, offset: { x: Math.round(place.x - home.x), y: Math.round(place.y - home.y) } }
+  })
+}
+
+/** The plan as the layout alone would have it. */
+function asDrawn(engine: Engine): HeadMap {
   const signs = valveSigns(engine)
   const { heads } = engine
   if (!heads) return oneHead(engine, signs)
@@ -154,8 +190,6 @@ export function headMap(engine: Engine): HeadMap {
       }
     })
   })
-  const upright = frames.every(f => f.frame.in[0] === 0)
-  const intakesDown = frames[0]!.frame.in[1] > 0
   return {
     ...map,
     crank:
@@ -164,8 +198,20 @@ export function headMap(engine: Engine): HeadMap {
         : banks.length > 1
           ? { ...MIDDLE }
           : null,
-    sides: upright ? { top: intakesDown ? 'exhaust' : 'intake', bottom: intakesDown ? 'intake' : 'exhaust' } : null,
+    sides: sidesOf(
+      heads,
+      frames.map(f => f.frame.in),
+    ),
   }
+}
+/** On which edges intakes and exhausts are, where every head has them on the same; in a V, what is between the heads. */
+function sidesOf({ layout, intakeSide }: Heads, inward: Frame['in'][]): HeadMap['sides'] {
+  const [[x, y] = [0, 0]] = inward
+  if (inward.every(way => way[0] === x && way[1] === y)) {
+    if (x === 0) return y > 0 ? { top: 'exhaust', bottom: 'intake' } : { top: 'intake', bottom: 'exhaust' }
+    if (y === 0) return x < 0 ? { left: 'intake', right: 'exhaust' } : { left: 'exhaust', right: 'intake' }
+  }
+  return layout === 'V' ? { between: intakeSide === 'between' ? 'intake' : 'exhaust' } : null
 }
 
 /** One head from above, its valves where the model has them. */

@@ -231,6 +231,8 @@ export const engineParts = z.object({
         /** The maker’s own short sign for it, and how the blade gets there: “from behind, single blade bent”. */
         sign: words(6).optional(),
         access: words(80).optional(),
+        /** How far it was dragged from where the drawing would put it, in the drawing’s units. */
+        offset: z.object({ x: z.number().min(-400).max(400), y: z.number().min(-400).max(400) }).optional(),
       }),
     )
     .min(1)

@@ -44,7 +44,7 @@ const FILES: [name: string, of: RegExp][] = [
     ),
   ],
   // only the sheet's page puts its lines together
-  ['sheet-lines', part('/core/job/sheet/together\\.ts$')],
+  ['sheet-lines', part('/core/job/sheet/(?:together|lift-paths)\\.ts$')],
   [
     'core',
     part(

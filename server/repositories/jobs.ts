@@ -138,6 +138,15 @@ export const lastClosedJob = (
     [shopId, machineId],
   )
 
+/** The latest signed job on any machine of a model. */
+export const lastClosedJobOfModel = (db: Db, shopId: number, modelId: number): Promise<{ id: number } | null> =>
+  maybeOne(
+    db,
+    `SELECT j.id FROM machines m JOIN jobs j ON j.shop_id = m.shop_id AND j.machine_id = m.id
+    WHERE m.shop_id = ? AND m.model_id = ? AND j.status = 'closed' ORDER BY j.closed_at DESC, j.id DESC LIMIT 1`,
+    [shopId, modelId],
+  )
+
 export const allJobIds = (db: Db): Promise<{ id: number; shopId: number }[]> =>
   many(db, 'SELECT id, shop_id AS shopId FROM jobs ORDER BY shop_id, id')
 

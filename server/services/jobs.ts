@@ -1,5 +1,5 @@
 import { USUAL_HAND } from '../../core/feeler'
-import { JUDGEMENT_VERSION, type JobPin, plugsAfter, reduceJob, toDoAfter } from '../../core/job'
+import { JUDGEMENT_VERSION, type JobPin, type JobState, plugsAfter, reduceJob, toDoAfter } from '../../core/job'
 import { pinnedMachine } from '../../core/job/device-pin'
 import type { OpenJobRequest } from '../../shared/requests'
 import type { JobResponse } from '../../shared/responses'
@@ -70,10 +70,15 @@ export async function withFreeNumber<T>(open: () => Promise<T>): Promise<T> {
   }
 }
 
+/** A job as its whole log tells it. */
+export async function foldedJob(db: Db, shopId: number, jobId: number): Promise<{ pin: JobPin; state: JobState }> {
+  const { pin } = await jobOf(db, shopId, jobId)
+  return { pin, state: reduceJob(pin, await eventsAfter(db, shopId, jobId, 0)) }
+}
+
 /** What the machine's last visit left to be done, and when its plugs were new. */
 export async function leftBy(db: Db, shopId: number, jobId: number): Promise<Pick<JobPin, 'toDo' | 'plugsNew'>> {
-  const { pin } = await jobOf(db, shopId, jobId)
-  const state = reduceJob(pin, await eventsAfter(db, shopId, jobId, 0))
+  const { pin, state } = await foldedJob(db, shopId, jobId)
   return { toDo: toDoAfter(pin, state), plugsNew: plugsAfter(pin, state) }
 }
 

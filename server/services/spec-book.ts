@@ -1,6 +1,7 @@
 import { type Engine, firingIntervalName } from '../../core/engine'
 import { spanWords } from '../../core/feeler'
 import { doubtsOf, fitOf, LEAST_FIT, readQuery, rejudge } from '../../core/spec-book'
+import { type LearnedParts, learnedParts } from '../../core/job/learned-parts'
 import type {
   Affected,
   DraftRequest,
@@ -13,6 +14,7 @@ import type {
   SearchResponse,
 } from '../../shared/spec-book'
 import { type Db, type Pool, transaction } from '../database/query'
+import { lastClosedJobOfModel } from '../repositories/jobs'
 import { machineById } from '../repositories/machines'
 import {
   gramCounts,
@@ -40,6 +42,7 @@ import {
 } from '../repositories/revisions'
 import { notFound, Problem } from '../problem'
 import { refreshSoon } from './machines/outlooks'
+import { foldedJob } from './jobs'
 import type { SignedIn } from './people'
 import { say } from '../../core/said'
 import type { ShopThing } from '../../words/en/refusals'
@@ -113,7 +116,15 @@ export async function readModel(db: Db, person: SignedIn, modelId: number): Prom
     revisions: await revisionsOfModel(db, person.shopId, modelId),
     openJobs: await openJobsOfModel(db, person.shopId, modelId),
     mayApproveOwn: await onlyLead(db, person),
+    learned: model.engine.parts ? null : await learnedFrom(db, person.shopId, modelId),
   }
+}
+/** What the latest job on a model took off its machine. */
+async function learnedFrom(db: Db, shopId: number, modelId: number): Promise<LearnedParts | null> {
+  const last = await lastClosedJobOfModel(db, shopId, modelId)
+  if (!last) return null
+  const { pin, state } = await foldedJob(db, shopId, last.id)
+  return learnedParts(pin, state)
 }
 
 /**

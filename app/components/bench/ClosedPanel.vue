@@ -7,7 +7,7 @@ import type { Happening, JobState } from '~~/core/job'
 import { t } from '../../words'
 
 /** A job that is not open: on hold, abandoned or signed; and the way back. */
-defineProps<{ state: JobState; jobId: number; isLead: boolean; keepable: boolean }>()
+defineProps<{ state: JobState; jobId: number; isLead: boolean; keepable: boolean; teaches: number | null }>()
 const emit = defineEmits<{ record: [happening: Happening] }>()
 const reason = ref('')
 const wrong = ref('')
@@ -48,6 +48,9 @@ function reopen(): void {
     >
     <NuxtLink v-if="keepable" class="key" :to="`/jobs/${jobId}/keep`"
       ><b>{{ t('closed-panel.keep') }}</b></NuxtLink
+    >
+    <NuxtLink v-if="state.status === 'closed' && teaches !== null" class="key" :to="`/spec-book/${teaches}/draft?learn`"
+      ><b>{{ t('closed-panel.keep-what-came-off') }}</b></NuxtLink
     >
     <button
       v-if="state.status === 'held'"

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { type HeadMap, MAP_HEIGHT, MAP_WIDTH } from '~~/core/engine'
+import { type HeadMap, MAP_HEIGHT, MAP_WIDTH, type MapSide } from '~~/core/engine'
 import { named, t } from '../../words'
 
 /** Heads where they are, for screen and paper alike: whoever shows them says what stands in each valve, and how big. */
@@ -12,6 +12,15 @@ defineProps<{
 }>()
 const sideWords = (side: 'intake' | 'exhaust') =>
   side === 'intake' ? t('common.carburetor-side') : t('common.muffler-side')
+/** Where the words of a side stand, and how they are turned. */
+const SIDES: Record<MapSide, (size: number) => string> = {
+  top: size => `translate(${MAP_WIDTH / 2} ${size + 3})`,
+  bottom: () => `translate(${MAP_WIDTH / 2} ${MAP_HEIGHT - 8})`,
+  left: size => `translate(${size} ${MAP_HEIGHT / 2}) rotate(-90)`,
+  right: size => `translate(${MAP_WIDTH - size} ${MAP_HEIGHT / 2}) rotate(90)`,
+  between: () => `translate(${MAP_WIDTH / 2} 84)`,
+}
+const sidesOf = (sides: NonNullable<HeadMap['sides']>) => Object.entries(sides) as [MapSide, 'intake' | 'exhaust'][]
 </script>
 
 <template>
@@ -30,7 +39,7 @@ const sideWords = (side: 'intake' | 'exhaust') =>
         rx="14"
         class="box line"
       />
-      <text v-if="h.name" :x="h.x" :y="map.sides ? 54 : 25" :font-size="letters.head" class="words strong">
+      <text v-if="h.name" :x="h.x" :y="map.sides?.top ? 54 : 25" :font-size="letters.head" class="words strong">
         {{ named(h.name) }}
       </text>
     </g>
@@ -52,11 +61,14 @@ const sideWords = (side: 'intake' | 'exhaust') =>
       </text>
     </g>
     <template v-if="map.sides">
-      <text :x="MAP_WIDTH / 2" :y="letters.side + 3" :font-size="letters.side" class="words">
-        {{ sideWords(map.sides.top) }}
-      </text>
-      <text :x="MAP_WIDTH / 2" :y="MAP_HEIGHT - 8" :font-size="letters.side" class="words">
-        {{ sideWords(map.sides.bottom) }}
+      <text
+        v-for="[side, role] in sidesOf(map.sides)"
+        :key="side"
+        :transform="SIDES[side](letters.side)"
+        :font-size="letters.side"
+        class="words"
+      >
+        {{ sideWords(role) }}
       </text>
     </template>
   </svg>

@@ -5,6 +5,7 @@ import AccordionHeader from 'primevue/accordionheader'
 import AccordionPanel from 'primevue/accordionpanel'
 import { nextTick, ref, useTemplateRef, watch } from 'vue'
 import type { Engine } from '~~/core/engine'
+import type { LearnedParts } from '~~/core/job/learned-parts'
 import { type Exact, SPEC_DEFAULTS, type SpecField, type SpecText } from '~~/core/spec-book'
 import AreaField from '../forms/AreaField.vue'
 import AdjusterFields from './fields/AdjusterFields.vue'
@@ -23,7 +24,12 @@ const spec = defineModel<SpecText>('spec', { required: true })
 const firing = defineModel<string | null>('firing', { required: true })
 /** What has no plain field: parts, and how the heads stand. */
 const exact = defineModel<Exact>('exact', { required: true })
-defineProps<{ odd: (field: SpecField) => string | undefined; engine: Engine | null; kind: string }>()
+defineProps<{
+  odd: (field: SpecField) => string | undefined
+  engine: Engine | null
+  kind: string
+  learned?: LearnedParts | null
+}>()
 
 const PARTS = {
   engine: [
@@ -96,6 +102,7 @@ defineExpose({ show })
               :safe="exact.safe"
               :engine="engine"
               :kind="kind"
+              :learned="learned"
               @update:parts="put({ parts: $event })"
               @update:safe="put({ safe: $event })"
             />

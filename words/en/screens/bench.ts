@@ -53,6 +53,7 @@ export const bench = {
   'closed-panel.a-lead-can-reopen-it': 'A lead can reopen it.',
   'closed-panel.abandoned': 'Abandoned',
   'closed-panel.job-sheet': 'Job sheet',
+  'closed-panel.keep-what-came-off': 'Keep what came off as the model’s list',
   'closed-panel.keep': 'Keep it as machine, owner and model',
   'closed-panel.open-again': 'Open again',
   'closed-panel.reopen-it-as-lead-why': 'Reopen it, as lead: why?',

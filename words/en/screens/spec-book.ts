@@ -519,6 +519,16 @@ export const specBook = {
   'mark-looks.looks-like': ({ name }: Shown<'name'>) => `What “${name}” looks like`,
   'mark-looks.through': ({ name }: Shown<'name'>) => `“${name}” is seen through`,
   'mark-looks.only-if-another': 'Only where it is another plug or window than the common one.',
+  'heads-drag.how': 'Drag a valve to where it is; on another one, the two trade places. Or use the arrow keys.',
+  'heads-drag.as-drawn': 'As drawn at first',
+  'heads-drag.move': ({ name }: Shown<'name'>) => `${name}: move with the arrow keys`,
+  'heads-fields.name': ({ name }: Shown<'name'>) => `${name}: name`,
+  'parts-fields.begin-with-the-job': ({ number, count }: Shown<'number' | 'count'>) =>
+    `Begin with the ${count} that came off at job ${number}`,
+  'page-spec-book-id.no-list-yet': ({ number, count }: Shown<'number' | 'count'>) =>
+    `No list of parts yet. Job ${number} took ${count} off.`,
+  'page-spec-book-id.keep-the-list': 'Keep them as the model’s list',
+  'page-spec-book-id-draft.learned-from': ({ number }: Shown<'number'>) => `Parts as they came off at job ${number}`,
   'heads-fields.sign': ({ name }: { name: string }) => `${name}: sign`,
   'heads-fields.access': ({ name }: { name: string }) => `${name}: how the blade gets there`,
   'usual-part': ({ what, cylinder }: { what: UsualPart; cylinder: string | null }) =>

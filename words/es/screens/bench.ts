@@ -47,6 +47,7 @@ export const bench: Words<typeof english> = {
   'closed-panel.a-lead-can-reopen-it': 'Un encargado puede reabrirlo.',
   'closed-panel.abandoned': 'Abandonado',
   'closed-panel.job-sheet': 'Hoja de trabajo',
+  'closed-panel.keep-what-came-off': 'Guardar lo que se quitó como lista del modelo',
   'closed-panel.keep': 'Guardarlo como máquina, dueño y modelo',
   'closed-panel.open-again': 'Abrir otra vez',
   'closed-panel.reopen-it-as-lead-why': 'Reabrirlo, como encargado: ¿por qué?',

@@ -3,7 +3,7 @@ import type { MachineKind, UsualPart } from '../../../core/access/usual-parts'
 import type { CamPicture, TurnedBy } from '../../../core/engine'
 import type { Words } from '../../teller'
 import type { specBook as english } from '../../en/screens/spec-book'
-import { capital, count as counted, MARKS, roleName, usual } from '../grammar'
+import { capital, count as counted, MARKS, roleName, usual, valveName } from '../grammar'
 
 const UNITS = { mm: 'mm', thou: 'thou', in: 'pulgadas' }
 
@@ -549,6 +549,16 @@ export const specBook: Words<typeof english> = {
   'mark-looks.looks-like': ({ name }) => `Cómo se ve “${name}”`,
   'mark-looks.through': ({ name }) => `“${name}” se ve por`,
   'mark-looks.only-if-another': 'Solo si es otro tapón u otra ventana que la común.',
+  'heads-drag.how': 'Arrastre una válvula a su lugar; sobre otra, las dos se cambian. O use las flechas.',
+  'heads-drag.as-drawn': 'Como al principio',
+  'heads-drag.move': ({ name }) => `${valveName(String(name))}: mover con las flechas`,
+  'heads-fields.name': ({ name }) => `${valveName(String(name))}: nombre`,
+  'parts-fields.begin-with-the-job': ({ number, count }) =>
+    `Empezar con las ${count} que salieron en el trabajo ${number}`,
+  'page-spec-book-id.no-list-yet': ({ number, count }) =>
+    `Aún sin lista de piezas. El trabajo ${number} quitó ${count}.`,
+  'page-spec-book-id.keep-the-list': 'Guardarlas como lista del modelo',
+  'page-spec-book-id-draft.learned-from': ({ number }) => `Piezas como salieron en el trabajo ${number}`,
   'heads-fields.sign': ({ name }) => `${name}: marca`,
   'heads-fields.access': ({ name }) => `${name}: por dónde entra la galga`,
   'usual-part': ({ what, cylinder }) => (cylinder === null ? start(USUAL[what]) : `${start(USUAL[what])}, ${cylinder}`),

@@ -1,5 +1,13 @@
 import type { Component } from 'vue'
-import { type Happening, type JobEvent, type JobView, type NextThing, plugGapOf, plugItem, setInHand } from '~~/core/job'
+import {
+  type Happening,
+  type JobEvent,
+  type JobView,
+  type NextThing,
+  plugGapOf,
+  plugItem,
+  setInHand,
+} from '~~/core/job'
 import type { School } from '~~/core/stops'
 import { KEYS, type Panel } from '../../../bench/panel'
 import type { BenchScreen } from '../../../composables/useBenchScreen'

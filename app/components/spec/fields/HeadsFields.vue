@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { type Engine, HEAD_LAYOUTS, type Heads, INTAKE_SIDES } from '~~/core/engine'
-import HeadMap from '../../bench/HeadMap.vue'
 import ChoiceField from '../../forms/ChoiceField.vue'
 import TextField from '../../forms/TextField.vue'
+import HeadsDrag from './HeadsDrag.vue'
 import { t } from '../../../words'
 
 /** How the heads stand to one another and where the intakes are, with the picture that comes of it. */
@@ -68,7 +68,12 @@ function tell(id: string, what: 'sign' | 'access', text: string): void {
     return v.id !== id ? v : text.trim() ? { ...rest, [what]: text } : rest
   })
 }
-const pictured = computed(() => (props.engine && heads.value ? { ...props.engine, heads: heads.value } : null))
+/** A valve by another name; one without any keeps the one it has. */
+function rename(id: string, name: string): void {
+  if (!name.trim()) return
+  valves.value = (valves.value ?? props.engine?.valves ?? []).map(v => (v.id === id ? { ...v, name } : v))
+}
+const pictured = computed(() => (props.engine ? { ...props.engine, heads: heads.value } : null))
 </script>
 
 <template>
@@ -83,9 +88,14 @@ const pictured = computed(() => (props.engine && heads.value ? { ...props.engine
       <ChoiceField v-if="heads" v-model="intakeSide" :label="t('heads-fields.intakes')" :options="sides" />
       <TextField v-if="layout === 'V'" v-model="angle" :label="t('heads-fields.angle')" inputmode="numeric" />
     </div>
-    <div v-if="pictured" class="picture"><HeadMap :engine="pictured" /></div>
-    <div v-if="engine && heads" class="grid">
+    <HeadsDrag v-if="pictured" class="picture" :engine="pictured" @valves="valves = $event" />
+    <div v-if="engine" class="grid">
       <template v-for="v in engine.valves" :key="v.id">
+        <TextField
+          :model-value="v.name"
+          :label="t('heads-fields.name', { name: v.name })"
+          @update:model-value="rename(v.id, $event)"
+        />
         <TextField
           :model-value="v.sign ?? ''"
           :label="t('heads-fields.sign', { name: v.name })"
@@ -106,8 +116,6 @@ const pictured = computed(() => (props.engine && heads.value ? { ...props.engine
   padding-bottom: 18px;
 }
 .picture {
-  height: 340px;
-  max-width: 400px;
   padding-top: 10px;
 }
 </style>

@@ -4,6 +4,7 @@ import { computed, ref, watch } from 'vue'
 import { inSafeOrder, type Part, plainPart, SAFE_THINGS, type SafeThing } from '~~/core/access'
 import { MACHINE_KINDS, machineKind, type MachineKind, usualParts, usualSafeThings } from '~~/core/access/usual-parts'
 import type { Engine } from '~~/core/engine'
+import type { LearnedParts } from '~~/core/job/learned-parts'
 import ChoiceField from '../../forms/ChoiceField.vue'
 import PartForm from './PartForm.vue'
 import { t } from '../../../words'
@@ -13,7 +14,7 @@ import { t } from '../../../words'
  */
 const parts = defineModel<Part[] | undefined>('parts', { required: true })
 const safe = defineModel<SafeThing[] | undefined>('safe', { required: true })
-const props = defineProps<{ engine: Engine | null; kind: string }>()
+const props = defineProps<{ engine: Engine | null; kind: string; learned?: LearnedParts | null | undefined }>()
 
 const kind = ref<MachineKind>(machineKind(props.kind) ?? 'mower')
 watch(
@@ -31,6 +32,10 @@ function takeUsual(): void {
   if (!props.engine) return
   parts.value = usualParts(kind.value, props.engine, (what, cylinder) => t('usual-part', { what, cylinder }))
   safe.value = usualSafeThings(kind.value)
+  open.value = null
+}
+function takeLearned(): void {
+  if (props.learned) parts.value = props.learned.parts
   open.value = null
 }
 const toggle = (thing: SafeThing) => {
@@ -68,6 +73,11 @@ function move(i: number, by: -1 | 1): void {
         :disabled="!engine"
         :label="all.length ? t('parts-fields.begin-again') : t('parts-fields.begin-with-the-usual')"
         @click="takeUsual"
+      />
+      <Button
+        v-if="learned"
+        :label="t('parts-fields.begin-with-the-job', { number: learned.jobNumber, count: learned.parts.length })"
+        @click="takeLearned"
       />
     </div>
     <fieldset>

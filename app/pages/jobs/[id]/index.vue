@@ -4,7 +4,7 @@ import { definePageMeta, navigateTo, useHead, useRoute } from '#imports'
 import { NuxtLink } from '#components'
 import { useMediaQuery, useTimeoutFn, useWakeLock } from '@vueuse/core'
 import { computed, useTemplateRef, watch } from 'vue'
-import { type Happening, nearestStop, placeWords, type Stage, STEPS, stopHere } from '~~/core/job'
+import { type Happening, type JobView, nearestStop, placeWords, type Stage, STEPS, stopHere } from '~~/core/job'
 import BenchAnswers from '../../../components/bench/BenchAnswers.vue'
 import BenchFoot from '../../../components/bench/BenchFoot.vue'
 import BenchHeader from '../../../components/bench/BenchHeader.vue'
@@ -88,6 +88,8 @@ useTimeoutFn(readSidePanels, SIDE_PANELS_AFTER_MS)
 const step = computed(() => next.value?.step ?? 'ready')
 const cautionKey = computed(() => `cautions-${step.value}` as const)
 const acknowledged = computed(() => view.value?.state.confirmed.has(cautionKey.value) ?? true)
+/** A first job teaches its model what comes off. */
+const teaches = ({ pin, state }: JobView) => pin.quick === null && !pin.spec.engine.parts && state.cameOff.length > 0
 const acknowledge = () => screen.record({ type: 'confirmed', payload: { item: cautionKey.value } })
 useBenchKeys(bench, screen, { acknowledged, acknowledge })
 /** On a phone the pictures are scrolled within their part. */
@@ -211,6 +213,7 @@ useHead({
         :job-id="jobId"
         :is-lead="session.isLead"
         :keepable="view.pin.quick !== null && view.pin.machine.owner === ''"
+        :teaches="teaches(view) ? view.pin.modelId : null"
         @record="screen.record($event)"
       />
       <BenchAnswers

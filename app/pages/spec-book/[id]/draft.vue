@@ -22,7 +22,8 @@ import { t } from '../../../words'
 import CheckedForm from '../../../components/forms/CheckedForm.vue'
 
 definePageMeta({ words: ['spec-book'] })
-const modelId = Number(useRoute().params.id)
+const route = useRoute()
+const modelId = Number(route.params.id)
 const session = useSessionStore()
 const form = useForm()
 const naming = useForm()
@@ -43,6 +44,11 @@ onMounted(async () => {
   // a draft is begun from what is in force, but knows of every revision until now
   basedOn.value = given.value.revisions.at(-1)!
   drafted.fill(given.value.model.engine, given.value.model)
+  // whoever comes from a job or from the model's page has said that they want its list
+  if (route.query.learn !== undefined && given.value.learned) {
+    drafted.exact.value = { ...drafted.exact.value, parts: given.value.learned.parts }
+    reason.value = t('page-spec-book-id-draft.learned-from', { number: given.value.learned.jobNumber })
+  }
   answered.value =
     given.value.revisions.find(r => r.id === given.value!.model.revisionId)?.answered.map(a => a.id) ?? []
 })
@@ -143,6 +149,7 @@ async function rename(): Promise<void> {
             v-model:exact="drafted.exact.value"
             :engine="soFar"
             :kind="drafted.model.kind"
+            :learned="given.learned"
             :odd="f => drafted.doubtAt(f)"
           />
           <ModelSoFar v-if="soFar" class="beside" :engine="soFar" @tell="fields?.show($event)" />

@@ -109,6 +109,10 @@ useKeys({
         }}</NuxtLink
         ><NuxtLink class="quiet" :to="draftPath">{{ t('page-spec-book-id.new-draft') }} <kbd>N</kbd></NuxtLink>
       </header>
+      <p v-if="given.learned" class="alone">
+        {{ t('page-spec-book-id.no-list-yet', { number: given.learned.jobNumber, count: given.learned.parts.length }) }}
+        <NuxtLink :to="`${draftPath}?learn`">{{ t('page-spec-book-id.keep-the-list') }}</NuxtLink>
+      </p>
       <p v-if="fetchedAt" class="alone" role="status">
         {{ t('page-spec-book.from-this-device', { at: dayAndTime(fetchedAt) }) }}
       </p>

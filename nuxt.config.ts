@@ -2,6 +2,7 @@ import { join } from 'node:path'
 import { build } from 'esbuild'
 import { WembricPreset } from './app/theme/preset'
 import { chunkOf, fileNameOf } from './scripts/setup/chunks'
+import { noJsonSchema } from './scripts/setup/no-json-schema'
 
 const security = {
   corsHandler: false as const,
@@ -102,6 +103,7 @@ export default defineNuxtConfig({
     build: { target: 'es2022', cssCodeSplit: false },
     worker: { format: 'es' },
     $client: {
+      plugins: [noJsonSchema],
       build: {
         rollupOptions: {
           output: { manualChunks: chunkOf, entryFileNames: '_nuxt/entry.[hash].js', chunkFileNames: fileNameOf },

@@ -1,4 +1,5 @@
 import { z } from '../core/zod'
+import { COMPLAINTS } from '../core/complaint'
 import { bladeSetSchema } from '../core/feeler'
 import { quickSchema } from '../core/quick'
 import { text } from '../core/text-field'
@@ -18,6 +19,7 @@ export const quickJobSchema = z.object({
   }),
   /** The blades in hand: one set of the shelf, or what somebody said is in the drawer. */
   bladeSet: bladeSetSchema,
+  complaints: z.array(z.enum(COMPLAINTS)).max(COMPLAINTS.length).default([]),
   openedAt: openedAtSchema,
 })
 export type QuickJobRequest = z.infer<typeof quickJobSchema>

@@ -1,5 +1,6 @@
 import { useLocalStorage } from '@vueuse/core'
 import { computed, onMounted, ref, shallowRef } from 'vue'
+import type { Complaint } from '~~/core/complaint'
 import { bladeSetSchema, type BladeSet, USUAL_SETS } from '~~/core/feeler'
 import { quickPin } from '~~/core/job/quick-pin'
 import { type Quick, quickSchema, readSaidClearances, type SaidUnit } from '~~/core/quick'
@@ -79,6 +80,8 @@ export function useQuickJob() {
   const taps = useLocalStorage<QuickTaps>('wembric-quick', FIRST, { mergeDefaults: true })
   const said = useSaid()
   const drawer = useSets()
+  /** What it comes for; asked about once it ran. */
+  const complaints = ref<Complaint[]>([])
   const wrong = ref('')
   const busy = ref(false)
 
@@ -113,11 +116,13 @@ export function useQuickJob() {
           source: t('quick.source-called', { person: person.name }),
         },
         bladeSet,
+        complaints: complaints.value,
         openedAt,
       }
       const pin = quickPin({
         jobId: request.id,
         quick,
+        complaints: request.complaints,
         bladeSet,
         shelf: {
           otherSets: (drawer.sets.value ?? []).filter(s => s.name !== bladeSet.name),
@@ -137,5 +142,5 @@ export function useQuickJob() {
       busy.value = false
     }
   }
-  return { ...said, ...drawer, taps, wrong, busy, figuresWrong, begin }
+  return { ...said, ...drawer, taps, complaints, wrong, busy, figuresWrong, begin }
 }

@@ -9,6 +9,7 @@ import type { Clearance } from '~~/core/engine'
 import { QUICK_ASSUMED, QUICK_ENGINES, type SaidClearances } from '~~/core/quick'
 import { formatLength, thouFromMm } from '~~/core/units'
 import ChoiceField from '../components/forms/ChoiceField.vue'
+import ComplaintsField from '../components/forms/ComplaintsField.vue'
 import TextField from '../components/forms/TextField.vue'
 import TileChoice from '../components/forms/TileChoice.vue'
 import { usualSetOptions } from '../components/shelf/blade-line'
@@ -20,7 +21,9 @@ import { t } from '../words'
 definePageMeta({ words: ['pages'] })
 useHead({ title: t('quick.title-wembric') })
 const job = useQuickJob()
-const { taps, text, chosen, readings, reading, sets, setName, sizes, usual, wrong, busy } = job
+const { taps, text, chosen, readings, reading, sets, setName, sizes, usual, complaints, wrong, busy } = job
+/** Most quick jobs come for their valves alone: the complaints are opened by a tap. */
+const asking = ref(false)
 /** Said once the field was left, and when the job is begun. */
 const left = ref(false)
 const odd = computed(() => (left.value && text.value.trim() && readings.value.length === 0 ? job.figuresWrong() : ''))
@@ -118,6 +121,16 @@ async function begin(): Promise<void> {
         />
         <TextField v-model="sizes" :label="t('quick.sizes')" :note="t('quick.correct-the-sizes')" />
       </div>
+      <ComplaintsField v-if="asking" v-model="complaints" />
+      <Button
+        v-else
+        type="button"
+        severity="secondary"
+        outlined
+        class="asks"
+        :label="t('quick.comes-for')"
+        @click="asking = true"
+      />
       <p v-if="wrong && wrong !== odd" class="wrong" role="alert">{{ wrong }}</p>
       <div class="actions begin">
         <Button type="submit" :label="t('quick.begin')" :loading="busy" />
@@ -138,6 +151,9 @@ async function begin(): Promise<void> {
 form {
   display: grid;
   gap: 20px;
+}
+.asks {
+  justify-self: start;
 }
 #said {
   min-height: 60px;

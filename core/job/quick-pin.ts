@@ -1,3 +1,4 @@
+import type { Complaint } from '../complaint'
 import { type Quick, quickEngine } from '../quick'
 import { type BegunHere, devicePin } from './device-pin'
 import type { JobPin } from './pin'
@@ -8,6 +9,8 @@ export interface QuickOpening extends Pick<
   'jobId' | 'bladeSet' | 'shelf' | 'ways' | 'openedAt' | 'openedBy'
 > {
   quick: Quick
+  /** What it comes for, as chosen. */
+  complaints?: Complaint[]
   /** What the job, its engine and its source are called: words that are kept as they were. */
   called: { machine: string; model: string; source: string }
 }
@@ -17,7 +20,7 @@ export interface QuickOpening extends Pick<
  * until then.
  * @throws Error where what was told makes no engine (`quickEngine`)
  */
-export const quickPin = ({ quick, called, ...begun }: QuickOpening): JobPin => ({
+export const quickPin = ({ quick, called, complaints = [], ...begun }: QuickOpening): JobPin => ({
   ...devicePin({
     ...begun,
     machine: { id: 0, name: called.machine, tag: '', owner: '', meterUnit: 'h', meter: null, lastMeter: null },
@@ -30,7 +33,7 @@ export const quickPin = ({ quick, called, ...begun }: QuickOpening): JobPin => (
       engine: quickEngine(quick, { words: called.source, date: begun.openedAt.slice(0, 10) }),
     },
     complaint: '',
-    complaints: [],
+    complaints,
     lastAsLeft: null,
   }),
   quick,

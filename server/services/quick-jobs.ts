@@ -46,7 +46,7 @@ export async function openQuickJob(
 async function opening(
   db: Db,
   person: SignedIn,
-  { id, quick, called, bladeSet, openedAt }: QuickJobRequest,
+  { id, quick, called, bladeSet, complaints, openedAt }: QuickJobRequest,
   now: Date,
 ): Promise<{ id: number }> {
   const { shopId } = person
@@ -63,6 +63,7 @@ async function opening(
   const pin = quickPin({
     jobId: id,
     quick,
+    complaints,
     bladeSet,
     shelf: await pinnedShelf(db, shopId, setId, null),
     ways: {

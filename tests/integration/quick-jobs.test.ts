@@ -50,6 +50,15 @@ describe('a photo of a job that began on a device', () => {
     expect((await tam.upload(`/api/jobs/${deviceJobId()}/photos`, new Uint8Array([1]))).status).toBe(404))
 })
 
+describe('what a quick job comes for', () => {
+  it('is none of what nobody knows, and none where an earlier build sends it', async () => {
+    expect((await tam.post('/api/jobs/quick', opening({ complaints: ['rattles'] }))).status).toBe(422)
+    const job = opening()
+    await tam.post('/api/jobs/quick', job)
+    expect((await pinOf(job.id)).complaints).toEqual([])
+  })
+})
+
 describe('ids of devices', () => {
   it('are below zero, exact, and far apart', () => {
     expect([deviceJobId(() => 0), deviceJobId(() => 1 - Number.EPSILON)]).toEqual([-1, -(2 ** 52)])
@@ -62,7 +71,7 @@ describe('ids of devices', () => {
 describe('a quick job at the server', () => {
   it('is opened once under the id of its device, however often it comes, and stands in no list', async () => {
     const before = await lists()
-    const request = opening()
+    const request = opening({ complaints: ['ticks cold'] })
     const answers = await Promise.all([1, 2, 3].map(() => tam.post<{ id: number }>('/api/jobs/quick', request)))
     expect(answers.map(a => [a.status, a.body.id])).toEqual(Array(3).fill([200, request.id]))
     expect(await lists()).toEqual(before)
@@ -72,6 +81,7 @@ describe('a quick job at the server', () => {
       quick: { text: '0.10 0.15' },
       machine: { name: 'Single, 2 valves' },
       openedBy: 'Tam',
+      complaints: ['ticks cold'],
     })
     expect(pin.number).toBeGreaterThan(400)
     const bay = (await tam.get<BayResponse>('/api/bay')).body

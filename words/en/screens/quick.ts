@@ -19,6 +19,7 @@ export const quick = {
   'quick.clearances-as-said': '0.10 0.15',
   'quick.correct-the-sizes': 'As engraved. Change what is different in your drawer.',
   'quick.drawer-set': 'Drawer set',
+  'quick.comes-for': 'It comes with a complaint',
   'quick.each-cylinder': 'Valves per cylinder',
   'quick.exhaust-tighter': 'The exhaust is tighter than the intake, which is rare. Are they in the right order?',
   'quick.give-the-clearances': 'Type both clearances, like 0.10 0.15.',

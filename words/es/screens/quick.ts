@@ -19,6 +19,7 @@ export const quick: Words<typeof english> = {
   'quick.clearances-as-said': '0.10 0.15',
   'quick.correct-the-sizes': 'Como están grabadas. Quite o agregue lo que cambia en su cajón.',
   'quick.drawer-set': 'Juego del cajón',
+  'quick.comes-for': 'Viene con una queja',
   'quick.each-cylinder': 'Válvulas de cada cilindro',
   'quick.exhaust-tighter': 'El escape sale más apretado que la admisión, cosa rara. ¿Están en el orden correcto?',
   'quick.give-the-clearances': 'Escriba las dos luces, por ejemplo 0.10 0.15.',

@@ -53,13 +53,20 @@ export function gapEffect(engine: Pick<Engine, 'cam' | 'strokeMm'>, role: Role, 
   return { opensDeg: crossing(lift, gapMm, start, at), closesDeg: crossing(lift, gapMm, at, end), liftMm: top - gapMm }
 }
 
+/** One gap against another, in whole degrees and hundredths of a millimetre: more than that nobody reads from a cam. */
+const difference = (found: GapEffect, wanted: GapEffect) => ({
+  lateDeg: Math.round(found.opensDeg - wanted.opensDeg),
+  earlyDeg: Math.round(wanted.closesDeg - found.closesDeg),
+  liftMm: Math.round((found.liftMm - wanted.liftMm) * 100) / 100,
+})
+/** Whether what one gap does differs from what another does, by as much as can be said. */
+export function gapShows(found: GapEffect, wanted: GapEffect): boolean {
+  const { lateDeg, earlyDeg, liftMm } = difference(found, wanted)
+  return lateDeg !== 0 || earlyDeg !== 0 || Math.abs(liftMm) >= 0.01
+}
+
 /** What one gap does against another: how much later it opens and sooner it closes, and how much less it lifts. */
 export function gapEffectWords(found: GapEffect, wanted: GapEffect): Said {
   if (found.liftMm === 0) return say('gap-effect.shut')
-  const lateDeg = Math.round(found.opensDeg - wanted.opensDeg)
-  const earlyDeg = Math.round(wanted.closesDeg - found.closesDeg)
-  const liftMm = Math.round((found.liftMm - wanted.liftMm) * 100) / 100
-  return lateDeg === 0 && earlyDeg === 0 && Math.abs(liftMm) < 0.01
-    ? say('gap-effect.right')
-    : say('gap-effect', { lateDeg, earlyDeg, liftMm })
+  return gapShows(found, wanted) ? say('gap-effect', difference(found, wanted)) : say('gap-effect.right')
 }

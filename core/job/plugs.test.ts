@@ -52,7 +52,7 @@ describe('plugs of several cylinders', () => {
     book.say(book.next().keys.at(-1)!.happening!)
     expect(book.next().requirement!.id).toBe('valves')
     expect(sheet(book.view(), tellEnglish).plug).toMatch(
-      /Plug 1: Black or wet; gap new plug, 0.75 mm; Plug 2: Gray to brown; gap right/,
+      /^Plug 1: Black or wet; gap new plug, 0.75 mm; Plug 2, Plug 3, Plug 4: Gray to brown; gap right$/,
     )
     const { pin, state } = book.view()
     expect(plugsAfter(pin, state)).toEqual({ 'Plug 1': { date: pin.openedAt.slice(0, 10), use: pin.machine.meter } })

@@ -170,7 +170,7 @@ export const access = {
   'tighten.part': ({ item, torqueNm }: { item: Text; torqueNm: number | null }, tell: Tell) =>
     torqueNm === null ? `Tighten evenly: ${tell(item)}` : `Torque to ${Number(torqueNm.toFixed(1))} N·m: ${tell(item)}`,
   'gasket.of': ({ item }: { item: Text }, tell: Tell) => `Which gasket goes on: ${tell(item)}?`,
-  'plug.one': ({ item }: { item: Text }, tell: Tell) => `How does it look: ${tell(item)}?`,
+  'plug.one': ({ item }: { item: Text }, tell: Tell) => `How does ${tell(item)} look?`,
   'key.all-off': ({ count }: { count: number }) => `All ${count} are off`,
   'key.all-off.help': ({ last }: { last: string }) => `this one to: ${last}`,
   'key.all-back': ({ count }: { count: number }) => `All ${count} are back`,

@@ -20,6 +20,16 @@ const props = defineProps<{
 }>()
 const color = computed(() => props.color ?? 'var(--ink)')
 const round = computed(() => Math.min(props.half * 0.34, 9))
+/** How much farther off the letters stand where the mark is broad. */
+const BESIDE: Record<MarkShape, number> = {
+  'line': 0,
+  'painted line': 4,
+  'dot': 6,
+  'hole': 6,
+  'dash pair': 2,
+  'letters': 0,
+  'edge': 0,
+}
 /** More than this does not fit across the strip: such a mark is told by its shape. */
 const lettered = computed(() => !props.bare && props.letter.length <= 4)
 </script>
@@ -51,7 +61,7 @@ const lettered = computed(() => !props.bare && props.letter.length <= 4)
     </template>
     <text
       v-if="lettered"
-      :transform="`translate(${shape === 'letters' ? 0 : sign * (fontSize * 0.5 + (bold ? 3.5 : 3) + (['dot', 'hole'].includes(shape) ? round * 0.7 : 0))} 0) rotate(${-90 * sign})`"
+      :transform="`translate(${shape === 'letters' ? 0 : sign * (fontSize * 0.5 + (bold ? 3.5 : 3) + BESIDE[shape])} 0) rotate(${-90 * sign})`"
       text-anchor="middle"
       dominant-baseline="central"
       :font-size="fontSize"

@@ -11,6 +11,7 @@ import { t } from '../../words'
 const props = defineProps<{ engine: Engine }>()
 const TORQUES = ['locknut', 'cover', 'plug'] as const
 const lines = computed(() => new Map(toldLines(props.engine).map(l => [l.id, l])))
+const comesOff = computed(() => props.engine.parts?.map(p => p.name) ?? props.engine.stripDown)
 const fact = (id: SpecLineId) => lines.value.get(id)!
 </script>
 
@@ -38,8 +39,8 @@ const fact = (id: SpecLineId) => lines.value.get(id)!
         >{{ fact('cold').value }}{{ fact('cold').more ? `, ${fact('cold').more}` : '' }}</span
       >
     </p>
-    <p v-if="engine.stripDown.length" class="line">
-      <span>{{ t('page-spec-book-id.comes-off') }}</span><span>{{ engine.stripDown.join(', ') }}</span>
+    <p v-if="comesOff.length" class="line">
+      <span>{{ t('page-spec-book-id.comes-off') }}</span><span>{{ comesOff.join(', ') }}</span>
     </p>
     <p class="line">
       <span>{{ t('page-spec-book-id.check-every') }}</span><span>{{ fact('interval').value || '–' }}</span>

@@ -10,6 +10,7 @@ import { complaintLines, complaintWords, findingWords, forOwner, pressureLines }
 import type { Sheet } from './content'
 import { correctionsOf } from './corrections'
 import { worstLift } from './lift'
+import { together } from './together'
 import { setsUsed, settingWords, strangeBlades, wrenchWords } from './tools'
 import { sheetValve } from './valve'
 
@@ -128,8 +129,14 @@ function plugWords({ state }: JobView): Text {
     const gap = state.plugGaps[name]
     return gap ? say('sheet.plug-and-gap', { look, ...gap }) : say('sheet.plug-look', { look })
   }
-  const each = Object.entries(state.plugLooks)
-  if (each.length > 0) return say('sheet.each', { of: each.map(([part, look]) => ({ part, is: plug(look, part) })) })
+  const each = Object.entries(state.plugLooks).map(([part, look]) => ({ part, is: plug(look, part) }))
+  // plugs that were found alike stand together
+  const alike = together(
+    each,
+    ({ part }) => part,
+    ({ is }) => JSON.stringify(is),
+  ).map(({ names, one }) => ({ part: names.join(', '), is: one.is }))
+  if (alike.length > 0) return say('sheet.each', { of: alike })
   return state.plugRead === null ? say('sheet.plug-not-read') : plug(state.plugRead, PLUG)
 }
 /** Which gasket went on each cover. */

@@ -1,4 +1,4 @@
-import { gapEffect, gapEffectWords, liftWithGap, valveById } from '../../engine'
+import { gapEffect, gapEffectWords, gapShows, liftWithGap, valveById } from '../../engine'
 import { countedAsIn } from '../../feeler'
 import type { Tell } from '../../said'
 import { readingIn, type ValveState } from '../state'
@@ -21,7 +21,7 @@ function outBy(view: JobView, valve: ValveState): { foundMm: number; outMm: numb
 
 /**
  * What the gap as found did to the valve that was farthest out, beside the gap it is set to: its lift near the seat
- * where it opens and where it closes. Null where none was found out of its limits.
+ * where it opens and where it closes. Null where none was found out of its limits, or by less than shows in its lift.
  */
 export function worstLift(view: JobView, tell: Tell): SheetLift | null {
   const { engine } = view.pin.spec
@@ -38,6 +38,7 @@ export function worstLift(view: JobView, tell: Tell): SheetLift | null {
     ReturnType<typeof gapEffect>,
     ReturnType<typeof gapEffect>,
   ]
+  if (!gapShows(found, wanted)) return null
   const curve = (gapMm: number, middleDeg: number): number[] =>
     Array.from({ length: (2 * SPAN_DEG) / STEP_DEG + 1 }, (_, i) => middleDeg - SPAN_DEG + i * STEP_DEG).map(deg =>
       Number(liftWithGap(engine, role, gapMm, deg).toFixed(3)),

@@ -8,7 +8,8 @@ export interface Together<T> {
   names: string[]
   one: T
 }
-function together<T>(all: readonly T[], nameOf: (one: T) => string, same: (one: T) => string): Together<T>[] {
+/** Those of which the same is said, in the order in which the first of each came. */
+export function together<T>(all: readonly T[], nameOf: (one: T) => string, same: (one: T) => string): Together<T>[] {
   const groups = new Map<string, Together<T>>()
   for (const one of all) {
     const group = groups.get(same(one))

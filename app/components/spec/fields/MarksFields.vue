@@ -20,6 +20,7 @@ const turnedBy = [
   <div class="grid">
     <TextField
       v-model="spec.marks"
+      class="wide"
       :label="t('spec-fields.marks-letter-and-degrees')"
       placeholder="T 0, F 346"
       :note="t('spec-fields.degrees-at-the-pointer-empty')"

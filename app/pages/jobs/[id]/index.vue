@@ -232,7 +232,7 @@ useHead({
         @undo="screen.undo()"
       />
       <p v-if="!acknowledged" class="phone-caution">
-        <b>!</b> {{ tell(say(`caution.${step}`)) }}
+        <b>!</b> <span>{{ tell(say(`caution.${step}`)) }}</span>
         <Button link @click="acknowledge">{{ t('step-rail.understood') }}</Button>
       </p>
     </aside>

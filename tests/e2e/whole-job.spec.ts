@@ -75,11 +75,15 @@ test('the mower without a mark: rod to top, feel, past top because of its decomp
 
 test('the sheet prints on one page of A4 and of Letter', async ({ page }) => {
   await signIn(page)
-  await page.goto('/')
-  await page.locator('[data-column=done]').first().click()
-  await expect(page.locator('article.sheet')).toBeVisible()
-  for (const format of ['A4', 'Letter'] as const) {
-    const pdf = (await page.pdf({ format, preferCSSPageSize: false })).toString('latin1')
-    expect(pdf.match(/\/Type\s*\/Page\b/g), format).toHaveLength(1)
+  // a single, a twin, and a four with eight valves: of each a job whose worst valve has its lift curve
+  for (const tag of ['M-0117', 'M-0108', 'M-0114']) {
+    const [machine] = await (await page.request.get(`/api/machines?q=${tag}`)).json()
+    const { visits } = await (await page.request.get(`/api/machines/${machine.id}`)).json()
+    await page.goto(`/jobs/${visits.find((v: { jobId: number | null }) => v.jobId).jobId}/sheet`)
+    await expect(page.locator('.sheet-lift'), tag).toBeVisible()
+    for (const format of ['A4', 'Letter'] as const) {
+      const pdf = (await page.pdf({ format, preferCSSPageSize: false })).toString('latin1')
+      expect(pdf.match(/\/Type\s*\/Page\b/g), `${tag} ${format}`).toHaveLength(1)
+    }
   }
 })

@@ -6,7 +6,7 @@ import { t } from '../../words'
 
 /** What the gap as found did to the worst valve, in ink: solid as it should be, dashed as it was found. */
 const props = defineProps<{ lift: SheetLift }>()
-const BOX = { width: 108, height: 52 }
+const BOX = { width: 108, height: 42 }
 const stretches = computed(() =>
   (['opens', 'closes'] as const).map(which => ({
     title: which === 'opens' ? t('sheet-lift.opens') : t('sheet-lift.closes'),
@@ -19,7 +19,9 @@ const stretches = computed(() =>
 <template>
   <div class="sheet-lift">
     <h2>{{ t('sheet-lift.title', { name: lift.name }) }}</h2>
-    <p>{{ t('sheet-lift.words', { words: lift.words, foundMm: lift.foundMm, wantedMm: lift.wantedMm }) }}</p>
+    <p class="said">
+      {{ t('sheet-lift.words', { words: lift.words, foundMm: lift.foundMm, wantedMm: lift.wantedMm }) }}
+    </p>
     <div class="pair">
       <svg v-for="s in stretches" :key="s.title" :viewBox="`-2 -14 ${BOX.width + 4} ${BOX.height + 30}`" role="img">
         <title>{{ s.title }}</title>
@@ -36,7 +38,23 @@ const stretches = computed(() =>
 </template>
 
 <style scoped>
+/* low and wide: what was found, the legend below it, the curves beside both */
+.sheet-lift {
+  display: grid;
+  grid-template: 'title title' auto 'said pair' auto 'legend pair' 1fr / minmax(0, 1fr) minmax(0, 1.15fr);
+  column-gap: 12px;
+}
+h2 {
+  grid-area: title;
+}
+.said {
+  grid-area: said;
+}
+.small {
+  grid-area: legend;
+}
 .pair {
+  grid-area: pair;
   display: grid;
   grid-template-columns: 1fr 1fr;
   gap: 12px;

@@ -69,7 +69,7 @@ const parts = computed(() => partLines(props.sheet))
       </p>
     </div>
   </section>
-  <section v-if="s.owner?.length || s.pressures?.length || s.lift" class="two">
+  <section v-if="s.owner?.length || s.pressures?.length || s.lift" class="two" :class="{ wide: s.lift }">
     <div v-if="s.owner?.length">
       <h2>{{ t('sheet-parts.for-the-owner') }}</h2>
       <p v-for="line in s.owner" :key="line">{{ line }}</p>

@@ -74,7 +74,7 @@ export const jobSheet = {
   'sheet.pdf-rules': 'Rules in mm: gray is the spec, the open bar as found, the solid bar as left.',
   'sheet-lift.title': ({ name }: Shown<'name'>) => `${name}: what its gap did`,
   'sheet-lift.words': ({ words, foundMm, wantedMm }: { words: string; foundMm: number; wantedMm: number }) =>
-    `Found at ${formatLength(foundMm, 'mm')} mm instead of ${formatLength(wantedMm, 'mm')}: ${words}`,
+    `Found at ${formatLength(foundMm, 'mm')} mm instead of ${formatLength(wantedMm, 'mm')} mm. ${words}`,
   'sheet-lift.opens': 'Where it opens',
   'sheet-lift.closes': 'Where it closes',
   'sheet-lift.legend': ({ camKnown }: { camKnown: boolean }) =>

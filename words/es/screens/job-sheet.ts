@@ -75,7 +75,7 @@ export const jobSheet: Words<typeof english> = {
   'sheet.pdf-rules': 'Reglas en mm: gris son los datos, barra hueca como estaba, barra llena como quedó.',
   'sheet-lift.title': ({ name }) => `${valveName(String(name))}: lo que hizo su holgura`,
   'sheet-lift.words': ({ words, foundMm, wantedMm }) =>
-    `Tenía ${formatLength(foundMm, 'mm')} mm en vez de ${formatLength(wantedMm, 'mm')}: ${words}`,
+    `Tenía ${formatLength(foundMm, 'mm')} mm en vez de ${formatLength(wantedMm, 'mm')} mm. ${words}`,
   'sheet-lift.opens': 'Dónde abre',
   'sheet-lift.closes': 'Dónde cierra',
   'sheet-lift.legend': ({ camKnown }) =>

@@ -277,3 +277,22 @@ describe('what was found', () => {
     expect(toDoAfter(unseen.view().pin, unseen.view().state)).toEqual([boot])
   })
 })
+
+describe('what departs from the spec’s own words', () => {
+  const departures = (gasket: string, choice: 'new' | 'used again' | 'compound') =>
+    sheet(
+      said(engineOf({ gasket }))
+        .say({ type: 'gasket', payload: { choice, note: 'none in the shop' } })
+        .view(),
+      tellEnglish,
+    ).departures.map(d => `${d.missing} ${d.reason}`)
+  it('a gasket used again where a new one is wanted is remarked, with the note', () =>
+    expect(departures('new each time', 'used again')).toEqual([
+      expect.stringMatching(/cover: the spec says “new each time”\. .*none in the shop/i),
+    ]))
+  it.each([
+    ['new each time', 'new'],
+    ['used again if soft', 'used again'],
+    ['', 'compound'],
+  ] as const)('“%s” and %s depart from nothing', (gasket, choice) => expect(departures(gasket, choice)).toEqual([]))
+})

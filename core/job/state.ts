@@ -122,6 +122,8 @@ export interface Found extends Remark {
 export interface Gasket {
   choice: 'new' | 'used again' | 'compound'
   note: string
+  by: string
+  at: string
 }
 /** How the engine ran afterwards. */
 export interface Run {

@@ -4,7 +4,7 @@ import type { PlugGap } from '../../core/job/outcomes'
 import type { Tell, Text } from '../../core/said'
 import { fahrenheit, formatLength, formatMeter, type MeterUnit } from '../../core/units'
 import { gapTold } from './answers'
-import { within } from './grammar'
+import { capital, within } from './grammar'
 
 interface Noted {
   note: string
@@ -31,6 +31,8 @@ export const sheet = {
   'sheet.plug-look': ({ look }: { look: string }) => look,
   'sheet.plug-and-gap': ({ look, was, foundMm, leftMm }: PlugGap & { look: string }) =>
     `${look}; gap ${gapTold(was, foundMm, leftMm)}`,
+  'sheet.spec-says': ({ part, spec }: { part: Text; spec: string }, tell: Tell) =>
+    `${capital(tell(part))}: the spec says “${spec}”.`,
   'sheet.plug-not-read': 'not read',
   'sheet.gasket.new': (g: Noted) => noted('New gasket', g, ': '),
   'sheet.gasket.used again': (g: Noted) => noted('Gasket used again', g, ': '),

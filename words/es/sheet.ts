@@ -27,6 +27,7 @@ export const sheet: Words<typeof english> = {
   'sheet.plug-look': ({ look }) => capital(LOOKS[look] ?? look),
   'sheet.plug-and-gap': ({ look, was, foundMm, leftMm }) =>
     `${capital(LOOKS[look] ?? look)}; luz ${gapTold(was, foundMm, leftMm)}`,
+  'sheet.spec-says': ({ part, spec }, tell) => `${capital(tell(part))}: los datos dicen “${spec}”.`,
   'sheet.plug-not-read': 'sin leer',
   'sheet.gasket.new': g => noted('Junta nueva', g, ': '),
   'sheet.gasket.used again': g => noted('Junta usada otra vez', g, ': '),

@@ -11,7 +11,7 @@ export const gasket = defineEvent({
     note: z.string().trim().max(200),
     item: words(60).optional(),
   }),
-  fold: (state, { item, ...gasket }) => {
-    state.gaskets[item ?? COVER] = gasket
+  fold: (state, { item, choice, note }, { personName, at }) => {
+    state.gaskets[item ?? COVER] = { choice, note, by: personName, at }
   },
 })

@@ -81,6 +81,7 @@ export function sheet(view: JobView, tell: Tell): Sheet {
           { missing: tell(p.missing), reason: p.reason, by: p.by, at: p.at },
         ]),
       ).values(),
+      ...sealDepartures(view, tell),
     ],
     corrections: correctionsOf(view).map(tell),
     findings: state.findings
@@ -139,6 +140,21 @@ function plugWords({ state }: JobView): Text {
   if (alike.length > 0) return say('sheet.each', { of: alike })
   return state.plugRead === null ? say('sheet.plug-not-read') : plug(state.plugRead, PLUG)
 }
+/** How a spec says that a gasket is to be new. English and Spanish. */
+const WANTS_NEW = /\bnew\b|\bnuev[ao]s?\b/i
+/** Gaskets that were used again, or left out for compound, though the spec wants a new one. */
+const sealDepartures = ({ pin, state }: JobView, tell: Tell): Sheet['departures'] =>
+  WANTS_NEW.test(pin.spec.engine.gasket)
+    ? Object.entries(state.gaskets)
+        .filter(([, { choice }]) => choice !== 'new')
+        .map(([part, { choice, note, by, at }]) => ({
+          missing: tell(say('sheet.spec-says', { part: itemWords(part), spec: pin.spec.engine.gasket })),
+          reason: tell(say(`sheet.gasket.${choice}`, { note })),
+          by,
+          at,
+        }))
+    : []
+
 /** Which gasket went on each cover. */
 function gasketWords({ state, pin }: JobView): Text {
   const each = Object.entries(state.gaskets).map(([part, { choice, note }]) => ({

@@ -79,7 +79,7 @@ test('the sheet prints on one page of A4 and of Letter', async ({ page }) => {
   for (const tag of ['M-0117', 'M-0108', 'M-0114']) {
     const [machine] = await (await page.request.get(`/api/machines?q=${tag}`)).json()
     const { visits } = await (await page.request.get(`/api/machines/${machine.id}`)).json()
-    await page.goto(`/jobs/${visits.find((v: { jobId: number | null }) => v.jobId).jobId}/sheet`)
+    await page.goto(`/jobs/${visits.findLast((v: { jobId: number | null }) => v.jobId).jobId}/sheet`)
     await expect(page.locator('.sheet-lift'), tag).toBeVisible()
     for (const format of ['A4', 'Letter'] as const) {
       const pdf = (await page.pdf({ format, preferCSSPageSize: false })).toString('latin1')

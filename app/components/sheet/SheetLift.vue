@@ -19,7 +19,7 @@ const stretches = computed(() =>
 <template>
   <div class="sheet-lift">
     <h2>{{ t('sheet-lift.title', { name: lift.name }) }}</h2>
-    <p class="said">
+    <p class="gap-words">
       {{ t('sheet-lift.words', { words: lift.words, foundMm: lift.foundMm, wantedMm: lift.wantedMm }) }}
     </p>
     <div class="pair">
@@ -41,14 +41,14 @@ const stretches = computed(() =>
 /* low and wide: what was found, the legend below it, the curves beside both */
 .sheet-lift {
   display: grid;
-  grid-template: 'title title' auto 'said pair' auto 'legend pair' 1fr / minmax(0, 1fr) minmax(0, 1.15fr);
+  grid-template: 'title title' auto 'words pair' auto 'legend pair' 1fr / minmax(0, 1fr) minmax(0, 1.15fr);
   column-gap: 12px;
 }
 h2 {
   grid-area: title;
 }
-.said {
-  grid-area: said;
+.gap-words {
+  grid-area: words;
 }
 .small {
   grid-area: legend;

@@ -35,6 +35,7 @@ export default defineNuxtConfig({
   modules: ['@pinia/nuxt', '@primevue/nuxt-module', 'nuxt-security', '@vite-pwa/nuxt', '@nuxt/eslint'],
   $development: {
     vite: {
+      plugins: [noJsonSchema],
       // what the first pages need, bundled at once: found one by one, each makes the page reload
       optimizeDeps: {
         include: ['@vueuse/core', 'chart.js', 'comlink', 'fast-deep-equal', 'idb', 'uuid', 'vue-draggable-plus', 'zod'],
@@ -103,7 +104,6 @@ export default defineNuxtConfig({
     build: { target: 'es2022', cssCodeSplit: false },
     worker: { format: 'es' },
     $client: {
-      plugins: [noJsonSchema],
       build: {
         rollupOptions: {
           output: { manualChunks: chunkOf, entryFileNames: '_nuxt/entry.[hash].js', chunkFileNames: fileNameOf },

@@ -5,6 +5,7 @@ import { loadDemo } from './demo'
 import { indexOlderModels } from './repositories/models'
 import { removeOldAnswers } from './repositories/asked-once'
 import { countShops, halfLoadedDemo, removeHalfLoadedDemo } from './repositories/shops'
+import { removeOldLogLines } from './repositories/shop-log'
 import { removeOldSessions } from './repositories/sessions'
 import { removeOldTries } from './repositories/sign-in-tries'
 import { refreshSoon } from './services/machines/outlooks'
@@ -25,8 +26,8 @@ async function prepare(): Promise<void> {
 /** What is kept for a time only goes, at the start and once a day. */
 function sweep(db: Pool): void {
   const now = () =>
-    Promise.all([removeOldSessions(db), removeOldTries(db), removeOldAnswers(db)]).catch((error: Error) =>
-      console.error(`Old sessions could not be swept away: ${error.message}`),
+    Promise.all([removeOldSessions(db), removeOldTries(db), removeOldAnswers(db), removeOldLogLines(db)]).catch(
+      (error: Error) => console.error(`Old sessions could not be swept away: ${error.message}`),
     )
   void now()
   setInterval(now, 86_400_000).unref()

@@ -14,6 +14,8 @@ import type {
 import { practiceRunSchema, type PracticeResponse } from './practice'
 import type { DeviceShop } from './device-job'
 import { type CrewResponse, deviceSchema, ownPinSchema, pinSignInSchema, type TrustedDevice } from './change-of-hands'
+import { codeSchema, type OneTimeCode, ownPasswordSchema, ownSchema, roleSchema } from './people'
+import { logQuerySchema, type LogResponse } from './shop-log'
 import { handsSchema, keepJobSchema, quickJobSchema } from './quick-jobs'
 import {
   adapterRequestSchema,
@@ -167,7 +169,15 @@ export const API = {
   'POST /api/models/:id/drafts': answers<RevisionRow>()({ body: draftSchema }),
   'GET /api/people': answers<PersonRow[]>()(),
   'POST /api/people': answers<{ id: number }>()({ body: personSchema }),
+  'PUT /api/people/:id': answers<Done>()({ body: roleSchema }),
+  'DELETE /api/people/:id': answers<Done>()(),
+  'POST /api/people/:id/back': answers<Done>()(),
+  'POST /api/people/:id/code': answers<OneTimeCode>()(),
   'POST /api/people/:id/sign-out': answers<Done>()(),
+  'PUT /api/me': answers<Done>()({ body: ownSchema }),
+  'PUT /api/me/password': answers<Done>()({ body: ownPasswordSchema }),
+  'POST /api/session/code': answers<SessionResponse>()({ body: codeSchema }),
+  'GET /api/log': answers<LogResponse>()({ query: logQuerySchema }),
   'POST /api/jobs/:id/photos': answers<PhotoRow>()(),
   'DELETE /api/photos/:id': answers<Done>()(),
   'GET /api/practice': answers<PracticeResponse>()(),

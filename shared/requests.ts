@@ -9,11 +9,8 @@ import { wrong } from '../core/wrong'
 import { optionalText, text } from '../core/text-field'
 import { deviceJobIdSchema, openedAtSchema } from './device-job'
 import { languageSchema } from './languages'
+import { newPassword, roleSchema } from './people'
 
-const password = z
-  .string()
-  .min(8, { error: wrong('wrong.use-a-password-of-eight') })
-  .max(200)
 export const signInSchema = z.object({
   signIn: text(60, 'sign-in name'),
   password: z
@@ -22,14 +19,15 @@ export const signInSchema = z.object({
     .max(200),
 })
 
-export const personSchema = z.object({
-  name: text(60, 'name'),
-  signIn: text(60, 'sign-in name').regex(/^[\w.@-]+$/, {
-    error: wrong('wrong.a-sign-in-name-has'),
-  }),
-  password,
-  role: z.enum(['lead', 'mechanic'], { error: wrong('wrong.choose-lead-or-mechanic') }),
-})
+export const personSchema = z
+  .object({
+    name: text(60, 'name'),
+    signIn: text(60, 'sign-in name').regex(/^[\w.@-]+$/, {
+      error: wrong('wrong.a-sign-in-name-has'),
+    }),
+    password: newPassword,
+  })
+  .extend(roleSchema.shape)
 
 const isZone = (zone: string): boolean => {
   try {

@@ -15,6 +15,8 @@ export interface SessionResponse {
     favouriteSetId: number | null
     language: Language | null
     hands: Hands
+    /** The unit that stands first for this person; null as the shop has it. */
+    unit: 'mm' | 'thou' | null
     /** Came in by a PIN on a trusted device: as anybody of the crew. */
     byPin: boolean
   }
@@ -145,6 +147,8 @@ export interface PersonRow {
   name: string
   signIn: string
   role: PersonRole
+  /** When they left; null for whoever works here. */
+  endedAt: string | null
 }
 export interface CustomerRow {
   id: number

@@ -20,7 +20,7 @@ export function useBeginHere() {
         target: shop.target,
         bladeHabit: shop.bladeHabit,
         pairToProve: shop.pairToProve,
-        unit: shop.unit,
+        unit: person.unit ?? shop.unit,
         school: shop.favouriteSchool,
       },
     }

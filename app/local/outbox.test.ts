@@ -110,6 +110,7 @@ describe('what is needed without a server', () => {
         favouriteSetId: null,
         language: null,
         hands: 'guided' as const,
+        unit: null,
         byPin: false,
       },
       shop: {

@@ -1,21 +1,21 @@
 <script setup lang="ts">
 import { definePageMeta, useHead } from '#imports'
+import { NuxtLink } from '#components'
 import Button from 'primevue/button'
 import { onMounted, reactive, ref, useTemplateRef } from 'vue'
-import Column from 'primevue/column'
-import DataTable from 'primevue/datatable'
 import type { ShopRequest } from '~~/shared/requests'
-import type { PersonRow, ApiTokenRow } from '~~/shared/responses'
+import type { ApiTokenRow } from '~~/shared/responses'
 import type { TrustedDevice } from '~~/shared/change-of-hands'
 import type { CalendarAddressRow } from '~~/shared/machines'
-import EndButton from '../components/forms/EndButton.vue'
 import TrustedDevices from '../components/shop/TrustedDevices.vue'
+import CrewPanel from '../components/shop/CrewPanel.vue'
 import ApiTokens from '../components/shop/ApiTokens.vue'
 import CalendarAddresses from '../components/shop/CalendarAddresses.vue'
 import ShopIdentity from '../components/shop/ShopIdentity.vue'
 import ShopWays from '../components/shop/ShopWays.vue'
 import ChoiceField from '../components/forms/ChoiceField.vue'
 import TextField from '../components/forms/TextField.vue'
+import { useCrewChanges } from '../composables/useCrewChanges'
 import { useForm } from '../composables/useForm'
 import { useSessionStore } from '../stores/session'
 import { api } from '../utils/api'
@@ -27,9 +27,9 @@ import { useSaid } from '../composables/useSaid'
 definePageMeta({ words: ['pages'] })
 useHead({ title: t('page-shop.shop-wembric') })
 const session = useSessionStore()
-const form = useForm()
+const crew = useCrewChanges()
+const { form } = crew
 const ways = useForm()
-const people = ref<PersonRow[]>([])
 const person = reactive({ name: '', signIn: '', password: '', role: 'mechanic' as 'mechanic' | 'lead' | null })
 const crewForm = useTemplateRef('crewForm')
 const said = useSaid()
@@ -82,16 +82,13 @@ async function endDevice(id: number): Promise<void> {
   if (await deviceForm.send(() => api('DELETE /api/devices/:id', { id }))) await loadDevices()
 }
 const load = async () => {
-  people.value = (await form.send(() => api('GET /api/people'))) ?? people.value
+  await crew.load()
   if (!session.isLead) return
   await loadDevices()
   await loadTokens()
   await loadAddresses()
 }
 onMounted(load)
-async function signOutEverywhere(p: PersonRow): Promise<void> {
-  await form.send(() => api('POST /api/people/:id/sign-out', { id: p.id }))
-}
 async function add(): Promise<void> {
   if (await form.send(() => api('POST /api/people', { body: person }))) {
     Object.assign(person, { name: '', signIn: '', password: '', role: 'mechanic' })
@@ -116,23 +113,20 @@ async function add(): Promise<void> {
       </section>
       <section>
         <h2>{{ t('page-shop.crew') }}</h2>
-        <DataTable class="few" :value="people" data-key="id">
-          <Column field="name" sortable :header="t('common.name')" body-class="figures" />
-          <Column field="signIn" sortable :header="t('page-shop.signs-in-as')" />
-          <Column field="role" sortable :header="t('page-shop.role')">
-            <template #body="{ data }: { data: PersonRow }">{{ t(`common.${data.role}`) }}</template>
-          </Column>
-          <Column v-if="session.isLead" :header="t('page-shop.devices')">
-            <template #body="{ data }: { data: PersonRow }">
-              <EndButton
-                :label="t('page-shop.sign-out-everywhere-2')"
-                :ask="t('page-shop.signs-in-again', { name: data.name })"
-                :aria-label="t('page-shop.sign-out-everywhere', { name: data.name })"
-                @end="signOutEverywhere(data)"
-              />
-            </template>
-          </Column>
-        </DataTable>
+        <CrewPanel
+          :people="crew.people.value"
+          :is-lead="session.isLead"
+          :code="crew.code.value"
+          :time-zone="session.shop.timeZone"
+          @role="crew.role"
+          @code="crew.makeCode"
+          @sign-out="crew.signOut"
+          @end="crew.end"
+          @back="crew.back"
+        />
+        <p v-if="session.isLead">
+          <NuxtLink to="/log">{{ t('page-log.title') }}</NuxtLink>
+        </p>
         <CheckedForm
           v-if="session.isLead"
           ref="crewForm"

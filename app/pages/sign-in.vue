@@ -13,6 +13,7 @@ import { useSessionStore } from '../stores/session'
 import { append } from '../utils/api'
 import { t } from '../words'
 import CheckedForm from '../components/forms/CheckedForm.vue'
+import { codeSchema } from '~~/shared/people'
 import { signInSchema } from '~~/shared/requests'
 
 definePageMeta({ layout: false })
@@ -27,6 +28,18 @@ const password = ref('')
 /** Whoever is in a hurry goes straight to it. */
 const quick = ref(false)
 
+/** A lead’s one-time code in place of the password, with a new one. */
+const byCode = ref(false)
+const [code, next] = [ref(''), ref('')]
+const codeBody = () => ({ signIn: signIn.value, code: code.value, next: next.value })
+const codeForm = useForm()
+async function submitCode(): Promise<void> {
+  const given = await codeForm.send(() => append('POST /api/session/code', { body: codeBody() }))
+  if (!given) return
+  session.begin(given)
+  void outbox.flush()
+  if (!own.speakTheirs(pathBack())) await navigateTo(pathBack())
+}
 const body = () => ({ signIn: signIn.value, password: password.value })
 async function submit(): Promise<void> {
   const given = await form.send(() => append('POST /api/session', { body: body() }))
@@ -54,7 +67,33 @@ function pathBack(): string {
       :here="null"
       @take="(id, pin) => takeOver(id, pin, pathBack())"
     />
-    <CheckedForm class="form narrow" :form="form" :schema="signInSchema" :body="body" @send="submit">
+    <CheckedForm
+      v-if="byCode"
+      class="form narrow"
+      :form="codeForm"
+      :schema="codeSchema"
+      :body="codeBody"
+      @send="submitCode"
+    >
+      <p class="brand"><img src="/mark.svg" alt="" width="40" height="40" /><b>Wembric</b></p>
+      <h1>{{ t('page-sign-in.code') }}</h1>
+      <TextField v-model="signIn" :label="t('common.name')" name="signIn" autocomplete="username" />
+      <TextField v-model="code" :label="t('page-sign-in.code')" name="code" autocomplete="one-time-code" />
+      <TextField
+        v-model="next"
+        :label="t('common.new-password')"
+        :note="t('common.eight-characters-or-more')"
+        name="next"
+        type="password"
+        autocomplete="new-password"
+      />
+      <p v-if="codeForm.failed.value && !codeForm.wrong('code')" class="wrong" role="alert">
+        {{ codeForm.failed.value }}
+      </p>
+      <Button type="submit" :label="t('common.sign-in')" :loading="codeForm.busy.value" />
+      <Button link :label="t('page-sign-in.with-password')" @click="byCode = false" />
+    </CheckedForm>
+    <CheckedForm v-else class="form narrow" :form="form" :schema="signInSchema" :body="body" @send="submit">
       <p class="brand"><img src="/mark.svg" alt="" width="40" height="40" /><b>Wembric</b></p>
       <h1>{{ t('common.sign-in') }}</h1>
       <p v-if="outbox.waiting.length" class="said">
@@ -79,6 +118,7 @@ function pathBack(): string {
         :label="t('page-sign-in.for-a-quick-job')"
         @click="quick = true"
       />
+      <Button link :label="t('page-sign-in.have-a-code')" @click="byCode = true" />
       <LanguagePick />
     </CheckedForm>
   </main>

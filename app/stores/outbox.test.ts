@@ -24,6 +24,7 @@ const session = (id: number, shopId = 1): SessionResponse => ({
     favouriteSetId: null,
     language: null,
     hands: 'guided' as const,
+    unit: null,
     byPin: false,
   },
   shop: {

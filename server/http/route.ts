@@ -18,6 +18,7 @@ import type { Pool } from '../database/query'
 import { currentPerson, type SignedIn } from './session'
 import { answeredOnce } from './answered-once'
 import { Problem } from '../problem'
+import { noteRequest } from '../services/shop-log'
 import { inLanguage } from '../words'
 import { sendProblem } from './send-problem'
 import { say } from '../../core/said'
@@ -79,19 +80,34 @@ async function givenOf<K extends ApiKey>(event: H3Event, key: K): Promise<Given<
 export const openRoute = <K extends ApiKey>(key: K, work: (given: Given<K>) => Answer<K>) =>
   defineEventHandler(event => answer(event, async () => work(await givenOf(event, key))))
 
+/** Who asks, and whom or what it turned out to be about, for the log: a name, never a secret. */
+interface OfPerson {
+  person: SignedIn
+  subject?: string
+}
+/** Who asks, where they have the role for it. @throws Problem 403 */
+async function personWith(event: H3Event, role: PersonRole): Promise<SignedIn> {
+  const person = await currentPerson(event)
+  if (role === 'lead' && person.role !== 'lead')
+    throw new Problem('not-allowed', say(person.byPin ? 'refused.not-by-pin' : 'refused.only-a-lead-may-do'))
+  return person
+}
+
 /** A route for people who are signed in: the shop they may see is theirs and nothing else is taken from the request. */
 export const shopRoute = <K extends ApiKey>(
   key: K,
-  work: (given: Given<K> & { person: SignedIn }) => Answer<K>,
+  work: (given: Given<K> & OfPerson) => Answer<K>,
   role: PersonRole = 'mechanic',
 ) =>
   defineEventHandler(event =>
     answer(event, async () => {
-      const person = await currentPerson(event)
-      if (role === 'lead' && person.role !== 'lead')
-        throw new Problem('not-allowed', say(person.byPin ? 'refused.not-by-pin' : 'refused.only-a-lead-may-do'))
-      const given = await givenOf(event, key)
-      return answeredOnce(event, person, given.body, () => work(Object.assign(given, { person })))
+      const person = await personWith(event, role)
+      const given: Given<K> & OfPerson = Object.assign(await givenOf(event, key), { person })
+      return answeredOnce(event, person, given.body, async () => {
+        const answered = await work(given)
+        await noteRequest(given.pool, person, key, given)
+        return answered
+      })
     }),
   )
 
@@ -118,10 +134,11 @@ export const fileRoute = (
     type: string
     pieces: AsyncGenerator<string | Uint8Array>
   },
+  role: PersonRole = 'mechanic',
 ) =>
   defineEventHandler(event =>
     answer(event, async () => {
-      const { name, type, pieces } = work({ pool: pool(), event, person: await currentPerson(event) })
+      const { name, type, pieces } = work({ pool: pool(), event, person: await personWith(event, role) })
       const first = await pieces.next()
       setResponseHeader(event, 'content-type', type)
       setResponseHeader(event, 'content-disposition', `attachment; filename="${name}"`)

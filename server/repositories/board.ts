@@ -13,6 +13,13 @@ export const boardOf = (db: Db, shopId: number): Promise<BoardPlace[]> =>
     "SELECT id AS jobId, assigned_to AS assignedTo, board_place AS place FROM jobs WHERE shop_id = ? AND status IN ('open', 'held') ORDER BY board_place, id",
     [shopId],
   )
+/** Work that is open and was somebody’s is nobody’s. */
+export const unassignOpen = (db: Db, shopId: number, personId: number) =>
+  change(
+    db,
+    "UPDATE jobs SET assigned_to = NULL WHERE shop_id = ? AND assigned_to = ? AND status IN ('open', 'held')",
+    [shopId, personId],
+  )
 export const setPlace = (db: Db, shopId: number, { jobId, assignedTo, place }: BoardPlace) =>
   change(db, 'UPDATE jobs SET assigned_to = ?, board_place = ? WHERE shop_id = ? AND id = ?', [
     assignedTo,

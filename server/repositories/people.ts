@@ -16,13 +16,36 @@ const COLUMNS = 'id, shop_id AS shopId, name, role, session_version AS sessionVe
 
 export const personBySignIn = (db: Db, signIn: string): Promise<PersonRecord | null> =>
   maybeOne(db, `SELECT ${COLUMNS} FROM people WHERE sign_in = ?`, [signIn])
+/** Whether somebody of a shop works there still, with the one-time code that a lead made for them. */
+export const standingOf = (
+  db: Db,
+  shopId: number,
+  personId: number,
+): Promise<{ name: string; endedAt: Date | null; codeHash: string | null; codeUntil: Date | null } | null> =>
+  maybeOne(
+    db,
+    `SELECT name, ended_at AS endedAt, code_hash AS codeHash, code_until AS codeUntil FROM people
+     WHERE shop_id = ? AND id = ?`,
+    [shopId, personId],
+  )
 
 /** By id alone: the session is what says which shop a person belongs to. */
 export const personById = (db: Db, personId: number): Promise<PersonRecord | null> =>
   maybeOne(db, `SELECT ${COLUMNS} FROM people WHERE id = ?`, [personId])
 
-export const peopleOfShop = (db: Db, shopId: number): Promise<PersonRow[]> =>
-  many(db, 'SELECT id, name, sign_in AS signIn, role FROM people WHERE shop_id = ? ORDER BY name', [shopId])
+/** Everybody that a shop has had, those who left last. */
+export const allPeopleOfShop = async (db: Db, shopId: number): Promise<PersonRow[]> =>
+  (
+    await many<Omit<PersonRow, 'endedAt'> & { endedAt: Date | null }>(
+      db,
+      `SELECT id, name, sign_in AS signIn, role, ended_at AS endedAt FROM people WHERE shop_id = ?
+       ORDER BY ended_at IS NOT NULL, name`,
+      [shopId],
+    )
+  ).map(person => ({ ...person, endedAt: person.endedAt?.toISOString() ?? null }))
+/** Who works in a shop. */
+export const peopleOfShop = async (db: Db, shopId: number): Promise<PersonRow[]> =>
+  (await allPeopleOfShop(db, shopId)).filter(person => person.endedAt === null)
 
 export const insertPerson = async (
   db: Db,
@@ -73,6 +96,42 @@ export const setHands = (db: Db, shopId: number, personId: number, hands: Hands)
 
 export const setPasswordHash = (db: Db, shopId: number, personId: number, hash: string) =>
   change(db, 'UPDATE people SET password_hash = ? WHERE shop_id = ? AND id = ?', [hash, shopId, personId])
+
+export const setRole = (db: Db, shopId: number, personId: number, role: PersonRole) =>
+  change(db, 'UPDATE people SET role = ? WHERE shop_id = ? AND id = ?', [role, shopId, personId])
+/** Whoever leaves signs in no more: by no password, PIN or code, and their sessions end in the same moment. */
+export const endPersonRow = (db: Db, shopId: number, personId: number) =>
+  change(
+    db,
+    `UPDATE people SET ended_at = UTC_TIMESTAMP(3), pin_hash = NULL, code_hash = NULL, code_until = NULL,
+     session_version = session_version + 1 WHERE shop_id = ? AND id = ? AND ended_at IS NULL`,
+    [shopId, personId],
+  )
+export const letPersonBack = (db: Db, shopId: number, personId: number) =>
+  change(db, 'UPDATE people SET ended_at = NULL WHERE shop_id = ? AND id = ? AND ended_at IS NOT NULL', [
+    shopId,
+    personId,
+  ])
+export const setCode = (db: Db, shopId: number, personId: number, hash: string | null, until: Date | null) =>
+  change(db, 'UPDATE people SET code_hash = ?, code_until = ? WHERE shop_id = ? AND id = ?', [
+    hash,
+    until,
+    shopId,
+    personId,
+  ])
+export const unitOf = async (db: Db, shopId: number, personId: number): Promise<'mm' | 'thou' | null> =>
+  (
+    await maybeOne<{ unit: 'mm' | 'thou' | null }>(db, 'SELECT unit FROM people WHERE shop_id = ? AND id = ?', [
+      shopId,
+      personId,
+    ])
+  )?.unit ?? null
+export const setOwn = (
+  db: Db,
+  shopId: number,
+  personId: number,
+  { name, unit }: { name: string; unit: 'mm' | 'thou' | null },
+) => change(db, 'UPDATE people SET name = ?, unit = ? WHERE shop_id = ? AND id = ?', [name, unit, shopId, personId])
 
 /** Ends every session of a person. */
 export const revokeSessions = (db: Db, shopId: number, personId: number) =>

@@ -27,6 +27,7 @@ export const personOfSession = async (
     db,
     `SELECT p.id, p.shop_id AS shopId, p.name, p.role, s.trusted_device_id IS NOT NULL AS byPin FROM sessions s
      JOIN people p ON p.shop_id = s.shop_id AND p.id = s.person_id AND p.session_version = s.session_version
+       AND p.ended_at IS NULL
      LEFT JOIN trusted_devices d ON d.shop_id = s.shop_id AND d.id = s.trusted_device_id
      WHERE s.id = ? AND s.ended_at IS NULL AND (s.trusted_device_id IS NULL OR d.id IS NOT NULL)
        AND s.created_at > UTC_TIMESTAMP(3) - INTERVAL ${SESSION_DAYS} DAY`,

@@ -15,6 +15,7 @@ import { notFound, Problem } from '../problem'
 import { say } from '../../core/said'
 import { hashPassword, nobodysHash, passwordMatches } from './passwords'
 import type { SignedIn } from './people'
+import { noteInLog } from './shop-log'
 import { countPinTry, forgetPinTries } from './sign-in-throttle'
 
 /** A lead lets the crew change hands on a device. @param keyHash of the key that the device keeps */
@@ -56,5 +57,6 @@ export async function takeOver(
     throw new Problem('wrong-password', WRONG, { fields: [{ field: 'pin', message: WRONG }] })
   await forgetPinTries(pool, device.shopId, personId)
   await touchDevice(pool, device.shopId, device.id)
+  await noteInLog(pool, person, 'signed-in-by-pin')
   return { person, deviceId: device.id }
 }

@@ -27,6 +27,7 @@ import { revisionById } from '../repositories/revisions'
 import { shimPieces } from '../repositories/shim-stock'
 import { shopById } from '../repositories/shops'
 import { adaptersOfShop, wrenchesOfShop } from '../repositories/torque-tools'
+import { unitOf } from '../repositories/people'
 import { notFound, Problem } from '../problem'
 import { checkMeter } from './machines/edit'
 import { machineChanged, pastForJob } from './machines/outlooks'
@@ -140,7 +141,7 @@ async function opening(
     pairToProve: shop.pairToProve,
     bladeSet: set,
     hand: USUAL_HAND,
-    unit: shop.unit,
+    unit: (await unitOf(db, shopId, person.id)) ?? shop.unit,
     school: shop.favouriteSchool,
     decompressor: await decompressorKnown(db, shopId, { machineId: machine.id, modelId: machine.modelId }),
     past: await pastForJob(db, shopId, { modelId: machine.modelId, engine: model.engine }, machine.id),

@@ -8,18 +8,21 @@ import {
   insertPerson,
   handsOf,
   languageOf,
-  peopleOfShop,
+  allPeopleOfShop,
   personById,
   personBySignIn,
   revokeSessions,
   setHands,
   setLanguage,
   setPasswordHash,
+  standingOf,
+  unitOf,
 } from '../repositories/people'
 import { countShops, insertShop, shopById } from '../repositories/shops'
 import { notFound, Problem } from '../problem'
 import { insertSession, personOfSession } from '../repositories/sessions'
 import { hashPassword, isOutdated, nobodysHash, passwordMatches } from './passwords'
+import { noteInLog } from './shop-log'
 import { countTry, forgetOwnTries, type TryFrom } from './sign-in-throttle'
 import { say } from '../../core/said'
 import type { Language } from '../../shared/languages'
@@ -39,13 +42,19 @@ const WRONG = say('refused.wrong-password')
 /** Checks a sign-in. Each try is counted before its password is looked at. @throws Problem 401, 429 */
 export async function checkSignIn(pool: Pool, from: TryFrom, password: string): Promise<PersonRecord> {
   await countTry(pool, from)
-  const person = await personBySignIn(pool, from.signIn)
+  const found = await personBySignIn(pool, from.signIn)
+  const ended = found !== null && (await standingOf(pool, found.shopId, found.id))?.endedAt !== null
+  const person = ended ? null : found
   // as much work where there is no such name, so that both answers take as long
   const right = await passwordMatches(password, person?.passwordHash ?? nobodysHash())
-  if (!person || !right) throw new Problem('wrong-password', WRONG, { fields: [{ field: 'password', message: WRONG }] })
+  if (!person || !right) {
+    if (found) await noteInLog(pool, found, 'sign-in-refused')
+    throw new Problem('wrong-password', WRONG, { fields: [{ field: 'password', message: WRONG }] })
+  }
   await forgetOwnTries(pool, from)
   if (isOutdated(person.passwordHash))
     await setPasswordHash(pool, person.shopId, person.id, await hashPassword(password))
+  await noteInLog(pool, person, 'signed-in')
   return person
 }
 
@@ -70,6 +79,7 @@ export async function sessionOf(db: Db, person: SignedIn): Promise<SessionRespon
       favouriteSetId: await favouriteSetOf(db, shop.id, person.id),
       language: await languageOf(db, shop.id, person.id),
       hands: await handsOf(db, shop.id, person.id),
+      unit: await unitOf(db, shop.id, person.id),
     },
     shop: {
       id: shop.id,
@@ -124,10 +134,12 @@ export const setUpShop = (pool: Pool, request: SetupRequest): Promise<PersonReco
 /** Whether the server has no shop yet, so that the first may be made. */
 export const setupNeeded = async (db: Db): Promise<boolean> => (await countShops(db)) === 0
 
-/** Ends every session of a person, on all devices. */
-export async function signOutEverywhere(db: Db, shopId: number, personId: number): Promise<void> {
-  const { affected } = await revokeSessions(db, shopId, personId)
-  if (affected === 0) throw notFound('person')
+/** Ends every session of a person, on all devices. @returns the person’s name */
+export async function signOutEverywhere(db: Db, shopId: number, personId: number): Promise<string> {
+  const standing = await standingOf(db, shopId, personId)
+  if (!standing) throw notFound('person')
+  await revokeSessions(db, shopId, personId)
+  return standing.name
 }
 
-export const listPeople = (db: Db, shopId: number): Promise<PersonRow[]> => peopleOfShop(db, shopId)
+export const listPeople = (db: Db, shopId: number): Promise<PersonRow[]> => allPeopleOfShop(db, shopId)

@@ -12,6 +12,7 @@ import { insertQuickModel, keepMachine, quickOwner, renamePin, unkeptJobs } from
 import { locksOfShop } from '../repositories/readings'
 import { insertRevision } from '../repositories/revisions'
 import { shopById } from '../repositories/shops'
+import { unitOf } from '../repositories/people'
 import { notFound, Problem } from '../problem'
 import { t } from '../words'
 import { pinnedShelf, withFreeNumber } from './jobs'
@@ -70,7 +71,7 @@ async function opening(
       target: shop.target,
       bladeHabit: shop.bladeHabit,
       pairToProve: shop.pairToProve,
-      unit: shop.unit,
+      unit: (await unitOf(db, shopId, person.id)) ?? shop.unit,
       school: shop.favouriteSchool,
     },
     called,

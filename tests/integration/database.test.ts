@@ -257,7 +257,8 @@ describe('data of an earlier version', () => {
   ] as const
   /** What the last migrations made, taken away again. */
   const UNDO = [
-    'DROP TABLE page_photos, trusted_devices',
+    'DROP TABLE shop_log, page_photos, trusted_devices',
+    'ALTER TABLE people DROP COLUMN ended_at, DROP COLUMN code_hash, DROP COLUMN code_until, DROP COLUMN unit',
     'ALTER TABLE people DROP COLUMN pin_hash',
     'ALTER TABLE people DROP COLUMN hands',
     'ALTER TABLE photos DROP FOREIGN KEY photos_of_job',
@@ -330,6 +331,7 @@ describe('data of an earlier version', () => {
       'quick-jobs',
       'page-photos',
       'change-of-hands',
+      'people-and-log',
     ])
     await indexOlderModels(pool)
     expect((await searchModels(pool, person.shopId, { q: 'test m', limit: 5 })).rows).toMatchObject([

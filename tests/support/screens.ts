@@ -29,6 +29,7 @@ export const sessionOf = (changes: Partial<SessionResponse['person']> = {}): Ses
     favouriteSetId: null,
     language: null,
     hands: 'guided',
+    unit: null,
     byPin: false,
     ...changes,
   },

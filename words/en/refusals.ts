@@ -65,6 +65,10 @@ const server = {
   'refused.starting': 'The server is still starting. Try again in a moment.',
   'refused.send-a-token-that-holds':
     'Send a valid token: “Authorization: Bearer wembric_…”. A lead of the shop makes one on the Shop page.',
+  'refused.last-lead': 'A shop needs a lead. Make somebody else a lead first.',
+  'refused.person-ended': ({ name }: { name: string }) => `${name} no longer works here. Let them back in first.`,
+  'refused.wrong-code': 'Name or code is wrong, or the code was used or is over. Ask a lead for a new one.',
+  'refused.wrong-own-password': 'That is not your password. Type the one you sign in with now.',
   'refused.wrong-password': 'Wrong name or password. Try again.',
   'refused.wrong-pin': 'Wrong PIN. Try again, or sign in with your password.',
   'refused.device-not-trusted': 'This device is not trusted any more. Sign in with your name and password.',

@@ -238,6 +238,8 @@ const shop = {
   'wrong.give-what': ({ what }: { what: string }) => `Give ${FIELDS[what] ?? what}.`,
   'wrong.keep-short': ({ what, most }: { what: string; most: number }) =>
     `Keep ${FIELDS[what] ?? what} under ${most} characters.`,
+  'wrong.that-is-the-old-password': 'That is the password you have. Choose another one.',
+  'wrong.a-code-has-eight': 'A one-time code has eight letters and digits. A lead makes it under Shop.',
   'wrong.use-a-password-of-eight': 'Use a password of eight characters or more.',
   'wrong.give-the-password': 'Give the password.',
   'wrong.a-sign-in-name-has': 'A sign-in name has letters, digits, dot, dash, @ and no spaces.',

@@ -67,6 +67,10 @@ const server = {
   'refused.starting': 'El servidor todavía está arrancando. Intente otra vez en un momento.',
   'refused.send-a-token-that-holds':
     'Envíe una clave válida: “Authorization: Bearer wembric_…”. Un jefe del taller hace una en la página del taller.',
+  'refused.last-lead': 'Un taller necesita un encargado. Nombre primero a otro.',
+  'refused.person-ended': ({ name }) => `${name} ya no trabaja aquí. Déjele entrar de nuevo primero.`,
+  'refused.wrong-code': 'El nombre o el código está mal, o el código se usó o venció. Pida otro a un encargado.',
+  'refused.wrong-own-password': 'Esa no es su contraseña. Escriba la que usa ahora para entrar.',
   'refused.wrong-password': 'Nombre o contraseña incorrectos. Intente otra vez.',
   'refused.wrong-pin': 'PIN incorrecto. Intente otra vez, o entre con su contraseña.',
   'refused.device-not-trusted': 'Este aparato ya no es de confianza. Entre con su nombre y contraseña.',

@@ -211,6 +211,8 @@ const bench = {
 const shop = {
   'wrong.give-what': ({ what }) => `Dé ${FIELDS[what] ?? what}.`,
   'wrong.keep-short': ({ what, most }) => `Dé ${FIELDS[what] ?? what} en menos de ${most} caracteres.`,
+  'wrong.that-is-the-old-password': 'Esa es la contraseña que tiene. Elija otra.',
+  'wrong.a-code-has-eight': 'Un código de un solo uso tiene ocho letras y cifras. Lo hace un encargado en Taller.',
   'wrong.use-a-password-of-eight': 'Use una contraseña de ocho caracteres o más.',
   'wrong.give-the-password': 'Dé la contraseña.',
   'wrong.a-sign-in-name-has': 'Un nombre de usuario tiene letras, cifras, punto, guion, @ y ningún espacio.',

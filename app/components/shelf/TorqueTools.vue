@@ -114,7 +114,7 @@ const ANGLES: Record<number, string> = {
     </Column>
     <Column v-if="isLead">
       <template #header
-        ><span class="hidden-words">{{ t('torque-tools.change') }}</span></template
+        ><span class="hidden-words">{{ t('common.change') }}</span></template
       >
       <template #body="{ data }: { data: WrenchRow }">
         <span class="buttons"
@@ -124,7 +124,7 @@ const ANGLES: Record<number, string> = {
             :aria-label="t('torque-tools.change-2', { name: data.name })"
             @click="changeWrench(data)"
           >
-            {{ t('torque-tools.change') }}</Button
+            {{ t('common.change') }}</Button
           ><EndButton
             :label="t('common.remove')"
             :ask="t('torque-tools.jobs-keep-it', { name: data.name })"
@@ -179,7 +179,7 @@ const ANGLES: Record<number, string> = {
     <div class="actions wide">
       <Button
         type="submit"
-        :label="wrench.id === null ? t('torque-tools.add-the-wrench') : t('torque-tools.save')"
+        :label="wrench.id === null ? t('torque-tools.add-the-wrench') : t('common.save')"
         :loading="form.busy.value"
       /><Button v-if="wrench.id !== null" severity="secondary" outlined @click="clearWrench">
         {{ t('common.cancel') }}
@@ -199,7 +199,7 @@ const ANGLES: Record<number, string> = {
     </Column>
     <Column v-if="isLead">
       <template #header
-        ><span class="hidden-words">{{ t('torque-tools.change') }}</span></template
+        ><span class="hidden-words">{{ t('common.change') }}</span></template
       >
       <template #body="{ data }: { data: AdapterRow }">
         <span class="buttons"
@@ -209,7 +209,7 @@ const ANGLES: Record<number, string> = {
             :aria-label="t('torque-tools.change-2', { name: data.name })"
             @click="changeAdapter(data)"
           >
-            {{ t('torque-tools.change') }}</Button
+            {{ t('common.change') }}</Button
           ><EndButton
             :label="t('common.remove')"
             :ask="t('torque-tools.jobs-keep-it', { name: data.name })"
@@ -249,7 +249,7 @@ const ANGLES: Record<number, string> = {
     <div class="actions wide">
       <Button
         type="submit"
-        :label="adapter.id === null ? t('torque-tools.add-the-adapter') : t('torque-tools.save')"
+        :label="adapter.id === null ? t('torque-tools.add-the-adapter') : t('common.save')"
         :loading="form.busy.value"
       />
     </div>

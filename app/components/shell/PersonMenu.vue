@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { navigateTo } from '#imports'
 import { computed, useTemplateRef } from 'vue'
 import { useConfirm } from 'primevue/useconfirm'
 import type { Hands } from '~~/core/job'
@@ -50,6 +51,7 @@ const items = computed(() => [
     command: () => emit('hands', props.practiced ? 'guided' : 'practiced'),
   },
   { separator: true },
+  { label: t('person-menu.own'), command: () => navigateTo('/me') },
   { label: t('person-menu.change-of-hands'), command: () => emit('change') },
   { label: t('shop-header.sign-out'), command: signOut },
 ])

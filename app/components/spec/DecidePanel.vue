@@ -32,7 +32,7 @@ const { form, open, own, mayApprove, asking, reason, approve, sendBack, day } = 
       }}
     </h1>
     <dl>
-      <dt>{{ t('decide-panel.who') }}</dt>
+      <dt>{{ t('common.who') }}</dt>
       <dd>{{ after.author }}, {{ day(after.createdAt) }}</dd>
       <dt>{{ t('common.why') }}</dt>
       <dd>{{ after.reason }}</dd>

@@ -45,7 +45,6 @@ export const shelf = {
   'torque-tools.angle-degrees': 'Angle, degrees',
   'torque-tools.calibration': 'Calibration',
   'torque-tools.calibration-due': 'Calibration due',
-  'torque-tools.change': 'Change',
   'torque-tools.change-2': ({ name }: Shown<'name'>) => `Change ${name}`,
   'torque-tools.crows-foot-10-mm': 'Crow’s-foot, 10 mm',
   'torque-tools.from': ({ unit }: Shown<'unit'>) => `From, ${unit}`,
@@ -57,7 +56,6 @@ export const shelf = {
   'torque-tools.none-yet-with-one-the':
     'None yet. With one, the Bench tells you what to set it to, with or without a crow’s-foot.',
   'torque-tools.remove-from-the-shelf': ({ name }: Shown<'name'>) => `Remove ${name} from the shelf`,
-  'torque-tools.save': 'Save',
   'torque-tools.scale': 'Scale',
   'torque-tools.small-click': 'Small click',
   'torque-tools.square-drive-to-the-middle': 'Square drive to the middle of the grip.',

@@ -15,6 +15,10 @@ export const shell = {
   'crew-pick.pin-of': ({ name }: { name: string }) => `PIN of ${name}`,
   'crew-pick.take-over': 'Take over',
   'crew-pick.who-takes-over': 'Who takes over?',
+  'person-menu.own': 'Name, password, unit',
+  'page-sign-in.code': 'One-time code',
+  'page-sign-in.have-a-code': 'I have a one-time code',
+  'page-sign-in.with-password': 'Sign in with a password',
   'person-menu.change-of-hands': 'Change of hands …',
   'page-sign-in.for-a-quick-job': 'Straight to a quick job',
   'page-sign-in.kept': ({ answers }: { answers: number }) =>

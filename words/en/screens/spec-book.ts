@@ -43,7 +43,6 @@ export const specBook = {
   'decide-panel.they-keep-it-until-their': 'They keep it until their mechanic switches, and the sheet shows which one.',
   'decide-panel.wait': 'Wait',
   'decide-panel.was-approved': 'was approved',
-  'decide-panel.who': 'Who',
   'decide-panel.why-back': 'Why back?',
   'decide-panel.with-a-reason-to': ({ author }: Shown<'author'>) => `with a reason, to ${author}`,
   'decide-panel.you-cant-approve-your-own': 'You can’t approve your own draft: another lead checks it.',

@@ -45,7 +45,6 @@ export const shelf: Words<typeof english> = {
   'torque-tools.angle-degrees': 'Ángulo, grados',
   'torque-tools.calibration': 'Calibración',
   'torque-tools.calibration-due': 'Calibración vence',
-  'torque-tools.change': 'Cambiar',
   'torque-tools.change-2': ({ name }) => `Cambiar ${name}`,
   'torque-tools.crows-foot-10-mm': 'Pata de cuervo, 10 mm',
   'torque-tools.from': ({ unit }) => `Desde, ${unit}`,
@@ -57,7 +56,6 @@ export const shelf: Words<typeof english> = {
   'torque-tools.none-yet-with-one-the':
     'Ninguno aún. Con uno, el Banco dice a cuánto ponerlo, con o sin pata de cuervo.',
   'torque-tools.remove-from-the-shelf': ({ name }) => `Quitar ${name} del estante`,
-  'torque-tools.save': 'Guardar',
   'torque-tools.scale': 'Escala',
   'torque-tools.small-click': 'De clic, chica',
   'torque-tools.square-drive-to-the-middle': 'Del cuadro al medio del mango.',

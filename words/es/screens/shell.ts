@@ -17,6 +17,10 @@ export const shell: Words<typeof english> = {
   'crew-pick.pin-of': ({ name }) => `PIN de ${name}`,
   'crew-pick.take-over': 'Seguir yo',
   'crew-pick.who-takes-over': '¿Quién sigue?',
+  'person-menu.own': 'Nombre, contraseña, unidad',
+  'page-sign-in.code': 'Código de un solo uso',
+  'page-sign-in.have-a-code': 'Tengo un código de un solo uso',
+  'page-sign-in.with-password': 'Entrar con contraseña',
   'person-menu.change-of-hands': 'Cambio de manos …',
   'page-sign-in.for-a-quick-job': 'Directo a un trabajo rápido',
   'page-sign-in.kept': ({ answers }) =>

@@ -90,7 +90,6 @@ export const specBook: Words<typeof english> = {
   'decide-panel.they-keep-it-until-their': 'La siguen usando hasta que su mecánico cambie, y la hoja muestra cuál.',
   'decide-panel.wait': 'Esperar',
   'decide-panel.was-approved': 'se aprobó',
-  'decide-panel.who': 'Quién',
   'decide-panel.why-back': '¿Por qué devolverlo?',
   'decide-panel.with-a-reason-to': ({ author }) => `con un motivo, a ${author}`,
   'decide-panel.you-cant-approve-your-own': 'No puede aprobar su propio borrador: lo revisa otro encargado.',

@@ -3,6 +3,8 @@ import { shopRoute } from '../../../http/route'
 
 export default shopRoute(
   'POST /api/people/:id/sign-out',
-  ({ pool, person, id }) => signOutEverywhere(pool, person.shopId, id),
+  async given => {
+    given.subject = await signOutEverywhere(given.pool, given.person.shopId, given.id)
+  },
   'lead',
 )

@@ -1,0 +1,9 @@
+import { changeOwnPassword } from '../../services/crew'
+import { shopRoute } from '../../http/route'
+import { clientAddress } from '../../http/client-address'
+import { startSession } from '../../http/session'
+
+export default shopRoute('PUT /api/me/password', async ({ pool, event, person, body }) => {
+  const from = { signIn: `person ${person.id}`, address: clientAddress(event), device: null }
+  await startSession(event, await changeOwnPassword(pool, person, from, body), null)
+})

@@ -1,0 +1,10 @@
+import { takeBack } from '../../../services/crew'
+import { shopRoute } from '../../../http/route'
+
+export default shopRoute(
+  'POST /api/people/:id/back',
+  async given => {
+    given.subject = await takeBack(given.pool, given.person.shopId, given.id)
+  },
+  'lead',
+)

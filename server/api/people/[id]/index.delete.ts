@@ -1,0 +1,10 @@
+import { endPerson } from '../../../services/crew'
+import { shopRoute } from '../../../http/route'
+
+export default shopRoute(
+  'DELETE /api/people/:id',
+  async given => {
+    given.subject = await endPerson(given.pool, given.person.shopId, given.id)
+  },
+  'lead',
+)

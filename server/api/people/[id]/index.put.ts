@@ -1,0 +1,10 @@
+import { changeRole } from '../../../services/crew'
+import { shopRoute } from '../../../http/route'
+
+export default shopRoute(
+  'PUT /api/people/:id',
+  async given => {
+    given.subject = await changeRole(given.pool, given.person.shopId, given.id, given.body.role)
+  },
+  'lead',
+)

@@ -1,0 +1,44 @@
+import { text } from '../core/text-field'
+import { wrong } from '../core/wrong'
+import { z } from '../core/zod'
+
+/** A password as it is chosen: by a lead for somebody new, or by a person for themselves. */
+export const newPassword = z
+  .string()
+  .min(8, { error: wrong('wrong.use-a-password-of-eight') })
+  .max(200)
+const known = z
+  .string()
+  .min(1, { error: wrong('wrong.give-the-password') })
+  .max(200)
+
+export const roleSchema = z.object({
+  role: z.enum(['lead', 'mechanic'], { error: wrong('wrong.choose-lead-or-mechanic') }),
+})
+/** What somebody settles for themselves: their name, and the unit that stands first; null as the shop has it. */
+export const ownSchema = z.object({
+  name: text(60, 'name'),
+  unit: z.enum(['mm', 'thou']).nullable(),
+})
+export const ownPasswordSchema = z
+  .object({ password: known, next: newPassword })
+  .refine(({ password, next }) => password !== next, {
+    path: ['next'],
+    error: wrong('wrong.that-is-the-old-password'),
+  })
+/** A lead's one-time code, typed with or without its dash, and the password that is chosen with it. */
+export const codeSchema = z.object({
+  signIn: text(60, 'sign-in name'),
+  code: z
+    .string()
+    .trim()
+    .toUpperCase()
+    .transform(code => code.replaceAll(/[\s-]/g, ''))
+    .pipe(z.string().regex(/^[A-Z0-9]{8}$/, { error: wrong('wrong.a-code-has-eight') })),
+  next: newPassword,
+})
+/** A code as it is told once. */
+export interface OneTimeCode {
+  code: string
+  until: string
+}

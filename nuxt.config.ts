@@ -35,7 +35,6 @@ export default defineNuxtConfig({
   modules: ['@pinia/nuxt', '@primevue/nuxt-module', 'nuxt-security', '@vite-pwa/nuxt', '@nuxt/eslint'],
   $development: {
     vite: {
-      plugins: [noJsonSchema],
       // what the first pages need, bundled at once: found one by one, each makes the page reload
       optimizeDeps: {
         include: ['@vueuse/core', 'chart.js', 'comlink', 'fast-deep-equal', 'idb', 'uuid', 'vue-draggable-plus', 'zod'],
@@ -104,6 +103,8 @@ export default defineNuxtConfig({
     build: { target: 'es2022', cssCodeSplit: false },
     worker: { format: 'es' },
     $client: {
+      // at the top of `vite` it has no effect on the client; the type of this level does not know plugins
+      ...({ plugins: [noJsonSchema] } as object),
       build: {
         rollupOptions: {
           output: { manualChunks: chunkOf, entryFileNames: '_nuxt/entry.[hash].js', chunkFileNames: fileNameOf },

@@ -93,7 +93,8 @@ async function stillToDo(db: Db, shopId: number, machineId: number): Promise<str
   const last = await lastClosedJob(db, shopId, machineId)
   if (!last) return []
   const { toDo } = await leftBy(db, shopId, last.id)
-  return toDo.map(found => tell(findingWords(found)))
+  // under “still to do” each line says no more of what is to become of it than that it could not be had
+  return toDo.map(found => tell(findingWords({ ...found, end: found.end === 'to do' ? null : found.end })))
 }
 async function reminderTo(
   db: Db,

@@ -25,7 +25,7 @@ import { listen, type News } from '../../server/services/live'
 import { loadDemo } from '../../server/demo'
 import { v7 as uuidv7 } from 'uuid'
 import { plainBlade } from '../../core/feeler'
-import type { Happening } from '../../core/job'
+import { type Happening, JUDGEMENT_VERSION } from '../../core/job'
 
 const shops: { person: SignedIn; jobId: number }[] = []
 let count = 0
@@ -426,7 +426,7 @@ describe('opening a job', () => {
       number: 402,
       machine: { meter: 12, lastMeter: 10 },
       spec: { revision: 1, status: 'approved' },
-      judgementVersion: 3,
+      judgementVersion: JUDGEMENT_VERSION,
     })
   })
 })

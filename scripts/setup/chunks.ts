@@ -28,7 +28,7 @@ const FILES: [name: string, of: RegExp][] = [
     'forms',
     part(
       '/app/components/forms/',
-      '/shared/requests\\.ts$',
+      '/shared/(?:requests|people|shop-log)\\.ts$',
       '/app/composables/use(?:MachineSearch|ModelSearch|Customers)',
     ),
   ],

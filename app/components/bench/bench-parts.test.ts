@@ -37,6 +37,30 @@ describe('the clearance rule', () => {
     expect(rule(null, 'not measured').find('.reading').exists()).toBe(false))
 })
 
+describe('answers chosen from drawings', () => {
+  it('each key has its own, and one without claims nothing', () => {
+    const page = mount(AnswerPanel, {
+      props: {
+        label: 'Plug',
+        instruction: 'What does the plug look like?',
+        why: '',
+        passable: false,
+        keys: [
+          { title: 'Gray to brown', help: '', drawing: 'plug gray-to-brown' },
+          { title: 'Black or wet', help: '', drawing: 'plug black-or-wet' },
+          { title: 'Not looked at', help: '' },
+        ],
+      },
+      ...plugins,
+    })
+    expect(page.findAll('.key').map(k => k.find('svg').exists() && k.find('svg').attributes('data-drawing'))).toEqual([
+      'plug gray-to-brown',
+      'plug black-or-wet',
+      false,
+    ])
+  })
+})
+
 describe('verdicts', () => {
   it('each has a shape of its own', () => {
     const shapes = (['in', 'tight', 'loose', 'unproved', 'not measured'] as const).map(verdict =>

@@ -30,6 +30,10 @@ const BESIDE: Record<MarkShape, number> = {
   'letters': 0,
   'edge': 0,
 }
+/** Letters stand beside their mark, on the side that passes the pointer later; letters alone are the mark. */
+const lettersX = computed(() =>
+  props.shape === 'letters' ? 0 : props.sign * (props.fontSize * 0.5 + (props.bold ? 3.5 : 3) + BESIDE[props.shape]),
+)
 /** More than this does not fit across the strip: such a mark is told by its shape. */
 const lettered = computed(() => !props.bare && props.letter.length <= 4)
 </script>
@@ -61,7 +65,7 @@ const lettered = computed(() => !props.bare && props.letter.length <= 4)
     </template>
     <text
       v-if="lettered"
-      :transform="`translate(${shape === 'letters' ? 0 : sign * (fontSize * 0.5 + (bold ? 3.5 : 3) + BESIDE[shape])} 0) rotate(${-90 * sign})`"
+      :transform="`translate(${lettersX} 0) rotate(${-90 * sign})`"
       text-anchor="middle"
       dominant-baseline="central"
       :font-size="fontSize"

@@ -25,6 +25,15 @@ describe('the printed sheet', () => {
     expect(page.text()).toContain('Proofs, after two full turns')
     expect(page.text()).toMatch(/Exhaust 1\d+° back/)
   })
+  it('draws what the gap of the worst valve did, and nothing where all were in', async () => {
+    const { view } = await wholeJob(engineOf(), { gapMm: { intake: 0.1, exhaust: 0.05 } })
+    const drawn = print(sheet(view)).find('.sheet-lift')
+    expect(drawn.find('h2').text()).toBe('Exhaust: what its gap did')
+    expect(drawn.findAll('path[stroke-dasharray]')).toHaveLength(2)
+    expect(drawn.text()).toMatch(/Found at 0\.05\d* mm instead of .*early.*late/)
+    const { view: allIn } = await wholeJob(engineOf())
+    expect(print(sheet(allIn)).find('.sheet-lift').exists()).toBe(false)
+  })
   it('draws as found open and as left solid, on one scale', async () => {
     const { view } = await wholeJob(engineOf())
     const bars = print(sheet(view)).find('.valve.intake .sheet-rule').findAll('rect')

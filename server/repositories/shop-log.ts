@@ -2,7 +2,7 @@ import type { LogKind, LogQuery, LogRow } from '../../shared/shop-log'
 import { change, type Db, many } from '../database/query'
 
 /** Lines are kept for so long. */
-export const LOG_YEARS = 2
+const LOG_YEARS = 2
 
 export const insertLogLine = (
   db: Db,

@@ -1,6 +1,6 @@
 <script setup lang="ts" generic="T extends string | number | null">
 import Select from 'primevue/select'
-import { useId } from 'vue'
+import { computed, useId } from 'vue'
 import { useField } from './useField'
 
 /** A labeled choice among a few. */
@@ -17,6 +17,8 @@ const told = defineProps<{
 const value = defineModel<T | null>({ required: true })
 const id = useId()
 const { wrong, leave } = useField(told)
+/** What stands for nothing chosen is shown too: without it the field would look as if it waited for something. */
+const unchosen = computed(() => told.options.find(o => o.value === null)?.label)
 </script>
 
 <template>
@@ -29,7 +31,7 @@ const { wrong, leave } = useField(told)
       :options="options"
       option-label="label"
       option-value="value"
-      :placeholder="placeholder"
+      :placeholder="placeholder ?? unchosen"
       :filter="filter"
       :invalid="!!wrong"
       @hide="leave"

@@ -26,7 +26,7 @@ async function at(scale: number, paper: Paper, given: SheetGiven): Promise<{ byt
 }
 
 /** Smaller than this nobody reads it at the bench. */
-const SCALES = [1, 0.94, 0.88, 0.82]
+const SCALES = [1, 0.92, 0.84, 0.76]
 /** Many valves are known to need small letters: two tries are enough. */
 const SCALES_OF_MANY = [0.88, 0.76]
 const MANY_VALVES = 4

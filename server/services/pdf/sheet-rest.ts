@@ -11,7 +11,7 @@ function liftCurves(pdf: PdfPaper, lift: SheetLift): void {
   pdf.paragraph(
     `${t('sheet-lift.words', { words: lift.words, foundMm: lift.foundMm, wantedMm: lift.wantedMm })} ${t('sheet-lift.legend', { camKnown: lift.camKnown })}`,
   )
-  const box = { width: pdf.width * 0.42, height: pdf.size(34) }
+  const box = { width: pdf.width * 0.42, height: pdf.size(22) }
   const stretch = (title: string, one: LiftStretch) => {
     const [from, to] = endsOf(one, lift)
     const paths = liftPaths(one, box)

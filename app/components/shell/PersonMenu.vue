@@ -1,5 +1,4 @@
 <script setup lang="ts">
-import { navigateTo } from '#imports'
 import { computed, useTemplateRef } from 'vue'
 import { useConfirm } from 'primevue/useconfirm'
 import type { Hands } from '~~/core/job'
@@ -12,7 +11,7 @@ import MenuButton from './MenuButton.vue'
 
 /** Who works here: how the screen looks and speaks, and the way out. */
 const props = defineProps<{ person: string; waiting: number; dim: boolean; practiced: boolean }>()
-const emit = defineEmits<{ signOut: []; dim: []; hands: [hands: Hands]; change: [] }>()
+const emit = defineEmits<{ signOut: []; dim: []; hands: [hands: Hands]; change: []; own: [] }>()
 const own = useOwnLanguage()
 const confirm = useConfirm()
 const keysOn = useShortcutsOn()
@@ -51,7 +50,7 @@ const items = computed(() => [
     command: () => emit('hands', props.practiced ? 'guided' : 'practiced'),
   },
   { separator: true },
-  { label: t('person-menu.own'), command: () => navigateTo('/me') },
+  { label: t('person-menu.own'), command: () => emit('own') },
   { label: t('person-menu.change-of-hands'), command: () => emit('change') },
   { label: t('shop-header.sign-out'), command: signOut },
 ])

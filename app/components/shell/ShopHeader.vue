@@ -49,6 +49,7 @@ const here = computed(() => PLACES.find(p => isHere(p.to))?.name ?? t('shop-head
         :dim="dim"
         :practiced="practiced"
         @dim="$emit('dim')"
+        @own="navigateTo('/me')"
         @hands="$emit('hands', $event)"
         @change="$emit('change')"
         @sign-out="$emit('signOut')"

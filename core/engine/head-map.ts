@@ -204,7 +204,7 @@ function asDrawn(engine: Engine): HeadMap {
     ),
   }
 }
-/** On which edges intakes and exhausts are, where every head has them on the same; in a V, what is between the heads. */
+/** On which edges intakes and exhausts are, where all heads have them on the same; in a V, what is between them. */
 function sidesOf({ layout, intakeSide }: Heads, inward: Frame['in'][]): HeadMap['sides'] {
   const [[x, y] = [0, 0]] = inward
   if (inward.every(way => way[0] === x && way[1] === y)) {

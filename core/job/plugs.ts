@@ -1,6 +1,6 @@
 import type { Engine } from '../engine'
 import { say, type Text } from '../said'
-import { FigureError, parseLength } from '../units'
+import { FigureError, parseLength, snapMm } from '../units'
 import type { PlugNew } from './outcomes'
 import type { JobPin } from './pin'
 import { partsToRemove, PLUG } from './strip-down'
@@ -26,7 +26,7 @@ export function plugGapOf({ plugGap }: Pick<Engine, 'plugGap'>): GapOnRecord | n
     const one = value(first)
     const other = second === undefined ? one : value(second)
     if (joint === '±') return { text: plugGap, minMm: one - other, maxMm: one + other, setMm: one }
-    return { text: plugGap, minMm: Math.min(one, other), maxMm: Math.max(one, other), setMm: (one + other) / 2 }
+    return { text: plugGap, minMm: Math.min(one, other), maxMm: Math.max(one, other), setMm: snapMm((one + other) / 2) }
   } catch (error) {
     if (error instanceof FigureError) return null
     throw error

@@ -22,6 +22,12 @@ describe('marks of any name and shape', () => {
     expect(signs[0]).toMatchObject({ picture })
     expect(parseCamMarks(camMarksText(signs))).toEqual(signs)
   })
+  it('what a mark is for is in the brackets where its name says something else', () => {
+    const marks = parseMarks('F T 0 (top dot), a white line 180 (top), F 346')
+    expect(marks.map(m => m.kind)).toEqual(['top', 'top', 'fire'])
+    expect(marksText(marks)).toBe('F T 0 (top dot), a white line 180 (top), F 346')
+    expect(parseMarks(marksText(marks))).toEqual(marks)
+  })
   it('a shape that is not known is refused with those that are', () =>
     expect(refusalOf(() => parseMarks('T 0 (smudge)'))).toMatch(/“smudge” is not a shape.*dot, hole/))
 

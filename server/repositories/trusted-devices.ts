@@ -36,7 +36,8 @@ export const crewOfShop = async (db: Db, shopId: number): Promise<CrewMember[]> 
   (
     await many<{ id: number; name: string; hasPin: number }>(
       db,
-      'SELECT id, name, pin_hash IS NOT NULL AS hasPin FROM people WHERE shop_id = ? AND ended_at IS NULL ORDER BY name, id',
+      `SELECT id, name, pin_hash IS NOT NULL AS hasPin FROM people
+       WHERE shop_id = ? AND ended_at IS NULL ORDER BY name, id`,
       [shopId],
     )
   ).map(p => ({ ...p, hasPin: p.hasPin === 1 }))

@@ -1,7 +1,7 @@
 import { expect, test } from '@playwright/test'
 import { signIn } from './bench'
 
-test('a lead makes a one-time code, its person chooses a password with it on a phone, and is gone when the lead ends it', async ({
+test('a one-time code opens once on a phone, and its person is gone when the lead ends their access', async ({
   page,
   browser,
 }) => {

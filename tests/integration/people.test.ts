@@ -39,7 +39,7 @@ const lines = async (query = '') => (await ines.get<LogResponse>(`/api/log${quer
 const lineOf = async (kind: LogKind) => (await lines(`?kind=${kind}`))[0]
 
 describe('somebody who leaves', () => {
-  it('is signed out at once and cannot come back in; what they signed keeps their name, their open work is nobody’s', async () => {
+  it('is out at once and cannot come back in; what they signed keeps their name, open work is nobody’s', async () => {
     const odd = await hired()
     const job = (await openJob(ines, await newMachine(ines), null)).body.id
     await ines.call('PUT', `/api/jobs/${job}/place`, { personId: odd.id, beforeJobId: null })
@@ -231,7 +231,8 @@ describe('the log of a shop', () => {
     const shopId = (await ines.get<SessionResponse>('/api/session')).body.shop.id
     const at = async (days: number, what: string) =>
       pool.query(
-        "INSERT INTO shop_log (shop_id, at, person, kind, what) VALUES (?, UTC_TIMESTAMP(3) - INTERVAL ? DAY, 'Ines', 'shop-settled', ?)",
+        `INSERT INTO shop_log (shop_id, at, person, kind, what)
+         VALUES (?, UTC_TIMESTAMP(3) - INTERVAL ? DAY, 'Ines', 'shop-settled', ?)`,
         [shopId, days, what],
       )
     const [old, young] = [unique(), unique()]

@@ -32,7 +32,7 @@ export const MARKS: Record<MarkShape, string> = {
 }
 /** A mark as it is looked for: “the line beside T”, “the painted line, “white line””. A longer name says what it is. */
 export function markLook(letter: string, shape: MarkShape): string {
-  if (shape === 'letters') return `the ${letter.length > 1 ? 'letters' : 'letter'} ${letter}, not a line`
+  if (shape === 'letters') return `the ${letter} lettering`
   return letter.length > 3 ? `the ${MARKS[shape]} called “${letter}”` : `the ${MARKS[shape]} beside ${letter}`
 }
 

@@ -53,8 +53,7 @@ export const MARKS: Record<MarkShape, string> = {
 }
 const MASCULINE: ReadonlySet<MarkShape> = new Set(['dot', 'hole', 'dash pair', 'edge'])
 export function markLook(letter: string, shape: MarkShape): string {
-  if (shape === 'letters')
-    return letter.length > 1 ? `las letras ${letter}, no una línea` : `la letra ${letter}, no una línea`
+  if (shape === 'letters') return `la marca ${letter} (solo letras)`
   const what = `${MASCULINE.has(shape) ? 'el' : 'la'} ${MARKS[shape]}`
   return letter.length > 3 ? `${what} “${letter}”` : `${what} junto a ${letter}`
 }

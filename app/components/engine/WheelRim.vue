@@ -13,7 +13,7 @@ const marks = computed(() =>
     props.engine.marks.map((mark, i) => ({ ...mark, key: `${i}-${turn}`, deg: mark.angleDeg + turn })),
   ),
 )
-/** From the rim outward: a line, a pair of dashes, or an edge that goes on along the rim. Letters alone have no line. */
+/** From the rim outward: a line, two dashes, or an edge that goes on along the rim. Letters alone have no line. */
 function rimPath(mark: Mark & { deg: number }): string {
   const out = (deg: number) => `M ${xy(at(C, RIM + 3, deg))} L ${xy(at(C, RIM + 11, deg))}`
   const shape = shapeOf(mark)

@@ -8,9 +8,8 @@ import type { SheetGiven } from './sheet-work'
 /** What the gap as found did to the worst valve: solid as it should be, dashed as it was found. */
 function liftCurves(pdf: PdfPaper, lift: SheetLift): void {
   pdf.heading(t('sheet-lift.title', { name: lift.name }))
-  pdf.paragraph(
-    `${t('sheet-lift.words', { words: lift.words, foundMm: lift.foundMm, wantedMm: lift.wantedMm })} ${t('sheet-lift.legend', { camKnown: lift.camKnown })}`,
-  )
+  const { words, foundMm, wantedMm, camKnown } = lift
+  pdf.paragraph([t('sheet-lift.words', { words, foundMm, wantedMm }), t('sheet-lift.legend', { camKnown })].join(' '))
   const box = { width: pdf.width * 0.42, height: pdf.size(22) }
   const stretch = (title: string, one: LiftStretch) => {
     const [from, to] = endsOf(one, lift)

@@ -515,6 +515,7 @@ export const specBook = {
   'turn-by.name': ({ by }: { by: TurnedBy }) => by,
   'mark-looks.shape': ({ shape }: { shape: MarkShape }) => capital(MARKS[shape]),
   'mark-looks.picture': ({ picture }: { picture: CamPicture }) => CAM_SIGNS[picture],
+  'mark-looks.is-for': ({ name }: Shown<'name'>) => `What “${name}” marks`,
   'mark-looks.looks-like': ({ name }: Shown<'name'>) => `What “${name}” looks like`,
   'mark-looks.through': ({ name }: Shown<'name'>) => `“${name}” is seen through`,
   'mark-looks.only-if-another': 'Only where it is another plug or window than the common one.',

@@ -545,6 +545,7 @@ export const specBook: Words<typeof english> = {
   'turn-by.name': ({ by }) => TURNED_BY[by],
   'mark-looks.shape': ({ shape }) => capital(MARKS[shape]),
   'mark-looks.picture': ({ picture }) => CAM_SIGNS[picture],
+  'mark-looks.is-for': ({ name }) => `Qué marca “${name}”`,
   'mark-looks.looks-like': ({ name }) => `Cómo se ve “${name}”`,
   'mark-looks.through': ({ name }) => `“${name}” se ve por`,
   'mark-looks.only-if-another': 'Solo si es otro tapón u otra ventana que la común.',

@@ -10,8 +10,11 @@ import HeadsDrawing from '../../engine/HeadsDrawing.vue'
 const props = defineProps<{ engine: Engine }>()
 const emit = defineEmits<{ valves: [valves: Engine['valves']] }>()
 const frame = useTemplateRef<HTMLElement>('frame')
-/** Where the valve in hand is now: nothing is told before it is let go. */
-const held = ref<{ valveId: string; x: number; y: number } | null>(null)
+/** Where the valve in hand is now, and where on it the finger is: nothing is told before it is let go. */
+const held = ref<{ valveId: string; x: number; y: number; grip: { x: number; y: number } } | null>(null)
+/** A finger that lands wanders by as much, in units of the plan, without meaning anything. */
+const STILL = 4
+let carried = false
 const shown = computed(() =>
   held.value ? { ...props.engine, valves: dragValve(props.engine, held.value.valveId, held.value) } : props.engine,
 )
@@ -26,17 +29,23 @@ function onPlan({ clientX, clientY }: PointerEvent): { x: number; y: number } | 
 function take(event: PointerEvent): void {
   const valveId = (event.target as Element).closest<SVGElement>('[data-valve]')?.dataset.valve
   const place = onPlan(event)
-  if (!valveId || !place) return
+  const valve = map.value.valves.find(v => v.valveId === valveId)
+  if (!valve || !place) return
   event.preventDefault()
   frame.value?.setPointerCapture(event.pointerId)
-  held.value = { valveId, x: place.x, y: place.y }
+  carried = false
+  held.value = { ...valve, grip: { x: place.x - valve.x, y: place.y - valve.y } }
 }
 function carry(event: PointerEvent): void {
   const place = onPlan(event)
-  if (held.value && place) held.value = { ...held.value, x: place.x, y: place.y }
+  if (!held.value || !place) return
+  const { grip, ...from } = held.value
+  const to = { x: place.x - grip.x, y: place.y - grip.y }
+  carried ||= Math.hypot(to.x - from.x, to.y - from.y) > STILL
+  if (carried) held.value = { ...from, ...to, grip }
 }
 function drop(): void {
-  if (held.value) emit('valves', shown.value.valves)
+  if (held.value && carried) emit('valves', shown.value.valves)
   held.value = null
 }
 
@@ -100,11 +109,11 @@ const place = (x: number, y: number) => ({ left: `${(x / MAP_WIDTH) * 100}%`, to
   position: relative;
   aspect-ratio: 420 / 400;
   max-width: 400px;
-  touch-action: none;
   user-select: none;
 }
 .plan :deep([data-valve]) {
   cursor: grab;
+  touch-action: none;
 }
 .by-keys {
   position: absolute;

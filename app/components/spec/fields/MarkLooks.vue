@@ -4,6 +4,7 @@ import { CAM_PICTURES, type CamPicture, type Engine, type Mark, MARK_SHAPES, sha
 import { camMarksText, marksText, parseCamMarks, parseMarks, type SpecText } from '~~/core/spec-book'
 import CamSign from '../../engine/CamSign.vue'
 import MarkShape from '../../engine/MarkShape.vue'
+import ChoiceField from '../../forms/ChoiceField.vue'
 import TextField from '../../forms/TextField.vue'
 import TileChoice from '../../forms/TileChoice.vue'
 import { t } from '../../../words'
@@ -30,6 +31,11 @@ function tellMark(at: number, told: Partial<Mark>): void {
 function tellSign(at: number, told: Partial<Engine['camMarks'][number]>): void {
   spec.value.camMarks = camMarksText(signs.value.map((s, i) => (i === at ? { ...s, ...told } : s)))
 }
+const kinds = [
+  { value: 'top' as const, label: t('mark-strip.top') },
+  { value: 'fire' as const, label: t('mark-strip.fires') },
+  { value: 'advance' as const, label: t('mark-strip.advance') },
+]
 const shapes = MARK_SHAPES.map(value => ({ value, label: t('mark-looks.shape', { shape: value }) }))
 const pictures = CAM_PICTURES.map(value => ({ value, label: t('mark-looks.picture', { picture: value }) }))
 </script>
@@ -51,6 +57,12 @@ const pictures = CAM_PICTURES.map(value => ({ value, label: t('mark-looks.pictur
           </svg>
         </template>
       </TileChoice>
+      <ChoiceField
+        :model-value="mark.kind"
+        :label="t('mark-looks.is-for', { name: mark.letter })"
+        :options="kinds"
+        @update:model-value="$event && tellMark(i, { kind: $event })"
+      />
       <TextField
         :model-value="mark.through ?? ''"
         :label="t('mark-looks.through', { name: mark.letter })"

@@ -22,6 +22,11 @@ describe('what a mark looks like, chosen from drawings', () => {
       { letter: 'F', angleDeg: 346, kind: 'fire' },
     ])
   })
+  it('and takes nothing of what the mark is for: a front top mark stays one', async () => {
+    const { spec, page } = looksOf({ marks: 'F T 0 (top)' })
+    await choose(page, '[data-mark="F T"]', 'hole')
+    expect(parseMarks(spec.marks)).toEqual([{ letter: 'F T', angleDeg: 0, kind: 'top', shape: 'hole' }])
+  })
   it('and through which plug it is seen: brackets and commas in its name do not end it', async () => {
     const { spec, page } = looksOf({ marks: 'T 0' })
     await page.find('.one .field input').setValue('the upper cap (left, front)')

@@ -84,11 +84,11 @@ export default defineNuxtConfig({
       baseURL: '/ocr',
       maxAge: 31_536_000,
     })),
-    // threads are programs of their own: what is due, and workbooks
+    // threads are programs of their own: what is due, workbooks, and backups
     hooks: {
       compiled: async nitro =>
         void (await build({
-          entryPoints: ['server/workers/outlook.ts', 'server/workers/workbook.ts'],
+          entryPoints: ['outlook', 'workbook', 'backup'].map(name => `server/workers/${name}.ts`),
           outdir: join(nitro.options.output.serverDir, 'workers'),
           outExtension: { '.js': '.mjs' },
           bundle: true,

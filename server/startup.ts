@@ -8,6 +8,7 @@ import { countShops, halfLoadedDemo, removeHalfLoadedDemo } from './repositories
 import { removeOldLogLines } from './repositories/shop-log'
 import { removeOldSessions } from './repositories/sessions'
 import { removeOldTries } from './repositories/sign-in-tries'
+import { keepNightly } from './services/backups'
 import { refreshSoon } from './services/machines/outlooks'
 
 let starting: Promise<void> | null = null
@@ -21,6 +22,7 @@ async function prepare(): Promise<void> {
   if (process.env.WEMBRIC_DEMO === '1' && (await countShops(pool())) === 0) await loadDemo(pool(), new Date())
   refreshSoon(pool())
   sweep(pool())
+  keepNightly(pool())
 }
 
 /** What is kept for a time only goes, at the start and once a day. */

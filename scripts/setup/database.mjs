@@ -234,16 +234,18 @@ function ensureFolder(data) {
  * Starts MariaDB on this data folder, or takes over the one that still runs there; where WEMBRIC_DB_URL names another,
  * that is used.
  * Our own is watched while we live, and started again when it ends.
- * @returns the environment for the application, and how to stop it
+ * @param watch false for a short errand
+ * @returns the environment for the application, whether it ran already, and how to stop it
  */
-export async function startDatabase(data) {
+export async function startDatabase(data, watch = true) {
   ensureFolder(data)
   const secrets = secretsOf(data)
   if (process.env.WEMBRIC_DB_URL) return existingDatabase(secrets.session)
   const running = runningServer(data)
   let pid = running?.pid
   let port = running?.port
-  if (!running || !(await answers(port, secrets.app, 8))) {
+  const found = running !== null && (await answers(port, secrets.app, 8))
+  if (!found) {
     if (running) await stopProcess(running.pid)
     const files = ensureFiles(data)
     port = Number(process.env.WEMBRIC_DB_PORT) || (await freePort())
@@ -254,8 +256,9 @@ export async function startDatabase(data) {
       )
   }
   const server = { pid, port }
-  const stopWatching = watchDatabase(data, secrets, server)
+  const stopWatching = watch ? watchDatabase(data, secrets, server) : () => {}
   return {
+    found,
     env: {
       WEMBRIC_DB_PORT: String(port),
       WEMBRIC_DB_APP_PASSWORD: secrets.app,

@@ -86,6 +86,7 @@ export async function existingDatabase(secret) {
   if (process.env.WEMBRIC_MIGRATION_DB_URL)
     await checkDatabase(process.env.WEMBRIC_MIGRATION_DB_URL, 'WEMBRIC_MIGRATION_DB_URL')
   return {
+    found: true,
     env: {
       WEMBRIC_DB_URL: url,
       WEMBRIC_MIGRATION_DB_URL: process.env.WEMBRIC_MIGRATION_DB_URL ?? url,

@@ -6,6 +6,8 @@ import { say, StopWithWords } from './say.mjs'
 const PACKAGES = {
   'mariadbd': 'mariadb-server',
   'mariadb-install-db': 'mariadb-server',
+  'mariadb-dump': 'mariadb-client',
+  'mariadb': 'mariadb-client',
   'chromium-headless-shell': 'chromium-headless-shell',
   'pdftotext': 'poppler-utils',
   'firefox-esr': 'firefox-esr',

@@ -1,9 +1,28 @@
+import { readdirSync } from 'node:fs'
 import { join } from 'node:path'
 import { createConnection, type RowDataPacket } from 'mysql2/promise'
 import Postgrator from 'postgrator'
 import { withMigrationLease } from './migration-lease'
 import { runSteps } from './migration-steps'
 import type { DatabaseSettings } from './pool'
+
+const folderOf = (root: string): string => join(root, 'server/database/migrations')
+/** The number of the newest migration that this version has. */
+export const newestMigration = (root: string): number =>
+  Math.max(0, ...readdirSync(folderOf(root)).map(name => Number.parseInt(name, 10) || 0))
+/** The number of the last migration that a database has had; 0 where it has had none. */
+export async function lastMigration(settings: DatabaseSettings): Promise<number> {
+  const connection = await createConnection(settings)
+  try {
+    const [rows] = await connection.query<RowDataPacket[]>('SELECT MAX(version) AS version FROM schema_migrations')
+    return Number(rows[0]?.version ?? 0)
+  } catch (error) {
+    if ((error as { code?: string }).code === 'ER_NO_SUCH_TABLE') return 0
+    throw error
+  } finally {
+    await connection.end().catch(() => connection.destroy())
+  }
+}
 
 /**
  * Runs the numbered migrations that are still missing, one process at a time, each from where it stopped.
@@ -21,7 +40,7 @@ export async function migrate(
   try {
     return await withMigrationLease(leasing, async () => {
       const postgrator = new Postgrator({
-        migrationPattern: join(root, 'server/database/migrations/*.sql'),
+        migrationPattern: join(folderOf(root), '*.sql'),
         driver: 'mysql',
         database: settings.database,
         schemaTable: 'schema_migrations',

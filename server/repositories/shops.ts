@@ -68,6 +68,10 @@ export const updateShop = (db: Db, shopId: number, shop: Omit<ShopRow, 'id' | 'd
     ],
   )
 
+/** The first shop of the installation, if there is one: whose clock it goes by. */
+export const oldestShop = (db: Db): Promise<{ id: number; timeZone: string; createdAt: Date } | null> =>
+  maybeOne(db, 'SELECT id, time_zone AS timeZone, created_at AS createdAt FROM shops ORDER BY id LIMIT 1')
+
 /** A demo whose loading was cut off, if there is one. */
 export const halfLoadedDemo = (db: Db): Promise<{ id: number } | null> =>
   maybeOne(db, "SELECT id FROM shops WHERE demo = 'loading' LIMIT 1")

@@ -1,4 +1,5 @@
 import { count, listed } from './grammar'
+import { keeping } from './keeping'
 import type { MeterUnit } from '../../core/units'
 
 /** What a shop has, where something of it is asked for and not there. */
@@ -208,4 +209,4 @@ const specBook = {
 }
 
 /** Why the server refuses something, and what to do; and what it writes into the records of a machine. */
-export const refusals = { ...server, ...jobs, ...machines, ...specBook }
+export const refusals = { ...server, ...jobs, ...machines, ...specBook, ...keeping }

@@ -22,6 +22,7 @@ const meantWords = (meant: string[]): string => (meant.length ? ` Was ${meant.jo
 
 /** What is wrong with something that was typed or sent, and what to give instead: of anything. */
 const anything = {
+  'wrong.eight-characters-or-nothing': 'Eight characters or more, or leave it empty.',
   'wrong.missing': 'This is missing. Fill it in.',
   'wrong.not-a-number': 'Give a number.',
   'wrong.not-valid': 'That isn’t valid. Check it and try again.',

@@ -29,6 +29,7 @@ const EXAMPLES = {
 }
 
 const anything = {
+  'wrong.eight-characters-or-nothing': 'Ocho caracteres o más, o déjelo vacío.',
   'wrong.missing': 'Falta este dato. Complételo.',
   'wrong.not-a-number': 'Dé un número.',
   'wrong.not-valid': 'No es válido. Revíselo e intente otra vez.',

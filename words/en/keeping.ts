@@ -1,0 +1,21 @@
+/** What backup, restore and the files of a shop say where they cannot go on. */
+export const keeping = {
+  'backup.disk-full': ({ path }: { path: string }) =>
+    `The disk is full: the backup was not made, and nothing of it is left at ${path}. Make room there, or choose another folder.`,
+  'backup.failed': 'The backup was not made. The server’s log says why. Nothing else is affected.',
+  'backup.running': 'A backup is being made already. Wait until it is done.',
+  'backup.no-program': ({ program }: { program: string }) =>
+    `The program ${program} is missing on this computer. Install Debian’s mariadb-client, then try again.`,
+  'backup.program-failed': ({ program, words }: { program: string; words: string }) =>
+    `${program} could not do it. It says: ${words}`,
+  'backup.no-file': ({ path }: { path: string }) => `There is no file ${path}. Check the name and the folder.`,
+  'backup.not-one': ({ path }: { path: string }) => `${path} is not a backup of Wembric. Choose another file.`,
+  'backup.broken': ({ path }: { path: string }) =>
+    `${path} is damaged or breaks off early. Nothing was restored. Use another copy of it, or an older backup.`,
+  'backup.password-missing': ({ path }: { path: string }) => `${path} is encrypted. Give its password.`,
+  'backup.password-wrong': ({ path }: { path: string }) => `This is not the password of ${path}. Try again.`,
+  'backup.newer': ({ path, version }: { path: string; version: string }) =>
+    `${path} was made by a newer Wembric (${version}). Install that version, then restore it there.`,
+  'backup.database-not-empty': ({ database }: { database: string }) =>
+    `The database “${database}” has tables already. Nothing was changed. Restore into an empty one.`,
+}

@@ -94,6 +94,10 @@ export default defineNuxtConfig({
           bundle: true,
           platform: 'node',
           format: 'esm',
+          // packages of the older kind ask for the runtime's own modules
+          banner: {
+            js: "import { createRequire } from 'node:module'; const require = createRequire(import.meta.url);",
+          },
         })),
     },
   },

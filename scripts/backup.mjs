@@ -3,7 +3,7 @@
 import { existsSync } from 'node:fs'
 import { dirname, join, resolve } from 'node:path'
 import { fileURLToPath } from 'node:url'
-import { command } from './setup/commands.mjs'
+import { errand } from './setup/commands.mjs'
 import { databasePrograms, startDatabase } from './setup/database.mjs'
 import { ensurePrograms } from './setup/machine.mjs'
 import { ensurePackages } from './setup/packages.mjs'
@@ -23,17 +23,13 @@ run(async () => {
   const password = asked ? await backupPassword('Password for this backup:') : process.env.WEMBRIC_BACKUP_PASSWORD
   const database = await startDatabase(data, false)
   try {
-    await command('npx', ['tsx', join(root, 'scripts/backup/make.ts')], {
-      cwd: root,
-      env: {
-        ...process.env,
-        ...database.env,
-        WEMBRIC_ROOT: root,
-        WEMBRIC_DATA: data,
-        WEMBRIC_OUTBOX: process.env.WEMBRIC_OUTBOX ?? join(data, 'outbox'),
-        ...(folder ? { WEMBRIC_BACKUPS: resolve(folder) } : {}),
-        WEMBRIC_BACKUP_PASSWORD: password ?? '',
-      },
+    await errand(root, 'backup/make.ts', {
+      ...database.env,
+      WEMBRIC_ROOT: root,
+      WEMBRIC_DATA: data,
+      WEMBRIC_OUTBOX: process.env.WEMBRIC_OUTBOX ?? join(data, 'outbox'),
+      ...(folder ? { WEMBRIC_BACKUPS: resolve(folder) } : {}),
+      WEMBRIC_BACKUP_PASSWORD: password ?? '',
     })
   } finally {
     // one that a server uses goes on

@@ -3,7 +3,7 @@
 import { existsSync, mkdirSync, readdirSync, renameSync, rmSync, writeFileSync } from 'node:fs'
 import { dirname, join, resolve } from 'node:path'
 import { fileURLToPath } from 'node:url'
-import { command } from './setup/commands.mjs'
+import { errand } from './setup/commands.mjs'
 import { databasePrograms, startDatabase } from './setup/database.mjs'
 import { ensurePrograms, ensureRoom } from './setup/machine.mjs'
 import { ensurePackages } from './setup/packages.mjs'
@@ -18,17 +18,13 @@ const file = process.argv.slice(2).find(word => !word.startsWith('--'))
 const isFree = folder => !existsSync(folder) || readdirSync(folder).every(name => name === 'backups')
 
 /** Runs the restore itself, its database up. */
-const bringBack = async (folder, database, password) =>
-  command('npx', ['tsx', join(root, 'scripts/backup/restore.ts')], {
-    cwd: root,
-    env: {
-      ...process.env,
-      ...database.env,
-      WEMBRIC_ROOT: root,
-      WEMBRIC_BACKUP_FILE: resolve(file),
-      WEMBRIC_BACKUP_PASSWORD: password,
-      WEMBRIC_OUTBOX: process.env.WEMBRIC_OUTBOX ?? join(folder, 'outbox'),
-    },
+const bringBack = (folder, database, password) =>
+  errand(root, 'backup/restore.ts', {
+    ...database.env,
+    WEMBRIC_ROOT: root,
+    WEMBRIC_BACKUP_FILE: resolve(file),
+    WEMBRIC_BACKUP_PASSWORD: password,
+    WEMBRIC_OUTBOX: process.env.WEMBRIC_OUTBOX ?? join(folder, 'outbox'),
   })
 
 /** Into a folder under another name, which gets its own once all is in it. */

@@ -1,6 +1,7 @@
 import type { z, ZodType } from 'zod'
 import type { Marked } from '../core/practice'
 import { identitySchema } from '../core/spec-book/identity'
+import { backupSchema, type BackupsResponse } from './backups'
 import { eventRequestSchema, type EventResponse } from './event-request'
 import type {
   CalendarAddressRow,
@@ -113,6 +114,8 @@ export const API = {
   'POST /api/adapters': answers<{ id: number }>()({ body: adapterRequestSchema }),
   'PUT /api/adapters/:id': answers<Done>()({ body: adapterRequestSchema }),
   'DELETE /api/adapters/:id': answers<Done>()(),
+  'GET /api/backups': answers<BackupsResponse>()(),
+  'POST /api/backups': answers<Done>()({ body: backupSchema }),
   'GET /api/bay': answers<BayResponse>()(),
   'GET /api/blade-sets': answers<BladeSetRow[]>()(),
   'POST /api/blade-sets': answers<{ id: number }>()({ body: bladeSetRequestSchema }),

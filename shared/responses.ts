@@ -1,3 +1,4 @@
+import type { BackupAge } from './backups'
 import type { Complaint } from '../core/complaint'
 import type { BladeSet, TargetSchool, Verdict } from '../core/feeler'
 import type { BayColumn, BladeHabit, Hands, JobEvent, JobPin, Sheet } from '../core/job'
@@ -95,6 +96,8 @@ export interface BayResponse {
   today: string
   /** How little room is left on the server’s disk, for a lead; null where there is enough. */
   room: { freeMb: number; urgent: boolean } | null
+  /** What is odd about the newest backup, for a lead; null where all is well. */
+  backup: BackupAge | null
   cards: BayCard[]
   crew: { id: number; name: string }[]
   /** Quick jobs that nobody has kept, newest first. */

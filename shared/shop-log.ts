@@ -8,6 +8,7 @@ export const LOG_KINDS = [
   ...(['device-trusted', 'device-ended', 'token-made', 'token-ended', 'address-made', 'address-ended'] as const),
   ...(['shop-settled', 'shelf-changed', 'owner-changed', 'owner-told', 'machine-changed'] as const),
   ...(['model-changed', 'draft-decided', 'book-imported', 'photo-removed', 'log-exported'] as const),
+  ...(['backup-made', 'backup-fetched', 'files-fetched'] as const),
 ] as const
 export type LogKind = (typeof LOG_KINDS)[number]
 

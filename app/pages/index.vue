@@ -90,6 +90,10 @@ const amongOf = (card: BayCard) =>
       <b>{{ t('page-bay.mb-are-left-on-the', { freeMb: bay.room.freeMb }) }}</b>
       {{ bay.room.urgent ? t('page-bay.make-room-now-when-it') : t('page-bay.make-room-before-it-is') }}
     </p>
+    <p v-if="bay?.backup" class="said room" role="alert">
+      <b>{{ t('page-bay.backup', { age: bay.backup }) }}</b>
+      <NuxtLink to="/backups">{{ t('page-backups.title') }}</NuxtLink>
+    </p>
     <p v-if="failed" class="said" role="alert">
       {{ failed }} <Button link @click="load">{{ t('common.try-again') }}</Button>
     </p>

@@ -125,7 +125,8 @@ async function add(): Promise<void> {
           @back="crew.back"
         />
         <p v-if="session.isLead">
-          <NuxtLink to="/log">{{ t('page-log.title') }}</NuxtLink>
+          <NuxtLink to="/log">{{ t('page-log.title') }}</NuxtLink> ·
+          <NuxtLink to="/backups">{{ t('page-backups.title') }}</NuxtLink>
         </p>
         <CheckedForm
           v-if="session.isLead"

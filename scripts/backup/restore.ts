@@ -1,17 +1,22 @@
-// npm run restore, once its database is up.
+// npm run restore, once its database is up: a backup, or the open files of one shop.
 import { bringBack } from '../../server/backup/bring-back'
-import { databaseSettings } from '../../server/database/pool'
+import { migrate } from '../../server/database/migrate'
+import { databaseSettings, openPool } from '../../server/database/pool'
+import { takeShopIn } from '../../server/services/shop-files/read'
 import { saying } from './saying'
 
 const SAY_EVERY_BYTES = 100e6
+const root = process.env.WEMBRIC_ROOT!
+const path = process.env.WEMBRIC_BACKUP_FILE!
+const settings = databaseSettings(process.env, 'migration')
 
-await saying(async () => {
+async function wholeInstallation(): Promise<void> {
   let said = 0
   const madeAt = await bringBack(
     {
-      settings: databaseSettings(process.env, 'migration'),
-      root: process.env.WEMBRIC_ROOT!,
-      path: process.env.WEMBRIC_BACKUP_FILE!,
+      settings,
+      root,
+      path,
       password: process.env.WEMBRIC_BACKUP_PASSWORD || null,
       letters: process.env.WEMBRIC_OUTBOX ?? null,
     },
@@ -22,4 +27,17 @@ await saying(async () => {
     },
   )
   console.warn(`wembric  this backup was made on ${madeAt.toISOString()}.`)
-})
+}
+
+async function oneShop(): Promise<void> {
+  await migrate(settings, root)
+  const pool = openPool(databaseSettings(process.env, 'app'))
+  try {
+    const { name, signIn, code } = await takeShopIn(pool, settings, path, new Date())
+    console.warn(`wembric  ${name} signs in as ${signIn}, under “I have a one-time code”: ${code} (for 24 hours)`)
+  } finally {
+    await pool.end()
+  }
+}
+
+await saying(path.endsWith('.zip') ? oneShop : wholeInstallation)

@@ -13,3 +13,13 @@ export function command(name, args, options = {}) {
 }
 
 export const exists = name => spawnSync('sh', ['-c', `command -v ${name}`], { stdio: 'ignore' }).status === 0
+
+/** Runs one of our own errands, which says in words what it refuses. */
+export async function errand(root, script, env) {
+  await command('node', [`${root}/node_modules/tsx/dist/cli.mjs`, `${root}/scripts/${script}`], {
+    cwd: root,
+    env: { ...process.env, ...env },
+  }).catch(() => {
+    throw new StopWithWords('')
+  })
+}

@@ -11,7 +11,9 @@ export async function run(main) {
   try {
     await main()
   } catch (error) {
-    console.error(error instanceof StopWithWords ? `\nwembric can’t continue: ${error.message}\n` : error)
+    // one without words was told already by who met it
+    if (!(error instanceof StopWithWords)) console.error(error)
+    else if (error.message) console.error(`\nwembric can’t continue: ${error.message}\n`)
     process.exit(1)
   }
 }

@@ -12,7 +12,7 @@ export async function startServer({ root, data, port, args = [], env: more = {} 
   const env = Object.fromEntries(Object.entries(process.env).filter(([name]) => !name.startsWith('WEMBRIC_')))
   const child = spawn('node', [join(root, 'scripts/start.mjs'), ...args], {
     cwd: root,
-    env: { ...env, PORT: String(port), HOST: '127.0.0.1', WEMBRIC_DATA: data, ...more },
+    env: { ...env, PORT: String(port), HOST: '127.0.0.1', WEMBRIC_DATA: data, WEMBRIC_NIGHTLY: 'off', ...more },
     stdio: ['ignore', 'pipe', 'pipe'],
   })
   let said = ''

@@ -1,6 +1,6 @@
 import { createReadStream, createWriteStream } from 'node:fs'
 import { open, rename, rm } from 'node:fs/promises'
-import { Readable } from 'node:stream'
+import { PassThrough, Readable } from 'node:stream'
 import { pipeline } from 'node:stream/promises'
 import { Decrypter, Encrypter } from 'age-encryption'
 import { extract, pack, type Pack } from 'tar-stream'
@@ -44,7 +44,10 @@ const json = (name: string, what: object): Entry => ({ name, bytes: Buffer.from(
 async function sealed(tar: Readable, password: string): Promise<Readable> {
   const encrypter = new Encrypter()
   encrypter.setPassphrase(password)
-  const whole = await encrypter.encrypt(Readable.toWeb(tar) as ReadableStream<Uint8Array>)
+  // the package's stream is of another make than the runtime's, which alone becomes one of the web
+  const plain = new PassThrough()
+  pipeline(tar, plain).catch((error: Error) => plain.destroy(error))
+  const whole = await encrypter.encrypt(Readable.toWeb(plain) as ReadableStream<Uint8Array>)
   return Readable.fromWeb(whole as Parameters<typeof Readable.fromWeb>[0])
 }
 

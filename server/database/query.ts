@@ -1,4 +1,4 @@
-import type { Pool, PoolConnection, ResultSetHeader, RowDataPacket } from 'mysql2/promise'
+import type { Connection, Pool, PoolConnection, ResultSetHeader, RowDataPacket } from 'mysql2/promise'
 import { claim, unclaimed } from './asked-once'
 import { CommitNotKnown, DatabaseBusy, isLost, isRepeatable, StatementFailed, WrongRowCount } from './errors'
 
@@ -8,6 +8,8 @@ export type { Pool, PoolConnection }
 export type Value = string | number | boolean | Date | Buffer | null
 /** The pool, or one connection inside a transaction: repositories take either. */
 export type Db = Pool | PoolConnection
+/** Whatever may be asked, also a connection of its own. */
+export type Queryable = Db | Connection
 
 /** What a statement is to do, by its verb and its first table: “SELECT FROM job”. */
 function nameOf(sql: string): string {
@@ -18,7 +20,7 @@ function nameOf(sql: string): string {
 }
 
 /** All rows, none is fine. @throws StatementFailed */
-export async function many<T>(db: Db, sql: string, values: Value[] = []): Promise<T[]> {
+export async function many<T>(db: Queryable, sql: string, values: Value[] = []): Promise<T[]> {
   try {
     const [rows] = await db.execute<RowDataPacket[]>(sql, values)
     return rows as T[]

@@ -1,29 +1,29 @@
 import { createReadStream } from 'node:fs'
 import { mkdir, rm } from 'node:fs/promises'
-import { readFileSync } from 'node:fs'
 import { join, resolve } from 'node:path'
 import { say, type Text } from '../../core/said'
 import type { BackupAge, BackupKind, BackupsResponse } from '../../shared/backups'
 import { backupsIn, isNameOfBackup, nameOf, surplus } from '../backup/kept'
+import type { BackupTask } from '../backup/make'
 import { isDiskFull } from '../database/errors'
 import { lastMigration } from '../database/migrate'
 import { databaseSettings } from '../database/pool'
 import type { Pool } from '../database/query'
 import { bytesOfTables } from '../database/tables'
-import { oldestShop } from '../repositories/shops'
+import { countShops, oldestShop } from '../repositories/shops'
 import { Problem } from '../problem'
 import { backupElsewhere } from '../workers/backup-thread'
 import { tell } from '../words'
 import { daysIn } from './days'
+import { checkOwnHouse } from './house'
+import type { SignedIn } from './people'
+import { noteInLog } from './shop-log'
+import { ownVersion } from './version'
 
-const root = (): string => process.env.WEMBRIC_ROOT ?? process.cwd()
 /** Where backups lie: a folder of the owner's, or one beside the data. */
 export const backupsFolder = (): string =>
   resolve(process.env.WEMBRIC_BACKUPS ?? join(process.env.WEMBRIC_DATA ?? '.data', 'backups'))
 const isNightly = (): boolean => process.env.WEMBRIC_NIGHTLY !== 'off'
-/** The version of Wembric that runs. */
-export const ownVersion = (): string =>
-  (JSON.parse(readFileSync(join(root(), 'package.json'), 'utf8')) as { version: string }).version
 
 /** The one that is being made, and what became of the last. */
 let running: { kind: BackupKind; read: number; of: number } | null = null
@@ -32,10 +32,16 @@ let failed: Text | null = null
 /**
  * Makes a backup into the folder, and lets nightly ones go that are kept no longer.
  * @param password encrypts it; null leaves it open
+ * @param make by whom: in a thread of its own, so that no answer waits, or here
  * @returns its name
  * @throws Problem backup-running while another is made, disk-full, no-program, backup-failed; nothing is left then
  */
-export async function backUp(kind: BackupKind, password: string | null, now: Date): Promise<string> {
+export async function backUp(
+  kind: BackupKind,
+  password: string | null,
+  now: Date,
+  make: (task: BackupTask, onBytes: (bytes: number) => void) => Promise<void> = backupElsewhere,
+): Promise<string> {
   if (running) throw new Problem('backup-running', say('backup.running'))
   running = { kind, read: 0, of: 1 }
   failed = null
@@ -45,7 +51,7 @@ export async function backUp(kind: BackupKind, password: string | null, now: Dat
   try {
     await mkdir(folder, { recursive: true, mode: 0o700 })
     running.of = await bytesOfTables(settings)
-    await backupElsewhere(
+    await make(
       {
         settings,
         version: ownVersion(),
@@ -94,10 +100,12 @@ export async function readBackups(): Promise<BackupsResponse> {
   }
 }
 
-/** A backup's bytes. @throws Problem not-found */
-export async function* backupBytes(name: string): AsyncGenerator<Uint8Array> {
+/** A backup's bytes; that it was fetched is written down. @throws Problem not-found, not-allowed */
+export async function* fetchBackup(pool: Pool, person: SignedIn, name: string): AsyncGenerator<Uint8Array> {
+  await checkOwnHouse(pool)
   const gone = new Problem('not-found', say('refused.there-is-nothing-at-this'))
   if (!isNameOfBackup(name)) throw gone
+  await noteInLog(pool, person, 'backup-fetched', name)
   try {
     yield* createReadStream(join(backupsFolder(), name)) as AsyncIterable<Uint8Array>
   } catch (error) {
@@ -113,6 +121,8 @@ const OLD_DAYS = 3
 /** What a lead hears of the newest backup; null where all is well. A shop of the last days needs none yet. */
 export async function backupAge(pool: Pool, now: Date): Promise<BackupAge | null> {
   const shop = await oldestShop(pool)
+  // with several shops, whoever runs the server looks after it
+  if ((await countShops(pool)) > 1) return null
   if (!shop || now.getTime() - shop.createdAt.getTime() < OLD_DAYS * DAY_MS) return null
   const [newest] = await backupsIn(backupsFolder())
   if (!newest) return { none: true }

@@ -26,6 +26,7 @@ import { shopById, type ShopRow } from '../repositories/shops'
 import { startOfDay } from './days'
 import { heldBecause } from './board'
 import { unkeptOf } from './quick-jobs'
+import { backupAge } from './backups'
 import { littleRoom } from './health'
 import { locale, t, tell } from '../words'
 
@@ -225,6 +226,7 @@ export async function bayOf(db: Db, shopId: number, now: Date, role: PersonRole 
     today,
     unkept: await unkeptOf(db, shopId, now),
     room: role === 'lead' ? await littleRoom() : null,
+    backup: role === 'lead' ? await backupAge(db, now) : null,
     crew,
     cards: cards.map(({ assignedTo, ...c }) => ({
       ...c,

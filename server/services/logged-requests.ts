@@ -11,6 +11,7 @@ export const LOGGED: Record<Changing, LogKind | null> = {
   'POST /api/adapters': 'shelf-changed',
   'PUT /api/adapters/:id': 'shelf-changed',
   'DELETE /api/adapters/:id': 'shelf-changed',
+  'POST /api/backups': 'backup-made',
   'POST /api/blade-sets': 'shelf-changed',
   'PUT /api/blade-sets/:id': 'shelf-changed',
   'DELETE /api/blade-sets/:id': 'shelf-changed',

@@ -16,6 +16,7 @@ export const keeping = {
   'backup.password-wrong': ({ path }: { path: string }) => `This is not the password of ${path}. Try again.`,
   'backup.newer': ({ path, version }: { path: string; version: string }) =>
     `${path} was made by a newer Wembric (${version}). Install that version, then restore it there.`,
+  'backup.shop-there': 'There is a shop here already. Nothing was changed. Restore these files into a new data folder.',
   'backup.database-not-empty': ({ database }: { database: string }) =>
     `The database “${database}” has tables already. Nothing was changed. Restore into an empty one.`,
 }

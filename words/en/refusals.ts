@@ -66,6 +66,7 @@ const server = {
   'refused.starting': 'The server is still starting. Try again in a moment.',
   'refused.send-a-token-that-holds':
     'Send a valid token: “Authorization: Bearer wembric_…”. A lead of the shop makes one on the Shop page.',
+  'refused.not-the-only-shop': 'Other shops have their records on this server too. Ask whoever runs it.',
   'refused.last-lead': 'A shop needs a lead. Make somebody else a lead first.',
   'refused.person-ended': ({ name }: { name: string }) => `${name} no longer works here. Let them back in first.`,
   'refused.wrong-code': 'Name or code is wrong, or the code was used or is over. Ask a lead for a new one.',

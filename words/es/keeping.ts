@@ -17,6 +17,8 @@ export const keeping: Words<typeof english> = {
   'backup.password-wrong': ({ path }) => `Esta no es la contraseña de ${path}. Inténtelo de nuevo.`,
   'backup.newer': ({ path, version }) =>
     `${path} se hizo con una versión más nueva de Wembric (${version}). Instale esa versión y restaure allí.`,
+  'backup.shop-there':
+    'Aquí ya hay un taller. No se cambió nada. Restaure estos archivos en una carpeta de datos nueva.',
   'backup.database-not-empty': ({ database }) =>
     `La base de datos «${database}» ya tiene tablas. No se cambió nada. Restaure en una vacía.`,
 }

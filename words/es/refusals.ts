@@ -68,6 +68,8 @@ const server = {
   'refused.starting': 'El servidor todavía está arrancando. Intente otra vez en un momento.',
   'refused.send-a-token-that-holds':
     'Envíe una clave válida: “Authorization: Bearer wembric_…”. Un jefe del taller hace una en la página del taller.',
+  'refused.not-the-only-shop':
+    'Otros talleres también tienen sus datos en este servidor. Pregunte a quien lo administra.',
   'refused.last-lead': 'Un taller necesita un encargado. Nombre primero a otro.',
   'refused.person-ended': ({ name }) => `${name} ya no trabaja aquí. Déjele entrar de nuevo primero.`,
   'refused.wrong-code': 'El nombre o el código está mal, o el código se usó o venció. Pida otro a un encargado.',

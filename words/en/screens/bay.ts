@@ -1,5 +1,8 @@
 import { count, type Shown } from '../grammar'
 
+/** What is odd about the newest backup. */
+type BackupAge = { days: number } | { none: true } | { future: true }
+
 /** What the screens say by themselves: by component, in the order of the alphabet. */
 export const bay = {
   'bay-card-view.air-assumed-c-f': ({ airC, airF }: Shown<'airC' | 'airF'>) => `Air assumed ${airC} °C (${airF} °F).`,
@@ -48,6 +51,12 @@ export const bay = {
   'page-bay.fetching-the-board': 'Fetching the board …',
   'page-bay.make-room-before-it-is': 'Make room before it is full: then nothing can be saved.',
   'page-bay.make-room-now-when-it': 'Make room now: when it is full, nothing can be saved.',
+  'page-bay.backup': ({ age }: { age: BackupAge }) =>
+    'days' in age
+      ? `The newest backup is ${age.days} days old.`
+      : 'none' in age
+        ? 'There is no backup of this shop.'
+        : 'The newest backup has a date that is still to come: check the date of the shop’s computer.',
   'page-bay.mb-are-left-on-the': ({ freeMb }: Shown<'freeMb'>) => `${freeMb} MB are left on the server’s disk.`,
   'page-bay.no-jobs-yet': 'No jobs yet',
   'page-bay.nothing-done-yet': 'Nothing done yet.',

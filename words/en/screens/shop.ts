@@ -31,6 +31,9 @@ const LOG = {
   'book-imported': 'Imported into the spec book',
   'photo-removed': 'Removed a photo',
   'log-exported': 'Saved this log',
+  'backup-made': 'Made a backup',
+  'backup-fetched': 'Fetched a backup',
+  'files-fetched': 'Fetched all files of the shop',
 }
 export type Logged = keyof typeof LOG
 

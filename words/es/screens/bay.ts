@@ -46,6 +46,12 @@ export const bay: Words<typeof english> = {
   'page-bay.fetching-the-board': 'Trayendo el tablero …',
   'page-bay.make-room-before-it-is': 'Haga espacio antes de que se llene: después no se puede guardar nada.',
   'page-bay.make-room-now-when-it': 'Haga espacio ya: cuando se llena no se puede guardar nada.',
+  'page-bay.backup': ({ age }) =>
+    'days' in age
+      ? `La copia más reciente tiene ${age.days} días.`
+      : 'none' in age
+        ? 'No hay ninguna copia de este taller.'
+        : 'La copia más reciente lleva una fecha que aún no llega: revise la fecha de la computadora del taller.',
   'page-bay.mb-are-left-on-the': ({ freeMb }) => `Quedan ${freeMb} MB en el disco del servidor.`,
   'page-bay.no-jobs-yet': 'Aún no hay trabajos',
   'page-bay.nothing-done-yet': 'Nada hecho aún.',

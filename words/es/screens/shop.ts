@@ -31,6 +31,9 @@ const LOG: Record<Logged, string> = {
   'book-imported': 'Importó al libro de datos',
   'photo-removed': 'Quitó una foto',
   'log-exported': 'Guardó este registro',
+  'backup-made': 'Hizo una copia de seguridad',
+  'backup-fetched': 'Descargó una copia de seguridad',
+  'files-fetched': 'Descargó todos los archivos del taller',
 }
 
 export const shop: Words<typeof english> = {

@@ -1,0 +1,38 @@
+import type { Words } from '../../teller'
+import type { house as english } from '../../en/screens/house'
+
+const KINDS = { nightly: 'Sola, de noche', asked: 'A pedido', upgrade: 'Antes de actualizar' }
+
+export const house: Words<typeof english> = {
+  'page-backups.title': 'Copias y archivos',
+  'page-backups.title-wembric': 'Copias y archivos, Wembric',
+  'page-backups.backups': 'Copias de seguridad',
+  'page-backups.newest': ({ at }) => `La copia más reciente es del ${at}.`,
+  'page-backups.none': 'Todavía no hay ninguna copia.',
+  'page-backups.future':
+    'La copia más reciente lleva una fecha que aún no llega. Revise la fecha de la computadora del taller.',
+  'page-backups.by-itself':
+    'Cada noche se hace una sola; se guardan las últimas siete y una de cada una de las cuatro semanas anteriores.',
+  'page-backups.not-by-itself': 'Aquí no se hacen solas: este servidor se inició con WEMBRIC_NIGHTLY=off.',
+  'page-backups.where': ({ folder }) => `Están en el servidor, en ${folder}.`,
+  'page-backups.elsewhere':
+    'Si el disco se daña, se pierden con él: descargue una de vez en cuando y guárdela en otro lugar.',
+  'page-backups.make': 'Hacer una copia ahora',
+  'page-backups.password': 'Contraseña, si ha de ir cifrada',
+  'page-backups.password-note': 'Anótela: sin ella nadie vuelve a abrir la copia.',
+  'page-backups.making': 'Haciendo una copia …',
+  'page-backups.why': 'Motivo',
+  'page-backups.when': 'Hecha',
+  'page-backups.size': 'Tamaño',
+  'page-backups.fetch': 'Descargar',
+  'page-backups.fetch-of': ({ at }) => `Descargar la copia del ${at}`,
+  'page-backups.encrypted': 'cifrada',
+  'page-backups.kind': ({ kind }) => KINDS[kind],
+  'page-backups.way-back': 'El camino de vuelta',
+  'page-backups.way-back-how':
+    'En esta computadora, o en otra nueva con Wembric, restaure una copia en una carpeta nueva e inicie desde ella:',
+  'page-backups.open-files': 'Todos los archivos del taller',
+  'page-backups.open-files-what':
+    'Máquinas, dueños, trabajos con cada respuesta, hojas, el libro de datos y las fotos, en CSV, JSON y JPEG dentro de un zip. No lleva contraseñas. Una página explica cómo volver a hacer un taller con él.',
+  'page-backups.fetch-files': 'Descargar todos los archivos',
+}

@@ -11,6 +11,7 @@ const card = (jobId: number, more: Partial<BayCard> = {}): BayCard =>
 const board = (cards: BayCard[], now = new Date()): BayResponse => ({
   today: 'Saturday',
   room: null,
+  backup: null,
   unkept: [],
   cards,
   crew: [{ id: 1, name: 'Ada' }],

@@ -47,8 +47,8 @@ async function sealed(tar: Readable, password: string): Promise<Readable> {
   // the package's stream is of another make than the runtime's, which alone becomes one of the web
   const plain = new PassThrough()
   pipeline(tar, plain).catch((error: Error) => plain.destroy(error))
-  const whole = await encrypter.encrypt(Readable.toWeb(plain) as ReadableStream<Uint8Array>)
-  return Readable.fromWeb(whole as Parameters<typeof Readable.fromWeb>[0])
+  const whole = await encrypter.encrypt(Readable.toWeb(plain) as unknown as ReadableStream<Uint8Array>)
+  return Readable.fromWeb(whole as unknown as Parameters<typeof Readable.fromWeb>[0])
 }
 
 /**
@@ -102,8 +102,10 @@ async function unsealed(path: string, password: string | null): Promise<Readable
   let head: Buffer
   try {
     const file = await open(path, 'r')
-    head = (await file.read(Buffer.alloc(AGE.length), 0, AGE.length, 0)).buffer
-    await file.close()
+    head = await file
+      .read(Buffer.alloc(AGE.length), 0, AGE.length, 0)
+      .then(read => read.buffer)
+      .finally(() => file.close())
   } catch (error) {
     const code = (error as { code?: string }).code
     throw new Problem('backup-broken', say(code === 'ENOENT' ? 'backup.no-file' : 'backup.not-one', { path }))
@@ -114,8 +116,8 @@ async function unsealed(path: string, password: string | null): Promise<Readable
   const decrypter = new Decrypter()
   decrypter.addPassphrase(password)
   try {
-    const whole = await decrypter.decrypt(Readable.toWeb(bytes) as ReadableStream<Uint8Array>)
-    return Readable.fromWeb(whole as Parameters<typeof Readable.fromWeb>[0])
+    const whole = await decrypter.decrypt(Readable.toWeb(bytes) as unknown as ReadableStream<Uint8Array>)
+    return Readable.fromWeb(whole as unknown as Parameters<typeof Readable.fromWeb>[0])
   } catch (error) {
     if (/no identity matched/.test((error as Error).message))
       throw new Problem('backup-password', say('backup.password-wrong', { path }))

@@ -8,7 +8,7 @@ import type { BackupTask } from '../backup/make'
 import { isDiskFull } from '../database/errors'
 import { lastMigration } from '../database/migrate'
 import { databaseSettings } from '../database/pool'
-import type { Pool } from '../database/query'
+import type { Db, Pool } from '../database/query'
 import { bytesOfTables } from '../database/tables'
 import { countShops, oldestShop } from '../repositories/shops'
 import { Problem } from '../problem'
@@ -119,10 +119,10 @@ const DAY_MS = 86_400_000
 const OLD_DAYS = 3
 
 /** What a lead hears of the newest backup; null where all is well. A shop of the last days needs none yet. */
-export async function backupAge(pool: Pool, now: Date): Promise<BackupAge | null> {
-  const shop = await oldestShop(pool)
+export async function backupAge(db: Db, now: Date): Promise<BackupAge | null> {
+  const shop = await oldestShop(db)
   // with several shops, whoever runs the server looks after it
-  if ((await countShops(pool)) > 1) return null
+  if ((await countShops(db)) > 1) return null
   if (!shop || now.getTime() - shop.createdAt.getTime() < OLD_DAYS * DAY_MS) return null
   const [newest] = await backupsIn(backupsFolder())
   if (!newest) return { none: true }

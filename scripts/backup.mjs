@@ -17,7 +17,7 @@ const folder = process.argv.slice(2).find(word => !word.startsWith('--'))
 run(async () => {
   if (!process.env.WEMBRIC_DB_URL && !existsSync(join(data, 'mariadb')))
     throw new StopWithWords(`there are no data in ${data}. Say where they are: WEMBRIC_DATA=/path npm run backup`)
-  await ensurePrograms([...databasePrograms(), 'mariadb-dump'])
+  await ensurePrograms(databasePrograms())
   await ensurePackages(root)
   const asked = process.argv.includes('--password')
   const password = asked ? await backupPassword('Password for this backup:') : process.env.WEMBRIC_BACKUP_PASSWORD

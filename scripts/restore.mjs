@@ -56,7 +56,7 @@ async function intoFolder(password) {
 run(async () => {
   if (!file)
     throw new StopWithWords('say which backup: WEMBRIC_DATA=/new/folder npm run restore -- /path/to/wembric-….tar')
-  await ensurePrograms([...databasePrograms(), 'mariadb'])
+  await ensurePrograms(databasePrograms())
   await ensurePackages(root)
   const password = file.endsWith('.age') ? await backupPassword('Password of this backup:') : ''
   if (!process.env.WEMBRIC_DB_URL) return intoFolder(password)

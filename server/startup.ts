@@ -1,6 +1,5 @@
 import type { Pool } from './database/query'
-import { migrate } from './database/migrate'
-import { databaseSettings, pool } from './database/pool'
+import { pool } from './database/pool'
 import { loadDemo } from './demo'
 import { indexOlderModels } from './repositories/models'
 import { removeOldAnswers } from './repositories/asked-once'
@@ -9,13 +8,13 @@ import { removeOldLogLines } from './repositories/shop-log'
 import { removeOldSessions } from './repositories/sessions'
 import { removeOldTries } from './repositories/sign-in-tries'
 import { keepNightly } from './services/backups'
+import { upgrade } from './services/upgrade'
 import { refreshSoon } from './services/machines/outlooks'
 
 let starting: Promise<void> | null = null
 
 async function prepare(): Promise<void> {
-  const applied = await migrate(databaseSettings(process.env, 'migration'), process.env.WEMBRIC_ROOT ?? process.cwd())
-  if (applied.length) console.warn(`Migrated: ${applied.join(', ')}`)
+  await upgrade(pool(), new Date())
   await indexOlderModels(pool())
   const half = await halfLoadedDemo(pool())
   if (half) await removeHalfLoadedDemo(pool(), half.id)

@@ -53,11 +53,14 @@ export const STATUS_OF = {
   'no-program': 500,
   'busy': 503,
   'cut-off': 503,
+  'data-newer': 503,
   'disk-full': 503,
+  'half-restored': 503,
   'late': 503,
   'no-database': 503,
   'not-known': 503,
   'starting': 503,
+  'upgrade-failed': 503,
 } as const
 export type ProblemCode = keyof typeof STATUS_OF
 

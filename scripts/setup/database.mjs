@@ -160,8 +160,11 @@ const lastWords = data => {
   return existsSync(log) ? readFileSync(log, 'utf8').split('\n').slice(-8).join('\n') : 'it left no log'
 }
 
-/** The programs that our own MariaDB wants; none where the environment names another. */
-export const databasePrograms = () => (process.env.WEMBRIC_DB_URL ? [] : ['mariadbd', 'mariadb-install-db'])
+/** The programs of MariaDB that are wanted: its server where it is our own, and in any case what makes backups. */
+export const databasePrograms = () => [
+  ...(process.env.WEMBRIC_DB_URL ? [] : ['mariadbd', 'mariadb-install-db']),
+  ...['mariadb-dump', 'mariadb'],
+]
 
 const LOOK_EVERY_MS = 500
 const LONGEST_PAUSE_MS = 60_000

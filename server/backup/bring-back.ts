@@ -23,6 +23,8 @@ export interface RestoreTask {
   password: string | null
   /** Where its letters go. */
   letters: string | null
+  /** Whether its tables are brought up to date; they are not where an upgrade has failed. */
+  upToDate?: boolean
 }
 
 /**
@@ -39,7 +41,7 @@ export async function bringBack(task: RestoreTask, onBytes: (bytes: number) => v
   await takeForRestore(task.settings)
   try {
     await takeIn(task, entries, onBytes)
-    await migrate(task.settings, task.root)
+    if (task.upToDate ?? true) await migrate(task.settings, task.root)
     await leaveRestore(task.settings)
   } catch (error) {
     await clearTables(task.settings)

@@ -1,5 +1,5 @@
 import { execFileSync, spawnSync } from 'node:child_process'
-import { createHash, randomBytes } from 'node:crypto'
+import { randomBytes } from 'node:crypto'
 import {
   copyFileSync,
   mkdirSync,
@@ -32,6 +32,7 @@ import type { BackupsResponse } from '../../shared/backups'
 import { startServer } from '../../scripts/setup/server.mjs'
 import { migrationSettings, pool } from '../support/database'
 import { Client } from '../support/server'
+import { allRows } from '../support/rows'
 import { newMachine, openJob, unique } from '../support/shop-work'
 
 const root = process.cwd()
@@ -62,22 +63,6 @@ async function emptyDatabase(): Promise<DatabaseSettings> {
 }
 const back = (settings: DatabaseSettings, path: string, password: string | null = null, into: string | null = null) =>
   bringBack({ settings, root, path, password, letters: into })
-
-type Cell = string | number | Date | Buffer | null
-/** Every row of every table, as the database has it. */
-async function allRows(settings: DatabaseSettings): Promise<Map<string, string[]>> {
-  const connection = await createConnection({ ...settings, jsonStrings: true, dateStrings: true })
-  const [tables] = await connection.query<never[]>('SHOW TABLES')
-  const all = new Map<string, string[]>()
-  for (const name of tables.map(row => Object.values(row)[0] as string).sort()) {
-    const [rows] = await connection.query<never[]>(`SELECT * FROM ${name}`)
-    const cell = (value: Cell) =>
-      Buffer.isBuffer(value) ? createHash('sha256').update(value).digest('hex') : JSON.stringify(value)
-    all.set(name, rows.map(row => Object.values<Cell>(row).map(cell).join('|')).sort())
-  }
-  await connection.end()
-  return all
-}
 
 beforeAll(async () => {
   mkdirSync(letters)
@@ -277,7 +262,7 @@ describe('an owner, from the README alone', () => {
   const withoutWembric = Object.fromEntries(
     Object.entries(process.env).filter(([name]) => !name.startsWith('WEMBRIC_')),
   )
-  const shop = { name: 'Thistle Works', timeZone: 'America/Denver', unit: 'mm' }
+  const shop = { shop: 'Thistle Works', timeZone: 'America/Denver', unit: 'mm' }
   const lead = { name: 'Perrin', signIn: 'perrin', password: 'quillbrook-2' }
 
   it('backs up while working, restores on a new computer, and moves a shop as open files', async () => {
@@ -288,7 +273,7 @@ describe('an owner, from the README alone', () => {
     ]
     const server = await startServer({ root, data: first, args: ['--empty'] })
     const perrin = new Client(server.env.WEMBRIC_TEST_URL)
-    expect((await perrin.post('/api/setup', { shop, lead })).status).toBe(200)
+    expect((await perrin.post('/api/setup', { ...shop, lead })).status).toBe(200)
     const machine = await newMachine(perrin)
     await perrin.post('/api/blade-sets', { name: 'Drawer', blades: [{ mm: 0.1 }], fanReach: true, adjacentOnly: true })
 

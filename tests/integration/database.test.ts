@@ -257,7 +257,7 @@ describe('data of an earlier version', () => {
   ] as const
   /** What the last migrations made, taken away again. */
   const UNDO = [
-    'DROP TABLE shop_log, page_photos, trusted_devices',
+    'DROP TABLE installation, shop_log, page_photos, trusted_devices',
     'ALTER TABLE people DROP COLUMN ended_at, DROP COLUMN code_hash, DROP COLUMN code_until, DROP COLUMN unit',
     'ALTER TABLE people DROP COLUMN pin_hash',
     'ALTER TABLE people DROP COLUMN hands',
@@ -332,6 +332,7 @@ describe('data of an earlier version', () => {
       'page-photos',
       'change-of-hands',
       'people-and-log',
+      'installation',
     ])
     await indexOlderModels(pool)
     expect((await searchModels(pool, person.shopId, { q: 'test m', limit: 5 })).rows).toMatchObject([

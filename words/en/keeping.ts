@@ -19,4 +19,12 @@ export const keeping = {
   'backup.shop-there': 'There is a shop here already. Nothing was changed. Restore these files into a new data folder.',
   'backup.database-not-empty': ({ database }: { database: string }) =>
     `The database “${database}” has tables already. Nothing was changed. Restore into an empty one.`,
+  'upgrade.data-newer': ({ version }: { version: string }) =>
+    `These data were last used by a newer Wembric (${version}). Nothing was changed. Start that version, or restore a backup of this one.`,
+  'upgrade.half-restored':
+    'A restore into this database was cut off, and it is not whole. Run it again: npm run restore -- FILE',
+  'upgrade.failed': ({ version, words }: { version: string; words: string }) =>
+    `The upgrade to ${version} failed, and the data are as they were before. Start the former version again, or send this to its makers: ${words}`,
+  'upgrade.failed-and-not-put-back': ({ backup, words }: { backup: string; words: string }) =>
+    `The upgrade failed, and the data could not be put back by themselves. They are whole in ${backup}: restore it into a new folder, and start the former version there. ${words}`,
 }

@@ -21,4 +21,12 @@ export const keeping: Words<typeof english> = {
     'Aquí ya hay un taller. No se cambió nada. Restaure estos archivos en una carpeta de datos nueva.',
   'backup.database-not-empty': ({ database }) =>
     `La base de datos «${database}» ya tiene tablas. No se cambió nada. Restaure en una vacía.`,
+  'upgrade.data-newer': ({ version }) =>
+    `Estos datos se usaron por última vez con un Wembric más nuevo (${version}). No se cambió nada. Inicie esa versión, o restaure una copia de esta.`,
+  'upgrade.half-restored':
+    'Una restauración en esta base de datos quedó a medias y no está completa. Hágala otra vez: npm run restore -- ARCHIVO',
+  'upgrade.failed': ({ version, words }) =>
+    `La actualización a ${version} falló y los datos están como antes. Inicie otra vez la versión anterior, o envíe esto a quienes la hacen: ${words}`,
+  'upgrade.failed-and-not-put-back': ({ backup, words }) =>
+    `La actualización falló y los datos no se pudieron reponer solos. Están completos en ${backup}: restáurelo en una carpeta nueva e inicie allí la versión anterior. ${words}`,
 }

@@ -90,8 +90,9 @@ run(async () => {
     const address = `http://${host.includes(':') ? `[${host}]` : host}:${port}`
     await waitReady(askReady(address))
     say(`open ${address}`)
+    const { needed } = await (await fetch(`${address}/api/setup`)).json()
     if (demo) say('sign in as ines (lead), tam or jory (mechanics), password quillbrook')
-    else say('an empty shop: the first page sets up your shop and its first lead')
+    else if (needed) say('an empty shop: the first page sets up your shop and its first lead')
     say(STARTED)
   } catch (error) {
     await database.stop()

@@ -6,6 +6,7 @@ export async function saying(work: () => Promise<void>): Promise<void> {
     await work()
   } catch (error) {
     console.error(error instanceof Problem ? `\nwembric can’t continue: ${error.message}\n` : error)
+    if (error instanceof Problem && error.cause) console.error(error.cause)
     process.exitCode = 1
   }
 }

@@ -42,6 +42,8 @@ const BAD = {
 }
 
 beforeAll(async () => {
+  // a database of its own, not the one that the other tests use
+  delete process.env.WEMBRIC_DB_PORT
   database = await startDatabase(data, false)
   Object.assign(process.env, database.env, { WEMBRIC_DATA: data })
   delete process.env.WEMBRIC_DB_NAME

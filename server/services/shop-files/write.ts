@@ -21,7 +21,7 @@ const isJson = (type: string): boolean => type === 'longtext' || type === 'json'
 function openValue(table: string, row: Row, name: string, type: string): unknown {
   const value = row[name]!
   if (name in (PICTURES[table]?.columns ?? {})) return { file: fileOfPicture(table, name, row) }
-  if (value instanceof Date) return value.toISOString()
+  if (value instanceof Date) return type === 'date' ? value.toISOString().slice(0, 10) : value.toISOString()
   if (Buffer.isBuffer(value)) return { base64: value.toString('base64') }
   if (typeof value !== 'string' || !isJson(type)) return value
   try {

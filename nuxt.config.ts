@@ -137,7 +137,10 @@ export default defineNuxtConfig({
     },
   },
   pwa: {
-    registerType: 'autoUpdate',
+    // a page goes over to a new version when somebody says so (app/composables/useNewVersion)
+    registerType: 'prompt',
+    injectRegister: false,
+    client: { registerPlugin: false },
     manifest: {
       name: 'Wembric',
       short_name: 'Wembric',
@@ -165,7 +168,6 @@ export default defineNuxtConfig({
       navigateFallbackDenylist: [/^\/api\//],
       cleanupOutdatedCaches: true,
       clientsClaim: true,
-      skipWaiting: true,
     },
   },
   security,

@@ -1,11 +1,13 @@
 <script setup lang="ts">
-import { useHead } from '#imports'
+import { useHead, useRouter } from '#imports'
 import { NuxtLayout, NuxtPage, NuxtRouteAnnouncer } from '#components'
 import { onMounted, watch } from 'vue'
 import ConfirmPopup from 'primevue/confirmpopup'
 import Toast from 'primevue/toast'
 import { useEventListener } from '@vueuse/core'
 import { useBig, useDim, useStark } from './composables/useOwnScreen'
+import NewVersion from './components/shell/NewVersion.vue'
+import { useNewVersion } from './composables/useNewVersion'
 import { useOutboxStore } from './stores/outbox'
 import { usePhotosStore } from './stores/photos'
 import { LANGUAGE } from './language'
@@ -25,6 +27,13 @@ function toContent(): void {
   main.tabIndex = -1
   main.focus()
 }
+const newVersion = useNewVersion()
+// a seam: all that was answered has arrived, or another page opens
+watch(
+  () => outbox.toSend,
+  left => left === 0 && newVersion.seam(),
+)
+useRouter().afterEach(() => newVersion.seam())
 const send = () => Promise.all([outbox.flush(), photos.flush()])
 useEventListener(window, 'online', send)
 onMounted(async () => {
@@ -39,6 +48,7 @@ onMounted(async () => {
 <template>
   <a class="skip" href="#content" @click.prevent="toContent">{{ t('app.skip-to-content') }}</a>
   <div class="hidden-words"><NuxtRouteAnnouncer /></div>
+  <NewVersion v-if="newVersion.told.value" @use="newVersion.use" />
   <div id="content">
     <NuxtLayout><NuxtPage /></NuxtLayout>
   </div>

@@ -6,6 +6,7 @@ import { STATUS_OF, type ProblemBody, type ProblemCode } from '../shared/problem
 import { CommitNotKnown, DatabaseBusy, isDiskFull, isDuplicate, isLost, isWithoutQuorum } from './database/errors'
 import { tellEnglish } from '../words'
 import type { ShopThing } from '../words/en/refusals'
+import { tellFailure } from './telling/log'
 import { tell } from './words'
 
 /** What a refusal says beside its code and its title. */
@@ -56,7 +57,7 @@ function databaseProblem(error: unknown): Problem | null {
   return null
 }
 
-function refusalOf(error: unknown): Problem {
+function refusalOf(error: unknown, requestId?: string): Problem {
   if (error instanceof Problem) return error
   if (error instanceof z.ZodError) {
     const fields = fieldsOf(error)
@@ -65,13 +66,13 @@ function refusalOf(error: unknown): Problem {
   if (error instanceof FigureError) return unfit('body', heard(error.message))
   const ofDatabase = databaseProblem(error)
   if (ofDatabase) return ofDatabase
-  console.error(error)
-  return new Problem('failed', say('refused.something-failed-at-the-shops'))
+  tellFailure(error, { id: requestId })
+  return new Problem('failed', say('refused.something-failed-at-the-shops'), requestId ? { detail: requestId } : {})
 }
 
 /** The one place where an error becomes problem+json. Anything not expected is logged and says only that it failed. */
-export function toProblem(error: unknown): ProblemBody & { retryAfterS?: number } {
-  const { code, title, status, more } = refusalOf(error)
+export function toProblem(error: unknown, requestId?: string): ProblemBody & { retryAfterS?: number } {
+  const { code, title, status, more } = refusalOf(error, requestId)
   const { fields, ...rest } = more
   return {
     type: 'about:blank',

@@ -10,6 +10,7 @@ import { removeOldTries } from './repositories/sign-in-tries'
 import { keepNightly } from './services/backups'
 import { upgrade } from './services/upgrade'
 import { refreshSoon } from './services/machines/outlooks'
+import { tellFailure } from './telling/log'
 
 let starting: Promise<void> | null = null
 
@@ -28,7 +29,7 @@ async function prepare(): Promise<void> {
 function sweep(db: Pool): void {
   const now = () =>
     Promise.all([removeOldSessions(db), removeOldTries(db), removeOldAnswers(db), removeOldLogLines(db)]).catch(
-      (error: Error) => console.error(`Old sessions could not be swept away: ${error.message}`),
+      (error: Error) => tellFailure(error, { doing: 'sweeping old sessions away' }),
     )
   void now()
   setInterval(now, 86_400_000).unref()

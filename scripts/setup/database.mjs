@@ -9,6 +9,7 @@ import {
   readFileSync,
   renameSync,
   rmSync,
+  statSync,
   writeFileSync,
 } from 'node:fs'
 import { tmpdir } from 'node:os'
@@ -126,7 +127,15 @@ async function stopProcess(pid) {
   }
 }
 
+const MOST_LOG_BYTES = 5e6
+/** MariaDB's own log: a long one makes way for a new one, and one former is kept. */
+function rotateLog(data) {
+  const log = join(data, 'mariadb.log')
+  if (existsSync(log) && statSync(log).size > MOST_LOG_BYTES) renameSync(log, `${log}.1`)
+}
+
 function launch(data, files, port, secrets) {
+  rotateLog(data)
   const socketFolder = mkdtempSync(join(tmpdir(), 'wembric-'))
   const child = spawn(
     'mariadbd',

@@ -150,6 +150,16 @@ export const fileRoute = (
     }),
   )
 
+/** A route that answers in plain text, to whoever shows a token. */
+export const textRoute = (work: (given: { pool: Pool; event: H3Event }) => Promise<{ type: string; text: string }>) =>
+  defineEventHandler(event =>
+    answer(event, async () => {
+      const { type, text } = await work({ pool: pool(), event })
+      setResponseHeader(event, 'content-type', type)
+      return text
+    }),
+  )
+
 /** A route for other software of a shop, which shows a token. */
 export const tokenRoute = (work: (given: { pool: Pool; event: H3Event; shopId: number }) => Promise<unknown>) =>
   defineEventHandler(event =>

@@ -19,6 +19,7 @@ import { checkOwnHouse } from './house'
 import type { SignedIn } from './people'
 import { noteInLog } from './shop-log'
 import { ownVersion } from './version'
+import { tellFailure } from '../telling/log'
 
 /** Where backups lie: a folder of the owner's, or one beside the data. */
 export const backupsFolder = (): string =>
@@ -75,7 +76,7 @@ export async function backUp(
           ? new Problem('disk-full', say('backup.disk-full', { path: folder }))
           : null
     failed = problem?.title ?? say('backup.failed')
-    if (!problem) console.error(error)
+    if (!problem) tellFailure(error)
     throw problem ?? new Problem('backup-failed', say('backup.failed'))
   } finally {
     running = null
@@ -155,7 +156,7 @@ export function keepNightly(pool: Pool): void {
       await backUp('nightly', process.env.WEMBRIC_BACKUP_PASSWORD || null, now)
   }
   setInterval(
-    () => void look().catch((error: Error) => console.error(`The nightly backup was not made: ${error.message}`)),
+    () => void look().catch((error: Error) => tellFailure(error, { doing: 'the nightly backup' })),
     LOOK_EVERY_MS,
   ).unref()
 }

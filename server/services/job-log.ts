@@ -1,3 +1,4 @@
+import { answerAge, answers } from '../telling/metrics'
 import { createHash } from 'node:crypto'
 import sameData from 'fast-deep-equal'
 import {
@@ -207,6 +208,8 @@ export async function postEvent(
   now: Date,
 ): Promise<EventResponse> {
   const { machineId, ...answer } = await takeEvent(pool, person, jobId, request, now)
+  answers.inc()
+  answerAge.observe(Math.max(0, (now.getTime() - Date.parse(request.at)) / 1000))
   if (ENDS_OR_REOPENS.has(request.type)) await machineChanged(pool, person.shopId, machineId)
   return answer
 }

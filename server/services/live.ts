@@ -1,4 +1,5 @@
 import type { Db } from '../database/query'
+import { listeners } from '../telling/metrics'
 import { boardVersion } from '../repositories/board'
 import { lastSeqs } from '../repositories/jobs'
 
@@ -66,8 +67,9 @@ export function listen(db: Db, shopId: number, listener: Listener): () => void {
     poll(db, shopId, made, true).catch(() => {})
   }
   watch.listeners.add(listener)
+  listeners.inc()
   return () => {
-    watch.listeners.delete(listener)
+    if (watch.listeners.delete(listener)) listeners.dec()
     if (watch.listeners.size > 0) return
     clearInterval(watch.timer)
     watches.delete(shopId)

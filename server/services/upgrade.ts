@@ -10,6 +10,7 @@ import { note, noted } from '../repositories/installation'
 import { Problem } from '../problem'
 import { backupsFolder, backUp } from './backups'
 import { ownVersion, root } from './version'
+import { tellFailure, tellNews } from '../telling/log'
 
 /**
  * Brings the tables to what this version wants. Data of an earlier version are backed up first, and put back as they
@@ -31,23 +32,23 @@ export async function upgrade(pool: Pool, now: Date): Promise<void> {
 
 async function upgradeTables(last: number, now: Date): Promise<void> {
   const settings = databaseSettings(process.env, 'migration')
-  console.warn('An older version has used these data. Making a backup before the upgrade …')
+  tellNews('An older version has used these data. Making a backup before the upgrade …')
   const password = process.env.WEMBRIC_BACKUP_PASSWORD || null
   const backup = join(backupsFolder(), await backUp('upgrade', password, now))
-  console.warn(`Backup made: ${backup}`)
+  tellNews(`Backup made: ${backup}`)
   try {
     const applied = await migrate(settings, root())
-    console.warn(`The tables are up to date: ${applied.join(', ')}.`)
+    tellNews(`The tables are up to date: ${applied.join(', ')}.`)
   } catch (error) {
     const words = (error as Error).message
-    console.error(error)
+    tellFailure(error)
     // somebody else has brought them further meanwhile
     if ((await lastMigration(settings)) !== last) throw error
     try {
       await giveUpTables(settings)
       await bringBack({ settings, root: root(), path: backup, password, letters: null, upToDate: false })
     } catch (failed) {
-      console.error(failed)
+      tellFailure(failed)
       throw new Problem('upgrade-failed', say('upgrade.failed-and-not-put-back', { backup, words }))
     }
     throw new Problem('upgrade-failed', say('upgrade.failed', { version: ownVersion(), words }))
@@ -62,7 +63,7 @@ async function noteVersion(pool: Pool): Promise<void> {
   await note(pool, 'version', own)
   if (before === null) return
   await note(pool, 'version-before', before)
-  console.warn(`Upgraded from ${before} to ${own}. What changed:\n${changesOf(own)}`)
+  tellNews(`Upgraded from ${before} to ${own}. What changed:\n${changesOf(own)}`)
 }
 
 /** What the changelog says of a version. */

@@ -22,6 +22,7 @@ import {
 } from '../../repositories/outlooks'
 import { outlooksElsewhere } from '../../workers/outlook-thread'
 import { asVisit, type MachinePast, pastsOf } from './visits'
+import { tellFailure } from '../../telling/log'
 
 type FamilyRow = KnownDrift & { machineId: number; valveId: string }
 /** How the others of a machine’s model drift, by valve. */
@@ -162,7 +163,7 @@ export async function machineChanged(pool: Pool, shopId: number, machineId: numb
     await markFamilyStale(pool, shopId, machine.modelId, machineId)
     refreshSoon(pool)
   } catch (error) {
-    console.error(`What is due of machine ${machineId} waits for the next round: ${(error as Error).message}`)
+    tellFailure(error, { doing: `what is due of machine ${machineId}` })
     await markStale(pool, shopId, machineId).catch(() => {})
   }
 }
@@ -195,7 +196,7 @@ export function refreshSoon(pool: Pool): void {
     return
   }
   running = refreshStale(pool)
-    .catch((error: Error) => console.error(`What is due could not be worked out: ${error.message}`))
+    .catch((error: Error) => tellFailure(error, { doing: 'what is due' }))
     .finally(() => {
       running = null
       if (!again) return

@@ -3,6 +3,7 @@ import { setImport } from '../../repositories/spec-imports'
 import { Problem } from '../../problem'
 import { say } from '../../../core/said'
 import { inWriting } from '../../../core/wrong'
+import { tellFailure } from '../../telling/log'
 
 /** Rows that are looked up and written together. */
 export const BATCH = 200
@@ -18,7 +19,7 @@ export async function inBackground(pool: Pool, shopId: number, id: number, work:
   try {
     await work()
   } catch (error) {
-    if (!(error instanceof Problem)) console.error(error)
+    if (!(error instanceof Problem)) tellFailure(error, { doing: 'reading a list of models' })
     await setImport(pool, shopId, id, {
       state: 'failed',
       message: inWriting(error instanceof Problem ? error.title : say('import.failed')),

@@ -19,6 +19,7 @@ import { readWorkbook } from '../../workers/workbook-thread'
 import { firstRows, isWorkbook, noText } from './file'
 import { importOf, readImport } from './record'
 import { say, type Said } from '../../../core/said'
+import { tellFailure } from '../../telling/log'
 
 const MOST_BYTES = 200 * 1024 * 1024
 const CHUNK_BYTES = 512 * 1024
@@ -44,7 +45,7 @@ async function sheetOf(
   try {
     rows = await readWorkbook(Buffer.concat(chunks))
   } catch (error) {
-    console.error('a workbook could not be read:', (error as Error).message)
+    tellFailure(error, { doing: 'reading a workbook' })
     throw refuse(say('import.workbook-unreadable'))
   }
   if (rows.length < 2) throw refuse(say('import.workbook-empty'))

@@ -71,7 +71,9 @@ export default defineNuxtConfig({
     '~/assets/forms.css',
   ],
   // the API answers JSON and is never a page: its few headers are set in server/middleware
-  routeRules: { '/api/**': { security: { headers: false } } },
+  routeRules: Object.fromEntries(
+    ['/api/**', '/lan/**', '/metrics'].map(path => [path, { security: { headers: false as const } }]),
+  ),
   compatibilityDate: '2026-11-01',
   nitro: {
     preset: 'node',

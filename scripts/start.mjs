@@ -8,16 +8,19 @@ import { databasePrograms, startDatabase } from './setup/database.mjs'
 import { ensurePrograms, ensureRoom } from './setup/machine.mjs'
 import { ensureBuild, ensurePackages } from './setup/packages.mjs'
 import { guardConsole } from './setup/output.mjs'
-import { askReady, waitReady } from './setup/ready.mjs'
+import { askOwn, askReady, waitReady } from './setup/ready.mjs'
 import { run, say, STARTED, StopWithWords } from './setup/say.mjs'
 
 const root = dirname(dirname(fileURLToPath(import.meta.url)))
-const host = process.env.HOST ?? '127.0.0.1'
+/** Open to the phones of the house, over TLS; else to this computer alone. */
+const lan = process.argv.includes('--lan')
+const host = process.env.HOST ?? (lan ? '0.0.0.0' : '127.0.0.1')
 const port = Number(process.env.PORT ?? 3000)
+const trustPort = Number(process.env.WEMBRIC_TRUST_PORT ?? port + 80)
 const data = resolve(root, process.env.WEMBRIC_DATA ?? '.data')
 
 /** Whether the port is free, tried before anything slow is begun. */
-const ensurePort = () =>
+const ensurePort = port =>
   new Promise((done, fail) => {
     const probe = createServer().once('error', error =>
       fail(
@@ -44,6 +47,10 @@ function wantsDemo() {
 async function serve() {
   process.env.NODE_ENV = 'production'
   const { listener } = await import(pathToFileURL(join(root, '.output/server/index.mjs')))
+  if (lan) {
+    const { serveHouse } = await import('./lan/serve.mjs')
+    return serveHouse({ listener, host, port, trustPort, data })
+  }
   const server = createServer(listener)
   await new Promise((done, fail) => {
     server.once('error', fail)
@@ -60,7 +67,8 @@ run(async () => {
   guardConsole()
   ensureRoom(root)
   ensureRoom(data)
-  await ensurePort()
+  await ensurePort(port)
+  if (lan) await ensurePort(trustPort)
   await ensurePrograms(databasePrograms())
   await ensurePackages(root)
   await ensureBuild(root)
@@ -87,10 +95,13 @@ run(async () => {
 
   try {
     stopServer = await serve()
-    const address = `http://${host.includes(':') ? `[${host}]` : host}:${port}`
-    await waitReady(askReady(address))
-    say(`open ${address}`)
-    const { needed } = await (await fetch(`${address}/api/setup`)).json()
+    const { app, trust } = process.env.WEMBRIC_LAN ? JSON.parse(process.env.WEMBRIC_LAN) : {}
+    const address = `${lan ? 'https' : 'http'}://${host.includes(':') ? `[${host}]` : host}:${port}`
+    const ask = askOwn({ host, port, secure: lan })
+    await waitReady(askReady(ask))
+    say(`open ${app?.[0] ?? address}`)
+    if (trust) say(`on a phone, open ${trust} first: it says how the phone comes to trust this computer`)
+    const { needed } = (await ask('/api/setup')).body
     if (demo) say('sign in as ines (lead), tam or jory (mechanics), password quillbrook')
     else if (needed) say('an empty shop: the first page sets up your shop and its first lead')
     say(STARTED)

@@ -15,6 +15,7 @@ import type {
 import { practiceRunSchema, type PracticeResponse } from './practice'
 import type { DeviceShop } from './device-job'
 import { type CrewResponse, deviceSchema, ownPinSchema, pinSignInSchema, type TrustedDevice } from './change-of-hands'
+import { deviceNameSchema, type PhonesResponse } from './phones'
 import { codeSchema, type OneTimeCode, ownPasswordSchema, ownSchema, roleSchema } from './people'
 import { logQuerySchema, type LogResponse } from './shop-log'
 import { handsSchema, keepJobSchema, quickJobSchema } from './quick-jobs'
@@ -183,6 +184,9 @@ export const API = {
   'GET /api/log': answers<LogResponse>()({ query: logQuerySchema }),
   'POST /api/jobs/:id/photos': answers<PhotoRow>()(),
   'DELETE /api/photos/:id': answers<Done>()(),
+  'GET /api/phones': answers<PhonesResponse>()(),
+  'PUT /api/signed-in/:device': answers<Done>()({ body: deviceNameSchema }),
+  'DELETE /api/signed-in/:device': answers<Done>()(),
   'GET /api/practice': answers<PracticeResponse>()(),
   'POST /api/practice': answers<{ marked: Marked } & PracticeResponse>()({ body: practiceRunSchema }),
   'POST /api/reminders': answers<{ id: number; file: string | null }>()({ body: reminderSchema }),

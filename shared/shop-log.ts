@@ -2,7 +2,7 @@ import { z } from '../core/zod'
 
 /** What is written down outside of jobs: sign-ins, and whatever changes what the shop or one of its people has. */
 export const LOG_KINDS = [
-  ...(['signed-in', 'signed-in-by-pin', 'sign-in-refused', 'signed-out-everywhere'] as const),
+  ...(['signed-in', 'signed-in-by-pin', 'sign-in-refused', 'signed-out-everywhere', 'device-signed-out'] as const),
   ...(['person-added', 'role-changed', 'person-ended', 'person-back', 'code-made', 'code-used'] as const),
   ...(['own-settled', 'own-password', 'own-pin'] as const),
   ...(['device-trusted', 'device-ended', 'token-made', 'token-ended', 'address-made', 'address-ended'] as const),

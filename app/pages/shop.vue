@@ -126,7 +126,8 @@ async function add(): Promise<void> {
         />
         <p v-if="session.isLead">
           <NuxtLink to="/log">{{ t('page-log.title') }}</NuxtLink> ·
-          <NuxtLink to="/backups">{{ t('page-backups.title') }}</NuxtLink>
+          <NuxtLink to="/backups">{{ t('page-backups.title') }}</NuxtLink> ·
+          <NuxtLink to="/phones">{{ t('page-phones.title') }}</NuxtLink>
         </p>
         <CheckedForm
           v-if="session.isLead"

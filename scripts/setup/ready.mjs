@@ -1,3 +1,5 @@
+import { get as plainGet } from 'node:http'
+import { get as secureGet } from 'node:https'
 import { setTimeout as sleep } from 'node:timers/promises'
 import { StopWithWords } from './say.mjs'
 
@@ -20,7 +22,27 @@ export async function waitReady(ask, patienceMs = PATIENCE_MS) {
   }
 }
 
-export const askReady = address => async () => {
-  const answer = await fetch(`${address}/api/health/ready`)
-  return { ok: answer.ok, ...(await answer.json()) }
+/**
+ * Asks a server of our own on this computer.
+ * @param secure over TLS; whether others trust its certificate does not matter here
+ * @returns `ok`, and the `body` of its answer
+ */
+export const askOwn =
+  ({ host, port, secure }) =>
+  path =>
+    new Promise((done, fail) => {
+      const own = { '0.0.0.0': '127.0.0.1', '::': '::1' }[host] ?? host
+      const options = { host: own, port, path, rejectUnauthorized: false, headers: { connection: 'close' } }
+      const asked = (secure ? secureGet : plainGet)(options, async answer => {
+        let text = ''
+        for await (const part of answer) text += part
+        done({ ok: answer.statusCode < 400, body: JSON.parse(text) })
+      })
+      asked.once('error', fail)
+    })
+
+/** @param ask see `askOwn` */
+export const askReady = ask => async () => {
+  const { ok, body } = await ask('/api/health/ready')
+  return { ...body, ok }
 }

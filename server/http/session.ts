@@ -1,9 +1,10 @@
 import { createHash, createHmac, randomBytes, timingSafeEqual } from 'node:crypto'
-import { getCookie, type H3Event, setCookie, useSession } from 'h3'
+import { getCookie, getHeader, type H3Event, setCookie, useSession } from 'h3'
 import { LRUCache } from 'lru-cache'
 import { pool } from '../database/pool'
+import { deviceNameOf } from '../services/phones'
 import { beginSession, personForSession, type SignedIn } from '../services/people'
-import { endSessionRow, SESSION_DAYS } from '../repositories/sessions'
+import { endSessionRow, markSeen, SESSION_DAYS } from '../repositories/sessions'
 import { Problem } from '../problem'
 import { say } from '../../core/said'
 
@@ -34,6 +35,8 @@ const settings = () => ({ password: secret(), name: NAME, maxAge: SESSION_DAYS *
  * database each time.
  */
 const opened = new LRUCache<string, SessionData>({ max: 500, ttl: 3600_000 })
+/** Sessions that were marked as heard of in the last ten minutes. */
+const heardOf = new LRUCache<string, true>({ max: 5000, ttl: 600_000 })
 const hashed = (token: string): string => createHash('sha256').update(token).digest('hex')
 
 async function sessionData(event: H3Event): Promise<SessionData> {
@@ -69,12 +72,25 @@ export async function startSession(
   const { token: former } = await sessionData(event)
   if (former) await endSessionRow(pool(), hashed(former))
   const token = randomBytes(32).toString('base64url')
-  await beginSession(pool(), hashed(token), person, trustedDeviceId)
+  const deviceName = nameGiven(event) ?? deviceNameOf(getHeader(event, 'user-agent') ?? '')
+  await beginSession(pool(), hashed(token), person, { trustedDeviceId, deviceName })
   const session = await useSession<SessionData>(event, settings())
   await session.update({ token })
   if (signIn === null) return
   const device = knownDevice(event, signIn) ?? randomBytes(9).toString('base64url')
   setCookie(event, markName(signIn), `${device}.${signed(device, signIn)}`, { ...cookie(), maxAge: YEAR_S })
+}
+
+const CALLED = 'wembric-called'
+/** The name that this device was given; the next session of it has it too. */
+const nameGiven = (event: H3Event): string | null => getCookie(event, CALLED)?.slice(0, 60) ?? null
+/** Lets this device keep its name. */
+export const keepName = (event: H3Event, name: string): void =>
+  setCookie(event, CALLED, name, { ...cookie(), maxAge: YEAR_S })
+/** The session that asks, by the name that it has in the database; null where none does. */
+export async function ownSession(event: H3Event): Promise<string | null> {
+  const { token } = await sessionData(event)
+  return token ? hashed(token) : null
 }
 
 const TRUST = 'wembric-trust'
@@ -103,6 +119,11 @@ export async function currentPerson(event: H3Event): Promise<SignedIn> {
   const { token } = await sessionData(event)
   const person = token ? await personForSession(pool(), hashed(token)) : null
   if (!person) throw new Problem('sign-in-first', say('refused.sign-in-first-your-answers'))
+  if (token && !heardOf.has(token)) {
+    heardOf.set(token, true)
+    // a list of devices is no reason to refuse an answer
+    markSeen(pool(), hashed(token)).catch(() => {})
+  }
   // a lead who came in by a PIN works as anybody of the crew
   return person.byPin ? { ...person, role: 'mechanic' } : person
 }

@@ -25,6 +25,8 @@ export const LOGGED: Record<Changing, LogKind | null> = {
   'DELETE /api/tokens/:id': 'token-ended',
   'POST /api/devices': 'device-trusted',
   'DELETE /api/devices/:id': 'device-ended',
+  'PUT /api/signed-in/:device': null,
+  'DELETE /api/signed-in/:device': 'device-signed-out',
   'POST /api/customers': 'owner-changed',
   'PUT /api/customers/:id': 'owner-changed',
   'DELETE /api/customers/:id': 'owner-changed',

@@ -62,8 +62,8 @@ export const beginSession = (
   db: Db,
   id: string,
   { id: personId, shopId, sessionVersion }: Pick<PersonRecord, 'id' | 'shopId' | 'sessionVersion'>,
-  trustedDeviceId: number | null,
-) => insertSession(db, { id, shopId, personId, sessionVersion, trustedDeviceId })
+  { trustedDeviceId, deviceName }: { trustedDeviceId: number | null; deviceName: string },
+) => insertSession(db, { id, shopId, personId, sessionVersion, trustedDeviceId, deviceName })
 
 /** The person of a session, unless it has ended. */
 export const personForSession = (db: Db, id: string): Promise<SignedIn | null> => personOfSession(db, id)

@@ -333,6 +333,7 @@ describe('data of an earlier version', () => {
       'change-of-hands',
       'people-and-log',
       'installation',
+      'signed-in-devices',
     ])
     await indexOlderModels(pool)
     expect((await searchModels(pool, person.shopId, { q: 'test m', limit: 5 })).rows).toMatchObject([

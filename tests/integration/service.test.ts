@@ -112,11 +112,13 @@ describe('what the server tells', () => {
     // promtool is not among Debian's packages here: the grammar of the text format 0.0.4, line by line
     for (const line of text.split('\n').filter(Boolean))
       expect(line).toMatch(
-        /^(# (HELP|TYPE) [a-z_]+ .+|[a-z_]+(\{([a-z_]+="[^"\n]*",?)*\})? (NaN|[+-]?Inf|-?[\d.e+-]+)( \d+)?)$/,
+        /^(# (HELP|TYPE) [a-z_][a-z0-9_]* .+|[a-z_][a-z0-9_]*(\{([a-z_]+="[^"\n]*",?)*\})? (NaN|[+-]?Inf|-?[\d.e+-]+)( \d+)?)$/,
       )
     expect(text).toMatch(/^wembric_database_up 1$/m)
-    const bays = (t: string) =>
-      Number(/wembric_request_seconds_count\{[^}]*route="\/api\/bay"[^}]*status="200"[^}]*\} (\d+)/.exec(t)?.[1] ?? 0)
+    const bays = (text: string) =>
+      Number(
+        /wembric_request_seconds_count\{[^}]*route="\/api\/bay"[^}]*status="200"[^}]*\} (\d+)/.exec(text)?.[1] ?? 0,
+      )
     const before = bays(text)
     await lead.get('/api/bay')
     await expect.poll(async () => bays(await read())).toBe(before + 1)

@@ -27,4 +27,9 @@ export const keeping = {
     `The upgrade to ${version} failed, and the data are as they were before. Start the former version again, or send this to its makers: ${words}`,
   'upgrade.failed-and-not-put-back': ({ backup, words }: { backup: string; words: string }) =>
     `The upgrade failed, and the data could not be put back by themselves. They are whole in ${backup}: restore it into a new folder, and start the former version there. ${words}`,
+  'device.android-phone': 'Android phone',
+  'device.android-tablet': 'Android tablet',
+  'device.windows': 'Windows computer',
+  'device.linux': 'Linux computer',
+  'device.other': 'Device',
 }

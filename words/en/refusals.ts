@@ -1,5 +1,6 @@
 import { count, listed } from './grammar'
 import { keeping } from './keeping'
+import { trust } from './screens/trust'
 import type { MeterUnit } from '../../core/units'
 
 /** What a shop has, where something of it is asked for and not there. */
@@ -210,4 +211,4 @@ const specBook = {
 }
 
 /** Why the server refuses something, and what to do; and what it writes into the records of a machine. */
-export const refusals = { ...server, ...jobs, ...machines, ...specBook, ...keeping }
+export const refusals = { ...server, ...jobs, ...machines, ...specBook, ...keeping, ...trust }

@@ -29,4 +29,9 @@ export const keeping: Words<typeof english> = {
     `La actualización a ${version} falló y los datos están como antes. Inicie otra vez la versión anterior, o envíe esto a quienes la hacen: ${words}`,
   'upgrade.failed-and-not-put-back': ({ backup, words }) =>
     `La actualización falló y los datos no se pudieron reponer solos. Están completos en ${backup}: restáurelo en una carpeta nueva e inicie allí la versión anterior. ${words}`,
+  'device.android-phone': 'Teléfono Android',
+  'device.android-tablet': 'Tableta Android',
+  'device.windows': 'Computadora Windows',
+  'device.linux': 'Computadora Linux',
+  'device.other': 'Aparato',
 }

@@ -3,6 +3,7 @@ import type { FileKind, refusals as english, ShopThing } from '../en/refusals'
 import type { MeterUnit } from '../../core/units'
 import { count, listed, valveName } from './grammar'
 import { keeping } from './keeping'
+import { trust } from './screens/trust'
 
 const THINGS: Record<ShopThing, string> = {
   'adapter': 'ese adaptador',
@@ -201,4 +202,4 @@ const specBook = {
   'import.failed': 'Algo falló en el servidor del taller. No se cambió nada. Importe el archivo otra vez.',
 } satisfies Partial<Words<typeof english>>
 
-export const refusals: Words<typeof english> = { ...server, ...jobs, ...machines, ...specBook, ...keeping }
+export const refusals: Words<typeof english> = { ...server, ...jobs, ...machines, ...specBook, ...keeping, ...trust }

@@ -39,4 +39,28 @@ export const house = {
   'page-backups.open-files-what':
     'Machines, owners, jobs with every answer, sheets, the spec book and photos, as CSV, JSON and JPEG in one zip. No passwords are in it. A page in it says how to make a shop of it again.',
   'page-backups.fetch-files': 'Download all files',
+  'page-phones.title': 'Phones in the shop',
+  'page-phones.title-wembric': 'Phones in the shop, Wembric',
+  'page-phones.scan': 'Scan this with the phone’s camera, on the shop’s own network',
+  'page-phones.scan-what':
+    'The page that opens says how the phone comes to trust this computer, checks that it worked, and leads to Wembric. It takes a minute, once.',
+  'page-phones.or-type': ({ address }: Shown<'address'>) => `Or type ${address} into its browser.`,
+  'page-phones.open': ({ address }: Shown<'address'>) => `Phones open ${address}.`,
+  'page-phones.after-that': ({ address }: Shown<'address'>) => `After that, they open ${address}.`,
+  'page-phones.also': ({ addresses }: Shown<'addresses'>) => `Also: ${addresses}.`,
+  'page-phones.closed':
+    'This server is open to its own computer alone. To open it to the phones of the shop, start it with:',
+  'page-phones.signed-in': 'Devices that are signed in',
+  'page-phones.ended-how':
+    'A device that you sign out is out at once. What it had not sent waits on it until somebody signs in there again.',
+  'page-phones.device': 'Device',
+  'page-phones.seen': 'Last heard of',
+  'page-phones.since': 'Signed in',
+  'page-phones.this-one': 'this one',
+  'page-phones.rename': 'Rename',
+  'page-phones.rename-of': ({ name }: Shown<'name'>) => `Rename ${name}`,
+  'page-phones.new-name': ({ name }: Shown<'name'>) => `New name for ${name}`,
+  'page-phones.sign-out': 'Sign out',
+  'page-phones.sign-out-of': ({ name }: Shown<'name'>) => `Sign out ${name}`,
+  'page-phones.sign-out-asks': ({ name }: Shown<'name'>) => `${name} is signed out at once.`,
 }

@@ -6,6 +6,7 @@ const LOG = {
   'signed-in-by-pin': 'Signed in with a PIN',
   'sign-in-refused': 'A sign-in by this name was refused',
   'signed-out-everywhere': 'Signed somebody out everywhere',
+  'device-signed-out': 'Signed a device out',
   'person-added': 'Added a person',
   'role-changed': 'Changed a role',
   'person-ended': 'Ended an access',

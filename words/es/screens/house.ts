@@ -35,4 +35,28 @@ export const house: Words<typeof english> = {
   'page-backups.open-files-what':
     'Máquinas, dueños, trabajos con cada respuesta, hojas, el libro de datos y las fotos, en CSV, JSON y JPEG dentro de un zip. No lleva contraseñas. Una página explica cómo volver a hacer un taller con él.',
   'page-backups.fetch-files': 'Descargar todos los archivos',
+  'page-phones.title': 'Teléfonos en el taller',
+  'page-phones.title-wembric': 'Teléfonos en el taller, Wembric',
+  'page-phones.scan': 'Escanéelo con la cámara del teléfono, en la red del taller',
+  'page-phones.scan-what':
+    'La página que se abre dice cómo el teléfono llega a confiar en esta computadora, comprueba que funcionó y lleva a Wembric. Toma un minuto, una sola vez.',
+  'page-phones.or-type': ({ address }) => `O escriba ${address} en su navegador.`,
+  'page-phones.open': ({ address }) => `Los teléfonos abren ${address}.`,
+  'page-phones.after-that': ({ address }) => `Después abren ${address}.`,
+  'page-phones.also': ({ addresses }) => `También: ${addresses}.`,
+  'page-phones.closed':
+    'Este servidor solo está abierto a su propia computadora. Para abrirlo a los teléfonos del taller, inícielo con:',
+  'page-phones.signed-in': 'Aparatos con sesión abierta',
+  'page-phones.ended-how':
+    'El aparato que usted saca queda fuera al instante. Lo que no había enviado espera en él hasta que alguien entre allí otra vez.',
+  'page-phones.device': 'Aparato',
+  'page-phones.seen': 'Última señal',
+  'page-phones.since': 'Entró',
+  'page-phones.this-one': 'este',
+  'page-phones.rename': 'Cambiar el nombre',
+  'page-phones.rename-of': ({ name }) => `Cambiar el nombre de ${name}`,
+  'page-phones.new-name': ({ name }) => `Nombre nuevo para ${name}`,
+  'page-phones.sign-out': 'Cerrar la sesión',
+  'page-phones.sign-out-of': ({ name }) => `Cerrar la sesión de ${name}`,
+  'page-phones.sign-out-asks': ({ name }) => `${name} queda fuera al instante.`,
 }

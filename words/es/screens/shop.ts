@@ -6,6 +6,7 @@ const LOG: Record<Logged, string> = {
   'signed-in-by-pin': 'Entró con PIN',
   'sign-in-refused': 'Se rechazó una entrada con este nombre',
   'signed-out-everywhere': 'Cerró todas las sesiones de alguien',
+  'device-signed-out': 'Cerró la sesión de un aparato',
   'person-added': 'Agregó a una persona',
   'role-changed': 'Cambió un papel',
   'person-ended': 'Quitó un acceso',

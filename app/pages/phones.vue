@@ -1,0 +1,76 @@
+<script setup lang="ts">
+import { definePageMeta, useHead } from '#imports'
+import { computed, onMounted } from 'vue'
+import LoadingRows from '../components/shell/LoadingRows.vue'
+import QrCode from '../components/shop/QrCode.vue'
+import SignedInDevices from '../components/shop/SignedInDevices.vue'
+import { usePhones } from '../composables/usePhones'
+import { useSessionStore } from '../stores/session'
+import { t } from '../words'
+
+definePageMeta({ words: ['pages'] })
+useHead({ title: t('page-phones.title-wembric') })
+const session = useSessionStore()
+const { form, phones, load, rename, signOut } = usePhones()
+onMounted(load)
+const also = computed(() => (phones.value?.app ?? []).slice(1).join(', '))
+</script>
+
+<template>
+  <main class="form">
+    <h1>{{ t('page-phones.title') }}</h1>
+    <p v-if="form.failed.value" class="wrong" role="alert">{{ form.failed.value }}</p>
+    <LoadingRows v-else-if="!phones" :words="t('page-phones.title')" />
+    <div v-if="phones" class="columns">
+      <section v-if="phones.app">
+        <template v-if="phones.trust">
+          <h2>{{ t('page-phones.scan') }}</h2>
+          <QrCode :text="phones.trust" :name="t('page-phones.or-type', { address: phones.trust })" />
+          <p class="lead">{{ t('page-phones.scan-what') }}</p>
+          <p>{{ t('page-phones.or-type', { address: phones.trust }) }}</p>
+          <p>{{ t('page-phones.after-that', { address: phones.app[0]! }) }}</p>
+        </template>
+        <template v-else>
+          <QrCode :text="phones.app[0]!" :name="t('page-phones.open', { address: phones.app[0]! })" />
+          <p>{{ t('page-phones.open', { address: phones.app[0]! }) }}</p>
+        </template>
+        <p v-if="also" class="note">{{ t('page-phones.also', { addresses: also }) }}</p>
+      </section>
+      <section v-else>
+        <p class="lead">{{ t('page-phones.closed') }}</p>
+        <code>npm start -- --lan</code>
+      </section>
+      <section v-if="session.isLead">
+        <h2>{{ t('page-phones.signed-in') }}</h2>
+        <p class="note">{{ t('page-phones.ended-how') }}</p>
+        <SignedInDevices
+          :devices="phones.devices"
+          :time-zone="session.shop?.timeZone ?? 'UTC'"
+          @rename="rename"
+          @sign-out="signOut"
+        />
+      </section>
+    </div>
+  </main>
+</template>
+
+<style scoped>
+.form {
+  max-width: 1240px;
+}
+.columns {
+  display: grid;
+  grid-template-columns: repeat(auto-fit, minmax(min(100%, 440px), 1fr));
+  gap: 20px 48px;
+  align-items: start;
+}
+section {
+  display: grid;
+  gap: 14px;
+  min-width: 0;
+  justify-items: start;
+}
+section > :deep(.devices) {
+  width: 100%;
+}
+</style>

@@ -70,7 +70,8 @@ section {
   min-width: 0;
   justify-items: start;
 }
-section > :deep(.devices) {
+section > :deep(.devices),
+h2 {
   width: 100%;
 }
 </style>

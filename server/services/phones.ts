@@ -54,9 +54,11 @@ export async function readPhones(db: Db, person: SignedIn, own: string | null): 
   return {
     app: open?.app ?? null,
     trust: open?.trust ?? null,
-    devices: rows.map(({ id, since, seenAt, ...row }) => ({
+    devices: rows.map(({ id, name, since, seenAt, ...row }) => ({
       ...row,
       id: publicId(id),
+      // one of before devices had names
+      name: name || t('device.other'),
       since: since.toISOString(),
       seenAt: seenAt?.toISOString() ?? null,
       here: id === own,

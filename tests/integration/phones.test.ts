@@ -220,7 +220,7 @@ describe('npm start -- --lan', () => {
       'python3',
       [
         '-c',
-        'import plistlib,sys; p=plistlib.load(sys.stdin.buffer); print(p["PayloadContent"][0]["PayloadType"], len(p["PayloadContent"][0]["PayloadContent"]))',
+        'import plistlib,sys; p=plistlib.loads(sys.stdin.buffer.read()); print(p["PayloadContent"][0]["PayloadType"], len(p["PayloadContent"][0]["PayloadContent"]))',
       ],
       { input: text, encoding: 'utf8' },
     )

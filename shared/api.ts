@@ -129,6 +129,7 @@ export const API = {
   'POST /api/customers': answers<CustomerRow>()({ body: customerSchema }),
   'PUT /api/customers/:id': answers<CustomerRow>()({ body: customerSchema }),
   'DELETE /api/customers/:id': answers<Done>()(),
+  'POST /api/customers/:id/erase': answers<Done>()(),
   'POST /api/customers/:id/merge': answers<CustomerRow>()({ body: mergeSchema }),
   'GET /api/customers/:id/reminder': answers<ReminderResponse>()({ query: weeksSchema }),
   'GET /api/customers/:id/summary': answers<CustomerSummary>()({ query: summarySchema }),

@@ -6,7 +6,7 @@ export const LOG_KINDS = [
   ...(['person-added', 'role-changed', 'person-ended', 'person-back', 'code-made', 'code-used'] as const),
   ...(['own-settled', 'own-password', 'own-pin'] as const),
   ...(['device-trusted', 'device-ended', 'token-made', 'token-ended', 'address-made', 'address-ended'] as const),
-  ...(['shop-settled', 'shelf-changed', 'owner-changed', 'owner-told', 'machine-changed'] as const),
+  ...(['shop-settled', 'shelf-changed', 'owner-changed', 'owner-told', 'owner-erased', 'machine-changed'] as const),
   ...(['model-changed', 'draft-decided', 'book-imported', 'photo-removed', 'log-exported'] as const),
   ...(['backup-made', 'backup-fetched', 'files-fetched'] as const),
 ] as const

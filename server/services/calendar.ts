@@ -17,8 +17,14 @@ const hashOf = (secret: string): string => createHash('sha256').update(secret).d
 /**
  * What is due in a shop, as iCalendar (RFC 5545): a whole-day entry a machine, with an id that stays, so that a later
  * fetch moves it.
+ * @param owners whether it names whose each machine is: not at an address that opens without signing in
  */
-export async function dueCalendar(db: Db, shopId: number, now: Date): Promise<WholeFile> {
+export async function dueCalendar(
+  db: Db,
+  shopId: number,
+  now: Date,
+  { owners } = { owners: true },
+): Promise<WholeFile> {
   const { name } = await shopById(db, shopId)
   const { items } = await dueList(db, shopId, WEEKS, now)
   const calendar = ical({
@@ -36,7 +42,11 @@ export async function dueCalendar(db: Db, shopId: number, now: Date): Promise<Wh
       end: new Date(start.getTime() + 86_400_000),
       allDay: true,
       summary: t('calendar.entry', { machine: item.name }),
-      description: [t('calendar.whose', item), `${item.cause}: ${item.when}`, item.why].join('\n'),
+      description: [
+        owners ? t('calendar.whose', item) : t('calendar.tag', item),
+        `${item.cause}: ${item.when}`,
+        item.why,
+      ].join('\n'),
     })
   }
   return { type: 'text/calendar; charset=utf-8', bytes: calendar.toString(), name: 'wembric-due.ics' }
@@ -59,6 +69,6 @@ export async function endAddress(db: Db, lead: SignedIn, id: number): Promise<vo
 export async function calendarAt(db: Db, secret: string, now: Date): Promise<WholeFile> {
   const found = await shopOfCalendar(db, hashOf(secret.replace(/\.ics$/, '')))
   if (!found) throw notFound('calendar')
-  const calendar = await inTheirs(found.language, () => dueCalendar(db, found.shopId, now))
+  const calendar = await inTheirs(found.language, () => dueCalendar(db, found.shopId, now, { owners: false }))
   return { ...calendar, name: undefined }
 }

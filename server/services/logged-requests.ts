@@ -30,6 +30,7 @@ export const LOGGED: Record<Changing, LogKind | null> = {
   'POST /api/customers': 'owner-changed',
   'PUT /api/customers/:id': 'owner-changed',
   'DELETE /api/customers/:id': 'owner-changed',
+  'POST /api/customers/:id/erase': 'owner-erased',
   'POST /api/customers/:id/merge': 'owner-changed',
   'POST /api/reminders': 'owner-told',
   'POST /api/machines': 'machine-changed',

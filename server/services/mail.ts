@@ -14,7 +14,7 @@ export interface Letter {
 /** Letters come from nobody in particular: whoever forwards the outbox puts the shop's own address there. */
 const SENDER = 'due@wembric.invalid'
 /** Where letters lie until somebody, or a mail program, takes them on. */
-const outbox = (): string =>
+export const outbox = (): string =>
   process.env.WEMBRIC_OUTBOX ?? join(process.env.WEMBRIC_ROOT ?? process.cwd(), '.data/outbox')
 
 /**

@@ -54,18 +54,13 @@ export async function openJob(
   })
 }
 
-/** A whole job on a machine at a meter reading, so many days ago, with these gaps found. */
-export async function visit(
+/** Works an open job through to its signature, on an engine with these gaps. @param first is answered before that */
+export async function workJob(
   client: Client,
-  machine: MachineRow,
-  meter: number | null,
-  daysAgo: number,
+  id: number,
   gapMm: Record<string, number>,
-  replaced = false,
-  /** What is answered before the work goes through. */
   first: Happening[] = [],
-): Promise<number> {
-  const { id } = (await openJob(client, machine, meter, { meterReplaced: replaced })).body
+): Promise<void> {
   const { pin } = (await client.get<{ pin: JobPin }>(`/api/jobs/${id}?after=0`)).body
   const tools = jobTools(pin)
   const log: JobEvent[] = []
@@ -80,6 +75,21 @@ export async function visit(
     () => viewJob(tools, log, Date.now()),
     answer,
   )
+}
+
+/** A whole job on a machine at a meter reading, so many days ago, with these gaps found. */
+export async function visit(
+  client: Client,
+  machine: MachineRow,
+  meter: number | null,
+  daysAgo: number,
+  gapMm: Record<string, number>,
+  replaced = false,
+  /** What is answered before the work goes through. */
+  first: Happening[] = [],
+): Promise<number> {
+  const { id } = (await openJob(client, machine, meter, { meterReplaced: replaced })).body
+  await workJob(client, id, gapMm, first)
   const at = new Date(Date.now() - daysAgo * DAY_MS)
   await pool.query('UPDATE jobs SET opened_at = ?, closed_at = ? WHERE id = ?', [at, at, id])
   await pool.query("UPDATE meter_readings SET at = ? WHERE source = 'job' AND source_id = ?", [at, id])

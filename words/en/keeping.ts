@@ -32,4 +32,5 @@ export const keeping = {
   'device.windows': 'Windows computer',
   'device.linux': 'Linux computer',
   'device.other': 'Device',
+  'privacy.erased-owner': 'Erased owner',
 }

@@ -23,6 +23,7 @@ export const records = {
   },
 
   'calendar.name': ({ shop }: { shop: string }) => `${shop}: valve checks`,
+  'calendar.tag': ({ tag }: { tag: string }) => `tag ${tag}`,
   'calendar.whose': ({ owner, tag }: { owner: string; tag: string }) => `${owner}, tag ${tag}`,
   'calendar.entry': ({ machine }: { machine: string }) => `${machine}: valve check`,
   'letter.due': ({ when, late }: { when: Text; late: Text }, tell: Tell) =>

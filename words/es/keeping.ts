@@ -34,4 +34,5 @@ export const keeping: Words<typeof english> = {
   'device.windows': 'Computadora Windows',
   'device.linux': 'Computadora Linux',
   'device.other': 'Aparato',
+  'privacy.erased-owner': 'Dueño borrado',
 }

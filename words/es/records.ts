@@ -27,6 +27,7 @@ export const records: Words<typeof english> = {
   },
 
   'calendar.name': ({ shop }) => `${shop}: revisiones de válvulas`,
+  'calendar.tag': ({ tag }) => `etiqueta ${tag}`,
   'calendar.whose': ({ owner, tag }) => `${owner}, etiqueta ${tag}`,
   'calendar.entry': ({ machine }) => `${machine}: revisión de válvulas`,
   'letter.due': ({ when, late }, tell) => `Le toca ${tell(when)}${tell(late) ? `, ${tell(late)}` : ''}`,

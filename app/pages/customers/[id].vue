@@ -8,9 +8,11 @@ import type { CustomerSummary } from '~~/shared/machines'
 import { LANGUAGES, type Language } from '~~/shared/languages'
 import type { CustomerRow } from '~~/shared/responses'
 import ChoiceField from '../../components/forms/ChoiceField.vue'
+import EndButton from '../../components/forms/EndButton.vue'
 import { ownerWords } from '../../components/forms/owner-words'
 import TextField from '../../components/forms/TextField.vue'
 import { useForm } from '../../composables/useForm'
+import { useSessionStore } from '../../stores/session'
 import { api } from '../../utils/api'
 import { t } from '../../words'
 import CheckedForm from '../../components/forms/CheckedForm.vue'
@@ -25,6 +27,7 @@ definePageMeta({ words: ['pages'] })
 const id = Number(useRoute().params.id)
 const form = useForm()
 const other = useForm()
+const session = useSessionStore()
 const all = ref<CustomerRow[]>([])
 const given = reactive({ name: '', contact: '', email: '', language: null as Language | null })
 const summary = ref<CustomerSummary | null>(null)
@@ -69,6 +72,9 @@ async function keep(): Promise<void> {
 async function merge(): Promise<void> {
   if (await other.send(() => api('POST /api/customers/:id/merge', { id, body: { intoId: intoId.value } })))
     await navigateTo(`/customers/${intoId.value}`)
+}
+async function erase(): Promise<void> {
+  if (await other.send(() => api('POST /api/customers/:id/erase', { id }))) await navigateTo('/machines')
 }
 async function remove(): Promise<void> {
   if (await other.send(() => api('DELETE /api/customers/:id', { id }))) await navigateTo('/machines')
@@ -148,6 +154,19 @@ async function remove(): Promise<void> {
           </div>
         </div>
         <p v-if="other.failed.value" class="wrong" role="alert">{{ other.failed.value }}</p>
+      </section>
+      <section>
+        <h2>{{ t('page-customers-id.privacy') }}</h2>
+        <p class="note">{{ t('page-customers-id.privacy-what') }}</p>
+        <div class="actions">
+          <a class="quiet" :href="`/api/customers/${id}/record`" download>{{ t('page-customers-id.save-record') }}</a>
+          <EndButton
+            v-if="session.isLead"
+            :label="t('page-customers-id.erase')"
+            :ask="t('page-customers-id.erase-asks', { name: summary.customer.name })"
+            @end="erase"
+          />
+        </div>
       </section>
     </template>
     <LoadingRows v-else-if="!form.failed.value" :words="t('common.looking')" />

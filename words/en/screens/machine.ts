@@ -74,6 +74,13 @@ export const machine = {
   'page-customers-id.not-here-in': ({ year }: Shown<'year'>) => `Not here in ${year}.`,
   'page-customers-id.on-record-twice-the-one': 'On record twice? The one that stays',
   'page-customers-id.paper': 'Paper',
+  'page-customers-id.privacy': 'What is kept of them',
+  'page-customers-id.privacy-what':
+    'Name, telephone, address, e-mail and language, the letters written to them, and the machines with all that was done. It is kept until you erase it. A backup that was made before keeps it until it is replaced: the nightly ones for five weeks.',
+  'page-customers-id.save-record': 'Save all of it as a file',
+  'page-customers-id.erase': 'Erase this owner',
+  'page-customers-id.erase-asks': ({ name }: Shown<'name'>) =>
+    `Name, addresses and letters of ${name} are gone for good. Their machines keep their history, without the name.`,
   'page-customers-id.remove-owner': 'Remove owner',
   'page-customers-id.summary-as-pdf': 'Summary as PDF',
   'page-customers-id.telephone-address': 'Telephone, address',

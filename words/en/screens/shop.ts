@@ -25,6 +25,7 @@ const LOG = {
   'shop-settled': 'Changed the shop’s settings',
   'shelf-changed': 'Changed the shelf',
   'owner-changed': 'Changed an owner',
+  'owner-erased': 'Erased an owner',
   'owner-told': 'Told an owner',
   'machine-changed': 'Changed a machine',
   'model-changed': 'Changed a model, or drafted figures',
@@ -55,7 +56,7 @@ export const shop = {
   'api-tokens.parts-counter': 'Parts counter',
   'api-tokens.token': 'Token',
   'calendar-addresses.a-calendar-program-with-this':
-    'A calendar program with this address sees what is due, with owners’ names, without signing in. Share it with nobody else, and cancel it if it gets out.',
+    'A calendar program with this address sees what is due, by machine and tag, without signing in. It names no owner. Share it with nobody else, and cancel it if it gets out.',
   'calendar-addresses.calendar': 'Calendar',
   'calendar-addresses.cancel-address': ({ nth }: Shown<'nth'>) => `Cancel address ${nth}`,
   'calendar-addresses.made-by': ({ madeBy, madeAt }: Shown<'madeBy' | 'madeAt'>) => `Made by ${madeBy}, ${madeAt}`,

@@ -72,6 +72,13 @@ export const machine: Words<typeof english> = {
   'page-customers-id.not-here-in': ({ year }) => `No vino en ${year}.`,
   'page-customers-id.on-record-twice-the-one': '¿Registrado dos veces? El que se queda',
   'page-customers-id.paper': 'Papel',
+  'page-customers-id.privacy': 'Lo que se guarda de esta persona',
+  'page-customers-id.privacy-what':
+    'Nombre, teléfono, dirección, correo e idioma, las cartas que se le escribieron y las máquinas con todo lo que se hizo. Se guarda hasta que usted lo borre. Una copia de seguridad hecha antes lo conserva hasta que otra la reemplace: las de cada noche, cinco semanas.',
+  'page-customers-id.save-record': 'Guardar todo en un archivo',
+  'page-customers-id.erase': 'Borrar a este dueño',
+  'page-customers-id.erase-asks': ({ name }) =>
+    `El nombre, las direcciones y las cartas de ${name} desaparecen para siempre. Sus máquinas conservan su historia, sin el nombre.`,
   'page-customers-id.remove-owner': 'Quitar dueño',
   'page-customers-id.summary-as-pdf': 'Resumen en PDF',
   'page-customers-id.telephone-address': 'Teléfono, dirección',

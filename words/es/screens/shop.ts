@@ -25,6 +25,7 @@ const LOG: Record<Logged, string> = {
   'shop-settled': 'Cambió los ajustes del taller',
   'shelf-changed': 'Cambió el estante',
   'owner-changed': 'Cambió un dueño',
+  'owner-erased': 'Borró a un dueño',
   'owner-told': 'Avisó a un dueño',
   'machine-changed': 'Cambió una máquina',
   'model-changed': 'Cambió un modelo o redactó datos',
@@ -53,7 +54,7 @@ export const shop: Words<typeof english> = {
   'api-tokens.parts-counter': 'Mostrador de refacciones',
   'api-tokens.token': 'Clave',
   'calendar-addresses.a-calendar-program-with-this':
-    'Un calendario con esta dirección ve lo que toca, con nombres de dueños, sin entrar. No la comparta con nadie más, y anúlela si se conoce.',
+    'Un calendario con esta dirección ve lo que toca, por máquina y etiqueta, sin entrar. No nombra a ningún dueño. No la comparta con nadie más, y anúlela si se conoce.',
   'calendar-addresses.calendar': 'Calendario',
   'calendar-addresses.cancel-address': ({ nth }) => `Anular la dirección ${nth}`,
   'calendar-addresses.made-by': ({ madeBy, madeAt }) => `Hecha por ${madeBy}, ${madeAt}`,

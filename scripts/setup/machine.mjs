@@ -6,6 +6,9 @@ import { say, StopWithWords } from './say.mjs'
 const PACKAGES = {
   'mariadbd': 'mariadb-server',
   'mariadb-install-db': 'mariadb-server',
+  'rsync': 'rsync',
+  'ip': 'iproute2',
+  'lsof': 'lsof',
   'mariadb-dump': 'mariadb-client',
   'mariadb': 'mariadb-client',
   'chromium-headless-shell': 'chromium-headless-shell',

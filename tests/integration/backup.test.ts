@@ -1,4 +1,4 @@
-import { execFileSync, spawnSync } from 'node:child_process'
+import { execFileSync, spawn, spawnSync } from 'node:child_process'
 import { randomBytes } from 'node:crypto'
 import {
   copyFileSync,
@@ -254,10 +254,16 @@ describe('nightly backups', () => {
 })
 
 describe('an owner, from the README alone', () => {
+  /** Beside the tests, which go on hearing of their connections. */
   const npm = (script: string, data: string, args: string[] = [], env: Record<string, string> = {}) =>
-    spawnSync('npm', ['run', '--silent', script, '--', ...args], {
-      encoding: 'utf8',
-      env: { ...withoutWembric, WEMBRIC_DATA: data, WEMBRIC_NIGHTLY: 'off', ...env },
+    new Promise<{ status: number | null; stderr: string }>(done => {
+      const child = spawn('npm', ['run', '--silent', script, '--', ...args], {
+        env: { ...withoutWembric, WEMBRIC_DATA: data, WEMBRIC_NIGHTLY: 'off', ...env },
+        stdio: ['ignore', 'ignore', 'pipe'],
+      })
+      let stderr = ''
+      child.stderr.on('data', chunk => (stderr += String(chunk)))
+      child.once('close', status => done({ status, stderr }))
     })
   const withoutWembric = Object.fromEntries(
     Object.entries(process.env).filter(([name]) => !name.startsWith('WEMBRIC_')),
@@ -291,25 +297,27 @@ describe('an owner, from the README alone', () => {
     expect((await perrin.get('/api/backups/..%2Fsecrets.json')).status).toBe(404)
     // from the command line, beside the running server, into a folder of the owner's
     const stick = join(folder, 'stick')
-    expect(npm('backup', first, [stick], { WEMBRIC_BACKUP_PASSWORD: PASSWORD })).toMatchObject({ status: 0 })
+    expect(await npm('backup', first, [stick], { WEMBRIC_BACKUP_PASSWORD: PASSWORD })).toMatchObject({ status: 0 })
     expect((await perrin.get('/api/session')).status).toBe(200)
     writeFileSync(join(folder, 'shop.zip'), await perrin.bytes('/api/shop-files'))
     await server.stop()
 
     const encrypted = join(stick, readdirSync(stick)[0]!)
-    expect(npm('restore', first, [encrypted], { WEMBRIC_BACKUP_PASSWORD: PASSWORD }).stderr).toMatch(
+    expect(await npm('restore', first, [encrypted], { WEMBRIC_BACKUP_PASSWORD: PASSWORD }).then(r => r.stderr)).toMatch(
       /there are data in/,
     )
-    expect(npm('restore', second, [encrypted], { WEMBRIC_BACKUP_PASSWORD: 'of another' }).stderr).toMatch(
-      /not the password/,
-    )
-    expect(npm('restore', second, [encrypted], { WEMBRIC_BACKUP_PASSWORD: PASSWORD })).toMatchObject({ status: 0 })
+    expect(
+      await npm('restore', second, [encrypted], { WEMBRIC_BACKUP_PASSWORD: 'of another' }).then(r => r.stderr),
+    ).toMatch(/not the password/)
+    expect(await npm('restore', second, [encrypted], { WEMBRIC_BACKUP_PASSWORD: PASSWORD })).toMatchObject({
+      status: 0,
+    })
     const again = await startServer({ root, data: second })
     const returned = await new Client(again.env.WEMBRIC_TEST_URL).signIn(lead.signIn, lead.password)
     expect((await returned.get<{ name: string }>(`/api/machines/${machine.id}`)).status).toBe(200)
     await again.stop()
 
-    const moved = npm('restore', third, [join(folder, 'shop.zip')])
+    const moved = await npm('restore', third, [join(folder, 'shop.zip')])
     const code = /under “I have a one-time code”: (\S+)/.exec(moved.stderr)?.[1]
     expect(code, moved.stderr).toBeTruthy()
     const there = await startServer({ root, data: third })

@@ -48,15 +48,13 @@ describe('an owner', () => {
     const customer = (await ines.post<{ id: number }>('/api/customers', { name: NAME, contact: PHONE, email: EMAIL }))
       .body
     const machine = await newMachine(ines, undefined, {
-      customer: undefined,
-      customerId: customer.id,
+      customer: { id: customer.id },
       name: `Mower of ${NAME}`,
       plate: 'KX-4471',
     })
     for (const meter of [100, 280])
       await workJob(ines, (await openJob(ines, machine, meter)).body.id, { intake: 0.1, exhaust: 0.14 })
     await ines.post('/api/reminders', {
-      customerId: customer.id,
       machineIds: [machine.id],
       how: 'sent',
       subject: 'Due',

@@ -41,3 +41,16 @@ export const startedUp = (): Promise<void> =>
     starting = null
     throw error
   }))
+
+/** Lets every request wait for a piece of work that changes all tables, and makes them ready after it. */
+export function heldFor(work: Promise<void>): void {
+  const held = work.then(async () => {
+    await upgrade(pool(), new Date())
+    await indexOlderModels(pool())
+  })
+  starting = held.catch(error => {
+    starting = null
+    throw error
+  })
+  starting.catch(() => {})
+}

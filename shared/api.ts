@@ -1,7 +1,7 @@
 import type { z, ZodType } from 'zod'
 import type { Marked } from '../core/practice'
 import { identitySchema } from '../core/spec-book/identity'
-import { backupSchema, type BackupsResponse } from './backups'
+import { backupSchema, type BackupsResponse, type RestoreResponse } from './backups'
 import { eventRequestSchema, type EventResponse } from './event-request'
 import type {
   CalendarAddressRow,
@@ -191,6 +191,8 @@ export const API = {
   'GET /api/practice': answers<PracticeResponse>()(),
   'POST /api/practice': answers<{ marked: Marked } & PracticeResponse>()({ body: practiceRunSchema }),
   'POST /api/reminders': answers<{ id: number; file: string | null }>()({ body: reminderSchema }),
+  'GET /api/restore': answers<RestoreResponse>()(),
+  'PUT /api/restore': answers<Done>()({ body: backupSchema }),
   'POST /api/revisions/:id/approve': answers<RevisionRow>()({ body: approvalSchema }),
   'GET /api/revisions/:id/effect': answers<Affected[]>()(),
   'POST /api/revisions/:id/page': answers<Done>()(),

@@ -29,3 +29,11 @@ export const backupSchema = z.object({
     .max(200)
     .refine(text => text === '' || text.length >= LEAST_PASSWORD, 'wrong.eight-characters-or-nothing'),
 })
+
+/** How far an empty server is with bringing a backup back. */
+export type RestoreResponse =
+  | { state: 'none' }
+  | { state: 'running'; part: number }
+  | { state: 'failed'; why: string }
+  /** `lead` where the files of a shop came, which have no passwords: how its first lead chooses one. */
+  | { state: 'done'; madeAt: string | null; lead: { signIn: string; code: string } | null }

@@ -13,6 +13,8 @@ useHead({ title: t('page-phones.title-wembric') })
 const session = useSessionStore()
 const { form, phones, load, rename, signOut } = usePhones()
 onMounted(load)
+/** What is typed at the shop's computer. */
+const START: string = 'npm start -- --lan'
 const also = computed(() => (phones.value?.app ?? []).slice(1).join(', '))
 </script>
 
@@ -38,7 +40,7 @@ const also = computed(() => (phones.value?.app ?? []).slice(1).join(', '))
       </section>
       <section v-else>
         <p class="lead">{{ t('page-phones.closed') }}</p>
-        <code>npm start -- --lan</code>
+        <code>{{ START }}</code>
       </section>
       <section v-if="session.isLead">
         <h2>{{ t('page-phones.signed-in') }}</h2>

@@ -1,9 +1,10 @@
 <script setup lang="ts">
 import { definePageMeta, navigateTo, useHead } from '#imports'
 import Button from 'primevue/button'
-import { reactive } from 'vue'
+import { reactive, ref } from 'vue'
 import ChoiceField from '../components/forms/ChoiceField.vue'
 import TextField from '../components/forms/TextField.vue'
+import RestorePanel from '../components/shop/RestorePanel.vue'
 import { useForm } from '../composables/useForm'
 import { useSessionStore } from '../stores/session'
 import { api } from '../utils/api'
@@ -15,6 +16,8 @@ import { setupSchema } from '~~/shared/requests'
 definePageMeta({ layout: false, words: ['pages'] })
 useHead({ title: t('page-setup.your-shop-wembric') })
 const form = useForm()
+/** A new computer of a shop that has been somewhere else before. */
+const restoring = ref(false)
 const session = useSessionStore()
 const here = Intl.DateTimeFormat().resolvedOptions().timeZone
 const shop = reactive({
@@ -34,8 +37,10 @@ async function submit(): Promise<void> {
 
 <template>
   <main>
-    <CheckedForm class="form" :form="form" :schema="setupSchema" :body="() => shop" @send="submit">
+    <RestorePanel v-if="restoring" @leave="restoring = false" />
+    <CheckedForm v-else class="form" :form="form" :schema="setupSchema" :body="() => shop" @send="submit">
       <h1>{{ t('page-setup.your-shop') }}</h1>
+      <Button link :label="t('page-setup.restore-instead')" @click="restoring = true" />
       <p class="lead">
         {{ t('page-setup.this-server-has-no-shop') }}
       </p>

@@ -29,7 +29,8 @@ export const noCounts = (): LoadCounts => ({
   ...{ sent: 0, acknowledged: new Map(), byStatus: {}, odd: [], took: [], longestMs: 0 },
 })
 
-const PATIENCE_MS = 3000
+/** As long as a browser of ours waits. */
+const PATIENCE_MS = 8000
 const PAUSE_MS = 150
 
 /**

@@ -1,4 +1,5 @@
 import { execFileSync } from 'node:child_process'
+import { mkdirSync } from 'node:fs'
 
 /** Runs `ip`, in one of our namespaces where one is named. */
 const ip = (line: string): string => execFileSync('ip', line.split(' '), { encoding: 'utf8' })
@@ -15,6 +16,9 @@ export const space = (n: Nth): string => `wembric-node-${n}`
  * a namespace of its own; the servers are in ours.
  */
 export function makeNetworks(): void {
+  // the names of namespaces are files: ours lie where they go with our mounts
+  mkdirSync('/run/netns', { recursive: true })
+  execFileSync('mount', ['-t', 'tmpfs', 'names', '/run/netns'])
   ip('link set lo up')
   for (const name of ['nodes', 'servers']) {
     ip(`link add ${name} type bridge`)
@@ -40,4 +44,5 @@ export const cut = (n: Nth): string => ip(`link set nodes-${n} down`)
 export const mend = (n: Nth): string => ip(`link set nodes-${n} up`)
 export function removeNetworks(): void {
   for (const n of NODES) ip(`netns del ${space(n)}`)
+  execFileSync('umount', ['/run/netns'])
 }

@@ -37,14 +37,14 @@ export function startNode(folder: string, n: Nth, first = false): void {
         `--datadir=${files}`,
         '--auth-root-authentication-method=socket',
         '--skip-test-db',
-        '--user=root',
+        '--user=mysql',
       ],
       { stdio: 'ignore' },
     )
   const child = spawn(
     'ip',
     [
-      ...['netns', 'exec', space(n), 'mariadbd', '--no-defaults', '--user=root'],
+      ...['netns', 'exec', space(n), 'mariadbd', '--no-defaults', '--user=mysql'],
       `--datadir=${files}`,
       `--socket=${join(folder, `node-${n}.sock`)}`,
       `--pid-file=${join(folder, `node-${n}.pid`)}`,
@@ -62,19 +62,23 @@ export function startNode(folder: string, n: Nth, first = false): void {
   )
   running.set(n, child)
 }
-/** The process of MariaDB itself. */
-const pidOf = (folder: string, n: Nth): number => Number(readFileSync(join(folder, `node-${n}.pid`), 'utf8'))
+/** The process of MariaDB itself; null where it did not come so far. */
+function pidOf(folder: string, n: Nth): number | null {
+  const file = join(folder, `node-${n}.pid`)
+  return existsSync(file) ? Number(readFileSync(file, 'utf8')) : null
+}
 
 /** Ends a node without a word, as a computer that loses its current. */
 export function killNode(folder: string, n: Nth): void {
-  process.kill(pidOf(folder, n), 'SIGKILL')
+  process.kill(pidOf(folder, n)!, 'SIGKILL')
   running.delete(n)
 }
 export async function stopNodes(folder: string): Promise<void> {
   for (const n of [3, 2, 1] as const) {
     const child = running.get(n)
-    if (!child) continue
-    process.kill(pidOf(folder, n), 'SIGTERM')
+    const pid = pidOf(folder, n)
+    if (!child || child.exitCode !== null || pid === null) continue
+    process.kill(pid, 'SIGTERM')
     await new Promise(done => child.once('exit', done))
   }
 }
@@ -94,6 +98,10 @@ export async function stateOf(n: Nth): Promise<{ state: string; size: number }> 
     connection.destroy()
   }
 }
+function lastWords(folder: string, n: Nth): string {
+  const log = join(folder, `node-${n}.log`)
+  return existsSync(log) ? readFileSync(log, 'utf8').slice(-3000) : 'it left no log'
+}
 /** Waits until a node is one of so many, and has all they have. @returns how long that took, s */
 export async function waitSynced(folder: string, n: Nth, size: number, patienceS = 120): Promise<number> {
   const from = Date.now()
@@ -101,9 +109,7 @@ export async function waitSynced(folder: string, n: Nth, size: number, patienceS
     const seen = await stateOf(n).catch(() => null)
     if (seen?.state === 'Synced' && seen.size === size) return (Date.now() - from) / 1000
     if (Date.now() - from > patienceS * 1000)
-      throw new Error(
-        `node ${n} did not come (${JSON.stringify(seen)}):\n${readFileSync(join(folder, `node-${n}.log`), 'utf8').slice(-3000)}`,
-      )
+      throw new Error(`node ${n} did not come (${JSON.stringify(seen)}):\n${lastWords(folder, n)}`)
     await sleep(200)
   }
 }

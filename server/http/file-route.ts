@@ -45,3 +45,11 @@ export const bytesRoute = (work: (given: { pool: Pool; event: H3Event; person: S
 /** A route that answers with a file to whoever knows its secret address. */
 export const openBytesRoute = (work: (given: { pool: Pool; event: H3Event }) => Promise<WholeFile>) =>
   defineEventHandler(event => send(event, () => work({ pool: pool(), event })))
+/** A route that takes a file in as it comes, of whatever size. */
+export const takingRoute = (work: (given: { pool: Pool; event: H3Event }) => Promise<void>) =>
+  defineEventHandler(event =>
+    send(event, async () => {
+      await work({ pool: pool(), event })
+      return { type: 'application/json', bytes: JSON.stringify({ ok: true }) }
+    }),
+  )

@@ -25,7 +25,8 @@ export default defineEventHandler(async event => {
   try {
     if (event.method !== 'GET' && event.method !== 'HEAD')
       checkOrigin(getHeader(event, 'origin'), getHeader(event, 'host'), getHeader(event, 'sec-fetch-site'))
-    await startedUp()
+    // how a restore goes is told while everything else waits for it
+    if (event.path !== '/api/restore') await startedUp()
   } catch (error) {
     return sendProblem(event, error)
   }

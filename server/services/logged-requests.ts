@@ -69,6 +69,7 @@ export const LOGGED: Record<Changing, LogKind | null> = {
   'POST /api/session/pin': null,
   'POST /api/session/code': null,
   'POST /api/setup': null,
+  'PUT /api/restore': null,
   'DELETE /api/session': null,
   'PUT /api/favourite-set': null,
   'PUT /api/hands': null,

@@ -27,7 +27,7 @@ import { isHalfRestored } from '../../server/database/tables'
 import { insertPhoto } from '../../server/repositories/photos'
 import { oldestShop } from '../../server/repositories/shops'
 import { isNightDue } from '../../server/services/backups'
-import type { BackupsResponse } from '../../shared/backups'
+import type { BackupsResponse, RestoreResponse } from '../../shared/backups'
 // @ts-expect-error plain scripts
 import { startServer } from '../../scripts/setup/server.mjs'
 import { migrationSettings, pool } from '../support/database'
@@ -329,6 +329,41 @@ describe('an owner, from the README alone', () => {
       if (name.startsWith('json/') && !/people|shop_log/.test(name)) expect(is.get(name), name).toBe(content)
     await there.stop()
   }, 240_000)
+})
+
+describe('the first page of an empty server', () => {
+  it('brings a backup back; a broken one leaves it empty, and nothing goes over a shop', async () => {
+    const server = await startServer({ root, data: join(folder, 'page'), args: ['--empty'] })
+    const url = server.env.WEMBRIC_TEST_URL as string
+    const owner = new Client(url)
+    const give = (bytes: Uint8Array) => owner.upload('/api/restore/file', bytes)
+    const begin = (password: string) => owner.call('PUT', '/api/restore', { password })
+    const state = async () => (await owner.get<RestoreResponse>('/api/restore')).body
+    const ended = () => expect.poll(async () => (await state()).state, { timeout: 60_000 }).not.toBe('running')
+
+    expect((await give(readFileSync(made).subarray(0, 20_000))).status).toBe(200)
+    expect((await begin('')).status).toBe(200)
+    await ended()
+    expect(await state()).toMatchObject({
+      state: 'failed',
+      why: expect.stringMatching(/damaged or breaks off/) as string,
+    })
+    expect((await owner.get('/api/setup')).body).toEqual({ needed: true })
+
+    await give(readFileSync(sealed))
+    await begin('of another')
+    await ended()
+    expect(await state()).toMatchObject({ why: expect.stringMatching(/not the password/) as string })
+    await give(readFileSync(sealed))
+    await begin(PASSWORD)
+    await ended()
+    expect(await state()).toMatchObject({ state: 'done', madeAt: '2026-11-30T02:00:00.000Z' })
+    const ines = await new Client(url).signIn('ines')
+    expect((await ines.get('/api/bay')).status).toBe(200)
+    expect((await give(readFileSync(made))).status).toBe(409)
+    expect((await begin('')).status).toBe(409)
+    await server.stop()
+  }, 120_000)
 })
 
 async function openFiles(path: string): Promise<Map<string, string>> {

@@ -76,7 +76,7 @@ describe('an owner', () => {
     const busy = (await openJob(ines, machine, 400)).body.id
     expect((await ines.post(`/api/customers/${customer.id}/erase`, {})).body.code).toBe('open-job')
     await ines.answer(busy, { type: 'note', payload: { text: `Ring ${NAME} at ${PHONE}` } })
-    await ines.answer(busy, { type: 'abandoned', payload: { why: `${NAME} took it home` } })
+    await ines.answer(busy, { type: 'abandoned', payload: { reason: `${NAME} took it home` } })
 
     expect(await everything()).toContain(NAME)
     expect((await ines.post(`/api/customers/${customer.id}/erase`, {})).status).toBe(200)

@@ -33,4 +33,6 @@ export const keeping = {
   'device.linux': 'Linux computer',
   'device.other': 'Device',
   'privacy.erased-owner': 'Erased owner',
+  'backup.restoring': 'A backup is being restored already. Wait until it is done.',
+  'backup.failed-to-restore': 'It could not be restored. The server’s log says why. The server is empty, as before.',
 }

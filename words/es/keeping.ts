@@ -35,4 +35,7 @@ export const keeping: Words<typeof english> = {
   'device.linux': 'Computadora Linux',
   'device.other': 'Aparato',
   'privacy.erased-owner': 'Dueño borrado',
+  'backup.restoring': 'Ya se está restaurando una copia. Espere a que termine.',
+  'backup.failed-to-restore':
+    'No se pudo restaurar. El registro del servidor dice por qué. El servidor está vacío, como antes.',
 }

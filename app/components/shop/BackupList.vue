@@ -16,7 +16,7 @@ const megabytes = new Intl.NumberFormat(LOCALE, { maximumSignificantDigits: 2 })
 
 <template>
   <DataTable class="few" :value="files" data-key="name">
-    <Column field="madeAt" sortable :header="t('page-backups.when')" body-class="figures">
+    <Column field="madeAt" sortable :header="t('api-tokens.made')" body-class="figures">
       <template #body="{ data }: { data: BackupFile }">{{ at(data.madeAt) }}</template>
     </Column>
     <Column field="kind" sortable :header="t('page-backups.why')">

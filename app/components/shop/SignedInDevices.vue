@@ -33,7 +33,7 @@ const at = (iso: string | null): string =>
 <template>
   <div class="devices">
     <DataTable class="few" :value="devices" data-key="id">
-      <Column field="name" sortable :header="t('page-phones.device')" body-class="figures">
+      <Column field="name" sortable :header="t('trusted-devices.device')" body-class="figures">
         <template #body="{ data }: { data: SignedInDevice }">
           {{ data.name }}<template v-if="data.here"> ({{ t('page-phones.this-one') }})</template>
         </template>

@@ -26,7 +26,6 @@ export const house = {
   'page-backups.password-note': 'Write it down: without it, nobody opens the backup again.',
   'page-backups.making': 'Making a backup …',
   'page-backups.why': 'Why',
-  'page-backups.when': 'Made',
   'page-backups.size': 'Size',
   'page-backups.fetch': 'Download',
   'page-backups.fetch-of': ({ at }: Shown<'at'>) => `Download the backup of ${at}`,
@@ -53,9 +52,7 @@ export const house = {
   'page-phones.signed-in': 'Devices that are signed in',
   'page-phones.ended-how':
     'A device that you sign out is out at once. What it had not sent waits on it until somebody signs in there again.',
-  'page-phones.device': 'Device',
   'page-phones.seen': 'Last heard of',
-  'page-phones.since': 'Signed in',
   'page-phones.this-one': 'this one',
   'page-phones.rename': 'Rename',
   'page-phones.rename-of': ({ name }: Shown<'name'>) => `Rename ${name}`,
@@ -63,4 +60,17 @@ export const house = {
   'page-phones.sign-out': 'Sign out',
   'page-phones.sign-out-of': ({ name }: Shown<'name'>) => `Sign out ${name}`,
   'page-phones.sign-out-asks': ({ name }: Shown<'name'>) => `${name} is signed out at once.`,
+  'page-setup.restore-instead': 'Restore a backup instead',
+  'page-setup.restore': 'Restore a backup',
+  'page-setup.restore-what':
+    'A backup that a Wembric made, or the zip with all files of a shop. It goes to the shop’s own computer only.',
+  'page-setup.file': 'The file',
+  'page-setup.choose-a-file': 'Choose the file first.',
+  'page-setup.restore-password': 'Its password, if it has one',
+  'page-setup.sending': 'The file is on its way …',
+  'page-setup.restoring': 'Restoring …',
+  'page-setup.restored': 'Restored. Sign in with the name and password that you had.',
+  'page-setup.restored-by-code': ({ signIn, code }: Shown<'signIn' | 'code'>) =>
+    `Restored. Write this down: ${signIn} signs in under “I have a one-time code” with ${code}, within 24 hours, and chooses a new password.`,
+  'page-setup.to-sign-in': 'To the sign-in',
 }

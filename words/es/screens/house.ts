@@ -22,7 +22,6 @@ export const house: Words<typeof english> = {
   'page-backups.password-note': 'Anótela: sin ella nadie vuelve a abrir la copia.',
   'page-backups.making': 'Haciendo una copia …',
   'page-backups.why': 'Motivo',
-  'page-backups.when': 'Hecha',
   'page-backups.size': 'Tamaño',
   'page-backups.fetch': 'Descargar',
   'page-backups.fetch-of': ({ at }) => `Descargar la copia del ${at}`,
@@ -49,9 +48,7 @@ export const house: Words<typeof english> = {
   'page-phones.signed-in': 'Aparatos con sesión abierta',
   'page-phones.ended-how':
     'El aparato que usted saca queda fuera al instante. Lo que no había enviado espera en él hasta que alguien entre allí otra vez.',
-  'page-phones.device': 'Aparato',
   'page-phones.seen': 'Última señal',
-  'page-phones.since': 'Entró',
   'page-phones.this-one': 'este',
   'page-phones.rename': 'Cambiar el nombre',
   'page-phones.rename-of': ({ name }) => `Cambiar el nombre de ${name}`,
@@ -59,4 +56,17 @@ export const house: Words<typeof english> = {
   'page-phones.sign-out': 'Cerrar la sesión',
   'page-phones.sign-out-of': ({ name }) => `Cerrar la sesión de ${name}`,
   'page-phones.sign-out-asks': ({ name }) => `${name} queda fuera al instante.`,
+  'page-setup.restore-instead': 'Mejor restaurar una copia',
+  'page-setup.restore': 'Restaurar una copia',
+  'page-setup.restore-what':
+    'Una copia hecha por Wembric, o el zip con todos los archivos de un taller. Solo va a la computadora del propio taller.',
+  'page-setup.file': 'El archivo',
+  'page-setup.choose-a-file': 'Primero elija el archivo.',
+  'page-setup.restore-password': 'Su contraseña, si tiene',
+  'page-setup.sending': 'El archivo va en camino …',
+  'page-setup.restoring': 'Restaurando …',
+  'page-setup.restored': 'Restaurado. Entre con el nombre y la contraseña que tenía.',
+  'page-setup.restored-by-code': ({ signIn, code }) =>
+    `Restaurado. Anótelo: ${signIn} entra en «Tengo un código de un solo uso» con ${code}, dentro de 24 horas, y elige una contraseña nueva.`,
+  'page-setup.to-sign-in': 'A la entrada',
 }

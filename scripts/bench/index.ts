@@ -1,6 +1,7 @@
 // npm run bench: the times that matter at a bench, as ratios and percentiles in one run. Not a gate: the machine is
 // shared.
 import { execFileSync } from 'node:child_process'
+import { benchBackup } from './backup'
 import { benchBlades } from './blades'
 import { benchCore } from './core'
 import { benchMemory } from './memory'
@@ -19,6 +20,7 @@ async function main(): Promise<void> {
     'screen': benchScreen,
     'spec-book': benchSpecBook,
     'memory': benchMemory,
+    'backup': benchBackup,
   }
   const asked = process.argv.slice(2)
   for (const [name, bench] of Object.entries(all)) if (asked.length === 0 || asked.includes(name)) await bench()

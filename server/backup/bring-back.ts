@@ -7,7 +7,7 @@ import { gunzip } from 'node:zlib'
 import { say } from '../../core/said'
 import { migrate, newestMigration } from '../database/migrate'
 import type { DatabaseSettings } from '../database/pool'
-import { clearTables, leaveRestore, takeForRestore } from '../database/tables'
+import { clearTables, giveUpTables, leaveRestore, takeForRestore } from '../database/tables'
 import { Problem } from '../problem'
 import { openBackup } from './file'
 import { load } from './programs'
@@ -25,6 +25,8 @@ export interface RestoreTask {
   letters: string | null
   /** Whether its tables are brought up to date; they are not where an upgrade has failed. */
   upToDate?: boolean
+  /** The tables that are there may go: of an empty installation, or of an upgrade that has failed. */
+  giveUp?: boolean
 }
 
 /**
@@ -38,6 +40,8 @@ export async function bringBack(task: RestoreTask, onBytes: (bytes: number) => v
   const { about, entries } = await openBackup(task.path, task.password)
   if (about.migration > newestMigration(task.root))
     throw new Problem('backup-newer', say('backup.newer', { path: task.path, version: about.version }))
+  // not before the file is known to be one, and its password right
+  if (task.giveUp) await giveUpTables(task.settings)
   await takeForRestore(task.settings)
   try {
     await takeIn(task, entries, onBytes)

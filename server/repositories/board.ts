@@ -30,8 +30,12 @@ export const setPlace = (db: Db, shopId: number, { jobId, assignedTo, place }: B
 /** Tells all who watch the board that it has changed. */
 export const bumpBoard = (db: Db, shopId: number) =>
   change(db, 'UPDATE shops SET board_version = board_version + 1 WHERE id = ?', [shopId])
-export const boardVersion = async (db: Db, shopId: number): Promise<number> =>
-  (await maybeOne<{ v: number }>(db, 'SELECT board_version AS v FROM shops WHERE id = ?', [shopId]))?.v ?? 0
+export const boardVersions = (db: Db, shopIds: readonly number[]): Promise<{ shopId: number; version: number }[]> =>
+  many(
+    db,
+    `SELECT id AS shopId, board_version AS version FROM shops WHERE id IN (${shopIds.map(() => '?').join(', ')})`,
+    [...shopIds],
+  )
 
 export interface StoredTask extends Omit<TaskRow, 'doneAt'> {
   doneAt: Date | null

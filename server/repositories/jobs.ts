@@ -119,13 +119,19 @@ export const newerRevisionOfJob = (db: Db, shopId: number, id: number): Promise<
     [shopId, id],
   )
 
-/** Every job's last number of the log, for those who listen. */
-export const lastSeqs = (db: Db, shopId: number): Promise<{ id: number; lastSeq: number }[]> =>
-  many(
+/** Every job's last number of the log in some shops, for those who listen there. */
+export const lastSeqs = (
+  db: Db,
+  shopIds: readonly number[],
+): Promise<{ shopId: number; id: number; lastSeq: number }[]> => {
+  const marks = shopIds.map(() => '?').join(', ')
+  return many(
     db,
-    `SELECT j.id, j.last_seq AS lastSeq FROM (${OPEN_OR_SINCE}) b JOIN jobs j ON j.shop_id = ? AND j.id = b.id`,
-    [shopId, shopId, new Date(Date.now() - 86_400_000), shopId],
+    `SELECT shop_id AS shopId, id, last_seq AS lastSeq FROM jobs WHERE shop_id IN (${marks}) AND status IN ('open', 'held')
+     UNION SELECT shop_id, id, last_seq FROM jobs WHERE shop_id IN (${marks}) AND closed_at >= ?`,
+    [...shopIds, ...shopIds, new Date(Date.now() - 86_400_000)],
   )
+}
 
 export const lastClosedJob = (
   db: Db,

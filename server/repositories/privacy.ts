@@ -77,6 +77,19 @@ export const machinesEverOf = async (db: Db, shopId: number, id: number, name: s
     )
   ).map(row => row.id)
 
+/** Names under which jobs were opened on an owner's machines since they are theirs: they may have had another. */
+export const namesInJobsOf = async (db: Db, shopId: number, customerId: number): Promise<string[]> =>
+  (
+    await many<{ name: string | null }>(
+      db,
+      `SELECT DISTINCT JSON_VALUE(j.pin, '$.machine.owner') AS name FROM machines m
+       JOIN jobs j ON j.shop_id = m.shop_id AND j.machine_id = m.id
+       WHERE m.shop_id = ? AND m.customer_id = ? AND j.opened_at >= COALESCE((SELECT MAX(r.at) FROM machine_records r
+         WHERE r.shop_id = m.shop_id AND r.machine_id = m.id AND r.kind = 'owner'), '1970-01-01')`,
+      [shopId, customerId],
+    )
+  ).flatMap(row => row.name ?? [])
+
 export interface KeptLetter {
   at: Date
   how: string

@@ -12,6 +12,7 @@ import {
   lettersTo,
   logLinesAbout,
   machinesEverOf,
+  namesInJobsOf,
   rewriteTexts,
 } from '../repositories/privacy'
 import { lockShop } from '../repositories/jobs'
@@ -113,11 +114,14 @@ export async function eraseOwner(pool: Pool, shopId: number, id: number): Promis
       )
     const instead = t('privacy.erased-owner')
     const machines = await machinesEverOf(db, shopId, id, customer.name)
-    await rewriteTexts(db, shopId, machines, scrubber([customer.name, customer.email, customer.contact], instead))
+    const names = [customer.name, ...(await namesInJobsOf(db, shopId, id))]
+    await rewriteTexts(db, shopId, machines, scrubber([...names, customer.email, customer.contact], instead))
     await forgetPlates(db, shopId, id)
     await dropRemindersOf(db, shopId, id)
-    await forgetInLog(db, shopId, customer.name)
-    await forgetAnswers(db, shopId, customer.name)
+    for (const name of names) {
+      await forgetInLog(db, shopId, name)
+      await forgetAnswers(db, shopId, name)
+    }
     await updateCustomer(db, shopId, id, { name: instead, contact: '', email: '', language: null })
     return customer.email
   })

@@ -9,7 +9,6 @@ import { bringBack } from '../backup/bring-back'
 import { isDiskFull } from '../database/errors'
 import { databaseSettings } from '../database/pool'
 import type { Pool } from '../database/query'
-import { giveUpTables } from '../database/tables'
 import { countShops } from '../repositories/shops'
 import { Problem } from '../problem'
 import { heldFor, startedUp } from '../startup'
@@ -56,8 +55,14 @@ async function restore(pool: Pool, password: string | null, now: Date): Promise<
     const { signIn, code } = await takeShopIn(pool, settings, file(), now)
     return { state: 'done', madeAt: null, lead: { signIn, code } }
   }
-  await giveUpTables(settings)
-  const task = { settings, root: root(), path: file(), password, letters: process.env.WEMBRIC_OUTBOX ?? null }
+  const task = {
+    giveUp: true,
+    settings,
+    root: root(),
+    path: file(),
+    password,
+    letters: process.env.WEMBRIC_OUTBOX ?? null,
+  }
   // about how much there is: what is packed unfolds to three times as much, and photos do not
   const { size } = await open(file(), 'r').then(handle => handle.stat().finally(() => handle.close()))
   const madeAt = await bringBack(task, bytes => {

@@ -5,7 +5,7 @@ import { bringBack } from '../backup/bring-back'
 import { lastMigration, migrate, newestMigration } from '../database/migrate'
 import { databaseSettings } from '../database/pool'
 import type { Pool } from '../database/query'
-import { giveUpTables, isHalfRestored } from '../database/tables'
+import { isHalfRestored } from '../database/tables'
 import { note, noted } from '../repositories/installation'
 import { Problem } from '../problem'
 import { backupsFolder, backUp } from './backups'
@@ -45,8 +45,7 @@ async function upgradeTables(last: number, now: Date): Promise<void> {
     // somebody else has brought them further meanwhile
     if ((await lastMigration(settings)) !== last) throw error
     try {
-      await giveUpTables(settings)
-      await bringBack({ settings, root: root(), path: backup, password, letters: null, upToDate: false })
+      await bringBack({ settings, root: root(), path: backup, password, letters: null, upToDate: false, giveUp: true })
     } catch (failed) {
       tellFailure(failed)
       throw new Problem('upgrade-failed', say('upgrade.failed-and-not-put-back', { backup, words }))

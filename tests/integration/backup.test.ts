@@ -25,7 +25,7 @@ import { newestMigration } from '../../server/database/migrate'
 import { databaseSettings, type DatabaseSettings } from '../../server/database/pool'
 import { isHalfRestored } from '../../server/database/tables'
 import { insertPhoto } from '../../server/repositories/photos'
-import { oldestShop } from '../../server/repositories/shops'
+import { one } from '../../server/database/query'
 import { isNightDue } from '../../server/services/backups'
 import type { BackupsResponse, RestoreResponse } from '../../shared/backups'
 // @ts-expect-error plain scripts
@@ -73,8 +73,10 @@ beforeAll(async () => {
   await ines.answer(job, { type: 'note', payload: { text: `O’Neil; it’s "odd" \\ 100 % – ñ 测 🛠` } })
   // bytes of every kind: what a dump must not take for text
   const picture = Buffer.concat([Buffer.from(Array.from({ length: 256 }, (_, n) => n)), randomBytes(400_000)])
-  const shop = (await oldestShop(pool))!
-  await insertPhoto(pool, shop.id, {
+  const { shopId } = await one<{ shopId: number }>(pool, 'SELECT shop_id AS shopId FROM people WHERE id = ?', [
+    ines.personId,
+  ])
+  await insertPhoto(pool, shopId, {
     ...{ machineId: machine.id, jobId: job, caption: 'by hand', width: 10, height: 10, personId: ines.personId },
     ...{ picture, small: picture.subarray(0, 900) },
   })

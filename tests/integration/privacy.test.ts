@@ -46,7 +46,11 @@ async function everything(): Promise<string> {
 describe('an owner', () => {
   it('is given all that is kept of them, and erased from every table, letter and log; their machine keeps its history', async () => {
     // somebody of the demo who is due, and was called otherwise before
-    const due = (await ines.get<DueResponse>('/api/due')).body.items.find(i => i.openJobId === null)!
+    const { items } = (await ines.get<DueResponse>('/api/due')).body
+    const isBusy = async (id: number) =>
+      (await ines.call('DELETE', `/api/customers/${id}`)).body.code !== 'has-machines'
+    let due = items[0]!
+    for (due of items) if (due.openJobId === null && !(await isBusy(due.customerId))) break
     const customer = { id: due.customerId }
     await ines.call('PUT', `/api/customers/${customer.id}`, {
       name: NAME,

@@ -130,8 +130,14 @@ export const logLinesAbout = (
     shopId,
     name,
   ])
-export const forgetInLog = (db: Db, shopId: number, name: string) =>
-  change(db, "UPDATE shop_log SET what = '' WHERE shop_id = ? AND what = ? AND kind LIKE 'owner-%'", [shopId, name])
+/** Puts a word in the place of a name in the log: of an owner, or in what a machine was called. */
+export const forgetInLog = (db: Db, shopId: number, name: string, instead: string) =>
+  change(db, 'UPDATE shop_log SET what = LEFT(REPLACE(what, ?, ?), 120) WHERE shop_id = ? AND INSTR(what, ?) > 0', [
+    name,
+    instead,
+    shopId,
+    name,
+  ])
 /** Answers that are kept to be given again, and have somebody's name in them. */
 export const forgetAnswers = (db: Db, shopId: number, name: string) =>
   change(db, 'DELETE FROM asked_once WHERE shop_id = ? AND INSTR(answer, ?) > 0', [shopId, name])

@@ -118,8 +118,8 @@ export async function eraseOwner(pool: Pool, shopId: number, id: number): Promis
     await rewriteTexts(db, shopId, machines, scrubber([...names, customer.email, customer.contact], instead))
     await forgetPlates(db, shopId, id)
     await dropRemindersOf(db, shopId, id)
-    for (const name of names) {
-      await forgetInLog(db, shopId, name)
+    for (const name of names.filter(n => n.length >= LEAST)) {
+      await forgetInLog(db, shopId, name, instead)
       await forgetAnswers(db, shopId, name)
     }
     await updateCustomer(db, shopId, id, { name: instead, contact: '', email: '', language: null })

@@ -106,7 +106,9 @@ describe('an owner', () => {
   }, 120_000)
   it('is named neither by the calendar’s secret address nor by a tag', async () => {
     const { path } = (await ines.post<{ path: string }>('/api/calendar-addresses')).body
-    const owners = (await ines.get<DueResponse>('/api/due')).body.items.map(i => i.owner)
+    const owners = (await ines.get<DueResponse>('/api/due')).body.items
+      .map(i => i.owner)
+      .filter(o => o !== 'Erased owner')
     expect(owners.length).toBeGreaterThan(3)
     const guest = new Client(server.env.WEMBRIC_TEST_URL)
     const calendar = (await guest.text(path)).replaceAll('\r\n ', '')

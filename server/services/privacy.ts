@@ -88,7 +88,8 @@ async function dropLetters(email: string): Promise<void> {
   if (!email) return
   for (const name of await readdir(outbox()).catch(() => [] as string[])) {
     const path = join(outbox(), name)
-    const text = await readFile(path, 'utf8').catch(() => '')
+    // a long header goes on in the next line (RFC 5322, 2.2.3)
+    const text = (await readFile(path, 'utf8').catch(() => '')).replaceAll(/\r?\n[ \t]+/g, ' ')
     if (/^To:.*$/im.exec(text)?.[0].includes(email)) await rm(path, { force: true })
   }
 }

@@ -35,7 +35,7 @@ const systemctl = (...args) => {
 /** Whether systemd runs this computer. */
 const isRun = () => existsSync('/run/systemd/system') && exists('systemctl')
 
-const TODO = {
+const ERRANDS = {
   print: () => process.stdout.write(unit()),
   install() {
     mkdirSync(dirname(file), { recursive: true })
@@ -64,9 +64,9 @@ const TODO = {
 }
 
 run(async () => {
-  if (!TODO[todo ?? ''])
+  if (!ERRANDS[todo ?? ''])
     throw new StopWithWords(
       'say what to do: npm run service -- install | uninstall | status | print (with --system for the whole computer, --lan for phones in the shop)',
     )
-  TODO[todo]()
+  ERRANDS[todo]()
 })

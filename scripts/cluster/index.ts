@@ -22,6 +22,7 @@ const say = (text: string) => console.log(text)
 interface Server extends Door {
   stop: () => Promise<void>
   kill: () => void
+  said: () => string
 }
 /** A server of the application, unchanged, on one node. */
 async function server(name: string, n: Nth, demo: boolean): Promise<Server> {
@@ -38,6 +39,7 @@ async function server(name: string, n: Nth, demo: boolean): Promise<Server> {
   return {
     ...{ name, url: made.env.WEMBRIC_TEST_URL as string, stop: made.stop as () => Promise<void> },
     kill: () => void made.child.kill('SIGKILL'),
+    said: made.said as () => string,
   }
 }
 const percentile = (values: number[], p: number): number =>
@@ -165,6 +167,8 @@ try {
     `in all: ${all.sent} answers, ${all.acknowledged.size} acknowledged; lost ${lost}, logs with a hole ${holes}, the three nodes have ${alike ? 'the same' : 'different rows'}, odd replies ${all.odd.length}`,
   )
   for (const words of all.odd.slice(0, 10)) say(`  ${words}`)
+  // what the servers told of it
+  if (all.odd.length) for (const { name, said } of [a, b]) say(`${name}: ${said().slice(-2000)}`)
   if (lost || holes || !alike || all.odd.length || Math.max(...late) > 1000) process.exitCode = 1
 } finally {
   await Promise.all([a?.stop(), b?.stop()])

@@ -43,9 +43,8 @@ async function weighJob(): Promise<{ answers: number; bytes: number }> {
 
 /** How many answers a second one server takes from so many hands that pause for nothing. */
 async function saturate(hands: number, seconds: number): Promise<{ aSecond: number; ms: number[] }> {
-  const jobs = await Promise.all(
-    Array.from({ length: hands }, async () => (await openJob(ines, await newMachine(ines), null)).body.id),
-  )
+  const jobs: number[] = []
+  for (let n = 0; n < hands; n++) jobs.push((await openJob(ines, await newMachine(ines), null)).body.id)
   const took: number[] = []
   const until = performance.now() + seconds * 1000
   const from = performance.now()

@@ -66,6 +66,10 @@ const isClosed = (error: unknown): boolean =>
   error instanceof Error && /closed state|Connection is closed|Pool is closed/i.test(error.message)
 export const isLost = (error: unknown): boolean => LOST.has(codeOf(error)) || isClosed(error)
 
+/** The database itself says that a commit went wrong (error 1180): a node that is cut off at that moment does. */
+export const isFailedCommit = (error: unknown): boolean =>
+  (error as { errno?: number }).errno === 1180 || codeOf(error) === 'ER_ERROR_DURING_COMMIT'
+
 /** A cluster node that is cut off from most others answers no query (error 1047, “WSREP has not yet prepared node”). */
 export const isWithoutQuorum = (error: unknown): boolean =>
   (error as { errno?: number }).errno === 1047 || codeOf(error) === 'ER_UNKNOWN_COM_ERROR'

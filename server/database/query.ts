@@ -1,6 +1,14 @@
 import type { Connection, Pool, PoolConnection, ResultSetHeader, RowDataPacket } from 'mysql2/promise'
 import { claim, unclaimed } from './asked-once'
-import { CommitNotKnown, DatabaseBusy, isLost, isRepeatable, StatementFailed, WrongRowCount } from './errors'
+import {
+  CommitNotKnown,
+  DatabaseBusy,
+  isFailedCommit,
+  isLost,
+  isRepeatable,
+  StatementFailed,
+  WrongRowCount,
+} from './errors'
 
 export type { Pool, PoolConnection }
 
@@ -82,7 +90,7 @@ export async function transaction<T>(pool: Pool, work: (connection: PoolConnecti
       return result
     } catch (error) {
       await connection.rollback().catch(() => connection.destroy())
-      if (reached === 'commit' && isLost(error)) throw new CommitNotKnown(error)
+      if (reached === 'commit' && (isLost(error) || isFailedCommit(error))) throw new CommitNotKnown(error)
       if (!isRepeatable(error) && !(reached === 'nothing' && isLost(error))) throw error
       if (attempt >= TRIES) throw isLost(error) ? error : new DatabaseBusy(error)
     } finally {

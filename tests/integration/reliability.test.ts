@@ -290,13 +290,16 @@ describe('migrations', () => {
 })
 
 describe('what is said when the database fails', () => {
-  it('a connection that breaks at the commit leaves it open whether it was saved', async () => {
+  it.each([
+    ['a connection that breaks at the commit', { code: 'PROTOCOL_CONNECTION_LOST' }],
+    ['a cluster node that is cut off at the commit', { code: 'ER_ERROR_DURING_COMMIT', errno: 1180 }],
+  ])('%s leaves it open whether it was saved', async (_, how) => {
     const broken = {
       getConnection: async () => ({
         beginTransaction: async () => {},
         execute: async () => [[]],
         commit: async () => {
-          throw Object.assign(new Error('Connection lost'), { code: 'PROTOCOL_CONNECTION_LOST' })
+          throw Object.assign(new Error('x'), how)
         },
         rollback: async () => {},
         release: () => {},

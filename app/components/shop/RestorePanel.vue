@@ -76,7 +76,14 @@ async function send(): Promise<void> {
   display: grid;
   gap: 6px;
 }
-.file input {
+.file input::file-selector-button {
   min-height: 44px;
+  margin-right: 12px;
+  padding: 0 16px;
+  border: 1px solid var(--ink2);
+  border-radius: 8px;
+  background: none;
+  color: var(--ink);
+  font: 600 16px var(--sentences);
 }
 </style>

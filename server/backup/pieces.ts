@@ -1,4 +1,5 @@
-import type { Readable } from 'node:stream'
+import { PassThrough, type Readable } from 'node:stream'
+import { pipeline } from 'node:stream/promises'
 import { promisify } from 'node:util'
 import { deflateRawSync, gzip } from 'node:zlib'
 
@@ -23,7 +24,13 @@ async function packed(bytes: Buffer): Promise<Piece> {
   return { bytes: await zip(bytes, { level: 1 }), gzipped: true }
 }
 
-async function* cut(source: Readable): AsyncGenerator<Buffer> {
+/** So much is read ahead while a piece is on its way to the disk. */
+const AHEAD_BYTES = 4 * PIECE_BYTES
+
+async function* cut(from: Readable): AsyncGenerator<Buffer> {
+  const source = new PassThrough({ highWaterMark: AHEAD_BYTES })
+  // an error comes out of it where it is read
+  pipeline(from, source).catch(() => {})
   let parts: Buffer[] = []
   let length = 0
   for await (const part of source as AsyncIterable<Buffer>) {

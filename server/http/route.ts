@@ -18,7 +18,7 @@ import type { Pool } from '../database/query'
 import { currentPerson, type SignedIn } from './session'
 import { answeredOnce } from './answered-once'
 import { Problem } from '../problem'
-import { noteRequest } from '../services/shop-log'
+import { noteRequest, thingOf } from '../services/shop-log'
 import { inLanguage } from '../words'
 import { sendProblem } from './send-problem'
 import { say } from '../../core/said'
@@ -104,6 +104,8 @@ export const shopRoute = <K extends ApiKey>(
       const person = await personWith(event, role)
       const given: Given<K> & OfPerson = Object.assign(await givenOf(event, key), { person })
       return answeredOnce(event, person, given.body, async () => {
+        const subject = await thingOf(given.pool, person.shopId, key, given)
+        if (subject !== undefined) given.subject = subject
         const answered = await work(given)
         await noteRequest(given.pool, person, key, given)
         return answered

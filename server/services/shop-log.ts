@@ -3,7 +3,8 @@ import { cellOut, QUOTED_CELL } from '../../core/exchange'
 import type { ApiKey } from '../../shared/api'
 import type { LogKind, LogQuery, LogResponse } from '../../shared/shop-log'
 import type { Db } from '../database/query'
-import { insertLogLine, logLines } from '../repositories/shop-log'
+import { insertLogLine, logLines, nameOfThing } from '../repositories/shop-log'
+import { tellFailure } from '../telling/log'
 import { t } from '../words'
 import { LOGGED } from './logged-requests'
 
@@ -26,7 +27,25 @@ function nameIn(body: unknown): string {
   const words = typeof name === 'string' ? [name] : [maker, model, tag].filter(word => typeof word === 'string')
   return words.join(' ')
 }
-/** Writes down a request that was worked, if it is of those that are. @param subject whom or what it was about */
+/**
+ * What a request is about that has a number alone: looked up before it is worked, for afterward it may be gone.
+ * @returns undefined where the request is not written down, or says itself what it is about
+ */
+export async function thingOf(
+  db: Db,
+  shopId: number,
+  key: ApiKey,
+  given: { body: unknown; readonly id: number },
+): Promise<string | undefined> {
+  const [, kind, parameter] = /^\S+ \/api\/([\w-]+)\/:(\w+)/.exec(key) ?? []
+  if (!kind || parameter !== 'id' || !LOGGED[key as keyof typeof LOGGED] || nameIn(given.body)) return undefined
+  return (await nameOfThing(db, shopId, kind, given.id)) ?? undefined
+}
+/**
+ * Writes down a request that was worked, if it is of those that are. What was worked is done, also where the log cannot
+ * be written.
+ * @param subject whom or what it was about
+ */
 export async function noteRequest(
   db: Db,
   person: Doer,
@@ -34,7 +53,10 @@ export async function noteRequest(
   { body, subject }: { body: unknown; subject?: string },
 ): Promise<void> {
   const kind = key in LOGGED ? LOGGED[key as keyof typeof LOGGED] : null
-  if (kind) await noteInLog(db, person, kind, subject ?? nameIn(body))
+  if (!kind) return
+  await noteInLog(db, person, kind, subject ?? nameIn(body)).catch((error: unknown) =>
+    tellFailure(error, { doing: 'writing the log of a shop' }),
+  )
 }
 
 const PAGE = 100

@@ -1,6 +1,6 @@
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import type { OneTimeCode } from '../../shared/people'
-import type { JobResponse, PersonRow, SessionResponse } from '../../shared/responses'
+import type { BladeSetRow, JobResponse, PersonRow, SessionResponse } from '../../shared/responses'
 import type { LogKind, LogResponse } from '../../shared/shop-log'
 import { removeOldLogLines } from '../../server/repositories/shop-log'
 import { pool } from '../support/database'
@@ -213,6 +213,16 @@ describe('the log of a shop', () => {
     }
     // what is odd in an address is nothing asked
     expect((await lines('?kind=odd&before=x')).length).toBeGreaterThan(0)
+  })
+  it('says what a change was of, also where the request has a number alone and the thing is gone after it', async () => {
+    const name = `Set ${unique()}`
+    const { id: _, ...known } = (await ines.get<BladeSetRow[]>('/api/blade-sets')).body[0]!
+    const { id } = (await ines.post<{ id: number }>('/api/blade-sets', { ...known, name })).body
+    expect((await ines.call('DELETE', `/api/blade-sets/${id}`)).status).toBe(200)
+    expect(await lineOf('shelf-changed')).toMatchObject({ person: 'Ines', what: name })
+    const machine = await newMachine(ines)
+    await ines.post(`/api/machines/${machine.id}/meter`, { on: new Date().toISOString().slice(0, 10), meter: 12 })
+    expect(await lineOf('machine-changed')).toMatchObject({ what: machine.name })
   })
   it('is saved as a CSV in which no cell runs, and that is written down too', async () => {
     const odd = await hired('mechanic', '=1+1')

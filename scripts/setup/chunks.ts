@@ -28,7 +28,7 @@ const FILES: [name: string, of: RegExp][] = [
     'forms',
     part(
       '/app/components/forms/',
-      '/shared/(?:requests|people|shop-log)\\.ts$',
+      '/shared/(?:requests|people|shop-log|backups|phones)\\.ts$',
       '/app/composables/use(?:MachineSearch|ModelSearch|Customers)',
     ),
   ],

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { qrDrawing } from '../../utils/qr'
+import { qrDrawing } from '../shop/qr-drawing'
 import { t } from '../../words'
 
 /** The tag that hangs on a machine: its number in letters, and as a code that opens its page on a phone. */

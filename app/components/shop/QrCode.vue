@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { qrDrawing } from '../../utils/qr'
+import { qrDrawing } from './qr-drawing'
 
 /** An address as a code that a phone's camera reads. */
 const props = defineProps<{ text: string; name: string }>()

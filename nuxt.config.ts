@@ -79,6 +79,10 @@ export default defineNuxtConfig({
     preset: 'node',
     serveStatic: true,
     minify: false,
+    // what seals backups wants other versions of its helpers than what draws PDFs: it is built in, with its own
+    externals: {
+      inline: ['age-encryption', '@noble/curves', '@noble/post-quantum', '@noble/ciphers', '@noble/hashes'],
+    },
     compressPublicAssets: true,
     // what reads a photographed page knows two languages; it lies on the shop's own server
     publicAssets: ['eng', 'spa'].map(language => ({

@@ -17,6 +17,12 @@ const file = process.argv.slice(2).find(word => !word.startsWith('--'))
 /** Nothing of a shop lies there: a folder that holds nothing but backups may be restored into. */
 const isFree = folder => !existsSync(folder) || readdirSync(folder).every(name => name === 'backups')
 
+/** No demo is put beside a shop that was restored. */
+function noteRestored(folder) {
+  mkdirSync(folder, { recursive: true })
+  writeFileSync(join(folder, 'empty'), 'This shop was restored from a backup.\n')
+}
+
 /** Runs the restore itself, its database up. */
 const bringBack = (folder, database, password) =>
   errand(root, 'backup/restore.ts', {
@@ -45,7 +51,7 @@ async function intoFolder(password) {
     throw error
   }
   await database.stop()
-  writeFileSync(join(making, 'empty'), 'This shop was restored from a backup.\n')
+  noteRestored(making)
   if (existsSync(join(data, 'backups'))) renameSync(join(data, 'backups'), join(making, 'backups'))
   rmSync(data, { recursive: true, force: true })
   mkdirSync(dirname(data), { recursive: true })
@@ -61,5 +67,6 @@ run(async () => {
   const password = file.endsWith('.age') ? await backupPassword('Password of this backup:') : ''
   if (!process.env.WEMBRIC_DB_URL) return intoFolder(password)
   await bringBack(data, await startDatabase(data, false), password)
+  noteRestored(data)
   say('restored into the database of WEMBRIC_DB_URL. Start it with the same WEMBRIC_DB_URL: npm start')
 })

@@ -39,7 +39,9 @@ const ERRANDS = {
   print: () => process.stdout.write(unit()),
   install() {
     mkdirSync(dirname(file), { recursive: true })
-    writeFileSync(file, unit())
+    // passwords may be among its settings: for its owner's eyes alone, also where it was there before
+    rmSync(file, { force: true })
+    writeFileSync(file, unit(), { mode: 0o600 })
     if (!isRun())
       throw new StopWithWords(
         `systemd does not run this computer. The unit lies in ${file}, but nothing starts it. Let what starts your programs run this line, for example with “@reboot” in crontab -e:\n\n  cd ${root} && WEMBRIC_LOG=json npm start >> wembric.log 2>&1`,

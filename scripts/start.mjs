@@ -100,7 +100,8 @@ run(async () => {
     const ask = askOwn({ host, port, secure: lan })
     await waitReady(askReady(ask))
     say(`open ${app?.[0] ?? address}`)
-    if (trust) say(`on a phone, open ${trust} first: it says how the phone comes to trust this computer`)
+    if (trust)
+      say(`on each phone, and once on this computer, open ${trust} first: it says how a device comes to trust it`)
     const { needed } = (await ask('/api/setup')).body
     if (demo) say('sign in as ines (lead), tam or jory (mechanics), password quillbrook')
     else if (needed) say('an empty shop: the first page sets up your shop and its first lead')

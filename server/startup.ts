@@ -47,6 +47,7 @@ export function heldFor(work: Promise<void>): void {
   const held = work.then(async () => {
     await upgrade(pool(), new Date())
     await indexOlderModels(pool())
+    refreshSoon(pool())
   })
   starting = held.catch(error => {
     starting = null

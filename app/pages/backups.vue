@@ -29,19 +29,19 @@ const standing = computed(() => {
   const words = { dateStyle: 'long', timeStyle: 'short', timeZone: zone.value } as const
   return t('page-backups.newest', { at: new Intl.DateTimeFormat(LOCALE, words).format(made) })
 })
-const command = computed(
-  () =>
-    `WEMBRIC_DATA=/new/folder npm run restore -- ${backups.value?.folder ?? ''}/${newest.value?.name ?? 'wembric-….tar'}`,
-)
+const command = computed(() => {
+  const file = `${backups.value?.folder ?? ''}/${newest.value?.name ?? 'wembric-….tar'}`
+  return `WEMBRIC_DATA=/new/folder npm run restore -- ${file}`
+})
 async function send(): Promise<void> {
   if (await make(password.value)) password.value = ''
 }
 </script>
 
 <template>
-  <main class="form">
+  <main class="form wide">
     <h1>{{ t('page-backups.title') }}</h1>
-    <div class="columns">
+    <div class="beside">
       <section>
         <h2>{{ t('page-backups.backups') }}</h2>
         <p v-if="form.failed.value" class="wrong" role="alert">{{ form.failed.value }}</p>
@@ -93,21 +93,10 @@ async function send(): Promise<void> {
 </template>
 
 <style scoped>
-.form {
-  max-width: 1240px;
-}
-.columns {
-  display: grid;
-  grid-template-columns: repeat(auto-fit, minmax(min(100%, 440px), 1fr));
-  gap: 20px 48px;
-  align-items: start;
-}
-section,
 .make,
 .making {
   display: grid;
   gap: 14px;
-  min-width: 0;
 }
 .make {
   justify-items: start;

@@ -19,11 +19,11 @@ const also = computed(() => (phones.value?.app ?? []).slice(1).join(', '))
 </script>
 
 <template>
-  <main class="form">
+  <main class="form wide">
     <h1>{{ t('page-phones.title') }}</h1>
     <p v-if="form.failed.value" class="wrong" role="alert">{{ form.failed.value }}</p>
     <LoadingRows v-else-if="!phones" :words="t('page-phones.title')" />
-    <div v-if="phones" class="columns">
+    <div v-if="phones" class="beside">
       <section v-if="phones.app">
         <template v-if="phones.trust">
           <h2>{{ t('page-phones.scan') }}</h2>
@@ -57,19 +57,7 @@ const also = computed(() => (phones.value?.app ?? []).slice(1).join(', '))
 </template>
 
 <style scoped>
-.form {
-  max-width: 1240px;
-}
-.columns {
-  display: grid;
-  grid-template-columns: repeat(auto-fit, minmax(min(100%, 440px), 1fr));
-  gap: 20px 48px;
-  align-items: start;
-}
 section {
-  display: grid;
-  gap: 14px;
-  min-width: 0;
   justify-items: start;
 }
 section > :deep(.devices),

@@ -99,9 +99,9 @@ async function add(): Promise<void> {
 </script>
 
 <template>
-  <main class="form">
+  <main class="form wide">
     <h1>{{ session.shop?.name }}</h1>
-    <div v-if="session.shop" class="columns">
+    <div v-if="session.shop" class="beside">
       <section>
         <h2>{{ t('page-shop.the-shop') }}</h2>
         <ShopIdentity v-if="session.isLead" :shop="session.shop" :form="ways" @settle="settle" />
@@ -194,20 +194,6 @@ async function add(): Promise<void> {
 </template>
 
 <style scoped>
-.form {
-  max-width: 1240px;
-}
-.columns {
-  display: grid;
-  grid-template-columns: repeat(auto-fit, minmax(min(100%, 440px), 1fr));
-  gap: 20px 48px;
-  align-items: start;
-}
-section {
-  display: grid;
-  gap: 20px;
-  min-width: 0;
-}
 .adding {
   display: grid;
   gap: 16px;

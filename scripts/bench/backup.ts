@@ -46,10 +46,12 @@ const seconds = async (work: () => unknown): Promise<number> => {
   await work()
   return (performance.now() - from) / 1000
 }
-const told = (what: string, ours: number, bare: number) =>
-  console.warn(
-    `${what.padEnd(40)} ${ours.toFixed(1)} s, bare ${bare.toFixed(1)} s, ratio ${(ours / bare).toFixed(2)} (goal ≤ ${GOAL}: ${ours / bare <= GOAL ? 'reached' : 'not reached'})`,
-  )
+function told(what: string, ours: number, bare: number): void {
+  const ratio = ours / bare
+  const figures = `${ours.toFixed(1)} s, bare ${bare.toFixed(1)} s, ratio ${ratio.toFixed(2)}`
+  console.warn(`${what.padEnd(40)} ${figures} (goal ≤ ${GOAL}: ${ratio <= GOAL ? 'reached' : 'not reached'})`)
+}
+const megabytes = (file: string): string => `${Math.round(statSync(file).size / 1e6)} MB`
 
 /** A backup and its restore against mariadb-dump and tar of the same tables, turn about. */
 export async function benchBackup(): Promise<void> {
@@ -82,11 +84,7 @@ export async function benchBackup(): Promise<void> {
       execFileSync('tar', ['-C', folder, '-cf', join(folder, 'dump.tar'), 'dump.sql'])
     })
     const ourMake = await seconds(() => makeBackup(task(null)))
-    told(
-      `backup, ${Math.round(statSync(made).size / 1e6)} MB (dump ${Math.round(statSync(join(folder, 'dump.tar')).size / 1e6)} MB)`,
-      ourMake,
-      bareMake,
-    )
+    told(`backup, ${megabytes(made)} (dump ${megabytes(join(folder, 'dump.tar'))})`, ourMake, bareMake)
     const sealed = join(folder, 'sealed.tar.age')
     told('backup, encrypted', await seconds(() => makeBackup(task('a password', sealed))), bareMake)
     await anew('bare')

@@ -56,9 +56,10 @@ async function under(what: string, writers: Writer[], all: LoadCounts, happening
   await sleep((given.seconds * 1000) / 12)
   on = false
   await Promise.all(writing)
-  say(
-    `${what}: ${counts.acknowledged.size} of ${counts.sent} answers taken, replies ${JSON.stringify(counts.byStatus)}, odd ${counts.odd.length}; at once p50 ${ms(percentile(counts.took, 0.5))}, p99 ${ms(percentile(counts.took, 0.99))}; the longest wait ${(counts.longestMs / 1000).toFixed(1)} s`,
-  )
+  const taken = `${counts.acknowledged.size} of ${counts.sent} answers taken`
+  const replies = `replies ${JSON.stringify(counts.byStatus)}, odd ${counts.odd.length}`
+  const took = `at once p50 ${ms(percentile(counts.took, 0.5))}, p99 ${ms(percentile(counts.took, 0.99))}`
+  say(`${what}: ${taken}, ${replies}; ${took}; the longest wait ${(counts.longestMs / 1000).toFixed(1)} s`)
   all.sent += counts.sent
   all.odd.push(...counts.odd)
   for (const [id, at] of counts.acknowledged) all.acknowledged.set(id, at)
@@ -163,9 +164,8 @@ try {
   }).length
   const alike = logs.every(log => log.size === logs[0]!.size && [...log.keys()].every(id => logs[0]!.has(id)))
   const holes = holesIn(logs[0]!)
-  say(
-    `in all: ${all.sent} answers, ${all.acknowledged.size} acknowledged; lost ${lost}, logs with a hole ${holes}, the three nodes have ${alike ? 'the same' : 'different rows'}, odd replies ${all.odd.length}`,
-  )
+  say(`in all: ${all.sent} answers, ${all.acknowledged.size} acknowledged; odd replies ${all.odd.length}`)
+  say(`lost ${lost}, logs with a hole ${holes}, the three nodes have ${alike ? 'the same' : 'different'} rows`)
   for (const words of all.odd.slice(0, 10)) say(`  ${words}`)
   // what the servers told of it
   if (all.odd.length) for (const { name, said } of [a, b]) say(`${name}: ${said().slice(-2000)}`)

@@ -12,8 +12,8 @@ export const forServers = (n: Nth): string => `10.77.2.${10 + n}`
 export const space = (n: Nth): string => `wembric-node-${n}`
 
 /**
- * Two networks: one among the nodes, which can be cut, and one from the servers to each node, which stays. Each node has
- * a namespace of its own; the servers are in ours.
+ * Two networks: one among the nodes, which can be cut, and one from the servers to each node, which stays. Each node
+ * has a namespace of its own; the servers are in ours.
  */
 export function makeNetworks(): void {
   // the names of namespaces are files: ours lie where they go with our mounts

@@ -13,7 +13,7 @@ x509.cryptoProvider.set(webcrypto)
 const DAY_MS = 86_400_000
 const ALGORITHM = { name: 'ECDSA', namedCurve: 'P-256', hash: 'SHA-256' }
 const AUTHORITY_DAYS = 3650
-/** Phones take no certificate of a server that holds for more than 398 days; one that is renewed by itself needs less. */
+/** Phones take none of a server that holds for more than 398 days; one that is renewed by itself needs less. */
 const SERVER_DAYS = 90
 const RENEW_DAYS = 30
 /** Clocks of phones differ from the server's. */

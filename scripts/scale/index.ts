@@ -78,17 +78,18 @@ const { answers } = await weighJob()
 await saturate(4, 3)
 const single = await saturate(1, 8)
 const busy = await saturate(16, 15)
-say(
-  `one server with its database on these two processors: one hand ${percentile(single.ms, 0.5).toFixed(1)} ms an answer; 16 hands ${busy.aSecond.toFixed(0)} answers a second, p50 ${percentile(busy.ms, 0.5).toFixed(0)} ms, p99 ${percentile(busy.ms, 0.99).toFixed(0)} ms`,
-)
+const [p50, p99] = [percentile(busy.ms, 0.5).toFixed(0), percentile(busy.ms, 0.99).toFixed(0)]
+say('one server with its database, on the same processors as its load:')
+say(`  one hand, ${percentile(single.ms, 0.5).toFixed(1)} ms an answer`)
+say(`  16 hands, ${busy.aSecond.toFixed(0)} answers a second, p50 ${p50} ms, p99 ${p99} ms`)
 say(`a look for news about 200 shops at once: ${(await newsLook(200)).toFixed(1)} ms at the median, twice a second`)
 
 const peak = peakAnswersASecond(given.shops, answers)
 const serviceMs = 1000 / busy.aSecond
 const load = (peak * serviceMs) / 1000 / given.servers
-say(
-  `${given.shops} shops: ${peak.toFixed(0)} answers a second in the busiest hour; ${given.servers} servers at ${serviceMs.toFixed(1)} ms each are busy ${(load * 100).toFixed(0)} % of it`,
-)
+const by = `${given.servers} servers at ${serviceMs.toFixed(1)} ms each`
+say(`${given.shops} shops: ${peak.toFixed(0)} answers a second in the busiest hour`)
+say(`  by arithmetic, ${by} are busy ${(load * 100).toFixed(0)} % of it`)
 const draw = random(1)
 const seen = simulate({
   shops: given.shops,
@@ -98,8 +99,7 @@ const seen = simulate({
   minutes: 20,
   seed: 1,
 })
-say(
-  `simulated, ${seen.answers} answers of 20 minutes: busy ${(seen.busy * 100).toFixed(0)} %, waits p50 ${seen.p50.toFixed(1)} ms, p99 ${seen.p99.toFixed(1)} ms, the longest ${seen.longest.toFixed(0)} ms`,
-)
+const waits = `p50 ${seen.p50.toFixed(1)} ms, p99 ${seen.p99.toFixed(1)} ms, the longest ${seen.longest.toFixed(0)} ms`
+say(`  simulated, ${seen.answers} answers of 20 minutes: busy ${(seen.busy * 100).toFixed(0)} %, waits ${waits}`)
 await pool.end()
 process.exit()

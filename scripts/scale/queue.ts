@@ -1,6 +1,6 @@
 import { random } from '../../tests/support/faults/random'
 
-/** A shop as it is assumed: mechanics, whole valve jobs of each a day, hours that it is open, and how uneven the day is. */
+/** A shop as it is assumed: mechanics, whole valve jobs of each a day, hours it is open, how uneven the day is. */
 const MECHANICS = 3
 const JOBS_A_DAY = 4
 const OPEN_HOURS = 8

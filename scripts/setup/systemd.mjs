@@ -5,7 +5,8 @@ export const NAME = 'wembric.service'
 /** What a start reads of the environment, and a service is to be given too. */
 const HANDED_ON = [
   ...['PORT', 'HOST', 'WEMBRIC_OUTBOX', 'WEMBRIC_BACKUPS', 'WEMBRIC_NIGHTLY', 'WEMBRIC_TRUSTED_PROXY', 'WEMBRIC_TLS'],
-  ...['WEMBRIC_DB_URL', 'WEMBRIC_MIGRATION_DB_URL'],
+  ...['WEMBRIC_DB_URL', 'WEMBRIC_MIGRATION_DB_URL', 'WEMBRIC_SESSION_SECRET', 'WEMBRIC_BACKUP_PASSWORD'],
+  ...['WEMBRIC_METRICS_TOKEN', 'WEMBRIC_TLS_CERT', 'WEMBRIC_TLS_KEY', 'WEMBRIC_NAME', 'WEMBRIC_TRUST_PORT'],
 ]
 /** A value as a unit has it; in quotes, percent signs doubled. @throws StopWithWords for a line break */
 function quoted(value) {

@@ -57,8 +57,10 @@ const slope =
   later.reduce((sum, s) => sum + (s.minute - mx) * (s.mb - my), 0) /
   later.reduce((sum, s) => sum + (s.minute - mx) ** 2, 0)
 const tenth = Math.max(1, Math.floor(later.length / 10))
-console.log(
-  `${minutes} min, ${LISTENERS} listeners, ${answers} answers, ${heard} pieces heard: ${mean(later.slice(0, tenth).map(s => s.mb)).toFixed(0)} MB after warming up, ${mean(later.slice(-tenth).map(s => s.mb)).toFixed(0)} MB at the end, most ${Math.max(...samples.map(s => s.mb)).toFixed(0)} MB; ${(slope * 60).toFixed(1)} MB an hour by a line through it`,
-)
+const mb = (some: typeof samples) => `${mean(some.map(s => s.mb)).toFixed(0)} MB`
+const most = Math.max(...samples.map(s => s.mb)).toFixed(0)
+console.log(`${minutes} min, ${LISTENERS} listeners, ${answers} answers, ${heard} pieces heard`)
+console.log(`${mb(later.slice(0, tenth))} after warming up, ${mb(later.slice(-tenth))} at the end, most ${most} MB`)
+console.log(`${(slope * 60).toFixed(1)} MB an hour by a line through it`)
 await pool.end()
 process.exit()

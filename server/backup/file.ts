@@ -140,7 +140,10 @@ export interface OpenBackup {
   entries: AsyncGenerator<Entry, End>
 }
 
-/** Opens a backup. @throws Problem backup-broken, backup-password; its entries throw backup-broken where it breaks off */
+/**
+ * Opens a backup.
+ * @throws Problem backup-broken, backup-password; its entries throw backup-broken where it breaks off
+ */
 export async function openBackup(path: string, password: string | null): Promise<OpenBackup> {
   const tar = extract()
   const source = await unsealed(path, password)

@@ -17,7 +17,7 @@ export const NOT_KEPT = [
   'spec_import_rows',
 ]
 
-/** Where the database is, for a program of MariaDB; the password goes by the environment, where others do not see it. */
+/** Where the database is, for a program of MariaDB; the password goes by the environment, unseen by others. */
 const at = ({ host, port, user }: DatabaseSettings) => [
   '--no-defaults',
   ...['--protocol=tcp', `--host=${host}`, `--port=${port}`, `--user=${user}`],

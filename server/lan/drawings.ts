@@ -1,38 +1,48 @@
-/** What a drawn line of a phone's screen is: text, the one to tap, a switch that is on, a button. */
-type Line = 'text' | 'tap' | 'on' | 'button' | 'top-button' | 'share' | 'dots' | 'search' | 'file' | 'icon'
+/** What a drawn line of a screen is: text, the one to tap, a switch that is on, a button, a sign. */
+export type Line = 'text' | 'tap' | 'on' | 'button' | 'top-button' | 'share' | 'dots' | 'search' | 'file'
 
-const bar = (y: number, width: number, dark = false) =>
-  `<rect x="16" y="${y}" width="${width}" height="7" rx="3.5" class="${dark ? 'dark' : 'pale'}"/>`
-const ring = (x: number, y: number, width: number, height: number) =>
-  `<rect x="${x}" y="${y}" width="${width}" height="${height}" rx="7" class="ring"/>`
+const box = (kind: string, x: number, y: number, width: number, height: number, round: number) =>
+  `<rect x="${x}" y="${y}" width="${width}" height="${height}" rx="${round}" class="${kind}"/>`
+const bar = (x: number, y: number, width: number, kind: 'pale' | 'dark' = 'pale') => box(kind, x, y, width, 7, 3.5)
+/** Round what is to be tapped. */
+const ring = (x: number, y: number, width: number, height: number) => box('ring', x, y, width, height, 7)
+const stroke = (path: string) => `<path d="${path}" class="line"/>`
+const dot = (kind: string, x: number, y: number, radius: number) =>
+  `<circle cx="${x}" cy="${y}" r="${radius}" class="${kind}"/>`
 
-const LINES: Record<Line, (y: number) => string> = {
-  'text': y => bar(y + 8, 64),
-  'tap': y => `${ring(9, y, 82, 23)}${bar(y + 8, 52, true)}<path d="M82 ${y + 7} l5 5 -5 5" class="line"/>`,
-  'on': y =>
-    `${ring(9, y, 82, 23)}${bar(y + 8, 34, true)}<rect x="64" y="${y + 4}" width="24" height="15" rx="7.5" class="go"/><circle cx="80.500" cy="${y + 11.5}" r="5.500" class="paper"/>`,
-  'button': y => `<rect x="24" y="${y + 1}" width="52" height="21" rx="10" class="go"/>${ring(20, y - 3, 60, 29)}`,
-  'top-button': y =>
-    `${bar(y + 8, 30)}<rect x="62" y="${y + 3}" width="28" height="16" rx="8" class="go"/>${ring(58, y - 1, 36, 24)}`,
-  'share': y =>
-    `${ring(37, y - 3, 26, 30)}<path d="M44 ${y + 9} v11 h12 v-11 M50 ${y + 15} v-13 M46 ${y + 6} l4 -4 4 4" class="line"/>`,
-  'dots': y =>
-    `${ring(78, y - 3, 16, 28)}${[4, 11, 18].map(d => `<circle cx="86" cy="${y + d}" r="2.500" class="dark"/>`).join('')}`,
-  'search': y =>
-    `${ring(9, y, 82, 23)}<circle cx="20" cy="${y + 10}" r="4.500" class="line"/><path d="M23 ${y + 14} l4 4" class="line"/>${`<rect x="32" y="${y + 8}" width="44" height="7" rx="3.5" class="dark"/>`}`,
-  'file': y =>
-    `${ring(9, y, 82, 25)}<path d="M16 ${y + 4} h8 l5 5 v12 h-13 z" class="line"/><rect x="36" y="${y + 9}" width="42" height="7" rx="3.5" class="dark"/>`,
-  'icon': y =>
-    `${ring(16, y - 2, 28, 28)}<circle cx="30" cy="${y + 12}" r="8" class="line"/><path d="M30 ${y + 2} v6" class="line"/>`,
+const LINES: Record<Line, (y: number) => string[]> = {
+  'text': y => [bar(16, y + 8, 64)],
+  'tap': y => [ring(9, y, 82, 23), bar(16, y + 8, 52, 'dark'), stroke(`M82 ${y + 7} l5 5 -5 5`)],
+  'on': y => [
+    ring(9, y, 82, 23),
+    bar(16, y + 8, 34, 'dark'),
+    box('go', 64, y + 4, 24, 15, 7.5),
+    dot('paper', 80.5, y + 11.5, 5.5),
+  ],
+  'button': y => [box('go', 24, y + 1, 52, 21, 10), ring(20, y - 3, 60, 29)],
+  'top-button': y => [bar(16, y + 8, 30), box('go', 62, y + 3, 28, 16, 8), ring(58, y - 1, 36, 24)],
+  'share': y => [
+    ring(37, y - 3, 26, 30),
+    stroke(`M44 ${y + 9} v11 h12 v-11 M50 ${y + 15} v-13 M46 ${y + 6} l4 -4 4 4`),
+  ],
+  'dots': y => [ring(78, y - 3, 16, 28), ...[4, 11, 18].map(down => dot('dark', 86, y + down, 2.5))],
+  'search': y => [
+    ring(9, y, 82, 23),
+    dot('line', 20, y + 10, 4.5),
+    stroke(`M23 ${y + 14} l4 4`),
+    bar(32, y + 8, 44, 'dark'),
+  ],
+  'file': y => [ring(9, y, 82, 25), stroke(`M16 ${y + 4} h8 l5 5 v12 h-13 z`), bar(36, y + 9, 42, 'dark')],
 }
+/** Lines under one another, so far apart. */
+const drawn = (lines: Line[], from: number, apart: number): string =>
+  lines.flatMap((line, n) => LINES[line](from + n * apart)).join('')
+const picture = (height: number, shapes: string): string =>
+  `<svg viewBox="0 0 100 ${height}" role="presentation">${shapes}</svg>`
 
-/** A phone's screen, drawn by us: what is to be tapped has a ring. */
-export function drawnScreen(lines: Line[]): string {
-  const drawn = lines.map((line, n) => LINES[line](22 + n * 30)).join('')
-  return `<svg viewBox="0 0 100 176" role="presentation"><rect x="2" y="2" width="96" height="172" rx="14" class="frame"/><rect x="38" y="9" width="24" height="4" rx="2" class="pale"/>${drawn}</svg>`
-}
+/** A phone's screen, drawn by us. */
+export const drawnScreen = (lines: Line[]): string =>
+  picture(176, box('frame', 2, 2, 96, 172, 14) + box('pale', 38, 9, 24, 4, 2) + drawn(lines, 22, 30))
 /** A computer's window. */
 export const drawnWindow = (lines: Line[]): string =>
-  `<svg viewBox="0 0 100 120" role="presentation"><rect x="2" y="2" width="96" height="96" rx="6" class="frame"/><path d="M2 14 h96" class="line"/><path d="M34 114 h32 M50 98 v16" class="line"/>${lines.map((line, n) => LINES[line](18 + n * 26)).join('')}</svg>`
-
-export type { Line }
+  picture(120, box('frame', 2, 2, 96, 96, 6) + stroke('M2 14 h96 M34 114 h32 M50 98 v16') + drawn(lines, 18, 26))

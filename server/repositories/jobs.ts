@@ -127,7 +127,8 @@ export const lastSeqs = (
   const marks = shopIds.map(() => '?').join(', ')
   return many(
     db,
-    `SELECT shop_id AS shopId, id, last_seq AS lastSeq FROM jobs WHERE shop_id IN (${marks}) AND status IN ('open', 'held')
+    `SELECT shop_id AS shopId, id, last_seq AS lastSeq FROM jobs
+     WHERE shop_id IN (${marks}) AND status IN ('open', 'held')
      UNION SELECT shop_id, id, last_seq FROM jobs WHERE shop_id IN (${marks}) AND closed_at >= ?`,
     [...shopIds, ...shopIds, new Date(Date.now() - 86_400_000)],
   )

@@ -229,6 +229,25 @@ export async function indexOlderModels(db: Db): Promise<void> {
   }
 }
 
+/** Makes the index of a whole book, where it came without. */
+export async function indexBook(db: Db, shopId: number): Promise<void> {
+  const rows = await many<Findable & { id: number; code: string }>(
+    db,
+    `SELECT id, maker, model, code, kind, family, displacement_cc AS displacementCc, year_from AS yearFrom,
+       year_to AS yearTo FROM engine_models WHERE shop_id = ? AND NOT quick ORDER BY id`,
+    [shopId],
+  )
+  await addGramCounts(
+    db,
+    shopId,
+    await insertGrams(
+      db,
+      shopId,
+      rows.map(({ id, ...model }) => ({ id, model })),
+    ),
+  )
+}
+
 /** How many models have each of these trigrams, the rarest first; those that no model has are left out. */
 export const gramCounts = (db: Db, shopId: number, grams: string[]): Promise<{ gram: string; n: number }[]> =>
   grams.length === 0

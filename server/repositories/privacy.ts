@@ -1,7 +1,7 @@
 import { escapeId } from 'mysql2/promise'
 import { change, type Db, many } from '../database/query'
 
-/** Where something about an owner may stand as text, by the machine it is about; JSON is looked through value by value. */
+/** Where an owner may stand in a text, by the machine that it is about; JSON is looked through value by value. */
 const TEXTS = [
   { table: 'jobs', column: 'pin', json: true, of: 't.machine_id' },
   { table: 'events', column: 'payload', json: true, of: 'j.machine_id' },
@@ -35,7 +35,8 @@ export async function rewriteTexts(
     const join = of.startsWith('j.') ? 'JOIN jobs j ON j.shop_id = t.shop_id AND j.id = t.job_id' : ''
     const rows = await many<Record<string, string | number>>(
       db,
-      `SELECT ${keys.map(k => `t.${escapeId(k)}`).join(', ')}, t.${escapeId(column)} AS cell FROM ${escapeId(table)} t ${join}
+      `SELECT ${keys.map(k => `t.${escapeId(k)}`).join(', ')}, t.${escapeId(column)} AS cell
+       FROM ${escapeId(table)} t ${join}
        WHERE t.shop_id = ? AND ${of} IN (${marks(machineIds)}) AND t.${escapeId(column)} IS NOT NULL`,
       [shopId, ...machineIds],
     )
@@ -45,7 +46,8 @@ export async function rewriteTexts(
       if (changed === null) continue
       await change(
         db,
-        `UPDATE ${escapeId(table)} SET ${escapeId(column)} = ? WHERE shop_id = ? AND ${keys.map(k => `${escapeId(k)} = ?`).join(' AND ')}`,
+        `UPDATE ${escapeId(table)} SET ${escapeId(column)} = ?
+         WHERE shop_id = ? AND ${keys.map(k => `${escapeId(k)} = ?`).join(' AND ')}`,
         [changed, shopId, ...key],
       )
     }
@@ -116,7 +118,8 @@ export const jobsOfMachines = (db: Db, shopId: number, machineIds: number[]): Pr
     : many(
         db,
         `SELECT j.machine_id AS machineId, j.number, j.opened_at AS openedAt, j.closed_at AS closedAt,
-           (SELECT s.content FROM sheets s WHERE s.shop_id = j.shop_id AND s.job_id = j.id ORDER BY s.seq DESC LIMIT 1) AS sheet
+           (SELECT s.content FROM sheets s WHERE s.shop_id = j.shop_id AND s.job_id = j.id
+            ORDER BY s.seq DESC LIMIT 1) AS sheet
          FROM jobs j WHERE j.shop_id = ? AND j.machine_id IN (${marks(machineIds)}) ORDER BY j.opened_at`,
         [shopId, ...machineIds],
       )

@@ -15,7 +15,7 @@ import { Problem } from '../problem'
 import { backupElsewhere } from '../workers/backup-thread'
 import { tell } from '../words'
 import { daysIn } from './days'
-import { checkOwnHouse } from './house'
+import { checkOnlyShop } from './only-shop'
 import type { SignedIn } from './people'
 import { noteInLog } from './shop-log'
 import { ownVersion } from './version'
@@ -103,7 +103,7 @@ export async function readBackups(): Promise<BackupsResponse> {
 
 /** A backup's bytes; that it was fetched is written down. @throws Problem not-found, not-allowed */
 export async function* fetchBackup(pool: Pool, person: SignedIn, name: string): AsyncGenerator<Uint8Array> {
-  await checkOwnHouse(pool)
+  await checkOnlyShop(pool)
   const gone = new Problem('not-found', say('refused.there-is-nothing-at-this'))
   if (!isNameOfBackup(name)) throw gone
   await noteInLog(pool, person, 'backup-fetched', name)

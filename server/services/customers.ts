@@ -50,21 +50,21 @@ export const mergeCustomers = (pool: Pool, shopId: number, id: number, intoId: n
     return (await customerById(db, shopId, intoId))!
   })
 
+/** An owner's machines. @throws Problem open-job while one of them is worked on */
+export async function idleMachinesOf(db: Db, shopId: number, { id, name }: CustomerRow): Promise<{ name: string }[]> {
+  const machines = await machinesOfCustomer(db, shopId, id)
+  const busy = machines.filter(m => m.openJobNumber !== null)
+  if (busy.length === 0) return machines
+  const jobs = busy.map(m => ({ number: m.openJobNumber!, machine: m.name }))
+  throw new Problem('open-job', say('refused.owner-busy', { owner: name, jobs }))
+}
+
 /** Takes an owner off the list who has no machine any more. Machines carry history: they go to somebody first. */
 export const removeCustomer = (pool: Pool, shopId: number, id: number): Promise<void> =>
   transaction(pool, async db => {
     const customer = await customerById(db, shopId, id)
     if (!customer) throw notFound('owner')
-    const machines = await machinesOfCustomer(db, shopId, id)
-    const busy = machines.filter(m => m.openJobNumber !== null)
-    if (busy.length)
-      throw new Problem(
-        'open-job',
-        say('refused.owner-busy', {
-          owner: customer.name,
-          jobs: busy.map(m => ({ number: m.openJobNumber!, machine: m.name })),
-        }),
-      )
+    const machines = await idleMachinesOf(db, shopId, customer)
     if (machines.length)
       throw new Problem(
         'has-machines',

@@ -1,7 +1,6 @@
 import { readdir, readFile, rm } from 'node:fs/promises'
 import { join } from 'node:path'
 import sameData from 'fast-deep-equal'
-import { say } from '../../core/said'
 import { type Db, type Pool, transaction } from '../database/query'
 import { customerById, dropRemindersOf, machinesOfCustomer, updateCustomer } from '../repositories/customers'
 import {
@@ -16,9 +15,10 @@ import {
   rewriteTexts,
 } from '../repositories/privacy'
 import { lockShop } from '../repositories/jobs'
-import { notFound, Problem } from '../problem'
+import { notFound } from '../problem'
 import { t } from '../words'
 import { boardChanged } from './board'
+import { idleMachinesOf } from './customers'
 import { outbox } from './mail'
 import type { WholeFile } from './whole-file'
 
@@ -104,15 +104,7 @@ export async function eraseOwner(pool: Pool, shopId: number, id: number): Promis
     await lockShop(db, shopId)
     const customer = await customerById(db, shopId, id)
     if (!customer) throw notFound('owner')
-    const busy = (await machinesOfCustomer(db, shopId, id)).filter(m => m.openJobNumber !== null)
-    if (busy.length)
-      throw new Problem(
-        'open-job',
-        say('refused.owner-busy', {
-          owner: customer.name,
-          jobs: busy.map(m => ({ number: m.openJobNumber!, machine: m.name })),
-        }),
-      )
+    await idleMachinesOf(db, shopId, customer)
     const instead = t('privacy.erased-owner')
     const machines = await machinesEverOf(db, shopId, id, customer.name)
     const names = [customer.name, ...(await namesInJobsOf(db, shopId, id))]

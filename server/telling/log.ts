@@ -33,7 +33,10 @@ export function toldOf(error: unknown): ToldError {
 export function tellRequest(request: { id: string; method: string; route: string; status: number; ms: number }): void {
   if (isJson()) json()[request.status >= 500 ? 'error' : 'info'](request, 'answered')
 }
-/** Tells of something that failed and was not expected to. @param about the request in which it did, or what was done */
+/**
+ * Tells of something that failed and was not expected to.
+ * @param about the request in which it did, or what was being done
+ */
 export function tellFailure(error: unknown, about: { id?: string | undefined; doing?: string } = {}): void {
   const told = { ...about, ...toldOf(error) }
   if (isJson()) return json().error(told, 'failed')

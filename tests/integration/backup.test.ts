@@ -326,6 +326,9 @@ describe('an owner, from the README alone', () => {
     const mover = new Client(there.env.WEMBRIC_TEST_URL)
     const chosen = { signIn: lead.signIn, code, next: 'quillbrook-3' }
     expect((await mover.post('/api/session/code', chosen)).status).toBe(200)
+    // what is made again from the rest works there too: the spec book is searched
+    const found = await mover.get<{ rows: { id: number }[] }>('/api/models?q=aged')
+    expect(found.body.rows.map(m => m.id)).toContain(machine.modelId)
     const [was, is] = [await openFiles(join(folder, 'shop.zip')), await openFilesOf(mover)]
     for (const [name, content] of was)
       if (name.startsWith('json/') && !/people|shop_log/.test(name)) expect(is.get(name), name).toBe(content)

@@ -1,5 +1,5 @@
 import { spawnSync } from 'node:child_process'
-import { existsSync, mkdtempSync, readFileSync, rmSync } from 'node:fs'
+import { existsSync, mkdtempSync, readFileSync, rmSync, statSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { afterAll, beforeAll, describe, expect, it, vi } from 'vitest'
@@ -29,6 +29,8 @@ describe('the service', () => {
     service(['install', ...args], { WEMBRIC_DATA: '/srv/a shop 100%', WEMBRIC_BACKUPS: '/mnt/"stick"' })
     const unit = join(folder, 'wembric.service')
     expect(readFileSync(unit, 'utf8')).toMatch(/^Restart=always$/m)
+    // the password of a database may be in it
+    expect(statSync(unit).mode & 0o077).toBe(0)
     const verified = spawnSync('systemd-analyze', ['verify', unit], { encoding: 'utf8' })
     expect(verified.stderr.split('\n').filter(line => line.includes('wembric'))).toEqual([])
     expect(verified.status).toBe(0)

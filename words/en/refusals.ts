@@ -155,7 +155,7 @@ const machines = {
   }: Record<'first' | 'firstDay' | 'second' | 'secondDay', string>) =>
     `Their meters don’t go together: ${first} on ${firstDay}, then ${second} on ${secondDay}. Are they really one machine?`,
   'refused.owner-busy': ({ owner, jobs }: { owner: string; jobs: { number: number; machine: string }[] }) =>
-    `${owner} has open jobs: ${jobs.map(({ number, machine }) => `job ${number} on ${machine}`).join(', ')}. Close or abandon them first, and give the machines to somebody.`,
+    `${owner} has open jobs: ${jobs.map(({ number, machine }) => `job ${number} on ${machine}`).join(', ')}. Close or abandon them first.`,
   'refused.owner-owns': ({ owner, machines }: { owner: string; machines: string[] }) =>
     `${owner} owns ${listed(machines)}. Give ${machines.length === 1 ? 'it' : 'them'} to another owner first, or merge the two owners. The history stays with the machine.`,
   'refused.photo-large': 'A photo can be 5 MB at most. Take it smaller, or crop it.',

@@ -150,7 +150,7 @@ const machines = {
   'refused.meters-clash': ({ first, firstDay, second, secondDay }) =>
     `Sus medidores no concuerdan: ${first} el ${firstDay}, luego ${second} el ${secondDay}. ¿Son de verdad la misma máquina?`,
   'refused.owner-busy': ({ owner, jobs }) =>
-    `${owner} tiene trabajos abiertos: ${jobs.map(({ number, machine }) => `trabajo ${number} en ${machine}`).join(', ')}. Ciérrelos o abandónelos primero, y dé las máquinas a alguien.`,
+    `${owner} tiene trabajos abiertos: ${jobs.map(({ number, machine }) => `trabajo ${number} en ${machine}`).join(', ')}. Ciérrelos o abandónelos primero.`,
   'refused.owner-owns': ({ owner, machines }) =>
     `${owner} es dueño de ${listed(machines)}. Dé primero ${machines.length === 1 ? 'la máquina' : 'las máquinas'} a otro dueño, o una los dos dueños. El historial se queda con la máquina.`,
   'refused.photo-large': 'Una foto puede tener 5 MB como máximo. Tómela más chica, o recórtela.',

@@ -1,11 +1,11 @@
 import { shopRoute } from '../../http/route'
 import { readBackups } from '../../services/backups'
-import { checkOwnHouse } from '../../services/house'
+import { checkOnlyShop } from '../../services/only-shop'
 
 export default shopRoute(
   'GET /api/backups',
   async ({ pool }) => {
-    await checkOwnHouse(pool)
+    await checkOnlyShop(pool)
     return readBackups()
   },
   'lead',

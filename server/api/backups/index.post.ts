@@ -1,11 +1,11 @@
 import { shopRoute } from '../../http/route'
 import { beginBackup } from '../../services/backups'
-import { checkOwnHouse } from '../../services/house'
+import { checkOnlyShop } from '../../services/only-shop'
 
 export default shopRoute(
   'POST /api/backups',
   async ({ pool, body }) => {
-    await checkOwnHouse(pool)
+    await checkOnlyShop(pool)
     beginBackup(body.password, new Date())
   },
   'lead',

@@ -7,6 +7,7 @@ import { lastMigration } from '../../database/migrate'
 import type { DatabaseSettings } from '../../database/pool'
 import type { Pool } from '../../database/query'
 import { inAnyOrder, insertRows, type Row, type ShopTable, tablesOfShop } from '../../repositories/whole-shop'
+import { indexBook } from '../../repositories/models'
 import { peopleOfShop } from '../../repositories/people'
 import { oldestShop } from '../../repositories/shops'
 import { Problem } from '../../problem'
@@ -85,6 +86,7 @@ export async function takeShopIn(
   const shop = await oldestShop(pool)
   const lead = shop && (await peopleOfShop(pool, shop.id)).find(p => p.role === 'lead')
   if (!lead) throw broken
+  await indexBook(pool, shop.id)
   const { code } = await makeCode(pool, shop.id, lead.id, now)
   return { name: lead.name, signIn: lead.signIn, code: code.code }
 }

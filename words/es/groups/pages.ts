@@ -2,7 +2,7 @@ import { letters } from '../letters'
 import { records } from '../records'
 import { bay } from '../screens/bay'
 import { forms } from '../screens/forms'
-import { house } from '../screens/house'
+import { installation } from '../screens/installation'
 import { jobSheet } from '../screens/job-sheet'
 import { machine } from '../screens/machine'
 import { quick } from '../screens/quick'
@@ -16,7 +16,7 @@ export const pages = {
   ...records,
   ...bay,
   ...forms,
-  ...house,
+  ...installation,
   ...jobSheet,
   ...machine,
   ...quick,

@@ -1,9 +1,9 @@
 import type { Words } from '../../teller'
-import type { house as english } from '../../en/screens/house'
+import type { installation as english } from '../../en/screens/installation'
 
 const KINDS = { nightly: 'Sola, de noche', asked: 'A pedido', upgrade: 'Antes de actualizar' }
 
-export const house: Words<typeof english> = {
+export const installation: Words<typeof english> = {
   'page-backups.title': 'Copias y archivos',
   'page-backups.title-wembric': 'Copias y archivos, Wembric',
   'page-backups.backups': 'Copias de seguridad',

@@ -8,7 +8,7 @@ const KINDS: Record<Kind, string> = {
 }
 
 /** The pages of a lead who keeps the installation: backups, files, phones. */
-export const house = {
+export const installation = {
   'page-backups.title': 'Backups and files',
   'page-backups.title-wembric': 'Backups and files, Wembric',
   'page-backups.backups': 'Backups',

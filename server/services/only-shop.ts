@@ -7,6 +7,6 @@ import { Problem } from '../problem'
  * What concerns the whole installation is a lead's where it has one shop. @throws Problem not-allowed where others have
  * their records here too
  */
-export async function checkOwnHouse(db: Db): Promise<void> {
+export async function checkOnlyShop(db: Db): Promise<void> {
   if ((await countShops(db)) > 1) throw new Problem('not-allowed', say('refused.not-the-only-shop'))
 }

@@ -3,11 +3,12 @@ import { pool } from './database/pool'
 import { loadDemo } from './demo'
 import { indexOlderModels } from './repositories/models'
 import { removeOldAnswers } from './repositories/asked-once'
-import { countShops, halfLoadedDemo, removeHalfLoadedDemo } from './repositories/shops'
+import { countShops, halfLoadedDemo } from './repositories/shops'
 import { removeOldLogLines } from './repositories/shop-log'
 import { removeOldSessions } from './repositories/sessions'
 import { removeOldTries } from './repositories/sign-in-tries'
 import { keepNightly } from './services/backups'
+import { keepRemoving, removeShop } from './services/shops'
 import { upgrade } from './services/upgrade'
 import { refreshSoon } from './services/machines/outlooks'
 import { tellFailure } from './telling/log'
@@ -18,11 +19,12 @@ async function prepare(): Promise<void> {
   await upgrade(pool(), new Date())
   await indexOlderModels(pool())
   const half = await halfLoadedDemo(pool())
-  if (half) await removeHalfLoadedDemo(pool(), half.id)
+  if (half) await removeShop(pool(), half.id)
   if (process.env.WEMBRIC_DEMO === '1' && (await countShops(pool())) === 0) await loadDemo(pool(), new Date())
   refreshSoon(pool())
   sweep(pool())
   keepNightly(pool())
+  keepRemoving(pool())
 }
 
 /** What is kept for a time only goes, at the start and once a day. */

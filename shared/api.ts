@@ -16,13 +16,15 @@ import { practiceRunSchema, type PracticeResponse } from './practice'
 import type { DeviceShop } from './device-job'
 import { type CrewResponse, deviceSchema, ownPinSchema, pinSignInSchema, type TrustedDevice } from './change-of-hands'
 import { deviceNameSchema, type PhonesResponse } from './phones'
-import { codeSchema, type OneTimeCode, ownPasswordSchema, ownSchema, roleSchema } from './people'
+import { type OneTimeCode, ownPasswordSchema, ownSchema, roleSchema } from './people'
 import { logQuerySchema, type LogResponse } from './shop-log'
+import { newShopSchema, type ShopHere, shopLimitsSchema, type WayIn } from './shops'
 import { handsSchema, keepJobSchema, quickJobSchema } from './quick-jobs'
 import {
   adapterRequestSchema,
   afterSchema,
   bladeSetRequestSchema,
+  codeSchema,
   customerSchema,
   engineChangeSchema,
   favouriteSetSchema,
@@ -205,6 +207,12 @@ export const API = {
   'GET /api/shelf': answers<ShelfResponse>()(),
   'PUT /api/shims': answers<Done>()({ body: shimRequestSchema }),
   'PUT /api/shop': answers<Done>()({ body: shopSchema }),
+  'GET /api/shops': answers<ShopHere[]>()(),
+  'POST /api/shops': answers<WayIn>()({ body: newShopSchema }),
+  'PUT /api/shops/:id': answers<Done>()({ body: shopLimitsSchema }),
+  'POST /api/shops/:id/close': answers<Done>()(),
+  'POST /api/shops/:id/code': answers<WayIn>()(),
+  'POST /api/shops/:id/reopen': answers<Done>()(),
   'POST /api/spec-imports': answers<{ id: number }>()({ query: uploadSchema }),
   'GET /api/spec-imports/:id': answers<ImportResponse>()(),
   'POST /api/spec-imports/:id/accept': answers<ImportResponse>()({ body: acceptImportSchema }),

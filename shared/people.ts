@@ -26,17 +26,6 @@ export const ownPasswordSchema = z
     path: ['next'],
     error: wrong('wrong.that-is-the-old-password'),
   })
-/** A lead's one-time code, typed with or without its dash, and the password that is chosen with it. */
-export const codeSchema = z.object({
-  signIn: text(60, 'sign-in name'),
-  code: z
-    .string()
-    .trim()
-    .toUpperCase()
-    .transform(code => code.replaceAll(/[\s-]/g, ''))
-    .pipe(z.string().regex(/^[A-Z0-9]{8}$/, { error: wrong('wrong.a-code-has-eight') })),
-  next: newPassword,
-})
 /** A code as it is told once. */
 export interface OneTimeCode {
   code: string

@@ -11,20 +11,36 @@ import { deviceJobIdSchema, openedAtSchema } from './device-job'
 import { languageSchema } from './languages'
 import { newPassword, roleSchema } from './people'
 
+/** The shop that somebody signs in to, where more than one is on the server: its short name, or its name. */
+const shopAtTheDoor = z.string().trim().max(80).optional()
 export const signInSchema = z.object({
   signIn: text(60, 'sign-in name'),
+  shop: shopAtTheDoor,
   password: z
     .string()
     .min(1, { error: wrong('wrong.give-the-password') })
     .max(200),
 })
 
+/** A lead's one-time code, typed with or without its dash, and the password that is chosen with it. */
+export const codeSchema = z.object({
+  ...signInSchema.pick({ signIn: true, shop: true }).shape,
+  code: z
+    .string()
+    .trim()
+    .toUpperCase()
+    .transform(code => code.replaceAll(/[\s-]/g, ''))
+    .pipe(z.string().regex(/^[A-Z0-9]{8}$/, { error: wrong('wrong.a-code-has-eight') })),
+  next: newPassword,
+})
+
+export const signInName = text(60, 'sign-in name').regex(/^[\w.@-]+$/, {
+  error: wrong('wrong.a-sign-in-name-has'),
+})
 export const personSchema = z
   .object({
     name: text(60, 'name'),
-    signIn: text(60, 'sign-in name').regex(/^[\w.@-]+$/, {
-      error: wrong('wrong.a-sign-in-name-has'),
-    }),
+    signIn: signInName,
     password: newPassword,
   })
   .extend(roleSchema.shape)

@@ -20,6 +20,8 @@ export interface SessionResponse {
     unit: 'mm' | 'thou' | null
     /** Came in by a PIN on a trusted device: as anybody of the crew. */
     byPin: boolean
+    /** Runs the server: makes and closes shops, and sees to the backups of all. */
+    runsServer: boolean
   }
   shop: {
     id: number

@@ -9,6 +9,7 @@ export const LOG_KINDS = [
   ...(['shop-settled', 'shelf-changed', 'owner-changed', 'owner-told', 'owner-erased', 'machine-changed'] as const),
   ...(['model-changed', 'draft-decided', 'book-imported', 'photo-removed', 'log-exported'] as const),
   ...(['backup-made', 'backup-fetched', 'files-fetched'] as const),
+  ...(['shop-made', 'shop-limited', 'shop-closed', 'shop-reopened', 'shop-removed'] as const),
 ] as const
 export type LogKind = (typeof LOG_KINDS)[number]
 

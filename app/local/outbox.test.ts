@@ -112,6 +112,7 @@ describe('what is needed without a server', () => {
         hands: 'guided' as const,
         unit: null,
         byPin: false,
+        runsServer: false,
       },
       shop: {
         id: 1,

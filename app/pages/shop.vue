@@ -128,6 +128,9 @@ async function add(): Promise<void> {
           <NuxtLink to="/log">{{ t('page-log.title') }}</NuxtLink> ·
           <NuxtLink to="/backups">{{ t('page-backups.title') }}</NuxtLink> ·
           <NuxtLink to="/phones">{{ t('page-phones.title') }}</NuxtLink>
+          <template v-if="session.person?.runsServer">
+            · <NuxtLink to="/shops">{{ t('page-shops.title') }}</NuxtLink>
+          </template>
         </p>
         <CheckedForm
           v-if="session.isLead"

@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { definePageMeta, navigateTo, useHead, useRoute } from '#imports'
 import Button from 'primevue/button'
-import { ref } from 'vue'
+import { useLocalStorage } from '@vueuse/core'
+import { computed, ref } from 'vue'
 import TextField from '../components/forms/TextField.vue'
 import CrewPick from '../components/forms/CrewPick.vue'
 import LanguagePick from '../components/shell/LanguagePick.vue'
@@ -13,8 +14,8 @@ import { useSessionStore } from '../stores/session'
 import { append } from '../utils/api'
 import { t } from '../words'
 import CheckedForm from '../components/forms/CheckedForm.vue'
-import { codeSchema } from '~~/shared/people'
-import { signInSchema } from '~~/shared/requests'
+import { codeSchema, signInSchema } from '~~/shared/requests'
+import type { SessionResponse } from '~~/shared/responses'
 
 definePageMeta({ layout: false })
 useHead({ title: t('page-sign-in.sign-in-wembric') })
@@ -22,34 +23,42 @@ const session = useSessionStore()
 const outbox = useOutboxStore()
 const own = useOwnLanguage()
 const form = useForm()
+const codeForm = useForm()
 const { crew, form: pinForm, takeOver } = useCrew()
 const signIn = ref('')
 const password = ref('')
+const route = useRoute()
+/** The shop, where a server has several: from the address that was handed over, or as it was given here before. */
+const known = useLocalStorage('wembric-shop', '')
+const shop = ref(String(route.query.shop ?? known.value))
+const ofShop = () => (shop.value.trim() ? { shop: shop.value.trim() } : {})
+const asksShop = computed(() => shop.value !== '' || [form, codeForm].some(f => f.wrong('shop')))
+function begin(given: SessionResponse): void {
+  known.value = shop.value.trim()
+  session.begin(given)
+  void outbox.flush()
+}
 /** Whoever is in a hurry goes straight to it. */
 const quick = ref(false)
 
 /** A lead’s one-time code in place of the password, with a new one. */
 const byCode = ref(false)
 const [code, next] = [ref(''), ref('')]
-const codeBody = () => ({ signIn: signIn.value, code: code.value, next: next.value })
-const codeForm = useForm()
+const codeBody = () => ({ signIn: signIn.value, ...ofShop(), code: code.value, next: next.value })
 async function submitCode(): Promise<void> {
   const given = await codeForm.send(() => append('POST /api/session/code', { body: codeBody() }))
   if (!given) return
-  session.begin(given)
-  void outbox.flush()
+  begin(given)
   if (!own.speakTheirs(pathBack())) await navigateTo(pathBack())
 }
-const body = () => ({ signIn: signIn.value, password: password.value })
+const body = () => ({ signIn: signIn.value, ...ofShop(), password: password.value })
 async function submit(): Promise<void> {
   const given = await form.send(() => append('POST /api/session', { body: body() }))
   if (!given) return
-  session.begin(given)
-  void outbox.flush()
+  begin(given)
   const path = quick.value ? '/quick' : pathBack()
   if (!own.speakTheirs(path)) await navigateTo(path)
 }
-const route = useRoute()
 /** Where whoever signs in came from, on this server alone. */
 function pathBack(): string {
   const back = String(route.query.back ?? '/')
@@ -78,6 +87,14 @@ function pathBack(): string {
       <p class="brand"><img src="/mark.svg" alt="" width="40" height="40" /><b>Wembric</b></p>
       <h1>{{ t('page-sign-in.code') }}</h1>
       <TextField v-model="signIn" :label="t('common.name')" name="signIn" autocomplete="username" />
+      <TextField
+        v-if="asksShop"
+        v-model="shop"
+        :label="t('common.shop')"
+        :note="t('page-sign-in.shop-note')"
+        name="shop"
+        autocomplete="organization"
+      />
       <TextField v-model="code" :label="t('page-sign-in.code')" name="code" autocomplete="one-time-code" />
       <TextField
         v-model="next"
@@ -87,7 +104,7 @@ function pathBack(): string {
         type="password"
         autocomplete="new-password"
       />
-      <p v-if="codeForm.failed.value && !codeForm.wrong('code')" class="wrong" role="alert">
+      <p v-if="codeForm.failed.value && !codeForm.wrong('code') && !codeForm.wrong('shop')" class="wrong" role="alert">
         {{ codeForm.failed.value }}
       </p>
       <Button type="submit" :label="t('common.sign-in')" :loading="codeForm.busy.value" />
@@ -101,13 +118,21 @@ function pathBack(): string {
       </p>
       <TextField v-model="signIn" :label="t('common.name')" name="signIn" autocomplete="username" />
       <TextField
+        v-if="asksShop"
+        v-model="shop"
+        :label="t('common.shop')"
+        :note="t('page-sign-in.shop-note')"
+        name="shop"
+        autocomplete="organization"
+      />
+      <TextField
         v-model="password"
         :label="t('common.password')"
         name="password"
         type="password"
         autocomplete="current-password"
       />
-      <p v-if="form.failed.value && !form.wrong('password') && !form.wrong('signIn')" class="wrong" role="alert">
+      <p v-if="form.failed.value && !['password', 'signIn', 'shop'].some(form.wrong)" class="wrong" role="alert">
         {{ form.failed.value }}
       </p>
       <Button type="submit" :label="t('common.sign-in')" :loading="form.busy.value" @click="quick = false" />

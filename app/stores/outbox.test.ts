@@ -26,6 +26,7 @@ const session = (id: number, shopId = 1): SessionResponse => ({
     hands: 'guided' as const,
     unit: null,
     byPin: false,
+    runsServer: false,
   },
   shop: {
     id: shopId,

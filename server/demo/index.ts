@@ -280,7 +280,7 @@ export async function loadDemo(pool: Pool, now: Date): Promise<void> {
   const people = new Map<string, SignedIn>()
   for (const person of CREW)
     people.set(person.signIn, {
-      id: await insertPerson(pool, shopId, { ...person, passwordHash }),
+      id: await insertPerson(pool, shopId, { ...person, passwordHash, runsServer: person.role === 'lead' }),
       shopId,
       name: person.name,
       role: person.role,

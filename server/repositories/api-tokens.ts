@@ -42,9 +42,14 @@ export const revokeToken = async (db: Db, shopId: number, id: number): Promise<b
       [shopId, id],
     )
   ).affected === 1
-/** The shop that a token is of. The token names the shop: this is the one query that has none. */
+/** The shop that a token is of, unless it is closed. The token names the shop: this is the one query that has none. */
 export const shopOfToken = (db: Db, hash: string): Promise<{ id: number; shopId: number } | null> =>
-  maybeOne(db, 'SELECT id, shop_id AS shopId FROM api_tokens WHERE hash = ? AND revoked_at IS NULL', [hash])
+  maybeOne(
+    db,
+    `SELECT t.id, t.shop_id AS shopId FROM api_tokens t JOIN shops s ON s.id = t.shop_id AND s.closed_at IS NULL
+     WHERE t.hash = ? AND t.revoked_at IS NULL`,
+    [hash],
+  )
 /** When it was last used, to the minute: a read does not write each time. */
 export const markUsed = (db: Db, shopId: number, id: number) =>
   change(

@@ -10,12 +10,48 @@ export interface PersonRecord {
   role: PersonRole
   sessionVersion: number
   passwordHash: string
+  runsServer: boolean
 }
 
-const COLUMNS = 'id, shop_id AS shopId, name, role, session_version AS sessionVersion, password_hash AS passwordHash'
+/** As the database has it: a flag is a number there. */
+type Flagged<T extends { runsServer: boolean }> = Omit<T, 'runsServer'> & { runsServer: number }
+const asRecord = <T extends { runsServer: boolean }>(row: Flagged<T>): T =>
+  ({ ...row, runsServer: row.runsServer === 1 }) as unknown as T
+const COLUMNS = `p.id, p.shop_id AS shopId, p.name, p.role, p.session_version AS sessionVersion,
+  p.password_hash AS passwordHash, p.runs_server AS runsServer`
 
-export const personBySignIn = (db: Db, signIn: string): Promise<PersonRecord | null> =>
-  maybeOne(db, `SELECT ${COLUMNS} FROM people WHERE sign_in = ?`, [signIn])
+/** Somebody who may be meant by a sign-in name: how they stand, and how their shop does. */
+export interface Alike extends PersonRecord {
+  endedAt: Date | null
+  codeHash: string | null
+  codeUntil: Date | null
+  closedAt: Date | null
+  goesAt: Date | null
+}
+/** By which a person is asked for at the door: a host that is one shop's own names the shop, and so may who asks. */
+export interface AtTheDoor {
+  signIn: string
+  /** A shop's short name, or its name. */
+  shop?: string
+  host: string
+}
+/** Everybody who may be meant, as many as are looked at. */
+export const peopleBySignIn = async (db: Db, { signIn, shop = '', host }: AtTheDoor, most: number): Promise<Alike[]> =>
+  (
+    await many<Flagged<Alike>>(
+      db,
+      `SELECT ${COLUMNS}, p.ended_at AS endedAt, p.code_hash AS codeHash, p.code_until AS codeUntil,
+       s.closed_at AS closedAt, s.goes_at AS goesAt
+     FROM people p JOIN shops s ON s.id = p.shop_id
+     WHERE p.sign_in = ? AND (? = '' OR s.short_name = ? OR s.name = ?)
+       AND (s.host = ? OR NOT EXISTS (SELECT 1 FROM shops h WHERE h.host = ?))
+     ORDER BY p.id LIMIT ?`,
+      [signIn, shop, shop, shop, host, host, most],
+    )
+  ).map(asRecord<Alike>)
+/** Whether a sign-in name is somebody's in a shop already. */
+export const isSignInTaken = async (db: Db, shopId: number, signIn: string): Promise<boolean> =>
+  (await maybeOne(db, 'SELECT id FROM people WHERE shop_id = ? AND sign_in = ?', [shopId, signIn])) !== null
 /** Whether somebody of a shop works there still, with the one-time code that a lead made for them. */
 export const standingOf = (
   db: Db,
@@ -30,8 +66,10 @@ export const standingOf = (
   )
 
 /** By id alone: the session is what says which shop a person belongs to. */
-export const personById = (db: Db, personId: number): Promise<PersonRecord | null> =>
-  maybeOne(db, `SELECT ${COLUMNS} FROM people WHERE id = ?`, [personId])
+export const personById = async (db: Db, personId: number): Promise<PersonRecord | null> => {
+  const row = await maybeOne<Flagged<PersonRecord>>(db, `SELECT ${COLUMNS} FROM people p WHERE p.id = ?`, [personId])
+  return row && asRecord<PersonRecord>(row)
+}
 
 /** Everybody that a shop has had, those who left last. */
 export const allPeopleOfShop = async (db: Db, shopId: number): Promise<PersonRow[]> =>
@@ -50,15 +88,25 @@ export const peopleOfShop = async (db: Db, shopId: number): Promise<PersonRow[]>
 export const insertPerson = async (
   db: Db,
   shopId: number,
-  p: { signIn: string; name: string; role: PersonRole; passwordHash: string },
+  p: { signIn: string; name: string; role: PersonRole; passwordHash: string; runsServer?: boolean },
 ): Promise<number> =>
   (
     await change(
       db,
-      'INSERT INTO people (shop_id, sign_in, name, role, password_hash, created_at) VALUES (?, ?, ?, ?, ?, UTC_TIMESTAMP(3))',
-      [shopId, p.signIn, p.name, p.role, p.passwordHash],
+      `INSERT INTO people (shop_id, sign_in, name, role, password_hash, runs_server, created_at)
+       VALUES (?, ?, ?, ?, ?, ?, UTC_TIMESTAMP(3))`,
+      [shopId, p.signIn, p.name, p.role, p.passwordHash, p.runsServer ?? false],
     )
   ).id
+
+/** Names whoever runs the server, and nobody else beside them. */
+export async function setRunsServer(db: Db, shopId: number, personId: number): Promise<void> {
+  await change(db, 'UPDATE people SET runs_server = 0 WHERE runs_server = 1')
+  await change(db, 'UPDATE people SET runs_server = 1 WHERE shop_id = ? AND id = ?', [shopId, personId])
+}
+/** Whoever runs the server, where somebody does. */
+export const whoRunsServer = (db: Db): Promise<{ id: number; shopId: number; name: string } | null> =>
+  maybeOne(db, 'SELECT id, shop_id AS shopId, name FROM people WHERE runs_server = 1 AND ended_at IS NULL LIMIT 1')
 
 /** The blade set that a person begins jobs with, or null. */
 export const favouriteSetOf = async (db: Db, shopId: number, personId: number): Promise<number | null> =>

@@ -49,12 +49,15 @@ export const endCalendarAddress = async (db: Db, shopId: number, id: number): Pr
       [shopId, id],
     )
   ).affected === 1
-/** The shop that an address stands for; none for one that was ended. The secret itself is not kept. */
-/** Whose calendar an address is, and the language of who made the address. */
+/**
+ * Whose calendar an address is, and the language of who made the address; none for one that was ended, or of a shop
+ * that is closed. The secret itself is not kept.
+ */
 export const shopOfCalendar = (db: Db, hash: string): Promise<{ shopId: number; language: Language | null } | null> =>
   maybeOne(
     db,
     `SELECT a.shop_id AS shopId, p.language FROM calendar_addresses a
+     JOIN shops s ON s.id = a.shop_id AND s.closed_at IS NULL
      JOIN people p ON p.shop_id = a.shop_id AND p.id = a.made_by WHERE a.hash = ? AND a.ended_at IS NULL`,
     [hash],
   )

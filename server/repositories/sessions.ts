@@ -22,17 +22,24 @@ export const insertSession = (
     [session.id, session.shopId, session.personId, session.sessionVersion, session.trustedDeviceId, session.deviceName],
   )
 
+interface PersonOfSession {
+  id: number
+  shopId: number
+  name: string
+  role: PersonRole
+  byPin: boolean
+  runsServer: boolean
+}
 /**
  * The person of a session that has not ended, by itself, with all of that person, or with the device by whose trust it
  * began. The session says which shop it is.
  */
-export const personOfSession = async (
-  db: Db,
-  id: string,
-): Promise<{ id: number; shopId: number; name: string; role: PersonRole; byPin: boolean } | null> => {
-  const row = await maybeOne<{ id: number; shopId: number; name: string; role: PersonRole; byPin: number }>(
+export const personOfSession = async (db: Db, id: string): Promise<PersonOfSession | null> => {
+  const row = await maybeOne<Omit<PersonOfSession, 'byPin' | 'runsServer'> & { byPin: number; runsServer: number }>(
     db,
-    `SELECT p.id, p.shop_id AS shopId, p.name, p.role, s.trusted_device_id IS NOT NULL AS byPin FROM sessions s
+    `SELECT p.id, p.shop_id AS shopId, p.name, p.role, p.runs_server AS runsServer,
+       s.trusted_device_id IS NOT NULL AS byPin FROM sessions s
+     JOIN shops o ON o.id = s.shop_id AND o.closed_at IS NULL
      JOIN people p ON p.shop_id = s.shop_id AND p.id = s.person_id AND p.session_version = s.session_version
        AND p.ended_at IS NULL
      LEFT JOIN trusted_devices d ON d.shop_id = s.shop_id AND d.id = s.trusted_device_id
@@ -40,7 +47,7 @@ export const personOfSession = async (
        AND s.created_at > UTC_TIMESTAMP(3) - INTERVAL ${SESSION_DAYS} DAY`,
     [id],
   )
-  return row && { ...row, byPin: row.byPin === 1 }
+  return row && { ...row, byPin: row.byPin === 1, runsServer: row.runsServer === 1 }
 }
 
 export const endSessionRow = (db: Db, id: string) =>

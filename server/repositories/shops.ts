@@ -2,7 +2,7 @@ import type { TargetSchool } from '../../core/feeler'
 import type { BladeHabit } from '../../core/job'
 import type { School } from '../../core/stops'
 import type { Language } from '../../shared/languages'
-import { change, type Db, maybeOne, one } from '../database/query'
+import { change, type Db, many, maybeOne, one } from '../database/query'
 
 export interface ShopRow {
   id: number
@@ -25,13 +25,14 @@ export const countShops = async (db: Db): Promise<number> =>
 
 export const insertShop = async (
   db: Db,
-  shop: { name: string; timeZone: string; unit: 'mm' | 'thou'; demo: 'no' | 'loading' },
+  shop: { name: string; shortName?: string; timeZone: string; unit: 'mm' | 'thou'; demo: 'no' | 'loading' },
 ): Promise<number> =>
   (
     await change(
       db,
-      'INSERT INTO shops (name, time_zone, unit, demo, created_at) VALUES (?, ?, ?, ?, UTC_TIMESTAMP(3))',
-      [shop.name, shop.timeZone, shop.unit, shop.demo],
+      `INSERT INTO shops (name, short_name, time_zone, unit, demo, created_at)
+       VALUES (?, ?, ?, ?, ?, UTC_TIMESTAMP(3))`,
+      [shop.name, shop.shortName ?? null, shop.timeZone, shop.unit, shop.demo],
     )
   ).id
 
@@ -78,32 +79,44 @@ export const halfLoadedDemo = (db: Db): Promise<{ id: number } | null> =>
 export const markDemoReady = (db: Db, shopId: number) =>
   change(db, "UPDATE shops SET demo = 'ready' WHERE id = ?", [shopId])
 
-const TABLES = [
-  'sheets',
-  'readings',
-  'events',
-  'job_tasks',
-  'photos',
-  'jobs',
-  'meter_readings',
-  'machine_records',
-  'past_visits',
-  'machine_due',
-  'valve_drifts',
-  'reminders',
-  'calendar_addresses',
-  'machines',
-  'spec_revisions',
-  'engine_models',
-  'customers',
-  'blade_sets',
-  'wrenches',
-  'adapters',
-  'shim_stock',
-  'people',
-]
-/** Removes a demo shop with all that is its own; a real shop is never removed by this. */
-export const removeHalfLoadedDemo = async (db: Db, shopId: number): Promise<void> => {
-  for (const table of TABLES) await change(db, `DELETE FROM ${table} WHERE shop_id = ?`, [shopId])
-  await change(db, "DELETE FROM shops WHERE id = ? AND demo = 'loading'", [shopId])
+/** What is counted of each shop of the installation; nothing of what it has written down. */
+export interface ShopCounted {
+  id: number
+  name: string
+  shortName: string | null
+  host: string | null
+  since: Date
+  mostPeople: number | null
+  mostPhotoMb: number | null
+  jobs: number
+  lastJobAt: Date | null
+  closedAt: Date | null
+  goesAt: Date | null
 }
+export const allShops = (db: Db): Promise<ShopCounted[]> =>
+  many(
+    db,
+    `SELECT s.id, s.name, s.short_name AS shortName, s.host, s.created_at AS since, s.most_people AS mostPeople,
+       s.most_photo_mb AS mostPhotoMb, s.closed_at AS closedAt, s.goes_at AS goesAt,
+       (SELECT COUNT(*) FROM jobs j WHERE j.shop_id = s.id) AS jobs,
+       (SELECT MAX(j.opened_at) FROM jobs j WHERE j.shop_id = s.id) AS lastJobAt
+     FROM shops s ORDER BY s.name, s.id`,
+  )
+/** Nobody signs in to a closed shop; its records go after the days given, unless it is opened again before. */
+export const closeShopRow = (db: Db, shopId: number, days: number) =>
+  change(
+    db,
+    `UPDATE shops SET closed_at = UTC_TIMESTAMP(3), goes_at = UTC_TIMESTAMP(3) + INTERVAL ? DAY
+     WHERE id = ? AND closed_at IS NULL`,
+    [days, shopId],
+  )
+/** Not where its records have begun to go. */
+export const reopenShopRow = (db: Db, shopId: number) =>
+  change(
+    db,
+    'UPDATE shops SET closed_at = NULL, goes_at = NULL WHERE id = ? AND closed_at IS NOT NULL AND goes_at > UTC_TIMESTAMP(3)',
+    [shopId],
+  )
+/** Closed shops whose time is over. */
+export const shopsToRemove = (db: Db): Promise<{ id: number; name: string }[]> =>
+  many(db, 'SELECT id, name FROM shops WHERE goes_at <= UTC_TIMESTAMP(3) ORDER BY id')

@@ -23,9 +23,14 @@ export const devicesOfShop = async (db: Db, shopId: number): Promise<TrustedDevi
       [shopId],
     )
   ).map(d => ({ ...d, madeAt: d.madeAt.toISOString(), usedAt: d.usedAt?.toISOString() ?? null }))
-/** The device that holds a key says which shop it is of. */
+/** The device that holds a key says which shop it is of; none is trusted by a closed one. */
 export const deviceByKey = (db: Db, keyHash: string): Promise<{ id: number; shopId: number } | null> =>
-  maybeOne(db, 'SELECT id, shop_id AS shopId FROM trusted_devices WHERE key_hash = ?', [keyHash])
+  maybeOne(
+    db,
+    `SELECT d.id, d.shop_id AS shopId FROM trusted_devices d
+     JOIN shops s ON s.id = d.shop_id AND s.closed_at IS NULL WHERE d.key_hash = ?`,
+    [keyHash],
+  )
 export const touchDevice = (db: Db, shopId: number, id: number) =>
   change(db, 'UPDATE trusted_devices SET used_at = UTC_TIMESTAMP(3) WHERE shop_id = ? AND id = ?', [shopId, id])
 /** Sessions that began by its trust end in the same moment: they are found by it (`personOfSession`). */

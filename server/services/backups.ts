@@ -15,7 +15,7 @@ import { Problem } from '../problem'
 import { backupElsewhere } from '../workers/backup-thread'
 import { tell } from '../words'
 import { daysIn } from './days'
-import { checkOnlyShop } from './only-shop'
+import { checkOwnHouse, runsServer } from './server-runner'
 import type { SignedIn } from './people'
 import { noteInLog } from './shop-log'
 import { ownVersion } from './version'
@@ -103,7 +103,7 @@ export async function readBackups(): Promise<BackupsResponse> {
 
 /** A backup's bytes; that it was fetched is written down. @throws Problem not-found, not-allowed */
 export async function* fetchBackup(pool: Pool, person: SignedIn, name: string): AsyncGenerator<Uint8Array> {
-  await checkOnlyShop(pool)
+  await checkOwnHouse(pool, person)
   const gone = new Problem('not-found', say('refused.there-is-nothing-at-this'))
   if (!isNameOfBackup(name)) throw gone
   await noteInLog(pool, person, 'backup-fetched', name)
@@ -120,10 +120,10 @@ const DAY_MS = 86_400_000
 const OLD_DAYS = 3
 
 /** What a lead hears of the newest backup; null where all is well. A shop of the last days needs none yet. */
-export async function backupAge(db: Db, now: Date): Promise<BackupAge | null> {
+export async function backupAge(db: Db, person: SignedIn, now: Date): Promise<BackupAge | null> {
   const shop = await oldestShop(db)
   // with several shops, whoever runs the server looks after it
-  if ((await countShops(db)) > 1) return null
+  if (!runsServer(person) && (await countShops(db)) > 1) return null
   if (!shop || now.getTime() - shop.createdAt.getTime() < OLD_DAYS * DAY_MS) return null
   const [newest] = await backupsIn(backupsFolder())
   if (!newest) return { none: true }

@@ -15,7 +15,7 @@ import {
   type NextThing,
   viewJob,
 } from '../../core/job'
-import type { BayCard, BayCooling, BayResponse, PersonRole } from '../../shared/responses'
+import type { BayCard, BayCooling, BayResponse } from '../../shared/responses'
 import type { Db } from '../database/query'
 import { type StoredTask, tasksOfJobs } from '../repositories/board'
 import { eventsAfter } from '../repositories/events'
@@ -27,6 +27,7 @@ import { startOfDay } from './days'
 import { heldBecause } from './board'
 import { unkeptOf } from './quick-jobs'
 import { backupAge } from './backups'
+import type { SignedIn } from './people'
 import { littleRoom } from './health'
 import { locale, t, tell } from '../words'
 
@@ -172,7 +173,7 @@ function worksOf(
 }
 
 /** The day's board: every job that is not done, and those done today by the shop's clock. */
-export async function bayOf(db: Db, shopId: number, now: Date, role: PersonRole = 'mechanic'): Promise<BayResponse> {
+export async function bayOf(db: Db, shopId: number, now: Date, person?: SignedIn): Promise<BayResponse> {
   const shop = await shopById(db, shopId)
   const { timeZone } = shop
   const jobs = await jobsForBay(db, shopId, startOfDay(now, timeZone))
@@ -225,8 +226,8 @@ export async function bayOf(db: Db, shopId: number, now: Date, role: PersonRole 
   return {
     today,
     unkept: await unkeptOf(db, shopId, now),
-    room: role === 'lead' ? await littleRoom() : null,
-    backup: role === 'lead' ? await backupAge(db, now) : null,
+    room: person?.role === 'lead' ? await littleRoom() : null,
+    backup: person?.role === 'lead' ? await backupAge(db, person, now) : null,
     crew,
     cards: cards.map(({ assignedTo, ...c }) => ({
       ...c,

@@ -7,10 +7,10 @@ import { unassignOpen } from '../repositories/board'
 import {
   endPersonRow,
   letPersonBack,
+  type Alike,
   type PersonRecord,
   peopleOfShop,
   personById,
-  personBySignIn,
   revokeSessions,
   setCode,
   setOwn,
@@ -21,9 +21,11 @@ import {
 import { lockShop } from '../repositories/jobs'
 import { notFound, Problem } from '../problem'
 import { boardChanged } from './board'
-import { hashPassword, nobodysHash, passwordMatches } from './passwords'
+import { hashPassword, passwordMatches } from './passwords'
 import type { SignedIn } from './people'
+import { checkRoomForOne } from './shop-limits'
 import { noteInLog } from './shop-log'
+import { type DoorTry, personAtTheDoor } from './sign-in'
 import { countTry, forgetOwnTries, type TryFrom } from './sign-in-throttle'
 
 /** Somebody of the shop by name, whether they work there still. @throws Problem not-found */
@@ -64,12 +66,17 @@ export async function endPerson(pool: Pool, shopId: number, personId: number): P
   await boardChanged(pool, shopId)
   return ended
 }
-/** Somebody who left works here again, by the password they had or a new code. @returns the person’s name */
-export async function takeBack(db: Db, shopId: number, personId: number): Promise<string> {
-  const { name } = await known(db, shopId, personId)
-  await letPersonBack(db, shopId, personId)
-  return name
-}
+/**
+ * Somebody who left works here again, by the password they had or a new code. @returns the person’s name
+ * @throws Problem not-found, limit-reached
+ */
+export const takeBack = (pool: Pool, shopId: number, personId: number): Promise<string> =>
+  transaction(pool, async db => {
+    const { name, ended } = await known(db, shopId, personId)
+    if (ended) await checkRoomForOne(db, shopId)
+    await letPersonBack(db, shopId, personId)
+    return name
+  })
 
 /** Letters and digits that nobody takes for another when they are read out. */
 const CODE_LETTERS = 'ABCDEFGHJKMNPQRSTUVWXYZ23456789'
@@ -93,28 +100,19 @@ export async function makeCode(
   return { code: { code: `${letters.slice(0, 4)}-${letters.slice(4)}`, until: until.toISOString() }, name }
 }
 
-const WRONG_CODE = say('refused.wrong-code')
 /**
- * Signs in by a one-time code and sets a new password: other sessions end, and the code is used up. Each try is counted
- * before the code is looked at. @throws Problem 401, 429
+ * Signs in by a one-time code and sets a new password: other sessions end, and the code is used up.
+ * @throws Problem 401, 429, which-shop, shop-closed
  */
 export async function useCode(
   pool: Pool,
-  from: TryFrom,
+  asked: DoorTry,
   { code, next }: { code: string; next: string },
   now: Date,
 ): Promise<PersonRecord> {
-  await countTry(pool, from)
-  const person = await personBySignIn(pool, from.signIn)
-  const standing = person && (await standingOf(pool, person.shopId, person.id))
-  const stands = standing?.codeHash && standing.endedAt === null && standing.codeUntil! > now
-  // as much work where there is no such name, so that both answers take as long
-  const right = await passwordMatches(code, stands ? standing.codeHash! : nobodysHash())
-  if (!person || !stands || !right) {
-    if (person) await noteInLog(pool, person, 'sign-in-refused')
-    throw new Problem('wrong-password', WRONG_CODE, { fields: [{ field: 'code', message: WRONG_CODE }] })
-  }
-  await forgetOwnTries(pool, from)
+  const stands = (p: Alike) => (p.codeHash !== null && p.codeUntil! > now ? p.codeHash : null)
+  const wrong = { field: 'code', message: say('refused.wrong-code') }
+  const person = await personAtTheDoor(pool, asked, code, stands, wrong)
   await newPasswordFor(pool, person, next)
   await noteInLog(pool, person, 'code-used')
   return (await personById(pool, person.id))!

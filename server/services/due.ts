@@ -147,7 +147,10 @@ export async function tellOwner(
   const { name: shop } = await shopById(pool, person.shopId)
   const file =
     how === 'sent'
-      ? await sendLetter({ from: shop, to: { name: customer.name, address: customer.email }, subject, text, at: now })
+      ? await sendLetter({
+          ...{ shopId: person.shopId, from: shop, subject, text, at: now },
+          to: { name: customer.name, address: customer.email },
+        })
       : null
   return {
     id: await insertReminder(pool, person.shopId, { customerId, machineIds, how, text, personId: person.id, at: now }),

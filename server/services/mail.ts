@@ -4,6 +4,8 @@ import { createTransport } from 'nodemailer'
 import { v7 } from 'uuid'
 
 export interface Letter {
+  /** The shop that it is from. */
+  shopId: number
   from: string
   to: { name: string; address: string }
   subject: string
@@ -20,7 +22,7 @@ export const outbox = (): string =>
 /**
  * The stand-in for a mail server: each letter becomes a file of RFC 5322 in the outbox folder. @returns the file's name
  */
-export async function sendLetter({ from, to, subject, text, at }: Letter): Promise<string> {
+export async function sendLetter({ shopId, from, to, subject, text, at }: Letter): Promise<string> {
   const { message } = await createTransport({ streamTransport: true, buffer: true, newline: 'windows' }).sendMail({
     from: { name: from, address: SENDER },
     to,
@@ -28,8 +30,14 @@ export async function sendLetter({ from, to, subject, text, at }: Letter): Promi
     text,
     date: at,
   })
-  const file = `${at.toISOString().slice(0, 10)}-${v7()}.eml`
+  const file = `${at.toISOString().slice(0, 10)}-shop${shopId}-${v7()}.eml`
   await mkdir(outbox(), { recursive: true, mode: 0o700 })
   await writeFile(join(outbox(), file), message as Buffer, { mode: 0o600 })
   return file
+}
+
+/** Whether a letter in the outbox is of a shop. Older ones do not say: they are of the first shop there was. */
+export const isLetterOf = (file: string, shopId: number, isFirstShop: boolean): boolean => {
+  const said = /^\d{4}-\d\d-\d\d-shop(\d+)-/.exec(file)?.[1]
+  return said === undefined ? isFirstShop : Number(said) === shopId
 }

@@ -1,7 +1,11 @@
 import { statfs } from 'node:fs/promises'
+import { say } from '../../core/said'
 import { pool } from '../database/pool'
 import { one, type Pool } from '../database/query'
 import { lookedUp, registry } from '../telling/metrics'
+import { whoRunsServer } from '../repositories/people'
+import { countShops } from '../repositories/shops'
+import { Problem } from '../problem'
 import { shopForToken } from './api-tokens'
 import { backupsFolder } from './backups'
 import { backupsIn } from '../backup/kept'
@@ -33,9 +37,16 @@ lookedUp('wembric_disk_free_bytes', 'How much room is left where the data lie.',
   return bavail * bsize
 })
 
-/** All figures, for whoever shows a token of a shop here, or that of the installation. @throws Problem 401 */
+/**
+ * All figures, for whoever shows a token of the shop here, or that of the installation. Where there are several shops,
+ * the figures are of them all: a token of the shop that runs the server opens them, and no other's. @throws Problem 401
+ */
 export async function readMetrics(db: Pool, header: string | undefined): Promise<{ type: string; text: string }> {
   const own = process.env.WEMBRIC_METRICS_TOKEN
-  if (!own || header !== `Bearer ${own}`) await shopForToken(db, header)
+  if (!own || header !== `Bearer ${own}`) {
+    const shopId = await shopForToken(db, header)
+    if ((await countShops(db)) > 1 && (await whoRunsServer(db))?.shopId !== shopId)
+      throw new Problem('not-allowed', say('refused.not-the-only-shop'))
+  }
   return { type: registry.contentType, text: await registry.metrics() }
 }

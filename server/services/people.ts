@@ -6,24 +6,23 @@ import {
   type PersonRecord,
   favouriteSetOf,
   insertPerson,
+  isSignInTaken,
   handsOf,
   languageOf,
   allPeopleOfShop,
   personById,
-  personBySignIn,
   revokeSessions,
   setHands,
   setLanguage,
-  setPasswordHash,
   standingOf,
   unitOf,
 } from '../repositories/people'
 import { countShops, insertShop, shopById } from '../repositories/shops'
 import { notFound, Problem } from '../problem'
 import { insertSession, personOfSession } from '../repositories/sessions'
-import { hashPassword, isOutdated, nobodysHash, passwordMatches } from './passwords'
-import { noteInLog } from './shop-log'
-import { countTry, forgetOwnTries, type TryFrom } from './sign-in-throttle'
+import { hashPassword } from './passwords'
+import { runsServer } from './server-runner'
+import { checkRoomForOne } from './shop-limits'
 import { say } from '../../core/said'
 import type { Language } from '../../shared/languages'
 
@@ -35,27 +34,8 @@ export interface SignedIn {
   role: PersonRole
   /** Came in by a PIN on a trusted device: works as anybody of the crew, and changes nothing of a lead's. */
   byPin?: boolean
-}
-
-const WRONG = say('refused.wrong-password')
-
-/** Checks a sign-in. Each try is counted before its password is looked at. @throws Problem 401, 429 */
-export async function checkSignIn(pool: Pool, from: TryFrom, password: string): Promise<PersonRecord> {
-  await countTry(pool, from)
-  const found = await personBySignIn(pool, from.signIn)
-  const ended = found !== null && (await standingOf(pool, found.shopId, found.id))?.endedAt !== null
-  const person = ended ? null : found
-  // as much work where there is no such name, so that both answers take as long
-  const right = await passwordMatches(password, person?.passwordHash ?? nobodysHash())
-  if (!person || !right) {
-    if (found) await noteInLog(pool, found, 'sign-in-refused')
-    throw new Problem('wrong-password', WRONG, { fields: [{ field: 'password', message: WRONG }] })
-  }
-  await forgetOwnTries(pool, from)
-  if (isOutdated(person.passwordHash))
-    await setPasswordHash(pool, person.shopId, person.id, await hashPassword(password))
-  await noteInLog(pool, person, 'signed-in')
-  return person
+  /** Runs the server: makes and closes shops, and sees to the backups of all. */
+  runsServer?: boolean
 }
 
 export const beginSession = (
@@ -80,6 +60,7 @@ export async function sessionOf(db: Db, person: SignedIn): Promise<SessionRespon
       language: await languageOf(db, shop.id, person.id),
       hands: await handsOf(db, shop.id, person.id),
       unit: await unitOf(db, shop.id, person.id),
+      runsServer: runsServer(person),
     },
     shop: {
       id: shop.id,
@@ -109,27 +90,29 @@ export async function chooseHands(db: Db, person: SignedIn, hands: Hands): Promi
   await setHands(db, person.shopId, person.id, hands)
 }
 
-export async function addPerson(db: Db, shopId: number, request: PersonRequest): Promise<number> {
-  if (await personBySignIn(db, request.signIn))
-    throw new Problem('duplicate', say('refused.that-sign-in-name-is'), {
-      fields: [{ field: 'signIn', message: say('wrong.that-sign-in-name-is') }],
-    })
-  return insertPerson(db, shopId, { ...request, passwordHash: await hashPassword(request.password) })
-}
+/** Adds somebody to a shop. @throws Problem duplicate, limit-reached */
+export const addPerson = (pool: Pool, shopId: number, request: PersonRequest): Promise<number> =>
+  hashPassword(request.password).then(passwordHash =>
+    transaction(pool, async db => {
+      await checkRoomForOne(db, shopId)
+      if (await isSignInTaken(db, shopId, request.signIn))
+        throw new Problem('duplicate', say('refused.that-sign-in-name-is'), {
+          fields: [{ field: 'signIn', message: say('wrong.that-sign-in-name-is') }],
+        })
+      return insertPerson(db, shopId, { ...request, passwordHash })
+    }),
+  )
 
 /** Makes the first shop and its lead. Only once: later shops are not made by strangers. @throws Problem 409 */
-export const setUpShop = (pool: Pool, request: SetupRequest): Promise<PersonRecord> =>
-  transaction(pool, async db => {
-    if ((await countShops(db)) > 0) throw new Problem('shop-there', say('refused.there-is-a-shop-already'))
-    const shopId = await insertShop(db, {
-      name: request.shop,
-      timeZone: request.timeZone,
-      unit: request.unit,
-      demo: 'no',
-    })
-    const id = await addPerson(db, shopId, { ...request.lead, role: 'lead' })
-    return (await personById(db, id))!
-  })
+export const setUpShop = (pool: Pool, { shop, timeZone, unit, lead }: SetupRequest): Promise<PersonRecord> =>
+  hashPassword(lead.password).then(passwordHash =>
+    transaction(pool, async db => {
+      if ((await countShops(db)) > 0) throw new Problem('shop-there', say('refused.there-is-a-shop-already'))
+      const shopId = await insertShop(db, { name: shop, timeZone, unit, demo: 'no' })
+      const id = await insertPerson(db, shopId, { ...lead, role: 'lead', passwordHash, runsServer: true })
+      return (await personById(db, id))!
+    }),
+  )
 
 /** Whether the server has no shop yet, so that the first may be made. */
 export const setupNeeded = async (db: Db): Promise<boolean> => (await countShops(db)) === 0

@@ -15,6 +15,7 @@ import {
   type StoredPhoto,
 } from '../repositories/photos'
 import { revisionById } from '../repositories/revisions'
+import { withRoomForPhoto } from './shop-limits'
 import type { WholeFile } from './whole-file'
 import { notFound, Problem, unfit } from '../problem'
 import type { SignedIn } from './people'
@@ -66,13 +67,14 @@ export async function addPhoto(
   if (!(await machineById(pool, person.shopId, machineId))) throw notFound('machine')
   const job = given.job === undefined ? null : await jobById(pool, person.shopId, given.job)
   if (given.job !== undefined && job?.pin.machine.id !== machineId) throw notFound('job')
-  const id = await insertPhoto(pool, person.shopId, {
+  const photo = {
     machineId,
     jobId: job?.id ?? null,
     caption: given.caption,
     ...(await cleaned(bytes)),
     personId: person.id,
-  })
+  }
+  const id = await withRoomForPhoto(pool, person.shopId, photo, db => insertPhoto(db, person.shopId, photo))
   return asRow((await photoById(pool, person.shopId, id))!)
 }
 /** A photo of a job, of whatever machine it is on. @throws Problem not-found */
@@ -99,11 +101,8 @@ export async function addPagePhoto(pool: Pool, person: SignedIn, revisionId: num
   const revision = await revisionById(pool, person.shopId, revisionId)
   if (!revision) throw notFound('revision')
   if (revision.authorId !== person.id) throw new Problem('not-allowed', say('refused.page-of-another'))
-  const { affected } = await insertPagePhoto(pool, person.shopId, {
-    revisionId,
-    ...(await cleaned(bytes)),
-    personId: person.id,
-  })
+  const page = { revisionId, ...(await cleaned(bytes)), personId: person.id }
+  const { affected } = await withRoomForPhoto(pool, person.shopId, page, db => insertPagePhoto(db, person.shopId, page))
   if (affected === 0) throw new Problem('done-already', say('refused.page-there'))
 }
 export async function readPagePhoto(

@@ -15,11 +15,12 @@ import {
   rewriteTexts,
 } from '../repositories/privacy'
 import { lockShop } from '../repositories/jobs'
+import { oldestShop } from '../repositories/shops'
 import { notFound } from '../problem'
 import { t } from '../words'
 import { boardChanged } from './board'
 import { idleMachinesOf } from './customers'
-import { outbox } from './mail'
+import { isLetterOf, outbox } from './mail'
 import type { WholeFile } from './whole-file'
 
 /** All that is kept of an owner, as one open file. @throws Problem not-found */
@@ -83,10 +84,12 @@ export function scrubber(given: string[], instead: string): (text: string, isJso
   }
 }
 
-/** Letters that lie in the outbox folder, addressed to somebody. */
-async function dropLetters(email: string): Promise<void> {
+/** A shop's letters that lie in the outbox folder, addressed to somebody: another shop may write to them too. */
+async function dropLetters(db: Db, shopId: number, email: string): Promise<void> {
   if (!email) return
+  const isFirst = (await oldestShop(db))?.id === shopId
   for (const name of await readdir(outbox()).catch(() => [] as string[])) {
+    if (!isLetterOf(name, shopId, isFirst)) continue
     const path = join(outbox(), name)
     // a long header goes on in the next line (RFC 5322, 2.2.3)
     const text = (await readFile(path, 'utf8').catch(() => '')).replaceAll(/\r?\n[ \t]+/g, ' ')
@@ -118,6 +121,6 @@ export async function eraseOwner(pool: Pool, shopId: number, id: number): Promis
     await updateCustomer(db, shopId, id, { name: instead, contact: '', email: '', language: null })
     return customer.email
   })
-  await dropLetters(email)
+  await dropLetters(pool, shopId, email)
   await boardChanged(pool, shopId)
 }

@@ -11,12 +11,13 @@ import { indexOlderModels, insertModel, modelById } from '../../server/repositor
 import { insertRevision } from '../../server/repositories/revisions'
 import { insertPerson } from '../../server/repositories/people'
 import { readingsOfJob } from '../../server/repositories/readings'
-import { halfLoadedDemo, insertShop, removeHalfLoadedDemo, shopById } from '../../server/repositories/shops'
+import { halfLoadedDemo, insertShop, shopById } from '../../server/repositories/shops'
 import { postEvent } from '../../server/services/job-log'
 import { openJob, readJob } from '../../server/services/jobs'
 import { readSheet } from '../../server/services/sheet'
 import { hashPassword, passwordMatches } from '../../server/services/passwords'
 import type { SignedIn } from '../../server/services/people'
+import { removeShop } from '../../server/services/shops'
 import { searchModels } from '../../server/services/spec-book'
 import { rebuildReadings } from '../../server/services/rebuild'
 import { bayOf } from '../../server/services/bay'
@@ -234,7 +235,7 @@ describe('the demo', () => {
     const shopId = await insertShop(pool, { name: 'Half', timeZone: 'Etc/UTC', unit: 'mm', demo: 'loading' })
     await insertCustomer(pool, shopId, { name: 'Half', contact: '' })
     expect(await halfLoadedDemo(pool)).toEqual({ id: shopId })
-    await removeHalfLoadedDemo(pool, shopId)
+    await removeShop(pool, shopId)
     expect(await halfLoadedDemo(pool)).toBeNull()
     expect(await many(pool, 'SELECT id FROM customers WHERE shop_id = ?', [shopId])).toEqual([])
   })
@@ -257,6 +258,8 @@ describe('data of an earlier version', () => {
   ] as const
   /** What the last migrations made, taken away again. */
   const UNDO = [
+    'ALTER TABLE people ADD UNIQUE people_sign_in (sign_in), DROP KEY people_signs_in, DROP KEY people_by_sign_in, DROP COLUMN runs_server',
+    'ALTER TABLE shops DROP COLUMN short_name, DROP COLUMN host, DROP COLUMN most_people, DROP COLUMN most_photo_mb, DROP COLUMN closed_at, DROP COLUMN goes_at',
     'DROP TABLE installation, shop_log, page_photos, trusted_devices',
     'ALTER TABLE people DROP COLUMN ended_at, DROP COLUMN code_hash, DROP COLUMN code_until, DROP COLUMN unit',
     'ALTER TABLE people DROP COLUMN pin_hash',
@@ -334,6 +337,7 @@ describe('data of an earlier version', () => {
       'people-and-log',
       'installation',
       'signed-in-devices',
+      'several-shops',
     ])
     await indexOlderModels(pool)
     expect((await searchModels(pool, person.shopId, { q: 'test m', limit: 5 })).rows).toMatchObject([

@@ -142,6 +142,7 @@ describe('a reminder', () => {
     process.env.WEMBRIC_OUTBOX = folder
     const text = 'Dear Ünal,\nyour “Mower” is due: 0.10–0.12 mm.\n.\nEnd'
     const file = await sendLetter({
+      shopId: 7,
       from: 'Shop, the',
       to: { name: 'Ünal Ö.', address: 'u@owner.example' },
       subject: 'Valve check due: Mower — now',

@@ -31,6 +31,7 @@ export const sessionOf = (changes: Partial<SessionResponse['person']> = {}): Ses
     hands: 'guided',
     unit: null,
     byPin: false,
+    runsServer: false,
     ...changes,
   },
   shop: {

@@ -1,5 +1,18 @@
-/** What backup, restore and the files of a shop say where they cannot go on. */
+import { day } from './closing'
+
+/** What backup, restore, the files of a shop and several shops on one server say where they cannot go on. */
 export const keeping = {
+  'refused.only-who-runs-the-server': 'Only whoever runs this server may do that.',
+  'refused.which-shop': 'More than one shop on this server has this name. Give the shop that you work in.',
+  'refused.shop-closed': ({ goesAtMs }: { goesAtMs: number }) =>
+    `This shop is closed. Its records are kept until ${day(goesAtMs)}: ask whoever runs this server to open it again before.`,
+  'refused.shop-not-closed': 'That shop is not closed, or its records have begun to go.',
+  'refused.not-your-own-shop':
+    'That is the shop of whoever runs this server. Let a lead of another shop run it first: npm run shops -- runner',
+  'refused.no-room-for-people': ({ most }: { most: number }) =>
+    `Your shop may have ${most === 1 ? 'one person' : `${most} people`}. End an access first, or ask whoever runs this server for more.`,
+  'refused.no-room-for-photos': ({ most }: { most: number }) =>
+    `The photos of your shop may take ${most} MB, and there is no room for this one. Remove some first, or ask whoever runs this server for more.`,
   'backup.disk-full': ({ path }: { path: string }) =>
     `The disk is full: the backup was not made, and nothing of it is left at ${path}. Make room there, or choose another folder.`,
   'backup.failed': 'The backup was not made. The server’s log says why. Nothing else is affected.',

@@ -20,6 +20,7 @@ export type ShopThing =
   | 'practice engine'
   | 'revision'
   | 'row'
+  | 'shop'
   | 'task'
   | 'token'
   | 'wrench'

@@ -240,6 +240,9 @@ const shop = {
   'wrong.keep-short': ({ what, most }: { what: string; most: number }) =>
     `Keep ${FIELDS[what] ?? what} under ${most} characters.`,
   'wrong.that-is-the-old-password': 'That is the password you have. Choose another one.',
+  'wrong.a-short-name-has': 'A short name has 2 to 40 small letters, digits and dashes: north-yard.',
+  'wrong.a-host-is': 'Give a host alone, without https:// or a slash: north.example.com',
+  'wrong.a-limit-is': 'Give a whole number from 1 on, or leave it empty.',
   'wrong.a-code-has-eight': 'A one-time code has eight letters and digits. A lead makes it under Shop.',
   'wrong.use-a-password-of-eight': 'Use a password of eight characters or more.',
   'wrong.give-the-password': 'Give the password.',

@@ -1,7 +1,19 @@
 import type { keeping as english } from '../en/keeping'
 import type { Words } from '../teller'
+import { day } from './closing'
 
 export const keeping: Words<typeof english> = {
+  'refused.only-who-runs-the-server': 'Eso solo puede hacerlo quien administra este servidor.',
+  'refused.which-shop': 'Más de un taller de este servidor tiene este nombre. Indique el taller en que trabaja.',
+  'refused.shop-closed': ({ goesAtMs }) =>
+    `Este taller está cerrado. Sus registros se guardan hasta el ${day(goesAtMs)}: antes de esa fecha, pida a quien administra el servidor que lo abra de nuevo.`,
+  'refused.shop-not-closed': 'Ese taller no está cerrado, o sus registros ya empezaron a borrarse.',
+  'refused.not-your-own-shop':
+    'Ese es el taller de quien administra este servidor. Pase antes la administración a un encargado de otro: npm run shops -- runner',
+  'refused.no-room-for-people': ({ most }) =>
+    `Su taller puede tener ${most === 1 ? 'una persona' : `${most} personas`}. Termine antes un acceso, o pida más a quien administra este servidor.`,
+  'refused.no-room-for-photos': ({ most }) =>
+    `Las fotos de su taller pueden ocupar ${most} MB y esta ya no cabe. Quite algunas, o pida más espacio a quien administra este servidor.`,
   'backup.disk-full': ({ path }) =>
     `El disco está lleno: la copia no se hizo y no queda nada de ella en ${path}. Haga espacio o elija otra carpeta.`,
   'backup.failed': 'La copia no se hizo. El registro del servidor dice por qué. Lo demás sigue igual.',

@@ -21,6 +21,7 @@ const THINGS: Record<ShopThing, string> = {
   'practice engine': 'ese motor de práctica',
   'revision': 'esa revisión',
   'row': 'esa fila',
+  'shop': 'ese taller',
   'task': 'esa tarea',
   'token': 'esa clave de acceso',
   'wrench': 'esa llave',

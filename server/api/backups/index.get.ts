@@ -1,11 +1,11 @@
 import { shopRoute } from '../../http/route'
 import { readBackups } from '../../services/backups'
-import { checkOnlyShop } from '../../services/only-shop'
+import { checkOwnHouse } from '../../services/server-runner'
 
 export default shopRoute(
   'GET /api/backups',
-  async ({ pool }) => {
-    await checkOnlyShop(pool)
+  async ({ pool, person }) => {
+    await checkOwnHouse(pool, person)
     return readBackups()
   },
   'lead',

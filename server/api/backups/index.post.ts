@@ -1,11 +1,11 @@
 import { shopRoute } from '../../http/route'
 import { beginBackup } from '../../services/backups'
-import { checkOnlyShop } from '../../services/only-shop'
+import { checkOwnHouse } from '../../services/server-runner'
 
 export default shopRoute(
   'POST /api/backups',
-  async ({ pool, body }) => {
-    await checkOnlyShop(pool)
+  async ({ pool, person, body }) => {
+    await checkOwnHouse(pool, person)
     beginBackup(body.password, new Date())
   },
   'lead',

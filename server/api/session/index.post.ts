@@ -1,11 +1,10 @@
-import { checkSignIn, sessionOf } from '../../services/people'
+import { sessionOf } from '../../services/people'
+import { checkSignIn } from '../../services/sign-in'
+import { letIn, tryAtTheDoor } from '../../http/door'
 import { openRoute } from '../../http/route'
-import { clientAddress } from '../../http/client-address'
-import { knownDevice, startSession } from '../../http/session'
 
-export default openRoute('POST /api/session', async ({ pool, event, body: { signIn, password } }) => {
-  const from = { signIn, address: clientAddress(event), device: knownDevice(event, signIn) }
-  const person = await checkSignIn(pool, from, password)
-  await startSession(event, person, signIn)
+export default openRoute('POST /api/session', async ({ pool, event, body }) => {
+  const person = await checkSignIn(pool, tryAtTheDoor(event, body), body.password)
+  await letIn(event, person, body)
   return sessionOf(pool, person)
 })

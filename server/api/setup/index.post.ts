@@ -1,9 +1,9 @@
 import { sessionOf, setUpShop } from '../../services/people'
 import { openRoute } from '../../http/route'
-import { startSession } from '../../http/session'
+import { letIn } from '../../http/door'
 
 export default openRoute('POST /api/setup', async ({ pool, event, body }) => {
   const lead = await setUpShop(pool, body)
-  await startSession(event, lead, body.lead.signIn)
+  await letIn(event, lead, body.lead)
   return sessionOf(pool, lead)
 })

@@ -8,7 +8,7 @@ import type { DatabaseSettings } from '../../database/pool'
 import type { Pool } from '../../database/query'
 import { inAnyOrder, insertRows, type Row, type ShopTable, tablesOfShop } from '../../repositories/whole-shop'
 import { indexBook } from '../../repositories/models'
-import { peopleOfShop } from '../../repositories/people'
+import { peopleOfShop, setRunsServer } from '../../repositories/people'
 import { oldestShop } from '../../repositories/shops'
 import { Problem } from '../../problem'
 import { makeCode } from '../crew'
@@ -87,6 +87,7 @@ export async function takeShopIn(
   const lead = shop && (await peopleOfShop(pool, shop.id)).find(p => p.role === 'lead')
   if (!lead) throw broken
   await indexBook(pool, shop.id)
+  await setRunsServer(pool, shop.id, lead.id)
   const { code } = await makeCode(pool, shop.id, lead.id, now)
   return { name: lead.name, signIn: lead.signIn, code: code.code }
 }

@@ -19,6 +19,7 @@ export const shell = {
   'new-version.use-it': 'Use it now',
   'person-menu.own': 'Name, password, unit',
   'page-sign-in.code': 'One-time code',
+  'page-sign-in.shop-note': 'Its short name, or its name as it stands in Wembric.',
   'page-sign-in.have-a-code': 'I have a one-time code',
   'page-sign-in.with-password': 'Sign in with a password',
   'person-menu.change-of-hands': 'Change of hands …',

@@ -36,6 +36,11 @@ const LOG = {
   'backup-made': 'Made a backup',
   'backup-fetched': 'Fetched a backup',
   'files-fetched': 'Fetched all files of the shop',
+  'shop-made': 'Made a shop',
+  'shop-limited': 'Changed what a shop may have',
+  'shop-closed': 'Closed a shop',
+  'shop-reopened': 'Opened a closed shop again',
+  'shop-removed': 'Removed a closed shop, its time being over',
 }
 export type Logged = keyof typeof LOG
 

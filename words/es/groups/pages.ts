@@ -7,6 +7,7 @@ import { jobSheet } from '../screens/job-sheet'
 import { machine } from '../screens/machine'
 import { quick } from '../screens/quick'
 import { shelf } from '../screens/shelf'
+import { severalShops } from '../screens/several-shops'
 import { shop } from '../screens/shop'
 import { sheet } from '../sheet'
 
@@ -21,6 +22,7 @@ export const pages = {
   ...machine,
   ...quick,
   ...shelf,
+  ...severalShops,
   ...shop,
   ...sheet,
 }

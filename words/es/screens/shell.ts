@@ -21,6 +21,7 @@ export const shell: Words<typeof english> = {
   'new-version.use-it': 'Usarla ahora',
   'person-menu.own': 'Nombre, contraseña, unidad',
   'page-sign-in.code': 'Código de un solo uso',
+  'page-sign-in.shop-note': 'Su nombre corto, o su nombre tal como figura en Wembric.',
   'page-sign-in.have-a-code': 'Tengo un código de un solo uso',
   'page-sign-in.with-password': 'Entrar con contraseña',
   'person-menu.change-of-hands': 'Cambio de manos …',

@@ -36,6 +36,11 @@ const LOG: Record<Logged, string> = {
   'backup-made': 'Hizo una copia de seguridad',
   'backup-fetched': 'Descargó una copia de seguridad',
   'files-fetched': 'Descargó todos los archivos del taller',
+  'shop-made': 'Creó un taller',
+  'shop-limited': 'Cambió lo que un taller puede tener',
+  'shop-closed': 'Cerró un taller',
+  'shop-reopened': 'Abrió de nuevo un taller cerrado',
+  'shop-removed': 'Eliminó un taller cerrado, vencido su plazo',
 }
 
 export const shop: Words<typeof english> = {

@@ -1,0 +1,33 @@
+import { say } from '../../core/said'
+import { type Db, type Pool, transaction } from '../database/query'
+import { lockShop } from '../repositories/jobs'
+import { countPeople, limitsOfShop, photoBytesOf } from '../repositories/shop-limits'
+import { Problem } from '../problem'
+
+const MB = 1_000_000
+
+/** Locks the shop, so that two at once do not take the same place. @throws Problem limit-reached */
+export async function checkRoomForOne(db: Db, shopId: number): Promise<void> {
+  const { mostPeople } = await limitsOfShop(db, shopId)
+  if (mostPeople === null) return
+  await lockShop(db, shopId)
+  if ((await countPeople(db, shopId)) >= mostPeople)
+    throw new Problem('limit-reached', say('refused.no-room-for-people', { most: mostPeople }))
+}
+
+/** Keeps a picture where there is room for it in the shop. @throws Problem limit-reached */
+export async function withRoomForPhoto<T>(
+  pool: Pool,
+  shopId: number,
+  { picture, small }: { picture: Buffer; small: Buffer },
+  keep: (db: Db) => Promise<T>,
+): Promise<T> {
+  const { mostPhotoMb } = await limitsOfShop(pool, shopId)
+  if (mostPhotoMb === null) return keep(pool)
+  return transaction(pool, async db => {
+    await lockShop(db, shopId)
+    if ((await photoBytesOf(db, shopId)) + picture.length + small.length > mostPhotoMb * MB)
+      throw new Problem('limit-reached', say('refused.no-room-for-photos', { most: mostPhotoMb }))
+    return keep(db)
+  })
+}

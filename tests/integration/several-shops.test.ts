@@ -7,7 +7,6 @@ import { createConnection } from 'mysql2/promise'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 // @ts-expect-error plain scripts
 import { startServer } from '../../scripts/setup/server.mjs'
-import { plainBlade } from '../../core/feeler'
 import type { SessionResponse } from '../../shared/responses'
 import type { ShopHere, WayIn } from '../../shared/shops'
 import { migrationSettings } from '../support/database'
@@ -204,7 +203,7 @@ describe('a shop whose time is over', () => {
     const { id, lead } = await newShop('marsh', 'mo', 'mo his password')
     // something in every corner of a shop
     const machine = await newMachine(lead, undefined, { customer: { name: 'Zebedee Marshwiggle' } })
-    const blades = [0.04, 0.05, 0.06, 0.08, 0.1, 0.12, 0.13, 0.14, 0.15, 0.16, 0.18, 0.2].map(plainBlade)
+    const blades = [0.04, 0.05, 0.06, 0.08, 0.1, 0.12, 0.13, 0.14, 0.15, 0.16, 0.18, 0.2].map(mm => ({ mm }))
     expect(
       (await lead.post('/api/blade-sets', { name: 'Set M', blades, fanReach: true, adjacentOnly: true })).status,
     ).toBe(200)

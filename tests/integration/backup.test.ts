@@ -283,7 +283,7 @@ describe('an owner, from the README alone', () => {
     const perrin = new Client(server.env.WEMBRIC_TEST_URL)
     expect((await perrin.post('/api/setup', { ...shop, lead })).status).toBe(200)
     const machine = await newMachine(perrin)
-    await perrin.post('/api/blade-sets', { name: 'Drawer', blades: [{ mm: 0.1 }], fanReach: true, adjacentOnly: true })
+    await perrin.post('/api/blade-sets', { name: 'Drawer', unit: 'mm', bladesMm: [0.1, 0.15] })
 
     // from the page: it begins, says how far it is, and is there
     expect((await perrin.post('/api/backups', { password: 'short' })).body.fields).toMatchObject([

@@ -203,10 +203,8 @@ describe('a shop whose time is over', () => {
     const { id, lead } = await newShop('marsh', 'mo', 'mo his password')
     // something in every corner of a shop
     const machine = await newMachine(lead, undefined, { customer: { name: 'Zebedee Marshwiggle' } })
-    const blades = [0.04, 0.05, 0.06, 0.08, 0.1, 0.12, 0.13, 0.14, 0.15, 0.16, 0.18, 0.2].map(mm => ({ mm }))
-    expect(
-      (await lead.post('/api/blade-sets', { name: 'Set M', blades, fanReach: true, adjacentOnly: true })).status,
-    ).toBe(200)
+    const bladesMm = [0.04, 0.05, 0.06, 0.08, 0.1, 0.12, 0.13, 0.14, 0.15, 0.16, 0.18, 0.2]
+    expect((await lead.post('/api/blade-sets', { name: 'Set M', unit: 'mm', bladesMm })).status).toBe(200)
     for (const meter of [100, 300])
       await workJob(lead, (await openJob(lead, machine, meter)).body.id, { intake: 0.1, exhaust: 0.14 })
     const { customerId } = machine

@@ -7,6 +7,7 @@ import { createConnection } from 'mysql2/promise'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 // @ts-expect-error plain scripts
 import { startServer } from '../../scripts/setup/server.mjs'
+import type { DueResponse } from '../../shared/machines'
 import type { SessionResponse } from '../../shared/responses'
 import type { ShopHere, WayIn } from '../../shared/shops'
 import { migrationSettings } from '../support/database'
@@ -199,6 +200,9 @@ describe('a shop whose time is over', () => {
     return all
   }
   it('leaves no row in any table and no letter, and takes nothing of another shop', async () => {
+    const other = (await ines.get<DueResponse>('/api/due')).body.items.find(i => i.email && i.openJobId === null)!
+    const told = { customerId: other.customerId, machineIds: [other.machineId], how: 'sent', subject: 'Due' }
+    expect((await ines.post('/api/reminders', { ...told, text: 'Yours is due.' })).status).toBe(200)
     const before = await rows()
     const { id, lead } = await newShop('marsh', 'mo', 'mo his password')
     // something in every corner of a shop
@@ -218,7 +222,7 @@ describe('a shop whose time is over', () => {
     await lead.post('/api/devices', { name: 'bench' })
     const book = 'maker,model\nMarsh,One\n'
     expect((await lead.upload('/api/spec-imports?name=book.csv', book)).status).toBe(200)
-    const letters = readdirSync(outbox, { recursive: false }).length
+    const letters = readdirSync(outbox).length
     const sent = await lead.post('/api/reminders', {
       ...{ customerId, machineIds: [machine.id], how: 'sent', subject: 'Due', text: 'It is due.' },
     })

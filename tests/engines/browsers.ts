@@ -1,7 +1,8 @@
 import { type ChildProcess, spawn } from 'node:child_process'
-import { createServer } from 'node:net'
 import puppeteer from 'puppeteer-core'
 import { Builder, By, Capabilities, Key, Origin, type WebDriver } from 'selenium-webdriver'
+// @ts-expect-error plain scripts
+import { freePort } from '../../scripts/setup/ports.mjs'
 
 interface Place {
   x: number
@@ -50,16 +51,6 @@ export async function firefox(): Promise<Screen> {
 }
 
 const MINI_BROWSER = '/usr/lib/x86_64-linux-gnu/webkit2gtk-4.1/MiniBrowser'
-/** A port that nobody has, for a moment. */
-const freePort = () =>
-  new Promise<number>((resolve, reject) => {
-    const server = createServer().listen(0, '127.0.0.1', () => {
-      const address = server.address()
-      server.close(() =>
-        address && typeof address === 'object' ? resolve(address.port) : reject(new Error('no port')),
-      )
-    })
-  })
 const until = async (what: () => Promise<boolean>, ms: number, words: string): Promise<void> => {
   for (const end = Date.now() + ms; Date.now() < end; await new Promise(done => setTimeout(done, 100)))
     if (await what().catch(() => false)) return
@@ -75,7 +66,7 @@ export async function webkit(): Promise<Screen> {
     screen.stdio[3]!.once('data', (said: Buffer) => resolve(`:${said.toString().trim()}`))
     screen.once('exit', () => reject(new Error('Xvfb did not start')))
   })
-  const port = await freePort()
+  const port = (await freePort()) as number
   const service = spawn('WebKitWebDriver', ['--host=127.0.0.1', `--port=${port}`], {
     stdio: 'ignore',
     env: {

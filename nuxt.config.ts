@@ -1,7 +1,7 @@
 import { join } from 'node:path'
 import { build } from 'esbuild'
 import { WembricPreset } from './app/theme/preset'
-import { chunkOf, fileNameOf } from './scripts/setup/chunks'
+import { chunkOf, fileNameOf, noCircle } from './scripts/setup/chunks'
 import { noJsonSchema } from './scripts/setup/no-json-schema'
 
 const security = {
@@ -118,6 +118,7 @@ export default defineNuxtConfig({
       build: {
         rollupOptions: {
           output: { manualChunks: chunkOf, entryFileNames: '_nuxt/entry.[hash].js', chunkFileNames: fileNameOf },
+          onwarn: noCircle,
         },
       },
     },

@@ -28,7 +28,7 @@ const FILES: [name: string, of: RegExp][] = [
     'forms',
     part(
       '/app/components/forms/',
-      '/shared/(?:requests|people|shop-log|backups|phones)\\.ts$',
+      '/shared/(?:requests|people|shop-log|shops|backups|phones)\\.ts$',
       '/app/composables/use(?:MachineSearch|ModelSearch|Customers)',
     ),
   ],
@@ -108,4 +108,14 @@ export const chunkOf = (id: string): string | undefined => FILES.find(([, of]) =
 export const fileNameOf = ({ name, facadeModuleId }: { name: string; facadeModuleId: string | null }): string => {
   const language = /\/words\/(\w+)\/groups\//.exec(facadeModuleId ?? '')?.[1]
   return `_nuxt/${name.replaceAll(/[^\w-]/g, '')}.${language ? `${language}.` : ''}[hash].js`
+}
+
+interface Warning {
+  code?: string
+  message: string
+}
+/** Files that need one another in a circle build, and fail in the browser: such a build is none. */
+export function noCircle(warning: Warning, tell: (warning: Warning) => void): void {
+  if (warning.code === 'CIRCULAR_CHUNK') throw new Error(`${warning.message} See scripts/setup/chunks.ts.`)
+  tell(warning)
 }

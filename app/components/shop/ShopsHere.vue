@@ -66,13 +66,14 @@ const use = ({ people, mostPeople, photoMb, mostPhotoMb, jobs, lastJobAt }: Shop
               @click="$emit('code', data.id)"
             />
           </template>
-          <a
-            class="quiet"
+          <Button
+            as="a"
+            link
+            :label="t('page-shops.files')"
             :href="`/api/shops/${data.id}/files`"
             download="wembric-shop.zip"
             :aria-label="t('page-shops.files-of', { name: data.name })"
-            >{{ t('page-shops.files') }}</a
-          >
+          />
           <EndButton
             v-if="!data.own && !data.goesAt"
             link

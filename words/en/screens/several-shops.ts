@@ -25,7 +25,7 @@ export const severalShops = {
   'page-shops.new-code-of': ({ name }: Shown<'name'>) => `New one-time code for the first lead of ${name}`,
   'page-shops.files': 'Files',
   'page-shops.files-of': ({ name }: Shown<'name'>) => `Download all files of ${name}`,
-  'page-shops.close': 'Close',
+  'page-shops.close': 'Close shop',
   'page-shops.close-of': ({ name }: Shown<'name'>) => `Close ${name}`,
   'page-shops.close-asks': ({ name, days }: { name: string; days: number }) =>
     `Everybody of ${name} is signed out now, and nobody signs in. After ${days} days all its records go; until then you can open it again. Download its files first: backups keep it for four weeks more, and then nothing does.`,

@@ -82,6 +82,8 @@ export async function benchBackup(): Promise<void> {
         `mariadb-dump ${client.join(' ')} --single-transaction --quick wembric_test_bench_full > ${folder}/dump.sql`,
       )
       execFileSync('tar', ['-C', folder, '-cf', join(folder, 'dump.tar'), 'dump.sql'])
+      // ours is not done before it is on the disk
+      execFileSync('sync', [join(folder, 'dump.tar')])
     })
     const ourMake = await seconds(() => makeBackup(task(null)))
     told(`backup, ${megabytes(made)} (dump ${megabytes(join(folder, 'dump.tar'))})`, ourMake, bareMake)

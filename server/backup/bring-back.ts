@@ -1,4 +1,3 @@
-import { createHash } from 'node:crypto'
 import { once } from 'node:events'
 import { mkdir, writeFile } from 'node:fs/promises'
 import { basename, join } from 'node:path'
@@ -9,8 +8,9 @@ import { migrate, newestMigration } from '../database/migrate'
 import type { DatabaseSettings } from '../database/pool'
 import { clearTables, giveUpTables, leaveRestore, takeForRestore } from '../database/tables'
 import { Problem } from '../problem'
-import { openBackup } from './file'
+import { openBackup, type OpenBackup } from './file'
 import { load } from './programs'
+import { sumBy } from './sum'
 
 const unzip = promisify(gunzip)
 
@@ -37,14 +37,15 @@ export interface RestoreTask {
  *   is without tables again
  */
 export async function bringBack(task: RestoreTask, onBytes: (bytes: number) => void = () => {}): Promise<Date> {
-  const { about, entries } = await openBackup(task.path, task.password)
+  const backup = await openBackup(task.path, task.password)
+  const { about } = backup
   if (about.migration > newestMigration(task.root))
     throw new Problem('backup-newer', say('backup.newer', { path: task.path, version: about.version }))
   // not before the file is known to be one, and its password right
   if (task.giveUp) await giveUpTables(task.settings)
   await takeForRestore(task.settings)
   try {
-    await takeIn(task, entries, onBytes)
+    await takeIn(task, backup, onBytes)
     if (task.upToDate ?? true) await migrate(task.settings, task.root)
     await leaveRestore(task.settings)
   } catch (error) {
@@ -54,12 +55,15 @@ export async function bringBack(task: RestoreTask, onBytes: (bytes: number) => v
   return new Date(about.madeAt)
 }
 
-type Entries = Awaited<ReturnType<typeof openBackup>>['entries']
-async function takeIn(task: RestoreTask, entries: Entries, onBytes: (bytes: number) => void): Promise<void> {
+async function takeIn(
+  task: RestoreTask,
+  { about, entries }: OpenBackup,
+  onBytes: (bytes: number) => void,
+): Promise<void> {
   const loading = load(task.settings)
   let failed: Error | null = null
   loading.ended.catch((error: Error) => (failed = error))
-  const all = createHash('sha256')
+  const sum = sumBy(about.sum)
   let pieces = 0
   let bytes = 0
   const broken = () => new Problem('backup-broken', say('backup.broken', { path: task.path }))
@@ -67,7 +71,7 @@ async function takeIn(task: RestoreTask, entries: Entries, onBytes: (bytes: numb
     for (let next = await entries.next(); ; next = await entries.next()) {
       if (next.done) {
         const end = next.value
-        if (pieces !== end.pieces || bytes !== end.bytes || all.digest('hex') !== end.sha256) throw broken()
+        if (pieces !== end.pieces || bytes !== end.bytes || sum.total() !== end.sum) throw broken()
         break
       }
       const { name, bytes: content } = next.value
@@ -80,7 +84,7 @@ async function takeIn(task: RestoreTask, entries: Entries, onBytes: (bytes: numb
         : content
       pieces++
       bytes += statements.length
-      all.update(statements)
+      sum.add(statements)
       if (failed) throw failed
       if (!loading.take.write(statements)) await Promise.race([once(loading.take, 'drain'), loading.ended])
       onBytes(bytes)

@@ -13,16 +13,24 @@ import { Problem } from '../problem'
  * A backup is a tar file: `about.json` first, then `database/…` (the statements of a dump, in pieces) and `letters/…`,
  * and `end.json` at last. With a password, that is inside an age file (age-encryption.org/v1, by passphrase).
  */
+const SUMS = ['crc32', 'sha256'] as const
 const aboutSchema = z.object({
   wembricBackup: z.literal(1),
   version: z.string(),
   /** The last migration of the tables in it. */
   migration: z.number().int().nonnegative(),
   madeAt: z.iso.datetime(),
+  /** By what a spoilt disk is found. Those of before 0.7.1 do not say. */
+  sum: z.enum(SUMS).default('sha256'),
 })
 export type About = z.output<typeof aboutSchema>
-const endSchema = z.object({ pieces: z.number().int(), bytes: z.number().int(), sha256: z.string() })
-/** What was put into it: compared when it is read. */
+const counted = z.object({ pieces: z.number().int(), bytes: z.number().int() })
+const endSchema = z.union([
+  counted.extend({ sum: z.string() }),
+  // of before 0.7.1
+  counted.extend({ sha256: z.string() }).transform(({ sha256: sum, ...end }) => ({ ...end, sum })),
+])
+/** What was put into it, compared when it is read: so many pieces and bytes of statements, and their sum. */
 export type End = z.output<typeof endSchema>
 
 export interface Entry {

@@ -1,10 +1,10 @@
-import { createHash } from 'node:crypto'
 import { readdir, readFile, stat } from 'node:fs/promises'
 import { join } from 'node:path'
 import type { DatabaseSettings } from '../database/pool'
 import { type End, type Entry, writeBackup } from './file'
 import { piecesOf } from './pieces'
 import { dump } from './programs'
+import { sumBy } from './sum'
 
 /** What goes into a backup, and where it goes. */
 export interface BackupTask {
@@ -32,15 +32,15 @@ async function* lettersIn(folder: string | null): AsyncGenerator<Entry> {
  * @throws Problem no-program, backup-failed, disk-full; then there is no file
  */
 export async function makeBackup(task: BackupTask, onBytes: (bytes: number) => void = () => {}): Promise<void> {
-  const all = createHash('sha256')
-  const end: End = { pieces: 0, bytes: 0, sha256: '' }
+  const sum = sumBy('crc32')
+  const end: End = { pieces: 0, bytes: 0, sum: '' }
   const dumping = dump(task.settings)
   // it is asked about after its last byte: until then a failure waits
   dumping.ended.catch(() => {})
   async function* entries(): AsyncGenerator<Entry> {
     yield* lettersIn(task.letters)
     const read = (bytes: Buffer) => {
-      all.update(bytes)
+      sum.add(bytes)
       end.bytes += bytes.length
       onBytes(end.bytes)
     }
@@ -49,11 +49,17 @@ export async function makeBackup(task: BackupTask, onBytes: (bytes: number) => v
       yield { name: `database/${String(end.pieces).padStart(6, '0')}.sql${gzipped ? '.gz' : ''}`, bytes }
     }
     await dumping.ended
-    end.sha256 = all.digest('hex')
+    end.sum = sum.total()
   }
   const { version, migration, madeAt } = task
   try {
-    await writeBackup(task.path, { wembricBackup: 1, version, migration, madeAt }, entries(), () => end, task.password)
+    await writeBackup(
+      task.path,
+      { wembricBackup: 1, version, migration, madeAt, sum: 'crc32' },
+      entries(),
+      () => end,
+      task.password,
+    )
   } finally {
     dumping.stop()
   }

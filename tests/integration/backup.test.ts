@@ -1,5 +1,5 @@
 import { execFileSync, spawn, spawnSync } from 'node:child_process'
-import { randomBytes } from 'node:crypto'
+import { createHash, randomBytes } from 'node:crypto'
 import {
   copyFileSync,
   mkdirSync,
@@ -13,11 +13,13 @@ import {
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { text } from 'node:stream/consumers'
+import { gunzipSync } from 'node:zlib'
 import { createConnection } from 'mysql2/promise'
 import { pack } from 'tar-stream'
 import { openPromise } from 'yauzl'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import { bringBack } from '../../server/backup/bring-back'
+import { type Entry, openBackup } from '../../server/backup/file'
 import { backupsIn, nameOf, surplus } from '../../server/backup/kept'
 import { makeBackup } from '../../server/backup/make'
 import { NOT_KEPT } from '../../server/backup/programs'
@@ -116,6 +118,38 @@ describe('a backup', () => {
     expect(statements).toContain('CREATE TABLE `machines`')
     expect(statements).not.toContain('INSERT INTO `sessions`')
   })
+  it('of before 0.7.1, which has a SHA-256 in it, comes back; with one that is not its own, it does not', async () => {
+    const backup = await openBackup(made, null)
+    const sha = createHash('sha256')
+    const older = { entries: [] as Entry[], pieces: 0, bytes: 0 }
+    for await (const entry of backup.entries) {
+      older.entries.push(entry)
+      if (!entry.name.startsWith('database/')) continue
+      const statements = entry.name.endsWith('.gz') ? gunzipSync(entry.bytes) : entry.bytes
+      older.pieces++
+      older.bytes += statements.length
+      sha.update(statements)
+    }
+    const { sum: _, ...about } = backup.about
+    const written = async (name: string, sha256: string): Promise<string> => {
+      const tar = pack()
+      tar.entry({ name: 'about.json' }, JSON.stringify(about))
+      for (const { name: of, bytes } of older.entries) tar.entry({ name: of }, bytes)
+      tar.entry({ name: 'end.json' }, JSON.stringify({ pieces: older.pieces, bytes: older.bytes, sha256 }))
+      tar.finalize()
+      const parts: Buffer[] = []
+      for await (const part of tar) parts.push(part as Buffer)
+      writeFileSync(join(folder, name), Buffer.concat(parts))
+      return join(folder, name)
+    }
+    const digest = sha.digest('hex')
+    const settings = await emptyDatabase()
+    await back(settings, await written('older.tar', digest))
+    expect((await allRows(settings)).get('events')).toEqual((await allRows(migrationSettings())).get('events'))
+    const other = await emptyDatabase()
+    await expect(back(other, await written('other.tar', digest.replace(/^./, 'x')))).rejects.toThrow(/damaged/)
+    expect((await allRows(other)).size).toBe(0)
+  }, 120_000)
   it('that is encrypted shows nothing, opens by its password, and says so of another or none', async () => {
     const bytes = readFileSync(sealed)
     expect(bytes.subarray(0, 22).toString()).toBe('age-encryption.org/v1\n')

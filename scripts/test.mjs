@@ -83,7 +83,12 @@ const PARTS = {
   'dead-code': exec => exec(...bin('knip/bin/knip.js')),
   'core': exec => exec(...vitest('core', 'app')),
   'build': () => built(),
-  'server': async exec => withServers(root, await demo(), 1, ([server]) => exec(...vitest('server'), server.env)),
+  'server': async exec => {
+    const given = await demo()
+    await withServers(root, given, 1, ([server]) =>
+      exec(...vitest('server'), { ...server.env, WEMBRIC_TEST_TEMPLATE: given }),
+    )
+  },
   // the main job in two other browser engines
   'engines': async exec => withServers(root, await demo(), 1, ([server]) => exec(...vitest('engines'), server.env)),
   'browser': browser('browser'),

@@ -7,7 +7,8 @@ import {
   type JobPin,
   type JobTools,
   type JobView,
-  nextThing as untold,
+  type NextThing,
+  nextThing,
   viewJob,
 } from '../../core/job'
 import { VirtualHand } from '../../core/practice'
@@ -15,8 +16,14 @@ import type { Tell } from '../../core/said'
 import { demoEngine } from '../../server/demo/demo-engine'
 import { instruction, newJob, pressKey, saved, SOON } from './bench'
 import { tellEnglish } from '../../words'
-import { nextThing } from '../support/told'
+import { read } from '../support/told'
 
+/** What the core asks at a view of the job, and how it reads: weighed once, a job is hundreds of these. */
+type Asked = ReturnType<typeof read>
+interface Look {
+  asked: Asked
+  instruction: NextThing['instruction']
+}
 /** What a test tells of an engine beside crank and gaps: what its locks do, and the shims in it. */
 interface Told {
   creepMm?: number
@@ -83,12 +90,17 @@ export class BenchHand {
     return viewJob(this.tools, (await fetched(this.page, this.jobId)).events, Date.now())
   }
 
+  private async look(): Promise<Look> {
+    const next = nextThing(await this.view())
+    return { asked: read(next), instruction: next.instruction }
+  }
+
   /** Gets the machine ready by answers sent straight to the shop: what is on test comes after it. */
   async ready(): Promise<void> {
     for (;;) {
-      const next = nextThing(await this.view())
-      if (next.step !== 'ready') return
-      await this.send(this.hand.answer(next))
+      const { asked } = await this.look()
+      if (asked.step !== 'ready') return
+      await this.send(this.hand.answer(asked))
     }
   }
 
@@ -121,12 +133,11 @@ export class BenchHand {
     expect(status).toBe(200)
   }
 
-  /** Does the one next thing, at a view of just now or what the shop has: the screen must say what the core says. */
-  async step(seen?: JobView): Promise<ReturnType<typeof nextThing>> {
+  /** Does the one next thing, as it was looked at just now or as the shop has it: the screen must say what the core says. */
+  async step(seen?: Look): Promise<Asked> {
     if (!seen) await saved(this.page)
-    const view = seen ?? (await this.view())
-    const next = nextThing(view)
-    const said = plain(this.tell(untold(view).instruction))
+    const { asked: next, instruction: asks } = seen ?? (await this.look())
+    const said = plain(this.tell(asks))
     await expect
       .poll(async () => plain(await instruction(this.page).innerText()), {
         ...SOON,
@@ -159,13 +170,13 @@ export class BenchHand {
   }
 
   /** Goes on until the core asks for another step. Returns what was asked. */
-  async until(done: (next: ReturnType<typeof nextThing>) => boolean, most = 120): Promise<string[]> {
+  async until(done: (next: Asked) => boolean, most = 120): Promise<string[]> {
     const asked: string[] = []
     for (let i = 0; i < most; i++) {
       await saved(this.page)
-      const view = await this.view()
-      if (done(nextThing(view))) return asked
-      asked.push((await this.step(view)).instruction)
+      const look = await this.look()
+      if (done(look.asked)) return asked
+      asked.push((await this.step(look)).instruction)
     }
     throw new Error(`It did not come to that:\n${asked.join('\n')}`)
   }

@@ -2,11 +2,10 @@ import { mkdtempSync, readdirSync, readFileSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
-// @ts-expect-error plain scripts
-import { startServer } from '../../scripts/setup/server.mjs'
 import { scrubber } from '../../server/services/privacy'
 import type { DueResponse } from '../../shared/machines'
 import { migrationSettings, pool } from '../support/database'
+import { demoServer, type DemoServer } from '../support/demo-server'
 import { allRows } from '../support/rows'
 import { Client } from '../support/server'
 import { newMachine, openJob, workJob } from '../support/shop-work'
@@ -19,13 +18,9 @@ const PHONE = '+1 (555) 010-4477'
 const folder = mkdtempSync(join(tmpdir(), 'wembric-privacy-'))
 const outbox = join(folder, 'outbox')
 let ines: Client
-let server: { env: Record<string, string>; stop: () => Promise<void> }
+let server: DemoServer
 beforeAll(async () => {
-  server = (await startServer({
-    root: process.cwd(),
-    data: join(folder, 'data'),
-    env: { WEMBRIC_OUTBOX: outbox },
-  })) as typeof server
+  server = await demoServer(join(folder, 'data'), { WEMBRIC_OUTBOX: outbox })
   ines = await new Client(server.env.WEMBRIC_TEST_URL).signIn('ines')
 }, 120_000)
 afterAll(async () => {

@@ -16,7 +16,7 @@ const withWords = <T extends object, K extends keyof T>(value: T, ...fields: K[]
   ({ ...value, ...Object.fromEntries(fields.map(f => [f, tell(value[f] as Text)])) }) as Omit<T, K> & Record<K, string>
 
 /** The next thing as it is read. It serves a hand as well as the untold one. */
-const read = (next: NextThing) => ({
+export const read = (next: NextThing) => ({
   ...withWords(next, 'label', 'instruction', 'why'),
   keys: next.keys.map(k => withWords(k, 'title', 'help')),
   doubted: next.doubted.map(d => withWords(d, 'words')),

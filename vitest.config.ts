@@ -46,7 +46,7 @@ export default defineConfig({
           name: 'server',
           include: ['tests/integration/**/*.test.ts'],
           environment: 'node',
-          fileParallelism: false,
+          setupFiles: ['tests/support/own-server.ts'],
           testTimeout: 30_000,
           hookTimeout: 60_000,
         },

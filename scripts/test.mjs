@@ -16,6 +16,8 @@ const apart = ['screenshots', 'effort'].find(name => process.argv.includes(`--${
 const more = process.argv.includes('--') ? process.argv.slice(process.argv.indexOf('--') + 1) : []
 /** One more than processors: a browser waits half of its time. */
 const BROWSERS = 3
+/** A test of the server waits for one, for programs, for patience: two files at once, each at a server of its own. */
+const SERVERS = 2
 
 const bin = (name, ...args) => ['node', [join(root, 'node_modules', ...name.split('/')), ...args]]
 const eslint = [
@@ -38,7 +40,7 @@ const demo = async () => {
   await built()
   return (await (template ??= demoTemplate(root))).data
 }
-/** Each browser worker finds its own server by its number. */
+/** Each worker finds its own server by its number. */
 const inTurn = servers => ({
   WEMBRIC_TEST_SERVERS: JSON.stringify(servers.map(s => ({ ...s.env, WEMBRIC_TEST_DATA: s.data }))),
 })
@@ -85,8 +87,8 @@ const PARTS = {
   'build': () => built(),
   'server': async exec => {
     const given = await demo()
-    await withServers(root, given, 1, ([server]) =>
-      exec(...vitest('server'), { ...server.env, WEMBRIC_TEST_TEMPLATE: given }),
+    await withServers(root, given, SERVERS, servers =>
+      exec(...vitest('server'), { ...inTurn(servers), WEMBRIC_TEST_TEMPLATE: given }),
     )
   },
   // the main job in two other browser engines

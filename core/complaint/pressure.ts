@@ -16,12 +16,15 @@ export const fromKPa = (kPa: number, unit: PressureUnit): number => kPa / KPA_IN
 const LEAST_KPA = 200
 const MOST_KPA = 2500
 
+/** Whether a gauge at a plug hole can show that. */
+export function isCompression(value: number, unit: PressureUnit): boolean {
+  const kPa = toKPa(value, unit)
+  return kPa >= LEAST_KPA && kPa <= MOST_KPA
+}
+
 /** The units in which a figure that cannot be in its own would be one of an engine. */
 export const meantUnits = (value: number, unit: PressureUnit): PressureUnit[] =>
-  PRESSURE_UNITS.filter(u => {
-    const kPa = toKPa(value, u)
-    return u !== unit && kPa >= LEAST_KPA && kPa <= MOST_KPA
-  })
+  PRESSURE_UNITS.filter(u => u !== unit && isCompression(value, u))
 
 const CYLINDER = z.string().max(30).nullable().default(null)
 /** What a gauge said: compression in its own unit, or the share that leaks down. */
@@ -49,8 +52,7 @@ export const pressureSchema = z
   ])
   .superRefine((read, context) => {
     if (read.kind !== 'compression') return
-    const kPa = toKPa(read.value, read.unit)
-    if (kPa >= LEAST_KPA && kPa <= MOST_KPA) return
+    if (isCompression(read.value, read.unit)) return
     context.addIssue({
       code: 'custom',
       path: ['value'],

@@ -43,9 +43,14 @@ export function numberProblem(text: string): Said | null {
     ? say('figure.not-a-number', { typed: text.trim() })
     : say('figure.either', { typed: text.trim(), values: read.values })
 }
-/** A typed figure; null for none, NaN for one that is no number, or either of two. */
-export function numberOf(text: string): number | null {
+/**
+ * A typed figure; null for none, NaN for one that is no number, or either of two.
+ * @param can whether it can be so large or small: 2.375 is no shim of 2375 mm, and 1,034 no pressure of 1.034 kPa
+ */
+export function numberOf(text: string, can: (value: number) => boolean = () => true): number | null {
   if (text.trim() === '') return null
   const read = readNumber(text)
-  return read.kind === 'number' ? read.value : Number.NaN
+  if (read.kind === 'number') return read.value
+  const [value, another] = read.kind === 'either' ? read.values.filter(can) : []
+  return value !== undefined && another === undefined ? value : Number.NaN
 }

@@ -5,6 +5,7 @@ import {
   fahrenheit,
   FigureError,
   numberProblem,
+  numberOf,
   readNumber,
   formatLength,
   formatMeter,
@@ -125,6 +126,14 @@ describe('numbers as people of several countries type them', () => {
     expect(tellEnglish(numberProblem(text)!)).toBe(
       `“${text}” can mean ${values[0]} or ${values[1]}. Type ${values[0]} or ${values[1]}.`,
     )
+  })
+  it('three digits after a point are read by what the figure can be: a shim, a torque, a gauge in kPa', () => {
+    expect(numberOf('2.375', mm => mm <= 100)).toBe(2.375)
+    expect(numberOf('2,825', nm => nm <= 1000)).toBe(2.825)
+    expect(numberOf('1,034', kPa => kPa > 200)).toBe(1034)
+    // where it can be both, or neither, it is asked about
+    expect(numberOf('1.500')).toBeNaN()
+    expect(numberOf('1.500', value => value > 5000)).toBeNaN()
   })
   it.each(['', 'ten', '1,2,3', '1.2,3,4', '12,', '--1', '1,50,000'])('“%s” is no number', text =>
     expect(readNumber(text).kind).toBe('none'),

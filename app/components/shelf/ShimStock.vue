@@ -27,7 +27,9 @@ const diameters = computed(() =>
     shims: props.shims.filter(s => s.diameterMm === mm),
   })),
 )
-const number = (text: string): number | null => numberOf(text.replace(/\s*mm$/i, ''))
+/** No shim is thicker or wider than this, mm: a point before three digits is no thousand. */
+const MOST_MM = 100
+const number = (text: string): number | null => numberOf(text.replace(/\s*mm$/i, ''), mm => mm <= MOST_MM)
 const element = useTemplateRef('element')
 const body = () => ({ diameterMm: number(typed.diameter), sizeMm: number(typed.size), count: number(typed.count) })
 const add = () =>

@@ -43,12 +43,14 @@ const wrench = reactive({ ...EMPTY })
 const NO_ADAPTER = { id: null as number | null, name: '', length: '', angle: '0' }
 const adapter = reactive({ ...NO_ADAPTER })
 const number = numberOf
+/** In any unit: 2.825 N·m are no 2825. */
+const MOST_ON_A_SCALE = 1000
 
 const wrenchForm = useTemplateRef('wrenchForm')
 const adapterForm = useTemplateRef('adapterForm')
 function wrenchBody() {
   const nm = (text: string) => {
-    const value = number(text)
+    const value = numberOf(text, figure => figure <= MOST_ON_A_SCALE)
     return value === null ? null : newtonMetres(value, wrench.unit ?? 'N·m')
   }
   return {

@@ -3,7 +3,7 @@ import Button from 'primevue/button'
 import InputText from 'primevue/inputtext'
 import SelectButton from 'primevue/selectbutton'
 import { computed, reactive, ref } from 'vue'
-import { fromKPa, PRESSURE_UNITS, type PressureUnit, toKPa } from '~~/core/complaint'
+import { fromKPa, isCompression, PRESSURE_UNITS, type PressureUnit, toKPa } from '~~/core/complaint'
 import { EVENTS, type Happening, type JobView } from '~~/core/job'
 import { numberOf } from '~~/core/units'
 import { wordsFor } from '../../../utils/errors'
@@ -31,9 +31,12 @@ const UNITS = choice(PRESSURE_UNITS, unit => unit)
 const THROTTLES = choice(['open', 'shut'] as const, throttle => t('pressure-panel.throttle', { throttle }))
 const WARMTH = choice(['cold', 'warm'] as const, engine => t('pressure-panel.engine', { engine }))
 const byCylinder = computed(() => cylinders.value.map(c => ({ value: c.id, label: named(c.name) })))
+/** “1,034” is a thousand and more in kPa, and no pressure of one. */
+const figureOf = () =>
+  numberOf(value.value, v => (read.kind === 'compression' ? isCompression(v, read.unit) : v <= 100))
 /** The same in the other units, as soon as it is a figure. */
 const others = computed(() => {
-  const figure = numberOf(value.value)
+  const figure = figureOf()
   if (read.kind !== 'compression' || figure === null || !(figure > 0)) return ''
   const kPa = toKPa(figure, read.unit)
   return PRESSURE_UNITS.filter(u => u !== read.unit)
@@ -45,7 +48,7 @@ function submit(): void {
   const { unit, throttle, ...both } = read
   const parsed = EVENTS.pressure.payload.safeParse({
     ...both,
-    value: numberOf(value.value) ?? Number.NaN,
+    value: figureOf() ?? Number.NaN,
     ...(read.kind === 'compression' ? { unit, throttle } : {}),
   })
   if (parsed.success) emit('record', { type: 'pressure', payload: parsed.data })

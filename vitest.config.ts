@@ -60,7 +60,8 @@ export default defineConfig({
           fileParallelism: false,
           // beside other work a browser loses a movement now and then
           retry: 1,
-          expect: { poll: { timeout: 10_000 } },
+          // as long as a page is waited for elsewhere: what takes a second was seen to take twelve
+          expect: { poll: { timeout: 25_000 } },
           testTimeout: 60_000,
           hookTimeout: 60_000,
         },

@@ -77,8 +77,10 @@ test('a second shop is made from the page; a name and password that are in both 
   await phone.getByLabel('One-time code').fill(code!)
   await phone.getByLabel('New password').fill(password)
   await phone.getByRole('button', { name: 'Sign in', exact: true }).click()
-  await phone.goto('/machines')
-  await expect(phone.getByText('No machine yet')).toBeVisible()
+  await expect(phone.getByRole('link', { name: /New job/ })).toBeVisible()
+  await expect(phone.locator('[data-job]'), 'nothing of another shop is in the Bay').toHaveCount(0)
+  await phone.goto('/jobs/new')
+  await expect(phone.getByText('This shop has no machines yet.')).toBeVisible()
 
   // somewhere else, with no address: the shop is asked for, and what was typed stays
   const other = await (await browser.newContext()).newPage()
@@ -92,6 +94,7 @@ test('a second shop is made from the page; a name and password that are in both 
   await other.getByLabel('Shop').fill('Harbor Works')
   await other.getByRole('button', { name: 'Sign in', exact: true }).click()
   await expect(other.getByRole('banner')).toContainText('Harbor Works')
+  await expect(other.getByRole('link', { name: /New job/ })).toBeVisible()
 
   await page.getByRole('button', { name: `Close Harbor Works` }).click()
   await page.getByRole('alertdialog').getByRole('button', { name: 'Close shop' }).click()

@@ -71,7 +71,7 @@ test('a page hears of a new version between two answers, and goes over to it whe
       // it is fetched whole beside the one that runs
       while (!registration.waiting) await new Promise(done => setTimeout(done, 50))
     })
-    const news = page.getByText('A new version of Wembric is ready.')
+    const news = page.getByText('A new version is ready.')
     // nothing moves while a question stands
     await expect(news).toHaveCount(0)
     const question = await instruction(page).innerText()
@@ -79,15 +79,21 @@ test('a page hears of a new version between two answers, and goes over to it whe
     await expect(instruction(page)).not.toHaveText(question)
     await saved(page)
     await expect(news).toBeVisible()
+    // on a phone it takes its room from the page, and covers no key
+    await page.setViewportSize({ width: 390, height: 844 })
+    for (const key of ['More', 'Undo'])
+      await expect(page.getByRole('button', { name: new RegExp(`^${key}`) })).toBeInViewport({ ratio: 1 })
+    await expect(page.locator('[data-key="1"]')).toBeInViewport({ ratio: 1 })
+    await page.setViewportSize({ width: 1280, height: 800 })
     const next = await instruction(page).innerText()
     await page.getByRole('button', { name: 'Use it now' }).click()
     await page.waitForLoadState()
     await expect(news).toHaveCount(0)
     await expect(instruction(page)).toHaveText(next)
     // the other page was not touched; it hears of it at its own seam
-    await expect(other.getByText('A new version of Wembric is ready.')).toHaveCount(0)
+    await expect(other.getByText('A new version is ready.')).toHaveCount(0)
     await other.getByRole('link', { name: 'Shelf' }).click()
-    await expect(other.getByText('A new version of Wembric is ready.')).toBeVisible()
+    await expect(other.getByText('A new version is ready.')).toBeVisible()
   } finally {
     await context.close()
     shop.close()

@@ -21,6 +21,8 @@ const LABEL = 176
 /** As wide as there is room to the next. */
 const LABEL_WIDTH = `calc(${(LABEL / WIDTH) * 100}% - 6px)`
 const MOST = Math.floor(WIDTH / LABEL)
+/** A day's name on the rule. */
+const WEEK_LABEL = 56
 const at = (item: DueItem) => Math.max(20, Math.min(WIDTH, x(Date.parse(item.day))))
 const when = (item: DueItem): string => {
   if (item.over) return item.days
@@ -81,7 +83,14 @@ const more = computed(() => waiting.value.length - shown.value.length)
           {{ t('common.today') }}
         </text>
         <template v-for="d in days" :key="`w${d}`">
-          <text v-if="isMonday(d) && d > today + 2 * DAY_MS" :x="x(d) + 5" y="24" font-size="13">{{ short(d) }}</text>
+          <text
+            v-if="isMonday(d) && d > today + 2 * DAY_MS && x(d) < WIDTH - WEEK_LABEL"
+            :x="x(d) + 5"
+            y="24"
+            font-size="13"
+          >
+            {{ short(d) }}
+          </text>
         </template>
         <g v-for="{ item, pinX, textX } in shown" :key="item.machineId">
           <path :d="`M ${pinX} 34 V 40 L ${textX - 6} 44 V 48`" fill="none" stroke="var(--ink)" stroke-width="1.6" />

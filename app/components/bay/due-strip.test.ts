@@ -38,6 +38,13 @@ describe('what falls due', () => {
     expect(lefts.at(-1)! + 14).toBeLessThanOrEqual(101)
     expect(page.get('header a').text()).toContain(String(20 - lefts.length))
   })
+  it('every week’s name ends before the rule does', () => {
+    for (const n of [1, 2, 3, 4, 5, 6, 7]) {
+      const names = strip([item(1, '2026-06-05')], { today: `2026-06-0${n}` }).findAll('text')
+      expect(names.length).toBeGreaterThan(4)
+      for (const name of names.slice(1)) expect(Number(name.attributes('x'))).toBeLessThan(1240 - 45)
+    }
+  })
   it('says that it is still being worked out, and that nothing is due', () => {
     expect(strip([], { working: true }).get('[role="status"]').text()).not.toBe('')
     expect(strip([]).find('svg').exists()).toBe(false)

@@ -9,18 +9,19 @@ defineEmits<{ use: [] }>()
 <template>
   <aside class="new-version" role="status">
     <span>{{ t('new-version.is-ready') }}</span>
-    <Button size="small" :label="t('new-version.use-it')" @click="$emit('use')" />
+    <Button link :label="t('new-version.use-it')" @click="$emit('use')" />
   </aside>
 </template>
 
 <style scoped>
 .new-version {
   display: flex;
-  gap: 8px 16px;
+  gap: 16px;
   align-items: center;
   justify-content: center;
-  flex-wrap: wrap;
-  padding: 6px 16px;
+  height: var(--told);
+  padding-inline: 16px;
   border-bottom: 1.5px solid var(--ink);
+  white-space: nowrap;
 }
 </style>

@@ -15,7 +15,7 @@ export const shell = {
   'crew-pick.pin-of': ({ name }: { name: string }) => `PIN of ${name}`,
   'crew-pick.take-over': 'Take over',
   'crew-pick.who-takes-over': 'Who takes over?',
-  'new-version.is-ready': 'A new version of Wembric is ready.',
+  'new-version.is-ready': 'A new version is ready.',
   'new-version.use-it': 'Use it now',
   'person-menu.own': 'Name, password, unit',
   'page-sign-in.code': 'One-time code',

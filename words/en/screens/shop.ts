@@ -124,7 +124,7 @@ export const shop = {
   'page-shop.time-zone-shown-first': ({ timeZone, unit }: Shown<'timeZone' | 'unit'>) =>
     `Time zone ${timeZone}; ${unit} shown first.`,
   'shop-identity.owners-are-written-in': 'Owners are written in',
-  'shop-identity.the-writers': 'The language of whoever writes',
+  'shop-identity.the-writers': 'The writer’s language',
   'shop-identity.an-owner-may-have-another': 'Letters, signed sheets and PDFs. An owner may have another.',
   'trusted-devices.device': 'Device',
   'trusted-devices.end': 'End its trust',

@@ -17,7 +17,7 @@ export const shell: Words<typeof english> = {
   'crew-pick.pin-of': ({ name }) => `PIN de ${name}`,
   'crew-pick.take-over': 'Seguir yo',
   'crew-pick.who-takes-over': '¿Quién sigue?',
-  'new-version.is-ready': 'Hay una versión nueva de Wembric lista.',
+  'new-version.is-ready': 'Hay una versión nueva.',
   'new-version.use-it': 'Usarla ahora',
   'person-menu.own': 'Nombre, contraseña, unidad',
   'page-sign-in.code': 'Código de un solo uso',

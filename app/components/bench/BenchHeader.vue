@@ -83,7 +83,7 @@ defineEmits<{ help: []; big: []; stark: [] }>()
 .machine {
   display: flex;
   gap: 12px;
-  align-items: baseline;
+  align-items: center;
   min-width: 0;
   white-space: nowrap;
   overflow: hidden;

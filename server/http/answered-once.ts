@@ -1,6 +1,7 @@
 import { createHash } from 'node:crypto'
 import { getHeader, type H3Event } from 'h3'
 import { z } from '../../core/zod'
+import type { ApiKey } from '../../shared/api'
 import { askedBy, type Asked } from '../database/asked-once'
 import { isDuplicateOf } from '../database/errors'
 import { askedBefore, keepAnswer, noteAsked } from '../repositories/asked-once'
@@ -23,6 +24,15 @@ function again(known: { requestHash: string; answer: string | null }, requestHas
   return JSON.parse(known.answer)
 }
 
+/** A secret is in these answers, told once: no copy of it is kept, and a repeat hears that it was made. */
+const TOLD_ONCE: ReadonlySet<ApiKey> = new Set<ApiKey>([
+  'POST /api/calendar-addresses',
+  'POST /api/people/:id/code',
+  'POST /api/shops',
+  'POST /api/shops/:id/code',
+  'POST /api/tokens',
+])
+
 /**
  * Answers a request that carries an id of its browser's (the header `idempotency-key`) once: when it comes again, after
  * a reply that was lost, it is answered as it was and makes nothing. Requests without an id are worked as they come.
@@ -30,6 +40,7 @@ function again(known: { requestHash: string; answer: string | null }, requestHas
 export async function answeredOnce(
   event: H3Event,
   person: SignedIn,
+  key: ApiKey,
   body: unknown,
   work: () => Promise<unknown>,
 ): Promise<unknown> {
@@ -44,7 +55,7 @@ export async function answeredOnce(
     const answer = (await askedBy(asked, work)) ?? { ok: true }
     // what changed rows by another way than ours is written down after it: a repeat finds it all the same
     if (!asked.claimed) await noteAsked(pool(), person.shopId, id, requestHash)
-    await keepAnswer(pool(), person.shopId, id, JSON.stringify(answer))
+    if (!TOLD_ONCE.has(key)) await keepAnswer(pool(), person.shopId, id, JSON.stringify(answer))
     return answer
   } catch (error) {
     // two at the same time: the second waited for the first, and finds it answered

@@ -103,7 +103,7 @@ export const shopRoute = <K extends ApiKey>(
     answer(event, async () => {
       const person = await personWith(event, role)
       const given: Given<K> & OfPerson = Object.assign(await givenOf(event, key), { person })
-      return answeredOnce(event, person, given.body, async () => {
+      return answeredOnce(event, person, key, given.body, async () => {
         const subject = await thingOf(given.pool, person.shopId, key, given)
         if (subject !== undefined) given.subject = subject
         const answered = await work(given)

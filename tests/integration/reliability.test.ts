@@ -204,6 +204,29 @@ describe('a request that makes something', () => {
     expect([first.status, second.status, second.body.id]).toEqual([200, 200, first.body.id])
     expect(await many(pool, 'SELECT id FROM photos WHERE machine_id = ?', [machine.id])).toHaveLength(1)
   })
+  it('keeps no copy of a secret that is told once: a repeat hears that it was made, and nothing more is', async () => {
+    const tam = (await ines.get<{ id: number; signIn: string }[]>('/api/people')).body.find(p => p.signIn === 'tam')!
+    const told: [path: string, body: object, secretOf: (answer: Record<string, string>) => string][] = [
+      ['/api/tokens', { name: `T ${unique()}` }, answer => answer.token!],
+      ['/api/calendar-addresses', {}, answer => answer.path!.split('/').at(-1)!],
+      [`/api/people/${tam.id}/code`, {}, answer => answer.code!],
+    ]
+    const kept = async () =>
+      JSON.stringify(await many(pool, 'SELECT CAST(answer AS CHAR) AS answer FROM asked_once WHERE answer IS NOT NULL'))
+    await ask(ines, owner(), uuidv7())
+    expect(await kept()).toContain('id')
+    for (const [path, body, secretOf] of told) {
+      const id = uuidv7()
+      const send = () => ines.call<Record<string, string>>('POST', path, body, { 'idempotency-key': id })
+      const first = await send()
+      expect(first.status, path).toBe(200)
+      expect(secretOf(first.body).length, path).toBeGreaterThan(7)
+      expect(await kept(), path).not.toContain(secretOf(first.body))
+      expect((await send()).body.code, path).toBe('saved-already')
+    }
+    const [{ name }] = [told[0]![1] as { name: string }]
+    expect(await many(pool, 'SELECT id FROM api_tokens WHERE name = ?', [name])).toHaveLength(1)
+  })
   it('refuses the id for something else, and for what is no id', async () => {
     const id = uuidv7()
     await ask(ines, owner(), id)

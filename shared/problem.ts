@@ -37,6 +37,7 @@ export const STATUS_OF = {
   'open-job': 409,
   'person-ended': 409,
   'retracted-already': 409,
+  'runs-server': 409,
   'saved-already': 409,
   'shop-there': 409,
   'unplaced': 409,

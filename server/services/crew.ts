@@ -16,9 +16,12 @@ import {
   setOwn,
   setPasswordHash,
   setRole,
+  setRunsServer,
   standingOf,
+  whoRunsServer,
 } from '../repositories/people'
 import { lockShop } from '../repositories/jobs'
+import { countShops } from '../repositories/shops'
 import { notFound, Problem } from '../problem'
 import { boardChanged } from './board'
 import { hashPassword, passwordMatches } from './passwords'
@@ -40,12 +43,26 @@ async function notTheLastLead(db: Db, shopId: number, personId: number): Promise
   if (leads.length === 1 && leads[0]!.id === personId) throw new Problem('last-lead', say('refused.last-lead'))
 }
 
+/**
+ * Whoever runs the server is not lost: where the shop is the only one, another lead runs it from now on.
+ * @throws Problem runs-server where there are other shops, whose people did not choose that lead
+ */
+async function mindTheServer(db: Db, shopId: number, personId: number): Promise<void> {
+  if ((await whoRunsServer(db))?.id !== personId) return
+  if ((await countShops(db)) > 1) throw new Problem('runs-server', say('refused.runs-the-server'))
+  const another = (await peopleOfShop(db, shopId)).find(p => p.role === 'lead' && p.id !== personId)
+  if (another) await setRunsServer(db, shopId, another.id)
+}
+
 /** Makes a mechanic a lead, or a lead a mechanic. @returns the person’s name */
 export const changeRole = (pool: Pool, shopId: number, personId: number, role: PersonRole): Promise<string> =>
   transaction(pool, async db => {
     await lockShop(db, shopId)
     const { name } = await known(db, shopId, personId)
-    if (role === 'mechanic') await notTheLastLead(db, shopId, personId)
+    if (role === 'mechanic') {
+      await notTheLastLead(db, shopId, personId)
+      await mindTheServer(db, shopId, personId)
+    }
     await setRole(db, shopId, personId, role)
     return name
   })
@@ -59,6 +76,7 @@ export async function endPerson(pool: Pool, shopId: number, personId: number): P
     await lockShop(db, shopId)
     const { name } = await known(db, shopId, personId)
     await notTheLastLead(db, shopId, personId)
+    await mindTheServer(db, shopId, personId)
     await endPersonRow(db, shopId, personId)
     await unassignOpen(db, shopId, personId)
     return name

@@ -66,6 +66,22 @@ afterAll(async () => {
   rmSync(folder, { recursive: true, force: true })
 })
 
+describe('one shop alone', () => {
+  it('is run by whoever set it up; another lead takes over when they are a lead no more, and back', async () => {
+    const runs = async (client: Client) => (await client.get<SessionResponse>('/api/session')).body.person.runsServer
+    const second = { name: 'Una', signIn: 'una', password: 'una her password', role: 'lead' }
+    expect((await ines.post('/api/people', second)).status).toBe(200)
+    const una = await new Client(base).signIn('una', second.password)
+    expect([await runs(ines), await runs(una)]).toEqual([true, false])
+    expect((await una.call('PUT', `/api/people/${ines.personId}`, { role: 'mechanic' })).status).toBe(200)
+    expect([await runs(ines), await runs(una)]).toEqual([false, true])
+    expect((await una.call('PUT', `/api/people/${ines.personId}`, { role: 'lead' })).status).toBe(200)
+    expect((await ines.call('DELETE', `/api/people/${una.personId}`)).status).toBe(200)
+    expect(await runs(ines)).toBe(true)
+    expect((await una.get('/api/session')).status).toBe(401)
+  })
+})
+
 describe('the door', () => {
   it('two people of one name in two shops come in by their passwords; where those are alike, the shop is asked for', async () => {
     const { lead } = await newShop('north', 'ines', 'another password')
@@ -133,6 +149,18 @@ describe('who runs the server', () => {
     const log = (await lead.get<{ rows: object[] }>('/api/log')).body.rows
     expect(log).toContainEqual(expect.objectContaining({ kind: 'code-made', person: 'Ines' }))
   }, 60_000)
+  it('does not leave it to nobody: with other shops here, another is named first', async () => {
+    const second = { name: 'Ulf', signIn: 'ulf', password: 'ulf his password', role: 'lead' }
+    expect((await ines.post('/api/people', second)).status).toBe(200)
+    const ulf = await new Client(base).signIn('ulf', second.password)
+    for (const refused of [
+      await ulf.call('DELETE', `/api/people/${ines.personId}`),
+      await ulf.call('PUT', `/api/people/${ines.personId}`, { role: 'mechanic' }),
+    ])
+      expect(refused.body.code).toBe('runs-server')
+    expect((await ulf.get('/api/shops')).status).toBe(403)
+    expect((await ines.call('DELETE', `/api/people/${ulf.personId}`)).status).toBe(200)
+  })
   it('sets what a shop may have: people and photos beyond it are refused in words, also two at once', async () => {
     const { id, lead } = await newShop('west', 'wim', 'wim his password')
     const limits = { shortName: 'west', host: null, mostPeople: 2, mostPhotoMb: 1 }

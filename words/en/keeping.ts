@@ -9,6 +9,8 @@ export const keeping = {
   'refused.shop-not-closed': 'That shop is not closed, or its records have begun to go.',
   'refused.not-your-own-shop':
     'That is the shop of whoever runs this server. Let a lead of another shop run it first: npm run shops -- runner',
+  'refused.runs-the-server':
+    'They run this server, with other shops on it. Let another lead run it first: npm run shops -- runner',
   'refused.no-room-for-people': ({ most }: { most: number }) =>
     `Your shop may have ${most === 1 ? 'one person' : `${most} people`}. End an access first, or ask whoever runs this server for more.`,
   'refused.no-room-for-photos': ({ most }: { most: number }) =>

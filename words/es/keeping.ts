@@ -10,6 +10,8 @@ export const keeping: Words<typeof english> = {
   'refused.shop-not-closed': 'Ese taller no está cerrado, o sus registros ya empezaron a borrarse.',
   'refused.not-your-own-shop':
     'Ese es el taller de quien administra este servidor. Pase antes la administración a un encargado de otro: npm run shops -- runner',
+  'refused.runs-the-server':
+    'Administra este servidor, en el que hay otros talleres. Pase antes la administración a otro encargado: npm run shops -- runner',
   'refused.no-room-for-people': ({ most }) =>
     `Su taller puede tener ${most === 1 ? 'una persona' : `${most} personas`}. Termine antes un acceso, o pida más a quien administra este servidor.`,
   'refused.no-room-for-photos': ({ most }) =>

@@ -8,7 +8,7 @@ import {
 } from '../../core/access'
 import type { Complaint, Likelier, Pressure, PressureUnit, Suspect } from '../../core/complaint'
 import type { Role, TurnedBy } from '../../core/engine'
-import { day } from './closing'
+import { day } from './grammar'
 import { formatTorque } from '../../core/units'
 import type { Tell, Text } from '../../core/said'
 

@@ -1,10 +1,6 @@
-import { formatMeter, formatTorque, LOCALE, type MeterUnit } from '../../core/units'
+import { formatMeter, formatTorque, type MeterUnit } from '../../core/units'
 import type { Tell, Text } from '../../core/said'
-import { within } from './grammar'
-
-const DAYS = new Intl.DateTimeFormat(LOCALE, { day: 'numeric', month: 'short', year: 'numeric', timeZone: 'UTC' })
-/** A day of the calendar, from midnight UTC. */
-export const day = (atMs: number): string => DAYS.format(atMs)
+import { day, within } from './grammar'
 
 type Part = 'cover' | 'plug'
 interface Torque {

@@ -1,5 +1,10 @@
 import type { MarkShape } from '../../core/engine'
 import type { Tell, Text } from '../../core/said'
+import { LOCALE } from '../../core/units'
+
+const DAYS = new Intl.DateTimeFormat(LOCALE, { day: 'numeric', month: 'short', year: 'numeric', timeZone: 'UTC' })
+/** A day of the calendar, from midnight UTC. */
+export const day = (atMs: number): string => DAYS.format(atMs)
 
 /** Several in a sentence: “a”, “a and b”, “a, b and c”. */
 export const listed = (names: readonly string[], last = 'and'): string =>

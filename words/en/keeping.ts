@@ -1,4 +1,4 @@
-import { day } from './closing'
+import { day } from './grammar'
 
 /** What backup, restore, the files of a shop and several shops on one server say where they cannot go on. */
 export const keeping = {

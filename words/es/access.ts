@@ -1,6 +1,6 @@
 import { fastenerCount, type Fasteners, type Part, type Pattern, type SafeThing } from '../../core/access'
 import type { Complaint, Likelier, Suspect } from '../../core/complaint'
-import { day } from './closing'
+import { day } from './grammar'
 import { formatTorque } from '../../core/units'
 import type { TurnedBy } from '../../core/engine'
 import type { Text } from '../../core/said'

@@ -1,10 +1,7 @@
 import type { Words } from '../teller'
 import type { closing as english } from '../en/closing'
 import { formatMeter, formatTorque } from '../../core/units'
-import { the, valveName } from './grammar'
-
-const DAYS = new Intl.DateTimeFormat('es-US', { day: 'numeric', month: 'short', year: 'numeric', timeZone: 'UTC' })
-export const day = (atMs: number): string => DAYS.format(atMs)
+import { day, the, valveName } from './grammar'
 
 const PART = { cover: 'la tapa', plug: 'la bujía' }
 

@@ -1,6 +1,9 @@
 import type { MarkShape } from '../../core/engine'
 import type { Tell, Text } from '../../core/said'
 
+const DAYS = new Intl.DateTimeFormat('es-US', { day: 'numeric', month: 'short', year: 'numeric', timeZone: 'UTC' })
+export const day = (atMs: number): string => DAYS.format(atMs)
+
 /** Varias cosas en una frase: “a”, “a y b”, “a, b y c”. */
 export const listed = (names: readonly string[], last = 'y'): string =>
   names.length < 2 ? names.join('') : `${names.slice(0, -1).join(', ')} ${last} ${names.at(-1)}`

@@ -1,6 +1,6 @@
 import type { keeping as english } from '../en/keeping'
 import type { Words } from '../teller'
-import { day } from './closing'
+import { day } from './grammar'
 
 export const keeping: Words<typeof english> = {
   'refused.only-who-runs-the-server': 'Eso solo puede hacerlo quien administra este servidor.',

@@ -53,15 +53,18 @@ async function theShop(): Promise<ShopHere> {
 }
 const limit = (typed: string | undefined, now: number | null): number | null =>
   typed === undefined ? now : typed === '' ? null : Number(typed)
-const told = (way: { signIn: string; code: string; until: string; shop: string | null }): string =>
+const told = (way: { signIn: string; code: string; shop: string | null }): string =>
   `Write this down and hand it over: ${way.signIn} opens /sign-in${way.shop ? `?shop=${way.shop}` : ''}, chooses ` +
-  `“I have a one-time code”, and gives ${way.code} before ${way.until}.`
+  `“I have a one-time code”, and gives ${way.code} within 24 hours.`
 
 const VERBS: Record<string, () => Promise<void>> = {
   help: async () => say(HELP),
   list: async () => {
-    for (const s of await listShops(pool(), RUNNER)) {
-      const people = `${s.people}${s.mostPeople === null ? '' : ` of ${s.mostPeople}`} people`
+    const shops = await listShops(pool(), RUNNER)
+    if (shops.length === 0) say('There is no shop here yet. Add one: npm run shops -- help')
+    for (const s of shops) {
+      const alone = s.people === 1 && s.mostPeople === null
+      const people = alone ? '1 person' : `${s.people}${s.mostPeople === null ? '' : ` of ${s.mostPeople}`} people`
       const photos = `${s.photoMb}${s.mostPhotoMb === null ? '' : ` of ${s.mostPhotoMb}`} MB of photos`
       const closed = s.goesAt ? `, closed; its records go on ${s.goesAt.slice(0, 10)}` : ''
       say(`${s.id}  ${s.shortName ?? '–'}  ${s.name}: ${people}, ${photos}, ${s.jobs} jobs${closed}`)

@@ -86,22 +86,45 @@ export interface ShopCounted {
   shortName: string | null
   host: string | null
   since: Date
+  people: number
   mostPeople: number | null
+  photoBytes: number
   mostPhotoMb: number | null
   jobs: number
   lastJobAt: Date | null
   closedAt: Date | null
   goesAt: Date | null
 }
-export const allShops = (db: Db): Promise<ShopCounted[]> =>
-  many(
-    db,
-    `SELECT s.id, s.name, s.short_name AS shortName, s.host, s.created_at AS since, s.most_people AS mostPeople,
+/** @param only one of them; otherwise all, by name */
+export const countedShops = async (db: Db, only: number | null = null): Promise<ShopCounted[]> =>
+  (
+    await many<ShopCounted>(
+      db,
+      `SELECT s.id, s.name, s.short_name AS shortName, s.host, s.created_at AS since, s.most_people AS mostPeople,
        s.most_photo_mb AS mostPhotoMb, s.closed_at AS closedAt, s.goes_at AS goesAt,
+       (SELECT COUNT(*) FROM people p WHERE p.shop_id = s.id AND p.ended_at IS NULL) AS people,
+       (SELECT COALESCE(SUM(f.bytes), 0) FROM photos f WHERE f.shop_id = s.id)
+         + (SELECT COALESCE(SUM(f.bytes), 0) FROM page_photos f WHERE f.shop_id = s.id) AS photoBytes,
        (SELECT COUNT(*) FROM jobs j WHERE j.shop_id = s.id) AS jobs,
        (SELECT MAX(j.opened_at) FROM jobs j WHERE j.shop_id = s.id) AS lastJobAt
-     FROM shops s ORDER BY s.name, s.id`,
-  )
+     FROM shops s WHERE ? IS NULL OR s.id = ? ORDER BY s.name, s.id`,
+      [only, only],
+    )
+  ).map(s => ({ ...s, photoBytes: Number(s.photoBytes) }))
+/** Whether another shop has a short name or a host. */
+export const isTaken = async (
+  db: Db,
+  field: 'shortName' | 'host',
+  value: string,
+  but: number | null = null,
+): Promise<boolean> =>
+  (
+    await many(
+      db,
+      `SELECT id FROM shops WHERE ${field === 'host' ? 'host' : 'short_name'} = ? AND NOT (id <=> ?) LIMIT 1`,
+      [value, but],
+    )
+  ).length > 0
 /** Nobody signs in to a closed shop; its records go after the days given, unless it is opened again before. */
 export const closeShopRow = (db: Db, shopId: number, days: number) =>
   change(

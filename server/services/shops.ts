@@ -7,12 +7,13 @@ import { databaseSettings } from '../database/pool'
 import { type Db, type Pool, transaction } from '../database/query'
 import { allPeopleOfShop, insertPerson, setRunsServer, whoRunsServer } from '../repositories/people'
 import { insertLogLine } from '../repositories/shop-log'
-import { countPeople, photoBytesOf, setShopLimits } from '../repositories/shop-limits'
+import { setShopLimits } from '../repositories/shop-limits'
 import {
-  allShops,
   closeShopRow,
+  countedShops,
   countShops,
   insertShop,
+  isTaken,
   oldestShop,
   reopenShopRow,
   type ShopCounted,
@@ -33,23 +34,19 @@ const MB = 1_000_000
 
 /** All shops of the installation, by name. */
 export async function listShops(db: Db, runner: Runner): Promise<ShopHere[]> {
-  const shops: ShopHere[] = []
-  for (const shop of await allShops(db))
-    shops.push({
-      ...shop,
-      since: shop.since.toISOString(),
-      lastJobAt: shop.lastJobAt?.toISOString() ?? null,
-      closedAt: shop.closedAt?.toISOString() ?? null,
-      goesAt: shop.goesAt?.toISOString() ?? null,
-      people: await countPeople(db, shop.id),
-      photoMb: Math.ceil((await photoBytesOf(db, shop.id)) / MB),
-      own: shop.id === runner.shopId,
-    })
-  return shops
+  return (await countedShops(db)).map(({ photoBytes, ...shop }) => ({
+    ...shop,
+    since: shop.since.toISOString(),
+    lastJobAt: shop.lastJobAt?.toISOString() ?? null,
+    closedAt: shop.closedAt?.toISOString() ?? null,
+    goesAt: shop.goesAt?.toISOString() ?? null,
+    photoMb: Math.ceil(photoBytes / MB),
+    own: shop.id === runner.shopId,
+  }))
 }
 /** A shop by its number. @throws Problem not-found */
 export async function knownShop(db: Db, id: number): Promise<ShopCounted> {
-  const shop = (await allShops(db)).find(s => s.id === id)
+  const [shop] = await countedShops(db, id)
   if (!shop) throw notFound('shop')
   return shop
 }
@@ -72,7 +69,7 @@ export const makeShop = (
 ): Promise<WayIn> =>
   transaction(pool, async db => {
     const first = (await countShops(db)) === 0
-    if ((await allShops(db)).some(s => s.shortName === shortName)) throw taken('shortName')
+    if (await isTaken(db, 'shortName', shortName)) throw taken('shortName')
     const id = await insertShop(db, { name, shortName, timeZone, unit, demo: 'no' })
     // no password is of this hash: the first is chosen with the code
     const personId = await insertPerson(db, id, { ...lead, role: 'lead', passwordHash: '', runsServer: first })
@@ -103,9 +100,8 @@ export const noteThere = (
 /** By what a shop is asked for at the door, and what it may have. @returns its name @throws Problem not-found, duplicate */
 export async function limitShop(db: Db, id: number, request: ShopLimitsRequest): Promise<string> {
   const { name } = await knownShop(db, id)
-  const others = (await allShops(db)).filter(s => s.id !== id)
   for (const field of ['shortName', 'host'] as const)
-    if (request[field] !== null && others.some(s => s[field] === request[field])) throw taken(field)
+    if (request[field] !== null && (await isTaken(db, field, request[field], id))) throw taken(field)
   await setShopLimits(db, id, request).catch((error: unknown) => {
     // another took it in the same moment
     throw isDuplicate(error) ? taken('shortName') : error

@@ -2,13 +2,12 @@
 import { definePageMeta, navigateTo, useHead } from '#imports'
 import Button from 'primevue/button'
 import { reactive, ref } from 'vue'
-import ChoiceField from '../components/forms/ChoiceField.vue'
+import ClockAndUnit from '../components/forms/ClockAndUnit.vue'
 import TextField from '../components/forms/TextField.vue'
 import RestorePanel from '../components/shop/RestorePanel.vue'
 import { useForm } from '../composables/useForm'
 import { useSessionStore } from '../stores/session'
 import { api } from '../utils/api'
-import { zones } from '../utils/zones'
 import { t } from '../words'
 import CheckedForm from '../components/forms/CheckedForm.vue'
 import { setupSchema } from '~~/shared/requests'
@@ -46,23 +45,11 @@ async function submit(): Promise<void> {
       </p>
       <div class="grid">
         <TextField v-model="shop.shop" :label="t('common.shop')" name="shop" />
-        <ChoiceField
-          v-model="shop.timeZone"
-          :label="t('page-setup.time-zone')"
-          :options="zones(here)"
-          filter
-          :note="t('page-setup.says-when-your-day-begins')"
-          name="timeZone"
-        />
-        <ChoiceField
-          v-model="shop.unit"
-          :label="t('page-setup.unit-shown-first')"
-          :options="[
-            { value: 'mm', label: 'mm' },
-            { value: 'thou', label: 'thou' },
-          ]"
-          :note="t('page-setup.both-are-always-shown')"
-          name="unit"
+        <ClockAndUnit
+          v-model:time-zone="shop.timeZone"
+          v-model:unit="shop.unit"
+          :here="here"
+          :unit-note="t('page-setup.both-are-always-shown')"
         />
       </div>
       <h2>{{ t('page-setup.first-lead') }}</h2>

@@ -4,13 +4,12 @@ import Button from 'primevue/button'
 import { computed, onMounted, reactive, ref, useTemplateRef } from 'vue'
 import { newShopSchema, type ShopHere, shopLimitsSchema } from '~~/shared/shops'
 import CheckedForm from '../components/forms/CheckedForm.vue'
-import ChoiceField from '../components/forms/ChoiceField.vue'
+import ClockAndUnit from '../components/forms/ClockAndUnit.vue'
 import TextField from '../components/forms/TextField.vue'
 import LoadingRows from '../components/shell/LoadingRows.vue'
 import ShopsHere from '../components/shop/ShopsHere.vue'
 import { limitsOf, typedLimits, useShopsHere } from '../composables/useShopsHere'
 import { useSessionStore } from '../stores/session'
-import { zones } from '../utils/zones'
 import { t } from '../words'
 
 definePageMeta({ words: ['pages'] })
@@ -119,23 +118,11 @@ const way = computed(() => {
             :note="t('page-shops.short-name-note')"
             name="shortName"
           />
-          <ChoiceField
-            v-model="given.timeZone"
-            :label="t('page-setup.time-zone')"
-            :options="zones(zone)"
-            filter
-            :note="t('page-setup.says-when-your-day-begins')"
-            name="timeZone"
-          />
-          <ChoiceField
-            v-model="given.unit"
-            :label="t('page-setup.unit-shown-first')"
-            :options="[
-              { value: 'mm', label: 'mm' },
-              { value: 'thou', label: 'thou' },
-            ]"
-            :note="t('page-setup.both-are-always-shown')"
-            name="unit"
+          <ClockAndUnit
+            v-model:time-zone="given.timeZone"
+            v-model:unit="given.unit"
+            :here="zone"
+            :unit-note="t('page-setup.both-are-always-shown')"
           />
         </div>
         <h3>{{ t('page-shops.its-lead') }}</h3>

@@ -5,6 +5,7 @@ import { useLocalStorage } from '@vueuse/core'
 import { computed, ref } from 'vue'
 import TextField from '../components/forms/TextField.vue'
 import CrewPick from '../components/forms/CrewPick.vue'
+import ShopAtTheDoor from '../components/forms/ShopAtTheDoor.vue'
 import LanguagePick from '../components/shell/LanguagePick.vue'
 import { useCrew } from '../composables/useCrew'
 import { useForm } from '../composables/useForm'
@@ -87,14 +88,7 @@ function pathBack(): string {
       <p class="brand"><img src="/mark.svg" alt="" width="40" height="40" /><b>Wembric</b></p>
       <h1>{{ t('page-sign-in.code') }}</h1>
       <TextField v-model="signIn" :label="t('common.name')" name="signIn" autocomplete="username" />
-      <TextField
-        v-if="asksShop"
-        v-model="shop"
-        :label="t('common.shop')"
-        :note="t('page-sign-in.shop-note')"
-        name="shop"
-        autocomplete="organization"
-      />
+      <ShopAtTheDoor v-if="asksShop" v-model="shop" />
       <TextField v-model="code" :label="t('page-sign-in.code')" name="code" autocomplete="one-time-code" />
       <TextField
         v-model="next"
@@ -117,14 +111,7 @@ function pathBack(): string {
         {{ t('page-sign-in.kept', { answers: outbox.waiting.length }) }}
       </p>
       <TextField v-model="signIn" :label="t('common.name')" name="signIn" autocomplete="username" />
-      <TextField
-        v-if="asksShop"
-        v-model="shop"
-        :label="t('common.shop')"
-        :note="t('page-sign-in.shop-note')"
-        name="shop"
-        autocomplete="organization"
-      />
+      <ShopAtTheDoor v-if="asksShop" v-model="shop" />
       <TextField
         v-model="password"
         :label="t('common.password')"

@@ -5,9 +5,9 @@ import { type ShopRequest, shopSchema } from '~~/shared/requests'
 import type { useForm } from '../../composables/useForm'
 import type { SessionResponse } from '~~/shared/responses'
 import { LANGUAGES, type Language } from '~~/shared/languages'
+import ClockAndUnit from '../forms/ClockAndUnit.vue'
 import ChoiceField from '../forms/ChoiceField.vue'
 import TextField from '../forms/TextField.vue'
-import { zones } from '../../utils/zones'
 import { t } from '../../words'
 import CheckedForm from '../forms/CheckedForm.vue'
 
@@ -32,23 +32,11 @@ function keep(): void {
 <template>
   <CheckedForm class="grid" :form="form" :schema="shopSchema" :body="() => given" @send="keep">
     <TextField v-model="given.name" :label="t('common.shop')" name="name" />
-    <ChoiceField
-      v-model="given.timeZone"
-      :label="t('page-setup.time-zone')"
-      :options="zones(shop.timeZone)"
-      filter
-      :note="t('page-setup.says-when-your-day-begins')"
-      name="timeZone"
-    />
-    <ChoiceField
-      v-model="given.unit"
-      :label="t('page-setup.unit-shown-first')"
-      :options="[
-        { value: 'mm', label: 'mm' },
-        { value: 'thou', label: 'thou' },
-      ]"
-      :note="t('shop-identity.open-jobs-keep-theirs')"
-      name="unit"
+    <ClockAndUnit
+      v-model:time-zone="given.timeZone"
+      v-model:unit="given.unit"
+      :here="shop.timeZone"
+      :unit-note="t('shop-identity.open-jobs-keep-theirs')"
     />
     <ChoiceField
       v-model="given.language"

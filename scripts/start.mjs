@@ -5,6 +5,7 @@ import { createServer } from 'node:http'
 import { dirname, join, resolve } from 'node:path'
 import { fileURLToPath, pathToFileURL } from 'node:url'
 import { databasePrograms, startDatabase } from './setup/database.mjs'
+import { keepingIdle } from './setup/idle.mjs'
 import { ensurePrograms, ensureRoom } from './setup/machine.mjs'
 import { ensureBuild, ensurePackages } from './setup/packages.mjs'
 import { guardConsole } from './setup/output.mjs'
@@ -51,7 +52,7 @@ async function serve() {
     const { serveHouse } = await import('./lan/serve.mjs')
     return serveHouse({ listener, host, port, trustPort, data })
   }
-  const server = createServer(listener)
+  const server = keepingIdle(createServer(listener))
   await new Promise((done, fail) => {
     server.once('error', fail)
     server.listen(port, host, done)

@@ -1,6 +1,7 @@
 import { createServer as createPlain } from 'node:http'
 import { createServer as createSecure } from 'node:https'
 import { join } from 'node:path'
+import { keepingIdle } from '../setup/idle.mjs'
 import { say } from '../setup/say.mjs'
 import { ownAddresses, ownName, ownNames } from './addresses.mjs'
 import { authorityOf, serverCertificate } from './certificates.mjs'
@@ -56,7 +57,7 @@ export async function serveHouse({ listener, host, port, trustPort, data, env = 
   }
   env.WEMBRIC_TLS = '1'
   tell()
-  const secure = createSecure({ ...(await certificate()), minVersion: 'TLSv1.2' }, listener)
+  const secure = keepingIdle(createSecure({ ...(await certificate()), minVersion: 'TLSv1.2' }, listener))
   await listening(secure, port, host)
   const plain = owned ? null : await listening(trustServer(listener), trustPort, host)
   // a new address, a certificate near its end, a clock that jumped: looked at by the hour

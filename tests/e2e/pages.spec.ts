@@ -8,6 +8,7 @@ const ROOMS: Record<string, string[]> = {
   'machines and owners': ['/machines', '/machines/1', '/machines/1/tag', '/customers/1', '/jobs/1/sheet', '/glossary'],
   'the spec book': ['/spec-book', '/spec-book/{duet}', '/spec-book/{hedgerow}/compare?a={first}&b={last}'],
   'writing in the spec book': ['/spec-book/{hedgerow}/draft', '/spec-book/new', '/spec-book/import'],
+  'running the server': ['/shops', '/backups', '/phones'],
   'shop and jobs': ['/shelf', '/shop', '/log', '/me', '/jobs/20', '/jobs/17'],
 }
 

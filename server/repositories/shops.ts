@@ -137,7 +137,8 @@ export const closeShopRow = (db: Db, shopId: number, days: number) =>
 export const reopenShopRow = (db: Db, shopId: number) =>
   change(
     db,
-    'UPDATE shops SET closed_at = NULL, goes_at = NULL WHERE id = ? AND closed_at IS NOT NULL AND goes_at > UTC_TIMESTAMP(3)',
+    `UPDATE shops SET closed_at = NULL, goes_at = NULL
+     WHERE id = ? AND closed_at IS NOT NULL AND goes_at > UTC_TIMESTAMP(3)`,
     [shopId],
   )
 /** Closed shops whose time is over. */

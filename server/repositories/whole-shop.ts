@@ -10,8 +10,8 @@ export interface ShopTable {
 }
 
 /**
- * All tables with rows of a shop, `shops` first, without columns that are made of others; by the database's own word, so
- * that none is forgotten.
+ * All tables with rows of a shop, `shops` first, without columns that are made of others; by the database's own word,
+ * so that none is forgotten.
  */
 export async function tablesOfShop(db: Queryable): Promise<ShopTable[]> {
   const columns = await many<{ tableName: string; name: string; type: string; keyed: string }>(

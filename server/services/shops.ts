@@ -77,7 +77,7 @@ export const makeShop = (
     return { id, shop: first ? null : shortName, signIn: lead.signIn, ...code }
   })
 
-/** A new one-time code for the first lead of a shop, where all of them lost their passwords. @throws Problem not-found */
+/** A new one-time code for the first lead of a shop, where all lost their passwords. @throws Problem not-found */
 export async function makeWayIn(db: Db, runner: Runner, id: number, now: Date): Promise<WayIn & { name: string }> {
   const shop = await knownShop(db, id)
   const lead = (await allPeopleOfShop(db, id))
@@ -97,7 +97,11 @@ export const noteThere = (
   what: string,
 ) => insertLogLine(db, shopId, { personId: null, person: name, kind, what })
 
-/** By what a shop is asked for at the door, and what it may have. @returns its name @throws Problem not-found, duplicate */
+/**
+ * By what a shop is asked for at the door, and what it may have.
+ * @returns its name
+ * @throws Problem not-found, duplicate
+ */
 export async function limitShop(db: Db, id: number, request: ShopLimitsRequest): Promise<string> {
   const { name } = await knownShop(db, id)
   for (const field of ['shortName', 'host'] as const)

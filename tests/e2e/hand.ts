@@ -133,7 +133,7 @@ export class BenchHand {
     expect(status).toBe(200)
   }
 
-  /** Does the one next thing, as it was looked at just now or as the shop has it: the screen must say what the core says. */
+  /** Does the one next thing, as looked at just now or as the shop has it: the screen must say what the core says. */
   async step(seen?: Look): Promise<Asked> {
     if (!seen) await saved(this.page)
     const { asked: next, instruction: asks } = seen ?? (await this.look())

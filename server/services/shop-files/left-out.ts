@@ -7,7 +7,7 @@ export const LEFT_OUT = new Set([
   ...['api_tokens', 'calendar_addresses', 'trusted_devices', 'sign_in_attempts'],
   ...['model_grams', 'gram_counts', 'spec_imports', 'machine_due', 'valve_drifts'],
 ])
-/** Columns that are secrets, or settled by whoever runs the server, with what stands for them where a row comes back. */
+/** Columns that are secrets, or settled by whoever runs the server, with what stands for them in a row come back. */
 export const SECRETS: Record<string, Record<string, string | number | null>> = {
   people: { password_hash: '', pin_hash: null, code_hash: null, code_until: null, runs_server: 0 },
   shops: { host: null, most_people: null, most_photo_mb: null, closed_at: null, goes_at: null },

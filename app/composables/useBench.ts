@@ -21,6 +21,7 @@ import { useSessionStore } from '../stores/session'
 import { api, NoAnswer, Refused } from '../utils/api'
 import { wordsFor } from '../utils/errors'
 import { useAdvice } from './useAdvice'
+import { useForesight } from './useForesight'
 import { useLive } from './useLive'
 import { useUnitFirst } from './useOwnScreen'
 import { t } from '../words'
@@ -149,6 +150,7 @@ export function useBench(jobId: number) {
   )
   const view = computed(() => (tools.value ? viewJob(tools.value, log.value, nowMs.value) : null))
   const next = computed(() => view.value && nextThing(view.value, wanted.value))
+  useForesight({ tools, log, next, nowMs })
 
   /** Somebody else who answered lately on another device: the job is in their hand, and the keys rest here. */
   const otherHand = computed((): OtherHand | null => {

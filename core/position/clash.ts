@@ -1,5 +1,5 @@
 import { predictive, predictiveAnywhere } from './apply'
-import { folded, type LocateMemory } from './fold'
+import { folded, locateMemory, type LocateMemory, nameOf } from './fold'
 import { segments } from './segments'
 import type { PositionModel } from './model'
 import { isCamSide, movesCrank, type Noted } from './observation'
@@ -20,17 +20,18 @@ const SUSPECTS_MOST = 12
 const PAIRED_MOST = 6
 
 /** Whether answers given one after the other at one place do not fit what went before. */
-function surprise(model: PositionModel, earlier: Noted[], newest: Noted[], memory?: LocateMemory): boolean {
-  const key = `${earlier.map(n => n.id).join('|')}>${newest.map(n => n.id).join('|')}`
-  let known = memory?.surprises.get(key)
+function surprise(model: PositionModel, earlier: Noted[], newest: Noted[], memory: LocateMemory): boolean {
+  const named = (noted: Noted[]) => noted.map(n => nameOf(memory, n)).join('|')
+  const key = `${named(earlier)}>${named(newest)}`
+  let known = memory.surprises.get(key)
   if (known === undefined) {
     known = surprising(model, earlier, newest, memory)
-    memory?.surprises.set(key, known)
+    memory.surprises.set(key, known)
   }
   return known
 }
 
-function surprising(model: PositionModel, earlier: Noted[], newest: Noted[], memory?: LocateMemory): boolean {
+function surprising(model: PositionModel, earlier: Noted[], newest: Noted[], memory: LocateMemory): boolean {
   let chance = 1
   for (const [i, { observation }] of newest.entries()) {
     const { belief, lashDeg } = folded(model, [...earlier, ...newest.slice(0, i)], memory)
@@ -55,7 +56,7 @@ const without = (noted: Noted[], chosen: Noted[]): Noted[] =>
   })
 
 /** The earlier observations that explain a surprise: the fewest whose removal ends it, at most two. */
-function culprits(model: PositionModel, earlier: Noted[], newest: Noted[], memory?: LocateMemory): Noted[] {
+function culprits(model: PositionModel, earlier: Noted[], newest: Noted[], memory: LocateMemory): Noted[] {
   const suspects = earlier
     .filter(e => e.observation.kind !== 'lost' && e.observation.kind !== 'screw-set')
     .slice(-SUSPECTS_MOST)
@@ -78,7 +79,7 @@ function culprits(model: PositionModel, earlier: Noted[], newest: Noted[], memor
  * must not hide that the first did not fit.
  * @returns null when nothing clashes; at most two earlier observations are named where so few explain it
  */
-export function findClash(model: PositionModel, noted: Noted[], memory?: LocateMemory): Clash | null {
+export function findClash(model: PositionModel, noted: Noted[], memory = locateMemory()): Clash | null {
   const kept = segments(noted).flatMap(s => (s.move ? [s.move, ...s.answers] : s.answers))
   const first = kept.findLastIndex(n => movesCrank(n.observation)) + 1
   const clashFrom = (from: number, newest: Noted[]): Clash | null => {

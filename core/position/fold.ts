@@ -16,15 +16,33 @@ export interface Folded {
 
 /**
  * Snapshots of the belief, and which answers did not fit, so that one answer more, or one less, does not fold the whole
- * job again; and the last place found with each model, for most answers of a job say nothing of the crank.
+ * job again; and the last place found with each model, for most answers of a job say nothing of the crank. Snapshots
+ * and surprises go by what was seen, not by who saw it when: an answer that was foreseen is found again once it is
+ * given. `names` has a short name for each thing that was seen.
  */
 export interface LocateMemory<Found = unknown> {
   snapshots: Map<string, Folded>
   surprises: Map<string, boolean>
   last: Map<PositionModel, { key: string; found: Found }>
+  names: Map<string, string>
 }
 /** An empty memory of beliefs, for one job. */
-export const locateMemory = (): LocateMemory => ({ snapshots: new Map(), surprises: new Map(), last: new Map() })
+export const locateMemory = (): LocateMemory => ({
+  snapshots: new Map(),
+  surprises: new Map(),
+  last: new Map(),
+  names: new Map(),
+})
+
+/** The name of what was seen or felt: the same for the same. */
+export function nameOf(memory: LocateMemory, { observation, again }: Weighed): string {
+  const content = JSON.stringify([observation, again])
+  const known = memory.names.get(content)
+  if (known !== undefined) return known
+  const name = memory.names.size.toString(36)
+  memory.names.set(content, name)
+  return name
+}
 
 function lashAfter(model: PositionModel, { belief, lashDeg }: Folded, { observation }: Noted): number {
   if (!movesCrank(observation)) return lashDeg
@@ -44,19 +62,19 @@ function step(model: PositionModel, folded: Folded, entry: Weighed): Folded {
 const MOST_SNAPSHOTS = 120
 
 /** The belief after all observations, from the nearest snapshot. */
-export function folded(model: PositionModel, noted: Noted[], memory?: LocateMemory): Folded {
+export function folded(model: PositionModel, noted: Noted[], memory = locateMemory()): Folded {
   const pieces = markRepeats(model.engine, segments(noted))
   const entries: Weighed[] = pieces.flatMap(s => (s.move ? [s.move, ...s.answers] : s.answers))
   const keys: string[] = []
-  for (const entry of entries) keys.push(`${keys.at(-1) ?? ''}|${entry.id}`)
+  for (const entry of entries) keys.push(`${keys.at(-1) ?? ''}|${nameOf(memory, entry)}`)
   let known = entries.length
-  while (known > 0 && !memory?.snapshots.has(keys[known - 1]!)) known--
-  let now = known > 0 ? memory!.snapshots.get(keys[known - 1]!)! : { belief: openBelief(model), lashDeg: 0 }
+  while (known > 0 && !memory.snapshots.has(keys[known - 1]!)) known--
+  let now = known > 0 ? memory.snapshots.get(keys[known - 1]!)! : { belief: openBelief(model), lashDeg: 0 }
   for (let i = known; i < entries.length; i++) {
     now = step(model, now, entries[i]!)
-    memory?.snapshots.set(keys[i]!, now)
+    memory.snapshots.set(keys[i]!, now)
   }
-  if (memory) forget(memory)
+  forget(memory)
   return now
 }
 

@@ -125,14 +125,14 @@ export async function benchBlades(): Promise<void> {
   row(
     'next blade, 32 blades with stacks of two, cold',
     await times(50, () => bladePolicy(trialStacks(big, SPECS[0]!), SPECS[0]!)([])),
-    'goal ≤ 20',
+    { atMost: 20 },
   )
   const policy = bladePolicy(trialStacks(big, SPECS[0]!), SPECS[0]!)
   policy([])
   row(
     'next blade, 32 blades, from its policy',
     await times(300, () => policy([{ id: 'a', bladesMm: [0.08], feel: 'free' }])),
-    'goal ≤ 1',
+    { atMost: 1 },
   )
   console.warn(`\n${'expected trials'.padEnd(22)}${'spec'.padEnd(14)}stepping up   policy   least   policy/least`)
   for (const blades of SETS)

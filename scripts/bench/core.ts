@@ -41,30 +41,28 @@ async function benchPosition(name: string, engine: Engine): Promise<void> {
   row(
     `${name}: one more feel into locate`,
     await times(200, i => locate(model, [...begun, { id: `f${i}`, observation: feel }], { memory })),
-    'goal ≤ 2',
+    { atMost: 2 },
   )
   row(
     `${name}: one more turn into locate`,
     await times(200, i =>
       locate(model, [...begun, { id: `t${i}`, observation: { kind: 'turns', turns: 1, to: T } }], { memory }),
     ),
-    'goal ≤ 5',
+    { atMost: 5 },
   )
   const long = locateMemory()
   locate(model, forty, { memory: long })
   row(
     `${name}: undo of the last of 40 answers`,
     await times(200, () => locate(model, forty.slice(0, 39), { memory: long })),
-    'goal ≤ 15',
+    { atMost: 15 },
   )
   const position = locate(model, begun, { memory })
-  row(
-    `${name}: next move by weighing (in a worker)`,
-    await times(30, () => adviseBySearch(model, position, begun)),
-    'goal ≤ 120',
-  )
-  row(`${name}: what would tell most`, await times(30, () => questions(model, position.belief, begun)), '')
-  row(`${name}: what each of 40 answers did`, await times(20, () => effectsOf(model, forty, long)), '')
+  row(`${name}: next move by weighing (in a worker)`, await times(30, () => adviseBySearch(model, position, begun)), {
+    atMost: 120,
+  })
+  row(`${name}: what would tell most`, await times(30, () => questions(model, position.belief, begun)))
+  row(`${name}: what each of 40 answers did`, await times(20, () => effectsOf(model, forty, long)))
 }
 
 /** The judgement's own times on one core. */
@@ -75,7 +73,7 @@ export async function benchCore(): Promise<void> {
   row(
     'plan for four cylinders, all schools',
     await times(50, () => schoolsFor(four).map(school => planStops(four, school))),
-    'goal ≤ 20',
+    { atMost: 20 },
   )
   const { log } = await wholeJob(engineOf(), { gapMm: { intake: 0.1, exhaust: 0.05 } })
   const tools = jobTools(pinOf())
@@ -86,6 +84,6 @@ export async function benchCore(): Promise<void> {
       at = (at % (log.events.length - 1)) + 1
       nextThing(viewJob(tools, log.events.slice(0, at), Date.UTC(2026, 10, 25, 9)))
     }),
-    'goal ≤ 10',
+    { atMost: 10 },
   )
 }

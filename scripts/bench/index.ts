@@ -5,6 +5,7 @@ import { benchBackup } from './backup'
 import { benchBlades } from './blades'
 import { benchCore } from './core'
 import { benchMemory } from './memory'
+import { benchPhone } from './phone'
 import { benchPosting } from './posting'
 import { benchScreen } from './screen'
 import { benchSpecBook } from './spec-book'
@@ -18,6 +19,7 @@ async function main(): Promise<void> {
     'page-size': () => execFileSync('node', ['scripts/sizes.mjs'], { stdio: 'inherit' }),
     'posting': benchPosting,
     'screen': benchScreen,
+    'phone': benchPhone,
     'spec-book': benchSpecBook,
     'memory': benchMemory,
     'backup': benchBackup,

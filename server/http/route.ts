@@ -118,10 +118,11 @@ export const noRoute = defineEventHandler(event =>
   answer(event, () => Promise.reject(new Problem('not-found', say('refused.there-is-nothing-at-this')))),
 )
 
+const idSchema = z.coerce.number().int()
 /** The number in the address. */
 export const idOf = (event: H3Event): number => {
   // jobs that began on a device have ids below zero
-  const parsed = z.coerce.number().int().safeParse(getRouterParam(event, 'id'))
+  const parsed = idSchema.safeParse(getRouterParam(event, 'id'))
   if (!parsed.success || parsed.data === 0) throw new Problem('not-found', say('refused.there-is-nothing-at-this'))
   return parsed.data
 }

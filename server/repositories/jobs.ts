@@ -8,25 +8,33 @@ export interface JobRow {
   status: JobStatus
   lastSeq: number
   closedAt: Date | null
+  machineId: number
   pin: JobPin
 }
 
-type Raw = Omit<JobRow, 'pin'> & { pin: string }
-const SELECT = 'SELECT id, number, status, last_seq AS lastSeq, closed_at AS closedAt, pin FROM jobs'
+/** A job without what was pinned at its opening. */
+export type BareJobRow = Omit<JobRow, 'pin'>
+type Raw = BareJobRow & { pin: string }
+const SELECT = 'SELECT id, number, status, last_seq AS lastSeq, closed_at AS closedAt, machine_id AS machineId'
+const ONE = 'FROM jobs WHERE shop_id = ? AND id = ?'
 const read = (row: Raw): JobRow => ({
   ...row,
   pin: { ...upcastPin(JSON.parse(row.pin)), jobId: row.id, number: row.number },
 })
 
 export const jobById = async (db: Db, shopId: number, id: number): Promise<JobRow | null> => {
-  const row = await maybeOne<Raw>(db, `${SELECT} WHERE shop_id = ? AND id = ?`, [shopId, id])
+  const row = await maybeOne<Raw>(db, `${SELECT}, pin ${ONE}`, [shopId, id])
   return row && read(row)
 }
 /** The job's row, locked until the transaction ends: whoever holds it gives the next number of the log. */
 export const lockJob = async (db: Db, shopId: number, id: number): Promise<JobRow | null> => {
-  const row = await maybeOne<Raw>(db, `${SELECT} WHERE shop_id = ? AND id = ? FOR UPDATE`, [shopId, id])
+  const row = await maybeOne<Raw>(db, `${SELECT}, pin ${ONE} FOR UPDATE`, [shopId, id])
   return row && read(row)
 }
+/** The same without what was pinned: most answers need none of it. */
+export const lockBareJob = (db: Db, shopId: number, id: number): Promise<BareJobRow | null> =>
+  maybeOne(db, `${SELECT} ${ONE} FOR UPDATE`, [shopId, id])
+
 export interface BayJobRow extends JobRow {
   assignedTo: number | null
   place: number
@@ -43,7 +51,8 @@ export const jobsForBay = async (db: Db, shopId: number, doneSince: Date): Promi
     await many<Raw & { assignedTo: number | null; place: number }>(
       db,
       `
-    SELECT j.id, j.number, j.status, j.last_seq AS lastSeq, j.closed_at AS closedAt, j.pin, j.assigned_to AS assignedTo, j.board_place AS place
+    SELECT j.id, j.number, j.status, j.last_seq AS lastSeq, j.closed_at AS closedAt, j.machine_id AS machineId, j.pin,
+      j.assigned_to AS assignedTo, j.board_place AS place
     FROM (${OPEN_OR_SINCE} UNION SELECT t.job_id FROM job_tasks t JOIN jobs c ON c.shop_id = t.shop_id AND c.id = t.job_id AND c.status = 'closed' WHERE t.shop_id = ? AND t.done_at IS NULL) b
     JOIN jobs j ON j.shop_id = ? AND j.id = b.id ORDER BY j.board_place, j.id`,
       [shopId, shopId, doneSince, shopId, shopId],

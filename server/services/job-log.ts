@@ -16,10 +16,20 @@ import {
 import { sheet } from '../../core/job/sheet'
 import { specChange } from '../../core/spec-book'
 import type { EventRequest, EventResponse } from '../../shared/event-request'
+import { isDuplicateOf } from '../database/errors'
 import { transaction, type Pool, type PoolConnection } from '../database/query'
 import { keepDecompressor } from '../repositories/decompressors'
 import { eventById, eventsAfter, insertEvent } from '../repositories/events'
-import { insertSheet, type JobRow, lockJob, sheetsOfJob, updateJob, updateJobSpec } from '../repositories/jobs'
+import {
+  type BareJobRow,
+  insertSheet,
+  type JobRow,
+  lockBareJob,
+  lockJob,
+  sheetsOfJob,
+  updateJob,
+  updateJobSpec,
+} from '../repositories/jobs'
 import { revisionById } from '../repositories/revisions'
 import { readingsOfJob, replaceReadings } from '../repositories/readings'
 import type { ProblemCode } from '../../shared/problem'
@@ -56,8 +66,8 @@ function checkWhole(job: JobRow, log: JobEvent[], { after = [] }: Payload<'close
   if (unplaced.length) refused('unplaced', say('refused.unplaced', { unplaced: unplaced.length }))
 }
 
-/** What an event may not do. Observations and trials are never refused for what they say. */
-function checkAllowed(job: JobRow, log: JobEvent[], request: EventRequest, person: SignedIn): void {
+/** Who may give an answer, and to which job. */
+function checkOpen(job: BareJobRow, request: EventRequest, person: SignedIn): void {
   if (request.personId !== person.id) refused('actor', say('refused.actor'))
   if (job.status === 'closed' || job.status === 'abandoned') {
     if (request.type === 'closed') refused('closed-already', say('refused.closed-already'))
@@ -66,20 +76,6 @@ function checkAllowed(job: JobRow, log: JobEvent[], request: EventRequest, perso
   if (request.type === 'reopened') {
     if (person.role !== 'lead') throw new Problem('not-allowed', say('refused.only-a-lead-can-reopen'))
     if (job.status !== 'closed' && job.status !== 'abandoned') refused('not-closed', say('refused.not-closed'))
-  }
-  if (request.type === 'closed') checkWhole(job, log, request.payload as Payload<'closed'>)
-  if (request.type === 'figure-settled') {
-    if (person.role !== 'lead') throw new Problem('not-allowed', say('refused.only-a-lead-can-say'))
-    const { role, clearance } = request.payload as Payload<'figure-settled'>
-    const refusal = figureRefused(job.pin.spec.engine, role, clearance)
-    if (refusal) throw new Problem('unfit', refusal, { fields: [{ field: 'clearance', message: refusal }] })
-  }
-  if (request.type === 'retracted') {
-    const { eventId } = request.payload as { eventId: string }
-    const target = log.find(e => e.id === eventId)
-    if (!target || target.type === 'retracted') refused('nothing-to-retract', say('refused.nothing-to-retract'))
-    if (log.some(e => e.type === 'retracted' && e.payload.eventId === eventId))
-      refused('retracted-already', say('refused.retracted-already'))
   }
 }
 
@@ -99,6 +95,32 @@ async function checkRevision(
   if (!sameData(taken.engine, engine)) throw unfit('payload.engine', say('refused.the-figures-are-not-those'))
   const { refused: why } = specChange(job.pin.spec.engine, taken.engine)
   if (why) throw unfit('payload.engine', why)
+}
+
+/** What an event may not do after what was done so far. Observations and trials are never refused for what they say. */
+async function checkAfter(
+  db: PoolConnection,
+  job: JobRow,
+  log: JobEvent[],
+  request: EventRequest,
+  person: SignedIn,
+): Promise<void> {
+  if (request.type === 'spec-taken')
+    await checkRevision(db, person.shopId, job, request.payload as Payload<'spec-taken'>)
+  if (request.type === 'closed') checkWhole(job, log, request.payload as Payload<'closed'>)
+  if (request.type === 'figure-settled') {
+    if (person.role !== 'lead') throw new Problem('not-allowed', say('refused.only-a-lead-can-say'))
+    const { role, clearance } = request.payload as Payload<'figure-settled'>
+    const refusal = figureRefused(job.pin.spec.engine, role, clearance)
+    if (refusal) throw new Problem('unfit', refusal, { fields: [{ field: 'clearance', message: refusal }] })
+  }
+  if (request.type === 'retracted') {
+    const { eventId } = request.payload as { eventId: string }
+    const target = log.find(e => e.id === eventId)
+    if (!target || target.type === 'retracted') refused('nothing-to-retract', say('refused.nothing-to-retract'))
+    if (log.some(e => e.type === 'retracted' && e.payload.eventId === eventId))
+      refused('retracted-already', say('refused.retracted-already'))
+  }
 }
 
 const sameRows = (a: ReadingRow[], b: ReadingRow[]): boolean => {
@@ -158,7 +180,7 @@ async function project(
 async function knownAnswer(
   db: PoolConnection,
   shopId: number,
-  job: JobRow,
+  job: BareJobRow,
   request: EventRequest,
   bodyHash: string,
   now: Date,
@@ -178,21 +200,30 @@ const takeEvent = (
   now: Date,
 ): Promise<EventResponse & { machineId: number }> =>
   transaction(pool, async db => {
-    const job = await lockJob(db, person.shopId, jobId)
-    if (!job) throw notFound('job')
-    const bodyHash = hashOf(request)
-    const known = await knownAnswer(db, person.shopId, job, request, bodyHash, now)
-    if (known) return { ...known, machineId: job.pin.machine.id }
+    const { shopId } = person
     const projected = kindOf(request.type).projected === true
-    const log = projected ? await eventsAfter(db, person.shopId, jobId, 0) : []
-    checkAllowed(job, log, request, person)
-    if (request.type === 'spec-taken')
-      await checkRevision(db, person.shopId, job, request.payload as Payload<'spec-taken'>)
+    // what was pinned at the opening, and the log, are read only where the answer changes what they come to
+    const whole = projected ? await lockJob(db, shopId, jobId) : null
+    const job = projected ? whole : await lockBareJob(db, shopId, jobId)
+    if (!job) throw notFound('job')
+    const { machineId } = job
+    const log = whole ? await eventsAfter(db, shopId, jobId, 0) : []
     const event = { ...request, seq: job.lastSeq + 1, personName: person.name } as JobEvent
-    await insertEvent(db, person.shopId, jobId, event, bodyHash, now)
-    if (projected) await project(db, person.shopId, job, log, event, now)
-    else await updateJob(db, person.shopId, jobId, { status: job.status, lastSeq: event.seq!, closedAt: job.closedAt })
-    return { event, lastSeq: event.seq!, now: now.toISOString(), machineId: job.pin.machine.id }
+    const bodyHash = hashOf(request)
+    try {
+      checkOpen(job, request, person)
+      if (whole) await checkAfter(db, whole, log, request, person)
+      await insertEvent(db, shopId, jobId, event, bodyHash, now)
+    } catch (error) {
+      // one that comes again is found by what refuses it: its id is taken, or the job was closed by it
+      const refusal = error instanceof Problem || isDuplicateOf(error, 'events_id')
+      const known = refusal ? await knownAnswer(db, shopId, job, request, bodyHash, now) : null
+      if (!known) throw error
+      return { ...known, machineId }
+    }
+    if (whole) await project(db, shopId, whole, log, event, now)
+    else await updateJob(db, shopId, jobId, { status: job.status, lastSeq: event.seq!, closedAt: job.closedAt })
+    return { event, lastSeq: event.seq!, now: now.toISOString(), machineId }
   })
 
 const ENDS_OR_REOPENS: ReadonlySet<JobEvent['type']> = new Set(['closed', 'reopened', 'abandoned'])

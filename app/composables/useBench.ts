@@ -20,6 +20,7 @@ import { useOutboxStore } from '../stores/outbox'
 import { useSessionStore } from '../stores/session'
 import { api, NoAnswer, Refused } from '../utils/api'
 import { wordsFor } from '../utils/errors'
+import { whenIdle } from '../utils/idle'
 import { useAdvice } from './useAdvice'
 import { useForesight } from './useForesight'
 import { useLive } from './useLive'
@@ -27,6 +28,8 @@ import { useUnitFirst } from './useOwnScreen'
 import { t } from '../words'
 
 const CLOCK_MS = 20_000
+/** The first question is on the screen by then. From memory. */
+const PREPARED_AFTER_MS = 300
 /** After so long without an answer nobody is asked whether to take a job over. From memory. */
 const IN_HAND_MINUTES = 30
 /** What may be said of a job that is in another's hand. */
@@ -145,7 +148,7 @@ export function useBench(jobId: number) {
   watch(
     () => tools.value,
     ready => {
-      if (ready) window.setTimeout(() => preparePolicies(ready), 300)
+      if (ready) window.setTimeout(() => whenIdle(() => preparePolicies(ready)), PREPARED_AFTER_MS)
     },
   )
   const view = computed(() => (tools.value ? viewJob(tools.value, log.value, nowMs.value) : null))

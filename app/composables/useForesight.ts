@@ -1,16 +1,9 @@
 import { onUnmounted, type Ref, watch } from 'vue'
 import { foresee, type JobEvent, type JobTools, type NextThing } from '~~/core/job'
+import { whenIdle } from '../utils/idle'
 
 /** The wheel has turned by then, and nobody answers sooner. */
 const AFTER_MS = 800
-/** Where a browser does not say when it is idle: between two pieces of work. */
-const BETWEEN_MS = 60
-
-const whenIdle = (work: () => void): void => {
-  if ('requestIdleCallback' in window) window.requestIdleCallback(work)
-  else globalThis.setTimeout(work, BETWEEN_MS)
-}
-
 /**
  * While somebody turns a crank or reads a blade, works out one key after the other what its answer would lead to: so
  * that the next instruction is there at once when it is given, also on a slow phone.

@@ -10,6 +10,15 @@ const named = (options: Intl.DateTimeFormatOptions, count: number, at: (i: numbe
 const days = (weekday: 'long' | 'short' | 'narrow') => named({ weekday }, 7, i => SUNDAY + i * DAY_MS)
 const months = (month: 'long' | 'short') => named({ month }, 12, i => Date.UTC(2026, i, 1))
 
+/** What a calendar calls its days and months: worked out where there is one, for it takes a slow phone a while. */
+export const calendarNames = () => ({
+  dayNames: days('long'),
+  dayNamesShort: days('short'),
+  dayNamesMin: days('narrow'),
+  monthNames: months('long'),
+  monthNamesShort: months('short'),
+})
+
 /** What the standard parts say by themselves, in the page's language. */
 export const partWords = () => ({
   accept: t('parts.yes'),
@@ -19,11 +28,6 @@ export const partWords = () => ({
   emptySearchMessage: t('parts.nothing-like-that'),
   searchMessage: t('parts.some-fit'),
   emptySelectionMessage: t('parts.nothing-chosen'),
-  dayNames: days('long'),
-  dayNamesShort: days('short'),
-  dayNamesMin: days('narrow'),
-  monthNames: months('long'),
-  monthNamesShort: months('short'),
   chooseDate: t('parts.choose-a-day'),
   today: t('common.today'),
   clear: t('parts.clear'),

@@ -13,7 +13,10 @@ const ANSWERS = 13
 const FIRST_KEY = `new MutationObserver((_, seen) => {
   if (!document.querySelector('.keys .key')) return
   seen.disconnect()
-  globalThis.firstKeyMs = performance.now()
+  const ms = performance.now()
+  const asked = performance.getEntriesByType('resource').filter(r => r.startTime < ms).length
+  // the page itself is one, and the news of the shop, which never ends, another
+  globalThis.firstKey = { ms, requests: asked + 2 }
 }).observe(document, { subtree: true, childList: true })`
 
 /** A phone that was here before: the program is kept on it. */
@@ -26,10 +29,12 @@ async function phoneWithProgram(): Promise<{ page: Page; close: () => Promise<vo
     serviceWorkers: 'allow',
   })
   const page = await context.newPage()
+  // the compiler of this script marks functions with a helper of its own
+  await page.addInitScript('globalThis.__name = f => f')
   await signIn(page)
   await page.goto('/')
   await page.evaluate(() => navigator.serviceWorker.ready.then(() => {}))
-  await page.addInitScript(`globalThis.__name = f => f; ${FIRST_KEY}`)
+  await page.addInitScript(FIRST_KEY)
   return { page, close: () => browser.close() }
 }
 
@@ -40,14 +45,14 @@ export async function benchPhone(): Promise<void> {
   const devtools = await page.context().newCDPSession(page)
   await devtools.send('Emulation.setCPUThrottlingRate', { rate: SLOWER })
   let requests = 0
-  page.on('request', () => requests++)
   const opened: number[] = []
   for (let i = 0; i < OPENINGS; i++) {
     await page.goto('/mark.svg')
-    requests = 0
     await page.goto(`/jobs/${job}`)
-    const firstKey = await page.waitForFunction('globalThis.firstKeyMs')
-    opened.push((await firstKey.jsonValue()) as number)
+    await page.locator('.keys .key').first().waitFor()
+    const first = await page.evaluate<{ ms: number; requests: number }>('globalThis.firstKey')
+    opened.push(first.ms)
+    requests = first.requests
   }
   row('slow phone: from the address to the first answer key', rising(opened), { atMost: 1200 })
   figure('slow phone: requests until then', requests, { atMost: 15 })

@@ -2,9 +2,13 @@ import type { MarkShape } from '../../core/engine'
 import type { Tell, Text } from '../../core/said'
 import { LOCALE } from '../../core/units'
 
-const DAYS = new Intl.DateTimeFormat(LOCALE, { day: 'numeric', month: 'short', year: 'numeric', timeZone: 'UTC' })
+let days: Intl.DateTimeFormat | null = null
 /** A day of the calendar, from midnight UTC. */
-export const day = (atMs: number): string => DAYS.format(atMs)
+export const day = (atMs: number): string => {
+  // made when it is needed: the first of a page takes a slow phone a sixth of a second
+  days ??= new Intl.DateTimeFormat(LOCALE, { day: 'numeric', month: 'short', year: 'numeric', timeZone: 'UTC' })
+  return days.format(atMs)
+}
 
 /** Several in a sentence: “a”, “a and b”, “a, b and c”. */
 export const listed = (names: readonly string[], last = 'and'): string =>

@@ -1,8 +1,12 @@
 import type { MarkShape } from '../../core/engine'
 import type { Tell, Text } from '../../core/said'
 
-const DAYS = new Intl.DateTimeFormat('es-US', { day: 'numeric', month: 'short', year: 'numeric', timeZone: 'UTC' })
-export const day = (atMs: number): string => DAYS.format(atMs)
+let days: Intl.DateTimeFormat | null = null
+export const day = (atMs: number): string => {
+  // made when it is needed: the first of a page takes a slow phone a sixth of a second
+  days ??= new Intl.DateTimeFormat('es-US', { day: 'numeric', month: 'short', year: 'numeric', timeZone: 'UTC' })
+  return days.format(atMs)
+}
 
 /** Varias cosas en una frase: “a”, “a y b”, “a, b y c”. */
 export const listed = (names: readonly string[], last = 'y'): string =>

@@ -1,7 +1,9 @@
 <script setup lang="ts">
 import { format, isValid, parseISO } from 'date-fns'
+import { usePrimeVue } from 'primevue/config'
 import DatePicker from 'primevue/datepicker'
 import { computed, useId } from 'vue'
+import { calendarNames } from '../../utils/part-words'
 import { useField } from './useField'
 
 /** A day as year-month-day: typed, or chosen in a calendar. */
@@ -14,6 +16,7 @@ const told = defineProps<{
 }>()
 const day = defineModel<string>({ required: true })
 const id = useId()
+Object.assign(usePrimeVue().config.locale!, calendarNames())
 const { wrong, leave } = useField(told)
 const date = computed({
   get: () => {

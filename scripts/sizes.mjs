@@ -10,6 +10,9 @@ import { buildSync } from 'esbuild'
 
 /** No file of the product is longer; lowered when the longest is split. */
 const MOST_LINES = 370
+/** Sentences, addresses and patterns may be longer than a line: not more of them than there are; lowered when some go. */
+const MOST_COLUMNS = 120
+const MOST_WIDE = 59
 const SHOWN = 5
 /** What a browser fetches for a language, gzipped. */
 const MOST_WORDS_KB = 47
@@ -39,7 +42,12 @@ console.log(
     .map(l => `${l.at} ${l.length}`)
     .join(', ')}`,
 )
-console.log(`Lines over 120 columns, sentences and addresses: ${longest.filter(l => l.length > 120).length}`)
+const wide = longest.filter(l => l.length > MOST_COLUMNS)
+console.log(`Lines over ${MOST_COLUMNS} columns, sentences and addresses: ${wide.length}`)
+if (wide.length > MOST_WIDE) {
+  console.error(`More than ${MOST_WIDE} lines over ${MOST_COLUMNS} columns. Break what is no sentence.`)
+  process.exitCode = 1
+}
 const over = bySize.filter(f => f.lines.length > MOST_LINES)
 if (over.length) {
   console.error(`Over ${MOST_LINES} lines: ${over.map(f => f.name).join(', ')}. Split them by concept.`)

@@ -17,7 +17,7 @@ export async function times(
 export const rising = (ms: number[]): number[] => ms.toSorted((a, b) => a - b)
 
 /** What so much of all stays under. @param all in rising order */
-export const percentile = (all: number[], p: number): number =>
+const percentile = (all: number[], p: number): number =>
   all[Math.min(all.length - 1, Math.floor((p / 100) * all.length))] ?? Number.NaN
 
 /** So much at most, of the median where nothing else is said. */

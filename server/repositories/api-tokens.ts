@@ -12,7 +12,8 @@ export const tokensOfShop = async (db: Db, shopId: number): Promise<ApiTokenRow[
     >(
       db,
       `
-    SELECT t.id, t.name, p.name AS madeBy, t.made_at AS madeAt, t.used_at AS usedAt, t.revoked_at AS revokedAt FROM api_tokens t
+    SELECT t.id, t.name, p.name AS madeBy, t.made_at AS madeAt, t.used_at AS usedAt, t.revoked_at AS revokedAt
+    FROM api_tokens t
     JOIN people p ON p.shop_id = t.shop_id AND p.id = t.made_by WHERE t.shop_id = ? ORDER BY t.id DESC`,
       [shopId],
     )
@@ -54,6 +55,7 @@ export const shopOfToken = (db: Db, hash: string): Promise<{ id: number; shopId:
 export const markUsed = (db: Db, shopId: number, id: number) =>
   change(
     db,
-    'UPDATE api_tokens SET used_at = UTC_TIMESTAMP(3) WHERE shop_id = ? AND id = ? AND (used_at IS NULL OR used_at < UTC_TIMESTAMP(3) - INTERVAL 1 MINUTE)',
+    `UPDATE api_tokens SET used_at = UTC_TIMESTAMP(3)
+      WHERE shop_id = ? AND id = ? AND (used_at IS NULL OR used_at < UTC_TIMESTAMP(3) - INTERVAL 1 MINUTE)`,
     [shopId, id],
   )

@@ -3,7 +3,8 @@ import { change, type Db, many, maybeOne } from '../database/query'
 import type { Language } from '../../shared/languages'
 
 const SELECT = `
-  SELECT c.id, c.name, c.contact, c.email, c.language, (SELECT COUNT(*) FROM machines m WHERE m.shop_id = c.shop_id AND m.customer_id = c.id) AS machines
+  SELECT c.id, c.name, c.contact, c.email, c.language, (SELECT COUNT(*) FROM machines m WHERE m.shop_id = c.shop_id
+    AND m.customer_id = c.id) AS machines
   FROM customers c`
 export interface CustomerGiven {
   name: string
@@ -64,7 +65,8 @@ export const machinesOfCustomer = (
   many(
     db,
     `
-  SELECT m.id, m.name, m.tag, (SELECT MAX(j.number) FROM jobs j WHERE j.shop_id = m.shop_id AND j.machine_id = m.id AND j.status IN ('open', 'held')) AS openJobNumber
+  SELECT m.id, m.name, m.tag, (SELECT MAX(j.number) FROM jobs j WHERE j.shop_id = m.shop_id AND j.machine_id = m.id
+    AND j.status IN ('open', 'held')) AS openJobNumber
   FROM machines m WHERE m.shop_id = ? AND m.customer_id = ? ORDER BY m.name`,
     [shopId, id],
   )

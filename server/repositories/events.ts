@@ -48,7 +48,8 @@ export const insertEvent = (db: Db, shopId: number, jobId: number, event: JobEve
   change(
     db,
     `
-  INSERT INTO events (shop_id, job_id, seq, id, type, version, payload, person_id, person_name, device_id, device_seq, seen_seq, seen_device_seq, at,
+  INSERT INTO events (shop_id, job_id, seq, id, type, version, payload, person_id, person_name, device_id,
+    device_seq, seen_seq, seen_device_seq, at,
     server_at, body_hash)
   VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)`,
     [

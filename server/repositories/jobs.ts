@@ -43,8 +43,8 @@ export interface BayJobRow extends JobRow {
  * Jobs that are not done, and those done since a moment: each part by an index of its own, for a shop has years of the
  * others.
  */
-const OPEN_OR_SINCE =
-  "SELECT id FROM jobs WHERE shop_id = ? AND status IN ('open', 'held') UNION SELECT id FROM jobs WHERE shop_id = ? AND closed_at >= ?"
+const OPEN_OR_SINCE = `SELECT id FROM jobs WHERE shop_id = ? AND status IN ('open', 'held') UNION SELECT id FROM jobs
+    WHERE shop_id = ? AND closed_at >= ?`
 /** Jobs on the board in its order: besides those, signed ones of which something else is still to do. */
 export const jobsForBay = async (db: Db, shopId: number, doneSince: Date): Promise<BayJobRow[]> =>
   (
@@ -53,7 +53,8 @@ export const jobsForBay = async (db: Db, shopId: number, doneSince: Date): Promi
       `
     SELECT j.id, j.number, j.status, j.last_seq AS lastSeq, j.closed_at AS closedAt, j.machine_id AS machineId, j.pin,
       j.assigned_to AS assignedTo, j.board_place AS place
-    FROM (${OPEN_OR_SINCE} UNION SELECT t.job_id FROM job_tasks t JOIN jobs c ON c.shop_id = t.shop_id AND c.id = t.job_id AND c.status = 'closed' WHERE t.shop_id = ? AND t.done_at IS NULL) b
+    FROM (${OPEN_OR_SINCE} UNION SELECT t.job_id FROM job_tasks t JOIN jobs c ON c.shop_id = t.shop_id
+      AND c.id = t.job_id AND c.status = 'closed' WHERE t.shop_id = ? AND t.done_at IS NULL) b
     JOIN jobs j ON j.shop_id = ? AND j.id = b.id ORDER BY j.board_place, j.id`,
       [shopId, shopId, doneSince, shopId, shopId],
     )
@@ -122,8 +123,10 @@ export const newerRevisionOfJob = (db: Db, shopId: number, id: number): Promise<
   maybeOne(
     db,
     `
-  SELECT r.id AS revisionId FROM jobs j JOIN spec_revisions own ON own.shop_id = j.shop_id AND own.id = j.spec_revision_id
-  JOIN engine_models e ON e.shop_id = own.shop_id AND e.id = own.model_id JOIN spec_revisions r ON r.shop_id = e.shop_id AND r.id = e.in_force_id
+  SELECT r.id AS revisionId FROM jobs j
+  JOIN spec_revisions own ON own.shop_id = j.shop_id AND own.id = j.spec_revision_id
+  JOIN engine_models e ON e.shop_id = own.shop_id AND e.id = own.model_id
+  JOIN spec_revisions r ON r.shop_id = e.shop_id AND r.id = e.in_force_id
   WHERE j.shop_id = ? AND j.id = ? AND r.approved_at IS NOT NULL AND r.revision > own.revision`,
     [shopId, id],
   )
@@ -150,7 +153,8 @@ export const lastClosedJob = (
 ): Promise<{ id: number; closedAt: Date } | null> =>
   maybeOne(
     db,
-    "SELECT id, closed_at AS closedAt FROM jobs WHERE shop_id = ? AND machine_id = ? AND status = 'closed' ORDER BY closed_at DESC, id DESC LIMIT 1",
+    `SELECT id, closed_at AS closedAt FROM jobs WHERE shop_id = ? AND machine_id = ? AND status = 'closed'
+      ORDER BY closed_at DESC, id DESC LIMIT 1`,
     [shopId, machineId],
   )
 
@@ -195,7 +199,8 @@ export const sheetsOfJob = async (
       db,
       `
     SELECT s.seq, s.content, s.signed_at AS signedAt, p.name AS signedBy FROM sheets s
-    JOIN people p ON p.shop_id = s.shop_id AND p.id = s.signed_by WHERE s.shop_id = ? AND s.job_id = ? ORDER BY s.seq DESC`,
+    JOIN people p ON p.shop_id = s.shop_id AND p.id = s.signed_by WHERE s.shop_id = ? AND s.job_id = ?
+    ORDER BY s.seq DESC`,
       [shopId, jobId],
     )
   ).map(row => ({ ...row, content: JSON.parse(row.content) as Sheet }))

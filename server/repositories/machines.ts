@@ -7,8 +7,10 @@ import { change, type Db, many, maybeOne } from '../database/query'
 export const MACHINE = `
     m.id, m.name, m.tag, m.serial, m.plate, m.customer_id AS customerId, c.name AS owner, m.model_id AS modelId,
     CONCAT(e.maker, ' ', e.model) AS model, e.kind, m.meter_unit AS meterUnit,
-    (SELECT t.meter FROM meter_readings t WHERE t.shop_id = m.shop_id AND t.machine_id = m.id ORDER BY t.at DESC, t.source_id DESC LIMIT 1) AS lastMeter,
-    (SELECT MAX(j.id) FROM jobs j FORCE INDEX (jobs_machine) WHERE j.shop_id = m.shop_id AND j.machine_id = m.id AND j.status IN ('open', 'held')) AS openJobId,
+    (SELECT t.meter FROM meter_readings t WHERE t.shop_id = m.shop_id
+      AND t.machine_id = m.id ORDER BY t.at DESC, t.source_id DESC LIMIT 1) AS lastMeter,
+    (SELECT MAX(j.id) FROM jobs j FORCE INDEX (jobs_machine) WHERE j.shop_id = m.shop_id AND j.machine_id = m.id
+      AND j.status IN ('open', 'held')) AS openJobId,
     r.revision, IF(r.id IS NULL, NULL, IF(r.approved_at IS NULL, 'draft', 'approved')) AS status, m.created_at AS since`
 const SELECT = `
   SELECT ${MACHINE}
@@ -124,7 +126,8 @@ export const insertRecord = async (
   (
     await change(
       db,
-      'INSERT INTO machine_records (shop_id, machine_id, kind, at, words, person_id, made_at) VALUES (?, ?, ?, ?, ?, ?, UTC_TIMESTAMP(3))',
+      `INSERT INTO machine_records (shop_id, machine_id, kind, at, words, person_id, made_at)
+        VALUES (?, ?, ?, ?, ?, ?, UTC_TIMESTAMP(3))`,
       [shopId, r.machineId, r.kind, r.at, r.words.slice(0, 300), r.personId],
     )
   ).id
@@ -132,7 +135,8 @@ export const recordsOfMachine = (db: Db, shopId: number, machineId: number): Pro
   many(
     db,
     `
-  SELECT r.id, r.kind, r.at, r.words, p.name AS person FROM machine_records r JOIN people p ON p.shop_id = r.shop_id AND p.id = r.person_id
+  SELECT r.id, r.kind, r.at, r.words, p.name AS person FROM machine_records r
+  JOIN people p ON p.shop_id = r.shop_id AND p.id = r.person_id
   WHERE r.shop_id = ? AND r.machine_id = ? ORDER BY r.at DESC, r.id DESC`,
     [shopId, machineId],
   )

@@ -17,7 +17,8 @@ export const insertMeter = (
 ) =>
   change(
     db,
-    'INSERT INTO meter_readings (shop_id, machine_id, source, source_id, at, meter, replaced) VALUES (?, ?, ?, ?, ?, ?, ?)',
+    `INSERT INTO meter_readings (shop_id, machine_id, source, source_id, at, meter, replaced)
+      VALUES (?, ?, ?, ?, ?, ?, ?)`,
     [shopId, m.machineId, m.source, m.sourceId, m.at, m.meter, m.replaced],
   )
 
@@ -28,6 +29,7 @@ export const metersOf = (db: Db, shopId: number, machineIds: readonly number[]):
     : many(
         db,
         `SELECT machine_id AS machineId, source, source_id AS sourceId, at, meter, replaced FROM meter_readings
-    WHERE shop_id = ? AND machine_id IN (${machineIds.map(() => '?').join(', ')}) ORDER BY machine_id, at, replaced, meter`,
+    WHERE shop_id = ? AND machine_id IN (${machineIds.map(() => '?').join(', ')})
+    ORDER BY machine_id, at, replaced, meter`,
         [shopId, ...machineIds],
       )

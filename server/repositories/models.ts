@@ -3,9 +3,11 @@ import { type Findable, keyOf, modelGrams } from '../../core/spec-book'
 import type { ModelIdentity, ModelRow } from '../../shared/spec-book'
 import { change, type Db, many, maybeOne, type Value } from '../database/query'
 
-const IDENTITY = `e.id, COALESCE(e.model_key, CONCAT('model-', e.id)) AS \`key\`, e.maker, e.model, e.code, e.kind, e.family, e.displacement_cc AS displacementCc, e.year_from AS yearFrom, e.year_to AS yearTo`
+const IDENTITY = `e.id, COALESCE(e.model_key, CONCAT('model-', e.id)) AS \`key\`, e.maker, e.model, e.code, e.kind,
+  e.family, e.displacement_cc AS displacementCc, e.year_from AS yearFrom, e.year_to AS yearTo`
 const SELECT = `
-  SELECT ${IDENTITY}, r.id AS revisionId, r.revision, IF(r.approved_at IS NULL, 'draft', 'approved') AS status, r.source, DATE_FORMAT(r.source_date, '%Y-%m-%d') AS sourceDate, p.name AS author, r.engine
+  SELECT ${IDENTITY}, r.id AS revisionId, r.revision, IF(r.approved_at IS NULL, 'draft', 'approved') AS status,
+    r.source, DATE_FORMAT(r.source_date, '%Y-%m-%d') AS sourceDate, p.name AS author, r.engine
   FROM engine_models e
   JOIN spec_revisions r ON r.shop_id = e.shop_id AND r.id = e.in_force_id
   JOIN people p ON p.shop_id = r.shop_id AND p.id = r.author_id`
@@ -67,7 +69,8 @@ export const modelsLastUsed = async (db: Db, shopId: number, most: number): Prom
     await many<{ id: number }>(
       db,
       `
-    SELECT m.model_id AS id, MAX(j.opened_at) AS at FROM (SELECT shop_id, machine_id, opened_at FROM jobs WHERE shop_id = ? ORDER BY opened_at DESC LIMIT 200) j
+    SELECT m.model_id AS id, MAX(j.opened_at) AS at
+    FROM (SELECT shop_id, machine_id, opened_at FROM jobs WHERE shop_id = ? ORDER BY opened_at DESC LIMIT 200) j
     JOIN machines m ON m.shop_id = j.shop_id AND m.id = j.machine_id AND NOT m.quick
     GROUP BY m.model_id ORDER BY at DESC LIMIT ${most}`,
       [shopId],
@@ -84,7 +87,9 @@ export const kindsOfRevisions = (
     ? Promise.resolve([])
     : many(
         db,
-        `SELECT r.id AS revisionId, e.kind FROM spec_revisions r JOIN engine_models e ON e.shop_id = r.shop_id AND e.id = r.model_id WHERE r.shop_id = ? AND r.id IN (${placeholders(revisionIds)})`,
+        `SELECT r.id AS revisionId, e.kind FROM spec_revisions r
+          JOIN engine_models e ON e.shop_id = r.shop_id AND e.id = r.model_id
+          WHERE r.shop_id = ? AND r.id IN (${placeholders(revisionIds)})`,
         [shopId, ...revisionIds],
       )
 
@@ -110,7 +115,9 @@ const findable = (m: NewModel): Findable => ({
 export const insertModel = async (db: Db, shopId: number, m: NewModel): Promise<number> => {
   const { id } = await change(
     db,
-    'INSERT INTO engine_models (shop_id, model_key, maker, model, code, kind, family, displacement_cc, year_from, year_to) VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?)',
+    `INSERT INTO engine_models (shop_id, model_key, maker, model, code, kind, family, displacement_cc, year_from,
+        year_to)
+      VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?)`,
     [shopId, m.key ?? keyOf(m), ...identityValues(m)],
   )
   await addGramCounts(db, shopId, await insertGrams(db, shopId, [{ id, model: findable(m) }]))
@@ -126,14 +133,17 @@ export const insertModels = async (
 ): Promise<{ ids: number[]; counts: GramCounts }> => {
   await change(
     db,
-    `INSERT INTO engine_models (shop_id, model_key, maker, model, code, kind, family, displacement_cc, year_from, year_to) VALUES ${models.map(() => '(?, ?, ?, ?, ?, ?, ?, ?, ?, ?)').join(', ')}`,
+    `INSERT INTO engine_models (shop_id, model_key, maker, model, code, kind, family, displacement_cc, year_from,
+        year_to)
+      VALUES ${models.map(() => '(?, ?, ?, ?, ?, ?, ?, ?, ?, ?)').join(', ')}`,
     models.flatMap(m => [shopId, m.key ?? keyOf(m), ...identityValues(m)]),
   )
   const made = new Map(
     (
       await many<{ id: number; key: string }>(
         db,
-        `SELECT id, model_key AS \`key\` FROM engine_models WHERE shop_id = ? AND model_key IN (${placeholders(models)})`,
+        `SELECT id, model_key AS \`key\` FROM engine_models
+          WHERE shop_id = ? AND model_key IN (${placeholders(models)})`,
         [shopId, ...models.map(m => m.key ?? keyOf(m))],
       )
     ).map(m => [m.key, m.id]),
@@ -152,7 +162,9 @@ export const updateModel = async (db: Db, shopId: number, id: number, m: NewMode
   await removeGrams(db, shopId, id)
   await change(
     db,
-    'UPDATE engine_models SET maker = ?, model = ?, code = ?, kind = ?, family = ?, displacement_cc = ?, year_from = ?, year_to = ? WHERE shop_id = ? AND id = ?',
+    `UPDATE engine_models
+      SET maker = ?, model = ?, code = ?, kind = ?, family = ?, displacement_cc = ?, year_from = ?, year_to = ?
+      WHERE shop_id = ? AND id = ?`,
     [...identityValues(m), shopId, id],
   )
   await addGramCounts(db, shopId, await insertGrams(db, shopId, [{ id, model: findable(m) }]))
@@ -195,7 +207,8 @@ export async function addGramCounts(db: Db, shopId: number, counts: GramCounts):
   for (let i = 0; i < counted.length; i += MOST_ROWS) {
     const some = counted.slice(i, i + MOST_ROWS)
     await db.query(
-      `INSERT INTO gram_counts (shop_id, gram, n) VALUES ${some.map(() => '(?, ?, ?)').join(', ')} ON DUPLICATE KEY UPDATE n = n + VALUES(n)`,
+      `INSERT INTO gram_counts (shop_id, gram, n) VALUES ${some.map(() => '(?, ?, ?)').join(', ')}
+        ON DUPLICATE KEY UPDATE n = n + VALUES(n)`,
       some.flatMap(([gram, n]) => [shopId, gram, n]),
     )
   }
@@ -203,7 +216,9 @@ export async function addGramCounts(db: Db, shopId: number, counts: GramCounts):
 async function removeGrams(db: Db, shopId: number, id: number): Promise<void> {
   await change(
     db,
-    'UPDATE gram_counts SET n = n - 1 WHERE shop_id = ? AND n > 0 AND (gram = ? OR gram IN (SELECT gram FROM model_grams WHERE shop_id = ? AND model_id = ?))',
+    `UPDATE gram_counts SET n = n - 1
+      WHERE shop_id = ? AND n > 0 AND (gram = ? OR gram IN (SELECT gram FROM model_grams WHERE shop_id = ?
+        AND model_id = ?))`,
     [shopId, ALL, shopId, id],
   )
   await change(db, 'DELETE FROM model_grams WHERE shop_id = ? AND model_id = ?', [shopId, id])
@@ -213,7 +228,9 @@ async function removeGrams(db: Db, shopId: number, id: number): Promise<void> {
 export async function indexOlderModels(db: Db): Promise<void> {
   const rows = await many<Findable & { id: number; shopId: number; code: string }>(
     db,
-    'SELECT id, shop_id AS shopId, maker, model, code, kind, family, displacement_cc AS displacementCc, year_from AS yearFrom, year_to AS yearTo FROM engine_models WHERE model_key IS NULL ORDER BY id LIMIT 5000',
+    `SELECT id, shop_id AS shopId, maker, model, code, kind, family, displacement_cc AS displacementCc,
+        year_from AS yearFrom, year_to AS yearTo
+      FROM engine_models WHERE model_key IS NULL ORDER BY id LIMIT 5000`,
   )
   for (const { id, shopId, ...model } of rows) {
     const taken = await maybeOne(db, 'SELECT id FROM engine_models WHERE shop_id = ? AND model_key = ?', [
@@ -268,7 +285,8 @@ export const modelsWithGrams = async (
   const ids =
     grams.length === 1
       ? `SELECT model_id, 1 AS hits FROM model_grams WHERE shop_id = ? AND gram = ? LIMIT ${most}`
-      : `SELECT model_id, COUNT(*) AS hits FROM model_grams WHERE shop_id = ? AND gram IN (${placeholders(grams)}) GROUP BY model_id ORDER BY hits DESC, model_id LIMIT ${most}`
+      : `SELECT model_id, COUNT(*) AS hits FROM model_grams WHERE shop_id = ? AND gram IN (${placeholders(grams)})
+        GROUP BY model_id ORDER BY hits DESC, model_id LIMIT ${most}`
   return many(
     db,
     `SELECT ${IDENTITY}, g.hits FROM (${ids}) g JOIN engine_models e ON e.shop_id = ? AND e.id = g.model_id`,
@@ -284,7 +302,9 @@ export const modelsOfYear = (
 ): Promise<(Findable & { id: number })[]> =>
   many(
     db,
-    `SELECT ${IDENTITY} FROM engine_models e WHERE e.shop_id = ? AND e.year_from <= ? AND (e.year_to >= ? OR e.year_to IS NULL) ORDER BY e.maker, e.model LIMIT ${most}`,
+    `SELECT ${IDENTITY} FROM engine_models e
+      WHERE e.shop_id = ? AND e.year_from <= ? AND (e.year_to >= ? OR e.year_to IS NULL) ORDER BY e.maker, e.model
+      LIMIT ${most}`,
     [shopId, year, year],
   )
 
@@ -300,7 +320,9 @@ export const modelsKnownAs = async (
         await many<Raw>(
           db,
           `
-    ${SELECT} WHERE e.shop_id = ? AND e.model_key IN (${placeholders(wanted)}) UNION ${SELECT} WHERE e.shop_id = ? AND (${wanted.map(() => '(e.maker = ? AND e.model = ? AND e.code = ?)').join(' OR ')})`,
+    ${SELECT} WHERE e.shop_id = ? AND e.model_key IN (${placeholders(wanted)})
+    UNION ${SELECT}
+    WHERE e.shop_id = ? AND (${wanted.map(() => '(e.maker = ? AND e.model = ? AND e.code = ?)').join(' OR ')})`,
           [shopId, ...wanted.map(w => w.key), shopId, ...wanted.flatMap(w => [w.maker, w.model, w.code])],
         )
       ).map(withEngine)

@@ -64,7 +64,8 @@ export const markFamilyStale = (db: Db, shopId: number, modelId: number, butMach
   change(
     db,
     `
-  UPDATE machine_due d JOIN machines m ON m.shop_id = d.shop_id AND m.id = d.machine_id SET d.stale = TRUE WHERE d.shop_id = ? AND m.model_id = ? AND m.id <> ?`,
+  UPDATE machine_due d JOIN machines m ON m.shop_id = d.shop_id AND m.id = d.machine_id SET d.stale = TRUE
+  WHERE d.shop_id = ? AND m.model_id = ? AND m.id <> ?`,
     [shopId, modelId, butMachineId],
   )
 
@@ -83,14 +84,18 @@ export const staleMachines = async (
   const never = await many<{ id: number; shopId: number; modelId: number }>(
     db,
     `
-    SELECT m.id, m.shop_id AS shopId, m.model_id AS modelId FROM machines m LEFT JOIN machine_due d ON d.shop_id = m.shop_id AND d.machine_id = m.id WHERE d.machine_id IS NULL ORDER BY m.shop_id, m.model_id LIMIT ${most}`,
+    SELECT m.id, m.shop_id AS shopId, m.model_id AS modelId FROM machines m
+    LEFT JOIN machine_due d ON d.shop_id = m.shop_id AND d.machine_id = m.id WHERE d.machine_id IS NULL
+    ORDER BY m.shop_id, m.model_id LIMIT ${most}`,
   )
   return never.length
     ? never
     : many(
         db,
         `
-    SELECT m.id, m.shop_id AS shopId, m.model_id AS modelId FROM machine_due d JOIN machines m ON m.shop_id = d.shop_id AND m.id = d.machine_id WHERE d.stale ORDER BY m.shop_id, m.model_id LIMIT ${most}`,
+    SELECT m.id, m.shop_id AS shopId, m.model_id AS modelId FROM machine_due d
+    JOIN machines m ON m.shop_id = d.shop_id AND m.id = d.machine_id WHERE d.stale ORDER BY m.shop_id, m.model_id
+    LIMIT ${most}`,
       )
 }
 
@@ -120,12 +125,16 @@ export const dueUntil = async (db: Db, shopId: number, until: Date, most: number
     await many<Omit<DueRow, 'reasons'> & { reasons: string }>(
       db,
       `
-  SELECT m.id AS machineId, m.name, m.tag, m.meter_unit AS meterUnit, m.model_id AS modelId, c.id AS customerId, c.name AS owner, c.email, d.due_at AS dueAt, d.reasons, d.first_meter AS firstMeter,
-    (SELECT MAX(j.id) FROM jobs j FORCE INDEX (jobs_machine) WHERE j.shop_id = m.shop_id AND j.machine_id = m.id AND j.status IN ('open', 'held')) AS openJobId,
-    (SELECT MAX(t.told_at) FROM reminders t WHERE t.shop_id = c.shop_id AND t.customer_id = c.id AND JSON_CONTAINS(t.machine_ids, CAST(m.id AS CHAR))) AS toldAt
+  SELECT m.id AS machineId, m.name, m.tag, m.meter_unit AS meterUnit, m.model_id AS modelId, c.id AS customerId,
+    c.name AS owner, c.email, d.due_at AS dueAt, d.reasons, d.first_meter AS firstMeter,
+    (SELECT MAX(j.id) FROM jobs j FORCE INDEX (jobs_machine) WHERE j.shop_id = m.shop_id AND j.machine_id = m.id
+      AND j.status IN ('open', 'held')) AS openJobId,
+    (SELECT MAX(t.told_at) FROM reminders t WHERE t.shop_id = c.shop_id AND t.customer_id = c.id
+      AND JSON_CONTAINS(t.machine_ids, CAST(m.id AS CHAR))) AS toldAt
   FROM (SELECT q.* FROM machine_due q JOIN machines k ON k.shop_id = q.shop_id AND k.id = q.machine_id AND NOT k.quick
     WHERE q.shop_id = ? AND q.due_at < ? ORDER BY q.due_at LIMIT ${most}) d
-  JOIN machines m ON m.shop_id = d.shop_id AND m.id = d.machine_id JOIN customers c ON c.shop_id = m.shop_id AND c.id = m.customer_id ORDER BY d.due_at, m.id`,
+  JOIN machines m ON m.shop_id = d.shop_id AND m.id = d.machine_id
+  JOIN customers c ON c.shop_id = m.shop_id AND c.id = m.customer_id ORDER BY d.due_at, m.id`,
       [shopId, until],
     )
   ).map(row => ({ ...row, reasons: JSON.parse(row.reasons) as DueReason[] }))

@@ -113,7 +113,8 @@ export const favouriteSetOf = async (db: Db, shopId: number, personId: number): 
   (
     await maybeOne<{ id: number | null }>(
       db,
-      'SELECT b.id FROM people p LEFT JOIN blade_sets b ON b.shop_id = p.shop_id AND b.id = p.favourite_blade_set_id WHERE p.shop_id = ? AND p.id = ?',
+      `SELECT b.id FROM people p LEFT JOIN blade_sets b ON b.shop_id = p.shop_id AND b.id = p.favourite_blade_set_id
+        WHERE p.shop_id = ? AND p.id = ?`,
       [shopId, personId],
     )
   )?.id ?? null

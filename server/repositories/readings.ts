@@ -6,7 +6,9 @@ import { change, type Db, many } from '../database/query'
 export const readingsOfJob = (db: Db, shopId: number, jobId: number): Promise<ReadingRow[]> =>
   many(
     db,
-    'SELECT valve_id AS valveId, phase, round, clearance_lo_mm AS loMm, clearance_hi_mm AS hiMm, verdict, proof, person_id AS personId FROM readings WHERE shop_id = ? AND job_id = ? ORDER BY valve_id, phase, round',
+    `SELECT valve_id AS valveId, phase, round, clearance_lo_mm AS loMm, clearance_hi_mm AS hiMm, verdict, proof,
+        person_id AS personId
+      FROM readings WHERE shop_id = ? AND job_id = ? ORDER BY valve_id, phase, round`,
     [shopId, jobId],
   )
 
@@ -15,7 +17,9 @@ export const replaceReadings = async (db: Db, shopId: number, jobId: number, row
   if (rows.length === 0) return
   await change(
     db,
-    `INSERT INTO readings (shop_id, job_id, valve_id, phase, round, clearance_lo_mm, clearance_hi_mm, verdict, proof, person_id) VALUES ${rows.map(() => '(?, ?, ?, ?, ?, ?, ?, ?, ?, ?)').join(', ')}`,
+    `INSERT INTO readings (shop_id, job_id, valve_id, phase, round, clearance_lo_mm, clearance_hi_mm, verdict,
+        proof, person_id)
+      VALUES ${rows.map(() => '(?, ?, ?, ?, ?, ?, ?, ?, ?, ?)').join(', ')}`,
     rows.flatMap(r => [shopId, jobId, r.valveId, r.phase, r.round, r.loMm, r.hiMm, r.verdict, r.proof, r.personId]),
   )
 }
@@ -40,7 +44,8 @@ const JOBS_LOOKED_AT = 60
  */
 export async function locksOfShop(db: Db, shopId: number, modelId: number): Promise<Lock[]> {
   const jobs = (where: string) =>
-    `(SELECT j.id, m.model_id AS modelId FROM jobs j JOIN machines m ON m.shop_id = j.shop_id AND m.id = j.machine_id WHERE j.shop_id = ? ${where} ORDER BY j.opened_at DESC, j.id DESC LIMIT ${JOBS_LOOKED_AT})`
+    `(SELECT j.id, m.model_id AS modelId FROM jobs j JOIN machines m ON m.shop_id = j.shop_id AND m.id = j.machine_id
+      WHERE j.shop_id = ? ${where} ORDER BY j.opened_at DESC, j.id DESC LIMIT ${JOBS_LOOKED_AT})`
   const rows = await many<{
     modelId: number
     personId: number | null
@@ -51,10 +56,12 @@ export async function locksOfShop(db: Db, shopId: number, modelId: number): Prom
   }>(
     db,
     `
-    SELECT recent.modelId, t.person_id AS personId, b.clearance_lo_mm AS fromLo, b.clearance_hi_mm AS fromHi, t.clearance_lo_mm AS toLo, t.clearance_hi_mm AS toHi
+    SELECT recent.modelId, t.person_id AS personId, b.clearance_lo_mm AS fromLo, b.clearance_hi_mm AS fromHi,
+      t.clearance_lo_mm AS toLo, t.clearance_hi_mm AS toHi
     FROM (${jobs('AND m.model_id = ?')} UNION ${jobs('')}) recent
     JOIN readings t ON t.shop_id = ? AND t.job_id = recent.id AND t.phase = 'torqued'
-    JOIN readings b ON b.shop_id = t.shop_id AND b.job_id = t.job_id AND b.valve_id = t.valve_id AND b.round = t.round AND b.phase = 'before lock'
+    JOIN readings b ON b.shop_id = t.shop_id AND b.job_id = t.job_id AND b.valve_id = t.valve_id AND b.round = t.round
+      AND b.phase = 'before lock'
     ORDER BY recent.id, t.valve_id, t.round`,
     [shopId, modelId, shopId, shopId],
   )

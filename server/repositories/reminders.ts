@@ -16,7 +16,8 @@ export const insertReminder = async (
   (
     await change(
       db,
-      'INSERT INTO reminders (shop_id, customer_id, machine_ids, how, text, person_id, told_at) VALUES (?, ?, ?, ?, ?, ?, ?)',
+      `INSERT INTO reminders (shop_id, customer_id, machine_ids, how, text, person_id, told_at)
+        VALUES (?, ?, ?, ?, ?, ?, ?)`,
       [shopId, r.customerId, JSON.stringify(r.machineIds), r.how, r.text, r.personId, r.at],
     )
   ).id
@@ -30,7 +31,9 @@ export const calendarAddresses = (db: Db, shopId: number): Promise<CalendarAddre
   many(
     db,
     `
-  SELECT a.id, p.name AS madeBy, a.made_at AS madeAt FROM calendar_addresses a JOIN people p ON p.shop_id = a.shop_id AND p.id = a.made_by WHERE a.shop_id = ? AND a.ended_at IS NULL ORDER BY a.id`,
+  SELECT a.id, p.name AS madeBy, a.made_at AS madeAt FROM calendar_addresses a
+  JOIN people p ON p.shop_id = a.shop_id AND p.id = a.made_by WHERE a.shop_id = ? AND a.ended_at IS NULL
+  ORDER BY a.id`,
     [shopId],
   )
 export const insertCalendarAddress = async (db: Db, shopId: number, hash: string, personId: number): Promise<number> =>

@@ -3,8 +3,10 @@ import type { OpenJobOfSpec, RevisionRow } from '../../shared/spec-book'
 import { change, type Db, many, maybeOne, one } from '../database/query'
 
 const SELECT = `
-  SELECT r.id, r.model_id AS modelId, r.revision, r.engine, r.reason, r.based_on AS basedOn, r.answered, r.source, DATE_FORMAT(r.source_date, '%Y-%m-%d') AS sourceDate,
-    a.id AS authorId, a.name AS author, r.created_at AS createdAt, b.name AS approvedBy, r.approved_at AS approvedAt, r.approval_reason AS approvalReason,
+  SELECT r.id, r.model_id AS modelId, r.revision, r.engine, r.reason, r.based_on AS basedOn, r.answered, r.source,
+    DATE_FORMAT(r.source_date, '%Y-%m-%d') AS sourceDate,
+    a.id AS authorId, a.name AS author, r.created_at AS createdAt, b.name AS approvedBy, r.approved_at AS approvedAt,
+      r.approval_reason AS approvalReason,
     s.name AS sentBackBy, r.sent_back_at AS sentBackAt, r.sent_back_reason AS sentBackReason,
     (SELECT COUNT(*) FROM jobs j WHERE j.shop_id = r.shop_id AND j.spec_revision_id = r.id) AS jobs,
     EXISTS (SELECT 1 FROM page_photos f WHERE f.shop_id = r.shop_id AND f.revision_id = r.id) AS page
@@ -44,7 +46,8 @@ export const specsOfModel = async (
   (
     await many<{ approvedAt: Date; engine: string }>(
       db,
-      'SELECT approved_at AS approvedAt, engine FROM spec_revisions WHERE shop_id = ? AND model_id = ? AND approved_at IS NOT NULL ORDER BY revision',
+      `SELECT approved_at AS approvedAt, engine FROM spec_revisions
+        WHERE shop_id = ? AND model_id = ? AND approved_at IS NOT NULL ORDER BY revision`,
       [shopId, modelId],
     )
   ).map(row => ({ ...row, engine: upcastEngine(JSON.parse(row.engine)) }))
@@ -107,7 +110,8 @@ const valuesOf = (shopId: number, r: NewRevision) => {
 export const insertRevisions = async (db: Db, shopId: number, rows: NewRevision[]): Promise<number> => {
   const { id } = await change(
     db,
-    `INSERT INTO spec_revisions ${COLUMNS} VALUES ${rows.map(() => `(${Array<string>(14).fill('?').join(', ')})`).join(', ')}`,
+    `INSERT INTO spec_revisions ${COLUMNS}
+      VALUES ${rows.map(() => `(${Array<string>(14).fill('?').join(', ')})`).join(', ')}`,
     rows.flatMap(r => valuesOf(shopId, r)),
   )
   const ids = rows.map(r => r.modelId)
@@ -115,9 +119,12 @@ export const insertRevisions = async (db: Db, shopId: number, rows: NewRevision[
     db,
     `
     UPDATE engine_models e
-    JOIN spec_revisions r FORCE INDEX (spec_revisions_number) ON r.shop_id = e.shop_id AND r.model_id = e.id AND r.id >= ?
+    JOIN spec_revisions r FORCE INDEX (spec_revisions_number) ON r.shop_id = e.shop_id AND r.model_id = e.id
+      AND r.id >= ?
     LEFT JOIN spec_revisions f ON f.shop_id = e.shop_id AND f.id = e.in_force_id
-    SET e.in_force_id = r.id WHERE e.shop_id = ? AND e.id IN (${ids.map(() => '?').join(', ')}) AND (r.approved_at IS NOT NULL OR f.approved_at IS NULL)`,
+    SET e.in_force_id = r.id
+    WHERE e.shop_id = ? AND e.id IN (${ids.map(() => '?').join(', ')}) AND (r.approved_at IS NOT NULL
+      OR f.approved_at IS NULL)`,
     [id, shopId, ...ids],
   )
   return id
@@ -164,11 +171,14 @@ export const lastLeftOfModel = (db: Db, shopId: number, modelId: number): Promis
   many(
     db,
     `
-  SELECT m.id AS machineId, m.name AS machine, m.tag, g.valve_id AS valveId, g.clearance_lo_mm AS loMm, g.clearance_hi_mm AS hiMm
+  SELECT m.id AS machineId, m.name AS machine, m.tag, g.valve_id AS valveId, g.clearance_lo_mm AS loMm,
+    g.clearance_hi_mm AS hiMm
   FROM machines m
-  JOIN jobs j ON j.shop_id = m.shop_id AND j.id = (SELECT x.id FROM jobs x WHERE x.shop_id = m.shop_id AND x.machine_id = m.id AND x.status = 'closed' ORDER BY x.closed_at DESC, x.id DESC LIMIT 1)
+  JOIN jobs j ON j.shop_id = m.shop_id AND j.id = (SELECT x.id FROM jobs x WHERE x.shop_id = m.shop_id
+    AND x.machine_id = m.id AND x.status = 'closed' ORDER BY x.closed_at DESC, x.id DESC LIMIT 1)
   JOIN readings g ON g.shop_id = j.shop_id AND g.job_id = j.id AND g.phase = 'proved'
-    AND g.round = (SELECT MAX(y.round) FROM readings y WHERE y.shop_id = g.shop_id AND y.job_id = g.job_id AND y.valve_id = g.valve_id AND y.phase = 'proved')
+    AND g.round = (SELECT MAX(y.round) FROM readings y WHERE y.shop_id = g.shop_id AND y.job_id = g.job_id
+      AND y.valve_id = g.valve_id AND y.phase = 'proved')
   WHERE m.shop_id = ? AND m.model_id = ? ORDER BY g.clearance_lo_mm, m.id, g.valve_id`,
     [shopId, modelId],
   )
@@ -178,8 +188,11 @@ export const openJobsOfModel = (db: Db, shopId: number, modelId: number): Promis
   many(
     db,
     `
-  SELECT j.id, j.number, m.name AS machine, j.status, j.spec_revision_id AS revisionId, r.revision, COALESCE((SELECT e.person_name FROM events e WHERE e.shop_id = j.shop_id AND e.job_id = j.id ORDER BY e.seq DESC LIMIT 1), '') AS person
-  FROM jobs j JOIN machines m ON m.shop_id = j.shop_id AND m.id = j.machine_id JOIN spec_revisions r ON r.shop_id = j.shop_id AND r.id = j.spec_revision_id
+  SELECT j.id, j.number, m.name AS machine, j.status, j.spec_revision_id AS revisionId, r.revision,
+    COALESCE((SELECT e.person_name FROM events e WHERE e.shop_id = j.shop_id
+    AND e.job_id = j.id ORDER BY e.seq DESC LIMIT 1), '') AS person
+  FROM jobs j JOIN machines m ON m.shop_id = j.shop_id AND m.id = j.machine_id
+  JOIN spec_revisions r ON r.shop_id = j.shop_id AND r.id = j.spec_revision_id
   WHERE j.shop_id = ? AND m.model_id = ? AND j.status IN ('open', 'held') ORDER BY j.id`,
     [shopId, modelId],
   )

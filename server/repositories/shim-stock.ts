@@ -4,7 +4,8 @@ import { change, type Db, many } from '../database/query'
 export const shimsOfShop = (db: Db, shopId: number): Promise<ShimStockRow[]> =>
   many(
     db,
-    'SELECT diameter_mm AS diameterMm, size_mm AS sizeMm, count FROM shim_stock WHERE shop_id = ? ORDER BY diameter_mm, size_mm',
+    `SELECT diameter_mm AS diameterMm, size_mm AS sizeMm, count FROM shim_stock WHERE shop_id = ?
+      ORDER BY diameter_mm, size_mm`,
     [shopId],
   )
 
@@ -13,7 +14,8 @@ export const shimPieces = async (db: Db, shopId: number, diameterMm: number): Pr
   (
     await many<{ sizeMm: number; count: number }>(
       db,
-      'SELECT size_mm AS sizeMm, count FROM shim_stock WHERE shop_id = ? AND diameter_mm = ? AND count > 0 ORDER BY size_mm',
+      `SELECT size_mm AS sizeMm, count FROM shim_stock WHERE shop_id = ? AND diameter_mm = ? AND count > 0
+        ORDER BY size_mm`,
       [shopId, diameterMm],
     )
   ).flatMap(({ sizeMm, count }) => Array.from({ length: count }, () => sizeMm))
@@ -27,7 +29,8 @@ export const setShimCount = (db: Db, shopId: number, { diameterMm, sizeMm, count
       ])
     : change(
         db,
-        'INSERT INTO shim_stock (shop_id, diameter_mm, size_mm, count) VALUES (?, ?, ?, ?) ON DUPLICATE KEY UPDATE count = VALUES(count)',
+        `INSERT INTO shim_stock (shop_id, diameter_mm, size_mm, count) VALUES (?, ?, ?, ?)
+          ON DUPLICATE KEY UPDATE count = VALUES(count)`,
         [shopId, diameterMm, sizeMm, count],
       )
 

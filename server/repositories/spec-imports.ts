@@ -25,14 +25,17 @@ export const insertImport = async (
   (
     await change(
       db,
-      "INSERT INTO spec_imports (shop_id, person_id, file_name, format, state, settings, created_at, moved_at) VALUES (?, ?, ?, ?, 'uploaded', '{}', UTC_TIMESTAMP(3), UTC_TIMESTAMP(3))",
+      `INSERT INTO spec_imports (shop_id, person_id, file_name, format, state, settings, created_at, moved_at)
+        VALUES (?, ?, ?, ?, 'uploaded', '{}', UTC_TIMESTAMP(3), UTC_TIMESTAMP(3))`,
       [shopId, i.personId, i.fileName, i.format],
     )
   ).id
 export const importById = async (db: Db, shopId: number, id: number): Promise<ImportRecord | null> => {
   const row = await maybeOne<Omit<ImportRecord, 'settings'> & { settings: string }>(
     db,
-    'SELECT id, person_id AS personId, file_name AS fileName, format, bytes, state, settings, progress, total, message, TIMESTAMPDIFF(SECOND, moved_at, UTC_TIMESTAMP(3)) AS idleSeconds FROM spec_imports WHERE shop_id = ? AND id = ?',
+    `SELECT id, person_id AS personId, file_name AS fileName, format, bytes, state, settings, progress, total,
+        message, TIMESTAMPDIFF(SECOND, moved_at, UTC_TIMESTAMP(3)) AS idleSeconds
+      FROM spec_imports WHERE shop_id = ? AND id = ?`,
     [shopId, id],
   )
   return (
@@ -56,7 +59,10 @@ export const setImport = (
 ) =>
   change(
     db,
-    'UPDATE spec_imports SET moved_at = UTC_TIMESTAMP(3), state = ?, progress = COALESCE(?, progress), total = COALESCE(?, total), message = COALESCE(?, message) WHERE shop_id = ? AND id = ?',
+    `UPDATE spec_imports
+      SET moved_at = UTC_TIMESTAMP(3), state = ?, progress = COALESCE(?, progress), total = COALESCE(?, total),
+        message = COALESCE(?, message)
+      WHERE shop_id = ? AND id = ?`,
     [i.state, i.progress ?? null, i.total ?? null, i.message ?? null, shopId, id],
   )
 /** How far it is. @returns false once somebody has cancelled it */
@@ -89,7 +95,8 @@ export const advanceImport = async (
   (
     await change(
       db,
-      `UPDATE spec_imports SET state = ?, progress = 0, message = '', moved_at = UTC_TIMESTAMP(3) WHERE shop_id = ? AND id = ? AND state IN (${from.map(() => '?').join(', ')})`,
+      `UPDATE spec_imports SET state = ?, progress = 0, message = '', moved_at = UTC_TIMESTAMP(3)
+        WHERE shop_id = ? AND id = ? AND state IN (${from.map(() => '?').join(', ')})`,
       [to, shopId, id, ...from],
     )
   ).affected === 1
@@ -146,7 +153,8 @@ export const clearRows = (db: Db, shopId: number, importId: number) =>
 export const insertRows = async (db: Db, shopId: number, importId: number, rows: StoredRow[]): Promise<void> => {
   if (rows.length === 0) return
   await db.query(
-    `INSERT INTO spec_import_rows (shop_id, import_id, row_no, state, title, model_id, content, notes) VALUES ${rows.map(() => '(?, ?, ?, ?, ?, ?, ?, ?)').join(', ')}`,
+    `INSERT INTO spec_import_rows (shop_id, import_id, row_no, state, title, model_id, content, notes)
+      VALUES ${rows.map(() => '(?, ?, ?, ?, ?, ?, ?, ?)').join(', ')}`,
     rows.flatMap(r => [
       shopId,
       importId,
@@ -165,8 +173,8 @@ const read = (row: RawRow): StoredRow => ({
   content: row.content === null ? null : (JSON.parse(row.content) as RowContent),
   notes: JSON.parse(row.notes) as RowNote[],
 })
-const ROW =
-  'SELECT row_no AS rowNo, state, title, model_id AS modelId, content, notes FROM spec_import_rows WHERE shop_id = ? AND import_id = ?'
+const ROW = `SELECT row_no AS rowNo, state, title, model_id AS modelId, content, notes FROM spec_import_rows
+    WHERE shop_id = ? AND import_id = ?`
 export const rowsOf = async (
   db: Db,
   shopId: number,
@@ -225,7 +233,8 @@ export const rememberHeadings = async (db: Db, shopId: number, pairs: [string, s
   for (const [heading, field] of pairs)
     await change(
       db,
-      'INSERT INTO spec_import_headings (shop_id, heading, field) VALUES (?, ?, ?) ON DUPLICATE KEY UPDATE field = VALUES(field)',
+      `INSERT INTO spec_import_headings (shop_id, heading, field) VALUES (?, ?, ?) ON DUPLICATE KEY UPDATE field =
+        VALUES(field)`,
       [shopId, heading.slice(0, 80), field],
     )
 }

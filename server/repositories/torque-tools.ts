@@ -5,21 +5,25 @@ import { change, type Db, many } from '../database/query'
 export const wrenchesOfShop = (db: Db, shopId: number): Promise<WrenchRow[]> =>
   many(
     db,
-    "SELECT id, name, unit, least_nm AS leastNm, most_nm AS mostNm, length_mm AS lengthMm, DATE_FORMAT(calibration_due, '%Y-%m-%d') AS calibrationDue FROM wrenches WHERE shop_id = ? ORDER BY name",
+    `SELECT id, name, unit, least_nm AS leastNm, most_nm AS mostNm, length_mm AS lengthMm,
+        DATE_FORMAT(calibration_due, '%Y-%m-%d') AS calibrationDue
+      FROM wrenches WHERE shop_id = ? ORDER BY name`,
     [shopId],
   )
 export const insertWrench = async (db: Db, shopId: number, w: Wrench): Promise<number> =>
   (
     await change(
       db,
-      'INSERT INTO wrenches (shop_id, name, unit, least_nm, most_nm, length_mm, calibration_due) VALUES (?, ?, ?, ?, ?, ?, ?)',
+      `INSERT INTO wrenches (shop_id, name, unit, least_nm, most_nm, length_mm, calibration_due)
+        VALUES (?, ?, ?, ?, ?, ?, ?)`,
       [shopId, w.name, w.unit, w.leastNm, w.mostNm, w.lengthMm, w.calibrationDue],
     )
   ).id
 export const updateWrench = (db: Db, shopId: number, id: number, w: Wrench) =>
   change(
     db,
-    'UPDATE wrenches SET name = ?, unit = ?, least_nm = ?, most_nm = ?, length_mm = ?, calibration_due = ? WHERE shop_id = ? AND id = ?',
+    `UPDATE wrenches SET name = ?, unit = ?, least_nm = ?, most_nm = ?, length_mm = ?, calibration_due = ?
+      WHERE shop_id = ? AND id = ?`,
     [w.name, w.unit, w.leastNm, w.mostNm, w.lengthMm, w.calibrationDue, shopId, id],
   )
 export const deleteWrench = (db: Db, shopId: number, id: number) =>

@@ -21,7 +21,8 @@ export const jobVisits = async (db: Db, shopId: number, machineId: number): Prom
       db,
       `
     SELECT j.id, j.number, j.opened_at AS openedAt, j.closed_at AS closedAt, r.revision, r.engine,
-      (SELECT e.person_name FROM events e WHERE e.shop_id = j.shop_id AND e.job_id = j.id AND e.seq = j.last_seq) AS person
+      (SELECT e.person_name FROM events e WHERE e.shop_id = j.shop_id AND e.job_id = j.id
+        AND e.seq = j.last_seq) AS person
     FROM jobs j FORCE INDEX (jobs_machine) JOIN spec_revisions r ON r.shop_id = j.shop_id AND r.id = j.spec_revision_id
     WHERE j.shop_id = ? AND j.machine_id = ? AND j.status = 'closed' ORDER BY j.opened_at, j.id`,
       [shopId, machineId],
@@ -37,7 +38,9 @@ export const closedJobsOf = (
     ? Promise.resolve([])
     : many(
         db,
-        `SELECT id, machine_id AS machineId, opened_at AS openedAt FROM jobs FORCE INDEX (jobs_machine) WHERE shop_id = ? AND machine_id IN (${marks(machineIds)}) AND status = 'closed' ORDER BY machine_id, opened_at, id`,
+        `SELECT id, machine_id AS machineId, opened_at AS openedAt FROM jobs FORCE INDEX (jobs_machine)
+          WHERE shop_id = ? AND machine_id IN (${marks(machineIds)}) AND status = 'closed'
+          ORDER BY machine_id, opened_at, id`,
         [shopId, ...machineIds],
       )
 
@@ -77,8 +80,11 @@ export const readingsOfJobs = (db: Db, shopId: number, jobIds: readonly number[]
     ? Promise.resolve([])
     : many(
         db,
-        `SELECT job_id AS jobId, valve_id AS valveId, phase, round, clearance_lo_mm AS loMm, clearance_hi_mm AS hiMm, verdict FROM readings
-    WHERE shop_id = ? AND job_id IN (${marks(jobIds)}) AND phase IN ('as found', 'proved') ORDER BY job_id, valve_id, round`,
+        `SELECT job_id AS jobId, valve_id AS valveId, phase, round, clearance_lo_mm AS loMm,
+            clearance_hi_mm AS hiMm, verdict
+          FROM readings
+    WHERE shop_id = ? AND job_id IN (${marks(jobIds)}) AND phase IN ('as found', 'proved')
+    ORDER BY job_id, valve_id, round`,
         [shopId, ...jobIds],
       )
 
@@ -98,7 +104,8 @@ export const pastVisitsOf = async (db: Db, shopId: number, machineIds: readonly 
         await many<Omit<PastVisitRow, 'valves'> & { valves: string }>(
           db,
           `
-      SELECT v.id, v.machine_id AS machineId, v.at, v.words, p.name AS person, v.valves FROM past_visits v JOIN people p ON p.shop_id = v.shop_id AND p.id = v.person_id
+      SELECT v.id, v.machine_id AS machineId, v.at, v.words, p.name AS person, v.valves FROM past_visits v
+      JOIN people p ON p.shop_id = v.shop_id AND p.id = v.person_id
       WHERE v.shop_id = ? AND v.machine_id IN (${marks(machineIds)}) ORDER BY v.machine_id, v.at, v.id`,
           [shopId, ...machineIds],
         )
@@ -111,7 +118,8 @@ export const insertPastVisit = async (
   (
     await change(
       db,
-      'INSERT INTO past_visits (shop_id, machine_id, at, valves, words, person_id, made_at) VALUES (?, ?, ?, ?, ?, ?, UTC_TIMESTAMP(3))',
+      `INSERT INTO past_visits (shop_id, machine_id, at, valves, words, person_id, made_at)
+        VALUES (?, ?, ?, ?, ?, ?, UTC_TIMESTAMP(3))`,
       [shopId, v.machineId, v.at, JSON.stringify(v.valves), v.words, v.personId],
     )
   ).id
@@ -126,6 +134,7 @@ export const enginesPutIn = (
     ? Promise.resolve([])
     : many(
         db,
-        `SELECT machine_id AS machineId, MAX(at) AS at FROM machine_records WHERE shop_id = ? AND kind = 'engine' AND machine_id IN (${marks(machineIds)}) GROUP BY machine_id`,
+        `SELECT machine_id AS machineId, MAX(at) AS at FROM machine_records
+          WHERE shop_id = ? AND kind = 'engine' AND machine_id IN (${marks(machineIds)}) GROUP BY machine_id`,
         [shopId, ...machineIds],
       )

@@ -65,6 +65,12 @@ const stacksFelt = computed(() =>
           .join(' + ')} ${feel}`,
     ),
 )
+/** A blade as a screen reader says it: both of its sizes, what is wrong with it, and how it felt. */
+function spoken({ mm, note }: (typeof blades.value)[number]): string {
+  const felt = props.felt.get(String(mm))
+  const sizes = [`${engraving(mm, 'mm')} mm`, `${engraving(mm, 'thou')} thou`]
+  return [...sizes, note && t(`blade.${note}`), felt].filter(Boolean).join(', ')
+}
 </script>
 
 <template>
@@ -82,7 +88,7 @@ const stacksFelt = computed(() =>
         }"
         :aria-pressed="isChosen(blade.mm)"
         :disabled="blade.gone"
-        :aria-label="`${engraving(blade.mm, 'mm')} mm, ${engraving(blade.mm, 'thou')} thou${blade.note ? `, ${t(`blade.${blade.note}`)}` : ''}${felt.has(String(blade.mm)) ? `, ${felt.get(String(blade.mm))}` : ''}`"
+        :aria-label="spoken(blade)"
         :style="{ transform: `translateY(${lower(i) + (isChosen(blade.mm) ? 5 : 20)}px) rotate(${tilt(i)}deg)` }"
         :data-blade="blade.mm"
         @click="$emit('choose', blade.mm)"

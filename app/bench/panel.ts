@@ -1,5 +1,8 @@
-import type { JobEvent } from '~~/core/job'
-import type { Field } from '../components/bench/side/AskForm.vue'
+import type { Asks, JobEvent } from '~~/core/job'
+
+/** What a field can ask for; a choice among ways, or going back, is no field. */
+export type Field =
+  Exclude<Asks, 'school' | 'back' | 'finding' | 'figure' | 'shim-read' | 'shim-size'> | 'hold' | 'abandon' | 'estimate'
 
 /** What stands in the place of the keys, when something was asked for. */
 export type Panel =

@@ -1,5 +1,6 @@
 import { type JobPin, type Sheet, upcastPin } from '../../core/job'
 import { change, type Db, many, maybeOne, one } from '../database/query'
+import { lockShop } from './shops'
 
 export type JobStatus = 'open' | 'held' | 'abandoned' | 'closed'
 export interface JobRow {
@@ -91,8 +92,6 @@ export const insertJob = async (db: Db, shopId: number, job: NewJob): Promise<nu
   return job.id ?? id
 }
 
-/** The shop's row, locked until the transaction ends: for what must happen one after the other in a shop. */
-export const lockShop = (db: Db, shopId: number) => one(db, 'SELECT id FROM shops WHERE id = ? FOR UPDATE', [shopId])
 /** The next job number of a shop; two openings do not take the same. */
 export const nextJobNumber = async (db: Db, shopId: number): Promise<number> => {
   await lockShop(db, shopId)

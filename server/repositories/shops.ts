@@ -144,3 +144,6 @@ export const reopenShopRow = (db: Db, shopId: number) =>
 /** Closed shops whose time is over. */
 export const shopsToRemove = (db: Db): Promise<{ id: number; name: string }[]> =>
   many(db, 'SELECT id, name FROM shops WHERE goes_at <= UTC_TIMESTAMP(3) ORDER BY id')
+
+/** The shop's row, locked until the transaction ends: for what must happen one after the other in a shop. */
+export const lockShop = (db: Db, shopId: number) => one(db, 'SELECT id FROM shops WHERE id = ? FOR UPDATE', [shopId])

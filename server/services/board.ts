@@ -11,7 +11,8 @@ import {
   type StoredTask,
   taskById,
 } from '../repositories/board'
-import { jobById, lockShop } from '../repositories/jobs'
+import { jobById } from '../repositories/jobs'
+import { lockShop } from '../repositories/shops'
 import { peopleOfShop } from '../repositories/people'
 import { notFound, Problem, unfit } from '../problem'
 import { tellBoard } from './live'

@@ -20,8 +20,7 @@ import {
   standingOf,
   whoRunsServer,
 } from '../repositories/people'
-import { lockShop } from '../repositories/jobs'
-import { countShops } from '../repositories/shops'
+import { countShops, lockShop } from '../repositories/shops'
 import { notFound, Problem } from '../problem'
 import { boardChanged } from './board'
 import { hashPassword, passwordMatches } from './passwords'

@@ -8,15 +8,7 @@ import { isDuplicateOf } from '../database/errors'
 import { type Db, transaction, type Pool } from '../database/query'
 import { bladeSetById, bladeSetsOfShop } from '../repositories/blade-sets'
 import { eventsAfter } from '../repositories/events'
-import {
-  insertJob,
-  jobById,
-  type JobRow,
-  lastClosedJob,
-  lockShop,
-  newerRevisionOfJob,
-  nextJobNumber,
-} from '../repositories/jobs'
+import { insertJob, jobById, type JobRow, lastClosedJob, newerRevisionOfJob, nextJobNumber } from '../repositories/jobs'
 import { decompressorKnown } from '../repositories/decompressors'
 import { insertTask } from '../repositories/board'
 import { machineById } from '../repositories/machines'
@@ -25,7 +17,7 @@ import { modelById } from '../repositories/models'
 import { asLeftOfJob, locksOfShop } from '../repositories/readings'
 import { revisionById } from '../repositories/revisions'
 import { shimPieces } from '../repositories/shim-stock'
-import { shopById } from '../repositories/shops'
+import { lockShop, shopById } from '../repositories/shops'
 import { adaptersOfShop, wrenchesOfShop } from '../repositories/torque-tools'
 import { unitOf } from '../repositories/people'
 import { notFound, Problem } from '../problem'

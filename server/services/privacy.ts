@@ -14,8 +14,7 @@ import {
   namesInJobsOf,
   rewriteTexts,
 } from '../repositories/privacy'
-import { lockShop } from '../repositories/jobs'
-import { oldestShop } from '../repositories/shops'
+import { lockShop, oldestShop } from '../repositories/shops'
 import { notFound } from '../problem'
 import { t } from '../words'
 import { boardChanged } from './board'

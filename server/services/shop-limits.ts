@@ -1,6 +1,6 @@
 import { say } from '../../core/said'
 import { type Db, type Pool, transaction } from '../database/query'
-import { lockShop } from '../repositories/jobs'
+import { lockShop } from '../repositories/shops'
 import { countPeople, limitsOfShop, photoBytesOf } from '../repositories/shop-limits'
 import { Problem } from '../problem'
 

@@ -364,6 +364,17 @@ describe('a book as a file', () => {
       [2, false, 'From b.csv'],
     ])
   })
+  it('what changes of the model itself is named in words, not by its column', async () => {
+    const model = `Import ${unique()}`
+    const head = 'maker,model,stroke,intake,exhaust,source,source date,seen from,turned by,year to,family\n'
+    const row = (own: string) => `Specs,${model},50,0.08–0.12,0.10–0.14,Manual,2024-01-02,left,nut,${own}\n`
+    await accept((await taken('a.csv', head + row(',Old'))).id, 'the only lead')
+    const { id } = await taken('b.csv', head + row('2012,New'))
+    expect((await rows(id, 'changed'))[0]!.changes.map(tellEnglish).sort()).toEqual([
+      'Built until: none → 2012',
+      'Family: Old → New',
+    ])
+  })
   it('each mistake is named by row and column, and the good rows can be taken', async () => {
     const name = unique()
     const good = (model: string) => `Specs,${model} ${name},50,0.08–0.12,0.10–0.14,Manual,2024-01-02,left,nut,12`

@@ -1,9 +1,22 @@
 import type { SafeThing } from '../../core/access'
 import type { Adjuster, Engine, Heads, MeasuredAt, Role } from '../../core/engine'
 import type { Tell, Text } from '../../core/said'
+import type { IdentityField } from '../../core/exchange'
 import type { SpecLineId } from '../../core/spec-book'
 import { capital, count } from './grammar'
 
+/** What a model is known by. */
+const OF_MODEL: Record<IdentityField, string> = {
+  key: 'Key in the book',
+  maker: 'Maker',
+  model: 'Model',
+  code: 'Engine code',
+  kind: 'Kind of machine',
+  family: 'Family',
+  displacementCc: 'Displacement, cm³',
+  yearFrom: 'Built from',
+  yearTo: 'Built until',
+}
 const NAMES: Record<SpecLineId, string> = {
   'intake': 'Intake',
   'exhaust': 'Exhaust',
@@ -48,6 +61,7 @@ const way = (deg: number, verb: string, sooner: string, later: string): string =
 /** A spec line by line: what each is called, and what it says beside figures. */
 export const specLines = {
   'spec-line': ({ id }: { id: SpecLineId }) => NAMES[id],
+  'spec-line.of-model': ({ field }: { field: IdentityField }) => OF_MODEL[field],
   'spec-says.printed': ({ text, sub }: { text: string; sub: string }) => `printed ${text}${sub ? `, ${sub}` : ''}`,
   'spec-says.none': 'none',
   'spec-says.plug-life': ({ use, months }: { use: number | null; months: number | null }) =>

@@ -1,9 +1,21 @@
 import type { Words } from '../teller'
 import type { specLines as english } from '../en/spec-lines'
 import type { Adjuster } from '../../core/engine'
+import type { IdentityField } from '../../core/exchange'
 import type { SpecLineId } from '../../core/spec-book'
 import { capital, count, usual } from './grammar'
 
+const OF_MODEL: Record<IdentityField, string> = {
+  key: 'Clave en el libro',
+  maker: 'Marca',
+  model: 'Modelo',
+  code: 'Código del motor',
+  kind: 'Tipo de máquina',
+  family: 'Familia',
+  displacementCc: 'Cilindrada, cm³',
+  yearFrom: 'Hecho desde',
+  yearTo: 'Hecho hasta',
+}
 const NAMES: Record<SpecLineId, string> = {
   'intake': 'Admisión',
   'exhaust': 'Escape',
@@ -53,6 +65,7 @@ const way = (deg: number, verb: string, sooner: string, later: string): string =
 
 export const specLines: Words<typeof english> = {
   'spec-line': ({ id }) => NAMES[id],
+  'spec-line.of-model': ({ field }) => OF_MODEL[field],
   'spec-says.printed': ({ text, sub }) => `impreso ${text}${sub ? `, ${sub}` : ''}`,
   'spec-says.none': 'ninguno',
   'spec-says.plug-life': ({ use, months }) =>

@@ -48,7 +48,7 @@ function point(): void {
       <Button severity="secondary" outlined :aria-label="t('screw-stage.5-degrees-less-clockwise')" @click="change(-5)">
         −5° <kbd>[</kbd>
       </Button>
-      <output class="figures">{{ turnDeg > 0 ? '+' : '' }}{{ turnDeg }}°</output>
+      <output class="figures">{{ turnDeg < 0 ? '−' : turnDeg > 0 ? '+' : '' }}{{ Math.abs(turnDeg) }}°</output>
       <Button severity="secondary" outlined :aria-label="t('screw-stage.5-degrees-more-clockwise')" @click="change(5)">
         +5° <kbd>]</kbd>
       </Button>

@@ -6,6 +6,11 @@ import type { StoredRow } from '../../repositories/spec-imports'
 import type { FileRow } from './file'
 import { say, type Text } from '../../../core/said'
 
+const orNone = (value: Text | number | null): Text =>
+  typeof value === 'number' ? String(value) : value || say('spec-says.none')
+const changed = (line: Text, before: Text | number | null, after: Text | number | null): Text =>
+  say('spec-change.line', { line, before: orNone(before), after: orNone(after) })
+
 /** What a row would do to the book as it is. */
 export function againstBook(row: FileRow, known: ModelRow | undefined): StoredRow {
   const { rowNo, title, notes } = row
@@ -18,14 +23,8 @@ export function againstBook(row: FileRow, known: ModelRow | undefined): StoredRo
     ? [
         ...compareSpecs(known.engine, model.engine)
           .filter(l => l.change !== 'same')
-          .map(l =>
-            say('spec-change.line', {
-              line: l.name,
-              before: l.before.value || say('spec-says.none'),
-              after: l.after.value || say('spec-says.none'),
-            }),
-          ),
-        ...renamed!.map(f => `${f}: ${known[f] ?? ''} → ${named[f] ?? ''}`),
+          .map(l => changed(l.name, l.before.value, l.after.value)),
+        ...renamed!.map(field => changed(say('spec-line.of-model', { field }), known[field], named[field])),
       ]
     : []
   const would = !known ? 'new' : sameData(known.engine, model.engine) && renamed!.length === 0 ? 'same' : 'changed'

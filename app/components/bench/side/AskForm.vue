@@ -4,17 +4,15 @@ import InputText from 'primevue/inputtext'
 import Textarea from 'primevue/textarea'
 import { useLocalStorage } from '@vueuse/core'
 import { computed, nextTick, onMounted, ref, useTemplateRef } from 'vue'
-import type { Asks, Happening, Requirement, Step } from '~~/core/job'
+import type { Happening, Requirement, Step } from '~~/core/job'
 import { EVENTS } from '~~/core/job'
 import { parseClock } from '~~/core/adjuster'
 import { parseLength } from '~~/core/units'
+import type { Field } from '../../../bench/panel'
 import ThermometerPart from './ThermometerPart.vue'
 import { tell, t } from '../../../words'
 import { wordsFor } from '../../../utils/errors'
 
-/** What a field can ask for; a choice among ways, or going back, is no field. */
-export type Field =
-  Exclude<Asks, 'school' | 'back' | 'finding' | 'figure' | 'shim-read' | 'shim-size'> | 'hold' | 'abandon' | 'estimate'
 /** One field in place of the keys, for an answer that needs a figure or words. */
 const props = defineProps<{
   asks: Field

@@ -11,9 +11,9 @@ export function machineKind(kind: string): MachineKind | null {
   if (/mow|till|trim|blower/.test(word)) return 'mower'
   if (/gener|pump|compress/.test(word)) return 'generator'
   if (/scoot|moped/.test(word)) return 'scooter'
-  if (/atv|quad|side|utv/.test(word)) return 'ATV'
+  if (/atv|quad|side.?by|utv/.test(word)) return 'ATV'
   if (/tract|ride/.test(word)) return 'tractor'
-  return /motor|bike|cycle/.test(word) ? 'motorcycle' : null
+  return /motor|bike|cycle|side.?car/.test(word) ? 'motorcycle' : null
 }
 
 const SAFE: Record<MachineKind, SafeThing[]> = {

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { engineOf, pinOf } from '../../tests/support/builders'
 import { wholeJob } from '../../tests/support/whole-job'
-import { foresee, jobTools, nextThing, viewJob } from './index'
+import { foresee, type JobEvent, jobTools, nextThing, viewJob } from './index'
 
 /** The belief as plain numbers, and all else as it is. */
 const plain = (view: ReturnType<typeof viewJob>) => ({
@@ -10,6 +10,23 @@ const plain = (view: ReturnType<typeof viewJob>) => ({
 })
 
 describe('an answer that was foreseen', () => {
+  it('is known whichever key is pressed, and what stands on the screen stays known', async () => {
+    const { log } = await wholeJob(engineOf(), { gapMm: { intake: 0.1, exhaust: 0.05 } })
+    const tools = jobTools(pinOf())
+    const memory = tools.memoryFor(null)
+    for (const [i, event] of log.events.entries()) {
+      const before = log.events.slice(0, i)
+      const now = Date.parse(event.at)
+      const shown = viewJob(tools, before, now)
+      const answers = nextThing(shown).keys.flatMap(({ happening }) => (happening ? [happening] : []))
+      for (const happening of answers) foresee(tools, before, happening, now)
+      expect(viewJob(tools, before, now).position).toBe(shown.position)
+      const known = [memory.snapshots.size, memory.surprises.size]
+      for (const [k, happening] of answers.entries())
+        viewJob(tools, [...before, { ...event, ...happening, id: `answer-${i}-${k}` } as JobEvent], now)
+      expect([memory.snapshots.size, memory.surprises.size], event.type).toEqual(known)
+    }
+  })
   it('is judged as one that was not, and its belief is not worked out again', async () => {
     const { log } = await wholeJob(engineOf(), { gapMm: { intake: 0.1, exhaust: 0.05 } })
     const tools = jobTools(pinOf())

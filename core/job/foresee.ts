@@ -25,5 +25,7 @@ export function foresee(tools: JobTools, log: JobEvent[], happening: Happening, 
     seenDeviceSeq: LAST,
     at: new Date(nowMs).toISOString(),
   } as JobEvent
-  nextThing(viewJob({ ...tools, weigh: () => null }, [...log, event], nowMs))
+  // the place found last is that of the screen, and goes by ids: all that are foreseen have the same
+  const memoryFor: JobTools['memoryFor'] = found => ({ ...tools.memoryFor(found), last: new Map() })
+  nextThing(viewJob({ ...tools, memoryFor, weigh: () => null }, [...log, event], nowMs))
 }

@@ -28,7 +28,7 @@ import { useUnitFirst } from './useOwnScreen'
 import { t } from '../words'
 
 const CLOCK_MS = 20_000
-/** The first question is on the screen by then. From memory. */
+/** Nobody has a blade in hand sooner. From memory. */
 const PREPARED_AFTER_MS = 300
 /** After so long without an answer nobody is asked whether to take a job over. From memory. */
 const IN_HAND_MINUTES = 30

@@ -41,6 +41,20 @@ it('works out each key once nobody has answered for a while, so that the answer 
   end()
 })
 
+it('does nothing again where only the clock went on', async () => {
+  const { given, next } = await atWiggle()
+  const modelFor = vi.spyOn(given.tools.value, 'modelFor')
+  const { end } = within(() => useForesight(given))
+  await vi.advanceTimersByTimeAsync(3000)
+  const looked = modelFor.mock.calls.length
+  expect(looked).toBeGreaterThan(0)
+  given.nowMs.value += 20_000
+  next.value = { ...next.value, keys: next.value.keys.map(key => ({ ...key })) }
+  await vi.advanceTimersByTimeAsync(3000)
+  expect(modelFor.mock.calls.length).toBe(looked)
+  end()
+})
+
 it('stops where an answer is given meanwhile, or the page is left', async () => {
   const { given, next, snapshots } = await atWiggle()
   const { end } = within(() => useForesight(given))

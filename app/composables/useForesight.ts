@@ -21,12 +21,14 @@ export function useForesight({
 }): void {
   let timer: ReturnType<typeof setTimeout> | undefined
   let turn = 0
+  const answersOf = () => (next.value?.keys ?? []).flatMap(({ happening }) => (happening ? [happening] : []))
   watch(
-    () => next.value?.keys,
-    keys => {
+    // the clock makes the same keys anew every twenty seconds
+    [() => tools.value, () => log.value, () => JSON.stringify(answersOf())],
+    () => {
       clearTimeout(timer)
       const own = ++turn
-      const answers = (keys ?? []).flatMap(({ happening }) => (happening ? [happening] : []))
+      const answers = answersOf()
       const one = () => {
         const happening = answers.shift()
         if (own !== turn || !happening || !tools.value) return

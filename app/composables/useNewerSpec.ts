@@ -3,13 +3,12 @@ import { computed, onMounted, ref, watch } from 'vue'
 import type { JobView } from '~~/core/job'
 import type { RevisionRow } from '~~/shared/spec-book'
 import { api } from '../utils/api'
-import { whenIdle } from '../utils/idle'
 
 const ASKED_EVERY_MS = 60_000
 
 /**
  * The revision that came into force since a job began, where it is not the one that the job goes by. Asked for now and
- * then, at first when the first question is on the screen; offline, what was known stays.
+ * then; offline, what was known stays.
  */
 export function useNewerSpec(jobId: number, view: () => JobView | null) {
   const known = ref<RevisionRow | null>(null)
@@ -20,7 +19,7 @@ export function useNewerSpec(jobId: number, view: () => JobView | null) {
       /* no answer: the job goes on by what it has */
     }
   }
-  onMounted(() => whenIdle(() => void ask()))
+  onMounted(ask)
   useIntervalFn(ask, ASKED_EVERY_MS)
   const visibility = useDocumentVisibility()
   watch(visibility, now => {

@@ -2,8 +2,8 @@ import { defineNuxtPlugin, useRuntimeConfig } from '#imports'
 import { markRaw, toRaw } from 'vue'
 
 /**
- * The theme never changes: its thousands of values are not followed one by one, which took a sixth of the time until a
- * slow phone shows its first page. Before the parts take it.
+ * The theme never changes: its thousands of values are not followed one by one, which took a slow
+ * phone a while before its first page. Before the parts take it.
  */
 export default defineNuxtPlugin({
   enforce: 'pre',

@@ -41,8 +41,8 @@ export const boardVersions = (db: Db, shopIds: readonly number[]): Promise<{ sho
 export interface StoredTask extends Omit<TaskRow, 'doneAt'> {
   doneAt: Date | null
 }
-const TASK = `SELECT t.id, t.job_id AS jobId, t.name, t.needs, p.name AS doneBy, t.done_at AS doneAt, t.because FROM job_tasks t
-    LEFT JOIN people p ON p.shop_id = t.shop_id AND p.id = t.done_by`
+const TASK = `SELECT t.id, t.job_id AS jobId, t.name, t.needs, p.name AS doneBy, t.done_at AS doneAt, t.because
+    FROM job_tasks t LEFT JOIN people p ON p.shop_id = t.shop_id AND p.id = t.done_by`
 export const tasksOfJobs = (db: Db, shopId: number, jobIds: readonly number[]): Promise<StoredTask[]> =>
   jobIds.length === 0
     ? Promise.resolve([])

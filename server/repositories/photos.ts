@@ -10,8 +10,8 @@ export interface StoredPhoto {
   person: string
   madeAt: Date
 }
-const SELECT = `SELECT f.id, f.job_id AS jobId, f.machine_id AS machineId, f.caption, f.width, f.height, p.name AS person,
-      f.made_at AS madeAt
+const SELECT = `SELECT f.id, f.job_id AS jobId, f.machine_id AS machineId, f.caption, f.width, f.height,
+      p.name AS person, f.made_at AS madeAt
     FROM photos f JOIN people p ON p.shop_id = f.shop_id AND p.id = f.person_id`
 export const photosOfMachine = (db: Db, shopId: number, machineId: number): Promise<StoredPhoto[]> =>
   many(db, `${SELECT} WHERE f.shop_id = ? AND f.machine_id = ? ORDER BY f.id DESC LIMIT 200`, [shopId, machineId])

@@ -401,7 +401,7 @@ describe('health and headers', () => {
     expect(headers.get('access-control-allow-origin')).toBeNull()
     expect(headers.get('x-content-type-options')).toBe('nosniff')
   })
-  it('keeps an idle connection for longer than a proxy in front does: nobody asks on one that is being closed', async () => {
+  it('keeps an idle connection for longer than a proxy in front does', async () => {
     // nginx keeps one to a server behind it for 60 s (ngx_http_upstream_module, keepalive_timeout)
     const { headers } = await fetch(`${process.env.WEMBRIC_TEST_URL}/api/health/live`)
     expect(Number(/timeout=(\d+)/.exec(headers.get('keep-alive') ?? '')?.[1])).toBeGreaterThan(60)

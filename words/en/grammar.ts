@@ -5,7 +5,7 @@ import { LOCALE } from '../../core/units'
 let days: Intl.DateTimeFormat | null = null
 /** A day of the calendar, from midnight UTC. */
 export const day = (atMs: number): string => {
-  // made when it is needed: the first of a page takes a slow phone a sixth of a second
+  // made when it is needed: the first of a page takes a slow phone a while
   days ??= new Intl.DateTimeFormat(LOCALE, { day: 'numeric', month: 'short', year: 'numeric', timeZone: 'UTC' })
   return days.format(atMs)
 }

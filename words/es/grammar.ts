@@ -3,7 +3,7 @@ import type { Tell, Text } from '../../core/said'
 
 let days: Intl.DateTimeFormat | null = null
 export const day = (atMs: number): string => {
-  // made when it is needed: the first of a page takes a slow phone a sixth of a second
+  // made when it is needed: the first of a page takes a slow phone a while
   days ??= new Intl.DateTimeFormat('es-US', { day: 'numeric', month: 'short', year: 'numeric', timeZone: 'UTC' })
   return days.format(atMs)
 }

@@ -1,3 +1,4 @@
+import { DAY_MS } from '../core/units'
 import type { Pool } from './database/query'
 import { pool } from './database/pool'
 import { loadDemo } from './demo'
@@ -34,7 +35,7 @@ function sweep(db: Pool): void {
       (error: Error) => tellFailure(error, { doing: 'sweeping old sessions away' }),
     )
   void now()
-  setInterval(now, 86_400_000).unref()
+  setInterval(now, DAY_MS).unref()
 }
 
 /** Migrations and, for a first start with demo, the demo: once for the process; every request waits for it. */

@@ -2,7 +2,10 @@ import type { Asks, JobEvent } from '~~/core/job'
 
 /** What a field can ask for; a choice among ways, or going back, is no field. */
 export type Field =
-  Exclude<Asks, 'school' | 'back' | 'finding' | 'figure' | 'shim-read' | 'shim-size'> | 'hold' | 'abandon' | 'estimate'
+  | Exclude<Asks, 'school' | 'back' | 'finding' | 'figure' | 'due' | 'shim-read' | 'shim-size'>
+  | 'hold'
+  | 'abandon'
+  | 'estimate'
 
 /** What stands in the place of the keys, when something was asked for. */
 export type Panel =
@@ -23,6 +26,7 @@ export type Panel =
         | 'pressure'
         | 'finding'
         | 'figure'
+        | 'due'
         | 'shim-read'
         | 'shim-size'
         | 'newer'
@@ -35,6 +39,6 @@ export const KEYS: Panel = { kind: 'keys' }
 export const goesWithStage = ({ kind }: Panel): boolean =>
   kind === 'figure' || kind === 'shim-read' || kind === 'shim-size'
 /** What a key asks for in a panel of its own; all else is one field. */
-const OWN_PANELS = ['school', 'figure', 'shim-read', 'shim-size', 'finding'] as const
+const OWN_PANELS = ['school', 'figure', 'due', 'shim-read', 'shim-size', 'finding'] as const
 export const isOwnPanel = (asks: string): asks is (typeof OWN_PANELS)[number] =>
   (OWN_PANELS as readonly string[]).includes(asks)

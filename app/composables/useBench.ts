@@ -1,3 +1,4 @@
+import { MINUTE_MS } from '~~/core/units'
 import { computed, onMounted, onUnmounted, ref, shallowRef, watch } from 'vue'
 import {
   browserOf,
@@ -159,7 +160,7 @@ export function useBench(jobId: number) {
   const otherHand = computed((): OtherHand | null => {
     const { hand, status } = view.value?.state ?? {}
     if (!hand || status !== 'open' || hand.personId === session.person?.id || hand.browser === device.value) return null
-    const minutes = Math.max(0, Math.round((nowMs.value - Date.parse(hand.at)) / 60_000))
+    const minutes = Math.max(0, Math.round((nowMs.value - Date.parse(hand.at)) / MINUTE_MS))
     return minutes > IN_HAND_MINUTES ? null : { personName: hand.personName, minutes }
   })
   /** Answers of others that wait in this browser until they sign in here. */

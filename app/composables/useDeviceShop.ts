@@ -1,10 +1,11 @@
+import { MINUTE_MS } from '~~/core/units'
 import type { DeviceShop } from '~~/shared/device-job'
 import { rememberDeviceShop, rememberedDeviceShop } from '../local/device-shop'
 import { useSessionStore } from '../stores/session'
 import { api } from '../utils/api'
 
 /** What was fetched is good for so long. From memory. */
-const FRESH_MS = 10 * 60_000
+const FRESH_MS = 10 * MINUTE_MS
 
 /** The shop on this device: its machines, their specs and the shelf, for when no server answers. */
 export function useDeviceShop() {

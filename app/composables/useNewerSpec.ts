@@ -1,10 +1,11 @@
+import { MINUTE_MS } from '~~/core/units'
 import { useDocumentVisibility, useIntervalFn } from '@vueuse/core'
 import { computed, onMounted, ref, watch } from 'vue'
 import type { JobView } from '~~/core/job'
 import type { RevisionRow } from '~~/shared/spec-book'
 import { api } from '../utils/api'
 
-const ASKED_EVERY_MS = 60_000
+const ASKED_EVERY_MS = MINUTE_MS
 
 /**
  * The revision that came into force since a job began, where it is not the one that the job goes by. Asked for now and

@@ -1,3 +1,4 @@
+import { HOUR_MS } from '~~/core/units'
 import { parseThermometerLine, thermometerLine, type ThermometerReading } from '~~/core/cooling'
 import { t } from '../words'
 
@@ -57,7 +58,7 @@ export function openStandIn(nowMs: () => number): LinePort {
   async function* lines(): AsyncGenerator<string> {
     for (let i = 0; ; i++) {
       await new Promise(done => setTimeout(done, STAND_IN.everyMs))
-      const hours = (nowMs() - since!) / 3_600_000
+      const hours = (nowMs() - since!) / HOUR_MS
       const headC =
         STAND_IN.airC + (STAND_IN.startC - STAND_IN.airC) * Math.exp(-STAND_IN.perHour * hours) + [0.2, -0.1, 0][i % 3]!
       yield thermometerLine({ headC, airC: STAND_IN.airC })

@@ -1,3 +1,4 @@
+import { MINUTE_MS } from '~~/core/units'
 import { v7 as uuidv7 } from 'uuid'
 import type { Happening, JobEvent } from '~~/core/job'
 import type { EventRequest } from '~~/shared/event-request'
@@ -25,7 +26,7 @@ export const pageDeviceId = async (): Promise<string> => `${await deviceId()}.${
 /** A time with the offset of the place, as the device's (corrected) clock has it. */
 export function isoWithOffset(ms: number): string {
   const minutes = -new Date(ms).getTimezoneOffset()
-  const local = new Date(ms + minutes * 60_000).toISOString().slice(0, -1)
+  const local = new Date(ms + minutes * MINUTE_MS).toISOString().slice(0, -1)
   const pad = (n: number) => String(Math.abs(n)).padStart(2, '0')
   return `${local}${minutes < 0 ? '-' : '+'}${pad(Math.trunc(minutes / 60))}:${pad(minutes % 60)}`
 }

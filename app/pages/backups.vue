@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { DAY_MS } from '~~/core/units'
 import { definePageMeta, useHead } from '#imports'
 import Button from 'primevue/button'
 import ProgressBar from 'primevue/progressbar'
@@ -25,7 +26,7 @@ const newest = computed(() => backups.value?.files[0] ?? null)
 const standing = computed(() => {
   if (!newest.value) return t('page-backups.none')
   const made = new Date(newest.value.madeAt)
-  if (made.getTime() > Date.now() + 86_400_000) return t('page-backups.future')
+  if (made.getTime() > Date.now() + DAY_MS) return t('page-backups.future')
   const words = { dateStyle: 'long', timeStyle: 'short', timeZone: zone.value } as const
   return t('page-backups.newest', { at: new Intl.DateTimeFormat(LOCALE, words).format(made) })
 })

@@ -39,7 +39,7 @@ async function submit(): Promise<void> {
     <RestorePanel v-if="restoring" @leave="restoring = false" />
     <CheckedForm v-else class="form" :form="form" :schema="setupSchema" :body="() => shop" @send="submit">
       <h1>{{ t('page-setup.your-shop') }}</h1>
-      <Button link :label="t('page-setup.restore-instead')" @click="restoring = true" />
+      <Button link class="instead" :label="t('page-setup.restore-instead')" @click="restoring = true" />
       <p class="lead">
         {{ t('page-setup.this-server-has-no-shop') }}
       </p>
@@ -77,3 +77,9 @@ async function submit(): Promise<void> {
     </CheckedForm>
   </main>
 </template>
+
+<style scoped>
+.instead {
+  justify-self: start;
+}
+</style>

@@ -1,8 +1,8 @@
+import { DAY_MS } from '~~/core/units'
 import { LOCALE } from '../language'
 import { t } from '../words'
 
 const SUNDAY = Date.UTC(2026, 0, 4)
-const DAY_MS = 86_400_000
 const named = (options: Intl.DateTimeFormatOptions, count: number, at: (i: number) => number): string[] => {
   const format = new Intl.DateTimeFormat(LOCALE, { ...options, timeZone: 'UTC' })
   return Array.from({ length: count }, (_, i) => format.format(at(i)))

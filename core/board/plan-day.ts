@@ -1,3 +1,4 @@
+import { MINUTE_MS } from '../units'
 /**
  * A piece of the day's work: valves, or something else on the same visit. Times in ms since 1970, lengths in minutes.
  */
@@ -29,7 +30,6 @@ export interface Turn {
   filling: boolean
 }
 
-const MINUTE_MS = 60_000
 interface Lane {
   person: number | null
   freeMs: number

@@ -1,3 +1,4 @@
+import { HOUR_MS } from '../units'
 /** A thermometer on the head errs by so much. °C, from memory. */
 const SENSOR_SIGMA_C = 2
 /** A small engine cools by about this much an hour of what it is over the air, and within these bounds. From memory. */
@@ -5,8 +6,8 @@ const USUAL_PER_HOUR = 0.9
 const PER_HOUR = { least: 0.2, most: 3 }
 /** How loosely that is known: a factor of about 1.7 each way. From memory. */
 const LOG_SIGMA = 0.5
+/** Rates that are tried between the bounds, evenly by ratio: each 1.06 times the last, finer than any reading tells. */
 const STEPS = 49
-const HOUR_MS = 3_600_000
 
 /** A temperature of the head, °C, and when it was read, ms since 1970. */
 export interface HeadReading {
@@ -36,6 +37,7 @@ const SLOW_SHARES: readonly [number, number][] = [
   [0.15, 0.3],
   [0.3, 0.4],
 ]
+/** The quarter of the rate, by which the block’s part cools. */
 const SLOWER = 4
 
 /**

@@ -1,3 +1,4 @@
+import { HOUR_MS } from '../units'
 import { normalUnder } from '../chance'
 import { type CoolingCurve, leftOver } from './cooling-curve'
 
@@ -6,7 +7,7 @@ export type Readiness = { kind: 'at'; atMs: number; soonestMs: number } | { kind
 
 /** As sure as this that it is under the limit. From memory. */
 export const READY_AT = 0.9
-const HOUR_MS = 3_600_000
+/** Looked for over three days, to the minute: nothing that cools takes longer, and nobody waits by the second. */
 const MOST_HOURS = 72
 const STEP_HOURS = 1 / 60
 

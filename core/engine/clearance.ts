@@ -10,6 +10,9 @@ export type Role = (typeof ROLES)[number]
 /** No valve of these engines is set closer or wider than this, cold. From memory. */
 const LEAST_CLEARANCE_MM = 0.02
 const MOST_CLEARANCE_MM = 0.6
+/** Whether a valve of these engines may be set so, cold. */
+export const isUsualClearance = (mm: number): boolean => mm >= LEAST_CLEARANCE_MM && mm <= MOST_CLEARANCE_MM
+
 /** A figure that no valve is set to, wider or closer, and what may have been meant: “6 thou, 0.152 mm”. */
 export interface UnitSlip {
   mm: number
@@ -21,13 +24,12 @@ export interface UnitSlip {
  * Both readings are named.
  */
 export function unitSlip(mm: number): UnitSlip | null {
-  if (mm <= 0 || (mm >= LEAST_CLEARANCE_MM && mm <= MOST_CLEARANCE_MM)) return null
-  const plausible = (v: number) => v >= LEAST_CLEARANCE_MM && v <= MOST_CLEARANCE_MM
+  if (mm <= 0 || isUsualClearance(mm)) return null
   const meant = [
     [mm > MOST_CLEARANCE_MM ? mm / 10 : mm * 10, ''],
     [mm * 0.0254, `${Number(mm.toFixed(4))} thou, `],
     [mm * 25.4, `${Number(mm.toFixed(4))} in, `],
-  ].flatMap(([v, as]) => (plausible(v as number) ? [`${as}${snapMm(v as number).toFixed(3)} mm`] : []))
+  ].flatMap(([v, as]) => (isUsualClearance(v as number) ? [`${as}${snapMm(v as number).toFixed(3)} mm`] : []))
   return { mm: Number(mm.toFixed(4)), wide: mm > MOST_CLEARANCE_MM, meant }
 }
 

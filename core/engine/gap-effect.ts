@@ -14,6 +14,7 @@ export interface GapEffect {
   liftMm: number
 }
 
+/** As fine as a degree wheel is read. */
 const STEP_DEG = 0.5
 
 /** A valve lifts when the follower has taken up the gap: lift over the seat, mm. */

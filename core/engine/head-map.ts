@@ -33,6 +33,7 @@ export interface HeadMap {
 }
 export type MapSide = 'top' | 'bottom' | 'left' | 'right' | 'between'
 
+/** The map’s own units, near the pixels that it takes at the bench. */
 export const MAP_WIDTH = 420
 export const MAP_HEIGHT = 400
 const MIDDLE = { x: MAP_WIDTH / 2, y: 202 }

@@ -1,3 +1,5 @@
+import { DAY_MS } from '../units'
+
 /** Which of two figures of a day comes first where a file does not name the month. */
 export type DayOrder = 'day-first' | 'month-first'
 
@@ -42,7 +44,7 @@ const SERIAL_ZERO = Date.UTC(1899, 11, 30)
 export function readDay(text: string): { iso: string; order: DayOrder | null }[] {
   const plain = text.trim().replace(/[T ]\d{1,2}:\d{2}(:\d{2}(\.\d+)?)?(\s*[ap]m)?(Z|[+-]\d\d:?\d\d)?$/i, '')
   if (SERIAL.test(plain))
-    return [{ iso: new Date(SERIAL_ZERO + Number(plain) * 86_400_000).toISOString().slice(0, 10), order: null }]
+    return [{ iso: new Date(SERIAL_ZERO + Number(plain) * DAY_MS).toISOString().slice(0, 10), order: null }]
   const one = (day: string | null) => (day === null ? [] : [{ iso: day, order: null }])
   const yearFirst = /^(\d{4})[-/.‐‑–](\d{1,2})[-/.‐‑–](\d{1,2})$/.exec(plain)
   if (yearFirst) return one(iso(Number(yearFirst[1]), Number(yearFirst[2]), Number(yearFirst[3])))

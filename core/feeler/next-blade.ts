@@ -15,6 +15,7 @@ export interface ClearancePrior {
   meanMm: number
   sigmaMm: number
 }
+/** As found after a whole interval, most valves are this near to their target. From memory. */
 const BROAD_SIGMA_MM = 0.05
 /**
  * A valve that is out is measured to an interval no wider than this, or as narrow as the set allows. Wider ones cost a
@@ -29,6 +30,7 @@ export const knownEnough = ({ loMm, hiMm }: Interval, byShim = false): boolean =
   hiMm !== null && snapMm(hiMm - loMm) <= (byShim || loMm <= 0 ? FINE_READING_WIDTH_MM : OUT_READING_WIDTH_MM)
 /** So many thicknesses near the limits are enough to choose from. */
 const CANDIDATES = 24
+/** Half of what a good blade may be off by: a finer one changes no choice. */
 const GRID_MM = 0.0025
 /** A stack is asked for only where it saves a whole expected trial for each joint. */
 const JOINT_COST = 1

@@ -1,8 +1,7 @@
+import { DAY_MS } from '../units'
 import type { MeterUnit } from '../units'
 import { say, type Said, type Text } from '../said'
 import type { DueReason, NextDue } from './next-due'
-
-const DAY_MS = 86_400_000
 
 /**
  * When a reason falls due: "15,900 km, about Feb 7, 2027". A use is in the meter’s own figures; a replaced meter has

@@ -23,6 +23,7 @@ export interface Forecast {
 
 /** Half of an 80 % interval of the normal distribution, in standard deviations. */
 const FAN_Z = 1.2815515655446004
+/** Points along the fan: its curve shows no corners with them. */
 const FAN_POINTS = 24
 
 /**

@@ -1,3 +1,4 @@
+import { DAY_MS } from '../units'
 /**
  * Why a machine is due: its first check, so much use, so many months, or a valve that is forecast to leave its limits.
  */
@@ -27,8 +28,6 @@ export interface DueFacts {
   /** Use since the last check at which a valve is as soon out as 10 %. */
   forecasts: readonly { valveId: string; soonest: number | null }[]
 }
-
-const DAY_MS = 86_400_000
 
 /** The same day so many months on; the last of a shorter month. UTC. */
 export function monthsOn(atMs: number, months: number): number {

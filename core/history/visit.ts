@@ -1,3 +1,4 @@
+import { DAY_MS } from '../units'
 import type { Interval, Verdict } from '../feeler'
 
 /** What a visit found and left of one valve. `asLeft` is null where nothing was proved. */
@@ -76,7 +77,6 @@ export function useSinceFirst(readings: readonly MeterReading[]): { atMs: number
     })
 }
 
-const DAY_MS = 86_400_000
 /** Less time than this between first and last tells nothing of a machine's use. From memory. */
 const LEAST_DAYS = 21
 

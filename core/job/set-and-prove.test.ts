@@ -19,7 +19,7 @@ import {
   unsettledRoles,
   viewJob,
 } from './index'
-import type { Engine } from '../engine'
+import type { Clearance, Engine } from '../engine'
 import { figureRefused, nextThing, sheet, tell } from '../../tests/support/told'
 import { storyLine } from '../../evaluation/story'
 
@@ -43,6 +43,7 @@ const atTheScrew = (changes: Partial<JobPin> = {}, engine: Engine = engineOf()) 
     trial('exhaust', 0.06, 'drag'),
     { type: 'nut-loosened', payload: { valveId: 'exhaust' } },
   )
+const bare = (figureMm: number): Clearance => ({ form: 'bare', figureMm, text: `${figureMm} mm`, unit: 'mm' })
 const LOCKS = Array.from({ length: 20 }, () => ({ shiftMm: -0.02, personId: 1, modelId: 1 }))
 
 describe('the lock is learned and aimed off', () => {
@@ -149,6 +150,29 @@ describe('the lock is learned and aimed off', () => {
       trial('exhaust', 0.12, 'drag', torqued),
     )
     expect(book.next().instruction).toMatch(/^Turn it over two full turns/)
+  })
+})
+
+describe('what a blade says of a screw that was turned', () => {
+  const helpsOf = (book: ReturnType<typeof said>) =>
+    Object.fromEntries(book.next().keys.map(({ title, help }) => [title, help]))
+  it('is the same for a tight valve that is opened and a loose one that is closed: too loose, or too tight', () => {
+    const loose = found(said(engineOf())).say(
+      trial('intake', 0.1, 'drag'),
+      { type: 'mark-checked', payload: { valveId: 'exhaust', still: true } },
+      trial('exhaust', 0.2, 'free'),
+      trial('exhaust', 0.25, 'drag'),
+      { type: 'nut-loosened', payload: { valveId: 'exhaust' } },
+    )
+    for (const book of [atTheScrew(), loose])
+      expect(helpsOf(book)).toMatchObject({ 'Free': 'too loose', 'No-go': 'too tight' })
+  })
+  it('a blade that slides freely asks for more of a turn, and for no other blade', () => {
+    const engine = engineOf({ clearance: { intake: bare(0.1), exhaust: bare(0.15) } })
+    const why = atTheScrew({}, engine)
+      .say(trial('exhaust', 0.15, 'free', screw(-30)))
+      .next().why
+    expect(why).toMatch(/^0.15 slides freely; it should drag\. That is .* of a flat/)
   })
 })
 

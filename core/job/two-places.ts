@@ -203,6 +203,7 @@ const KICKS = new RegExp(
 export const PAST_TOP_MM = 6
 /** A blade this much over what the top let in tells that the valve was held there. mm */
 const OVER_MM = 0.01
+/** One that is more over may stay out although the valve was held: its gap need not be so wide. From memory. */
 const OVER_AT_MOST_MM = 0.1
 
 /** Why an exhaust is read at a second place, though the record has no decompressor. */

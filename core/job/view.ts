@@ -1,3 +1,4 @@
+import { HOUR_MS } from '../units'
 import { likelierBy } from '../complaint'
 import { type Clearance, type DecompressorFound, type Role, withDecompressor } from '../engine'
 import {
@@ -246,7 +247,7 @@ export const latestVerdict = (pin: JobPin, valve: ValveState): Judgement =>
 export function hoursAtRest({ state, nowMs }: Pick<JobView, 'state' | 'nowMs'>): number | null {
   return state.rested === null
     ? null
-    : state.rested.hours + Math.max(0, (nowMs - Date.parse(state.rested.at)) / 3_600_000)
+    : state.rested.hours + Math.max(0, (nowMs - Date.parse(state.rested.at)) / HOUR_MS)
 }
 
 /** Rest that counts as cold where no thermometer says otherwise. From memory. */
@@ -265,7 +266,7 @@ export function isCold(view: Pick<JobView, 'state' | 'nowMs' | 'pin'>): boolean 
   const { setWhen, coldLimitC } = view.pin.spec.engine
   if (setWhen === 'hot') return temperature !== null && temperature.celsius >= WARM_FROM_C
   if (temperature && temperature.celsius <= coldLimitC) return true
-  const sinceRead = temperature ? (view.nowMs - Date.parse(temperature.at)) / 3_600_000 : Infinity
+  const sinceRead = temperature ? (view.nowMs - Date.parse(temperature.at)) / HOUR_MS : Infinity
   return (hoursAtRest(view) ?? 0) >= COLD_AFTER_HOURS && sinceRead >= COLD_AFTER_HOURS
 }
 

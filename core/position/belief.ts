@@ -12,6 +12,7 @@ export interface Belief {
   mass: Float64Array
 }
 
+/** A hand’s whole turn ends this near to where it was meant to. From memory. */
 const TURN_SIGMA_DEG = 3
 /** A watched intake tells the stroke but for this. From memory. */
 const WATCH_ERROR = 0.003

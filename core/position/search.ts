@@ -19,6 +19,7 @@ const EFFORT = { wiggle: 1, turn: 1, look: 1, rod: 2, watch: 3 }
 const UNFINISHED = { least: 3, more: 4 }
 /** A stop counts as closed only where it is so this far to both sides: what an arrival may miss by. */
 const ARRIVAL_SPREAD_DEG = 4
+/** The search looks at the crank in steps of 5°, and at nothing less likely than this: the advice is the same. */
 const BIN_CELLS = 10
 const NEGLIGIBLE = 1e-5
 const WATCH_ERROR = 0.003

@@ -8,6 +8,7 @@ import { endMarks, foundMark, leftOf } from './mark-end'
 import { act, beginPractice, benchSays, nowOf, type PracticeRun, viewOf } from './run'
 import { steps } from './work-through'
 
+/** Four stages make a hundred; what a slip takes is a matter of judgement. */
 const POINTS = 25
 const COST: Record<Grade, number> = { right: 0, wrong: 5, needless: 1, dangerous: 12 }
 const HINT_COST = 2

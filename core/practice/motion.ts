@@ -15,6 +15,7 @@ export interface TrueCam {
 
 /** The lift at the check events of seat timing given without one; from memory. */
 const SEAT_LIFT_MM = 0.11
+/** The greatest lift of a cam without data, by the stroke. From memory. */
 const GREATEST_PER_STROKE = 0.11
 
 /** The cam that the data of an engine describe, ground so many degrees late. */

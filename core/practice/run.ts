@@ -1,3 +1,4 @@
+import { HOUR_MS } from '../units'
 import {
   type GapChange,
   type Happening,
@@ -38,7 +39,6 @@ export interface PracticeRun {
 }
 
 const NINE = Date.UTC(2026, 0, 5, 9)
-const HOUR_MS = 3_600_000
 /** The hour of a run, which begins at nine. ms since 1970 */
 export const nowOf = ({ hours }: Pick<PracticeRun, 'hours'>): number => NINE + hours * HOUR_MS
 /** The job of a run as the Bench would see it now. */

@@ -87,7 +87,9 @@ const USUAL_HELD_MM = 0.5
 const LETS_GO_OVER_DEG = 20
 /** From memory: a warm exhaust stem takes up room that a warm head does not give back. */
 const GROWTH_MM: Record<Role, number> = { intake: -0.0004, exhaust: -0.0009 }
+/** A cool shop. */
 const AIR_C = 18
+/** In the middle of what is sold. From memory. */
 const USUAL_SHIM_MM = 2.4
 
 const middleOf = (engine: Engine, role: Role): number => {

@@ -1,4 +1,4 @@
-import { type Clearance, clearanceSchema, type Role } from '../engine'
+import { type Clearance, clearanceSchema, isUsualClearance, type Role } from '../engine'
 import { formatLength, type LengthUnit, MM_PER_INCH, mmFromThou, snapMm } from '../units'
 
 /** Both clearances as somebody said them in one breath, read in one of the ways in which they may have been meant. */
@@ -31,9 +31,6 @@ const ITEM = new RegExp(
 )
 /** Most of these engines are set near these, cold, mm. Common practice. */
 const USUAL_MM: Record<Role, number> = { intake: 0.1, exhaust: 0.15 }
-/** No valve of these engines is set closer or wider than this, cold, mm. From memory. */
-const LEAST_MM = 0.02
-const MOST_MM = 0.6
 
 const TO_MM: Record<SaidUnit, (value: number) => number> = {
   mm: snapMm,
@@ -80,7 +77,7 @@ function byRole(items: Item[]): Record<Role, number[]> | null {
 function clearanceOf(figures: number[], as: SaidUnit): Clearance | null {
   const lengths = figures.map(TO_MM[as])
   const [from, to] = lengths
-  if (from === undefined || lengths.some(mm => mm < LEAST_MM || mm > MOST_MM)) return null
+  if (from === undefined || !lengths.every(isUsualClearance)) return null
   const unit = unitOf(as)
   const text = [from, to].flatMap(mm => (mm === undefined ? [] : [formatLength(mm, unit)])).join('–')
   const given =

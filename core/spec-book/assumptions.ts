@@ -14,6 +14,7 @@ const CAM_SPREAD_DEG = 25
 /** Strokes and rods of the engines that this is for, mm and strokes. From memory. */
 const STROKES_MM = [40, 80] as const
 const RODS_PER_STROKE = [1.5, 2] as const
+/** As fine as a degree wheel is read. */
 const DROP_STEP_DEG = 0.5
 
 /** Crank angle past top at which a piston is so far down. Degrees, to half of one. */

@@ -74,6 +74,7 @@ export function fitOf(query: ModelQuery, model: Findable): number {
   const named = query.year !== null && targets.some(t => t.includes(String(query.year))) ? 0.15 : 0
   return Math.max(apart, together) + Math.max(inYears, named)
 }
+/** Under this a model only happens to share a few letters with what was typed. From trials with slips of the key. */
 export const LEAST_FIT = 0.34
 
 /** The models of a list that were meant, the likeliest first; all of them where nothing was typed. */

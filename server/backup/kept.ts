@@ -1,3 +1,4 @@
+import { DAY_MS } from '../../core/units'
 import { readdir, stat } from 'node:fs/promises'
 import { join } from 'node:path'
 import type { BackupFile, BackupKind } from '../../shared/backups'
@@ -6,7 +7,6 @@ const NAME = /^wembric-(\d{4})(\d\d)(\d\d)T(\d\d)(\d\d)(\d\d)Z-(nightly|asked|up
 /** Those of the last nights that are kept, and how many older weeks one each is kept of. */
 const NIGHTS = 7
 const WEEKS = 4
-const DAY_MS = 86_400_000
 /** The first of January 1970 was a Thursday: weeks begin on Mondays. */
 const weekOf = (iso: string): number => Math.floor((Date.parse(iso) / DAY_MS + 3) / 7)
 

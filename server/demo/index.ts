@@ -1,3 +1,4 @@
+import { DAY_MS, HOUR_MS, MINUTE_MS } from '../../core/units'
 import type { Pool } from '../database/query'
 import type { Engine } from '../../core/engine'
 import { spanOf } from '../../core/feeler'
@@ -38,8 +39,6 @@ import {
   SHOP,
   WRENCHES,
 } from './story'
-
-const MINUTE = 60_000
 
 /** Ids in time order, the same for each load of the same moment. */
 function uuid7(ms: number, count: number): string {
@@ -87,7 +86,7 @@ async function workJob(
   const tools = jobTools(pin)
   const log: JobEvent[] = []
   let nowMs = startMs
-  const record = async (happening: Happening, at = nowMs + MINUTE) => {
+  const record = async (happening: Happening, at = nowMs + MINUTE_MS) => {
     nowMs = Math.min(at, lastMs)
     const n = log.length + 1
     const { event } = await postEvent(
@@ -117,7 +116,7 @@ async function workJob(
     end === 'closed' ? undefined : STOPS[end],
   )
   for (const [minutesAgo, celsius] of head)
-    await record({ type: 'temperature', payload: { celsius, airC: AIR_C } }, lastMs - minutesAgo * MINUTE)
+    await record({ type: 'temperature', payload: { celsius, airC: AIR_C } }, lastMs - minutesAgo * MINUTE_MS)
   for (const happening of LAST[end] ?? []) await record(happening)
   return { ...hand.virtual.gapMm }
 }
@@ -129,7 +128,7 @@ async function fillShelf(pool: Pool, shopId: number, now: Date): Promise<number>
   for (const [i, wrench] of WRENCHES.entries())
     await insertWrench(pool, shopId, {
       ...wrench,
-      calibrationDue: new Date(now.getTime() + CALIBRATION_DAYS[i]! * 24 * 60 * MINUTE).toISOString().slice(0, 10),
+      calibrationDue: new Date(now.getTime() + CALIBRATION_DAYS[i]! * DAY_MS).toISOString().slice(0, 10),
     })
   for (const adapter of ADAPTERS) await insertAdapter(pool, shopId, adapter)
   for (const shims of SHIMS) await setShimCount(pool, shopId, shims)
@@ -141,7 +140,6 @@ interface Deed {
   atMs: number
   run: () => Promise<void>
 }
-const DAY = 24 * 60 * MINUTE
 
 /** The revisions of a model, each looked at by the lead but for a draft that waits. */
 function revisionDeeds(
@@ -158,7 +156,7 @@ function revisionDeeds(
   ]
   let basedOn: number | null = null
   return history.map(({ daysAgo, by, approved, reason, engine }, i): Deed => {
-    const at = new Date(now.getTime() - daysAgo * DAY)
+    const at = new Date(now.getTime() - daysAgo * DAY_MS)
     return {
       atMs: at.getTime(),
       run: async () => {
@@ -208,7 +206,7 @@ function pastDeeds(
   let gapMm = Object.fromEntries(engine.valves.map(v => [v.id, of(firstMm, v)]))
   let meterBefore = visits[0]!.meter
   return visits.map((visit): Deed => {
-    const at = new Date(now.getTime() - visit.daysAgo * DAY)
+    const at = new Date(now.getTime() - visit.daysAgo * DAY_MS)
     return {
       atMs: at.getTime(),
       run: async () => {
@@ -266,7 +264,7 @@ function pastDeeds(
           gapMm,
           end: 'closed',
           startMs: at.getTime(),
-          lastMs: at.getTime() + DAY,
+          lastMs: at.getTime() + DAY_MS,
         })
       },
     }
@@ -298,7 +296,7 @@ export async function loadDemo(pool: Pool, now: Date): Promise<void> {
       modelIds.set(model, modelId)
     }
     const past = PASTS.find(p => p.machine === key)
-    const at = new Date(now.getTime() - ((past?.visits[0]?.daysAgo ?? 20) + 1) * DAY)
+    const at = new Date(now.getTime() - ((past?.visits[0]?.daysAgo ?? 20) + 1) * DAY_MS)
     machines.set(key, {
       id: await insertMachine(pool, shopId, {
         serial: '',
@@ -312,7 +310,7 @@ export async function loadDemo(pool: Pool, now: Date): Promise<void> {
     if (past) deeds.push(...pastDeeds(pool, past, machines.get(key)!, people, bladeSetId, now))
   }
   for (const job of JOBS) {
-    const startMs = now.getTime() - job.hoursAgo * 60 * MINUTE
+    const startMs = now.getTime() - job.hoursAgo * HOUR_MS
     const person = people.get(job.by)!
     deeds.push({
       atMs: startMs,

@@ -1,3 +1,4 @@
+import { DAY_MS } from '../../core/units'
 import { type JobPin, type Sheet, upcastPin } from '../../core/job'
 import { change, type Db, many, maybeOne, one } from '../database/query'
 import { lockShop } from './shops'
@@ -141,7 +142,7 @@ export const lastSeqs = (
     `SELECT shop_id AS shopId, id, last_seq AS lastSeq FROM jobs
      WHERE shop_id IN (${marks}) AND status IN ('open', 'held')
      UNION SELECT shop_id, id, last_seq FROM jobs WHERE shop_id IN (${marks}) AND closed_at >= ?`,
-    [...shopIds, ...shopIds, new Date(Date.now() - 86_400_000)],
+    [...shopIds, ...shopIds, new Date(Date.now() - DAY_MS)],
   )
 }
 

@@ -1,3 +1,4 @@
+import { DAY_MS, HOUR_MS } from '../../core/units'
 import { createReadStream } from 'node:fs'
 import { mkdir, rm } from 'node:fs/promises'
 import { join, resolve } from 'node:path'
@@ -115,7 +116,6 @@ export async function* fetchBackup(pool: Pool, person: SignedIn, name: string): 
   }
 }
 
-const DAY_MS = 86_400_000
 /** An older one than this is worth a word, days. */
 const OLD_DAYS = 3
 
@@ -138,7 +138,7 @@ const NIGHT_BEGINS_H = 2
 
 /** Whether the night's backup is still to be made: none is of this day, by the shop's clock. */
 export async function isNightDue(folder: string, timeZone: string, now: Date): Promise<boolean> {
-  const nightOf = (ms: number) => daysIn(timeZone)(new Date(ms - NIGHT_BEGINS_H * 3_600_000))
+  const nightOf = (ms: number) => daysIn(timeZone)(new Date(ms - NIGHT_BEGINS_H * HOUR_MS))
   const nights = (await backupsIn(folder)).filter(f => f.kind === 'nightly').map(f => nightOf(Date.parse(f.madeAt)))
   return !nights.includes(nightOf(now.getTime()))
 }

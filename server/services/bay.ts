@@ -1,3 +1,4 @@
+import { HOUR_MS } from '../../core/units'
 import { LRUCache } from 'lru-cache'
 import { planDay, type Turn, type Work } from '../../core/board'
 import { temperatureAt } from '../../core/cooling'
@@ -57,7 +58,7 @@ function coolingOf(view: JobView): BayCooling | null {
   if (!down) return null
   const { curve, limitC, ready, airAssumed } = down
   const fromMs = curve.fromMs
-  const until = Math.max(view.nowMs, ready.kind === 'at' ? ready.atMs : view.nowMs) + 3_600_000
+  const until = Math.max(view.nowMs, ready.kind === 'at' ? ready.atMs : view.nowMs) + HOUR_MS
   return {
     airC: curve.airC,
     airAssumed,

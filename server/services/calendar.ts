@@ -1,3 +1,4 @@
+import { DAY_MS } from '../../core/units'
 import { inTheirs, spoken, t } from '../words'
 import { createHash, randomBytes } from 'node:crypto'
 import ical, { ICalCalendarMethod } from 'ical-generator'
@@ -39,7 +40,7 @@ export async function dueCalendar(
       id: `machine-${item.machineId}-${shopId}@wembric`,
       stamp: now,
       start,
-      end: new Date(start.getTime() + 86_400_000),
+      end: new Date(start.getTime() + DAY_MS),
       allDay: true,
       summary: t('calendar.entry', { machine: item.name }),
       description: [

@@ -1,3 +1,4 @@
+import { DAY_MS } from '../../core/units'
 import { findingWords } from '../../core/job'
 import { causeWords, daysWords, whenWords, whyWords } from '../../core/history'
 import { reminderText } from '../../core/history/reminder'
@@ -19,7 +20,6 @@ import { inTheirs, tell } from '../words'
 import { say } from '../../core/said'
 import type { CustomerRow } from '../../shared/responses'
 
-const DAY_MS = 86_400_000
 /** A page of the list holds no more; whoever is that far behind works from the top. */
 const MOST = 300
 /** The Monday of a day's week. */

@@ -1,3 +1,4 @@
+import { DAY_MS, MINUTE_MS } from '../../core/units'
 import { quickPin } from '../../core/job/quick-pin'
 import type { KeepJobRequest, QuickJobRequest } from '../../shared/quick-jobs'
 import type { UnkeptJob } from '../../shared/responses'
@@ -23,7 +24,7 @@ import type { SignedIn } from './people'
 /** An unkept quick job is found again for so long. */
 const KEPT_FOR_DAYS = 30
 /** How much a device's clock may be ahead of the server's. */
-const AHEAD_MS = 60_000
+const AHEAD_MS = MINUTE_MS
 
 /**
  * Opens a quick job under the id that its device gave it: a machine and a model that stand in no list carry it. Comes
@@ -117,7 +118,7 @@ async function opening(
 
 /** Quick jobs that nobody has kept, the newest first. */
 export async function unkeptOf(db: Db, shopId: number, now: Date): Promise<UnkeptJob[]> {
-  const since = new Date(now.getTime() - KEPT_FOR_DAYS * 86_400_000)
+  const since = new Date(now.getTime() - KEPT_FOR_DAYS * DAY_MS)
   return (await unkeptJobs(db, shopId, since)).map(({ openedAt, ...job }) => ({
     ...job,
     openedAt: openedAt.toISOString(),

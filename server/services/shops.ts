@@ -1,3 +1,4 @@
+import { HOUR_MS } from '../../core/units'
 import { readdir, rm } from 'node:fs/promises'
 import { join } from 'node:path'
 import { say } from '../../core/said'
@@ -153,7 +154,7 @@ export async function removeClosedShops(pool: Pool): Promise<string[]> {
   }
   return names
 }
-const LOOK_EVERY_MS = 3_600_000
+const LOOK_EVERY_MS = HOUR_MS
 /** Looks each hour whether a closed shop's time is over. */
 export function keepRemoving(pool: Pool): void {
   const look = () =>

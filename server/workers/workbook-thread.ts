@@ -1,3 +1,4 @@
+import { MINUTE_MS } from '../../core/units'
 import { existsSync } from 'node:fs'
 import { join } from 'node:path'
 import { Worker } from 'node:worker_threads'
@@ -7,7 +8,7 @@ import type { WorkbookKind, WorkbookTask } from './workbook'
 const bundle = (): string => join(process.env.WEMBRIC_ROOT ?? process.cwd(), '.output/server/workers/workbook.mjs')
 /** A workbook that unfolds to more than this, or takes longer, is no list of models: its thread ends, and no other. */
 const MOST_MB = 512
-const MOST_MS = 60_000
+const MOST_MS = MINUTE_MS
 
 async function elsewhere(task: WorkbookTask): Promise<unknown> {
   if (!existsSync(bundle())) return (await import('./workbook')).workbookTask(task)

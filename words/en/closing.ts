@@ -73,7 +73,7 @@ export const closing = {
   'due.label': 'Next check',
   'due': 'When is the next check due?',
   'due.tell-owner': 'Tell the owner.',
-  'due.no-interval': 'The spec gives no interval. Type what you will tell the owner.',
+  'due.no-interval': 'The spec gives no interval. Choose what you will tell the owner.',
   'due.by-interval': 'By the spec’s interval, whichever comes first. Tell the owner.',
   'due.at': ({ use, date, unit }: { use: number | null; date: string | null; unit: MeterUnit }) =>
     [use !== null && formatMeter(use, unit), date !== null && day(Date.parse(date))].filter(Boolean).join(' or ') ||
@@ -81,6 +81,8 @@ export const closing = {
   'key.due.sooner': 'sooner: a valve may be out',
   'key.due.by-spec': 'by the spec',
   'key.another-date': 'Another date',
+  'key.choose-day': 'Choose a date',
+  'key.choose-day.help': 'in some months, or a day',
   'key.type-it': 'type it',
   'key.none': 'None',
   'key.none.help': 'no date promised',

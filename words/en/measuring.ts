@@ -29,12 +29,12 @@ export const measuring = {
   'feel.drag.help': 'light, even tug',
   'feel.pinched.help': 'goes in, but grips',
   'feel.no-go.help': 'won’t go in',
-  'feel.free.setting': 'still loose',
+  'feel.free.setting': 'too loose',
   'feel.drag.setting': ({ by }: { by: SetBy }) =>
     by === 'self-locking nut'
       ? 'take the wrench off next'
       : `nip the ${by === 'screw' ? 'nut' : by === 'pivot nut' ? 'lock screw' : 'upper nut'} next`,
-  'feel.no-go.setting': 'past it',
+  'feel.no-go.setting': 'too tight',
 
   'phase.as-found': 'as found',
   'phase.before-lock': 'before lock',

@@ -128,6 +128,7 @@ export const setting = {
     `${blade} wouldn’t go before you opened it. If it goes now, the ${PARTS[by].turned} works; if not, it may not move the rocker at all.`,
   'set.turn': ({ by, deg, blade }: By & { deg: number; blade: string }) =>
     `Turn the ${PARTS[by].turned} ${screwTurn(deg)}, feel ${blade}`,
+  'set.turn.should-drag': ({ blade }: { blade: string }) => `${blade} slides freely; it should drag.`,
   'set.turn.how-far': ({ deg, doubt }: { deg: number; doubt: Text }, tell: Tell) =>
     `That is ${flats(deg)}, ${tell(doubt)}.`,
 

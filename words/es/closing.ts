@@ -69,7 +69,7 @@ export const closing: Words<typeof english> = {
   'due.label': 'Próxima revisión',
   'due': '¿Cuándo toca la próxima revisión?',
   'due.tell-owner': 'Dígaselo al dueño.',
-  'due.no-interval': 'Los datos no dan intervalo. Escriba lo que le dirá al dueño.',
+  'due.no-interval': 'Los datos no dan intervalo. Elija lo que le dirá al dueño.',
   'due.by-interval': 'Según el intervalo de los datos, lo que llegue primero. Dígaselo al dueño.',
   'due.at': ({ use, date, unit }) =>
     [use !== null && formatMeter(use, unit), date !== null && day(Date.parse(date))].filter(Boolean).join(' o ') ||
@@ -77,6 +77,8 @@ export const closing: Words<typeof english> = {
   'key.due.sooner': 'antes: una válvula puede salirse',
   'key.due.by-spec': 'según los datos',
   'key.another-date': 'Otra fecha',
+  'key.choose-day': 'Elegir una fecha',
+  'key.choose-day.help': 'en unos meses, o un día',
   'key.type-it': 'escríbala',
   'key.none': 'Ninguna',
   'key.none.help': 'no se promete fecha',

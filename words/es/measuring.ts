@@ -26,12 +26,12 @@ export const measuring: Words<typeof english> = {
   'feel.drag.help': 'un tirón leve y parejo',
   'feel.pinched.help': 'entra, pero agarra',
   'feel.no-go.help': 'no pasa',
-  'feel.free.setting': 'todavía floja',
+  'feel.free.setting': 'queda floja',
   'feel.drag.setting': ({ by }) =>
     by === 'self-locking nut'
       ? 'ahora quite la llave'
       : `ahora arrime ${by === 'pivot nut' ? 'el tornillo' : 'la tuerca'}`,
-  'feel.no-go.setting': 'se pasó',
+  'feel.no-go.setting': 'queda justa',
 
   'phase.as-found': 'como estaba',
   'phase.before-lock': 'antes de apretar',

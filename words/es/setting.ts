@@ -127,6 +127,7 @@ export const setting: Words<typeof english> = {
   'set.telltale.why': ({ by, blade }) =>
     `${blade} no entraba antes de abrir. Si ahora entra, ${PARTS[by].theTurned} funciona; si no, quizá no mueve el balancín.`,
   'set.turn': ({ by, deg, blade }) => `Gire ${PARTS[by].theTurned} ${screwTurn(deg)}, pruebe ${blade}`,
+  'set.turn.should-drag': ({ blade }) => `${blade} pasa libre; tiene que rozar.`,
   'set.turn.how-far': ({ deg, doubt }, tell) => `Son ${flats(deg)}, ${tell(doubt)}.`,
 
   'key.loose': 'Ya está floja',

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { DAY_MS } from '~~/core/units'
 import { LOCALE } from '../../language'
 import { NuxtLink } from '#components'
 import { computed } from 'vue'
@@ -7,7 +8,6 @@ import { t } from '../../words'
 
 /** What falls due in the next weeks, on a rule of days. What is over stands left of today. */
 const props = defineProps<{ due: DueResponse }>()
-const DAY_MS = 86_400_000
 const WIDTH = 1240
 const [BEFORE, AFTER] = [5, 43]
 const today = computed(() => Date.parse(props.due.today))

@@ -193,6 +193,7 @@ h1.long {
   .why {
     font-size: 16px;
     line-height: 20px;
+    margin-block: 6px 0;
   }
   .keys {
     grid-template-columns: 1fr 1fr;

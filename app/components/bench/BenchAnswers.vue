@@ -76,6 +76,13 @@ const passable = computed(() => {
   color: var(--ink2);
   margin: 8px 0 12px;
 }
+@media (max-width: 700px) {
+  .why {
+    font-size: 16px;
+    line-height: 20px;
+    margin-block: 6px 0;
+  }
+}
 .doubted {
   display: flex;
   flex-wrap: wrap;

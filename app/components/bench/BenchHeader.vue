@@ -231,6 +231,13 @@ defineEmits<{ help: []; big: []; stark: [] }>()
   .looks {
     grid-row: 1 / 3;
   }
+  /* what waits or went wrong takes both lines: the step is told by the question too */
+  .facts:has(.wait, .stop) {
+    grid-row: 1 / 3;
+  }
+  .facts:has(.wait, .stop) + .phone-step {
+    display: none;
+  }
   .looks {
     grid-column: 4;
     margin-left: 4px;

@@ -225,7 +225,7 @@ const markIndex = computed(() => {
     margin: 0;
   }
   .turning .picture {
-    height: clamp(140px, 100cqh - 84px, 46vw);
+    height: clamp(120px, 100cqh - 106px, 46vw);
   }
 }
 </style>

@@ -6,6 +6,7 @@ import { jobTools, viewJob, type Happening } from '~~/core/job'
 import { REST_MS } from '../../composables/useRest'
 import AnswerPanel from './AnswerPanel.vue'
 import AskForm from './side/AskForm.vue'
+import DuePanel from './side/DuePanel.vue'
 import FoundPanel from './side/FoundPanel.vue'
 import BladeAsk from './side/BladeAsk.vue'
 import BladeFan from './BladeFan.vue'
@@ -193,7 +194,7 @@ describe('the answer panel', () => {
 })
 
 describe('a field in place of the keys', () => {
-  const ask = (asks: 'temperature' | 'hours' | 'finding' | 'count' | 'due' | 'reason') =>
+  const ask = (asks: 'temperature' | 'hours' | 'finding' | 'count' | 'reason') =>
     asks === 'finding'
       ? mount(FoundPanel, {
           global: { ...plugins.global, stubs: { PhotoStrip: true } },
@@ -227,7 +228,6 @@ describe('a field in place of the keys', () => {
     ['hours', '-2'],
     ['finding', '   '],
     ['count', 'some'],
-    ['due', 'next May'],
     ['reason', ''],
   ] as const)('%s “%s” says what is wrong, and keeps what was typed', async (asks, text) => {
     const { said, wrong } = await submit(asks, text)
@@ -239,6 +239,24 @@ describe('a field in place of the keys', () => {
       type: 'finding',
       payload: { text: 'Cracked boot', step: 'ready' },
     })
+  })
+  it('the next check is in some months by one tap: the last of a month that is shorter', async () => {
+    const panel = mount(DuePanel, { ...plugins, props: { nowMs: new Date(2027, 0, 31, 9).getTime() } })
+    expect(panel.findAll('.pick').map(p => p.text())).toEqual([
+      'In 1 monthFebruary 28, 2027',
+      'In 3 monthsApril 30, 2027',
+      'In 6 monthsJuly 31, 2027',
+      'In a yearJanuary 31, 2028',
+    ])
+    await panel.findAll('.pick')[2]!.trigger('click')
+    expect(panel.emitted('done')).toEqual([[{ type: 'next-due', payload: { use: null, date: '2027-07-31' } }]])
+  })
+  it('without a day it records nothing and says how one is typed', async () => {
+    const panel = mount(DuePanel, { ...plugins, props: { nowMs: 0 } })
+    await vi.dynamicImportSettled()
+    await panel.find('form').trigger('submit')
+    expect(panel.emitted('done')).toBeUndefined()
+    expect(panel.find('.wrong').text()).toBe('Choose a day, or type it like 5/1/2027 or 2027-05-01.')
   })
   it('a gate’s reason names the gate', async () => {
     expect((await submit('reason', 'Owner waits')).said).toEqual({

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { DAY_MS } from '~~/core/units'
 import { LOCALE } from '../../language'
 import { computed } from 'vue'
 import type { RevisionRow } from '~~/shared/spec-book'
@@ -16,12 +17,11 @@ const props = defineProps<{
   changes: Record<number, string>
 }>()
 defineEmits<{ show: [id: number] }>()
-const DAY = 86_400_000
 const at = (r: RevisionRow) => Date.parse(r.approvedAt ?? r.createdAt)
-const to = computed(() => Date.parse(props.now) + 60 * DAY)
+const to = computed(() => Date.parse(props.now) + 60 * DAY_MS)
 const from = computed(() => {
   const first = new Date(Math.min(...props.revisions.map(at)))
-  return Date.UTC(first.getUTCFullYear(), 0, 1) - (first.getUTCMonth() < 2 ? 200 * DAY : 0)
+  return Date.UTC(first.getUTCFullYear(), 0, 1) - (first.getUTCMonth() < 2 ? 200 * DAY_MS : 0)
 })
 const left = (ms: number) => `${Math.min(100, Math.max(0, ((ms - from.value) / (to.value - from.value)) * 100))}%`
 const years = computed(() =>

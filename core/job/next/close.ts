@@ -99,7 +99,9 @@ export function closeThing(view: JobView, { what }: Requirement): Worded {
       ...(due.use !== null || due.date !== null
         ? [key(dueWords(view, due), say('key.due.by-spec'), { type: 'next-due', payload: due })]
         : []),
-      key(say('key.another-date'), say('key.type-it'), null, 'due'),
+      due.use !== null || due.date !== null || forecast
+        ? key(say('key.another-date'), say('key.choose-day.help'), null, 'due')
+        : key(say('key.choose-day'), say('key.choose-day.help'), null, 'due'),
       key(say('key.none'), say('key.none.help'), { type: 'next-due', payload: { use: null, date: null } }),
     ],
   }

@@ -17,6 +17,14 @@ import { type Worded, key } from './thing'
 const againWords = (view: JobView, reading: Reading | undefined, valveId: string): Text =>
   reading?.trials.length ? judgeReading(view.pin, reading, valveId).reason : ''
 
+/** Why the screw is turned: a blade that slid freely asks for more of a turn, not for a thicker blade. */
+const turnWords = (view: JobView, reading: Reading | undefined, valveId: string): Text => {
+  const last = reading?.trials.at(-1)
+  return reading && last?.feel === 'free' && judgeReading(view.pin, reading, valveId).verdict === 'unproved'
+    ? say('set.turn.should-drag', { blade: last.name ?? '' })
+    : againWords(view, reading, valveId)
+}
+
 /** A valve with neither screw nor shim: there is nothing to set. */
 function nothingToSet(view: JobView, valve: ValveState): Worded {
   const { name } = valveById(view.pin.spec.engine, valve.valveId)
@@ -311,7 +319,7 @@ function looseThing(view: JobView, valve: ValveState): Worded {
     label,
     instruction: say('set.turn', { by, deg, blade }),
     why: [
-      againWords(view, present ?? latestReading(valve), valveId),
+      turnWords(view, present ?? latestReading(valve), valveId),
       say('set.turn.how-far', { deg, doubt: turnDoubt(turn) }),
     ],
     keys: feelKeys(valveId, stack, set, after, {

@@ -7,6 +7,7 @@ import type { SheetLift } from './content'
 
 /** Degrees on either side of where the valve opens or closes: beyond, a gap does not show. */
 const SPAN_DEG = 22
+/** As close as the sheet’s small chart can show. */
 const STEP_DEG = 2
 
 /** How far a valve was found outside its limits, by the middle of its reading, mm; null where it was in or unproved. */

@@ -1,3 +1,4 @@
+import { DAY_MS } from '../../../core/units'
 import { causeWords, daysWords, visitVerdict } from '../../../core/history'
 import type { MachineListResponse, MachineListRow } from '../../../shared/machines'
 import type { MachineListRequest } from '../../../shared/requests'
@@ -10,7 +11,6 @@ import { tell } from '../../words'
 import { daysIn, startOfDay } from '../days'
 import { grouped, valvesOfJob } from './visits'
 
-const DAY_MS = 86_400_000
 /** “Soon” is as far ahead as the list of what is due looks at first. */
 const SOON_DAYS = 56
 

@@ -1,3 +1,4 @@
+import { DAY_MS } from '../../../core/units'
 import { type Engine, upcastEngine } from '../../../core/engine'
 import { spanOf } from '../../../core/feeler'
 import { outlook, type Outlook } from '../../../core/history'
@@ -45,7 +46,6 @@ function visitWords({ valves }: VisitRecord, { valves: named }: Engine): string 
   })
 }
 
-const DAY_MS = 86_400_000
 /** A machine with all that its visits say: readings, drift, forecast, and when it must come back. */
 export async function readMachine(db: Db, shopId: number, id: number, now: Date): Promise<MachineResponse> {
   const machine = await machineById(db, shopId, id)

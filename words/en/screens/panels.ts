@@ -1,5 +1,5 @@
 import type { Role } from '../../../core/engine'
-import type { Shown } from '../grammar'
+import { count, type Shown } from '../grammar'
 
 /** What the panels beside the keys say: fetched with them, after the first question. */
 export const panels = {
@@ -13,12 +13,10 @@ export const panels = {
   'ask-form.estimate-by-eye-or-ear': 'Estimate, by eye or ear',
   'ask-form.estimate-hint': '17 thou, or 0.43',
   'ask-form.given-lately': 'Reasons given recently',
-  'ask-form.give-the-date-as-year': 'Give the date as year-month-day, such as 2027-05-01.',
   'ask-form.hours-since-it-last-ran': 'Hours since it last ran',
   'ask-form.gap-found': 'Gap you found, before it was set',
   'ask-form.how-many-locknuts': 'How many locknuts did you go over?',
   'ask-form.its-kept-as-an-estimate': 'It’s kept as an estimate and proves nothing.',
-  'ask-form.next-check-as-year-month': 'Next check, as year-month-day',
   'ask-form.note-for-the-sheet': 'Note for the sheet',
   'ask-form.rag-under-the-cover': 'Rag under the cover',
   'ask-form.temperature-of-the-head-c': 'Temperature of the head, °C',
@@ -39,6 +37,9 @@ export const panels = {
   'blade-ask.the-same-blade-cant-be': 'The same blade can’t be in the stack twice.',
   'blade-ask.try-this-one': 'Try this one',
   'blade-ask.which-blade-in': ({ unit }: Shown<'unit'>) => `Which blade, in ${unit}?`,
+  'due-panel.choose-or-type': 'Choose a day, or type it like 5/1/2027 or 2027-05-01.',
+  'due-panel.in-months': ({ months }: { months: number }) => `In ${months === 12 ? 'a year' : count(months, 'month')}`,
+  'due-panel.or-on': 'Or on a day',
   'evidence-panel.answered': ({ answered }: Shown<'answered'>) => `answered: ${answered}`,
   'evidence-panel.back-a-bit': 'Back a bit',
   'evidence-panel.by-how-many-degrees': 'By how many degrees',

@@ -1,6 +1,6 @@
 import type { Words } from '../../teller'
 import type { panels as english } from '../../en/screens/panels'
-import { the, theRole } from '../grammar'
+import { count, the, theRole } from '../grammar'
 
 export const panels: Words<typeof english> = {
   'aim-off-form.by-how-much': 'Cuánto',
@@ -13,12 +13,10 @@ export const panels: Words<typeof english> = {
   'ask-form.estimate-by-eye-or-ear': 'Cálculo, a ojo u oído',
   'ask-form.estimate-hint': '17 thou, o 0.43',
   'ask-form.given-lately': 'Motivos dados hace poco',
-  'ask-form.give-the-date-as-year': 'Dé la fecha como año-mes-día, 2027-05-01 por ejemplo.',
   'ask-form.hours-since-it-last-ran': 'Horas desde que funcionó',
   'ask-form.gap-found': 'Luz que tenía antes de ajustarla',
   'ask-form.how-many-locknuts': '¿Cuántas contratuercas repasó?',
   'ask-form.its-kept-as-an-estimate': 'Se guarda como cálculo y no comprueba nada.',
-  'ask-form.next-check-as-year-month': 'Próxima revisión, año-mes-día',
   'ask-form.note-for-the-sheet': 'Nota para la hoja',
   'ask-form.rag-under-the-cover': 'Trapo bajo la tapa',
   'ask-form.temperature-of-the-head-c': 'Temperatura de la culata, °C',
@@ -39,6 +37,9 @@ export const panels: Words<typeof english> = {
   'blade-ask.the-same-blade-cant-be': 'La misma lámina no puede ir dos veces.',
   'blade-ask.try-this-one': 'Probar esta',
   'blade-ask.which-blade-in': ({ unit }) => `¿Qué lámina, en ${unit}?`,
+  'due-panel.choose-or-type': 'Elija un día o escríbalo así: 1/5/2027 o 2027-05-01.',
+  'due-panel.in-months': ({ months }) => `En ${months === 12 ? 'un año' : count(months, 'mes', 'meses')}`,
+  'due-panel.or-on': 'O un día',
   'evidence-panel.answered': ({ answered }) => `respondido: ${answered}`,
   'evidence-panel.back-a-bit': 'Un poco atrás',
   'evidence-panel.by-how-many-degrees': 'Cuántos grados',

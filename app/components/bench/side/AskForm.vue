@@ -32,7 +32,6 @@ const TITLES: Partial<Record<Field, string>> = {
   'item-off': t('ask-form.what-did-you-remove'),
   'item-in': t('ask-form.what-did-you-put-in'),
   'reason': t('ask-form.why-the-sheet-shows-it'),
-  'due': t('ask-form.next-check-as-year-month'),
   'hold': t('ask-form.why-put-it-on-hold'),
   'abandon': t('ask-form.why-abandon-the-job'),
   'note': t('ask-form.note-for-the-sheet'),
@@ -45,7 +44,6 @@ const HINTS: Partial<Record<typeof props.asks, string>> = {
   'temperature': '20, or 68 F',
   'hours': '15',
   'plug-gap': '0.85 mm',
-  'due': '2027-05-01',
   'item-in': t('ask-form.rag-under-the-cover'),
   'slot': '2:30',
   'estimate': t('ask-form.estimate-hint'),
@@ -98,8 +96,6 @@ function happening(): Happening {
         type: 'gate-passed',
         payload: { gate: props.gate?.id ?? '', missing: props.gate?.missing ?? '', reason: words },
       }
-    case 'due':
-      return { type: 'next-due', payload: { use: null, date: words.trim() } }
     case 'hold':
       return { type: 'held', payload: { reason: words } }
     case 'abandon':
@@ -127,7 +123,7 @@ function submit(): void {
   if (parsed.success && given.type === 'gate-passed')
     reasons.value = [text.value.trim(), ...reasons.value.filter(r => r !== text.value.trim())].slice(0, MOST_REASONS)
   if (parsed.success) emit('done', { type: given.type, payload: parsed.data } as Happening)
-  else wrong.value = props.asks === 'due' ? t('ask-form.give-the-date-as-year') : wordsFor(parsed.error)
+  else wrong.value = wordsFor(parsed.error)
 }
 </script>
 

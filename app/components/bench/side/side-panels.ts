@@ -14,6 +14,7 @@ import type { BenchScreen } from '../../../composables/useBenchScreen'
 import type { useNewerSpec } from '../../../composables/useNewerSpec'
 import AskForm from './AskForm.vue'
 import BladeAsk from './BladeAsk.vue'
+import DuePanel from './DuePanel.vue'
 import EvidencePanel from './EvidencePanel.vue'
 import FigurePanel from './FigurePanel.vue'
 import FoundPanel from './FoundPanel.vue'
@@ -105,6 +106,7 @@ const SIDES: { [K in SideKind]: (given: Given, panel: Extract<Panel, { kind: K }
     FoundPanel,
     { view: given.view, step: given.next.step, jobId: given.jobId, onDone: record(given) },
   ],
+  'due': given => [DuePanel, { nowMs: given.view.nowMs, onDone: record(given) }],
   'blade': ({ view, screen }) => [
     BladeAsk,
     {

@@ -231,7 +231,7 @@ useHead({
         @show="show"
         @undo="screen.undo()"
       />
-      <p v-if="!acknowledged && inKeysPlace === 'keys'" class="phone-caution">
+      <p v-if="!acknowledged && screen.isOpen.value && inKeysPlace === 'keys'" class="phone-caution">
         <b>!</b> <span>{{ tell(say(`caution.${step}`)) }}</span>
         <Button link @click="acknowledge">{{ t('step-rail.understood') }}</Button>
       </p>

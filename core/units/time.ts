@@ -1,0 +1,4 @@
+/** Spans of time in ms: instants of the core are ms since 1970. */
+export const MINUTE_MS = 60_000
+export const HOUR_MS = 60 * MINUTE_MS
+export const DAY_MS = 24 * HOUR_MS

@@ -3,69 +3,58 @@ import type { Marked } from '../core/practice'
 import { identitySchema } from '../core/spec-book/identity'
 import { backupSchema, type BackupsResponse, type RestoreResponse } from './backups'
 import { eventRequestSchema, type EventResponse } from './event-request'
-import type {
-  CalendarAddressRow,
-  CustomerSummary,
-  DueResponse,
-  MachineListResponse,
-  MachineResponse,
-  PhotoRow,
-  ReminderResponse,
-} from './machines'
 import { practiceRunSchema, type PracticeResponse } from './practice'
 import type { DeviceShop } from './device-job'
 import { type CrewResponse, deviceSchema, ownPinSchema, pinSignInSchema, type TrustedDevice } from './change-of-hands'
 import { deviceNameSchema, type PhonesResponse } from './phones'
-import { type OneTimeCode, ownPasswordSchema, ownSchema, roleSchema } from './people'
 import { logQuerySchema, type LogResponse } from './shop-log'
 import { newShopSchema, type ShopHere, shopLimitsSchema, type WayIn } from './shops'
 import { handsSchema, keepJobSchema, quickJobSchema } from './quick-jobs'
+import { type BayResponse, type TaskRow, boardPlaceSchema, taskDoneSchema, taskSchema } from './board'
+import { type CustomerRow, customerSchema, mergeSchema, reminderSchema } from './customers'
+import { type JobResponse, type SheetResponse, afterSchema, openJobSchema } from './jobs'
 import {
-  adapterRequestSchema,
-  afterSchema,
-  bladeSetRequestSchema,
-  codeSchema,
-  customerSchema,
+  type CalendarAddressRow,
+  type CustomerSummary,
+  type DueResponse,
+  type MachineListResponse,
+  type MachineResponse,
+  type MachineRow,
+  type PhotoRow,
+  type ReminderResponse,
   engineChangeSchema,
-  favouriteSetSchema,
-  ownLanguageSchema,
   findSchema,
   machineEditSchema,
   machineListSchema,
   machineSchema,
-  mergeSchema,
   meterSchema,
-  openJobSchema,
   ownerChangeSchema,
   pastVisitSchema,
-  personSchema,
   photoSchema,
-  boardPlaceSchema,
-  reminderSchema,
-  setupSchema,
-  shimRequestSchema,
-  shopSchema,
-  signInSchema,
-  summarySchema,
-  taskDoneSchema,
-  taskSchema,
   weeksSchema,
+} from './machines'
+import { summarySchema } from './papers'
+import {
+  type OneTimeCode,
+  type PersonRow,
+  favouriteSetSchema,
+  ownLanguageSchema,
+  ownPasswordSchema,
+  ownSchema,
+  personSchema,
+  roleSchema,
+} from './people'
+import { type SessionResponse, codeSchema, signInSchema } from './session'
+import {
+  type BladeSetRow,
+  type ShelfResponse,
+  adapterRequestSchema,
+  bladeSetRequestSchema,
+  shimRequestSchema,
   wrenchRequestSchema,
-  tokenSchema,
-} from './requests'
-import type {
-  BayResponse,
-  BladeSetRow,
-  CustomerRow,
-  JobResponse,
-  MachineRow,
-  PersonRow,
-  SessionResponse,
-  SheetResponse,
-  ShelfResponse,
-  TaskRow,
-  ApiTokenRow,
-} from './responses'
+} from './shelf'
+import { setupSchema, shopSchema } from './shop'
+import { type ApiTokenRow, tokenSchema } from './tokens'
 import {
   acceptImportSchema,
   answerRowSchema,

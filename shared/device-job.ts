@@ -2,7 +2,8 @@ import { z } from '../core/zod'
 import type { Engine } from '../core/engine'
 import type { JobPin } from '../core/job/pin'
 import type { ModelHit } from './spec-book'
-import type { BladeSetRow, MachineRow } from './responses'
+import type { MachineRow } from './machines'
+import type { BladeSetRow } from './shelf'
 
 /** As far below zero as a number is exact: ids that a device gives to the jobs that begin on it. */
 const LOWEST_ID = -(2 ** 52)

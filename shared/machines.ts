@@ -1,8 +1,11 @@
 import type { Engine, Role } from '../core/engine'
 import type { Interval, Verdict } from '../core/feeler'
 import type { DueReason, NextDue, ValveOutlook, VisitVerdict } from '../core/history'
+import { optionalText, text } from '../core/text-field'
 import type { MeterUnit } from '../core/units'
-import type { MachineRow } from './responses'
+import { wrong } from '../core/wrong'
+import { z } from '../core/zod'
+import { owner } from './customers'
 
 /** A reading as it stands on record. */
 export type JudgedReading = Interval & { verdict: Verdict }
@@ -151,4 +154,103 @@ export interface CustomerSummary {
     why: string
   }[]
   today: string
+}
+
+const modelId = z
+  .number({ error: wrong('wrong.choose-the-engine-model') })
+  .int()
+  .positive()
+export const machineEditSchema = z.object({
+  name: text(80, 'machine'),
+  tag: text(20, 'tag').regex(/^[\w .-]+$/, {
+    error: wrong('wrong.a-tag-has-letters-digits'),
+  }),
+  serial: optionalText(60),
+  plate: optionalText(20),
+  meterUnit: z.enum(['h', 'km', 'mi'], { error: wrong('wrong.choose-hours-km-or-miles') }),
+})
+export type MachineEditRequest = z.infer<typeof machineEditSchema>
+export const machineSchema = machineEditSchema.extend({ modelId, customer: owner })
+export type MachineRequest = z.infer<typeof machineSchema>
+export const ownerChangeSchema = z.object({ customer: owner })
+export type OwnerChangeRequest = z.infer<typeof ownerChangeSchema>
+const on = z.iso.date({ error: wrong('wrong.give-the-day-as-year') })
+export const meter = z
+  .number({ error: wrong('wrong.give-the-meter-reading-as') })
+  .min(0, { error: wrong('wrong.a-meter-cannot-be-below') })
+  .max(9_999_999, { error: wrong('wrong.that-meter-reading-is-too') })
+export const meterSchema = z.object({ on, meter, replaced: z.boolean().default(false) })
+export type MeterRequest = z.infer<typeof meterSchema>
+export const engineChangeSchema = z.object({ on, modelId, words: optionalText(160) })
+export type EngineChangeRequest = z.infer<typeof engineChangeSchema>
+const mm = z
+  .number({ error: wrong('wrong.give-it-in-mm') })
+  .min(0, { error: wrong('wrong.a-clearance-cannot-be-below') })
+  .max(5, { error: wrong('wrong.over-5-mm-is-no') })
+const interval = z.object({ loMm: mm, hiMm: mm.nullable() }).nullable()
+export const pastVisitSchema = z.object({
+  on,
+  meter: meter.nullable(),
+  replaced: z.boolean().default(false),
+  words: optionalText(200),
+  valves: z.record(z.string().max(30), z.object({ foundMm: interval, leftMm: interval, touched: z.boolean() })),
+})
+export type PastVisitRequest = z.infer<typeof pastVisitSchema>
+export const photoSchema = z.object({
+  job: z.coerce.number().int().optional(),
+  caption: optionalText(120),
+})
+export const weeksSchema = z.object({
+  weeks: z.coerce.number().int().min(1).max(60).catch(6),
+  most: z.coerce.number().int().min(1).max(300).catch(300),
+})
+
+/** Which machines are listed, by what stands with them. */
+export const MACHINES_SHOWN = ['all', 'here', 'over', 'soon', 'new'] as const
+export const MACHINES_SORTED = ['name', 'owner', 'visit', 'due'] as const
+
+/** A page of the list of machines. What is odd in an address is read as the usual: a list is shown, never an error. */
+export const machineListSchema = z.object({
+  q: z
+    .string()
+    .default('')
+    .transform(q => q.slice(0, 80)),
+  owner: z.coerce.number().int().min(0).catch(0).default(0),
+  kind: z
+    .string()
+    .default('')
+    .transform(kind => kind.slice(0, 40)),
+  show: z.enum(MACHINES_SHOWN).catch('all').default('all'),
+  sort: z.enum(MACHINES_SORTED).catch('name').default('name'),
+  down: z.enum(['yes', 'no']).catch('no').default('no'),
+  from: z.coerce.number().int().min(0).max(1_000_000).catch(0).default(0),
+  most: z.coerce.number().int().min(1).max(100).catch(25).default(25),
+})
+export type MachineListRequest = z.output<typeof machineListSchema>
+
+/** What a machine is looked for by. */
+export const findSchema = z.object({
+  q: z
+    .string()
+    .default('')
+    .transform(q => q.slice(0, 80)),
+})
+
+export interface MachineRow {
+  id: number
+  name: string
+  tag: string
+  serial: string
+  plate: string
+  customerId: number
+  owner: string
+  modelId: number
+  model: string
+  kind: string
+  meterUnit: MeterUnit
+  lastMeter: number | null
+  openJobId: number | null
+  revision: number | null
+  status: 'approved' | 'draft' | null
+  since: string
 }

@@ -1,6 +1,7 @@
 import { text } from '../core/text-field'
 import { wrong } from '../core/wrong'
 import { z } from '../core/zod'
+import { languageSchema } from './languages'
 
 /** A password as it is chosen: by a lead for somebody new, or by a person for themselves. */
 export const newPassword = z
@@ -30,4 +31,29 @@ export const ownPasswordSchema = z
 export interface OneTimeCode {
   code: string
   until: string
+}
+
+export const signInName = text(60, 'sign-in name').regex(/^[\w.@-]+$/, {
+  error: wrong('wrong.a-sign-in-name-has'),
+})
+export const personSchema = z
+  .object({
+    name: text(60, 'name'),
+    signIn: signInName,
+    password: newPassword,
+  })
+  .extend(roleSchema.shape)
+export type PersonRequest = z.infer<typeof personSchema>
+export const ownLanguageSchema = z.object({ language: languageSchema })
+export const favouriteSetSchema = z.object({ bladeSetId: z.number().int().positive().nullable() })
+
+export type PersonRole = 'lead' | 'mechanic'
+
+export interface PersonRow {
+  id: number
+  name: string
+  signIn: string
+  role: PersonRole
+  /** When they left; null for whoever works here. */
+  endedAt: string | null
 }

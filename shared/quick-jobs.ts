@@ -5,7 +5,8 @@ import { quickSchema } from '../core/quick'
 import { text } from '../core/text-field'
 import { wrong } from '../core/wrong'
 import { deviceJobIdSchema, openedAtSchema } from './device-job'
-import { machineEditSchema, owner } from './requests'
+import { owner } from './customers'
+import { machineEditSchema } from './machines'
 
 /** What opens a quick job. It may come hours after the job began, and more than once. */
 export const quickJobSchema = z.object({

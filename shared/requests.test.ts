@@ -1,14 +1,12 @@
 import { describe, expect, it } from 'vitest'
 import { engineOf } from '../tests/support/builders'
 import { eventRequestSchema } from './event-request'
-import {
-  bladeSetRequestSchema,
-  machineSchema,
-  openJobSchema,
-  personSchema,
-  setupSchema,
-  signInSchema,
-} from './requests'
+import { openJobSchema } from './jobs'
+import { machineSchema } from './machines'
+import { personSchema } from './people'
+import { signInSchema } from './session'
+import { bladeSetRequestSchema } from './shelf'
+import { setupSchema } from './shop'
 import { modelSchema } from './spec-book'
 import { refusal } from '../words/refusal'
 

@@ -1,8 +1,8 @@
 import { z } from '../core/zod'
 import { text } from '../core/text-field'
 import { wrong } from '../core/wrong'
-import type { OneTimeCode } from './people'
-import { setupSchema, signInName } from './requests'
+import { type OneTimeCode, signInName } from './people'
+import { setupSchema } from './shop'
 
 /** A shop as whoever runs the server sees it: how much there is of it, and nothing of what it has written down. */
 export interface ShopHere {

@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import type { BayCard } from '~~/shared/responses'
+import type { BayCard } from '~~/shared/board'
 import { type Lane, lanesByPerson, lanesByStage, moveMeant } from './lanes'
 
 const card = (jobId: number, assigned: number | null = null, column: BayCard['column'] = 'ready'): BayCard => ({

@@ -1,5 +1,5 @@
 import type { BayColumn } from '~~/core/job'
-import type { BayCard, BayResponse } from '~~/shared/responses'
+import type { BayCard, BayResponse } from '~~/shared/board'
 import { t } from '../words'
 
 /** A column of the Bay: a stage of the work, or a person's (null: nobody's yet). */

@@ -14,7 +14,7 @@ import {
   progress,
   viewJob,
 } from '~~/core/job'
-import type { JobResponse } from '~~/shared/responses'
+import type { JobResponse } from '~~/shared/jobs'
 import { knownJob, mergeEvents, rememberJob } from '../local/jobs'
 import { asEvent, deviceId } from '../local/outbox'
 import { useOutboxStore } from '../stores/outbox'

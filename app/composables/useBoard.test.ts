@@ -1,7 +1,7 @@
 import 'fake-indexeddb/auto'
 import { flushPromises } from '@vue/test-utils'
 import { afterEach, beforeEach, expect, it, vi } from 'vitest'
-import type { BayCard, BayResponse } from '~~/shared/responses'
+import type { BayCard, BayResponse } from '~~/shared/board'
 import { fine, newDevice, refused, sessionOf, shopAnswers, within } from '~~/tests/support/screens'
 import { useSessionStore } from '../stores/session'
 import { useBoard } from './useBoard'

@@ -1,6 +1,5 @@
 import { ref } from 'vue'
-import type { OneTimeCode } from '~~/shared/people'
-import type { PersonRow } from '~~/shared/responses'
+import type { OneTimeCode, PersonRow } from '~~/shared/people'
 import { api } from '../utils/api'
 import { useForm } from './useForm'
 import { useSaid } from './useSaid'

@@ -1,5 +1,5 @@
 import { onMounted, ref } from 'vue'
-import type { CustomerRow } from '~~/shared/responses'
+import type { CustomerRow } from '~~/shared/customers'
 import { api } from '../utils/api'
 
 /** The shop’s owners, for a list to choose from; none while nobody answers. */

@@ -1,7 +1,6 @@
 import { useRoute, useRouter } from '#imports'
 import { reactive, watch } from 'vue'
-import type { MachineListRequest } from '~~/shared/requests'
-import { machineListSchema } from '~~/shared/requests'
+import { type MachineListRequest, machineListSchema } from '~~/shared/machines'
 import { api } from '../utils/api'
 import { useFinder } from './useFinder'
 

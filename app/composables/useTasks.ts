@@ -1,4 +1,4 @@
-import type { TaskRow } from '~~/shared/responses'
+import type { TaskRow } from '~~/shared/board'
 import { api } from '../utils/api'
 import { useForm } from './useForm'
 

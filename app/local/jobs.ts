@@ -1,5 +1,5 @@
 import { type JobEvent, upcastPin } from '~~/core/job'
-import type { JobResponse } from '~~/shared/responses'
+import type { JobResponse } from '~~/shared/jobs'
 import { jobKey, type KnownJob, localDatabase, plain } from './database'
 
 /** Adds events that came from the server to those that are known, once each, in the log's order. */

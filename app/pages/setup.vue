@@ -10,7 +10,7 @@ import { useSessionStore } from '../stores/session'
 import { api } from '../utils/api'
 import { t } from '../words'
 import CheckedForm from '../components/forms/CheckedForm.vue'
-import { setupSchema } from '~~/shared/requests'
+import { setupSchema } from '~~/shared/shop'
 
 definePageMeta({ layout: false, words: ['pages'] })
 useHead({ title: t('page-setup.your-shop-wembric') })

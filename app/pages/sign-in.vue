@@ -15,8 +15,7 @@ import { useSessionStore } from '../stores/session'
 import { append } from '../utils/api'
 import { t } from '../words'
 import CheckedForm from '../components/forms/CheckedForm.vue'
-import { codeSchema, signInSchema } from '~~/shared/requests'
-import type { SessionResponse } from '~~/shared/responses'
+import { type SessionResponse, codeSchema, signInSchema } from '~~/shared/session'
 
 definePageMeta({ layout: false })
 useHead({ title: t('page-sign-in.sign-in-wembric') })

@@ -1,7 +1,7 @@
 import 'fake-indexeddb/auto'
 import { createPinia, setActivePinia } from 'pinia'
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
-import type { SessionResponse } from '~~/shared/responses'
+import type { SessionResponse } from '~~/shared/session'
 import { localDatabase, type Opening } from '../local/database'
 import { keepOpening } from '../local/openings'
 import { useOutboxStore } from './outbox'

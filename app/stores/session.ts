@@ -1,7 +1,7 @@
 import { defineStore } from 'pinia'
 import { computed, ref } from 'vue'
 import type { Hands } from '~~/core/job'
-import type { SessionResponse } from '~~/shared/responses'
+import type { SessionResponse } from '~~/shared/session'
 import { rememberedSession, rememberSession } from '../local/database'
 import { api, NoAnswer, Refused } from '../utils/api'
 

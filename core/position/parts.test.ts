@@ -111,6 +111,17 @@ describe('the belief', () => {
       { numRuns: 30 },
     )
   })
+  it('what Undo goes back to is at hand however much was foreseen meanwhile', () => {
+    const memory = locateMemory()
+    const given = noted({ kind: 'move', to: T }, rocker('intake', true), rocker('exhaust', true), {
+      kind: 'turn',
+      deg: 360,
+    })
+    const onTheWay = given.map((_, i) => beliefAfter(model, given.slice(0, i + 1), memory))
+    for (let deg = 1; deg <= 300; deg++)
+      beliefAfter(model, [...given, { id: 'foreseen', observation: { kind: 'turn', deg } }], memory)
+    for (const [i, belief] of onTheWay.entries()) expect(beliefAfter(model, given.slice(0, i + 1), memory)).toBe(belief)
+  })
   it('a screw that was set gives its valve clearance in every set', () => {
     const belief = observe(model, openBelief(model), { kind: 'screw-set', valveId: 'exhaust' })
     model.hypotheses.forEach((hypothesis, h) => {

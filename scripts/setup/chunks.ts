@@ -28,7 +28,7 @@ const FILES: [name: string, of: RegExp][] = [
     'forms',
     part(
       '/app/components/forms/',
-      '/shared/(?:requests|people|shop-log|shops|backups|phones)\\.ts$',
+      '/shared/(?:backups|board|customers|jobs|machines|papers|people|phones|session|shelf|shop|shop-log|shops|tokens)\\.ts$',
       '/app/composables/use(?:MachineSearch|ModelSearch|Customers)',
     ),
   ],

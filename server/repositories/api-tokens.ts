@@ -1,4 +1,4 @@
-import type { ApiTokenRow } from '../../shared/responses'
+import type { ApiTokenRow } from '../../shared/tokens'
 import { change, type Db, many, maybeOne } from '../database/query'
 
 export const tokensOfShop = async (db: Db, shopId: number): Promise<ApiTokenRow[]> =>

@@ -1,5 +1,5 @@
 import { type Blade, type BladeSet, upcastBladeSet } from '../../core/feeler'
-import type { BladeSetRow } from '../../shared/responses'
+import type { BladeSetRow } from '../../shared/shelf'
 import { change, type Db, many, maybeOne } from '../database/query'
 
 type Raw = { id: number; name: string; unit: 'mm' | 'thou'; bladesMm: string; blades: string | null }

@@ -1,4 +1,4 @@
-import type { TaskRow } from '../../shared/responses'
+import type { TaskRow } from '../../shared/board'
 import { change, type Db, many, maybeOne } from '../database/query'
 
 export interface BoardPlace {

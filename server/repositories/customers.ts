@@ -1,4 +1,4 @@
-import type { CustomerRow } from '../../shared/responses'
+import type { CustomerRow } from '../../shared/customers'
 import { change, type Db, many, maybeOne } from '../database/query'
 import type { Language } from '../../shared/languages'
 

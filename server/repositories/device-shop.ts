@@ -1,4 +1,4 @@
-import type { MachineRow } from '../../shared/responses'
+import type { MachineRow } from '../../shared/machines'
 import { type Db, many } from '../database/query'
 import { MACHINE } from './machines'
 

@@ -1,7 +1,5 @@
 import type { DueReason } from '../../core/history'
-import type { MachineListRequest } from '../../shared/requests'
-import type { MachineCounts } from '../../shared/machines'
-import type { MachineRow } from '../../shared/responses'
+import type { MachineListRequest, MachineRow, MachineCounts } from '../../shared/machines'
 import { type Db, many, one } from '../database/query'
 import { likeOf, MACHINE } from './machines'
 

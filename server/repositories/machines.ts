@@ -1,6 +1,6 @@
 import type { FindableMachine } from '../../core/search'
 import type { MeterUnit } from '../../core/units'
-import type { MachineRow } from '../../shared/responses'
+import type { MachineRow } from '../../shared/machines'
 import { change, type Db, many, maybeOne } from '../database/query'
 
 /** A machine's columns; of machines m, customers c, engine_models e and the spec_revisions r in force. */

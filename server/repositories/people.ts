@@ -1,5 +1,5 @@
 import type { Hands } from '../../core/job'
-import type { PersonRole, PersonRow } from '../../shared/responses'
+import type { PersonRole, PersonRow } from '../../shared/people'
 import { change, type Db, many, maybeOne } from '../database/query'
 import type { Language } from '../../shared/languages'
 

@@ -1,4 +1,4 @@
-import type { UnkeptJob } from '../../shared/responses'
+import type { UnkeptJob } from '../../shared/board'
 import { change, type Db, many, maybeOne } from '../database/query'
 import type { MachineGiven } from './machines'
 

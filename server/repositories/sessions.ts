@@ -1,4 +1,4 @@
-import type { PersonRole } from '../../shared/responses'
+import type { PersonRole } from '../../shared/people'
 import { change, type Db, many, maybeOne } from '../database/query'
 
 /** A session is believed for so long. */

@@ -1,4 +1,4 @@
-import type { ShimStockRow } from '../../shared/responses'
+import type { ShimStockRow } from '../../shared/shelf'
 import { change, type Db, many } from '../database/query'
 
 export const shimsOfShop = (db: Db, shopId: number): Promise<ShimStockRow[]> =>

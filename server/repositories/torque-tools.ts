@@ -1,5 +1,5 @@
 import type { Adapter, Wrench } from '../../core/torque'
-import type { AdapterRow, WrenchRow } from '../../shared/responses'
+import type { AdapterRow, WrenchRow } from '../../shared/shelf'
 import { change, type Db, many } from '../database/query'
 
 export const wrenchesOfShop = (db: Db, shopId: number): Promise<WrenchRow[]> =>

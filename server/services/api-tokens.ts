@@ -1,5 +1,5 @@
 import { createHash, randomBytes } from 'node:crypto'
-import type { ApiTokenRow } from '../../shared/responses'
+import type { ApiTokenRow } from '../../shared/tokens'
 import type { ModelRow, PublishedModel } from '../../shared/spec-book'
 import type { Db } from '../database/query'
 import { insertToken, markUsed, revokeToken, shopOfToken, tokensOfShop } from '../repositories/api-tokens'

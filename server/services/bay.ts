@@ -16,7 +16,7 @@ import {
   type NextThing,
   viewJob,
 } from '../../core/job'
-import type { BayCard, BayCooling, BayResponse } from '../../shared/responses'
+import type { BayCard, BayCooling, BayResponse } from '../../shared/board'
 import type { Db } from '../database/query'
 import { type StoredTask, tasksOfJobs } from '../repositories/board'
 import { eventsAfter } from '../repositories/events'

@@ -1,5 +1,4 @@
-import type { PlaceRequest, TaskRequest } from '../../shared/requests'
-import type { TaskRow } from '../../shared/responses'
+import type { PlaceRequest, TaskRequest, TaskRow } from '../../shared/board'
 import { type Pool, transaction } from '../database/query'
 import {
   boardOf,

@@ -1,6 +1,5 @@
 import { randomInt } from 'node:crypto'
-import type { OneTimeCode } from '../../shared/people'
-import type { PersonRole } from '../../shared/responses'
+import type { OneTimeCode, PersonRole } from '../../shared/people'
 import { say } from '../../core/said'
 import { type Db, type Pool, transaction } from '../database/query'
 import { unassignOpen } from '../repositories/board'

@@ -1,5 +1,4 @@
-import type { CustomerRequest } from '../../shared/requests'
-import type { CustomerRow } from '../../shared/responses'
+import type { CustomerRequest, CustomerRow } from '../../shared/customers'
 import { type Db, type Pool, transaction } from '../database/query'
 import {
   customerById,

@@ -2,7 +2,7 @@ import { DAY_MS } from '../../core/units'
 import { findingWords } from '../../core/job'
 import { causeWords, daysWords, whenWords, whyWords } from '../../core/history'
 import { reminderText } from '../../core/history/reminder'
-import type { ReminderRequest } from '../../shared/requests'
+import type { CustomerRow, ReminderRequest } from '../../shared/customers'
 import type { DueItem, DueResponse, ReminderResponse } from '../../shared/machines'
 import type { Db, Pool } from '../database/query'
 import { customerById } from '../repositories/customers'
@@ -18,7 +18,6 @@ import { sendLetter } from './mail'
 import type { SignedIn } from './people'
 import { inTheirs, tell } from '../words'
 import { say } from '../../core/said'
-import type { CustomerRow } from '../../shared/responses'
 
 /** A page of the list holds no more; whoever is that far behind works from the top. */
 const MOST = 300

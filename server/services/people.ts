@@ -1,6 +1,7 @@
 import type { Hands } from '../../core/job'
-import type { PersonRequest, SetupRequest } from '../../shared/requests'
-import type { PersonRole, PersonRow, SessionResponse } from '../../shared/responses'
+import type { PersonRequest, PersonRole, PersonRow } from '../../shared/people'
+import type { SessionResponse } from '../../shared/session'
+import type { SetupRequest } from '../../shared/shop'
 import { type Db, type Pool, transaction } from '../database/query'
 import {
   type PersonRecord,

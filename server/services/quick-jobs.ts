@@ -1,7 +1,7 @@
 import { DAY_MS, MINUTE_MS } from '../../core/units'
 import { quickPin } from '../../core/job/quick-pin'
 import type { KeepJobRequest, QuickJobRequest } from '../../shared/quick-jobs'
-import type { UnkeptJob } from '../../shared/responses'
+import type { UnkeptJob } from '../../shared/board'
 import { say } from '../../core/said'
 import { isDuplicateOf } from '../database/errors'
 import { type Db, type Pool, transaction } from '../database/query'

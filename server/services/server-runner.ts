@@ -2,7 +2,7 @@ import { say } from '../../core/said'
 import type { Db } from '../database/query'
 import { countShops } from '../repositories/shops'
 import { Problem } from '../problem'
-import type { PersonRole } from '../../shared/responses'
+import type { PersonRole } from '../../shared/people'
 
 /** Of somebody, what says whether they run the server. */
 interface Standing {

@@ -1,6 +1,6 @@
 import { jobTools, viewJob } from '../../core/job'
 import { sheet } from '../../core/job/sheet'
-import type { SheetResponse } from '../../shared/responses'
+import type { SheetResponse } from '../../shared/jobs'
 import type { Db } from '../database/query'
 import { tasksOfJobs } from '../repositories/board'
 import { eventsAfter } from '../repositories/events'

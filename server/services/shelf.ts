@@ -1,8 +1,7 @@
 import type { BladeSet } from '../../core/feeler'
 import type { JobState } from '../../core/job'
 import type { Adapter, Wrench } from '../../core/torque'
-import type { ShimRequest } from '../../shared/requests'
-import type { BladeSetRow, ShelfResponse } from '../../shared/responses'
+import type { BladeSetRow, ShelfResponse, ShimRequest } from '../../shared/shelf'
 import type { Db } from '../database/query'
 import {
   bladeSetById,

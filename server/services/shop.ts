@@ -1,4 +1,4 @@
-import type { ShopRequest } from '../../shared/requests'
+import type { ShopRequest } from '../../shared/shop'
 import type { Pool } from '../database/query'
 import { shopById, updateShop } from '../repositories/shops'
 import { boardChanged } from './board'

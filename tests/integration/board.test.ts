@@ -1,5 +1,5 @@
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
-import type { BayResponse, TaskRow } from '../../shared/responses'
+import type { BayResponse, TaskRow } from '../../shared/board'
 import { bayOf } from '../../server/services/bay'
 import { placeJob } from '../../server/services/board'
 import { pool } from '../support/database'

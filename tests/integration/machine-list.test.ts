@@ -1,8 +1,12 @@
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
-import type { MachineListResponse, MachineListRow, MachineResponse } from '../../shared/machines'
 import { listOfMachines } from '../../server/services/machines/list'
 import { refreshed } from '../../server/services/machines/outlooks'
-import { machineListSchema } from '../../shared/requests'
+import {
+  type MachineListResponse,
+  type MachineListRow,
+  type MachineResponse,
+  machineListSchema,
+} from '../../shared/machines'
 import { pool } from '../support/database'
 import { otherShop } from '../support/other-shop'
 import { Client } from '../support/server'

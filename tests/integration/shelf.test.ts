@@ -5,7 +5,7 @@ import { pool } from '../support/database'
 import { one } from '../../server/database/query'
 import { locksOfShop } from '../../server/repositories/readings'
 import type { JobPin } from '../../core/job'
-import type { ShelfResponse } from '../../shared/responses'
+import type { ShelfResponse } from '../../shared/shelf'
 
 let ines: Client
 let tam: Client

@@ -3,7 +3,7 @@ import { createPinia, setActivePinia } from 'pinia'
 import PrimeVue from 'primevue/config'
 import { vi } from 'vitest'
 import { defineComponent, h } from 'vue'
-import type { SessionResponse } from '../../shared/responses'
+import type { SessionResponse } from '../../shared/session'
 
 /** A composable as a page has it: inside a component, which it is given back with. */
 export function within<T>(setup: () => T): { it: T; end: () => void } {

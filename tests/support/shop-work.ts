@@ -1,6 +1,6 @@
 import { type Happening, type JobEvent, type JobPin, jobTools, viewJob } from '../../core/job'
 import { VirtualHand, workThrough } from '../../core/practice'
-import type { MachineRow } from '../../shared/responses'
+import type { MachineRow } from '../../shared/machines'
 import { engineOf } from './builders'
 import { pool } from './database'
 import type { Client } from './server'

@@ -3,7 +3,7 @@ import Button from 'primevue/button'
 import InputText from 'primevue/inputtext'
 import Checkbox from 'primevue/checkbox'
 import { ref } from 'vue'
-import type { BayCard } from '~~/shared/responses'
+import type { BayCard } from '~~/shared/board'
 import { useTasks } from '../../composables/useTasks'
 import { t } from '../../words'
 

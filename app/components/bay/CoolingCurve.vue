@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import type { BayCooling } from '~~/shared/responses'
+import type { BayCooling } from '~~/shared/board'
 import { t } from '../../words'
 
 /** A head cooling towards the air: what was read, the curve, the limit, and when it will be cold. */

@@ -2,7 +2,7 @@
 import Button from 'primevue/button'
 import InputText from 'primevue/inputtext'
 import { computed, ref } from 'vue'
-import type { BayCard, BayResponse, TaskRow } from '~~/shared/responses'
+import type { BayCard, BayResponse, TaskRow } from '~~/shared/board'
 import { useTasks } from '../../composables/useTasks'
 import { t } from '../../words'
 

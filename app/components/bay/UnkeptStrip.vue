@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { NuxtLink } from '#components'
-import type { UnkeptJob } from '~~/shared/responses'
+import type { UnkeptJob } from '~~/shared/board'
 import type { Opening } from '../../local/database'
 import { t } from '../../words'
 import { LANGUAGE } from '../../language'

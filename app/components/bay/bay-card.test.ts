@@ -1,6 +1,6 @@
 import { mount, RouterLinkStub as NuxtLink } from '@vue/test-utils'
 import { describe, expect, it } from 'vitest'
-import type { BayCard, BayCooling } from '~~/shared/responses'
+import type { BayCard, BayCooling } from '~~/shared/board'
 import BayCardView from './BayCardView.vue'
 
 const NOW = Date.parse('2026-06-01T09:00:00Z')

@@ -2,7 +2,7 @@
 import { NuxtLink } from '#components'
 import Button from 'primevue/button'
 import { reactive, ref } from 'vue'
-import type { MachineRow } from '~~/shared/responses'
+import { type MachineRow, machineSchema } from '~~/shared/machines'
 import type { ModelHit } from '~~/shared/spec-book'
 import { useMachineEdits } from '../../composables/useMachineEdits'
 import { METER_UNITS } from './meter-units'
@@ -12,7 +12,6 @@ import OwnerPick, { type Owner } from './OwnerPick.vue'
 import TextField from './TextField.vue'
 import { t } from '../../words'
 import CheckedForm from './CheckedForm.vue'
-import { machineSchema } from '~~/shared/requests'
 
 /** A machine of a customer; the owner is chosen, or added with it. */
 const emit = defineEmits<{ added: [machine: MachineRow]; back: [] }>()

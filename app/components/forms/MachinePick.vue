@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import AutoComplete from 'primevue/autocomplete'
 import { computed, ref, useId, useTemplateRef } from 'vue'
-import type { MachineRow } from '~~/shared/responses'
+import type { MachineRow } from '~~/shared/machines'
 import { useMachineSearch } from '../../composables/useMachineSearch'
 import { t } from '../../words'
 import { useField } from './useField'

@@ -1,4 +1,4 @@
-import type { CustomerRow } from '~~/shared/responses'
+import type { CustomerRow } from '~~/shared/customers'
 import { t } from '../../words'
 
 /** An owner in a list, told from another of the same name: “R. Alder, 555 0103, 2 machines”. */

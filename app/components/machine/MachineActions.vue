@@ -3,8 +3,15 @@ import Button from 'primevue/button'
 import Checkbox from 'primevue/checkbox'
 import { computed, reactive, ref } from 'vue'
 import type { ZodType } from 'zod'
-import type { MachineResponse } from '~~/shared/machines'
-import type { MachineRow } from '~~/shared/responses'
+import { mergeSchema } from '~~/shared/customers'
+import {
+  type MachineResponse,
+  type MachineRow,
+  engineChangeSchema,
+  machineEditSchema,
+  meterSchema,
+  ownerChangeSchema,
+} from '~~/shared/machines'
 import type { ModelHit } from '~~/shared/spec-book'
 import { METER_UNITS } from '../forms/meter-units'
 import ChoiceField from '../forms/ChoiceField.vue'
@@ -18,7 +25,6 @@ import { meterEither, meterOf } from './meter-field'
 import PastVisitForm from './PastVisitForm.vue'
 import { t } from '../../words'
 import CheckedForm from '../forms/CheckedForm.vue'
-import { engineChangeSchema, machineEditSchema, mergeSchema, meterSchema, ownerChangeSchema } from '~~/shared/requests'
 import { useSaid } from '../../composables/useSaid'
 
 /** What may be put right or told of a machine outside a job, one thing at a time. */

@@ -4,8 +4,12 @@ import Column from 'primevue/column'
 import DataTable, { type DataTableSortEvent } from 'primevue/datatable'
 import { computed } from 'vue'
 import { formatMeter } from '~~/core/units'
-import type { MachineListResponse, MachineListRow } from '~~/shared/machines'
-import { MACHINES_SORTED, type MachineListRequest } from '~~/shared/requests'
+import {
+  MACHINES_SORTED,
+  type MachineListRequest,
+  type MachineListResponse,
+  type MachineListRow,
+} from '~~/shared/machines'
 import { t } from '../../words'
 import { dayWords, verdictOf } from './machine-list-words'
 

@@ -1,4 +1,4 @@
-import type { MachineRow } from '~~/shared/responses'
+import type { MachineRow } from '~~/shared/machines'
 import { t } from '../../words'
 
 /** What a tag's code holds: the shop's own address with the tag behind it. */

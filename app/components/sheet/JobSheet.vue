@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { Sheet } from '~~/core/job'
-import type { SheetTask } from '~~/shared/responses'
+import type { SheetTask } from '~~/shared/jobs'
 import SheetHead from './SheetHead.vue'
 import SheetParts from './SheetParts.vue'
 import SheetRounds from './SheetRounds.vue'

@@ -2,7 +2,7 @@
 import { computed } from 'vue'
 import type { Sheet } from '~~/core/job'
 import { partLines, torqueLines } from '~~/core/job/sheet/together'
-import type { SheetTask } from '~~/shared/responses'
+import type { SheetTask } from '~~/shared/jobs'
 import SheetLift from './SheetLift.vue'
 import { t } from '../../words'
 

@@ -2,12 +2,11 @@
 import Button from 'primevue/button'
 import { computed, reactive, useTemplateRef } from 'vue'
 import { formatLength, numberOf } from '~~/core/units'
-import type { ShimStockRow } from '~~/shared/responses'
+import { type ShimStockRow, shimRequestSchema } from '~~/shared/shelf'
 import type { useForm } from '../../composables/useForm'
 import TextField from '../forms/TextField.vue'
 import { t } from '../../words'
 import CheckedForm from '../forms/CheckedForm.vue'
-import { shimRequestSchema } from '~~/shared/requests'
 
 /**
  * Shims in stock by diameter and thickness; whoever takes or finds one counts it. A signed job takes its own off the

@@ -6,7 +6,7 @@ import { reactive, useTemplateRef } from 'vue'
 import { scaleWords, TORQUE_UNITS } from '~~/core/torque'
 import { newtonMetres, type TorqueUnit, numberOf } from '~~/core/units'
 import type { BodySent, Unfinished } from '~~/shared/api'
-import type { AdapterRow, WrenchRow } from '~~/shared/responses'
+import { type AdapterRow, type WrenchRow, adapterRequestSchema, wrenchRequestSchema } from '~~/shared/shelf'
 import type { useForm } from '../../composables/useForm'
 import EndButton from '../forms/EndButton.vue'
 import ChoiceField from '../forms/ChoiceField.vue'
@@ -14,7 +14,6 @@ import DayField from '../forms/DayField.vue'
 import TextField from '../forms/TextField.vue'
 import { t } from '../../words'
 import CheckedForm from '../forms/CheckedForm.vue'
-import { adapterRequestSchema, wrenchRequestSchema } from '~~/shared/requests'
 
 /** Torque wrenches with range, length and calibration; adapters with length and angle. A lead adds and changes them. */
 const props = defineProps<{

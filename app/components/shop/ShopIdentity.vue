@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import Button from 'primevue/button'
 import { reactive } from 'vue'
-import { type ShopRequest, shopSchema } from '~~/shared/requests'
+import type { SessionResponse } from '~~/shared/session'
+import { type ShopRequest, shopSchema } from '~~/shared/shop'
 import type { useForm } from '../../composables/useForm'
-import type { SessionResponse } from '~~/shared/responses'
 import { LANGUAGES, type Language } from '~~/shared/languages'
 import ClockAndUnit from '../forms/ClockAndUnit.vue'
 import ChoiceField from '../forms/ChoiceField.vue'

@@ -2,7 +2,7 @@ import { mount } from '@vue/test-utils'
 import PrimeVue from 'primevue/config'
 import ConfirmationService from 'primevue/confirmationservice'
 import { describe, expect, it } from 'vitest'
-import type { PersonRow } from '~~/shared/responses'
+import type { PersonRow } from '~~/shared/people'
 import MenuButton from '../shell/MenuButton.vue'
 import CrewPanel from './CrewPanel.vue'
 

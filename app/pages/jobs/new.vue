@@ -7,7 +7,9 @@ import InputText from 'primevue/inputtext'
 import { computed, nextTick, onMounted, reactive, ref } from 'vue'
 import type { Complaint } from '~~/core/complaint'
 import { formatMeter } from '~~/core/units'
-import type { BladeSetRow, MachineRow } from '~~/shared/responses'
+import { openJobSchema } from '~~/shared/jobs'
+import type { MachineRow } from '~~/shared/machines'
+import type { BladeSetRow } from '~~/shared/shelf'
 import ComplaintsField from '../../components/forms/ComplaintsField.vue'
 import ChoiceField from '../../components/forms/ChoiceField.vue'
 import MachineForm from '../../components/forms/MachineForm.vue'
@@ -23,7 +25,6 @@ import { api, NoAnswer } from '../../utils/api'
 import { dayAndTime } from '../../utils/day-and-time'
 import { t } from '../../words'
 import CheckedForm from '../../components/forms/CheckedForm.vue'
-import { openJobSchema } from '~~/shared/requests'
 
 definePageMeta({ words: ['pages'] })
 useHead({ title: t('page-jobs-new.new-job-wembric') })

@@ -2,7 +2,7 @@
 import { definePageMeta, navigateTo, useHead } from '#imports'
 import Button from 'primevue/button'
 import { onMounted, ref } from 'vue'
-import type { MachineRow } from '~~/shared/responses'
+import type { MachineRow } from '~~/shared/machines'
 import MachineForm from '../../components/forms/MachineForm.vue'
 import MachineFilters from '../../components/machine/MachineFilters.vue'
 import MachineTable from '../../components/machine/MachineTable.vue'

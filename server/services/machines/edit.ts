@@ -6,11 +6,11 @@ import type {
   EngineChangeRequest,
   MachineEditRequest,
   MachineRequest,
+  MachineRow,
   MeterRequest,
   OwnerChangeRequest,
   PastVisitRequest,
-} from '../../../shared/requests'
-import type { MachineRow } from '../../../shared/responses'
+} from '../../../shared/machines'
 import { type Db, type Pool, transaction } from '../../database/query'
 import { customerById, insertCustomer } from '../../repositories/customers'
 import {

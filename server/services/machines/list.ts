@@ -1,7 +1,6 @@
 import { DAY_MS } from '../../../core/units'
 import { causeWords, daysWords, visitVerdict } from '../../../core/history'
-import type { MachineListResponse, MachineListRow } from '../../../shared/machines'
-import type { MachineListRequest } from '../../../shared/requests'
+import type { MachineListRequest, MachineListResponse, MachineListRow } from '../../../shared/machines'
 import type { Db } from '../../database/query'
 import { kindsOfMachines, type ListedMachine, pageOfMachines } from '../../repositories/machine-list'
 import { modelsByIds } from '../../repositories/models'

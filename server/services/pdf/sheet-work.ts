@@ -1,5 +1,5 @@
 import { cautionLines } from '../../../core/job/sheet/together'
-import type { SheetResponse } from '../../../shared/responses'
+import type { SheetResponse } from '../../../shared/jobs'
 import { locale, t } from '../../words'
 import type { Cell, PdfPaper } from './paper'
 import { named, verdictCell } from './sheet-valves'

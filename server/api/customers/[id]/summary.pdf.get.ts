@@ -1,5 +1,5 @@
 import { getQuery } from 'h3'
-import { summarySchema } from '../../../../shared/requests'
+import { summarySchema } from '../../../../shared/papers'
 import { summaryFile } from '../../../services/files'
 import { idOf } from '../../../http/route'
 import { bytesRoute } from '../../../http/file-route'

@@ -1,5 +1,5 @@
 import { getQuery } from 'h3'
-import { paperSchema } from '../../../../shared/requests'
+import { paperSchema } from '../../../../shared/papers'
 import { sheetFile } from '../../../services/files'
 import { idOf } from '../../../http/route'
 import { bytesRoute } from '../../../http/file-route'

@@ -48,6 +48,8 @@ export async function benchScreen(): Promise<void> {
   for (let job = 0; job < 5; job++) {
     await page.goto(`/jobs/${await newJob(page, 'Minnow 125')}`)
     await page.getByTestId('instruction').waitFor()
+    // the first question is read too
+    await page.waitForTimeout(BETWEEN_MS)
     for (let i = 0; i < 13; i++) {
       const asked = await page.getByTestId('instruction').innerText()
       const key = asked.startsWith('How cold') ? '2' : '1'

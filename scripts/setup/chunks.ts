@@ -28,7 +28,8 @@ const FILES: [name: string, of: RegExp][] = [
     'forms',
     part(
       '/app/components/forms/',
-      '/shared/(?:backups|board|customers|jobs|machines|papers|people|phones|session|shelf|shop|shop-log|shops|tokens)\\.ts$',
+      '/shared/(?:backups|board|customers|jobs|machines|papers|people|phones|session|shelf)\\.ts$',
+      '/shared/(?:shop|shop-log|shops|tokens)\\.ts$',
       '/app/composables/use(?:MachineSearch|ModelSearch|Customers)',
     ),
   ],
@@ -53,6 +54,11 @@ const FILES: [name: string, of: RegExp][] = [
       'node_modules/(?:zod|fast-deep-equal)/',
     ),
   ],
+  // what answers say is in the sheet's words too: it goes with what is there already
+  ...['en', 'es'].map((language): [string, RegExp] => [
+    'everywhere',
+    part(`/words/${language}/(?:groups/everywhere|answers|turns)\\.ts$`),
+  ]),
   // large parts that the Bench has none of, with their styles: they need the others, and none of the others needs them
   ['tables', parts('datatable', 'column', 'columngroup', 'row', 'paginator', 'inputnumber', 'radiobutton')],
   [

@@ -9,8 +9,8 @@ import { calendarNames } from '../../utils/part-words'
 import { useField } from './useField'
 
 /**
- * A day as year-month-day: chosen in a calendar, or typed as people write one. What cannot be read stays as it was typed
- * and is said to be wrong by the form.
+ * A day as year-month-day: chosen in a calendar, or typed as people write one. What cannot be read stays as it was
+ * typed and is said to be wrong by the form.
  */
 const told = defineProps<{
   label: string

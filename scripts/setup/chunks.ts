@@ -56,7 +56,7 @@ const FILES: [name: string, of: RegExp][] = [
   ],
   // what answers say is in the sheet's words too: it goes with what is there already
   ...['en', 'es'].map((language): [string, RegExp] => [
-    'everywhere',
+    `everywhere.${language}`,
     part(`/words/${language}/(?:groups/everywhere|answers|turns)\\.ts$`),
   ]),
   // large parts that the Bench has none of, with their styles: they need the others, and none of the others needs them
@@ -112,8 +112,8 @@ export const chunkOf = (id: string): string | undefined => FILES.find(([, of]) =
 
 /** Files by name, so that it can be read what a page fetches: words of one name are told apart by their language. */
 export const fileNameOf = ({ name, facadeModuleId }: { name: string; facadeModuleId: string | null }): string => {
-  const language = /\/words\/(\w+)\/groups\//.exec(facadeModuleId ?? '')?.[1]
-  return `_nuxt/${name.replaceAll(/[^\w-]/g, '')}.${language ? `${language}.` : ''}[hash].js`
+  const language = name.includes('.') ? undefined : /\/words\/(\w+)\/groups\//.exec(facadeModuleId ?? '')?.[1]
+  return `_nuxt/${name.replaceAll(/[^\w.-]/g, '')}.${language ? `${language}.` : ''}[hash].js`
 }
 
 interface Warning {

@@ -143,6 +143,23 @@ it('keeps no sentence that nothing says', () => {
   expect(Object.keys(english).filter(name => !said(name))).toEqual(['turn.screw'])
 })
 
+it.each(['en', 'es'])(
+  'gives no sentence a name that another has, for it would be said instead of it: %s',
+  async language => {
+    const folder = join(import.meta.dirname, language)
+    const paths = readdirSync(folder, { recursive: true, encoding: 'utf8' }).filter(
+      path => path.endsWith('.ts') && !/^(?:index|grammar|finish|groups\/)/.test(path),
+    )
+    const sayings = new Map<string, Set<unknown>>()
+    for (const path of paths)
+      for (const part of Object.values<object>(await import(join(folder, path))))
+        if (typeof part === 'object')
+          for (const [name, words] of Object.entries(part))
+            sayings.set(name, (sayings.get(name) ?? new Set()).add(words))
+    expect([...sayings].filter(([, said]) => said.size > 1).map(([name]) => name)).toEqual([])
+  },
+)
+
 it('has what several screens say in one place', async () => {
   const folder = join(import.meta.dirname, 'en/screens')
   const files: object[] = await Promise.all(readdirSync(folder).map(file => import(join(folder, file))))

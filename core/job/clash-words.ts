@@ -58,6 +58,6 @@ export function clashWords(view: JobView): ClashWords | null {
     newestId: eventIdOf(clash.newest.at(-1)!.id),
     against: clash.against.map(n => ({ id: eventIdOf(n.id), words: notedWords(engine, n.observation) })),
     lookAgain: again ? observationWords(engine, again.observation) : null,
-    advice: again ? say('clash.look-again') : say('clash.undo-one'),
+    advice: again ? say('clash.look-or-undo') : say('clash.undo-one'),
   }
 }

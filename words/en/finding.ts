@@ -178,7 +178,7 @@ export const finding = {
   },
   'said.capital': ({ of }: { of: Text }, tell: Tell) => capital(tell(of)),
 
-  'clash.look-again': 'Look again at the one that costs least, or undo one. If you are sure of both, keep both.',
+  'clash.look-or-undo': 'Look again at the one that costs least, or undo one. If you are sure of both, keep both.',
   'clash.undo-one': 'Undo one, or keep both if you are sure of them. Undoing a turn leaves the crank position unknown.',
 
   /** What can be looked at or felt at a place, and how it may be answered. */

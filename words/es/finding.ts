@@ -150,7 +150,7 @@ export const finding: Words<typeof english> = {
   },
   'said.capital': ({ of }, tell) => capital(tell(of)),
 
-  'clash.look-again': 'Revise otra vez lo que menos cueste, o deshaga una. Si está seguro de las dos, deje las dos.',
+  'clash.look-or-undo': 'Revise otra vez lo que menos cueste, o deshaga una. Si está seguro de las dos, deje las dos.',
   'clash.undo-one':
     'Deshaga una, o deje las dos si está seguro. Al deshacer un giro la posición del cigüeñal queda sin saber.',
 

@@ -46,10 +46,10 @@ const path = computed(() =>
       <path v-if="mostN > 0" :d="`M ${x(mostN)} 2 v 22`" stroke="var(--petrol)" stroke-width="3" />
       <template v-if="zones">
         <g v-for="[name, from, to] in ZONES" :key="name">
-          <path :d="`M ${x(from)} 24 v 6`" stroke="var(--ink)" stroke-width="1" />
+          <path :d="`M ${x(from)} 24 v 4`" stroke="var(--ink)" stroke-width="1" />
           <text
             :x="name === 'free' ? 0 : (x(from) + x(to)) / 2 + (name === 'drag' ? 6 : 0)"
-            y="36"
+            y="38"
             :text-anchor="name === 'free' ? 'start' : 'middle'"
             font-size="11.5"
           >

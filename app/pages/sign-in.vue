@@ -86,7 +86,7 @@ function pathBack(): string {
     >
       <p class="brand"><img src="/mark.svg" alt="" width="40" height="40" /><b>Wembric</b></p>
       <h1>{{ t('page-sign-in.code') }}</h1>
-      <TextField v-model="signIn" :label="t('common.name')" name="signIn" autocomplete="username" />
+      <TextField v-model="signIn" :label="t('common.sign-in-name')" name="signIn" autocomplete="username" />
       <ShopAtTheDoor v-if="asksShop" v-model="shop" />
       <TextField v-model="code" :label="t('page-sign-in.code')" name="code" autocomplete="one-time-code" />
       <TextField
@@ -109,7 +109,7 @@ function pathBack(): string {
       <p v-if="outbox.waiting.length" class="said">
         {{ t('page-sign-in.kept', { answers: outbox.waiting.length }) }}
       </p>
-      <TextField v-model="signIn" :label="t('common.name')" name="signIn" autocomplete="username" />
+      <TextField v-model="signIn" :label="t('common.sign-in-name')" name="signIn" autocomplete="username" />
       <ShopAtTheDoor v-if="asksShop" v-model="shop" />
       <TextField
         v-model="password"

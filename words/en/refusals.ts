@@ -73,7 +73,7 @@ const server = {
   'refused.person-ended': ({ name }: { name: string }) => `${name} no longer works here. Let them back in first.`,
   'refused.wrong-code': 'Name or code is wrong, or the code was used or is over. Ask a lead for a new one.',
   'refused.wrong-own-password': 'That is not your password. Type the one you sign in with now.',
-  'refused.wrong-password': 'Wrong name or password. Try again.',
+  'refused.wrong-password': 'Wrong sign-in name or password. Try again.',
   'refused.wrong-pin': 'Wrong PIN. Try again, or sign in with your password.',
   'refused.device-not-trusted': 'This device is not trusted any more. Sign in with your name and password.',
   'refused.not-by-pin': 'A PIN is not enough for this. Sign in with your name and password.',

@@ -191,6 +191,12 @@ h3 {
 .blade.open small {
   color: inherit;
 }
+@media (max-width: 700px) {
+  /* what can be done with it begins a line of its own, together */
+  .quietly {
+    flex-basis: 100%;
+  }
+}
 .blade-form {
   display: grid;
   grid-template-columns: repeat(auto-fit, minmax(180px, 1fr));

@@ -155,15 +155,16 @@ useKeys({
         </Column>
         <Column field="intake" :header="t('common.intake')" body-class="figures whole" />
         <Column field="exhaust" :header="t('common.exhaust')" body-class="figures whole right-on-phone" />
-        <Column field="thou" header="thou" body-class="whole wide-only" />
+        <Column field="thou" header="thou" body-class="figures whole wide-only" />
         <Column field="source" :header="t('common.source')" body-class="source wide-only">
           <template #body="{ data: m }: { data: ModelHit }">
             {{ m.source }}, <span class="whole">{{ m.sourceDate }}</span>
           </template>
         </Column>
-        <Column field="revision" :header="t('common.revision')" body-class="whole right-on-phone">
+        <Column field="revision" :header="t('common.revision')" body-class="figures whole right-on-phone">
           <template #body="{ data: m }: { data: ModelHit }">
-            <span v-if="m.status === 'approved'" class="ok">✓ {{ m.revision }}</span
+            <span v-if="m.status === 'approved'" class="ok"
+              >✓ <span class="phone-only">{{ t('common.revision') }}</span> {{ m.revision }}</span
             ><span v-else class="draft">{{ t('page-spec-book.draft', { revision: m.revision }) }}</span
             ><br v-if="m.waiting" /><small v-if="m.waiting">{{
               m.waiting === 1
@@ -258,6 +259,9 @@ useKeys({
   border-radius: 4px;
   padding: 2px 6px;
 }
+.phone-only {
+  display: none;
+}
 /* A phone: a model is a few lines instead of a row. */
 @media (max-width: 700px) {
   .models :deep(thead),
@@ -279,7 +283,11 @@ useKeys({
   .models :deep(td.pick-cell) {
     grid-row: 1 / span 4;
     grid-column: 1;
-    padding: 0;
+    /* the name's line is as high as a thumb */
+    padding: 12px 0 0;
+  }
+  .phone-only {
+    display: inline;
   }
   .models :deep(td.right-on-phone) {
     grid-column: 3;

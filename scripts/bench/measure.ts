@@ -1,3 +1,5 @@
+import { percentile } from '../percentile'
+
 /** Milliseconds of each of many runs, in rising order, after some to warm up. */
 export async function times(
   runs: number,
@@ -15,10 +17,6 @@ export async function times(
 }
 
 export const rising = (ms: number[]): number[] => ms.toSorted((a, b) => a - b)
-
-/** What so much of all stays under. @param all in rising order */
-const percentile = (all: number[], p: number): number =>
-  all[Math.min(all.length - 1, Math.floor((p / 100) * all.length))] ?? Number.NaN
 
 /** So much at most, of the median where nothing else is said. */
 export interface Goal {

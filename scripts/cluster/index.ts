@@ -6,6 +6,7 @@ import { Client } from '../../tests/support/server'
 import { newMachine, openJob } from '../../tests/support/shop-work'
 // @ts-expect-error a plain script, shared with the start command
 import { startServer } from '../setup/server.mjs'
+import { percentile } from '../percentile'
 import { type Door, type LoadCounts, noCounts, write, type Writer } from './load'
 import { cut, forServers, makeNetworks, mend, NODES, type Nth, removeNetworks } from './network'
 import { hear } from './news'
@@ -42,8 +43,6 @@ async function server(name: string, n: Nth, demo: boolean): Promise<Server> {
     said: made.said as () => string,
   }
 }
-const percentile = (values: number[], p: number): number =>
-  [...values].sort((a, b) => a - b)[Math.floor((values.length - 1) * p)] ?? 0
 const ms = (value: number): string => `${Math.round(value)} ms`
 
 /** Runs load for a while, with something that happens in the middle of it. */
@@ -58,7 +57,7 @@ async function under(what: string, writers: Writer[], all: LoadCounts, happening
   await Promise.all(writing)
   const taken = `${counts.acknowledged.size} of ${counts.sent} answers taken`
   const replies = `replies ${JSON.stringify(counts.byStatus)}, odd ${counts.odd.length}`
-  const took = `at once p50 ${ms(percentile(counts.took, 0.5))}, p99 ${ms(percentile(counts.took, 0.99))}`
+  const took = `at once p50 ${ms(percentile(counts.took, 50))}, p99 ${ms(percentile(counts.took, 99))}`
   say(`${what}: ${taken}, ${replies}; ${took}; the longest wait ${(counts.longestMs / 1000).toFixed(1)} s`)
   all.sent += counts.sent
   all.odd.push(...counts.odd)
@@ -120,7 +119,7 @@ try {
     late.push((at ?? Infinity) - from)
     await sleep(Math.random() * 200)
   }
-  say(`news of the other server: p50 ${ms(percentile(late, 0.5))}, the latest ${ms(Math.max(...late))} (goal 1000 ms)`)
+  say(`news of the other server: p50 ${ms(percentile(late, 50))}, the latest ${ms(Math.max(...late))} (goal 1000 ms)`)
   news.stop()
 
   await under('nothing happens', writers, all, async () => {})

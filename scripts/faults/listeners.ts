@@ -1,11 +1,10 @@
 import { Agent, get } from 'node:http'
 import type { Client } from '../../tests/support/server'
 import { newMachine, openJob } from '../../tests/support/shop-work'
+import { percentile } from '../percentile'
 
 const WRITERS = 4
 const ANSWERS = 100
-const percentile = (sorted: number[], p: number): number =>
-  Math.round(sorted[Math.min(sorted.length - 1, Math.floor(p * sorted.length))]!)
 
 /** Four people answer while so many listen: how long an answer takes, and how late the listeners hear. */
 export async function listenersBesideWriters(client: Client, listeners: number): Promise<string> {
@@ -44,6 +43,5 @@ export async function listenersBesideWriters(client: Client, listeners: number):
   )
   await new Promise(done => setTimeout(done, 1500))
   for (const close of lines) close()
-  took.sort((a, b) => a - b)
-  return `listeners: ${listeners} beside ${WRITERS} writers, ${took.length} answers: p50 ${percentile(took, 0.5)} ms, p99 ${percentile(took, 0.99)} ms (goal 250); ${heard} pieces of news heard`
+  return `listeners: ${listeners} beside ${WRITERS} writers, ${took.length} answers: p50 ${percentile(took, 50).toFixed(0)} ms, p99 ${percentile(took, 99).toFixed(0)} ms (goal 250); ${heard} pieces of news heard`
 }

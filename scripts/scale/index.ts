@@ -6,12 +6,11 @@ import { pool } from '../../tests/support/database'
 import { random } from '../../tests/support/faults/random'
 import { Client } from '../../tests/support/server'
 import { newMachine, openJob, workJob } from '../../tests/support/shop-work'
+import { percentile } from '../percentile'
 import { peakAnswersASecond, simulate } from './queue'
 
 const given = JSON.parse(process.env.WEMBRIC_SCALE ?? '{}') as { shops: number; servers: number; pid: number }
 const say = (text: string) => console.log(text)
-const percentile = (values: number[], p: number): number =>
-  [...values].sort((a, b) => a - b)[Math.floor((values.length - 1) * p)] ?? 0
 
 const ines = await new Client().signIn('ines')
 
@@ -71,16 +70,16 @@ async function newsLook(shops: number): Promise<number> {
     await boardVersions(pool, ids)
     took.push(performance.now() - from)
   }
-  return percentile(took, 0.5)
+  return percentile(took, 50)
 }
 
 const { answers } = await weighJob()
 await saturate(4, 3)
 const single = await saturate(1, 8)
 const busy = await saturate(16, 15)
-const [p50, p99] = [percentile(busy.ms, 0.5).toFixed(0), percentile(busy.ms, 0.99).toFixed(0)]
+const [p50, p99] = [percentile(busy.ms, 50).toFixed(0), percentile(busy.ms, 99).toFixed(0)]
 say('one server with its database, on the same processors as its load:')
-say(`  one hand, ${percentile(single.ms, 0.5).toFixed(1)} ms an answer`)
+say(`  one hand, ${percentile(single.ms, 50).toFixed(1)} ms an answer`)
 say(`  16 hands, ${busy.aSecond.toFixed(0)} answers a second, p50 ${p50} ms, p99 ${p99} ms`)
 say(`a look for news about 200 shops at once: ${(await newsLook(200)).toFixed(1)} ms at the median, twice a second`)
 

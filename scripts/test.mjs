@@ -97,10 +97,13 @@ const PARTS = {
 }
 const part = name => ({ name, work: PARTS[name] })
 
-/** Whichever lane is through first takes the last part of the other. */
+/**
+ * Whichever lane is through first takes the last part of the other. The server's tests wait for programs most of their
+ * time: they go beside the browsers, and what keeps two processors busy by itself comes last.
+ */
 const LANES = [
   ['build', 'browser'],
-  ['format', 'lint', 'types', 'imports', 'sizes', 'dead-code', 'core', 'server', 'engines'],
+  ['format', 'lint', 'types', 'imports', 'sizes', 'dead-code', 'server', 'core', 'engines'],
 ]
 const lanes = () => {
   if (apart) return [[part('build'), { name: apart, work: browser(apart) }]]

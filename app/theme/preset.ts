@@ -127,6 +127,23 @@ export const WembricPreset = definePreset(
         },
         currentPageReport: { color: 'var(--ink2)' },
       },
+      datepicker: {
+        title: { fontWeight: '600' },
+        dropdown: { width: '48px' },
+        // a thumb finds the day
+        date: { width: '42px', height: '42px', hoverBackground: 'var(--sunk)' },
+        colorScheme: both({
+          dropdown: {
+            background: 'var(--sunk)',
+            hoverBackground: 'var(--line)',
+            activeBackground: 'var(--line)',
+            color: 'var(--ink)',
+            hoverColor: 'var(--ink)',
+            activeColor: 'var(--ink)',
+          },
+          today: { background: 'var(--petrol-tint)', color: 'var(--ink)' },
+        }),
+      },
       drawer: { title: { fontSize: '22px', fontWeight: '600' } },
       fileupload: { basic: { gap: '12px' } },
       skeleton: {

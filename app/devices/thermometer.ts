@@ -23,7 +23,7 @@ async function* split(reader: ReadableStreamDefaultReader<Uint8Array>): AsyncGen
   const decoder = new TextDecoder()
   let rest = ''
   for (;;) {
-    const { value, done } = await reader.read()
+    const { value, done } = await reader.read().catch(() => Promise.reject(new Error(t('thermometer.unplugged'))))
     if (done) return
     const parts = (rest + decoder.decode(value, { stream: true })).split('\n')
     rest = parts.pop() ?? ''
@@ -43,7 +43,8 @@ export async function openSerial(): Promise<LinePort> {
       // a read that still waits ends with this; a port does not close while somebody holds its reader
       await reader.cancel().catch(() => {})
       reader.releaseLock()
-      await port.close()
+      // one that was unplugged is closed already
+      await port.close().catch(() => {})
     },
   }
 }

@@ -1,8 +1,6 @@
 import { mount } from '@vue/test-utils'
 import { describe, expect, it } from 'vitest'
-import { thermometerLine } from '~~/core/cooling'
 import type { ValvePoint } from '~~/shared/machines'
-import { readThermometer } from '../../devices/thermometer'
 import { barsOf, meterTicks } from './chart-data'
 import LogRule from './LogRule.vue'
 import { meterOf } from './meter-field'
@@ -66,38 +64,3 @@ it.each([
   ['about 300', undefined],
   ['1.234.5', undefined],
 ])('a meter typed as “%s” is %s', (typed, meter) => expect(meterOf(typed)).toBe(meter))
-
-describe('a thermometer on a line', () => {
-  const port = (lines: string[]) => {
-    const state = { closed: 0 }
-    async function* all() {
-      for (const l of lines) yield await Promise.resolve(l)
-    }
-    return {
-      lines: all(),
-      close: async () => {
-        await Promise.resolve(state.closed++)
-      },
-      state,
-    }
-  }
-  const line = (headC: number) => thermometerLine({ headC, airC: 20 })
-  it('the middle one of three good lines counts; what is damaged between is left out; the port is closed', async () => {
-    const given = port([line(58.2).slice(3), line(58.2), 'noise', line(91), line(58.4), line(10)])
-    expect(await readThermometer(given)).toEqual({ headC: 58.4, airC: 20 })
-    expect(given.state.closed).toBe(1)
-  })
-  it('nothing but noise, and silence, are said in words', async () => {
-    await expect(readThermometer(port(Array.from({ length: 20 }, () => 'x')))).rejects.toThrow(/is-no-line-of-a/)
-    await expect(readThermometer(port([]))).rejects.toThrow(/sends nothing/)
-    const silent = {
-      lines: { [Symbol.asyncIterator]: () => ({ next: () => new Promise<never>(() => {}) }) },
-      closed: 0,
-      close: async () => {
-        await Promise.resolve(silent.closed++)
-      },
-    }
-    await expect(readThermometer(silent, 20)).rejects.toThrow(/sends nothing/)
-    expect(silent.closed).toBe(1)
-  })
-})

@@ -255,6 +255,7 @@ export const bench = {
   'thermometer.none-chosen':
     'No port was chosen. Plug the thermometer in, tap again and choose it, or type the temperature.',
   'thermometer.port-busy': 'That port can’t be opened. Close the other program that uses it, then try again.',
+  'thermometer.unplugged': 'The thermometer was unplugged. Plug it in and read it again, or type the temperature.',
   'valve-strip.look-again-an-answer-was': 'Look again: an answer was undone',
   'verdict-words.in': 'In',
   'verdict-words.loose': 'Loose',

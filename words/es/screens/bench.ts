@@ -228,6 +228,7 @@ export const bench: Words<typeof english> = {
   'thermometer.none-chosen':
     'No se eligió ningún puerto. Conecte el termómetro, toque otra vez y elíjalo, o escriba la temperatura.',
   'thermometer.port-busy': 'Ese puerto no se puede abrir. Cierre el otro programa que lo usa e intente otra vez.',
+  'thermometer.unplugged': 'El termómetro se desconectó. Conéctelo y léalo otra vez, o escriba la temperatura.',
   'valve-strip.look-again-an-answer-was': 'Mire otra vez: se deshizo una respuesta',
   'verdict-words.in': 'Bien',
   'verdict-words.loose': 'Floja',

@@ -19,7 +19,7 @@ import { knownJob, mergeEvents, rememberJob } from '../local/jobs'
 import { asEvent, deviceId } from '../local/outbox'
 import { useOutboxStore } from '../stores/outbox'
 import { useSessionStore } from '../stores/session'
-import { api, NoAnswer, Refused } from '../utils/api'
+import { api, isAway, Refused } from '../utils/api'
 import { wordsFor } from '../utils/errors'
 import { whenIdle } from '../utils/idle'
 import { useAdvice } from './useAdvice'
@@ -107,7 +107,7 @@ export function useBench(jobId: number) {
       nowMs.value = Date.now() + session.skewMs
       take(job)
     } catch (error) {
-      if (error instanceof NoAnswer) session.offline = true
+      if (isAway(error)) session.offline = true
       // one that began here is not at the shop before its opening is
       else if (!(pin.value && jobId < 0 && error instanceof Refused && error.status === 404))
         failed.value = wordsFor(error)

@@ -6,7 +6,7 @@ import type { DueResponse } from '~~/shared/machines'
 import type { BayCard, BayResponse } from '~~/shared/board'
 import { useLive } from './useLive'
 import { useSessionStore } from '../stores/session'
-import { api, NoAnswer } from '../utils/api'
+import { api, isAway } from '../utils/api'
 import { wordsFor } from '../utils/errors'
 
 /** The day's board and what is due: fetched, kept up to date, and moved about. */
@@ -33,7 +33,7 @@ export function useBoard() {
       failed.value = ''
       due.value = await api('GET /api/due', { query: { weeks: 6, most: 40 } })
     } catch (error) {
-      session.offline = error instanceof NoAnswer
+      session.offline = isAway(error)
       failed.value = wordsFor(error)
     }
   }

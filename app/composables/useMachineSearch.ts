@@ -1,6 +1,6 @@
 import { ref } from 'vue'
 import { findAmongMachines } from '~~/core/search'
-import { api, NoAnswer } from '../utils/api'
+import { api, isAway } from '../utils/api'
 import { useDeviceShop } from './useDeviceShop'
 import { useFinder } from './useFinder'
 
@@ -20,7 +20,7 @@ export function useMachineSearch() {
       fetchedAt.value = null
       return rows
     } catch (error) {
-      const shop = error instanceof NoAnswer ? await device.known() : null
+      const shop = isAway(error) ? await device.known() : null
       if (!shop) throw error
       fetchedAt.value = shop.at
       return findAmongMachines(q, shop.machines, MOST_FOUND)

@@ -1,7 +1,7 @@
 import { onMounted, ref } from 'vue'
 import type { DeviceShop } from '~~/shared/device-job'
 import type { ModelResponse } from '~~/shared/spec-book'
-import { api, NoAnswer } from '../utils/api'
+import { api, isAway } from '../utils/api'
 import { useDeviceShop } from './useDeviceShop'
 import { useForm } from './useForm'
 
@@ -42,7 +42,7 @@ export function useModelPage(modelId: number) {
         fetchedAt.value = null
         return answer
       } catch (error) {
-        const shop = error instanceof NoAnswer ? await device.known() : null
+        const shop = isAway(error) ? await device.known() : null
         const known = shop && fromDevice(shop, modelId)
         if (!known) throw error
         fetchedAt.value = shop.at

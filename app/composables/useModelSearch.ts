@@ -1,7 +1,7 @@
 import { ref } from 'vue'
 import { findAmongModels } from '~~/core/spec-book/find-model'
 import type { SearchResponse } from '~~/shared/spec-book'
-import { api, NoAnswer } from '../utils/api'
+import { api, isAway } from '../utils/api'
 import { useDeviceShop } from './useDeviceShop'
 import { useFinder } from './useFinder'
 
@@ -19,7 +19,7 @@ export function useModelSearch(limit = 20, machine?: string) {
       fetchedAt.value = null
       return found
     } catch (error) {
-      const shop = error instanceof NoAnswer ? await device.known() : null
+      const shop = isAway(error) ? await device.known() : null
       if (!shop) throw error
       fetchedAt.value = shop.at
       const models = shop.models.map(m => m.hit)

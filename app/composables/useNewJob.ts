@@ -2,7 +2,7 @@ import { devicePin, pinnedMachine } from '~~/core/job/device-pin'
 import { deviceJobId } from '~~/shared/device-job'
 import type { OpenJobRequest } from '~~/shared/jobs'
 import type { MachineRow } from '~~/shared/machines'
-import { api, NoAnswer } from '../utils/api'
+import { api, isAway } from '../utils/api'
 import { t } from '../words'
 import { useBeginHere } from './useBeginHere'
 import { useDeviceShop } from './useDeviceShop'
@@ -46,7 +46,7 @@ export function useNewJob() {
     try {
       return await api('POST /api/jobs', { body: request })
     } catch (error) {
-      if (error instanceof NoAnswer) return beginHere(machine, request)
+      if (isAway(error)) return beginHere(machine, request)
       throw error
     }
   }

@@ -1,7 +1,6 @@
 import { useEventListener, useIntervalFn } from '@vueuse/core'
 import { computed, onMounted, ref, shallowRef } from 'vue'
-
-const LOOK_EVERY_MS = 3600_000
+import { HOUR_MS } from '~~/core/units'
 
 /**
  * A new version of the application that the server has: it is fetched beside the one that runs, and waits. It is told
@@ -32,7 +31,7 @@ export function useNewVersion() {
       if (before) left.value = true
     })
   })
-  useIntervalFn(() => registration?.update().catch(() => {}), LOOK_EVERY_MS)
+  useIntervalFn(() => registration?.update().catch(() => {}), HOUR_MS)
 
   const isThere = computed(() => waiting.value !== null || left.value)
   return {

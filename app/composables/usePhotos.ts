@@ -1,7 +1,7 @@
 import { computed, onMounted, onUnmounted, ref, watch } from 'vue'
 import type { PhotoRow } from '~~/shared/machines'
 import { usePhotosStore } from '../stores/photos'
-import { api, NoAnswer } from '../utils/api'
+import { api, isAway } from '../utils/api'
 import { useForm } from './useForm'
 import { t } from '../words'
 import { wordsFor } from '../utils/errors'
@@ -28,7 +28,7 @@ export function usePhotos(given: { machineId: number; jobId?: number }) {
       )
     } catch (error) {
       // without an answer what is known stays; new ones are kept here
-      if (!(error instanceof NoAnswer)) form.failed.value = wordsFor(error)
+      if (!isAway(error)) form.failed.value = wordsFor(error)
     }
   }
   /** Addresses of the pictures that wait, made once each and given back when they are gone. */

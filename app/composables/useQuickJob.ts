@@ -7,7 +7,7 @@ import { type Quick, quickSchema, readSaidClearances, type SaidUnit } from '~~/c
 import { deviceJobId } from '~~/shared/device-job'
 import { bladeLine, bladesOf } from '../components/shelf/blade-line'
 import { useSessionStore } from '../stores/session'
-import { api, NoAnswer } from '../utils/api'
+import { api, isAway } from '../utils/api'
 import { wordsFor } from '../utils/errors'
 import { t } from '../words'
 import { useBeginHere } from './useBeginHere'
@@ -51,7 +51,7 @@ function useSets() {
     const { shop, person } = session
     if (!shop) return
     const rows = await api('GET /api/blade-sets').catch(async error => {
-      if (error instanceof NoAnswer) session.offline = true
+      if (isAway(error)) session.offline = true
       return (await device.known())?.sets ?? []
     })
     sets.value = rows.map(({ id: _, ...set }) => set)

@@ -1,11 +1,13 @@
 <script setup lang="ts">
 import { navigateTo, useRoute } from '#imports'
 import { useTimeoutFn } from '@vueuse/core'
+import { useToast } from 'primevue/usetoast'
 import ShopHeader from '../components/shell/ShopHeader.vue'
 import { useDeviceShop } from '../composables/useDeviceShop'
 import { useDim } from '../composables/useOwnScreen'
 import { useOutboxStore } from '../stores/outbox'
 import { useSessionStore } from '../stores/session'
+import { t } from '../words'
 
 const session = useSessionStore()
 const outbox = useOutboxStore()
@@ -17,8 +19,14 @@ useTimeoutFn(() => device.refresh(), SHOP_AFTER_MS)
 const route = useRoute()
 /** The next person goes on where this one was. */
 const changeHands = () => navigateTo({ path: '/hands', query: { back: route.fullPath } })
+const toast = useToast()
+const READ_MS = 7000
 async function signOut(): Promise<void> {
-  await session.signOut()
+  try {
+    await session.signOut()
+  } catch {
+    return toast.add({ severity: 'warn', summary: t('shop-header.still-signed-in'), life: READ_MS })
+  }
   await navigateTo('/sign-in')
 }
 </script>

@@ -14,7 +14,7 @@ import {
   settle,
   waitingAnswers,
 } from '../local/outbox'
-import { append, NoAnswer, Refused } from '../utils/api'
+import { append, isAway, Refused } from '../utils/api'
 import { useSessionStore } from './session'
 import { t } from '../words'
 
@@ -151,7 +151,7 @@ export const useOutboxStore = defineStore('outbox', () => {
         await settleOpening(opening.jobId)
         tellOthers(opening.jobId)
       } catch (error) {
-        if (error instanceof NoAnswer) session.offline = true
+        if (isAway(error)) session.offline = true
         if (error instanceof Refused && error.status === 401) session.expired = true
         if (!(error instanceof Refused) || error.status >= 500 || error.status === 429) later()
         else if (error.status !== 401) {
@@ -180,7 +180,7 @@ export const useOutboxStore = defineStore('outbox', () => {
       await taken(entry, event)
       return true
     } catch (error) {
-      if (error instanceof NoAnswer) session.offline = true
+      if (isAway(error)) session.offline = true
       if (error instanceof Refused && error.status === 401) session.expired = true
       if (!(error instanceof Refused) || error.status >= 500 || error.status === 429) later()
       else if (error.status !== 401) {

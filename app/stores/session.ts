@@ -3,7 +3,7 @@ import { computed, ref } from 'vue'
 import type { Hands } from '~~/core/job'
 import type { SessionResponse } from '~~/shared/session'
 import { rememberedSession, rememberSession } from '../local/database'
-import { api, NoAnswer, Refused } from '../utils/api'
+import { api, isAway, Refused } from '../utils/api'
 
 /** Who works at this browser, and how far its clock is from the server's. */
 export const useSessionStore = defineStore('session', () => {
@@ -31,7 +31,7 @@ export const useSessionStore = defineStore('session', () => {
     try {
       begin(await api('GET /api/session'))
     } catch (error) {
-      if (error instanceof NoAnswer) {
+      if (isAway(error)) {
         offline.value = true
         session.value = await rememberedSession()
       } else if (error instanceof Refused && error.status === 401) session.value = null

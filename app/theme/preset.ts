@@ -188,6 +188,13 @@ export const WembricPreset = definePreset(
             detailColor: 'var(--on-petrol)',
             shadow: '0 4px 14px rgb(0 0 0 / 25%)',
           },
+          warn: {
+            background: 'var(--sheet)',
+            borderColor: 'var(--alarm)',
+            color: 'var(--ink)',
+            detailColor: 'var(--ink)',
+            shadow: '0 4px 14px rgb(0 0 0 / 25%)',
+          },
         }),
       },
       toggleswitch: {

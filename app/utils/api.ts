@@ -27,6 +27,13 @@ export class NoAnswer extends Error {
   }
 }
 
+/**
+ * Whether nobody can answer now, so that what is on this device has to do: no server, or one whose database is away or
+ * that fails. That a disk is full is said instead: it passes only when somebody does something about it.
+ */
+export const isAway = (error: unknown): boolean =>
+  error instanceof NoAnswer || (error instanceof Refused && error.status >= 500 && error.problem.code !== 'disk-full')
+
 const PATIENCE_MS = 8000
 
 /**

@@ -113,6 +113,36 @@ test('an expired session in mid-job keeps the answer and sends it after signing 
   await expectOnce(process.env as Record<string, string>, job, 3)
 })
 
+test('while the shop’s database is away a page that is loaded goes on with its job, and nobody signs out unheard', async ({
+  page,
+}) => {
+  await signIn(page)
+  const job = await newJob(page, 'Minnow 125')
+  await page.goto(`/jobs/${job}`)
+  await workUntil(page, 'How cold', gaps())
+  await saved(page)
+  const away = { type: 'about:blank', title: 'away', status: 503, code: 'no-database' }
+  await page
+    .context()
+    .route('**/api/**', route =>
+      route.fulfill({ status: 503, contentType: 'application/problem+json', body: JSON.stringify(away) }),
+    )
+  await page.reload()
+  await expect(instruction(page)).toContainText('How cold')
+  await page.keyboard.press('2')
+  await expect(instruction(page)).toContainText('can’t start')
+  await expect(page.getByTestId('saved')).toContainText('Saved on this device, 1 to send')
+  await page.goto('/machines')
+  await page.getByRole('button', { name: 'Ines' }).click()
+  await page.getByRole('menuitem', { name: 'Sign out' }).click()
+  await page.getByRole('button', { name: 'Sign out' }).click()
+  await expect(page.getByRole('alert')).toContainText('You are still signed in')
+  await page.context().unroute('**/api/**')
+  await page.goto(`/jobs/${job}`)
+  await saved(page)
+  await expectOnce(process.env as Record<string, string>, job, 3)
+})
+
 test('an answer to a job that was closed elsewhere is refused, stays visible, and can be discarded', async ({
   page,
   browser,

@@ -21,7 +21,7 @@ import { useSessionStore } from '../../stores/session'
 import { meterEither, meterOf } from '../../components/machine/meter-field'
 import { useDeviceShop } from '../../composables/useDeviceShop'
 import { useNewJob } from '../../composables/useNewJob'
-import { api, NoAnswer } from '../../utils/api'
+import { api, isAway } from '../../utils/api'
 import { dayAndTime } from '../../utils/day-and-time'
 import { t } from '../../words'
 import CheckedForm from '../../components/forms/CheckedForm.vue'
@@ -61,7 +61,7 @@ onMounted(async () => {
       try {
         return await api('GET /api/blade-sets')
       } catch (error) {
-        const known = error instanceof NoAnswer ? await device.known() : null
+        const known = isAway(error) ? await device.known() : null
         if (!known) throw error
         return known.sets
       }

@@ -66,6 +66,8 @@ export const shell = {
   'shop-header.places-here': ({ here }: Shown<'here'>) => `Places, now ${here}`,
   'shop-header.places': 'Places',
   'shop-header.sign-out': 'Sign out',
+  'shop-header.still-signed-in':
+    'You are still signed in: the shop’s server does not answer. Sign out when it is back.',
   'shop-header.to-send': ({ waiting }: Shown<'waiting'>) => `, ${waiting} to send`,
   'thermometer.the-thermometer-sends-nothing-look':
     'The thermometer sends nothing. Look at the cable, or type the temperature.',

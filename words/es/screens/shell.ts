@@ -68,6 +68,7 @@ export const shell: Words<typeof english> = {
   'shop-header.places-here': ({ here }) => `Lugares, ahora ${here}`,
   'shop-header.places': 'Lugares',
   'shop-header.sign-out': 'Salir',
+  'shop-header.still-signed-in': 'Sigue dentro: el servidor del taller no responde. Salga cuando vuelva.',
   'shop-header.to-send': ({ waiting }) => `, ${waiting} por enviar`,
   'thermometer.the-thermometer-sends-nothing-look':
     'El termómetro no manda nada. Revise el cable, o escriba la temperatura.',

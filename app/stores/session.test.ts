@@ -4,7 +4,7 @@ import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 import type { ProblemCode } from '~~/shared/problem'
 import { STATUS_OF } from '~~/shared/problem'
 import type { SessionResponse } from '~~/shared/session'
-import { rememberedSession, rememberSession } from '../local/database'
+import { forgetStore, rememberedSession, rememberSession } from '../local/database'
 import { useSessionStore } from './session'
 
 const LAST = {
@@ -63,6 +63,18 @@ describe('who works here, when a page is loaded in the middle of a job', () => {
     const store = useSessionStore()
     await store.load()
     expect([store.person?.name, store.offline, store.loaded]).toEqual(['Tam', true, true])
+  })
+  it('is nobody where no server answers and the browser keeps nothing', async () => {
+    reply = refused('no-database')
+    vi.spyOn(IDBFactory.prototype, 'open').mockImplementation(() => {
+      throw new DOMException('The user denied permission to access the database.', 'SecurityError')
+    })
+    forgetStore()
+    const store = useSessionStore()
+    await store.load()
+    expect([store.person, store.offline, store.loaded]).toEqual([null, true, true])
+    vi.restoreAllMocks()
+    forgetStore()
   })
   it('is nobody where the server knows of no session', async () => {
     reply = refused('sign-in-first')

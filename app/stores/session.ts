@@ -33,7 +33,7 @@ export const useSessionStore = defineStore('session', () => {
     } catch (error) {
       if (isAway(error)) {
         offline.value = true
-        session.value = await rememberedSession()
+        session.value = await rememberedSession().catch(() => null)
       } else if (error instanceof Refused && error.status === 401) session.value = null
       else throw error
     }

@@ -21,6 +21,7 @@ async function leaving(waiting: number) {
   await flushPromises()
   const out = [...document.querySelectorAll<HTMLElement>('[role=menuitem]')].find(i => i.textContent === 'Sign out')!
   out.querySelector<HTMLElement>('.p-menu-item-content')!.click()
+  await new Promise(done => setTimeout(done))
   await flushPromises()
   return { page, left: () => left }
 }

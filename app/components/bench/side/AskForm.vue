@@ -9,6 +9,7 @@ import { EVENTS } from '~~/core/job'
 import { parseClock } from '~~/core/adjuster'
 import { parseLength } from '~~/core/units'
 import type { Field } from '../../../bench/panel'
+import BackButton from './BackButton.vue'
 import ThermometerPart from './ThermometerPart.vue'
 import { tell, t } from '../../../words'
 import { wordsFor } from '../../../utils/errors'
@@ -164,9 +165,7 @@ function submit(): void {
     <p v-if="wrong" id="ask-wrong" class="wrong" role="alert">{{ wrong }}</p>
     <div class="actions">
       <Button type="submit" :label="t('common.record')" />
-      <Button severity="secondary" outlined @click="emit('back')">
-        {{ t('common.back') }} <kbd>{{ t('common.esc') }}</kbd>
-      </Button>
+      <BackButton @back="emit('back')" />
     </div>
   </form>
 </template>

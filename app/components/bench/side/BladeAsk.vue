@@ -7,6 +7,7 @@ import { parseLength } from '~~/core/units'
 import { t } from '../../../words'
 import { wordsFor } from '../../../utils/errors'
 
+import BackButton from './BackButton.vue'
 /**
  * A blade by its size, typed, or a stack with plus signs: of the set in hand, or a message that names the neighbours.
  */
@@ -66,13 +67,7 @@ function choose(): void {
     />
     <p v-if="wrong" id="blade-wrong" class="wrong" role="alert">{{ wrong }}</p>
     <div class="actions">
-      <Button type="submit" :label="t('blade-ask.try-this-one')" /><Button
-        severity="secondary"
-        outlined
-        @click="emit('back')"
-      >
-        {{ t('common.back') }} <kbd>{{ t('common.esc') }}</kbd>
-      </Button>
+      <Button type="submit" :label="t('blade-ask.try-this-one')" /><BackButton @back="emit('back')" />
     </div>
   </form>
 </template>

@@ -7,6 +7,7 @@ import { say } from '~~/core/said'
 import { t, tell } from '../../../words'
 import { dayLong, monthsFrom } from '../../../utils/day-and-time'
 
+import BackButton from './BackButton.vue'
 /** When the next check is due, where the spec does not say: after so many months by one tap, or on a day. */
 const props = defineProps<{ nowMs: number }>()
 const emit = defineEmits<{ done: [happening: Happening]; back: [] }>()
@@ -33,9 +34,7 @@ function record(date: string): void {
     <DayField v-model="own" :label="t('due-panel.or-on')" :wrong="wrong || undefined" />
     <div class="actions">
       <Button type="submit" :label="t('common.record')" />
-      <Button severity="secondary" outlined @click="emit('back')">
-        {{ t('common.back') }} <kbd>{{ t('common.esc') }}</kbd>
-      </Button>
+      <BackButton @back="emit('back')" />
     </div>
   </form>
 </template>

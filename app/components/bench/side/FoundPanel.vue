@@ -18,6 +18,7 @@ import PhotoStrip from '../../machine/PhotoStrip.vue'
 import { wordsFor } from '../../../utils/errors'
 import { tell, t } from '../../../words'
 
+import BackButton from './BackButton.vue'
 /** Something found: what is wrong, on which part, what is to become of it, with a photo. */
 const props = defineProps<{ view: JobView; step: Step; jobId: number }>()
 const emit = defineEmits<{ done: [happening: Happening]; back: [] }>()
@@ -68,9 +69,7 @@ function submit(): void {
     <SelectButton v-model="end" :options="ENDS" option-label="label" option-value="value" aria-labelledby="found-end" />
     <div class="actions">
       <Button type="submit" :label="t('common.record')" />
-      <Button severity="secondary" outlined @click="emit('back')">
-        {{ t('common.back') }} <kbd>{{ t('common.esc') }}</kbd>
-      </Button>
+      <BackButton @back="emit('back')" />
     </div>
     <PhotoStrip :machine-id="view.pin.machine.id" :job-id="jobId" />
   </form>

@@ -1,7 +1,5 @@
 <script setup lang="ts">
-import Button from 'primevue/button'
-import { t } from '../../../words'
-
+import BackButton from './BackButton.vue'
 /** What stands in the keys' place when asked for: a title, the way back, and a list that scrolls. */
 defineProps<{ title: string; label: string }>()
 defineEmits<{ back: [] }>()
@@ -11,9 +9,7 @@ defineEmits<{ back: [] }>()
   <div class="side frame">
     <div class="title">
       <h2>{{ title }}</h2>
-      <Button severity="secondary" outlined @click="$emit('back')">
-        {{ t('common.back') }} <kbd>{{ t('common.esc') }}</kbd>
-      </Button>
+      <BackButton @back="$emit('back')" />
     </div>
     <div class="scroll" tabindex="0" role="region" :aria-label="label"><slot /></div>
   </div>

@@ -1,9 +1,9 @@
 <script setup lang="ts">
-import Button from 'primevue/button'
 import { NuxtLink } from '#components'
 import PhotoStrip from '../../machine/PhotoStrip.vue'
 import { t } from '../../../words'
 
+import BackButton from './BackButton.vue'
 /** Photos of this job, and the way to the machine’s page. */
 defineProps<{ machineId: number; jobId: number }>()
 defineEmits<{ back: [] }>()
@@ -13,9 +13,7 @@ defineEmits<{ back: [] }>()
   <div class="side photos">
     <h2>
       {{ t('photos-panel.photos-of-this-job') }}
-      <Button severity="secondary" outlined @click="$emit('back')">
-        {{ t('common.back') }} <kbd>{{ t('common.esc') }}</kbd>
-      </Button>
+      <BackButton @back="$emit('back')" />
     </h2>
     <PhotoStrip :machine-id="machineId" :job-id="jobId" />
     <NuxtLink class="quiet" :to="`/machines/${machineId}`">{{ t('photos-panel.the-machines-page') }}</NuxtLink>

@@ -9,6 +9,7 @@ import { numberOf } from '~~/core/units'
 import { wordsFor } from '../../../utils/errors'
 import { named, t } from '../../../words'
 
+import BackButton from './BackButton.vue'
 /** Compression or leak-down of a cylinder, before the valves are touched or after, with how it was taken. */
 const props = defineProps<{ view: JobView }>()
 const emit = defineEmits<{ record: [happening: Happening]; back: [] }>()
@@ -106,9 +107,7 @@ function submit(): void {
     <p class="note">{{ t('pressure-panel.why') }}</p>
     <div class="actions">
       <Button type="submit" :label="t('common.record')" />
-      <Button severity="secondary" outlined @click="emit('back')">
-        {{ t('common.back') }} <kbd>{{ t('common.esc') }}</kbd>
-      </Button>
+      <BackButton @back="emit('back')" />
     </div>
   </form>
 </template>

@@ -7,6 +7,7 @@ import type { Field, Panel } from '../../../bench/panel'
 import { useDim, useUnitFirst } from '../../../composables/useOwnScreen'
 import { tell, t } from '../../../words'
 
+import BackButton from './BackButton.vue'
 /** What stands under More: a panel of its own, a field, or a valve to set all the same. */
 export type MoreChoice = Exclude<Panel['kind'], 'keys' | 'ask' | 'undo'> | Field | `set:${string}`
 /** What stands in the keys' place when asked for: more actions, the answers so far, or help. */
@@ -53,9 +54,7 @@ const KEYS = [
       <h2>
         {{ { more: t('common.more'), log: t('side-panels.answers-so-far'), help: t('side-panels.keys') }[kind] }}
       </h2>
-      <Button severity="secondary" outlined @click="$emit('back')">
-        {{ t('common.back') }} <kbd>{{ t('common.esc') }}</kbd>
-      </Button>
+      <BackButton @back="$emit('back')" />
     </div>
     <div v-if="kind === 'more'" class="choices">
       <Button severity="secondary" outlined @click="$emit('choose', 'evidence')">

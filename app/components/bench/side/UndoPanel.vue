@@ -1,8 +1,8 @@
 <script setup lang="ts">
-import Button from 'primevue/button'
 import { eventWords, type JobEvent, type JobPin } from '~~/core/job'
 import { tell, t } from '../../../words'
 
+import BackButton from './BackButton.vue'
 /** Undo corrects the record, never the engine: for a movement it asks which of the two is meant. */
 defineProps<{ event: JobEvent; pin: JobPin }>()
 defineEmits<{ retract: [event: JobEvent, how: 'recorded wrongly' | 'turned back']; back: [] }>()
@@ -24,9 +24,7 @@ defineEmits<{ retract: [event: JobEvent, how: 'recorded wrongly' | 'turned back'
         ><small>{{ t('undo-panel.it-happened-and-i-undid') }}</small></span
       >
     </button>
-    <Button severity="secondary" outlined @click="$emit('back')">
-      {{ t('common.back') }} <kbd>{{ t('common.esc') }}</kbd>
-    </Button>
+    <BackButton @back="$emit('back')" />
   </div>
 </template>
 

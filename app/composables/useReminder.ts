@@ -20,8 +20,10 @@ export function useReminder({ customerId, weeks }: { customerId: number; weeks: 
     if (email.value === draft.value?.email) return true
     const own = (await form.send(() => api('GET /api/customers')))?.find(c => c.id === customerId)
     if (!own) return false
-    const body = { name: own.name, contact: own.contact, email: email.value }
-    return (await form.send(() => api('PUT /api/customers/:id', { id: own.id, body }))) !== null
+    // what is not told is forgotten: all that is known goes with it
+    const { id, machines: _, ...known } = own
+    const body = { ...known, email: email.value }
+    return (await form.send(() => api('PUT /api/customers/:id', { id, body }))) !== null
   }
   /** Writes down that they were told. */
   const tell = (how: 'copied' | 'printed' | 'sent') =>

@@ -1,4 +1,5 @@
 import { ref } from 'vue'
+import { numberOf } from '~~/core/units'
 import type { ShopHere, WayIn } from '~~/shared/shops'
 import { api, append } from '../utils/api'
 import { useForm } from './useForm'
@@ -11,13 +12,13 @@ export interface TypedLimits {
   mostPeople: string
   mostPhotoMb: string
 }
-/** Empty is no limit; what is no number is refused in words. */
-const numberOf = (typed: string): number | null => (typed.trim() === '' ? null : Number(typed.replace(/[\s.,]/g, '')))
+/** Empty is no limit; what is no whole number is refused in words. “1,000” is a thousand: nobody limits to 1.000. */
+const limitOf = (typed: string): number | null => numberOf(typed, value => value >= 1000)
 export const limitsOf = ({ shortName, host, mostPeople, mostPhotoMb }: TypedLimits) => ({
   shortName,
   host,
-  mostPeople: numberOf(mostPeople),
-  mostPhotoMb: numberOf(mostPhotoMb),
+  mostPeople: limitOf(mostPeople),
+  mostPhotoMb: limitOf(mostPhotoMb),
 })
 export const typedLimits = ({ shortName, host, mostPeople, mostPhotoMb }: ShopHere): TypedLimits => ({
   shortName: shortName ?? '',

@@ -48,7 +48,7 @@ describe('limits as they are typed', () => {
     expect(shopLimitsSchema.parse(limitsOf(typed))).toEqual({
       ...{ shortName: 'north', host: null, mostPeople: null, mostPhotoMb: 2000 },
     })
-    for (const wrong of ['four', '0', '-1', '1e99'])
+    for (const wrong of ['four', '0', '-1', '1e99', '1.5', '2,5'])
       expect(shopLimitsSchema.safeParse(limitsOf({ ...typed, mostPeople: wrong })).success, wrong).toBe(false)
   })
   it('a host is a name alone, in small letters', () => {

@@ -1,0 +1,52 @@
+import { flushPromises } from '@vue/test-utils'
+import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
+import type { CustomerRow } from '~~/shared/customers'
+import type { ReminderResponse } from '~~/shared/machines'
+import { fine, newDevice, refused, shopAnswers, within } from '~~/tests/support/screens'
+import { useReminder } from './useReminder'
+
+const OWNER: CustomerRow = {
+  ...{ id: 4, name: 'O. Brackwell', contact: 'by the gate', email: 'old@example.org', language: 'es', machines: 2 },
+}
+const DRAFT = {
+  subject: 'Due',
+  text: 'Two are due.',
+  email: OWNER.email,
+  machineIds: [7, 9],
+} as unknown as ReminderResponse
+
+beforeEach(() => newDevice())
+afterEach(() => vi.unstubAllGlobals())
+
+describe('the letter to an owner', () => {
+  it('an address that is put right leaves what else is known of them: their language too', async () => {
+    const sent: unknown[] = []
+    shopAnswers(({ line, body }) => {
+      if (line.startsWith('PUT')) sent.push(body)
+      return fine(line.includes('/reminder') ? DRAFT : line.startsWith('GET /api/customers') ? [OWNER] : {})
+    })
+    const { it: given, end } = within(() => useReminder({ customerId: 4, weeks: 6 }))
+    await flushPromises()
+    given.email.value = 'new@example.org'
+    expect(await given.saveEmail()).toBe(true)
+    const { id: _, machines: __, ...known } = OWNER
+    expect(sent).toEqual([{ ...known, email: 'new@example.org' }])
+    end()
+  })
+  it('an address that stays is not sent; one that is refused says why, and the letter stays', async () => {
+    const sent: string[] = []
+    shopAnswers(({ line }) => {
+      sent.push(line)
+      if (line.startsWith('PUT')) return refused('Give the e-mail address.', 422)
+      return fine(line.includes('/reminder') ? DRAFT : [OWNER])
+    })
+    const { it: given, end } = within(() => useReminder({ customerId: 4, weeks: 6 }))
+    await flushPromises()
+    expect(await given.saveEmail()).toBe(true)
+    expect(sent.filter(line => line.startsWith('PUT'))).toEqual([])
+    given.email.value = 'nowhere'
+    expect(await given.saveEmail()).toBe(false)
+    expect([given.form.failed.value, given.text.value]).toEqual(['Give the e-mail address.', DRAFT.text])
+    end()
+  })
+})

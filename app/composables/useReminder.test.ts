@@ -1,8 +1,10 @@
-import { flushPromises } from '@vue/test-utils'
+import { flushPromises, mount } from '@vue/test-utils'
+import PrimeVue from 'primevue/config'
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 import type { CustomerRow } from '~~/shared/customers'
 import type { ReminderResponse } from '~~/shared/machines'
 import { fine, newDevice, refused, shopAnswers, within } from '~~/tests/support/screens'
+import ReminderPanel from '../components/machine/ReminderPanel.vue'
 import { useReminder } from './useReminder'
 
 const OWNER: CustomerRow = {
@@ -19,6 +21,26 @@ beforeEach(() => newDevice())
 afterEach(() => vi.unstubAllGlobals())
 
 describe('the letter to an owner', () => {
+  it('is sent once, however often the button is tapped; another letter is sent again', async () => {
+    const sent: unknown[] = []
+    shopAnswers(({ line, body }) => {
+      if (line === 'POST /api/reminders') sent.push((body as { text: string }).text)
+      return fine(line.includes('/reminder?') ? DRAFT : line.startsWith('GET') ? [OWNER] : { file: 'one.eml' })
+    })
+    const page = mount(ReminderPanel, { props: { customerId: 4, weeks: 6 }, global: { plugins: [PrimeVue] } })
+    await flushPromises()
+    const send = () => page.findAll('button').find(b => b.text() === 'Send')!
+    for (let tap = 0; tap < 3; tap++) void send().trigger('click')
+    await flushPromises()
+    await send().trigger('click')
+    await flushPromises()
+    expect(sent).toEqual([DRAFT.text])
+    await page.find('textarea').setValue('Three are due.')
+    await send().trigger('click')
+    await flushPromises()
+    expect(sent).toEqual([DRAFT.text, 'Three are due.'])
+    page.unmount()
+  })
   it('an address that is put right leaves what else is known of them: their language too', async () => {
     const sent: unknown[] = []
     shopAnswers(({ line, body }) => {

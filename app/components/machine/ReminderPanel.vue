@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import Button from 'primevue/button'
-import { ref } from 'vue'
+import { ref, watch } from 'vue'
 import AreaField from '../forms/AreaField.vue'
 import TextField from '../forms/TextField.vue'
 import { useReminder } from '../../composables/useReminder'
@@ -14,6 +14,9 @@ const props = defineProps<{ customerId: number; weeks: number }>()
 const emit = defineEmits<{ done: []; told: [] }>()
 const { form, draft, subject, text, email, saveEmail, tell: writeDown } = useReminder(props)
 const kept = ref('')
+/** How they were told this letter already: a second tap tells nobody twice. */
+const told = ref(new Set<'copied' | 'printed' | 'sent'>())
+watch([subject, text, email], () => told.value.clear())
 const area = ref<HTMLElement | null>(null)
 /** The clipboard wants a secure context; without one the text is selected, ready for the keys. */
 async function copy(): Promise<boolean> {
@@ -25,13 +28,22 @@ async function copy(): Promise<boolean> {
     return document.execCommand('copy')
   }
 }
+const telling = ref(false)
 async function tell(how: 'copied' | 'printed' | 'sent'): Promise<void> {
+  if (telling.value) return
+  telling.value = true
   kept.value = ''
   if (how === 'copied' && !(await copy())) kept.value = t('reminder-panel.the-text-is-marked-copy')
   if (how === 'printed') window.print()
+  if (!told.value.has(how)) await note(how)
+  telling.value = false
+}
+/** Writes down that they were told. */
+async function note(how: 'copied' | 'printed' | 'sent'): Promise<void> {
   if (how === 'sent' && !(await saveEmail())) return
   const answer = await writeDown(how)
   if (!answer) return
+  told.value.add(how)
   kept.value ||=
     how === 'sent'
       ? t('reminder-panel.in-the-outbox-as', { file: answer.file ?? '' })
@@ -65,7 +77,7 @@ async function tell(how: 'copied' | 'printed' | 'sent'): Promise<void> {
           @click="tell('printed')"
         >
           {{ t('common.print') }}</Button
-        ><Button severity="secondary" outlined :disabled="!email.trim()" @click="tell('sent')">
+        ><Button severity="secondary" outlined :disabled="!email.trim() || told.has('sent')" @click="tell('sent')">
           {{ t('reminder-panel.send') }}
         </Button>
       </div>

@@ -76,10 +76,10 @@ const keepWrench = (id: number | null, body: Unfinished<BodySent<'POST /api/wren
   sendTool(() => (id === null ? api('POST /api/wrenches', { body }) : api('PUT /api/wrenches/:id', { id, body })), done)
 const keepAdapter = (id: number | null, body: Unfinished<BodySent<'POST /api/adapters'>>, done: () => void) =>
   sendTool(() => (id === null ? api('POST /api/adapters', { body }) : api('PUT /api/adapters/:id', { id, body })), done)
-async function count(shim: Unfinished<BodySent<'PUT /api/shims'>>, done: () => void): Promise<void> {
-  if (!(await shimForm.send(() => api('PUT /api/shims', { body: shim })))) return
-  done()
-  await load()
+async function count(shim: Unfinished<BodySent<'PUT /api/shims'>>, done: (saved: boolean) => void): Promise<void> {
+  const saved = (await shimForm.send(() => api('PUT /api/shims', { body: shim }))) !== null
+  if (saved) await load()
+  done(saved)
 }
 </script>
 

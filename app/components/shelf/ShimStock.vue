@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import Button from 'primevue/button'
-import { computed, reactive, useTemplateRef } from 'vue'
+import { computed, onBeforeUnmount, reactive, useTemplateRef } from 'vue'
 import { formatLength, numberOf } from '~~/core/units'
 import { type ShimStockRow, shimRequestSchema } from '~~/shared/shelf'
 import type { useForm } from '../../composables/useForm'
@@ -16,7 +16,7 @@ const props = defineProps<{ shims: ShimStockRow[]; form: ReturnType<typeof useFo
 const emit = defineEmits<{
   count: [
     shim: ShimStockRow | { diameterMm: number | null; sizeMm: number | null; count: number | null },
-    done: () => void,
+    done: (saved: boolean) => void,
   ]
 }>()
 const typed = reactive({ diameter: '', size: '', count: '1' })
@@ -32,12 +32,40 @@ const number = (text: string): number | null => numberOf(text.replace(/\s*mm$/i,
 const element = useTemplateRef('element')
 const body = () => ({ diameterMm: number(typed.diameter), sizeMm: number(typed.size), count: number(typed.count) })
 const add = () =>
-  emit('count', body(), () => {
+  emit('count', body(), saved => {
+    if (!saved) return
     Object.assign(typed, { size: '', count: '1' })
     element.value?.forget()
   })
-const step = (shim: ShimStockRow, by: number) =>
-  emit('count', { ...shim, count: Math.max(0, shim.count + by) }, () => {})
+
+/** Taps that follow each other sooner than this are one count. */
+const SETTLES_MS = 400
+/** What was tapped to, by shim, until the shelf has it. */
+const tapped = reactive(new Map<string, number>())
+const settling = new Map<string, { shim: ShimStockRow; timer: ReturnType<typeof setTimeout> }>()
+const keyOf = (shim: ShimStockRow): string => `${shim.diameterMm} ${shim.sizeMm}`
+const shown = (shim: ShimStockRow): number => tapped.get(keyOf(shim)) ?? shim.count
+function step(shim: ShimStockRow, by: number): void {
+  const key = keyOf(shim)
+  tapped.set(key, Math.max(0, shown(shim) + by))
+  clearTimeout(settling.get(key)?.timer)
+  settling.set(key, { shim, timer: setTimeout(() => count(shim), SETTLES_MS) })
+}
+function count(shim: ShimStockRow): void {
+  const key = keyOf(shim)
+  settling.delete(key)
+  emit('count', { ...shim, count: shown(shim) }, () => {
+    // tapped again meanwhile: that is counted next
+    if (!settling.has(key)) tapped.delete(key)
+  })
+}
+// a page that is left takes along what was tapped last
+onBeforeUnmount(() => {
+  for (const { shim, timer } of settling.values()) {
+    clearTimeout(timer)
+    count(shim)
+  }
+})
 </script>
 
 <template>
@@ -53,7 +81,7 @@ const step = (shim: ShimStockRow, by: number) =>
           @click="step(s, -1)"
         >
           −</Button
-        ><output :aria-label="t('shim-stock.in-stock', { sizeMm: formatLength(s.sizeMm, 'mm') })">{{ s.count }}</output
+        ><output :aria-label="t('shim-stock.in-stock', { sizeMm: formatLength(s.sizeMm, 'mm') })">{{ shown(s) }}</output
         ><Button
           severity="secondary"
           outlined

@@ -1,7 +1,7 @@
 import { flushPromises, mount, type VueWrapper } from '@vue/test-utils'
 import ConfirmationService from 'primevue/confirmationservice'
 import PrimeVue from 'primevue/config'
-import { describe, expect, it } from 'vitest'
+import { describe, expect, it, vi } from 'vitest'
 import { plainBlade } from '~~/core/feeler'
 import type { AdapterRow, BladeSetRow, ShimStockRow, WrenchRow } from '~~/shared/shelf'
 import { useForm } from '../../composables/useForm'
@@ -115,11 +115,45 @@ const SHIM: ShimStockRow = { diameterMm: 9.5, sizeMm: 2.35, count: 1 }
 const stock = (shims = [SHIM]) => mount(ShimStock, { props: { shims, form: useForm() }, global })
 
 describe('shims in stock', () => {
-  it('are counted one by one, and never below none', async () => {
-    const page = stock([{ ...SHIM, count: 0 }])
-    await buttonOf(page, /less$/).trigger('click')
-    await buttonOf(page, /more$/).trigger('click')
-    expect(page.emitted('count')!.map(([shim]) => (shim as ShimStockRow).count)).toEqual([0, 1])
+  const counts = (page: ReturnType<typeof stock>) =>
+    (page.emitted('count') ?? []).map(([shim]) => (shim as ShimStockRow).count)
+  const tap = async (page: ReturnType<typeof stock>, which: RegExp, times: number) => {
+    for (let i = 0; i < times; i++) await buttonOf(page, which).trigger('click')
+  }
+  it('are counted by taps, however fast they follow each other, and never below none', async () => {
+    vi.useFakeTimers()
+    const page = stock([{ ...SHIM, count: 1 }])
+    await tap(page, /more$/, 3)
+    expect(page.get('output').text(), 'at once, before the shelf has it').toBe('4')
+    vi.advanceTimersByTime(1000)
+    expect(counts(page)).toEqual([4])
+    await tap(page, /less$/, 6)
+    vi.advanceTimersByTime(1000)
+    expect(counts(page)).toEqual([4, 0])
+    vi.useRealTimers()
+  })
+  it('a tap while a count is on its way is counted next; what the shelf refuses is shown as it was', async () => {
+    vi.useFakeTimers()
+    const page = stock([{ ...SHIM, count: 1 }])
+    await tap(page, /more$/, 1)
+    vi.advanceTimersByTime(1000)
+    await tap(page, /more$/, 1)
+    const [, first] = page.emitted('count')![0] as [ShimStockRow, (saved: boolean) => void]
+    await page.setProps({ shims: [{ ...SHIM, count: 2 }] })
+    first(true)
+    vi.advanceTimersByTime(1000)
+    expect([counts(page), page.get('output').text()]).toEqual([[2, 3], '3'])
+    const [, second] = page.emitted('count')![1] as [ShimStockRow, (saved: boolean) => void]
+    second(false)
+    await page.vm.$nextTick()
+    expect(page.get('output').text()).toBe('2')
+    vi.useRealTimers()
+  })
+  it('what was tapped last goes along when the page is left', async () => {
+    const page = stock([{ ...SHIM, count: 1 }])
+    await tap(page, /more$/, 2)
+    page.unmount()
+    expect(counts(page)).toEqual([3])
   })
   it('new ones are typed with a comma or mm beside the figure; the diameter stays for the next', async () => {
     const page = stock([])
@@ -127,9 +161,9 @@ describe('shims in stock', () => {
     await type(page, 'sizeMm', '2.375')
     await type(page, 'count', '3')
     await send(page)
-    const [shim, done] = page.emitted('count')![0] as [ShimStockRow, () => void]
+    const [shim, done] = page.emitted('count')![0] as [ShimStockRow, (saved: boolean) => void]
     expect(shim).toEqual({ diameterMm: 9.5, sizeMm: 2.375, count: 3 })
-    done()
+    done(true)
     await page.vm.$nextTick()
     expect(page.get<HTMLInputElement>('input[name="diameterMm"]').element.value).toBe('9,5 mm')
     expect(page.get<HTMLInputElement>('input[name="sizeMm"]').element.value).toBe('')

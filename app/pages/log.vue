@@ -24,9 +24,12 @@ const people = ref<PersonRow[]>([])
 const asked = reactive({ kind: null as LogKind | null, person: null as string | null })
 const query = computed(() => ({ kind: asked.kind ?? undefined, person: asked.person ?? undefined }))
 
+let latest = 0
 async function load(from?: number): Promise<void> {
+  const own = ++latest
   const page = await form.send(() => api('GET /api/log', { query: { ...query.value, before: from } }))
-  if (!page) return
+  // what was asked for last is shown: not an earlier question that is answered late, and no page twice
+  if (!page || own !== latest) return
   rows.value = from === undefined ? page.rows : [...(rows.value ?? []), ...page.rows]
   before.value = page.before
 }

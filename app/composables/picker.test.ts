@@ -4,7 +4,7 @@ import PrimeVue from 'primevue/config'
 import { expect, it, vi } from 'vitest'
 import { defineComponent, h, ref } from 'vue'
 import MachinePick from '../components/forms/MachinePick.vue'
-import { shopAnswers } from '../../tests/support/screens'
+import { newDevice, shopAnswers } from '../../tests/support/screens'
 
 const ROW = { id: 7, name: 'Red', tag: 'M-7', model: 'One', owner: 'A. Owner' }
 /** The list goes by a movement, which takes a busy machine longer. */
@@ -12,6 +12,7 @@ const PATIENCE = { timeout: 10_000 }
 const rested = () => new Promise(done => setTimeout(done, 20))
 
 it('a list whose answer comes after a machine was picked stays shut: it would lie over the button below', async () => {
+  newDevice()
   const answers: (() => void)[] = []
   shopAnswers(() => new Promise(done => answers.push(() => done({ status: 200, body: [ROW] }))))
   const picked = ref<unknown>(null)

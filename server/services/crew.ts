@@ -88,6 +88,7 @@ export async function endPerson(pool: Pool, shopId: number, personId: number): P
  */
 export const takeBack = (pool: Pool, shopId: number, personId: number): Promise<string> =>
   transaction(pool, async db => {
+    await lockShop(db, shopId)
     const { name, ended } = await known(db, shopId, personId)
     if (ended) await checkRoomForOne(db, shopId)
     await letPersonBack(db, shopId, personId)

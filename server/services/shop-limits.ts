@@ -6,11 +6,14 @@ import { Problem } from '../problem'
 
 const MB = 1_000_000
 
-/** Locks the shop, so that two at once do not take the same place. @throws Problem limit-reached */
+/**
+ * Locks the shop before anything is read, so that two at once do not take the same place: what is read first fixes what
+ * a transaction sees. Its first statement. @throws Problem limit-reached
+ */
 export async function checkRoomForOne(db: Db, shopId: number): Promise<void> {
+  await lockShop(db, shopId)
   const { mostPeople } = await limitsOfShop(db, shopId)
   if (mostPeople === null) return
-  await lockShop(db, shopId)
   if ((await countPeople(db, shopId)) >= mostPeople)
     throw new Problem('limit-reached', say('refused.no-room-for-people', { most: mostPeople }))
 }

@@ -113,7 +113,7 @@ test('an expired session in mid-job keeps the answer and sends it after signing 
   await expectOnce(process.env as Record<string, string>, job, 3)
 })
 
-test('while the shop’s database is away a page that is loaded goes on with its job, and nobody signs out unheard', async ({
+test('while the database is away a page that is loaded goes on with its job, and nobody signs out unheard', async ({
   page,
 }) => {
   await signIn(page)

@@ -82,7 +82,7 @@ export const closing = {
   'key.due.by-spec': 'by the spec',
   'key.another-date': 'Another date',
   'key.choose-day': 'Choose a date',
-  'key.choose-day.help': 'in some months, or a day',
+  'key.choose-day.help': 'months from now, or a day',
   'key.type-it': 'type it',
   'key.none': 'None',
   'key.none.help': 'no date promised',

@@ -78,7 +78,7 @@ export const closing: Words<typeof english> = {
   'key.due.by-spec': 'según los datos',
   'key.another-date': 'Otra fecha',
   'key.choose-day': 'Elegir una fecha',
-  'key.choose-day.help': 'en unos meses, o un día',
+  'key.choose-day.help': 'dentro de unos meses, o un día',
   'key.type-it': 'escríbala',
   'key.none': 'Ninguna',
   'key.none.help': 'no se promete fecha',

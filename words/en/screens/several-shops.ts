@@ -28,8 +28,9 @@ export const severalShops = {
   'page-shops.close': 'Close shop',
   'page-shops.close-of': ({ name }: Shown<'name'>) => `Close ${name}`,
   'page-shops.close-asks': ({ name, days }: { name: string; days: number }) =>
-    `Everybody of ${name} is signed out now, and nobody signs in. ` +
-    `After ${days} days all its records go; until then you can open it again. Download its files first: after that, only backups made until then still have it.`,
+    `Everybody at ${name} is signed out now, and nobody can sign in. ` +
+    `After ${days} days all its records go; until then you can open it again. ` +
+    'Download its files first: after that, only backups made until then still have it.',
   'page-shops.reopen': 'Open again',
   'page-shops.reopen-of': ({ name }: Shown<'name'>) => `Open ${name} again`,
   'page-shops.add': 'Add a shop',

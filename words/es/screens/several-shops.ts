@@ -30,7 +30,8 @@ export const severalShops: Words<typeof english> = {
   'page-shops.close-of': ({ name }) => `Cerrar ${name}`,
   'page-shops.close-asks': ({ name, days }) =>
     `Todos los de ${name} quedan fuera ahora y nadie entra. ` +
-    `A los ${days} días se borran todos sus registros; hasta entonces puede abrirlo de nuevo. Descargue antes sus archivos: después solo lo tienen las copias hechas hasta entonces.`,
+    `A los ${days} días se borran todos sus registros; hasta entonces puede abrirlo de nuevo. ` +
+    'Descargue antes sus archivos: después solo lo tienen las copias hechas hasta entonces.',
   'page-shops.reopen': 'Abrir de nuevo',
   'page-shops.reopen-of': ({ name }) => `Abrir ${name} de nuevo`,
   'page-shops.add': 'Agregar un taller',

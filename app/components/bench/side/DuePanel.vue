@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import Button from 'primevue/button'
-import { computed, defineAsyncComponent, ref } from 'vue'
+import { computed, defineAsyncComponent, ref, watch } from 'vue'
 import type { Happening } from '~~/core/job'
 import { EVENTS } from '~~/core/job'
 import { say } from '~~/core/said'
@@ -18,6 +18,7 @@ const MONTHS = [1, 3, 6, 12] as const
 const choices = computed(() => MONTHS.map(months => ({ months, day: monthsFrom(props.nowMs, months) })))
 const own = ref('')
 const wrong = ref('')
+watch(own, () => (wrong.value = ''))
 function record(date: string): void {
   const payload = EVENTS['next-due'].payload.safeParse({ use: null, date })
   if (payload.success) emit('done', { type: 'next-due', payload: payload.data })

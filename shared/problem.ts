@@ -18,6 +18,7 @@ export const STATUS_OF = {
   'answers-missing': 409,
   'backup-newer': 409,
   'backup-running': 409,
+  'changed-meanwhile': 409,
   'closed-already': 409,
   'done-already': 409,
   'duplicate': 409,

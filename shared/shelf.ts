@@ -1,16 +1,25 @@
-import { type BladeSet, bladeSetSchema } from '../core/feeler'
+import { type BladeSet, bladeSchema, bladeSetSchema } from '../core/feeler'
 import { engravedShim } from '../core/shim'
 import { type Adapter, type Wrench, adapterSchema, wrenchSchema } from '../core/torque'
 import { wrong } from '../core/wrong'
 import { z } from '../core/zod'
 
 export const bladeSetRequestSchema = bladeSetSchema
+/** A set with a change of some of its blades, and the blades that the change was made from, where they were seen. */
+export const bladeSetChangeSchema = bladeSetSchema.and(z.object({ was: z.array(bladeSchema).optional() }))
+export type BladeSetChange = z.infer<typeof bladeSetChangeSchema>
 export const wrenchRequestSchema = wrenchSchema
 export const adapterRequestSchema = adapterSchema
 const SHIM = wrong('wrong.a-shim-is-0-8')
 
 /** Shims come in steps of 0.025 at the finest; one between is a measured size, or a slip. */
 const SHIM_STEP_MM = 0.025
+const shimCount = z
+  .number({ error: wrong('wrong.say-how-many') })
+  .int({ error: wrong('wrong.count-them-in-whole-pieces') })
+  .min(0, { error: wrong('wrong.fewer-than-none-cannot-be') })
+  .max(999, { error: wrong('wrong.more-than-999-of-one') })
+
 export const shimRequestSchema = z.object({
   diameterMm: z
     .number({ error: wrong('wrong.give-the-diameter-in-mm') })
@@ -29,11 +38,9 @@ export const shimRequestSchema = z.object({
         return z.NEVER
       }
     }),
-  count: z
-    .number({ error: wrong('wrong.say-how-many') })
-    .int({ error: wrong('wrong.count-them-in-whole-pieces') })
-    .min(0, { error: wrong('wrong.fewer-than-none-cannot-be') })
-    .max(999, { error: wrong('wrong.more-than-999-of-one') }),
+  count: shimCount,
+  /** What was counted on from, where that was seen. */
+  was: shimCount.optional(),
 })
 export type ShimRequest = z.infer<typeof shimRequestSchema>
 

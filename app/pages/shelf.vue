@@ -4,7 +4,7 @@ import Button from 'primevue/button'
 import { computed, onMounted, reactive, ref, useTemplateRef } from 'vue'
 import { type Blade, USUAL_SETS } from '~~/core/feeler'
 import type { BodySent, Unfinished } from '~~/shared/api'
-import { type BladeSetRow, type ShelfResponse, bladeSetRequestSchema } from '~~/shared/shelf'
+import { type BladeSetChange, type ShelfResponse, bladeSetRequestSchema } from '~~/shared/shelf'
 import ChoiceField from '../components/forms/ChoiceField.vue'
 import TextField from '../components/forms/TextField.vue'
 import { bladeLine, bladesOf, usualSetOptions } from '../components/shelf/blade-line'
@@ -23,7 +23,7 @@ definePageMeta({ words: ['pages'] })
 useHead({ title: t('page-shelf.shelf-wembric') })
 const session = useSessionStore()
 const reading = useForm()
-const [setForm, toolForm, shimForm] = [useForm(), useForm(), useForm()]
+const [setForm, bladeForm, toolForm, shimForm] = [useForm(), useForm(), useForm(), useForm()]
 const shelf = ref<ShelfResponse | null>(null)
 const typed = reactive({ name: '', unit: 'mm' as 'mm' | 'thou' | null, sizes: '' })
 const addingSet = useTemplateRef('addingSet')
@@ -58,8 +58,13 @@ async function add(): Promise<void> {
     await load()
   }
 }
-async function change({ id, ...set }: BladeSetRow): Promise<void> {
-  if (await reading.send(() => api('PUT /api/blade-sets/:id', { id, body: set }))) await load()
+const isChangedMeanwhile = ({ refusal }: ReturnType<typeof useForm>): boolean =>
+  refusal.value?.problem.code === 'changed-meanwhile'
+/** @returns why it was not kept, empty where it was */
+async function change(id: number, body: BladeSetChange): Promise<string> {
+  const saved = await bladeForm.send(() => api('PUT /api/blade-sets/:id', { id, body }))
+  if (saved || isChangedMeanwhile(bladeForm)) await load()
+  return bladeForm.failed.value
 }
 async function makeMine(bladeSetId: number): Promise<void> {
   if (await reading.send(() => api('PUT /api/favourite-set', { body: { bladeSetId } }))) await session.load()
@@ -76,10 +81,10 @@ const keepWrench = (id: number | null, body: Unfinished<BodySent<'POST /api/wren
   sendTool(() => (id === null ? api('POST /api/wrenches', { body }) : api('PUT /api/wrenches/:id', { id, body })), done)
 const keepAdapter = (id: number | null, body: Unfinished<BodySent<'POST /api/adapters'>>, done: () => void) =>
   sendTool(() => (id === null ? api('POST /api/adapters', { body }) : api('PUT /api/adapters/:id', { id, body })), done)
-async function count(shim: Unfinished<BodySent<'PUT /api/shims'>>, done: (saved: boolean) => void): Promise<void> {
+async function count(shim: Unfinished<BodySent<'PUT /api/shims'>>): Promise<boolean> {
   const saved = (await shimForm.send(() => api('PUT /api/shims', { body: shim }))) !== null
-  if (saved) await load()
-  done(saved)
+  if (saved || isChangedMeanwhile(shimForm)) await load()
+  return saved
 }
 </script>
 
@@ -102,8 +107,8 @@ async function count(shim: Unfinished<BodySent<'PUT /api/shims'>>, done: (saved:
           :set="set"
           :mine="set.id === favourite"
           :is-lead="session.isLead"
-          :busy="reading.busy.value"
-          @change="change"
+          :busy="reading.busy.value || bladeForm.busy.value"
+          :change="body => change(set.id, body)"
           @favourite="makeMine(set.id)"
           @remove="remove(set.id)"
         />
@@ -169,7 +174,7 @@ async function count(shim: Unfinished<BodySent<'PUT /api/shims'>>, done: (saved:
           @remove-adapter="sendTool(() => api('DELETE /api/adapters/:id', { id: $event }))"
         />
         <p v-if="toolForm.failed.value" class="wrong" role="alert">{{ toolForm.failed.value }}</p>
-        <ShimStock :shims="shelf.shims" :form="shimForm" @count="count" />
+        <ShimStock :shims="shelf.shims" :form="shimForm" :count="count" />
         <p v-if="shimForm.failed.value" class="wrong" role="alert">{{ shimForm.failed.value }}</p>
       </section>
     </div>

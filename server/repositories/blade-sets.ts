@@ -22,6 +22,11 @@ export const bladeSetById = async (db: Db, shopId: number, id: number): Promise<
   const row = await maybeOne<Raw>(db, `${SELECT} WHERE shop_id = ? AND id = ?`, [shopId, id])
   return row && read(row)
 }
+/** A set, held until the transaction ends. */
+export const holdBladeSet = async (db: Db, shopId: number, id: number): Promise<BladeSetRow | null> => {
+  const row = await maybeOne<Raw>(db, `${SELECT} WHERE shop_id = ? AND id = ? FOR UPDATE`, [shopId, id])
+  return row && read(row)
+}
 export const insertBladeSet = async (db: Db, shopId: number, set: BladeSet): Promise<number> =>
   (
     await change(db, 'INSERT INTO blade_sets (shop_id, name, unit, blades_mm, blades) VALUES (?, ?, ?, ?, ?)', [

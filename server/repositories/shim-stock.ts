@@ -1,5 +1,5 @@
 import type { ShimStockRow } from '../../shared/shelf'
-import { change, type Db, many } from '../database/query'
+import { change, type Db, many, maybeOne } from '../database/query'
 
 export const shimsOfShop = (db: Db, shopId: number): Promise<ShimStockRow[]> =>
   many(
@@ -19,6 +19,16 @@ export const shimPieces = async (db: Db, shopId: number, diameterMm: number): Pr
       [shopId, diameterMm],
     )
   ).flatMap(({ sizeMm, count }) => Array.from({ length: count }, () => sizeMm))
+
+/** How many of one size are there, held until the transaction ends: none where it was never counted. */
+export const holdShimCount = async (db: Db, shopId: number, diameterMm: number, sizeMm: number): Promise<number> => {
+  const row = await maybeOne<{ count: number }>(
+    db,
+    'SELECT count FROM shim_stock WHERE shop_id = ? AND diameter_mm = ? AND size_mm = ? FOR UPDATE',
+    [shopId, diameterMm, sizeMm],
+  )
+  return row?.count ?? 0
+}
 
 export const setShimCount = (db: Db, shopId: number, { diameterMm, sizeMm, count }: ShimStockRow) =>
   count === 0

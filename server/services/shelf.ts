@@ -1,17 +1,20 @@
+import equal from 'fast-deep-equal'
 import type { BladeSet } from '../../core/feeler'
 import type { JobState } from '../../core/job'
+import { say } from '../../core/said'
 import type { Adapter, Wrench } from '../../core/torque'
-import type { BladeSetRow, ShelfResponse, ShimRequest } from '../../shared/shelf'
-import type { Db } from '../database/query'
+import type { BladeSetChange, BladeSetRow, ShelfResponse, ShimRequest } from '../../shared/shelf'
+import { type Db, type Pool, transaction } from '../database/query'
 import {
   bladeSetById,
   bladeSetsOfShop,
   deleteBladeSet,
+  holdBladeSet,
   insertBladeSet,
   updateBladeSet,
 } from '../repositories/blade-sets'
 import { setFavouriteSet } from '../repositories/people'
-import { setShimCount, shimsOfShop, takeShim } from '../repositories/shim-stock'
+import { holdShimCount, setShimCount, shimsOfShop, takeShim } from '../repositories/shim-stock'
 import {
   adaptersOfShop,
   deleteAdapter,
@@ -22,7 +25,7 @@ import {
   updateWrench,
   wrenchesOfShop,
 } from '../repositories/torque-tools'
-import { notFound } from '../problem'
+import { notFound, Problem } from '../problem'
 import type { ShopThing } from '../../words/en/refusals'
 
 export const readShelf = async (db: Db, shopId: number): Promise<ShelfResponse> => ({
@@ -40,11 +43,22 @@ export const addBladeSet = async (db: Db, shopId: number, set: BladeSet): Promis
 async function there(db: Db, shopId: number, id: number): Promise<void> {
   if (!(await bladeSetById(db, shopId, id))) throw notFound('blade set')
 }
-/** Jobs that are open keep the blades that they were opened with. */
-export async function changeBladeSet(db: Db, shopId: number, id: number, set: BladeSet): Promise<void> {
-  await there(db, shopId, id)
-  await updateBladeSet(db, shopId, id, set)
-}
+/**
+ * Jobs that are open keep the blades that they were opened with.
+ * @throws Problem changed-meanwhile where the change was made from other blades than are there now
+ */
+export const changeBladeSet = (
+  pool: Pool,
+  shopId: number,
+  id: number,
+  { was, ...set }: BladeSetChange,
+): Promise<void> =>
+  transaction(pool, async db => {
+    const now = await holdBladeSet(db, shopId, id)
+    if (!now) throw notFound('blade set')
+    if (was && !equal(was, now.blades)) throw new Problem('changed-meanwhile', say('refused.blades-changed'))
+    await updateBladeSet(db, shopId, id, set)
+  })
 export async function removeBladeSet(db: Db, shopId: number, id: number): Promise<void> {
   await there(db, shopId, id)
   await deleteBladeSet(db, shopId, id)
@@ -77,9 +91,17 @@ export const changeAdapter = async (db: Db, shopId: number, id: number, adapter:
   known('adapter', await updateAdapter(db, shopId, id, adapter))
 export const removeAdapter = async (db: Db, shopId: number, id: number) =>
   known('adapter', await deleteAdapter(db, shopId, id))
-export const countShims = async (db: Db, shopId: number, shim: ShimRequest): Promise<void> => {
-  await setShimCount(db, shopId, shim)
-}
+/**
+ * Sets how many of one size are there.
+ * @throws Problem changed-meanwhile where it was counted on from another number than is there now
+ */
+export const countShims = (pool: Pool, shopId: number, { was, ...shim }: ShimRequest): Promise<void> =>
+  transaction(pool, async db => {
+    const now = await holdShimCount(db, shopId, shim.diameterMm, shim.sizeMm)
+    if (was !== undefined && was !== now)
+      throw new Problem('changed-meanwhile', say('refused.shims-changed', { was, now }))
+    await setShimCount(db, shopId, shim)
+  })
 
 /** What a signed job took off the shelf. */
 export async function takeFittedShims(db: Db, shopId: number, state: JobState, diameterMm: number): Promise<void> {

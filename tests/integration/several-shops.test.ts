@@ -186,6 +186,37 @@ describe('who runs the server', () => {
   }, 60_000)
 })
 
+describe('a place in a shop that another is taking', () => {
+  it('is not taken again by whoever asked while the first was not done', async () => {
+    const { id, lead } = await newShop('east', 'eve', 'eve her password')
+    const add = (name: string) =>
+      lead.post<{ id: number }>('/api/people', { name, signIn: name, password: 'long enough', role: 'mechanic' })
+    const left = (await add('abe')).body.id
+    await lead.call('DELETE', `/api/people/${left}`)
+    const limits = { shortName: 'east', host: null, mostPeople: 2, mostPhotoMb: null }
+    expect((await ines.call('PUT', `/api/shops/${id}`, limits)).status).toBe(200)
+    // another server of the shop, in the middle of adding somebody: it holds the shop
+    const other = await createConnection(settings())
+    await other.beginTransaction()
+    await other.query('SELECT id FROM shops WHERE id = ? FOR UPDATE', [id])
+    const late = [add('cy'), lead.post(`/api/people/${left}/back`)]
+    const waiting = async () => {
+      const [rows] = await other.query(
+        "SELECT COUNT(*) AS n FROM information_schema.innodb_trx WHERE trx_state = 'LOCK WAIT'",
+      )
+      return (rows as { n: number }[])[0]!.n
+    }
+    await expect.poll(waiting, { timeout: 20_000 }).toBe(2)
+    await other.query(
+      `INSERT INTO people (shop_id, name, sign_in, password_hash, role) VALUES (?, 'Bo', 'bo', 'not one', 'mechanic')`,
+      [id],
+    )
+    await other.commit()
+    await other.end()
+    for (const { body } of await Promise.all(late)) expect(body).toMatchObject({ code: 'limit-reached' })
+  }, 60_000)
+})
+
 describe('a shop that is closed', () => {
   it('lets nobody in by any way, says until when it is kept, and is whole when it is opened again', async () => {
     const { id, lead } = await newShop('south', 'sol', 'sol her password')

@@ -1,4 +1,5 @@
 import { beforeAll, describe, expect, it } from 'vitest'
+import { plainBlade } from '../../core/feeler'
 import { engineOf } from '../support/builders'
 import { Client } from '../support/server'
 import { pool } from '../support/database'
@@ -98,6 +99,37 @@ describe('the shelf', () => {
     expect(said((await put(23.5, 1)).body)).toMatch(/Check the unit/)
     await put(2.375, 0)
     expect((await shelf()).shims.filter(s => s.diameterMm === 13)).toEqual([])
+  })
+  it('a count from a page that another person’s count has made old is refused, and says what is there', async () => {
+    const shim = { diameterMm: 13, sizeMm: 2.4 }
+    const put = (client: Client, count: number, was?: number) =>
+      client.call<{ code?: string; title?: string }>('PUT', '/api/shims', { ...shim, count, was })
+    const count = async () => (await shelf()).shims.find(s => s.sizeMm === 2.4 && s.diameterMm === 13)?.count ?? 0
+    expect((await put(ines, 5)).status).toBe(200)
+    expect((await put(tam, 4, 5)).status, 'taken by the first').toBe(200)
+    const late = (await put(ines, 6, 5)).body
+    expect(late).toMatchObject({ status: 409, code: 'changed-meanwhile', title: expect.stringContaining('4 now') })
+    expect(await count()).toBe(4)
+    const statuses = await Promise.all([put(ines, 5, 4), put(tam, 3, 4)].map(async sent => (await sent).status))
+    expect(statuses.sort(), 'two at once: one of them').toEqual([200, 409])
+    await put(ines, 0)
+    const firsts = await Promise.all([put(ines, 1, 0), put(tam, 2, 0)].map(async sent => (await sent).status))
+    expect(firsts.sort(), 'two find the first of a size at once').toEqual([200, 409])
+    await put(ines, 0)
+  })
+  it('two who mark blades of one set do not undo each other', async () => {
+    const blades = [plainBlade(0.1), plainBlade(0.2)]
+    const set = { name: `Shared ${Date.now()}`, unit: 'mm', blades }
+    const { id } = (await ines.post<{ id: number }>('/api/blade-sets', set)).body
+    const put = (client: Client, now: object[]) =>
+      client.call('PUT', `/api/blade-sets/${id}`, { ...set, blades: now, was: blades })
+    expect((await put(tam, [{ ...blades[0], condition: 'bent' }, blades[1]!])).status).toBe(200)
+    expect((await put(ines, [blades[0]!, { ...blades[1], measuredMm: 0.203 }])).body).toMatchObject({
+      status: 409,
+      code: 'changed-meanwhile',
+    })
+    expect((await shelf()).bladeSets.find(s => s.id === id)!.blades[0]!.condition).toBe('bent')
+    await ines.call('DELETE', `/api/blade-sets/${id}`)
   })
   it('a job keeps the shelf as it was when it was opened', async () => {
     const { bladeSets, wrenches } = await shelf()

@@ -4,7 +4,7 @@ import EndButton from '../forms/EndButton.vue'
 import { computed, reactive, ref } from 'vue'
 import { type Blade, BLADE_CONDITIONS, bladeSetSchema, engraving } from '~~/core/feeler'
 import { parseLength } from '~~/core/units'
-import type { BladeSetRow } from '~~/shared/shelf'
+import type { BladeSetChange, BladeSetRow } from '~~/shared/shelf'
 import ChoiceField from '../forms/ChoiceField.vue'
 import TextField from '../forms/TextField.vue'
 import { t } from '../../words'
@@ -14,8 +14,15 @@ import { wordsFor } from '../../utils/errors'
  * One blade set: each blade with both units and what is known of it. A tap opens the blade for its measured size and
  * condition.
  */
-const props = defineProps<{ set: BladeSetRow; mine: boolean; isLead: boolean; busy: boolean }>()
-const emit = defineEmits<{ change: [set: BladeSetRow]; favourite: []; remove: [] }>()
+const props = defineProps<{
+  set: BladeSetRow
+  mine: boolean
+  isLead: boolean
+  busy: boolean
+  /** Keeps a change of the set. @returns why it was not kept, empty where it was */
+  change: (set: BladeSetChange) => Promise<string>
+}>()
+defineEmits<{ favourite: []; remove: [] }>()
 const other = computed(() => (props.set.unit === 'mm' ? ('thou' as const) : ('mm' as const)))
 const open = ref<number | null>(null)
 const typed = reactive({ measured: '', condition: 'good' as Blade['condition'] | null })
@@ -38,7 +45,7 @@ function look(i: number): void {
   })
   wrong.value = ''
 }
-function keep(): void {
+async function keep(): Promise<void> {
   try {
     const measuredMm = typed.measured.trim() === '' ? null : parseLength(typed.measured, 'mm').mm
     const blades = props.set.blades.map((b, i) =>
@@ -46,8 +53,8 @@ function keep(): void {
     )
     const parsed = bladeSetSchema.safeParse({ name: props.set.name, unit: props.set.unit, blades })
     if (!parsed.success) throw parsed.error
-    open.value = null
-    emit('change', { ...parsed.data, id: props.set.id })
+    wrong.value = await props.change({ ...parsed.data, was: props.set.blades })
+    if (!wrong.value) open.value = null
   } catch (error) {
     wrong.value = wordsFor(error)
   }

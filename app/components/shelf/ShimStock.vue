@@ -2,8 +2,10 @@
 import Button from 'primevue/button'
 import { computed, onBeforeUnmount, reactive, useTemplateRef } from 'vue'
 import { formatLength, numberOf } from '~~/core/units'
-import { type ShimStockRow, shimRequestSchema } from '~~/shared/shelf'
+import type { Unfinished } from '~~/shared/api'
+import { type ShimRequest, type ShimStockRow, shimRequestSchema } from '~~/shared/shelf'
 import type { useForm } from '../../composables/useForm'
+import { useShimCounts } from '../../composables/useShimCounts'
 import TextField from '../forms/TextField.vue'
 import { t } from '../../words'
 import CheckedForm from '../forms/CheckedForm.vue'
@@ -12,12 +14,11 @@ import CheckedForm from '../forms/CheckedForm.vue'
  * Shims in stock by diameter and thickness; whoever takes or finds one counts it. A signed job takes its own off the
  * shelf.
  */
-const props = defineProps<{ shims: ShimStockRow[]; form: ReturnType<typeof useForm> }>()
-const emit = defineEmits<{
-  count: [
-    shim: ShimStockRow | { diameterMm: number | null; sizeMm: number | null; count: number | null },
-    done: (saved: boolean) => void,
-  ]
+const props = defineProps<{
+  shims: ShimStockRow[]
+  form: ReturnType<typeof useForm>
+  /** Sets how many there are. @returns whether the shelf took it */
+  count: (shim: Unfinished<ShimRequest>) => Promise<boolean>
 }>()
 const typed = reactive({ diameter: '', size: '', count: '1' })
 const diameters = computed(() =>
@@ -31,41 +32,14 @@ const MOST_MM = 100
 const number = (text: string): number | null => numberOf(text.replace(/\s*mm$/i, ''), mm => mm <= MOST_MM)
 const element = useTemplateRef('element')
 const body = () => ({ diameterMm: number(typed.diameter), sizeMm: number(typed.size), count: number(typed.count) })
-const add = () =>
-  emit('count', body(), saved => {
-    if (!saved) return
-    Object.assign(typed, { size: '', count: '1' })
-    element.value?.forget()
-  })
+async function add(): Promise<void> {
+  if (!(await props.count(body()))) return
+  Object.assign(typed, { size: '', count: '1' })
+  element.value?.forget()
+}
 
-/** Taps that follow each other sooner than this are one count. */
-const SETTLES_MS = 400
-/** What was tapped to, by shim, until the shelf has it. */
-const tapped = reactive(new Map<string, number>())
-const settling = new Map<string, { shim: ShimStockRow; timer: ReturnType<typeof setTimeout> }>()
-const keyOf = (shim: ShimStockRow): string => `${shim.diameterMm} ${shim.sizeMm}`
-const shown = (shim: ShimStockRow): number => tapped.get(keyOf(shim)) ?? shim.count
-function step(shim: ShimStockRow, by: number): void {
-  const key = keyOf(shim)
-  tapped.set(key, Math.max(0, shown(shim) + by))
-  clearTimeout(settling.get(key)?.timer)
-  settling.set(key, { shim, timer: setTimeout(() => count(shim), SETTLES_MS) })
-}
-function count(shim: ShimStockRow): void {
-  const key = keyOf(shim)
-  settling.delete(key)
-  emit('count', { ...shim, count: shown(shim) }, () => {
-    // tapped again meanwhile: that is counted next
-    if (!settling.has(key)) tapped.delete(key)
-  })
-}
-// a page that is left takes along what was tapped last
-onBeforeUnmount(() => {
-  for (const { shim, timer } of settling.values()) {
-    clearTimeout(timer)
-    count(shim)
-  }
-})
+const { shown, step, finish } = useShimCounts(shim => props.count(shim))
+onBeforeUnmount(() => finish(props.shims))
 </script>
 
 <template>

@@ -201,10 +201,8 @@ describe('a place in a shop that another is taking', () => {
     await other.query('SELECT id FROM shops WHERE id = ? FOR UPDATE', [id])
     const late = [add('cy'), lead.post(`/api/people/${left}/back`)]
     const waiting = async () => {
-      const [rows] = await other.query(
-        "SELECT COUNT(*) AS n FROM information_schema.innodb_trx WHERE trx_state = 'LOCK WAIT'",
-      )
-      return (rows as { n: number }[])[0]!.n
+      const [rows] = await other.query("SHOW GLOBAL STATUS LIKE 'Innodb_row_lock_current_waits'")
+      return Number((rows as { Value: string }[])[0]!.Value)
     }
     await expect.poll(waiting, { timeout: 20_000 }).toBe(2)
     await other.query(

@@ -206,7 +206,8 @@ describe('a place in a shop that another is taking', () => {
     }
     await expect.poll(waiting, { timeout: 20_000 }).toBe(2)
     await other.query(
-      `INSERT INTO people (shop_id, name, sign_in, password_hash, role) VALUES (?, 'Bo', 'bo', 'not one', 'mechanic')`,
+      `INSERT INTO people (shop_id, name, sign_in, password_hash, role, created_at)
+        VALUES (?, 'Bo', 'bo', 'not one', 'mechanic', UTC_TIMESTAMP())`,
       [id],
     )
     await other.commit()

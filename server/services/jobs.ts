@@ -95,11 +95,9 @@ async function opening(
   now: Date,
 ): Promise<{ id: number }> {
   const { shopId } = person
-  if (request.id !== undefined) {
-    // it may come again: one after the other in a shop, so that the second sees what the first made
-    await lockShop(db, shopId)
-    if (await jobById(db, shopId, request.id)) return { id: request.id }
-  }
+  // one after the other in a shop, and before anything is read: the second sees what the first made
+  await lockShop(db, shopId)
+  if (request.id !== undefined && (await jobById(db, shopId, request.id))) return { id: request.id }
   const machine = (await machineById(db, shopId, request.machineId)) ?? missing('machine')()
   const model = (await modelById(db, shopId, machine.modelId)) ?? missing('model')()
   const bladeSet = (await bladeSetById(db, shopId, request.bladeSetId)) ?? missing('blade set')()

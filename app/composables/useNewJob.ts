@@ -12,7 +12,7 @@ export function useNewJob() {
   const device = useDeviceShop()
   const here = useBeginHere()
 
-  async function beginHere(machine: MachineRow, request: OpenJobRequest): Promise<{ id: number }> {
+  async function beginHere(machine: MachineRow, request: OpenJobRequest & { id: number }): Promise<{ id: number }> {
     const shop = await device.known()
     const model = shop?.models.find(m => m.id === machine.modelId)
     const set = shop?.sets.find(s => s.id === request.bladeSetId)
@@ -21,7 +21,7 @@ export function useNewJob() {
     const { id: _, ...bladeSet } = set
     const left = shop.lastLeft.find(l => l.machineId === machine.id)
     const pin = devicePin({
-      jobId: deviceJobId(),
+      jobId: request.id,
       machine: pinnedMachine(machine, request),
       modelName: model.name,
       modelId: model.id,
@@ -39,14 +39,16 @@ export function useNewJob() {
       openedBy,
       lastAsLeft: left ? { date: left.date, readings: left.readings } : null,
     })
-    return { id: await here.begin(pin, { kind: 'job', request: { ...request, id: pin.jobId, openedAt } }) }
+    return { id: await here.begin(pin, { kind: 'job', request: { ...request, openedAt } }) }
   }
   /** @throws Refused or Error in words */
   async function open(machine: MachineRow, request: OpenJobRequest): Promise<{ id: number }> {
+    // one id by either way: where only the reply was lost, the server knows the job that begins here as its own
+    const named = { ...request, id: deviceJobId() }
     try {
-      return await api('POST /api/jobs', { body: request })
+      return await api('POST /api/jobs', { body: named })
     } catch (error) {
-      if (isAway(error)) return beginHere(machine, request)
+      if (isAway(error)) return beginHere(machine, named)
       throw error
     }
   }

@@ -23,7 +23,7 @@ test('a side-by-side by its maker’s own stops, from the Bay to the sheet', asy
   await page.getByLabel('Meter, km').fill('2600')
   await page.getByRole('button', { name: 'Open the job' }).click()
   await expect(instruction(page)).toHaveText(/^Is this the Span 850/)
-  const jobId = Number(/jobs\/(\d+)/.exec(page.url())![1])
+  const jobId = Number(/jobs\/(-?\d+)/.exec(page.url())![1])
   const hand = await BenchHand.at(page, jobId, 120, { 'right-exhaust': 0.29 })
   const asked = await hand.until(next => next.stage.kind === 'sign')
   for (const said of [/P lines up/, /Q lines up/, /Loosen the rear exhaust locknut/, /Turn it over two full turns/])

@@ -1,6 +1,7 @@
 import { computed, ref, shallowRef } from 'vue'
 import { type PageFinding, readPage, readSeenPage, type SeenFinding } from '~~/core/page-text'
 import type { SpecText } from '~~/core/spec-book'
+import { shrunk } from '../utils/shrunk'
 import { t } from '../words'
 
 /** A figure of a page that may be taken, with the words, or the piece of the picture, that it is from. */
@@ -38,8 +39,9 @@ export function usePageReading() {
   }
   async function photograph(file: File): Promise<void> {
     begin()
-    if (file.size > MOST) {
-      problem.value = t('from-page.too-large', { mb: (file.size / 1024 / 1024).toFixed(1) })
+    const kept = await shrunk(file)
+    if (kept.size > MOST) {
+      problem.value = t('from-page.too-large', { mb: (kept.size / 1024 / 1024).toFixed(1) })
       return
     }
     part.value = 0
@@ -50,7 +52,7 @@ export function usePageReading() {
       })
       const page = readSeenPage(words)
       if (!page) throw new Error('poor')
-      photo.value = file
+      photo.value = kept
       text.value = page.text
       offered.value = page.findings.map(f => ({
         ...f,

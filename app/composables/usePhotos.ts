@@ -5,6 +5,7 @@ import { api, isAway } from '../utils/api'
 import { useForm } from './useForm'
 import { t } from '../words'
 import { wordsFor } from '../utils/errors'
+import { shrunk } from '../utils/shrunk'
 
 const MOST = 5 * 1024 * 1024
 
@@ -51,9 +52,10 @@ export function usePhotos(given: { machineId: number; jobId?: number }) {
   async function take(file: File): Promise<void> {
     part.value = 0
     await form.send(async () => {
-      if (file.size > MOST)
-        throw new Error(t('use-photos.this-photo-has-mb-5', { size: (file.size / 1024 / 1024).toFixed(1) }))
-      await store.add(given.machineId, given.jobId ?? null, file, p => {
+      const photo = await shrunk(file)
+      if (photo.size > MOST)
+        throw new Error(t('use-photos.this-photo-has-mb-5', { size: (photo.size / 1024 / 1024).toFixed(1) }))
+      await store.add(given.machineId, given.jobId ?? null, photo, p => {
         part.value = p
       })
     })

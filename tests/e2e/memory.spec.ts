@@ -1,6 +1,8 @@
+import { randomBytes } from 'node:crypto'
 import { expect, type Page, test } from '@playwright/test'
 import jsQR from 'jsqr'
 import { PNG } from 'pngjs'
+import sharp from 'sharp'
 import { instruction, newJob, noViolations, signIn } from './bench'
 import { BenchHand } from './hand'
 
@@ -196,14 +198,20 @@ test('an oil change waits for the valves on the card; a photo is taken at the be
   await expect(instruction(page)).toBeVisible()
   await page.keyboard.press('m')
   await page.getByRole('button', { name: /^Photos/ }).click()
-  const picture = new PNG({ width: 60, height: 40 })
-  picture.data.fill(140)
   await page
     .locator('input[type=file]')
     .setInputFiles({ name: 'head.jpg', mimeType: 'image/jpeg', buffer: Buffer.from('not a photo') })
   await expect(page.getByRole('alert').filter({ hasText: 'JPEG' })).toContainText('not a JPEG, PNG or WebP')
-  await page
-    .locator('input[type=file]')
-    .setInputFiles({ name: 'head.png', mimeType: 'image/png', buffer: PNG.sync.write(picture) })
-  await expect(page.getByRole('img', { name: /^Photo of/ })).toBeVisible()
+  // as a phone takes it: larger than the shop takes, and lying on its side
+  const [width, height] = [3000, 2000]
+  const noise = randomBytes(width * height * 3)
+  const buffer = await sharp(noise, { raw: { width, height, channels: 3 } })
+    .jpeg({ quality: 90 })
+    .withMetadata({ orientation: 6 })
+    .toBuffer()
+  expect(buffer.length).toBeGreaterThan(5 * 1024 * 1024)
+  await page.locator('input[type=file]').setInputFiles({ name: 'head.jpg', mimeType: 'image/jpeg', buffer })
+  const photo = page.getByRole('img', { name: /^Photo of/ })
+  await expect(photo).toBeVisible()
+  await expect.poll(() => photo.evaluate((p: HTMLImageElement) => p.naturalHeight > p.naturalWidth)).toBe(true)
 })

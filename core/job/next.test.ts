@@ -2,7 +2,8 @@ import { describe, expect, it } from 'vitest'
 import { engineOf, LogBook, pinOf, setOf } from '../../tests/support/builders'
 import { confirmed, found, limits, ready, said, T, trial } from '../../tests/support/job-book'
 import type { Clearance, Engine } from '../engine'
-import { type Happening, roundTurn, stillWords, stripList, suggestedDue, untilWords } from './index'
+import { type Feel, FEELS } from '../feeler'
+import { type Happening, latestVerdict, roundTurn, stillWords, stripList, suggestedDue, untilWords } from './index'
 import { clashWords, eventWords, tell } from '../../tests/support/told'
 import { say } from '../said'
 
@@ -246,6 +247,21 @@ describe('Measure says what a blade would prove', () => {
       said(engineOf({ clearance: { intake: clearance, exhaust: clearance } }), { bladeSet: setOf('two', [t, 0.5]) }),
     )
     expect(book.next().why).toMatch(words)
+  })
+  it('counts what was felt before: between the limits, after one that went, a blade that won’t go proves it too', () => {
+    const felt = () =>
+      found(said(engineOf(), { bladeSet: setOf('near', [0.08, 0.1, 0.2]) })).say(trial('intake', 0.08, 'free'))
+    expect(felt().next()).toMatchObject({
+      instruction: 'Try 0.10 in the intake',
+      why: expect.stringContaining('If it slides freely, one more blade. If not, it’s in.'),
+    })
+    const after = (feel: Feel) => {
+      const { pin, state } = felt()
+        .say(trial('intake', 0.1, feel))
+        .view()
+      return latestVerdict(pin, state.valves[0]!).verdict
+    }
+    expect(FEELS.map(after), 'free, drag, pinched, no-go').toEqual(['unproved', 'in', 'in', 'in'])
   })
   it('once it is out, the next blade only tells how far', () => {
     expect(

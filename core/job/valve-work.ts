@@ -22,7 +22,7 @@ type FittedShim = ValveState['shim']['fitted'][number]
  * A trial as the blades of its set make it: how thick they truly are, what is engraved on them, how far they may be
  * off.
  */
-function trialOf(pin: JobPin, id: string, { bladesMm, set, feel }: TrialSaid): Trial {
+export function trialOf(pin: JobPin, id: string, { bladesMm, set, feel }: TrialSaid): Trial {
   const blades = setNamed(pin, set ?? null)
   const stack = stackNamed(blades, bladesMm)
   return {

@@ -84,7 +84,7 @@ const COMPLAINT_WORDS: Record<Complaint, string> = {
 const LIKELIER: Record<Likelier, string> = {
   tight: 'a tight valve',
   loose: 'a loose valve',
-  decompressor: 'a decompressor out of reach',
+  decompressor: 'a decompressor that no longer reaches its valve',
 }
 const LIKELIEST: Record<Suspect, string> = {
   'fuel and air': 'fuel and air',
@@ -235,7 +235,7 @@ export const access = {
   'suspect.rings and guides.help': 'blue smoke, oil on the plug',
   'complaint': ({ complaint }: OfComplaint) => COMPLAINT_WORDS[complaint],
   'complaint.hint': ({ complaint, to }: OfComplaint & { to: readonly Likelier[] }) =>
-    `${sentence(COMPLAINT_WORDS[complaint]).slice(0, -1)}: ${to.map(t => LIKELIER[t]).join(' or ')} is likelier. A hint, not proof.`,
+    `${sentence(COMPLAINT_WORDS[complaint]).slice(0, -1)}: ${to.map(t => LIKELIER[t]).join(' or ')} is more likely. A hint, not proof.`,
   'complaint.hint.none': ({ complaint }: OfComplaint) =>
     `${sentence(COMPLAINT_WORDS[complaint]).slice(0, -1)}: seldom the valves.`,
 

@@ -1,3 +1,4 @@
+import type { Verdict } from '../../core/feeler'
 import type { SetBy } from '../../core/job'
 import type { Tell, Text } from '../../core/said'
 import { within } from './grammar'
@@ -11,6 +12,13 @@ interface Figure {
   unit: 'mm' | 'thou'
 }
 
+/** What a blade proves, after “if it drags”. */
+const PROVES: Record<Verdict, string> = {
+  tight: 'it’s tight',
+  loose: 'it’s loose',
+  in: 'it’s in',
+  unproved: 'one more blade',
+}
 /** The ways out that are offered where no blade of a set settles it, the last with “or”. */
 const WAYS = {
   'set it': 'set it where one does',
@@ -54,14 +62,14 @@ export const measuring = {
   'blade.stack': ({ blades }: { blades: number }) =>
     `No blade of that size: stack ${['', '', 'two', 'three'][blades]}.`,
   'blade.by-how-much': ({ verdict }: { verdict: 'tight' | 'loose' }) => `It’s ${verdict}; this shows by how much.`,
-  'blade.tells.figure': (wanted: Figure) =>
-    `Wanted: ${length(wanted)}. If it drags, it’s in. Won’t go: tight. Free: the next blade up will tell.`,
-  'blade.tells.over-figure': (wanted: Figure) => `If it goes, it’s loose. If not, it counts as ${length(wanted)}.`,
-  'blade.tells.under': 'If it won’t go, it’s tight. If it goes, one more blade.',
-  'blade.tells.at-least': 'If it won’t go, it’s tight. If it drags, it’s in.',
-  'blade.tells.at-most': 'If it won’t go, it isn’t loose. If it slides freely, it’s loose.',
-  'blade.tells.over': 'If it goes, it’s loose. If not, one more blade.',
-  'blade.tells.between': 'If it drags, it’s in. Free or won’t go: one more blade.',
+  'blade.wanted': (wanted: Figure) => `Wanted: ${length(wanted)}.`,
+  'blade.tells': ({ refused, drags, free }: Record<'refused' | 'drags' | 'free', Verdict>) => {
+    if (refused === drags && drags === free) return 'Whatever it does, one more blade after it.'
+    if (drags === free) return `If it won’t go, ${PROVES[refused]}. If it goes, ${PROVES[free]}.`
+    if (refused === drags) return `If it slides freely, ${PROVES[free]}. If not, ${PROVES[drags]}.`
+    if (refused === free) return `If it drags, ${PROVES[drags]}. Free or won’t go: ${PROVES[free]}.`
+    return `If it won’t go, ${PROVES[refused]}. If it drags, ${PROVES[drags]}. If it slides freely, ${PROVES[free]}.`
+  },
 
   'still.somewhere': 'Is the crank still where it was?',
   'crept': 'The crank may have crept.',

@@ -32,7 +32,7 @@ export const ready = {
   'spec.label': 'Right spec',
   'spec': 'Is this the right spec?',
   'spec.why': ({ revision, source }: { revision: number; source: string }) =>
-    `Revision ${revision}: ${source}. A later bulletin overrides it.`,
+    `Revision ${revision}: ${source}. If a later bulletin gives other figures, those count.`,
 
   'ready-card.label': 'Getting ready',
   'ready-card': 'Uncheck what isn’t done yet',
@@ -95,7 +95,7 @@ export const ready = {
   'off.plug': 'Remove the spark plug',
   'off.cover': 'Remove the valve cover',
   'off.item': ({ item }: { item: string }) => `Remove: ${item}`,
-  'off.why': 'Into the labeled tray; note odd bolt lengths. List here whatever goes in, rags too.',
+  'off.why': 'Into the labeled tray; note odd bolt lengths. List here whatever you put into the engine, rags too.',
   'off.cover.why': ({ pattern }: { pattern: string }) =>
     `Loosen the bolts ${pattern || 'crosswise'}, a little at a time. Put a rag under it; look for dents.`,
   'key.off': 'It’s off',

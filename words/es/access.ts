@@ -79,7 +79,7 @@ const COMPLAINTS: Record<Complaint, string> = {
 const LIKELIER: Record<Likelier, string> = {
   tight: 'una válvula justa',
   loose: 'una válvula floja',
-  decompressor: 'un descompresor fuera de alcance',
+  decompressor: 'un descompresor que ya no alcanza su válvula',
 }
 const LIKELIEST: Record<Suspect, string> = {
   'fuel and air': 'combustible y aire',

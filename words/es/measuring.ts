@@ -1,3 +1,4 @@
+import type { Verdict } from '../../core/feeler'
 import type { Words } from '../teller'
 import type { measuring as english } from '../en/measuring'
 import { the, usual, valveName } from './grammar'
@@ -8,6 +9,13 @@ const WAYS = {
   'another set': 'use otro juego',
   'try again': 'pruebe una otra vez',
   'go on': 'continúe y diga por qué',
+}
+/** Lo que prueba una lámina, después de “si roza”. */
+const PROVES: Record<Verdict, string> = {
+  tight: 'está justa',
+  loose: 'está floja',
+  in: 'está bien',
+  unproved: 'una lámina más',
 }
 export const VERDICTS: Record<string, string> = {
   'in': 'bien',
@@ -50,14 +58,14 @@ export const measuring: Words<typeof english> = {
   'blade.try': ({ blade, valve }) => `Pruebe ${blade} en ${the(valve)}`,
   'blade.stack': ({ blades }) => `No hay lámina de esa medida: junte ${['', '', 'dos', 'tres'][blades]}.`,
   'blade.by-how-much': ({ verdict }) => `Está ${VERDICTS[verdict]}; esto muestra por cuánto.`,
-  'blade.tells.figure': wanted =>
-    `Se pide ${length(wanted)}. Si roza, está bien. No entra: justa. Libre: lo dirá la siguiente lámina.`,
-  'blade.tells.over-figure': wanted => `Si entra, está floja. Si no, cuenta como ${length(wanted)}.`,
-  'blade.tells.under': 'Si no entra, está justa. Si entra, una lámina más.',
-  'blade.tells.at-least': 'Si no entra, está justa. Si roza, está bien.',
-  'blade.tells.at-most': 'Si no entra, no está floja. Si pasa libre, está floja.',
-  'blade.tells.over': 'Si entra, está floja. Si no, una lámina más.',
-  'blade.tells.between': 'Si roza, está bien. Libre o no entra: una lámina más.',
+  'blade.wanted': wanted => `Se pide ${length(wanted)}.`,
+  'blade.tells': ({ refused, drags, free }) => {
+    if (refused === drags && drags === free) return 'Haga lo que haga, después otra lámina.'
+    if (drags === free) return `Si no entra, ${PROVES[refused]}. Si entra, ${PROVES[free]}.`
+    if (refused === drags) return `Si pasa libre, ${PROVES[free]}. Si no, ${PROVES[drags]}.`
+    if (refused === free) return `Si roza, ${PROVES[drags]}. Libre o no entra: ${PROVES[free]}.`
+    return `Si no entra, ${PROVES[refused]}. Si roza, ${PROVES[drags]}. Si pasa libre, ${PROVES[free]}.`
+  },
 
   'still.somewhere': '¿Sigue el cigüeñal donde estaba?',
   'crept': 'El cigüeñal pudo moverse.',

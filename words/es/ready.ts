@@ -17,7 +17,8 @@ export const ready: Words<typeof english> = {
 
   'spec.label': 'Datos correctos',
   'spec': '¿Son estos los datos correctos?',
-  'spec.why': ({ revision, source }) => `Revisión ${revision}: ${source}. Un boletín posterior la reemplaza.`,
+  'spec.why': ({ revision, source }) =>
+    `Revisión ${revision}: ${source}. Si un boletín posterior da otras cifras, valen esas.`,
 
   'ready-card.label': 'Preparativos',
   'ready-card': 'Quite lo que aún no es así',

@@ -25,8 +25,8 @@ const stop = computed(() => stopHere(props.view))
 const cylinderId = computed(() => valveById(pin.value.spec.engine, props.valveId).cylinderId)
 const role = computed(() => pin.value.spec.engine.valves.filter(v => v.id === props.valveId).map(v => v.role))
 /**
- * What stands beside the picture, the most pressing first: a bent blade, the trial that would settle it, blade error,
- * estimates.
+ * What stands beside the picture, the most pressing first: a bent blade, the size that would settle it where this set
+ * has none to try, blade error, estimates.
  */
 const beside = computed(() => {
   const { settleWithMm, verdict, cautions } = judged.value
@@ -35,7 +35,7 @@ const beside = computed(() => {
     ...(props.chosen?.doubt
       ? [t('blades-stage.this-blade-is-what-it', { doubt: props.chosen.doubt, errorMm: mm(props.chosen.errorMm) })]
       : []),
-    ...(verdict === 'unproved' && settleWithMm !== null && reading.value
+    ...(verdict === 'unproved' && settleWithMm !== null && reading.value && props.chosen === null
       ? [t('blades-stage.would-settle-it', { settleWithMm: mm(settleWithMm) })]
       : []),
     ...cautions.map(tell),

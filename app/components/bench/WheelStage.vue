@@ -164,10 +164,9 @@ const markIndex = computed(() => {
 /* A phone: the wheel as high as there is room, what is known at its sides, the rest below it. */
 @media (max-width: 700px) {
   .wheel-stage {
-    grid-template: 'tl picture tr' auto 'bl br br' auto / minmax(0, 1fr) minmax(140px, min(100cqh, 46vw)) minmax(
-        0,
-        1fr
-      );
+    grid-template:
+      'tl picture tr' auto 'bl bl bl' auto 'br br br' auto / minmax(0, 1fr)
+      minmax(140px, min(100cqh, 46vw)) minmax(0, 1fr);
     gap: 4px 8px;
     padding: 0 12px;
     align-content: start;
@@ -204,24 +203,20 @@ const markIndex = computed(() => {
   .bl {
     grid-area: bl;
   }
+  /* how a line looks when right, with its words beside it: above the wheel while it is looked for */
   .br {
     grid-area: br;
     display: grid;
-    gap: 4px;
-  }
-  .br :deep(.window) {
-    max-width: 150px;
-    justify-self: end;
-  }
-  /* while a line is looked for, how it looks when right stands above the wheel */
-  .turning .br {
-    grid-template-columns: 120px 1fr;
+    grid-template-columns: auto 1fr;
+    gap: 8px;
     align-items: center;
     text-align: left;
   }
-  .turning .br :deep(.window) {
+  .br p {
+    padding: 0;
+  }
+  .br :deep(.window) {
     width: 112px;
-    justify-self: start;
     margin: 0;
   }
   .turning .picture {

@@ -1,6 +1,5 @@
 import { valveById } from '../../engine'
 import {
-  BARE_FIGURE_NEAR_MM,
   type BladeSet,
   engravedWords,
   type Feel,
@@ -12,9 +11,9 @@ import {
   type Verdict,
 } from '../../feeler'
 import { say, type Said, type Text } from '../../said'
-import { snapMm } from '../../units'
 import type { GapChange } from '../gap-change'
 import { presentReading, type ValveState } from '../state'
+import { trialOf } from '../valve-work'
 import { aimOf } from '../aim'
 import { MOST_ROUNDS, standsByAngle } from '../setting'
 import { clearanceOf, expectedPolicy, judgeReading, type JobView, setInHand } from '../view'
@@ -40,23 +39,21 @@ export const feelKeys = (
     }),
   )
 
-/** What the blade would prove, said once. */
-function wouldProve(view: JobView, valveId: string, bladeMm: number, verdict: Verdict): Said {
-  if (verdict === 'tight' || verdict === 'loose') return say('blade.by-how-much', { verdict })
-  const clearance = clearanceOf(view.pin, valveId)
-  const limits = limitsOf(clearance)
-  const targetMm = targetOf(clearance)
-  const figure = { mm: targetMm, unit: view.pin.unit }
-  if (!limits)
-    return Math.abs(snapMm(bladeMm - targetMm)) <= BARE_FIGURE_NEAR_MM
-      ? say('blade.tells.figure', figure)
-      : bladeMm > targetMm
-        ? say('blade.tells.over-figure', figure)
-        : say('blade.tells.under')
-  if (bladeMm < limits.minMm) return say('blade.tells.under')
-  if (bladeMm === limits.minMm) return say('blade.tells.at-least')
-  if (bladeMm === limits.maxMm) return say('blade.tells.at-most')
-  return bladeMm > limits.maxMm ? say('blade.tells.over') : say('blade.tells.between')
+/** What each feel of a blade would prove, beside what was felt before it. */
+function wouldProve({ pin, state }: JobView, valve: ValveState, stack: Stack, set: BladeSet): Text {
+  const { valveId } = valve
+  const reading = presentReading(valve)
+  // after the crank moved, new trials stand alone
+  const before = reading?.place === state.places ? reading.trials : []
+  const told = (feel: Feel): Verdict => {
+    const made = trialOf(pin, 'next', { valveId, bladesMm: stack.engravedMm, set: set.name, feel, after: null })
+    return judgeReading(pin, { trials: [...before, made], phase: valve.phase }, valveId).verdict
+  }
+  const clearance = clearanceOf(pin, valveId)
+  return [
+    limitsOf(clearance) ? '' : say('blade.wanted', { mm: targetOf(clearance), unit: pin.unit }),
+    say('blade.tells', { refused: told('no-go'), drags: told('drag'), free: told('free') }),
+  ]
 }
 
 const alreadySaid = (view: JobView, valve: ValveState): Text => {
@@ -192,9 +189,9 @@ export function trialThing(view: JobView, valve: ValveState, phase: Said): Worde
   const reading = presentReading(valve)
   const set = setInHand(view)
   const stack = expectedPolicy(view, valve)(reading?.trials ?? [])?.stack
-  const judged = judgeReading(view.pin, reading, valveId)
+  const { verdict } = judgeReading(view.pin, reading, valveId)
+  const out = verdict === 'tight' || verdict === 'loose' ? verdict : null
   if (!stack) {
-    const out = judged.verdict === 'tight' || judged.verdict === 'loose'
     return { label, ...(out ? leftOut(view, valve) : notProvable(view, valve)) }
   }
   const askedBefore = (reading?.trials ?? []).filter(t => thickness(t) === stack.totalMm).length
@@ -208,7 +205,7 @@ export function trialThing(view: JobView, valve: ValveState, phase: Said): Worde
       alreadySaid(view, valve),
       access && !reading?.trials.length ? say('blade.access', { access }) : '',
       stacked,
-      wouldProve(view, valveId, stack.totalMm, judged.verdict),
+      out ? say('blade.by-how-much', { verdict: out }) : wouldProve(view, valve, stack, set),
     ],
     keys: feelKeys(valveId, stack, set, null),
     stage: { kind: 'blades', valveId, next: stack },

@@ -35,7 +35,7 @@ describe('a practice run is marked', () => {
     expect(tellEnglish(marks.find(m => m.grade === 'dangerous')!.truth)).toMatch(
       /was \d.\d\d mm open, so it would be set that much too loose/,
     )
-    expect(marks.some(m => tellEnglish(m.words) === 'You left the exhaust locknut loose')).toBe(true)
+    expect(marks.some(m => tellEnglish(m.words) === 'You left the exhaust adjuster loose')).toBe(true)
     expect(markRun(start, wrong).valves.find(v => v.valveId === 'only-exhaust')!.effect.say).toBe('mark.effect.nut')
     expect(markRun(start, wrong).score).toBeLessThan(30)
   })

@@ -64,7 +64,7 @@ test('the wrong stroke is said to be slack: the blade and the screw there are ma
   await expect(
     page.locator('[data-grade=dangerous]').filter({ hasText: /open, so it would be set that much too loose/ }),
   ).toBeVisible()
-  await expect(page.locator('[data-grade=dangerous]').filter({ hasText: 'locknut loose' })).toBeVisible()
+  await expect(page.locator('[data-grade=dangerous]').filter({ hasText: 'adjuster loose' })).toBeVisible()
   // where the rockers were guessed, the answers say compression and the crank stands a turn from it
   await page.locator('[data-grade=wrong]').filter({ hasText: 'without feeling it' }).first().getByRole('button').click()
   await expect(page.getByTestId('truly-at')).toContainText('exhaust stroke')

@@ -89,7 +89,7 @@ export const answers = {
   'did.shim-fitted': ({ valve, mm }: OfValve & { mm: number }) => `${valve}: shim ${formatLength(mm, 'mm')} fitted`,
   'did.cam-back': 'Cam back in',
   'did.set-chosen': ({ valve }: OfValve) => `${valve} to be set`,
-  'did.nut-loosened': ({ valve }: OfValve) => `${valve} locknut loose`,
+  'did.nut-loosened': ({ valve }: OfValve) => `${valve} adjuster loose`,
   'did.prove-turned': ({ turns }: { turns: number }) => `${turns} full turns by hand`,
   'did.gate-passed': ({ words }: Own) => `Continued: ${words}`,
   'did.came-out': ({ item }: { item: string }) => `Out again: ${item}`,

@@ -28,6 +28,7 @@ export const closing = {
 
   'refit.label': 'Refit',
   'refit': ({ item }: { item: Text }, tell: Tell) => `Put back: ${tell(item)}`,
+  'refit.plug.why': 'Start it by hand: it must turn in easily for several turns before a wrench goes on.',
   'refit.why': 'Start the awkward bolt by hand first; tighten none before all are in.',
   'key.back': 'It’s back',
   'key.back.help': 'fastened',

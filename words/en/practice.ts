@@ -88,7 +88,7 @@ export const practice = {
   'mark.effect.nut': 'The nut is loose: the screw works its way out and the valve drops.',
   'mark.effect.in': 'Runs the way the maker meant.',
   'mark.believed': ({ what }: { what: Verdict | 'measured' | 'not measured' }) => what,
-  'mark.left-loose': ({ valve }: OfValve) => `You left the ${within(valve)} locknut loose`,
+  'mark.left-loose': ({ valve }: OfValve) => `You left the ${within(valve)} adjuster loose`,
   'mark.never-measured': ({ valve }: OfValve) => `You never measured the ${within(valve)}`,
   'mark.stands': ({ gap }: { gap: string }) => `It is at ${gap}.`,
   'mark.left': ({ valve, inSpec }: OfValve & { inSpec: boolean }) => `${valve} left ${inSpec ? 'in' : 'out of'} spec`,

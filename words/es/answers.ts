@@ -91,7 +91,7 @@ export const answers: Words<typeof english> = {
   'did.shim-fitted': ({ valve, mm }) => `${valveName(valve)}: pastilla ${formatLength(mm, 'mm')} puesta`,
   'did.cam-back': 'Árbol de levas montado',
   'did.set-chosen': ({ valve }) => `${valveName(valve)} por ajustar`,
-  'did.nut-loosened': ({ valve }) => `Contratuerca de ${the(valve)} floja`,
+  'did.nut-loosened': ({ valve }) => `Ajuste de ${the(valve)} flojo`,
   'did.prove-turned': ({ turns }) => `${turns} vueltas completas a mano`,
   'did.gate-passed': ({ words }) => `Continuado: ${words}`,
   'did.came-out': ({ item }) => `Fuera otra vez: ${item}`,

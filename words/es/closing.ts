@@ -25,6 +25,7 @@ export const closing: Words<typeof english> = {
 
   'refit.label': 'Montar',
   'refit': ({ item }, tell) => `Ponga: ${tell(item)}`,
+  'refit.plug.why': 'Empiécela a mano: debe entrar fácil varias vueltas antes de usar la llave.',
   'refit.why': 'Empiece a mano por el tornillo difícil; no apriete ninguno hasta que entren todos.',
   'key.back': 'Ya está puesta',
   'key.back.help': 'sujeta',

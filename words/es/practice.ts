@@ -92,7 +92,7 @@ export const practice: Words<typeof english> = {
   'mark.effect.in': 'Funciona como quiso el fabricante.',
   'mark.believed': ({ what }) =>
     what === 'measured' ? 'medida' : what === 'not measured' ? 'sin medir' : VERDICTS[what],
-  'mark.left-loose': ({ valve }) => `Dejó floja la contratuerca de ${the(valve)}`,
+  'mark.left-loose': ({ valve }) => `Dejó flojo el ajuste de ${the(valve)}`,
   'mark.never-measured': ({ valve }) => `Nunca midió ${the(valve)}`,
   'mark.stands': ({ gap }) => `Está en ${gap}.`,
   'mark.left': ({ valve, inSpec }) => `${valveName(valve)} quedó ${inSpec ? 'en medida' : 'fuera de medida'}`,

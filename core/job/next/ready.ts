@@ -85,7 +85,9 @@ function offThing(view: JobView, item: string): Worded {
       ? say('part.off', { part })
       : item === COVER
         ? say('off.cover.why', { pattern: engine.coverPattern })
-        : say('off.why'),
+        : item === PLUG
+          ? say('off.plug.why')
+          : say('off.why'),
     keys: [
       key(say('key.off'), say('key.off.help'), { type: 'came-off', payload: { item } }),
       ...(also.length > 0

@@ -41,7 +41,11 @@ export function refitThing(view: JobView, item: string): Worded {
   return {
     label: say('refit.label'),
     instruction: say('refit', { item: itemWords(item) }),
-    why: engine.parts ? say('part.back', { part, gasket: engine.gasket }) : say('refit.why'),
+    why: engine.parts
+      ? say('part.back', { part, gasket: engine.gasket })
+      : item === PLUG
+        ? say('refit.plug.why')
+        : say('refit.why'),
     stage,
     keys: [
       ...(engine.parts && torqueNm !== null && isOne

@@ -236,6 +236,10 @@ export const findSchema = z.object({
     .transform(q => q.slice(0, 80)),
 })
 
+/** A tag that no machine of the shop has. */
+export interface NextTagResponse {
+  tag: string
+}
 export interface MachineRow {
   id: number
   name: string

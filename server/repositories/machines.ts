@@ -61,6 +61,14 @@ export const machineById = (db: Db, shopId: number, id: number): Promise<Machine
   maybeOne(db, `${SELECT} WHERE m.shop_id = ? AND m.id = ?`, [shopId, id])
 export const machineByTag = (db: Db, shopId: number, tag: string): Promise<{ id: number } | null> =>
   maybeOne(db, 'SELECT id FROM machines WHERE shop_id = ? AND tag = ?', [shopId, tag])
+export const newestTags = async (db: Db, shopId: number, most: number): Promise<string[]> =>
+  (
+    await many<{ tag: string }>(
+      db,
+      `SELECT tag FROM machines WHERE shop_id = ? AND NOT quick ORDER BY id DESC LIMIT ${most}`,
+      [shopId],
+    )
+  ).map(row => row.tag)
 export const lockMachine = (db: Db, shopId: number, id: number): Promise<{ id: number } | null> =>
   maybeOne(db, 'SELECT id FROM machines WHERE shop_id = ? AND id = ? FOR UPDATE', [shopId, id])
 

@@ -4,9 +4,11 @@ import { pool } from '../support/database'
 import { removeCustomer } from '../../server/services/customers'
 import { customerSummary } from '../../server/services/customer-summary'
 import { dueList } from '../../server/services/due'
-import { changeOwner, editMachine, machineWithTag } from '../../server/services/machines/edit'
+import { addMachine, changeOwner, editMachine, machineWithTag } from '../../server/services/machines/edit'
 import { readMachine } from '../../server/services/machines/memory'
+import { nextTag } from '../../server/services/machines/next-tag'
 import { listPhotos } from '../../server/services/photos'
+import { addModel } from '../../server/services/spec-book'
 import type { JobPin } from '../../core/job'
 import { engineOf } from '../support/builders'
 import { otherShop } from '../support/other-shop'
@@ -300,6 +302,36 @@ describe('machines and owners', () => {
     })
     await expect(listPhotos(pool, person.shopId, machine.id)).rejects.toMatchObject({ status: 404 })
     expect((await dueList(pool, person.shopId, 60, new Date())).items).toEqual([])
+  })
+})
+
+describe('a tag for the next machine', () => {
+  it('follows the shop’s own numbering, and is never one that a machine has', async () => {
+    const { person } = await otherShop()
+    const model = await addModel(pool, person, {
+      ...{
+        maker: 'Tagged',
+        model: 'T 1',
+        code: '',
+        family: '',
+        kind: 'Generator',
+        displacementCc: null,
+        yearFrom: null,
+      },
+      ...{ yearTo: null, answered: [], approveBecause: 'only lead', engine: engineOf() },
+    })
+    const tagged = (tag: string) =>
+      addMachine(pool, person.shopId, {
+        ...{ name: 'Tagged', tag, serial: '', plate: '', modelId: model.id, meterUnit: 'h' },
+        customer: { name: 'A. Owner', contact: '', email: '', language: null },
+      })
+    const next = async () => (await nextTag(pool, person.shopId)).tag
+    expect(await next(), 'the first of a shop').toBe('M-0001')
+    for (const tag of ['W 098', 'the old one', 'W 099', 'Q-421']) await tagged(tag)
+    expect(await next()).toBe('W 100')
+    await tagged('W 100')
+    await tagged('w 101')
+    expect(await next(), 'letters are alike, large or small').toBe('W 102')
   })
 })
 

@@ -1,10 +1,11 @@
 <script setup lang="ts">
 import { NuxtLink } from '#components'
 import Button from 'primevue/button'
-import { reactive, ref } from 'vue'
+import { reactive, ref, watch } from 'vue'
 import { type MachineRow, machineSchema } from '~~/shared/machines'
 import type { ModelHit } from '~~/shared/spec-book'
 import { useMachineEdits } from '../../composables/useMachineEdits'
+import { useNextTag } from '../../composables/useNextTag'
 import { METER_UNITS } from './meter-units'
 import ChoiceField from './ChoiceField.vue'
 import ModelPick from './ModelPick.vue'
@@ -13,13 +14,28 @@ import TextField from './TextField.vue'
 import { t } from '../../words'
 import CheckedForm from './CheckedForm.vue'
 
-/** A machine of a customer; the owner is chosen, or added with it. */
+/**
+ * A machine of a customer; the owner is chosen, or added with it. What was looked for and not found is what it is
+ * called.
+ */
+const props = defineProps<{ called?: string }>()
 const emit = defineEmits<{ added: [machine: MachineRow]; back: [] }>()
 const { form, add } = useMachineEdits()
-const machine = reactive({ name: '', tag: '', serial: '', plate: '', meterUnit: 'h' as 'h' | 'km' | 'mi' | null })
+const machine = reactive({
+  name: props.called?.trim() ?? '',
+  tag: '',
+  serial: '',
+  plate: '',
+  meterUnit: 'h' as 'h' | 'km' | 'mi' | null,
+})
 const customer = ref<Owner | null>(null)
 const model = ref<ModelHit | string | null>(null)
 const none = ref(false)
+const nextTag = useNextTag()
+// what somebody typed meanwhile stays
+watch(nextTag, tag => {
+  machine.tag ||= tag
+})
 
 const body = () => ({
   ...machine,
@@ -42,7 +58,7 @@ async function submit(): Promise<void> {
         :placeholder="t('machine-form.what-you-call-it')"
         name="name"
       />
-      <TextField v-model="machine.tag" :label="t('common.tag')" placeholder="M-0110" name="tag" />
+      <TextField v-model="machine.tag" :label="t('common.tag')" name="tag" />
       <ModelPick v-model="model" :label="t('machine-form.engine-model')" name="modelId" @none="none = true" />
       <ChoiceField
         v-model="machine.meterUnit"

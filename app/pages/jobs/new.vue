@@ -137,7 +137,7 @@ function added(row: MachineRow): void {
       </p>
       <p v-if="failed || loading.failed.value" class="wrong" role="alert">{{ failed || loading.failed.value }}</p>
     </template>
-    <MachineForm v-else-if="adding" @added="added" @back="adding = false" />
+    <MachineForm v-else-if="adding" :called="found?.length === 0 ? text : ''" @added="added" @back="adding = false" />
     <CheckedForm v-else-if="machine" class="open" :form="form" :schema="openJobSchema" :body="body" @send="open">
       <p class="said">
         <b class="figures">{{ machine.name }}</b>{{

@@ -27,6 +27,7 @@ export const partWords = () => ({
   emptyFilterMessage: t('parts.nothing-like-that'),
   emptySearchMessage: t('parts.nothing-like-that'),
   searchMessage: t('parts.some-fit'),
+  selectionMessage: t('parts.one-chosen'),
   emptySelectionMessage: t('parts.nothing-chosen'),
   chooseDate: t('parts.choose-a-day'),
   today: t('common.today'),
@@ -35,6 +36,8 @@ export const partWords = () => ({
   nextMonth: t('parts.month-after'),
   prevYear: t('parts.year-before'),
   nextYear: t('parts.year-after'),
+  prevDecade: t('parts.ten-years-before'),
+  nextDecade: t('parts.ten-years-after'),
   chooseMonth: t('parts.choose-a-month'),
   chooseYear: t('parts.choose-a-year'),
   aria: {

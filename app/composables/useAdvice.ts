@@ -15,34 +15,33 @@ export function useAdvice(): Weigh {
   let thread: Worker | null = null
   let remote: Remote<AdviceWorker> | null = null
 
-  function worker(): Remote<AdviceWorker> {
-    if (!remote) {
-      thread = new AdviceThread()
-      remote = wrap<AdviceWorker>(thread)
-    }
-    return remote
-  }
+  /** @throws where no worker can be had: it is not made, or its program does not load */
+  const weighed = (request: AdviceRequest): Promise<Advice> =>
+    new Promise((done, fail) => {
+      thread ??= new AdviceThread()
+      remote ??= wrap<AdviceWorker>(thread)
+      // a program that does not load answers nothing, ever
+      thread.addEventListener('error', fail, { once: true })
+      remote(request).then(done, fail)
+    })
   onUnmounted(() => thread?.terminate())
 
   return (model, position, noted) => {
     // plain data: what waits in the outbox is reactive, and a worker takes no proxies
-    const request = JSON.parse(
-      JSON.stringify({
-        engine: model.engine,
-        school: model.plan.school,
-        oneAtATime: model.plan.byCylinder,
-        noted,
-        tightBy: model.tightBy,
-      }),
-    ) as AdviceRequest
-    const key = JSON.stringify([request.engine.decompressor, request.school, request.oneAtATime, request.noted])
+    const key = JSON.stringify({
+      engine: model.engine,
+      school: model.plan.school,
+      oneAtATime: model.plan.byCylinder,
+      noted,
+      tightBy: model.tightBy,
+    } satisfies AdviceRequest)
     const known = found.value.get(key)
     if (known || asked.has(key)) return known ?? null
     asked.add(key)
     const keep = (advice: Advice) => {
       found.value = new Map(found.value).set(key, advice)
     }
-    worker()(request)
+    weighed(JSON.parse(key) as AdviceRequest)
       .then(keep)
       .catch(() => keep(adviseBySearch(model, position, noted)))
     return null

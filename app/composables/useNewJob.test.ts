@@ -23,7 +23,7 @@ const SHOP: DeviceShop = {
       spec: { revisionId: 9, revision: 2, status: 'approved', engine: engineOf() },
     },
   ],
-  lastLeft: [{ machineId: 3, date: '2026-05-04', readings: [{ valveId: 'intake', loMm: 0.1, hiMm: 0.12 }] }],
+  lastLeft: [{ machineId: 3, date: '2026-05-04', readings: { intake: { loMm: 0.1, hiMm: 0.12 } } }],
   sets: [
     { id: 2, ...setOf('Set A', [0.1, 0.12]) },
     { id: 5, ...setOf('Set B', [0.08, 0.1]) },

@@ -1,5 +1,5 @@
 import { useIntervalFn } from '@vueuse/core'
-import { ref } from 'vue'
+import { onMounted, ref } from 'vue'
 import type { RestoreResponse } from '~~/shared/backups'
 import { api } from '../utils/api'
 import { upload } from '../utils/upload'
@@ -7,7 +7,10 @@ import { useForm } from './useForm'
 
 const LOOK_EVERY_MS = 1000
 
-/** Brings a backup back on a server that has no shop: the file goes there, then it is restored. */
+/**
+ * Brings a backup back on a server that has no shop: the file goes there, then it is restored. A page that is loaded
+ * meanwhile, or after it, finds how it goes.
+ */
 export function useRestore() {
   const form = useForm()
   const state = ref<RestoreResponse>({ state: 'none' })
@@ -16,8 +19,10 @@ export function useRestore() {
   const look = async () => {
     state.value = await api('GET /api/restore').catch(() => state.value)
     if (state.value.state !== 'running') watching.pause()
+    else if (!watching.isActive.value) watching.resume()
   }
   const watching = useIntervalFn(look, LOOK_EVERY_MS, { immediate: false })
+  onMounted(look)
   async function begin(file: File, password: string): Promise<void> {
     sent.value = 0
     const taken = await form.send(() =>

@@ -1,11 +1,12 @@
 <script setup lang="ts">
 import { definePageMeta, navigateTo, useHead } from '#imports'
 import Button from 'primevue/button'
-import { reactive, ref } from 'vue'
+import { computed, reactive, ref } from 'vue'
 import ClockAndUnit from '../components/forms/ClockAndUnit.vue'
 import TextField from '../components/forms/TextField.vue'
 import RestorePanel from '../components/shop/RestorePanel.vue'
 import { useForm } from '../composables/useForm'
+import { useRestore } from '../composables/useRestore'
 import { useSessionStore } from '../stores/session'
 import { api } from '../utils/api'
 import { t } from '../words'
@@ -16,7 +17,9 @@ definePageMeta({ layout: false, words: ['pages'] })
 useHead({ title: t('page-setup.your-shop-wembric') })
 const form = useForm()
 /** A new computer of a shop that has been somewhere else before. */
-const restoring = ref(false)
+const restore = useRestore()
+const asked = ref(false)
+const restoring = computed(() => asked.value || ['running', 'done'].includes(restore.state.value.state))
 const session = useSessionStore()
 const here = Intl.DateTimeFormat().resolvedOptions().timeZone
 const shop = reactive({
@@ -36,10 +39,10 @@ async function submit(): Promise<void> {
 
 <template>
   <main>
-    <RestorePanel v-if="restoring" @leave="restoring = false" />
+    <RestorePanel v-if="restoring" :restore="restore" @leave="asked = false" />
     <CheckedForm v-else class="form" :form="form" :schema="setupSchema" :body="() => shop" @send="submit">
       <h1>{{ t('page-setup.your-shop') }}</h1>
-      <Button link class="instead" :label="t('page-setup.restore-instead')" @click="restoring = true" />
+      <Button link class="instead" :label="t('page-setup.restore-instead')" @click="asked = true" />
       <p class="lead">
         {{ t('page-setup.this-server-has-no-shop') }}
       </p>

@@ -3,13 +3,14 @@ import { NuxtLink } from '#components'
 import Button from 'primevue/button'
 import ProgressBar from 'primevue/progressbar'
 import { computed, ref, useTemplateRef } from 'vue'
-import { useRestore } from '../../composables/useRestore'
+import type { useRestore } from '../../composables/useRestore'
 import { t } from '../../words'
 import TextField from '../forms/TextField.vue'
 
 /** Brings a backup back on a computer that has no shop yet. */
+const props = defineProps<{ restore: ReturnType<typeof useRestore> }>()
 defineEmits<{ leave: [] }>()
-const { form, state, sent, begin } = useRestore()
+const { form, state, sent, begin } = props.restore
 const chosen = useTemplateRef<HTMLInputElement>('chosen')
 const password = ref('')
 const missing = ref(false)

@@ -50,6 +50,13 @@ describe('what a lead decides on a draft', () => {
     for (const ended of [{ approvedAt: '2026-01-02' }, { sentBackAt: '2026-01-02' }])
       expect(useDecision(() => of(draft(ended as Partial<RevisionRow>)), vi.fn()).open.value).toBeNull()
   })
+  it('two taps in a hurry approve it once, and nothing is said to be wrong', async () => {
+    useSessionStore().begin(sessionOf())
+    const asked = shopAnswers(() => fine({ id: 5 }))
+    const decision = useDecision(() => of(draft()), vi.fn())
+    await Promise.all([decision.approve(), decision.approve()])
+    expect([asked.length, decision.form.failed.value]).toEqual([1, ''])
+  })
   it('a refusal is said, and the reason that was typed stays', async () => {
     useSessionStore().begin(sessionOf())
     shopAnswers(() => refused('Somebody has approved it already.', 409))

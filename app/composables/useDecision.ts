@@ -26,10 +26,13 @@ export function useDecision(given: () => { model: ModelResponse; after: Revision
     decided()
   }
   async function approve(): Promise<void> {
+    // the second of two taps in a hurry
+    if (form.busy.value) return
     if (own.value && asking.value !== 'approve') return void (asking.value = 'approve')
     if (await form.send(() => api('POST /api/revisions/:id/approve', asked()))) done()
   }
   async function sendBack(): Promise<void> {
+    if (form.busy.value) return
     if (asking.value !== 'back') return void (asking.value = 'back')
     if (await form.send(() => api('POST /api/revisions/:id/send-back', asked()))) done()
   }

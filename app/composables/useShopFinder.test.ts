@@ -8,7 +8,15 @@ import { rememberDeviceShop } from '../local/device-shop'
 import { useSessionStore } from '../stores/session'
 import { useMachineSearch } from './useMachineSearch'
 
-const machine = (id: number, name: string) => ({ id, name, tag: `M-${id}`, serial: '', plate: '', owner: 'O', model: 'X' })
+const machine = (id: number, name: string) => ({
+  id,
+  name,
+  tag: `M-${id}`,
+  serial: '',
+  plate: '',
+  owner: 'O',
+  model: 'X',
+})
 const AT = '2026-11-30T07:00:00.000Z'
 const HERE = {
   ...{ models: [], lastLeft: [], sets: [], wrenches: [], adapters: [], at: AT },

@@ -45,12 +45,14 @@ export const fastenersSchema = z.object({
 })
 export type Fasteners = z.infer<typeof fastenersSchema>
 
+/** Compound is left to skin no longer than this. From memory: makers say 3 to 15 minutes. */
+export const MOST_SKIN_MINUTES = 120
 export const sealSchema = z.object({
   kind: z.enum(SEAL_KINDS),
   /** The face or groove that it belongs on. */
   on: words(60).default(''),
   /** How long compound is left to skin, minutes. */
-  skinMinutes: z.number().min(1).max(120).nullable().default(null),
+  skinMinutes: z.number().min(1).max(MOST_SKIN_MINUTES).nullable().default(null),
   /** Both faces are cleaned; the ring is oiled. */
   clean: z.boolean().default(false),
   oiled: z.boolean().default(false),

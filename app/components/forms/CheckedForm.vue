@@ -35,14 +35,20 @@ const settle = () => {
 useEventListener(window, 'pointerdown', () => (pressed = true), { capture: true })
 useEventListener(window, ['pointerup', 'pointercancel'], settle, { capture: true })
 
+const unread = new Set<() => boolean>()
 provide(FORM_AROUND, {
   register: checks.register,
   leave: name => (pressed ? waiting.push(() => checks.leave(name)) : checks.leave(name)),
   wrong: name => checks.errorOf(name) ?? form.wrong(name),
+  holdBack: test => {
+    unread.add(test)
+    return () => unread.delete(test)
+  },
 })
 
 async function submit(): Promise<void> {
-  if (await checks.all()) return emit('send')
+  const isRight = await checks.all()
+  if (isRight && ![...unread].some(test => test())) return emit('send')
   emit('stopped')
   await nextTick()
   element.value?.querySelector<HTMLElement>('[aria-invalid="true"]')?.focus()

@@ -11,6 +11,8 @@ export interface FormAround {
   leave: (name: string) => void
   /** What is wrong with it: by the schema once it was left, else by the server. */
   wrong: (name: string) => string | undefined
+  /** Something typed is read by itself: while it cannot be, nothing is sent. @returns takes it away again */
+  holdBack: (unread: () => boolean) => () => void
 }
 export const FORM_AROUND: InjectionKey<FormAround> = Symbol('form')
 

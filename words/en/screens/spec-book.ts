@@ -488,6 +488,7 @@ export const specBook = {
   'part-form.side': ({ side }: { side: 'left' | 'right' }) => side,
   'part-form.side-of-machine': 'Side',
   'part-form.skins-in': 'Skins in, minutes',
+  'part-form.skins-in-minutes': 'Give it in minutes, from 1 to 120.',
   'part-form.tool': 'Tool',
   'part-form.torque': 'Torque, N·m or another unit',
   'part-form.trap': 'What goes wrong here',
@@ -497,6 +498,7 @@ export const specBook = {
   'parts-fields.begin-with-the-usual': 'Begin with the usual list',
   'parts-fields.comes-off-later': ({ name }: Shown<'name'>) => `${name} comes off later`,
   'parts-fields.comes-off-sooner': ({ name }: Shown<'name'>) => `${name} comes off sooner`,
+  'parts-fields.correct-first': 'Something here can’t be read. Correct it, or remove the part.',
   'parts-fields.in-the-order': 'Parts in the order in which they come off. Tap one for its bolts, seal and torque.',
   'parts-fields.kind': ({ kind }: { kind: MachineKind }) => capital(kind),
   'parts-fields.kind-of-machine': 'Kind of machine',
@@ -530,6 +532,8 @@ export const specBook = {
   'page-spec-book-id.keep-the-list': 'Keep them as the model’s list',
   'page-spec-book-id-draft.learned-from': ({ number }: Shown<'number'>) => `Parts as they came off at job ${number}`,
   'heads-fields.sign': ({ name }: { name: string }) => `${name}: sign`,
+  'heads-fields.angle-fits': ({ least, most }: { least: number; most: number }) =>
+    `A V has ${least}° to ${most}° between its cylinders. Give that in degrees.`,
   'heads-fields.access': ({ name }: { name: string }) => `${name}: how the blade gets there`,
   'usual-part': ({ what, cylinder }: { what: UsualPart; cylinder: string | null }) =>
     cylinder === null ? capital(what) : `${cylinder} ${what}`,

@@ -518,6 +518,7 @@ export const specBook: Words<typeof english> = {
   'part-form.side': ({ side }) => (side === 'left' ? 'izquierdo' : 'derecho'),
   'part-form.side-of-machine': 'Lado',
   'part-form.skins-in': 'Hace piel en, minutos',
+  'part-form.skins-in-minutes': 'Dígalo en minutos, de 1 a 120.',
   'part-form.tool': 'Herramienta',
   'part-form.torque': 'Par, N·m u otra unidad',
   'part-form.trap': 'Qué sale mal aquí',
@@ -527,6 +528,7 @@ export const specBook: Words<typeof english> = {
   'parts-fields.begin-with-the-usual': 'Empezar con la lista usual',
   'parts-fields.comes-off-later': ({ name }) => `${name} sale después`,
   'parts-fields.comes-off-sooner': ({ name }) => `${name} sale antes`,
+  'parts-fields.correct-first': 'Algo aquí no se puede leer. Corríjalo, o quite la pieza.',
   'parts-fields.in-the-order': 'Las piezas en el orden en que salen. Toque una para sus tornillos, sello y par.',
   'parts-fields.kind': ({ kind }) => MACHINES[kind],
   'parts-fields.kind-of-machine': 'Tipo de máquina',
@@ -560,6 +562,8 @@ export const specBook: Words<typeof english> = {
   'page-spec-book-id.keep-the-list': 'Guardarlas como lista del modelo',
   'page-spec-book-id-draft.learned-from': ({ number }) => `Piezas como salieron en el trabajo ${number}`,
   'heads-fields.sign': ({ name }) => `${name}: marca`,
+  'heads-fields.angle-fits': ({ least, most }) =>
+    `Una V tiene de ${least}° a ${most}° entre sus cilindros. Dígalo en grados.`,
   'heads-fields.access': ({ name }) => `${name}: por dónde entra la galga`,
   'usual-part': ({ what, cylinder }) => (cylinder === null ? start(USUAL[what]) : `${start(USUAL[what])}, ${cylinder}`),
 }

@@ -1,8 +1,10 @@
 <script setup lang="ts">
-import { computed } from 'vue'
-import { type Engine, HEAD_LAYOUTS, type Heads, INTAKE_SIDES } from '~~/core/engine'
+import { computed, ref, watch } from 'vue'
+import { type Engine, HEAD_LAYOUTS, type Heads, INTAKE_SIDES, V_ANGLES_DEG } from '~~/core/engine'
+import { numberOf } from '~~/core/units'
 import ChoiceField from '../../forms/ChoiceField.vue'
 import TextField from '../../forms/TextField.vue'
+import { useUnread } from '../../forms/useUnread'
 import HeadsDrag from './HeadsDrag.vue'
 import { t } from '../../../words'
 
@@ -54,13 +56,27 @@ const intakeSide = computed({
     if (heads.value && side) heads.value = { ...heads.value, intakeSide: side }
   },
 })
-const angle = computed({
-  get: () => String(heads.value?.angleDeg ?? ''),
-  set: text => {
-    const angleDeg = Number(text)
-    if (heads.value && angleDeg >= 15 && angleDeg < 180) heads.value = { ...heads.value, angleDeg }
-  },
+/** The angle as it is typed, read at each change: half a figure stays as it is typed, and none is not told. */
+const angle = ref(String(heads.value?.angleDeg ?? ''))
+const angleDeg = computed(() => numberOf(angle.value.replace(/°\s*$/, '')))
+const angleFits = computed(
+  () =>
+    layout.value !== 'V' ||
+    angleDeg.value === null ||
+    (angleDeg.value >= V_ANGLES_DEG.least && angleDeg.value <= V_ANGLES_DEG.most),
+)
+watch(angle, () => {
+  if (!heads.value || layout.value !== 'V' || !angleFits.value) return
+  const { angleDeg: _, ...others } = heads.value
+  heads.value = angleDeg.value === null ? others : { ...others, angleDeg: angleDeg.value }
 })
+watch(
+  () => heads.value?.angleDeg ?? null,
+  now => {
+    if (now !== angleDeg.value) angle.value = String(now ?? '')
+  },
+)
+useUnread(() => !angleFits.value)
 /** The maker’s own sign for a valve, or how the blade gets to it. Nothing typed is nothing told. */
 function tell(id: string, what: 'sign' | 'access', text: string): void {
   valves.value = (valves.value ?? props.engine?.valves ?? []).map(v => {
@@ -86,7 +102,13 @@ const pictured = computed(() => (props.engine ? { ...props.engine, heads: heads.
         :placeholder="t('heads-fields.not-told')"
       />
       <ChoiceField v-if="heads" v-model="intakeSide" :label="t('heads-fields.intakes')" :options="sides" />
-      <TextField v-if="layout === 'V'" v-model="angle" :label="t('heads-fields.angle')" inputmode="numeric" />
+      <TextField
+        v-if="layout === 'V'"
+        v-model="angle"
+        :label="t('heads-fields.angle')"
+        :wrong="angleFits ? undefined : t('heads-fields.angle-fits', V_ANGLES_DEG)"
+        inputmode="numeric"
+      />
     </div>
     <HeadsDrag v-if="pictured" class="picture" :engine="pictured" @valves="valves = $event" />
     <div v-if="engine" class="grid">

@@ -1,20 +1,27 @@
 <script setup lang="ts">
 import Checkbox from 'primevue/checkbox'
-import { computed, reactive, useId, watch } from 'vue'
-import { oddTorque, type Part, PART_KINDS, PART_SIDES, PATTERNS, SEAL_KINDS } from '~~/core/access'
+import { computed, onUnmounted, reactive, useId, watch } from 'vue'
+import { MOST_SKIN_MINUTES, oddTorque, type Part, PART_KINDS, PART_SIDES, PATTERNS, SEAL_KINDS } from '~~/core/access'
 import { fastenersText, parseFasteners } from '~~/core/access/fastener-text'
 import type { Cylinder } from '~~/core/engine'
-import { measuredValue } from '~~/core/units'
+import { measuredValue, numberOf } from '~~/core/units'
 import ChoiceField from '../../forms/ChoiceField.vue'
 import TextField from '../../forms/TextField.vue'
+import { useUnread } from '../../forms/useUnread'
 import { wordsFor } from '../../../utils/errors'
 import { named as nameOf, t } from '../../../words'
 
 /** One part that comes off: what holds it, what it wants on the way back, what goes wrong with it. */
 const props = defineProps<{ part: Part; cylinders: readonly Cylinder[] }>()
-const emit = defineEmits<{ change: [part: Part] }>()
+const emit = defineEmits<{ change: [part: Part]; unread: [is: boolean] }>()
 const id = useId()
 const { seal } = props.part
+/** What stands while what is typed cannot be read; no part of what is watched, for the part comes back changed. */
+const before = {
+  fasteners: props.part.fasteners,
+  torqueNm: props.part.torqueNm,
+  skinMinutes: seal?.skinMinutes ?? null,
+}
 /** Figures are typed as words and read at each change, so that half a figure stays as it is typed. */
 const typed = reactive({
   ...props.part,
@@ -35,15 +42,21 @@ function read<T>(work: () => T): { value: T; wrong: '' } | { value: null; wrong:
 }
 const fasteners = computed(() => read(() => parseFasteners(typed.fasteners)))
 const torque = computed(() => read(() => (typed.torque.trim() ? measuredValue('torque', typed.torque) : null)))
+const skin = computed(() => {
+  const minutes = typed.seal === 'compound' ? numberOf(typed.skin) : null
+  return minutes === null || (minutes >= 1 && minutes <= MOST_SKIN_MINUTES)
+    ? { value: minutes, wrong: '' }
+    : { value: before.skinMinutes, wrong: t('part-form.skins-in-minutes') }
+})
 const told = computed((): Part => ({
   name: typed.name.trim(),
   kind: typed.kind,
   where: typed.where.trim(),
   side: typed.side,
   cylinderId: typed.cylinderId,
-  fasteners: fasteners.value.value ?? props.part.fasteners,
+  fasteners: fasteners.value.value ?? before.fasteners,
   tool: typed.tool.trim(),
-  torqueNm: torque.value.wrong ? props.part.torqueNm : torque.value.value,
+  torqueNm: torque.value.wrong ? before.torqueNm : torque.value.value,
   pattern: typed.pattern,
   seal:
     typed.seal === null
@@ -51,13 +64,21 @@ const told = computed((): Part => ({
       : {
           kind: typed.seal,
           on: typed.on.trim(),
-          skinMinutes: Number(typed.skin) > 0 ? Number(typed.skin) : null,
+          skinMinutes: skin.value.value,
           clean: typed.clean,
           oiled: typed.oiled,
         },
   trap: typed.trap.trim(),
 }))
-watch(told, part => emit('change', part))
+watch(told, part => {
+  if (!fasteners.value.wrong) before.fasteners = part.fasteners
+  if (!torque.value.wrong) before.torqueNm = part.torqueNm
+  emit('change', part)
+})
+const unread = computed(() => [fasteners, torque, skin].some(({ value }) => value.wrong !== ''))
+useUnread(() => unread.value)
+watch(unread, is => emit('unread', is))
+onUnmounted(() => emit('unread', false))
 const oddly = computed(() => {
   const odd = oddTorque(told.value)
   return odd
@@ -101,6 +122,7 @@ const cylinderChoices = computed(() => [none, ...props.cylinders.map(c => ({ val
         v-model="typed.skin"
         :label="t('part-form.skins-in')"
         inputmode="numeric"
+        :wrong="skin.wrong || undefined"
       />
       <div class="tick">
         <Checkbox v-model="typed.clean" :input-id="`${id}-clean`" binary /><label :for="`${id}-clean`">{{

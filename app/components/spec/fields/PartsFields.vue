@@ -26,6 +26,18 @@ watch(
 const kinds = MACHINE_KINDS.map(value => ({ value, label: t('parts-fields.kind', { kind: value }) }))
 /** The part whose form is open. */
 const open = ref<number | null>(null)
+/** What is typed in the open form cannot be read: it stays open, for closing it would lose that. */
+const unread = ref(false)
+const refused = ref(false)
+watch(unread, () => (refused.value = false))
+/** @returns whether another part may be turned to */
+function mayTurn(): boolean {
+  refused.value = unread.value
+  return !unread.value
+}
+function show(i: number): void {
+  if (mayTurn()) open.value = open.value === i ? null : i
+}
 const all = computed(() => parts.value ?? [])
 
 function takeUsual(): void {
@@ -43,6 +55,7 @@ const toggle = (thing: SafeThing) => {
   safe.value = inSafeOrder(now.includes(thing) ? now.filter(x => x !== thing) : [...now, thing])
 }
 function add(): void {
+  if (!mayTurn()) return
   parts.value = [...all.value, plainPart('')]
   open.value = all.value.length
 }
@@ -50,16 +63,20 @@ function change(i: number, part: Part): void {
   parts.value = all.value.map((p, n) => (n === i ? part : p))
 }
 function drop(i: number): void {
+  if (open.value !== i && !mayTurn()) return
   const left = all.value.filter((_, n) => n !== i)
   parts.value = left.length ? left : undefined
-  open.value = null
+  if (open.value === i) open.value = null
+  else if (open.value !== null && open.value > i) open.value--
 }
 function move(i: number, by: -1 | 1): void {
+  if (!mayTurn()) return
   const next = [...all.value]
   const [part] = next.splice(i, 1)
   next.splice(i + by, 0, part!)
   parts.value = next
-  open.value = open.value === i ? i + by : null
+  if (open.value === i) open.value = i + by
+  else if (open.value === i + by) open.value = i
 }
 </script>
 
@@ -98,7 +115,7 @@ function move(i: number, by: -1 | 1): void {
     <ol v-if="all.length">
       <li v-for="(part, i) in all" :key="i">
         <div class="row">
-          <button type="button" class="name" :aria-expanded="open === i" @click="open = open === i ? null : i">
+          <button type="button" class="name" :aria-expanded="open === i" @click="show(i)">
             <b>{{ part.name || t('parts-fields.new-part') }}</b>
             <small>{{ t('list-stage.part', { ...part, seal: part.seal?.kind ?? null }) }}</small>
           </button>
@@ -121,7 +138,14 @@ function move(i: number, by: -1 | 1): void {
             @click="drop(i)"
           />
         </div>
-        <PartForm v-if="open === i" :part="part" :cylinders="engine?.cylinders ?? []" @change="change(i, $event)" />
+        <PartForm
+          v-if="open === i"
+          :part="part"
+          :cylinders="engine?.cylinders ?? []"
+          @change="change(i, $event)"
+          @unread="unread = $event"
+        />
+        <p v-if="open === i && refused" class="wrong" role="alert">{{ t('parts-fields.correct-first') }}</p>
       </li>
     </ol>
     <Button severity="secondary" outlined :label="t('parts-fields.add')" @click="add" />

@@ -105,7 +105,7 @@ function spoken({ mm, note }: (typeof blades.value)[number]): string {
       }}</span
       ><span v-if="stacksFelt.length" class="stacked">{{ stacksFelt.at(-1) }}</span>
       <Button severity="secondary" outlined class="push" :aria-pressed="stacking" @click="$emit('stack')">
-        {{ stacking ? t('blade-fan.stacking') : t('blade-fan.stack') }} <kbd>+</kbd>
+        {{ stacking ? t('blade-fan.stacking') : t('common.stack') }} <kbd>+</kbd>
       </Button>
       <Button v-if="several" severity="secondary" outlined @click="$emit('sets')">
         {{ t('blade-fan.other-set') }} <kbd>X</kbd>

@@ -3,11 +3,12 @@ import Button from 'primevue/button'
 import { computed, onUnmounted, ref, watch } from 'vue'
 import { type BladeSet, engravedWords, engraving, leavesOf } from '~~/core/feeler'
 import type { BladeFelt, LevelRules } from '~~/core/practice'
+import { tapped } from '../../bench/blades-in-hand'
 import PullBar from './PullBar.vue'
 import { t } from '../../words'
 
 /**
- * A blade, or two on each other, slid into the gap: its pull is felt and not named. While it is in, the crank is held.
+ * A blade, or some on each other, slid into the gap: its pull is felt and not named. While it is in, the crank is held.
  */
 const props = defineProps<{
   set: BladeSet
@@ -84,16 +85,7 @@ function pull(event: PointerEvent): void {
   if (slideTo(depth.value + by)) pulling.value = null
 }
 const stack = ref(false)
-function pick(mm: number): void {
-  if (!stack.value) emit('choose', [mm])
-  else
-    emit(
-      'choose',
-      props.bladesMm.includes(mm)
-        ? props.bladesMm.filter(b => b !== mm)
-        : [...props.bladesMm, mm].sort((a, b) => b - a).slice(0, 2),
-    )
-}
+const pick = (mm: number): void => emit('choose', tapped(props.bladesMm, mm, stack.value))
 defineExpose({ slide })
 </script>
 
@@ -146,7 +138,7 @@ defineExpose({ slide })
       </Button>
       <Button v-if="depth > 1" severity="secondary" outlined @click="takeOut">{{ t('blade-tool.take-it-out') }}</Button>
       <Button severity="secondary" outlined :aria-pressed="stack" :class="{ on: stack }" @click="stack = !stack">
-        {{ t('blade-tool.stack-two') }}
+        {{ t('common.stack') }}
       </Button>
     </div>
     <PullBar :force-n="forceN" :most-n="mostN" :trace="trace" :zones="rules.zones" />

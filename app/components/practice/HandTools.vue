@@ -188,9 +188,11 @@ function waitAnHour(): void {
         </Button>
       </div>
     </section>
+    <!-- at another valve the blade is out of the first -->
     <BladeTool
       v-else-if="tool === 'blade'"
       ref="blade"
+      :key="valveId"
       :set="run.drawn.pin.bladeSet"
       :blades-mm="bladesMm"
       :asked="askedBlade"

@@ -35,7 +35,6 @@ export const bench = {
   'bench-notices.was-not-taken': ({ refused }: Shown<'refused'>) => `was not taken: ${refused}`,
   'blade-fan.blades': 'Blades',
   'blade-fan.other-set': 'Other set',
-  'blade-fan.stack': 'Stack',
   'blade-fan.stacking': 'Stacking',
   'blades-stage.estimate-by-proves-nothing': ({ text, by }: Shown<'text' | 'by'>) =>
     `Estimate ${text}, by ${by}: proves nothing.`,

@@ -112,6 +112,7 @@ export const common = {
   'common.spec': 'Spec',
   'common.spec-book': 'Spec book',
   'common.spec-book-wembric': 'Spec book, Wembric',
+  'common.stack': 'Stack',
   'common.tag': 'Tag',
   'common.tag-wembric': 'Tag, Wembric',
   'common.tell-the-owner': 'Tell the owner',

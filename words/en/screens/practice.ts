@@ -9,7 +9,6 @@ export const practice = {
   'blade-tool.gap-not-known': 'Gap, not known',
   'blade-tool.in-the-gap': ({ words }: Shown<'words'>) => `${words} in the gap`,
   'blade-tool.slide-it-in': 'Slide it in',
-  'blade-tool.stack-two': 'Stack two',
   'blade-tool.take-it-out': 'Take it out',
   'call-it.call-it': 'Call it',
   'call-it.call-the-valve': 'Call the valve',

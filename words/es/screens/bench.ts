@@ -30,7 +30,6 @@ export const bench: Words<typeof english> = {
   'bench-notices.was-not-taken': ({ refused }) => `no se aceptó: ${refused}`,
   'blade-fan.blades': 'Láminas',
   'blade-fan.other-set': 'Otro juego',
-  'blade-fan.stack': 'Juntar',
   'blade-fan.stacking': 'Juntando',
   'blades-stage.estimate-by-proves-nothing': ({ text, by }) => `Cálculo ${text}, por ${by}: no comprueba nada.`,
   'blades-stage.this-blade-is-what-it': ({ doubt, errorMm }) =>

@@ -114,6 +114,7 @@ export const common: Words<typeof english> = {
   'common.spec': 'Datos',
   'common.spec-book': 'Libro de datos',
   'common.spec-book-wembric': 'Libro de datos, Wembric',
+  'common.stack': 'Juntar',
   'common.tag': 'Etiqueta',
   'common.tag-wembric': 'Etiqueta, Wembric',
   'common.tell-the-owner': 'Avisar al dueño',

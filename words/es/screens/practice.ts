@@ -9,7 +9,6 @@ export const practice: Words<typeof english> = {
   'blade-tool.gap-not-known': 'Holgura, no se sabe',
   'blade-tool.in-the-gap': ({ words }) => `${words} en la holgura`,
   'blade-tool.slide-it-in': 'Métala',
-  'blade-tool.stack-two': 'Junte dos',
   'blade-tool.take-it-out': 'Sáquela',
   'call-it.call-it': 'Dígalo',
   'call-it.call-the-valve': 'Diga cómo está la válvula',

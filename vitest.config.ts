@@ -28,6 +28,7 @@ export default defineConfig({
           alias: {
             ...alias,
             '#components': fileURLToPath(new URL('tests/support/nuxt-components.ts', import.meta.url)),
+            '#imports': fileURLToPath(new URL('tests/support/nuxt-imports.ts', import.meta.url)),
           },
         },
         test: {

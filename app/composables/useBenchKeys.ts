@@ -24,9 +24,11 @@ export function useBenchKeys(
   const turn = (deg: number) => () => {
     if (turnDeg.value !== null) turnDeg.value += deg
   }
-  /** Enter is for what is only confirmed. */
+  /** Enter is for what is only confirmed: it takes no job out of another hand, and settles no conflict. */
   const onlyConfirmed = () =>
-    !screen.clash.value && (screen.keys.value.length === 1 || screen.keys.value[0]?.happening?.type === 'confirmed')
+    !screen.handOver.asked.value &&
+    !screen.clash.value &&
+    (screen.keys.value.length === 1 || screen.keys.value[0]?.happening?.type === 'confirmed')
   const nextValve = () => {
     const ids = screen.strip.value.map(v => v.valveId)
     wanted.value = ids[(ids.indexOf(screen.activeValve.value ?? '') + 1) % ids.length] ?? null

@@ -1,0 +1,11 @@
+import { vi } from 'vitest'
+
+/** What Nuxt gives to composables, for those that are tested without it: where one is, and how one goes elsewhere. */
+export const place = { query: {} as Record<string, string>, params: {} as Record<string, string> }
+export const useRoute = () => place
+export const useRouter = () => ({
+  replace: ({ query }: { query: Record<string, string> }) => {
+    place.query = query
+  },
+})
+export const navigateTo = vi.fn()

@@ -1,4 +1,5 @@
 import prettier from 'eslint-config-prettier'
+import importSort from 'eslint-plugin-simple-import-sort'
 import withNuxt from './.nuxt/eslint.config.mjs'
 
 const coreOnly = [
@@ -60,6 +61,14 @@ const lineLength = {
 
 export default withNuxt(
   { ignores: ['.data/**', 'docs/**'] },
+  {
+    // from far to near, in one block: what comes for its effects, packages, the project's, the neighbors'
+    plugins: { 'import-sort': importSort },
+    rules: {
+      'import-sort/imports': ['error', { groups: [['^\\u0000', '^node:', '^@?\\w', '^#', '^~~', '^\\.\\.', '^\\.']] }],
+      'import/first': 'off',
+    },
+  },
   {
     rules: {
       'vue/multi-word-component-names': 'off',

@@ -1,16 +1,16 @@
 <script setup lang="ts">
-import { useHead, useRouter } from '#imports'
-import { NuxtLayout, NuxtPage, NuxtRouteAnnouncer } from '#components'
-import { onMounted, watch } from 'vue'
+import { useEventListener } from '@vueuse/core'
 import ConfirmPopup from 'primevue/confirmpopup'
 import Toast from 'primevue/toast'
-import { useEventListener } from '@vueuse/core'
-import { useBig, useDim, useStark } from './composables/useOwnScreen'
+import { onMounted, watch } from 'vue'
+import { NuxtLayout, NuxtPage, NuxtRouteAnnouncer } from '#components'
+import { useHead, useRouter } from '#imports'
 import NewVersion from './components/shell/NewVersion.vue'
 import { useNewVersion } from './composables/useNewVersion'
+import { useBig, useDim, useStark } from './composables/useOwnScreen'
+import { LANGUAGE } from './language'
 import { useOutboxStore } from './stores/outbox'
 import { usePhotosStore } from './stores/photos'
-import { LANGUAGE } from './language'
 import { t } from './words'
 
 useHead({ htmlAttrs: { lang: LANGUAGE } })

@@ -1,4 +1,4 @@
-import { LANGUAGES, type Language } from '~~/shared/languages'
+import { type Language, LANGUAGES } from '~~/shared/languages'
 
 /** A page that tries its own room out: every text in brackets and longer (words/pseudo.ts). */
 const PSEUDO = 'qps'

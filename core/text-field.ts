@@ -1,5 +1,5 @@
-import { z } from './zod'
 import { wrong } from './wrong'
+import { z } from './zod'
 
 /** What a field of a form is for, where it has to be filled in. */
 export type FieldName =

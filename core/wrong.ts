@@ -1,5 +1,5 @@
-import { z } from './zod'
 import type { AboutsIn, Said, Text, Wrongs } from './said'
+import { z } from './zod'
 
 /**
  * What is wrong, as a fact where only a string is taken, as the messages of schemas and errors are: `heard` reads it

@@ -1,9 +1,9 @@
 import { degreesFor } from '../core/adjuster'
-import type { Happening, JobView, NextThing } from '../core/job'
 import { thickness, went } from '../core/feeler'
+import type { Happening, JobView, NextThing } from '../core/job'
+import { judgeReading, latestReading } from '../core/job'
 import { movesCrank } from '../core/position'
 import type { Worked } from '../core/practice'
-import { judgeReading, latestReading } from '../core/job'
 import { tellEnglish } from '../words'
 
 /** What an answer of a trial or of the crank comes to, without what is only bookkeeping. */

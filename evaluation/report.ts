@@ -1,7 +1,7 @@
-import { SOURCE_DENIES } from './wide-world'
 import { PRACTICE_ENGINES, practiceEngineAbout } from '../core/practice'
 import { tellEnglish } from '../words'
 import { failureWords, isFailure, isWideFailure, type RobotRun, type Tally } from './index'
+import { SOURCE_DENIES } from './wide-world'
 
 /** Many engines with one kind of hand. */
 export interface Pass {

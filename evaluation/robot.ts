@@ -1,10 +1,11 @@
 import { cylinderById, inArc, valveById } from '../core/engine'
+import { USUAL_HAND } from '../core/feeler'
 import {
   type Happening,
   type JobEvent,
-  jobTools,
   type JobPin,
   type JobTools,
+  jobTools,
   type JobView,
   judgeReading,
   latestReading,
@@ -17,15 +18,13 @@ import {
   arcsOf,
   crankChance,
   likelihoodOf,
-  locateMemory,
   type LocateMemory,
+  locateMemory,
   movesCrank,
   type Noted,
   predictive,
   predictiveAnywhere,
 } from '../core/position'
-import { STOP_MARGIN_DEG } from '../core/stops'
-import { USUAL_HAND } from '../core/feeler'
 import {
   camDeg,
   camLiftMm,
@@ -36,15 +35,16 @@ import {
   liftedMm,
   proofErrorMm,
   steps,
-  VirtualHand,
   type VirtualEngine,
+  VirtualHand,
   type Worked,
 } from '../core/practice'
+import { STOP_MARGIN_DEG } from '../core/stops'
+import { tellEnglish } from '../words'
 import { ProgressWatch } from './progress'
 import { emptyBins, type RobotOptions, type RobotRun } from './robot-run'
-import { drawWide, type WideDrawn } from './wide-world'
-import { tellEnglish } from '../words'
 import { storyLine } from './story'
+import { drawWide, type WideDrawn } from './wide-world'
 
 /** The level at which the arcs are asked for. */
 export const ARCS_ASKED_AT = 0.9

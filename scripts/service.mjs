@@ -1,9 +1,9 @@
 #!/usr/bin/env node
 // npm run service -- install | uninstall | status | print: Wembric starts with the computer and again whenever it ends.
-import { mkdirSync, existsSync, rmSync, writeFileSync } from 'node:fs'
+import { spawnSync } from 'node:child_process'
+import { existsSync, mkdirSync, rmSync, writeFileSync } from 'node:fs'
 import { homedir, userInfo } from 'node:os'
 import { dirname, join, resolve } from 'node:path'
-import { spawnSync } from 'node:child_process'
 import { fileURLToPath } from 'node:url'
 import { exists } from './setup/commands.mjs'
 import { run, say, StopWithWords } from './setup/say.mjs'

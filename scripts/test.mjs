@@ -1,7 +1,7 @@
 #!/usr/bin/env node
 // npm test: from a fresh clone to every check, on two processors at once. Stops at the first that fails.
 // --only=browser and the like run one part; what follows -- goes to its program.
-import { join, dirname } from 'node:path'
+import { dirname, join } from 'node:path'
 import { fileURLToPath } from 'node:url'
 import { runLanes } from './setup/lanes.mjs'
 import { ensurePrograms, ensureRoom } from './setup/machine.mjs'

@@ -2,80 +2,80 @@ import type { z, ZodType } from 'zod'
 import type { Marked } from '../core/practice'
 import { identitySchema } from '../core/spec-book/identity'
 import { backupSchema, type BackupsResponse, type RestoreResponse } from './backups'
-import { eventRequestSchema, type EventResponse } from './event-request'
-import { practiceRunSchema, type PracticeResponse } from './practice'
-import type { DeviceShop } from './device-job'
+import { type BayResponse, boardPlaceSchema, taskDoneSchema, type TaskRow, taskSchema } from './board'
 import { type CrewResponse, deviceSchema, ownPinSchema, pinSignInSchema, type TrustedDevice } from './change-of-hands'
-import { deviceNameSchema, type PhonesResponse } from './phones'
-import { logQuerySchema, type LogResponse } from './shop-log'
-import { newShopSchema, type ShopHere, shopLimitsSchema, type WayIn } from './shops'
-import { handsSchema, keepJobSchema, quickJobSchema } from './quick-jobs'
-import { type BayResponse, type TaskRow, boardPlaceSchema, taskDoneSchema, taskSchema } from './board'
 import { type CustomerRow, customerSchema, mergeSchema, reminderSchema } from './customers'
-import { type JobResponse, type SheetResponse, afterSchema, openJobSchema } from './jobs'
+import type { DeviceShop } from './device-job'
+import { eventRequestSchema, type EventResponse } from './event-request'
+import { afterSchema, type JobResponse, openJobSchema, type SheetResponse } from './jobs'
 import {
   type CalendarAddressRow,
   type CustomerSummary,
   type DueResponse,
-  type MachineListResponse,
-  type MachineResponse,
-  type MachineRow,
-  type NextTagResponse,
-  type PhotoRow,
-  type ReminderResponse,
   engineChangeSchema,
   findSchema,
   machineEditSchema,
+  type MachineListResponse,
   machineListSchema,
+  type MachineResponse,
+  type MachineRow,
   machineSchema,
   meterSchema,
+  type NextTagResponse,
   ownerChangeSchema,
   pastVisitSchema,
+  type PhotoRow,
   photoSchema,
+  type ReminderResponse,
   weeksSchema,
 } from './machines'
 import { summarySchema } from './papers'
 import {
-  type OneTimeCode,
-  type PersonRow,
   favouriteSetSchema,
+  type OneTimeCode,
   ownLanguageSchema,
   ownPasswordSchema,
   ownSchema,
+  type PersonRow,
   personSchema,
   roleSchema,
 } from './people'
-import { type SessionResponse, codeSchema, signInSchema } from './session'
+import { deviceNameSchema, type PhonesResponse } from './phones'
+import { type PracticeResponse, practiceRunSchema } from './practice'
+import { handsSchema, keepJobSchema, quickJobSchema } from './quick-jobs'
+import { codeSchema, type SessionResponse, signInSchema } from './session'
 import {
-  type BladeSetRow,
-  type ShelfResponse,
   adapterRequestSchema,
   bladeSetChangeSchema,
   bladeSetRequestSchema,
+  type BladeSetRow,
+  type ShelfResponse,
   shimRequestSchema,
   wrenchRequestSchema,
 } from './shelf'
 import { setupSchema, shopSchema } from './shop'
-import { type ApiTokenRow, tokenSchema } from './tokens'
+import { logQuerySchema, type LogResponse } from './shop-log'
+import { newShopSchema, type ShopHere, shopLimitsSchema, type WayIn } from './shops'
 import {
   acceptImportSchema,
+  type Affected,
   answerRowSchema,
   approvalSchema,
   draftSchema,
+  type ImportResponse,
+  type ImportRow,
   importRowsSchema,
+  type ModelResponse,
+  type ModelRow,
   modelSchema,
   readImportSchema,
+  type RevisionRow,
+  type SearchResponse,
   searchSchema,
   sendBackSchema,
   uploadSchema,
-  type Affected,
-  type ImportResponse,
-  type ImportRow,
-  type ModelResponse,
-  type ModelRow,
-  type RevisionRow,
-  type SearchResponse,
 } from './spec-book'
+import { type ApiTokenRow, tokenSchema } from './tokens'
 
 /**
  * What is asked and answered at one address. `response` is a type alone: what the server gives is checked when it is

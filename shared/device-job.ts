@@ -1,9 +1,9 @@
-import { z } from '../core/zod'
 import type { Engine } from '../core/engine'
 import type { JobPin } from '../core/job/pin'
-import type { ModelHit } from './spec-book'
+import { z } from '../core/zod'
 import type { MachineRow } from './machines'
 import type { BladeSetRow } from './shelf'
+import type { ModelHit } from './spec-book'
 
 /** As far below zero as a number is exact: ids that a device gives to the jobs that begin on it. */
 const LOWEST_ID = -(2 ** 52)

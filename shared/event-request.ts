@@ -1,6 +1,6 @@
-import { z } from '../core/zod'
-import { EVENT_TYPES, type JobEvent, EVENTS } from '../core/job'
+import { EVENT_TYPES, EVENTS, type JobEvent } from '../core/job'
 import { wrong } from '../core/wrong'
+import { z } from '../core/zod'
 
 /** What the database's columns hold. */
 const MOST = 2 ** 32 - 1

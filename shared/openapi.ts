@@ -1,5 +1,5 @@
-import { z } from '../core/zod'
 import { bookModelSchema, bookSchema } from '../core/exchange'
+import { z } from '../core/zod'
 
 const asJsonSchema = (schema: z.ZodType) =>
   z.toJSONSchema(schema, { io: 'input', target: 'draft-2020-12', unrepresentable: 'any' })

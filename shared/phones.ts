@@ -1,5 +1,5 @@
-import { z } from '../core/zod'
 import { wrong } from '../core/wrong'
+import { z } from '../core/zod'
 
 /** A device on which somebody is signed in. */
 export interface SignedInDevice {

@@ -1,15 +1,15 @@
-import { z } from '../core/zod'
 import {
   actSchema,
   type Drill,
   DRILLS,
-  GUIDANCES,
   type Guidance,
+  GUIDANCES,
   type Level,
   LEVELS,
   type Slip,
 } from '../core/practice'
 import { wrong } from '../core/wrong'
+import { z } from '../core/zod'
 
 /** A practice engine is one of the built-in ones by its name, or a model of the shop's spec book. */
 const engineId = z.string().regex(/^[a-z0-9-]{1,40}$/, { error: wrong('wrong.this-practice-engine-is-not') })

@@ -1,11 +1,11 @@
-import { z } from '../core/zod'
 import { COMPLAINTS } from '../core/complaint'
 import { bladeSetSchema } from '../core/feeler'
 import { quickSchema } from '../core/quick'
 import { text } from '../core/text-field'
 import { wrong } from '../core/wrong'
-import { deviceJobIdSchema, openedAtSchema } from './device-job'
+import { z } from '../core/zod'
 import { owner } from './customers'
+import { deviceJobIdSchema, openedAtSchema } from './device-job'
 import { machineEditSchema } from './machines'
 
 /** What opens a quick job. It may come hours after the job began, and more than once. */

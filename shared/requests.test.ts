@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { engineOf } from '../tests/support/builders'
+import { refusal } from '../words/refusal'
 import { eventRequestSchema } from './event-request'
 import { openJobSchema } from './jobs'
 import { machineSchema } from './machines'
@@ -8,7 +9,6 @@ import { signInSchema } from './session'
 import { bladeSetRequestSchema } from './shelf'
 import { setupSchema } from './shop'
 import { modelSchema } from './spec-book'
-import { refusal } from '../words/refusal'
 
 /** The field and words of the first thing that is wrong, or “taken”. */
 const first = (

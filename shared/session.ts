@@ -5,7 +5,7 @@ import { text } from '../core/text-field'
 import { wrong } from '../core/wrong'
 import { z } from '../core/zod'
 import type { Language } from './languages'
-import { type PersonRole, newPassword } from './people'
+import { newPassword, type PersonRole } from './people'
 
 /** The shop that somebody signs in to, where more than one is on the server: its short name, or its name. */
 const shopAtTheDoor = z.string().trim().max(80).optional()

@@ -1,6 +1,6 @@
-import { type BladeSet, bladeSchema, bladeSetSchema } from '../core/feeler'
+import { bladeSchema, type BladeSet, bladeSetSchema } from '../core/feeler'
 import { engravedShim } from '../core/shim'
-import { type Adapter, type Wrench, adapterSchema, wrenchSchema } from '../core/torque'
+import { type Adapter, adapterSchema, type Wrench, wrenchSchema } from '../core/torque'
 import { wrong } from '../core/wrong'
 import { z } from '../core/zod'
 

@@ -1,6 +1,6 @@
-import { z } from '../core/zod'
 import { text } from '../core/text-field'
 import { wrong } from '../core/wrong'
+import { z } from '../core/zod'
 import { type OneTimeCode, signInName } from './people'
 import { setupSchema } from './shop'
 

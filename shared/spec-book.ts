@@ -1,12 +1,12 @@
-import { z } from '../core/zod'
 import { type Engine, engineSchema } from '../core/engine'
 import { type BookModel, COLUMNS, type RowNote } from '../core/exchange'
 import type { Verdict } from '../core/feeler'
 import type { LearnedParts } from '../core/job/learned-parts'
-import { type Identity, identityParts, yearsInOrder, YEARS_WRONG } from '../core/spec-book/identity'
-import { wrong } from '../core/wrong'
-import { optionalText, text } from '../core/text-field'
 import type { Text } from '../core/said'
+import { type Identity, identityParts, YEARS_WRONG, yearsInOrder } from '../core/spec-book/identity'
+import { optionalText, text } from '../core/text-field'
+import { wrong } from '../core/wrong'
+import { z } from '../core/zod'
 
 /** What a model is called and found by; its figures are in its revisions. */
 export interface ModelIdentity {

@@ -1,14 +1,14 @@
 import { describe, expect, it } from 'vitest'
 import type { Happening } from '~~/core/job'
-import { found, limits, said, trial } from '~~/tests/support/job-book'
+import { clashWords, nextThing } from '~~/core/job'
 import { engineOf, setOf } from '~~/tests/support/builders'
+import { found, limits, said, trial } from '~~/tests/support/job-book'
+import { tell } from '../../tests/support/told'
 import { asMade, bladeBeside, instructionFor, tapped } from './blades-in-hand'
 import { clashAnswers } from './clash'
 import { goesWithStage } from './panel'
 import { savedWord, type Sending } from './saved'
 import { scaleTopMm, settableValves, stripValves } from './strip'
-import { tell } from '../../tests/support/told'
-import { clashWords, nextThing } from '~~/core/job'
 
 const NOTHING = { blades: null, turnDeg: null, notSo: new Set<string>() }
 const made = (after: (Happening & { type: 'trial' })['payload']['after'] = null): Happening => ({

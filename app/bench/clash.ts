@@ -1,6 +1,6 @@
 import type { ClashWords, NextThing } from '~~/core/job'
 import type { Text } from '~~/core/said'
-import { tell, t } from '../words'
+import { t, tell } from '../words'
 
 /** What can be done about answers that conflict, in the order of its keys. */
 export interface ClashAnswer {

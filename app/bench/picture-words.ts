@@ -1,9 +1,9 @@
-import type { BeliefArc } from '~~/core/position'
 import type { Engine } from '~~/core/engine'
 import type { Verdict } from '~~/core/feeler'
+import type { BeliefArc } from '~~/core/position'
 import type { Stop } from '~~/core/stops'
 import { formatLength } from '~~/core/units'
-import { named, tell, t } from '../words'
+import { named, t, tell } from '../words'
 import type { SlotTry } from './slot-tries'
 
 /** What the pictures of the Bench show, in words for who does not see them. */

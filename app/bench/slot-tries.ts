@@ -1,4 +1,4 @@
-import { judgeReading, type JobView, readingIn, type ValveState } from '~~/core/job'
+import { type JobView, judgeReading, readingIn, type ValveState } from '~~/core/job'
 import { t } from '../words'
 
 /** Something tried with the slot at an angle of the clock, and on which side of its limits it lay. */

@@ -4,10 +4,10 @@ import { afterEach, describe, expect, it } from 'vitest'
 import { defineComponent, h, reactive } from 'vue'
 import { setupSchema } from '~~/shared/shop'
 import { shopAnswers } from '../../tests/support/screens'
-import { useForm } from './useForm'
-import { api } from '../utils/api'
 import CheckedForm from '../components/forms/CheckedForm.vue'
 import TextField from '../components/forms/TextField.vue'
+import { api } from '../utils/api'
+import { useForm } from './useForm'
 
 /** The form by which a shop is made, with three of its fields. */
 function shopForm() {

@@ -3,8 +3,8 @@ import AutoComplete from 'primevue/autocomplete'
 import PrimeVue from 'primevue/config'
 import { expect, it, vi } from 'vitest'
 import { defineComponent, h, ref } from 'vue'
-import MachinePick from '../components/forms/MachinePick.vue'
 import { newDevice, shopAnswers } from '../../tests/support/screens'
+import MachinePick from '../components/forms/MachinePick.vue'
 
 const ROW = { id: 7, name: 'Red', tag: 'M-7', model: 'One', owner: 'A. Owner' }
 /** The list goes by a movement, which takes a busy machine longer. */

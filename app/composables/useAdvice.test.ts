@@ -1,9 +1,9 @@
 import { flushPromises } from '@vue/test-utils'
 import { expose } from 'comlink'
 import { beforeEach, describe, expect, it, vi } from 'vitest'
-import { pinOf, engineOf } from '../../tests/support/builders'
-import { within } from '../../tests/support/screens'
 import { locate, type PositionModel, positionModel } from '~~/core/position'
+import { engineOf, pinOf } from '../../tests/support/builders'
+import { within } from '../../tests/support/screens'
 import type { AdviceRequest } from '../workers/advice'
 import { useAdvice } from './useAdvice'
 

@@ -1,7 +1,7 @@
 import { type Remote, wrap } from 'comlink'
 import { onUnmounted, shallowRef } from 'vue'
-import { type Advice, adviseBySearch } from '~~/core/position'
 import type { Weigh } from '~~/core/job'
+import { type Advice, adviseBySearch } from '~~/core/position'
 import type { AdviceRequest, AdviceWorker } from '../workers/advice'
 import AdviceThread from '../workers/advice?worker'
 

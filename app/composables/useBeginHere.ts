@@ -1,6 +1,6 @@
 import type { JobPin } from '~~/core/job'
-import { rememberJob } from '../local/jobs'
 import type { Opening } from '../local/database'
+import { rememberJob } from '../local/jobs'
 import { keepOpening } from '../local/openings'
 import { useOutboxStore } from '../stores/outbox'
 import { useSessionStore } from '../stores/session'

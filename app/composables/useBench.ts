@@ -1,4 +1,3 @@
-import { MINUTE_MS } from '~~/core/units'
 import { computed, onMounted, onUnmounted, ref, shallowRef, watch } from 'vue'
 import {
   browserOf,
@@ -14,6 +13,7 @@ import {
   progress,
   viewJob,
 } from '~~/core/job'
+import { MINUTE_MS } from '~~/core/units'
 import type { JobResponse } from '~~/shared/jobs'
 import { knownJob, mergeEvents, rememberJob } from '../local/jobs'
 import { asEvent, deviceId } from '../local/outbox'
@@ -22,11 +22,11 @@ import { useSessionStore } from '../stores/session'
 import { api, isAway, Refused } from '../utils/api'
 import { wordsFor } from '../utils/errors'
 import { whenIdle } from '../utils/idle'
+import { t } from '../words'
 import { useAdvice } from './useAdvice'
 import { useForesight } from './useForesight'
 import { useLive } from './useLive'
 import { useUnitFirst } from './useOwnScreen'
-import { t } from '../words'
 
 const CLOCK_MS = 20_000
 /** Nobody has a blade in hand sooner. From memory. */

@@ -1,5 +1,5 @@
-import { navigateTo } from '#imports'
 import type { Ref } from 'vue'
+import { navigateTo } from '#imports'
 import { KEYS, type Panel } from '../bench/panel'
 import type { useBench } from './useBench'
 import type { BenchScreen } from './useBenchScreen'

@@ -3,6 +3,7 @@ import { flushPromises, mount } from '@vue/test-utils'
 import PrimeVue from 'primevue/config'
 import { beforeEach, describe, expect, it, vi } from 'vitest'
 import { computed, ref, shallowRef } from 'vue'
+import { closedArcs, type Engine, inArc } from '~~/core/engine'
 import {
   type Happening,
   type JobEvent,
@@ -14,17 +15,16 @@ import {
   stopHere,
   viewJob,
 } from '~~/core/job'
-import { closedArcs, type Engine, inArc } from '~~/core/engine'
 import { locate, type Observation } from '~~/core/position'
 import { VirtualHand } from '~~/core/practice'
 import { engineOf, LogBook, pinOf } from '~~/tests/support/builders'
+import { DEMO_MODELS, demoEngine } from '~~/tests/support/demo-models'
 import { newDevice, sessionOf, within } from '~~/tests/support/screens'
 import { virtualFor } from '~~/tests/support/whole-job'
-import { DEMO_MODELS, demoEngine } from '~~/tests/support/demo-models'
 import { useSessionStore } from '../stores/session'
-import { useSide } from './useSide'
 import type { OtherHand, useBench } from './useBench'
 import { useBenchScreen } from './useBenchScreen'
+import { useSide } from './useSide'
 
 type Bench = ReturnType<typeof useBench>
 beforeEach(() => {

@@ -6,11 +6,11 @@ import { savedWord } from '../bench/saved'
 import { scaleTopMm, settableValves, stripValves } from '../bench/strip'
 import { useOutboxStore } from '../stores/outbox'
 import { useSessionStore } from '../stores/session'
+import { t, tell } from '../words'
 import type { useBench } from './useBench'
 import { useBladesInHand } from './useBladesInHand'
 import { useClash } from './useClash'
 import { useHandOver } from './useHandOver'
-import { tell, t } from '../words'
 
 /** How warm the head is, or how long it has rested. */
 function headWords(view: JobView): string {

@@ -1,13 +1,13 @@
-import { LOCALE } from '../language'
 import { useNow } from '@vueuse/core'
 import { computed, onMounted, ref } from 'vue'
 import { type BayColumn, coldByClock } from '~~/core/job'
-import type { DueResponse } from '~~/shared/machines'
 import type { BayCard, BayResponse } from '~~/shared/board'
-import { useLive } from './useLive'
+import type { DueResponse } from '~~/shared/machines'
+import { LOCALE } from '../language'
 import { useSessionStore } from '../stores/session'
 import { api, isAway } from '../utils/api'
 import { wordsFor } from '../utils/errors'
+import { useLive } from './useLive'
 
 /** The day's board and what is due: fetched, kept up to date, and moved about. */
 export function useBoard() {

@@ -1,4 +1,4 @@
-import { computed, ref, type Ref } from 'vue'
+import { computed, type Ref, ref } from 'vue'
 import { type ClashWords, clashWords, type Step } from '~~/core/job'
 import { type ClashAnswer, clashAnswers } from '../bench/clash'
 import type { useBench } from './useBench'

@@ -1,5 +1,5 @@
-import { navigateTo } from '#imports'
 import { onMounted, ref } from 'vue'
+import { navigateTo } from '#imports'
 import type { CrewMember } from '~~/shared/change-of-hands'
 import { useOutboxStore } from '../stores/outbox'
 import { useSessionStore } from '../stores/session'

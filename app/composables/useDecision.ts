@@ -1,8 +1,8 @@
 import { computed, ref } from 'vue'
 import type { ModelResponse, RevisionRow } from '~~/shared/spec-book'
+import { dayOf } from '../components/spec/revision-words'
 import { useSessionStore } from '../stores/session'
 import { api } from '../utils/api'
-import { dayOf } from '../components/spec/revision-words'
 import { useForm } from './useForm'
 
 /** What a lead decides on a draft: approve it, with a reason where it is their own, or send it back with one. */

@@ -1,7 +1,7 @@
 import { computed, ref, watch } from 'vue'
 import type { AnswerKey } from '~~/core/job'
-import type { OtherHand, useBench } from './useBench'
 import { t } from '../words'
+import type { OtherHand, useBench } from './useBench'
 
 const since = ({ minutes }: OtherHand): string =>
   minutes < 1 ? t('use-hand-over.just-now') : t('use-hand-over.min-ago', { minutes })

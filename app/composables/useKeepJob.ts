@@ -1,6 +1,6 @@
 import { onMounted, ref } from 'vue'
-import type { BodySent, Unfinished } from '~~/shared/api'
 import type { JobPin } from '~~/core/job'
+import type { BodySent, Unfinished } from '~~/shared/api'
 import { useOutboxStore } from '../stores/outbox'
 import { api } from '../utils/api'
 import { useForm } from './useForm'

@@ -1,5 +1,5 @@
-import { onMounted, onUnmounted } from 'vue'
 import { useStorage } from '@vueuse/core'
+import { onMounted, onUnmounted } from 'vue'
 
 /** Single-key shortcuts rest while somebody types, and can be switched off. */
 export const useShortcutsOn = () => useStorage('wembric-shortcuts', true)

@@ -1,5 +1,5 @@
-import { useRoute, useRouter } from '#imports'
 import { reactive, watch } from 'vue'
+import { useRoute, useRouter } from '#imports'
 import { type MachineListRequest, machineListSchema } from '~~/shared/machines'
 import { api } from '../utils/api'
 import { useFinder } from './useFinder'

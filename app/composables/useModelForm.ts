@@ -1,6 +1,5 @@
-import { computed, reactive, ref, watch, shallowRef } from 'vue'
+import { computed, reactive, ref, shallowRef, watch } from 'vue'
 import { type Engine, FIRING_INTERVALS, firingIntervalName } from '~~/core/engine'
-import { numberOf } from '~~/core/units'
 import {
   type Doubt,
   doubtsOf,
@@ -12,10 +11,11 @@ import {
   type SpecText,
   writeSpec,
 } from '~~/core/spec-book'
-import type { ModelIdentity } from '~~/shared/spec-book'
-import { tell } from '../words'
+import { numberOf } from '~~/core/units'
 import { inWriting } from '~~/core/wrong'
 import { z } from '~~/core/zod'
+import type { ModelIdentity } from '~~/shared/spec-book'
+import { tell } from '../words'
 
 const capital = (words: string): string => words.charAt(0).toUpperCase() + words.slice(1)
 /** What the cylinders of an engine are called and when they fire, for each interval people name. */

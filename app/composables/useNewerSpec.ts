@@ -1,7 +1,7 @@
-import { MINUTE_MS } from '~~/core/units'
 import { useDocumentVisibility, useIntervalFn } from '@vueuse/core'
 import { computed, onMounted, ref, watch } from 'vue'
 import type { JobView } from '~~/core/job'
+import { MINUTE_MS } from '~~/core/units'
 import type { RevisionRow } from '~~/shared/spec-book'
 import { api } from '../utils/api'
 

@@ -1,6 +1,6 @@
 import { ref, shallowRef } from 'vue'
-import { upload } from '../utils/upload'
 import { wordsFor } from '../utils/errors'
+import { upload } from '../utils/upload'
 
 /** The photo of the page that a new revision's figures are from: sent once the revision is there, and kept with it. */
 export function usePagePhoto() {

@@ -2,10 +2,10 @@ import { computed, onMounted, onUnmounted, ref, watch } from 'vue'
 import type { PhotoRow } from '~~/shared/machines'
 import { usePhotosStore } from '../stores/photos'
 import { api, isAway } from '../utils/api'
-import { useForm } from './useForm'
-import { t } from '../words'
 import { wordsFor } from '../utils/errors'
 import { shrunk } from '../utils/shrunk'
+import { t } from '../words'
+import { useForm } from './useForm'
 
 const MOST = 5 * 1024 * 1024
 

@@ -2,11 +2,11 @@ import { computed, ref, shallowRef, triggerRef } from 'vue'
 import type { Feel } from '~~/core/feeler'
 import { type Happening, jobTools, type NextThing } from '~~/core/job'
 import {
-  act,
   type Act,
+  act,
   beginPractice,
-  benchSays,
   believedMm,
+  benchSays,
   feelOf,
   type Marked,
   markRun,
@@ -16,8 +16,8 @@ import {
   replayRun,
   rulesOf,
 } from '~~/core/practice'
-import { useAdvice } from './useAdvice'
 import { t } from '../words'
+import { useAdvice } from './useAdvice'
 
 export type Tool = 'crank' | 'window' | 'rockers' | 'rod' | 'blade' | 'screw'
 

@@ -2,8 +2,8 @@ import { computed, ref, shallowRef, watch } from 'vue'
 import { feelOf, isDone, leastAnswers, type MarkedStage, marksSeen, type PracticeStart } from '~~/core/practice'
 import { ownWords } from '../practice/own-words'
 import { practicePanel, stageOf, wantedInHand } from '../practice/panel'
-import { type Tool, usePractice } from './usePractice'
 import { t, tell } from '../words'
+import { type Tool, usePractice } from './usePractice'
 
 const NONE: Record<MarkedStage, number> = { find: 0, measure: 0, set: 0, prove: 0 }
 /** A hand that rests so long has let the crank go, ms. */

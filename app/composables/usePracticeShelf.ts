@@ -3,9 +3,9 @@ import type { Act, PracticeEngine, PracticeStart } from '~~/core/practice'
 import type { BestRun, PracticeResponse, RunOverTime } from '~~/shared/practice'
 import { api } from '../utils/api'
 import { wordsFor } from '../utils/errors'
+import { t } from '../words'
 import { useFinder } from './useFinder'
 import { useForm } from './useForm'
-import { t } from '../words'
 
 /** Models of the spec book as engines to practise on. */
 async function enginesLike(text: string): Promise<PracticeEngine[]> {

@@ -2,11 +2,11 @@ import 'fake-indexeddb/auto'
 import { flushPromises } from '@vue/test-utils'
 import { createPinia, setActivePinia } from 'pinia'
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
+import { sessionOf, within } from '../../tests/support/screens'
 import { localDatabase } from '../local/database'
 import { knownJob } from '../local/jobs'
 import { openingsWaiting } from '../local/openings'
 import { useSessionStore } from '../stores/session'
-import { within, sessionOf } from '../../tests/support/screens'
 import { useQuickJob } from './useQuickJob'
 
 /** No server answers: what is told is all there is. */

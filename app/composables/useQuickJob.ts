@@ -1,7 +1,7 @@
 import { useLocalStorage } from '@vueuse/core'
 import { computed, onMounted, ref, shallowRef } from 'vue'
 import type { Complaint } from '~~/core/complaint'
-import { bladeSetSchema, type BladeSet, USUAL_SETS } from '~~/core/feeler'
+import { type BladeSet, bladeSetSchema, USUAL_SETS } from '~~/core/feeler'
 import { quickPin } from '~~/core/job/quick-pin'
 import { type Quick, quickSchema, readSaidClearances, type SaidUnit } from '~~/core/quick'
 import { deviceJobId } from '~~/shared/device-job'

@@ -1,5 +1,5 @@
-import { onUnmounted, ref, watch } from 'vue'
 import { useEventListener } from '@vueuse/core'
+import { onUnmounted, ref, watch } from 'vue'
 
 /**
  * So long keys are deaf after what they answer was painted anew, ms: a thumb that bounces, or taps twice in a hurry,

@@ -1,7 +1,7 @@
-import { computed, type Ref } from 'vue'
 import { TransitionPresets, usePreferredReducedMotion, useTransition } from '@vueuse/core'
-import { wrap } from '~~/core/engine'
+import { computed, type Ref } from 'vue'
 import { ref, watch } from 'vue'
+import { wrap } from '~~/core/engine'
 
 const TURN_MS = 600
 

@@ -1,5 +1,5 @@
-import { HOUR_MS } from '~~/core/units'
 import { parseThermometerLine, thermometerLine, type ThermometerReading } from '~~/core/cooling'
+import { HOUR_MS } from '~~/core/units'
 import { t } from '../words'
 
 /** Something that sends lines: a serial port, or the stand-in. */

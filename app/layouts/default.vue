@@ -1,7 +1,7 @@
 <script setup lang="ts">
-import { navigateTo, useRoute } from '#imports'
 import { useTimeoutFn } from '@vueuse/core'
 import { useToast } from 'primevue/usetoast'
+import { navigateTo, useRoute } from '#imports'
 import ShopHeader from '../components/shell/ShopHeader.vue'
 import { useDeviceShop } from '../composables/useDeviceShop'
 import { useDim } from '../composables/useOwnScreen'

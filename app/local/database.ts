@@ -1,7 +1,7 @@
 import { type DBSchema, type IDBPDatabase, openDB } from 'idb'
 import type { EventRequest } from '~~/shared/event-request'
-import type { QuickJobRequest } from '~~/shared/quick-jobs'
 import type { JobResponse, OpenJobRequest } from '~~/shared/jobs'
+import type { QuickJobRequest } from '~~/shared/quick-jobs'
 import type { SessionResponse } from '~~/shared/session'
 
 /** An answer that the server has not taken yet. It belongs to a shop and a person: nobody else sends it. */

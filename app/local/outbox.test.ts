@@ -2,10 +2,10 @@ import 'fake-indexeddb/auto'
 import { beforeEach, describe, expect, it } from 'vitest'
 import type { Happening } from '~~/core/job'
 import { eventRequestSchema } from '~~/shared/event-request'
+import { LogBook, pinOf } from '~~/tests/support/builders'
 import { localDatabase, rememberedSession, rememberSession } from './database'
 import { knownJob, rememberJob } from './jobs'
 import { asEvent, deviceId, draftAnswer, keep, keepAgain, letGo, markRefused, settle, waitingAnswers } from './outbox'
-import { LogBook, pinOf } from '~~/tests/support/builders'
 
 const ada = { shopId: 1, personId: 7, personName: 'Ada' }
 const note = (text: string): Happening => ({ type: 'note', payload: { text } })

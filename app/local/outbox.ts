@@ -1,6 +1,6 @@
-import { MINUTE_MS } from '~~/core/units'
 import { v7 as uuidv7 } from 'uuid'
 import type { Happening, JobEvent } from '~~/core/job'
+import { MINUTE_MS } from '~~/core/units'
 import type { EventRequest } from '~~/shared/event-request'
 import { forgetStore, jobKey, localDatabase, plain, type Waiting } from './database'
 import { mergeEvents } from './jobs'

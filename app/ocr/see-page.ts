@@ -1,5 +1,5 @@
-import core from 'tesseract.js-core/tesseract-core-simd-lstm.wasm.js?url'
 import worker from 'tesseract.js/dist/worker.min.js?url'
+import core from 'tesseract.js-core/tesseract-core-simd-lstm.wasm.js?url'
 import type { SeenWord } from '~~/core/page-text'
 
 /** Where the language data lies (nuxt.config.ts): English and Spanish, as pages here are. */

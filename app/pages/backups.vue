@@ -1,9 +1,9 @@
 <script setup lang="ts">
-import { DAY_MS } from '~~/core/units'
-import { definePageMeta, useHead } from '#imports'
 import Button from 'primevue/button'
 import ProgressBar from 'primevue/progressbar'
 import { computed, onMounted, ref } from 'vue'
+import { definePageMeta, useHead } from '#imports'
+import { DAY_MS } from '~~/core/units'
 import { backupSchema } from '~~/shared/backups'
 import CheckedForm from '../components/forms/CheckedForm.vue'
 import TextField from '../components/forms/TextField.vue'

@@ -1,16 +1,16 @@
 <script setup lang="ts">
 import Button from 'primevue/button'
-import { LOCALE } from '../language'
-import { definePageMeta, useHead } from '#imports'
-import { NuxtLink } from '#components'
 import { computed, onMounted, ref, watch } from 'vue'
+import { NuxtLink } from '#components'
+import { definePageMeta, useHead } from '#imports'
 import type { DueItem, DueResponse } from '~~/shared/machines'
-import ReminderPanel from '../components/machine/ReminderPanel.vue'
 import ChoiceField from '../components/forms/ChoiceField.vue'
+import ReminderPanel from '../components/machine/ReminderPanel.vue'
+import LoadingRows from '../components/shell/LoadingRows.vue'
 import { useForm } from '../composables/useForm'
+import { LOCALE } from '../language'
 import { api } from '../utils/api'
 import { t } from '../words'
-import LoadingRows from '../components/shell/LoadingRows.vue'
 
 definePageMeta({ words: ['pages'] })
 useHead({ title: t('page-due.due-wembric') })

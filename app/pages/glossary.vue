@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { useHead } from '#imports'
-import GlossaryPicture from '../components/shell/GlossaryPicture.vue'
 import { TERMS } from '../components/shell/glossary'
+import GlossaryPicture from '../components/shell/GlossaryPicture.vue'
 import { t } from '../words'
 
 useHead({ title: t('glossary.title') })

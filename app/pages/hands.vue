@@ -1,11 +1,11 @@
 <script setup lang="ts">
-import { definePageMeta, useHead, useRoute } from '#imports'
 import Button from 'primevue/button'
 import { ref } from 'vue'
+import { definePageMeta, useHead, useRoute } from '#imports'
 import { ownPinSchema } from '~~/shared/change-of-hands'
 import CheckedForm from '../components/forms/CheckedForm.vue'
-import TextField from '../components/forms/TextField.vue'
 import CrewPick from '../components/forms/CrewPick.vue'
+import TextField from '../components/forms/TextField.vue'
 import { useCrew } from '../composables/useCrew'
 import { useForm } from '../composables/useForm'
 import { useSaid } from '../composables/useSaid'

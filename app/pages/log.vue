@@ -1,11 +1,11 @@
 <script setup lang="ts">
-import { definePageMeta, useHead } from '#imports'
 import Button from 'primevue/button'
 import Column from 'primevue/column'
 import DataTable from 'primevue/datatable'
 import { computed, onMounted, reactive, ref, watch } from 'vue'
-import { LOG_KINDS, type LogKind, type LogRow } from '~~/shared/shop-log'
+import { definePageMeta, useHead } from '#imports'
 import type { PersonRow } from '~~/shared/people'
+import { LOG_KINDS, type LogKind, type LogRow } from '~~/shared/shop-log'
 import ChoiceField from '../components/forms/ChoiceField.vue'
 import LoadingRows from '../components/shell/LoadingRows.vue'
 import { useForm } from '../composables/useForm'

@@ -1,8 +1,8 @@
 <script setup lang="ts">
-import { definePageMeta, useHead } from '#imports'
-import { NuxtLink } from '#components'
 import Button from 'primevue/button'
 import { reactive, useTemplateRef } from 'vue'
+import { NuxtLink } from '#components'
+import { definePageMeta, useHead } from '#imports'
 import { ownPasswordSchema, ownSchema } from '~~/shared/people'
 import CheckedForm from '../components/forms/CheckedForm.vue'
 import ChoiceField from '../components/forms/ChoiceField.vue'

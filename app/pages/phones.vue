@@ -1,6 +1,6 @@
 <script setup lang="ts">
-import { definePageMeta, useHead } from '#imports'
 import { computed, onMounted } from 'vue'
+import { definePageMeta, useHead } from '#imports'
 import LoadingRows from '../components/shell/LoadingRows.vue'
 import QrCode from '../components/shop/QrCode.vue'
 import SignedInDevices from '../components/shop/SignedInDevices.vue'

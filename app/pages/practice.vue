@@ -1,8 +1,8 @@
 <script setup lang="ts">
-import { definePageMeta, useHead, useRoute } from '#imports'
 import { useIntervalFn } from '@vueuse/core'
 import ToggleSwitch from 'primevue/toggleswitch'
 import { computed, onMounted, ref } from 'vue'
+import { definePageMeta, useHead, useRoute } from '#imports'
 import { type Act, drawEngine, PRACTICE_ENGINES, practiceEngineAbout } from '~~/core/practice'
 import AnswerPanel from '../components/bench/AnswerPanel.vue'
 import CallIt from '../components/practice/CallIt.vue'
@@ -15,6 +15,7 @@ import PracticeEngine from '../components/practice/PracticeEngine.vue'
 import PracticeFoot from '../components/practice/PracticeFoot.vue'
 import StartChoice from '../components/practice/StartChoice.vue'
 import ToolRail from '../components/practice/ToolRail.vue'
+import GlossedText from '../components/shell/GlossedText.vue'
 import { useHandSounds } from '../composables/useHandSounds'
 import { useKeys } from '../composables/useKeys'
 import type { Tool } from '../composables/usePractice'
@@ -22,7 +23,6 @@ import { usePracticeScreen } from '../composables/usePracticeScreen'
 import { usePracticeShelf } from '../composables/usePracticeShelf'
 import { useSessionStore } from '../stores/session'
 import { t, tell } from '../words'
-import GlossedText from '../components/shell/GlossedText.vue'
 
 definePageMeta({ words: ['practice'] })
 useHead({ title: t('page-practice.practice-wembric') })

@@ -1,7 +1,9 @@
 <script setup lang="ts">
-import { definePageMeta, navigateTo, useHead } from '#imports'
 import Button from 'primevue/button'
 import { computed, reactive, ref } from 'vue'
+import { definePageMeta, navigateTo, useHead } from '#imports'
+import { setupSchema } from '~~/shared/shop'
+import CheckedForm from '../components/forms/CheckedForm.vue'
 import ClockAndUnit from '../components/forms/ClockAndUnit.vue'
 import TextField from '../components/forms/TextField.vue'
 import RestorePanel from '../components/shop/RestorePanel.vue'
@@ -10,8 +12,6 @@ import { useRestore } from '../composables/useRestore'
 import { useSessionStore } from '../stores/session'
 import { api } from '../utils/api'
 import { t } from '../words'
-import CheckedForm from '../components/forms/CheckedForm.vue'
-import { setupSchema } from '~~/shared/shop'
 
 definePageMeta({ layout: false, words: ['pages'] })
 useHead({ title: t('page-setup.your-shop-wembric') })

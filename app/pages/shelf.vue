@@ -1,23 +1,23 @@
 <script setup lang="ts">
-import { definePageMeta, useHead } from '#imports'
 import Button from 'primevue/button'
 import { computed, onMounted, reactive, ref, useTemplateRef } from 'vue'
+import { definePageMeta, useHead } from '#imports'
 import { type Blade, USUAL_SETS } from '~~/core/feeler'
 import type { BodySent, Unfinished } from '~~/shared/api'
-import { type BladeSetChange, type ShelfResponse, bladeSetRequestSchema } from '~~/shared/shelf'
+import { type BladeSetChange, bladeSetRequestSchema, type ShelfResponse } from '~~/shared/shelf'
+import CheckedForm from '../components/forms/CheckedForm.vue'
 import ChoiceField from '../components/forms/ChoiceField.vue'
 import TextField from '../components/forms/TextField.vue'
 import { bladeLine, bladesOf, usualSetOptions } from '../components/shelf/blade-line'
 import BladeSetView from '../components/shelf/BladeSetView.vue'
 import ShimStock from '../components/shelf/ShimStock.vue'
 import TorqueTools from '../components/shelf/TorqueTools.vue'
+import LoadingRows from '../components/shell/LoadingRows.vue'
 import { useForm } from '../composables/useForm'
 import { useSessionStore } from '../stores/session'
 import { api } from '../utils/api'
 import { wordsFor } from '../utils/errors'
 import { t } from '../words'
-import CheckedForm from '../components/forms/CheckedForm.vue'
-import LoadingRows from '../components/shell/LoadingRows.vue'
 
 definePageMeta({ words: ['pages'] })
 useHead({ title: t('page-shelf.shelf-wembric') })

@@ -1,7 +1,7 @@
 <script setup lang="ts">
-import { definePageMeta, useHead } from '#imports'
 import Button from 'primevue/button'
 import { computed, onMounted, reactive, ref, useTemplateRef } from 'vue'
+import { definePageMeta, useHead } from '#imports'
 import { newShopSchema, type ShopHere, shopLimitsSchema } from '~~/shared/shops'
 import CheckedForm from '../components/forms/CheckedForm.vue'
 import ClockAndUnit from '../components/forms/ClockAndUnit.vue'

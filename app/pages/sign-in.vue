@@ -1,11 +1,13 @@
 <script setup lang="ts">
-import { definePageMeta, navigateTo, useHead, useRoute } from '#imports'
-import Button from 'primevue/button'
 import { useLocalStorage } from '@vueuse/core'
+import Button from 'primevue/button'
 import { computed, ref } from 'vue'
-import TextField from '../components/forms/TextField.vue'
+import { definePageMeta, navigateTo, useHead, useRoute } from '#imports'
+import { codeSchema, type SessionResponse, signInSchema } from '~~/shared/session'
+import CheckedForm from '../components/forms/CheckedForm.vue'
 import CrewPick from '../components/forms/CrewPick.vue'
 import ShopAtTheDoor from '../components/forms/ShopAtTheDoor.vue'
+import TextField from '../components/forms/TextField.vue'
 import LanguagePick from '../components/shell/LanguagePick.vue'
 import { useCrew } from '../composables/useCrew'
 import { useForm } from '../composables/useForm'
@@ -14,8 +16,6 @@ import { useOutboxStore } from '../stores/outbox'
 import { useSessionStore } from '../stores/session'
 import { append } from '../utils/api'
 import { t } from '../words'
-import CheckedForm from '../components/forms/CheckedForm.vue'
-import { type SessionResponse, codeSchema, signInSchema } from '~~/shared/session'
 
 definePageMeta({ layout: false })
 useHead({ title: t('page-sign-in.sign-in-wembric') })

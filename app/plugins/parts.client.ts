@@ -1,7 +1,7 @@
-import { defineNuxtPlugin } from '#imports'
 import type { PrimeVueConfiguration } from 'primevue/config'
 import ConfirmationService from 'primevue/confirmationservice'
 import ToastService from 'primevue/toastservice'
+import { defineNuxtPlugin } from '#imports'
 import { partWords } from '../utils/part-words'
 
 /** The standard parts speak the page's language, can ask before something is ended, and say that something is kept. */

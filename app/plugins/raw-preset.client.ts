@@ -1,5 +1,5 @@
-import { defineNuxtPlugin, useRuntimeConfig } from '#imports'
 import { markRaw, toRaw } from 'vue'
+import { defineNuxtPlugin, useRuntimeConfig } from '#imports'
 
 /**
  * The theme never changes: its thousands of values are not followed one by one, which took a slow

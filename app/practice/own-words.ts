@@ -1,9 +1,9 @@
 import { cylinderById, type Engine, valveById } from '~~/core/engine'
 import type { AnswerKey, Happening } from '~~/core/job'
 import type { Observation } from '~~/core/position'
-import type { PracticePanel } from './panel'
 import type { Tool } from '../composables/usePractice'
 import { named, t } from '../words'
+import type { PracticePanel } from './panel'
 
 const key = (title: string, help: string, happening: Happening): AnswerKey => ({ title, help, happening, asks: null })
 const crank = (turnedDeg: number, ...observations: Observation[]): Happening => {

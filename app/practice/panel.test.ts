@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { jobTools } from '~~/core/job'
-import { beginPractice, benchSays, PRACTICE_ENGINES, act } from '~~/core/practice'
+import { act, beginPractice, benchSays, PRACTICE_ENGINES } from '~~/core/practice'
 import { ownWords } from './own-words'
 import { practicePanel, stageOf, wantedInHand } from './panel'
 

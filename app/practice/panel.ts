@@ -1,7 +1,7 @@
 import { FEELS } from '~~/core/feeler'
 import type { AnswerKey, NextThing } from '~~/core/job'
-import type { Text } from '~~/core/said'
 import { MARKED_STAGES, type MarkedStage, type PracticeRun } from '~~/core/practice'
+import type { Text } from '~~/core/said'
 import type { Tool } from '../composables/usePractice'
 import { t } from '../words'
 

@@ -15,8 +15,8 @@ import {
   waitingAnswers,
 } from '../local/outbox'
 import { append, isAway, Refused } from '../utils/api'
-import { useSessionStore } from './session'
 import { t } from '../words'
+import { useSessionStore } from './session'
 
 const RETRY_MS = 2000
 /** So long is waited for another tab that sends, before an answer that cannot be written down is given up. */

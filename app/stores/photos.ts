@@ -7,8 +7,8 @@ import { openingsWaiting } from '../local/openings'
 import { keepPhoto, letGoPhoto, waitingPhotos } from '../local/photos'
 import { Refused } from '../utils/api'
 import { upload } from '../utils/upload'
-import { useSessionStore } from './session'
 import { t } from '../words'
+import { useSessionStore } from './session'
 
 const RETRY_MS = 5000
 

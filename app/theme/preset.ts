@@ -1,7 +1,7 @@
 import { definePreset } from '@primeuix/themes'
-import Base from '@primeuix/themes/aura/base'
 import accordion from '@primeuix/themes/aura/accordion'
 import autocomplete from '@primeuix/themes/aura/autocomplete'
+import Base from '@primeuix/themes/aura/base'
 import button from '@primeuix/themes/aura/button'
 import checkbox from '@primeuix/themes/aura/checkbox'
 import confirmpopup from '@primeuix/themes/aura/confirmpopup'

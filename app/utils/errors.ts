@@ -1,5 +1,5 @@
-import { z } from '~~/core/zod'
 import { heard } from '~~/core/wrong'
+import { z } from '~~/core/zod'
 import { t, tell } from '../words'
 
 /** Words for any error that a screen meets: the server’s, a schema’s first, or those of a figure that cannot be read. */

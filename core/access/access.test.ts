@@ -4,6 +4,7 @@ import { engineOf } from '../../tests/support/builders'
 import { tellEnglish } from '../../words'
 import { engineSchema } from '../engine'
 import { heard } from '../wrong'
+import { fastenersText, parseFasteners } from './fastener-text'
 import {
   backInGroups,
   inSafeOrder,
@@ -15,7 +16,6 @@ import {
   stressAreaMm2,
   usualTorqueNm,
 } from './index'
-import { fastenersText, parseFasteners } from './fastener-text'
 import { MACHINE_KINDS, machineKind, usualParts } from './usual-parts'
 
 const bolts = (threadMm: number, count = 4) => [{ count, threadMm, lengthMm: null, odd: '' }]

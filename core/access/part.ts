@@ -1,5 +1,5 @@
-import { z } from '../zod'
 import { wrong } from '../wrong'
+import { z } from '../zod'
 
 /** What comes off an engine, or is pulled off it, before its valves can be reached. */
 export const PART_KINDS = [

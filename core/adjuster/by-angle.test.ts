@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { gapByAngle, degreesFor } from './index'
+import { degreesFor, gapByAngle } from './index'
 
 const screw = {
   kind: 'valve-end',

@@ -1,6 +1,6 @@
-import { wrap, type Adjuster } from '../engine'
-import { FigureError } from '../units'
+import { type Adjuster, wrap } from '../engine'
 import { say } from '../said'
+import { FigureError } from '../units'
 
 /**
  * A screw head looks the same after so many degrees: a slot half way round, a square each quarter, a hex or Torx each

@@ -1,8 +1,8 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
+import { refusalOf } from '../../words/refusal'
 import type { Adjuster } from '../engine'
 import { clockMinutes, degreesFor, gapPerTravel, parsePitch, screwTurn } from './index'
-import { refusalOf } from '../../words/refusal'
 
 const screw = (changes: Partial<Adjuster> = {}): Adjuster => ({
   kind: 'valve-end',

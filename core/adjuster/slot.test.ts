@@ -1,7 +1,7 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { bracketSlot, clockWords, nextSlot, parseClock, type SlotTried, turnBySlot } from './index'
 import { refusalOf } from '../../words/refusal'
+import { bracketSlot, clockWords, nextSlot, parseClock, type SlotTried, turnBySlot } from './index'
 
 const at = (screwDeg: number, loMm: number, hiMm: number | null): SlotTried => ({ screwDeg, reading: { loMm, hiMm } })
 

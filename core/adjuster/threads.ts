@@ -1,5 +1,5 @@
-import { FigureError, MM_PER_INCH, snapMm } from '../units'
 import { say } from '../said'
+import { FigureError, MM_PER_INCH, snapMm } from '../units'
 
 /** Fine and coarse pitches of the screws that rockers have, in mm. Source: ISO 261. */
 const METRIC: Record<string, number[]> = { M4: [0.7, 0.5], M5: [0.8, 0.5], M6: [1, 0.75], M7: [1, 0.75], M8: [1.25, 1] }

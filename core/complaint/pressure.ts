@@ -1,5 +1,5 @@
-import { z } from '../zod'
 import { wrong } from '../wrong'
+import { z } from '../zod'
 
 export const PRESSURE_UNITS = ['kPa', 'bar', 'psi'] as const
 export type PressureUnit = (typeof PRESSURE_UNITS)[number]

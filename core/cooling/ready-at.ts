@@ -1,5 +1,5 @@
-import { HOUR_MS } from '../units'
 import { normalUnder } from '../chance'
+import { HOUR_MS } from '../units'
 import { type CoolingCurve, leftOver } from './cooling-curve'
 
 /** When a head is cold enough: with such a confidence, or never while the air is as warm as the limit. */

@@ -1,8 +1,8 @@
 import { readFileSync } from 'node:fs'
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { parseThermometerLine, thermometerLine } from './index'
 import { refusalOf } from '../../words/refusal'
+import { parseThermometerLine, thermometerLine } from './index'
 
 describe('a thermometer’s line', () => {
   it('is the one that docs/formats shows', () => {

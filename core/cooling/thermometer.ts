@@ -1,5 +1,5 @@
-import { FigureError } from '../units'
 import { say } from '../said'
+import { FigureError } from '../units'
 
 /** What a thermometer says in one line: the head, and the air where it has a second sensor. °C. */
 export interface ThermometerReading {

@@ -1,6 +1,6 @@
-import { z } from '../zod'
 import { snapMm } from '../units'
 import { wrong } from '../wrong'
+import { z } from '../zod'
 
 const words = (most: number) => z.string().trim().max(most)
 

@@ -1,6 +1,8 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { engineOf } from '../../tests/support/builders'
+import { tellEnglish } from '../../words'
+import { refusal } from '../../words/refusal'
 import {
   angleForDrop,
   type Arc,
@@ -21,8 +23,6 @@ import {
   valveLift,
   wrap,
 } from './index'
-import { refusal } from '../../words/refusal'
-import { tellEnglish } from '../../words'
 
 const angle = fc.double({ min: -5000, max: 5000, noNaN: true })
 

@@ -1,4 +1,4 @@
-import { say, type Said } from '../said'
+import { type Said, say } from '../said'
 import { wrap } from './angle'
 import type { Cylinder } from './parts'
 

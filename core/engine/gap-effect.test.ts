@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { engineOf } from '../../tests/support/builders'
-import { gapEffect, gapEffectWords, liftWithGap, valveEvents, valveLift } from './index'
 import { tellEnglish } from '../../words'
+import { gapEffect, gapEffectWords, liftWithGap, valveEvents, valveLift } from './index'
 
 /** The integral of the lift over the crank by Simpson's rule: what the engine breathes through. */
 function area(gapMm: number): number {

@@ -1,8 +1,8 @@
-import { say, type Said } from '../said'
-import { valveEvents } from './valve-timing'
-import { valveLift } from './lift'
+import { type Said, say } from '../said'
 import type { Role } from './clearance'
+import { valveLift } from './lift'
 import type { Engine } from './parts'
+import { valveEvents } from './valve-timing'
 
 /**
  * What a gap leaves of a valve's opening: from and to where it is open, local degrees, and how far it lifts. Zero lift:

@@ -1,7 +1,7 @@
-import { type ValveEvents, eventLiftMm, valveEvents, ASSUMED_CAM } from './valve-timing'
+import { wrap } from './angle'
 import type { Role } from './clearance'
 import type { Engine } from './parts'
-import { wrap } from './angle'
+import { ASSUMED_CAM, eventLiftMm, type ValveEvents, valveEvents } from './valve-timing'
 
 /** Greatest lift as a share of the stroke, for drawing and for what a gap does to lift. From memory, always assumed. */
 const LIFT_PER_STROKE = 0.11

@@ -1,10 +1,10 @@
 import { partsSchema, safeThingsSchema } from '../access'
+import { snapMm } from '../units'
+import { wrong } from '../wrong'
+import { z } from '../zod'
 import { clearanceSchema, otherClearanceSchema, ROLES, supersededSchema } from './clearance'
 import { headsSchema } from './heads'
-import { z } from '../zod'
-import { snapMm } from '../units'
 import { placeSchema } from './place-schema'
-import { wrong } from '../wrong'
 
 const lengthMm = (least: number, most: number, what: 'bore' | 'stroke' | 'rod') =>
   z

@@ -1,7 +1,7 @@
 import { wrap } from './angle'
 import { firingAngle, UnknownPartError, valveById } from './names'
-import { angleForDrop } from './piston'
 import type { Engine } from './parts'
+import { angleForDrop } from './piston'
 import type { Place, ValveSight } from './place-schema'
 import { valveEvents } from './valve-timing'
 

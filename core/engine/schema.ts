@@ -1,11 +1,11 @@
 import { oddTorque } from '../access'
-import { signedWay } from './angle'
 import { measuredValue } from '../units'
+import { wrong } from '../wrong'
+import { signedWay } from './angle'
 import { ROLES } from './clearance'
 import { type Engine, engineParts, MEASURED_FIELDS, type MeasuredField } from './parts'
 import { placeAngle } from './place'
 import type { Place } from './place-schema'
-import { wrong } from '../wrong'
 
 /** A maker’s stop may be printed this far from the place it is recognised by. */
 const MAKERS_PLACE_DEG = 5

@@ -1,6 +1,6 @@
-import { arcBetween, type Arc, shiftArc, subtractArc, wrap } from './angle'
-import { firingAngle } from './names'
+import { type Arc, arcBetween, shiftArc, subtractArc, wrap } from './angle'
 import type { Role } from './clearance'
+import { firingAngle } from './names'
 import type { Cam, Engine, Valve } from './parts'
 
 /** Timing taken when a model has none on record. From memory; marked assumed wherever it matters. */

@@ -1,8 +1,8 @@
-import { z } from '../zod'
 import { type Engine, engineSchema } from '../engine'
+import { say, type Text } from '../said'
 import {
-  doubtsOf,
   type Doubt,
+  doubtsOf,
   type Identity,
   identityParts,
   identitySchema,
@@ -11,14 +11,14 @@ import {
   SPEC_FIELDS,
   type SpecField,
   writeSpec,
-  yearsInOrder,
   YEARS_WRONG,
+  yearsInOrder,
 } from '../spec-book'
-import { say, type Text } from '../said'
 import { numberOf } from '../units'
 import { heard } from '../wrong'
+import { z } from '../zod'
 import { barred, cellIn, cellOut, cellProblem, figureOut } from './cells'
-import { COLUMNS, type Column, FIGURE_COLUMNS, type IDENTITY_FIELDS } from './columns'
+import { type Column, COLUMNS, FIGURE_COLUMNS, type IDENTITY_FIELDS } from './columns'
 import { type DayOrder, isBareDay, readDay } from './days'
 
 export const BOOK_FORMAT = 'wembric spec book'

@@ -1,4 +1,4 @@
-import { say, type Said } from '../said'
+import { type Said, say } from '../said'
 
 /** A cell that a spreadsheet would take for a formula. */
 const FORMULA = /^[=+\-@\t\r]/

@@ -1,6 +1,6 @@
+import { TZDate } from '@date-fns/tz'
 import { parse } from 'csv-parse/sync'
 import { stringify } from 'csv-stringify/sync'
-import { TZDate } from '@date-fns/tz'
 import { format } from 'date-fns'
 import fc from 'fast-check'
 import Papa from 'papaparse'
@@ -8,6 +8,7 @@ import { describe, expect, it } from 'vitest'
 import * as singles from '../../server/demo/models/singles'
 import * as twins from '../../server/demo/models/twins'
 import { fourOf, fourValveSingle } from '../../tests/support/engines'
+import { tellEnglish } from '../../words'
 import {
   type BookModel,
   cellIn,
@@ -23,7 +24,6 @@ import {
   readDay,
   rowModel,
 } from './index'
-import { tellEnglish } from '../../words'
 
 const identity = (maker: string, model: string, more: Partial<BookModel> = {}) => ({
   key: `${maker}-${model}`.toLowerCase().replaceAll(' ', '-'),

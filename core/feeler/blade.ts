@@ -1,6 +1,6 @@
-import { z } from '../zod'
 import { formatLength, snapMm, thouFromMm } from '../units'
 import { wrong } from '../wrong'
+import { z } from '../zod'
 
 /** A blade that is bent or worn is not asked for and proves less; a missing one is not there. */
 export const BLADE_CONDITIONS = ['good', 'bent', 'worn', 'missing'] as const

@@ -1,7 +1,9 @@
 import fc from 'fast-check'
+import Interval from 'interval-arithmetic'
 import { describe, expect, it } from 'vitest'
 import { METRIC_BLADES } from '../../tests/support/builders'
-import Interval from 'interval-arithmetic'
+import { intervalWords, judge } from '../../tests/support/told'
+import { refusal } from '../../words/refusal'
 import type { Clearance } from '../engine'
 import { snapMm } from '../units'
 import {
@@ -25,8 +27,6 @@ import {
   trialStacks,
   USUAL_HAND,
 } from './index'
-import { intervalWords, judge } from '../../tests/support/told'
-import { refusal } from '../../words/refusal'
 
 const limits = (minMm: number, maxMm: number): Clearance => ({ form: 'limits', minMm, maxMm, text: '', unit: 'mm' })
 const bare = (figureMm: number): Clearance => ({ form: 'bare', figureMm, text: '', unit: 'mm' })

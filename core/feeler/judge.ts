@@ -1,9 +1,9 @@
 import type { Clearance, Role } from '../engine'
-import { say, type Said } from '../said'
+import { type Said, say } from '../said'
 import { formatLength, snapMm } from '../units'
 import type { BladeSet } from './blade'
 import { BARE_FIGURE_NEAR_MM, countedAsIn, limitsOf } from './clearance'
-import { clearanceInterval, latestTrials, type ClearanceReading } from './interval'
+import { clearanceInterval, type ClearanceReading, latestTrials } from './interval'
 import { type HandBands, thickness, type Trial, trialErrorMm, USUAL_HAND, went } from './trial'
 
 export type Verdict = 'in' | 'tight' | 'loose' | 'unproved'

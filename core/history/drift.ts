@@ -1,6 +1,6 @@
 import type { Interval } from '../feeler'
+import { type Said, say } from '../said'
 import type { Visit } from './visit'
-import { say, type Said } from '../said'
 
 /** What a valve's gap did between two visits: over so much use it changed by so much, ± a standard uncertainty. mm. */
 export interface DriftPoint {

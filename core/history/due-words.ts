@@ -1,6 +1,6 @@
-import { DAY_MS } from '../units'
+import { type Said, say, type Text } from '../said'
 import type { MeterUnit } from '../units'
-import { say, type Said, type Text } from '../said'
+import { DAY_MS } from '../units'
 import type { DueReason, NextDue } from './next-due'
 
 /**

@@ -1,5 +1,5 @@
-import type { Interval } from '../feeler'
 import { normalUnder } from '../chance'
+import type { Interval } from '../feeler'
 import { middleOf, sigmaOf } from './drift'
 
 /** A gap at so much use from when it was left: the middle, and the ends of the fan. mm. */

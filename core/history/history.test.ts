@@ -1,12 +1,13 @@
 import fc from 'fast-check'
-import { linearRegression } from 'simple-statistics'
 import MultivariateLinearRegression from 'ml-regression-multivariate-linear'
+import { linearRegression } from 'simple-statistics'
 import { describe, expect, it } from 'vitest'
 import { between, normal, randomOf } from '../practice'
+import { say } from '../said'
 import {
   changesOf,
-  drift,
   type Drift,
+  drift,
   familyDrift,
   forecast,
   type MeterReading,
@@ -20,7 +21,6 @@ import {
   visitVerdict,
   withFamily,
 } from './index'
-import { say } from '../said'
 
 const DAY = 86_400_000
 const at = (days: number) => Date.UTC(2024, 0, 10) + days * DAY

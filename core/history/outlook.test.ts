@@ -1,8 +1,8 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
+import { daysWords, reminderText, whyWords } from '../../tests/support/told'
 import { randomOf } from '../practice'
 import { familyDrift, meterClash, type MeterReading, outlook, type OutlookFacts, useSinceFirst } from './index'
-import { daysWords, reminderText, whyWords } from '../../tests/support/told'
 
 const DAY = 86_400_000
 const at = (days: number) => Date.parse('2024-01-01') + days * DAY

@@ -1,4 +1,4 @@
-import { drift, type Drift } from './drift'
+import { type Drift, drift } from './drift'
 import { type FamilyDrift, type KnownDrift, movesFaster, withFamily } from './family'
 import { type Forecast, forecast } from './forecast'
 import { type DueFacts, type NextDue, nextDue } from './next-due'

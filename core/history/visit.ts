@@ -1,5 +1,5 @@
-import { DAY_MS } from '../units'
 import type { Interval, Verdict } from '../feeler'
+import { DAY_MS } from '../units'
 
 /** What a visit found and left of one valve. `asLeft` is null where nothing was proved. */
 export interface ValveVisit {

@@ -1,5 +1,5 @@
 import type { Adjuster } from '../engine'
-import { say, type Said } from '../said'
+import { type Said, say } from '../said'
 
 /**
  * Which part sets the gap: the screw with its locknut, or a stud’s pivot nut, which a lock screw in its center holds,

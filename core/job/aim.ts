@@ -1,10 +1,10 @@
 import { aimBeforeLock, type LockShift, shiftedTrials } from '../adjuster'
-import { type Judgement, judge, settingBlade, type Stack, thickness, type Trial, went } from '../feeler'
-import { say, type Said } from '../said'
+import { judge, type Judgement, settingBlade, type Stack, thickness, type Trial, went } from '../feeler'
+import { type Said, say } from '../said'
 import { snapMm } from '../units'
 import { type NutShift, nutShift } from './lock-learning'
 import { presentReading, type ValveState } from './state'
-import { clearanceOf, judgeReading, type JobView, setInHand, targetFor } from './view'
+import { clearanceOf, type JobView, judgeReading, setInHand, targetFor } from './view'
 
 /** What one round of a nut says of the next, as a standard deviation. mm, from memory */
 const ONE_ROUND_SPREAD_MM = 0.008

@@ -1,7 +1,7 @@
 import { answersHere, type Noted, type Observation } from '../position'
+import { type Said, say } from '../said'
 import { eventIdOf, notedWords, observationWords } from './event-words'
 import type { JobView } from './view'
-import { say, type Said } from '../said'
 
 /**
  * Two things that cannot both be so: the newest answer and what it does not fit, each in words, the one that costs

@@ -1,4 +1,4 @@
-import { AIR_SIGMA_C, coolingCurve, type CoolingCurve, type Readiness, readyAt } from '../cooling'
+import { AIR_SIGMA_C, type CoolingCurve, coolingCurve, type Readiness, readyAt } from '../cooling'
 import type { JobView } from './view'
 
 /** The air of a shop where nobody read it. °C, from memory, and said to be assumed. */

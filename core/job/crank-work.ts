@@ -1,7 +1,7 @@
 import type { Place } from '../engine'
 import type { Trial } from '../feeler'
 import { movesCrank, type Noted, type Observation } from '../position'
-import { type WorkState, presentReading, type ValveState } from './state'
+import { presentReading, type ValveState, type WorkState } from './state'
 
 /** Takes an observation up for `locate`. A moved crank starts every reading that is under way again. */
 export function note(state: WorkState, id: string, observation: Observation): void {

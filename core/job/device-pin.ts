@@ -1,5 +1,5 @@
 import { type BladeSet, USUAL_HAND } from '../feeler'
-import { JUDGEMENT_VERSION, type JobPin } from './pin'
+import { type JobPin, JUDGEMENT_VERSION } from './pin'
 
 /** A machine as a job pins it: with its meter as it was read, null where nobody read it, and as it stood before. */
 export const pinnedMachine = (

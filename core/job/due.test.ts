@@ -1,9 +1,9 @@
 import { describe, expect, it } from 'vitest'
 import { engineOf } from '../../tests/support/builders'
 import { found, said, T, trial } from '../../tests/support/job-book'
+import { dueByForecast } from '../../tests/support/told'
 import type { MachinePast } from '../history'
 import { type Due, suggestedDue } from './index'
-import { dueByForecast } from '../../tests/support/told'
 
 const DAY = 86_400_000
 const OPENED = Date.parse('2026-11-25')

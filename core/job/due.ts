@@ -1,6 +1,6 @@
-import { type NextDue, outlook, type Visit, whyWords } from '../history'
 import { limitsOf } from '../feeler'
-import { say, type Said } from '../said'
+import { type NextDue, outlook, type Visit, whyWords } from '../history'
+import { type Said, say } from '../said'
 import type { JobState } from './job-state'
 import { clearanceOf, type JobView, verdictIn } from './view'
 

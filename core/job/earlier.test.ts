@@ -2,8 +2,8 @@ import { createHash } from 'node:crypto'
 import { readFileSync } from 'node:fs'
 import { gunzipSync } from 'node:zlib'
 import { describe, expect, it } from 'vitest'
-import { type JobEvent, jobTools, type Sheet, upcastPin, viewJob } from './index'
 import { nextThing, sheet } from '../../tests/support/told'
+import { type JobEvent, jobTools, type Sheet, upcastPin, viewJob } from './index'
 
 interface Kept {
   id: number

@@ -1,13 +1,13 @@
 import type { Complaint, Suspect } from '../complaint'
 import type { Engine } from '../engine'
-import type { Observation } from '../position'
 import { engravedWords } from '../feeler'
-import { say, type Said, type Text } from '../said'
+import type { Observation } from '../position'
+import { type Said, say, type Text } from '../said'
+import type { JobEvent } from './event'
 import { clearanceWords } from './figures'
 import type { GapChange } from './gap-change'
-import { itemWords } from './strip-down'
-import type { JobEvent } from './event'
 import { type JobPin, setNamed } from './pin'
+import { itemWords } from './strip-down'
 import { placeWords, whose } from './words'
 
 const nameOf = (engine: Engine, id: string): string => engine.valves.find(v => v.id === id)?.name ?? id

@@ -1,6 +1,6 @@
 import { type Clearance, type Engine, type OtherClearance, type Role, ROLES } from '../engine'
 import { spanOf, spanWords } from '../feeler'
-import { say, type Said } from '../said'
+import { type Said, say } from '../said'
 import type { WorkState } from './state'
 
 /** Two figures are one spec in two roundings when they differ by no more than this: 6 thou and 0.15 mm. */

@@ -1,9 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { engineOf, LogBook, pinOf } from '../../tests/support/builders'
 import { twinOf } from '../../tests/support/engines'
-import type { Engine } from '../engine'
-import type { Observation } from '../position'
-import { jobTools, positionWithout, viewJob } from './index'
 import {
   eventWords,
   marginWords,
@@ -15,6 +12,9 @@ import {
   turnsToTell,
 } from '../../tests/support/told'
 import { tellEnglish } from '../../words'
+import type { Engine } from '../engine'
+import type { Observation } from '../position'
+import { jobTools, positionWithout, viewJob } from './index'
 
 const T = { kind: 'mark', markIndex: 0 } as const
 const said = (engine: Engine, ...answers: Observation[][]) => {

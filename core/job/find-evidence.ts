@@ -4,18 +4,18 @@ import {
   effectsOf,
   type Likeliest,
   locateWithout,
-  type Offered,
   type Observation,
+  type Offered,
   placesToTell,
   type Position,
   questions,
 } from '../position'
-import { say, type Said, type Text } from '../said'
-import { placeWords, untilWords, whose } from './words'
+import { type Said, say, type Text } from '../said'
 import { type School, schoolsFor, topPlace } from '../stops'
 import { eventIdOf, observationWords } from './event-words'
 import type { Happening } from './events'
 import type { JobView } from './view'
+import { placeWords, untilWords, whose } from './words'
 
 /** One answer that may be given unasked. */
 export interface Told {

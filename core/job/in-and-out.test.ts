@@ -1,8 +1,8 @@
 import { describe, expect, it } from 'vitest'
-import { type Part, plainPart } from '../access'
 import { engineOf } from '../../tests/support/builders'
 import { confirmed, found, said, T, trial } from '../../tests/support/job-book'
 import { tellEnglish } from '../../words'
+import { type Part, plainPart } from '../access'
 import { type EarlierFinding, gates, type Happening, type JobPin, toDoAfter } from './index'
 import { sheet } from './sheet'
 

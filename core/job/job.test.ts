@@ -1,23 +1,23 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { engineOf, LogBook, afterLast, pinOf } from '../../tests/support/builders'
+import { afterLast, engineOf, LogBook, pinOf } from '../../tests/support/builders'
+import { nextThing, progress, sheet } from '../../tests/support/told'
 import { MORNING, wholeJob } from '../../tests/support/whole-job'
+import { refusal } from '../../words/refusal'
 import type { Place } from '../engine'
 import {
   bayColumn,
+  EVENTS,
   firstOpen,
+  gates,
   type Happening,
   isCold,
   jobTools,
-  EVENTS,
   readingRows,
   reduceJob,
   viewJob,
   workingOrder,
-  gates,
 } from './index'
-import { nextThing, progress, sheet } from '../../tests/support/told'
-import { refusal } from '../../words/refusal'
 
 const T: Place = { kind: 'mark', markIndex: 0 }
 const toT: Happening = { type: 'crank', payload: { observations: [{ kind: 'move', to: T }] } }

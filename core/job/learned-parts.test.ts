@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
-import { partsSchema, plainPart } from '../access'
 import { engineOf, pinOf } from '../../tests/support/builders'
 import { ready, said } from '../../tests/support/job-book'
+import { partsSchema, plainPart } from '../access'
 import { learnedParts } from './learned-parts'
 import { partsToRemove } from './strip-down'
 

@@ -3,7 +3,7 @@ import type { Interval } from '../feeler'
 import { snapMm } from '../units'
 import type { JobPin } from './pin'
 import type { Reading, ValveState, WorkState } from './state'
-import { judgeReading, type JobView } from './view'
+import { type JobView, judgeReading } from './view'
 
 /**
  * What one round of a nut did to its gap: at the nip, at the torque, and in all. mm, negative closes; null where it was

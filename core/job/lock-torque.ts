@@ -1,4 +1,4 @@
-import { say, type Said, type Text } from '../said'
+import { type Said, say, type Text } from '../said'
 import { scaleWords, torqueOn, wrenchSetting } from '../torque'
 import type { GapChange } from './gap-change'
 import type { JobView } from './view'

@@ -1,11 +1,11 @@
 import { describe, expect, it } from 'vitest'
 import { engineOf, LogBook, pinOf, setOf } from '../../tests/support/builders'
 import { confirmed, found, limits, ready, said, T, trial } from '../../tests/support/job-book'
+import { clashWords, eventWords, tell } from '../../tests/support/told'
 import type { Clearance, Engine } from '../engine'
 import { type Feel, FEELS } from '../feeler'
-import { type Happening, latestVerdict, roundTurn, stillWords, stripList, suggestedDue, untilWords } from './index'
-import { clashWords, eventWords, tell } from '../../tests/support/told'
 import { say } from '../said'
+import { type Happening, latestVerdict, roundTurn, stillWords, stripList, suggestedDue, untilWords } from './index'
 
 describe('Ready asks in the order of the work', () => {
   it('machine, spec, cold, safe, access, plug, valves', () => {

@@ -1,13 +1,13 @@
+import type { Lock } from '../adjuster'
 import type { Complaint, Suspect } from '../complaint'
 import { type DecompressorFound, type Engine, upcastEngine } from '../engine'
-import type { Lock } from '../adjuster'
-import type { MachinePast } from '../history'
 import { type BladeSet, type HandBands, type TargetSchool, upcastBladeSet } from '../feeler'
-import type { School } from '../stops'
-import type { FindingEnd, PlugNew } from './outcomes'
+import type { MachinePast } from '../history'
 import type { Quick } from '../quick'
+import type { School } from '../stops'
 import type { Adapter, Wrench } from '../torque'
 import type { LengthUnit, MeterUnit } from '../units'
+import type { FindingEnd, PlugNew } from './outcomes'
 
 /**
  * How the verdicts of this version of the core are meant; a job keeps the number it was opened with. 2: a bare figure

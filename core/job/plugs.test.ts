@@ -1,10 +1,10 @@
 import { describe, expect, it } from 'vitest'
-import { plainPart } from '../access'
-import { tellEnglish } from '../../words'
 import { engineOf, pinOf } from '../../tests/support/builders'
 import { ready, said } from '../../tests/support/job-book'
-import { sheet } from './sheet'
+import { tellEnglish } from '../../words'
+import { plainPart } from '../access'
 import { type GapOnRecord, plugGapOf, plugsAfter, servedWords } from './plugs'
+import { sheet } from './sheet'
 
 const gap = (plugGap: string): GapOnRecord | null => plugGapOf({ plugGap })
 

@@ -3,8 +3,8 @@ import { say, type Text } from '../said'
 import { FigureError, parseLength, snapMm } from '../units'
 import type { PlugNew } from './outcomes'
 import type { JobPin } from './pin'
-import { partsToRemove, PLUG } from './strip-down'
 import type { WorkState } from './state'
+import { partsToRemove, PLUG } from './strip-down'
 
 /** How a plug looks of which nobody claims anything. */
 export const NOT_LOOKED_AT = 'Not looked at'

@@ -1,9 +1,9 @@
+import { type Said, say } from '../said'
 import { coldByClock, coolingDown } from './cooling-down'
-import { STEPS, type Step } from './steps'
 import { asFoundDone, firstOpen, gates, needsSetting } from './requirements'
-import { stopHere } from './stop-work'
-import { say, type Said } from '../said'
 import { presentReading, type ValveState } from './state'
+import { type Step, STEPS } from './steps'
+import { stopHere } from './stop-work'
 import { isCold, type JobView, judgeReading } from './view'
 
 /** A step of the Bench: where it stands and a few words about it. */

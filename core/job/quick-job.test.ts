@@ -1,10 +1,10 @@
 import { describe, expect, it } from 'vitest'
-import type { Quick } from '../quick'
-import { quickOf } from '../../tests/support/quick'
+import { demoEngine } from '../../server/demo/demo-engine'
 import { LogBook, METRIC_BLADES, setOf } from '../../tests/support/builders'
+import { quickOf } from '../../tests/support/quick'
 import { nextThing, sheet } from '../../tests/support/told'
 import { VirtualHand } from '../practice'
-import { demoEngine } from '../../server/demo/demo-engine'
+import type { Quick } from '../quick'
 import { type JobPin, jobTools, readiedBy, viewJob } from './index'
 import { quickPin } from './quick-pin'
 

@@ -1,27 +1,27 @@
 import { describe, expect, it } from 'vitest'
-import { engineOf, LogBook, afterLast, pinOf, setOf } from '../../tests/support/builders'
-import { confirmed, found, limits, ready, said, T, trial } from '../../tests/support/job-book'
-import { MORNING, virtualFor } from '../../tests/support/whole-job'
-import { VirtualHand, workThrough } from '../practice'
+import { storyLine } from '../../evaluation/story'
 import { SPAN } from '../../server/demo/models/twins'
+import { afterLast, engineOf, LogBook, pinOf, setOf } from '../../tests/support/builders'
+import { confirmed, found, limits, ready, said, T, trial } from '../../tests/support/job-book'
+import { figureRefused, nextThing, sheet, tell } from '../../tests/support/told'
+import { MORNING, virtualFor } from '../../tests/support/whole-job'
+import type { Clearance, Engine } from '../engine'
+import { VirtualHand, workThrough } from '../practice'
 import type { Adapter, Wrench } from '../torque'
 import {
   aimOf,
   disagreeing,
   expectedShift,
   type Happening,
-  jobTools,
   type JobPin,
+  jobTools,
   latestVerdict,
   readingRows,
-  shimWork,
   shiftWords,
+  shimWork,
   unsettledRoles,
   viewJob,
 } from './index'
-import type { Clearance, Engine } from '../engine'
-import { figureRefused, nextThing, sheet, tell } from '../../tests/support/told'
-import { storyLine } from '../../evaluation/story'
 
 const WRENCH: Wrench = {
   name: 'Small click',

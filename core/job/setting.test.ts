@@ -1,10 +1,10 @@
 import { describe, expect, it } from 'vitest'
 import { engineOf, setOf } from '../../tests/support/builders'
 import { found, limits, said, trial } from '../../tests/support/job-book'
-import { aimOf } from './aim'
-import { nutShift } from './lock-learning'
-import type { GapChange, Happening } from './index'
 import { tellEnglish } from '../../words'
+import { aimOf } from './aim'
+import type { GapChange, Happening } from './index'
+import { nutShift } from './lock-learning'
 
 const screw = (deg: number): GapChange => ({ kind: 'screw', deg })
 const nipped: GapChange = { kind: 'nipped' }

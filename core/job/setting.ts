@@ -11,8 +11,8 @@ import { countedAsIn, type Interval, leavesOf, type Stack, thickness, type Trial
 import { snapMm } from '../units'
 import { type Aim, aimOf, judgeAfterLock } from './aim'
 import { presentReading, type ValveState } from './state'
-import { clearanceOf, judgeReading, type JobView, setInHand } from './view'
 import { mayOpenMm } from './valve-work'
+import { clearanceOf, type JobView, judgeReading, setInHand } from './view'
 import { roundTurn } from './words'
 
 /**

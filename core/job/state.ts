@@ -1,12 +1,12 @@
-import type { Said } from '../said'
-import type { TargetSchool, Trial } from '../feeler'
+import type { Complaint, Pressure, Suspect } from '../complaint'
 import type { Clearance, DecompressorFound, Engine, Place, Role } from '../engine'
+import type { TargetSchool, Trial } from '../feeler'
 import type { Noted } from '../position'
+import type { Said } from '../said'
 import type { School } from '../stops'
 import type { GapChange } from './gap-change'
-import type { BladeHabit, EarlierFinding } from './pin'
-import type { Complaint, Pressure, Suspect } from '../complaint'
 import type { ComplaintResult, FindingEnd, PlugGap } from './outcomes'
+import type { BladeHabit, EarlierFinding } from './pin'
 import type { Confirmable } from './steps'
 
 export const PHASES = ['as found', 'before lock', 'nipped', 'torqued', 'proved'] as const

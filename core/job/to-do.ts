@@ -1,5 +1,5 @@
-import type { EarlierFinding, JobPin } from './pin'
 import type { JobState } from './job-state'
+import type { EarlierFinding, JobPin } from './pin'
 
 /**
  * What a job leaves to be done: what it found and nobody did, and what earlier visits left of which nobody said

@@ -1,15 +1,15 @@
 import { describe, expect, it } from 'vitest'
+import { storyLine } from '../../evaluation/story'
+import { afterLast, engineOf, LogBook, pinOf } from '../../tests/support/builders'
 import { fourOf, fourValveSingle, twinOf } from '../../tests/support/engines'
 import { said } from '../../tests/support/job-book'
+import { clashWords, nextThing, sheet, tell } from '../../tests/support/told'
 import { MORNING, type Told, virtualFor, wholeJob } from '../../tests/support/whole-job'
-import { engineOf, LogBook, afterLast, pinOf } from '../../tests/support/builders'
-import { STEADY, VirtualHand, workThrough } from '../practice'
 import type { Engine } from '../engine'
 import { limitsOf } from '../feeler'
+import { STEADY, VirtualHand, workThrough } from '../practice'
 import type { School } from '../stops'
-import { clearanceOf, type Happening, jobTools, viewJob, gates } from './index'
-import { storyLine } from '../../evaluation/story'
-import { clashWords, nextThing, sheet, tell } from '../../tests/support/told'
+import { clearanceOf, gates, type Happening, jobTools, viewJob } from './index'
 
 /** In spec as a hand can know it: at the loose end a drag may leave its own width. */
 async function ends(engine: Engine, told: Told, school: School | null = null) {

@@ -1,11 +1,11 @@
 import { pointsTo } from '../complaint'
 import { ASSUMED_DECOMPRESSOR, firingAngle, type Place, samePlace, signedWay, type Valve, valveById } from '../engine'
-import { movesCrank } from '../position'
 import { type Interval, type Stack, trialErrorMm } from '../feeler'
+import { movesCrank } from '../position'
 import { snapMm } from '../units'
 import { isTop, lastPlaceIn } from './crank-work'
 import { presentReading, type Reading, readingIn, type ValveState } from './state'
-import { clearanceOf, judgeReading, type JobView, setInHand } from './view'
+import { clearanceOf, type JobView, judgeReading, setInHand } from './view'
 
 /** A hand feels the same blade a little differently at another place. mm, from memory */
 const HAND_MM = 0.004

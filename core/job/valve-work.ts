@@ -6,7 +6,7 @@ import { isTop, lastPlaceIn, readingStands } from './crank-work'
 import type { Envelope } from './envelope'
 import type { GapChange } from './gap-change'
 import { type JobPin, setNamed } from './pin'
-import { type WorkState, presentReading, type ValveState } from './state'
+import { presentReading, type ValveState, type WorkState } from './state'
 
 /** A trial as it was said: blades by their engravings. */
 interface TrialSaid {

@@ -1,4 +1,3 @@
-import { HOUR_MS } from '../units'
 import { likelierBy } from '../complaint'
 import { type Clearance, type DecompressorFound, type Role, withDecompressor } from '../engine'
 import {
@@ -17,8 +16,8 @@ import {
 import {
   type Advice,
   adviseBySearch,
-  type LocateMemory,
   locate,
+  type LocateMemory,
   locateMemory,
   type Noted,
   type Position,
@@ -26,6 +25,7 @@ import {
   positionModel,
 } from '../position'
 import { firstSchool, type School } from '../stops'
+import { HOUR_MS } from '../units'
 import type { JobEvent } from './event'
 import type { JobState } from './job-state'
 import { type JobPin, setNamed } from './pin'

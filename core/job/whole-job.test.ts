@@ -1,10 +1,10 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { engineOf } from '../../tests/support/builders'
+import { sheet } from '../../tests/support/told'
 import { wholeJob } from '../../tests/support/whole-job'
 import { limitsOf } from '../feeler'
 import { clearanceOf } from './index'
-import { sheet } from '../../tests/support/told'
 
 /** In spec as a hand can know it: at the loose end a drag may leave its own width. */
 const inSpec = (gap: number, minMm: number, maxMm: number): boolean => gap >= minMm - 1e-6 && gap < maxMm + 0.015

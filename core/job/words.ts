@@ -1,5 +1,5 @@
 import { cylinderById, type Engine, type MarkShape, type Place, valveById } from '../engine'
-import { say, type Said, type Text } from '../said'
+import { type Said, say, type Text } from '../said'
 import type { Phase } from './state'
 
 /** The cylinder’s name before a part of it, or null where there is only one. */

@@ -1,7 +1,7 @@
 import { say } from '../said'
+import type { PageFinding } from './finding'
 import type { Label } from './labels'
 import type { Quantity } from './quantities'
-import type { PageFinding } from './finding'
 
 const anyOf = (...phrases: string[]): RegExp => new RegExp(phrases.join('|'), 'giu')
 const CLOCKWISE = anyOf(

@@ -1,9 +1,9 @@
-import { say, type Said } from '../said'
+import { type Said, say } from '../said'
 import type { SpecField } from '../spec-book'
 import type { PageFinding } from './finding'
 import { KINDS, type Label, labelsIn, type Topic } from './labels'
 import { positionFindings } from './positions'
-import { type Quantity, quantitiesIn } from './quantities'
+import { quantitiesIn, type Quantity } from './quantities'
 import { tableFindings } from './tables'
 
 export interface PageReading {

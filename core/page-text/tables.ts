@@ -1,7 +1,7 @@
-import { say, type Said } from '../said'
+import { type Said, say } from '../said'
+import type { PageFinding } from './finding'
 import type { Label } from './labels'
 import type { Quantity } from './quantities'
-import type { PageFinding } from './finding'
 
 /** A bare figure up to here is millimetres where valves have it, and one of a few thousandths is inches. */
 const INCH_MOST = 0.025

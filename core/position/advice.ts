@@ -1,7 +1,7 @@
 import { type Engine, type Place, valveById } from '../engine'
-import { segments } from './segments'
 import type { PositionModel } from './model'
 import type { Noted, Observation } from './observation'
+import { segments } from './segments'
 
 export type MoveWhy =
   | 'start'

@@ -1,5 +1,5 @@
 import { CYCLE_DEG, type Engine, signedWay, wrap } from '../engine'
-import { say, type Said } from '../said'
+import { type Said, say } from '../said'
 import type { Belief } from './belief'
 import { CELL_DEG, CELLS } from './grid'
 

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { engineOf } from '../../tests/support/builders'
 import { twinOf } from '../../tests/support/engines'
-import { type Engine, placeAngle, type Place } from '../engine'
+import { type Engine, type Place, placeAngle } from '../engine'
 import { randomOf } from '../practice'
 import { topPlaces } from '../stops'
 import { locate, type Noted, type Observation, positionModel } from '.'

@@ -1,8 +1,8 @@
 import { predictive, predictiveAnywhere } from './apply'
-import { folded, locateMemory, type LocateMemory, nameOf } from './fold'
-import { segments } from './segments'
+import { folded, type LocateMemory, locateMemory, nameOf } from './fold'
 import type { PositionModel } from './model'
 import { isCamSide, movesCrank, type Noted } from './observation'
+import { segments } from './segments'
 
 /**
  * Things that can hardly all be so: the newest answer, with others of one breath where only together they do not fit,

@@ -1,10 +1,10 @@
 import { describe, expect, it } from 'vitest'
 import { engineOf } from '../../tests/support/builders'
 import { twinOf } from '../../tests/support/engines'
-import type { Place } from '../engine'
-import { effectsOf, locate, locateMemory, locateWithout, type Noted, type Observation, positionModel } from '.'
-import { say } from '../said'
 import { tellEnglish } from '../../words'
+import type { Place } from '../engine'
+import { say } from '../said'
+import { effectsOf, locate, locateMemory, locateWithout, type Noted, type Observation, positionModel } from '.'
 
 const COMPRESSION = say('place.of-cycle', { stroke: 'compression', cylinder: null, pastDeg: 0 })
 

@@ -3,11 +3,11 @@ import { crankChance, nameOfAngle } from './arcs'
 import { openBelief } from './belief'
 import { findClash } from './clash'
 import { folded, type LocateMemory } from './fold'
-import { segments } from './segments'
-import { locate, type Position } from './locate'
 import { CELL_DEG, CELLS } from './grid'
+import { locate, type Position } from './locate'
 import type { PositionModel } from './model'
 import { isCamSide, movesCrank, type Noted } from './observation'
+import { segments } from './segments'
 
 /** Where the crank most likely stands, as people call it, and how sure that is; null while it may be anywhere. */
 export type Likeliest = { name: Said; probability: number } | null

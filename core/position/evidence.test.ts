@@ -1,9 +1,10 @@
-import { describe, expect, it } from 'vitest'
 import fc from 'fast-check'
+import { describe, expect, it } from 'vitest'
 import { engineOf } from '../../tests/support/builders'
 import { twinOf } from '../../tests/support/engines'
 import { type Engine, pistonDrop, type Place } from '../engine'
 import {
+  cellOf,
   crankChance,
   likelihoodOf,
   locate,
@@ -15,7 +16,6 @@ import {
   positionModel,
   predictive,
   questions,
-  cellOf,
 } from '.'
 
 const noted = (...observations: Observation[]): Noted[] =>

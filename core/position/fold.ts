@@ -2,8 +2,8 @@ import { observe } from './apply'
 import { type Belief, meanWay, openBelief } from './belief'
 import type { PositionModel } from './model'
 import { isCamSide, movesCrank, type Noted } from './observation'
-import { segments } from './segments'
 import { markRepeats, type Weighed } from './repeats'
+import { segments } from './segments'
 
 /** After a backward turn the cam lags behind the crank until so much forward has been turned. From memory. */
 export const LASH_DEG = 30

@@ -4,10 +4,10 @@ import { addInto, arcsOf, type BeliefArc, crankChance } from './arcs'
 import { type Belief, hypothesisChances } from './belief'
 import { type Clash, findClash } from './clash'
 import { folded, type LocateMemory, locateMemory } from './fold'
-import { segments } from './segments'
 import { CELL_DEG, CELLS } from './grid'
 import type { Pair, PositionModel } from './model'
 import { isCamSide, type Noted } from './observation'
+import { segments } from './segments'
 
 /** A stop is settled, or known to lie elsewhere, at this probability. */
 export const SETTLED_AT = 0.99

@@ -1,4 +1,5 @@
 import {
+  type Arc,
   baseCircle,
   closedArcsOf,
   decompressorArc,
@@ -9,10 +10,9 @@ import {
   placeAngle,
   placePeriod,
   spareInArc,
+  type Valve,
   valveEvents,
   wrap,
-  type Arc,
-  type Valve,
 } from '../engine'
 import { planStops, type School, type Stop, STOP_MARGIN_DEG, type StopPlan } from '../stops'
 import { CELL_DEG, cellOf, CELLS } from './grid'

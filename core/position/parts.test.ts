@@ -1,6 +1,7 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { engineOf } from '../../tests/support/builders'
+import { tellEnglish } from '../../words'
 import { wrap } from '../engine'
 import {
   beliefAfter,
@@ -18,7 +19,6 @@ import {
   replaces,
   segments,
 } from './index'
-import { tellEnglish } from '../../words'
 
 const model = positionModel(engineOf())
 const T = { kind: 'mark', markIndex: 0 } as const

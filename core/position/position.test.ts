@@ -2,6 +2,7 @@ import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { engineOf } from '../../tests/support/builders'
 import { twinOf } from '../../tests/support/engines'
+import { tellEnglish } from '../../words'
 import { type Place, valveLift, wrap } from '../engine'
 import { topPlace } from '../stops'
 import {
@@ -15,7 +16,6 @@ import {
   type Observation,
   positionModel,
 } from './index'
-import { tellEnglish } from '../../words'
 
 const T: Place = { kind: 'mark', markIndex: 0 }
 const rocker = (valveId: string, slack: boolean): Observation => ({ kind: 'rocker', valveId, slack })

@@ -2,11 +2,11 @@ import { type Engine, type Place, VALVE_SIGHTS } from '../engine'
 import { topPlaces } from '../stops'
 import type { Belief } from './belief'
 import { likelihoodOf } from './evidence'
-import { answersHere } from './segments'
 import { CELL_DEG, CELLS } from './grid'
 import type { PositionModel } from './model'
 import { isCamSide, type Noted, type Observation } from './observation'
 import { placeHeight } from './places'
+import { answersHere } from './segments'
 import { CLEAR_OF_DECOMPRESSOR_MM } from './table'
 
 /** What can be looked at or felt here, and what may be answered. */

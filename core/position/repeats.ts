@@ -1,7 +1,7 @@
 import { type Engine, placeAngle, placePeriod, signedWay, wrap } from '../engine'
-import type { Segment } from './segments'
 import type { Movement, Noted, Observation } from './observation'
 import { placeAfterWatch, wayByTurns, wayToNext } from './places'
+import type { Segment } from './segments'
 
 /**
  * Two stands of the crank are one place when they are no further apart than a hand stops from a line or a rod. Degrees,

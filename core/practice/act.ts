@@ -1,6 +1,6 @@
-import { z } from '../zod'
-import { wrong } from '../wrong'
 import { EVENT_TYPES, type EventType, type Happening, parseHappening } from '../job'
+import { wrong } from '../wrong'
+import { z } from '../zod'
 
 const valveId = z.string().min(1).max(30)
 const deg = z.number().min(-7200).max(7200)

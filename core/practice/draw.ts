@@ -1,6 +1,6 @@
 import { decompressorPrior } from '../engine'
 import { type BladeSet, bladeSetSchema, leavesOf, limitsOf, USUAL_HAND } from '../feeler'
-import { JUDGEMENT_VERSION, type JobPin } from '../job'
+import { type JobPin, JUDGEMENT_VERSION } from '../job'
 import { PRACTICE_ENGINES, type PracticeEngine } from './engines'
 import { between, oneOf, type Random, randomOf } from './random'
 import { type Held, type VirtualEngine, virtualEngine } from './virtual-engine'

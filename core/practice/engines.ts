@@ -1,6 +1,6 @@
+import type { z } from 'zod'
 import { type Engine, engineSchema, type Valve } from '../engine'
 import { say, type Text } from '../said'
-import type { z } from 'zod'
 
 type Given = Partial<z.input<typeof engineSchema>>
 

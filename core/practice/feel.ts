@@ -1,5 +1,5 @@
-import { say, type Said } from '../said'
-import { type Feel, USUAL_HAND, type HandBands } from '../feeler'
+import { type Feel, type HandBands, USUAL_HAND } from '../feeler'
+import { type Said, say } from '../said'
 import { kickDeg } from './crank'
 import { pistonBelowTopMm } from './motion'
 import { localDeg, roomMm, type VirtualEngine } from './virtual-engine'

@@ -1,6 +1,6 @@
+import { decompressorPrior } from '../engine'
 import type { BladeSet } from '../feeler'
 import { leavesOf, limitsOf } from '../feeler'
-import { decompressorPrior } from '../engine'
 import { BLADE_OFF_MM, drawEngine, type Drawn, practicePin } from './draw'
 import type { PracticeEngine } from './engines'
 import { between, oneOf, type Random, randomOf } from './random'

@@ -1,8 +1,8 @@
 import { describe, expect, it } from 'vitest'
 import { playByBench } from '../../tests/support/practice-hand'
-import { signedWay } from '../engine'
-import { drawPractice, LEVELS, markRun, PRACTICE_ENGINES, type PracticeStart, replayRun, type Replayed } from './index'
 import { tellEnglish } from '../../words'
+import { signedWay } from '../engine'
+import { drawPractice, LEVELS, markRun, PRACTICE_ENGINES, type PracticeStart, type Replayed, replayRun } from './index'
 
 const startOf = (level: 1 | 2 | 3 | 4, seed = 5, id = 'single'): PracticeStart => ({
   kind: PRACTICE_ENGINES.find(k => k.id === id)!,

@@ -1,7 +1,7 @@
 import { cylinderById, valveById } from '../engine'
 import type { Interval } from '../feeler'
 import { type Happening, type JobView, judgeReading, latestReading } from '../job'
-import { say, type Said } from '../said'
+import { type Said, say } from '../said'
 import { type Act, happeningOf } from './act'
 import type { PracticeStart } from './level'
 import { act, beginPractice, type PracticeRun, viewOf } from './run'

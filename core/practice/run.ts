@@ -1,21 +1,21 @@
-import { HOUR_MS } from '../units'
+import { stackNamed } from '../feeler'
 import {
   type GapChange,
   type Happening,
   type JobEvent,
-  jobTools,
   type JobTools,
+  jobTools,
   type JobView,
-  nextThing,
   type NextThing,
+  nextThing,
   viewJob,
 } from '../job'
-import { stackNamed } from '../feeler'
+import { HOUR_MS } from '../units'
 import { type Act, happeningOf } from './act'
 import { turnCrank } from './crank'
-import { drawPractice, type PracticeStart } from './level'
 import type { Drawn } from './draw'
 import { VirtualHand } from './hand'
+import { drawPractice, type PracticeStart } from './level'
 import { fitShim, turnScrew, workNut } from './virtual-engine'
 
 /** A practice run under way: the hidden engine, the log of what was said, and what was done. It is changed by `act`. */

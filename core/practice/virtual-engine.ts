@@ -4,14 +4,14 @@ import {
   cylinderById,
   type Engine,
   firingAngle,
-  ROLES,
   type Role,
-  valveById,
+  ROLES,
   type Valve,
+  valveById,
   wrap,
 } from '../engine'
 import { snapMm } from '../units'
-import { camLiftMm, trueCam, type TrueCam } from './motion'
+import { camLiftMm, type TrueCam, trueCam } from './motion'
 
 /**
  * A decompressor at work: over a local arc of its valve it holds it open by `liftMm`, letting go and taking hold over

@@ -1,4 +1,4 @@
-import { cheapestToLookAtAgain, type Happening, type JobView, nextThing, type NextThing } from '../job'
+import { cheapestToLookAtAgain, type Happening, type JobView, type NextThing, nextThing } from '../job'
 import type { VirtualHand } from './hand'
 
 /** One answer of a job that was worked through, with what was asked. */

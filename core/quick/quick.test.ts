@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
+import { quickOf } from '../../tests/support/quick'
 import { limitsOf, targetOf } from '../feeler'
 import { planStops } from '../stops'
-import { quickOf } from '../../tests/support/quick'
 import { QUICK_ENGINES, quickEngine, readSaidClearances } from './index'
 
 /** Intake and exhaust of each reading, mm, the likeliest first. */

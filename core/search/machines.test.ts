@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { findAmongMachines, type FindableMachine } from './index'
+import { type FindableMachine, findAmongMachines } from './index'
 
 const machine = (name: string, tag: string, owner: string, model = 'Zephrin Minnow 125'): FindableMachine => ({
   name,

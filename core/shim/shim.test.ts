@@ -1,10 +1,10 @@
 import fc from 'fast-check'
 import munkres from 'munkres-js'
 import { describe, expect, it } from 'vitest'
+import { refusalOf } from '../../words/refusal'
 import type { Clearance } from '../engine'
 import { snapMm } from '../units'
 import { assign, chooseShim, engravedShim, reuseShims, type ShimValve, wantedShim } from './index'
-import { refusalOf } from '../../words/refusal'
 
 const limits = (minMm: number, maxMm: number): Clearance => ({ form: 'limits', minMm, maxMm, text: '', unit: 'mm' })
 const valve = (valveId: string, fittedMm: number, measuredMm: number, clearance = limits(0.13, 0.19)): ShimValve => ({

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { engineOf } from '../../tests/support/builders'
-import { ASSUMED_CAM } from '../engine'
 import { tellEnglish } from '../../words'
+import { ASSUMED_CAM } from '../engine'
 import { assumptionsOf, emptySpec, readSpec, type SpecText } from './index'
 
 const told = (changes: Partial<SpecText> = {}) =>

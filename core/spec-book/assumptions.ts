@@ -1,5 +1,5 @@
 import { type Cam, type Engine, pistonDrop } from '../engine'
-import { say, type Said } from '../said'
+import { type Said, say } from '../said'
 import { derivedFacts } from './derived'
 import type { SpecField } from './spec-fields'
 

@@ -1,10 +1,10 @@
 import { describe, expect, it } from 'vitest'
-import { plainPart } from '../access'
 import { engineOf } from '../../tests/support/builders'
 import { twinOf } from '../../tests/support/engines'
+import { judge } from '../../tests/support/told'
+import { plainPart } from '../access'
 import type { Clearance } from '../engine'
 import { compareSpecs, derivedFacts, displacementCc, rejudge, specLines } from './index'
-import { judge } from '../../tests/support/told'
 
 const limits = (minMm: number, maxMm: number): Clearance => ({
   form: 'limits',

@@ -2,7 +2,7 @@ import sameData from 'fast-deep-equal'
 import { threadText } from '../adjuster'
 import { type Clearance, type Engine, firingIntervalName, type MeasuredField, ROLES, windowsOf } from '../engine'
 import { spanOf, spanWords, targetOf } from '../feeler'
-import { say, type Said, type Text } from '../said'
+import { type Said, say, type Text } from '../said'
 import { fahrenheit, formatLength, snapMm, torqueParts } from '../units'
 import { stopsText } from './spec-text'
 

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { findAmongModels, fitOf, type Findable, LEAST_FIT, modelGrams, readQuery } from './index'
+import { type Findable, findAmongModels, fitOf, LEAST_FIT, modelGrams, readQuery } from './index'
 
 const model = (maker: string, name: string, code: string, more: Partial<Findable> = {}): Findable => ({
   maker,

@@ -1,6 +1,6 @@
-import { z } from '../zod'
-import { wrong } from '../wrong'
 import { optionalText, text } from '../text-field'
+import { wrong } from '../wrong'
+import { z } from '../zod'
 
 const year = z
   .number({ error: wrong('wrong.a-year-has-four-digits') })

@@ -2,9 +2,9 @@ import { unit } from 'mathjs'
 import { describe, expect, it } from 'vitest'
 import * as singles from '../../server/demo/models/singles'
 import * as twins from '../../server/demo/models/twins'
+import { tellEnglish } from '../../words'
 import type { Clearance } from '../engine'
 import { doubtsOf, emptySpec, readSpec, type SpecText, threadTorques } from './index'
-import { tellEnglish } from '../../words'
 
 const engine = (changes: Partial<SpecText>) => {
   const { engine: read, wrong } = readSpec({

@@ -3,8 +3,8 @@ import { ASSUMABLE, type Engine, MEASURED_FIELDS, type MeasuredField, ROLES, typ
 import { say } from '../said'
 import { type LengthUnit, measuredValue, numberOf, numberProblem, readLength, readNumber } from '../units'
 import { heard } from '../wrong'
-import type { Exact, SpecField, SpecText, SpecWrong } from './spec-fields'
 import { parseCamMarks, parseMarks } from './mark-text'
+import type { Exact, SpecField, SpecText, SpecWrong } from './spec-fields'
 import { parseClearance, parseCylinders, parseOtherFigures, parseStops, parseSuperseded } from './spec-text'
 
 /** The valves of plain cylinders: two or four each, seen from above with the intakes behind. */

@@ -1,6 +1,6 @@
 import sameData from 'fast-deep-equal'
 import type { Engine } from '../engine'
-import { say, type Said } from '../said'
+import { type Said, say } from '../said'
 import { type Compared, compareSpecs } from './compare'
 
 /** Parts that say where the crank is and which valves there are: what was seen and measured rests on them. */

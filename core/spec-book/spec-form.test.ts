@@ -3,8 +3,8 @@ import * as singles from '../../server/demo/models/singles'
 import * as twins from '../../server/demo/models/twins'
 import { engineOf } from '../../tests/support/builders'
 import { fourOf, fourValveSingle, twinOf } from '../../tests/support/engines'
-import { emptySpec, readSpec, type SpecText, writeSpec } from './index'
 import { tellEnglish } from '../../words'
+import { emptySpec, readSpec, type SpecText, writeSpec } from './index'
 
 const demo = [...Object.values(singles), ...Object.values(twins)].map(m => [`${m.maker} ${m.model}`, m.engine] as const)
 const engines = [

@@ -1,7 +1,7 @@
 import { threadText } from '../adjuster'
 import { type Engine, type MeasuredField, ROLES, type Valve } from '../engine'
-import type { SpecText } from './spec-fields'
 import { camMarksText, marksText } from './mark-text'
+import type { SpecText } from './spec-fields'
 import { cylindersText, otherFiguresText, stopsText, supersededText } from './spec-text'
 
 const figure = (value: number | null | undefined): string =>

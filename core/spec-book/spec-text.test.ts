@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
-import { parseClearance, parseMarks, parseStops } from './index'
 import { refusalOf } from '../../words/refusal'
+import { parseClearance, parseMarks, parseStops } from './index'
 
 describe('a clearance as it is typed', () => {
   it.each([

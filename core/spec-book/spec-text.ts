@@ -1,6 +1,6 @@
-import { type Clearance, type Engine, type Place, signedWay, type Superseded, wrap, type Valve } from '../engine'
-import { FigureError, type LengthUnit, parseLength } from '../units'
+import { type Clearance, type Engine, type Place, signedWay, type Superseded, type Valve, wrap } from '../engine'
 import { say } from '../said'
+import { FigureError, type LengthUnit, parseLength } from '../units'
 import { BETWEEN, figure, parts, wordsAndAngle } from './list-text'
 
 /**

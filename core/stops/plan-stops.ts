@@ -1,7 +1,7 @@
 import {
   angleForDrop,
-  CYCLE_DEG,
   closedArcs,
+  CYCLE_DEG,
   type Engine,
   firingAngle,
   forwardTo,

@@ -2,10 +2,10 @@ import fc from 'fast-check'
 import { unit } from 'mathjs'
 import UnitMath from 'unitmath'
 import { describe, expect, it } from 'vitest'
-import { newtonMetres } from '../units'
-import { adapterSchema, scaleWords, torqueOn, type Wrench, wrenchSchema } from './index'
 import { wrenchSetting } from '../../tests/support/told'
 import { refusal } from '../../words/refusal'
+import { newtonMetres } from '../units'
+import { adapterSchema, scaleWords, torqueOn, type Wrench, wrenchSchema } from './index'
 
 const wrench = (changes: Partial<Wrench> = {}): Wrench => ({
   name: 'Small click',

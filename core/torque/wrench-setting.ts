@@ -1,7 +1,7 @@
-import { z } from '../zod'
-import { say, type Said } from '../said'
-import { wrong } from '../wrong'
+import { type Said, say } from '../said'
 import { NEWTON_METRES, newtonMetres, type TorqueUnit } from '../units'
+import { wrong } from '../wrong'
+import { z } from '../zod'
 
 const name = z
   .string({ error: wrong('wrong.give-it-a-name') })

@@ -1,5 +1,5 @@
-import { FigureError } from './errors'
 import { say } from '../said'
+import { FigureError } from './errors'
 
 /**
  * Every length in the core is a number of millimetres that lies on a grid of 0.1 µm.

@@ -1,4 +1,4 @@
-import { say, type Said } from '../said'
+import { type Said, say } from '../said'
 
 /** What a figure with commas and points can mean: one number, either of two, or none. */
 export type NumberRead =

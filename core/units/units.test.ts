@@ -1,27 +1,27 @@
 import fc from 'fast-check'
 import { unit } from 'mathjs'
 import { describe, expect, it } from 'vitest'
+import { tellEnglish } from '../../words'
+import { refusalOf } from '../../words/refusal'
 import {
   fahrenheit,
   FigureError,
-  numberProblem,
-  numberOf,
-  readNumber,
   formatLength,
   formatMeter,
   formatTorque,
   mmFromThou,
   NEWTON_METRES,
   newtonMetres,
+  numberOf,
+  numberProblem,
   parseLength,
   readLength,
+  readNumber,
   readTemperature,
   readTorque,
   snapMm,
   thouFromMm,
 } from './index'
-import { tellEnglish } from '../../words'
-import { refusalOf } from '../../words/refusal'
 
 describe('lengths', () => {
   it('adds blades exactly, where floating point does not', () => {

@@ -1,8 +1,8 @@
 import { readPage } from '../../core/page-text'
 import { parseClearance, type SpecField } from '../../core/spec-book'
 import { readLength, readTemperature, readTorque } from '../../core/units'
-import type { ManualPage, PageFacts } from './index'
 import type { Printed } from './facts'
+import type { ManualPage, PageFacts } from './index'
 
 /** What a page states for a field, as somebody who knows the page would judge a text typed into it. */
 type Judge = (text: string) => boolean

@@ -1,7 +1,7 @@
 // npm run backup, once its database is up.
 import { join } from 'node:path'
 import { makeBackup } from '../../server/backup/make'
-import { backupsFolder, backUp } from '../../server/services/backups'
+import { backUp, backupsFolder } from '../../server/services/backups'
 import { saying } from './saying'
 
 await saying(async () => {

@@ -3,11 +3,11 @@ import { randomBytes } from 'node:crypto'
 import { mkdtempSync, rmSync, statSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
-import { createConnection, type Connection } from 'mysql2/promise'
+import { type Connection, createConnection } from 'mysql2/promise'
 import { bringBack } from '../../server/backup/bring-back'
 import { makeBackup } from '../../server/backup/make'
 import { migrate, newestMigration } from '../../server/database/migrate'
-import { databaseSettings, type DatabaseSettings } from '../../server/database/pool'
+import { type DatabaseSettings, databaseSettings } from '../../server/database/pool'
 
 const READINGS = 1_000_000
 const PHOTOS = 2000

@@ -1,3 +1,4 @@
+import type { Clearance } from '../../core/engine'
 import {
   bladePolicy,
   type BladeSet,
@@ -12,7 +13,6 @@ import {
   type Trial,
   trialStacks,
 } from '../../core/feeler'
-import type { Clearance } from '../../core/engine'
 import { mmFromThou, snapMm } from '../../core/units'
 import { firstTimeRight } from '../../tests/support/creeping-locks'
 import { row, times } from './measure'

@@ -1,4 +1,5 @@
-import { nextThing, jobTools, viewJob } from '../../core/job'
+import type { Engine, Place } from '../../core/engine'
+import { jobTools, nextThing, viewJob } from '../../core/job'
 import {
   adviseBySearch,
   effectsOf,
@@ -9,7 +10,6 @@ import {
   positionModel,
   questions,
 } from '../../core/position'
-import type { Engine, Place } from '../../core/engine'
 import { planStops, schoolsFor } from '../../core/stops'
 import { engineOf, pinOf } from '../../tests/support/builders'
 import { fourOf, twinOf } from '../../tests/support/engines'

@@ -1,6 +1,6 @@
 import { chromium, type Page } from '@playwright/test'
-import { newJob, signIn } from '../../tests/e2e/bench'
 import config from '../../playwright.config'
+import { newJob, signIn } from '../../tests/e2e/bench'
 import { figure, rising, row } from './measure'
 import { BETWEEN_MS, PRESS } from './screen'
 

@@ -1,6 +1,6 @@
 import { chromium } from '@playwright/test'
-import { newJob, signIn } from '../../tests/e2e/bench'
 import config from '../../playwright.config'
+import { newJob, signIn } from '../../tests/e2e/bench'
 import { figure, rising, row } from './measure'
 
 /** Nobody answers sooner: the crank is turned, or a blade tried, before a key is pressed. */

@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs'
 import { chromium } from '@playwright/test'
-import { databaseSettings, openPool } from '../../server/database/pool'
 import { readQuery } from '../../core/spec-book'
+import { databaseSettings, openPool } from '../../server/database/pool'
 import type { ImportResponse, SearchResponse } from '../../shared/spec-book'
 import { Client } from '../../tests/support/server'
 import { ratio, rising, row, times } from './measure'

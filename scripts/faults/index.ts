@@ -1,8 +1,8 @@
-import { Client } from '../../tests/support/server'
+import { pool } from '../../tests/support/database'
 import { answersUnderFaults } from '../../tests/support/faults/answers'
 import { malformedRequests } from '../../tests/support/faults/malformed'
+import { Client } from '../../tests/support/server'
 import { newMachine, openJob } from '../../tests/support/shop-work'
-import { pool } from '../../tests/support/database'
 import { listenersBesideWriters } from './listeners'
 
 const given = JSON.parse(process.env.WEMBRIC_FAULTS ?? '{}') as {

@@ -1,6 +1,6 @@
 // What browser and server say to each other, as OpenAPI: paths, queries and bodies from the Zod schemas of shared/api,
 // answers from its types.
-import { generateSchema, getProgramFromFiles, type Definition } from 'typescript-json-schema'
+import { type Definition, generateSchema, getProgramFromFiles } from 'typescript-json-schema'
 import { z, type ZodType } from 'zod'
 import { API, type ApiKey } from '../../shared/api'
 import { STATUS_OF } from '../../shared/problem'

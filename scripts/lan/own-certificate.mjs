@@ -1,5 +1,5 @@
-import { readFileSync } from 'node:fs'
 import { createPrivateKey, X509Certificate } from 'node:crypto'
+import { readFileSync } from 'node:fs'
 import { isIP } from 'node:net'
 import { StopWithWords } from '../setup/say.mjs'
 

@@ -9,14 +9,14 @@ import {
   emptyTally,
   failureWords,
   isFailure,
-  isWideFailure,
   isTouchedUnasked,
+  isWideFailure,
   type RobotRun,
   runRobot,
   type Tally,
 } from '../../evaluation'
+import { failuresTable, featureTable, kindTable, type Pass, summary, wideSummary } from '../../evaluation/report'
 import { tellEnglish } from '../../words'
-import { failuresTable, featureTable, kindTable, summary, type Pass, wideSummary } from '../../evaluation/report'
 
 const { values: given } = parseArgs({
   options: {

@@ -1,7 +1,7 @@
 // npm run scale, once its server is up.
 import { many } from '../../server/database/query'
-import { lastSeqs } from '../../server/repositories/jobs'
 import { boardVersions } from '../../server/repositories/board'
+import { lastSeqs } from '../../server/repositories/jobs'
 import { pool } from '../../tests/support/database'
 import { random } from '../../tests/support/faults/random'
 import { Client } from '../../tests/support/server'

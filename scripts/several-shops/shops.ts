@@ -3,7 +3,6 @@ import { createWriteStream } from 'node:fs'
 import { pipeline } from 'node:stream/promises'
 import { parseArgs } from 'node:util'
 import { z } from '../../core/zod'
-import { newShopSchema, shopLimitsSchema, type ShopHere } from '../../shared/shops'
 import { lastMigration, newestMigration } from '../../server/database/migrate'
 import { databaseSettings, pool } from '../../server/database/pool'
 import { Problem, toProblem } from '../../server/problem'
@@ -18,6 +17,7 @@ import {
   removeClosedShops,
   reopenShop,
 } from '../../server/services/shops'
+import { newShopSchema, type ShopHere, shopLimitsSchema } from '../../shared/shops'
 import { saying } from '../backup/saying'
 
 const HELP = `The shops of this server:

@@ -1,4 +1,4 @@
-import { chooseHands } from '../services/people'
 import { shopRoute } from '../http/route'
+import { chooseHands } from '../services/people'
 
 export default shopRoute('PUT /api/hands', ({ pool, person, body }) => chooseHands(pool, person, body.hands))

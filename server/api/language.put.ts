@@ -1,4 +1,4 @@
-import { chooseLanguage } from '../services/people'
 import { shopRoute } from '../http/route'
+import { chooseLanguage } from '../services/people'
 
 export default shopRoute('PUT /api/language', ({ pool, person, body }) => chooseLanguage(pool, person, body.language))

@@ -1,4 +1,4 @@
-import { chooseOwnPin } from '../services/change-of-hands'
 import { shopRoute } from '../http/route'
+import { chooseOwnPin } from '../services/change-of-hands'
 
 export default shopRoute('PUT /api/pin', ({ pool, person, body }) => chooseOwnPin(pool, person, body.pin))

@@ -1,4 +1,4 @@
-import { tellOwner } from '../services/due'
 import { shopRoute } from '../http/route'
+import { tellOwner } from '../services/due'
 
 export default shopRoute('POST /api/reminders', ({ pool, person, body }) => tellOwner(pool, person, body, new Date()))

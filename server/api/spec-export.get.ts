@@ -1,7 +1,7 @@
 import { getQuery } from 'h3'
 import { exportSchema } from '../../shared/spec-book'
-import { csvBook, jsonBook, workbook } from '../services/spec-export'
 import { fileRoute } from '../http/route'
+import { csvBook, jsonBook, workbook } from '../services/spec-export'
 
 const TYPES = {
   csv: 'text/csv; charset=utf-8',

@@ -8,7 +8,7 @@ import { migrate, newestMigration } from '../database/migrate'
 import type { DatabaseSettings } from '../database/pool'
 import { clearTables, giveUpTables, leaveRestore, takeForRestore } from '../database/tables'
 import { Problem } from '../problem'
-import { openBackup, type OpenBackup } from './file'
+import { type OpenBackup, openBackup } from './file'
 import { load } from './programs'
 import { sumBy } from './sum'
 

@@ -1,6 +1,6 @@
-import { DAY_MS } from '../../core/units'
 import { readdir, stat } from 'node:fs/promises'
 import { join } from 'node:path'
+import { DAY_MS } from '../../core/units'
 import type { BackupFile, BackupKind } from '../../shared/backups'
 
 const NAME = /^wembric-(\d{4})(\d\d)(\d\d)T(\d\d)(\d\d)(\d\d)Z-(nightly|asked|upgrade)\.tar(\.age)?$/

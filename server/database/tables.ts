@@ -1,4 +1,4 @@
-import { createConnection, type Connection, type RowDataPacket } from 'mysql2/promise'
+import { type Connection, createConnection, type RowDataPacket } from 'mysql2/promise'
 import { say } from '../../core/said'
 import { Problem } from '../problem'
 import type { DatabaseSettings } from './pool'

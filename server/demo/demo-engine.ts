@@ -1,4 +1,4 @@
-import { decompressorArc, type Engine, signedWay, firingAngle } from '../../core/engine'
+import { decompressorArc, type Engine, firingAngle, signedWay } from '../../core/engine'
 import { type VirtualEngine, virtualEngine } from '../../core/practice'
 
 const GAP_IN_SPEC_MM = { intake: 0.1, exhaust: 0.12 }

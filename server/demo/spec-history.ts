@@ -1,8 +1,8 @@
 import type { Clearance, Engine } from '../../core/engine'
 import { doubtsOf } from '../../core/spec-book'
-import { DUET } from './models/twins'
-import { HEDGEROW } from './models/singles'
 import type { RevisionRow } from '../../shared/spec-book'
+import { HEDGEROW } from './models/singles'
+import { DUET } from './models/twins'
 
 interface DemoRevision {
   daysAgo: number

@@ -1,15 +1,15 @@
 import { createHash } from 'node:crypto'
 import { getHeader, type H3Event } from 'h3'
-import { z } from '../../core/zod'
-import type { ApiKey } from '../../shared/api'
-import { askedBy, type Asked } from '../database/asked-once'
-import { isDuplicateOf } from '../database/errors'
-import { askedBefore, keepAnswer, noteAsked } from '../repositories/asked-once'
-import { pool } from '../database/pool'
-import { Problem } from '../problem'
-import type { SignedIn } from './session'
 import { say } from '../../core/said'
 import { wrong } from '../../core/wrong'
+import { z } from '../../core/zod'
+import type { ApiKey } from '../../shared/api'
+import { type Asked, askedBy } from '../database/asked-once'
+import { isDuplicateOf } from '../database/errors'
+import { pool } from '../database/pool'
+import { Problem } from '../problem'
+import { askedBefore, keepAnswer, noteAsked } from '../repositories/asked-once'
+import type { SignedIn } from './session'
 
 const idSchema = z.uuid({ error: wrong('wrong.the-id-of-a-request') })
 const hashOf = (event: H3Event, person: SignedIn, body: unknown): string =>

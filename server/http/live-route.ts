@@ -1,5 +1,5 @@
-import { pool } from '../database/pool'
 import { defineEventHandler } from 'h3'
+import { pool } from '../database/pool'
 import { listen } from '../services/live'
 import { sendProblem } from './send-problem'
 import { currentPerson } from './session'

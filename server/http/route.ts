@@ -1,27 +1,27 @@
+import { Readable } from 'node:stream'
 import {
   defineEventHandler,
   getHeader,
   getQuery,
   getRouterParam,
+  type H3Event,
   readRawBody,
   setResponseHeader,
-  type H3Event,
 } from 'h3'
-import { Readable } from 'node:stream'
 import type { ZodType } from 'zod'
+import { say } from '../../core/said'
 import { z } from '../../core/zod'
 import { API, type ApiKey, type BodyTaken, type Done, type QueryTaken, type ResponseOf } from '../../shared/api'
 import type { PersonRole } from '../../shared/people'
-import { shopForToken } from '../services/api-tokens'
 import { pool } from '../database/pool'
 import type { Pool } from '../database/query'
-import { currentPerson, type SignedIn } from './session'
-import { answeredOnce } from './answered-once'
 import { Problem } from '../problem'
+import { shopForToken } from '../services/api-tokens'
 import { noteRequest, thingOf } from '../services/shop-log'
 import { inLanguage } from '../words'
+import { answeredOnce } from './answered-once'
 import { sendProblem } from './send-problem'
-import { say } from '../../core/said'
+import { currentPerson, type SignedIn } from './session'
 
 /** More than any answer or spec needs. */
 const MOST_BYTES = 256 * 1024

@@ -1,12 +1,12 @@
 import { createHash, createHmac, randomBytes, timingSafeEqual } from 'node:crypto'
 import { getCookie, getHeader, type H3Event, setCookie, useSession } from 'h3'
 import { LRUCache } from 'lru-cache'
-import { pool } from '../database/pool'
-import { deviceNameOf } from '../services/phones'
-import { beginSession, personForSession, type SignedIn } from '../services/people'
-import { endSessionRow, markSeen, SESSION_DAYS } from '../repositories/sessions'
-import { Problem } from '../problem'
 import { say } from '../../core/said'
+import { pool } from '../database/pool'
+import { Problem } from '../problem'
+import { endSessionRow, markSeen, SESSION_DAYS } from '../repositories/sessions'
+import { beginSession, personForSession, type SignedIn } from '../services/people'
+import { deviceNameOf } from '../services/phones'
 
 export type { SignedIn }
 

@@ -1,8 +1,8 @@
 import { defineEventHandler, getHeader, setResponseHeaders } from 'h3'
-import { startedUp } from '../startup'
-import { Problem } from '../problem'
-import { sendProblem } from '../http/send-problem'
 import { say } from '../../core/said'
+import { sendProblem } from '../http/send-problem'
+import { Problem } from '../problem'
+import { startedUp } from '../startup'
 
 /** A write must come from our own page: browsers say where a request comes from, and a foreign page cannot hide it. */
 function checkOrigin(origin: string | undefined, host: string | undefined, site: string | undefined): void {

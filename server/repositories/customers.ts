@@ -1,6 +1,6 @@
 import type { CustomerRow } from '../../shared/customers'
-import { change, type Db, many, maybeOne } from '../database/query'
 import type { Language } from '../../shared/languages'
+import { change, type Db, many, maybeOne } from '../database/query'
 
 const SELECT = `
   SELECT c.id, c.name, c.contact, c.email, c.language, (SELECT COUNT(*) FROM machines m WHERE m.shop_id = c.shop_id

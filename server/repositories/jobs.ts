@@ -1,5 +1,5 @@
-import { DAY_MS } from '../../core/units'
 import { type JobPin, type Sheet, upcastPin } from '../../core/job'
+import { DAY_MS } from '../../core/units'
 import { change, type Db, many, maybeOne, one } from '../database/query'
 import { lockShop } from './shops'
 

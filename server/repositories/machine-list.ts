@@ -1,5 +1,5 @@
 import type { DueReason } from '../../core/history'
-import type { MachineListRequest, MachineRow, MachineCounts } from '../../shared/machines'
+import type { MachineCounts, MachineListRequest, MachineRow } from '../../shared/machines'
 import { type Db, many, one } from '../database/query'
 import { likeOf, MACHINE } from './machines'
 

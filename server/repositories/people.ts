@@ -1,7 +1,7 @@
 import type { Hands } from '../../core/job'
+import type { Language } from '../../shared/languages'
 import type { PersonRole, PersonRow } from '../../shared/people'
 import { change, type Db, many, maybeOne } from '../database/query'
-import type { Language } from '../../shared/languages'
 
 export interface PersonRecord {
   id: number

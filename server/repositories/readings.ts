@@ -1,5 +1,5 @@
-import type { ReadingRow } from '../../core/job'
 import { type Lock, lockOf } from '../../core/adjuster'
+import type { ReadingRow } from '../../core/job'
 import { change, type Db, many } from '../database/query'
 
 /** The readings of a job, in the projection's own order. */

@@ -1,5 +1,5 @@
-import type { Text } from '../../core/said'
 import type { BookModel, RowNote } from '../../core/exchange'
+import type { Text } from '../../core/said'
 import type { ImportRow, ImportRowState, ImportSettings, ImportState } from '../../shared/spec-book'
 import { change, type Db, many, maybeOne, one } from '../database/query'
 

@@ -1,4 +1,4 @@
-import { createConnection, escapeId, type Connection, type ResultSetHeader } from 'mysql2/promise'
+import { type Connection, createConnection, escapeId, type ResultSetHeader } from 'mysql2/promise'
 import type { DatabaseSettings } from '../database/pool'
 import { many, type Queryable } from '../database/query'
 

@@ -1,13 +1,13 @@
 import { createHash, randomBytes } from 'node:crypto'
-import type { ApiTokenRow } from '../../shared/tokens'
+import { say } from '../../core/said'
 import type { ModelRow, PublishedModel } from '../../shared/spec-book'
+import type { ApiTokenRow } from '../../shared/tokens'
 import type { Db } from '../database/query'
+import { notFound, Problem } from '../problem'
 import { insertToken, markUsed, revokeToken, shopOfToken, tokensOfShop } from '../repositories/api-tokens'
 import { modelByKey, modelsAfter } from '../repositories/models'
-import { notFound, Problem } from '../problem'
 import type { SignedIn } from './people'
 import { asBookModel } from './spec-export'
-import { say } from '../../core/said'
 
 const PREFIX = 'wembric_'
 const hashOf = (token: string): string => createHash('sha256').update(token).digest('hex')

@@ -1,4 +1,3 @@
-import { HOUR_MS } from '../../core/units'
 import { LRUCache } from 'lru-cache'
 import { planDay, type Turn, type Work } from '../../core/board'
 import { temperatureAt } from '../../core/cooling'
@@ -12,10 +11,11 @@ import {
   type JobView,
   judgeReading,
   latestReading,
-  nextThing,
   type NextThing,
+  nextThing,
   viewJob,
 } from '../../core/job'
+import { HOUR_MS } from '../../core/units'
 import type { BayCard, BayCooling, BayResponse } from '../../shared/board'
 import type { Db } from '../database/query'
 import { type StoredTask, tasksOfJobs } from '../repositories/board'
@@ -24,13 +24,13 @@ import { type BayJobRow, type JobRow, jobsForBay } from '../repositories/jobs'
 import { kindsOfRevisions } from '../repositories/models'
 import { peopleOfShop } from '../repositories/people'
 import { shopById, type ShopRow } from '../repositories/shops'
-import { startOfDay } from './days'
-import { heldBecause } from './board'
-import { unkeptOf } from './quick-jobs'
-import { backupAge } from './backups'
-import type { SignedIn } from './people'
-import { littleRoom } from './health'
 import { locale, t, tell } from '../words'
+import { backupAge } from './backups'
+import { heldBecause } from './board'
+import { startOfDay } from './days'
+import { littleRoom } from './health'
+import type { SignedIn } from './people'
+import { unkeptOf } from './quick-jobs'
 
 /** Tools of jobs looked at lately: an engine's tables need not be made anew for each look at the board. */
 const tools = new LRUCache<string, JobTools>({ max: 400 })

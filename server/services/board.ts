@@ -1,5 +1,7 @@
+import { say } from '../../core/said'
 import type { PlaceRequest, TaskRequest, TaskRow } from '../../shared/board'
 import { type Pool, transaction } from '../database/query'
+import { notFound, Problem, unfit } from '../problem'
 import {
   boardOf,
   bumpBoard,
@@ -11,13 +13,11 @@ import {
   taskById,
 } from '../repositories/board'
 import { jobById } from '../repositories/jobs'
-import { lockShop } from '../repositories/shops'
 import { peopleOfShop } from '../repositories/people'
-import { notFound, Problem, unfit } from '../problem'
+import { lockShop } from '../repositories/shops'
+import { t } from '../words'
 import { tellBoard } from './live'
 import type { SignedIn } from './people'
-import { t } from '../words'
-import { say } from '../../core/said'
 
 const asRow = (task: StoredTask): TaskRow => ({ ...task, doneAt: task.doneAt?.toISOString() ?? null })
 

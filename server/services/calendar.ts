@@ -1,15 +1,15 @@
-import { DAY_MS } from '../../core/units'
-import { inTheirs, spoken, t } from '../words'
 import { createHash, randomBytes } from 'node:crypto'
 import ical, { ICalCalendarMethod } from 'ical-generator'
+import { DAY_MS } from '../../core/units'
 import type { CalendarAddressRow } from '../../shared/machines'
 import type { Db } from '../database/query'
+import { notFound } from '../problem'
 import { calendarAddresses, endCalendarAddress, insertCalendarAddress, shopOfCalendar } from '../repositories/reminders'
 import { shopById } from '../repositories/shops'
-import type { WholeFile } from './whole-file'
-import { notFound } from '../problem'
+import { inTheirs, spoken, t } from '../words'
 import { dueList } from './due'
 import type { SignedIn } from './people'
+import type { WholeFile } from './whole-file'
 
 /** A calendar looks this far ahead. */
 const WEEKS = 60

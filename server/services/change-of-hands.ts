@@ -1,6 +1,8 @@
+import { say } from '../../core/said'
 import type { CrewResponse, TrustedDevice } from '../../shared/change-of-hands'
 import type { Db, Pool } from '../database/query'
-import { type PersonRecord, personById } from '../repositories/people'
+import { notFound, Problem } from '../problem'
+import { personById, type PersonRecord } from '../repositories/people'
 import {
   crewOfShop,
   deleteDevice,
@@ -11,8 +13,6 @@ import {
   setPinHash,
   touchDevice,
 } from '../repositories/trusted-devices'
-import { notFound, Problem } from '../problem'
-import { say } from '../../core/said'
 import { hashPassword, nobodysHash, passwordMatches } from './passwords'
 import type { SignedIn } from './people'
 import { noteInLog } from './shop-log'

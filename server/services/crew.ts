@@ -1,15 +1,16 @@
 import { randomInt } from 'node:crypto'
-import type { OneTimeCode, PersonRole } from '../../shared/people'
 import { say } from '../../core/said'
+import type { OneTimeCode, PersonRole } from '../../shared/people'
 import { type Db, type Pool, transaction } from '../database/query'
+import { notFound, Problem } from '../problem'
 import { unassignOpen } from '../repositories/board'
 import {
+  type Alike,
   endPersonRow,
   letPersonBack,
-  type Alike,
-  type PersonRecord,
   peopleOfShop,
   personById,
+  type PersonRecord,
   revokeSessions,
   setCode,
   setOwn,
@@ -20,7 +21,6 @@ import {
   whoRunsServer,
 } from '../repositories/people'
 import { countShops, lockShop } from '../repositories/shops'
-import { notFound, Problem } from '../problem'
 import { boardChanged } from './board'
 import { hashPassword, passwordMatches } from './passwords'
 import type { SignedIn } from './people'

@@ -1,5 +1,7 @@
+import { say } from '../../core/said'
 import type { CustomerRequest, CustomerRow } from '../../shared/customers'
 import { type Db, type Pool, transaction } from '../database/query'
+import { notFound, Problem } from '../problem'
 import {
   customerById,
   customersOfShop,
@@ -10,8 +12,6 @@ import {
   moveCustomer,
   updateCustomer,
 } from '../repositories/customers'
-import { notFound, Problem } from '../problem'
-import { say } from '../../core/said'
 
 export const listCustomers = (db: Db, shopId: number): Promise<CustomerRow[]> => customersOfShop(db, shopId)
 

@@ -2,9 +2,9 @@ import type { DeviceShop } from '../../shared/device-job'
 import type { Db } from '../database/query'
 import { bladeSetsOfShop } from '../repositories/blade-sets'
 import { lastLeftOfMachines, machinesForDevice } from '../repositories/device-shop'
-import { hitOf } from './spec-book'
 import { modelsByIds } from '../repositories/models'
 import { adaptersOfShop, wrenchesOfShop } from '../repositories/torque-tools'
+import { hitOf } from './spec-book'
 
 const bare = <T extends { id: number }>({ id: _, ...rest }: T) => rest
 

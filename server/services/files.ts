@@ -1,13 +1,13 @@
 import type { Db } from '../database/query'
+import { customerById } from '../repositories/customers'
 import { shopById } from '../repositories/shops'
-import type { WholeFile } from './whole-file'
+import { inTheirs } from '../words'
 import { customerSummary } from './customer-summary'
 import { jobSheetPdf } from './pdf/job-sheet'
 import type { Paper } from './pdf/paper'
-import { readSheet } from './sheet'
 import { summaryPdf } from './pdf/summary'
-import { customerById } from '../repositories/customers'
-import { inTheirs } from '../words'
+import { readSheet } from './sheet'
+import type { WholeFile } from './whole-file'
 
 /** A job's sheet as PDF: as signed, or as it stands. */
 export async function sheetFile(db: Db, shopId: number, jobId: number, paper: Paper, now: Date): Promise<WholeFile> {

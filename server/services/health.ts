@@ -1,9 +1,9 @@
 import { statfs } from 'node:fs/promises'
+import { say } from '../../core/said'
 import type { Pool } from '../database/query'
 import { one } from '../database/query'
-import { startedUp } from '../startup'
 import { Problem } from '../problem'
-import { say } from '../../core/said'
+import { startedUp } from '../startup'
 
 /** Whoever asks whether we are ready waits no longer than this, ms. */
 const PATIENCE_MS = 1500

@@ -1,23 +1,26 @@
-import { answerAge, answers } from '../telling/metrics'
 import { createHash } from 'node:crypto'
 import sameData from 'fast-deep-equal'
 import {
   figureRefused,
   type JobEvent,
   type JobState,
+  jobTools,
   kindOf,
   type Payload,
-  jobTools,
-  readingRows,
   type ReadingRow,
+  readingRows,
   reduceJob,
   viewJob,
 } from '../../core/job'
 import { sheet } from '../../core/job/sheet'
+import { type Said, say } from '../../core/said'
 import { specChange } from '../../core/spec-book'
 import type { EventRequest, EventResponse } from '../../shared/event-request'
+import type { ProblemCode } from '../../shared/problem'
 import { isDuplicateOf } from '../database/errors'
-import { transaction, type Pool, type PoolConnection } from '../database/query'
+import { type Pool, type PoolConnection, transaction } from '../database/query'
+import { notFound, Problem, unfit } from '../problem'
+import { ownersLanguage } from '../repositories/customers'
 import { keepDecompressor } from '../repositories/decompressors'
 import { eventById, eventsAfter, insertEvent } from '../repositories/events'
 import {
@@ -30,16 +33,13 @@ import {
   updateJob,
   updateJobSpec,
 } from '../repositories/jobs'
-import { revisionById } from '../repositories/revisions'
 import { readingsOfJob, replaceReadings } from '../repositories/readings'
-import type { ProblemCode } from '../../shared/problem'
-import { notFound, Problem, unfit } from '../problem'
-import { machineChanged } from './machines/outlooks'
-import { takeFittedShims } from './shelf'
-import type { SignedIn } from './people'
+import { revisionById } from '../repositories/revisions'
+import { answerAge, answers } from '../telling/metrics'
 import { inTheirs, spoken, tell } from '../words'
-import { say, type Said } from '../../core/said'
-import { ownersLanguage } from '../repositories/customers'
+import { machineChanged } from './machines/outlooks'
+import type { SignedIn } from './people'
+import { takeFittedShims } from './shelf'
 
 const refused = (code: ProblemCode, title: Said): never => {
   throw new Problem(code, title)

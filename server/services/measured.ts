@@ -1,14 +1,14 @@
 import { statfs } from 'node:fs/promises'
 import { say } from '../../core/said'
+import { backupsIn } from '../backup/kept'
 import { pool } from '../database/pool'
 import { one, type Pool } from '../database/query'
-import { lookedUp, registry } from '../telling/metrics'
+import { Problem } from '../problem'
 import { whoRunsServer } from '../repositories/people'
 import { countShops } from '../repositories/shops'
-import { Problem } from '../problem'
+import { lookedUp, registry } from '../telling/metrics'
 import { shopForToken } from './api-tokens'
 import { backupsFolder } from './backups'
-import { backupsIn } from '../backup/kept'
 
 const PATIENCE_MS = 1500
 

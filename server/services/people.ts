@@ -1,31 +1,31 @@
 import type { Hands } from '../../core/job'
+import { say } from '../../core/said'
+import type { Language } from '../../shared/languages'
 import type { PersonRequest, PersonRole, PersonRow } from '../../shared/people'
 import type { SessionResponse } from '../../shared/session'
 import type { SetupRequest } from '../../shared/shop'
 import { type Db, type Pool, transaction } from '../database/query'
+import { notFound, Problem } from '../problem'
 import {
-  type PersonRecord,
+  allPeopleOfShop,
   favouriteSetOf,
+  handsOf,
   insertPerson,
   isSignInTaken,
-  handsOf,
   languageOf,
-  allPeopleOfShop,
   personById,
+  type PersonRecord,
   revokeSessions,
   setHands,
   setLanguage,
   standingOf,
   unitOf,
 } from '../repositories/people'
-import { countShops, insertShop, shopById } from '../repositories/shops'
-import { notFound, Problem } from '../problem'
 import { insertSession, personOfSession } from '../repositories/sessions'
+import { countShops, insertShop, shopById } from '../repositories/shops'
 import { hashPassword } from './passwords'
 import { runsServer } from './server-runner'
 import { checkRoomForOne } from './shop-limits'
-import { say } from '../../core/said'
-import type { Language } from '../../shared/languages'
 
 /** Who a request comes from, and the one shop that it may see. */
 export interface SignedIn {

@@ -1,7 +1,9 @@
 import { fileTypeFromBuffer } from 'file-type'
 import sharp from 'sharp'
+import { say } from '../../core/said'
 import type { PhotoRow } from '../../shared/machines'
 import type { Db, Pool } from '../database/query'
+import { notFound, Problem, unfit } from '../problem'
 import { jobById } from '../repositories/jobs'
 import { machineById } from '../repositories/machines'
 import {
@@ -15,11 +17,9 @@ import {
   type StoredPhoto,
 } from '../repositories/photos'
 import { revisionById } from '../repositories/revisions'
+import type { SignedIn } from './people'
 import { withRoomForPhoto } from './shop-limits'
 import type { WholeFile } from './whole-file'
-import { notFound, Problem, unfit } from '../problem'
-import type { SignedIn } from './people'
-import { say } from '../../core/said'
 
 export const MOST_PHOTO_BYTES = 5 * 1024 * 1024
 export const PHOTO_TOO_LARGE = say('refused.photo-large')

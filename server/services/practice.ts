@@ -1,9 +1,9 @@
 import { type Marked, markRun, PRACTICE_ENGINES, type PracticeEngine, slipsOf } from '../../core/practice'
 import type { PracticeResponse, PracticeRunRequest } from '../../shared/practice'
 import type { Db } from '../database/query'
+import { notFound } from '../problem'
 import { modelById } from '../repositories/models'
 import { bestRunsOfShop, insertPracticeRun, runsOverTime } from '../repositories/practice-runs'
-import { notFound } from '../problem'
 import type { SignedIn } from './people'
 
 /** The shop's best, and what has been practised over time: a lead sees how the whole crew comes on. */

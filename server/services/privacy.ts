@@ -2,6 +2,7 @@ import { readdir, readFile, rm } from 'node:fs/promises'
 import { join } from 'node:path'
 import sameData from 'fast-deep-equal'
 import { type Db, type Pool, transaction } from '../database/query'
+import { notFound } from '../problem'
 import { customerById, dropRemindersOf, machinesOfCustomer, updateCustomer } from '../repositories/customers'
 import {
   forgetAnswers,
@@ -15,7 +16,6 @@ import {
   rewriteTexts,
 } from '../repositories/privacy'
 import { lockShop, oldestShop } from '../repositories/shops'
-import { notFound } from '../problem'
 import { t } from '../words'
 import { boardChanged } from './board'
 import { idleMachinesOf } from './customers'

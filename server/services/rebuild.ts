@@ -1,5 +1,5 @@
 import { readingRows, reduceJob } from '../../core/job'
-import { transaction, type Pool } from '../database/query'
+import { type Pool, transaction } from '../database/query'
 import { eventsAfter } from '../repositories/events'
 import { allJobIds, jobById } from '../repositories/jobs'
 import { replaceReadings } from '../repositories/readings'

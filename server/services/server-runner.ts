@@ -1,8 +1,8 @@
 import { say } from '../../core/said'
-import type { Db } from '../database/query'
-import { countShops } from '../repositories/shops'
-import { Problem } from '../problem'
 import type { PersonRole } from '../../shared/people'
+import type { Db } from '../database/query'
+import { Problem } from '../problem'
+import { countShops } from '../repositories/shops'
 
 /** Of somebody, what says whether they run the server. */
 interface Standing {

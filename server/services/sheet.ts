@@ -6,9 +6,9 @@ import { tasksOfJobs } from '../repositories/board'
 import { eventsAfter } from '../repositories/events'
 import { sheetsOfJob } from '../repositories/jobs'
 import { shopById } from '../repositories/shops'
+import { t, tell } from '../words'
 import { heldBecause } from './board'
 import { jobOf } from './jobs'
-import { t, tell } from '../words'
 
 /**
  * The sheet as it was signed last; for an open job, as it stands. Beside it, as they are now: other tasks of the visit.

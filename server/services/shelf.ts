@@ -4,7 +4,9 @@ import type { JobState } from '../../core/job'
 import { say } from '../../core/said'
 import type { Adapter, Wrench } from '../../core/torque'
 import type { BladeSetChange, BladeSetRow, ShelfResponse, ShimRequest } from '../../shared/shelf'
+import type { ShopThing } from '../../words/en/refusals'
 import { type Db, type Pool, transaction } from '../database/query'
+import { notFound, Problem } from '../problem'
 import {
   bladeSetById,
   bladeSetsOfShop,
@@ -25,8 +27,6 @@ import {
   updateWrench,
   wrenchesOfShop,
 } from '../repositories/torque-tools'
-import { notFound, Problem } from '../problem'
-import type { ShopThing } from '../../words/en/refusals'
 
 export const readShelf = async (db: Db, shopId: number): Promise<ShelfResponse> => ({
   bladeSets: await bladeSetsOfShop(db, shopId),

@@ -1,8 +1,8 @@
 import { say } from '../../core/said'
 import { type Db, type Pool, transaction } from '../database/query'
-import { lockShop } from '../repositories/shops'
-import { countPeople, limitsOfShop, photoBytesOf } from '../repositories/shop-limits'
 import { Problem } from '../problem'
+import { countPeople, limitsOfShop, photoBytesOf } from '../repositories/shop-limits'
+import { lockShop } from '../repositories/shops'
 
 const MB = 1_000_000
 

@@ -1,14 +1,15 @@
-import { HOUR_MS } from '../../core/units'
 import { readdir, rm } from 'node:fs/promises'
 import { join } from 'node:path'
 import { say } from '../../core/said'
+import { HOUR_MS } from '../../core/units'
 import { GRACE_DAYS, type NewShop, type ShopHere, type ShopLimitsRequest, type WayIn } from '../../shared/shops'
 import { isDuplicate } from '../database/errors'
 import { databaseSettings } from '../database/pool'
 import { type Db, type Pool, transaction } from '../database/query'
+import { notFound, Problem } from '../problem'
 import { allPeopleOfShop, insertPerson, setRunsServer, whoRunsServer } from '../repositories/people'
-import { insertLogLine } from '../repositories/shop-log'
 import { setShopLimits } from '../repositories/shop-limits'
+import { insertLogLine } from '../repositories/shop-log'
 import {
   closeShopRow,
   countedShops,
@@ -21,7 +22,6 @@ import {
   shopsToRemove,
 } from '../repositories/shops'
 import { removeShopRows } from '../repositories/whole-shop'
-import { notFound, Problem } from '../problem'
 import { tellFailure } from '../telling/log'
 import { makeCode } from './crew'
 import { isLetterOf, outbox } from './mail'

@@ -1,8 +1,8 @@
 import { createHash } from 'node:crypto'
-import { type Pool, transaction } from '../database/query'
-import { forgetTries, giveBackTry, lockTries, storeTries } from '../repositories/sign-in-tries'
-import { Problem } from '../problem'
 import { say } from '../../core/said'
+import { type Pool, transaction } from '../database/query'
+import { Problem } from '../problem'
+import { forgetTries, giveBackTry, lockTries, storeTries } from '../repositories/sign-in-tries'
 
 /** So many tries are free; after that each waits twice as long as the one before, up to the longest. Seconds. */
 interface Patience {

@@ -1,7 +1,8 @@
 import { type Engine, firingIntervalName } from '../../core/engine'
 import { spanWords } from '../../core/feeler'
-import { doubtsOf, fitOf, LEAST_FIT, readQuery, rejudge } from '../../core/spec-book'
 import { type LearnedParts, learnedParts } from '../../core/job/learned-parts'
+import { say } from '../../core/said'
+import { doubtsOf, fitOf, LEAST_FIT, readQuery, rejudge } from '../../core/spec-book'
 import type {
   Affected,
   DraftRequest,
@@ -13,7 +14,9 @@ import type {
   RevisionRow,
   SearchResponse,
 } from '../../shared/spec-book'
+import type { ShopThing } from '../../words/en/refusals'
 import { type Db, type Pool, transaction } from '../database/query'
+import { notFound, Problem } from '../problem'
 import { lastClosedJobOfModel } from '../repositories/jobs'
 import { machineById } from '../repositories/machines'
 import {
@@ -28,8 +31,8 @@ import {
   modelsWithGrams,
   updateModel,
 } from '../repositories/models'
-import { peopleOfShop } from '../repositories/people'
 import { markFamilyStale } from '../repositories/outlooks'
+import { peopleOfShop } from '../repositories/people'
 import {
   approveRevision,
   insertRevision,
@@ -40,13 +43,10 @@ import {
   revisionsOfModel,
   sendBackRevision,
 } from '../repositories/revisions'
-import { notFound, Problem } from '../problem'
-import { refreshSoon } from './machines/outlooks'
-import { foldedJob } from './jobs'
-import type { SignedIn } from './people'
-import { say } from '../../core/said'
-import type { ShopThing } from '../../words/en/refusals'
 import { t, tell } from '../words'
+import { foldedJob } from './jobs'
+import { refreshSoon } from './machines/outlooks'
+import type { SignedIn } from './people'
 
 const missing = (what: ShopThing = 'model'): never => {
   throw notFound(what)

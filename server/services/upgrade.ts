@@ -6,11 +6,11 @@ import { lastMigration, migrate, newestMigration } from '../database/migrate'
 import { databaseSettings } from '../database/pool'
 import type { Pool } from '../database/query'
 import { isHalfRestored } from '../database/tables'
-import { note, noted } from '../repositories/installation'
 import { Problem } from '../problem'
-import { backupsFolder, backUp } from './backups'
-import { ownVersion, root } from './version'
+import { note, noted } from '../repositories/installation'
 import { tellFailure, tellNews } from '../telling/log'
+import { backUp, backupsFolder } from './backups'
+import { ownVersion, root } from './version'
 
 /**
  * Brings the tables to what this version wants. Data of an earlier version are backed up first, and put back as they

@@ -1,4 +1,4 @@
-import { pino, type Logger } from 'pino'
+import { type Logger, pino } from 'pino'
 
 /**
  * What the server tells whoever runs it: as plain words at a terminal, or one JSON object a line (`WEMBRIC_LOG=json`,

@@ -1,7 +1,7 @@
-import { MINUTE_MS } from '../../core/units'
 import { existsSync } from 'node:fs'
 import { join } from 'node:path'
 import { Worker } from 'node:worker_threads'
+import { MINUTE_MS } from '../../core/units'
 import type { WorkbookKind, WorkbookTask } from './workbook'
 
 /** The bundle of `workbook.ts`, which the build puts beside the server. */

@@ -1,5 +1,5 @@
 import { parentPort } from 'node:worker_threads'
-import { read, utils, write, type WorkSheet } from '@e965/xlsx'
+import { read, utils, type WorkSheet, write } from '@e965/xlsx'
 import { columnFor } from '../../core/exchange'
 
 /** The kinds of workbook that are written; both are read. */

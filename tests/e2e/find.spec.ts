@@ -2,9 +2,9 @@ import { expect, type Page, test } from '@playwright/test'
 import { closedArcs, type Engine, inArc } from '../../core/engine'
 import { stopHere } from '../../core/job'
 import { locate, type Observation } from '../../core/position'
+import { nextThing, offeredWords } from '../support/told'
 import { saved, signIn } from './bench'
 import { BenchHand } from './hand'
-import { nextThing, offeredWords } from '../support/told'
 
 /** A single and a twin, in a browser; every demo model from every start is worked by the screen's own tests. */
 const MODELS = [

@@ -2,10 +2,10 @@ import { expect, type Page } from '@playwright/test'
 import { v7 } from 'uuid'
 import {
   type Happening,
-  jobTools,
   type JobEvent,
   type JobPin,
   type JobTools,
+  jobTools,
   type JobView,
   type NextThing,
   nextThing,
@@ -14,9 +14,9 @@ import {
 import { VirtualHand } from '../../core/practice'
 import type { Tell } from '../../core/said'
 import { demoEngine } from '../../server/demo/demo-engine'
-import { instruction, newJob, pressKey, saved, SOON } from './bench'
 import { tellEnglish } from '../../words'
 import { read } from '../support/told'
+import { instruction, newJob, pressKey, saved, SOON } from './bench'
 
 /** What the core asks at a view of the job, and how it reads: weighed once, a job is hundreds of these. */
 type Asked = ReturnType<typeof read>

@@ -2,10 +2,10 @@ import { cpSync, mkdtempSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { expect, type Page, test } from '@playwright/test'
-import { databaseSettings, openPool } from '../../server/database/pool'
-import { many } from '../../server/database/query'
 // @ts-expect-error a plain script, shared with the test command
 import { startServer } from '../../scripts/setup/server.mjs'
+import { databaseSettings, openPool } from '../../server/database/pool'
+import { many } from '../../server/database/query'
 import { instruction, newJob, saved, signIn, workUntil } from './bench'
 
 // the page must open without a server

@@ -1,6 +1,6 @@
 import { expect, type Page, test } from '@playwright/test'
-import { instruction, saved, signIn, workUntil } from './bench'
 import { Apprentice } from './apprentice'
+import { instruction, saved, signIn, workUntil } from './bench'
 import { BenchHand } from './hand'
 
 /** Makes the pictures of docs/screenshots anew from the demo data: npm run screenshots. */

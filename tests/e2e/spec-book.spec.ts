@@ -1,5 +1,5 @@
-import { PNG } from 'pngjs'
 import { expect, type Page, test } from '@playwright/test'
+import { PNG } from 'pngjs'
 import { MINNOW } from '../../server/demo/models/singles'
 import { axe, instruction, newJob, saved, signIn } from './bench'
 

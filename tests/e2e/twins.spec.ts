@@ -1,6 +1,6 @@
 import { expect, test } from '@playwright/test'
 import type { Engine } from '../../core/engine'
-import { openPool, databaseSettings } from '../../server/database/pool'
+import { databaseSettings, openPool } from '../../server/database/pool'
 import { many } from '../../server/database/query'
 import { instruction, saved, signIn } from './bench'
 import { BenchHand } from './hand'

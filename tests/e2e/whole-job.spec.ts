@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test'
-import { openPool, databaseSettings } from '../../server/database/pool'
+import { databaseSettings, openPool } from '../../server/database/pool'
 import { many } from '../../server/database/query'
 import { instruction, newJob, saved, signIn, workUntil } from './bench'
 

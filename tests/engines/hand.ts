@@ -1,5 +1,5 @@
 import { expect } from 'vitest'
-import { type Happening, type JobEvent, jobTools, type JobPin, nextThing, viewJob } from '../../core/job'
+import { type Happening, type JobEvent, type JobPin, jobTools, nextThing, viewJob } from '../../core/job'
 import { VirtualHand } from '../../core/practice'
 import { demoEngine } from '../../server/demo/demo-engine'
 import { tellEnglish } from '../../words'

@@ -1,4 +1,4 @@
-import { createServer, connect, type Server, type Socket } from 'node:net'
+import { connect, createServer, type Server, type Socket } from 'node:net'
 
 /** The line between a browser and its shop, which can be cut: to the browser, being offline. */
 export class Line {

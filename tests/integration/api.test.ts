@@ -1,9 +1,9 @@
 import { beforeAll, describe, expect, it } from 'vitest'
+import { many } from '../../server/database/query'
 import { engineOf } from '../support/builders'
+import { pool } from '../support/database'
 import { twinOf } from '../support/engines'
 import { Client } from '../support/server'
-import { pool } from '../support/database'
-import { many } from '../../server/database/query'
 
 const nobody = new Client()
 let ines: Client

@@ -1,7 +1,7 @@
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
-import type { BayResponse, TaskRow } from '../../shared/board'
 import { bayOf } from '../../server/services/bay'
 import { placeJob } from '../../server/services/board'
+import type { BayResponse, TaskRow } from '../../shared/board'
 import { pool } from '../support/database'
 import { otherShop } from '../support/other-shop'
 import { Client } from '../support/server'

@@ -1,9 +1,9 @@
 import sharp from 'sharp'
 import { beforeAll, describe, expect, it } from 'vitest'
+import { forgetPinTries } from '../../server/services/sign-in-throttle'
 import type { CrewResponse, TrustedDevice } from '../../shared/change-of-hands'
 import type { SessionResponse } from '../../shared/session'
 import type { ModelResponse, SearchResponse } from '../../shared/spec-book'
-import { forgetPinTries } from '../../server/services/sign-in-throttle'
 import { pool } from '../support/database'
 import { Client } from '../support/server'
 

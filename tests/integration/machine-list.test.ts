@@ -4,8 +4,8 @@ import { refreshed } from '../../server/services/machines/outlooks'
 import {
   type MachineListResponse,
   type MachineListRow,
-  type MachineResponse,
   machineListSchema,
+  type MachineResponse,
 } from '../../shared/machines'
 import { pool } from '../support/database'
 import { otherShop } from '../support/other-shop'

@@ -1,13 +1,13 @@
 import sharp from 'sharp'
 import { beforeAll, describe, expect, it } from 'vitest'
 import type { JobPin } from '../../core/job'
-import { deviceJobId, type DeviceShop } from '../../shared/device-job'
+import { change, one } from '../../server/database/query'
 import type { BayResponse } from '../../shared/board'
+import { deviceJobId, type DeviceShop } from '../../shared/device-job'
 import { METRIC_BLADES, setOf } from '../support/builders'
+import { pool } from '../support/database'
 import { quickOf } from '../support/quick'
 import { Client } from '../support/server'
-import { pool } from '../support/database'
-import { change, one } from '../../server/database/query'
 
 let ines: Client
 let tam: Client

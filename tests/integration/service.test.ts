@@ -5,8 +5,8 @@ import { join } from 'node:path'
 import { afterAll, beforeAll, describe, expect, it, vi } from 'vitest'
 // @ts-expect-error plain scripts
 import { startServer } from '../../scripts/setup/server.mjs'
-import { tellFailure, toldOf } from '../../server/telling/log'
 import { StatementFailed } from '../../server/database/errors'
+import { tellFailure, toldOf } from '../../server/telling/log'
 import { pool } from '../support/database'
 import { Client } from '../support/server'
 

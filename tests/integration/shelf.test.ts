@@ -1,12 +1,12 @@
 import { beforeAll, describe, expect, it } from 'vitest'
 import { plainBlade } from '../../core/feeler'
-import { engineOf } from '../support/builders'
-import { Client } from '../support/server'
-import { pool } from '../support/database'
+import type { JobPin } from '../../core/job'
 import { one } from '../../server/database/query'
 import { locksOfShop } from '../../server/repositories/readings'
-import type { JobPin } from '../../core/job'
 import type { ShelfResponse } from '../../shared/shelf'
+import { engineOf } from '../support/builders'
+import { pool } from '../support/database'
+import { Client } from '../support/server'
 
 let ines: Client
 let tam: Client

@@ -1,11 +1,11 @@
-import { tellEnglish } from '../../words'
 import { readFileSync } from 'node:fs'
+import { Validator } from '@seriousme/openapi-schema-validator'
 import Ajv2020 from 'ajv/dist/2020'
 import addFormats from 'ajv-formats'
-import { Validator } from '@seriousme/openapi-schema-validator'
 import Papa from 'papaparse'
 import { PNG } from 'pngjs'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
+import { workbookOf } from '../../server/workers/workbook'
 import { API } from '../../shared/api'
 import { bookJsonSchema } from '../../shared/openapi'
 import type {
@@ -17,7 +17,7 @@ import type {
   RevisionRow,
   SearchResponse,
 } from '../../shared/spec-book'
-import { workbookOf } from '../../server/workers/workbook'
+import { tellEnglish } from '../../words'
 import { engineOf } from '../support/builders'
 import { pool } from '../support/database'
 import { Client } from '../support/server'

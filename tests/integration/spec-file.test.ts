@@ -1,6 +1,6 @@
-import { tellEnglish } from '../../words'
 import { describe, expect, it } from 'vitest'
 import { csvRows, jsonRows } from '../../server/services/spec-import/file'
+import { tellEnglish } from '../../words'
 
 describe('a file that is taken in', () => {
   it.each([

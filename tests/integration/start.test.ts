@@ -6,19 +6,19 @@ import { join } from 'node:path'
 import mysql from 'mysql2'
 import { afterAll, describe, expect, it } from 'vitest'
 // @ts-expect-error plain scripts
-import { ensureRoom } from '../../scripts/setup/machine.mjs'
+import { startDatabase } from '../../scripts/setup/database.mjs'
 // @ts-expect-error plain scripts
 import { checkDatabase } from '../../scripts/setup/existing-database.mjs'
 // @ts-expect-error plain scripts
-import { startDatabase } from '../../scripts/setup/database.mjs'
+import { ensureRoom } from '../../scripts/setup/machine.mjs'
+// @ts-expect-error plain scripts
+import { boundedLog } from '../../scripts/setup/output.mjs'
 // @ts-expect-error plain scripts
 import { waitReady } from '../../scripts/setup/ready.mjs'
 // @ts-expect-error plain scripts
-import { boundedLog } from '../../scripts/setup/output.mjs'
+import { startServer } from '../../scripts/setup/server.mjs'
 import { littleRoom } from '../../server/services/health'
 import { Client } from '../support/server'
-// @ts-expect-error plain scripts
-import { startServer } from '../../scripts/setup/server.mjs'
 
 const root = process.cwd()
 const folders: string[] = []

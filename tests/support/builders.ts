@@ -1,7 +1,7 @@
 import type { z } from 'zod'
 import { type Engine, engineSchema } from '../../core/engine'
 import { type BladeSet, bladeSetSchema, USUAL_HAND } from '../../core/feeler'
-import { type Happening, JUDGEMENT_VERSION, type JobEvent, type JobPin } from '../../core/job'
+import { type Happening, type JobEvent, type JobPin, JUDGEMENT_VERSION } from '../../core/job'
 
 /** A one-cylinder engine with a T mark, assumed cam and no decompressor; everything can be replaced. */
 export function engineOf(changes: Partial<z.input<typeof engineSchema>> = {}): Engine {

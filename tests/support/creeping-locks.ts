@@ -2,12 +2,12 @@ import { aimBeforeLock, type Lock, lockOf, lockShift } from '../../core/adjuster
 import type { Clearance } from '../../core/engine'
 import {
   bladePolicy,
+  bladeSetSchema,
   settingBlade,
   type Stack,
   targetOf,
   type Trial,
   trialStacks,
-  bladeSetSchema,
 } from '../../core/feeler'
 import { randomOf } from '../../core/practice'
 import { METRIC_BLADES } from './builders'

@@ -1,5 +1,5 @@
 import type { Clearance, Engine } from '../../core/engine'
-import { type Happening, jobTools, type JobPin, viewJob } from '../../core/job'
+import { type Happening, type JobPin, jobTools, viewJob } from '../../core/job'
 import { engineOf, LogBook, pinOf } from './builders'
 import { nextThing } from './told'
 

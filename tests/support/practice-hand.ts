@@ -1,8 +1,9 @@
 import { wrap } from '../../core/engine'
 import type { Happening, NextThing } from '../../core/job'
+import { movesCrank } from '../../core/position'
 import {
-  act,
   type Act,
+  act,
   beginPractice,
   benchSays,
   isDone,
@@ -10,7 +11,6 @@ import {
   type PracticeStart,
   VirtualHand,
 } from '../../core/practice'
-import { movesCrank } from '../../core/position'
 
 /** What a hand does at the engine before it can say what it says. */
 function doings(run: PracticeRun, happening: Happening, crankAfterDeg: number): Act[] {

@@ -1,9 +1,9 @@
-import { type JobView, jobTools, viewJob } from '../../core/job'
 import type { Engine } from '../../core/engine'
+import { jobTools, type JobView, viewJob } from '../../core/job'
 import { type Setup, type VirtualEngine, virtualEngine, VirtualHand, workThrough } from '../../core/practice'
 import type { School } from '../../core/stops'
-import { LogBook, pinOf } from './builders'
 import { storyLine } from '../../evaluation/story'
+import { LogBook, pinOf } from './builders'
 
 export const MORNING = Date.UTC(2026, 10, 25, 9)
 

@@ -8,9 +8,9 @@ import {
 } from '../../core/access'
 import type { Complaint, Likelier, Pressure, PressureUnit, Suspect } from '../../core/complaint'
 import type { Role, TurnedBy } from '../../core/engine'
-import { day } from './grammar'
-import { formatTorque } from '../../core/units'
 import type { Tell, Text } from '../../core/said'
+import { formatTorque } from '../../core/units'
+import { day } from './grammar'
 
 const PATTERNS: Record<Pattern, string> = {
   'crossing': 'crossing over, a little at a time',

@@ -1,6 +1,6 @@
 import type { Role } from '../../core/engine'
-import type { Tell, Text } from '../../core/said'
 import type { PlugEnd } from '../../core/job/outcomes'
+import type { Tell, Text } from '../../core/said'
 import { formatLength, formatTorque } from '../../core/units'
 import { within } from './grammar'
 import { screwTurn } from './turns'

@@ -1,5 +1,5 @@
-import { formatMeter, formatTorque, type MeterUnit } from '../../core/units'
 import type { Tell, Text } from '../../core/said'
+import { formatMeter, formatTorque, type MeterUnit } from '../../core/units'
 import { day, within } from './grammar'
 
 type Part = 'cover' | 'plug'

@@ -1,5 +1,5 @@
-import type { Tell } from '../../core/said'
 import type { ReminderLine } from '../../core/history/reminder'
+import type { Tell } from '../../core/said'
 
 type Lines = readonly ReminderLine[]
 

@@ -1,7 +1,7 @@
+import type { MeterUnit } from '../../core/units'
 import { count, listed } from './grammar'
 import { keeping } from './keeping'
 import { trust } from './screens/trust'
-import type { MeterUnit } from '../../core/units'
 
 /** What a shop has, where something of it is asked for and not there. */
 export type ShopThing =

@@ -1,7 +1,7 @@
 import type { SafeThing } from '../../core/access'
 import type { Adjuster, Engine, Heads, MeasuredAt, Role } from '../../core/engine'
-import type { Tell, Text } from '../../core/said'
 import type { IdentityField } from '../../core/exchange'
+import type { Tell, Text } from '../../core/said'
 import type { SpecLineId } from '../../core/spec-book'
 import { capital, count } from './grammar'
 

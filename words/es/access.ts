@@ -1,11 +1,11 @@
 import { fastenerCount, type Fasteners, type Part, type Pattern, type SafeThing } from '../../core/access'
 import type { Complaint, Likelier, Suspect } from '../../core/complaint'
-import { day } from './grammar'
-import { formatTorque } from '../../core/units'
 import type { TurnedBy } from '../../core/engine'
 import type { Text } from '../../core/said'
-import type { Words } from '../teller'
+import { formatTorque } from '../../core/units'
 import type { access as english } from '../en/access'
+import type { Words } from '../teller'
+import { day } from './grammar'
 
 const PATTERNS: Record<Pattern, string> = {
   'crossing': 'en cruz, de a poco',

@@ -1,7 +1,7 @@
-import type { Words } from '../teller'
-import type { answers as english } from '../en/answers'
 import type { PlugEnd } from '../../core/job/outcomes'
 import { formatLength, formatTorque } from '../../core/units'
+import type { answers as english } from '../en/answers'
+import type { Words } from '../teller'
 import { roleName, the, valveName, within } from './grammar'
 import { screwTurn } from './turns'
 

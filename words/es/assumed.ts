@@ -1,5 +1,5 @@
-import type { Words } from '../teller'
 import type { assumed as english } from '../en/assumed'
+import type { Words } from '../teller'
 
 export const assumed: Words<typeof english> = {
   'assumed.cam': ({ deg }) =>

@@ -1,5 +1,5 @@
-import type { Words } from '../teller'
 import type { cells as english, pages as englishPages } from '../en/cells'
+import type { Words } from '../teller'
 import { listed } from './grammar'
 
 const grouped = (n: number): string => n.toLocaleString('es-US')

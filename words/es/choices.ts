@@ -1,5 +1,5 @@
-import type { Words } from '../teller'
 import type { choices as english } from '../en/choices'
+import type { Words } from '../teller'
 export const choices: Words<typeof english> = {
   'school.maker': 'Las paradas del fabricante',
   'school.marks': 'Marcas',

@@ -1,6 +1,6 @@
-import type { Words } from '../teller'
-import type { closing as english } from '../en/closing'
 import { formatMeter, formatTorque } from '../../core/units'
+import type { closing as english } from '../en/closing'
+import type { Words } from '../teller'
 import { day, the, valveName } from './grammar'
 
 const PART = { cover: 'la tapa', plug: 'la bujía' }

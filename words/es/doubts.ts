@@ -1,7 +1,7 @@
-import type { Words } from '../teller'
-import type { doubts as english } from '../en/doubts'
 import type { Role } from '../../core/engine'
 import type { Slip } from '../../core/spec-book'
+import type { doubts as english } from '../en/doubts'
+import type { Words } from '../teller'
 import { listed, the } from './grammar'
 
 const ROLES: Record<Role, string> = { intake: 'Admisión', exhaust: 'Escape' }

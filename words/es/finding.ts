@@ -1,6 +1,6 @@
-import type { Words } from '../teller'
-import type { finding as english } from '../en/finding'
 import type { Role } from '../../core/engine'
+import type { finding as english } from '../en/finding'
+import type { Words } from '../teller'
 import { capital, listed, side, the, usual, valveName, whose, within } from './grammar'
 import { gap } from './readings'
 import { crankTurn } from './turns'

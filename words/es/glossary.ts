@@ -1,5 +1,5 @@
-import type { Words } from '../teller'
 import type { glossary as english } from '../en/glossary'
+import type { Words } from '../teller'
 
 export const glossary: Words<typeof english> = {
   'glossary.title': 'Palabras del oficio',

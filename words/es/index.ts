@@ -1,3 +1,4 @@
+import { tellEnglish } from '..'
 import { type Catalogue, teller } from '../teller'
 import { finish } from './finish'
 import { everywhere } from './groups/everywhere'
@@ -6,7 +7,6 @@ import { panels } from './groups/panels'
 import { practice } from './groups/practice'
 import { specBook } from './groups/spec-book'
 import { refusals } from './refusals'
-import { tellEnglish } from '..'
 
 /** The same in the Spanish of the Americas. Its type says whether anything is left out. */
 const spanish: Catalogue = { ...everywhere, ...panels, ...pages, ...specBook, ...practice, ...refusals }

@@ -1,6 +1,6 @@
-import type { Words } from '../teller'
 import type { ReminderLine } from '../../core/history/reminder'
 import type { letters as english } from '../en/letters'
+import type { Words } from '../teller'
 
 const stillToDo = ({ toDo = [] }: ReminderLine): string[] =>
   toDo.length ? ['  Pendiente desde la última visita:', ...toDo.map(line => `  – ${line}`)] : []

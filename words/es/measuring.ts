@@ -1,6 +1,6 @@
 import type { Verdict } from '../../core/feeler'
-import type { Words } from '../teller'
 import type { measuring as english } from '../en/measuring'
+import type { Words } from '../teller'
 import { the, usual, valveName } from './grammar'
 import { gap, length } from './readings'
 

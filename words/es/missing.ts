@@ -1,6 +1,6 @@
-import type { Words } from '../teller'
-import type { missing as english } from '../en/missing'
 import { formatTorque } from '../../core/units'
+import type { missing as english } from '../en/missing'
+import type { Words } from '../teller'
 import { theRole, valveName } from './grammar'
 
 export const missing: Words<typeof english> = {

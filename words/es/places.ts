@@ -1,6 +1,6 @@
-import type { Words } from '../teller'
-import type { places as english } from '../en/places'
 import type { ValveSight } from '../../core/engine'
+import type { places as english } from '../en/places'
+import type { Words } from '../teller'
 import { listed, markLook, partName, the, whose, within } from './grammar'
 
 const HOW: Record<ValveSight, string> = {

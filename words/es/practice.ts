@@ -1,7 +1,7 @@
-import type { Words } from '../teller'
-import type { practice as english } from '../en/practice'
 import type { Feel } from '../../core/feeler'
 import type { Stroke } from '../../core/practice'
+import type { practice as english } from '../en/practice'
+import type { Words } from '../teller'
 import { capital, side, the, valveName } from './grammar'
 import { FEELS as TRIED } from './readings'
 

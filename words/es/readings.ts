@@ -1,7 +1,7 @@
-import type { Words } from '../teller'
-import type { Gap, Length, readings as english, Span } from '../en/readings'
 import type { Feel } from '../../core/feeler'
 import { formatLength } from '../../core/units'
+import type { Gap, Length, readings as english, Span } from '../en/readings'
+import type { Words } from '../teller'
 import { capital, count } from './grammar'
 
 export const length = ({ mm, unit }: Length): string => `${formatLength(mm, unit)} ${unit}`

@@ -1,7 +1,7 @@
-import type { Words } from '../teller'
-import type { ready as english } from '../en/ready'
 import type { Engine } from '../../core/engine'
 import { formatMeter, type MeterUnit } from '../../core/units'
+import type { ready as english } from '../en/ready'
+import type { Words } from '../teller'
 import { count, theRole, within } from './grammar'
 
 const lifeWords = ({ use, months }: NonNullable<Engine['plugLife']>, unit: MeterUnit): string =>

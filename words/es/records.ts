@@ -1,5 +1,5 @@
-import type { Words } from '../teller'
 import type { records as english } from '../en/records'
+import type { Words } from '../teller'
 import { valveName, within } from './grammar'
 
 export const records: Words<typeof english> = {

@@ -1,6 +1,6 @@
-import type { Words } from '../teller'
-import type { FileKind, refusals as english, ShopThing } from '../en/refusals'
 import type { MeterUnit } from '../../core/units'
+import type { FileKind, refusals as english, ShopThing } from '../en/refusals'
+import type { Words } from '../teller'
 import { count, listed, valveName } from './grammar'
 import { keeping } from './keeping'
 import { trust } from './screens/trust'

@@ -1,6 +1,6 @@
-import type { Words } from '../teller'
-import type { sheet as english } from '../en/sheet'
 import { fahrenheit, formatLength, formatMeter } from '../../core/units'
+import type { sheet as english } from '../en/sheet'
+import type { Words } from '../teller'
 import { gapTold, LOOKS } from './answers'
 import { capital, roleName, the, valveName } from './grammar'
 import { FEELS } from './readings'

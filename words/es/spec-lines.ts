@@ -1,8 +1,8 @@
-import type { Words } from '../teller'
-import type { specLines as english } from '../en/spec-lines'
 import type { Adjuster } from '../../core/engine'
 import type { IdentityField } from '../../core/exchange'
 import type { SpecLineId } from '../../core/spec-book'
+import type { specLines as english } from '../en/spec-lines'
+import type { Words } from '../teller'
 import { capital, count, usual } from './grammar'
 
 const OF_MODEL: Record<IdentityField, string> = {

@@ -1,6 +1,6 @@
-import type { Words } from '../teller'
-import type { turns as english } from '../en/turns'
 import { roundTurn } from '../../core/job/words'
+import type { turns as english } from '../en/turns'
+import type { Words } from '../teller'
 import { inFlats, inQuarters } from '../turning'
 
 const direction = (deg: number): string => (deg >= 0 ? 'a la derecha' : 'a la izquierda')

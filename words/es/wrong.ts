@@ -1,5 +1,5 @@
-import type { Words } from '../teller'
 import type { wrongs as english } from '../en/wrong'
+import type { Words } from '../teller'
 
 const LENGTHS = { bore: 'El diámetro', stroke: 'La carrera', rod: 'El largo de la biela' }
 const meantWords = (meant: string[]): string => (meant.length ? ` ¿Quiso decir ${meant.join(' o ')}?` : '')

@@ -1,14 +1,14 @@
 <script setup lang="ts">
-import { NuxtLink } from '#components'
 import { computed } from 'vue'
+import { NuxtLink } from '#components'
 import { complaintWords } from '~~/core/job'
 import { fahrenheit } from '~~/core/units'
 import type { BayCard } from '~~/shared/board'
-import VerdictShape from '../bench/VerdictShape.vue'
+import { named, t, tell } from '../../words'
 import { VERDICT_WORDS } from '../bench/verdict-words'
+import VerdictShape from '../bench/VerdictShape.vue'
 import CardTasks from './CardTasks.vue'
 import CoolingCurve from './CoolingCurve.vue'
-import { named, tell, t } from '../../words'
 
 /**
  * A job on the board: which machine, what was measured so far, when it is cold, what else it is for, and the one next

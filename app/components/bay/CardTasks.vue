@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import Button from 'primevue/button'
-import InputText from 'primevue/inputtext'
 import Checkbox from 'primevue/checkbox'
+import InputText from 'primevue/inputtext'
 import { ref } from 'vue'
 import type { BayCard } from '~~/shared/board'
 import { useTasks } from '../../composables/useTasks'

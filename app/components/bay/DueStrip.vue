@@ -1,9 +1,9 @@
 <script setup lang="ts">
-import { DAY_MS } from '~~/core/units'
-import { LOCALE } from '../../language'
-import { NuxtLink } from '#components'
 import { computed } from 'vue'
+import { NuxtLink } from '#components'
+import { DAY_MS } from '~~/core/units'
 import type { DueItem, DueResponse } from '~~/shared/machines'
+import { LOCALE } from '../../language'
 import { t } from '../../words'
 
 /** What falls due in the next weeks, on a rule of days. What is over stands left of today. */

@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import { NuxtLink } from '#components'
 import type { UnkeptJob } from '~~/shared/board'
+import { LANGUAGE } from '../../language'
 import type { Opening } from '../../local/database'
 import { t } from '../../words'
-import { LANGUAGE } from '../../language'
 
 /** Jobs that began here and have not reached the shop; and quick jobs of the last weeks that nobody has kept. */
 defineProps<{ unkept: UnkeptJob[]; openings: Opening[] }>()

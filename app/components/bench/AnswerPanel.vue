@@ -4,9 +4,9 @@ import type { AnswerKey } from '~~/core/job'
 import type { Text } from '~~/core/said'
 import { useShortcutsOn } from '../../composables/useKeys'
 import { useRest } from '../../composables/useRest'
-import { tell, t } from '../../words'
-import PlugLook from './PlugLook.vue'
+import { t, tell } from '../../words'
 import GlossedText from '../shell/GlossedText.vue'
+import PlugLook from './PlugLook.vue'
 
 /** The one next thing, why, and its answers. */
 const props = defineProps<{

@@ -3,10 +3,10 @@ import Button from 'primevue/button'
 import { computed } from 'vue'
 import type { NextThing } from '~~/core/job'
 import type { BenchScreen } from '../../composables/useBenchScreen'
+import { t, tell } from '../../words'
+import GlossedText from '../shell/GlossedText.vue'
 import AnswerPanel from './AnswerPanel.vue'
 import ClashFacts from './ClashFacts.vue'
-import { tell, t } from '../../words'
-import GlossedText from '../shell/GlossedText.vue'
 
 /**
  * The question of the moment and its keys: somebody else’s hand comes before a clash, a clash before the next thing.

@@ -4,7 +4,7 @@ import { eventWords, type JobEvent, type JobPin } from '~~/core/job'
 import type { RevisionRow } from '~~/shared/spec-book'
 import type { Waiting } from '../../local/database'
 import { asEvent } from '../../local/outbox'
-import { tell, t } from '../../words'
+import { t, tell } from '../../words'
 
 /** What must not be overlooked: an ended session, answers the shop would not take, answers whose place is not known. */
 defineProps<{

@@ -1,17 +1,17 @@
 <script setup lang="ts">
-import type { CardLine, Happening, JobView, Stage } from '~~/core/job'
 import type { Stack } from '~~/core/feeler'
+import type { CardLine, Happening, JobView, Stage } from '~~/core/job'
+import type { StripValve } from '../../bench/strip'
 import BladesStage from './BladesStage.vue'
 import CardStage from './CardStage.vue'
 import ClearanceRule from './ClearanceRule.vue'
 import ColdStage from './ColdStage.vue'
+import FiguresStage from './FiguresStage.vue'
 import HeadMap from './HeadMap.vue'
 import ListStage from './ListStage.vue'
-import FiguresStage from './FiguresStage.vue'
 import ScrewStage from './ScrewStage.vue'
 import ShimsStage from './ShimsStage.vue'
 import StartStage from './StartStage.vue'
-import type { StripValve } from '../../bench/strip'
 import WheelStage from './WheelStage.vue'
 
 /** The middle of the Bench: the picture that goes with the one next thing. */

@@ -1,13 +1,13 @@
 <script setup lang="ts">
-import { bladeGoesUnder, valveById } from '~~/core/engine'
 import { computed } from 'vue'
-import { clearanceOf, judgeReading, type JobView, presentReading, setInHand, stopHere } from '~~/core/job'
+import { bladeGoesUnder, valveById } from '~~/core/engine'
 import { countedAsIn, type Stack } from '~~/core/feeler'
+import { clearanceOf, type JobView, judgeReading, presentReading, setInHand, stopHere } from '~~/core/job'
 import { formatLength } from '~~/core/units'
+import { t, tell } from '../../words'
 import CycleWheel from '../engine/CycleWheel.vue'
 import BladeFan from './BladeFan.vue'
 import GapPicture from './GapPicture.vue'
-import { tell, t } from '../../words'
 
 /** Measure and Prove: the engine at its stop, the gap to scale, what stands beside the verdict, the set's blades. */
 const props = defineProps<{ view: JobView; valveId: string; chosen: Stack | null; stacking: boolean; topMm: number }>()

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { ClashWords } from '~~/core/job'
-import { tell, t } from '../../words'
+import { t, tell } from '../../words'
 
 /** Answers that cannot all be so, one against the other. */
 defineProps<{ clash: ClashWords }>()

@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { computed, useId } from 'vue'
 import type { Trial, Verdict } from '~~/core/feeler'
-import { VERDICT_COLOR } from './verdict-words'
 import { ruleWords } from '../../bench/picture-words'
+import { VERDICT_COLOR } from './verdict-words'
 
 /**
  * A steel rule for one clearance: mm hang from the top, thou rise from the bottom, the spec a field, the reading a

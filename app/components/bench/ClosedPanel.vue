@@ -1,8 +1,8 @@
 <script setup lang="ts">
-import { NuxtLink } from '#components'
 import Button from 'primevue/button'
 import InputText from 'primevue/inputtext'
 import { ref } from 'vue'
+import { NuxtLink } from '#components'
 import type { Happening, JobState } from '~~/core/job'
 import { t } from '../../words'
 

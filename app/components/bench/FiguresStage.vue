@@ -1,10 +1,10 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import type { Role } from '~~/core/engine'
-import { clearanceWords, disagreeing, type JobView } from '~~/core/job'
 import { spanOf } from '~~/core/feeler'
-import ClearanceRule from './ClearanceRule.vue'
+import { clearanceWords, disagreeing, type JobView } from '~~/core/job'
 import { t } from '../../words'
+import ClearanceRule from './ClearanceRule.vue'
 
 /** The printed figures that disagree, one under the other on the same scale, each with its source. */
 const props = defineProps<{ view: JobView; role: Role }>()

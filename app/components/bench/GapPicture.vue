@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, useId } from 'vue'
-import { engraving, type Stack } from '~~/core/feeler'
 import type { BladeGoesUnder } from '~~/core/engine'
+import { engraving, type Stack } from '~~/core/feeler'
 import { formatLength } from '~~/core/units'
 import { t } from '../../words'
 

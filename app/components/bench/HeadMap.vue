@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { type Engine, headMap } from '~~/core/engine'
-import HeadsDrawing from '../engine/HeadsDrawing.vue'
 import { headWords } from '../../bench/picture-words'
 import { named } from '../../words'
+import HeadsDrawing from '../engine/HeadsDrawing.vue'
 
 /** The heads as they are at the machine: names in the circles of few valves, signs where there are many. */
 const props = defineProps<{ engine: Engine }>()

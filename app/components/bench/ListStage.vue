@@ -2,7 +2,7 @@
 import { computed, useTemplateRef, watch } from 'vue'
 import { inSafeOrder, type Part } from '~~/core/access'
 import { findingWords, type Happening, itemWords, type JobView, partNamed, partsToRemove } from '~~/core/job'
-import { tell, t } from '../../words'
+import { t, tell } from '../../words'
 
 /**
  * What is made safe, comes off and goes in, as it happens; at the end what is back, out and live again. A tap takes a

@@ -1,17 +1,17 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { turnBySlot } from '~~/core/adjuster'
-import { bracketOf, clearanceOf, type JobView, setInHand, shiftWords, type Stage } from '~~/core/job'
 import { countedAsIn, type Stack } from '~~/core/feeler'
+import { bracketOf, clearanceOf, type JobView, setInHand, shiftWords, type Stage } from '~~/core/job'
 import { say } from '~~/core/said'
 import { formatLength } from '~~/core/units'
+import { slotTries } from '../../bench/slot-tries'
+import { t, tell } from '../../words'
 import AimRule from './AimRule.vue'
 import BladeFan from './BladeFan.vue'
 import SetStations from './SetStations.vue'
 import SlotClock from './SlotClock.vue'
 import TurnBar from './TurnBar.vue'
-import { slotTries } from '../../bench/slot-tries'
-import { tell, t } from '../../words'
 
 /**
  * Set: the slot as a clock, the aim, the way through the lock, each round, and the turn, which may be changed before it

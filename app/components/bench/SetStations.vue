@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { type JobView, roundsOf, type Stage } from '~~/core/job'
-import { tell, t } from '../../words'
+import { t, tell } from '../../words'
 import VerdictShape from './VerdictShape.vue'
 
 /** The way through the lock: where the job stands on it, and the rounds that were locked, the newest last. */

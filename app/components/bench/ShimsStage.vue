@@ -3,7 +3,7 @@ import { computed } from 'vue'
 import { valveById } from '~~/core/engine'
 import { type JobView, shimFromWords, shimWork, targetFor } from '~~/core/job'
 import { formatLength } from '~~/core/units'
-import { tell, t } from '../../words'
+import { t, tell } from '../../words'
 
 /** Which shim goes where: old, measured, wanted, what goes in and from where, what must be bought. */
 const props = defineProps<{ view: JobView; valveId: string }>()

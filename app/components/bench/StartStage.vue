@@ -1,8 +1,8 @@
 <script setup lang="ts">
-import { NuxtLink } from '#components'
 import { computed } from 'vue'
-import { intervalWords, limitsOf, targetOf } from '~~/core/feeler'
+import { NuxtLink } from '#components'
 import { pointsTo } from '~~/core/complaint'
+import { intervalWords, limitsOf, targetOf } from '~~/core/feeler'
 import { complaintWords, type JobView } from '~~/core/job'
 import { fahrenheit, formatLength, formatMeter, formatTorque, thouFromMm } from '~~/core/units'
 import { named, t, tell } from '../../words'

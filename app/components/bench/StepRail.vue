@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import Button from 'primevue/button'
 import type { Step, StepState } from '~~/core/job'
-import { tell, t } from '../../words'
+import { t, tell } from '../../words'
 
 /** The six steps with where each stands, and the danger that belongs to the present one. */
 defineProps<{ steps: StepState[]; caution: string; acknowledged: boolean }>()

@@ -5,8 +5,8 @@ import { computed, ref, watch } from 'vue'
 import { parseClock } from '~~/core/adjuster'
 import { gainWords, type JobView, type Stage, toolWords, turnDoubt } from '~~/core/job'
 import { say } from '~~/core/said'
-import { tell, t } from '../../words'
 import { wordsFor } from '../../utils/errors'
+import { t, tell } from '../../words'
 
 /** How far the screw is to be turned: more or less by five degrees, or to an hour; without a turn, what to turn it with. */
 const props = defineProps<{

@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import type { StripValve } from '../../bench/strip'
-import ClearanceRule from './ClearanceRule.vue'
-import VerdictShape from './VerdictShape.vue'
-import { VERDICT_COLOR, VERDICT_WORDS } from './verdict-words'
 import { t } from '../../words'
+import ClearanceRule from './ClearanceRule.vue'
+import { VERDICT_COLOR, VERDICT_WORDS } from './verdict-words'
+import VerdictShape from './VerdictShape.vue'
 
 /** A cell a valve along the bottom of the Bench: its verdict, its rule, its figures in both units. */
 defineProps<{ valves: StripValve[]; active: string | null; topMm: number }>()

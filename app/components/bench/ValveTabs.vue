@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import type { StripValve } from '../../bench/strip'
-import VerdictShape from './VerdictShape.vue'
-import { VERDICT_WORDS } from './verdict-words'
 import { t } from '../../words'
+import { VERDICT_WORDS } from './verdict-words'
+import VerdictShape from './VerdictShape.vue'
 
 /** On a phone the valves are tabs with their verdict's shape. */
 defineProps<{ valves: StripValve[]; active: string | null }>()

@@ -2,11 +2,11 @@
 import { computed, toRef } from 'vue'
 import { type JobView, nearestStop, type Stage, stopHere } from '~~/core/job'
 import { useSmoothAngle } from '../../composables/useSmoothAngle'
-import CycleWheel from '../engine/CycleWheel.vue'
+import { t } from '../../words'
 import CamSign from '../engine/CamSign.vue'
+import CycleWheel from '../engine/CycleWheel.vue'
 import MarkWindow from '../engine/MarkWindow.vue'
 import { marksStatement, placeStatement, stopStatement, turnStatement } from './stage-words'
-import { t } from '../../words'
 
 /**
  * The Find step's picture: wheel and section, with what is known in its corners, and the mark as it looks when right.

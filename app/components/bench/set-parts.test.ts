@@ -1,7 +1,7 @@
 import { mount } from '@vue/test-utils'
 import PrimeVue from 'primevue/config'
 import { beforeAll, describe, expect, it } from 'vitest'
-import { jobTools, nextThing, type JobView, type NextThing, type Stage, viewJob } from '~~/core/job'
+import { jobTools, type JobView, type NextThing, nextThing, type Stage, viewJob } from '~~/core/job'
 import { engineOf, pinOf } from '~~/tests/support/builders'
 import { wholeJob } from '~~/tests/support/whole-job'
 import { slotTries } from '../../bench/slot-tries'

@@ -7,11 +7,11 @@ import { wheelWords } from '../../bench/picture-words'
 import { named, t } from '../../words'
 import EngineSection from './EngineSection.vue'
 import { at, xy } from './geometry'
+import { bandsFor, C, discRadius, lobesOf, RIM_IN, strokeMiddles } from './wheel-layout'
 import WheelBands from './WheelBands.vue'
 import WheelBelief from './WheelBelief.vue'
 import WheelRim from './WheelRim.vue'
 import WheelStops from './WheelStops.vue'
-import { bandsFor, C, discRadius, lobesOf, RIM_IN, strokeMiddles } from './wheel-layout'
 
 /**
  * The 720° cycle once round, with marks, closed arcs, belief and stops; in its middle the cylinder in question at the

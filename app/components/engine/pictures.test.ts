@@ -1,12 +1,12 @@
 import { mount } from '@vue/test-utils'
 import { describe, expect, it } from 'vitest'
+import { greatestLiftMm, pistonDrop, valveLift } from '~~/core/engine'
+import { locate, type Observation, positionModel } from '~~/core/position'
 import { engineOf } from '~~/tests/support/builders'
 import { fourValveSingle, twinOf } from '~~/tests/support/engines'
-import { greatestLiftMm, pistonDrop, valveLift } from '~~/core/engine'
-import { locate, positionModel, type Observation } from '~~/core/position'
-import { at, polarPath, ringPath, textArc } from './geometry'
 import CycleWheel from './CycleWheel.vue'
 import EngineSection from './EngineSection.vue'
+import { at, polarPath, ringPath, textArc } from './geometry'
 import MarkWindow from './MarkWindow.vue'
 
 const toT: Observation = { kind: 'move', to: { kind: 'mark', markIndex: 0 } }

@@ -1,9 +1,9 @@
 import { describe, expect, it } from 'vitest'
-import { engineOf } from '~~/tests/support/builders'
-import { fourValveSingle, twinOf } from '~~/tests/support/engines'
 import { closedArcs } from '~~/core/engine'
 import { say } from '~~/core/said'
 import { planStops } from '~~/core/stops'
+import { engineOf } from '~~/tests/support/builders'
+import { fourValveSingle, twinOf } from '~~/tests/support/engines'
 import {
   assumedEnds,
   bandRing,

@@ -1,18 +1,18 @@
 <script setup lang="ts">
-import { NuxtLink } from '#components'
 import Button from 'primevue/button'
 import { reactive, ref, watch } from 'vue'
+import { NuxtLink } from '#components'
 import { type MachineRow, machineSchema } from '~~/shared/machines'
 import type { ModelHit } from '~~/shared/spec-book'
 import { useMachineEdits } from '../../composables/useMachineEdits'
 import { useNextTag } from '../../composables/useNextTag'
-import { METER_UNITS } from './meter-units'
+import { t } from '../../words'
+import CheckedForm from './CheckedForm.vue'
 import ChoiceField from './ChoiceField.vue'
+import { METER_UNITS } from './meter-units'
 import ModelPick from './ModelPick.vue'
 import OwnerPick, { type Owner } from './OwnerPick.vue'
 import TextField from './TextField.vue'
-import { t } from '../../words'
-import CheckedForm from './CheckedForm.vue'
 
 /**
  * A machine of a customer; the owner is chosen, or added with it. What was looked for and not found is what it is

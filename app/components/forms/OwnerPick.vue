@@ -1,10 +1,10 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
 import { useCustomers } from '../../composables/useCustomers'
+import { t } from '../../words'
 import ChoiceField from './ChoiceField.vue'
 import { ownerWords } from './owner-words'
 import TextField from './TextField.vue'
-import { t } from '../../words'
 
 /** An owner of the shop, or a new one by name. */
 export type Owner = { id: number } | { name: string; contact: string }

@@ -1,7 +1,7 @@
 import { useForm as usePrimeForm } from '@primevue/forms/useform'
 import { type InjectionKey, watch } from 'vue'
-import type { z } from '~~/core/zod'
 import { heard } from '~~/core/wrong'
+import type { z } from '~~/core/zod'
 import { tell } from '../../words'
 
 /** What a field asks of the form around it. */

@@ -1,14 +1,14 @@
 <script setup lang="ts">
-import Button from 'primevue/button'
-import { Chart, LinearScale, LineController, LineElement, PointElement, type ScatterDataPoint } from 'chart.js'
 import { useMutationObserver } from '@vueuse/core'
+import { Chart, LinearScale, LineController, LineElement, PointElement, type ScatterDataPoint } from 'chart.js'
+import Button from 'primevue/button'
 import { computed, onMounted, onUnmounted, ref, watch } from 'vue'
 import { type Engine, gapEffect, gapEffectWords, liftWithGap } from '~~/core/engine'
 import { targetOf } from '~~/core/feeler'
 import { middleOf } from '~~/core/history'
 import { formatLength } from '~~/core/units'
-import { LOCALE } from '../../language'
 import type { ValveHistory } from '~~/shared/machines'
+import { LOCALE } from '../../language'
 import { named, t, tell } from '../../words'
 
 /**

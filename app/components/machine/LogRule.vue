@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import type { ValvePoint } from '~~/shared/machines'
-import VerdictShape from '../bench/VerdictShape.vue'
 import { t } from '../../words'
 import { VERDICT_WORDS } from '../bench/verdict-words'
+import VerdictShape from '../bench/VerdictShape.vue'
 
 /** One valve at one visit: a short rule with two lanes, as found above and as left below, and the verdicts of both. */
 const props = defineProps<{ point: ValvePoint; name: string }>()

@@ -5,27 +5,27 @@ import { computed, reactive, ref } from 'vue'
 import type { ZodType } from 'zod'
 import { mergeSchema } from '~~/shared/customers'
 import {
-  type MachineResponse,
-  type MachineRow,
   engineChangeSchema,
   machineEditSchema,
+  type MachineResponse,
+  type MachineRow,
   meterSchema,
   ownerChangeSchema,
 } from '~~/shared/machines'
 import type { ModelHit } from '~~/shared/spec-book'
-import { METER_UNITS } from '../forms/meter-units'
-import ChoiceField from '../forms/ChoiceField.vue'
-import MachinePick from '../forms/MachinePick.vue'
-import ModelPick from '../forms/ModelPick.vue'
-import OwnerPick, { type Owner } from '../forms/OwnerPick.vue'
-import DayField from '../forms/DayField.vue'
-import TextField from '../forms/TextField.vue'
 import { useMachineEdits } from '../../composables/useMachineEdits'
-import { meterEither, meterOf } from './meter-field'
-import PastVisitForm from './PastVisitForm.vue'
+import { useSaid } from '../../composables/useSaid'
 import { t } from '../../words'
 import CheckedForm from '../forms/CheckedForm.vue'
-import { useSaid } from '../../composables/useSaid'
+import ChoiceField from '../forms/ChoiceField.vue'
+import DayField from '../forms/DayField.vue'
+import MachinePick from '../forms/MachinePick.vue'
+import { METER_UNITS } from '../forms/meter-units'
+import ModelPick from '../forms/ModelPick.vue'
+import OwnerPick, { type Owner } from '../forms/OwnerPick.vue'
+import TextField from '../forms/TextField.vue'
+import { meterEither, meterOf } from './meter-field'
+import PastVisitForm from './PastVisitForm.vue'
 
 /** What may be put right or told of a machine outside a job, one thing at a time. */
 const props = defineProps<{ seen: MachineResponse; unit: 'mm' | 'thou' }>()

@@ -2,11 +2,11 @@
 import Button from 'primevue/button'
 import SelectButton from 'primevue/selectbutton'
 import { computed, ref } from 'vue'
-import { MACHINES_SHOWN, type MachineCounts, type MachineListRequest } from '~~/shared/machines'
-import ChoiceField from '../forms/ChoiceField.vue'
-import TextField from '../forms/TextField.vue'
+import { type MachineCounts, type MachineListRequest, MACHINES_SHOWN } from '~~/shared/machines'
 import { useCustomers } from '../../composables/useCustomers'
 import { t } from '../../words'
+import ChoiceField from '../forms/ChoiceField.vue'
+import TextField from '../forms/TextField.vue'
 
 /** Which of the shop's machines are listed. */
 const props = defineProps<{

@@ -1,14 +1,14 @@
 <script setup lang="ts">
-import { NuxtLink } from '#components'
 import Column from 'primevue/column'
 import DataTable, { type DataTableSortEvent } from 'primevue/datatable'
 import { computed } from 'vue'
+import { NuxtLink } from '#components'
 import { formatMeter } from '~~/core/units'
 import {
-  MACHINES_SORTED,
   type MachineListRequest,
   type MachineListResponse,
   type MachineListRow,
+  MACHINES_SORTED,
 } from '~~/shared/machines'
 import { t } from '../../words'
 import { dayWords, verdictOf } from './machine-list-words'

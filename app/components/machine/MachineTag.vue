@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { qrDrawing } from '../shop/qr-drawing'
 import { t } from '../../words'
+import { qrDrawing } from '../shop/qr-drawing'
 
 /** The tag that hangs on a machine: its number in letters, and as a code that opens its page on a phone. */
 const props = defineProps<{ tag: string; lines: string[]; address: string }>()

@@ -1,18 +1,18 @@
 <script setup lang="ts">
-import type { BodySent } from '~~/shared/api'
 import Button from 'primevue/button'
 import Checkbox from 'primevue/checkbox'
 import { reactive } from 'vue'
 import { parseLength } from '~~/core/units'
+import type { BodySent } from '~~/shared/api'
+import { type MachineResponse, pastVisitSchema } from '~~/shared/machines'
+import { useMachineEdits } from '../../composables/useMachineEdits'
+import { useSaid } from '../../composables/useSaid'
+import { wordsFor } from '../../utils/errors'
+import { named, t } from '../../words'
+import CheckedForm from '../forms/CheckedForm.vue'
 import DayField from '../forms/DayField.vue'
 import TextField from '../forms/TextField.vue'
-import { useMachineEdits } from '../../composables/useMachineEdits'
 import { meterEither, meterOf } from './meter-field'
-import { named, t } from '../../words'
-import { wordsFor } from '../../utils/errors'
-import CheckedForm from '../forms/CheckedForm.vue'
-import { type MachineResponse, pastVisitSchema } from '~~/shared/machines'
-import { useSaid } from '../../composables/useSaid'
 
 /**
  * A visit that stands on paper: the day, the meter, and of each valve what was found and left, as far as the paper

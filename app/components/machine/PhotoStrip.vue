@@ -1,9 +1,9 @@
 <script setup lang="ts">
-import EndButton from '../forms/EndButton.vue'
-import { LOCALE } from '../../language'
 import type { PhotoRow } from '~~/shared/machines'
 import { usePhotos } from '../../composables/usePhotos'
+import { LOCALE } from '../../language'
 import { t } from '../../words'
+import EndButton from '../forms/EndButton.vue'
 
 /** Photos of a machine, or of one job on it: taken with the phone’s camera or chosen, shown small, opened large. */
 const props = defineProps<{ machineId: number; jobId?: number }>()

@@ -1,10 +1,10 @@
 <script setup lang="ts">
 import Button from 'primevue/button'
 import { ref, watch } from 'vue'
-import AreaField from '../forms/AreaField.vue'
-import TextField from '../forms/TextField.vue'
 import { useReminder } from '../../composables/useReminder'
 import { t } from '../../words'
+import AreaField from '../forms/AreaField.vue'
+import TextField from '../forms/TextField.vue'
 
 /**
  * What an owner is told of all their machines that are due: to copy, to print, or to send. That they were told is

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { LOCALE } from '../../language'
+import { useMutationObserver } from '@vueuse/core'
 import {
   Chart,
   Filler,
@@ -10,13 +10,13 @@ import {
   PointElement,
   type ScatterDataPoint,
 } from 'chart.js'
-import { useMutationObserver } from '@vueuse/core'
 import { computed, onMounted, onUnmounted, ref, watch } from 'vue'
 import type { ValveHistory } from '~~/shared/machines'
+import { LOCALE } from '../../language'
+import { named, t } from '../../words'
 import { VERDICT_WORDS } from '../bench/verdict-words'
 import VerdictShape from '../bench/VerdictShape.vue'
 import { barsOf, type ChartColors, chartOf, driftWords, meterTicks } from './chart-data'
-import { named, t } from '../../words'
 
 /** One valve over the years: readings as bars, its spec, its drift, and where it goes from here. */
 const props = defineProps<{

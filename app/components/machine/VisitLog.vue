@@ -1,11 +1,11 @@
 <script setup lang="ts">
-import { NuxtLink } from '#components'
 import { computed } from 'vue'
+import { NuxtLink } from '#components'
 import { formatMeter } from '~~/core/units'
-import { LOCALE } from '../../language'
 import type { MachineResponse, VisitSummary } from '~~/shared/machines'
-import LogRule from './LogRule.vue'
+import { LOCALE } from '../../language'
 import { named, t } from '../../words'
+import LogRule from './LogRule.vue'
 
 /** The machine's visits, newest first, with what else happened to it between. */
 const props = defineProps<{ seen: MachineResponse }>()

@@ -4,8 +4,8 @@ import { computed, onUnmounted, ref, watch } from 'vue'
 import { type BladeSet, engravedWords, engraving, leavesOf } from '~~/core/feeler'
 import type { BladeFelt, LevelRules } from '~~/core/practice'
 import { tapped } from '../../bench/blades-in-hand'
-import PullBar from './PullBar.vue'
 import { t } from '../../words'
+import PullBar from './PullBar.vue'
 
 /**
  * A blade, or some on each other, slid into the gap: its pull is felt and not named. While it is in, the crank is held.

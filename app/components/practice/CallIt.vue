@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import Button from 'primevue/button'
-import { VERDICT_WORDS } from '../bench/verdict-words'
 import { t } from '../../words'
+import { VERDICT_WORDS } from '../bench/verdict-words'
 
 /** One's own verdict on a valve, by one's own measuring. */
 defineProps<{ called: 'in' | 'tight' | 'loose' | null }>()

@@ -1,14 +1,14 @@
 <script setup lang="ts">
 import Button from 'primevue/button'
+import Select from 'primevue/select'
 import { computed, ref } from 'vue'
 import type { Feel } from '~~/core/feeler'
 import type { NextThing } from '~~/core/job'
 import { type Act, type BladeFelt, feelOf, type LevelRules, type PracticeRun } from '~~/core/practice'
 import type { Tool } from '../../composables/usePractice'
+import { named, t, tell } from '../../words'
 import BladeTool from './BladeTool.vue'
 import ScrewTool from './ScrewTool.vue'
-import { named, t, tell } from '../../words'
-import Select from 'primevue/select'
 
 /** What can be done with the tool in hand. */
 const props = defineProps<{

@@ -1,12 +1,12 @@
 <script setup lang="ts">
 import Button from 'primevue/button'
-import { computed, ref } from 'vue'
-import { snapMm } from '~~/core/units'
-import type { Grade, Mark, Marked, Replayed } from '~~/core/practice'
-import TruthOver from './TruthOver.vue'
-import { named, t, tell } from '../../words'
 import Column from 'primevue/column'
 import DataTable from 'primevue/datatable'
+import { computed, ref } from 'vue'
+import type { Grade, Mark, Marked, Replayed } from '~~/core/practice'
+import { snapMm } from '~~/core/units'
+import { named, t, tell } from '../../words'
+import TruthOver from './TruthOver.vue'
 
 /** The truth laid over what was believed, step by step: what was right, wrong, needless or dangerous. */
 const props = defineProps<{ marked: Marked; steps: Replayed[] }>()

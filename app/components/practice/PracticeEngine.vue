@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import { cylinderById, type Engine, pistonDrop, rodLengthMm, wrap } from '~~/core/engine'
-import EngineSection from '../engine/EngineSection.vue'
 import { t } from '../../words'
+import EngineSection from '../engine/EngineSection.vue'
 
 /**
  * The engine on the practice bench: cut open or closed, its flywheel to be dragged round, the soft rod on its piston.

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import Button from 'primevue/button'
-import EndButton from '../forms/EndButton.vue'
 import { t } from '../../words'
+import EndButton from '../forms/EndButton.vue'
 
 /**
  * Below the answers: what was last said, a hint where hints are for the asking, and the end of it, which asks once

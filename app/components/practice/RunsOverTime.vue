@@ -1,11 +1,11 @@
 <script setup lang="ts">
-import { Chart, LinearScale, LineController, LineElement, PointElement } from 'chart.js'
 import { useMutationObserver } from '@vueuse/core'
+import { Chart, LinearScale, LineController, LineElement, PointElement } from 'chart.js'
 import { computed, onMounted, onUnmounted, ref, useTemplateRef, watch } from 'vue'
 import type { RunOverTime } from '~~/shared/practice'
 import { LOCALE } from '../../language'
-import ChoiceField from '../forms/ChoiceField.vue'
 import { t } from '../../words'
+import ChoiceField from '../forms/ChoiceField.vue'
 import { peopleOf, progressOf, slipCounts } from './runs-over-time'
 
 /** How somebody comes on: each run's points over time, and what goes wrong most. A lead chooses among the crew. */

@@ -1,8 +1,8 @@
 <script setup lang="ts">
-import { NuxtLink } from '#components'
 import InputText from 'primevue/inputtext'
 import ToggleSwitch from 'primevue/toggleswitch'
 import { computed, ref, watch } from 'vue'
+import { NuxtLink } from '#components'
 import {
   type Drill,
   type Guidance,

@@ -6,9 +6,9 @@ import { limitsOf } from '~~/core/feeler'
 import { clearanceOf, nearestStop, stopHere } from '~~/core/job'
 import type { Replayed } from '~~/core/practice'
 import { snapMm } from '~~/core/units'
+import { named, t, tell } from '../../words'
 import { placeStatement } from '../bench/stage-words'
 import CycleWheel from '../engine/CycleWheel.vue'
-import { named, t, tell } from '../../words'
 
 /**
  * One step of a run: on the wheel where the answers put the crank and where it stood; on rules what was measured and

@@ -1,13 +1,13 @@
 <script setup lang="ts">
+import './sheet.css'
 import type { Sheet } from '~~/core/job'
 import type { SheetTask } from '~~/shared/jobs'
+import { t } from '../../words'
 import SheetHead from './SheetHead.vue'
 import SheetParts from './SheetParts.vue'
 import SheetRounds from './SheetRounds.vue'
 import SheetSpec from './SheetSpec.vue'
 import SheetValves from './SheetValves.vue'
-import { t } from '../../words'
-import './sheet.css'
 
 /** The job sheet on one page of A4 or Letter, in ink only. What is not on record says so. */
 defineProps<{

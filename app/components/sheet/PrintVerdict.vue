@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { Proof, Verdict } from '~~/core/feeler'
-import { VERDICT_WORDS } from '../bench/verdict-words'
 import { t } from '../../words'
+import { VERDICT_WORDS } from '../bench/verdict-words'
 
 /** A verdict in black: its shape and its word. */
 defineProps<{ verdict: Verdict; proof?: Proof | null }>()

@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import type { Sheet } from '~~/core/job'
-import { sheetClock } from './clock'
 import { t } from '../../words'
+import { sheetClock } from './clock'
 
 /** Whose machine, what it came for, and who signed when. */
 const props = defineProps<{

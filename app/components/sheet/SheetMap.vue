@@ -2,8 +2,8 @@
 import { computed } from 'vue'
 import type { HeadMap } from '~~/core/engine'
 import type { Sheet } from '~~/core/job'
-import HeadsDrawing from '../engine/HeadsDrawing.vue'
 import { t } from '../../words'
+import HeadsDrawing from '../engine/HeadsDrawing.vue'
 
 /** The heads where they are, in ink: each valve under the sign that its figures have. */
 const props = defineProps<{ sheet: Sheet }>()

@@ -3,8 +3,8 @@ import { computed } from 'vue'
 import type { Sheet } from '~~/core/job'
 import { partLines, torqueLines } from '~~/core/job/sheet/together'
 import type { SheetTask } from '~~/shared/jobs'
-import SheetLift from './SheetLift.vue'
 import { t } from '../../words'
+import SheetLift from './SheetLift.vue'
 
 /** What came off, went in and was tightened; other tasks, findings and notes. */
 const props = defineProps<{ sheet: Sheet; tasks: SheetTask[] | undefined }>()

@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import type { Sheet } from '~~/core/job'
+import { named, t } from '../../words'
 import { sheetClock } from './clock'
 import PrintVerdict from './PrintVerdict.vue'
-import { named, t } from '../../words'
 
 /** Each turn of each screw, what was gone on without and why, what was corrected, and how it ran. */
 const props = defineProps<{ sheet: Sheet; timeZone: string }>()

@@ -2,8 +2,8 @@
 import { computed } from 'vue'
 import type { Sheet } from '~~/core/job'
 import { cautionLines, specLinesOf } from '~~/core/job/sheet/together'
-import PrintVerdict from './PrintVerdict.vue'
 import { named, t } from '../../words'
+import PrintVerdict from './PrintVerdict.vue'
 
 /** What it was set by, and what proved it. */
 const props = defineProps<{ sheet: Sheet }>()

@@ -1,10 +1,10 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import type { Sheet } from '~~/core/job'
+import { named, t } from '../../words'
 import PrintVerdict from './PrintVerdict.vue'
 import SheetMap from './SheetMap.vue'
 import SheetRule from './SheetRule.vue'
-import { named, t } from '../../words'
 
 /** The head from above, and beside it each valve as found and as left on one scale. */
 const props = defineProps<{ sheet: Sheet }>()

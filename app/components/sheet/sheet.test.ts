@@ -6,8 +6,8 @@ import { jobTools, type Sheet, viewJob } from '~~/core/job'
 import { engineOf, pinOf } from '~~/tests/support/builders'
 import { found, said, trial } from '~~/tests/support/job-book'
 import { wholeJob } from '~~/tests/support/whole-job'
-import JobSheet from './JobSheet.vue'
 import { sheet } from '../../../tests/support/told'
+import JobSheet from './JobSheet.vue'
 
 const print = (
   content: ReturnType<typeof sheet>,

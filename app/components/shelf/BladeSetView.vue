@@ -1,14 +1,14 @@
 <script setup lang="ts">
 import Button from 'primevue/button'
-import EndButton from '../forms/EndButton.vue'
 import { computed, reactive, ref } from 'vue'
 import { type Blade, BLADE_CONDITIONS, bladeSetSchema, engraving } from '~~/core/feeler'
 import { parseLength } from '~~/core/units'
 import type { BladeSetChange, BladeSetRow } from '~~/shared/shelf'
-import ChoiceField from '../forms/ChoiceField.vue'
-import TextField from '../forms/TextField.vue'
-import { t } from '../../words'
 import { wordsFor } from '../../utils/errors'
+import { t } from '../../words'
+import ChoiceField from '../forms/ChoiceField.vue'
+import EndButton from '../forms/EndButton.vue'
+import TextField from '../forms/TextField.vue'
 
 /**
  * One blade set: each blade with both units and what is known of it. A tap opens the blade for its measured size and

@@ -3,12 +3,12 @@ import Button from 'primevue/button'
 import { computed, onBeforeUnmount, reactive, useTemplateRef } from 'vue'
 import { formatLength, numberOf } from '~~/core/units'
 import type { Unfinished } from '~~/shared/api'
-import { type ShimRequest, type ShimStockRow, shimRequestSchema } from '~~/shared/shelf'
+import { type ShimRequest, shimRequestSchema, type ShimStockRow } from '~~/shared/shelf'
 import type { useForm } from '../../composables/useForm'
 import { useShimCounts } from '../../composables/useShimCounts'
-import TextField from '../forms/TextField.vue'
 import { t } from '../../words'
 import CheckedForm from '../forms/CheckedForm.vue'
+import TextField from '../forms/TextField.vue'
 
 /**
  * Shims in stock by diameter and thickness; whoever takes or finds one counts it. A signed job takes its own off the

@@ -1,6 +1,6 @@
 import { flushPromises, mount, type VueWrapper } from '@vue/test-utils'
-import ConfirmationService from 'primevue/confirmationservice'
 import PrimeVue from 'primevue/config'
+import ConfirmationService from 'primevue/confirmationservice'
 import { describe, expect, it, vi } from 'vitest'
 import { plainBlade } from '~~/core/feeler'
 import type { Unfinished } from '~~/shared/api'

@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import Popover from 'primevue/popover'
 import { computed, nextTick, ref } from 'vue'
+import { t } from '../../words'
 import { glossed, type Term } from './glossary'
 import GlossaryPicture from './GlossaryPicture.vue'
-import { t } from '../../words'
 
 /** A sentence whose terms of the trade can be tapped: what each means, with a picture. */
 const props = defineProps<{ text: string }>()

@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import Button from 'primevue/button'
-import { LANGUAGE, speak } from '../../language'
-import { LANGUAGES, type Language } from '~~/shared/languages'
+import { type Language, LANGUAGES } from '~~/shared/languages'
 import { useOwnLanguage } from '../../composables/useOwnLanguage'
+import { LANGUAGE, speak } from '../../language'
 
 /** The other languages, each by its own name: a tap loads the page again in that one. */
 const others = (Object.keys(LANGUAGES) as Language[]).filter(l => l !== LANGUAGE)

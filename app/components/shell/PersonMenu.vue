@@ -1,11 +1,11 @@
 <script setup lang="ts">
-import { computed, useTemplateRef } from 'vue'
 import { useConfirm } from 'primevue/useconfirm'
+import { computed, useTemplateRef } from 'vue'
 import type { Hands } from '~~/core/job'
-import { LANGUAGES, type Language } from '~~/shared/languages'
-import { LANGUAGE, speak } from '../../language'
+import { type Language, LANGUAGES } from '~~/shared/languages'
 import { useShortcutsOn } from '../../composables/useKeys'
 import { useOwnLanguage } from '../../composables/useOwnLanguage'
+import { LANGUAGE, speak } from '../../language'
 import { t } from '../../words'
 import MenuButton from './MenuButton.vue'
 

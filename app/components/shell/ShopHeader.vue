@@ -1,7 +1,7 @@
 <script setup lang="ts">
-import { navigateTo, useRoute } from '#imports'
-import { NuxtLink } from '#components'
 import { computed } from 'vue'
+import { NuxtLink } from '#components'
+import { navigateTo, useRoute } from '#imports'
 import type { Hands } from '~~/core/job'
 import { t } from '../../words'
 import MenuButton from './MenuButton.vue'

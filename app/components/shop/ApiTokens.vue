@@ -1,15 +1,15 @@
 <script setup lang="ts">
 import Button from 'primevue/button'
-import { LOCALE } from '../../language'
 import Column from 'primevue/column'
 import DataTable from 'primevue/datatable'
 import { ref } from 'vue'
-import EndButton from '../forms/EndButton.vue'
-import type { useForm } from '../../composables/useForm'
 import { type ApiTokenRow, tokenSchema } from '~~/shared/tokens'
-import TextField from '../forms/TextField.vue'
+import type { useForm } from '../../composables/useForm'
+import { LOCALE } from '../../language'
 import { t } from '../../words'
 import CheckedForm from '../forms/CheckedForm.vue'
+import EndButton from '../forms/EndButton.vue'
+import TextField from '../forms/TextField.vue'
 
 /** Keys by which other software of the shop reads the spec book: made, told once, ended. */
 defineProps<{ tokens: ApiTokenRow[]; made: string | null; timeZone: string; form: ReturnType<typeof useForm> }>()

@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import Column from 'primevue/column'
 import DataTable from 'primevue/datatable'
-import { LOCALE } from '../../language'
 import type { BackupFile } from '~~/shared/backups'
+import { LOCALE } from '../../language'
 import { t } from '../../words'
 
 /** The backups there are, the newest first; each can be taken away from the server. */

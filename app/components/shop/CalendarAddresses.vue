@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import Button from 'primevue/button'
-import EndButton from '../forms/EndButton.vue'
-import { LOCALE } from '../../language'
 import type { CalendarAddressRow } from '~~/shared/machines'
+import { LOCALE } from '../../language'
 import { t } from '../../words'
+import EndButton from '../forms/EndButton.vue'
 
 /** Secret addresses under which a calendar program fetches what is due: made, told once, ended. */
 defineProps<{ addresses: CalendarAddressRow[]; made: string | null; timeZone: string }>()

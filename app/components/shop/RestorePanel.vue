@@ -1,8 +1,8 @@
 <script setup lang="ts">
-import { NuxtLink } from '#components'
 import Button from 'primevue/button'
 import ProgressBar from 'primevue/progressbar'
 import { computed, ref, useTemplateRef } from 'vue'
+import { NuxtLink } from '#components'
 import type { useRestore } from '../../composables/useRestore'
 import { t } from '../../words'
 import TextField from '../forms/TextField.vue'

@@ -1,15 +1,15 @@
 <script setup lang="ts">
 import Button from 'primevue/button'
 import { reactive } from 'vue'
+import { type Language, LANGUAGES } from '~~/shared/languages'
 import type { SessionResponse } from '~~/shared/session'
 import { type ShopRequest, shopSchema } from '~~/shared/shop'
 import type { useForm } from '../../composables/useForm'
-import { LANGUAGES, type Language } from '~~/shared/languages'
-import ClockAndUnit from '../forms/ClockAndUnit.vue'
-import ChoiceField from '../forms/ChoiceField.vue'
-import TextField from '../forms/TextField.vue'
 import { t } from '../../words'
 import CheckedForm from '../forms/CheckedForm.vue'
+import ChoiceField from '../forms/ChoiceField.vue'
+import ClockAndUnit from '../forms/ClockAndUnit.vue'
+import TextField from '../forms/TextField.vue'
 
 /** What the shop is called, and by which clock and unit it goes. */
 const props = defineProps<{

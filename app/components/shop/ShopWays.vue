@@ -7,8 +7,8 @@ import { say } from '~~/core/said'
 import { type School, SCHOOLS } from '~~/core/stops'
 import type { SessionResponse } from '~~/shared/session'
 import type { ShopRequest } from '~~/shared/shop'
+import { t, tell } from '../../words'
 import ChoiceField from '../forms/ChoiceField.vue'
-import { tell, t } from '../../words'
 
 /** How this shop finds, sets, proves and plans: each is kept as it is chosen. */
 const props = defineProps<{ shop: SessionResponse['shop']; wrong: (field: string) => string | undefined }>()

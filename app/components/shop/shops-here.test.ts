@@ -1,6 +1,6 @@
 import { mount } from '@vue/test-utils'
-import ConfirmationService from 'primevue/confirmationservice'
 import PrimeVue from 'primevue/config'
+import ConfirmationService from 'primevue/confirmationservice'
 import { afterEach, describe, expect, it, vi } from 'vitest'
 import { type ShopHere, shopLimitsSchema } from '~~/shared/shops'
 import { fine, newDevice, refused, shopAnswers, within } from '~~/tests/support/screens'

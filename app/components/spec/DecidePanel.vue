@@ -1,12 +1,12 @@
 <script setup lang="ts">
 import Button from 'primevue/button'
-import { NuxtLink } from '#components'
 import { computed } from 'vue'
+import { NuxtLink } from '#components'
 import type { ModelResponse, RevisionRow } from '~~/shared/spec-book'
-import TextField from '../forms/TextField.vue'
 import { useDecision } from '../../composables/useDecision'
-import { revisionTitle } from './revision-words'
 import { t, tell } from '../../words'
+import TextField from '../forms/TextField.vue'
+import { revisionTitle } from './revision-words'
 
 /** Who made a revision, why, and what a lead may do with a draft. */
 const props = defineProps<{ given: ModelResponse; after: RevisionRow }>()

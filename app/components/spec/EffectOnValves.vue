@@ -3,11 +3,11 @@ import Button from 'primevue/button'
 import { computed, ref } from 'vue'
 import type { Verdict } from '~~/core/feeler'
 import type { Affected, RevisionRow } from '~~/shared/spec-book'
+import { t } from '../../words'
 import { VERDICT_WORDS } from '../bench/verdict-words'
 import VerdictShape from '../bench/VerdictShape.vue'
 import EffectRule from './EffectRule.vue'
 import { revisionTitle } from './revision-words'
-import { t } from '../../words'
 
 /** What a revision would say of the valves as they were last left. `first` is the kind of valve looked at first. */
 const props = defineProps<{

@@ -3,8 +3,8 @@ import { computed } from 'vue'
 import type { Clearance } from '~~/core/engine'
 import { spanOf, type Verdict } from '~~/core/feeler'
 import type { Affected } from '~~/shared/spec-book'
-import { VERDICT_COLOR } from '../bench/verdict-words'
 import { t } from '../../words'
+import { VERDICT_COLOR } from '../bench/verdict-words'
 
 /**
  * How the shop's last as-left readings stand to a draft: one bar a valve, the draft's field behind, the old limits

@@ -1,6 +1,6 @@
 <script setup lang="ts">
-import TextField from '../forms/TextField.vue'
 import { t } from '../../words'
+import TextField from '../forms/TextField.vue'
 
 /** What a model is called and found by. */
 type Identity = {

@@ -1,14 +1,14 @@
 <script setup lang="ts">
 import Button from 'primevue/button'
+import Column from 'primevue/column'
+import DataTable from 'primevue/datatable'
 import Select from 'primevue/select'
+import { computed } from 'vue'
 import { COLUMNS, headingOf } from '~~/core/exchange'
 import type { Delimiter, ImportResponse } from '~~/shared/spec-book'
 import { LEFT_OUT } from '../../composables/useSpecImport'
-import ChoiceField from '../forms/ChoiceField.vue'
 import { t } from '../../words'
-import Column from 'primevue/column'
-import DataTable from 'primevue/datatable'
-import { computed } from 'vue'
+import ChoiceField from '../forms/ChoiceField.vue'
 
 /** What each column of a file holds, by its heading and its first rows. */
 const props = defineProps<{

@@ -1,10 +1,5 @@
 <script setup lang="ts">
 import Button from 'primevue/button'
-import { computed } from 'vue'
-import type { ImportResponse, ImportRow, ImportRowState } from '~~/shared/spec-book'
-import TextField from '../forms/TextField.vue'
-import { LOCALE } from '../../language'
-import { t, tell } from '../../words'
 import Column from 'primevue/column'
 import DataTable from 'primevue/datatable'
 import Tab from 'primevue/tab'
@@ -12,6 +7,11 @@ import TabList from 'primevue/tablist'
 import TabPanel from 'primevue/tabpanel'
 import TabPanels from 'primevue/tabpanels'
 import Tabs from 'primevue/tabs'
+import { computed } from 'vue'
+import type { ImportResponse, ImportRow, ImportRowState } from '~~/shared/spec-book'
+import { LOCALE } from '../../language'
+import { t, tell } from '../../words'
+import TextField from '../forms/TextField.vue'
 
 /** The rows of a file before anything is written, by what becomes of them. */
 const props = defineProps<{ taken: ImportResponse; shown: ImportRowState; rows: ImportRow[]; busy: boolean }>()

@@ -3,10 +3,10 @@ import { computed } from 'vue'
 import { limitsOf, spanOf, targetOf } from '~~/core/feeler'
 import { derivedFacts, doubtsOf } from '~~/core/spec-book'
 import type { ModelResponse } from '~~/shared/spec-book'
+import { t, tell } from '../../words'
 import ClearanceRule from '../bench/ClearanceRule.vue'
 import { toldLines } from './spec-lines'
 import TwoLanes from './TwoLanes.vue'
-import { t, tell } from '../../words'
 
 /** What a revision says of the gaps and of the screw that sets them, with what is odd about it. */
 const props = defineProps<{ revision: ModelResponse['revisions'][number] }>()

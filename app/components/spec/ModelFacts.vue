@@ -2,10 +2,10 @@
 import { computed } from 'vue'
 import { type Engine, windowsOf } from '~~/core/engine'
 import type { SpecLineId } from '~~/core/spec-book'
+import { t } from '../../words'
 import CamSign from '../engine/CamSign.vue'
 import MarkStrip from './MarkStrip.vue'
 import { toldLines } from './spec-lines'
-import { t } from '../../words'
 
 /** The rest of what a revision says: torques, tools, what comes off, marks and stops. */
 const props = defineProps<{ engine: Engine }>()

@@ -4,8 +4,8 @@ import type { Engine } from '~~/core/engine'
 import { rodLengthMm } from '~~/core/engine'
 import { placeWords } from '~~/core/job'
 import { derivedFacts } from '~~/core/spec-book'
+import { named, t, tell } from '../../words'
 import ModelWheel from './ModelWheel.vue'
-import { named, tell, t } from '../../words'
 
 /** The engine drawn from its data, at rest at its first stop; what is assumed is in brackets and said so. */
 const props = defineProps<{ engine: Engine }>()

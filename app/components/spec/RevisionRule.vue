@@ -1,10 +1,10 @@
 <script setup lang="ts">
-import { DAY_MS } from '~~/core/units'
-import { LOCALE } from '../../language'
 import { computed } from 'vue'
+import { DAY_MS } from '~~/core/units'
 import type { RevisionRow } from '~~/shared/spec-book'
-import { REVISION_STATES, revisionState } from './revision-words'
+import { LOCALE } from '../../language'
 import { t } from '../../words'
+import { REVISION_STATES, revisionState } from './revision-words'
 
 /**
  * The revisions of a model on a rule of years; the one in force fills it from its day on. Any may be chosen to read.

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import MenuButton from '../shell/MenuButton.vue'
 import { t } from '../../words'
+import MenuButton from '../shell/MenuButton.vue'
 
 /** The book, or some models of it, as a file of the kind that is chosen. */
 const props = defineProps<{ label: string; ids?: number[] }>()

@@ -1,13 +1,13 @@
 <script setup lang="ts">
 import Button from 'primevue/button'
-import { NuxtLink } from '#components'
 import { computed, ref } from 'vue'
+import { NuxtLink } from '#components'
 import { spanOf, targetOf } from '~~/core/feeler'
 import type { ModelRow, RevisionRow } from '~~/shared/spec-book'
-import ClearanceRule from '../bench/ClearanceRule.vue'
-import { toldComparison } from './spec-lines'
-import { revisionTitle, revisionWhen } from './revision-words'
 import { t } from '../../words'
+import ClearanceRule from '../bench/ClearanceRule.vue'
+import { revisionTitle, revisionWhen } from './revision-words'
+import { toldComparison } from './spec-lines'
 
 const props = defineProps<{ model: ModelRow; before: RevisionRow; after: RevisionRow; timeZone: string | undefined }>()
 const lines = computed(() => toldComparison(props.before.engine, props.after.engine))

@@ -7,6 +7,7 @@ import { nextTick, ref, useTemplateRef, watch } from 'vue'
 import type { Engine } from '~~/core/engine'
 import type { LearnedParts } from '~~/core/job/learned-parts'
 import { type Exact, SPEC_DEFAULTS, type SpecField, type SpecText } from '~~/core/spec-book'
+import { t } from '../../words'
 import AreaField from '../forms/AreaField.vue'
 import AdjusterFields from './fields/AdjusterFields.vue'
 import CareFields from './fields/CareFields.vue'
@@ -17,7 +18,6 @@ import MoreFigures from './fields/MoreFigures.vue'
 import MustFields from './fields/MustFields.vue'
 import PartsFields from './fields/PartsFields.vue'
 import TimingFields from './fields/TimingFields.vue'
-import { t } from '../../words'
 
 /** The plain fields of a spec: what must be known above, the rest in parts that open as they are wanted. */
 const spec = defineModel<SpecText>('spec', { required: true })

@@ -1,5 +1,5 @@
-import { LOCALE } from '../../language'
 import type { RevisionRow } from '~~/shared/spec-book'
+import { LOCALE } from '../../language'
 import { t } from '../../words'
 
 /** A day of the shop's own calendar. */

@@ -1,14 +1,14 @@
 <script setup lang="ts">
-import { definePageMeta, navigateTo, useHead } from '#imports'
 import Button from 'primevue/button'
 import { onMounted, ref } from 'vue'
+import { definePageMeta, navigateTo, useHead } from '#imports'
 import type { MachineRow } from '~~/shared/machines'
 import MachineForm from '../../components/forms/MachineForm.vue'
 import MachineFilters from '../../components/machine/MachineFilters.vue'
 import MachineTable from '../../components/machine/MachineTable.vue'
+import LoadingRows from '../../components/shell/LoadingRows.vue'
 import { MACHINES_A_PAGE, useMachineList } from '../../composables/useMachineList'
 import { t } from '../../words'
-import LoadingRows from '../../components/shell/LoadingRows.vue'
 
 definePageMeta({ words: ['pages'] })
 useHead({ title: t('page-machines.machines-wembric') })

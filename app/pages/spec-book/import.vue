@@ -1,16 +1,16 @@
 <script setup lang="ts">
 import Button from 'primevue/button'
-import { definePageMeta, useHead } from '#imports'
-import { NuxtLink } from '#components'
+import FileUpload from 'primevue/fileupload'
 import ProgressBar from 'primevue/progressbar'
-import SaveAs from '../../components/spec/SaveAs.vue'
+import { NuxtLink } from '#components'
+import { definePageMeta, useHead } from '#imports'
 import ImportColumns from '../../components/spec/ImportColumns.vue'
 import ImportGuide from '../../components/spec/ImportGuide.vue'
 import ImportPreview from '../../components/spec/ImportPreview.vue'
+import SaveAs from '../../components/spec/SaveAs.vue'
 import { useSpecImport } from '../../composables/useSpecImport'
 import { LOCALE } from '../../language'
 import { t } from '../../words'
-import FileUpload from 'primevue/fileupload'
 
 definePageMeta({ words: ['spec-book'] })
 useHead({ title: t('page-spec-book-import.import-wembric') })

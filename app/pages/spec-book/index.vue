@@ -1,20 +1,20 @@
 <script setup lang="ts">
 import Button from 'primevue/button'
-import { LOCALE } from '../../language'
-import { definePageMeta, navigateTo, useHead, useRoute } from '#imports'
-import { NuxtLink } from '#components'
 import Checkbox from 'primevue/checkbox'
 import Column from 'primevue/column'
 import DataTable, { type DataTableRowClickEvent } from 'primevue/datatable'
 import InputText from 'primevue/inputtext'
 import { computed, onMounted, ref, useTemplateRef, watch } from 'vue'
+import { NuxtLink } from '#components'
+import { definePageMeta, navigateTo, useHead, useRoute } from '#imports'
 import type { ModelHit } from '~~/shared/spec-book'
+import LoadingRows from '../../components/shell/LoadingRows.vue'
+import SaveAs from '../../components/spec/SaveAs.vue'
 import { useKeys } from '../../composables/useKeys'
 import { useModelSearch } from '../../composables/useModelSearch'
-import { t } from '../../words'
+import { LOCALE } from '../../language'
 import { dayAndTime } from '../../utils/day-and-time'
-import SaveAs from '../../components/spec/SaveAs.vue'
-import LoadingRows from '../../components/shell/LoadingRows.vue'
+import { t } from '../../words'
 
 definePageMeta({ words: ['spec-book'] })
 useHead({ title: t('common.spec-book-wembric') })

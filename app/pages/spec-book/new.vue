@@ -1,15 +1,16 @@
 <script setup lang="ts">
-import { definePageMeta, navigateTo, useHead, useRoute } from '#imports'
-import { NuxtLink } from '#components'
 import Button from 'primevue/button'
 import { onMounted, ref, useTemplateRef } from 'vue'
+import { NuxtLink } from '#components'
+import { definePageMeta, navigateTo, useHead, useRoute } from '#imports'
 import { identitySchema, type SpecField } from '~~/core/spec-book'
+import CheckedForm from '../../components/forms/CheckedForm.vue'
 import TextField from '../../components/forms/TextField.vue'
 import DoubtList from '../../components/spec/DoubtList.vue'
 import FromPage from '../../components/spec/FromPage.vue'
-import PhotoUnsent from '../../components/spec/PhotoUnsent.vue'
-import ModelSoFar from '../../components/spec/ModelSoFar.vue'
 import IdentityFields from '../../components/spec/IdentityFields.vue'
+import ModelSoFar from '../../components/spec/ModelSoFar.vue'
+import PhotoUnsent from '../../components/spec/PhotoUnsent.vue'
 import SpecFields from '../../components/spec/SpecFields.vue'
 import { useForm } from '../../composables/useForm'
 import { useModelForm } from '../../composables/useModelForm'
@@ -17,7 +18,6 @@ import { usePagePhoto } from '../../composables/usePagePhoto'
 import { useSessionStore } from '../../stores/session'
 import { api } from '../../utils/api'
 import { t } from '../../words'
-import CheckedForm from '../../components/forms/CheckedForm.vue'
 
 definePageMeta({ words: ['spec-book'] })
 useHead({ title: t('page-spec-book-new.add-a-model-wembric') })

@@ -1,7 +1,7 @@
 <script setup lang="ts">
-import { definePageMeta, navigateTo, useHead, useRoute } from '#imports'
-import { NuxtLink } from '#components'
 import { onMounted } from 'vue'
+import { NuxtLink } from '#components'
+import { definePageMeta, navigateTo, useHead, useRoute } from '#imports'
 import { useForm } from '../../composables/useForm'
 import { api } from '../../utils/api'
 import { t } from '../../words'

@@ -1,7 +1,7 @@
-import { z } from '../../zod'
 import { snapMm } from '../../units'
-import { defineEvent } from './define'
 import { wrong } from '../../wrong'
+import { z } from '../../zod'
+import { defineEvent } from './define'
 
 /** What locking does to the gap by the mechanic’s own word, mm, negative closes; null: by what is on record. */
 export const aimOffChosen = defineEvent({

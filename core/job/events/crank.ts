@@ -1,5 +1,5 @@
-import { z } from '../../zod'
 import { observationSchema } from '../../position'
+import { z } from '../../zod'
 import { note } from '../crank-work'
 import { defineEvent } from './define'
 

@@ -1,9 +1,9 @@
-import { z } from '../../zod'
 import { ASSUMED_DECOMPRESSOR } from '../../engine'
+import { z } from '../../zod'
 import { onValve } from '../state'
 import { heldAtTop } from '../valve-work'
 import { defineEvent } from './define'
-import { valveId, bladesMm } from './fields'
+import { bladesMm, valveId } from './fields'
 
 /** The same valve felt by blade at the top and past it: held at the top by a decompressor, or not. */
 export const decompressorTested = defineEvent({

@@ -1,9 +1,9 @@
-import { z } from '../../zod'
 import { snapMm } from '../../units'
+import { wrong } from '../../wrong'
+import { z } from '../../zod'
 import { onValve } from '../state'
 import { defineEvent } from './define'
-import { words, valveId } from './fields'
-import { wrong } from '../../wrong'
+import { valveId, words } from './fields'
 
 /** A gap guessed by eye or ear: kept, and no proof. */
 export const estimate = defineEvent({

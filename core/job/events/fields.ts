@@ -1,7 +1,7 @@
-import { z } from '../../zod'
 import { snapMm } from '../../units'
-import { STEPS } from '../steps'
 import { wrong } from '../../wrong'
+import { z } from '../../zod'
+import { STEPS } from '../steps'
 
 /** Fields that several kinds of events carry. */
 export const words = (most: number) =>

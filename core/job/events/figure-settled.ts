@@ -1,5 +1,5 @@
-import { z } from '../../zod'
 import { clearanceSchema, ROLES } from '../../engine'
+import { z } from '../../zod'
 import { defineEvent } from './define'
 import { reason } from './fields'
 

@@ -2,7 +2,7 @@ import { COMPLAINTS, SUSPECTS } from '../../complaint'
 import { z } from '../../zod'
 import { FINDING_ENDS } from '../outcomes'
 import { defineEvent, said } from './define'
-import { words, step } from './fields'
+import { step, words } from './fields'
 
 /** Something found that is not asked for: of a part, and what is to become of it, where that was said. */
 export const finding = defineEvent({

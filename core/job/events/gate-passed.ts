@@ -1,5 +1,5 @@
-import { z } from '../../zod'
 import type { Said } from '../../said'
+import { z } from '../../zod'
 import { defineEvent } from './define'
 import { reason } from './fields'
 

@@ -1,5 +1,5 @@
-import { z } from '../../zod'
 import { wrong } from '../../wrong'
+import { z } from '../../zod'
 import { defineEvent } from './define'
 
 /** How many locknuts were gone over before the cover goes on, touched or not. */

@@ -1,5 +1,5 @@
-import { z } from '../../zod'
 import { wrong } from '../../wrong'
+import { z } from '../../zod'
 import { PLUG_ENDS } from '../outcomes'
 import { PLUG } from '../strip-down'
 import { defineEvent } from './define'

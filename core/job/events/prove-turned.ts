@@ -1,5 +1,5 @@
-import { z } from '../../zod'
 import { placeSchema } from '../../engine'
+import { z } from '../../zod'
 import { note } from '../crank-work'
 import { beginProof } from '../valve-work'
 import { defineEvent } from './define'

@@ -1,6 +1,6 @@
+import { wrong } from '../../wrong'
 import { z } from '../../zod'
 import { defineEvent } from './define'
-import { wrong } from '../../wrong'
 
 /** Hours since the engine last ran. */
 export const rested = defineEvent({

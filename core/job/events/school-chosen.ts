@@ -1,5 +1,5 @@
-import { z } from '../../zod'
 import { SCHOOLS } from '../../stops'
+import { z } from '../../zod'
 import { defineEvent } from './define'
 
 /** How this job finds its stops. */

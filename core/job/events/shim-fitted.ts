@@ -2,7 +2,7 @@ import { z } from '../../zod'
 import { onValve } from '../state'
 import { fitShim } from '../valve-work'
 import { defineEvent } from './define'
-import { valveId, shimMm } from './fields'
+import { shimMm, valveId } from './fields'
 
 /** Another shim is in. */
 export const shimFitted = defineEvent({

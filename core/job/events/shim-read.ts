@@ -1,8 +1,8 @@
+import { wrong } from '../../wrong'
 import { z } from '../../zod'
 import { onValve } from '../state'
 import { defineEvent } from './define'
-import { valveId, shimMm } from './fields'
-import { wrong } from '../../wrong'
+import { shimMm, valveId } from './fields'
 
 /** The size of a shim, by engraving and micrometer. */
 export const shimRead = defineEvent({

@@ -1,5 +1,5 @@
-import { z } from '../../zod'
 import { engineSchema, upcastEngine } from '../../engine'
+import { z } from '../../zod'
 import { defineEvent } from './define'
 
 /** A revision that came into force while the job was open takes the place of the one it began with. */

@@ -1,5 +1,5 @@
-import { z } from '../../zod'
 import { TARGET_SCHOOLS } from '../../feeler'
+import { z } from '../../zod'
 import { defineEvent } from './define'
 
 /** Where in the limits this job’s valves are set. */

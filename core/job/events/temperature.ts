@@ -1,6 +1,6 @@
+import { wrong } from '../../wrong'
 import { z } from '../../zod'
 import { defineEvent } from './define'
-import { wrong } from '../../wrong'
 
 /** The head by the thermometer, and the air about it where somebody said. */
 export const temperature = defineEvent({

@@ -1,10 +1,10 @@
-import { z } from '../../zod'
 import { FEELS } from '../../feeler'
+import { z } from '../../zod'
 import { gapChangeSchema } from '../gap-change'
 import { onValve } from '../state'
 import { changeGap, takeTrial } from '../valve-work'
 import { defineEvent } from './define'
-import { valveId, bladesMm, setName } from './fields'
+import { bladesMm, setName, valveId } from './fields'
 
 /** A blade was tried, and what was done to the gap just before. */
 export const trial = defineEvent({

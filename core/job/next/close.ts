@@ -7,7 +7,7 @@ import type { JobView } from '../view'
 import { complaintThing, elseThing } from './cured'
 import { leaveIt } from './keys'
 import { liveThing, nutsThing, refitThing, tightenThing } from './refit'
-import { type Worded, key } from './thing'
+import { key, type Worded } from './thing'
 
 /** An answer of one device that had not seen the other's movement: nothing is signed before it has its place. */
 function placeDraft({ state, pin }: JobView): Worded {

@@ -4,7 +4,7 @@ import { COMPLAINT_RESULTS } from '../outcomes'
 import { isProved } from '../requirements'
 import type { JobView } from '../view'
 import { withReason } from './keys'
-import { type Worded, key } from './thing'
+import { key, type Worded } from './thing'
 
 const stage: Worded['stage'] = { kind: 'close' }
 

@@ -10,19 +10,19 @@ import {
   trialWords,
   type Verdict,
 } from '../../feeler'
-import { say, type Said, type Text } from '../../said'
-import type { GapChange } from '../gap-change'
-import { presentReading, type ValveState } from '../state'
-import { trialOf } from '../valve-work'
+import { type Said, say, type Text } from '../../said'
 import { aimOf } from '../aim'
+import type { GapChange } from '../gap-change'
 import { MOST_ROUNDS, standsByAngle } from '../setting'
-import { clearanceOf, expectedPolicy, judgeReading, type JobView, setInHand } from '../view'
-import { placeWords, stillWords } from '../words'
+import { presentReading, type ValveState } from '../state'
 import { stopHere } from '../stop-work'
 import { foundInElsewhere, tellsApart } from '../two-places'
+import { trialOf } from '../valve-work'
+import { clearanceOf, expectedPolicy, type JobView, judgeReading, setInHand } from '../view'
+import { placeWords, stillWords } from '../words'
 import { lastPlace, marginWords } from './find'
 import { goOnWithReason, leaveIt } from './keys'
-import { type AnswerKey, type Worded, key } from './thing'
+import { type AnswerKey, key, type Worded } from './thing'
 
 /** The four feel keys for a blade; what was done to the gap just before is recorded with the answer. */
 export const feelKeys = (

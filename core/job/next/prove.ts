@@ -5,14 +5,14 @@ import { topPlace } from '../../stops'
 import type { Requirement } from '../requirements'
 import { valveOf } from '../state'
 import { stopHere } from '../stop-work'
+import { type DecompressorTest, decompressorTest, oneBladeMore } from '../two-places'
 import { type JobView, setInHand } from '../view'
 import { placeWords } from '../words'
 import { lastPlace } from './find'
-import { decompressorTest, type DecompressorTest, oneBladeMore } from '../two-places'
+import { notNow } from './keys'
 import { feelKeys, trialThing } from './measure'
 import { secondPlaceThing } from './second-place'
-import { notNow } from './keys'
-import { type Worded, key } from './thing'
+import { key, type Worded } from './thing'
 
 /** Read a little finer past the top, so that the same blade at the top tells. */
 function narrowerThing(view: JobView, { valveId, stack }: NonNullable<ReturnType<typeof oneBladeMore>>): Worded {

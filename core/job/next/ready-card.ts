@@ -1,4 +1,4 @@
-import { say, type Said } from '../../said'
+import { type Said, say } from '../../said'
 import type { Happening, ReadyLine } from '../events'
 import type { JobPin } from '../pin'
 import { gates } from '../requirements'

@@ -8,7 +8,7 @@ import { COVER, partNamed, partsToRemove, PLUG } from '../strip-down'
 import { hoursAtRest, type JobView, WARM_FROM_C } from '../view'
 import { goOnWithReason, somethingOdd, withReason } from './keys'
 import { plugGapThing, plugThing } from './plug'
-import { type Worded, key } from './thing'
+import { key, type Worded } from './thing'
 
 const confirm = (item: 'machine' | 'spec' | 'valves' | 'safe') => ({ type: 'confirmed' as const, payload: { item } })
 

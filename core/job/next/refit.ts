@@ -4,7 +4,7 @@ import { gateOf, nutsToCheck, passedFor } from '../requirements'
 import { COVER, itemWords, partNamed, PLUG } from '../strip-down'
 import type { JobView } from '../view'
 import { withReason } from './keys'
-import { type Worded, key } from './thing'
+import { key, type Worded } from './thing'
 
 const stage: Worded['stage'] = { kind: 'close' }
 

@@ -6,7 +6,7 @@ import type { JobView } from '../view'
 import { untilWords } from '../words'
 import { lastPlace } from './find'
 import { notNow } from './keys'
-import { type Worded, key } from './thing'
+import { key, type Worded } from './thing'
 
 /**
  * A complaint, or an exhaust into which nothing goes, asks whether the record is right that nothing holds it: one blade

@@ -5,9 +5,9 @@ import { type ShimLine, shimWork } from '../shim-plan'
 import { shimIn } from '../shim-state'
 import { presentReading, type ValveState } from '../state'
 import { type JobView, judgeReading, latestVerdict, targetFor } from '../view'
-import { trialThing } from './measure'
 import { leaveForNow, somethingOdd, writeDown } from './keys'
-import { type Worded, key } from './thing'
+import { trialThing } from './measure'
+import { key, type Worded } from './thing'
 
 /** A reading no wider than this from zero: the gap may as well be below it. */
 const NO_CLEARANCE_MM = 0.04

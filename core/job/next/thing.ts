@@ -2,10 +2,10 @@ import type { ScrewTurn } from '../../adjuster'
 import type { Place, Role } from '../../engine'
 import type { Stack } from '../../feeler'
 import type { Text } from '../../said'
-import type { Happening, ReadyLine } from '../events'
-import type { Step } from '../steps'
-import type { Requirement } from '../requirements'
 import type { Aim } from '../aim'
+import type { Happening, ReadyLine } from '../events'
+import type { Requirement } from '../requirements'
+import type { Step } from '../steps'
 
 /** What an answer key asks for before it can be recorded. */
 export type Asks =

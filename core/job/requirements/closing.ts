@@ -1,8 +1,8 @@
 import { pointsTo } from '../../complaint'
 import { say } from '../../said'
+import { COVER, hasGasket, isTightened, itemWords, locknutCount, partNamed, PLUG } from '../strip-down'
 import type { JobView } from '../view'
-import { COVER, hasGasket, isTightened, itemWords, locknutCount, PLUG, partNamed } from '../strip-down'
-import { type Asked, ask } from './requirement'
+import { ask, type Asked } from './requirement'
 
 /** Since this version of the judgement every locknut is gone over before the cover goes on. */
 const NUTS_SINCE = 3

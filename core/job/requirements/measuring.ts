@@ -1,10 +1,10 @@
 import { say } from '../../said'
-import { type ValveState, valveOf } from '../state'
+import { valveOf, type ValveState } from '../state'
 import { stopHere, stopsInOrder } from '../stop-work'
 import { secondPlace } from '../two-places'
 import type { JobView } from '../view'
 import { find, noStop, unserved } from './place'
-import { type Asked, ask, at, type AskedAt, gateOf, passedFor } from './requirement'
+import { ask, type Asked, type AskedAt, at, gateOf, passedFor } from './requirement'
 import { apart, asFoundDone, awaitsShim, far, measure, set, toMeasureOrSet } from './valve'
 
 /** Whether nothing more is asked of a valve as found: it was measured, or was passed with a reason. */

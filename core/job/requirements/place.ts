@@ -1,10 +1,10 @@
-import { say } from '../../said'
 import { movesCrank } from '../../position'
+import { say } from '../../said'
 import type { ValveState } from '../state'
 import { stopHere, type StopWork } from '../stop-work'
 import { differsHere } from '../two-places'
 import type { JobView } from '../view'
-import { type Asked, ask, gateOf, nameOf, passedFor, type What } from './requirement'
+import { ask, type Asked, gateOf, nameOf, passedFor, type What } from './requirement'
 import { asFoundDone, isProved, needsSetting } from './valve'
 
 /**

@@ -1,5 +1,5 @@
-import { say } from '../../said'
 import { samePlace } from '../../engine'
+import { say } from '../../said'
 import { topPlace } from '../../stops'
 import { lastPlaceIn } from '../crank-work'
 import { valveOf } from '../state'
@@ -7,7 +7,7 @@ import { stopHere, stopsInOrder } from '../stop-work'
 import { decompressorTest, oneBladeMore, secondPlace } from '../two-places'
 import type { JobView } from '../view'
 import { find, unserved } from './place'
-import { type Asked, ask, at, type AskedAt, gateOf, passedFor } from './requirement'
+import { ask, type Asked, type AskedAt, at, gateOf, passedFor } from './requirement'
 import { isProved, prove, toProve } from './valve'
 
 /** How sure it must be that the test is made on compression. */

@@ -3,7 +3,7 @@ import { unsettledRoles } from '../figures'
 import { NOT_LOOKED_AT, plugGapOf, plugsOf } from '../plugs'
 import { partsToRemove, PLUG } from '../strip-down'
 import { isCold, type JobView } from '../view'
-import { type Asked, ask } from './requirement'
+import { ask, type Asked } from './requirement'
 
 /** Since this version of the judgement a plug that was looked at is asked its gap. */
 const GAPS_SINCE = 4

@@ -1,9 +1,9 @@
 import type { Complaint } from '../../complaint'
-import type { Said } from '../../said'
 import { type Role, valveById } from '../../engine'
+import type { Said } from '../../said'
 import type { Passed, ValveState } from '../state'
-import { COVER, PLUG } from '../strip-down'
 import type { Step } from '../steps'
+import { COVER, PLUG } from '../strip-down'
 import type { JobView } from '../view'
 
 /**

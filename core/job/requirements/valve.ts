@@ -1,9 +1,9 @@
-import { say } from '../../said'
 import { knownEnough } from '../../feeler'
+import { say } from '../../said'
 import { presentReading, readingIn, type ValveState } from '../state'
 import { tellsApart } from '../two-places'
 import { expectedPolicy, isShimmed, type JobView, judgeReading, latestVerdict, verdictIn } from '../view'
-import { type Asked, ask, gateOf, nameOf, passedFor } from './requirement'
+import { ask, type Asked, gateOf, nameOf, passedFor } from './requirement'
 
 /** Whether a valve is to be set: out, chosen, or in the middle of it. */
 export function needsSetting(view: JobView, valve: ValveState): boolean {

@@ -1,10 +1,10 @@
 import { valveById } from '../../engine'
 import { thickness, type Trial } from '../../feeler'
+import { type Said, say } from '../../said'
 import { eventWords } from '../event-words'
-import { phaseWords } from '../words'
-import { say, type Said } from '../../said'
 import type { Phase, ValveState } from '../state'
 import type { JobView } from '../view'
+import { phaseWords } from '../words'
 import { nameOf } from './trials'
 
 /** Trials that speak of one gap: those before a lock are kept by the angle of the screw. */

@@ -1,5 +1,5 @@
 import type { Verdict } from '../../feeler'
-import { say, type Said, type Text } from '../../said'
+import { type Said, say, type Text } from '../../said'
 import { foundWords } from '../event-words'
 import type { JobPin } from '../pin'
 import { isProved } from '../requirements'

@@ -1,7 +1,7 @@
 import { latestTrials, type Trial, trialWords } from '../../feeler'
 import type { Tell } from '../../said'
 import type { Phase, Reading, ValveState } from '../state'
-import { judgeReading, type JobView } from '../view'
+import { type JobView, judgeReading } from '../view'
 import type { SheetRound } from './content'
 
 const listWords = (trials: Trial[], tell: Tell): string => latestTrials(trials).map(trialWords).map(tell).join(', ')

@@ -1,7 +1,7 @@
 import { intervalWords, type Proof, type Verdict } from '../../feeler'
-import { say, type Said } from '../../said'
+import { type Said, say } from '../../said'
 import { latestReading, type Phase, type ValveState } from '../state'
-import { judgeReading, type JobView, settledPin } from '../view'
+import { type JobView, judgeReading, settledPin } from '../view'
 
 /** One row of the `readings` projection. */
 export interface ReadingRow {

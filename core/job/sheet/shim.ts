@@ -1,5 +1,5 @@
 import { valveById } from '../../engine'
-import { say, type Said, type Tell } from '../../said'
+import { type Said, say, type Tell } from '../../said'
 import type { ValveState } from '../state'
 import type { JobView } from '../view'
 import type { SheetValve } from './content'

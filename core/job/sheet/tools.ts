@@ -1,5 +1,5 @@
 import { leavesOf, type Trial } from '../../feeler'
-import { say, type Said, type Tell } from '../../said'
+import { type Said, say, type Tell } from '../../said'
 import { formatLength } from '../../units'
 import { shiftWords } from '../aim'
 import { expectedShift } from '../lock-learning'

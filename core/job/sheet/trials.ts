@@ -1,5 +1,5 @@
-import { formatLength } from '../../units'
 import { latestTrials, thickness, type Trial } from '../../feeler'
+import { formatLength } from '../../units'
 import type { Reading } from '../state'
 
 /** A trial’s blades by their engravings. */

@@ -1,5 +1,5 @@
-import { removeAdapter } from '../../services/shelf'
 import { shopRoute } from '../../http/route'
+import { removeAdapter } from '../../services/shelf'
 
 export default shopRoute(
   'DELETE /api/adapters/:id',

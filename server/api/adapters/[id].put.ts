@@ -1,5 +1,5 @@
-import { changeAdapter } from '../../services/shelf'
 import { shopRoute } from '../../http/route'
+import { changeAdapter } from '../../services/shelf'
 
 export default shopRoute(
   'PUT /api/adapters/:id',

@@ -1,5 +1,5 @@
-import { addAdapter } from '../../services/shelf'
 import { shopRoute } from '../../http/route'
+import { addAdapter } from '../../services/shelf'
 
 export default shopRoute(
   'POST /api/adapters',

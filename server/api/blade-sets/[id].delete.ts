@@ -1,5 +1,5 @@
-import { removeBladeSet } from '../../services/shelf'
 import { shopRoute } from '../../http/route'
+import { removeBladeSet } from '../../services/shelf'
 
 export default shopRoute(
   'DELETE /api/blade-sets/:id',

@@ -1,5 +1,5 @@
-import { addBladeSet } from '../../services/shelf'
 import { shopRoute } from '../../http/route'
+import { addBladeSet } from '../../services/shelf'
 
 export default shopRoute(
   'POST /api/blade-sets',

@@ -1,5 +1,5 @@
-import { endAddress } from '../../services/calendar'
 import { shopRoute } from '../../http/route'
+import { endAddress } from '../../services/calendar'
 
 export default shopRoute(
   'DELETE /api/calendar-addresses/:id',

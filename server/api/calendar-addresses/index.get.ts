@@ -1,4 +1,4 @@
-import { listAddresses } from '../../services/calendar'
 import { shopRoute } from '../../http/route'
+import { listAddresses } from '../../services/calendar'
 
 export default shopRoute('GET /api/calendar-addresses', ({ pool, person }) => listAddresses(pool, person.shopId))

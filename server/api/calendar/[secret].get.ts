@@ -1,6 +1,6 @@
 import { getRouterParam } from 'h3'
-import { calendarAt } from '../../services/calendar'
 import { openBytesRoute } from '../../http/file-route'
+import { calendarAt } from '../../services/calendar'
 
 /** For calendar programs, which cannot sign in: the address is the secret. */
 export default openBytesRoute(({ pool, event }) =>

@@ -1,4 +1,4 @@
-import { listCustomers } from '../../services/customers'
 import { shopRoute } from '../../http/route'
+import { listCustomers } from '../../services/customers'
 
 export default shopRoute('GET /api/customers', ({ pool, person }) => listCustomers(pool, person.shopId))

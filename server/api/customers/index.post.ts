@@ -1,4 +1,4 @@
-import { addCustomer } from '../../services/customers'
 import { shopRoute } from '../../http/route'
+import { addCustomer } from '../../services/customers'
 
 export default shopRoute('POST /api/customers', ({ pool, person, body }) => addCustomer(pool, person.shopId, body))

@@ -1,5 +1,5 @@
-import { endDevice } from '../../services/change-of-hands'
 import { shopRoute } from '../../http/route'
+import { endDevice } from '../../services/change-of-hands'
 
 export default shopRoute(
   'DELETE /api/devices/:id',

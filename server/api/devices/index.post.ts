@@ -1,6 +1,6 @@
-import { trustDevice } from '../../services/change-of-hands'
 import { shopRoute } from '../../http/route'
 import { giveTrustKey } from '../../http/session'
+import { trustDevice } from '../../services/change-of-hands'
 
 export default shopRoute(
   'POST /api/devices',

@@ -1,4 +1,4 @@
-import { checkReady } from '../../services/health'
 import { openRoute } from '../../http/route'
+import { checkReady } from '../../services/health'
 
 export default openRoute('GET /api/health/ready', ({ pool }) => checkReady(pool))

@@ -1,5 +1,5 @@
-import { settleOwn } from '../../services/crew'
 import { shopRoute } from '../../http/route'
+import { settleOwn } from '../../services/crew'
 
 export default shopRoute('PUT /api/me', async ({ pool, person, body }) => {
   await settleOwn(pool, person, body)

@@ -1,5 +1,5 @@
-import { addPerson } from '../../services/people'
 import { shopRoute } from '../../http/route'
+import { addPerson } from '../../services/people'
 
 export default shopRoute(
   'POST /api/people',

@@ -1,4 +1,4 @@
-import { readPractice } from '../../services/practice'
 import { shopRoute } from '../../http/route'
+import { readPractice } from '../../services/practice'
 
 export default shopRoute('GET /api/practice', ({ pool, person }) => readPractice(pool, person))

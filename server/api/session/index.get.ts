@@ -1,4 +1,4 @@
-import { sessionOf } from '../../services/people'
 import { shopRoute } from '../../http/route'
+import { sessionOf } from '../../services/people'
 
 export default shopRoute('GET /api/session', ({ pool, person }) => sessionOf(pool, person))

@@ -1,4 +1,4 @@
-import { setupNeeded } from '../../services/people'
 import { openRoute } from '../../http/route'
+import { setupNeeded } from '../../services/people'
 
 export default openRoute('GET /api/setup', async ({ pool }) => ({ needed: await setupNeeded(pool) }))

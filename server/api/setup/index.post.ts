@@ -1,6 +1,6 @@
-import { sessionOf, setUpShop } from '../../services/people'
-import { openRoute } from '../../http/route'
 import { letIn } from '../../http/door'
+import { openRoute } from '../../http/route'
+import { sessionOf, setUpShop } from '../../services/people'
 
 export default openRoute('POST /api/setup', async ({ pool, event, body }) => {
   const lead = await setUpShop(pool, body)

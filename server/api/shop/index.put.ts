@@ -1,4 +1,4 @@
-import { settleShop } from '../../services/shop'
 import { shopRoute } from '../../http/route'
+import { settleShop } from '../../services/shop'
 
 export default shopRoute('PUT /api/shop', ({ pool, person, body }) => settleShop(pool, person.shopId, body), 'lead')

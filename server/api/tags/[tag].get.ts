@@ -1,8 +1,8 @@
 import { getRouterParam } from 'h3'
+import { say } from '../../../core/said'
+import { shopRoute } from '../../http/route'
 import { Problem } from '../../problem'
 import { machineWithTag } from '../../services/machines/edit'
-import { shopRoute } from '../../http/route'
-import { say } from '../../../core/said'
 
 /** The tag as it was typed or scanned. @throws Problem 404 where it is no text */
 function tagOf(written: string): string {

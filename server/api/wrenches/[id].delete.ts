@@ -1,5 +1,5 @@
-import { removeWrench } from '../../services/shelf'
 import { shopRoute } from '../../http/route'
+import { removeWrench } from '../../services/shelf'
 
 export default shopRoute(
   'DELETE /api/wrenches/:id',

@@ -1,5 +1,5 @@
-import { changeWrench } from '../../services/shelf'
 import { shopRoute } from '../../http/route'
+import { changeWrench } from '../../services/shelf'
 
 export default shopRoute(
   'PUT /api/wrenches/:id',

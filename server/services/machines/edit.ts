@@ -1,5 +1,6 @@
 import type { Engine } from '../../../core/engine'
-import { type MeterReading, meterClash } from '../../../core/history'
+import { meterClash, type MeterReading } from '../../../core/history'
+import { type Said, say } from '../../../core/said'
 import { findAmongMachines } from '../../../core/search'
 import { formatMeter } from '../../../core/units'
 import type {
@@ -11,7 +12,9 @@ import type {
   OwnerChangeRequest,
   PastVisitRequest,
 } from '../../../shared/machines'
+import type { ProblemCode } from '../../../shared/problem'
 import { type Db, type Pool, transaction } from '../../database/query'
+import { notFound, Problem } from '../../problem'
 import { customerById, insertCustomer } from '../../repositories/customers'
 import {
   findMachines,
@@ -31,13 +34,10 @@ import { insertMeter, metersOf } from '../../repositories/meters'
 import { modelById } from '../../repositories/models'
 import { shopById } from '../../repositories/shops'
 import { insertPastVisit } from '../../repositories/visits'
+import { locale, t } from '../../words'
 import { daysIn } from '../days'
-import type { ProblemCode } from '../../../shared/problem'
-import { notFound, Problem } from '../../problem'
 import type { SignedIn } from '../people'
 import { machineChanged } from './outlooks'
-import { locale, t } from '../../words'
-import { say, type Said } from '../../../core/said'
 
 const refuse = (field: string, message: Said, code: ProblemCode = 'unfit'): never => {
   throw new Problem(code, message, { fields: [{ field, message }] })

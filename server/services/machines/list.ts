@@ -1,5 +1,5 @@
-import { DAY_MS } from '../../../core/units'
 import { causeWords, daysWords, visitVerdict } from '../../../core/history'
+import { DAY_MS } from '../../../core/units'
 import type { MachineListRequest, MachineListResponse, MachineListRow } from '../../../shared/machines'
 import type { Db } from '../../database/query'
 import { kindsOfMachines, type ListedMachine, pageOfMachines } from '../../repositories/machine-list'

@@ -1,17 +1,17 @@
-import { DAY_MS } from '../../../core/units'
 import { type Engine, upcastEngine } from '../../../core/engine'
 import { spanOf } from '../../../core/feeler'
-import { outlook, type Outlook } from '../../../core/history'
+import { type Outlook, outlook } from '../../../core/history'
+import { DAY_MS } from '../../../core/units'
 import type { MachineResponse, ValveHistory, ValvePoint, VisitSummary } from '../../../shared/machines'
 import type { Db } from '../../database/query'
+import { notFound } from '../../problem'
 import { machineById, recordsOfMachine } from '../../repositories/machines'
 import { modelById } from '../../repositories/models'
 import { specsOfModel } from '../../repositories/revisions'
 import { jobVisits, pastVisitsOf } from '../../repositories/visits'
-import { notFound } from '../../problem'
+import { t } from '../../words'
 import { gatherFacts } from './outlooks'
 import type { VisitRecord } from './visits'
-import { t } from '../../words'
 
 const keyOf = ({ kind, id }: Pick<VisitRecord, 'kind' | 'id'>): string => `${kind} ${id}`
 

@@ -17,12 +17,12 @@ import {
   markFamilyStale,
   markStale,
   staleMachines,
-  storeOutlooks,
   type StoredOutlook,
+  storeOutlooks,
 } from '../../repositories/outlooks'
+import { tellFailure } from '../../telling/log'
 import { outlooksElsewhere } from '../../workers/outlook-thread'
 import { asVisit, type MachinePast, pastsOf } from './visits'
-import { tellFailure } from '../../telling/log'
 
 type FamilyRow = KnownDrift & { machineId: number; valveId: string }
 /** How the others of a machine’s model drift, by valve. */

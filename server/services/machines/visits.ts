@@ -1,6 +1,6 @@
 import type { Engine } from '../../../core/engine'
-import { rejudge } from '../../../core/spec-book'
 import { useSinceFirst, type Visit } from '../../../core/history'
+import { rejudge } from '../../../core/spec-book'
 import type { JudgedReading } from '../../../shared/machines'
 import type { Db } from '../../database/query'
 import { type MeterRow, metersOf } from '../../repositories/meters'

@@ -1,6 +1,6 @@
 import type { CustomerSummary } from '../../../shared/machines'
-import { type Paper, PdfPaper } from './paper'
 import { locale, t } from '../../words'
+import { type Paper, PdfPaper } from './paper'
 
 const day = (iso: string) =>
   new Date(iso).toLocaleDateString(locale(), { day: 'numeric', month: 'short', year: 'numeric', timeZone: 'UTC' })

@@ -1,10 +1,10 @@
 import sameData from 'fast-deep-equal'
 import { inNotationOf } from '../../../core/exchange'
+import { say, type Text } from '../../../core/said'
 import { compareSpecs } from '../../../core/spec-book'
 import type { ModelRow } from '../../../shared/spec-book'
 import type { StoredRow } from '../../repositories/spec-imports'
 import type { FileRow } from './file'
-import { say, type Text } from '../../../core/said'
 
 const orNone = (value: Text | number | null): Text =>
   typeof value === 'number' ? String(value) : value || say('spec-says.none')

@@ -1,8 +1,8 @@
-import type { Pool } from '../../database/query'
-import { setImport } from '../../repositories/spec-imports'
-import { Problem } from '../../problem'
 import { say } from '../../../core/said'
 import { inWriting } from '../../../core/wrong'
+import type { Pool } from '../../database/query'
+import { Problem } from '../../problem'
+import { setImport } from '../../repositories/spec-imports'
 import { tellFailure } from '../../telling/log'
 
 /** Rows that are looked up and written together. */

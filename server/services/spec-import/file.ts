@@ -5,8 +5,8 @@ import chain from 'stream-chain'
 import { parser } from 'stream-json'
 import { pick } from 'stream-json/filters/pick.js'
 import { streamArray } from 'stream-json/streamers/stream-array.js'
-import { jsonModel, type Column, type DayOrder, dayOrderOf, type ReadRow, rowModel } from '../../../core/exchange'
-import { say, type Said } from '../../../core/said'
+import { type Column, type DayOrder, dayOrderOf, jsonModel, type ReadRow, rowModel } from '../../../core/exchange'
+import { type Said, say } from '../../../core/said'
 import type { FileKind } from '../../../words/en/refusals'
 
 /** Files that get renamed to .csv, by the name that they would have by how they begin. */

@@ -1,5 +1,8 @@
+import { say } from '../../../core/said'
+import { inWriting } from '../../../core/wrong'
 import type { ImportResponse, ImportRow } from '../../../shared/spec-book'
 import { type Pool, transaction } from '../../database/query'
+import { notFound, Problem, unfit } from '../../problem'
 import {
   advanceImport,
   asSeen,
@@ -11,16 +14,13 @@ import {
   setImportSettings,
   updateRow,
 } from '../../repositories/spec-imports'
-import { notFound, Problem, unfit } from '../../problem'
 import { refreshSoon } from '../machines/outlooks'
 import type { SignedIn } from '../people'
 import { onlyLead } from '../spec-book'
-import { importOf, readImport } from './record'
+import { Cancelled, inBackground } from './background'
 import { readAll } from './read-all'
+import { importOf, readImport } from './record'
 import { writeAll } from './write-all'
-import { inBackground, Cancelled } from './background'
-import { say } from '../../../core/said'
-import { inWriting } from '../../../core/wrong'
 
 export { readImport, readRows } from './record'
 export { respeltImport, uploadImport } from './upload'

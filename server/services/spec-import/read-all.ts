@@ -1,4 +1,5 @@
 import type { Column } from '../../../core/exchange'
+import { say } from '../../../core/said'
 import type { Pool } from '../../database/query'
 import { modelsKnownAs } from '../../repositories/models'
 import {
@@ -9,10 +10,9 @@ import {
   setImport,
   setProgress,
 } from '../../repositories/spec-imports'
-import { csvDayOrder, csvRows, type FileRow, jsonRows } from './file'
 import { againstBook } from './against-book'
-import { breath, Cancelled, BATCH } from './background'
-import { say } from '../../../core/said'
+import { BATCH, breath, Cancelled } from './background'
+import { csvDayOrder, csvRows, type FileRow, jsonRows } from './file'
 
 /** Reads a whole file, row by row, and writes down what each would do to the book. */
 export async function readAll(

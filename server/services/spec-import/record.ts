@@ -1,11 +1,11 @@
+import { heard, wrong } from '../../../core/wrong'
 import type { ImportResponse, ImportRow, ImportRowState } from '../../../shared/spec-book'
 import type { Db } from '../../database/query'
-import { asSeen, importById, type ImportRecord, rowCounts, rowsOf, setImport } from '../../repositories/spec-imports'
 import { notFound } from '../../problem'
+import { asSeen, importById, type ImportRecord, rowCounts, rowsOf, setImport } from '../../repositories/spec-imports'
+import { tell } from '../../words'
 import type { SignedIn } from '../people'
 import { onlyLead } from '../spec-book'
-import { heard, wrong } from '../../../core/wrong'
-import { tell } from '../../words'
 
 /** One that has not moved for so long was cut off: its server is gone, and its transaction with it. */
 const CUT_OFF_SECONDS = 120

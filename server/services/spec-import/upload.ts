@@ -1,8 +1,10 @@
 import { stringify } from 'csv-stringify/sync'
 import type { H3Event } from 'h3'
 import { columnFor, delimiterOf } from '../../../core/exchange'
+import { type Said, say } from '../../../core/said'
 import type { ImportResponse } from '../../../shared/spec-book'
 import type { Db, Pool } from '../../database/query'
+import { Problem } from '../../problem'
 import {
   chunksOf,
   dropChunks,
@@ -13,13 +15,11 @@ import {
   setImport,
   setImportSettings,
 } from '../../repositories/spec-imports'
-import { Problem } from '../../problem'
-import type { SignedIn } from '../people'
+import { tellFailure } from '../../telling/log'
 import { readWorkbook } from '../../workers/workbook-thread'
+import type { SignedIn } from '../people'
 import { firstRows, isWorkbook, noText } from './file'
 import { importOf, readImport } from './record'
-import { say, type Said } from '../../../core/said'
-import { tellFailure } from '../../telling/log'
 
 const MOST_BYTES = 200 * 1024 * 1024
 const CHUNK_BYTES = 512 * 1024

@@ -1,14 +1,14 @@
 import sameData from 'fast-deep-equal'
+import { say } from '../../../core/said'
 import type { Db, Pool } from '../../database/query'
+import { Problem } from '../../problem'
 import { addGramCounts, insertModels, modelsKnownAs, updateModel } from '../../repositories/models'
 import { markFamilyStale } from '../../repositories/outlooks'
 import { insertRevisions, lockNewest } from '../../repositories/revisions'
 import { type ImportRecord, rowsOf, setProgress, type StoredRow } from '../../repositories/spec-imports'
-import { Problem } from '../../problem'
-import type { SignedIn } from '../people'
-import { breath, Cancelled, BATCH } from './background'
-import { say } from '../../../core/said'
 import { t } from '../../words'
+import type { SignedIn } from '../people'
+import { BATCH, breath, Cancelled } from './background'
 
 /** Writes every new and changed row, in the transaction that is given. @throws Cancelled */
 export async function writeAll(

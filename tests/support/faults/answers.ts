@@ -3,12 +3,12 @@ import { Agent, request } from 'node:http'
 import { join } from 'node:path'
 import { v7 as uuidv7 } from 'uuid'
 import { type Happening, inWorkingOrder, type JobEvent, jobTools, readingRows, viewJob } from '../../../core/job'
+// @ts-expect-error a plain script, shared with the start command
+import { startServer } from '../../../scripts/setup/server.mjs'
 import { databaseSettings, openPool } from '../../../server/database/pool'
 import { many } from '../../../server/database/query'
 import { jobById } from '../../../server/repositories/jobs'
 import { readingsOfJob } from '../../../server/repositories/readings'
-// @ts-expect-error a plain script, shared with the start command
-import { startServer } from '../../../scripts/setup/server.mjs'
 import { pick, random } from './random'
 import { Wire, type WireFault } from './wire'
 

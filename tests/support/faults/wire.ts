@@ -1,4 +1,4 @@
-import { createServer, connect, type Server, type Socket } from 'node:net'
+import { connect, createServer, type Server, type Socket } from 'node:net'
 
 /**
  * What the wire does to the next request: lets it through, loses it on its way there, or loses its reply, at once or

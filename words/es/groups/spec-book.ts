@@ -1,6 +1,6 @@
 import { assumed } from '../assumed'
-import { doubts } from '../doubts'
 import { cells, pages } from '../cells'
+import { doubts } from '../doubts'
 import { specBook as screens } from '../screens/spec-book'
 
 /** What the spec book's pages say. */

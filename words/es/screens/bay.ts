@@ -1,5 +1,5 @@
-import type { Words } from '../../teller'
 import type { bay as english } from '../../en/screens/bay'
+import type { Words } from '../../teller'
 import { count } from '../grammar'
 
 export const bay: Words<typeof english> = {

@@ -1,5 +1,5 @@
-import type { Words } from '../../teller'
 import type { bench as english } from '../../en/screens/bench'
+import type { Words } from '../../teller'
 import { capital, markLook, theRole, usual } from '../grammar'
 
 export const bench: Words<typeof english> = {

@@ -1,5 +1,5 @@
-import type { Words } from '../../teller'
 import type { common as english } from '../../en/screens/common'
+import type { Words } from '../../teller'
 
 export const common: Words<typeof english> = {
   'blade.bent': 'doblada',

@@ -1,5 +1,5 @@
-import type { Words } from '../../teller'
 import type { forms as english } from '../../en/screens/forms'
+import type { Words } from '../../teller'
 import { count } from '../grammar'
 
 export const forms: Words<typeof english> = {

@@ -1,5 +1,5 @@
-import type { Words } from '../../teller'
 import type { installation as english } from '../../en/screens/installation'
+import type { Words } from '../../teller'
 
 const KINDS = { nightly: 'Sola, de noche', asked: 'A pedido', upgrade: 'Antes de actualizar' }
 

@@ -1,7 +1,7 @@
 import type { Proof } from '../../../core/feeler'
 import { formatLength } from '../../../core/units'
-import type { Words } from '../../teller'
 import type { jobSheet as english } from '../../en/screens/job-sheet'
+import type { Words } from '../../teller'
 import { valveName } from '../grammar'
 
 const PROOFS: Record<Proof, string> = { pair: 'por par', drag: 'porque roza', interval: 'por intervalo' }

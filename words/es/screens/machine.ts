@@ -1,5 +1,5 @@
-import type { Words } from '../../teller'
 import type { machine as english } from '../../en/screens/machine'
+import type { Words } from '../../teller'
 import { count, the } from '../grammar'
 
 export const machine: Words<typeof english> = {

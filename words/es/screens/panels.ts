@@ -1,5 +1,5 @@
-import type { Words } from '../../teller'
 import type { panels as english } from '../../en/screens/panels'
+import type { Words } from '../../teller'
 import { count, the, theRole } from '../grammar'
 
 export const panels: Words<typeof english> = {

@@ -1,5 +1,5 @@
-import type { Words } from '../../teller'
 import type { practice as english } from '../../en/screens/practice'
+import type { Words } from '../../teller'
 import { count, the } from '../grammar'
 
 const STAGES = { find: 'buscar', measure: 'medir', set: 'ajustar', prove: 'comprobar' }

@@ -1,5 +1,5 @@
-import type { Words } from '../../teller'
 import type { quick as english } from '../../en/screens/quick'
+import type { Words } from '../../teller'
 
 export const quick: Words<typeof english> = {
   'quick.assumed': 'Lo que se supone',

@@ -1,5 +1,5 @@
-import type { Words } from '../../teller'
 import type { shelf as english } from '../../en/screens/shelf'
+import type { Words } from '../../teller'
 
 export const shelf: Words<typeof english> = {
   'blade-set-view.as-engraved': 'como dice el grabado',

@@ -1,5 +1,5 @@
-import type { Words } from '../../teller'
 import type { shell as english } from '../../en/screens/shell'
+import type { Words } from '../../teller'
 
 const NUTS = { loose: 'floja', nipped: 'arrimada', locked: 'apretada' }
 

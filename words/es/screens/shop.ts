@@ -1,5 +1,5 @@
-import type { Words } from '../../teller'
 import type { Logged, shop as english } from '../../en/screens/shop'
+import type { Words } from '../../teller'
 
 const LOG: Record<Logged, string> = {
   'signed-in': 'Entró',

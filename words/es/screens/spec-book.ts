@@ -1,8 +1,8 @@
 import type { PartKind } from '../../../core/access'
 import type { MachineKind, UsualPart } from '../../../core/access/usual-parts'
 import type { CamPicture, TurnedBy } from '../../../core/engine'
-import type { Words } from '../../teller'
 import type { specBook as english } from '../../en/screens/spec-book'
+import type { Words } from '../../teller'
 import { capital, count as counted, MARKS, roleName, usual, valveName } from '../grammar'
 
 const UNITS = { mm: 'mm', thou: 'thou', in: 'pulgadas' }

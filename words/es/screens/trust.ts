@@ -1,5 +1,5 @@
-import type { Words } from '../../teller'
 import type { trust as english } from '../../en/screens/trust'
+import type { Words } from '../../teller'
 
 export const trust: Words<typeof english> = {
   'trust.title': 'Wembric en este teléfono',

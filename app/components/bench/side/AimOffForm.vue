@@ -3,10 +3,10 @@ import Button from 'primevue/button'
 import InputText from 'primevue/inputtext'
 import SelectButton from 'primevue/selectbutton'
 import { computed, ref } from 'vue'
-import { type Happening, EVENTS } from '~~/core/job'
+import { EVENTS, type Happening } from '~~/core/job'
 import { formatLength, parseLength } from '~~/core/units'
-import { t } from '../../../words'
 import { wordsFor } from '../../../utils/errors'
+import { t } from '../../../words'
 
 /**
  * What tightening the nut does to the gap, by the mechanic’s own word: so much is aimed off until this job’s nuts say

@@ -1,18 +1,18 @@
 <script setup lang="ts">
+import { useLocalStorage } from '@vueuse/core'
 import Button from 'primevue/button'
 import InputText from 'primevue/inputtext'
 import Textarea from 'primevue/textarea'
-import { useLocalStorage } from '@vueuse/core'
 import { computed, nextTick, onMounted, ref, useTemplateRef } from 'vue'
+import { parseClock } from '~~/core/adjuster'
 import type { Happening, Requirement, Step } from '~~/core/job'
 import { EVENTS } from '~~/core/job'
-import { parseClock } from '~~/core/adjuster'
 import { parseLength } from '~~/core/units'
 import type { Field } from '../../../bench/panel'
+import { wordsFor } from '../../../utils/errors'
+import { t, tell } from '../../../words'
 import BackButton from './BackButton.vue'
 import ThermometerPart from './ThermometerPart.vue'
-import { tell, t } from '../../../words'
-import { wordsFor } from '../../../utils/errors'
 
 /** One field in place of the keys, for an answer that needs a figure or words. */
 const props = defineProps<{

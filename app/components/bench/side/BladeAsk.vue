@@ -4,9 +4,8 @@ import InputText from 'primevue/inputtext'
 import { nextTick, onMounted, ref, useTemplateRef } from 'vue'
 import { type BladeSet, engraving, leavesOf, plainBlade } from '~~/core/feeler'
 import { parseLength } from '~~/core/units'
-import { t } from '../../../words'
 import { wordsFor } from '../../../utils/errors'
-
+import { t } from '../../../words'
 import BackButton from './BackButton.vue'
 /**
  * A blade by its size, typed, or a stack with plus signs: of the set in hand, or a message that names the neighbours.

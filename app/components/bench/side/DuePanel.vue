@@ -4,9 +4,8 @@ import { computed, defineAsyncComponent, ref, watch } from 'vue'
 import type { Happening } from '~~/core/job'
 import { EVENTS } from '~~/core/job'
 import { say } from '~~/core/said'
-import { t, tell } from '../../../words'
 import { dayLong, monthsFrom } from '../../../utils/day-and-time'
-
+import { t, tell } from '../../../words'
 import BackButton from './BackButton.vue'
 /** When the next check is due, where the spec does not say: after so many months by one tap, or on a day. */
 const props = defineProps<{ nowMs: number }>()

@@ -2,10 +2,10 @@
 import Button from 'primevue/button'
 import InputText from 'primevue/inputtext'
 import { computed, ref } from 'vue'
-import { type Happening, type JobView, offeredWords, EVENTS, turnsToTell, turnTold } from '~~/core/job'
-import PanelFrame from './PanelFrame.vue'
-import { tell, t } from '../../../words'
+import { EVENTS, type Happening, type JobView, offeredWords, turnsToTell, turnTold } from '~~/core/job'
 import { wordsFor } from '../../../utils/errors'
+import { t, tell } from '../../../words'
+import PanelFrame from './PanelFrame.vue'
 
 /** Anything else that was seen, felt or done with the crank: what would tell most stands first. */
 const props = defineProps<{ view: JobView }>()

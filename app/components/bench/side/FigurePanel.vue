@@ -4,11 +4,11 @@ import InputText from 'primevue/inputtext'
 import Textarea from 'primevue/textarea'
 import { computed, ref } from 'vue'
 import type { Clearance, Role } from '~~/core/engine'
-import { clearanceWords, disagreeing, figureRefused, type Happening, type JobView, EVENTS } from '~~/core/job'
+import { clearanceWords, disagreeing, EVENTS, figureRefused, type Happening, type JobView } from '~~/core/job'
 import { parseClearance } from '~~/core/spec-book/spec-text'
-import PanelFrame from './PanelFrame.vue'
-import { tell, t } from '../../../words'
 import { wordsFor } from '../../../utils/errors'
+import { t, tell } from '../../../words'
+import PanelFrame from './PanelFrame.vue'
 
 /** Which of two printed figures stands, or one between them: a lead says so, with a reason, and the sheet shows it. */
 const props = defineProps<{ view: JobView; role: Role; isLead: boolean }>()

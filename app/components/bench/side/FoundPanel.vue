@@ -14,10 +14,9 @@ import {
   partsToRemove,
   type Step,
 } from '~~/core/job'
-import PhotoStrip from '../../machine/PhotoStrip.vue'
 import { wordsFor } from '../../../utils/errors'
-import { tell, t } from '../../../words'
-
+import { t, tell } from '../../../words'
+import PhotoStrip from '../../machine/PhotoStrip.vue'
 import BackButton from './BackButton.vue'
 /** Something found: what is wrong, on which part, what is to become of it, with a photo. */
 const props = defineProps<{ view: JobView; step: Step; jobId: number }>()

@@ -3,9 +3,9 @@ import { computed } from 'vue'
 import type { Happening, JobView } from '~~/core/job'
 import { specChange } from '~~/core/spec-book/spec-change'
 import type { RevisionRow } from '~~/shared/spec-book'
+import { t, tell } from '../../../words'
 import { toldChange } from '../../spec/spec-lines'
 import PanelFrame from './PanelFrame.vue'
-import { t, tell } from '../../../words'
 
 /** A revision that came into force while the job was open: what it changes here, and whether it is taken. */
 const props = defineProps<{ view: JobView; newer: RevisionRow }>()

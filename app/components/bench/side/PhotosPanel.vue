@@ -1,8 +1,7 @@
 <script setup lang="ts">
 import { NuxtLink } from '#components'
-import PhotoStrip from '../../machine/PhotoStrip.vue'
 import { t } from '../../../words'
-
+import PhotoStrip from '../../machine/PhotoStrip.vue'
 import BackButton from './BackButton.vue'
 /** Photos of this job, and the way to the machine’s page. */
 defineProps<{ machineId: number; jobId: number }>()

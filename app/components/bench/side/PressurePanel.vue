@@ -8,7 +8,6 @@ import { EVENTS, type Happening, type JobView } from '~~/core/job'
 import { numberOf } from '~~/core/units'
 import { wordsFor } from '../../../utils/errors'
 import { named, t } from '../../../words'
-
 import BackButton from './BackButton.vue'
 /** Compression or leak-down of a cylinder, before the valves are touched or after, with how it was taken. */
 const props = defineProps<{ view: JobView }>()

@@ -2,8 +2,8 @@
 import Button from 'primevue/button'
 import { computed } from 'vue'
 import { type JobView, reasons } from '~~/core/job'
-import PanelFrame from './PanelFrame.vue'
 import { named, t, tell } from '../../../words'
+import PanelFrame from './PanelFrame.vue'
 
 /** Why the crank is said to be there: what each answer did, and what the wheel would show without one of them. */
 const props = defineProps<{ view: JobView; without: string | null }>()

@@ -2,8 +2,8 @@
 import { computed } from 'vue'
 import { type Happening, type JobView, schoolChoices } from '~~/core/job'
 import { canBeOneAtATime, type School } from '~~/core/stops'
+import { t, tell } from '../../../words'
 import PanelFrame from './PanelFrame.vue'
-import { tell, t } from '../../../words'
 
 /** How this job finds its stops: the shop's favourite first, each with its trap. */
 const props = defineProps<{ view: JobView; favourite: School | null }>()

@@ -2,8 +2,8 @@
 import { computed } from 'vue'
 import { engraving, leavesOf } from '~~/core/feeler'
 import { type JobView, setInHand } from '~~/core/job'
-import PanelFrame from './PanelFrame.vue'
 import { t } from '../../../words'
+import PanelFrame from './PanelFrame.vue'
 
 /** The shop's blade sets: which is in hand for the next trials. Trials made keep the set that they were made with. */
 const props = defineProps<{ view: JobView }>()

@@ -3,12 +3,12 @@ import Button from 'primevue/button'
 import InputText from 'primevue/inputtext'
 import { computed, ref } from 'vue'
 import { valveById } from '~~/core/engine'
-import { type Happening, type JobView, EVENTS } from '~~/core/job'
+import { EVENTS, type Happening, type JobView } from '~~/core/job'
 import { engravedShim } from '~~/core/shim'
 import { formatLength, parseLength } from '~~/core/units'
-import PanelFrame from './PanelFrame.vue'
-import { t } from '../../../words'
 import { wordsFor } from '../../../utils/errors'
+import { t } from '../../../words'
+import PanelFrame from './PanelFrame.vue'
 
 /** The old shim as it reads and measures, or another size than the one asked for. */
 const props = defineProps<{ view: JobView; valveId: string; kind: 'shim-read' | 'shim-size' }>()

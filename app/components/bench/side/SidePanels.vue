@@ -1,12 +1,11 @@
 <script setup lang="ts">
 import Button from 'primevue/button'
-import { LOCALE } from '../../../language'
 import { computed } from 'vue'
 import { eventWords, type JobEvent, type JobView } from '~~/core/job'
 import type { Field, Panel } from '../../../bench/panel'
 import { useDim, useUnitFirst } from '../../../composables/useOwnScreen'
-import { tell, t } from '../../../words'
-
+import { LOCALE } from '../../../language'
+import { t, tell } from '../../../words'
 import BackButton from './BackButton.vue'
 /** What stands under More: a panel of its own, a field, or a valve to set all the same. */
 export type MoreChoice = Exclude<Panel['kind'], 'keys' | 'ask' | 'undo'> | Field | `set:${string}`

@@ -3,8 +3,8 @@ import Button from 'primevue/button'
 import InputText from 'primevue/inputtext'
 import { ref } from 'vue'
 import { hasSerial, type LinePort, openSerial, openStandIn, readThermometer } from '../../../devices/thermometer'
-import { t } from '../../../words'
 import { wordsFor } from '../../../utils/errors'
+import { t } from '../../../words'
 
 /** The air about the engine, and the temperature by a thermometer on a line instead of by hand. */
 defineProps<{ standIn: boolean }>()

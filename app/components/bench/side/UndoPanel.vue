@@ -1,7 +1,6 @@
 <script setup lang="ts">
 import { eventWords, type JobEvent, type JobPin } from '~~/core/job'
-import { tell, t } from '../../../words'
-
+import { t, tell } from '../../../words'
 import BackButton from './BackButton.vue'
 /** Undo corrects the record, never the engine: for a movement it asks which of the two is meant. */
 defineProps<{ event: JobEvent; pin: JobPin }>()

@@ -3,9 +3,9 @@ import { computed } from 'vue'
 import { TARGET_SCHOOLS } from '~~/core/feeler'
 import { aimOf, BLADE_HABITS, type Happening, type JobView, shiftWords } from '~~/core/job'
 import { say } from '~~/core/said'
+import { t, tell } from '../../../words'
 import AimOffForm from './AimOffForm.vue'
 import PanelFrame from './PanelFrame.vue'
-import { tell, t } from '../../../words'
 
 /**
  * How this job’s valves are set and proved: target, blade while locking, what locking is taken to do, what counts as

@@ -4,8 +4,8 @@ import { computed, ref } from 'vue'
 import { type Happening, type JobView, settingOn, wrenchInHand } from '~~/core/job'
 import { scaleWords } from '~~/core/torque'
 import { formatTorque } from '~~/core/units'
+import { t, tell } from '../../../words'
 import PanelFrame from './PanelFrame.vue'
-import { tell, t } from '../../../words'
 
 /**
  * The torque wrench in hand and what stands in line with it, with what to set it to. One that cannot be set so is not

@@ -1,10 +1,10 @@
 <script setup lang="ts">
 import Button from 'primevue/button'
 import type { SpecText } from '~~/core/spec-book'
+import { t } from '../../../words'
 import ChoiceField from '../../forms/ChoiceField.vue'
 import TextField from '../../forms/TextField.vue'
 import { named } from './options'
-import { t } from '../../../words'
 
 /** What sets the gap, as it is found. */
 const spec = defineModel<SpecText>('spec', { required: true })

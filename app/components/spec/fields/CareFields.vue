@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { SpecField, SpecText } from '~~/core/spec-book'
-import TextField from '../../forms/TextField.vue'
 import { t } from '../../../words'
+import TextField from '../../forms/TextField.vue'
 
 /** Torques, tools, and how often the valves are looked at. */
 const spec = defineModel<SpecText>('spec', { required: true })

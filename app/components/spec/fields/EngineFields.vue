@@ -1,10 +1,10 @@
 <script setup lang="ts">
 import type { SpecText } from '~~/core/spec-book'
+import { FIRING_CHOICES } from '../../../composables/useModelForm'
+import { t } from '../../../words'
 import ChoiceField from '../../forms/ChoiceField.vue'
 import TextField from '../../forms/TextField.vue'
 import { named, same } from './options'
-import { FIRING_CHOICES } from '../../../composables/useModelForm'
-import { t } from '../../../words'
 
 /** How the engine is built, where its source measures, what holds its valves. */
 const spec = defineModel<SpecText>('spec', { required: true })

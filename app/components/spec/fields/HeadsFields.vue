@@ -2,11 +2,11 @@
 import { computed, ref, watch } from 'vue'
 import { type Engine, HEAD_LAYOUTS, type Heads, INTAKE_SIDES, V_ANGLES_DEG } from '~~/core/engine'
 import { numberOf } from '~~/core/units'
+import { t } from '../../../words'
 import ChoiceField from '../../forms/ChoiceField.vue'
 import TextField from '../../forms/TextField.vue'
 import { useUnread } from '../../forms/useUnread'
 import HeadsDrag from './HeadsDrag.vue'
-import { t } from '../../../words'
 
 /** How the heads stand to one another and where the intakes are, with the picture that comes of it. */
 const heads = defineModel<Heads | undefined>({ required: true })

@@ -2,12 +2,12 @@
 import { computed } from 'vue'
 import { CAM_PICTURES, type CamPicture, type Engine, type Mark, MARK_SHAPES, shapeOf } from '~~/core/engine'
 import { camMarksText, marksText, parseCamMarks, parseMarks, type SpecText } from '~~/core/spec-book'
+import { t } from '../../../words'
 import CamSign from '../../engine/CamSign.vue'
 import MarkShape from '../../engine/MarkShape.vue'
 import ChoiceField from '../../forms/ChoiceField.vue'
 import TextField from '../../forms/TextField.vue'
 import TileChoice from '../../forms/TileChoice.vue'
-import { t } from '../../../words'
 
 /** What each mark and sign that is typed above looks like, chosen from drawings; the fields say it in words. */
 const spec = defineModel<SpecText>('spec', { required: true })

@@ -1,11 +1,11 @@
 <script setup lang="ts">
 import { TURNED_BY } from '~~/core/engine'
 import type { SpecField, SpecText } from '~~/core/spec-book'
+import { t } from '../../../words'
 import AreaField from '../../forms/AreaField.vue'
 import ChoiceField from '../../forms/ChoiceField.vue'
 import TextField from '../../forms/TextField.vue'
 import MarkLooks from './MarkLooks.vue'
-import { t } from '../../../words'
 
 /** Marks, signs, the maker’s stops, and how the crank is turned. */
 const spec = defineModel<SpecText>('spec', { required: true })

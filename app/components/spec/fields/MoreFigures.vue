@@ -1,10 +1,10 @@
 <script setup lang="ts">
 import type { SpecField, SpecText } from '~~/core/spec-book'
+import { t } from '../../../words'
 import AreaField from '../../forms/AreaField.vue'
 import ChoiceField from '../../forms/ChoiceField.vue'
 import TextField from '../../forms/TextField.vue'
 import { named } from './options'
-import { t } from '../../../words'
 
 /** Other printed figures, and when the valves are set. */
 const spec = defineModel<SpecText>('spec', { required: true })

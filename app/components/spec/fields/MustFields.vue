@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import type { SpecField, SpecText } from '~~/core/spec-book'
+import { t } from '../../../words'
 import ChoiceField from '../../forms/ChoiceField.vue'
 import TextField from '../../forms/TextField.vue'
 import { same } from './options'
-import { t } from '../../../words'
 
 /** What must be known of an engine: both clearances, and where they are from. */
 const spec = defineModel<SpecText>('spec', { required: true })

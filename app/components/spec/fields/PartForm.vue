@@ -5,11 +5,11 @@ import { MOST_SKIN_MINUTES, oddTorque, type Part, PART_KINDS, PART_SIDES, PATTER
 import { fastenersText, parseFasteners } from '~~/core/access/fastener-text'
 import type { Cylinder } from '~~/core/engine'
 import { measuredValue, numberOf } from '~~/core/units'
+import { wordsFor } from '../../../utils/errors'
+import { named as nameOf, t } from '../../../words'
 import ChoiceField from '../../forms/ChoiceField.vue'
 import TextField from '../../forms/TextField.vue'
 import { useUnread } from '../../forms/useUnread'
-import { wordsFor } from '../../../utils/errors'
-import { named as nameOf, t } from '../../../words'
 
 /** One part that comes off: what holds it, what it wants on the way back, what goes wrong with it. */
 const props = defineProps<{ part: Part; cylinders: readonly Cylinder[] }>()

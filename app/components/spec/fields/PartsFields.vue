@@ -2,12 +2,12 @@
 import Button from 'primevue/button'
 import { computed, ref, watch } from 'vue'
 import { inSafeOrder, type Part, plainPart, SAFE_THINGS, type SafeThing } from '~~/core/access'
-import { MACHINE_KINDS, machineKind, type MachineKind, usualParts, usualSafeThings } from '~~/core/access/usual-parts'
+import { MACHINE_KINDS, type MachineKind, machineKind, usualParts, usualSafeThings } from '~~/core/access/usual-parts'
 import type { Engine } from '~~/core/engine'
 import type { LearnedParts } from '~~/core/job/learned-parts'
+import { t } from '../../../words'
 import ChoiceField from '../../forms/ChoiceField.vue'
 import PartForm from './PartForm.vue'
-import { t } from '../../../words'
 
 /**
  * What comes off, one by one and in order, and what is made safe before: begun with the usual list of such a machine.

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { SpecField, SpecText } from '~~/core/spec-book'
-import TextField from '../../forms/TextField.vue'
 import { t } from '../../../words'
+import TextField from '../../forms/TextField.vue'
 
 /** Cam timing, where the source gives it. */
 const spec = defineModel<SpecText>('spec', { required: true })

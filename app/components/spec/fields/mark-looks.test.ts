@@ -1,7 +1,7 @@
 import { mount } from '@vue/test-utils'
 import PrimeVue from 'primevue/config'
-import { reactive } from 'vue'
 import { describe, expect, it } from 'vitest'
+import { reactive } from 'vue'
 import { emptySpec, parseCamMarks, parseMarks, type SpecText } from '~~/core/spec-book'
 import MarkLooks from './MarkLooks.vue'
 

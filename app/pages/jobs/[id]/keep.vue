@@ -1,8 +1,9 @@
 <script setup lang="ts">
-import { definePageMeta, navigateTo, useHead, useRoute } from '#imports'
-import { NuxtLink } from '#components'
 import Button from 'primevue/button'
 import { reactive, ref, watch } from 'vue'
+import { NuxtLink } from '#components'
+import { definePageMeta, navigateTo, useHead, useRoute } from '#imports'
+import { keepJobSchema } from '~~/shared/quick-jobs'
 import CheckedForm from '../../../components/forms/CheckedForm.vue'
 import ChoiceField from '../../../components/forms/ChoiceField.vue'
 import { METER_UNITS } from '../../../components/forms/meter-units'
@@ -10,7 +11,6 @@ import OwnerPick, { type Owner } from '../../../components/forms/OwnerPick.vue'
 import TextField from '../../../components/forms/TextField.vue'
 import LoadingRows from '../../../components/shell/LoadingRows.vue'
 import { useKeepJob } from '../../../composables/useKeepJob'
-import { keepJobSchema } from '~~/shared/quick-jobs'
 import { t } from '../../../words'
 
 definePageMeta({ words: ['pages'] })

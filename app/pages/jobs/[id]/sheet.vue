@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import Button from 'primevue/button'
-import { definePageMeta, useHead, useRoute } from '#imports'
-import { NuxtLink } from '#components'
 import { computed, onMounted, ref, watch } from 'vue'
+import { NuxtLink } from '#components'
+import { definePageMeta, useHead, useRoute } from '#imports'
 import type { SheetResponse } from '~~/shared/jobs'
 import JobSheet from '../../../components/sheet/JobSheet.vue'
 import { useForm } from '../../../composables/useForm'

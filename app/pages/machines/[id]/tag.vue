@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import Button from 'primevue/button'
-import { definePageMeta, useHead, useRoute } from '#imports'
-import { NuxtLink } from '#components'
 import { onMounted, ref } from 'vue'
+import { NuxtLink } from '#components'
+import { definePageMeta, useHead, useRoute } from '#imports'
 import type { MachineResponse } from '~~/shared/machines'
 import MachineTag from '../../../components/machine/MachineTag.vue'
 import { tagAddress, tagLines } from '../../../components/machine/tag-words'

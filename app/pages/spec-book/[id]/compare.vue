@@ -1,7 +1,7 @@
 <script setup lang="ts">
-import { definePageMeta, useHead, useRoute } from '#imports'
-import { NuxtLink } from '#components'
 import { computed, onMounted, ref } from 'vue'
+import { NuxtLink } from '#components'
+import { definePageMeta, useHead, useRoute } from '#imports'
 import { compareSpecs } from '~~/core/spec-book'
 import type { Affected, ModelResponse } from '~~/shared/spec-book'
 import DecidePanel from '../../../components/spec/DecidePanel.vue'

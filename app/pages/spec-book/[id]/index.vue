@@ -1,20 +1,20 @@
 <script setup lang="ts">
-import { definePageMeta, navigateTo, useHead, useRoute } from '#imports'
-import { NuxtLink } from '#components'
 import { computed, ref, watch } from 'vue'
+import { NuxtLink } from '#components'
+import { definePageMeta, navigateTo, useHead, useRoute } from '#imports'
 import { displacementCc } from '~~/core/spec-book'
-import { toldComparison, toldLines } from '../../../components/spec/spec-lines'
+import LoadingRows from '../../../components/shell/LoadingRows.vue'
 import ModelClearances from '../../../components/spec/ModelClearances.vue'
 import ModelFacts from '../../../components/spec/ModelFacts.vue'
 import ModelPicture from '../../../components/spec/ModelPicture.vue'
-import SaveAs from '../../../components/spec/SaveAs.vue'
-import RevisionRule from '../../../components/spec/RevisionRule.vue'
 import { REVISION_STATES, revisionState } from '../../../components/spec/revision-words'
+import RevisionRule from '../../../components/spec/RevisionRule.vue'
+import SaveAs from '../../../components/spec/SaveAs.vue'
+import { toldComparison, toldLines } from '../../../components/spec/spec-lines'
 import { useKeys } from '../../../composables/useKeys'
-import { t } from '../../../words'
 import { useModelPage } from '../../../composables/useModelPage'
 import { dayAndTime } from '../../../utils/day-and-time'
-import LoadingRows from '../../../components/shell/LoadingRows.vue'
+import { t } from '../../../words'
 
 definePageMeta({ words: ['spec-book'] })
 const route = useRoute()

@@ -1,5 +1,5 @@
-import { eraseOwner } from '../../../services/privacy'
 import { shopRoute } from '../../../http/route'
+import { eraseOwner } from '../../../services/privacy'
 
 export default shopRoute(
   'POST /api/customers/:id/erase',

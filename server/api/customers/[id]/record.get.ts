@@ -1,5 +1,5 @@
-import { recordOf } from '../../../services/privacy'
-import { idOf } from '../../../http/route'
 import { bytesRoute } from '../../../http/file-route'
+import { idOf } from '../../../http/route'
+import { recordOf } from '../../../services/privacy'
 
 export default bytesRoute(({ pool, event, person }) => recordOf(pool, person.shopId, idOf(event), new Date()))

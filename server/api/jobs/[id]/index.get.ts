@@ -1,5 +1,5 @@
-import { readJob } from '../../../services/jobs'
 import { shopRoute } from '../../../http/route'
+import { readJob } from '../../../services/jobs'
 
 /** The job with its log; `?after=N` leaves out what the browser has seen. */
 export default shopRoute('GET /api/jobs/:id', ({ pool, person, id, query }) =>

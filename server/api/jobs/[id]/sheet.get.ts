@@ -1,5 +1,5 @@
-import { readSheet } from '../../../services/sheet'
 import { shopRoute } from '../../../http/route'
+import { readSheet } from '../../../services/sheet'
 
 export default shopRoute('GET /api/jobs/:id/sheet', ({ pool, person, id }) =>
   readSheet(pool, person.shopId, id, new Date()),

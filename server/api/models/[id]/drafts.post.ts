@@ -1,5 +1,5 @@
-import { addDraft } from '../../../services/spec-book'
 import { shopRoute } from '../../../http/route'
+import { addDraft } from '../../../services/spec-book'
 
 export default shopRoute('POST /api/models/:id/drafts', ({ pool, person, body, id }) =>
   addDraft(pool, person, id, body),

@@ -1,5 +1,5 @@
-import { renameModel } from '../../../services/spec-book'
 import { shopRoute } from '../../../http/route'
+import { renameModel } from '../../../services/spec-book'
 
 export default shopRoute(
   'PUT /api/models/:id',

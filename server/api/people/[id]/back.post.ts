@@ -1,5 +1,5 @@
-import { takeBack } from '../../../services/crew'
 import { shopRoute } from '../../../http/route'
+import { takeBack } from '../../../services/crew'
 
 export default shopRoute(
   'POST /api/people/:id/back',

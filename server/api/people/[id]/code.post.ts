@@ -1,5 +1,5 @@
-import { makeCode } from '../../../services/crew'
 import { shopRoute } from '../../../http/route'
+import { makeCode } from '../../../services/crew'
 
 export default shopRoute(
   'POST /api/people/:id/code',

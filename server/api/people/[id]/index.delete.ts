@@ -1,5 +1,5 @@
-import { endPerson } from '../../../services/crew'
 import { shopRoute } from '../../../http/route'
+import { endPerson } from '../../../services/crew'
 
 export default shopRoute(
   'DELETE /api/people/:id',

@@ -1,5 +1,5 @@
-import { changeRole } from '../../../services/crew'
 import { shopRoute } from '../../../http/route'
+import { changeRole } from '../../../services/crew'
 
 export default shopRoute(
   'PUT /api/people/:id',

@@ -1,5 +1,5 @@
-import { signOutEverywhere } from '../../../services/people'
 import { shopRoute } from '../../../http/route'
+import { signOutEverywhere } from '../../../services/people'
 
 export default shopRoute(
   'POST /api/people/:id/sign-out',

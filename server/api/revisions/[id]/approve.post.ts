@@ -1,5 +1,5 @@
-import { approveDraft } from '../../../services/spec-book'
 import { shopRoute } from '../../../http/route'
+import { approveDraft } from '../../../services/spec-book'
 
 export default shopRoute(
   'POST /api/revisions/:id/approve',

@@ -1,4 +1,4 @@
-import { effectOf } from '../../../services/spec-book'
 import { shopRoute } from '../../../http/route'
+import { effectOf } from '../../../services/spec-book'
 
 export default shopRoute('GET /api/revisions/:id/effect', ({ pool, person, id }) => effectOf(pool, person, id))

@@ -1,5 +1,5 @@
-import { sendBackDraft } from '../../../services/spec-book'
 import { shopRoute } from '../../../http/route'
+import { sendBackDraft } from '../../../services/spec-book'
 
 export default shopRoute(
   'POST /api/revisions/:id/send-back',

@@ -1,5 +1,5 @@
-import { acceptImport } from '../../../services/spec-import'
 import { shopRoute } from '../../../http/route'
+import { acceptImport } from '../../../services/spec-import'
 
 export default shopRoute('POST /api/spec-imports/:id/accept', ({ pool, person, body, id }) =>
   acceptImport(pool, person, id, body.approveBecause),

@@ -1,5 +1,5 @@
-import { respeltImport } from '../../../services/spec-import'
 import { shopRoute } from '../../../http/route'
+import { respeltImport } from '../../../services/spec-import'
 
 export default shopRoute('POST /api/spec-imports/:id/delimiter', ({ pool, person, body, id }) =>
   respeltImport(pool, person, id, body.delimiter),

@@ -1,4 +1,4 @@
-import { readImport } from '../../../services/spec-import'
 import { shopRoute } from '../../../http/route'
+import { readImport } from '../../../services/spec-import'
 
 export default shopRoute('GET /api/spec-imports/:id', ({ pool, person, id }) => readImport(pool, person, id))

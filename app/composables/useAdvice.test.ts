@@ -1,11 +1,11 @@
 import { flushPromises } from '@vue/test-utils'
 import { expose } from 'comlink'
-import { beforeEach, describe, expect, it, vi } from 'vitest'
+import { beforeAll, beforeEach, describe, expect, it, vi } from 'vitest'
 import { locate, type PositionModel, positionModel } from '~~/core/position'
 import { engineOf, pinOf } from '../../tests/support/builders'
 import { within } from '../../tests/support/screens'
 import type { AdviceRequest } from '../workers/advice'
-import { useAdvice } from './useAdvice'
+import type { useAdvice as UseAdvice } from './useAdvice'
 
 type Kind = 'answers' | 'is not made' | 'does not load'
 const worker = vi.hoisted(() => ({ kind: 'answers' as string, asked: [] as unknown[] }))
@@ -45,11 +45,17 @@ const told = (kind: Kind) => {
   worker.kind = kind
   worker.asked = []
 }
+let useAdvice: typeof UseAdvice
+beforeAll(async () => {
+  // another file may have read it with a worker of its own
+  vi.resetModules()
+  ;({ useAdvice } = await import('./useAdvice'))
+})
 beforeEach(() => told('answers'))
 
 const modelOf = (engine = pinOf().spec.engine): PositionModel => positionModel(engine)
-const ask = (weigh: ReturnType<typeof useAdvice>, model: PositionModel) => weigh(model, locate(model, []), [])
-const later = async (weigh: ReturnType<typeof useAdvice>, model: PositionModel) => {
+const ask = (weigh: ReturnType<typeof UseAdvice>, model: PositionModel) => weigh(model, locate(model, []), [])
+const later = async (weigh: ReturnType<typeof UseAdvice>, model: PositionModel) => {
   expect(ask(weigh, model), 'no frame waits for it').toBeNull()
   await vi.waitFor(() => expect(ask(weigh, model)).not.toBeNull())
   await flushPromises()

@@ -69,7 +69,7 @@ describe('a job on a machine of the shop', () => {
     })
     expect(await openingsWaiting()).toMatchObject([{ jobId: id, kind: 'job', request: { machineId: 3, id } }])
   })
-  it('where only the reply was lost, what waits here asks for the job that the server made, not for another', async () => {
+  it('where only the reply was lost, what waits here asks for the server’s job, not for another', async () => {
     await rememberDeviceShop(1, SHOP)
     const asked = shopAnswers(() => 'no answer')
     const { id } = await open()

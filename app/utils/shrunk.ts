@@ -1,4 +1,4 @@
-/** A picture up to this size is sent as it is. Bytes. From memory: more is a full camera's, and slow in a shop's corner. */
+/** A picture up to this size is sent as it is. Bytes. From memory: more is a full camera’s, and slow to send. */
 const ENOUGH = 2 * 1024 * 1024
 /** The longer side of what is sent instead, half as long again as what the shop keeps. Pixels. */
 const SIDE = 2400

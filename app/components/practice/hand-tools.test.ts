@@ -1,4 +1,4 @@
-import { flushPromises, mount } from '@vue/test-utils'
+import { flushPromises, mount, type VueWrapper } from '@vue/test-utils'
 import PrimeVue from 'primevue/config'
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 import { jobTools } from '~~/core/job'
@@ -23,49 +23,41 @@ function bench(tool: Tool) {
   const run = beginPractice({ kind, level: 1, seed: 7, guidance: 'off' }, drawn => jobTools(drawn.pin))
   const blades = run.drawn.pin.bladeSet.blades.map(b => b.mm)
   const acts: Act[] = []
-  const page = mount(HandTools, {
+  const held = { valveId: first!, bladesMm: [blades[4]!] }
+  const page: VueWrapper = mount(HandTools, {
     props: {
-      run,
-      tool,
-      valveId: first!,
-      bladesMm: [blades[4]!],
-      next: null,
-      leads: false,
-      rules: rulesOf(1),
+      ...{ run, tool, ...held, next: null, leads: false, rules: rulesOf(1), bladeIn: false, version: 0 },
       crankDeg: run.drawn.virtual.crankDeg,
-      felt: () => {
-        const { valveId, bladesMm } = page.props()
-        return feelOf(run.drawn.virtual, {
+      felt: () =>
+        feelOf(run.drawn.virtual, {
           kind: 'blade',
-          valveId,
-          engravedMm: bladesMm,
-          thickMm: believedMm(run, bladesMm),
-        })
-      },
-      bladeIn: false,
-      version: 0,
+          valveId: held.valveId,
+          engravedMm: held.bladesMm,
+          thickMm: believedMm(run, held.bladesMm),
+        }),
       onAct: (doing: Act) => {
         acts.push(doing)
         act(run, doing)
         void page.setProps({ version: acts.length })
       },
-      onBlades: (bladesMm: number[]) => void page.setProps({ bladesMm }),
+      onBlades: (bladesMm: number[]) => void page.setProps(Object.assign(held, { bladesMm })),
       onIn: (bladeIn: boolean) => void page.setProps({ bladeIn }),
-      onValve: (valveId: string) => void page.setProps({ valveId }),
+      onValve: (valveId: string) => void page.setProps(Object.assign(held, { valveId })),
     },
     global: { plugins: [PrimeVue] },
   })
   return { page, run, acts, blades }
 }
 /** Lets the blade slide as far as it goes. */
-async function slide(page: ReturnType<typeof bench>['page']) {
+async function slide(page: VueWrapper) {
   await page.get('[data-testid="slide"]').trigger('click')
   for (let ms = 0; ms < 1200; ms += 100) {
     vi.advanceTimersByTime(100)
     await flushPromises()
   }
 }
-const tap = (page: ReturnType<typeof bench>['page'], where: string) => page.get(where).trigger('click')
+const shown = (page: VueWrapper) => page.props() as { bladeIn: boolean; bladesMm: number[] }
+const tap = (page: VueWrapper, where: string) => page.get(where).trigger('click')
 
 beforeEach(() => void vi.useFakeTimers({ toFake: ['requestAnimationFrame', 'cancelAnimationFrame', 'performance'] }))
 afterEach(() => void vi.useRealTimers())
@@ -75,15 +67,15 @@ describe('a blade at a practice engine', () => {
     const { page, acts, blades } = bench('blade')
     await slide(page)
     expect(acts).toEqual([{ kind: 'slide', valveId: first, bladesMm: [blades[4]] }])
-    expect(page.props('bladeIn')).toBe(true)
+    expect(shown(page).bladeIn).toBe(true)
     await page.setProps({ tool: 'crank' })
-    expect(page.props('bladeIn'), 'laid down with the tool').toBe(false)
+    expect(shown(page).bladeIn, 'laid down with the tool').toBe(false)
   })
   it('is out of one valve when another is turned to', async () => {
     const { page } = bench('blade')
     await slide(page)
     await tap(page, `[data-valve="${second}"]`)
-    expect([page.props('bladeIn'), page.find('[data-slid="true"]').exists()]).toEqual([false, false])
+    expect([shown(page).bladeIn, page.find('[data-slid="true"]').exists()]).toEqual([false, false])
   })
   it('one always stays in hand, for a run with none slid in cannot be kept', async () => {
     const { page, acts, blades } = bench('blade')
@@ -92,10 +84,10 @@ describe('a blade at a practice engine', () => {
       .find(b => b.text().startsWith('Stack'))!
       .trigger('click')
     await tap(page, `[data-blade="${blades[2]}"]`)
-    expect(page.props('bladesMm')).toEqual([blades[4], blades[2]])
+    expect(shown(page).bladesMm).toEqual([blades[4], blades[2]])
     await tap(page, `[data-blade="${blades[4]}"]`)
     await tap(page, `[data-blade="${blades[2]}"]`)
-    expect(page.props('bladesMm')).toEqual([blades[2]])
+    expect(shown(page).bladesMm).toEqual([blades[2]])
     await slide(page)
     for (const doing of acts) expect(actSchema.safeParse(doing).success).toBe(true)
   })

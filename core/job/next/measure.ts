@@ -14,7 +14,7 @@ import { type Said, say, type Text } from '../../said'
 import { aimOf } from '../aim'
 import type { GapChange } from '../gap-change'
 import { MOST_ROUNDS, standsByAngle } from '../setting'
-import { presentReading, type ValveState } from '../state'
+import { presentReading, type Reading, type ValveState } from '../state'
 import { stopHere } from '../stop-work'
 import { foundInElsewhere, tellsApart } from '../two-places'
 import { trialOf } from '../valve-work'
@@ -56,10 +56,10 @@ function wouldProve({ pin, state }: JobView, valve: ValveState, stack: Stack, se
   ]
 }
 
-const alreadySaid = (view: JobView, valve: ValveState): Text => {
-  const reading = presentReading(valve)
-  return reading?.trials.length ? judgeReading(view.pin, reading, valve.valveId).reason : ''
-}
+/** What a reading proves by now; nothing before its first blade. */
+export const readingWords = (view: JobView, reading: Reading | undefined, valveId: string): Text =>
+  reading?.trials.length ? judgeReading(view.pin, reading, valveId).reason : ''
+const alreadySaid = (view: JobView, valve: ValveState): Text => readingWords(view, presentReading(valve), valve.valveId)
 
 /**
  * Nobody answered for so long: whoever comes back looks first. Longer than a pause, for keys must not change under a

@@ -1,7 +1,6 @@
 <script setup lang="ts">
 import { useLocalStorage } from '@vueuse/core'
 import Button from 'primevue/button'
-import InputText from 'primevue/inputtext'
 import { computed, onMounted, ref } from 'vue'
 import { VueDraggable } from 'vue-draggable-plus'
 import { NuxtLink } from '#components'
@@ -9,6 +8,7 @@ import { definePageMeta, navigateTo, useHead } from '#imports'
 import type { BayCard } from '~~/shared/board'
 import { isOpen, type Lane, lanesByPerson, lanesByStage, moveMeant } from '../bay/lanes'
 import BayCardView from '../components/bay/BayCardView.vue'
+import DayBar from '../components/bay/DayBar.vue'
 import DueStrip from '../components/bay/DueStrip.vue'
 import FirstRun from '../components/bay/FirstRun.vue'
 import MovePanel from '../components/bay/MovePanel.vue'
@@ -44,7 +44,6 @@ const mine = computed(
 )
 const moving = ref<number | null>(null)
 const has = useFirstRun(() => bay.value?.cards.length === 0)
-const text = ref('')
 useKeys({ n: () => navigateTo('/jobs/new'), q: () => navigateTo('/quick') })
 
 function dropped(lane: Lane, cards: BayCard[]): void {
@@ -61,31 +60,7 @@ const amongOf = (card: BayCard) =>
 
 <template>
   <main class="bay">
-    <div class="day">
-      <h1>{{ bay?.today ?? t('common.today') }}</h1>
-      <p v-if="bay">{{ t('page-bay.open-jobs', { open }) }}{{ mine ? t('page-bay.of-them-yours', { mine }) : '' }}</p>
-      <div class="by" role="group" :aria-label="t('common.columns')">
-        <Button severity="secondary" outlined :aria-pressed="by === 'stage'" @click="by = 'stage'">
-          {{ t('page-bay.by-stage') }}</Button><Button
-          severity="secondary"
-          outlined
-          :aria-pressed="by === 'person'"
-          @click="by = 'person'"
-        >
-          {{ t('page-bay.by-person') }}
-        </Button>
-      </div>
-      <form class="find" role="search" @submit.prevent="navigateTo({ path: '/jobs/new', query: { q: text } })">
-        <label for="bay-find" class="hidden-words">{{ t('page-bay.scan-a-tag-or-type') }}</label><InputText
-          id="bay-find"
-          v-model="text"
-          :placeholder="t('page-bay.scan-a-tag-type-a')"
-          autocomplete="off"
-        />
-      </form>
-      <NuxtLink to="/quick" class="new quick">{{ t('quick.title') }} <kbd>Q</kbd></NuxtLink>
-      <NuxtLink to="/jobs/new" class="new">{{ t('common.new-job') }} <kbd>N</kbd></NuxtLink>
-    </div>
+    <DayBar v-model:by="by" :today="bay?.today ?? null" :open="open" :mine="mine" />
     <p v-if="bay?.room" class="said room" :class="{ urgent: bay.room.urgent }" role="alert">
       <b>{{ t('page-bay.mb-are-left-on-the', { freeMb: bay.room.freeMb }) }}</b>
       {{ bay.room.urgent ? t('page-bay.make-room-now-when-it') : t('page-bay.make-room-before-it-is') }}
@@ -159,73 +134,6 @@ const amongOf = (card: BayCard) =>
   grid-template-rows: 84px auto 1fr auto;
   min-height: calc(100dvh - 54px);
 }
-.day {
-  display: flex;
-  align-items: center;
-  gap: 14px;
-  padding: 0 20px;
-  border-bottom: 1.5px solid var(--ink);
-}
-.day h1 {
-  font-size: 34px;
-  line-height: 36px;
-  white-space: nowrap;
-}
-.day p {
-  color: var(--ink2);
-  white-space: nowrap;
-}
-.by {
-  display: flex;
-  margin-left: auto;
-}
-.by .p-button {
-  border-radius: 0;
-}
-.by .p-button:first-child {
-  border-radius: 8px 0 0 8px;
-  border-right: 0;
-}
-.by .p-button:last-child {
-  border-radius: 0 8px 8px 0;
-}
-.by [aria-pressed='true'] {
-  background: var(--ink);
-  color: var(--ground);
-  border-color: var(--ink);
-}
-.find {
-  flex: 0 1 230px;
-  min-width: 120px;
-}
-.find input {
-  width: 100%;
-  min-height: 56px;
-  font-size: 17px;
-}
-.new {
-  background: var(--petrol);
-  color: var(--on-petrol);
-  border-radius: 8px;
-  font: 600 21px/1 var(--figures);
-  padding: 0 18px;
-  min-height: 56px;
-  display: inline-flex;
-  align-items: center;
-  gap: 12px;
-  text-decoration: none;
-  white-space: nowrap;
-}
-.new.quick {
-  background: var(--sheet);
-  color: var(--ink);
-  border: 1.5px solid var(--ink);
-}
-.new kbd {
-  background: transparent;
-  color: inherit;
-  border-color: currentColor;
-}
 .columns {
   display: grid;
   grid-template-columns: repeat(var(--n), minmax(0, 1fr));
@@ -263,17 +171,6 @@ h2 span {
   font-size: 15.5px;
   color: var(--ink3);
 }
-@media (max-width: 1400px) {
-  .day p {
-    display: none;
-  }
-  .day h1 {
-    white-space: normal;
-  }
-}
-.by .p-button {
-  white-space: nowrap;
-}
 .said {
   margin: 12px 20px;
 }
@@ -300,11 +197,6 @@ h2 span {
     scrollbar-width: thin;
   }
 }
-@media (max-width: 1100px) {
-  .find {
-    display: none;
-  }
-}
 @media (max-width: 900px) {
   .bay {
     grid-template: auto / minmax(0, 1fr);
@@ -315,36 +207,8 @@ h2 span {
   section {
     border-right: 0;
   }
-  .day {
-    gap: 10px;
-    flex-wrap: wrap;
-    padding: 12px 20px;
-  }
-  .day h1 {
-    font-size: 26px;
-    flex: 1 1 100%;
-  }
   .empty {
     padding-bottom: 16px;
-  }
-  .day p {
-    display: none;
-  }
-  .by {
-    margin-left: 0;
-    flex: 1 1 100%;
-  }
-  .new {
-    flex: 1;
-    justify-content: center;
-  }
-  .new kbd {
-    display: none;
-  }
-  .by .p-button {
-    flex: 1;
-    padding: 0 12px;
-    min-height: 56px;
   }
 }
 </style>

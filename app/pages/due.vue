@@ -127,7 +127,7 @@ const groups = computed((): Week[] => {
 .due {
   display: grid;
   grid-template: 84px 1fr / minmax(0, 1fr);
-  min-height: calc(100dvh - 54px);
+  min-height: calc(100dvh - var(--shop-header));
 }
 .telling {
   grid-template-columns: minmax(0, 1fr) 420px;

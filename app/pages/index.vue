@@ -132,7 +132,7 @@ const amongOf = (card: BayCard) =>
 .bay {
   display: grid;
   grid-template-rows: 84px auto 1fr auto;
-  min-height: calc(100dvh - 54px);
+  min-height: calc(100dvh - var(--shop-header));
 }
 .columns {
   display: grid;
@@ -185,7 +185,7 @@ h2 span {
 }
 @media (min-width: 901px) and (min-height: 700px) {
   .bay {
-    height: calc(100dvh - 57px);
+    height: calc(100dvh - var(--shop-header));
     min-height: 0;
     grid-template-rows: 84px auto minmax(0, 1fr) auto;
   }

@@ -60,7 +60,8 @@ const here = computed(() => PLACES.find(p => isHere(p.to))?.name ?? t('shop-head
 
 <style scoped>
 .shop-header {
-  min-height: 56px;
+  box-sizing: border-box;
+  min-height: var(--shop-header);
   display: flex;
   align-items: center;
   gap: 22px;

@@ -168,7 +168,7 @@ const about = computed(() => {
 .machine {
   display: grid;
   grid-template: 76px minmax(540px, 1fr) auto / minmax(0, 1fr) 384px;
-  min-height: calc(100dvh - 57px);
+  min-height: calc(100dvh - var(--shop-header));
 }
 .machine > header {
   grid-column: 1 / -1;

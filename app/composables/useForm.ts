@@ -10,10 +10,14 @@ export function useForm() {
   /** What is wrong with a field, by the server's words. */
   const wrong = (name: string): string | undefined => refusal.value?.field(name)
 
-  async function send<T>(work: () => Promise<T>): Promise<T | null> {
-    busy.value = true
+  /** Another thing is asked by the same form: what was wrong with the one before says nothing of it. */
+  function forget(): void {
     failed.value = ''
     refusal.value = null
+  }
+  async function send<T>(work: () => Promise<T>): Promise<T | null> {
+    busy.value = true
+    forget()
     try {
       return await work()
     } catch (error) {
@@ -24,5 +28,5 @@ export function useForm() {
       busy.value = false
     }
   }
-  return { busy, failed, refusal, wrong, send }
+  return { busy, failed, refusal, wrong, send, forget }
 }

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import Button from 'primevue/button'
 import Checkbox from 'primevue/checkbox'
-import { computed, reactive, ref } from 'vue'
+import { computed, reactive, ref, watch } from 'vue'
 import type { ZodType } from 'zod'
 import { mergeSchema } from '~~/shared/customers'
 import {
@@ -34,6 +34,7 @@ const edits = useMachineEdits()
 const { form } = edits
 type What = 'edit' | 'owner' | 'meter' | 'visit' | 'engine' | 'double'
 const what = ref<What>('edit')
+watch(what, form.forget)
 const WHATS: { value: What; label: string }[] = [
   { value: 'edit', label: t('machine-actions.name-tag-plate-numbers') },
   { value: 'owner', label: t('machine-actions.another-owner') },

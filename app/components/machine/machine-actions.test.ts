@@ -1,0 +1,57 @@
+import { flushPromises, mount, type VueWrapper } from '@vue/test-utils'
+import PrimeVue from 'primevue/config'
+import ToastService from 'primevue/toastservice'
+import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
+import type { MachineResponse } from '~~/shared/machines'
+import { fine, newDevice, refused, shopAnswers } from '~~/tests/support/screens'
+import ChoiceField from '../forms/ChoiceField.vue'
+import MachineActions from './MachineActions.vue'
+
+const SEEN = {
+  machine: {
+    ...{ id: 3, name: 'Lilac scooter', tag: 'L-1', plate: '', serial: '', meterUnit: 'km' },
+    ...{ customerId: 9, owner: 'A. Owner', lastMeter: 812 },
+  },
+  valves: [{ valveId: 'intake', name: 'Intake' }],
+} as unknown as MachineResponse
+
+const fieldOf = (page: VueWrapper, label: RegExp) => {
+  const name = page.findAll('label').find(l => label.test(l.text()))!
+  return page.get<HTMLInputElement>(`[id="${name.attributes('for')}"]`)
+}
+const send = async (page: VueWrapper) => {
+  await page.get('form').trigger('submit')
+  await flushPromises()
+}
+const global = { plugins: [PrimeVue, ToastService] }
+beforeEach(newDevice)
+afterEach(() => vi.unstubAllGlobals())
+
+describe('what may be put right of a machine', () => {
+  it('what the shop has against one thing is not said of another', async () => {
+    shopAnswers(() => refused('Another machine has the tag L-2.', 409))
+    const page = mount(MachineActions, { props: { seen: SEEN, unit: 'mm' }, global })
+    await fieldOf(page, /^Tag/).setValue('L-2')
+    await send(page)
+    expect(page.text()).toContain('has the tag L-2')
+    page.findComponent(ChoiceField).vm.$emit('update:modelValue', 'meter')
+    await flushPromises()
+    expect(page.text()).not.toContain('has the tag L-2')
+    page.findComponent(ChoiceField).vm.$emit('update:modelValue', 'edit')
+    await flushPromises()
+    expect(fieldOf(page, /^Tag/).element.value, 'what was typed is still there').toBe('L-2')
+  })
+  it('a meter that can be read two ways asks which, and is not sent', async () => {
+    const asked = shopAnswers(() => fine({}))
+    const page = mount(MachineActions, { props: { seen: SEEN, unit: 'mm' }, global })
+    page.findComponent(ChoiceField).vm.$emit('update:modelValue', 'meter')
+    await flushPromises()
+    await fieldOf(page, /^Meter/).setValue('1,034')
+    await send(page)
+    expect(asked).toEqual([])
+    await fieldOf(page, /^Meter/).setValue('1034')
+    await send(page)
+    expect(asked.map(a => a.line)).toEqual(['POST /api/machines/3/meter'])
+    expect(asked[0]!.body).toMatchObject({ meter: 1034, replaced: false })
+  })
+})

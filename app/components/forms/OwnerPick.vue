@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import Button from 'primevue/button'
 import { computed, ref, watch } from 'vue'
 import { useCustomers } from '../../composables/useCustomers'
 import { t } from '../../words'
@@ -8,7 +9,7 @@ import TextField from './TextField.vue'
 
 /** An owner of the shop, or a new one by name. */
 export type Owner = { id: number } | { name: string; contact: string }
-defineProps<{ butId?: number; name?: string }>()
+const props = defineProps<{ butId?: number; name?: string }>()
 const owner = defineModel<Owner | null>({ required: true })
 const NEW = 0
 const customers = useCustomers()
@@ -18,6 +19,11 @@ const options = computed(() => [
   { value: NEW, label: t('owner-pick.a-new-owner') },
   ...customers.value.map(c => ({ value: c.id, label: ownerWords(c) })),
 ])
+const folded = (name: string): string => name.trim().toLowerCase().replace(/\s+/g, ' ')
+/** Owners who are called as the new one: most often the same person, and nobody should be on record twice. */
+const namesakes = computed(() =>
+  customers.value.filter(c => c.id !== props.butId && folded(c.name) === folded(typed.value)),
+)
 watch(
   [chosen, typed],
   () => {
@@ -35,5 +41,11 @@ watch(
     filter
     :name="chosen === NEW ? undefined : name"
   />
-  <TextField v-if="chosen === NEW" v-model="typed" :label="t('owner-pick.new-owners-name')" :name="name" />
+  <div v-if="chosen === NEW">
+    <TextField v-model="typed" :label="t('owner-pick.new-owners-name')" :name="name" />
+    <p v-for="c in namesakes" :key="c.id" role="status">
+      {{ t('owner-pick.is-here-already', { owner: ownerWords(c) }) }}
+      <Button link :label="t('owner-pick.that-is-the-one')" @click="chosen = c.id" />
+    </p>
+  </div>
 </template>

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import Button from 'primevue/button'
 import InputText from 'primevue/inputtext'
-import { computed, ref } from 'vue'
+import { computed, ref, watch } from 'vue'
 import { t } from '../../words'
 
 /** What else the visit is for: the usual ones as keys, others by name; each says what it wants of the engine. */
@@ -26,10 +26,17 @@ const has = (name: string) => tasks.value.some(t => t.name === name)
 const toggle = (task: Task) => {
   tasks.value = has(task.name) ? tasks.value.filter(t => t.name !== task.name) : [...tasks.value, task]
 }
-const others = computed(() => tasks.value.filter(t => !USUAL.some(u => u.name === t.name)))
+/** What is typed counts while it stands in the field: nobody has to press Add before the form is sent. */
+const typed = ref('')
+watch(own, text => {
+  const others = tasks.value.filter(t => t.name !== typed.value)
+  const name = text.trim()
+  typed.value = others.some(t => t.name === name) ? '' : name
+  tasks.value = typed.value ? [...others, { name, needs: 'either' }] : others
+})
+const others = computed(() => tasks.value.filter(t => t.name !== typed.value && !USUAL.some(u => u.name === t.name)))
 function add(): void {
-  const name = own.value.trim()
-  if (name && !has(name)) tasks.value = [...tasks.value, { name, needs: 'either' }]
+  typed.value = ''
   own.value = ''
 }
 </script>

@@ -16,6 +16,8 @@ export const forms = {
   'model-pick.nothing-like-that-in-the': 'Nothing like that in the spec book.',
   'model-pick.type-maker-model-or-code': 'Type maker, model or code',
   'owner-pick.a-new-owner': 'A new owner',
+  'owner-pick.that-is-the-one': 'That’s the one',
+  'owner-pick.is-here-already': ({ owner }: Shown<'owner'>) => `Already an owner here: ${owner}.`,
   'owner-pick.new-owners-name': 'New owner’s name',
   'owner-words.machines': ({ machines }: { machines: number }) => count(machines, 'machine'),
   'tasks-field.air-filter': 'Air filter',

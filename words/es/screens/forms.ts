@@ -16,6 +16,8 @@ export const forms: Words<typeof english> = {
   'model-pick.nothing-like-that-in-the': 'Nada así en el libro de datos.',
   'model-pick.type-maker-model-or-code': 'Escriba marca, modelo o código',
   'owner-pick.a-new-owner': 'Un dueño nuevo',
+  'owner-pick.that-is-the-one': 'Es este',
+  'owner-pick.is-here-already': ({ owner }) => `Ya es dueño aquí: ${owner}.`,
   'owner-pick.new-owners-name': 'Nombre del dueño nuevo',
   'owner-words.machines': ({ machines }) => count(machines, 'máquina'),
   'tasks-field.air-filter': 'Filtro de aire',

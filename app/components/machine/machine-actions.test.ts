@@ -19,6 +19,8 @@ const fieldOf = (page: VueWrapper, label: RegExp) => {
   const name = page.findAll('label').find(l => label.test(l.text()))!
   return page.get<HTMLInputElement>(`[id="${name.attributes('for')}"]`)
 }
+const choose = (page: VueWrapper, what: string) =>
+  (page.findComponent(ChoiceField as never) as VueWrapper).vm.$emit('update:modelValue', what)
 const send = async (page: VueWrapper) => {
   await page.get('form').trigger('submit')
   await flushPromises()
@@ -34,17 +36,17 @@ describe('what may be put right of a machine', () => {
     await fieldOf(page, /^Tag/).setValue('L-2')
     await send(page)
     expect(page.text()).toContain('has the tag L-2')
-    page.findComponent(ChoiceField).vm.$emit('update:modelValue', 'meter')
+    choose(page, 'meter')
     await flushPromises()
     expect(page.text()).not.toContain('has the tag L-2')
-    page.findComponent(ChoiceField).vm.$emit('update:modelValue', 'edit')
+    choose(page, 'edit')
     await flushPromises()
     expect(fieldOf(page, /^Tag/).element.value, 'what was typed is still there').toBe('L-2')
   })
   it('a meter that can be read two ways asks which, and is not sent', async () => {
     const asked = shopAnswers(() => fine({}))
     const page = mount(MachineActions, { props: { seen: SEEN, unit: 'mm' }, global })
-    page.findComponent(ChoiceField).vm.$emit('update:modelValue', 'meter')
+    choose(page, 'meter')
     await flushPromises()
     await fieldOf(page, /^Meter/).setValue('1,034')
     await send(page)

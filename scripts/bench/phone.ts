@@ -1,3 +1,6 @@
+import { mkdtempSync, rmSync } from 'node:fs'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
 import { chromium, type Page } from '@playwright/test'
 import config from '../../playwright.config'
 import { newJob, signIn } from '../../tests/e2e/bench'
@@ -19,10 +22,14 @@ const FIRST_KEY = `new MutationObserver((_, seen) => {
   globalThis.firstKey = { ms, requests: asked + 2 }
 }).observe(document, { subtree: true, childList: true })`
 
-/** A phone that was here before: the program is kept on it. */
+/**
+ * A phone that was here before: the program is kept on it. Its profile is on the disk, as a phone's is: a browser
+ * without one keeps no compiled program beside the program.
+ */
 async function phoneWithProgram(): Promise<{ page: Page; close: () => Promise<void> }> {
-  const browser = await chromium.launch(config.use!.launchOptions)
-  const context = await browser.newContext({
+  const profile = mkdtempSync(join(tmpdir(), 'wembric-phone-'))
+  const context = await chromium.launchPersistentContext(profile, {
+    ...config.use!.launchOptions,
     baseURL: process.env.WEMBRIC_TEST_URL!,
     viewport: { width: 390, height: 844 },
     hasTouch: true,
@@ -35,7 +42,11 @@ async function phoneWithProgram(): Promise<{ page: Page; close: () => Promise<vo
   await page.goto('/')
   await page.evaluate(() => navigator.serviceWorker.ready.then(() => {}))
   await page.addInitScript(FIRST_KEY)
-  return { page, close: () => browser.close() }
+  const close = async () => {
+    await context.close()
+    rmSync(profile, { recursive: true, force: true })
+  }
+  return { page, close }
 }
 
 /** The Bench on a slow phone: opened from what is kept on it, and how long an answer takes until it is painted. */

@@ -1,4 +1,4 @@
-import { reactive } from 'vue'
+import { reactive, ref } from 'vue'
 import type { ShimStockRow } from '~~/shared/shelf'
 
 /** Taps that follow each other sooner than this are one count. From memory: what a thumb does. */
@@ -21,11 +21,14 @@ interface Tapped {
 export function useShimCounts(send: CountShim) {
   const tapped = reactive(new Map<string, Tapped>())
   const keyOf = (shim: ShimStockRow): string => `${shim.diameterMm} ${shim.sizeMm}`
+  /** The shim of which the shelf refused a count last: there it is said why. */
+  const refusedKey = ref('')
   const shown = (shim: ShimStockRow): number => tapped.get(keyOf(shim))?.count ?? shim.count
 
   function step(shim: ShimStockRow, by: number): void {
     const key = keyOf(shim)
     const before = tapped.get(key)
+    refusedKey.value = ''
     if (before) clearTimeout(before.timer)
     tapped.set(key, { count: Math.max(0, shown(shim) + by), sending: before?.sending ?? false })
     const now = tapped.get(key)!
@@ -42,6 +45,7 @@ export function useShimCounts(send: CountShim) {
     now.sending = true
     const saved = await send({ ...shim, count, was: shim.count })
     const after = tapped.get(key)
+    if (!saved) refusedKey.value = key
     // refused: the shelf is shown as it is, and what was tapped on top of a wrong number goes too
     if (!saved || !after || after.count === count) return void tapped.delete(key)
     after.sending = false
@@ -52,5 +56,5 @@ export function useShimCounts(send: CountShim) {
   const finish = (shims: ShimStockRow[]): void => {
     for (const shim of shims) void sendNow(shim)
   }
-  return { shown, step, finish }
+  return { shown, step, finish, isRefused: (shim: ShimStockRow) => refusedKey.value === keyOf(shim), refusedKey }
 }

@@ -175,7 +175,6 @@ async function count(shim: Unfinished<BodySent<'PUT /api/shims'>>): Promise<bool
         />
         <p v-if="toolForm.failed.value" class="wrong" role="alert">{{ toolForm.failed.value }}</p>
         <ShimStock :shims="shelf.shims" :form="shimForm" :count="count" />
-        <p v-if="shimForm.failed.value" class="wrong" role="alert">{{ shimForm.failed.value }}</p>
       </section>
     </div>
     <LoadingRows v-else-if="!reading.failed.value" :words="t('page-shelf.looking-at-the-shelf')" />

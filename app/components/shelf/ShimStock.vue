@@ -38,7 +38,7 @@ async function add(): Promise<void> {
   element.value?.forget()
 }
 
-const { shown, step, finish } = useShimCounts(shim => props.count(shim))
+const { shown, step, finish, isRefused, refusedKey } = useShimCounts(shim => props.count(shim))
 onBeforeUnmount(() => finish(props.shims))
 </script>
 
@@ -64,6 +64,7 @@ onBeforeUnmount(() => finish(props.shims))
         >
           +
         </Button>
+        <p v-if="isRefused(s)" class="wrong" role="alert">{{ form.failed.value }}</p>
       </li>
     </ul>
   </section>
@@ -90,6 +91,7 @@ onBeforeUnmount(() => finish(props.shims))
       placeholder="2.35"
       name="sizeMm"
     /><TextField v-model="typed.count" :label="t('shim-stock.how-many')" inputmode="numeric" name="count" />
+    <p v-if="form.failed.value && !refusedKey" class="wrong wide" role="alert">{{ form.failed.value }}</p>
     <div class="actions wide">
       <Button type="submit" :label="t('shim-stock.count-them')" :loading="form.busy.value" />
     </div>
@@ -113,6 +115,10 @@ li {
   grid-template-columns: 1fr 44px 34px 44px;
   align-items: center;
   font: 600 18px/1 var(--figures);
+}
+li .wrong {
+  grid-column: 1 / -1;
+  padding: 6px 0;
 }
 output {
   text-align: center;

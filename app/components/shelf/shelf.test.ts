@@ -140,6 +140,24 @@ describe('shims in stock', () => {
     expect(page.count.mock.calls).toEqual([[{ ...SHIM, count: 4, was: 1 }]])
     vi.useRealTimers()
   })
+  it('what the shelf refuses is said at that shim, where the thumb is, until it is counted again', async () => {
+    vi.useFakeTimers()
+    const form = useForm()
+    const count = vi.fn(async () => {
+      await form.send(() => Promise.reject(new Error('The shelf has 6 now.')))
+      return false
+    })
+    const page = mount(ShimStock, { props: { shims: [SHIM, { ...SHIM, sizeMm: 2.4 }], form, count }, global })
+    const [, second] = page.findAll('li')
+    await second!.findAll('button').at(-1)!.trigger('click')
+    vi.advanceTimersByTime(1000)
+    await flushPromises()
+    expect(page.findAll('.wrong').map(w => w.text())).toEqual([expect.stringContaining('The shelf has 6 now.')])
+    expect(second!.find('.wrong').exists()).toBe(true)
+    await second!.findAll('button').at(-1)!.trigger('click')
+    expect(second!.find('.wrong').exists()).toBe(false)
+    vi.useRealTimers()
+  })
   it('what was tapped last goes along when the page is left', async () => {
     const page = stock()
     await buttonOf(page, /less$/).trigger('click')

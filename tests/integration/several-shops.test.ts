@@ -126,7 +126,7 @@ describe('the door', () => {
 
 describe('who runs the server', () => {
   it('alone sees the shops, and how much there is of each; a lead of another sees no other, and no backup of all', async () => {
-    const { id, lead } = await newShop('islet', 'eve', 'eve her password')
+    const { id, lead } = await newShop('east', 'eve', 'eve her password')
     const tam = await new Client(base).signIn('tam')
     for (const other of [tam, lead]) {
       for (const path of ['/api/shops', `/api/shops/${id}/files`])
@@ -188,7 +188,7 @@ describe('who runs the server', () => {
 
 describe('a place in a shop that another is taking', () => {
   it('is not taken again by whoever asked while the first was not done', async () => {
-    const { id, lead } = await newShop('islet', 'eve', 'eve her password')
+    const { id, lead } = await newShop('islet', 'isa', 'isa her password')
     const add = (name: string) =>
       lead.post<{ id: number }>('/api/people', { name, signIn: name, password: 'long enough', role: 'mechanic' })
     const left = (await add('abe')).body.id

@@ -38,11 +38,14 @@ function ensureFiles(data) {
   if (existsSync(files)) return files
   const making = join(data, 'mariadb.making')
   rmSync(making, { recursive: true, force: true })
+  // a folder of its own for what it needs meanwhile: a database that starts clears away what lies in a shared one
+  const meanwhile = mkdtempSync(join(tmpdir(), 'wembric-'))
   const made = spawnSync(
     'mariadb-install-db',
     ['--no-defaults', `--datadir=${making}`, '--auth-root-authentication-method=socket', '--skip-test-db', ...userArgs],
-    { encoding: 'utf8' },
+    { encoding: 'utf8', env: { ...process.env, TMPDIR: meanwhile } },
   )
+  rmSync(meanwhile, { recursive: true, force: true })
   if (made.status !== 0) throw new StopWithWords(`the database files could not be made:\n${made.stderr || made.stdout}`)
   renameSync(making, files)
   return files

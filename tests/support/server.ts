@@ -95,7 +95,8 @@ export class Client {
   post = <T>(path: string, body: unknown = {}) => this.call<T>('POST', path, body)
 
   async signIn(name: string, password = 'quillbrook'): Promise<this> {
-    const { body } = await this.post<{ person: { id: number } }>('/api/session', { signIn: name, password })
+    const { status, body } = await this.post<{ person: { id: number } }>('/api/session', { signIn: name, password })
+    if (status !== 200) throw new Error(`${name} was not let in: ${JSON.stringify(body)}`)
     this.personId = body.person.id
     return this
   }

@@ -248,7 +248,7 @@ describe('Measure says what a blade would prove', () => {
     )
     expect(book.next().why).toMatch(words)
   })
-  it('counts what was felt before: between the limits, after one that went, a blade that won’t go proves it too', () => {
+  it('counts what was felt before: after one that went, a blade that won’t go proves it too', () => {
     const felt = () =>
       found(said(engineOf(), { bladeSet: setOf('near', [0.08, 0.1, 0.2]) })).say(trial('intake', 0.08, 'free'))
     expect(felt().next()).toMatchObject({

@@ -235,7 +235,8 @@ export const access = {
   'suspect.rings and guides.help': 'blue smoke, oil on the plug',
   'complaint': ({ complaint }: OfComplaint) => COMPLAINT_WORDS[complaint],
   'complaint.hint': ({ complaint, to }: OfComplaint & { to: readonly Likelier[] }) =>
-    `${sentence(COMPLAINT_WORDS[complaint]).slice(0, -1)}: ${to.map(t => LIKELIER[t]).join(' or ')} is more likely. A hint, not proof.`,
+    `${sentence(COMPLAINT_WORDS[complaint]).slice(0, -1)}: ` +
+    `${to.map(t => LIKELIER[t]).join(' or ')} is more likely. A hint, not proof.`,
   'complaint.hint.none': ({ complaint }: OfComplaint) =>
     `${sentence(COMPLAINT_WORDS[complaint]).slice(0, -1)}: seldom the valves.`,
 

@@ -64,7 +64,7 @@ export const measuring = {
   'blade.by-how-much': ({ verdict }: { verdict: 'tight' | 'loose' }) => `It’s ${verdict}; this shows by how much.`,
   'blade.wanted': (wanted: Figure) => `Wanted: ${length(wanted)}.`,
   'blade.tells': ({ refused, drags, free }: Record<'refused' | 'drags' | 'free', Verdict>) => {
-    if (refused === drags && drags === free) return 'Whatever it does, one more blade after it.'
+    if (refused === drags && drags === free) return 'However it feels, it takes one more blade.'
     if (drags === free) return `If it won’t go, ${PROVES[refused]}. If it goes, ${PROVES[free]}.`
     if (refused === drags) return `If it slides freely, ${PROVES[free]}. If not, ${PROVES[drags]}.`
     if (refused === free) return `If it drags, ${PROVES[drags]}. Free or won’t go: ${PROVES[free]}.`

@@ -97,7 +97,8 @@ export const ready = {
   'off.item': ({ item }: { item: string }) => `Remove: ${item}`,
   'off.why': 'Into the labeled tray; note odd bolt lengths. List here whatever you put into the engine, rags too.',
   'off.plug.why':
-    'Pull the wire by its boot and clean around the plug first. Cover the hole: nothing may fall in. List here whatever you put in.',
+    'Pull the wire by its boot and clean around the plug first. ' +
+    'Cover the hole: nothing may fall in. List here whatever you put in.',
   'off.cover.why': ({ pattern }: { pattern: string }) =>
     `Loosen the bolts ${pattern || 'crosswise'}, a little at a time. Put a rag under it; look for dents.`,
   'key.off': 'It’s off',

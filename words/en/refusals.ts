@@ -130,9 +130,11 @@ const machines = {
   'refused.choose-owner': 'Choose an owner in this shop.',
   'refused.choose-model': 'Choose an engine model in this shop.',
   'refused.shims-changed': ({ was, now }: Record<'was' | 'now', number>) =>
-    `The shelf had ${was} of these when you counted and has ${now} now: somebody counted too, or a signed job took one. Look at the new number, and count again.`,
+    `The shelf had ${was} of these when you counted and has ${now} now: ` +
+    'somebody counted too, or a signed job took one. Look at the new number, and count again.',
   'refused.blades-changed':
-    'Somebody changed this set while you had it open. It is shown as it is now: look, and press Keep again if your change still holds.',
+    'Somebody changed this set while you had it open. ' +
+    'It is shown as it is now: look, and press Keep again if your change still holds.',
   'refused.choose-another-owner-than-this': 'Choose a different owner.',
   'refused.meter-unit': ({ unit }: { unit: string }) =>
     `Its readings so far are in ${unit}. A meter with another unit is another meter: enter its first reading as a replaced one.`,

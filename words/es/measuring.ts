@@ -60,7 +60,7 @@ export const measuring: Words<typeof english> = {
   'blade.by-how-much': ({ verdict }) => `Está ${VERDICTS[verdict]}; esto muestra por cuánto.`,
   'blade.wanted': wanted => `Se pide ${length(wanted)}.`,
   'blade.tells': ({ refused, drags, free }) => {
-    if (refused === drags && drags === free) return 'Haga lo que haga, después otra lámina.'
+    if (refused === drags && drags === free) return 'Se sienta como se sienta, hará falta otra lámina.'
     if (drags === free) return `Si no entra, ${PROVES[refused]}. Si entra, ${PROVES[free]}.`
     if (refused === drags) return `Si pasa libre, ${PROVES[free]}. Si no, ${PROVES[drags]}.`
     if (refused === free) return `Si roza, ${PROVES[drags]}. Libre o no entra: ${PROVES[free]}.`

@@ -81,7 +81,8 @@ export const ready: Words<typeof english> = {
   'off.item': ({ item }) => `Quite: ${item}`,
   'off.why': 'A la bandeja marcada; anote tornillos de largo distinto. Anote también lo que mete, trapos incluidos.',
   'off.plug.why':
-    'Quite el cable por el capuchón y limpie alrededor de la bujía antes. Tape el agujero: nada debe caer dentro. Anote aquí lo que mete.',
+    'Quite el cable por el capuchón y limpie alrededor de la bujía antes. ' +
+    'Tape el agujero: nada debe caer dentro. Anote aquí lo que mete.',
   'off.cover.why': ({ pattern }) =>
     `Afloje los tornillos ${!pattern || pattern === 'crosswise' ? 'en cruz' : pattern}, poco a poco. Trapo debajo; busque golpes.`,
   'key.off': 'Ya está fuera',

@@ -131,9 +131,11 @@ const machines = {
   'refused.choose-owner': 'Elija un dueño de este taller.',
   'refused.choose-model': 'Elija un modelo de motor de este taller.',
   'refused.shims-changed': ({ was, now }) =>
-    `El estante tenía ${was} de estas cuando usted contó y ahora tiene ${now}: alguien más contó, o un trabajo firmado tomó una. Mire el número nuevo y cuente otra vez.`,
+    `El estante tenía ${was} de estas cuando usted contó y ahora tiene ${now}: ` +
+    'alguien más contó, o un trabajo firmado tomó una. Mire el número nuevo y cuente otra vez.',
   'refused.blades-changed':
-    'Alguien cambió este juego mientras usted lo tenía abierto. Se muestra como está ahora: mire, y pulse Guardar otra vez si su cambio sigue siendo válido.',
+    'Alguien cambió este juego mientras usted lo tenía abierto. ' +
+    'Se muestra como está ahora: mire, y pulse Guardar otra vez si su cambio sigue siendo válido.',
   'refused.choose-another-owner-than-this': 'Elija otro dueño.',
   'refused.meter-unit': ({ unit }) =>
     `Sus lecturas hasta ahora son en ${unit}. Un medidor con otra unidad es otro medidor: ponga su primera lectura como reemplazado.`,

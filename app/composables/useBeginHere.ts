@@ -4,8 +4,14 @@ import { rememberJob } from '../local/jobs'
 import { keepOpening } from '../local/openings'
 import { useOutboxStore } from '../stores/outbox'
 import { useSessionStore } from '../stores/session'
+import { isAway } from '../utils/api'
+import { sendOpening } from '../utils/send-opening'
+import { t } from '../words'
 
-/** Jobs that begin on this device: kept here with what opens them, and sent as soon as somebody answers. */
+/**
+ * Jobs that begin on this device: kept here with what opens them, and sent as soon as somebody answers. Where a browser
+ * keeps nothing they go straight to the shop.
+ */
 export function useBeginHere() {
   const session = useSessionStore()
   const outbox = useOutboxStore()
@@ -25,11 +31,19 @@ export function useBeginHere() {
       },
     }
   }
+  /** @throws Refused, or Error in words where the shop does not answer either */
+  async function openAtOnce(opening: Opening): Promise<void> {
+    try {
+      await sendOpening(opening)
+    } catch (error) {
+      throw isAway(error) ? new Error(t('outbox.that-job-was-not-begun')) : error
+    }
+  }
+  /** @throws Refused, or Error in words where it can be neither kept here nor opened at the shop */
   async function begin(pin: JobPin, opening: Pick<Opening, 'kind' | 'request'>): Promise<number> {
     const { person, shop } = session
     if (!person || !shop) throw new Error('nobody is signed in')
-    await rememberJob(shop.id, { pin, events: [], lastSeq: 0 })
-    await keepOpening({
+    const kept: Opening = {
       ...opening,
       jobId: pin.jobId,
       name: pin.machine.name,
@@ -37,7 +51,14 @@ export function useBeginHere() {
       shopId: shop.id,
       personId: person.id,
       refused: null,
-    } as Opening)
+    } as Opening
+    try {
+      await rememberJob(shop.id, { pin, events: [], lastSeq: 0 })
+      await keepOpening(kept)
+    } catch {
+      await openAtOnce(kept)
+      return pin.jobId
+    }
     void outbox.flush()
     return pin.jobId
   }

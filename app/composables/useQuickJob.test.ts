@@ -2,7 +2,7 @@ import 'fake-indexeddb/auto'
 import { flushPromises } from '@vue/test-utils'
 import { createPinia, setActivePinia } from 'pinia'
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
-import { sessionOf, within } from '../../tests/support/screens'
+import { fine, sessionOf, shopAnswers, storeRefuses, within } from '../../tests/support/screens'
 import { localDatabase } from '../local/database'
 import { knownJob } from '../local/jobs'
 import { openingsWaiting } from '../local/openings'
@@ -24,7 +24,8 @@ beforeEach(async () => {
   useSessionStore().begin(sessionOf())
   vi.stubGlobal('fetch', () => Promise.reject(new TypeError('no network')))
 })
-afterEach(() => vi.unstubAllGlobals())
+// what is still on its way when a test ends finds no server either
+afterEach(() => void vi.stubGlobal('fetch', () => Promise.reject(new TypeError('no network'))))
 
 describe('a quick job that begins here', () => {
   it('is kept on the device with its blades, under an id below zero, and waits to be opened at the shop', async () => {
@@ -51,6 +52,20 @@ describe('a quick job that begins here', () => {
     expect(job.wrong.value).toContain('not a length')
     job.sizes.value = '0.05 0.10 0.15'
     expect(await job.begin()).toBeLessThan(0)
+    end()
+  })
+  it('goes straight to the shop where the browser keeps nothing, and is told where the shop is away too', async () => {
+    const { job, end } = await offline()
+    job.text.value = '.004 .006'
+    const allow = storeRefuses()
+    expect(await job.begin()).toBeNull()
+    expect(job.wrong.value).toContain('The job was not begun: this browser cannot keep it')
+    const asked = shopAnswers(() => fine({}))
+    const id = await job.begin()
+    expect(id).toBeLessThan(0)
+    expect(asked.filter(a => a.line === 'POST /api/jobs/quick').map(a => a.body)).toMatchObject([{ id }])
+    allow()
+    expect(await openingsWaiting()).toEqual([])
     end()
   })
 })

@@ -57,8 +57,34 @@ interface Schema extends DBSchema {
   photos: { key: string; value: WaitingPhoto }
 }
 
-let opened: Promise<IDBPDatabase<Schema>> | null = null
+type Store = IDBPDatabase<Schema>
+let opened: Promise<Store> | null = null
+/** When the store last failed to answer in time, ms since the page began; null while it answers. */
+let silentSince: number | null = null
 const lost = new Set<() => void>()
+
+/** A store that has not answered by then is taken for one that does not answer, ms. From memory: phones need 1 s. */
+const PATIENCE_MS = 4000
+/** So long after it did not answer, whoever asks is told at once; then it is tried again, ms. */
+const REST_MS = 15_000
+/** Pauses before work in a store that failed is tried again, ms. */
+const AGAIN_AFTER_MS = [50, 250]
+
+/** Some browsers' stores neither open nor fail: no hand may wait for that. */
+class StoreSilent extends Error {
+  override readonly name = 'StoreSilent'
+  constructor() {
+    super('The browser’s store does not answer.')
+  }
+}
+/** @throws StoreSilent where the store does not answer in time */
+async function answered<T>(work: Promise<T>): Promise<T> {
+  let timer: ReturnType<typeof setTimeout> | undefined
+  const silent = new Promise<never>((_, fail) => {
+    timer = setTimeout(() => fail(new StoreSilent()), PATIENCE_MS)
+  })
+  return Promise.race([work, silent]).finally(() => clearTimeout(timer))
+}
 
 /** Tells when the browser has closed the store, as it does when its data are cleared. Returns how to stop. */
 export function onStoreLost(listener: () => void): () => void {
@@ -69,10 +95,38 @@ export function onStoreLost(listener: () => void): () => void {
 /** Lets the store go: the next who asks opens it anew. */
 export function forgetStore(): void {
   opened = null
+  silentSince = null
+}
+
+/**
+ * Work in the store; where it fails, the store is opened anew and the work is done again.
+ * @param work is given a signal by which it ends what would come too late: by then somebody was told that it failed
+ * @throws the last error, or StoreSilent where the store does not answer: that is not waited for twice
+ */
+export async function inStore<T>(work: (db: Store, tooLate: AbortSignal) => Promise<T>): Promise<T> {
+  if (silentSince !== null && performance.now() - silentSince < REST_MS) throw new StoreSilent()
+  for (let attempt = 0; ; attempt++) {
+    const tooLate = new AbortController()
+    try {
+      const db = await answered(localDatabase())
+      const done = await answered(work(db, tooLate.signal))
+      silentSince = null
+      return done
+    } catch (error) {
+      const pause = AGAIN_AFTER_MS[attempt]
+      forgetStore()
+      if (error instanceof StoreSilent) {
+        silentSince = performance.now()
+        tooLate.abort()
+      }
+      if (pause === undefined || error instanceof StoreSilent) throw error
+      await new Promise(done => setTimeout(done, pause))
+    }
+  }
 }
 
 /** The browser's own store: answers first, then what is needed to go on without a server. */
-export function localDatabase(): Promise<IDBPDatabase<Schema>> {
+export function localDatabase(): Promise<Store> {
   if (opened) return opened
   const opening = openDB<Schema>('wembric', 3, {
     upgrade(db, from) {
@@ -108,10 +162,10 @@ export const jobKey = (shopId: number, jobId: number): string => `${shopId}/${jo
 export const plain = <T>(value: T): T => JSON.parse(JSON.stringify(value)) as T
 
 /** The last session on this device, to carry on with when no server answers. */
-export const rememberSession = async (session: SessionResponse | null): Promise<void> => {
-  const db = await localDatabase()
-  if (session) await db.put('device', plain(session), 'session')
-  else await db.delete('device', 'session')
-}
-export const rememberedSession = async (): Promise<SessionResponse | null> =>
-  ((await (await localDatabase()).get('device', 'session')) as SessionResponse | undefined) ?? null
+export const rememberSession = (session: SessionResponse | null): Promise<void> =>
+  inStore(async db => {
+    if (session) await db.put('device', plain(session), 'session')
+    else await db.delete('device', 'session')
+  })
+export const rememberedSession = (): Promise<SessionResponse | null> =>
+  inStore(async db => ((await db.get('device', 'session')) as SessionResponse | undefined) ?? null)

@@ -2,19 +2,22 @@ import { v7 as uuidv7 } from 'uuid'
 import type { Happening, JobEvent } from '~~/core/job'
 import { MINUTE_MS } from '~~/core/units'
 import type { EventRequest } from '~~/shared/event-request'
-import { forgetStore, jobKey, localDatabase, plain, type Waiting } from './database'
+import { inStore, jobKey, plain, type Waiting } from './database'
 import { mergeEvents } from './jobs'
 
 const STRICT = { durability: 'strict' } as const
 
+/** The name of a browser that has none yet; while its store cannot be had, of this page alone. */
+const newName = `d-${uuidv7().slice(-12)}`
 /** This browser's name among devices, made once: two parts of a page that ask at the same time get the same. */
-export async function deviceId(): Promise<string> {
-  const { store, done } = (await localDatabase()).transaction('device', 'readwrite', STRICT)
-  let id = (await store.get('id')) as string | undefined
-  if (!id) await store.put((id = `d-${uuidv7().slice(-12)}`), 'id')
-  await done
-  return id
-}
+export const deviceId = (): Promise<string> =>
+  inStore(async db => {
+    const { store, done } = db.transaction('device', 'readwrite', STRICT)
+    let id = (await store.get('id')) as string | undefined
+    if (!id) await store.put((id = newName), 'id')
+    await done
+    return id
+  }).catch(() => newName)
 
 const page = uuidv7().slice(-8)
 /**
@@ -66,19 +69,12 @@ export function draftAnswer(
   return { id, ...author, jobId, deviceSeq: device.seq, request, refused: null }
 }
 
-/** Pauses before writing is tried again, ms. */
-const AGAIN_AFTER_MS = [50, 250]
-/** Work in the store; where it fails, the store is opened anew and the work is done again. @throws the last error */
-async function withStore<T>(work: (db: Awaited<ReturnType<typeof localDatabase>>) => Promise<T>): Promise<T> {
-  for (let attempt = 0; ; attempt++) {
-    try {
-      return await work(await localDatabase())
-    } catch (error) {
-      const pause = AGAIN_AFTER_MS[attempt]
-      if (pause === undefined) throw error
-      forgetStore()
-      await new Promise(done => setTimeout(done, pause))
-    }
+/** One that is through cannot be ended: it was written down. */
+function endIfItCan(transaction: { abort: () => void }): void {
+  try {
+    transaction.abort()
+  } catch {
+    // through already
   }
 }
 
@@ -88,9 +84,11 @@ async function withStore<T>(work: (db: Awaited<ReturnType<typeof localDatabase>>
  * @throws DOMException where the browser cannot write: no room, or its data were cleared and cannot be made again
  */
 export const keep = (draft: Waiting): Promise<Waiting> =>
-  withStore(async db => {
+  inStore(async (db, tooLate) => {
     const transaction = db.transaction(['waiting', 'device'], 'readwrite', STRICT)
     transaction.done.catch(() => {})
+    // an answer that somebody was told does not count is not found here later
+    tooLate.addEventListener('abort', () => endIfItCan(transaction))
     // never lower than what this page has given already: the store may have been cleared under it
     const deviceSeq = Math.max((await lastNumber(transaction.objectStore('device'))) + 1, draft.deviceSeq)
     const kept: Waiting = { ...draft, deviceSeq, request: { ...draft.request, deviceSeq } }
@@ -102,7 +100,7 @@ export const keep = (draft: Waiting): Promise<Waiting> =>
 
 /** Writes an answer down again as it is: the store was cleared, and it may be on its way already under its number. */
 export const keepAgain = (entry: Waiting): Promise<void> =>
-  withStore(async db => {
+  inStore(async db => {
     const transaction = db.transaction(['waiting', 'device'], 'readwrite', STRICT)
     transaction.done.catch(() => {})
     const last = await lastNumber(transaction.objectStore('device'))
@@ -116,7 +114,7 @@ const lastNumber = async (store: { get: (key: string) => Promise<unknown> }): Pr
 
 /** All that waits, in the order in which it was answered, and the last number that this device has given. */
 export const waitingAnswers = (): Promise<{ waiting: Waiting[]; lastNumber: number }> =>
-  withStore(async db => {
+  inStore(async db => {
     const transaction = db.transaction(['waiting', 'device'])
     const waiting = await transaction.objectStore('waiting').getAll()
     return {
@@ -126,16 +124,16 @@ export const waitingAnswers = (): Promise<{ waiting: Waiting[]; lastNumber: numb
   })
 
 export const markRefused = (waiting: Waiting, words: string): Promise<unknown> =>
-  withStore(db => db.put('waiting', { ...plain(waiting), refused: words }))
+  inStore(db => db.put('waiting', { ...plain(waiting), refused: words }))
 
-export const letGo = (id: string): Promise<void> => withStore(db => db.delete('waiting', id))
+export const letGo = (id: string): Promise<void> => inStore(db => db.delete('waiting', id))
 
 /**
  * An answer that the shop has taken goes over from those that wait to the job's log, so that it is always in one of
  * them.
  */
 export const settle = (entry: Waiting, event: JobEvent): Promise<void> =>
-  withStore(async db => {
+  inStore(async db => {
     const transaction = db.transaction(['waiting', 'jobs'], 'readwrite')
     const jobs = transaction.objectStore('jobs')
     const known = await jobs.get(jobKey(entry.shopId, entry.jobId))

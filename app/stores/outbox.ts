@@ -15,6 +15,7 @@ import {
   waitingAnswers,
 } from '../local/outbox'
 import { append, isAway, Refused } from '../utils/api'
+import { sendOpening } from '../utils/send-opening'
 import { t } from '../words'
 import { useSessionStore } from './session'
 
@@ -138,15 +139,14 @@ export const useOutboxStore = defineStore('outbox', () => {
   /** Jobs that began on this device and that the shop does not know yet. */
   const openings = shallowRef<Opening[]>([])
   async function readOpenings(): Promise<void> {
-    openings.value = (await openingsWaiting().catch(() => [])).filter(o => o.shopId === session.shop?.id)
+    openings.value = (await openingsWaiting().catch(() => openings.value)).filter(o => o.shopId === session.shop?.id)
   }
   /** Opens at the shop what began here. @returns whether answers may be sent: the shop answers */
   async function sendOpenings(): Promise<boolean> {
     await readOpenings()
     for (const opening of openings.value.filter(o => o.personId === session.person?.id && !o.refused))
       try {
-        if (opening.kind === 'quick') await append('POST /api/jobs/quick', { body: opening.request })
-        else await append('POST /api/jobs', { body: opening.request })
+        await sendOpening(opening)
         session.offline = false
         await settleOpening(opening.jobId)
         tellOthers(opening.jobId)

@@ -91,7 +91,7 @@ export const usePhotosStore = defineStore('photos', () => {
       } catch (error) {
         if (error instanceof Refused && error.status < 500 && error.status !== 401 && error.status !== 429) {
           const refused = { ...next, refused: error.message }
-          await keepPhoto(refused)
+          await keepPhoto(refused).catch(() => {})
           waiting.value = waiting.value.map(p => (p.id === next.id ? refused : p))
         } else return later()
       }

@@ -4,7 +4,8 @@ import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 import type { ProblemCode } from '~~/shared/problem'
 import { STATUS_OF } from '~~/shared/problem'
 import type { SessionResponse } from '~~/shared/session'
-import { forgetStore, rememberedSession, rememberSession } from '../local/database'
+import { sessionOf, storeRefuses } from '../../tests/support/screens'
+import { rememberedSession, rememberSession } from '../local/database'
 import { useSessionStore } from './session'
 
 const LAST = {
@@ -66,15 +67,20 @@ describe('who works here, when a page is loaded in the middle of a job', () => {
   })
   it('is nobody where no server answers and the browser keeps nothing', async () => {
     reply = refused('no-database')
-    vi.spyOn(IDBFactory.prototype, 'open').mockImplementation(() => {
-      throw new DOMException('The user denied permission to access the database.', 'SecurityError')
-    })
-    forgetStore()
+    const allow = storeRefuses()
     const store = useSessionStore()
     await store.load()
     expect([store.person, store.offline, store.loaded]).toEqual([null, true, true])
-    vi.restoreAllMocks()
-    forgetStore()
+    allow()
+  })
+  it('ends on this device too where the browser’s store does not let itself be changed', async () => {
+    reply = answered({})
+    const store = useSessionStore()
+    store.begin(sessionOf())
+    const allow = storeRefuses()
+    await store.signOut()
+    expect(store.person).toBeNull()
+    allow()
   })
   it('is nobody where the server knows of no session', async () => {
     reply = refused('sign-in-first')

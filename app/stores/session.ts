@@ -50,7 +50,7 @@ export const useSessionStore = defineStore('session', () => {
 
   async function signOut(): Promise<void> {
     await api('DELETE /api/session')
-    await rememberSession(null)
+    await rememberSession(null).catch(() => {})
     session.value = null
   }
 

@@ -175,6 +175,23 @@ for (let round = 1; round <= ROUNDS; round++) {
     await finish(page, job, gaps)
   })
 
+  test(`round ${round}: a store that neither opens nor fails: the job is there, and answers go straight to the shop`, async ({
+    context,
+  }) => {
+    const { job, page } = await ownJob(context)
+    await page.addInitScript(() => {
+      const never = { addEventListener: () => {}, removeEventListener: () => {} }
+      IDBFactory.prototype.open = () => Object.assign(Object.create(IDBOpenDBRequest.prototype), never)
+    })
+    await page.reload()
+    await expect(instruction(page)).toBeVisible()
+    const gaps = truth()
+    await workUntil(page, CLOSED, gaps, 'keys', few(2, 5))
+    await expect(page.getByTestId('unrecorded')).toContainText('go straight to the shop')
+    await saved(page)
+    await finish(page, job, gaps)
+  })
+
   test(`round ${round}: the line for news ends with an error of a proxy: it is opened again, and what was missed is there`, async ({
     context,
     browser,

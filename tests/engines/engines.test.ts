@@ -1,5 +1,5 @@
 import { spawnSync } from 'node:child_process'
-import { afterAll, afterEach, beforeAll, describe, expect, it } from 'vitest'
+import { afterAll, afterEach, beforeAll, beforeEach, describe, expect, it, onTestFailed } from 'vitest'
 import { Client } from '../support/server'
 import { firefox, type Screen, webkit } from './browsers'
 import { Hand } from './hand'
@@ -29,6 +29,18 @@ async function newJob(model: string): Promise<number> {
   const job = { machineId: machine.id, bladeSetId: set!.id, meter: 12, complaint: 'due' }
   return (await shop.post<{ id: number }>('/api/jobs', job)).body.id
 }
+
+/** Of a page that does not show what it should: where it is, what it says, and what it asked for without an answer. */
+const whatStandsThere = () => ({
+  at: location.href,
+  state: document.readyState,
+  says: document.body.innerText.slice(0, 600),
+  controlled: navigator.serviceWorker?.controller?.state ?? 'no',
+  asked: performance
+    .getEntriesByType('resource')
+    .slice(-12)
+    .map(entry => `${new URL(entry.name).pathname} ${Math.round(entry.duration)} ms`),
+})
 
 describe.each([
   ['Firefox', firefox],
@@ -76,6 +88,10 @@ describe.each([
     line = await Line.to(SERVER)
     screen = await begin()
   }, 60_000)
+  // the next hand is told what stood there instead
+  beforeEach(() => {
+    onTestFailed(async () => console.warn(`${screen.name} showed`, await screen.run(whatStandsThere).catch(String)))
+  })
   afterEach(() => line.mend())
   afterAll(async () => {
     await screen?.close()

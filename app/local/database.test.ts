@@ -1,8 +1,8 @@
 import 'fake-indexeddb/auto'
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
-import { endless, storeIsSilent } from '~~/tests/support/screens'
 import { forgetStore, inStore, localDatabase } from './database'
 import { deviceId, draftAnswer, keep, waitingAnswers } from './outbox'
+import { endless, storeIsSilent } from './store-for-tests'
 
 const ada = { shopId: 1, personId: 7, personName: 'Ada' }
 const answer = () =>

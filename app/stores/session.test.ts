@@ -4,8 +4,9 @@ import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 import type { ProblemCode } from '~~/shared/problem'
 import { STATUS_OF } from '~~/shared/problem'
 import type { SessionResponse } from '~~/shared/session'
-import { sessionOf, storeRefuses } from '../../tests/support/screens'
+import { sessionOf } from '../../tests/support/screens'
 import { rememberedSession, rememberSession } from '../local/database'
+import { storeRefuses } from '../local/store-for-tests'
 import { useSessionStore } from './session'
 
 const LAST = {

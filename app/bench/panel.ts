@@ -30,6 +30,7 @@ export type Panel =
         | 'shim-read'
         | 'shim-size'
         | 'newer'
+        | 'not-opened'
     }
   | { kind: 'ask'; asks: Field }
   | { kind: 'undo'; event: JobEvent }

@@ -1,6 +1,7 @@
 import { type DBSchema, type IDBPDatabase, openDB } from 'idb'
 import type { EventRequest } from '~~/shared/event-request'
 import type { JobResponse, OpenJobRequest } from '~~/shared/jobs'
+import type { ProblemBody } from '~~/shared/problem'
 import type { QuickJobRequest } from '~~/shared/quick-jobs'
 import type { SessionResponse } from '~~/shared/session'
 
@@ -47,6 +48,8 @@ export type Opening = {
   personId: number
   /** The server's words when it refused. */
   refused: string | null
+  /** Which refusal that was, and of an open job which. */
+  refusedAs?: Pick<ProblemBody, 'code' | 'detail'> | null
 } & ({ kind: 'quick'; request: QuickJobRequest } | { kind: 'job'; request: OpenJobRequest })
 
 interface Schema extends DBSchema {

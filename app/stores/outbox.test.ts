@@ -198,7 +198,7 @@ describe('jobs that began on this device', () => {
     await answerTo(outbox)
     await say('elsewhere')
     await settled(outbox, 1)
-    await vi.waitFor(() => expect(outbox.refusedOpening(JOB)).toBe('This machine has an open job.'))
+    await vi.waitFor(() => expect(outbox.refusedOpening(JOB)?.refused).toBe('This machine has an open job.'))
     expect(sent.filter(s => s.path.includes(String(JOB)))).toEqual([])
     expect(outbox.waiting.map(w => w.jobId)).toEqual([JOB])
   })

@@ -155,7 +155,7 @@ export const useOutboxStore = defineStore('outbox', () => {
         if (error instanceof Refused && error.status === 401) session.expired = true
         if (!(error instanceof Refused) || error.status >= 500 || error.status === 429) later()
         else if (error.status !== 401) {
-          await refuseOpening(opening, error.message)
+          await refuseOpening(opening, error.problem)
           continue
         }
         return false
@@ -164,8 +164,9 @@ export const useOutboxStore = defineStore('outbox', () => {
       }
     return true
   }
-  /** The words with which the shop refused to open a job that began here, or null. */
-  const refusedOpening = (jobId: number): string | null => openings.value.find(o => o.jobId === jobId)?.refused ?? null
+  /** A job that began here and that the shop refused to open, or null. */
+  const refusedOpening = (jobId: number): Opening | null =>
+    openings.value.find(o => o.jobId === jobId && o.refused !== null) ?? null
 
   /** Sends one answer. Returns whether the next may go. */
   async function send(entry: Waiting): Promise<boolean> {

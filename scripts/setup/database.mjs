@@ -137,8 +137,18 @@ function rotateLog(data) {
   if (existsSync(log) && statSync(log).size > MOST_LOG_BYTES) renameSync(log, `${log}.1`)
 }
 
+/** What was written down of a server is gone with it: its socket lay outside of the data, where paths are short. */
+function forgetServer(data) {
+  const note = join(data, 'mariadb.json')
+  if (!existsSync(note)) return
+  const { socketFolder } = JSON.parse(readFileSync(note, 'utf8'))
+  if (socketFolder) rmSync(socketFolder, { recursive: true, force: true })
+  rmSync(note, { force: true })
+}
+
 function launch(data, files, port, secrets) {
   rotateLog(data)
+  forgetServer(data)
   const socketFolder = mkdtempSync(join(tmpdir(), 'wembric-'))
   const child = spawn(
     'mariadbd',
@@ -163,7 +173,7 @@ function launch(data, files, port, secrets) {
     ],
     { stdio: 'ignore', detached: true },
   )
-  writeFileSync(join(data, 'mariadb.json'), JSON.stringify({ pid: child.pid, port }))
+  writeFileSync(join(data, 'mariadb.json'), JSON.stringify({ pid: child.pid, port, socketFolder }))
   return child
 }
 
@@ -283,7 +293,7 @@ export async function startDatabase(data, watch = true) {
     async stop() {
       stopWatching()
       await stopProcess(server.pid)
-      rmSync(join(data, 'mariadb.json'), { force: true })
+      forgetServer(data)
     },
   }
 }

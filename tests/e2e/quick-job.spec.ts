@@ -1,4 +1,4 @@
-import { expect, test } from '@playwright/test'
+import { type BrowserContext, expect, type Page, test } from '@playwright/test'
 import { instruction, noViolations, saved, signIn, workUntil } from './bench'
 import { beginQuick, countEffort, effortOf } from './effort'
 import { BenchHand } from './hand'
@@ -79,18 +79,16 @@ test.describe('without a server', () => {
     await expect(page.getByRole('heading', { level: 1 })).toContainText('Red tiller')
   })
 
-  test('a job on a machine of the shop begins offline, found with a slip, and is at the shop when the network is back', async ({
-    page,
-    context,
-  }) => {
-    test.setTimeout(180_000)
+  /** A job that begins offline on a machine of the shop, found with a slip. @returns its machine's id */
+  async function begunOffline(page: Page, context: BrowserContext): Promise<number> {
     await signIn(page)
     const tag = `OFF-${Date.now() % 1e6}`
-    await page.evaluate(async tag => {
+    const machineId = await page.evaluate(async tag => {
       const { rows } = await (await fetch('/api/models?q=minnow 125')).json()
       const body = { name: 'Lilac scooter', tag, modelId: rows[0].id, meterUnit: 'km', customer: { name: 'P. Vane' } }
       const headers = { 'content-type': 'application/json' }
-      await fetch('/api/machines', { method: 'POST', headers, body: JSON.stringify(body) })
+      const made = await fetch('/api/machines', { method: 'POST', headers, body: JSON.stringify(body) })
+      return (await made.json()).id as number
     }, tag)
     const fetched = page.waitForResponse(/device-shop/)
     await page.goto('/')
@@ -107,13 +105,60 @@ test.describe('without a server', () => {
     await page.getByRole('button', { name: 'Open the job' }).click()
     await page.waitForURL(/\/jobs\/-\d+$/)
     await expect(instruction(page)).toHaveText('Is this the Lilac scooter?')
-    await workUntil(page, 'Make sure it', gaps(), 'taps')
+    return machineId
+  }
+  const online = async (page: Page, context: BrowserContext) => {
     await context.setOffline(false)
     await page.evaluate(() => window.dispatchEvent(new Event('online')))
+  }
+
+  test('a job on a machine of the shop begins offline, found with a slip, and is at the shop when the network is back', async ({
+    page,
+    context,
+  }) => {
+    test.setTimeout(180_000)
+    await begunOffline(page, context)
+    await workUntil(page, 'Make sure it', gaps(), 'taps')
+    await online(page, context)
     await saved(page)
     const id = Number(/-\d+$/.exec(page.url())![0])
     await page.goto('/')
     await expect(page.locator(`[data-job="${id}"]`)).toContainText('Lilac scooter')
+  })
+
+  test('another opened a job on the machine meanwhile: what was answered offline goes into that one', async ({
+    page,
+    context,
+    browser,
+  }) => {
+    test.setTimeout(180_000)
+    const machineId = await begunOffline(page, context)
+    const asked = await workUntil(page, 'Make sure it', gaps(), 'taps')
+    const next = await instruction(page).innerText()
+    const office = await (await browser.newContext()).newPage()
+    await signIn(office, 'tam')
+    const id = await office.evaluate(async machineId => {
+      const [set] = await (await fetch('/api/blade-sets')).json()
+      const body = { machineId, bladeSetId: set.id, meter: null, complaint: 'due' }
+      const headers = { 'content-type': 'application/json' }
+      return (await (await fetch('/api/jobs', { method: 'POST', headers, body: JSON.stringify(body) })).json()).id
+    }, machineId)
+    await office.context().close()
+
+    await online(page, context)
+    await page.getByTestId('not-opened').getByRole('button', { name: 'What can be done' }).tap()
+    await expect(page.getByRole('heading', { name: 'The shop did not open this job' })).toBeVisible()
+    await noViolations(page)
+    await page.getByRole('button', { name: /^Move my \d+ answers to the job that is open/ }).tap()
+    await page.waitForURL(`**/jobs/${id}`)
+    await expect(instruction(page)).toHaveText(next)
+    await saved(page)
+    const { events } = await page.evaluate(async id => (await fetch(`/api/jobs/${id}?after=0`)).json(), id)
+    expect(events.length).toBe(asked.length + 2)
+    expect(JSON.stringify(events)).toContain('Meter 12 km')
+    await page.goto('/')
+    await expect(page.locator(`[data-job="${id}"]`)).toBeVisible()
+    await expect(page.getByText('Saved on this device, not sent yet')).toHaveCount(0)
   })
 })
 

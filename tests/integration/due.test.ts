@@ -1,4 +1,4 @@
-import { mkdtemp, readdir, readFile } from 'node:fs/promises'
+import { mkdtemp, readdir, readFile, rm } from 'node:fs/promises'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import ICAL from 'ical.js'
@@ -158,6 +158,7 @@ describe('a reminder', () => {
       date: '2026-11-25T09:00:00.000Z',
     })
     expect(read.text!.replaceAll('\r\n', '\n').trim()).toBe(text)
+    await rm(folder, { recursive: true })
   })
 })
 

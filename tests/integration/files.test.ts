@@ -1,5 +1,5 @@
 import { execFileSync } from 'node:child_process'
-import { mkdtempSync, writeFileSync } from 'node:fs'
+import { mkdtempSync, rmSync, writeFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import sharp from 'sharp'
@@ -22,9 +22,11 @@ beforeAll(async () => {
 }, 60_000)
 afterAll(() => pool.end())
 
+const folder = mkdtempSync(join(tmpdir(), 'pdf-'))
+afterAll(() => rmSync(folder, { recursive: true, force: true }))
 /** A PDF as another program reads it: its words, its fonts, its pages. */
 function read(bytes: Uint8Array): { text: string; fonts: string[]; pages: number; size: string } {
-  const file = join(mkdtempSync(join(tmpdir(), 'pdf-')), 'a.pdf')
+  const file = join(folder, 'a.pdf')
   writeFileSync(file, bytes)
   const run = (name: string, ...args: string[]) => execFileSync(name, args, { encoding: 'utf8' })
   const info = run('pdfinfo', file)

@@ -11,19 +11,37 @@ defineProps<{
   expired: boolean
   /** Why the last answer does not count, or what is wrong with keeping answers here. */
   unrecorded: string | null
+  /** Why the shop did not open this job, which began here. */
+  notOpened: string | null
   toSend: number
   refused: Waiting[]
   unplaced: JobEvent[]
   pin: JobPin
   newer: RevisionRow | null
 }>()
-defineEmits<{ signIn: []; discard: [id: string]; place: [id: string, when: 'before' | 'after']; newer: [] }>()
+defineEmits<{
+  signIn: []
+  discard: [id: string]
+  place: [id: string, when: 'before' | 'after']
+  newer: []
+  notOpened: []
+}>()
 </script>
 
 <template>
-  <div v-if="unrecorded || expired || refused.length || unplaced.length || newer" class="notices" role="alert">
+  <div
+    v-if="unrecorded || notOpened || expired || refused.length || unplaced.length || newer"
+    class="notices"
+    role="alert"
+  >
     <div v-if="unrecorded" class="notice stop" data-testid="unrecorded">
       <p>{{ unrecorded }}</p>
+    </div>
+    <div v-if="notOpened" class="notice stop" data-testid="not-opened">
+      <p>{{ notOpened }}</p>
+      <Button severity="secondary" outlined @click="$emit('notOpened')">{{
+        t('bench-notices.what-can-be-done')
+      }}</Button>
     </div>
     <div v-if="expired" class="notice">
       <p>

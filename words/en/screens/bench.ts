@@ -26,6 +26,7 @@ export const bench = {
     `(${person}, another device): felt before or after the turn?`,
   'bench-notices.before': 'Before',
   'bench-notices.discard-it': 'Discard it',
+  'bench-notices.what-can-be-done': 'What can be done',
   'bench-notices.revision-is-in-force-this': ({ inForce, own }: Shown<'inForce' | 'own'>) =>
     `Revision ${inForce} is in force; this job goes by ${own}.`,
   'bench-notices.see-what-changes': 'See what changes',

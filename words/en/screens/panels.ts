@@ -1,6 +1,14 @@
 import type { Role } from '../../../core/engine'
 import { count, type Shown } from '../grammar'
 
+/** What a job was begun with; empty where nothing was said. */
+interface CarriedOver {
+  machine: string
+  meter: string
+  complaint: string
+  tasks: string
+}
+
 /** What the panels beside the keys say: fetched with them, after the first question. */
 export const panels = {
   'aim-off-form.by-how-much': 'By how much',
@@ -205,6 +213,36 @@ export const panels = {
   'found-panel.what-becomes': 'What becomes of it',
   'found-panel.end': ({ end }: { end: 'replaced' | 'to do' | 'not to be had' }) =>
     ({ 'replaced': 'Replaced', 'to do': 'To do', 'not to be had': 'Part not available' })[end],
+  'carry.answered-there': ({ person }: { person: string }) =>
+    `${person} has answered in that job already, so yours cannot be added to it. Go on there, and answer again what you found.`,
+  'carry.other-spec': ({ own, theirs }: { own: number; theirs: number }) =>
+    `That job goes by revision ${theirs} of the spec, and your answers by revision ${own}. Go on there, and answer again what you found.`,
+  'carry.other-blades': ({ set }: { set: string }) =>
+    `That job does not have the blade set ${set} as it is here. Go on there, and answer again what you found.`,
+  'carry.closed': 'That job is closed by now. Try to open this one again.',
+  'not-opened.title': 'The shop did not open this job',
+  'not-opened.answers': ({ answers }: { answers: number }) =>
+    answers === 0
+      ? 'Nothing was answered in it yet.'
+      : `${answers === 1 ? 'Your answer is' : `Your ${answers} answers are`} kept on this device.`,
+  'not-opened.bring': ({ answers }: { answers: number }) =>
+    answers === 0
+      ? 'Go on in the job that is open'
+      : `Move ${answers === 1 ? 'my answer' : `my ${answers} answers`} to the job that is open`,
+  'not-opened.bring-note': 'Possible while nobody has worked in that job. Nothing is lost.',
+  'not-opened.see-it': 'See the open job',
+  'not-opened.see-it-note': 'Your answers stay here meanwhile.',
+  'not-opened.without-meter': 'Open it without the meter reading',
+  'not-opened.without-meter-note': ({ meter }: { meter: string }) => `${meter} becomes a note: put it right later.`,
+  'not-opened.again': 'Try to open it again',
+  'not-opened.again-note': 'When what is in the way was put right.',
+  'not-opened.discard': 'Discard this job',
+  'not-opened.discard-ask': ({ answers }: { answers: number }) =>
+    answers === 0
+      ? 'Discard this job? It was never at the shop.'
+      : `Discard this job and ${answers === 1 ? 'its answer' : `its ${answers} answers`}? Nobody can bring them back.`,
+  'not-opened.came-for': ({ machine, meter, complaint, tasks }: CarriedOver) =>
+    `Begun on a device as a job of its own: ${machine}.${meter ? ` Meter ${meter}.` : ''}${complaint ? ` Complaint: ${complaint}.` : ''}${tasks ? ` Also: ${tasks}.` : ''}`,
   'pressure-panel.kind': ({ kind }: { kind: 'compression' | 'leak-down' }) =>
     kind === 'compression' ? 'Compression' : 'Leak-down',
   'pressure-panel.when': ({ when }: { when: 'before' | 'after' }) => (when === 'before' ? 'Before setting' : 'After'),

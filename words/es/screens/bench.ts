@@ -21,6 +21,7 @@ export const bench: Words<typeof english> = {
     `(${person}, otro aparato): ¿sentido antes o después del giro?`,
   'bench-notices.before': 'Antes',
   'bench-notices.discard-it': 'Descartarla',
+  'bench-notices.what-can-be-done': 'Qué se puede hacer',
   'bench-notices.revision-is-in-force-this': ({ inForce, own }) =>
     `Rige la revisión ${inForce}; este trabajo va por la ${own}.`,
   'bench-notices.see-what-changes': 'Ver qué cambia',

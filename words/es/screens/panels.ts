@@ -196,6 +196,38 @@ export const panels: Words<typeof english> = {
   'found-panel.what-becomes': 'Qué se hace con ella',
   'found-panel.end': ({ end }) =>
     ({ 'replaced': 'Cambiada', 'to do': 'Pendiente', 'not to be had': 'No se consigue' })[end],
+  'carry.answered-there': ({ person }) =>
+    `${person} ya respondió en ese trabajo, así que lo suyo no se le puede añadir. Siga allí y responda otra vez lo que encontró.`,
+  'carry.other-spec': ({ own, theirs }) =>
+    `Ese trabajo va por la revisión ${theirs} de la ficha y sus respuestas por la ${own}. Siga allí y responda otra vez lo que encontró.`,
+  'carry.other-blades': ({ set }) =>
+    `Ese trabajo no tiene el juego de galgas ${set} como está aquí. Siga allí y responda otra vez lo que encontró.`,
+  'carry.closed': 'Ese trabajo ya está cerrado. Intente abrir este otra vez.',
+  'not-opened.title': 'El taller no abrió este trabajo',
+  'not-opened.answers': ({ answers }) =>
+    answers === 0
+      ? 'Aún no se respondió nada en él.'
+      : answers === 1
+        ? 'Su respuesta está guardada en este aparato.'
+        : `Sus ${answers} respuestas están guardadas en este aparato.`,
+  'not-opened.bring': ({ answers }) =>
+    answers === 0
+      ? 'Seguir en el trabajo que está abierto'
+      : `Pasar ${answers === 1 ? 'mi respuesta' : `mis ${answers} respuestas`} al trabajo que está abierto`,
+  'not-opened.bring-note': 'Se puede mientras nadie haya trabajado en él. No se pierde nada.',
+  'not-opened.see-it': 'Ver el trabajo abierto',
+  'not-opened.see-it-note': 'Sus respuestas quedan aquí mientras tanto.',
+  'not-opened.without-meter': 'Abrirlo sin la lectura del contador',
+  'not-opened.without-meter-note': ({ meter }) => `${meter} queda como nota: corríjalo después.`,
+  'not-opened.again': 'Intentar abrirlo otra vez',
+  'not-opened.again-note': 'Cuando se haya corregido lo que lo impide.',
+  'not-opened.discard': 'Descartar este trabajo',
+  'not-opened.discard-ask': ({ answers }) =>
+    answers === 0
+      ? '¿Descartar este trabajo? Nunca llegó al taller.'
+      : `¿Descartar este trabajo y ${answers === 1 ? 'su respuesta' : `sus ${answers} respuestas`}? Nadie podrá recuperarlas.`,
+  'not-opened.came-for': ({ machine, meter, complaint, tasks }) =>
+    `Empezado en un aparato como trabajo propio: ${machine}.${meter ? ` Contador ${meter}.` : ''}${complaint ? ` Motivo: ${complaint}.` : ''}${tasks ? ` Además: ${tasks}.` : ''}`,
   'pressure-panel.kind': ({ kind }) => (kind === 'compression' ? 'Compresión' : 'Fugas'),
   'pressure-panel.when': ({ when }) => (when === 'before' ? 'Antes de ajustar' : 'Después'),
   'pressure-panel.throttle': ({ throttle }) => (throttle === 'open' ? 'Acelerador abierto' : 'Acelerador cerrado'),

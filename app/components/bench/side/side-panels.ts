@@ -19,6 +19,7 @@ import EvidencePanel from './EvidencePanel.vue'
 import FigurePanel from './FigurePanel.vue'
 import FoundPanel from './FoundPanel.vue'
 import NewerSpecPanel from './NewerSpecPanel.vue'
+import NotOpenedPanel from './NotOpenedPanel.vue'
 import PhotosPanel from './PhotosPanel.vue'
 import PressurePanel from './PressurePanel.vue'
 import ReasonsPanel from './ReasonsPanel.vue'
@@ -131,6 +132,7 @@ const SIDES: { [K in SideKind]: (given: Given, panel: Extract<Panel, { kind: K }
       : null,
   'shim-read': shim,
   'shim-size': shim,
+  'not-opened': ({ view }) => [NotOpenedPanel, { pin: view.pin }],
   'pressure': given => [PressurePanel, { view: given.view, onRecord: record(given) }],
   'photos': ({ view, jobId }) => [PhotosPanel, { machineId: view.pin.machine.id, jobId }],
   'undo': ({ view, screen }, { event }) => [UndoPanel, { event, pin: view.pin, onRetract: screen.retract }],

@@ -196,13 +196,15 @@ useHead({
       <h1 v-if="inKeysPlace !== 'keys'" class="hidden-words">{{ view.pin.machine.name }}</h1>
       <BenchNotices
         :expired="session.expired"
-        :unrecorded="bench.unrecorded.value ?? outbox.refusedOpening(jobId) ?? outbox.trouble"
+        :unrecorded="bench.unrecorded.value ?? outbox.trouble"
+        :not-opened="panel.kind === 'not-opened' ? null : (outbox.refusedOpening(jobId)?.refused ?? null)"
         :to-send="bench.toSend.value"
         :refused="refused"
         :unplaced="view.state.unplaced"
         :pin="view.pin"
         :newer="panel.kind === 'newer' ? null : newer"
         @newer="panel = { kind: 'newer' }"
+        @not-opened="panel = { kind: 'not-opened' }"
         @sign-in="signOutAndIn"
         @discard="outbox.discard($event)"
         @place="placed"

@@ -254,6 +254,22 @@ describe('what is in hand', () => {
     expect(book.next()).toMatchObject({ step: 'prove', trial: { valveId: 'intake' } })
     expect(book.say(trial('intake', 0.12, 'no-go')).next().requirement?.id).toContain('exhaust')
   })
+  it('a valve that was in as found and is not in the proof, untouched between, is not opened without a word', () => {
+    const proved = (...asFound: Happening[]) =>
+      found(said()).say(
+        ...asFound,
+        { type: 'mark-checked', payload: { valveId: 'exhaust', still: true } },
+        trial('exhaust', 0.12, 'drag'),
+        { type: 'prove-turned', payload: { turns: 2, to: T } },
+        trial('intake', 0.13, 'free'),
+        trial('exhaust', 0.12, 'drag'),
+      )
+    const now = proved(trial('intake', 0.1, 'free'), trial('intake', 0.12, 'no-go')).next()
+    expect(now.instruction).toBe('Loosen the intake locknut')
+    expect(tell(now.why)).toMatch(
+      /As found it was within limits, and nothing was set since\. .*Feel both sides once more/,
+    )
+  })
   it('an estimate is kept as one and proves nothing', () => {
     const book = found(said()).say({ type: 'estimate', payload: { valveId: 'intake', mm: 0.381, text: '15 thou' } })
     expect(readingRows(book.view())).toEqual([])

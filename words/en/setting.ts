@@ -83,6 +83,9 @@ export const setting = {
   'set.loosen.note': ({ head }: Pick<Adjuster, 'head'>) =>
     `First note where the ${head === 'slot' ? 'slot' : 'key'} points: mark one end.`,
 
+  'set.was-in': 'As found it was within limits, and nothing was set since.',
+  'set.was-in.feel-again': 'Feel both sides once more before you loosen it: Undo takes back the last feel.',
+
   'set.nipped.label': ({ valve }: OfValve) => `${valve}, nipped`,
   'set.it-moved': ({ by }: By) =>
     by === 'self-locking nut' ? 'It moved: put the wrench on again' : `It moved: loosen the ${PARTS[by].nip} again`,

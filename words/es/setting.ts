@@ -84,6 +84,9 @@ export const setting: Words<typeof english> = {
   'set.loosen.note': ({ head }) =>
     `Antes fíjese a dónde apunta ${head === 'slot' ? 'la ranura' : 'la llave'}: marque un extremo.`,
 
+  'set.was-in': 'Como se encontró estaba dentro de los límites, y desde entonces no se ajustó nada.',
+  'set.was-in.feel-again': 'Compruebe otra vez antes de aflojarla: «Deshacer» quita la última respuesta.',
+
   'set.nipped.label': ({ valve }) => `${valveName(valve)}, arrimada`,
   'set.it-moved': ({ by }) =>
     by === 'self-locking nut' ? 'Se movió: ponga la llave otra vez' : `Se movió: afloje ${PARTS[by].theNip} otra vez`,

@@ -85,7 +85,8 @@ export const setting: Words<typeof english> = {
     `Antes fíjese a dónde apunta ${head === 'slot' ? 'la ranura' : 'la llave'}: marque un extremo.`,
 
   'set.was-in': 'Como se encontró estaba dentro de los límites, y desde entonces no se ajustó nada.',
-  'set.was-in.feel-again': 'Compruebe otra vez antes de aflojarla: «Deshacer» quita la última respuesta.',
+  'set.was-in.feel-again': ({ opens }) =>
+    `Compruebe otra vez antes de ${opens === 'nut' ? 'aflojarla' : 'sacar el árbol'}: «Deshacer» quita la última respuesta.`,
 
   'set.nipped.label': ({ valve }) => `${valveName(valve)}, arrimada`,
   'set.it-moved': ({ by }) =>

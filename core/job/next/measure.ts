@@ -14,7 +14,7 @@ import { type Said, say, type Text } from '../../said'
 import { aimOf } from '../aim'
 import type { GapChange } from '../gap-change'
 import { MOST_ROUNDS, standsByAngle } from '../setting'
-import { presentReading, type Reading, type ValveState } from '../state'
+import { latestReading, presentReading, type Reading, readingIn, type ValveState } from '../state'
 import { stopHere } from '../stop-work'
 import { foundInElsewhere, tellsApart } from '../two-places'
 import { trialOf } from '../valve-work'
@@ -59,6 +59,13 @@ function wouldProve({ pin, state }: JobView, valve: ValveState, stack: Stack, se
 /** What a reading proves by now; nothing before its first blade. */
 export const readingWords = (view: JobView, reading: Reading | undefined, valveId: string): Text =>
   reading?.trials.length ? judgeReading(view.pin, reading, valveId).reason : ''
+/** It was in as found, nothing was set since, and now it is not: one of the two feels may be the hand's. */
+export function wasInWords(view: JobView, valve: ValveState, opens: 'nut' | 'cam'): Text {
+  const [asFound, now] = [readingIn(valve, 'as found'), latestReading(valve)]
+  if (valve.round > 0 || !asFound || !now || asFound === now) return ''
+  const before = judgeReading(view.pin, asFound, valve.valveId)
+  return before.verdict === 'in' ? [say('set.was-in'), before.reason, say('set.was-in.feel-again', { opens })] : ''
+}
 const alreadySaid = (view: JobView, valve: ValveState): Text => readingWords(view, presentReading(valve), valve.valveId)
 
 /**

@@ -6,24 +6,16 @@ import { type Aim, aimOf, judgeAfterLock } from '../aim'
 import type { GapChange } from '../gap-change'
 import { bladeHabitWords, lockTorque } from '../lock-torque'
 import { MOST_ROUNDS } from '../setting'
-import { latestReading, presentReading, readingIn, type ValveState } from '../state'
+import { latestReading, presentReading, type ValveState } from '../state'
 import { expectedPolicy, type JobView, judgeReading, latestVerdict, setInHand } from '../view'
 import { withReason, writeDown } from './keys'
-import { feelKeys, markCheckThing, readingWords, trialThing, wantsMarkCheck } from './measure'
+import { feelKeys, markCheckThing, readingWords, trialThing, wantsMarkCheck, wasInWords } from './measure'
 import { screwStage } from './set-stage'
 import { key, type Worded } from './thing'
 
 /** What the blades in hand will be able to say once it is set: said before the nut is loosened. */
 const withoutBladeWords = (view: JobView, aim: Aim): Text =>
   aim.after ? '' : say('set.without-blade', { set: setInHand(view).name, others: view.pin.otherSets.map(s => s.name) })
-
-/** It was in as found, nothing was set since, and now it is not: one of the two feels may be the hand's. */
-function wasInWords(view: JobView, valve: ValveState): Text {
-  const [asFound, now] = [readingIn(valve, 'as found'), latestReading(valve)]
-  if (valve.round > 0 || !asFound || !now || asFound === now) return ''
-  const before = judgeReading(view.pin, asFound, valve.valveId)
-  return before.verdict === 'in' ? [say('set.was-in'), before.reason, say('set.was-in.feel-again')] : ''
-}
 
 /** The nut comes loose: the next round begins, unless there were rounds enough. */
 export function loosenThing(view: JobView, valve: ValveState): Worded {
@@ -62,7 +54,7 @@ export function loosenThing(view: JobView, valve: ValveState): Worded {
     instruction: say('set.loosen', { valve: name, by }),
     why: [
       readingWords(view, latestReading(valve), valveId),
-      wasInWords(view, valve),
+      wasInWords(view, valve, 'nut'),
       say('set.loosen.note', { head: engine.adjuster.head }),
       withoutBladeWords(view, aim),
     ],

@@ -6,7 +6,7 @@ import { shimIn } from '../shim-state'
 import { presentReading, type ValveState } from '../state'
 import { type JobView, judgeReading, latestVerdict, targetFor } from '../view'
 import { leaveForNow, somethingOdd, writeDown } from './keys'
-import { trialThing } from './measure'
+import { trialThing, wasInWords } from './measure'
 import { key, type Worded } from './thing'
 
 /** A reading no wider than this from zero: the gap may as well be below it. */
@@ -55,7 +55,14 @@ export function shimThing(view: JobView, valve: ValveState): Worded {
       label: say('shim.label', { valve: unreadName }),
       instruction: say('shim.read', { valve: unreadName }),
       stage: { kind: 'shims', valveId: unread.valveId },
-      why: say('shim.read.why'),
+      why: [
+        wasInWords(
+          view,
+          view.state.valves.find(v => v.valveId === unread.valveId)!,
+          'cam',
+        ),
+        say('shim.read.why'),
+      ],
       keys: [key(say('key.shim-read'), say('key.shim-read.help'), null, 'shim-read'), leaveForNow, writeDown],
     }
   }

@@ -37,7 +37,7 @@ export default defineConfig({
           pool: 'threads',
           include: ['app/**/*.test.ts'],
           environment: 'happy-dom',
-          setupFiles: ['app/words-for-tests.ts'],
+          setupFiles: ['app/quiet-after-tests.ts', 'app/words-for-tests.ts'],
           testTimeout: 30_000,
         },
       },

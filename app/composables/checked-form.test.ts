@@ -90,6 +90,14 @@ describe('a form that is checked', () => {
     expect(said().map(Boolean)).toEqual([false, true, true])
     expect(document.activeElement).toBe(page.findAll('input')[1]!.element)
   })
+  it('two taps in a hurry send it once', async () => {
+    const { page, typed, sent } = given()
+    Object.assign(typed, { shop: 'Shop', lead: { name: 'Ada', signIn: 'ada', password: 'quillbrook' } })
+    shopAnswers(() => ({ status: 200, body: {} }))
+    await Promise.all([page.find('form').trigger('submit'), page.find('form').trigger('submit')])
+    await flushPromises()
+    expect(sent()).toBe(1)
+  })
   it('what only the server knows stands at its field too, and goes with the next sending', async () => {
     const { page, typed, said, sent } = given()
     Object.assign(typed, { shop: 'Shop', lead: { name: 'Ada', signIn: 'ada', password: 'quillbrook' } })

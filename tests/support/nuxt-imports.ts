@@ -9,3 +9,4 @@ export const useRouter = () => ({
   },
 })
 export const navigateTo = vi.fn()
+export const defineNuxtRouteMiddleware = <T>(guard: T): T => guard

@@ -1,6 +1,7 @@
 import { mount } from '@vue/test-utils'
 import { createPinia, setActivePinia } from 'pinia'
 import PrimeVue from 'primevue/config'
+import ToastService from 'primevue/toastservice'
 import { vi } from 'vitest'
 import { defineComponent, h } from 'vue'
 import type { SessionResponse } from '../../shared/session'
@@ -15,7 +16,7 @@ export function within<T>(setup: () => T): { it: T; end: () => void } {
         return () => h('div')
       },
     }),
-    { global: { plugins: [PrimeVue] } },
+    { global: { plugins: [PrimeVue, ToastService] } },
   )
   return { it: made, end: () => page.unmount() }
 }

@@ -46,8 +46,12 @@ provide(FORM_AROUND, {
   },
 })
 
+let isChecking = false
 async function submit(): Promise<void> {
-  const isRight = await checks.all()
+  // a second tap in a hurry sends nothing twice
+  if (isChecking || form.busy.value) return
+  isChecking = true
+  const isRight = await checks.all().finally(() => (isChecking = false))
   if (isRight && ![...unread].some(test => test())) return emit('send')
   emit('stopped')
   await nextTick()

@@ -104,7 +104,7 @@ onMounted(draw)
 // another theme has other colors
 useMutationObserver(document.documentElement, draw, { attributes: true, attributeFilter: ['class'] })
 onUnmounted(() => charts.forEach(c => c.destroy()))
-watch(() => props.valve.valveId, draw, { flush: 'post' })
+watch(() => [props.valve, props.engine], draw, { flush: 'post' })
 </script>
 
 <template>

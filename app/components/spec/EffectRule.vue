@@ -23,9 +23,17 @@ const most = computed(
 )
 const x = (mm: number) => 8 + ((mm - least.value) / (most.value - least.value)) * (W - 16)
 const height = computed(() => Math.max(48, props.readings.length * ROW + 16))
-const ticks = computed(() =>
-  Array.from({ length: Math.round((most.value - least.value) / 0.02) + 1 }, (_, i) => least.value + i * 0.02),
-)
+/** A figure needs this much of the rule: a typing slip may make it ten times as long. */
+const FIGURE = 46
+const ticks = computed(() => {
+  const hundredths = Math.round((most.value - least.value) * 100)
+  const step = [2, 5, 10, 20, 50, 100].find(s => (hundredths / s) * FIGURE <= W - 16) ?? 200
+  const from = Math.ceil(Math.round(least.value * 100) / step) * step
+  return Array.from(
+    { length: Math.floor((Math.round(most.value * 100) - from) / step) + 1 },
+    (_, i) => (from + i * step) / 100,
+  )
+})
 const dashed = (v: Verdict) => v === 'unproved'
 </script>
 
@@ -41,7 +49,7 @@ const dashed = (v: Verdict) => v === 'unproved'
       :key="tick"
       :x="x(tick)"
       y="13"
-      :text-anchor="i === 0 ? 'start' : i === ticks.length - 1 ? 'end' : 'middle'"
+      :text-anchor="x(tick) < 24 ? 'start' : x(tick) > W - 24 ? 'end' : 'middle'"
       font-size="14"
       font-weight="600"
     >

@@ -1,0 +1,22 @@
+import { afterAll } from 'vitest'
+
+/**
+ * App tests share a document: what one file leaves to be done later (an outbox that tries again, a page that asks now
+ * and then) would ask in the middle of another. It ends with its file.
+ */
+const pending = new Set<ReturnType<typeof setTimeout>>()
+const [later, often] = [globalThis.setTimeout, globalThis.setInterval]
+const noted =
+  (make: typeof setTimeout) =>
+  (...given: Parameters<typeof setTimeout>) => {
+    const timer = make(...given)
+    pending.add(timer)
+    return timer
+  }
+Object.assign(globalThis, { setTimeout: noted(later), setInterval: noted(often as typeof setTimeout) })
+
+afterAll(() => {
+  for (const timer of pending) clearTimeout(timer)
+  pending.clear()
+  Object.assign(globalThis, { setTimeout: later, setInterval: often })
+})

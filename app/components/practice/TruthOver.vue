@@ -128,7 +128,11 @@ defineExpose({ go })
             :viewBox="`0 0 ${W} 22`"
             role="img"
             :aria-label="
-              t('truth-over.measured-truly-mm', { name: v.name, measured: believedWords(v), trueMm: mm(v.trueMm) })
+              t('truth-over.measured-truly-mm', {
+                name: named(v.name),
+                measured: believedWords(v),
+                trueMm: mm(v.trueMm),
+              })
             "
           >
             <rect x="1" y="1" :width="W - 2" height="20" fill="var(--white)" stroke="var(--ink)" stroke-width="1.4" />

@@ -12,11 +12,16 @@ import BackButton from './BackButton.vue'
 /** Compression or leak-down of a cylinder, before the valves are touched or after, with how it was taken. */
 const props = defineProps<{ view: JobView }>()
 const emit = defineEmits<{ record: [happening: Happening]; back: [] }>()
+/** As it was read last on this job; else as the gauges of a shop that works in thou read. Common practice. */
+function usualUnit({ pin, state }: JobView): PressureUnit {
+  const last = state.pressures.findLast(read => read.kind === 'compression')
+  return last?.kind === 'compression' ? last.unit : pin.unit === 'thou' ? 'psi' : 'kPa'
+}
 const cylinders = computed(() => props.view.pin.spec.engine.cylinders)
 const read = reactive({
   kind: 'compression' as 'compression' | 'leak-down',
   when: (props.view.state.valves.some(v => v.round > 0) ? 'after' : 'before') as 'before' | 'after',
-  unit: 'kPa' as PressureUnit,
+  unit: usualUnit(props.view),
   throttle: 'open' as 'open' | 'shut',
   engine: 'cold' as 'cold' | 'warm',
   cylinderId: cylinders.value[0]?.id ?? null,

@@ -1,6 +1,10 @@
+import { reactive } from 'vue'
 import type { TaskRow } from '~~/shared/board'
 import { api } from '../utils/api'
 import { useForm } from './useForm'
+
+/** What is being typed for a job, by its id: it outlives the panel that it is typed into. */
+export const typedTasks = reactive(new Map<number, string>())
 
 /** What else a visit is for: added to a job, ticked, taken off. Each says whether it was done. */
 export function useTasks() {

@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import Button from 'primevue/button'
 import InputText from 'primevue/inputtext'
-import { computed, ref } from 'vue'
+import { computed } from 'vue'
 import type { BayCard, BayResponse, TaskRow } from '~~/shared/board'
-import { useTasks } from '../../composables/useTasks'
+import { typedTasks, useTasks } from '../../composables/useTasks'
 import { t } from '../../words'
 
 /** What is done to a card without dragging: whose it is, sooner or later, and what else the visit is for. */
@@ -15,14 +15,19 @@ const later = () => emit('place', props.card.assigned?.id ?? null, props.among[i
 
 const tasks = useTasks()
 const { form } = tasks
-const name = ref('')
+/** What is being typed stays with its card: the panel closes when the card moves, or another's is opened. */
+const name = computed({
+  get: () => typedTasks.get(props.card.jobId) ?? '',
+  set: words => typedTasks.set(props.card.jobId, words),
+})
 const NEEDS: { value: TaskRow['needs']; label: string }[] = [
   { value: 'either', label: t('common.any-time') },
   { value: 'warm', label: t('common.warm-engine') },
   { value: 'cold', label: t('common.cold-engine') },
 ]
 async function add(needs: TaskRow['needs']): Promise<void> {
-  if (!(await tasks.add(props.card.jobId, name.value, needs))) return
+  // a second tap in a hurry adds it once
+  if (form.busy.value || !(await tasks.add(props.card.jobId, name.value, needs))) return
   name.value = ''
   emit('changed')
 }

@@ -114,7 +114,7 @@ export const bench = {
   'page-jobs-id.bench-wembric': 'Bench, Wembric',
   'page-jobs-id.fetching-the-job': 'Fetching the job …',
   'page-jobs-id.job': ({ modelName, owner, number }: Shown<'modelName' | 'owner' | 'number'>) =>
-    [modelName, owner, number ? `job ${number}` : ''].filter(Boolean).join(' · '),
+    [modelName, owner, number ? `job\u{A0}${number}` : ''].filter(Boolean).join(' · '),
   'page-jobs-id.on': 'On',
   'page-jobs-id.rev': ({ revision, draft }: { revision: number; draft: boolean }) =>
     `rev ${revision}${draft ? ', draft' : ''}`,

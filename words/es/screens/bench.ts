@@ -104,7 +104,7 @@ export const bench: Words<typeof english> = {
   'page-jobs-id.bench-wembric': 'Banco, Wembric',
   'page-jobs-id.fetching-the-job': 'Trayendo el trabajo …',
   'page-jobs-id.job': ({ modelName, owner, number }) =>
-    [modelName, owner, number ? `trabajo ${number}` : ''].filter(Boolean).join(' · '),
+    [modelName, owner, number ? `trabajo\u{A0}${number}` : ''].filter(Boolean).join(' · '),
   'page-jobs-id.on': 'En',
   'page-jobs-id.rev': ({ revision, draft }) => `rev ${revision}${draft ? ', borrador' : ''}`,
   'page-jobs-id.step-of': ({ step, n }) => `${step}, ${n} de 6`,

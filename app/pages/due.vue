@@ -19,7 +19,10 @@ const due = ref<DueResponse | null>(null)
 const weeks = ref<number | null>(8)
 const told = ref<{ customerId: number } | null>(null)
 const load = async () => {
-  due.value = (await form.send(() => api('GET /api/due', { query: { weeks: weeks.value ?? 8 } }))) ?? due.value
+  const asked = weeks.value
+  const found = await form.send(() => api('GET /api/due', { query: { weeks: asked ?? 8 } }))
+  // a late answer to an earlier choice is not shown as the later one's
+  if (found && asked === weeks.value) due.value = found
 }
 onMounted(load)
 watch(weeks, load)

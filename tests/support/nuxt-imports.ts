@@ -10,3 +10,5 @@ export const useRouter = () => ({
 })
 export const navigateTo = vi.fn()
 export const defineNuxtRouteMiddleware = <T>(guard: T): T => guard
+export const definePageMeta = (): void => {}
+export const useHead = (): void => {}

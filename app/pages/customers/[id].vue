@@ -32,18 +32,25 @@ const given = reactive({ name: '', contact: '', email: '', language: null as Lan
 const summary = ref<CustomerSummary | null>(null)
 const thisYear = new Date().getFullYear()
 const year = ref<number | null>(thisYear)
-const paper = ref<'A4' | 'Letter' | null>('A4')
+// the paper of the place. Common practice: Letter in the Americas, A4 elsewhere
+const paper = ref<'A4' | 'Letter' | null>(session.shop?.timeZone.startsWith('America/') ? 'Letter' : 'A4')
 const intoId = ref<number | null>(null)
+const into = computed(() => all.value.find(c => c.id === intoId.value)?.name ?? '')
 const said = useSaid()
 const loadYear = async () => {
-  summary.value =
-    (await form.send(() => api('GET /api/customers/:id/summary', { id, query: { year: year.value } }))) ?? summary.value
+  const asked = year.value
+  const found = await form.send(() => api('GET /api/customers/:id/summary', { id, query: { year: asked } }))
+  // a late answer to an earlier choice is not shown as the later one's
+  if (found && asked === year.value) summary.value = found
 }
+/** How to reach them as it is on record: nothing is kept over what this page has not read. */
+const own = computed(() => all.value.find(c => c.id === id) ?? null)
 onMounted(async () => {
   await loadYear()
   all.value = (await form.send(() => api('GET /api/customers'))) ?? []
-  const own = all.value.find(c => c.id === id)
-  if (own) Object.assign(given, { name: own.name, contact: own.contact, email: own.email, language: own.language })
+  if (!own.value) return
+  const { name, contact, email, language } = own.value
+  Object.assign(given, { name, contact, email, language })
 })
 watch(year, loadYear)
 useHead({
@@ -116,7 +123,7 @@ async function remove(): Promise<void> {
           <p class="next">{{ t('page-customers-id.next-due', { due: m.due, why: m.why }) }}</p>
         </article>
       </section>
-      <section>
+      <section v-if="own">
         <h2>{{ t('page-customers-id.how-to-reach-them') }}</h2>
         <CheckedForm class="fields" :form="other" :schema="customerSchema" :body="() => given" @send="keep">
           <div class="grid">
@@ -146,10 +153,16 @@ async function remove(): Promise<void> {
             filter
           />
           <div class="actions">
-            <Button severity="secondary" outlined :disabled="!intoId" @click="merge">
-              {{ t('page-customers-id.merge') }}</Button><Button severity="secondary" outlined @click="remove">
-              {{ t('page-customers-id.remove-owner') }}
-            </Button>
+            <EndButton
+              :label="t('page-customers-id.merge')"
+              :ask="t('page-customers-id.merge-asks', { name: own.name, into })"
+              :disabled="!intoId"
+              @end="merge"
+            /><EndButton
+              :label="t('page-customers-id.remove-owner')"
+              :ask="t('page-customers-id.remove-asks', { name: own.name })"
+              @end="remove"
+            />
           </div>
         </div>
         <p v-if="other.failed.value" class="wrong" role="alert">{{ other.failed.value }}</p>

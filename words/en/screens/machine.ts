@@ -69,6 +69,8 @@ export const machine = {
   'page-customers-id.as-the-shop': 'Language of whoever signs',
   'page-customers-id.machines-and-what-was-done': ({ year }: Shown<'year'>) => `Machines, and what was done in ${year}`,
   'page-customers-id.merge': 'Merge',
+  'page-customers-id.merge-asks': ({ name, into }: Shown<'name' | 'into'>) =>
+    `Merge ${name} into ${into}? The machines go to ${into}, and ${name} leaves the list. It can’t be undone.`,
   'page-customers-id.next-due': ({ due, why }: Shown<'due' | 'why'>) => `Next due ${due}. ${why}`,
   'page-customers-id.no-machine-is-on-record': 'No machine is on record.',
   'page-customers-id.not-here-in': ({ year }: Shown<'year'>) => `Not here in ${year}.`,
@@ -81,6 +83,7 @@ export const machine = {
   'page-customers-id.erase': 'Erase this owner',
   'page-customers-id.erase-asks': ({ name }: Shown<'name'>) =>
     `Name, addresses and letters of ${name} are gone for good. Their machines keep their history, without the name.`,
+  'page-customers-id.remove-asks': ({ name }: Shown<'name'>) => `Remove ${name}? Owners with machines stay.`,
   'page-customers-id.remove-owner': 'Remove owner',
   'page-customers-id.summary-as-pdf': 'Summary as PDF',
   'page-customers-id.telephone-address': 'Telephone, address',

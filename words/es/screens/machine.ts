@@ -67,6 +67,8 @@ export const machine: Words<typeof english> = {
   'page-customers-id.as-the-shop': 'El idioma de quien firma',
   'page-customers-id.machines-and-what-was-done': ({ year }) => `Máquinas, y lo hecho en ${year}`,
   'page-customers-id.merge': 'Unir',
+  'page-customers-id.merge-asks': ({ name, into }) =>
+    `¿Unir ${name} con ${into}? Las máquinas pasan a ${into} y ${name} sale de la lista. No se puede deshacer.`,
   'page-customers-id.next-due': ({ due, why }) => `Toca ${due}. ${why}`,
   'page-customers-id.no-machine-is-on-record': 'No hay máquina registrada.',
   'page-customers-id.not-here-in': ({ year }) => `No vino en ${year}.`,
@@ -79,6 +81,7 @@ export const machine: Words<typeof english> = {
   'page-customers-id.erase': 'Borrar a este dueño',
   'page-customers-id.erase-asks': ({ name }) =>
     `El nombre, las direcciones y las cartas de ${name} desaparecen para siempre. Sus máquinas conservan su historia, sin el nombre.`,
+  'page-customers-id.remove-asks': ({ name }) => `¿Quitar a ${name}? Quien tiene máquinas se queda.`,
   'page-customers-id.remove-owner': 'Quitar dueño',
   'page-customers-id.summary-as-pdf': 'Resumen en PDF',
   'page-customers-id.telephone-address': 'Teléfono, dirección',

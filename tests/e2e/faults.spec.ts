@@ -175,7 +175,7 @@ for (let round = 1; round <= ROUNDS; round++) {
     await finish(page, job, gaps)
   })
 
-  test(`round ${round}: a store that neither opens nor fails: the job is there, and answers go straight to the shop`, async ({
+  test(`round ${round}: a store that neither opens nor fails: the job is there, answers go to the shop`, async ({
     context,
   }) => {
     const { job, page } = await ownJob(context)

@@ -112,7 +112,7 @@ test.describe('without a server', () => {
     await page.evaluate(() => window.dispatchEvent(new Event('online')))
   }
 
-  test('a job on a machine of the shop begins offline, found with a slip, and is at the shop when the network is back', async ({
+  test('a job on a machine of the shop begins offline, found with a slip, and reaches the shop later', async ({
     page,
     context,
   }) => {

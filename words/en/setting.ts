@@ -85,7 +85,8 @@ export const setting = {
 
   'set.was-in': 'As found it was within limits, and nothing was set since.',
   'set.was-in.feel-again': ({ opens }: { opens: 'nut' | 'cam' }) =>
-    `Feel both sides once more before ${opens === 'nut' ? 'you loosen it' : 'the cam comes out'}: Undo takes back the last feel.`,
+    `Feel both sides once more before ${opens === 'nut' ? 'you loosen it' : 'the cam comes out'}: ` +
+    'Undo takes back the last feel.',
 
   'set.nipped.label': ({ valve }: OfValve) => `${valve}, nipped`,
   'set.it-moved': ({ by }: By) =>

@@ -51,7 +51,7 @@ describe('the shop’s valves against a draft', () => {
     expect(0.08 + (at(bar, 'x') - fromPx) * perPx).toBeCloseTo(0.1, 3)
     expect(at(bar, 'width') * perPx).toBeCloseTo(0.02, 3)
   })
-  it('one of which only the lower side is known runs to the end, and is no more than an outline where it proves nothing', () => {
+  it('one whose upper side is open runs to the end, and is an outline where it proves nothing', () => {
     const drawn = rule([valve({ hiMm: null, after: 'unproved' }), valve({ loMm: 0.2, hiMm: 0.21, after: 'loose' })])
     const [open, known] = drawn.findAll('[data-verdict]')
     expect(at(open!, 'x') + at(open!, 'width')).toBeCloseTo(590 - 8, 0)

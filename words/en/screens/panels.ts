@@ -214,9 +214,11 @@ export const panels = {
   'found-panel.end': ({ end }: { end: 'replaced' | 'to do' | 'not to be had' }) =>
     ({ 'replaced': 'Replaced', 'to do': 'To do', 'not to be had': 'Part not available' })[end],
   'carry.answered-there': ({ person }: { person: string }) =>
-    `${person} has answered in that job already, so yours cannot be added to it. Go on there, and answer again what you found.`,
+    `${person} has answered in that job already, so yours cannot be added to it. ` +
+    'Go on there, and answer again what you found.',
   'carry.other-spec': ({ own, theirs }: { own: number; theirs: number }) =>
-    `That job goes by revision ${theirs} of the spec, and your answers by revision ${own}. Go on there, and answer again what you found.`,
+    `That job goes by revision ${theirs} of the spec, and your answers by revision ${own}. ` +
+    'Go on there, and answer again what you found.',
   'carry.other-blades': ({ set }: { set: string }) =>
     `That job does not have the blade set ${set} as it is here. Go on there, and answer again what you found.`,
   'carry.closed': 'That job is closed by now. Try to open this one again.',
@@ -242,7 +244,8 @@ export const panels = {
       ? 'Discard this job? It was never at the shop.'
       : `Discard this job and ${answers === 1 ? 'its answer' : `its ${answers} answers`}? Nobody can bring them back.`,
   'not-opened.came-for': ({ machine, meter, complaint, tasks }: CarriedOver) =>
-    `Begun on a device as a job of its own: ${machine}.${meter ? ` Meter ${meter}.` : ''}${complaint ? ` Complaint: ${complaint}.` : ''}${tasks ? ` Also: ${tasks}.` : ''}`,
+    `Begun on a device as a job of its own: ${machine}.${meter ? ` Meter ${meter}.` : ''}` +
+    `${complaint ? ` Complaint: ${complaint}.` : ''}${tasks ? ` Also: ${tasks}.` : ''}`,
   'pressure-panel.kind': ({ kind }: { kind: 'compression' | 'leak-down' }) =>
     kind === 'compression' ? 'Compression' : 'Leak-down',
   'pressure-panel.when': ({ when }: { when: 'before' | 'after' }) => (when === 'before' ? 'Before setting' : 'After'),

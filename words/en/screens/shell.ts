@@ -6,9 +6,11 @@ export const shell = {
   'api.something-failed-try-again': 'Something failed. Try again.',
   'api.the-shops-server-does-not': 'The shop’s server does not answer. Try again in a moment.',
   'outbox.that-answer-was-not-saved':
-    'That answer was not saved: this browser cannot keep it, and the shop’s server does not answer. Free some room or get back online, then answer again.',
+    'That answer was not saved: this browser cannot keep it, and the shop’s server does not answer. ' +
+    'Free some room or get back online, then answer again.',
   'outbox.that-job-was-not-begun':
-    'The job was not begun: this browser cannot keep it, and the shop’s server does not answer. Free some room or get back online, then try again.',
+    'The job was not begun: this browser cannot keep it, and the shop’s server does not answer. ' +
+    'Free some room or get back online, then try again.',
   'outbox.this-device-cannot-keep-answers':
     'This browser cannot keep answers: it has no room, or does not allow it. They go straight to the shop.',
   'crew-pick.here-now': 'here now',

@@ -197,9 +197,11 @@ export const panels: Words<typeof english> = {
   'found-panel.end': ({ end }) =>
     ({ 'replaced': 'Cambiada', 'to do': 'Pendiente', 'not to be had': 'No se consigue' })[end],
   'carry.answered-there': ({ person }) =>
-    `${person} ya respondió en ese trabajo, así que lo suyo no se le puede añadir. Siga allí y responda otra vez lo que encontró.`,
+    `${person} ya respondió en ese trabajo, así que lo suyo no se le puede añadir. ` +
+    'Siga allí y responda otra vez lo que encontró.',
   'carry.other-spec': ({ own, theirs }) =>
-    `Ese trabajo va por la revisión ${theirs} de la ficha y sus respuestas por la ${own}. Siga allí y responda otra vez lo que encontró.`,
+    `Ese trabajo va por la revisión ${theirs} de la ficha y sus respuestas por la ${own}. ` +
+    'Siga allí y responda otra vez lo que encontró.',
   'carry.other-blades': ({ set }) =>
     `Ese trabajo no tiene el juego de galgas ${set} como está aquí. Siga allí y responda otra vez lo que encontró.`,
   'carry.closed': 'Ese trabajo ya está cerrado. Intente abrir este otra vez.',
@@ -225,9 +227,11 @@ export const panels: Words<typeof english> = {
   'not-opened.discard-ask': ({ answers }) =>
     answers === 0
       ? '¿Descartar este trabajo? Nunca llegó al taller.'
-      : `¿Descartar este trabajo y ${answers === 1 ? 'su respuesta' : `sus ${answers} respuestas`}? Nadie podrá recuperarlas.`,
+      : `¿Descartar este trabajo y ${answers === 1 ? 'su respuesta' : `sus ${answers} respuestas`}? ` +
+        'Nadie podrá recuperarlas.',
   'not-opened.came-for': ({ machine, meter, complaint, tasks }) =>
-    `Empezado en un aparato como trabajo propio: ${machine}.${meter ? ` Contador ${meter}.` : ''}${complaint ? ` Motivo: ${complaint}.` : ''}${tasks ? ` Además: ${tasks}.` : ''}`,
+    `Empezado en un aparato como trabajo propio: ${machine}.${meter ? ` Contador ${meter}.` : ''}` +
+    `${complaint ? ` Motivo: ${complaint}.` : ''}${tasks ? ` Además: ${tasks}.` : ''}`,
   'pressure-panel.kind': ({ kind }) => (kind === 'compression' ? 'Compresión' : 'Fugas'),
   'pressure-panel.when': ({ when }) => (when === 'before' ? 'Antes de ajustar' : 'Después'),
   'pressure-panel.throttle': ({ throttle }) => (throttle === 'open' ? 'Acelerador abierto' : 'Acelerador cerrado'),

@@ -8,9 +8,11 @@ export const shell: Words<typeof english> = {
   'api.something-failed-try-again': 'Algo falló. Intente otra vez.',
   'api.the-shops-server-does-not': 'El servidor del taller no responde. Intente otra vez en un momento.',
   'outbox.that-answer-was-not-saved':
-    'Esa respuesta no se guardó: este navegador no puede guardarla y el servidor del taller no responde. Libere espacio o recupere la conexión, y responda otra vez.',
+    'Esa respuesta no se guardó: este navegador no puede guardarla y el servidor del taller no responde. ' +
+    'Libere espacio o recupere la conexión, y responda otra vez.',
   'outbox.that-job-was-not-begun':
-    'El trabajo no se empezó: este navegador no puede guardarlo y el servidor del taller no responde. Libere espacio o recupere la conexión, e intente otra vez.',
+    'El trabajo no se empezó: este navegador no puede guardarlo y el servidor del taller no responde. ' +
+    'Libere espacio o recupere la conexión, e intente otra vez.',
   'outbox.this-device-cannot-keep-answers':
     'Este navegador no puede guardar respuestas: no tiene espacio o no lo permite. Van directo al taller.',
   'crew-pick.here-now': 'está aquí',

@@ -46,6 +46,8 @@ const FILES: [name: string, of: RegExp][] = [
   ],
   // only the sheet's page puts its lines together
   ['sheet-lines', part('/core/job/sheet/(?:together|lift-paths)\\.ts$')],
+  // what becomes of a job that the shop did not open is asked in a panel
+  ['panels', part('/core/job/carry-over\\.ts$', '/app/composables/useNotOpened\\.ts$')],
   [
     'core',
     part(

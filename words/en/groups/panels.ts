@@ -1,4 +1,5 @@
 import { panels as screens } from '../screens/panels'
+import { photos } from '../screens/photos'
 
 /** What the Bench’s panels say. */
-export const panels = { ...screens }
+export const panels = { ...screens, ...photos }

@@ -11,7 +11,6 @@ import { readings } from '../readings'
 import { ready } from '../ready'
 import { bench } from '../screens/bench'
 import { common } from '../screens/common'
-import { photos } from '../screens/photos'
 import { shell } from '../screens/shell'
 import { setting } from '../setting'
 import { specLines } from '../spec-lines'
@@ -37,6 +36,5 @@ export const everywhere = {
   ...specLines,
   ...common,
   ...shell,
-  ...photos,
   ...bench,
 }

@@ -5,6 +5,7 @@ import { forms } from '../screens/forms'
 import { installation } from '../screens/installation'
 import { jobSheet } from '../screens/job-sheet'
 import { machine } from '../screens/machine'
+import { photos } from '../screens/photos'
 import { quick } from '../screens/quick'
 import { severalShops } from '../screens/several-shops'
 import { shelf } from '../screens/shelf'
@@ -20,6 +21,7 @@ export const pages = {
   ...installation,
   ...jobSheet,
   ...machine,
+  ...photos,
   ...quick,
   ...shelf,
   ...severalShops,

@@ -98,7 +98,8 @@ const FILES: [name: string, of: RegExp][] = [
   [
     'shell',
     part(
-      '/app/(?:stores|utils|local|middleware|layouts|components/shell|language|words)',
+      // what only forms and photos need goes with them
+      '/app/(?:stores|utils/(?!shrunk|zones|day-and-time)|local|middleware|layouts|components/shell|language|words)',
       '/app/composables/use(?:Keys|Live|Rest|Own|DeviceShop)',
     ),
   ],

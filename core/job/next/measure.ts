@@ -63,8 +63,8 @@ export const readingWords = (view: JobView, reading: Reading | undefined, valveI
 export function wasInWords(view: JobView, valve: ValveState, opens: 'nut' | 'cam'): Text {
   const [asFound, now] = [readingIn(valve, 'as found'), latestReading(valve)]
   if (valve.round > 0 || !asFound || !now || asFound === now) return ''
-  const before = judgeReading(view.pin, asFound, valve.valveId)
-  return before.verdict === 'in' ? [say('set.was-in'), before.reason, say('set.was-in.feel-again', { opens })] : ''
+  const { verdict } = judgeReading(view.pin, asFound, valve.valveId)
+  return verdict === 'in' ? [say('set.was-in'), say('set.was-in.feel-again', { opens })] : ''
 }
 const alreadySaid = (view: JobView, valve: ValveState): Text => readingWords(view, presentReading(valve), valve.valveId)
 

@@ -149,7 +149,7 @@ describe('a job that began here with a meter that the shop does not believe', ()
     expect(asked.filter(a => a.line === 'POST /api/jobs').at(-1)!.body).toMatchObject({ id: HERE, meter: null })
     expect(sentTo(asked, HERE)).toMatchObject([
       { type: 'trial' },
-      { type: 'note', payload: { text: expect.stringContaining('Meter 812') } },
+      { type: 'note', payload: { text: expect.stringMatching(/^Meter read when the job began: 812 /) } },
     ])
     end()
   })

@@ -92,7 +92,9 @@ export function useNotOpened(pin: JobPin) {
     busy,
     async bring(): Promise<void> {
       const to = thereId.value
-      if (to !== null && (await change(() => carry(to)))) await navigateTo(`/jobs/${to}`)
+      if (to === null) return
+      await change(() => carry(to))
+      if (!opening.value) await navigateTo(`/jobs/${to}`)
     },
     /** Sends it again, as it is. */
     again: () => change(() => openAgain(opening.value!)),
@@ -100,7 +102,7 @@ export function useNotOpened(pin: JobPin) {
     async withoutMeter(): Promise<void> {
       const begun = opening.value!
       if (begun.kind !== 'job') return
-      const note = cameFor()
+      const note = t('not-opened.meter-was', { meter: meter.value })
       await change(async () => {
         await outbox.add(jobId, { type: 'note', payload: { text: note } }, { seenSeq: 0, seenDeviceSeq: 0 })
         await openAgain({ ...begun, request: { ...begun.request, meter: null, meterReplaced: false } })

@@ -67,6 +67,16 @@ describe('a browser’s store that neither opens nor fails', () => {
 })
 
 describe('a store that falls silent while it writes', () => {
+  it('is waited for while it may be writing something large: nothing else is told that it is silent', async () => {
+    let ends = () => {}
+    const large = watched(inStore(() => new Promise<void>(done => (ends = done))))
+    await vi.advanceTimersByTimeAsync(8000)
+    expect(large.ended).toBeNull()
+    expect((await waitingAnswers()).waiting).toEqual([])
+    ends()
+    await vi.advanceTimersByTimeAsync(0)
+    expect(large.ended).toBe('well')
+  })
   it('does not keep later what somebody was told is not kept', async () => {
     let ends: (() => void) | undefined
     const late = watched(
@@ -77,14 +87,14 @@ describe('a store that falls silent while it writes', () => {
         })
       }),
     )
-    await vi.advanceTimersByTimeAsync(4500)
+    await vi.advanceTimersByTimeAsync(10_500)
     expect(late.ended).toBe('StoreSilent')
     expect(ends).toBeDefined()
 
     forgetStore()
     vi.spyOn(IDBObjectStore.prototype, 'put').mockImplementationOnce(() => endless(IDBRequest))
     const kept = watched(keep(answer()))
-    await vi.advanceTimersByTimeAsync(4500)
+    await vi.advanceTimersByTimeAsync(10_500)
     expect(kept.ended).toBe('StoreSilent')
     vi.useRealTimers()
     forgetStore()

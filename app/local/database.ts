@@ -66,8 +66,10 @@ let opened: Promise<Store> | null = null
 let silentSince: number | null = null
 const lost = new Set<() => void>()
 
-/** A store that has not answered by then is taken for one that does not answer, ms. From memory: phones need 1 s. */
-const PATIENCE_MS = 4000
+/** A store that has not opened by then is taken for one that does not answer, ms. From memory: phones need 1 s. */
+const OPENS_MS = 4000
+/** A photo or a whole shop is written for longer by a slow phone: it does not count as silent for that. From memory. */
+const WORKS_MS = 10_000
 /** So long after it did not answer, whoever asks is told at once; then it is tried again, ms. */
 const REST_MS = 15_000
 /** Pauses before work in a store that failed is tried again, ms. */
@@ -81,10 +83,10 @@ class StoreSilent extends Error {
   }
 }
 /** @throws StoreSilent where the store does not answer in time */
-async function answered<T>(work: Promise<T>): Promise<T> {
+async function answered<T>(work: Promise<T>, ms: number): Promise<T> {
   let timer: ReturnType<typeof setTimeout> | undefined
   const silent = new Promise<never>((_, fail) => {
-    timer = setTimeout(() => fail(new StoreSilent()), PATIENCE_MS)
+    timer = setTimeout(() => fail(new StoreSilent()), ms)
   })
   return Promise.race([work, silent]).finally(() => clearTimeout(timer))
 }
@@ -111,8 +113,8 @@ export async function inStore<T>(work: (db: Store, tooLate: AbortSignal) => Prom
   for (let attempt = 0; ; attempt++) {
     const tooLate = new AbortController()
     try {
-      const db = await answered(localDatabase())
-      const done = await answered(work(db, tooLate.signal))
+      const db = await answered(localDatabase(), OPENS_MS)
+      const done = await answered(work(db, tooLate.signal), WORKS_MS)
       silentSince = null
       return done
     } catch (error) {

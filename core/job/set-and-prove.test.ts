@@ -267,7 +267,7 @@ describe('what is in hand', () => {
     const now = proved(trial('intake', 0.1, 'free'), trial('intake', 0.12, 'no-go')).next()
     expect(now.instruction).toBe('Loosen the intake locknut')
     expect(tell(now.why)).toMatch(
-      /As found it was within limits, and nothing was set since\. Feel both sides once more/,
+      /It was within limits as found, and nothing has been set since\. Try the blades once more/,
     )
   })
   it('an estimate is kept as one and proves nothing', () => {

@@ -76,11 +76,18 @@ function accountsFile(data, { app, migration }) {
   return file
 }
 
+/** What was written down of a server; nothing where there is none, or where a power cut left half of it. */
+function serverNoted(data) {
+  try {
+    return JSON.parse(readFileSync(join(data, 'mariadb.json'), 'utf8'))
+  } catch {
+    return {}
+  }
+}
+
 /** The process of our own MariaDB on this data folder, if one still runs: a killed parent leaves it behind. */
 function runningServer(data) {
-  const note = join(data, 'mariadb.json')
-  if (!existsSync(note)) return null
-  const { pid, port } = JSON.parse(readFileSync(note, 'utf8'))
+  const { pid, port } = serverNoted(data)
   try {
     const commandLine = readFileSync(`/proc/${pid}/cmdline`, 'utf8')
     return commandLine.includes('mariadbd') && commandLine.includes(join(data, 'mariadb')) ? { pid, port } : null
@@ -139,11 +146,9 @@ function rotateLog(data) {
 
 /** What was written down of a server is gone with it: its socket lay outside of the data, where paths are short. */
 function forgetServer(data) {
-  const note = join(data, 'mariadb.json')
-  if (!existsSync(note)) return
-  const { socketFolder } = JSON.parse(readFileSync(note, 'utf8'))
+  const { socketFolder } = serverNoted(data)
   if (socketFolder) rmSync(socketFolder, { recursive: true, force: true })
-  rmSync(note, { force: true })
+  rmSync(join(data, 'mariadb.json'), { force: true })
 }
 
 function launch(data, files, port, secrets) {

@@ -147,10 +147,14 @@ describe('an existing MariaDB', () => {
 describe('npm start', () => {
   it('stops cleanly on SIGTERM: no database is left running', async () => {
     const data = folder()
+    // a power cut may leave the note of the last server empty
+    writeFileSync(join(data, 'mariadb.json'), '')
     const server = await startServer({ root, data, args: ['--empty'] })
     const pid = databasePid(data)
-    expect(lives(pid)).toBe(true)
+    const { socketFolder } = JSON.parse(readFileSync(join(data, 'mariadb.json'), 'utf8')) as { socketFolder: string }
+    expect([lives(pid), existsSync(socketFolder)]).toEqual([true, true])
     await server.stop()
+    expect(existsSync(socketFolder)).toBe(false)
     expect(server.child.exitCode).toBe(0)
     expect(lives(pid)).toBe(false)
     expect(existsSync(join(data, 'mariadb.json'))).toBe(false)

@@ -83,10 +83,10 @@ export const setting = {
   'set.loosen.note': ({ head }: Pick<Adjuster, 'head'>) =>
     `First note where the ${head === 'slot' ? 'slot' : 'key'} points: mark one end.`,
 
-  'set.was-in': 'As found it was within limits, and nothing was set since.',
+  'set.was-in': 'It was within limits as found, and nothing has been set since.',
   'set.was-in.feel-again': ({ opens }: { opens: 'nut' | 'cam' }) =>
-    `Feel both sides once more before ${opens === 'nut' ? 'you loosen it' : 'the cam comes out'}: ` +
-    'Undo takes back the last feel.',
+    `Try the blades once more before ${opens === 'nut' ? 'you loosen it' : 'the cam comes out'}: ` +
+    'Undo takes back the last try.',
 
   'set.nipped.label': ({ valve }: OfValve) => `${valve}, nipped`,
   'set.it-moved': ({ by }: By) =>

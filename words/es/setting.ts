@@ -86,7 +86,7 @@ export const setting: Words<typeof english> = {
 
   'set.was-in': 'Como se encontró estaba dentro de los límites, y desde entonces no se ajustó nada.',
   'set.was-in.feel-again': ({ opens }) =>
-    `Compruebe otra vez antes de ${opens === 'nut' ? 'aflojarla' : 'sacar el árbol'}: ` +
+    `Pruebe las láminas otra vez antes de ${opens === 'nut' ? 'aflojarla' : 'sacar el árbol'}: ` +
     '«Deshacer» quita la última respuesta.',
 
   'set.nipped.label': ({ valve }) => `${valveName(valve)}, arrimada`,

@@ -155,12 +155,12 @@ async function remove(): Promise<void> {
           <div class="actions">
             <EndButton
               :label="t('page-customers-id.merge')"
-              :ask="t('page-customers-id.merge-asks', { name: own.name, into })"
+              :ask="t('page-customers-id.merge-asks', { name: summary.customer.name, into })"
               :disabled="!intoId"
               @end="merge"
             /><EndButton
               :label="t('page-customers-id.remove-owner')"
-              :ask="t('page-customers-id.remove-asks', { name: own.name })"
+              :ask="t('page-customers-id.remove-asks', { name: summary.customer.name })"
               @end="remove"
             />
           </div>

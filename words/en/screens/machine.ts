@@ -83,7 +83,8 @@ export const machine = {
   'page-customers-id.erase': 'Erase this owner',
   'page-customers-id.erase-asks': ({ name }: Shown<'name'>) =>
     `Name, addresses and letters of ${name} are gone for good. Their machines keep their history, without the name.`,
-  'page-customers-id.remove-asks': ({ name }: Shown<'name'>) => `Remove ${name}? Owners with machines stay.`,
+  'page-customers-id.remove-asks': ({ name }: Shown<'name'>) =>
+    `Remove ${name}? An owner who has machines can’t be removed.`,
   'page-customers-id.remove-owner': 'Remove owner',
   'page-customers-id.summary-as-pdf': 'Summary as PDF',
   'page-customers-id.telephone-address': 'Telephone, address',

@@ -231,20 +231,21 @@ export const panels = {
     answers === 0
       ? 'Go on in the job that is open'
       : `Move ${answers === 1 ? 'my answer' : `my ${answers} answers`} to the job that is open`,
-  'not-opened.bring-note': 'Possible while nobody has worked in that job. Nothing is lost.',
+  'not-opened.bring-note': 'Works if nobody has started that job yet. Nothing is lost.',
   'not-opened.see-it': 'See the open job',
   'not-opened.see-it-note': 'Your answers stay here meanwhile.',
   'not-opened.without-meter': 'Open it without the meter reading',
-  'not-opened.without-meter-note': ({ meter }: { meter: string }) => `${meter} becomes a note: put it right later.`,
+  'not-opened.without-meter-note': ({ meter }: { meter: string }) => `${meter} is kept as a note. Correct it later.`,
   'not-opened.again': 'Try to open it again',
-  'not-opened.again-note': 'When what is in the way was put right.',
+  'not-opened.again-note': 'Once what stopped it has been fixed.',
   'not-opened.discard': 'Discard this job',
   'not-opened.discard-ask': ({ answers }: { answers: number }) =>
     answers === 0
       ? 'Discard this job? It was never at the shop.'
       : `Discard this job and ${answers === 1 ? 'its answer' : `its ${answers} answers`}? Nobody can bring them back.`,
+  'not-opened.meter-was': ({ meter }: { meter: string }) => `Meter read when the job began: ${meter}.`,
   'not-opened.came-for': ({ machine, meter, complaint, tasks }: CarriedOver) =>
-    `Begun on a device as a job of its own: ${machine}.${meter ? ` Meter ${meter}.` : ''}` +
+    `Started offline as a separate job: ${machine}.${meter ? ` Meter ${meter}.` : ''}` +
     `${complaint ? ` Complaint: ${complaint}.` : ''}${tasks ? ` Also: ${tasks}.` : ''}`,
   'pressure-panel.kind': ({ kind }: { kind: 'compression' | 'leak-down' }) =>
     kind === 'compression' ? 'Compression' : 'Leak-down',

@@ -81,7 +81,7 @@ export const machine: Words<typeof english> = {
   'page-customers-id.erase': 'Borrar a este dueño',
   'page-customers-id.erase-asks': ({ name }) =>
     `El nombre, las direcciones y las cartas de ${name} desaparecen para siempre. Sus máquinas conservan su historia, sin el nombre.`,
-  'page-customers-id.remove-asks': ({ name }) => `¿Quitar a ${name}? Quien tiene máquinas se queda.`,
+  'page-customers-id.remove-asks': ({ name }) => `¿Quitar a ${name}? No se puede quitar a quien tiene máquinas.`,
   'page-customers-id.remove-owner': 'Quitar dueño',
   'page-customers-id.summary-as-pdf': 'Resumen en PDF',
   'page-customers-id.telephone-address': 'Teléfono, dirección',

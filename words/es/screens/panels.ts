@@ -220,7 +220,7 @@ export const panels: Words<typeof english> = {
   'not-opened.see-it': 'Ver el trabajo abierto',
   'not-opened.see-it-note': 'Sus respuestas quedan aquí mientras tanto.',
   'not-opened.without-meter': 'Abrirlo sin la lectura del contador',
-  'not-opened.without-meter-note': ({ meter }) => `${meter} queda como nota: corríjalo después.`,
+  'not-opened.without-meter-note': ({ meter }) => `${meter} queda como nota. Corríjalo después.`,
   'not-opened.again': 'Intentar abrirlo otra vez',
   'not-opened.again-note': 'Cuando se haya corregido lo que lo impide.',
   'not-opened.discard': 'Descartar este trabajo',
@@ -229,8 +229,9 @@ export const panels: Words<typeof english> = {
       ? '¿Descartar este trabajo? Nunca llegó al taller.'
       : `¿Descartar este trabajo y ${answers === 1 ? 'su respuesta' : `sus ${answers} respuestas`}? ` +
         'Nadie podrá recuperarlas.',
+  'not-opened.meter-was': ({ meter }) => `Contador leído al empezar el trabajo: ${meter}.`,
   'not-opened.came-for': ({ machine, meter, complaint, tasks }) =>
-    `Empezado en un aparato como trabajo propio: ${machine}.${meter ? ` Contador ${meter}.` : ''}` +
+    `Empezado sin conexión como trabajo aparte: ${machine}.${meter ? ` Contador ${meter}.` : ''}` +
     `${complaint ? ` Motivo: ${complaint}.` : ''}${tasks ? ` Además: ${tasks}.` : ''}`,
   'pressure-panel.kind': ({ kind }) => (kind === 'compression' ? 'Compresión' : 'Fugas'),
   'pressure-panel.when': ({ when }) => (when === 'before' ? 'Antes de ajustar' : 'Después'),

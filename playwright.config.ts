@@ -10,9 +10,9 @@ export default defineConfig({
   // each test makes what it needs, on the server of its worker
   fullyParallel: true,
   workers: Number(process.env.WEMBRIC_TEST_WORKERS ?? 1),
-  timeout: 120_000,
+  timeout: 300_000,
   // three browsers on two busy processors: what takes a second here was seen to take twelve
-  expect: { timeout: 25_000 },
+  expect: { timeout: 60_000 },
   // three browsers on two processors lose a click now and then: tried once more, and named as flaky at the end
   retries: 1,
   reporter: [['list'], ['./tests/support/page-reporter.ts']],

@@ -1,5 +1,6 @@
 // npm run shops, once its database is up.
-import { createWriteStream } from 'node:fs'
+import { createWriteStream, existsSync } from 'node:fs'
+import { dirname, resolve } from 'node:path'
 import { pipeline } from 'node:stream/promises'
 import { parseArgs } from 'node:util'
 import { z } from '../../core/zod'
@@ -32,13 +33,26 @@ const HELP = `The shops of this server:
   npm run shops -- sweep                     removes those whose time is over; the server does so each hour
   npm run shops -- runner north ada          names who runs this server from now on
 A shop is given by its short name, its number or its name.`
+const OPTIONS = ['name', 'lead', 'sign-in', 'zone', 'unit', 'people', 'photos-mb', 'host', 'short-name', 'days']
 const { values, positionals } = parseArgs({
   args: z.array(z.string()).parse(JSON.parse(process.env.WEMBRIC_ASKED ?? '[]')),
+  options: Object.fromEntries(OPTIONS.map(name => [name, { type: 'string' as const }])),
   allowPositionals: true,
+  // what is not known is refused in our own words
   strict: false,
 })
 const [verb = 'list', which = '', more = ''] = positionals
 const option = (name: string): string | undefined => (typeof values[name] === 'string' ? values[name] : undefined)
+const refuse = (words: string): never => {
+  throw new Problem('unfit', words)
+}
+function refuseWhatIsNotKnown(): void {
+  if (!Object.hasOwn(VERBS, verb)) refuse(`“${verb}” is nothing this can do. Type: npm run shops -- help`)
+  for (const [name, value] of Object.entries(values)) {
+    if (!OPTIONS.includes(name)) refuse(`There is no option --${name}. Type: npm run shops -- help`)
+    if (typeof value !== 'string') refuse(`Say how: --${name}=… What goes there stands under: npm run shops -- help`)
+  }
+}
 /** Done from the command line: whoever can is at the server itself. */
 const RUNNER = { name: 'npm run shops', shopId: null }
 const say = (words: string): void => console.warn(words)
@@ -49,7 +63,7 @@ async function theShop(): Promise<ShopHere> {
   const found = shops.filter(s => s.shortName === wanted || String(s.id) === wanted || s.name.toLowerCase() === wanted)
   if (found.length === 1) return found[0]!
   const all = shops.map(s => `  ${s.shortName ?? s.id}  ${s.name}`).join('\n')
-  throw new Error(`${found.length ? 'More than one shop is' : 'No shop is'} called “${which}”. There are:\n${all}`)
+  return refuse(`${found.length ? 'More than one shop is' : 'No shop is'} called “${which}”. There are:\n${all}`)
 }
 const limit = (typed: string | undefined, now: number | null): number | null =>
   typed === undefined ? now : typed === '' ? null : Number(typed)
@@ -93,10 +107,11 @@ const VERBS: Record<string, () => Promise<void>> = {
   code: async () => say(told(await makeWayIn(pool(), RUNNER, (await theShop()).id, new Date()))),
   files: async () => {
     const path = more || 'wembric-shop.zip'
-    await pipeline(
-      await filesOf((await theShop()).id, new Date()),
-      createWriteStream(path, { mode: 0o600, flags: 'wx' }),
-    )
+    const { id } = await theShop()
+    const folder = dirname(resolve(path))
+    if (!existsSync(folder)) refuse(`There is no folder ${folder}. Make it first, or give another one.`)
+    if (existsSync(path)) refuse(`There is a file ${path} already; it was left alone. Give another name.`)
+    await pipeline(await filesOf(id, new Date()), createWriteStream(path, { mode: 0o600, flags: 'wx' }))
     say(`All its files are in ${path}.`)
   },
   close: async () => {
@@ -126,8 +141,9 @@ await saying(async () => {
   try {
     const stands = await lastMigration(databaseSettings(process.env, 'migration'))
     if (stands !== newestMigration(process.env.WEMBRIC_ROOT!))
-      throw new Error('These data are of another version. Start this version once with npm start, then try again.')
-    await (VERBS[verb] ?? VERBS.help!)()
+      refuse('These data are of another version. Start this version once with npm start, then try again.')
+    refuseWhatIsNotKnown()
+    await VERBS[verb]!()
   } catch (error) {
     // what is wrong with an option is said as a form says it
     throw error instanceof z.ZodError ? new Problem('unfit', toProblem(error).title) : error

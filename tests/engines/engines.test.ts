@@ -72,9 +72,7 @@ describe.each([
       return { x, y, width, height }
     }, selector)
   const shows = (selector: string) =>
-    expect
-      .poll(() => screen.run(s => document.querySelectorAll(s).length, selector), { timeout: 20_000 })
-      .toBeGreaterThan(0)
+    expect.poll(() => screen.run(s => document.querySelectorAll(s).length, selector)).toBeGreaterThan(0)
 
   /** The page with its rules for paper in force, as wide as A4 between its margins. */
   async function laidOutForPaper() {
@@ -109,7 +107,7 @@ describe.each([
   beforeAll(async () => {
     line = await Line.to(SERVER)
     screen = await begin()
-  }, 60_000)
+  })
   // a browser whose own store has stopped is of no use for what comes: that the page bears it is tested elsewhere
   beforeEach(async () => {
     if (isNew || (await screen.run(storeAnswers).catch(() => false))) return
@@ -117,7 +115,7 @@ describe.each([
     await screen.close()
     screen = await begin()
     await signIn()
-  }, 60_000)
+  })
   // the next hand is told what stood there instead
   beforeEach(() => {
     onTestFailed(async () => console.warn(`${screen.name} showed`, await screen.run(whatStandsThere).catch(String)))
@@ -143,7 +141,7 @@ describe.each([
     line.cut()
     await hand.step(true)
     await hand.step(true)
-    await expect.poll(() => text('[data-testid=saved]'), { timeout: 15_000 }).not.toBe('Saved')
+    await expect.poll(() => text('[data-testid=saved]')).not.toBe('Saved')
     line.mend()
     await screen.run(() => void window.dispatchEvent(new Event('online')))
     await hand.saved()
@@ -153,8 +151,8 @@ describe.each([
     await hand.step()
     closedJob = jobId
     await screen.open(at(`/jobs/${jobId}/sheet`))
-    await expect.poll(() => text('article.sheet'), { timeout: 15_000 }).toContain('signed by Ines')
-  }, 300_000)
+    await expect.poll(() => text('article.sheet')).toContain('signed by Ines')
+  })
 
   it('reloads the page while the line is cut, and goes on', async () => {
     const jobId = await newJob('Minnow 125')
@@ -175,7 +173,7 @@ describe.each([
     line.mend()
     await screen.run(() => void window.dispatchEvent(new Event('online')))
     await hand.saved()
-  }, 120_000)
+  })
 
   it('on a bench screen a card is dragged to another person, and keys answer', async () => {
     await screen.size(BENCH.width, BENCH.height)
@@ -210,7 +208,7 @@ describe.each([
       .toBe('false')
     await screen.key('1')
     await expect.poll(() => text('[data-testid=instruction]')).not.toBe(asked)
-  }, 90_000)
+  })
 
   it('a sheet is laid out for paper: without the page’s own parts, and on one page', async () => {
     await screen.open(at(`/jobs/${closedJob}/sheet`))
@@ -222,5 +220,5 @@ describe.each([
     // the page's own header stays on the screen
     expect(stdout).not.toContain('Spec book')
     expect(stdout.match(/\f/g)).toHaveLength(1)
-  }, 60_000)
+  })
 })

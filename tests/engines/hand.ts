@@ -44,7 +44,6 @@ export class Hand {
     const asked = plain(tellEnglish(next.instruction))
     await expect
       .poll(() => this.screen.run(() => document.querySelector('[data-testid=instruction]')?.textContent ?? ''), {
-        timeout: 15_000,
         message: `${this.screen.name} asks what the core asks`,
       })
       .satisfies((shown: string) => plain(shown) === asked, asked)
@@ -78,9 +77,7 @@ export class Hand {
   /** Waits until the shop has every answer. */
   async saved(): Promise<void> {
     await expect
-      .poll(() => this.screen.run(() => document.querySelector('[data-testid=saved]')?.textContent?.trim()), {
-        timeout: 20_000,
-      })
+      .poll(() => this.screen.run(() => document.querySelector('[data-testid=saved]')?.textContent?.trim()))
       .toBe('Saved')
     this.said.length = 0
   }

@@ -84,7 +84,7 @@ beforeAll(async () => {
   })
   await makeBackup(at(made))
   await makeBackup(at(sealed, PASSWORD))
-}, 120_000)
+})
 afterAll(async () => {
   const connection = await createConnection(migrationSettings())
   for (const name of databases) await connection.query(`DROP DATABASE IF EXISTS ${name}`)
@@ -103,7 +103,7 @@ describe('a backup', () => {
     for (const [name, rows] of was) expect(is.get(name), name).toEqual(NOT_KEPT.includes(name) ? [] : rows)
     expect(was.get('photos')!.length).toBeGreaterThan(0)
     expect(readFileSync(join(into, 'told.eml'), 'utf8')).toBe(readFileSync(join(letters, 'told.eml'), 'utf8'))
-  }, 120_000)
+  })
   it('is a tar file that any tar reads, with plain statements in it', () => {
     // GNU tar and gzip, programs of others
     const names = execFileSync('tar', ['-tf', made], { encoding: 'utf8' }).trim().split('\n')
@@ -149,7 +149,7 @@ describe('a backup', () => {
     const other = await emptyDatabase()
     await expect(back(other, await written('other.tar', digest.replace(/^./, 'x')))).rejects.toThrow(/damaged/)
     expect((await allRows(other)).size).toBe(0)
-  }, 120_000)
+  })
   it('that is encrypted shows nothing, opens by its password, and says so of another or none', async () => {
     const bytes = readFileSync(sealed)
     expect(bytes.subarray(0, 22).toString()).toBe('age-encryption.org/v1\n')
@@ -160,7 +160,7 @@ describe('a backup', () => {
     expect((await allRows(settings)).size).toBe(0)
     await back(settings, sealed, PASSWORD)
     expect((await allRows(settings)).get('events')).toEqual((await allRows(migrationSettings())).get('events'))
-  }, 120_000)
+  })
 })
 
 describe('a restore that cannot be', () => {
@@ -217,7 +217,7 @@ describe('a restore that cannot be', () => {
     const before = await allRows(settings)
     await expect(back(settings, made)).rejects.toThrow(/has tables already. Nothing was changed/)
     expect(await allRows(settings)).toEqual(before)
-  }, 60_000)
+  })
   it('that was killed half-way is known as such, and can be done again', async () => {
     const settings = await emptyDatabase()
     const connection = await createConnection(settings)
@@ -229,7 +229,7 @@ describe('a restore that cannot be', () => {
     await back(settings, made)
     expect(await isHalfRestored(settings)).toBe(false)
     expect((await allRows(settings)).get('shops')).toEqual((await allRows(migrationSettings())).get('shops'))
-  }, 60_000)
+  })
 })
 
 describe('a disk that fills up while a backup is made', () => {
@@ -325,7 +325,7 @@ describe('an owner, from the README alone', () => {
     ])
     expect((await perrin.post('/api/backups', { password: '' })).status).toBe(200)
     const read = async () => (await perrin.get<BackupsResponse>('/api/backups')).body
-    await expect.poll(async () => (await read()).files.length, { timeout: 20_000 }).toBe(1)
+    await expect.poll(async () => (await read()).files.length).toBe(1)
     const [file] = (await read()).files
     expect(Buffer.from(await perrin.bytes(`/api/backups/${file!.name}`))).toEqual(
       readFileSync(join(first, 'backups', file!.name)),
@@ -367,7 +367,7 @@ describe('an owner, from the README alone', () => {
     for (const [name, content] of was)
       if (name.startsWith('json/') && !/people|shop_log/.test(name)) expect(is.get(name), name).toBe(content)
     await there.stop()
-  }, 240_000)
+  })
 })
 
 describe('the first page of an empty server', () => {
@@ -378,7 +378,7 @@ describe('the first page of an empty server', () => {
     const give = (bytes: Uint8Array) => owner.upload('/api/restore/file', bytes)
     const begin = (password: string) => owner.call('PUT', '/api/restore', { password })
     const state = async () => (await owner.get<RestoreResponse>('/api/restore')).body
-    const ended = () => expect.poll(async () => (await state()).state, { timeout: 60_000 }).not.toBe('running')
+    const ended = () => expect.poll(async () => (await state()).state).not.toBe('running')
 
     expect((await give(readFileSync(made).subarray(0, 20_000))).status).toBe(200)
     expect((await begin('')).status).toBe(200)
@@ -402,7 +402,7 @@ describe('the first page of an empty server', () => {
     expect((await give(readFileSync(made))).status).toBe(409)
     expect((await begin('')).status).toBe(409)
     await server.stop()
-  }, 120_000)
+  })
 })
 
 async function openFiles(path: string): Promise<Map<string, string>> {

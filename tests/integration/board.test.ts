@@ -49,7 +49,7 @@ describe('the board', () => {
     expect(new Set((await bay()).cards.filter(k => k.column !== 'done').map(k => k.place)).size).toBe(
       (await bay()).cards.filter(k => k.column !== 'done').length,
     )
-  }, 60_000)
+  })
   it('the day is ordered by how long the shop says its valves take', async () => {
     const signIn = `kit-${Date.now()}`
     const { id: kit } = (
@@ -151,7 +151,7 @@ describe('what else a visit is for', () => {
     expect([card.column, card.tasks[0]!.held, card.next]).toEqual(['done', null, 'Valves done; to do: Oil change'])
     expect((await ines.call('PUT', `/api/tasks/${gone.body.id}`, { done: true })).status).toBe(200)
     expect(await cardOf(id)).toBeUndefined()
-  }, 60_000)
+  })
   it('more of it is added later; what is no task is refused in words', async () => {
     const id = await newJob()
     expect((await ines.post(`/api/jobs/${id}/tasks`, { name: 'Brake cable', needs: 'either' })).status).toBe(200)

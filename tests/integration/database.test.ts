@@ -230,7 +230,7 @@ describe('the demo', () => {
         [shopId],
       )
     expect(await readings(second.id)).toEqual(await readings(first.id))
-  }, 300_000)
+  })
   it('cut off while loading, it is removed whole', async () => {
     const shopId = await insertShop(pool, { name: 'Half', timeZone: 'Etc/UTC', unit: 'mm', demo: 'loading' })
     await insertCustomer(pool, shopId, { name: 'Half', contact: '' })
@@ -449,7 +449,7 @@ describe('live', () => {
     ]
     await new Promise(resolve => setTimeout(resolve, 300))
     await say(ours.person, ours.jobId, trial(0.1, 'drag'))
-    await expect.poll(() => heard.filter(n => 'jobId' in n), { timeout: 4000 }).toEqual([{ jobId: ours.jobId, seq: 1 }])
+    await expect.poll(() => heard.filter(n => 'jobId' in n)).toEqual([{ jobId: ours.jobId, seq: 1 }])
     expect(elsewhere).toEqual([])
     stops.forEach(stop => stop())
   })

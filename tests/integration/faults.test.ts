@@ -17,7 +17,7 @@ describe('faults', () => {
     expect(Object.values(counts.faults).reduce((a, b) => a + b, 0)).toBeGreaterThanOrEqual(300)
     expect(counts.inLog).toBe(counts.answered)
     expect(counts).toMatchObject({ lost: 0, doubled: 0, outOfOrder: 0, holes: 0, readingsAstray: 0 })
-  }, 120_000)
+  })
 
   it('1,000 malformed requests: each is refused in words, and none makes the server fail', async () => {
     const ines = await new Client().signIn('ines')
@@ -33,5 +33,5 @@ describe('faults', () => {
     })
     expect(counts.failures).toEqual([])
     expect(counts.nameless).toEqual([])
-  }, 60_000)
+  })
 })

@@ -19,7 +19,7 @@ beforeAll(async () => {
   await ines.signIn('ines')
   machine = await newMachine(ines, undefined, { name: 'Mähdrescher Łódź “2”', customer: { name: 'Ø. Žižka' } })
   jobId = await visit(ines, machine, 1000, 0, { intake: 0.1, exhaust: 0.05 })
-}, 60_000)
+})
 afterAll(() => pool.end())
 
 const folder = mkdtempSync(join(tmpdir(), 'pdf-'))
@@ -109,7 +109,7 @@ describe('the sheet as PDF', () => {
     expect(pin.past).toMatchObject({ visits: [{ use: 0 }], uses: [{ use: 0 }] })
     // what was signed is the only date on its sheet
     expect(read(await ines.bytes(`/api/jobs/${last}/sheet.pdf`)).text).not.toMatch(/forecast/i)
-  }, 60_000)
+  })
   it('a twin with rounds for each valve still stands on one page; eight valves take what they take', async () => {
     const given = (await ines.get<SheetResponse>(`/api/jobs/${jobId}/sheet`)).body
     const busy = {

@@ -80,7 +80,7 @@ describe('an owner’s language', () => {
     expect(letter.subject).toMatch(/^Toca revisión de válvulas/)
     expect(letter.text).toContain('Le toca')
     expect(letter.text).not.toMatch(/\b(Due|valve|your|the)\b/)
-  }, 60_000)
+  })
   it('is the shop’s where nobody has said of whom, and a lead sets that', async () => {
     const machine = await newMachine(ines)
     await ines.call('PUT', '/api/shop', { language: 'es' })
@@ -93,10 +93,10 @@ describe('an owner’s language', () => {
     }
     expect((await tam.call('PUT', '/api/shop', { language: 'es' })).status).toBe(403)
     expect((await ines.call('PUT', '/api/shop', { language: 'xx' })).status).toBe(422)
-  }, 60_000)
+  })
   it('is the language of whoever signs where nobody has said', async () => {
     const machine = await newMachine(ines)
     const job = await visit(ines, machine, 1000, 0, {})
     expect((await ines.get<SheetResponse>(`/api/jobs/${job}/sheet`)).body.sheet.language).toBe('en')
-  }, 60_000)
+  })
 })

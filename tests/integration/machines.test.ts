@@ -48,7 +48,7 @@ describe('a machine over its visits', () => {
     expect(twice.due!.all.some(r => r.valveId === 'intake')).toBe(false)
     expect(points.map(p => p.use)).toEqual([0, 2000])
     expect(twice.visits.map(v => v.meter)).toEqual([3000, 1000])
-  }, 60_000)
+  })
   it('an exhaust that was set starts anew from how it was left; the log says what was done', async () => {
     const machine = await newMachine(ines)
     await visit(ines, machine, 100, 300, { intake: 0.1, exhaust: 0.05 })
@@ -56,7 +56,7 @@ describe('a machine over its visits', () => {
     const point = exhaust(first).points[0]!
     expect(point).toMatchObject({ touched: true, asFound: { verdict: 'tight' }, asLeft: { verdict: 'in' } })
     expect(first.visits[0]!.words).toBe('Exhaust set, all proved')
-  }, 60_000)
+  })
   it('a replaced meter counts on; one that was not read leaves the visit without use', async () => {
     const machine = await newMachine(ines)
     await visit(ines, machine, 900, 300, {})
@@ -65,7 +65,7 @@ describe('a machine over its visits', () => {
     const { valves, firstMeter } = await read(machine.id)
     expect(valves[0]!.points.map(p => p.use)).toEqual([0, 20, null])
     expect(firstMeter).toBeNull()
-  }, 60_000)
+  })
   it('one visit of a machine takes its family’s drift, and only its own model’s', async () => {
     const a = await newMachine(ines)
     for (const [machine, found] of [
@@ -81,7 +81,7 @@ describe('a machine over its visits', () => {
     expect([family, drift.kind]).toEqual([2, 'not enough'])
     expect(slope!.perUse).toBeLessThan(-5e-6)
     expect(exhaust(await read((await newMachine(ines)).id)).family).toBe(0)
-  }, 120_000)
+  })
   it('another engine begins anew: what the old one did stays in the log and out of the charts', async () => {
     const machine = await newMachine(ines)
     await visit(ines, machine, 1000, 300, { exhaust: 0.125 })
@@ -99,7 +99,7 @@ describe('a machine over its visits', () => {
     })
     expect(seen.visits).toMatchObject([{ ofEngineBefore: true }])
     expect(seen.records[0]).toMatchObject({ kind: 'engine', words: expect.stringMatching(/out, Aged .* in\. seized/) })
-  }, 60_000)
+  })
   it('a machine that this shop does not have is not there', async () => {
     const { status, body } = await ines.get<MachineResponse>('/api/machines/99999999')
     expect([status, body.title]).toEqual([404, expect.any(String)])
@@ -133,7 +133,7 @@ describe('a visit from paper', () => {
     expect(after.visits[1]!.words).toMatch(/by R. before$/)
     expect(exhaust(after).points.map(p => p.use)).toEqual([0, 2000, 4000])
     expect(exhaust(after).drift.points).toHaveLength(before.points.length + 1)
-  }, 60_000)
+  })
   it('whose meter cannot be between the others’ is refused, and says which', async () => {
     const machine = await newMachine(ines)
     await visit(ines, machine, 1000, 400, {})
@@ -150,7 +150,7 @@ describe('a visit from paper', () => {
       body: { code: 'meter-higher', title: expect.stringMatching(/5,000 km, which is after this day/) },
     })
     expect((await read(machine.id)).visits).toHaveLength(2)
-  }, 60_000)
+  })
   it.each<[string, Record<string, unknown>, RegExp]>([
     ['a day to come', paper('2099-01-01', null, 0.12), /still to come/],
     ['no day', paper('spring', null, 0.12), /year-month-day/],
@@ -227,7 +227,7 @@ describe('machines and owners', () => {
       expect.stringMatching(/^From Old .* to New Owner$/),
     ])
     expect((await remove()).status).toBe(200)
-  }, 60_000)
+  })
   it('two entries of one machine become one; ones that cannot be are kept apart in words', async () => {
     const [a, b] = [await newMachine(ines), await newMachine(ines)]
     const twin = await newMachine(ines, a.modelId)
@@ -246,7 +246,7 @@ describe('machines and owners', () => {
     const later = await newMachine(ines, a.modelId)
     await visit(ines, later, 50, 50, {})
     expect((await merge(later.id, a.id)).body.title).toMatch(/meters don’t go together: 900 km/)
-  }, 90_000)
+  })
   it('owners merge: machines go over, what is missing is filled in', async () => {
     const machine = await newMachine(ines, undefined, {
       customer: { name: 'Twice', contact: 'at home', email: 'twice@owner.example' },
@@ -357,5 +357,5 @@ describe('a decompressor that nobody recorded', () => {
     const third = await newMachine(ines, model)
     await visit(ines, third, 100, 30, { exhaust: 0.125 })
     expect(await known(ines, await newMachine(ines, model))).toBe('none')
-  }, 90_000)
+  })
 })

@@ -176,7 +176,7 @@ describe('npm start -- --lan', () => {
     )
       .arrayBuffer()
       .then(bytes => new X509Certificate(Buffer.from(bytes)).toString())
-  }, 60_000)
+  })
   afterAll(() => server.stop())
 
   it('opens over TLS to whoever trusts the authority, and to nobody else', async () => {

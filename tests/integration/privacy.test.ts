@@ -22,7 +22,7 @@ let server: DemoServer
 beforeAll(async () => {
   server = await demoServer(join(folder, 'data'), { WEMBRIC_OUTBOX: outbox })
   ines = await new Client(server.env.WEMBRIC_TEST_URL).signIn('ines')
-}, 120_000)
+})
 afterAll(async () => {
   await server.stop()
   await pool.end()
@@ -98,7 +98,7 @@ describe('an owner', () => {
     expect(JSON.stringify(seen)).toContain('Erased owner')
     const job = await ines.get<{ events: { payload: unknown }[] }>(`/api/jobs/${busy}`)
     expect(JSON.stringify(job.body.events)).toContain('Ring Erased owner at Erased owner')
-  }, 120_000)
+  })
   it('is named neither by the calendar’s secret address nor by a tag', async () => {
     const { path } = (await ines.post<{ path: string }>('/api/calendar-addresses')).body
     const owners = (await ines.get<DueResponse>('/api/due')).body.items

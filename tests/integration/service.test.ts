@@ -69,7 +69,7 @@ describe('what the server tells', () => {
       signIn: 'perrin.t',
       password: 'quillbrook-8',
     })
-  }, 60_000)
+  })
   afterAll(() => server.stop())
   const lines = () =>
     server

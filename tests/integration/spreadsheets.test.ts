@@ -89,7 +89,7 @@ async function office(from: string, to: string, delimiter?: string): Promise<str
       ...(delimiter ? [`--infilter=${OPENED[delimiter]!}`] : []),
       ...['--convert-to', FILTERS[to]!, '--outdir', join(folder, out), join(folder, from)],
     ],
-    { timeout: 60_000 },
+    { timeout: 200_000 },
   )
   return join(out, `${from.replace(/\.[^.]*$/, '')}.${to === 'german' ? 'csv' : to}`)
 }
@@ -97,7 +97,7 @@ async function office(from: string, to: string, delimiter?: string): Promise<str
 async function sheet(from: string, to: string, locale = 'en_US.UTF-8'): Promise<string> {
   const out = `${from.replaceAll(/[./]/g, '-')}-sheet.${to}`
   await run('ssconvert', [join(folder, from), join(folder, out)], {
-    timeout: 60_000,
+    timeout: 200_000,
     env: { ...process.env, LC_ALL: locale },
   })
   return out
@@ -116,7 +116,7 @@ const bookFile = async (name: string, kind: 'xlsx' | 'ods') => {
   return name
 }
 
-describe('a list opened and saved again by a spreadsheet is the same list', { timeout: 120_000 }, () => {
+describe('a list opened and saved again by a spreadsheet is the same list', () => {
   it('as CSV', async () => expect(await csvModels(await office(await csvFile('a.csv'), 'csv', ','))).toEqual(BOOK))
   it('as CSV with semicolons and decimal commas', async () =>
     expect(await csvModels(await office(await csvFile('b.csv', ';'), 'german', ';'))).toEqual(BOOK))
@@ -141,7 +141,7 @@ describe('a list opened and saved again by a spreadsheet is the same list', { ti
   })
 })
 
-describe('an older list, saved before days and lists were kept from spreadsheets', { timeout: 120_000 }, () => {
+describe('an older list, saved before days and lists were kept from spreadsheets', () => {
   it('is read with its days in the shape that the spreadsheet wrote', async () => {
     const plain = BOOK.slice(0, 3).map(m => modelRow(m).map(cell => cell.replace(/^“(.*)”$/, '$1')))
     await writeFile(join(folder, 'h.csv'), stringify([HEADINGS, ...plain]))

@@ -49,7 +49,7 @@ beforeAll(async () => {
   delete process.env.WEMBRIC_DB_NAME
   pool = openPool(databaseSettings(process.env, 'app'))
   vi.spyOn(console, 'error').mockImplementation(() => {})
-}, 60_000)
+})
 afterAll(async () => {
   await pool.end()
   await database.stop()
@@ -62,7 +62,7 @@ describe('an upgrade', () => {
     await upgrade(pool, NOW)
     await loadDemo(pool, NOW)
     expect(() => backups()).toThrow()
-  }, 60_000)
+  })
   it('makes a backup first, brings the tables further, and says what changed', async () => {
     const said = vi.spyOn(console, 'warn').mockImplementation(() => {})
     version('1.1.0', GOOD)
@@ -74,7 +74,7 @@ describe('an upgrade', () => {
     said.mockClear()
     await upgrade(pool, NOW)
     expect(said).not.toHaveBeenCalled()
-  }, 60_000)
+  })
   it('that fails in the middle leaves every row as it was, and the version before starts on it', async () => {
     const before = await allRows(migration())
     version('1.2.0', BAD)
@@ -88,7 +88,7 @@ describe('an upgrade', () => {
     version('1.1.0', GOOD)
     await upgrade(pool, NOW)
     expect((await allRows(migration())).get('shops')).toEqual(before.get('shops'))
-  }, 60_000)
+  })
   it('is not done where there is no room for its backup: the tables are not touched', async () => {
     const before = await allRows(migration())
     version('1.3.0', { ...GOOD, '9003.do.cup.sql': 'CREATE TABLE cup (id INT PRIMARY KEY) ENGINE = InnoDB;\n' })

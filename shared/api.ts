@@ -1,10 +1,9 @@
 import type { z, ZodType } from 'zod'
 import type { Marked } from '../core/practice'
-import { identitySchema } from '../core/spec-book/identity'
 import { backupSchema, type BackupsResponse, type RestoreResponse } from './backups'
 import { type BayResponse, boardPlaceSchema, taskDoneSchema, type TaskRow, taskSchema } from './board'
 import { type CrewResponse, deviceSchema, ownPinSchema, pinSignInSchema, type TrustedDevice } from './change-of-hands'
-import { type CustomerRow, customerSchema, mergeSchema, reminderSchema } from './customers'
+import { customerChangeSchema, type CustomerRow, customerSchema, mergeSchema, reminderSchema } from './customers'
 import type { DeviceShop } from './device-job'
 import { eventRequestSchema, type EventResponse } from './event-request'
 import { afterSchema, type JobResponse, openJobSchema, type SheetResponse } from './jobs'
@@ -14,7 +13,7 @@ import {
   type DueResponse,
   engineChangeSchema,
   findSchema,
-  machineEditSchema,
+  machineChangeSchema,
   type MachineListResponse,
   machineListSchema,
   type MachineResponse,
@@ -45,15 +44,17 @@ import { type PracticeResponse, practiceRunSchema } from './practice'
 import { handsSchema, keepJobSchema, quickJobSchema } from './quick-jobs'
 import { codeSchema, type SessionResponse, signInSchema } from './session'
 import {
+  adapterChangeSchema,
   adapterRequestSchema,
   bladeSetChangeSchema,
   bladeSetRequestSchema,
   type BladeSetRow,
   type ShelfResponse,
   shimRequestSchema,
+  wrenchChangeSchema,
   wrenchRequestSchema,
 } from './shelf'
-import { setupSchema, shopSchema } from './shop'
+import { setupSchema, shopChangeSchema } from './shop'
 import { logQuerySchema, type LogResponse } from './shop-log'
 import { newShopSchema, type ShopHere, shopLimitsSchema, type WayIn } from './shops'
 import {
@@ -62,6 +63,7 @@ import {
   answerRowSchema,
   approvalSchema,
   draftSchema,
+  identityChangeSchema,
   type ImportResponse,
   type ImportRow,
   importRowsSchema,
@@ -106,7 +108,7 @@ const answers =
  */
 export const API = {
   'POST /api/adapters': answers<{ id: number }>()({ body: adapterRequestSchema }),
-  'PUT /api/adapters/:id': answers<Done>()({ body: adapterRequestSchema }),
+  'PUT /api/adapters/:id': answers<Done>()({ body: adapterChangeSchema }),
   'DELETE /api/adapters/:id': answers<Done>()(),
   'GET /api/backups': answers<BackupsResponse>()(),
   'POST /api/backups': answers<Done>()({ body: backupSchema }),
@@ -120,7 +122,7 @@ export const API = {
   'DELETE /api/calendar-addresses/:id': answers<Done>()(),
   'GET /api/customers': answers<CustomerRow[]>()(),
   'POST /api/customers': answers<CustomerRow>()({ body: customerSchema }),
-  'PUT /api/customers/:id': answers<CustomerRow>()({ body: customerSchema }),
+  'PUT /api/customers/:id': answers<CustomerRow>()({ body: customerChangeSchema }),
   'DELETE /api/customers/:id': answers<Done>()(),
   'POST /api/customers/:id/erase': answers<Done>()(),
   'POST /api/customers/:id/merge': answers<CustomerRow>()({ body: mergeSchema }),
@@ -153,7 +155,7 @@ export const API = {
   'POST /api/machines': answers<MachineRow>()({ body: machineSchema }),
   'GET /api/machines/list': answers<MachineListResponse>()({ query: machineListSchema }),
   'GET /api/machines/:id': answers<MachineResponse>()(),
-  'PUT /api/machines/:id': answers<MachineRow>()({ body: machineEditSchema }),
+  'PUT /api/machines/:id': answers<MachineRow>()({ body: machineChangeSchema }),
   'POST /api/machines/:id/engine': answers<MachineRow>()({ body: engineChangeSchema }),
   'POST /api/machines/:id/merge': answers<MachineRow>()({ body: mergeSchema }),
   'POST /api/machines/:id/meter': answers<MachineRow>()({ body: meterSchema }),
@@ -164,7 +166,7 @@ export const API = {
   'GET /api/models': answers<SearchResponse>()({ query: searchSchema }),
   'POST /api/models': answers<ModelRow>()({ body: modelSchema }),
   'GET /api/models/:id': answers<ModelResponse>()(),
-  'PUT /api/models/:id': answers<ModelRow>()({ body: identitySchema }),
+  'PUT /api/models/:id': answers<ModelRow>()({ body: identityChangeSchema }),
   'POST /api/models/:id/drafts': answers<RevisionRow>()({ body: draftSchema }),
   'GET /api/people': answers<PersonRow[]>()(),
   'POST /api/people': answers<{ id: number }>()({ body: personSchema }),
@@ -198,7 +200,7 @@ export const API = {
   'POST /api/setup': answers<SessionResponse>()({ body: setupSchema }),
   'GET /api/shelf': answers<ShelfResponse>()(),
   'PUT /api/shims': answers<Done>()({ body: shimRequestSchema }),
-  'PUT /api/shop': answers<Done>()({ body: shopSchema }),
+  'PUT /api/shop': answers<Done>()({ body: shopChangeSchema }),
   'GET /api/shops': answers<ShopHere[]>()(),
   'POST /api/shops': answers<WayIn>()({ body: newShopSchema }),
   'PUT /api/shops/:id': answers<Done>()({ body: shopLimitsSchema }),
@@ -223,7 +225,7 @@ export const API = {
   'DELETE /api/tokens/:id': answers<Done>()(),
   'GET /api/v1/openapi.json': answers<object>()(),
   'POST /api/wrenches': answers<{ id: number }>()({ body: wrenchRequestSchema }),
-  'PUT /api/wrenches/:id': answers<Done>()({ body: wrenchRequestSchema }),
+  'PUT /api/wrenches/:id': answers<Done>()({ body: wrenchChangeSchema }),
   'DELETE /api/wrenches/:id': answers<Done>()(),
 } as const
 

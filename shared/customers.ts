@@ -1,6 +1,7 @@
 import { optionalText, text } from '../core/text-field'
 import { wrong } from '../core/wrong'
 import { z } from '../core/zod'
+import { changeOf } from './change'
 import { type Language, languageSchema } from './languages'
 
 const email = z.union([z.literal(''), z.email({ error: wrong('wrong.give-the-e-mail-address') })]).default('')
@@ -11,6 +12,8 @@ export const customerSchema = z.object({
   language: languageSchema.nullable().default(null),
 })
 export type CustomerRequest = z.infer<typeof customerSchema>
+export const customerChangeSchema = changeOf(customerSchema)
+export type CustomerChange = z.infer<typeof customerChangeSchema>
 export const owner = z.union([z.object({ id: z.number().int().positive() }), customerSchema], {
   error: wrong('wrong.give-the-owner'),
 })

@@ -5,6 +5,7 @@ import { optionalText, text } from '../core/text-field'
 import type { MeterUnit } from '../core/units'
 import { wrong } from '../core/wrong'
 import { z } from '../core/zod'
+import { changeOf } from './change'
 import { owner } from './customers'
 
 /** A reading as it stands on record. */
@@ -170,6 +171,8 @@ export const machineEditSchema = z.object({
   meterUnit: z.enum(['h', 'km', 'mi'], { error: wrong('wrong.choose-hours-km-or-miles') }),
 })
 export type MachineEditRequest = z.infer<typeof machineEditSchema>
+export const machineChangeSchema = changeOf(machineEditSchema)
+export type MachineChange = z.infer<typeof machineChangeSchema>
 export const machineSchema = machineEditSchema.extend({ modelId, customer: owner })
 export type MachineRequest = z.infer<typeof machineSchema>
 export const ownerChangeSchema = z.object({ customer: owner })

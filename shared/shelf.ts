@@ -3,13 +3,18 @@ import { engravedShim } from '../core/shim'
 import { type Adapter, adapterSchema, type Wrench, wrenchSchema } from '../core/torque'
 import { wrong } from '../core/wrong'
 import { z } from '../core/zod'
+import { changeOf } from './change'
 
 export const bladeSetRequestSchema = bladeSetSchema
 /** A set with a change of some of its blades, and the blades that the change was made from, where they were seen. */
 export const bladeSetChangeSchema = bladeSetSchema.and(z.object({ was: z.array(bladeSchema).optional() }))
 export type BladeSetChange = z.infer<typeof bladeSetChangeSchema>
 export const wrenchRequestSchema = wrenchSchema
+export const wrenchChangeSchema = changeOf(wrenchSchema)
+export type WrenchChange = z.infer<typeof wrenchChangeSchema>
 export const adapterRequestSchema = adapterSchema
+export const adapterChangeSchema = changeOf(adapterSchema)
+export type AdapterChange = z.infer<typeof adapterChangeSchema>
 const SHIM = wrong('wrong.a-shim-is-0-8')
 
 /** Shims come in steps of 0.025 at the finest; one between is a measured size, or a slip. */

@@ -4,6 +4,7 @@ import { SCHOOLS } from '../core/stops'
 import { text } from '../core/text-field'
 import { wrong } from '../core/wrong'
 import { z } from '../core/zod'
+import { changeOf } from './change'
 import { languageSchema } from './languages'
 import { personSchema } from './people'
 
@@ -44,3 +45,5 @@ export const shopSchema = z
   })
   .partial()
 export type ShopRequest = z.infer<typeof shopSchema>
+export const shopChangeSchema = changeOf(shopSchema)
+export type ShopChange = z.infer<typeof shopChangeSchema>

@@ -3,10 +3,11 @@ import { type BookModel, COLUMNS, type RowNote } from '../core/exchange'
 import type { Verdict } from '../core/feeler'
 import type { LearnedParts } from '../core/job/learned-parts'
 import type { Text } from '../core/said'
-import { type Identity, identityParts, YEARS_WRONG, yearsInOrder } from '../core/spec-book/identity'
+import { type Identity, identityParts, identitySchema, YEARS_WRONG, yearsInOrder } from '../core/spec-book/identity'
 import { optionalText, text } from '../core/text-field'
 import { wrong } from '../core/wrong'
 import { z } from '../core/zod'
+import { changeOf } from './change'
 
 /** What a model is called and found by; its figures are in its revisions. */
 export interface ModelIdentity {
@@ -130,6 +131,8 @@ export const searchSchema = z.object({
 export type ModelRequest = z.infer<typeof modelSchema>
 export type DraftRequest = z.infer<typeof draftSchema>
 export type IdentityRequest = Identity
+export const identityChangeSchema = changeOf(identitySchema)
+export type IdentityChange = z.infer<typeof identityChangeSchema>
 
 export type ImportState = 'uploaded' | 'reading' | 'preview' | 'writing' | 'done' | 'cancelled' | 'failed'
 export type ImportRowState = 'new' | 'changed' | 'same' | 'problem'

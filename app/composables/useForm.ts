@@ -10,6 +10,9 @@ export function useForm() {
   /** What is wrong with a field, by the server's words. */
   const wrong = (name: string): string | undefined => refusal.value?.field(name)
 
+  /** Somebody else changed the same meanwhile: what is there now is to be shown. */
+  const isChangedMeanwhile = (): boolean => refusal.value?.problem.code === 'changed-meanwhile'
+
   /** Another thing is asked by the same form: what was wrong with the one before says nothing of it. */
   function forget(): void {
     failed.value = ''
@@ -28,5 +31,5 @@ export function useForm() {
       busy.value = false
     }
   }
-  return { busy, failed, refusal, wrong, send, forget }
+  return { busy, failed, refusal, wrong, isChangedMeanwhile, send, forget }
 }

@@ -16,6 +16,7 @@ import { inWriting } from '~~/core/wrong'
 import { z } from '~~/core/zod'
 import type { ModelIdentity } from '~~/shared/spec-book'
 import { tell } from '../words'
+import { useTypedOver } from './useTypedOver'
 
 const capital = (words: string): string => words.charAt(0).toUpperCase() + words.slice(1)
 /** What the cylinders of an engine are called and when they fire, for each interval people name. */
@@ -27,18 +28,24 @@ export const FIRING_CHOICES = FIRING_INTERVALS.map((anglesDeg, i) => ({
 
 const figure = numberOf
 
+const NOT_CALLED = {
+  ...{ maker: '', model: '', code: '', kind: '', family: '', displacementCc: '', yearFrom: '', yearTo: '' },
+}
+const identityFields = (identity: ModelIdentity): typeof NOT_CALLED => ({
+  maker: identity.maker,
+  model: identity.model,
+  code: identity.code,
+  kind: identity.kind,
+  family: identity.family,
+  displacementCc: String(identity.displacementCc ?? ''),
+  yearFrom: String(identity.yearFrom ?? ''),
+  yearTo: String(identity.yearTo ?? ''),
+})
+
 /** The plain form for a model, and how it becomes engine data. What is left empty is not claimed. */
 export function useModelForm() {
-  const model = reactive({
-    maker: '',
-    model: '',
-    code: '',
-    kind: '',
-    family: '',
-    displacementCc: '',
-    yearFrom: '',
-    yearTo: '',
-  })
+  const called = useTypedOver(NOT_CALLED, identityFields)
+  const model = called.given
   const spec = reactive<SpecText>(emptySpec())
   const exact = ref<Exact>({})
   const firing = ref<string | null>('Cylinder 0')
@@ -58,17 +65,7 @@ export function useModelForm() {
     Object.assign(spec, written.text)
     exact.value = written.exact
     firing.value = FIRING_CHOICES.find(c => c.value === spec.cylinders)?.value ?? null
-    if (identity)
-      Object.assign(model, {
-        maker: identity.maker,
-        model: identity.model,
-        code: identity.code,
-        kind: identity.kind,
-        family: identity.family,
-        displacementCc: String(identity.displacementCc ?? ''),
-        yearFrom: String(identity.yearFrom ?? ''),
-        yearTo: String(identity.yearTo ?? ''),
-      })
+    if (identity) called.begin(identity)
   }
 
   /** The engine data, or null with `wrong` saying which field and why, or `doubts` what must be answered first. */
@@ -116,6 +113,7 @@ export function useModelForm() {
 
   return {
     model,
+    called,
     spec,
     exact,
     firing,

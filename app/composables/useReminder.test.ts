@@ -52,7 +52,27 @@ describe('the letter to an owner', () => {
     given.email.value = 'new@example.org'
     expect(await given.saveEmail()).toBe(true)
     const { id: _, machines: __, ...known } = OWNER
-    expect(sent).toEqual([{ ...known, email: 'new@example.org' }])
+    expect(sent).toEqual([{ ...known, email: 'new@example.org', was: known }])
+    end()
+  })
+  it('an address that another put right meanwhile is not set back unseen: the first tap asks, the second means it', async () => {
+    const puts: { email: string; was: { email: string } }[] = []
+    const now = { ...OWNER, email: 'other@example.org' }
+    shopAnswers(({ line, body }) => {
+      if (line.startsWith('PUT')) {
+        puts.push(body as (typeof puts)[number])
+        if (puts.length === 1) return refused('Somebody changed the same thing.', 409, { code: 'changed-meanwhile' })
+      }
+      return fine(line.includes('/reminder') ? DRAFT : line.startsWith('GET /api/customers') ? [now] : now)
+    })
+    const { it: given, end } = within(() => useReminder({ customerId: 4, weeks: 6 }))
+    await flushPromises()
+    given.email.value = 'new@example.org'
+    expect(await given.saveEmail()).toBe(false)
+    expect(given.form.failed.value).toContain('changed the same thing')
+    expect(given.email.value).toBe('new@example.org')
+    expect(await given.saveEmail()).toBe(true)
+    expect(puts.map(p => p.was.email)).toEqual([OWNER.email, now.email])
     end()
   })
   it('an address that stays is not sent; one that is refused says why, and the letter stays', async () => {

@@ -22,8 +22,11 @@ export function useReminder({ customerId, weeks }: { customerId: number; weeks: 
     if (!own) return false
     // what is not told is forgotten: all that is known goes with it
     const { id, machines: _, ...known } = own
-    const body = { ...known, email: email.value }
-    return (await form.send(() => api('PUT /api/customers/:id', { id, body }))) !== null
+    const body = { ...known, email: email.value, was: { ...known, email: draft.value!.email } }
+    const kept = await form.send(() => api('PUT /api/customers/:id', { id, body }))
+    // what stands there by now was told with the refusal: another tap means it
+    if (form.isChangedMeanwhile()) draft.value = { ...draft.value!, email: known.email }
+    return kept !== null
   }
   /** Writes down that they were told. */
   const tell = (how: 'copied' | 'printed' | 'sent') =>

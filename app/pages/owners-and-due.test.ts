@@ -88,7 +88,38 @@ describe('an owner', () => {
       contact: 'Mill Lane 4',
       email: 'o@owner.example',
       language: 'es',
+      was: OWNER,
     })
+    shown.unmount()
+  })
+  it('that somebody else changed meanwhile shows it, and keeps what was typed: another tap means it', async () => {
+    const puts: { was: unknown }[] = []
+    const asked = shopAnswers(({ line, body }) => {
+      if (line.includes('/summary')) return summary(2026)
+      if (line === 'GET /api/customers') return customers()
+      puts.push(body as { was: unknown })
+      if (puts.length > 1) return fine(now)
+      customers = () => fine([now, OTHER])
+      const says = 'Somebody changed this while you had it open: it says “Quay 1” now.'
+      return refused('Somebody changed the same thing.', 409, {
+        ...{ code: 'changed-meanwhile', fields: [{ field: 'contact', message: says }] },
+      })
+    })
+    const now = { ...OWNER, contact: 'Quay 1', email: 'new@owner.example' }
+    const shown = open(OwnerPage)
+    await flushPromises()
+    await vi.waitFor(() => expect(shown.find('form').exists()).toBe(true))
+    await shown.find('[name="contact"]').setValue('Mill Lane 4')
+    await shown.find('form').trigger('submit')
+    await flushPromises()
+    expect(shown.text()).toContain('it says “Quay 1” now')
+    expect(field(shown, 'contact').value, 'what was typed').toBe('Mill Lane 4')
+    expect(field(shown, 'email').value, 'what was not').toBe('new@owner.example')
+    await shown.find('form').trigger('submit')
+    await flushPromises()
+    expect(puts.at(-1)).toMatchObject({ contact: 'Mill Lane 4', email: 'new@owner.example', was: now })
+    expect(shown.text()).not.toContain('it says “Quay 1” now')
+    expect(asked.filter(a => a.line.startsWith('PUT'))).toHaveLength(2)
     shown.unmount()
   })
   it('that could not be read is not offered empty: it would be kept over what is on record', async () => {

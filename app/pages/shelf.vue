@@ -58,12 +58,10 @@ async function add(): Promise<void> {
     await load()
   }
 }
-const isChangedMeanwhile = ({ refusal }: ReturnType<typeof useForm>): boolean =>
-  refusal.value?.problem.code === 'changed-meanwhile'
 /** @returns why it was not kept, empty where it was */
 async function change(id: number, body: BladeSetChange): Promise<string> {
   const saved = await bladeForm.send(() => api('PUT /api/blade-sets/:id', { id, body }))
-  if (saved || isChangedMeanwhile(bladeForm)) await load()
+  if (saved || bladeForm.isChangedMeanwhile()) await load()
   return bladeForm.failed.value
 }
 async function makeMine(bladeSetId: number): Promise<void> {
@@ -73,17 +71,17 @@ async function remove(id: number): Promise<void> {
   if (await reading.send(() => api('DELETE /api/blade-sets/:id', { id }))) await load()
 }
 async function sendTool(call: () => Promise<unknown>, done = () => {}): Promise<void> {
-  if (!(await toolForm.send(call))) return
-  done()
-  await load()
+  const kept = await toolForm.send(call)
+  if (kept) done()
+  if (kept || toolForm.isChangedMeanwhile()) await load()
 }
-const keepWrench = (id: number | null, body: Unfinished<BodySent<'POST /api/wrenches'>>, done: () => void) =>
+const keepWrench = (id: number | null, body: Unfinished<BodySent<'PUT /api/wrenches/:id'>>, done: () => void) =>
   sendTool(() => (id === null ? api('POST /api/wrenches', { body }) : api('PUT /api/wrenches/:id', { id, body })), done)
-const keepAdapter = (id: number | null, body: Unfinished<BodySent<'POST /api/adapters'>>, done: () => void) =>
+const keepAdapter = (id: number | null, body: Unfinished<BodySent<'PUT /api/adapters/:id'>>, done: () => void) =>
   sendTool(() => (id === null ? api('POST /api/adapters', { body }) : api('PUT /api/adapters/:id', { id, body })), done)
 async function count(shim: Unfinished<BodySent<'PUT /api/shims'>>): Promise<boolean> {
   const saved = (await shimForm.send(() => api('PUT /api/shims', { body: shim }))) !== null
-  if (saved || isChangedMeanwhile(shimForm)) await load()
+  if (saved || shimForm.isChangedMeanwhile()) await load()
   return saved
 }
 </script>

@@ -6,7 +6,7 @@ import { definePageMeta, useHead } from '#imports'
 import type { TrustedDevice } from '~~/shared/change-of-hands'
 import type { CalendarAddressRow } from '~~/shared/machines'
 import { personSchema } from '~~/shared/people'
-import type { ShopRequest } from '~~/shared/shop'
+import type { ShopChange } from '~~/shared/shop'
 import type { ApiTokenRow } from '~~/shared/tokens'
 import CheckedForm from '../components/forms/CheckedForm.vue'
 import ChoiceField from '../components/forms/ChoiceField.vue'
@@ -33,11 +33,10 @@ const ways = useForm()
 const person = reactive({ name: '', signIn: '', password: '', role: 'mechanic' as 'mechanic' | 'lead' | null })
 const crewForm = useTemplateRef('crewForm')
 const said = useSaid()
-async function settle(settled: ShopRequest): Promise<void> {
-  if (await ways.send(() => api('PUT /api/shop', { body: settled }))) {
-    await session.load()
-    said()
-  }
+async function settle(settled: ShopChange): Promise<void> {
+  const kept = await ways.send(() => api('PUT /api/shop', { body: settled }))
+  if (kept || ways.isChangedMeanwhile()) await session.load()
+  if (kept) said()
 }
 const tokens = ref<ApiTokenRow[]>([])
 const token = ref<string | null>(null)

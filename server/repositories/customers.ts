@@ -17,6 +17,9 @@ export const customersOfShop = (db: Db, shopId: number): Promise<CustomerRow[]> 
   many(db, `${SELECT} WHERE c.shop_id = ? AND NOT c.quick ORDER BY c.name, c.id`, [shopId])
 export const customerById = (db: Db, shopId: number, id: number): Promise<CustomerRow | null> =>
   maybeOne(db, `${SELECT} WHERE c.shop_id = ? AND c.id = ?`, [shopId, id])
+/** An owner, held until the transaction ends. */
+export const holdCustomer = (db: Db, shopId: number, id: number): Promise<{ id: number } | null> =>
+  maybeOne(db, 'SELECT id FROM customers WHERE shop_id = ? AND id = ? FOR UPDATE', [shopId, id])
 export const insertCustomer = async (db: Db, shopId: number, c: CustomerGiven): Promise<number> =>
   (
     await change(db, 'INSERT INTO customers (shop_id, name, contact, email, language) VALUES (?, ?, ?, ?, ?)', [

@@ -21,6 +21,9 @@ export const modelById = async (db: Db, shopId: number, id: number): Promise<Mod
   const row = await maybeOne<Raw>(db, `${SELECT} WHERE e.shop_id = ? AND e.id = ?`, [shopId, id])
   return row && withEngine(row)
 }
+/** A model, held until the transaction ends. */
+export const holdModel = (db: Db, shopId: number, id: number): Promise<{ id: number } | null> =>
+  maybeOne(db, 'SELECT id FROM engine_models WHERE shop_id = ? AND id = ? FOR UPDATE', [shopId, id])
 export const modelByKey = async (db: Db, shopId: number, key: string): Promise<ModelRow | null> => {
   const row = await maybeOne<Raw>(db, `${SELECT} WHERE e.shop_id = ? AND e.model_key = ?`, [shopId, key])
   return row && withEngine(row)

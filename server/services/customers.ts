@@ -1,5 +1,5 @@
 import { say } from '../../core/said'
-import type { CustomerRequest, CustomerRow } from '../../shared/customers'
+import type { CustomerChange, CustomerRequest, CustomerRow } from '../../shared/customers'
 import { type Db, type Pool, transaction } from '../database/query'
 import { notFound, Problem } from '../problem'
 import {
@@ -7,11 +7,13 @@ import {
   customersOfShop,
   deleteCustomer,
   dropRemindersOf,
+  holdCustomer,
   insertCustomer,
   machinesOfCustomer,
   moveCustomer,
   updateCustomer,
 } from '../repositories/customers'
+import { laidOver } from './laid-over'
 
 export const listCustomers = (db: Db, shopId: number): Promise<CustomerRow[]> => customersOfShop(db, shopId)
 
@@ -22,10 +24,13 @@ export async function editCustomer(
   pool: Pool,
   shopId: number,
   id: number,
-  request: CustomerRequest,
+  request: CustomerChange,
 ): Promise<CustomerRow> {
-  if (!(await customerById(pool, shopId, id))) throw notFound('owner')
-  await updateCustomer(pool, shopId, id, request)
+  await transaction(pool, async db => {
+    const now = (await holdCustomer(db, shopId, id)) && (await customerById(db, shopId, id))
+    if (!now) throw notFound('owner')
+    await updateCustomer(db, shopId, id, laidOver<CustomerRequest>(now, request))
+  })
   return (await customerById(pool, shopId, id))!
 }
 

@@ -2,8 +2,15 @@ import equal from 'fast-deep-equal'
 import type { BladeSet } from '../../core/feeler'
 import type { JobState } from '../../core/job'
 import { say } from '../../core/said'
-import type { Adapter, Wrench } from '../../core/torque'
-import type { BladeSetChange, BladeSetRow, ShelfResponse, ShimRequest } from '../../shared/shelf'
+import { type Adapter, type Wrench, wrenchSchema } from '../../core/torque'
+import type {
+  AdapterChange,
+  BladeSetChange,
+  BladeSetRow,
+  ShelfResponse,
+  ShimRequest,
+  WrenchChange,
+} from '../../shared/shelf'
 import type { ShopThing } from '../../words/en/refusals'
 import { type Db, type Pool, transaction } from '../database/query'
 import { notFound, Problem } from '../problem'
@@ -21,12 +28,15 @@ import {
   adaptersOfShop,
   deleteAdapter,
   deleteWrench,
+  holdAdapter,
+  holdWrench,
   insertAdapter,
   insertWrench,
   updateAdapter,
   updateWrench,
   wrenchesOfShop,
 } from '../repositories/torque-tools'
+import { laidOver } from './laid-over'
 
 export const readShelf = async (db: Db, shopId: number): Promise<ShelfResponse> => ({
   bladeSets: await bladeSetsOfShop(db, shopId),
@@ -80,15 +90,23 @@ const known = (what: ShopThing, { affected }: { affected: number }): void => {
 export const addWrench = async (db: Db, shopId: number, wrench: Wrench) => ({
   id: await insertWrench(db, shopId, wrench),
 })
-export const changeWrench = async (db: Db, shopId: number, id: number, wrench: Wrench) =>
-  known('wrench', await updateWrench(db, shopId, id, wrench))
+export const changeWrench = (pool: Pool, shopId: number, id: number, wrench: WrenchChange): Promise<void> =>
+  transaction(pool, async db => {
+    const now = await holdWrench(db, shopId, id)
+    if (!now) throw notFound('wrench')
+    await updateWrench(db, shopId, id, wrenchSchema.parse(laidOver<Wrench>(now, wrench)))
+  })
 export const removeWrench = async (db: Db, shopId: number, id: number) =>
   known('wrench', await deleteWrench(db, shopId, id))
 export const addAdapter = async (db: Db, shopId: number, adapter: Adapter) => ({
   id: await insertAdapter(db, shopId, adapter),
 })
-export const changeAdapter = async (db: Db, shopId: number, id: number, adapter: Adapter) =>
-  known('adapter', await updateAdapter(db, shopId, id, adapter))
+export const changeAdapter = (pool: Pool, shopId: number, id: number, adapter: AdapterChange): Promise<void> =>
+  transaction(pool, async db => {
+    const now = await holdAdapter(db, shopId, id)
+    if (!now) throw notFound('adapter')
+    await updateAdapter(db, shopId, id, laidOver<Adapter>(now, adapter))
+  })
 export const removeAdapter = async (db: Db, shopId: number, id: number) =>
   known('adapter', await deleteAdapter(db, shopId, id))
 /**

@@ -3,9 +3,11 @@ import { spanWords } from '../../core/feeler'
 import { type LearnedParts, learnedParts } from '../../core/job/learned-parts'
 import { say } from '../../core/said'
 import { doubtsOf, fitOf, LEAST_FIT, readQuery, rejudge } from '../../core/spec-book'
+import { identitySchema } from '../../core/spec-book/identity'
 import type {
   Affected,
   DraftRequest,
+  IdentityChange,
   IdentityRequest,
   ModelHit,
   ModelRequest,
@@ -21,6 +23,7 @@ import { lastClosedJobOfModel } from '../repositories/jobs'
 import { machineById } from '../repositories/machines'
 import {
   gramCounts,
+  holdModel,
   insertModel,
   modelById,
   modelCount,
@@ -45,6 +48,7 @@ import {
 } from '../repositories/revisions'
 import { t, tell } from '../words'
 import { foldedJob } from './jobs'
+import { laidOver } from './laid-over'
 import { refreshSoon } from './machines/outlooks'
 import type { SignedIn } from './people'
 
@@ -100,11 +104,13 @@ export const renameModel = (
   pool: Pool,
   person: SignedIn,
   modelId: number,
-  identity: IdentityRequest,
+  identity: IdentityChange,
 ): Promise<ModelRow> =>
   transaction(pool, async db => {
-    if (!(await modelById(db, person.shopId, modelId))) missing()
-    await updateModel(db, person.shopId, modelId, identity)
+    const now = (await holdModel(db, person.shopId, modelId)) && (await modelById(db, person.shopId, modelId))
+    // two who change a year each may have put them the wrong way round
+    const settled = identitySchema.parse(laidOver<IdentityRequest>(now ?? missing(), identity))
+    await updateModel(db, person.shopId, modelId, settled)
     return (await modelById(db, person.shopId, modelId)) ?? missing()
   })
 

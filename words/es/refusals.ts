@@ -136,6 +136,8 @@ const machines = {
   'refused.blades-changed':
     'Alguien cambió este juego mientras usted lo tenía abierto. ' +
     'Se muestra como está ahora: mire, y pulse Guardar otra vez si su cambio sigue siendo válido.',
+  'refused.changed-meanwhile':
+    'Alguien cambió lo mismo mientras usted tenía esto abierto. Aún no se guardó nada, y lo que escribió sigue aquí.',
   'refused.choose-another-owner-than-this': 'Elija otro dueño.',
   'refused.meter-unit': ({ unit }) =>
     `Sus lecturas hasta ahora son en ${unit}. Un medidor con otra unidad es otro medidor: ponga su primera lectura como reemplazado.`,

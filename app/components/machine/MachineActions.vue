@@ -15,6 +15,7 @@ import {
 import type { ModelHit } from '~~/shared/spec-book'
 import { useMachineEdits } from '../../composables/useMachineEdits'
 import { useSaid } from '../../composables/useSaid'
+import { useTypedOver } from '../../composables/useTypedOver'
 import { t } from '../../words'
 import CheckedForm from '../forms/CheckedForm.vue'
 import ChoiceField from '../forms/ChoiceField.vue'
@@ -45,13 +46,13 @@ const WHATS: { value: What; label: string }[] = [
 ]
 const id = computed(() => props.seen.machine.id)
 const today = new Intl.DateTimeFormat('en-CA').format(new Date())
-const edit = reactive({
-  name: props.seen.machine.name,
-  tag: props.seen.machine.tag,
-  plate: props.seen.machine.plate,
-  serial: props.seen.machine.serial,
-  meterUnit: props.seen.machine.meterUnit as MachineRow['meterUnit'] | null,
+const fieldsOf = ({ name, tag, plate, serial, meterUnit }: MachineRow) => ({
+  ...{ name, tag, plate, serial },
+  meterUnit: meterUnit as MachineRow['meterUnit'] | null,
 })
+const typed = useTypedOver(fieldsOf(props.seen.machine), fieldsOf)
+const edit = typed.given
+watch(() => props.seen.machine, typed.follow, { immediate: true })
 const customer = ref<Owner | null>(null)
 const model = ref<ModelHit | string | null>(null)
 const told = reactive({ on: today, meter: '', replaced: false, words: '' })
@@ -76,7 +77,7 @@ const asked = computed((): Asked => {
   const modelId = typeof model.value === 'object' ? model.value?.id : null
   switch (what.value) {
     case 'edit':
-      return asking(machineEditSchema, edit, body => edits.edit(id.value, body))
+      return asking(machineEditSchema, edit, body => edits.edit(id.value, { ...body, was: typed.seen() }))
     case 'owner':
       return asking(ownerChangeSchema, { customer: customer.value }, body => edits.owner(id.value, body))
     case 'meter':
@@ -89,6 +90,7 @@ const asked = computed((): Asked => {
 })
 async function submit(): Promise<void> {
   const answer = await asked.value.send()
+  if (form.isChangedMeanwhile()) emit('changed')
   if (!answer) return
   said()
   emit('changed', what.value === 'double' ? intoId.value! : undefined)

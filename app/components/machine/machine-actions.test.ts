@@ -43,6 +43,24 @@ describe('what may be put right of a machine', () => {
     await flushPromises()
     expect(fieldOf(page, /^Tag/).element.value, 'what was typed is still there').toBe('L-2')
   })
+  it('a plate that somebody else added comes up beside the name that is being typed, and stays', async () => {
+    let isTaken = true
+    const asked = shopAnswers(() =>
+      isTaken ? refused('Somebody changed the same thing.', 409, { code: 'changed-meanwhile' }) : fine({}),
+    )
+    const page = mount(MachineActions, { props: { seen: SEEN, unit: 'mm' }, global })
+    await fieldOf(page, /^Name/).setValue('Lilac, tall')
+    await send(page)
+    expect(asked[0]!.body).toMatchObject({ name: 'Lilac, tall', was: { name: 'Lilac scooter', plate: '' } })
+    expect(page.emitted('changed'), 'it is read again').toHaveLength(1)
+    const machine = { ...SEEN.machine, name: 'Lilac two', plate: 'QB 14' }
+    await page.setProps({ seen: { ...SEEN, machine } })
+    expect(fieldOf(page, /^Name/).element.value).toBe('Lilac, tall')
+    expect(fieldOf(page, /^Plate/).element.value).toBe('QB 14')
+    isTaken = false
+    await send(page)
+    expect(asked[1]!.body).toMatchObject({ name: 'Lilac, tall', plate: 'QB 14', was: { name: 'Lilac two' } })
+  })
   it('a meter that can be read two ways asks which, and is not sent', async () => {
     const asked = shopAnswers(() => fine({}))
     const page = mount(MachineActions, { props: { seen: SEEN, unit: 'mm' }, global })

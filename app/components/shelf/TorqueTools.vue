@@ -2,12 +2,13 @@
 import Button from 'primevue/button'
 import Column from 'primevue/column'
 import DataTable from 'primevue/datatable'
-import { reactive, useTemplateRef } from 'vue'
+import { useTemplateRef, watch } from 'vue'
 import { scaleWords, TORQUE_UNITS } from '~~/core/torque'
 import { newtonMetres, numberOf, type TorqueUnit } from '~~/core/units'
 import type { BodySent, Unfinished } from '~~/shared/api'
 import { adapterRequestSchema, type AdapterRow, wrenchRequestSchema, type WrenchRow } from '~~/shared/shelf'
 import type { useForm } from '../../composables/useForm'
+import { useTypedOver } from '../../composables/useTypedOver'
 import { t } from '../../words'
 import CheckedForm from '../forms/CheckedForm.vue'
 import ChoiceField from '../forms/ChoiceField.vue'
@@ -24,8 +25,8 @@ const props = defineProps<{
   form: ReturnType<typeof useForm>
 }>()
 const emit = defineEmits<{
-  keepWrench: [id: number | null, wrench: Unfinished<BodySent<'POST /api/wrenches'>>, done: () => void]
-  keepAdapter: [id: number | null, adapter: Unfinished<BodySent<'POST /api/adapters'>>, done: () => void]
+  keepWrench: [id: number | null, wrench: Unfinished<BodySent<'PUT /api/wrenches/:id'>>, done: () => void]
+  keepAdapter: [id: number | null, adapter: Unfinished<BodySent<'PUT /api/adapters/:id'>>, done: () => void]
   removeWrench: [id: number]
   removeAdapter: [id: number]
 }>()
@@ -38,9 +39,31 @@ const EMPTY = {
   length: '',
   due: '',
 }
-const wrench = reactive({ ...EMPTY })
+const inUnit = (nm: number, unit: TorqueUnit) => String(Number((nm / newtonMetres(1, unit)).toFixed(1)))
+const typedWrench = useTypedOver(EMPTY, (w: WrenchRow) => ({
+  ...{ id: w.id as number | null, name: w.name, unit: w.unit as TorqueUnit | null },
+  ...{ least: inUnit(w.leastNm, w.unit), most: inUnit(w.mostNm, w.unit) },
+  ...{ length: String(w.lengthMm), due: w.calibrationDue ?? '' },
+}))
+const wrench = typedWrench.given
 const NO_ADAPTER = { id: null as number | null, name: '', length: '', angle: '0' }
-const adapter = reactive({ ...NO_ADAPTER })
+const typedAdapter = useTypedOver(NO_ADAPTER, (a: AdapterRow) => ({
+  ...{ id: a.id as number | null, name: a.name, length: String(a.lengthMm), angle: String(a.angleDeg) },
+}))
+const adapter = typedAdapter.given
+/** One that is being changed follows the shelf. */
+function followShelf<R extends { id: number }>(typed: ReturnType<typeof useTypedOver<R, object>>, rows: R[]): void {
+  const now = rows.find(row => row.id === typed.was.value?.id)
+  if (now) typed.follow(now)
+}
+watch(
+  () => props.wrenches,
+  rows => followShelf(typedWrench, rows),
+)
+watch(
+  () => props.adapters,
+  rows => followShelf(typedAdapter, rows),
+)
 const number = numberOf
 /** In any unit: 2.825 N·m are no 2825. */
 const MOST_ON_A_SCALE = 1000
@@ -62,33 +85,20 @@ function wrenchBody() {
   }
 }
 const clearWrench = () => {
-  Object.assign(wrench, EMPTY)
+  typedWrench.clear()
   wrenchForm.value?.forget()
 }
-const keepWrench = () => emit('keepWrench', wrench.id, wrenchBody(), clearWrench)
+const keepWrench = () => emit('keepWrench', wrench.id, { ...wrenchBody(), was: typedWrench.seen() }, clearWrench)
 const adapterBody = () => ({
   name: adapter.name,
   lengthMm: number(adapter.length),
   angleDeg: number(adapter.angle),
 })
 const keepAdapter = () =>
-  emit('keepAdapter', adapter.id, adapterBody(), () => {
-    Object.assign(adapter, NO_ADAPTER)
+  emit('keepAdapter', adapter.id, { ...adapterBody(), was: typedAdapter.seen() }, () => {
+    typedAdapter.clear()
     adapterForm.value?.forget()
   })
-const inUnit = (nm: number, unit: TorqueUnit) => String(Number((nm / newtonMetres(1, unit)).toFixed(1)))
-const changeWrench = (w: WrenchRow) =>
-  Object.assign(wrench, {
-    id: w.id,
-    name: w.name,
-    unit: w.unit,
-    least: inUnit(w.leastNm, w.unit),
-    most: inUnit(w.mostNm, w.unit),
-    length: String(w.lengthMm),
-    due: w.calibrationDue ?? '',
-  })
-const changeAdapter = (a: AdapterRow) =>
-  Object.assign(adapter, { id: a.id, name: a.name, length: String(a.lengthMm), angle: String(a.angleDeg) })
 const late = (w: WrenchRow) => w.calibrationDue !== null && w.calibrationDue < props.today
 const ANGLES: Record<number, string> = {
   0: t('torque-tools.straight-on'),
@@ -123,7 +133,7 @@ const ANGLES: Record<number, string> = {
             severity="secondary"
             outlined
             :aria-label="t('torque-tools.change-2', { name: data.name })"
-            @click="changeWrench(data)"
+            @click="typedWrench.begin(data)"
           >
             {{ t('common.change') }}</Button
           ><EndButton
@@ -208,7 +218,7 @@ const ANGLES: Record<number, string> = {
             severity="secondary"
             outlined
             :aria-label="t('torque-tools.change-2', { name: data.name })"
-            @click="changeAdapter(data)"
+            @click="typedAdapter.begin(data)"
           >
             {{ t('common.change') }}</Button
           ><EndButton

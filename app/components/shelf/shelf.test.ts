@@ -57,6 +57,21 @@ describe('torque wrenches', () => {
     expect(id).toBe(4)
     expect(kept.leastNm).toBeCloseTo(2.26, 2)
   })
+  it('one that another lead changes meanwhile follows the shelf but for what was typed', async () => {
+    const page = tools()
+    await page.findAll('button[aria-label*="Small click"]')[0]!.trigger('click')
+    await type(page, 'mostNm', '180')
+    const now = { ...CLICK, mostNm: 21, calibrationDue: '2027-05-01' }
+    await page.setProps({ wrenches: [now] })
+    await send(page)
+    const [, kept] = page.emitted('keepWrench')![0] as [number, Record<string, unknown>]
+    expect(kept).toMatchObject({ calibrationDue: '2027-05-01', was: now })
+    expect(kept.mostNm).toBeCloseTo(20.34, 2)
+    const done = page.emitted('keepWrench')![0]![2] as () => void
+    done()
+    await page.setProps({ wrenches: [{ ...now, name: 'Other' }] })
+    expect(page.get<HTMLInputElement>('input[name="name"]').element.value, 'none is being changed').toBe('')
+  })
   it('what is no figure is not sent', async () => {
     const page = tools({ wrenches: [] })
     await type(page, 'name', 'Beam')

@@ -1,10 +1,11 @@
 <script setup lang="ts">
 import Button from 'primevue/button'
-import { reactive } from 'vue'
+import { watch } from 'vue'
 import { type Language, LANGUAGES } from '~~/shared/languages'
 import type { SessionResponse } from '~~/shared/session'
-import { type ShopRequest, shopSchema } from '~~/shared/shop'
+import { type ShopChange, shopSchema } from '~~/shared/shop'
 import type { useForm } from '../../composables/useForm'
+import { useTypedOver } from '../../composables/useTypedOver'
 import { t } from '../../words'
 import CheckedForm from '../forms/CheckedForm.vue'
 import ChoiceField from '../forms/ChoiceField.vue'
@@ -16,16 +17,21 @@ const props = defineProps<{
   shop: SessionResponse['shop']
   form: ReturnType<typeof useForm>
 }>()
-const emit = defineEmits<{ settle: [shop: ShopRequest] }>()
-const given = reactive({
-  name: props.shop.name,
-  timeZone: props.shop.timeZone as string | null,
-  unit: props.shop.unit as 'mm' | 'thou' | null,
-  language: props.shop.language,
+const emit = defineEmits<{ settle: [shop: ShopChange] }>()
+const fieldsOf = ({ name, timeZone, unit, language }: SessionResponse['shop']) => ({
+  ...{ name, language },
+  timeZone: timeZone as string | null,
+  unit: unit as 'mm' | 'thou' | null,
 })
+const { given, seen, follow } = useTypedOver(fieldsOf(props.shop), fieldsOf)
+watch(() => props.shop, follow, { immediate: true })
 function keep(): void {
   const { name, timeZone, unit, language } = given
-  emit('settle', { name, language, ...(timeZone ? { timeZone } : {}), ...(unit ? { unit } : {}) })
+  emit('settle', {
+    ...{ name, language, was: seen() },
+    ...(timeZone ? { timeZone } : {}),
+    ...(unit ? { unit } : {}),
+  })
 }
 </script>
 

@@ -2,7 +2,7 @@
 import Button from 'primevue/button'
 import Column from 'primevue/column'
 import DataTable from 'primevue/datatable'
-import { computed, onMounted, reactive, ref, watch } from 'vue'
+import { computed, onMounted, ref, watch } from 'vue'
 import { NuxtLink } from '#components'
 import { definePageMeta, navigateTo, useHead, useRoute } from '#imports'
 import { type CustomerRow, customerSchema } from '~~/shared/customers'
@@ -16,6 +16,7 @@ import TextField from '../../components/forms/TextField.vue'
 import LoadingRows from '../../components/shell/LoadingRows.vue'
 import { useForm } from '../../composables/useForm'
 import { useSaid } from '../../composables/useSaid'
+import { useTypedOver } from '../../composables/useTypedOver'
 import { LOCALE } from '../../language'
 import { useSessionStore } from '../../stores/session'
 import { api } from '../../utils/api'
@@ -28,7 +29,11 @@ const form = useForm()
 const other = useForm()
 const session = useSessionStore()
 const all = ref<CustomerRow[]>([])
-const given = reactive({ name: '', contact: '', email: '', language: null as Language | null })
+const typed = useTypedOver(
+  { name: '', contact: '', email: '', language: null as Language | null },
+  ({ name, contact, email, language }: CustomerRow) => ({ name, contact, email, language }),
+)
+const { given } = typed
 const summary = ref<CustomerSummary | null>(null)
 const thisYear = new Date().getFullYear()
 const year = ref<number | null>(thisYear)
@@ -45,12 +50,13 @@ const loadYear = async () => {
 }
 /** How to reach them as it is on record: nothing is kept over what this page has not read. */
 const own = computed(() => all.value.find(c => c.id === id) ?? null)
+async function loadOwners(): Promise<void> {
+  all.value = (await form.send(() => api('GET /api/customers'))) ?? all.value
+  if (own.value) typed.follow(own.value)
+}
 onMounted(async () => {
   await loadYear()
-  all.value = (await form.send(() => api('GET /api/customers'))) ?? []
-  if (!own.value) return
-  const { name, contact, email, language } = own.value
-  Object.assign(given, { name, contact, email, language })
+  await loadOwners()
 })
 watch(year, loadYear)
 useHead({
@@ -71,7 +77,10 @@ const rowsOf = ({ visits, records }: CustomerSummary['machines'][number]) => [
   ...records.map((r, i) => ({ key: `r${i}`, day: day(r.day), what: '', meter: '', words: r.words })),
 ]
 async function keep(): Promise<void> {
-  if (!(await other.send(() => api('PUT /api/customers/:id', { id, body: given })))) return
+  const body = { ...given, was: typed.seen() }
+  const kept = await other.send(() => api('PUT /api/customers/:id', { id, body }))
+  if (kept || other.isChangedMeanwhile()) await loadOwners()
+  if (!kept) return
   said()
   await loadYear()
 }

@@ -5,6 +5,7 @@ import { findAmongMachines } from '../../../core/search'
 import { formatMeter } from '../../../core/units'
 import type {
   EngineChangeRequest,
+  MachineChange,
   MachineEditRequest,
   MachineRequest,
   MachineRow,
@@ -36,6 +37,7 @@ import { shopById } from '../../repositories/shops'
 import { insertPastVisit } from '../../repositories/visits'
 import { locale, t } from '../../words'
 import { daysIn } from '../days'
+import { laidOver } from '../laid-over'
 import type { SignedIn } from '../people'
 import { machineChanged } from './outlooks'
 
@@ -118,8 +120,9 @@ async function change(
 }
 
 /** Name, tag, plate and numbers. The meter’s unit is a matter of its readings: it stays once there are any. */
-export const editMachine = (pool: Pool, person: SignedIn, id: number, request: MachineEditRequest) =>
+export const editMachine = (pool: Pool, person: SignedIn, id: number, sent: MachineChange) =>
   change(pool, person, id, async (db, machine) => {
+    const request = laidOver<MachineEditRequest>(machine, sent)
     if (request.meterUnit !== machine.meterUnit && machine.lastMeter !== null)
       refuse('meterUnit', say('refused.meter-unit', { unit: machine.meterUnit }))
     await freeTag(db, person.shopId, request.tag, id)

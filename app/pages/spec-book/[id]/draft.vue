@@ -96,8 +96,13 @@ function seen(): void {
   form.failed.value = ''
 }
 async function rename(): Promise<void> {
-  const named = await naming.send(() => api('PUT /api/models/:id', { id: modelId, body: drafted.identity() }))
-  if (named && given.value) given.value = { ...given.value, model: { ...given.value.model, ...named } }
+  const body = { ...drafted.identity(), was: drafted.called.seen() }
+  const named = await naming.send(() => api('PUT /api/models/:id', { id: modelId, body }))
+  if (!named && !naming.isChangedMeanwhile()) return
+  const model = named ?? (await form.send(() => api('GET /api/models/:id', { id: modelId })))?.model
+  if (!model || !given.value) return
+  drafted.called.follow(model)
+  given.value = { ...given.value, model: { ...given.value.model, ...model } }
 }
 </script>
 

@@ -29,7 +29,10 @@ const OPENING: Opening = {
     bladeSetId: 4,
     meter: 812,
     meterReplaced: false,
-    tasks: [{ name: 'Oil change', assigneeId: null }],
+    tasks: [
+      { name: 'Oil change', needs: 'warm' },
+      { name: 'Air filter', needs: 'either' },
+    ],
     complaints: [],
     complaint: 'ticks',
   } as unknown as Extract<Opening, { kind: 'job' }>['request'],
@@ -57,13 +60,20 @@ afterEach(() => void vi.stubGlobal('fetch', () => Promise.reject(new TypeError('
 
 const taken = (body: unknown) => fine({ event: { ...(body as object), seq: 1 }, lastSeq: 1, now: '' })
 /** A job that began here, with one trial in it, and what the shop said to it. */
-async function refusedJob(refusal: ReturnType<typeof refused>, there: JobEvent[] = [], theirs = PIN.bladeSet) {
+async function refusedJob(
+  refusal: ReturnType<typeof refused>,
+  there: JobEvent[] = [],
+  { bladeSet = PIN.bladeSet, meter = null as number | null } = {},
+) {
   let isOpen = false
   const asked = shopAnswers(({ line, body }) => {
     if (line === 'POST /api/jobs')
       return isOpen || !(body as { meter: number | null }).meter ? fine({ id: HERE }) : refusal
-    if (line.startsWith(`GET /api/jobs/${THERE}`))
-      return fine({ pin: { ...PIN, jobId: THERE, bladeSet: theirs, otherSets: [METRIC] }, events: there, lastSeq: 3 })
+    if (line === `GET /api/jobs/${THERE}/sheet`) return fine({ tasks: [{ name: 'Air Filter', words: 'to do' }] })
+    if (line.startsWith(`GET /api/jobs/${THERE}`)) {
+      const pin = { ...PIN, jobId: THERE, bladeSet, otherSets: [METRIC], machine: { ...PIN.machine, meter } }
+      return fine({ pin, events: there, lastSeq: 3 })
+    }
     return taken(body)
   })
   await rememberJob(1, { pin: PIN, events: [], lastSeq: 0 })
@@ -81,7 +91,7 @@ const sentTo = (asked: { line: string; body: unknown }[], id: number) =>
 
 describe('a job that began here, on a machine on which another is open', () => {
   it('goes over into that one: after what is there, with its blades, its photos and what it came for', async () => {
-    const { job, asked, outbox, end } = await refusedJob(OPEN_JOB, [], setOf('Set B', [0.2, 0.25]))
+    const { job, asked, outbox, end } = await refusedJob(OPEN_JOB, [], { bladeSet: setOf('Set B', [0.2, 0.25]) })
     await keepPhoto({
       id: 'p1',
       shopId: 1,
@@ -100,7 +110,9 @@ describe('a job that began here, on a machine on which another is open', () => {
       { type: 'trial', seenSeq: 3, payload: { set: 'Set A' } },
       {
         type: 'note',
-        payload: { text: expect.stringMatching(/Lilac scooter\. Meter 812 .*Complaint: ticks\. Also: Oil change/) },
+        payload: {
+          text: expect.stringMatching(/Lilac scooter\. Meter 812 .*Complaint: ticks\. Also: Oil change, Air filter/),
+        },
       },
       { type: 'blades-taken', payload: { set: 'Set A' } },
     ])
@@ -108,6 +120,21 @@ describe('a job that began here, on a machine on which another is open', () => {
     expect(await openingsWaiting()).toEqual([])
     expect((await waitingPhotos()).map(p => p.jobId)).toEqual([THERE])
     expect(navigateTo).toHaveBeenCalledWith(`/jobs/${THERE}`)
+    end()
+  })
+  it('is told its meter and what else it came for, where the other was opened without', async () => {
+    const { job, asked, end } = await refusedJob(OPEN_JOB)
+    await job.bring()
+    expect(asked.filter(a => /tasks$|meter$/.test(a.line))).toMatchObject([
+      { line: `POST /api/jobs/${THERE}/tasks`, body: { name: 'Oil change', needs: 'warm' } },
+      { line: 'POST /api/machines/1/meter', body: { on: '2026-11-30', meter: 812, replaced: false } },
+    ])
+    end()
+  })
+  it('leaves the meter alone that the other was opened with', async () => {
+    const { job, asked, end } = await refusedJob(OPEN_JOB, [], { meter: 815 })
+    await job.bring()
+    expect(asked.some(a => a.line.endsWith('/meter'))).toBe(false)
     end()
   })
   it('stays, and says why, where somebody has worked in that one: nothing is lost', async () => {

@@ -65,6 +65,23 @@ export function useNotOpened(pin: JobPin) {
       tasks: (request?.tasks ?? []).map(task => task.name).join(', '),
     })
   }
+  /** Tasks that the other job does not have yet are added to it. */
+  async function bringTasks(to: number): Promise<void> {
+    const begun = opening.value!
+    const own = begun.kind === 'job' ? begun.request.tasks : []
+    if (own.length === 0) return
+    const has = new Set((await api('GET /api/jobs/:id/sheet', { id: to })).tasks.map(task => task.name.toLowerCase()))
+    for (const task of own.filter(({ name }) => !has.has(name.toLowerCase())))
+      await api('POST /api/jobs/:id/tasks', { id: to, body: task })
+  }
+  /** The meter goes on the machine’s record where the other job was opened without one. A note has it in any case. */
+  async function bringMeter(there: JobPin): Promise<void> {
+    const begun = opening.value!
+    if (begun.kind !== 'job' || begun.request.meter === null || there.machine.meter !== null) return
+    const { meter, meterReplaced: replaced } = begun.request
+    const on = new Intl.DateTimeFormat('en-CA').format(new Date(begun.openedAt))
+    await api('POST /api/machines/:id/meter', { id: there.machine.id, body: { on, meter, replaced } }).catch(() => {})
+  }
   /** Carries the answers over into the job that is open. @throws Error in words where they would not mean the same */
   async function carry(to: number): Promise<void> {
     const begun = opening.value!
@@ -74,6 +91,9 @@ export function useNotOpened(pin: JobPin) {
     const refusal = carryRefused(pin, said, there.pin, there.events)
     if (refusal) throw new Error(tell(refusal))
     const note = cameFor()
+    // what fails here is tried again with all of it: nothing was carried over yet
+    await bringTasks(to)
+    await bringMeter(there.pin)
     await carryOver(begun, { jobId: to, lastSeq: there.lastSeq }, pin.bladeSet.name)
     const seen = { seenSeq: there.lastSeq, seenDeviceSeq: await outbox.load() }
     await outbox.add(to, { type: 'note', payload: { text: note } }, seen)

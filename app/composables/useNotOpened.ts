@@ -8,6 +8,7 @@ import { usePhotosStore } from '../stores/photos'
 import { useSessionStore } from '../stores/session'
 import { api } from '../utils/api'
 import { wordsFor } from '../utils/errors'
+import { shopDay } from '../utils/shop-day'
 import { t, tell } from '../words'
 
 /** A job that began on this device and that the shop refused to open: what becomes of what was answered in it. */
@@ -79,7 +80,7 @@ export function useNotOpened(pin: JobPin) {
     const begun = opening.value!
     if (begun.kind !== 'job' || begun.request.meter === null || there.machine.meter !== null) return
     const { meter, meterReplaced: replaced } = begun.request
-    const on = new Intl.DateTimeFormat('en-CA').format(new Date(begun.openedAt))
+    const on = shopDay(begun.openedAt, session.shop?.timeZone ?? 'UTC')
     await api('POST /api/machines/:id/meter', { id: there.machine.id, body: { on, meter, replaced } }).catch(() => {})
   }
   /** Carries the answers over into the job that is open. @throws Error in words where they would not mean the same */

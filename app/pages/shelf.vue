@@ -17,6 +17,7 @@ import { useForm } from '../composables/useForm'
 import { useSessionStore } from '../stores/session'
 import { api } from '../utils/api'
 import { wordsFor } from '../utils/errors'
+import { shopDay } from '../utils/shop-day'
 import { t } from '../words'
 
 definePageMeta({ words: ['pages'] })
@@ -32,7 +33,7 @@ const load = async () => {
 }
 onMounted(load)
 const favourite = computed(() => session.person?.favouriteSetId ?? shelf.value?.bladeSets[0]?.id ?? null)
-const today = new Date().toISOString().slice(0, 10)
+const today = shopDay(new Date(), session.shop?.timeZone ?? 'UTC')
 
 /** The blades of the line, or why it cannot be read. */
 const read = computed((): { blades: Blade[]; wrong?: string } => {

@@ -53,6 +53,13 @@ describe('the next check, before anything is signed', () => {
     expect(forecast.date! < bySpec.date!).toBe(true)
     expect(forecast.why).toContain('exhaust may be out')
   })
+  it('of half a year from the end of August is the end of February, not a day of March', () => {
+    const view = measured(tightening).view()
+    const { interval } = view.pin.spec.engine
+    const engine = { ...view.pin.spec.engine, interval: { ...interval, months: 6 } }
+    const pin = { ...view.pin, spec: { ...view.pin.spec, engine } }
+    expect(suggestedDue({ ...view, pin, nowMs: Date.parse('2026-08-31T15:00:00Z') }).date).toBe('2027-02-28')
+  })
   it('is the first key of the Close step, the spec’s own the second', () => {
     const book = measured(tightening).say(
       { type: 'nuts-checked', payload: { count: 2 } },

@@ -1,5 +1,5 @@
 import { limitsOf } from '../feeler'
-import { type NextDue, outlook, type Visit, whyWords } from '../history'
+import { monthsOn, type NextDue, outlook, type Visit, whyWords } from '../history'
 import { type Said, say } from '../said'
 import type { JobState } from './job-state'
 import { clearanceOf, type JobView, verdictIn } from './view'
@@ -15,11 +15,9 @@ const isoDay = (atMs: number): string => new Date(atMs).toISOString().slice(0, 1
 /** The next check by the spec’s own interval from today’s meter, whichever comes first. */
 export function suggestedDue({ pin, nowMs }: JobView): Due {
   const { use, months } = pin.spec.engine.interval
-  const date = new Date(nowMs)
-  if (months !== null) date.setUTCMonth(date.getUTCMonth() + months)
   return {
     use: use !== null && pin.machine.meter !== null ? pin.machine.meter + use : null,
-    date: months !== null ? isoDay(date.getTime()) : null,
+    date: months !== null ? isoDay(monthsOn(nowMs, months)) : null,
   }
 }
 

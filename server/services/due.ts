@@ -14,7 +14,7 @@ import { anyStale, type DueRow, dueUntil } from '../repositories/outlooks'
 import { insertReminder } from '../repositories/reminders'
 import { shopById } from '../repositories/shops'
 import { inTheirs, tell } from '../words'
-import { daysIn } from './days'
+import { daysIn, onItsDay } from './days'
 import { leftBy } from './jobs'
 import { sendLetter } from './mail'
 import type { SignedIn } from './people'
@@ -29,7 +29,7 @@ async function itemsOf(db: Db, shopId: number, rows: DueRow[], timeZone: string,
   const engines = new Map(
     (await modelsByIds(db, shopId, [...new Set(rows.map(r => r.modelId))])).map(m => [m.id, m.engine]),
   )
-  const dayOf = daysIn(timeZone)
+  const [dayOf, onDay] = [daysIn(timeZone), onItsDay(timeZone)]
   const todayMs = Date.parse(dayOf(now))
   return rows.map((r): DueItem => {
     const engine = engines.get(r.modelId)
@@ -51,7 +51,7 @@ async function itemsOf(db: Db, shopId: number, rows: DueRow[], timeZone: string,
       over: ms < todayMs,
       week: mondayOf(ms),
       cause: tell(causeWords(first!, name, engine?.interval ?? { use: null, months: null }, r.meterUnit)),
-      when: tell(whenWords(first!, r.firstMeter, r.meterUnit)),
+      when: tell(whenWords(onDay(first!), r.firstMeter, r.meterUnit)),
       why: tell(whyWords({ first: first!, all: r.reasons }, name, now.getTime())),
       reason: first!,
       openJobId: r.openJobId,

@@ -8,14 +8,14 @@ import { targetOf } from '~~/core/feeler'
 import { middleOf } from '~~/core/history'
 import { formatLength } from '~~/core/units'
 import type { ValveHistory } from '~~/shared/machines'
-import { LOCALE } from '../../language'
+import { shopDayWords } from '../../utils/shop-day'
 import { named, t, tell } from '../../words'
 
 /**
  * What the gap as found does to a valve, beside the gap as it should be: where it opens and where it closes, near its
  * seat, where a gap shows.
  */
-const props = defineProps<{ engine: Engine; valve: ValveHistory }>()
+const props = defineProps<{ engine: Engine; valve: ValveHistory; timeZone: string }>()
 defineEmits<{ done: [] }>()
 Chart.register(LineController, LineElement, PointElement, LinearScale)
 const [opening, closing] = [ref<HTMLCanvasElement | null>(null), ref<HTMLCanvasElement | null>(null)]
@@ -33,11 +33,7 @@ const wantedMm = computed(() => targetOf(props.engine.clearance[props.valve.role
 const found = computed(() => gapEffect(props.engine, props.valve.role, foundMm.value))
 const wanted = computed(() => gapEffect(props.engine, props.valve.role, wantedMm.value))
 const words = computed(() => tell(gapEffectWords(found.value, wanted.value)))
-const when = computed(() =>
-  point.value
-    ? new Date(point.value.atMs).toLocaleDateString(LOCALE, { day: 'numeric', month: 'short', year: 'numeric' })
-    : '',
-)
+const when = computed(() => (point.value ? shopDayWords(point.value.atMs, props.timeZone) : ''))
 const isOpen = computed(() => reading.value?.hiMm === null)
 
 /** Degrees on either side of where it opens or closes, and how much of the lift is shown. mm */

@@ -16,6 +16,7 @@ import type { ModelHit } from '~~/shared/spec-book'
 import { useMachineEdits } from '../../composables/useMachineEdits'
 import { useSaid } from '../../composables/useSaid'
 import { useTypedOver } from '../../composables/useTypedOver'
+import { shopDay } from '../../utils/shop-day'
 import { t } from '../../words'
 import CheckedForm from '../forms/CheckedForm.vue'
 import ChoiceField from '../forms/ChoiceField.vue'
@@ -29,7 +30,7 @@ import { meterEither, meterOf } from './meter-field'
 import PastVisitForm from './PastVisitForm.vue'
 
 /** What may be put right or told of a machine outside a job, one thing at a time. */
-const props = defineProps<{ seen: MachineResponse; unit: 'mm' | 'thou' }>()
+const props = defineProps<{ seen: MachineResponse; unit: 'mm' | 'thou'; timeZone: string }>()
 const emit = defineEmits<{ changed: [intoId?: number] }>()
 const edits = useMachineEdits()
 const { form } = edits
@@ -45,7 +46,7 @@ const WHATS: { value: What; label: string }[] = [
   { value: 'double', label: t('machine-actions.its-on-record-twice') },
 ]
 const id = computed(() => props.seen.machine.id)
-const today = new Intl.DateTimeFormat('en-CA').format(new Date())
+const today = shopDay(new Date(), props.timeZone)
 const fieldsOf = ({ name, tag, plate, serial, meterUnit }: MachineRow) => ({
   ...{ name, tag, plate, serial },
   meterUnit: meterUnit as MachineRow['meterUnit'] | null,

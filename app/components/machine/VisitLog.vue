@@ -3,14 +3,13 @@ import { computed } from 'vue'
 import { NuxtLink } from '#components'
 import { formatMeter } from '~~/core/units'
 import type { MachineResponse, VisitSummary } from '~~/shared/machines'
-import { LOCALE } from '../../language'
+import { shopDayWords } from '../../utils/shop-day'
 import { named, t } from '../../words'
 import LogRule from './LogRule.vue'
 
 /** The machine's visits, newest first, with what else happened to it between. */
-const props = defineProps<{ seen: MachineResponse }>()
-const day = (iso: string) =>
-  new Date(iso).toLocaleDateString(LOCALE, { day: 'numeric', month: 'short', year: 'numeric' })
+const props = defineProps<{ seen: MachineResponse; timeZone: string }>()
+const day = (iso: string) => shopDayWords(iso, props.timeZone)
 const points = (v: VisitSummary) =>
   v.ofEngineBefore
     ? []
@@ -30,7 +29,8 @@ const entries = computed((): Entry[] =>
   [
     ...props.seen.visits.map(visit => ({ at: visit.at, visit })),
     ...props.seen.records.map(record => ({ at: record.at, record })),
-  ].sort((a, b) => (a.at < b.at ? 1 : -1)),
+    // two of one moment stay in the order in which the shop gives them
+  ].sort((a, b) => b.at.localeCompare(a.at)),
 )
 </script>
 

@@ -32,7 +32,7 @@ afterEach(() => vi.unstubAllGlobals())
 describe('what may be put right of a machine', () => {
   it('what the shop has against one thing is not said of another', async () => {
     shopAnswers(() => refused('Another machine has the tag L-2.', 409))
-    const page = mount(MachineActions, { props: { seen: SEEN, unit: 'mm' }, global })
+    const page = mount(MachineActions, { props: { seen: SEEN, unit: 'mm', timeZone: 'Etc/UTC' }, global })
     await fieldOf(page, /^Tag/).setValue('L-2')
     await send(page)
     expect(page.text()).toContain('has the tag L-2')
@@ -43,12 +43,25 @@ describe('what may be put right of a machine', () => {
     await flushPromises()
     expect(fieldOf(page, /^Tag/).element.value, 'what was typed is still there').toBe('L-2')
   })
+  it('the day is the shop’s: it may be tomorrow there, or yesterday', async () => {
+    vi.useFakeTimers({ now: Date.parse('2026-12-01T03:00:00Z'), toFake: ['Date'] })
+    const asked = shopAnswers(() => fine({}))
+    for (const timeZone of ['America/Denver', 'Pacific/Auckland']) {
+      const page = mount(MachineActions, { props: { seen: SEEN, unit: 'mm', timeZone }, global })
+      choose(page, 'meter')
+      await flushPromises()
+      await fieldOf(page, /^Meter/).setValue('1034')
+      await send(page)
+    }
+    vi.useRealTimers()
+    expect(asked.map(a => (a.body as { on: string }).on)).toEqual(['2026-11-30', '2026-12-01'])
+  })
   it('a plate that somebody else added comes up beside the name that is being typed, and stays', async () => {
     let isTaken = true
     const asked = shopAnswers(() =>
       isTaken ? refused('Somebody changed the same thing.', 409, { code: 'changed-meanwhile' }) : fine({}),
     )
-    const page = mount(MachineActions, { props: { seen: SEEN, unit: 'mm' }, global })
+    const page = mount(MachineActions, { props: { seen: SEEN, unit: 'mm', timeZone: 'Etc/UTC' }, global })
     await fieldOf(page, /^Name/).setValue('Lilac, tall')
     await send(page)
     expect(asked[0]!.body).toMatchObject({ name: 'Lilac, tall', was: { name: 'Lilac scooter', plate: '' } })
@@ -63,7 +76,7 @@ describe('what may be put right of a machine', () => {
   })
   it('a meter that can be read two ways asks which, and is not sent', async () => {
     const asked = shopAnswers(() => fine({}))
-    const page = mount(MachineActions, { props: { seen: SEEN, unit: 'mm' }, global })
+    const page = mount(MachineActions, { props: { seen: SEEN, unit: 'mm', timeZone: 'Etc/UTC' }, global })
     choose(page, 'meter')
     await flushPromises()
     await fieldOf(page, /^Meter/).setValue('1,034')

@@ -36,7 +36,7 @@ import { modelById } from '../../repositories/models'
 import { shopById } from '../../repositories/shops'
 import { insertPastVisit } from '../../repositories/visits'
 import { locale, t } from '../../words'
-import { daysIn } from '../days'
+import { daysIn, noonOf } from '../days'
 import { laidOver } from '../laid-over'
 import type { SignedIn } from '../people'
 import { machineChanged } from './outlooks'
@@ -44,8 +44,8 @@ import { machineChanged } from './outlooks'
 const refuse = (field: string, message: Said, code: ProblemCode = 'unfit'): never => {
   throw new Problem(code, message, { fields: [{ field, message }] })
 }
-const dayWords = (at: Date | number): string =>
-  new Date(at).toLocaleDateString(locale(), { day: 'numeric', month: 'short', year: 'numeric', timeZone: 'UTC' })
+const dayWords = (at: Date | number, timeZone = 'UTC'): string =>
+  new Date(at).toLocaleDateString(locale(), { day: 'numeric', month: 'short', year: 'numeric', timeZone })
 
 /** As many as a list under a finger holds. */
 const MOST_FOUND = 50
@@ -144,14 +144,12 @@ export const changeOwner = (pool: Pool, person: SignedIn, id: number, { customer
     })
   })
 
-/**
- * The day of a record, at noon, so that no zone makes another day of it. @throws Problem for one that is still to come
- */
+/** The day of a record, at the shop’s noon. @throws Problem for one that is still to come */
 async function dayOf(db: Db, shopId: number, on: string, now: Date): Promise<Date> {
   const { timeZone } = await shopById(db, shopId)
   const today = daysIn(timeZone)(now)
   if (on > today) refuse('on', say('refused.day-to-come', { day: dayWords(Date.parse(on)) }))
-  return on === today ? now : new Date(`${on}T12:00:00Z`)
+  return on === today ? now : noonOf(on, timeZone)
 }
 
 const readingsOf = async (db: Db, shopId: number, machineId: number): Promise<MeterReading[]> =>
@@ -169,8 +167,9 @@ export async function checkMeter(
 ): Promise<void> {
   const clash = meterClash(await readingsOf(db, shopId, machine.id), added)
   if (!clash) return
+  const { timeZone } = await shopById(db, shopId)
   const facts = {
-    day: dayWords(clash.reading.atMs),
+    day: dayWords(clash.reading.atMs, timeZone),
     before: formatMeter(clash.reading.meter, machine.meterUnit),
     given: formatMeter(added.meter, machine.meterUnit),
   }
@@ -275,6 +274,7 @@ export async function mergeMachines(
       throw new Problem('open-job', say('refused.both-have-an-open-job'), {
         detail: String(from.openJobId),
       })
+    const { timeZone } = await shopById(db, person.shopId)
     let before: MeterReading[] = []
     for (const r of [
       ...(await readingsOf(db, person.shopId, intoId)),
@@ -286,9 +286,9 @@ export async function mergeMachines(
           'intoId',
           say('refused.meters-clash', {
             first: formatMeter(clash.reading.meter, into.meterUnit),
-            firstDay: dayWords(clash.reading.atMs),
+            firstDay: dayWords(clash.reading.atMs, timeZone),
             second: formatMeter(r.meter, into.meterUnit),
-            secondDay: dayWords(r.atMs),
+            secondDay: dayWords(r.atMs, timeZone),
           }),
         )
       before = [...before, r]

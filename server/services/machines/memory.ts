@@ -8,8 +8,10 @@ import { notFound } from '../../problem'
 import { machineById, recordsOfMachine } from '../../repositories/machines'
 import { modelById } from '../../repositories/models'
 import { specsOfModel } from '../../repositories/revisions'
+import { shopById } from '../../repositories/shops'
 import { jobVisits, pastVisitsOf } from '../../repositories/visits'
 import { t } from '../../words'
+import { onItsDay } from '../days'
 import { gatherFacts } from './outlooks'
 import type { VisitRecord } from './visits'
 
@@ -80,6 +82,7 @@ export async function readMachine(db: Db, shopId: number, id: number, now: Date)
     }
   }
   const last = past.uses.at(-1)
+  const onDay = onItsDay((await shopById(db, shopId)).timeZone)
   return {
     machine,
     engine,
@@ -89,7 +92,7 @@ export async function readMachine(db: Db, shopId: number, id: number, now: Date)
     firstMeter: past.firstMeter,
     usePerDay: found.usePerDay,
     useNow: last ? last.use + ((found.usePerDay ?? 0) * Math.max(0, now.getTime() - last.atMs)) / DAY_MS : null,
-    due: found.due,
+    due: found.due && { first: onDay(found.due.first), all: found.due.all.map(onDay) },
     now: now.toISOString(),
   }
 }

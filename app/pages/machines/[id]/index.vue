@@ -38,6 +38,7 @@ useHead({
       : t('page-machines-id.machine-wembric'),
 })
 const unit = computed(() => seen.value?.machine.meterUnit ?? 'h')
+const timeZone = computed(() => session.shop?.timeZone ?? 'UTC')
 const name = (valveId: string) => seen.value?.valves.find(v => v.valveId === valveId)?.name ?? valveId
 /** From a little before the first reading to a check and a half beyond now. */
 const span = computed(() => {
@@ -112,7 +113,7 @@ const about = computed(() => {
       @done="panel = null"
     />
     <aside v-else :aria-label="panel ? t('common.more') : t('page-machines-id.next-due')">
-      <LiftCurve v-if="liftOf" :engine="seen.engine" :valve="liftOf" @done="panel = null" />
+      <LiftCurve v-if="liftOf" :engine="seen.engine" :valve="liftOf" :time-zone="timeZone" @done="panel = null" />
       <template v-else>
         <p class="label">{{ t('page-machines-id.next-due') }}</p>
         <h2 data-testid="due">{{ when }}</h2>
@@ -141,7 +142,7 @@ const about = computed(() => {
         /></NuxtLink>
       </template>
     </aside>
-    <VisitLog :seen="seen" />
+    <VisitLog :seen="seen" :time-zone="timeZone" />
     <Drawer
       :visible="panel?.kind === 'actions' || panel?.kind === 'photos'"
       position="right"
@@ -153,6 +154,7 @@ const about = computed(() => {
         v-else
         :seen="seen"
         :unit="session.shop?.unit ?? 'mm'"
+        :time-zone="timeZone"
         @changed="changed"
       />
     </Drawer>

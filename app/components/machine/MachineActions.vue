@@ -54,6 +54,8 @@ const fieldsOf = ({ name, tag, plate, serial, meterUnit }: MachineRow) => ({
 const typed = useTypedOver(fieldsOf(props.seen.machine), fieldsOf)
 const edit = typed.given
 watch(() => props.seen.machine, typed.follow, { immediate: true })
+/** As it was read last, where it is the same meter. */
+const lastMeter = computed(() => (told.replaced ? null : props.seen.machine.lastMeter))
 const customer = ref<Owner | null>(null)
 const model = ref<ModelHit | string | null>(null)
 const told = reactive({ on: today, meter: '', replaced: false, words: '' })
@@ -82,7 +84,9 @@ const asked = computed((): Asked => {
     case 'owner':
       return asking(ownerChangeSchema, { customer: customer.value }, body => edits.owner(id.value, body))
     case 'meter':
-      return asking(meterSchema, { on, meter: meterOf(told.meter), replaced }, body => edits.meter(id.value, body))
+      return asking(meterSchema, { on, meter: meterOf(told.meter, lastMeter.value), replaced }, body =>
+        edits.meter(id.value, body),
+      )
     case 'engine':
       return asking(engineChangeSchema, { on, modelId, words }, body => edits.engine(id.value, body))
     default:
@@ -137,7 +141,7 @@ async function submit(): Promise<void> {
           v-model="told.meter"
           :label="t('machine-actions.meter', { meterUnit: seen.machine.meterUnit })"
           inputmode="decimal"
-          :wrong="meterEither(told.meter) || undefined"
+          :wrong="meterEither(told.meter, lastMeter) || undefined"
           name="meter"
         />
         <div class="tick">

@@ -38,7 +38,7 @@ function intervalOf(typed: string): { loMm: number; hiMm: number } | null {
 }
 /** Checked as it is typed; the valves are read when the form is sent. */
 const headSchema = pastVisitSchema.omit({ valves: true })
-const body = () => ({ ...given, meter: meterOf(given.meter) })
+const body = () => ({ ...given, meter: meterOf(given.meter, null) })
 async function submit(): Promise<void> {
   const read: BodySent<'POST /api/machines/:id/visits'>['valves'] = {}
   let wrong = false
@@ -71,7 +71,7 @@ async function submit(): Promise<void> {
         :label="t('past-visit-form.meter', { meterUnit: seen.machine.meterUnit })"
         inputmode="decimal"
         :note="t('past-visit-form.empty-not-read')"
-        :wrong="meterEither(given.meter) || undefined"
+        :wrong="meterEither(given.meter, null) || undefined"
         name="meter"
       />
     </div>

@@ -58,9 +58,16 @@ describe('a visit’s bars', () => {
 })
 
 it.each([
-  ['14 260', 14260],
-  ['14\u202F260,5', 14260.5],
-  ['', null],
-  ['about 300', undefined],
-  ['1.234.5', undefined],
-])('a meter typed as “%s” is %s', (typed, meter) => expect(meterOf(typed)).toBe(meter))
+  ['14 260', null, 14260],
+  ['14\u202F260,5', null, 14260.5],
+  ['', null, null],
+  ['about 300', null, undefined],
+  ['1.234.5', null, undefined],
+  // a meter does not go back, and shows no thousandths
+  ['12,400', 10_900, 12_400],
+  ['12.400', 10_900, 12_400],
+  ['1,034', null, 1034],
+  ['10,800', 10_900, undefined],
+  ['12,400', null, undefined],
+  ['12,400', 12, undefined],
+])('a meter typed as “%s” after %s is %s', (typed, last, meter) => expect(meterOf(typed, last)).toBe(meter))

@@ -71,7 +71,9 @@ onMounted(async () => {
 })
 const setOptions = computed(() => sets.value.map(s => ({ value: s.id, label: s.name })))
 
-const body = () => ({ ...job, meter: meterOf(job.meter), machineId: machine.value?.id })
+/** As it was read last, where it is the same meter. */
+const lastMeter = computed(() => (job.meterReplaced ? null : (machine.value?.lastMeter ?? null)))
+const body = () => ({ ...job, meter: meterOf(job.meter, lastMeter.value), machineId: machine.value?.id })
 async function open(): Promise<void> {
   const chosen = machine.value
   if (!chosen) return
@@ -163,7 +165,7 @@ function added(row: MachineRow): void {
               ? t('page-jobs-new.no-reading-yet-leave-it')
               : t('page-jobs-new.last-time', { lastMeter: formatMeter(machine.lastMeter, machine.meterUnit) })
           "
-          :wrong="meterEither(job.meter) || undefined"
+          :wrong="meterEither(job.meter, lastMeter) || undefined"
           name="meter"
         />
         <ChoiceField

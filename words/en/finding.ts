@@ -1,6 +1,6 @@
 import type { Role } from '../../core/engine'
 import type { Said, Tell, Text } from '../../core/said'
-import { capital, whose, within } from './grammar'
+import { capital, theValve, whose, within } from './grammar'
 import { gap } from './readings'
 import { crankTurn } from './turns'
 
@@ -107,7 +107,7 @@ export const finding = {
   'weighing.why': 'Finding the move that settles the most with the least turning.',
 
   'vain.label': ({ valve }: OfValve) => `${valve}: leave it as it is`,
-  'vain': ({ valve }: OfValve) => `Stop: the ${within(valve)} isn’t closed here`,
+  'vain': ({ valve }: OfValve) => `Stop: ${theValve(valve)} isn’t closed here`,
   'vain.shim':
     'Its shim is far thinner now and the blade still won’t go in, so something holds it open here. Leave it alone and find the position again.',
   'vain.screw':
@@ -129,7 +129,7 @@ export const finding = {
   'key.held-open.help': 'measure past the top',
 
   'no-stop.label': ({ valve }: OfValve) => `${valve}: no stop`,
-  'no-stop': ({ valve }: OfValve) => `No stop works for the ${within(valve)}`,
+  'no-stop': ({ valve }: OfValve) => `No stop works for ${theValve(valve)}`,
   'no-stop.why':
     'By this engine’s cam data it isn’t closed at any of these stops. Choose another method, or continue and say why.',
   'key.measure-anyway': 'Measure it anyway',

@@ -26,6 +26,9 @@ export const count = (n: number, what: string): string => `${n} ${what}${n === 1
 /** A part’s name inside a sentence: “left exhaust”. */
 export const within = (name: string): string => name.toLowerCase()
 
+/** A valve by itself in a sentence: “the left exhaust”, but “intake 2”, as one says it. */
+export const theValve = (name: string): string => (/\d$/.test(name) ? within(name) : `the ${within(name)}`)
+
 /** “left ” before a part of one of several cylinders; nothing on a single. */
 export const whose = (cylinder: string | null): string => (cylinder === null ? '' : `${within(cylinder)} `)
 

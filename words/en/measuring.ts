@@ -1,7 +1,7 @@
 import type { Verdict } from '../../core/feeler'
 import type { SetBy } from '../../core/job'
 import type { Tell, Text } from '../../core/said'
-import { within } from './grammar'
+import { theValve } from './grammar'
 import { gap, length } from './readings'
 
 interface OfValve {
@@ -58,7 +58,7 @@ export const measuring = {
   'valve.one-more-blade': ({ valve }: OfValve) => `${valve}, one more blade`,
   'valve.look-again': ({ valve }: OfValve) => `${valve}: look again`,
 
-  'blade.try': ({ blade, valve }: OfValve & { blade: string }) => `Try ${blade} in the ${within(valve)}`,
+  'blade.try': ({ blade, valve }: OfValve & { blade: string }) => `Try ${blade} in ${theValve(valve)}`,
   'blade.stack': ({ blades }: { blades: number }) =>
     `No blade of that size: stack ${['', '', 'two', 'three'][blades]}.`,
   'blade.by-how-much': ({ verdict }: { verdict: 'tight' | 'loose' }) => `It’s ${verdict}; this shows by how much.`,
@@ -104,7 +104,7 @@ export const measuring = {
     'It’s in. One more blade here, and the same blade at the top will tell whether a decompressor holds the valve there.',
   'decompressor.label': 'Is there a decompressor?',
   'decompressor.try': ({ blade, valve }: OfValve & { blade: string }) =>
-    `Here at the top, try ${blade} in the ${within(valve)}`,
+    `Here at the top, try ${blade} in ${theValve(valve)}`,
   'decompressor.why':
     'It went in past the top. If it goes here too, no decompressor holds the valve, and from now on you can measure at the top.',
   'key.goes-here-too': 'It goes here too',
@@ -116,10 +116,10 @@ export const measuring = {
   'second-place.complaint': ({ complaint }: { complaint: string }) =>
     `Complaint: “${complaint}”. The spec lists no decompressor.`,
   'second-place.no-blade': ({ valve }: OfValve) =>
-    `No blade goes into the ${within(valve)} here, and the spec lists no decompressor.`,
+    `No blade goes into ${theValve(valve)} here, and the spec lists no decompressor.`,
   'second-place.turn.why': 'One that holds the exhaust open at the top has released there, so one blade will tell.',
   'second-place.try': ({ blade, valve }: OfValve & { blade: string }) =>
-    `Past the top, try ${blade} in the ${within(valve)}`,
+    `Past the top, try ${blade} in ${theValve(valve)}`,
   'second-place.try.why':
     'At the top this blade was too thick. If it goes here, a decompressor held the valve open at the top: measure it here from now on.',
   'key.down': ({ dropMm }: { dropMm: number }) => `${dropMm} mm down`,

@@ -1,7 +1,7 @@
 import type { Feel, Verdict } from '../../core/feeler'
 import type { Stroke } from '../../core/practice'
 import type { Said, Tell, Text } from '../../core/said'
-import { within } from './grammar'
+import { theValve, within } from './grammar'
 
 interface OfValve {
   valve: string
@@ -61,23 +61,23 @@ export const practice = {
   'mark.turned': ({ deg }: { deg: number }) => `It was ${deg}°, so the stroke is a different one.`,
   'mark.rocker': ({ valve, slack }: OfValve & { slack: boolean }) =>
     `You said: the ${within(valve)} rocker ${slack ? 'is slack' : 'has no play'}`,
-  'mark.unfelt': ({ valve }: OfValve) => `You answered for the ${within(valve)} without feeling it`,
+  'mark.unfelt': ({ valve }: OfValve) => `You answered for ${theValve(valve)} without feeling it`,
   'mark.guess': 'A guess proves nothing, right or not.',
   'mark.it-felt': ({ felt }: { felt: Said }, tell: Tell) => `It ${tell(felt)}.`,
   'mark.ground': ({ wrongStroke, valve, where }: OfValve & { wrongStroke: boolean; where: Said }, tell: Tell) =>
-    `${wrongStroke ? 'Wrong stroke' : 'Not closed here'}: you measured the ${within(valve)} at ${tell(where)}`,
+    `${wrongStroke ? 'Wrong stroke' : 'Not closed here'}: you measured ${theValve(valve)} at ${tell(where)}`,
   'mark.lifted': ({ lifted }: { lifted: string }) => `It was ${lifted} open, so the reading proves nothing.`,
   'mark.warm': ({ headC }: { headC: number }) => `You measured at ${headC} °C`,
   'mark.cold': ({ limitC, less }: { limitC: number; less: string }) =>
     `Cold is ${limitC} °C. Warm, it reads ${less} less.`,
   'mark.trial': ({ blade, valve, feel }: OfValve & { blade: string; feel: Feel }) =>
-    `You said: ${blade} in the ${within(valve)}: ${feel}`,
+    `You said: ${blade} in ${theValve(valve)}: ${feel}`,
   'mark.it-was': ({ feel, force }: { feel: Feel; force: string }) => `It was ${feel}, ${force} N.`,
   'mark.unslid': ({ blade }: { blade: string }) => `You named ${blade} without sliding it in`,
   'mark.screw': ({ valve, where }: OfValve & { where: Said }, tell: Tell) =>
     `You turned the ${within(valve)} screw at ${tell(where)}`,
   'mark.held': ({ held }: { held: string }) => `The valve was ${held} open, so it would be set that much too loose.`,
-  'mark.called': ({ valve, verdict }: OfValve & { verdict: Verdict }) => `You called the ${within(valve)} ${verdict}`,
+  'mark.called': ({ valve, verdict }: OfValve & { verdict: Verdict }) => `You called ${theValve(valve)} ${verdict}`,
   'mark.it-is': ({ verdict, gap }: { verdict: Verdict; gap: string }) => `It is ${verdict}: ${gap}.`,
   'mark.since-lock': ({ deg }: { deg: number }) => `It was ${deg}° since the last nut was locked.`,
   'mark.two-turns': 'Two full turns',
@@ -89,7 +89,7 @@ export const practice = {
   'mark.effect.in': 'Runs the way the maker meant.',
   'mark.believed': ({ what }: { what: Verdict | 'measured' | 'not measured' }) => what,
   'mark.left-loose': ({ valve }: OfValve) => `You left the ${within(valve)} adjuster loose`,
-  'mark.never-measured': ({ valve }: OfValve) => `You never measured the ${within(valve)}`,
+  'mark.never-measured': ({ valve }: OfValve) => `You never measured ${theValve(valve)}`,
   'mark.stands': ({ gap }: { gap: string }) => `It is at ${gap}.`,
   'mark.left': ({ valve, inSpec }: OfValve & { inSpec: boolean }) => `${valve} left ${inSpec ? 'in' : 'out of'} spec`,
   'mark.found': ({ what }: { what: 'found' | 'elsewhere' | 'not found' }) =>
@@ -106,16 +106,16 @@ export const practice = {
     `Rockers: ${felt.map(({ valve, slack }) => `${within(valve)} ${slack ? 'slack' : 'no play'}`).join(', ')}`,
   'replay.place': 'You said where the crank is',
   'replay.trial': ({ blade, valve, feel }: OfValve & { blade: string; feel: Feel }) =>
-    `${blade} in the ${within(valve)}: ${feel}`,
+    `${blade} in ${theValve(valve)}: ${feel}`,
   'replay.two-turns': 'You said: two full turns',
   'replay.shim': ({ valve, fitted }: OfValve & { fitted: boolean }) =>
-    `You ${fitted ? 'fitted' : 'read'} a shim of the ${within(valve)}`,
+    `You ${fitted ? 'fitted' : 'read'} a shim of ${theValve(valve)}`,
   'replay.temperature': ({ headC }: { headC: number }) => `You said: ${headC} °C`,
   'replay.answered': 'You answered the Bench',
   'replay.screw': ({ valve, deg }: OfValve & { deg: number }) =>
     `You turned the ${within(valve)} screw ${Math.abs(deg)}° ${deg < 0 ? 'counterclockwise' : 'clockwise'}`,
   'replay.nut': ({ valve, to }: OfValve & { to: keyof typeof NUTS }) => `You ${NUTS[to]} the ${within(valve)} locknut`,
-  'replay.called': ({ valve, verdict }: OfValve & { verdict: Verdict }) => `You called the ${within(valve)} ${verdict}`,
+  'replay.called': ({ valve, verdict }: OfValve & { verdict: Verdict }) => `You called ${theValve(valve)} ${verdict}`,
   'replay.stroke': ({ stroke, cylinder }: { stroke: Stroke; cylinder: string | null }) =>
     `${stroke} stroke${cylinder === null ? '' : ` of ${within(cylinder)}`}`,
 }

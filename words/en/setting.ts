@@ -3,7 +3,7 @@ import type { Feel } from '../../core/feeler'
 import type { SetBy } from '../../core/job'
 import type { Tell, Text } from '../../core/said'
 import { formatLength, formatTorque } from '../../core/units'
-import { within } from './grammar'
+import { theValve, within } from './grammar'
 import { flats, screwTurn } from './turns'
 
 interface OfValve {
@@ -126,9 +126,9 @@ export const setting = {
   'set.nip.with-shift': 'With the nut’s shift it ends up in spec.',
   'set.nip.hold-still': 'It turns with the nut: hold it still.',
 
-  'set.feel-again': ({ valve, blade }: OfValve & { blade: string }) => `Try ${blade} in the ${within(valve)} again`,
+  'set.feel-again': ({ valve, blade }: OfValve & { blade: string }) => `Try ${blade} in ${theValve(valve)} again`,
   'set.feel-again.why': 'The crank was moved since: feel it once more before you turn the screw.',
-  'set.telltale': ({ valve, blade }: OfValve & { blade: string }) => `Try ${blade} in the ${within(valve)} now`,
+  'set.telltale': ({ valve, blade }: OfValve & { blade: string }) => `Try ${blade} in ${theValve(valve)} now`,
   'set.telltale.why': ({ by, blade }: By & { blade: string }) =>
     `${blade} wouldn’t go before you opened it. If it goes now, the ${PARTS[by].turned} works; if not, it may not move the rocker at all.`,
   'set.turn': ({ by, deg, blade }: By & { deg: number; blade: string }) =>
@@ -187,10 +187,10 @@ export const setting = {
   'shim.cam-back': 'Put the cam back, chain on its marks',
   'shim.cam-back.why':
     'Tighten the bridge bolts evenly, to the manual’s torque. Turn it over gently by hand: it must not bind. Then find the stop again.',
-  'shim.none-would-do': ({ valve }: OfValve) => `No shim brings the ${within(valve)} into spec`,
+  'shim.none-would-do': ({ valve }: OfValve) => `No shim brings ${theValve(valve)} into spec`,
   'shim.none-would-do.why': 'No available size ends up within the limits.',
-  'shim.put-back': ({ size, valve }: OfValve & { size: string }) => `Put ${size} back in the ${within(valve)}`,
-  'shim.fit': ({ size, valve }: OfValve & { size: string }) => `Fit ${size} in the ${within(valve)}`,
+  'shim.put-back': ({ size, valve }: OfValve & { size: string }) => `Put ${size} back in ${theValve(valve)}`,
+  'shim.fit': ({ size, valve }: OfValve & { size: string }) => `Fit ${size} in ${theValve(valve)}`,
   'shim.sum': ({
     fitted,
     measured,
@@ -207,11 +207,11 @@ export const setting = {
   'shim.number-side': 'Number side to the valve.',
   'shim.from.stock': 'from the shelf',
   'shim.from.bought': 'to be bought',
-  'shim.from.valve': ({ valve }: OfValve) => `out of the ${within(valve)}`,
+  'shim.from.valve': ({ valve }: OfValve) => `out of ${theValve(valve)}`,
   'shim.from.stays': 'stays',
   'shim.from.stock.sentence': 'From the shelf.',
   'shim.from.bought.sentence': 'To be bought.',
-  'shim.from.valve.sentence': ({ valve }: OfValve) => `Out of the ${within(valve)}.`,
+  'shim.from.valve.sentence': ({ valve }: OfValve) => `Out of ${theValve(valve)}.`,
   'shim.from.stays.sentence': 'Stays.',
   'key.shim-read': 'Read it',
   'key.shim-read.help': 'engraved and measured',

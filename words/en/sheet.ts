@@ -4,7 +4,7 @@ import type { PlugGap } from '../../core/job/outcomes'
 import type { Tell, Text } from '../../core/said'
 import { fahrenheit, formatLength, formatMeter, type MeterUnit } from '../../core/units'
 import { gapTold } from './answers'
-import { capital, within } from './grammar'
+import { capital, theValve, within } from './grammar'
 
 interface Noted {
   note: string
@@ -64,7 +64,7 @@ export const sheet = {
   'sheet.shim.not-changed': 'not changed',
   'sheet.shim.own': ({ mm }: { mm: number }) => `${formatLength(mm, 'mm')}, its own`,
   'sheet.shim.out-of': ({ mm, valve }: { mm: number; valve: string }) =>
-    `${formatLength(mm, 'mm')} out of the ${within(valve)}`,
+    `${formatLength(mm, 'mm')} out of ${theValve(valve)}`,
   'sheet.shim.stock': ({ mm }: { mm: number }) => `${formatLength(mm, 'mm')} from the shelf`,
   'sheet.shim.bought': ({ mm }: { mm: number }) => `${formatLength(mm, 'mm')} bought`,
   'sheet.target': ({ target }: { target: Text }, tell: Tell) => `Target: ${within(tell(target))}.`,

@@ -1,6 +1,6 @@
 import type { Tell, Text } from '../../core/said'
 import { formatMeter, formatTorque, type MeterUnit } from '../../core/units'
-import { day, within } from './grammar'
+import { capital, day, theValve } from './grammar'
 
 type Part = 'cover' | 'plug'
 interface Torque {
@@ -118,7 +118,7 @@ export const closing = {
   'cause.forecast': ({ valve }: { valve: string }) => `${valve}, forecast`,
   'due.why.nothing': 'No interval and no forecast yet.',
   'due.why.forecast': ({ valve, now }: { valve: string; now: boolean }) =>
-    `The ${within(valve)} may be out ${now ? 'by now' : 'by then'}. The maker’s interval would be too late.`,
+    `${capital(theValve(valve))} may be out ${now ? 'by now' : 'by then'}. The maker’s interval would be too late.`,
   'due.why.first-check': 'The maker asks for an early first check.',
   'due.why.use-unknown': 'By the maker’s interval. How much it is used is not known yet.',
   'due.why.use': 'By the maker’s interval, at the rate it is used.',

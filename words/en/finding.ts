@@ -135,7 +135,7 @@ export const finding = {
   'key.measure-anyway': 'Measure it anyway',
 
   'off-stop.label': ({ valve }: OfValve) => `${valve}: not at this stop`,
-  'off-stop': ({ valve }: OfValve) => `The ${within(valve)} isn’t measured here`,
+  'off-stop': ({ valve }: OfValve) => `${capital(theValve(valve))} isn’t measured here`,
   'off-stop.flagged': 'The maker’s list names it here, but by its cam data it isn’t closed.',
   'off-stop.chance': ({ closed }: { closed: number }) => `Chance that it is safely closed here: ${closed} %.`,
   'off-stop.turn-comes': ({ stop, place }: At & { stop: number }, tell: Tell) =>

@@ -3,7 +3,7 @@ import type { Feel } from '../../core/feeler'
 import type { SetBy } from '../../core/job'
 import type { Tell, Text } from '../../core/said'
 import { formatLength, formatTorque } from '../../core/units'
-import { theValve, within } from './grammar'
+import { capital, theValve, within } from './grammar'
 import { flats, screwTurn } from './turns'
 
 interface OfValve {
@@ -49,7 +49,7 @@ export const setting = {
     `Screw at the push-rod: the gap moves ${rockerRatio} times the screw’s travel.`,
   'adjuster.gain.pivot-nut': ({ gain }: { gain: number }) => `Pivot nut: the gap moves ${gain} times its travel.`,
 
-  'set.no-adjuster': ({ valve }: OfValve) => `The ${within(valve)} has no adjuster`,
+  'set.no-adjuster': ({ valve }: OfValve) => `${capital(theValve(valve))} has no adjuster`,
   'set.no-adjuster.why': 'There is nothing to turn here: the fix is at the seat, the tip or the lifter.',
 
   'set.cannot.label': ({ valve }: OfValve) => `${valve}: cannot be set`,
@@ -63,15 +63,15 @@ export const setting = {
     `Valves are never that far off. Is it the right ${PARTS[by].turned}, and is the valve closed? Chance that it is safely closed here: ${closed} %.`,
 
   'set.left.label': ({ valve }: OfValve) => `${valve}: as it was found`,
-  'set.left': ({ valve }: OfValve) => `The ${within(valve)} stays as you found it`,
+  'set.left': ({ valve }: OfValve) => `${capital(theValve(valve))} stays as you found it`,
   'set.left.why':
-    'It wouldn’t come free here, so the valve isn’t closed here. Find the position again, or leave it and say why.',
+    'Turning its screw didn’t bring it into spec here: the valve may not be closed. Find the position again, or leave it and say why.',
 
   'set.without-blade': ({ set, others }: { set: string; others: readonly string[] }) =>
     `No blade or stack in ${set} can prove this spec. Set it by the screw’s angle, as an estimate, or use ${others.length ? others.join(' or ') : 'a finer set'}.`,
 
   'set.rounds.label': ({ valve, rounds }: OfValve & { rounds: number }) => `${valve}, set ${rounds} times`,
-  'set.rounds': ({ valve }: OfValve) => `The ${within(valve)} won’t stay where you set it`,
+  'set.rounds': ({ valve }: OfValve) => `${capital(theValve(valve))} won’t stay where you set it`,
   'set.rounds.why':
     'Check the thread, the nut and the seat before another round. Leave it and say why, or go one more round.',
 

@@ -54,7 +54,7 @@ describe('what a picture shows, for who does not see it', () => {
         bracket: { fromDeg: 290, toDeg: 320 },
       }),
     ).toBe(
-      'Screw from above: the slot is at 330° on the clock. Turn it 40° counterclockwise. At 0°: as found. ' +
+      'Screw from above: the mark is at 330° on the clock. Turn it 40° counterclockwise. At 0°: as found. ' +
         'The answer lies between 290° and 320°.',
     )
   })

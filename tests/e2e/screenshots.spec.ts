@@ -139,7 +139,7 @@ test('a twin measured and set', async ({ page }) => {
   await shot(page, 'measure')
   await hand.until(next => next.instruction.startsWith('Loosen'))
   await page.getByRole('button', { name: /Loose; noted/ }).click()
-  await page.getByLabel(/Where does the slot point/).fill('1:30')
+  await page.getByLabel(/Where does the mark point/).fill('1:30')
   await page.getByRole('button', { name: 'Record' }).click()
   let turns = 0
   await hand.until(next => next.instruction.startsWith('Turn the screw') && ++turns > 1)

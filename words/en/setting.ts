@@ -142,7 +142,7 @@ export const setting = {
   'key.loose.help': ({ by }: By) => `${PARTS[by].turned} hasn’t moved`,
   'key.loose.one-more-round': 'one more round',
   'key.loose-noted': 'Loose; noted',
-  'key.loose-noted.help': 'slot position, like 2:30',
+  'key.loose-noted.help': 'where the mark points, like 2:30',
   'key.wont-budge': 'It won’t budge',
   'key.leave-as-it-is': 'Leave it as it is',
   'key.once-more': 'Once more',

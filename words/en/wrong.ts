@@ -297,7 +297,7 @@ const EXAMPLES = {
 const figures = {
   'figure.of': ({ typed, reason }: { typed: string; reason: object }, tell: (text: never) => string) =>
     `“${typed}” ${tell(reason as never)}`,
-  'figure.is-no-place-on-a': 'is no place on a clock. Type the hour that the slot points to, such as 2 or 2:30.',
+  'figure.is-no-place-on-a': 'is no place on a clock. Type the hour that the mark points to, such as 2 or 2:30.',
   'figure.is-no-thread-known-here': 'is not a thread known here. Type it such as M6×0.75 or 10-32, or the pitch in mm.',
   'figure.no-pitch': ({ thread, pitches }: { thread: string; pitches: string[] }) =>
     `is not a pitch of ${thread}. ISO 261 has ${pitches.join(' and ')} mm. A pitch of its own may be typed in mm.`,

@@ -140,7 +140,7 @@ export const setting: Words<typeof english> = {
   'key.loose.help': ({ by }) => `${PARTS[by].theTurned} no se movió`,
   'key.loose.one-more-round': 'una ronda más',
   'key.loose-noted': 'Floja; anotado',
-  'key.loose-noted.help': 'posición de la ranura, como 2:30',
+  'key.loose-noted.help': 'a dónde apunta la marca, como 2:30',
   'key.wont-budge': 'No cede',
   'key.leave-as-it-is': 'Dejarla como está',
   'key.once-more': 'Una vez más',

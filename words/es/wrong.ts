@@ -263,7 +263,7 @@ const shop = {
 
 const figures = {
   'figure.of': ({ typed, reason }, tell) => `“${typed}” ${tell(reason as never)}`,
-  'figure.is-no-place-on-a': 'no es una hora de reloj. Escriba la hora que señala la ranura, 2 o 2:30 por ejemplo.',
+  'figure.is-no-place-on-a': 'no es una hora de reloj. Escriba la hora que señala la marca, 2 o 2:30 por ejemplo.',
   'figure.is-no-thread-known-here': 'no es una rosca conocida aquí. Escríbala como M6×0.75 o 10-32, o el paso en mm.',
   'figure.no-pitch': ({ thread, pitches }) =>
     `no es un paso de ${thread}. ISO 261 tiene ${pitches.join(' y ')} mm. Un paso propio se puede escribir en mm.`,

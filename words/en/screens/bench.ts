@@ -140,7 +140,7 @@ export const bench = {
   'screw-stage.hold-it-still': 'hold it still',
   'screw-stage.mark': 'Mark',
   'screw-stage.nipped': ({ nipped }: Shown<'nipped'>) => `nipped ${nipped}`,
-  'screw-stage.note-the-slot': 'note the slot',
+  'screw-stage.note-the-slot': 'note the mark',
   'screw-stage.nut-loose': 'Nut loose',
   'screw-stage.round': ({ round }: Shown<'round'>) => `Round ${round}`,
   'screw-stage.rounds-so-far': 'Rounds so far',
@@ -172,7 +172,7 @@ export const bench = {
     `${deg}, ${name}${percent === null ? '' : ` (${percent} percent)`}`,
   'picture.reading': ({ loMm, hiMm, verdict }: { loMm: string; hiMm: string | null; verdict: string }) =>
     `The gap is ${hiMm === null ? `${loMm} mm or more` : `${loMm} to ${hiMm} mm`}${verdict ? `: ${verdict}` : ''}.`,
-  'picture.slot': ({ at }: Shown<'at'>) => `Screw from above: the slot is at ${at} on the clock.`,
+  'picture.slot': ({ at }: Shown<'at'>) => `Screw from above: the mark is at ${at} on the clock.`,
   'picture.slot-tried': ({ at, words }: Shown<'at' | 'words'>) => `At ${at}: ${words}.`,
   'picture.stop-at': ({ deg }: Shown<'deg'>) => `The stop is at ${deg}.`,
   'picture.tried': ({ trials }: Shown<'trials'>) => `Tried: ${trials}.`,
@@ -180,7 +180,7 @@ export const bench = {
   'picture.wheel': ({ places }: { places: readonly string[] }) =>
     `Cycle wheel: the crank is at ${places.join(', or at ')}.`,
   'slot-clock.as-found': '12 o’clock: where you found it',
-  'slot-clock.slot-at': ({ slotDeg }: Shown<'slotDeg'>) => `slot at ${slotDeg}`,
+  'slot-clock.slot-at': ({ slotDeg }: Shown<'slotDeg'>) => `mark at ${slotDeg}`,
   'slot-clock.turned': ({ deg, way }: Shown<'deg' | 'way'>) => `${deg}° ${way}`,
   'stage-words.a-decompressor-is-possible-meet': 'A decompressor is possible: meet it well',
   'stage-words.all': ({ count }: Shown<'count'>) => `All ${count}`,

@@ -26,6 +26,7 @@ definePageMeta({ words: ['pages'] })
 /** An owner: how to reach them, their machines, and a year of what was done. */
 const id = Number(useRoute().params.id)
 const form = useForm()
+const keeping = useForm()
 const other = useForm()
 const session = useSessionStore()
 const all = ref<CustomerRow[]>([])
@@ -78,8 +79,8 @@ const rowsOf = ({ visits, records }: CustomerSummary['machines'][number]) => [
 ]
 async function keep(): Promise<void> {
   const body = { ...given, was: typed.seen() }
-  const kept = await other.send(() => api('PUT /api/customers/:id', { id, body }))
-  if (kept || other.isChangedMeanwhile()) await loadOwners()
+  const kept = await keeping.send(() => api('PUT /api/customers/:id', { id, body }))
+  if (kept || keeping.isChangedMeanwhile()) await loadOwners()
   if (!kept) return
   said()
   await loadYear()
@@ -134,7 +135,7 @@ async function remove(): Promise<void> {
       </section>
       <section v-if="own">
         <h2>{{ t('page-customers-id.how-to-reach-them') }}</h2>
-        <CheckedForm class="fields" :form="other" :schema="customerSchema" :body="() => given" @send="keep">
+        <CheckedForm class="fields" :form="keeping" :schema="customerSchema" :body="() => given" @send="keep">
           <div class="grid">
             <TextField v-model="given.name" :label="t('common.name')" name="name" /><TextField
               v-model="given.contact"
@@ -150,8 +151,9 @@ async function remove(): Promise<void> {
               name="language"
             />
           </div>
+          <p v-if="keeping.failed.value" class="wrong" role="alert">{{ keeping.failed.value }}</p>
           <div class="actions">
-            <Button type="submit" :label="t('common.keep')" :loading="other.busy.value" />
+            <Button type="submit" :label="t('common.keep')" :loading="keeping.busy.value" />
           </div>
         </CheckedForm>
         <div class="grid more">

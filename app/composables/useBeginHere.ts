@@ -27,6 +27,7 @@ export function useBeginHere() {
         bladeHabit: shop.bladeHabit,
         pairToProve: shop.pairToProve,
         unit: person.unit ?? shop.unit,
+        timeZone: shop.timeZone,
         school: shop.favouriteSchool,
       },
     }

@@ -23,7 +23,7 @@ export interface BegunHere extends Pick<
   bladeSet: BladeSet
   /** What else lies on the shelf. */
   shelf: Pick<JobPin, 'otherSets' | 'wrenches' | 'adapters'>
-  ways: Pick<JobPin, 'target' | 'bladeHabit' | 'pairToProve' | 'unit' | 'school'>
+  ways: Pick<JobPin, 'target' | 'bladeHabit' | 'pairToProve' | 'unit' | 'timeZone' | 'school'>
   openedAt: string
   openedBy: string
 }

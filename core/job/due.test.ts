@@ -60,6 +60,18 @@ describe('the next check, before anything is signed', () => {
     const pin = { ...view.pin, spec: { ...view.pin.spec, engine } }
     expect(suggestedDue({ ...view, pin, nowMs: Date.parse('2026-08-31T15:00:00Z') }).date).toBe('2027-02-28')
   })
+  it.each([
+    ['America/Denver', '2027-11-30'],
+    ['Pacific/Auckland', '2027-12-01'],
+    [undefined, '2027-12-01'],
+  ])('of a year is on the day that it is in the shop: in %s %s', (timeZone, date) => {
+    const view = measured(tightening).view()
+    const { interval } = view.pin.spec.engine
+    const engine = { ...view.pin.spec.engine, interval: { ...interval, months: 12 } }
+    const pin = { ...view.pin, timeZone, spec: { ...view.pin.spec, engine } }
+    // half past five in the afternoon in Denver
+    expect(suggestedDue({ ...view, pin, nowMs: Date.parse('2026-12-01T00:30:00Z') }).date).toBe(date)
+  })
   it('is the first key of the Close step, the spec’s own the second', () => {
     const book = measured(tightening).say(
       { type: 'nuts-checked', payload: { count: 2 } },

@@ -10,14 +10,17 @@ export interface Due {
   date: string | null
 }
 
-const isoDay = (atMs: number): string => new Date(atMs).toISOString().slice(0, 10)
+/** The day of a moment by the shop's clock: what is signed at five in Denver is due on that day, not on Greenwich's. */
+const isoDay = ({ timeZone = 'UTC' }: JobView['pin'], atMs: number): string =>
+  // in Canada a date is written as ISO 8601 has it
+  new Intl.DateTimeFormat('en-CA', { timeZone }).format(atMs)
 
 /** The next check by the spec’s own interval from today’s meter, whichever comes first. */
 export function suggestedDue({ pin, nowMs }: JobView): Due {
   const { use, months } = pin.spec.engine.interval
   return {
     use: use !== null && pin.machine.meter !== null ? pin.machine.meter + use : null,
-    date: months !== null ? isoDay(monthsOn(nowMs, months)) : null,
+    date: months !== null ? isoDay(pin, monthsOn(nowMs, months)) : null,
   }
 }
 
@@ -80,7 +83,7 @@ function sooner({ pin, nowMs }: JobView, due: NextDue, useNow: number): Due & { 
   const perMs = use !== null && atMs !== null && atMs > nowMs ? (use - useNow) / (atMs - nowMs) : null
   return {
     use: Math.round(pin.machine.meter! + ahead),
-    date: perMs !== null && perMs > 0 ? isoDay(nowMs + ahead / perMs) : null,
+    date: perMs !== null && perMs > 0 ? isoDay(pin, nowMs + ahead / perMs) : null,
     why: whyWords(due, id => valves.find(v => v.id === id)?.name ?? id, nowMs),
   }
 }

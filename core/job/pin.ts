@@ -70,6 +70,8 @@ export interface JobPin {
   hand: HandBands
   /** The shop's favourite unit is written first. */
   unit: Extract<LengthUnit, 'mm' | 'thou'>
+  /** The shop's clock, by its IANA name: a day that is promised is a day there. UTC in jobs of before that was kept. */
+  timeZone?: string
   /** The shop's favourite way of finding stops when the job was opened; null where it has none. */
   school: School | null
   /** What an earlier job found out about a decompressor that is not on record; null where nobody looked. */

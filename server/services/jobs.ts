@@ -131,6 +131,7 @@ async function opening(
     bladeSet: set,
     hand: USUAL_HAND,
     unit: (await unitOf(db, shopId, person.id)) ?? shop.unit,
+    timeZone: shop.timeZone,
     school: shop.favouriteSchool,
     decompressor: await decompressorKnown(db, shopId, { machineId: machine.id, modelId: machine.modelId }),
     past: await pastForJob(db, shopId, { modelId: machine.modelId, engine: model.engine }, machine.id),

@@ -73,6 +73,7 @@ async function opening(
       bladeHabit: shop.bladeHabit,
       pairToProve: shop.pairToProve,
       unit: (await unitOf(db, shopId, person.id)) ?? shop.unit,
+      timeZone: shop.timeZone,
       school: shop.favouriteSchool,
     },
     called,

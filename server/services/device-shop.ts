@@ -3,7 +3,9 @@ import type { Db } from '../database/query'
 import { bladeSetsOfShop } from '../repositories/blade-sets'
 import { lastLeftOfMachines, machinesForDevice } from '../repositories/device-shop'
 import { modelsByIds } from '../repositories/models'
+import { shopById } from '../repositories/shops'
 import { adaptersOfShop, wrenchesOfShop } from '../repositories/torque-tools'
+import { daysIn } from './days'
 import { hitOf } from './spec-book'
 
 const bare = <T extends { id: number }>({ id: _, ...rest }: T) => rest
@@ -12,9 +14,10 @@ const bare = <T extends { id: number }>({ id: _, ...rest }: T) => rest
 export async function deviceShop(db: Db, shopId: number, now: Date): Promise<DeviceShop> {
   const machines = await machinesForDevice(db, shopId)
   const models = await modelsByIds(db, shopId, [...new Set(machines.map(m => m.modelId))])
+  const dayOf = daysIn((await shopById(db, shopId)).timeZone)
   const left = new Map<number, DeviceShop['lastLeft'][number]>()
   for (const { machineId, closedAt, valveId, loMm, hiMm } of await lastLeftOfMachines(db, shopId)) {
-    const known = left.get(machineId) ?? { machineId, date: closedAt.toISOString().slice(0, 10), readings: {} }
+    const known = left.get(machineId) ?? { machineId, date: dayOf(closedAt), readings: {} }
     known.readings[valveId] = { loMm, hiMm }
     left.set(machineId, known)
   }

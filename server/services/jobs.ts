@@ -22,6 +22,7 @@ import { revisionById } from '../repositories/revisions'
 import { shimPieces } from '../repositories/shim-stock'
 import { lockShop, shopById } from '../repositories/shops'
 import { adaptersOfShop, wrenchesOfShop } from '../repositories/torque-tools'
+import { daysIn } from './days'
 import { checkMeter } from './machines/edit'
 import { machineChanged, pastForJob } from './machines/outlooks'
 import type { SignedIn } from './people'
@@ -142,7 +143,7 @@ async function opening(
     openedAt: now.toISOString(),
     openedBy: person.name,
     lastAsLeft: last && {
-      date: last.closedAt.toISOString().slice(0, 10),
+      date: daysIn(shop.timeZone)(last.closedAt),
       readings: await asLeftOfJob(db, shopId, last.id),
     },
   }

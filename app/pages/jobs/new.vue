@@ -83,6 +83,9 @@ async function open(): Promise<void> {
 /** The next field takes the focus, so that the keyboard goes on where the eye does. */
 async function choose(row: MachineRow): Promise<void> {
   machine.value = row
+  // what was typed may be of this one; that its meter was replaced was said of the one before, and of no other
+  job.meterReplaced = false
+  form.forget()
   await nextTick()
   document.querySelector<HTMLInputElement>('.open input')?.focus()
 }

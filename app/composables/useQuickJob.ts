@@ -1,5 +1,5 @@
 import { useLocalStorage } from '@vueuse/core'
-import { computed, onMounted, ref, shallowRef } from 'vue'
+import { computed, onMounted, ref, shallowRef, watch } from 'vue'
 import type { Complaint } from '~~/core/complaint'
 import { type BladeSet, bladeSetSchema, USUAL_SETS } from '~~/core/feeler'
 import { quickPin } from '~~/core/job/quick-pin'
@@ -28,6 +28,8 @@ function useSaid() {
   const text = ref('')
   const chosen = ref<SaidUnit | null>(null)
   const readings = computed(() => readSaidClearances(text.value))
+  // other figures were not what was chosen: “10 15” in hundredths says nothing of “4 6”
+  watch(text, () => (chosen.value = null), { flush: 'sync' })
   /** One reading stands by itself; of two one is chosen. */
   const reading = computed(() =>
     readings.value.length === 1 ? readings.value[0]! : (readings.value.find(r => r.as === chosen.value) ?? null),
@@ -93,6 +95,7 @@ export function useQuickJob() {
   }
   /** @returns the new job's id, or null with `wrong` saying why there is none */
   async function begin(): Promise<number | null> {
+    if (busy.value) return null
     const { person, shop } = session
     wrong.value = figuresWrong()
     const reading = said.reading.value

@@ -11,14 +11,14 @@ import { useForm } from '../composables/useForm'
 import { useSaid } from '../composables/useSaid'
 import { useSessionStore } from '../stores/session'
 import { api } from '../utils/api'
+import { pathHere } from '../utils/path-here'
 import { t } from '../words'
 
 definePageMeta({ words: ['pages'] })
 useHead({ title: t('page-hands.change-of-hands-wembric') })
 const session = useSessionStore()
 const { crew, asked, form, takeOver } = useCrew()
-const back = String(useRoute().query.back ?? '/')
-const path = back.startsWith('/') && !back.startsWith('//') ? back : '/'
+const path = pathHere(useRoute().query.back)
 
 const own = useForm()
 const said = useSaid()

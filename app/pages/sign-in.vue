@@ -15,6 +15,7 @@ import { useOwnLanguage } from '../composables/useOwnLanguage'
 import { useOutboxStore } from '../stores/outbox'
 import { useSessionStore } from '../stores/session'
 import { append } from '../utils/api'
+import { pathHere } from '../utils/path-here'
 import { t } from '../words'
 
 definePageMeta({ layout: false })
@@ -59,11 +60,8 @@ async function submit(): Promise<void> {
   const path = quick.value ? '/quick' : pathBack()
   if (!own.speakTheirs(path)) await navigateTo(path)
 }
-/** Where whoever signs in came from, on this server alone. */
-function pathBack(): string {
-  const back = String(route.query.back ?? '/')
-  return back.startsWith('/') && !back.startsWith('//') ? back : '/'
-}
+/** Where whoever signs in came from. */
+const pathBack = (): string => pathHere(route.query.back)
 </script>
 
 <template>

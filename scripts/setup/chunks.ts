@@ -99,7 +99,7 @@ const FILES: [name: string, of: RegExp][] = [
     'shell',
     part(
       // what only forms and photos need goes with them
-      '/app/(?:stores|utils/(?!shrunk|zones|day-and-time|shop-day)|local|middleware|layouts|components/shell|language|words)',
+      '/app/(?:stores|utils/(?!shrunk|zones|day-and-time|shop-day|path-here)|local|middleware|layouts|components/shell|language|words)',
       '/app/composables/use(?:Keys|Live|Rest|Own|DeviceShop)',
     ),
   ],

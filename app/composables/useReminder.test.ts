@@ -63,7 +63,7 @@ describe('the letter to an owner', () => {
         puts.push(body as (typeof puts)[number])
         if (puts.length === 1) return refused('Somebody changed the same thing.', 409, { code: 'changed-meanwhile' })
       }
-      return fine(line.includes('/reminder') ? DRAFT : line.startsWith('GET /api/customers') ? [now] : now)
+      return fine(line.includes('/reminder') ? DRAFT : line.startsWith('PUT') ? body : [now])
     })
     const { it: given, end } = within(() => useReminder({ customerId: 4, weeks: 6 }))
     await flushPromises()
@@ -73,6 +73,10 @@ describe('the letter to an owner', () => {
     expect(given.email.value).toBe('new@example.org')
     expect(await given.saveEmail()).toBe(true)
     expect(puts.map(p => p.was.email)).toEqual([OWNER.email, now.email])
+    // one’s own change is nobody else’s
+    given.email.value = 'newer@example.org'
+    expect(await given.saveEmail()).toBe(true)
+    expect(puts.at(-1)).toMatchObject({ email: 'newer@example.org', was: { email: 'new@example.org' } })
     end()
   })
   it('an address that stays is not sent; one that is refused says why, and the letter stays', async () => {

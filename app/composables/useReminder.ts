@@ -24,8 +24,8 @@ export function useReminder({ customerId, weeks }: { customerId: number; weeks: 
     const { id, machines: _, ...known } = own
     const body = { ...known, email: email.value, was: { ...known, email: draft.value!.email } }
     const kept = await form.send(() => api('PUT /api/customers/:id', { id, body }))
-    // what stands there by now was told with the refusal: another tap means it
-    if (form.isChangedMeanwhile()) draft.value = { ...draft.value!, email: known.email }
+    // what stands there by now: it was kept, or told with the refusal, and another tap means it
+    if (kept || form.isChangedMeanwhile()) draft.value = { ...draft.value!, email: (kept ?? known).email }
     return kept !== null
   }
   /** Writes down that they were told. */

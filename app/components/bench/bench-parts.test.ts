@@ -1,4 +1,4 @@
-import { mount } from '@vue/test-utils'
+import { flushPromises, mount } from '@vue/test-utils'
 import PrimeVue from 'primevue/config'
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 import { type Happening, jobTools, viewJob } from '~~/core/job'
@@ -257,6 +257,20 @@ describe('a field in place of the keys', () => {
     await panel.find('form').trigger('submit')
     expect(panel.emitted('done')).toBeUndefined()
     expect(panel.find('.wrong').text()).toBe('Choose a day, or type it like 5/1/2027 or 2027-05-01.')
+  })
+  it('a day that is over is no next check: a slip of the year is told', async () => {
+    const panel = mount(DuePanel, { ...plugins, props: { nowMs: new Date(2026, 11, 1, 9).getTime() } })
+    await vi.dynamicImportSettled()
+    for (const day of ['2026-05-01', '2026-12-01']) {
+      panel.findComponent({ name: 'DayField' }).vm.$emit('update:modelValue', day)
+      await flushPromises()
+      await panel.find('form').trigger('submit')
+      expect(panel.find('.wrong').text()).toMatch(/2026 isn’t in the future\. Choose a day after today\./)
+    }
+    expect(panel.emitted('done')).toBeUndefined()
+    panel.findComponent({ name: 'DayField' }).vm.$emit('update:modelValue', '2027-05-01')
+    await panel.find('form').trigger('submit')
+    expect(panel.emitted('done')).toHaveLength(1)
   })
   it('a gate’s reason names the gate', async () => {
     expect((await submit('reason', 'Owner waits')).said).toEqual({

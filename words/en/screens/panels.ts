@@ -47,6 +47,7 @@ export const panels = {
   'blade-ask.which-blade-in': ({ unit }: Shown<'unit'>) => `Which blade, in ${unit}?`,
   'due-panel.choose-or-type': 'Choose a day, or type it like 5/1/2027 or 2027-05-01.',
   'due-panel.in-months': ({ months }: { months: number }) => `In ${months === 12 ? 'a year' : count(months, 'month')}`,
+  'due-panel.is-past': ({ day }: { day: string }) => `${day} isn’t in the future. Choose a day after today.`,
   'due-panel.or-on': 'Or on this day',
   'evidence-panel.answered': ({ answered }: Shown<'answered'>) => `answered: ${answered}`,
   'evidence-panel.back-a-bit': 'Back a bit',

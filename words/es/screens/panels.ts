@@ -39,6 +39,7 @@ export const panels: Words<typeof english> = {
   'blade-ask.which-blade-in': ({ unit }) => `¿Qué lámina, en ${unit}?`,
   'due-panel.choose-or-type': 'Elija un día o escríbalo así: 1/5/2027 o 2027-05-01.',
   'due-panel.in-months': ({ months }) => `En ${months === 12 ? 'un año' : count(months, 'mes', 'meses')}`,
+  'due-panel.is-past': ({ day }) => `${day} no es una fecha futura. Elija un día después de hoy.`,
   'due-panel.or-on': 'O este día',
   'evidence-panel.answered': ({ answered }) => `respondido: ${answered}`,
   'evidence-panel.back-a-bit': 'Un poco atrás',

@@ -19,6 +19,11 @@ const own = ref('')
 const wrong = ref('')
 watch(own, () => (wrong.value = ''))
 function record(date: string): void {
+  // a slip of the year would print a check that was due before the job was signed
+  if (/^\d{4}-\d\d-\d\d$/.test(date) && date <= monthsFrom(props.nowMs, 0)) {
+    wrong.value = t('due-panel.is-past', { day: dayLong(date) })
+    return
+  }
   const payload = EVENTS['next-due'].payload.safeParse({ use: null, date })
   if (payload.success) emit('done', { type: 'next-due', payload: payload.data })
   else wrong.value = t('due-panel.choose-or-type')

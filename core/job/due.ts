@@ -1,6 +1,7 @@
 import { limitsOf } from '../feeler'
 import { monthsOn, type NextDue, outlook, type Visit, whyWords } from '../history'
 import { type Said, say } from '../said'
+import { daysIn } from '../units'
 import type { JobState } from './job-state'
 import { clearanceOf, type JobView, verdictIn } from './view'
 
@@ -11,9 +12,7 @@ export interface Due {
 }
 
 /** The day of a moment by the shop's clock: what is signed at five in Denver is due on that day, not on Greenwich's. */
-const isoDay = ({ timeZone = 'UTC' }: JobView['pin'], atMs: number): string =>
-  // in Canada a date is written as ISO 8601 has it
-  new Intl.DateTimeFormat('en-CA', { timeZone }).format(atMs)
+const isoDay = ({ timeZone = 'UTC' }: JobView['pin'], atMs: number): string => daysIn(timeZone)(atMs)
 
 /** The next check by the spec’s own interval from today’s meter, whichever comes first. */
 export function suggestedDue({ pin, nowMs }: JobView): Due {

@@ -1,3 +1,4 @@
+export * from './day'
 export * from './errors'
 export * from './length'
 export * from './meter'

@@ -1,9 +1,10 @@
 import fc from 'fast-check'
 import { unit } from 'mathjs'
-import { describe, expect, it } from 'vitest'
+import { describe, expect, it, vi } from 'vitest'
 import { tellEnglish } from '../../words'
 import { refusalOf } from '../../words/refusal'
 import {
+  daysIn,
   fahrenheit,
   FigureError,
   formatLength,
@@ -163,5 +164,22 @@ describe('a figure in the unit of its page', () => {
     expect(readLength('1/4 in').value).toBe(6.35)
     expect(readLength('2 1/4 in').value).toBe(57.15)
     expect(readLength('57,8').value).toBe(57.8)
+  })
+})
+
+describe('the day of a moment', () => {
+  // IANA time zone database: Denver is 7 h behind in winter, Kiritimati 14 h ahead, Kathmandu 5 h 45
+  it.each([
+    ['2026-12-01T00:30:00Z', 'America/Denver', '2026-11-30'],
+    ['2026-11-30T10:30:00Z', 'Pacific/Kiritimati', '2026-12-01'],
+    ['2026-03-04T18:15:00Z', 'Asia/Kathmandu', '2026-03-05'],
+    ['2026-03-04T18:14:59Z', 'Asia/Kathmandu', '2026-03-04'],
+    ['2026-07-01T00:00:00Z', 'UTC', '2026-07-01'],
+  ])('%s in %s is %s', (at, timeZone, day) => expect(daysIn(timeZone)(new Date(at))).toBe(day))
+  it('does not hang on how a browser writes a date', () => {
+    // as a WebKit was seen to write the dates of Canada
+    const canada = vi.spyOn(Intl.DateTimeFormat.prototype, 'format').mockReturnValue('11/30/2026')
+    expect(daysIn('UTC')(Date.parse('2026-11-30T12:00:00Z'))).toBe('2026-11-30')
+    canada.mockRestore()
   })
 })

@@ -1,12 +1,11 @@
 import { whenWords, whyWords } from '../../core/history'
-import { formatMeter } from '../../core/units'
+import { daysIn, formatMeter } from '../../core/units'
 import type { CustomerSummary } from '../../shared/machines'
 import type { Db } from '../database/query'
 import { notFound } from '../problem'
 import { customerById, machinesOfCustomer } from '../repositories/customers'
 import { shopById } from '../repositories/shops'
 import { t, tell } from '../words'
-import { daysIn } from './days'
 import { readMachine } from './machines/memory'
 
 /** A year of an owner's machines: what was done on which day, and what comes next. Years by the shop's clock. */

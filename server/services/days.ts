@@ -1,13 +1,7 @@
 import { TZDate } from '@date-fns/tz'
 import { startOfDay as startOfDayHere } from 'date-fns'
 import type { DueReason } from '../../core/history'
-
-/** The day of a moment by a shop's clock, as year-month-day. */
-export function daysIn(timeZone: string): (at: Date) => string {
-  // in Canada a date is written as ISO 8601 has it
-  const format = new Intl.DateTimeFormat('en-CA', { timeZone })
-  return at => format.format(at)
-}
+import { daysIn } from '../../core/units'
 
 /** The middle of a day by a shop's clock: what happened on a day, and nobody knows when. */
 export function noonOf(day: string, timeZone: string): Date {

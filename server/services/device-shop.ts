@@ -1,3 +1,4 @@
+import { daysIn } from '../../core/units'
 import type { DeviceShop } from '../../shared/device-job'
 import type { Db } from '../database/query'
 import { bladeSetsOfShop } from '../repositories/blade-sets'
@@ -5,7 +6,6 @@ import { lastLeftOfMachines, machinesForDevice } from '../repositories/device-sh
 import { modelsByIds } from '../repositories/models'
 import { shopById } from '../repositories/shops'
 import { adaptersOfShop, wrenchesOfShop } from '../repositories/torque-tools'
-import { daysIn } from './days'
 import { hitOf } from './spec-book'
 
 const bare = <T extends { id: number }>({ id: _, ...rest }: T) => rest

@@ -2,7 +2,7 @@ import type { Engine } from '../../../core/engine'
 import { meterClash, type MeterReading } from '../../../core/history'
 import { type Said, say } from '../../../core/said'
 import { findAmongMachines } from '../../../core/search'
-import { formatMeter } from '../../../core/units'
+import { daysIn, formatMeter } from '../../../core/units'
 import type {
   EngineChangeRequest,
   MachineChange,
@@ -36,7 +36,7 @@ import { modelById } from '../../repositories/models'
 import { shopById } from '../../repositories/shops'
 import { insertPastVisit } from '../../repositories/visits'
 import { locale, t } from '../../words'
-import { daysIn, noonOf } from '../days'
+import { noonOf } from '../days'
 import { laidOver } from '../laid-over'
 import type { SignedIn } from '../people'
 import { machineChanged } from './outlooks'

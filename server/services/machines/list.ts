@@ -1,5 +1,5 @@
 import { causeWords, daysWords, visitVerdict } from '../../../core/history'
-import { DAY_MS } from '../../../core/units'
+import { DAY_MS, daysIn } from '../../../core/units'
 import type { MachineListRequest, MachineListResponse, MachineListRow } from '../../../shared/machines'
 import type { Db } from '../../database/query'
 import { kindsOfMachines, type ListedMachine, pageOfMachines } from '../../repositories/machine-list'
@@ -7,7 +7,7 @@ import { modelsByIds } from '../../repositories/models'
 import { shopById } from '../../repositories/shops'
 import { lastVisitsOf, readingsOfJobs } from '../../repositories/visits'
 import { tell } from '../../words'
-import { daysIn, startOfDay } from '../days'
+import { startOfDay } from '../days'
 import { grouped, valvesOfJob } from './visits'
 
 /** “Soon” is as far ahead as the list of what is due looks at first. */

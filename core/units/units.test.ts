@@ -178,7 +178,7 @@ describe('the day of a moment', () => {
   ])('%s in %s is %s', (at, timeZone, day) => expect(daysIn(timeZone)(new Date(at))).toBe(day))
   it('does not hang on how a browser writes a date', () => {
     // as a WebKit was seen to write the dates of Canada
-    const canada = vi.spyOn(Intl.DateTimeFormat.prototype, 'format').mockReturnValue('11/30/2026')
+    const canada = vi.spyOn(Intl.DateTimeFormat.prototype, 'format', 'get').mockReturnValue(() => '11/30/2026')
     expect(daysIn('UTC')(Date.parse('2026-11-30T12:00:00Z'))).toBe('2026-11-30')
     canada.mockRestore()
   })

@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { unit } from 'mathjs'
-import { describe, expect, it, vi } from 'vitest'
+import { describe, expect, it } from 'vitest'
 import { tellEnglish } from '../../words'
 import { refusalOf } from '../../words/refusal'
 import {
@@ -178,8 +178,12 @@ describe('the day of a moment', () => {
   ])('%s in %s is %s', (at, timeZone, day) => expect(daysIn(timeZone)(new Date(at))).toBe(day))
   it('does not hang on how a browser writes a date', () => {
     // as a WebKit was seen to write the dates of Canada
-    const canada = vi.spyOn(Intl.DateTimeFormat.prototype, 'format', 'get').mockReturnValue(() => '11/30/2026')
-    expect(daysIn('UTC')(Date.parse('2026-11-30T12:00:00Z'))).toBe('2026-11-30')
-    canada.mockRestore()
+    const own = Object.getOwnPropertyDescriptor(Intl.DateTimeFormat.prototype, 'format')!
+    Object.defineProperty(Intl.DateTimeFormat.prototype, 'format', { ...own, get: () => () => '11/30/2026' })
+    try {
+      expect(daysIn('UTC')(Date.parse('2026-11-30T12:00:00Z'))).toBe('2026-11-30')
+    } finally {
+      Object.defineProperty(Intl.DateTimeFormat.prototype, 'format', own)
+    }
   })
 })

@@ -19,10 +19,12 @@ const SETS = [
 ]
 
 let machines: MachineRow[]
+let sets: () => Promise<ReturnType<typeof fine>>
 let open: (body: { meterReplaced: boolean }) => ReturnType<typeof fine>
 beforeEach(() => {
   newDevice()
   machines = [machine(1), machine(2)]
+  sets = () => Promise.resolve(fine(SETS))
   open = () => fine({ id: -7 })
   place.query = {}
   navigateTo.mockReset()
@@ -40,7 +42,7 @@ async function page(query: Record<string, string> = {}) {
     if (q !== undefined) return fine(machines.filter(m => m.name.includes(new URLSearchParams(`q=${q}`).get('q')!)))
     const id = /^GET \/api\/machines\/(\d+)$/.exec(line)?.[1]
     if (id) return fine({ machine: machines.find(m => m.id === Number(id)) })
-    if (line === 'GET /api/blade-sets') return fine(SETS)
+    if (line === 'GET /api/blade-sets') return sets()
     return line === 'POST /api/jobs' ? open(body as { meterReplaced: boolean }) : fine([])
   })
   const shown = mount(NewJob, { attachTo: document.body, global: { plugins: [PrimeVue] } })
@@ -124,6 +126,27 @@ describe('a new job', () => {
     await send(shown)
     expect(sent().at(-1)).toMatchObject({ machineId: 2, meterReplaced: true })
     expect(navigateTo).toHaveBeenCalledTimes(1)
+    shown.unmount()
+  })
+  it('waits for the shop’s blades: a tap before they are there is not lost on a set that comes after it', async () => {
+    let come = () => {}
+    sets = () => new Promise(done => (come = () => done(fine(SETS))))
+    const { shown, sent } = await page({ machine: '1' })
+    const button = () => shown.findAll('button').find(b => b.text() === 'Open the job')!
+    expect(button().attributes('disabled')).toBeDefined()
+    expect(shown.text()).not.toContain('None on the shelf')
+    come()
+    await flushPromises()
+    expect(button().attributes('disabled')).toBeUndefined()
+    await send(shown)
+    expect(sent()).toMatchObject([{ bladeSetId: 5 }])
+    shown.unmount()
+  })
+  it('says why where the blades cannot be read, and not that there are none', async () => {
+    sets = () => Promise.resolve(refused('That could not be read.', 500, { code: 'failed' }))
+    const { shown } = await page({ machine: '1' })
+    await vi.waitFor(() => expect(shown.get('form [role="alert"]').text()).toContain('could not be read'))
+    expect(shown.text()).not.toContain('None on the shelf')
     shown.unmount()
   })
   it('of a machine that has one already shows the way there', async () => {

@@ -56,8 +56,13 @@ onMounted(async () => {
     machine.value = await loading.send(async () => (await api('GET /api/machines/:id', { id: wanted })).machine)
   await find()
   if (!machine.value && named && text.value === named && found.value?.length === 1) await choose(found.value[0]!)
+})
+const reading = useForm()
+/** Until then no job is opened: a tap before would find no blades, and say so of a set that comes in after it. */
+const isRead = ref(false)
+onMounted(async () => {
   sets.value =
-    (await loading.send(async () => {
+    (await reading.send(async () => {
       try {
         return await api('GET /api/blade-sets')
       } catch (error) {
@@ -68,6 +73,7 @@ onMounted(async () => {
     })) ?? []
   const mine = sets.value.find(s => s.id === session.person?.favouriteSetId) ?? sets.value[0]
   job.bladeSetId = mine?.id ?? null
+  isRead.value = true
 })
 const setOptions = computed(() => sets.value.map(s => ({ value: s.id, label: s.name })))
 
@@ -176,7 +182,7 @@ function added(row: MachineRow): void {
           :label="t('page-jobs-new.blade-set')"
           :options="setOptions"
           name="bladeSetId"
-          :note="sets.length ? undefined : t('page-jobs-new.none-on-the-shelf-yet')"
+          :note="sets.length || !isRead || reading.failed.value ? undefined : t('page-jobs-new.none-on-the-shelf-yet')"
         />
         <ComplaintsField v-model="job.complaints" class="wide" />
         <TextField
@@ -193,9 +199,10 @@ function added(row: MachineRow): void {
           }}</label>
         </div>
       </div>
+      <p v-if="reading.failed.value" class="wrong" role="alert">{{ reading.failed.value }}</p>
       <p v-if="form.failed.value && !form.wrong('meter')" class="wrong" role="alert">{{ form.failed.value }}</p>
       <div class="actions">
-        <Button type="submit" :label="t('page-jobs-new.open-the-job')" :loading="form.busy.value" /><Button
+        <Button type="submit" :label="t('page-jobs-new.open-the-job')" :loading="form.busy.value || !isRead" /><Button
           severity="secondary"
           outlined
           @click="machine = null"

@@ -49,7 +49,7 @@ function useSets() {
     usual.value = index
     sizes.value = bladeLine(USUAL_SETS[index]!.blades, USUAL_SETS[index]!.unit)
   }
-  onMounted(async () => {
+  async function read(): Promise<void> {
     const { shop, person } = session
     if (!shop) return
     const rows = await api('GET /api/blade-sets').catch(async error => {
@@ -58,7 +58,10 @@ function useSets() {
     })
     sets.value = rows.map(({ id: _, ...set }) => set)
     setName.value = (rows.find(s => s.id === person?.favouriteSetId) ?? rows[0])?.name ?? null
-  })
+  }
+  /** Nothing begins before it is known what is on the shelf: a usual set would stand in for the shop’s own. */
+  let reading: Promise<void> = Promise.resolve()
+  onMounted(() => (reading = read().catch(() => {})))
   /** The set in hand. @throws Error in words where the typed sizes are none */
   function bladeSet(): BladeSet {
     const known = sets.value?.find(s => s.name === setName.value)
@@ -72,7 +75,7 @@ function useSets() {
     if (!parsed.success) throw parsed.error
     return parsed.data
   }
-  return { sets, setName, usual, sizes, takeUsual, bladeSet }
+  return { sets, setName, usual, sizes, takeUsual, bladeSet, isRead: () => reading }
 }
 
 /** A job that begins here and now, whether a server answers or not. */
@@ -107,6 +110,7 @@ export function useQuickJob() {
         text: said.text.value,
         clearance: reading.clearance,
       })
+      await drawer.isRead()
       const engine = ENGINE_NAMES[quick.engine]
       const { openedAt, openedBy, ways } = here.now()
       const bladeSet = drawer.bladeSet()

@@ -21,10 +21,9 @@ beforeEach(async () => {
 // what is still on its way when a test ends finds no server
 afterEach(() => void vi.stubGlobal('fetch', () => Promise.reject(new TypeError('no network'))))
 
-async function open() {
-  shopAnswers(({ line }) =>
-    line === 'GET /api/blade-sets' ? fine([{ id: 2, ...setOf('Set A', [0.1, 0.12]) }]) : 'no answer',
-  )
+const SETS = fine([{ id: 2, ...setOf('Set A', [0.1, 0.12]) }])
+async function open(sets: () => Promise<typeof SETS> = () => Promise.resolve(SETS)) {
+  shopAnswers(({ line }) => (line === 'GET /api/blade-sets' ? sets() : 'no answer'))
   const shown = mount(QuickJob, { global: { plugins: [PrimeVue] } })
   await flushPromises()
   return shown
@@ -68,6 +67,17 @@ describe('a quick job', () => {
     await begin(shown)
     expect(shown.text()).toContain('Tap the one you mean')
     expect(navigateTo).not.toHaveBeenCalled()
+    shown.unmount()
+  })
+  it('waits for the shop’s blades: no usual set stands in for them', async () => {
+    let come = () => {}
+    const shown = await open(() => new Promise(done => (come = () => done(SETS))))
+    await type(shown, '0.10 0.15')
+    await begin(shown)
+    expect(navigateTo).not.toHaveBeenCalled()
+    come()
+    await vi.waitFor(() => expect(navigateTo).toHaveBeenCalledTimes(1))
+    expect((await begun())[0]!.pin.bladeSet.name).toBe('Set A')
     shown.unmount()
   })
   it('says that an exhaust is tighter than its intake, and begins all the same', async () => {

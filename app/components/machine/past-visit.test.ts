@@ -1,11 +1,11 @@
 import { flushPromises, mount } from '@vue/test-utils'
 import PrimeVue from 'primevue/config'
+import ToastService from 'primevue/toastservice'
 import { afterEach, expect, it, vi } from 'vitest'
 import type { MachineResponse } from '~~/shared/machines'
 import { fine, newDevice, refused, shopAnswers } from '~~/tests/support/screens'
 import PastVisitForm from './PastVisitForm.vue'
 
-vi.mock('../../composables/useSaid', () => ({ useSaid: () => () => {} }))
 afterEach(() => vi.unstubAllGlobals())
 
 const SEEN = {
@@ -18,7 +18,7 @@ const SEEN = {
 function form(unit: 'mm' | 'thou' = 'mm', answer: Parameters<typeof shopAnswers>[0] = () => fine({ id: 7 })) {
   newDevice()
   const asked = shopAnswers(answer)
-  const page = mount(PastVisitForm, { props: { seen: SEEN, unit }, global: { plugins: [PrimeVue] } })
+  const page = mount(PastVisitForm, { props: { seen: SEEN, unit }, global: { plugins: [PrimeVue, ToastService] } })
   const inputs = page.findAll('input')
   const [on, meter, found, left, exhaust] = inputs
   return { page, asked, on: on!, meter: meter!, found: found!, left: left!, exhaust: exhaust! }

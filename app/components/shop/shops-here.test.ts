@@ -1,13 +1,13 @@
 import { mount } from '@vue/test-utils'
 import PrimeVue from 'primevue/config'
 import ConfirmationService from 'primevue/confirmationservice'
+import ToastService from 'primevue/toastservice'
 import { afterEach, describe, expect, it, vi } from 'vitest'
 import { type ShopHere, shopLimitsSchema } from '~~/shared/shops'
 import { fine, newDevice, refused, shopAnswers, within } from '~~/tests/support/screens'
 import { limitsOf, typedLimits, useShopsHere } from '../../composables/useShopsHere'
 import ShopsHere from './ShopsHere.vue'
 
-vi.mock('../../composables/useSaid', () => ({ useSaid: () => () => {} }))
 afterEach(() => vi.unstubAllGlobals())
 
 const shop = (changes: Partial<ShopHere> = {}): ShopHere => ({
@@ -18,7 +18,7 @@ const shop = (changes: Partial<ShopHere> = {}): ShopHere => ({
 const table = (...shops: ShopHere[]) =>
   mount(ShopsHere, {
     props: { shops, timeZone: 'Etc/UTC' },
-    global: { plugins: [PrimeVue, ConfirmationService] },
+    global: { plugins: [PrimeVue, ConfirmationService, ToastService] },
   })
 const keys = (page: ReturnType<typeof table>) => page.findAll('.keys > *').map(key => key.text())
 

@@ -55,7 +55,7 @@ describe('the letter to an owner', () => {
     expect(sent).toEqual([{ ...known, email: 'new@example.org', was: known }])
     end()
   })
-  it('an address that another put right meanwhile is not set back unseen: the first tap asks, the second means it', async () => {
+  it('an address that another put right meanwhile is not set back unseen: one tap asks, two mean it', async () => {
     const puts: { email: string; was: { email: string } }[] = []
     const now = { ...OWNER, email: 'other@example.org' }
     shopAnswers(({ line, body }) => {

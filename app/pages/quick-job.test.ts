@@ -46,7 +46,7 @@ describe('a quick job', () => {
     expect(job!.pin.spec.engine.clearance.intake).toMatchObject({ text: expect.stringContaining('4') })
     shown.unmount()
   })
-  it('of figures that can be meant two ways shows both in millimeters, and begins with the one that was tapped', async () => {
+  it('of figures that can be meant two ways shows both, and begins with the one that was tapped', async () => {
     const shown = await open()
     await type(shown, '10 15')
     await begin(shown)

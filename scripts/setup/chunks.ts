@@ -99,7 +99,8 @@ const FILES: [name: string, of: RegExp][] = [
     'shell',
     part(
       // what only forms and photos need goes with them
-      '/app/(?:stores|utils/(?!shrunk|zones|day-and-time|shop-day|path-here)|local|middleware|layouts|components/shell|language|words)',
+      '/app/(?:stores|local|middleware|layouts|components/shell|language|words)',
+      '/app/utils/(?!shrunk|zones|day-and-time|shop-day|path-here)',
       '/app/composables/use(?:Keys|Live|Rest|Own|DeviceShop)',
     ),
   ],

@@ -62,12 +62,14 @@ export const doubts = {
     return `${nm} N·m is ${most === null ? `less than ${part} needs: ${least} N·m at least` : `more than ${part} takes: ${most} N·m at most`}.${meantWords(meant)}`
   },
   'doubt.open': ({ valve, deg, makers }: AtStop) =>
-    `By the cam figures ${theValve(valve)} is not closed at ${placeOf(makers)}, ${deg}°. One of the two is a slip, or a decompressor holds it.`,
+    `By the cam figures ${theValve(valve)} is not closed at ${placeOf(makers)}, ${deg}°. ` +
+    'One of the two is a slip, or a decompressor holds it.',
   'doubt.open.measures': ({ valve, deg, makers }: AtStop) =>
     `${placeOf(makers)} at ${deg}° measures ${theValve(valve)}`,
   'doubt.open.holds': 'the cam figures hold it open there',
   'doubt.left-out': ({ valves }: { valves: string[] }) =>
-    `The list of stops has no place for ${listed(valves.map(theValve))}. Left out when it was typed, or not listed by the maker?`,
+    `The list of stops has no place for ${listed(valves.map(theValve))}. ` +
+    'Left out when it was typed, or not listed by the maker?',
   'doubt.left-out.stop': 'a stop needs another valve',
   'doubt.left-out.none': 'the maker lists none',
   'doubt.unchecked':

@@ -66,7 +66,8 @@ export const setting: Words<typeof english> = {
   'set.left.label': ({ valve }) => `${valveName(valve)}: como estaba`,
   'set.left': ({ valve }) => `Se queda como estaba: ${the(valve)}`,
   'set.left.why':
-    'Girar su tornillo no la trajo a su medida aquí: puede que la válvula no esté cerrada. Busque otra vez la posición, o déjela y diga por qué.',
+    'Girar su tornillo no la trajo a su medida aquí: puede que la válvula no esté cerrada. ' +
+    'Busque otra vez la posición, o déjela y diga por qué.',
 
   'set.without-blade': ({ set, others }) =>
     `Ninguna lámina ni suma de ${set} puede comprobar estos datos. Ajuste por el ángulo del tornillo, como cálculo, o use ${others.length ? others.join(' o ') : 'un juego más fino'}.`,

@@ -43,9 +43,9 @@ const anything = {
   'wrong.too-long': ({ most }) => `Menos de ${most} caracteres.`,
   'wrong.not-known-here': ({ names }) => `Aquí no se conoce: ${names}. Quítelo.`,
   'wrong.changed-meanwhile': ({ now }) =>
-    now === null
-      ? 'Alguien cambió esto mientras usted lo tenía abierto. Si lo suyo es lo correcto, pulse el botón otra vez.'
-      : `Alguien cambió esto mientras usted lo tenía abierto: ahora ${now ? `dice «${now}»` : 'está vacío'}. Si lo suyo es lo correcto, pulse el botón otra vez.`,
+    'Alguien cambió esto mientras usted lo tenía abierto' +
+    (now === null ? '' : now ? `: ahora dice «${now}»` : ': ahora está vacío') +
+    '. Si lo suyo es lo correcto, pulse el botón otra vez.',
   'wrong.write-a-word-or-two': 'Escriba una o dos palabras.',
   'wrong.give-it-a-name': 'Póngale un nombre.',
   'wrong.keep-the-name-under-60': 'El nombre, en menos de 60 caracteres.',

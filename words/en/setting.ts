@@ -65,8 +65,7 @@ export const setting = {
   'set.left.label': ({ valve }: OfValve) => `${valve}: as it was found`,
   'set.left': ({ valve }: OfValve) => `${capital(theValve(valve))} stays as you found it`,
   'set.left.why':
-    'Turning its screw didn’t bring it into spec here: the valve may not be closed. ' +
-    'Find the position again, or leave it and say why.',
+    'Its screw didn’t bring it into spec here: the valve may not be closed. Find the position again, or leave it.',
 
   'set.without-blade': ({ set, others }: { set: string; others: readonly string[] }) =>
     `No blade or stack in ${set} can prove this spec. Set it by the screw’s angle, as an estimate, or use ${others.length ? others.join(' or ') : 'a finer set'}.`,

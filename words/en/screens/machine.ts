@@ -1,4 +1,4 @@
-import { count, type Shown, theValve } from '../grammar'
+import { count, type Shown } from '../grammar'
 
 /** What the screens say by themselves: by component, in the order of the alphabet. */
 export const machine = {
@@ -158,7 +158,7 @@ export const machine = {
   'tag-words.plate': ({ plate }: Shown<'plate'>) => `plate ${plate}`,
   'valve-chart.visits-last': ({ name, count, words, value }: Shown<'name' | 'count' | 'words' | 'value'>) =>
     `${name}: ${count} visits. ${words}. Last ${value}.`,
-  'valve-chart.what-the-gap-of-the': ({ name }: Shown<'name'>) => `What the gap of ${theValve(name)} does`,
+  'valve-chart.what-the-gap-of-the': ({ name }: Shown<'name'>) => `What the gap of the ${name} does`,
   'visit-log.bar-above-as-found-below': 'Bar above: as found, below: as left. One bar: not touched.',
   'visit-log.job': ({ number }: Shown<'number'>) => `job ${number}`,
   'visit-log.merged': 'Merged',

@@ -1,5 +1,5 @@
 import type { Role } from '../../../core/engine'
-import { count, type Shown, theValve } from '../grammar'
+import { count, type Shown } from '../grammar'
 
 /** What a job was begun with; empty where nothing was said. */
 interface CarriedOver {
@@ -125,8 +125,8 @@ export const panels = {
   'shim-panel.engraved-mm': 'Engraved, mm',
   'shim-panel.it-is-in': 'It is in',
   'shim-panel.shim': 'Shim',
-  'shim-panel.shim-of-the': ({ name }: Shown<'name'>) => `Shim of ${theValve(name)}`,
-  'shim-panel.size-for-the-mm': ({ name }: Shown<'name'>) => `Size for ${theValve(name)}, mm`,
+  'shim-panel.shim-of-the': ({ name }: Shown<'name'>) => `Shim of the ${name}`,
+  'shim-panel.size-for-the-mm': ({ name }: Shown<'name'>) => `Size for the ${name}, mm`,
   'shim-panel.the-measured-size-counts-without': 'The measured size counts; without one, the engraved size.',
   'shim-panel.type-the-size-such-as': 'Type the size, such as 2.35.',
   'side-panels.a-blade-or-stack-by': 'a blade or stack by its size',
@@ -157,7 +157,7 @@ export const panels = {
   'side-panels.put-the-job-on-hold': 'Put the job on hold',
   'side-panels.removed-something': 'Removed something',
   'side-panels.compression-or-leak-down': 'Compression or leak-down',
-  'side-panels.set-the-all-the-same': ({ name }: Shown<'name'>) => `Set ${theValve(name)} all the same`,
+  'side-panels.set-the-all-the-same': ({ name }: Shown<'name'>) => `Set the ${name} all the same`,
   'side-panels.skip-with-a-reason': 'skip with a reason',
   'side-panels.something-else-you-saw-felt': 'something else you saw, felt or turned',
   'side-panels.something-seen-felt-or-turned': 'Something seen, felt or turned',

@@ -135,7 +135,7 @@ const machines = {
   'refused.blades-changed':
     'Somebody changed this set while you had it open. ' +
     'It is shown as it is now: look, and press Keep again if your change still holds.',
-  'refused.changed-meanwhile': 'Somebody changed the same thing. Nothing was kept yet; what you typed is still here.',
+  'refused.changed-meanwhile': 'Somebody changed the same thing. What you typed is still here.',
   'refused.choose-another-owner-than-this': 'Choose a different owner.',
   'refused.meter-unit': ({ unit }: { unit: string }) =>
     `Its readings so far are in ${unit}. A meter with another unit is another meter: enter its first reading as a replaced one.`,

@@ -36,8 +36,7 @@ const anything = {
   'wrong.too-long': ({ most }: { most: number }) => `Keep it under ${most} characters.`,
   'wrong.not-known-here': ({ names }: { names: string }) => `Not known here: ${names}. Leave it out.`,
   'wrong.changed-meanwhile': ({ now }: { now: string | null }) =>
-    `Somebody changed this${now === null ? '' : now ? `: it says “${now}” now` : ': it is empty now'}. ` +
-    'If yours is right, press the button again.',
+    `Somebody changed this${now ? `: it says “${now}” now` : ''}. ` + 'If yours is right, press the button again.',
   'wrong.write-a-word-or-two': 'Write a word or two.',
   'wrong.give-it-a-name': 'Give it a name.',
   'wrong.keep-the-name-under-60': 'Keep the name under 60 characters.',
